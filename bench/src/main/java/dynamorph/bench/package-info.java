@@ -1,0 +1,1 @@
+/** x */ package dynamorph.bench;

@@ -1,0 +1,64 @@
+package dynamorph.cli;
+
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Follow;
+import dynamorph.model.edit.Target;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+@Command(
+    name = "apply",
+    description = "Lets layers follow a style.",
+    mixinStandardHelpOptions = true)
+final class ApplyCommand implements Callable<Integer> {
+  @Mixin private ProjectArgument file;
+
+  @Option(
+      names = "--style",
+      required = true,
+      paramLabel = "NAME",
+      description = "Name or id of the style.")
+  private String styleName;
+
+  @Option(
+      names = "--to",
+      required = true,
+      split = ",",
+      paramLabel = "NAME",
+      description =
+          "Layers by name, id or Artboard/Layer, separated by commas; a name takes all layers of it.")
+  private List<String> layerNames;
+
+  @Option(names = "--on-top", description = "Adds the style over those that are followed.")
+  private boolean onTop;
+
+  @Option(names = "--drop-local", description = "Drops local changes of the layers.")
+  private boolean dropLocal;
+
+  @Option(
+      names = {"-o", "--output"},
+      required = true,
+      paramLabel = "FILE",
+      description = "The project to write.")
+  private Path output;
+
+  @Override
+  public Integer call() throws IOException {
+    Project project = file.read();
+    LinkedHashSet<LayerId> layers = new LinkedHashSet<>();
+    layerNames.forEach(
+        name -> Choosing.layers(project, name).forEach(layer -> layers.add(layer.id())));
+    file.edit(
+        new Follow(
+            new Target.Layers(layers), Choosing.style(project, styleName).id(), onTop, dropLocal),
+        output);
+    return 0;
+  }
+}

@@ -1,0 +1,79 @@
+package dynamorph.cli;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/**
+ * Finds the things that a command names: by name or by id, a layer also as {@code Artboard/Layer}.
+ */
+final class Choosing {
+  private Choosing() {}
+
+  static Style style(Project project, String name) {
+    return project
+        .styles()
+        .named(name)
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                "no style is called \""
+                    + name
+                    + "\"; there are: "
+                    + project.styles().stream()
+                        .map(Style::name)
+                        .collect(Collectors.joining("; "))));
+  }
+
+  static Artboard artboard(Project project, String name) {
+    return project.artboards().stream()
+        .filter(board -> board.name().equalsIgnoreCase(name) || board.id().value().equals(name))
+        .findFirst()
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                "no artboard is called \""
+                    + name
+                    + "\"; there are: "
+                    + project.artboards().stream()
+                        .map(Artboard::name)
+                        .collect(Collectors.joining("; "))));
+  }
+
+  /** All layers of the name; at least one. */
+  static List<TextLayer> layers(Project project, String name) {
+    List<TextLayer> found =
+        project.artboards().stream()
+            .flatMap(board -> board.layers().stream().filter(layer -> isCalled(board, layer, name)))
+            .toList();
+    if (found.isEmpty()) {
+      throw new IllegalArgumentException(
+          "no layer is called \"" + name + "\"; \"dynamorph info FILE\" lists them");
+    }
+    return found;
+  }
+
+  /** The one layer of the name. */
+  static TextLayer layer(Project project, String name) {
+    List<TextLayer> found = layers(project, name);
+    if (found.size() > 1) {
+      String ids =
+          found.stream().map(layer -> layer.id().value()).collect(Collectors.joining(", "));
+      throw new IllegalArgumentException(
+          found.size() + " layers are called \"" + name + "\"; say which by id: " + ids);
+    }
+    return found.getFirst();
+  }
+
+  private static boolean isCalled(Artboard board, TextLayer layer, String name) {
+    return layer.id().value().equals(name)
+        || layer.name().equalsIgnoreCase(name)
+        || (board.name() + "/" + layer.name()).equalsIgnoreCase(name);
+  }
+
+  static List<String> names(Project project, List<StyleId> ids) {
+    return ids.stream().map(id -> project.styles().get(id).name()).toList();
+  }
+}

@@ -1,0 +1,23 @@
+package dynamorph.cli;
+
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import java.io.IOException;
+import java.nio.file.Path;
+import picocli.CommandLine.Parameters;
+
+/** The project file that a command works on. */
+final class ProjectArgument {
+  @Parameters(index = "0", paramLabel = "FILE", description = "The project file.")
+  private Path file;
+
+  Project read() throws IOException {
+    return ProjectFile.read(file);
+  }
+
+  /** Applies an edit and writes the result. */
+  void edit(Edit edit, Path output) throws IOException {
+    ProjectFile.write(edit.applyTo(read()), output);
+  }
+}

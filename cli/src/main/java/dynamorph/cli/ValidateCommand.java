@@ -1,0 +1,60 @@
+package dynamorph.cli;
+
+import dynamorph.model.Project;
+import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.Scene;
+import dynamorph.paint.scene.SceneMaker;
+import dynamorph.typeset.font.FontLibrary;
+import dynamorph.typeset.layout.Typesetter;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "validate",
+    description =
+        "Checks that a project file is sound, and names missing fonts, missing glyphs and overset text.",
+    mixinStandardHelpOptions = true)
+final class ValidateCommand implements Callable<Integer> {
+  @Mixin private ProjectArgument file;
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws IOException {
+    Project project = file.read();
+    PrintWriter out = spec.commandLine().getOut();
+    try (FontLibrary fonts = FontLibrary.forProject(project.assets())) {
+      Scene scene = new SceneMaker(new Typesetter(fonts), new LayerPainter()).make(project);
+      for (Scene.Board board : scene.boards()) {
+        board.texts().forEach(text -> report(out, board, text));
+      }
+    }
+    out.println(
+        "sound: "
+            + project.artboards().size()
+            + " artboards, "
+            + project.layers().count()
+            + " layers, "
+            + project.styles().size()
+            + " styles");
+    return 0;
+  }
+
+  private static void report(PrintWriter out, Scene.Board board, PlacedText text) {
+    String place =
+        board.artboard().name() + "/" + text.layer().name() + " (" + text.layer().id() + "): ";
+    text.layout()
+        .missingFamilies()
+        .forEach(
+            family -> out.println(place + "the font \"" + family + "\" is not on this machine"));
+    text.layout()
+        .missingGlyphs()
+        .forEach(code -> out.println(place + String.format("no font has U+%04X", code)));
+    text.layout().overset().ifPresent(overset -> out.println(place + "overset: " + overset.text()));
+  }
+}

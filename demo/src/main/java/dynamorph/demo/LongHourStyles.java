@@ -1,0 +1,261 @@
+package dynamorph.demo;
+
+import static dynamorph.model.property.Properties.ALIGNMENT;
+import static dynamorph.model.property.Properties.CASE;
+import static dynamorph.model.property.Properties.COAT_COLOUR;
+import static dynamorph.model.property.Properties.COAT_KIND;
+import static dynamorph.model.property.Properties.COAT_ORDER;
+import static dynamorph.model.property.Properties.FONT_FAMILY;
+import static dynamorph.model.property.Properties.FONT_WEIGHT;
+import static dynamorph.model.property.Properties.LEADING;
+import static dynamorph.model.property.Properties.SIZE;
+import static dynamorph.model.property.Properties.SLANT;
+import static dynamorph.model.property.Properties.SPACE_AFTER;
+import static dynamorph.model.property.Properties.SPACE_BEFORE;
+import static dynamorph.model.property.Properties.STROKE_JOIN;
+import static dynamorph.model.property.Properties.STROKE_POSITION;
+import static dynamorph.model.property.Properties.STROKE_WIDTH;
+import static dynamorph.model.property.Properties.TRACKING;
+
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.style.Swatch;
+import dynamorph.model.value.Alignment;
+import dynamorph.model.value.CoatKind;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.EffectKind;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Leading;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.Rgba;
+import dynamorph.model.value.Slant;
+import dynamorph.model.value.StrokeJoin;
+import dynamorph.model.value.StrokePosition;
+import dynamorph.model.value.TextCase;
+import java.util.List;
+import java.util.Optional;
+
+/** The palette and the styles of the demo. */
+final class LongHourStyles {
+  static final StyleId BASE = new StyleId("museum-base");
+  static final StyleId ENAMEL = new StyleId("enamel-title");
+  static final StyleId SUBTITLE = new StyleId("subtitle");
+  static final StyleId NOTICE = new StyleId("notice");
+  static final StyleId PANEL_BODY = new StyleId("panel-body");
+  static final StyleId PANEL_HEADING = new StyleId("panel-heading");
+  static final StyleId LABEL_TITLE = new StyleId("label-title");
+  static final StyleId LABEL_LOAN = new StyleId("label-title-loan");
+  static final StyleId LABEL_TEXT = new StyleId("label-text");
+  static final StyleId MATERIAL = new StyleId("material");
+  static final StyleId WEB_TITLE = new StyleId("web-title");
+  static final StyleId TAG = new StyleId("tag");
+
+  private static final Address FILL = Address.coat("fill");
+  private static final Address RIM = Address.coat("rim");
+  private static final Address GROUND = Address.plateCoat("ground");
+
+  private LongHourStyles() {}
+
+  static Palette palette() {
+    return new Palette(
+        List.of(
+            swatch("ink", "Ink", "#22303b"),
+            swatch("enamel", "Enamel", "#1f4a37"),
+            swatch("copper", "Copper", "#a9522b"),
+            swatch("paper", "Paper", "#efe6d6"),
+            swatch("card", "Card", "#fbf8f1"),
+            swatch("shade", "Shade", "#b9a68b"),
+            swatch("plum", "Plum", "#7c2a62")));
+  }
+
+  private static Swatch swatch(String id, String name, String hex) {
+    return new Swatch(id, name, Rgba.parse(hex));
+  }
+
+  static StyleBook styles() {
+    return StyleBook.of(
+        List.of(
+            text(BASE, "Museum base", "", Optional.empty(), base(), "Quarter Bell Museum"),
+            text(ENAMEL, "Enamel title", "Panels", Optional.empty(), enamel(), "The Long Hour"),
+            text(
+                SUBTITLE,
+                "Subtitle",
+                "Panels",
+                Optional.empty(),
+                subtitle(),
+                "how a tower clock came back"),
+            text(NOTICE, "Notice", "Panels", Optional.empty(), notice(), "Ground floor"),
+            new Style(
+                PANEL_BODY,
+                "Panel body",
+                "Panels",
+                StyleLevel.PARAGRAPH,
+                Optional.empty(),
+                panelBody(),
+                "The clock had stopped at ten past four"),
+            new Style(
+                PANEL_HEADING,
+                "Panel heading",
+                "Panels",
+                StyleLevel.PARAGRAPH,
+                Optional.of(PANEL_BODY),
+                panelHeading(),
+                "Eight days to wind"),
+            text(
+                LABEL_TITLE,
+                "Label title",
+                "Labels",
+                Optional.empty(),
+                labelTitle(),
+                "Escapement wheel, 1743"),
+            text(
+                LABEL_LOAN,
+                "Label title, loan",
+                "Labels",
+                Optional.of(LABEL_TITLE),
+                loan(),
+                "On loan from Oostvoort"),
+            text(
+                LABEL_TEXT,
+                "Label text",
+                "Labels",
+                Optional.empty(),
+                labelText(),
+                "Lets one tooth pass"),
+            new Style(
+                MATERIAL,
+                "Material",
+                "Labels",
+                StyleLevel.CHARACTER,
+                Optional.empty(),
+                material(),
+                "gilt brass, steel, oak"),
+            text(WEB_TITLE, "Web title", "Screen", Optional.empty(), webTitle(), "The Long Hour"),
+            text(TAG, "Tag", "Screen", Optional.empty(), tag(), "Open till nine")));
+  }
+
+  private static Style text(
+      StyleId id,
+      String name,
+      String group,
+      Optional<StyleId> basedOn,
+      PropertySet values,
+      String sample) {
+    return new Style(id, name, group, StyleLevel.TEXT, basedOn, values, sample);
+  }
+
+  private static PropertySet base() {
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "EB Garamond")
+        .with(SIZE, FontSize.points(24))
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("ink"));
+  }
+
+  private static PropertySet enamel() {
+    Address cast = RIM.effect("cast");
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Anton")
+        .with(SIZE, FontSize.points(410))
+        .with(TRACKING, 35.0)
+        .with(CASE, TextCase.UPPER)
+        .with(ALIGNMENT, Alignment.CENTRE)
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("enamel"))
+        .with(COAT_ORDER.at(FILL), 1.0)
+        .with(COAT_KIND.at(RIM), CoatKind.STROKE)
+        .with(COAT_COLOUR.at(RIM), Colour.swatch("copper"))
+        .with(STROKE_WIDTH.at(RIM), Length.em(0.024))
+        .with(STROKE_POSITION.at(RIM), StrokePosition.OUTSIDE)
+        .with(STROKE_JOIN.at(RIM), StrokeJoin.ROUND)
+        .with(Properties.EFFECT_KIND.at(cast), EffectKind.DROP_SHADOW)
+        .with(Properties.EFFECT_COLOUR.at(cast), Colour.swatch("shade"))
+        .with(Properties.EFFECT_OPACITY.at(cast), 0.9)
+        .with(Properties.SHADOW_ACROSS.at(cast), Length.em(0.045))
+        .with(Properties.SHADOW_DOWN.at(cast), Length.em(0.045))
+        .with(Properties.SHADOW_BLUR.at(cast), Length.em(0.008));
+  }
+
+  private static PropertySet subtitle() {
+    return PropertySet.EMPTY
+        .with(SLANT, Slant.ITALIC)
+        .with(SIZE, FontSize.points(124))
+        .with(ALIGNMENT, Alignment.CENTRE);
+  }
+
+  private static PropertySet notice() {
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Barlow Condensed")
+        .with(FONT_WEIGHT, 600.0)
+        .with(SIZE, FontSize.points(84))
+        .with(TRACKING, 120.0)
+        .with(CASE, TextCase.UPPER)
+        .with(ALIGNMENT, Alignment.CENTRE)
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("copper"));
+  }
+
+  private static PropertySet panelBody() {
+    return PropertySet.EMPTY
+        .with(SIZE, FontSize.points(44))
+        .with(LEADING, new Leading.Relative(1.28))
+        .with(SPACE_AFTER, Length.em(0.5));
+  }
+
+  private static PropertySet panelHeading() {
+    return PropertySet.EMPTY
+        .with(FONT_WEIGHT, 700.0)
+        .with(SIZE, new FontSize.Times(1.8))
+        .with(LEADING, Leading.AUTOMATIC)
+        .with(SPACE_BEFORE, Length.em(0.35))
+        .with(SPACE_AFTER, Length.em(0.3))
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("enamel"));
+  }
+
+  private static PropertySet labelTitle() {
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Barlow Condensed")
+        .with(FONT_WEIGHT, 600.0)
+        .with(SIZE, FontSize.points(64))
+        .with(TRACKING, 5.0);
+  }
+
+  private static PropertySet loan() {
+    return PropertySet.EMPTY.with(COAT_COLOUR.at(FILL), Colour.swatch("copper"));
+  }
+
+  private static PropertySet labelText() {
+    return PropertySet.EMPTY
+        .with(SIZE, FontSize.points(30))
+        .with(LEADING, new Leading.Relative(1.3));
+  }
+
+  private static PropertySet material() {
+    return PropertySet.EMPTY.with(SLANT, Slant.ITALIC);
+  }
+
+  /** Fits the enamel title onto a square: smaller, a paler rim, nothing else. */
+  private static PropertySet webTitle() {
+    return PropertySet.EMPTY
+        .with(SIZE, FontSize.points(168))
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("paper"))
+        .with(Properties.EFFECT_SHOWN.at(RIM.effect("cast")), false);
+  }
+
+  private static PropertySet tag() {
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Barlow Condensed")
+        .with(FONT_WEIGHT, 600.0)
+        .with(SIZE, FontSize.points(72))
+        .with(TRACKING, 20.0)
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("card"))
+        .with(COAT_KIND.at(GROUND), CoatKind.FILL)
+        .with(COAT_COLOUR.at(GROUND), Colour.swatch("copper"))
+        .with(Properties.PLATE_PADDING_ACROSS, Length.em(0.5))
+        .with(Properties.PLATE_PADDING_ALONG, Length.em(0.12))
+        .with(Properties.PLATE_RADIUS, Length.em(0.2));
+  }
+}

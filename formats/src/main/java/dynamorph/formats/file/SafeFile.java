@@ -1,0 +1,52 @@
+package dynamorph.formats.file;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+
+/**
+ * Writes a file beside its place and then moves it there, so that the old one stays whole until the
+ * new one is.
+ */
+public final class SafeFile {
+  /** Writes the contents of a file. */
+  @FunctionalInterface
+  public interface Contents {
+    void writeTo(OutputStream stream) throws IOException;
+  }
+
+  private SafeFile() {}
+
+  /**
+   * Writes or replaces a file.
+   *
+   * @throws IOException if it cannot be written; what was there before is still there
+   */
+  public static void write(Path file, Contents contents) throws IOException {
+    Path target = file.toAbsolutePath();
+    Path folder = target.getParent();
+    if (!Files.isDirectory(folder)) {
+      throw new IOException(file + ": the folder " + folder + " does not exist");
+    }
+    Path beside = Files.createTempFile(folder, "." + target.getFileName(), ".part");
+    try {
+      try (OutputStream stream = Files.newOutputStream(beside)) {
+        contents.writeTo(stream);
+      }
+      move(beside, target);
+    } finally {
+      Files.deleteIfExists(beside);
+    }
+  }
+
+  private static void move(Path from, Path to) throws IOException {
+    try {
+      Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    } catch (AtomicMoveNotSupportedException otherVolume) {
+      Files.move(from, to, StandardCopyOption.REPLACE_EXISTING);
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** Writing files so that nothing is lost. */
+package dynamorph.formats.file;

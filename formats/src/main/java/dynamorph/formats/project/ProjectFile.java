@@ -1,0 +1,192 @@
+package dynamorph.formats.project;
+
+import dynamorph.formats.file.SafeFile;
+import dynamorph.model.Artboard;
+import dynamorph.model.Asset;
+import dynamorph.model.Project;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reads and writes project files. The same project always gives the same bytes. */
+public final class ProjectFile {
+  /** What the names of project files end with. */
+  public static final String ENDING = ".dmorph";
+
+  /**
+   * The largest document or asset that is read: far above any real one, and far below what fills
+   * the memory.
+   */
+  private static final long LARGEST_ENTRY = 256L << 20;
+
+  /** The time written on every entry, so that the bytes depend on the project alone. */
+  private static final FileTime NO_TIME = FileTime.fromMillis(315_619_200_000L);
+
+  private static final JsonMapper JSON =
+      JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+
+  private ProjectFile() {}
+
+  /**
+   * Writes a project, beside its place first and then moved there.
+   *
+   * @throws IOException if it cannot be written; what was there before is still there
+   */
+  public static void write(Project project, Path file) throws IOException {
+    SafeFile.write(file, stream -> write(project, stream));
+  }
+
+  private static void write(Project project, OutputStream stream) throws IOException {
+    try (ZipOutputStream zip = new ZipOutputStream(stream)) {
+      put(zip, Names.HEADER_ENTRY, json(ProjectWriter.header()));
+      put(zip, Names.PROJECT_ENTRY, json(ProjectWriter.project(project)));
+      put(zip, Names.STYLES_ENTRY, json(ProjectWriter.styles(project)));
+      for (Artboard artboard : project.artboards()) {
+        put(zip, ProjectWriter.entryOf(artboard), json(ProjectWriter.artboard(artboard)));
+      }
+      for (Asset asset : project.assets()) {
+        put(zip, Names.ASSET_FOLDER + asset.name(), asset.bytes());
+      }
+    }
+  }
+
+  private static byte[] json(JsonNode node) {
+    return JSON.writeValueAsBytes(node);
+  }
+
+  private static void put(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
+    ZipEntry entry = new ZipEntry(name);
+    entry.setLastModifiedTime(NO_TIME);
+    zip.putNextEntry(entry);
+    zip.write(bytes);
+    zip.closeEntry();
+  }
+
+  /**
+   * Reads a project.
+   *
+   * @throws ProjectReadException if the file is missing, damaged, foreign or holds something wrong;
+   *     the message is one line that names the file, the place in it and the problem
+   */
+  public static Project read(Path file) throws ProjectReadException {
+    if (Files.isDirectory(file)) {
+      throw new ProjectReadException(file, "", "this is a folder, not a project file");
+    }
+    try (ZipFile zip = new ZipFile(file.toFile())) {
+      checkHeader(file, zip);
+      return new ProjectReader(entry -> document(zip, entry)).read(assets(zip));
+    } catch (JsonCursor.Wrong wrong) {
+      throw new ProjectReadException(file, wrong.place(), wrong.getMessage());
+    } catch (NoSuchFileException | java.io.FileNotFoundException missing) {
+      throw new ProjectReadException(file, "", "there is no such file");
+    } catch (ZipException | java.io.EOFException damaged) {
+      throw new ProjectReadException(file, "", whyNoZip(file));
+    } catch (ProjectReadException told) {
+      throw told;
+    } catch (IOException unreadable) {
+      throw new ProjectReadException(file, "", "cannot be read: " + unreadable.getMessage());
+    }
+  }
+
+  private static String whyNoZip(Path file) {
+    try (InputStream stream = Files.newInputStream(file)) {
+      byte[] start = stream.readNBytes(2);
+      if (start.length == 0) {
+        return "the file is empty";
+      }
+      boolean zip = start.length == 2 && start[0] == 'P' && start[1] == 'K';
+      return zip ? "the file is damaged or cut short" : "this is not a Dynamorph project";
+    } catch (IOException unreadable) {
+      return "cannot be read: " + unreadable.getMessage();
+    }
+  }
+
+  private static void checkHeader(Path file, ZipFile zip) throws ProjectReadException {
+    if (zip.getEntry(Names.HEADER_ENTRY) == null) {
+      throw new ProjectReadException(
+          file, "", "this is not a Dynamorph project: " + Names.HEADER_ENTRY + " is missing");
+    }
+    JsonCursor header = document(zip, Names.HEADER_ENTRY);
+    String format = header.field(Names.FORMAT_NAME).text();
+    if (!format.equals(Names.FORMAT)) {
+      throw header
+          .field(Names.FORMAT_NAME)
+          .wrong("expected \"" + Names.FORMAT + "\", found \"" + format + "\"");
+    }
+    double version = header.field(Names.FORMAT_VERSION).number();
+    if (version != Names.VERSION) {
+      throw header
+          .field(Names.FORMAT_VERSION)
+          .wrong(
+              "this file has version "
+                  + dynamorph.model.value.Numbers.format(version)
+                  + "; this Dynamorph reads version "
+                  + Names.VERSION
+                  + ", so a newer one is needed");
+    }
+  }
+
+  private static JsonCursor document(ZipFile zip, String name) {
+    ZipEntry entry = zip.getEntry(name);
+    if (entry == null) {
+      throw new JsonCursor.Wrong(name, "the document is missing");
+    }
+    try {
+      return new JsonCursor(JSON.readTree(bytes(zip, entry)), name);
+    } catch (JacksonException broken) {
+      var at = broken.getLocation();
+      String place =
+          at == null ? name : name + " line " + at.getLineNr() + ", column " + at.getColumnNr();
+      throw new JsonCursor.Wrong(place, "this is not JSON: " + broken.getOriginalMessage());
+    } catch (IOException damaged) {
+      throw new JsonCursor.Wrong(name, "the document is damaged: " + damaged.getMessage());
+    }
+  }
+
+  private static byte[] bytes(ZipFile zip, ZipEntry entry) throws IOException {
+    try (InputStream stream = zip.getInputStream(entry)) {
+      byte[] bytes = stream.readNBytes((int) LARGEST_ENTRY + 1);
+      if (bytes.length > LARGEST_ENTRY) {
+        throw new JsonCursor.Wrong(entry.getName(), "it is larger than 256 MB");
+      }
+      return bytes;
+    }
+  }
+
+  private static List<Asset> assets(ZipFile zip) throws IOException {
+    List<Asset> assets = new ArrayList<>();
+    for (ZipEntry entry : zip.stream().toList()) {
+      if (entry.getName().startsWith(Names.ASSET_FOLDER) && !entry.isDirectory()) {
+        assets.add(asset(zip, entry));
+      }
+    }
+    return assets;
+  }
+
+  private static Asset asset(ZipFile zip, ZipEntry entry) throws IOException {
+    try {
+      Asset asset =
+          new Asset(entry.getName().substring(Names.ASSET_FOLDER.length()), bytes(zip, entry));
+      if (asset.isFont() && asset.bytes().length == 0) {
+        throw new JsonCursor.Wrong(entry.getName(), "the font is empty (0 bytes)");
+      }
+      return asset;
+    } catch (IllegalArgumentException name) {
+      throw new JsonCursor.Wrong(entry.getName(), name.getMessage());
+    }
+  }
+}

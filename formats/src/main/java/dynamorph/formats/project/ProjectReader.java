@@ -1,0 +1,225 @@
+package dynamorph.formats.project;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.Asset;
+import dynamorph.model.LayerId;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.style.Swatch;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.Rgba;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.pcollections.TreePVector;
+
+/**
+ * Builds a project out of the JSON documents of one file, version 1. Every wrong thing is told with
+ * its place.
+ */
+final class ProjectReader {
+  private final Function<String, JsonCursor> documents;
+  private StyleBook styles = StyleBook.EMPTY;
+  private Palette palette = Palette.EMPTY;
+  private final Set<LayerId> layerIds = new HashSet<>();
+
+  /**
+   * @param documents gives the document of an entry, or throws if there is none
+   */
+  ProjectReader(Function<String, JsonCursor> documents) {
+    this.documents = documents;
+  }
+
+  Project read(List<Asset> assets) {
+    JsonCursor root = documents.apply(Names.PROJECT_ENTRY);
+    root.only(Names.NAME, Names.LANGUAGE, Names.BASE_STYLE, Names.PALETTE, Names.ARTBOARDS);
+    palette =
+        root.field(Names.PALETTE)
+            .checked(() -> new Palette(root.field(Names.PALETTE).items(this::swatch)));
+    styles = styles();
+    List<Artboard> artboards =
+        root.field(Names.ARTBOARDS).items(entry -> artboard(documents.apply(entry.text())));
+    Optional<StyleId> base = root.find(Names.BASE_STYLE).map(this::styleReference);
+    return new Project(
+        root.field(Names.NAME).text(),
+        TreePVector.from(artboards),
+        styles,
+        palette,
+        base,
+        root.field(Names.LANGUAGE).text(),
+        assets);
+  }
+
+  private Swatch swatch(JsonCursor cursor) {
+    cursor.only(Names.ID, Names.NAME, Names.COLOUR);
+    Rgba colour =
+        cursor.field(Names.COLOUR).checked(() -> Rgba.parse(cursor.field(Names.COLOUR).text()));
+    return cursor.checked(
+        () -> new Swatch(cursor.field(Names.ID).text(), cursor.field(Names.NAME).text(), colour));
+  }
+
+  private StyleBook styles() {
+    JsonCursor list = documents.apply(Names.STYLES_ENTRY).only(Names.STYLES).field(Names.STYLES);
+    List<Style> read = list.items(this::style);
+    return list.checked(() -> StyleBook.of(read));
+  }
+
+  private Style style(JsonCursor cursor) {
+    cursor.only(
+        Names.ID,
+        Names.NAME,
+        Names.GROUP,
+        Names.LEVEL,
+        Names.BASED_ON,
+        Names.PROPERTIES,
+        Names.SAMPLE);
+    StyleLevel level = level(cursor.field(Names.LEVEL));
+    Optional<StyleId> basedOn =
+        cursor.find(Names.BASED_ON).map(base -> base.checked(() -> new StyleId(base.text())));
+    return cursor.checked(() ->
+        new Style(
+            new StyleId(cursor.field(Names.ID).text()),
+            cursor.field(Names.NAME).text(),
+            cursor.find(Names.GROUP).map(JsonCursor::text).orElse(""),
+            level,
+            basedOn,
+            properties(cursor, Names.PROPERTIES),
+            cursor.find(Names.SAMPLE).map(JsonCursor::text).orElse("")));
+  }
+
+  private static StyleLevel level(JsonCursor cursor) {
+    return Arrays.stream(StyleLevel.values())
+        .filter(level -> level.label().equals(cursor.text()))
+        .findFirst()
+        .orElseThrow(() ->
+            cursor.wrong(
+                "expected one of text, paragraph, character, found \"" + cursor.text() + "\""));
+  }
+
+  private Artboard artboard(JsonCursor cursor) {
+    cursor.only(
+        Names.ID,
+        Names.NAME,
+        Names.WIDTH,
+        Names.HEIGHT,
+        Names.UNIT,
+        Names.BACKGROUND,
+        Names.X,
+        Names.Y,
+        Names.LAYERS);
+    return cursor.checked(() ->
+        new Artboard(
+            new ArtboardId(cursor.field(Names.ID).text()),
+            cursor.field(Names.NAME).text(),
+            cursor.field(Names.WIDTH).number(),
+            cursor.field(Names.HEIGHT).number(),
+            unit(cursor.field(Names.UNIT)),
+            colour(cursor.field(Names.BACKGROUND)),
+            cursor.field(Names.X).number(),
+            cursor.field(Names.Y).number(),
+            TreePVector.from(cursor.field(Names.LAYERS).items(this::layer))));
+  }
+
+  private static LengthUnit unit(JsonCursor cursor) {
+    return Arrays.stream(LengthUnit.values())
+        .filter(unit -> unit.symbol().equals(cursor.text()))
+        .findFirst()
+        .orElseThrow(
+            () -> cursor.wrong("expected one of pt, mm, in, px, found \"" + cursor.text() + "\""));
+  }
+
+  private Colour colour(JsonCursor cursor) {
+    Colour colour = cursor.checked(() -> Colour.parse(cursor.text()));
+    checkSwatch(colour, cursor);
+    return colour;
+  }
+
+  private TextLayer layer(JsonCursor cursor) {
+    cursor.only(Names.ID, Names.NAME, Names.FRAME, Names.FOLLOWS, Names.LOCAL, Names.PARAGRAPHS);
+    LayerId id = cursor.field(Names.ID).checked(() -> new LayerId(cursor.field(Names.ID).text()));
+    if (!layerIds.add(id)) {
+      throw cursor.wrong("two layers have the id \"" + id + "\"");
+    }
+    return cursor.checked(() ->
+        new TextLayer(
+            id,
+            cursor.field(Names.NAME).text(),
+            new Story(cursor.field(Names.PARAGRAPHS).items(this::paragraph)),
+            properties(cursor, Names.FRAME),
+            follows(cursor),
+            properties(cursor, Names.LOCAL)));
+  }
+
+  private Paragraph paragraph(JsonCursor cursor) {
+    cursor.only(Names.FOLLOWS, Names.LOCAL, Names.SPANS);
+    return cursor.checked(() ->
+        new Paragraph(
+            cursor.field(Names.SPANS).items(this::span),
+            cursor.find(Names.FOLLOWS).map(this::styleReference),
+            properties(cursor, Names.LOCAL)));
+  }
+
+  private Span span(JsonCursor cursor) {
+    cursor.only(Names.TEXT, Names.FOLLOWS, Names.LOCAL);
+    return cursor.checked(() ->
+        new Span(
+            cursor.field(Names.TEXT).text(), follows(cursor), properties(cursor, Names.LOCAL)));
+  }
+
+  private List<StyleId> follows(JsonCursor cursor) {
+    return cursor
+        .find(Names.FOLLOWS)
+        .map(list -> list.items(this::styleReference))
+        .orElse(List.of());
+  }
+
+  private StyleId styleReference(JsonCursor cursor) {
+    StyleId id = cursor.checked(() -> new StyleId(cursor.text()));
+    if (styles.find(id).isEmpty()) {
+      throw cursor.wrong("there is no style with the id \"" + id + "\"");
+    }
+    return id;
+  }
+
+  private PropertySet properties(JsonCursor cursor, String field) {
+    PropertySet set = PropertySet.EMPTY;
+    Optional<JsonCursor> object = cursor.find(field);
+    if (object.isPresent()) {
+      for (var entry : object.get().fields()) {
+        PropertyKey<?> key = entry.getValue().checked(() -> Properties.key(entry.getKey()));
+        set = with(set, key, entry.getValue());
+      }
+    }
+    return set;
+  }
+
+  private <T> PropertySet with(PropertySet set, PropertyKey<T> key, JsonCursor cursor) {
+    T value = cursor.checked(() -> key.property().type().decode(cursor.scalar()));
+    if (value instanceof Colour colour) {
+      checkSwatch(colour, cursor);
+    }
+    return set.with(key, value);
+  }
+
+  private void checkSwatch(Colour colour, JsonCursor cursor) {
+    if (colour instanceof Colour.SwatchReference(String swatch) && palette.find(swatch).isEmpty()) {
+      throw cursor.wrong("there is no swatch with the id \"" + swatch + "\"");
+    }
+  }
+}

@@ -1,0 +1,218 @@
+package dynamorph.formats.project;
+
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.Property;
+import dynamorph.model.property.ValueType;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The JSON Schemas (2020-12) of the documents in a project file, made from the property registry.
+ */
+public final class ProjectSchema {
+  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+  private static final String COLOUR =
+      "^(#([0-9a-f]{3}|[0-9a-f]{6}|[0-9a-f]{8})|swatch:[a-z0-9][a-z0-9-]*)$";
+  private static final String ID = "^[A-Za-z0-9_.-]+$";
+
+  private ProjectSchema() {}
+
+  /** The schemas by file name. */
+  public static Map<String, String> files() {
+    JsonMapper json = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+    Map<String, String> files = new TreeMap<>();
+    files.put("header.schema.json", json.writeValueAsString(header()) + "\n");
+    files.put("project.schema.json", json.writeValueAsString(project()) + "\n");
+    files.put("styles.schema.json", json.writeValueAsString(styles()) + "\n");
+    files.put("artboard.schema.json", json.writeValueAsString(artboard()) + "\n");
+    return files;
+  }
+
+  private static ObjectNode header() {
+    ObjectNode schema = document("The first document of a project file.");
+    fields(
+        schema,
+        Map.of(
+            Names.FORMAT_NAME, NODES.objectNode().put("const", Names.FORMAT),
+            Names.FORMAT_VERSION, NODES.objectNode().put("const", Names.VERSION)),
+        List.of(Names.FORMAT_NAME, Names.FORMAT_VERSION));
+    return schema;
+  }
+
+  private static ObjectNode project() {
+    ObjectNode schema = document("What belongs to the project as a whole.");
+    ObjectNode swatch = NODES.objectNode();
+    fields(
+        swatch,
+        Map.of(
+            Names.ID,
+            pattern("^[a-z0-9][a-z0-9-]*$"),
+            Names.NAME,
+            text(),
+            Names.COLOUR,
+            pattern(COLOUR)),
+        List.of(Names.ID, Names.NAME, Names.COLOUR));
+    fields(
+        schema,
+        Map.of(
+            Names.NAME, text(),
+            Names.LANGUAGE, text(),
+            Names.BASE_STYLE, pattern(ID),
+            Names.PALETTE, list(swatch),
+            Names.ARTBOARDS, list(text())),
+        List.of(Names.NAME, Names.LANGUAGE, Names.PALETTE, Names.ARTBOARDS));
+    return schema;
+  }
+
+  private static ObjectNode styles() {
+    ObjectNode schema = document("The styles, in order.");
+    ObjectNode style = NODES.objectNode();
+    fields(
+        style,
+        Map.of(
+            Names.ID, pattern(ID),
+            Names.NAME, text(),
+            Names.GROUP, text(),
+            Names.LEVEL, choice(List.of("text", "paragraph", "character")),
+            Names.BASED_ON, pattern(ID),
+            Names.SAMPLE, text(),
+            Names.PROPERTIES, reference()),
+        List.of(Names.ID, Names.NAME, Names.LEVEL));
+    fields(schema, Map.of(Names.STYLES, list(style)), List.of(Names.STYLES));
+    schema.putObject("$defs").set("properties", properties());
+    return schema;
+  }
+
+  private static ObjectNode artboard() {
+    ObjectNode schema = document("One artboard with its layers, lowest first.");
+    ObjectNode span = NODES.objectNode();
+    fields(
+        span,
+        Map.of(Names.TEXT, text(), Names.FOLLOWS, list(pattern(ID)), Names.LOCAL, reference()),
+        List.of(Names.TEXT));
+    ObjectNode paragraph = NODES.objectNode();
+    fields(
+        paragraph,
+        Map.of(Names.FOLLOWS, pattern(ID), Names.LOCAL, reference(), Names.SPANS, list(span)),
+        List.of(Names.SPANS));
+    ObjectNode layer = NODES.objectNode();
+    fields(
+        layer,
+        Map.of(
+            Names.ID, pattern(ID),
+            Names.NAME, text(),
+            Names.FRAME, reference(),
+            Names.FOLLOWS, list(pattern(ID)),
+            Names.LOCAL, reference(),
+            Names.PARAGRAPHS, list(paragraph).put("minItems", 1)),
+        List.of(Names.ID, Names.NAME, Names.PARAGRAPHS));
+    fields(
+        schema,
+        Map.of(
+            Names.ID, pattern(ID),
+            Names.NAME, text(),
+            Names.WIDTH, number(1, 28_346.5),
+            Names.HEIGHT, number(1, 28_346.5),
+            Names.UNIT, choice(List.of("pt", "mm", "in", "px")),
+            Names.BACKGROUND, pattern(COLOUR),
+            Names.X, NODES.objectNode().put("type", "number"),
+            Names.Y, NODES.objectNode().put("type", "number"),
+            Names.LAYERS, list(layer)),
+        List.of(
+            Names.ID,
+            Names.NAME,
+            Names.WIDTH,
+            Names.HEIGHT,
+            Names.UNIT,
+            Names.BACKGROUND,
+            Names.X,
+            Names.Y,
+            Names.LAYERS));
+    schema.putObject("$defs").set("properties", properties());
+    return schema;
+  }
+
+  /** The sparse set of values, from the registry. */
+  private static ObjectNode properties() {
+    ObjectNode schema = NODES.objectNode().put("type", "object").put("additionalProperties", false);
+    ObjectNode plain = schema.putObject("properties");
+    ObjectNode patterns = schema.putObject("patternProperties");
+    String id = "[a-z0-9][a-z0-9-]*";
+    for (Property<?> property : Properties.all()) {
+      ObjectNode value = type(property.type()).put("description", property.help());
+      switch (property.part()) {
+        case TEXT -> plain.set(property.id(), value);
+        case COAT -> patterns.set("^(finish|plate)/" + id + "/" + property.id() + "$", value);
+        case EFFECT ->
+            patterns.set("^(finish|plate)/" + id + "/" + id + "/" + property.id() + "$", value);
+      }
+    }
+    return schema;
+  }
+
+  private static ObjectNode type(ValueType<?> type) {
+    String number = "[0-9]+(\\.[0-9]+)?";
+    return switch (type) {
+      case ValueType.Words _ -> text().put("minLength", 1);
+      case ValueType.Number(double least, double most, String _) -> number(least, most);
+      case ValueType.Flag _ -> NODES.objectNode().put("type", "boolean");
+      case ValueType.Lengths _ -> pattern("^-?" + number + " ?(pt|em)$");
+      case ValueType.Sizes _ ->
+          pattern("^([+\u2212-]?" + number + " ?(pt)?|\u00d7" + number + ")$");
+      case ValueType.Leadings _ -> pattern("^(auto|" + number + " ?(pt|%)?)$");
+      case ValueType.Colours _ -> pattern(COLOUR);
+      case ValueType.Choice<?> choice -> choice(choice.names().toList());
+    };
+  }
+
+  private static ObjectNode document(String description) {
+    return NODES
+        .objectNode()
+        .put("$schema", "https://json-schema.org/draft/2020-12/schema")
+        .put("description", description);
+  }
+
+  private static void fields(
+      ObjectNode schema, Map<String, ObjectNode> fields, List<String> required) {
+    schema.put("type", "object").put("additionalProperties", false);
+    ObjectNode properties = schema.putObject("properties");
+    new TreeMap<>(fields).forEach(properties::set);
+    ArrayNode names = schema.putArray("required");
+    required.forEach(names::add);
+  }
+
+  private static ObjectNode reference() {
+    return NODES.objectNode().put("$ref", "#/$defs/properties");
+  }
+
+  private static ObjectNode text() {
+    return NODES.objectNode().put("type", "string");
+  }
+
+  private static ObjectNode pattern(String pattern) {
+    return text().put("pattern", pattern);
+  }
+
+  private static ObjectNode number(double least, double most) {
+    return NODES.objectNode().put("type", "number").put("minimum", least).put("maximum", most);
+  }
+
+  private static ObjectNode choice(List<String> options) {
+    ObjectNode node = NODES.objectNode();
+    ArrayNode values = node.putArray("enum");
+    options.forEach(values::add);
+    return node;
+  }
+
+  private static ObjectNode list(ObjectNode items) {
+    ObjectNode node = NODES.objectNode().put("type", "array");
+    node.set("items", items);
+    return node;
+  }
+}

@@ -1,0 +1,15 @@
+package dynamorph.model;
+
+/** The stable name of a layer within a project. */
+public record LayerId(String value) {
+  public LayerId {
+    if (!value.matches("[A-Za-z0-9_.-]+")) {
+      throw new IllegalArgumentException("not a layer id: \"" + value + "\"");
+    }
+  }
+
+  @Override
+  public String toString() {
+    return value;
+  }
+}

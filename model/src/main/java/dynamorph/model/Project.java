@@ -1,0 +1,123 @@
+package dynamorph.model;
+
+import dynamorph.model.style.Palette;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import org.pcollections.PVector;
+import org.pcollections.TreePVector;
+
+/**
+ * A whole document.
+ *
+ * @param name what people call it
+ * @param baseStyle the style that plain text takes, if any; a text style
+ * @param language default language of its texts, a BCP 47 tag
+ * @param assets files that travel with it
+ */
+public record Project(
+    String name,
+    PVector<Artboard> artboards,
+    StyleBook styles,
+    Palette palette,
+    Optional<StyleId> baseStyle,
+    String language,
+    List<Asset> assets) {
+  public Project {
+    Objects.requireNonNull(name, "name");
+    Objects.requireNonNull(artboards, "artboards");
+    Objects.requireNonNull(styles, "styles");
+    Objects.requireNonNull(palette, "palette");
+    Objects.requireNonNull(language, "language");
+    assets = List.copyOf(assets);
+    if (baseStyle.isPresent() && styles.find(baseStyle.get()).isEmpty()) {
+      throw new IllegalArgumentException("the base style \"" + baseStyle.get() + "\" is not there");
+    }
+  }
+
+  /** A project with nothing in it. */
+  public static Project empty(String name) {
+    return new Project(
+        name,
+        TreePVector.empty(),
+        StyleBook.EMPTY,
+        Palette.EMPTY,
+        Optional.empty(),
+        "en",
+        List.of());
+  }
+
+  public Project withName(String changed) {
+    return new Project(changed, artboards, styles, palette, baseStyle, language, assets);
+  }
+
+  public Project withArtboards(PVector<Artboard> changed) {
+    return new Project(name, changed, styles, palette, baseStyle, language, assets);
+  }
+
+  public Project withStyles(StyleBook changed) {
+    return new Project(name, artboards, changed, palette, baseStyle, language, assets);
+  }
+
+  public Project withPalette(Palette changed) {
+    return new Project(name, artboards, styles, changed, baseStyle, language, assets);
+  }
+
+  public Project withBaseStyle(Optional<StyleId> changed) {
+    return new Project(name, artboards, styles, palette, changed, language, assets);
+  }
+
+  public Project withAssets(List<Asset> changed) {
+    return new Project(name, artboards, styles, palette, baseStyle, language, changed);
+  }
+
+  public Project plus(Artboard artboard) {
+    return withArtboards(artboards.plus(artboard));
+  }
+
+  /** All layers, by artboard in paint order. */
+  public Stream<TextLayer> layers() {
+    return artboards.stream().flatMap(artboard -> artboard.layers().stream());
+  }
+
+  public Optional<TextLayer> layer(LayerId id) {
+    return artboards.stream().flatMap(artboard -> artboard.layer(id).stream()).findFirst();
+  }
+
+  public Optional<Artboard> artboard(ArtboardId id) {
+    return artboards.stream().filter(artboard -> artboard.id().equals(id)).findFirst();
+  }
+
+  /** The artboard that a layer stands on. */
+  public Optional<Artboard> artboardOf(LayerId id) {
+    return artboards.stream().filter(artboard -> artboard.layer(id).isPresent()).findFirst();
+  }
+
+  /** With every artboard changed; itself if none changes. */
+  public Project mapArtboards(UnaryOperator<Artboard> change) {
+    PVector<Artboard> changed = artboards;
+    for (int index = 0; index < artboards.size(); index++) {
+      Artboard before = artboards.get(index);
+      Artboard after = change.apply(before);
+      if (after != before) {
+        changed = changed.with(index, after);
+      }
+    }
+    return changed == artboards ? this : withArtboards(changed);
+  }
+
+  /** With every layer changed; itself if none changes. */
+  public Project mapLayers(UnaryOperator<TextLayer> change) {
+    return mapArtboards(artboard -> artboard.mapLayers(change));
+  }
+
+  /** With some layers changed. */
+  public Project mapLayers(Set<LayerId> ids, UnaryOperator<TextLayer> change) {
+    return mapLayers(layer -> ids.contains(layer.id()) ? change.apply(layer) : layer);
+  }
+}

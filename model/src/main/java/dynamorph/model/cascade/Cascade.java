@@ -1,0 +1,352 @@
+package dynamorph.model.cascade;
+
+import static dynamorph.model.cascade.Coats.points;
+import static dynamorph.model.cascade.Coats.value;
+
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Facet;
+import dynamorph.model.property.Level;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Rgba;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * The rules by which styles, local changes and defaults give one value.
+ *
+ * <p>The walk goes from narrow to wide and the first value set counts: the span's local changes,
+ * its character styles (last added first); the paragraph's local changes, its paragraph style; the
+ * layer's local changes, its text styles (last added first), its own frame; the base style; the
+ * default. Each style brings what it is based on, nearest first. A relative size is worked out
+ * against what the walk beyond it yields. A value set on a level narrower than its property allows
+ * does not count.
+ *
+ * <p>A cascade belongs to one set of styles and one palette. It is safe on any thread and remembers
+ * each distinct combination of sources, so a thousand layers that follow the same styles hold one
+ * look.
+ */
+public final class Cascade {
+  private final StyleBook styles;
+  private final Palette palette;
+  private final Optional<StyleId> base;
+  private final String language;
+  private final Map<Place, PropertySet> values = new ConcurrentHashMap<>();
+  private final Map<PropertySet, CharacterLook> looks = new ConcurrentHashMap<>();
+  private final Map<PropertySet, ParagraphLook> paragraphLooks = new ConcurrentHashMap<>();
+
+  private Cascade(Project project) {
+    this.styles = project.styles();
+    this.palette = project.palette();
+    this.base = project.baseStyle();
+    this.language = project.language();
+  }
+
+  public static Cascade of(Project project) {
+    return new Cascade(project);
+  }
+
+  /** This cascade if the project still has the same styles and palette, otherwise a new one. */
+  public Cascade follow(Project project) {
+    boolean same =
+        project.styles() == styles
+            && project.palette() == palette
+            && project.baseStyle().equals(base)
+            && project.language().equals(language);
+    return same ? this : new Cascade(project);
+  }
+
+  /** Everything that decides how the layer looks. */
+  public ResolvedLayer resolve(TextLayer layer) {
+    PropertySet own = values(layer);
+    double size = size(own);
+    Plate plate =
+        new Plate(
+            points(own, Properties.PLATE_PADDING_ACROSS.key(), size),
+            points(own, Properties.PLATE_PADDING_ALONG.key(), size),
+            points(own, Properties.PLATE_RADIUS.key(), size),
+            Coats.painted(own, Address.PLATE, palette, size));
+    List<ResolvedLayer.ResolvedParagraph> paragraphs =
+        layer.story().paragraphs().stream().map(paragraph -> resolve(layer, paragraph)).toList();
+    return new ResolvedLayer(placement(own), plate, paragraphs);
+  }
+
+  private ResolvedLayer.ResolvedParagraph resolve(TextLayer layer, Paragraph paragraph) {
+    PropertySet own = values(layer, paragraph);
+    List<CharacterLook> spans =
+        paragraph.spans().stream().map(span -> look(values(layer, paragraph, span))).toList();
+    return new ResolvedLayer.ResolvedParagraph(
+        paragraphLooks.computeIfAbsent(own, Cascade::paragraphLook), look(own).type(), spans);
+  }
+
+  /**
+   * The complete values of a layer, apart from what its paragraphs and spans change. Sizes are
+   * absolute.
+   */
+  public PropertySet values(TextLayer layer) {
+    return values(Place.of(layer, true));
+  }
+
+  /** The complete values of a paragraph of the layer. */
+  public PropertySet values(TextLayer layer, Paragraph paragraph) {
+    return values(Place.of(layer, false).in(paragraph));
+  }
+
+  /** The complete values of a span in a paragraph of the layer. */
+  public PropertySet values(TextLayer layer, Paragraph paragraph, Span span) {
+    return values(Place.of(layer, false).in(paragraph).in(span));
+  }
+
+  /** The complete values of plain text that follows the one style. */
+  public PropertySet values(Style style) {
+    Place nowhere =
+        new Place(
+            List.of(),
+            PropertySet.EMPTY,
+            PropertySet.EMPTY,
+            Optional.empty(),
+            PropertySet.EMPTY,
+            List.of(),
+            PropertySet.EMPTY);
+    List<Contribution> walk = new ArrayList<>();
+    addStyle(walk, style.level().level(), style);
+    walk.addAll(walk(nowhere));
+    return merge(walk);
+  }
+
+  /** The colour to paint with. */
+  public Rgba colour(Colour colour) {
+    return palette.colour(colour);
+  }
+
+  /** The look that complete values give. */
+  public CharacterLook look(PropertySet complete) {
+    return looks.computeIfAbsent(complete, this::characterLook);
+  }
+
+  /** The paragraph settings that complete values give. */
+  public static ParagraphLook paragraphLook(PropertySet complete) {
+    double size = size(complete);
+    return new ParagraphLook(
+        value(complete, Properties.ALIGNMENT.key()),
+        points(complete, Properties.INDENT_FIRST.key(), size),
+        points(complete, Properties.INDENT_START.key(), size),
+        points(complete, Properties.INDENT_END.key(), size),
+        points(complete, Properties.SPACE_BEFORE.key(), size),
+        points(complete, Properties.SPACE_AFTER.key(), size));
+  }
+
+  /** Where the value of a key comes from, for the layer itself. */
+  public <T> Trace<T> trace(TextLayer layer, PropertyKey<T> key) {
+    return trace(walk(Place.of(layer, true)), key);
+  }
+
+  /** Where the value of a key comes from, for a paragraph. */
+  public <T> Trace<T> trace(TextLayer layer, Paragraph paragraph, PropertyKey<T> key) {
+    return trace(walk(Place.of(layer, true).in(paragraph)), key);
+  }
+
+  /** Where the value of a key comes from, for a span. */
+  public <T> Trace<T> trace(TextLayer layer, Paragraph paragraph, Span span, PropertyKey<T> key) {
+    return trace(walk(Place.of(layer, true).in(paragraph).in(span)), key);
+  }
+
+  /** Where the value of a key comes from, for a style and what it is based on. */
+  public <T> Trace<T> trace(Style style, PropertyKey<T> key) {
+    List<Contribution> walk = new ArrayList<>();
+    addStyle(walk, style.level().level(), style);
+    addFoundation(walk);
+    return trace(walk, key);
+  }
+
+  private static <T> Trace<T> trace(List<Contribution> walk, PropertyKey<T> key) {
+    List<Trace.Step<T>> steps = new ArrayList<>();
+    PropertySet computed = PropertySet.EMPTY;
+    for (Contribution contribution : walk.reversed()) {
+      Optional<T> declared =
+          contribution.values().get(key).filter(_ -> key.countsOn(contribution.source().level()));
+      if (declared.isPresent()) {
+        computed = put(computed, key, declared.get());
+        steps.addFirst(
+            new Trace.Step<>(
+                contribution.source(), declared.get(), computed.get(key).orElseThrow()));
+      }
+    }
+    if (steps.isEmpty()) {
+      T value = key.property().defaultValue();
+      steps.add(new Trace.Step<>(new Source.Default(), value, value));
+    }
+    return new Trace<>(key, steps);
+  }
+
+  private PropertySet values(Place place) {
+    PropertySet known = values.get(place);
+    return known != null ? known : values.computeIfAbsent(place, this::mergeWalk);
+  }
+
+  private PropertySet mergeWalk(Place place) {
+    return merge(walk(place));
+  }
+
+  private static PropertySet merge(List<Contribution> walk) {
+    PropertySet merged = PropertySet.EMPTY;
+    for (Contribution contribution : walk.reversed()) {
+      Level level = contribution.source().level();
+      PropertySet counting = contribution.values().where(key -> key.countsOn(level));
+      Optional<FontSize> size = counting.get(Properties.SIZE.key());
+      double inherited = merged.isEmpty() ? 0 : size(merged);
+      merged = merged.overlaidBy(counting);
+      if (size.isPresent()) {
+        merged = merged.with(Properties.SIZE, FontSize.points(size.get().over(inherited)));
+      }
+    }
+    return merged;
+  }
+
+  private static <T> PropertySet put(PropertySet set, PropertyKey<T> key, T value) {
+    if (value instanceof FontSize declared) {
+      return set.with(Properties.SIZE, FontSize.points(declared.over(size(set))));
+    }
+    return set.with(key, value);
+  }
+
+  private List<Contribution> walk(Place place) {
+    List<Contribution> walk = new ArrayList<>();
+    walk.add(new Contribution(new Source.LocalChange(Level.SPAN), place.spanLocal));
+    place.spanFollows.reversed().forEach(id -> addStyle(walk, Level.SPAN, id));
+    walk.add(new Contribution(new Source.LocalChange(Level.PARAGRAPH), place.paragraphLocal));
+    place.paragraphFollows.ifPresent(id -> addStyle(walk, Level.PARAGRAPH, id));
+    walk.add(new Contribution(new Source.LocalChange(Level.LAYER), place.layerLocal));
+    place.layerFollows.reversed().forEach(id -> addStyle(walk, Level.LAYER, id));
+    walk.add(new Contribution(new Source.OwnFrame(), place.frame));
+    addFoundation(walk);
+    return walk;
+  }
+
+  private void addFoundation(List<Contribution> walk) {
+    base.ifPresent(id ->
+        styles
+            .chain(id)
+            .forEach(style ->
+                walk.add(new Contribution(new Source.Base(style.id()), style.properties()))));
+    walk.add(new Contribution(new Source.Default(), Properties.DEFAULTS));
+  }
+
+  private void addStyle(List<Contribution> walk, Level level, StyleId id) {
+    styles.find(id).ifPresent(style -> addStyle(walk, level, style));
+  }
+
+  private void addStyle(List<Contribution> walk, Level level, Style followed) {
+    walk.add(
+        new Contribution(
+            new Source.Followed(level, followed.id(), followed.id()), followed.properties()));
+    followed
+        .basedOn()
+        .ifPresent(id ->
+            styles
+                .chain(id)
+                .forEach(style ->
+                    walk.add(
+                        new Contribution(
+                            new Source.Followed(level, followed.id(), style.id()),
+                            style.properties()))));
+  }
+
+  private CharacterLook characterLook(PropertySet complete) {
+    double size = size(complete);
+    TypeLook type =
+        new TypeLook(
+            value(complete, Properties.FONT_FAMILY.key()),
+            value(complete, Properties.FONT_WEIGHT.key()),
+            value(complete, Properties.SLANT.key()),
+            size,
+            value(complete, Properties.LEADING.key()).at(size),
+            value(complete, Properties.TRACKING.key()),
+            value(complete, Properties.CASE.key()),
+            language);
+    return new CharacterLook(
+        type, new Finish(Coats.painted(complete, Address.FINISH, palette, size)));
+  }
+
+  private static Placement placement(PropertySet complete) {
+    return new Placement(
+        value(complete, Properties.ANCHOR.key()),
+        value(complete, Properties.POSITION_X.key()),
+        value(complete, Properties.POSITION_Y.key()),
+        value(complete, Properties.ROTATION.key()),
+        value(complete, Properties.BOX.key()),
+        value(complete, Properties.BOX_WIDTH.key()),
+        value(complete, Properties.BOX_HEIGHT.key()));
+  }
+
+  private static double size(PropertySet complete) {
+    return complete.get(Properties.SIZE.key()).map(size -> size.over(0)).orElse(0.0);
+  }
+
+  /** A combination of sources; the key under which merged values are remembered. */
+  private record Place(
+      List<StyleId> layerFollows,
+      PropertySet layerLocal,
+      PropertySet frame,
+      Optional<StyleId> paragraphFollows,
+      PropertySet paragraphLocal,
+      List<StyleId> spanFollows,
+      PropertySet spanLocal) {
+    /**
+     * Where the layer stands says nothing about its letters; left out, layers in different places
+     * share a look.
+     */
+    static Place of(TextLayer layer, boolean withPlacement) {
+      PropertySet local = withPlacement ? layer.local() : withoutPlacement(layer.local());
+      PropertySet frame = withPlacement ? layer.frame() : PropertySet.EMPTY;
+      return new Place(
+          layer.follows(),
+          local,
+          frame,
+          Optional.empty(),
+          PropertySet.EMPTY,
+          List.of(),
+          PropertySet.EMPTY);
+    }
+
+    private static PropertySet withoutPlacement(PropertySet local) {
+      return local.where(key -> key.property().facet() != Facet.PLACEMENT);
+    }
+
+    Place in(Paragraph paragraph) {
+      return new Place(
+          layerFollows,
+          layerLocal,
+          frame,
+          paragraph.follows(),
+          paragraph.local(),
+          spanFollows,
+          spanLocal);
+    }
+
+    Place in(Span span) {
+      return new Place(
+          layerFollows,
+          layerLocal,
+          frame,
+          paragraphFollows,
+          paragraphLocal,
+          span.follows(),
+          span.local());
+    }
+  }
+}

@@ -1,0 +1,10 @@
+package dynamorph.model.cascade;
+
+import java.util.List;
+
+/** The box behind a layer's text; lengths in points. Without coats there is none. */
+public record Plate(double paddingAcross, double paddingAlong, double radius, List<Coat> coats) {
+  public Plate {
+    coats = List.copyOf(coats);
+  }
+}

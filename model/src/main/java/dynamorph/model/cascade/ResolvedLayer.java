@@ -1,0 +1,24 @@
+package dynamorph.model.cascade;
+
+import java.util.List;
+
+/**
+ * Everything that decides how a layer looks, complete and shared between layers that look alike.
+ */
+public record ResolvedLayer(Placement placement, Plate plate, List<ResolvedParagraph> paragraphs) {
+  public ResolvedLayer {
+    paragraphs = List.copyOf(paragraphs);
+  }
+
+  /**
+   * A resolved paragraph.
+   *
+   * @param type the type that an empty paragraph has
+   * @param spans one look for each span
+   */
+  public record ResolvedParagraph(ParagraphLook look, TypeLook type, List<CharacterLook> spans) {
+    public ResolvedParagraph {
+      spans = List.copyOf(spans);
+    }
+  }
+}

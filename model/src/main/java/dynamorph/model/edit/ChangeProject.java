@@ -1,0 +1,57 @@
+package dynamorph.model.edit;
+
+import dynamorph.model.Asset;
+import dynamorph.model.Project;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Changes what belongs to the project as a whole. */
+public sealed interface ChangeProject extends Edit {
+  /** Chooses the style that plain text takes, or none. */
+  record SetBaseStyle(Optional<StyleId> style) implements ChangeProject {
+    @Override
+    public Project applyTo(Project before) {
+      style
+          .flatMap(before.styles()::find)
+          .filter(base -> base.level() != StyleLevel.TEXT)
+          .ifPresent(base -> {
+            throw new EditRefused(
+                "Only a text style can be the base; \""
+                    + base.name()
+                    + "\" is a "
+                    + base.level().label()
+                    + " style.");
+          });
+      return before.withBaseStyle(style);
+    }
+
+    @Override
+    public String label(Project before) {
+      return style
+          .flatMap(before.styles()::find)
+          .map(Style::name)
+          .map(name -> "Make \"" + name + "\" the base style")
+          .orElse("Have no base style");
+    }
+  }
+
+  /** Takes a file into the project, in the place of one with the same name. */
+  record PutAsset(Asset asset) implements ChangeProject {
+    @Override
+    public Project applyTo(Project before) {
+      List<Asset> assets = new ArrayList<>(before.assets());
+      assets.removeIf(other -> other.name().equals(asset.name()));
+      assets.add(asset);
+      return before.withAssets(assets);
+    }
+
+    @Override
+    public String label(Project before) {
+      return "Take in \"" + asset.name() + "\"";
+    }
+  }
+}

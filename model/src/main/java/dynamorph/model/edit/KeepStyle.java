@@ -1,0 +1,82 @@
+package dynamorph.model.edit;
+
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Keeps a look as a new style and lets its source follow it, without changing how the source looks:
+ * what the style leaves out stays with the styles followed before, or as local changes.
+ *
+ * @param source the texts or words that the look was taken from
+ */
+public record KeepStyle(Target source, Style style) implements Edit {
+  @Override
+  public Project applyTo(Project before) {
+    Project added = new AddStyle(style, "Keep").applyTo(before);
+    KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(added));
+    Project changed = added;
+    for (LayerId id : source.layers()) {
+      Optional<TextLayer> layer = before.layer(id);
+      if (layer.isPresent()) {
+        changed = follow(changed, look, layer.get());
+      }
+    }
+    return Tidy.layers(changed, source.layers());
+  }
+
+  private Project follow(Project project, KeptLook look, TextLayer before) {
+    Target one = source instanceof Target.Words ? source : new Target.Layers(List.of(before.id()));
+    boolean onTop = style.level() != StyleLevel.PARAGRAPH;
+    TextLayer now =
+        new Follow(one, style.id(), onTop, false).applyTo(project).layer(before.id()).orElseThrow();
+    TextLayer kept = look.of(before, withoutCovered(project.styles(), now));
+    return project.mapLayers(Set.of(before.id()), _ -> kept);
+  }
+
+  /**
+   * A style followed so far goes where the new one sets all that it sets, itself or through what it
+   * is based on.
+   */
+  private TextLayer withoutCovered(StyleBook styles, TextLayer layer) {
+    return layer
+        .withFollows(uncovered(styles, layer.follows()))
+        .withStory(
+            layer
+                .story()
+                .mapParagraphs(paragraph ->
+                    paragraph.mapSpans(
+                        span -> span.withFollows(uncovered(styles, span.follows())))));
+  }
+
+  private List<StyleId> uncovered(StyleBook styles, List<StyleId> follows) {
+    if (!follows.contains(style.id())) {
+      return follows;
+    }
+    Set<PropertyKey<?>> covered = keys(styles, style.id());
+    return follows.stream()
+        .filter(id -> id.equals(style.id()) || !covered.containsAll(keys(styles, id)))
+        .toList();
+  }
+
+  private static Set<PropertyKey<?>> keys(StyleBook styles, StyleId id) {
+    Set<PropertyKey<?>> keys = new HashSet<>();
+    styles.chain(id).forEach(link -> keys.addAll(link.properties().keys()));
+    return keys;
+  }
+
+  @Override
+  public String label(Project before) {
+    return "Keep style \"" + style.name() + "\"";
+  }
+}

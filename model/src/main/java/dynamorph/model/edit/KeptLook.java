@@ -1,0 +1,103 @@
+package dynamorph.model.edit;
+
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Keeps the look of a layer, by local changes, when what it follows has changed. */
+final class KeptLook {
+  private final Cascade before;
+  private final Cascade after;
+
+  KeptLook(Cascade before, Cascade after) {
+    this.before = before;
+    this.after = after;
+  }
+
+  /**
+   * The layer as it is now, with the look it had.
+   *
+   * @param was the layer under the earlier styles; with the same words as {@code now}
+   */
+  TextLayer of(TextLayer was, TextLayer now) {
+    TextLayer layer = now.withLocal(restored(now.local(), before.values(was), after.values(now)));
+    List<Paragraph> paragraphs = new ArrayList<>();
+    for (int index = 0; index < now.story().paragraphs().size(); index++) {
+      Paragraph paragraphWas = was.story().paragraphs().get(index);
+      Paragraph paragraphNow = layer.story().paragraphs().get(index);
+      paragraphs.add(of(was, layer, paragraphWas, paragraphNow));
+    }
+    return layer.withStory(new dynamorph.model.text.Story(paragraphs));
+  }
+
+  private Paragraph of(TextLayer layerWas, TextLayer layerNow, Paragraph was, Paragraph now) {
+    Paragraph paragraph =
+        now.withLocal(
+            restored(now.local(), before.values(layerWas, was), after.values(layerNow, now)));
+    List<Span> pieces = new ArrayList<>();
+    for (Piece piece : pieces(was, now)) {
+      pieces.add(
+          piece.now.withLocal(
+              restored(
+                  piece.now.local(),
+                  before.values(layerWas, was, piece.was),
+                  after.values(layerNow, paragraph, piece.now))));
+    }
+    return paragraph.withSpans(pieces);
+  }
+
+  /** The same words in their span before and in their span now. */
+  private record Piece(Span was, Span now) {}
+
+  /** The finest cut of a paragraph in which each piece lies in one span on either side. */
+  private static List<Piece> pieces(Paragraph was, Paragraph now) {
+    List<Piece> pieces = new ArrayList<>();
+    int wasIndex = 0;
+    int wasLeft = was.spans().getFirst().length();
+    for (Span span : now.spans()) {
+      int taken = 0;
+      do {
+        while (wasLeft == 0 && wasIndex + 1 < was.spans().size()) {
+          wasLeft = was.spans().get(++wasIndex).length();
+        }
+        int length = Math.min(wasLeft, span.length() - taken);
+        Span piece = span.withText(span.text().substring(taken, taken + length));
+        pieces.add(new Piece(was.spans().get(wasIndex), piece));
+        taken += length;
+        wasLeft -= length;
+      } while (taken < span.length());
+    }
+    return pieces;
+  }
+
+  private static PropertySet restored(PropertySet local, PropertySet wanted, PropertySet actual) {
+    PropertySet restored = local;
+    for (PropertyKey<?> key : wanted.keys()) {
+      if (!wanted.get(key).equals(actual.get(key))) {
+        restored = restored.withFrom(wanted, key);
+      }
+    }
+    for (PropertyKey<?> key : actual.keys()) {
+      if (!wanted.has(key)) {
+        restored = takenBack(restored, key);
+      }
+    }
+    return restored;
+  }
+
+  private static <T> PropertySet takenBack(PropertySet local, PropertyKey<T> key) {
+    if (key.property().equals(Properties.COAT_KIND)) {
+      return local.with(Properties.COAT_REMOVED.at(key.address()), true);
+    }
+    if (key.property().equals(Properties.EFFECT_KIND)) {
+      return local.with(Properties.EFFECT_REMOVED.at(key.address()), true);
+    }
+    return local.with(key, key.property().defaultValue());
+  }
+}

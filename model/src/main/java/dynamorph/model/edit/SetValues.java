@@ -1,0 +1,117 @@
+package dynamorph.model.edit;
+
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Source;
+import dynamorph.model.property.Facet;
+import dynamorph.model.property.Level;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.TextRange;
+
+/**
+ * Sets values by hand, so that they count on all of the target.
+ *
+ * <p>On whole layers a value is set on the layer, and once more on each paragraph or span in it
+ * where something nearer would otherwise win. On words it is set at the narrowest level its
+ * property allows. Placement that no style decides changes the layer's own frame and is no local
+ * change.
+ */
+public record SetValues(Target target, PropertySet values, String what) implements Edit {
+  public static SetValues of(Target target, PropertySet values) {
+    String what =
+        values.size() == 1
+            ? values.keys().first().property().label().toLowerCase(java.util.Locale.ROOT)
+            : values.size() + " properties";
+    return new SetValues(target, values, what);
+  }
+
+  public static <T> SetValues of(Target target, PropertyKey<T> key, T value) {
+    return of(target, PropertySet.EMPTY.with(key, value));
+  }
+
+  @Override
+  public Project applyTo(Project before) {
+    Cascade cascade = Cascade.of(before);
+    Project changed =
+        before.mapLayers(
+            target.layers(),
+            layer -> {
+              TextLayer after = layer;
+              for (PropertyKey<?> key : values.keys()) {
+                after = set(cascade, after, key);
+              }
+              return after;
+            });
+    return Tidy.layers(changed, target.layers());
+  }
+
+  private TextLayer set(Cascade cascade, TextLayer layer, PropertyKey<?> key) {
+    return switch (target) {
+      case Target.Layers _ -> onLayer(cascade, layer, key);
+      case Target.Words(var _, TextRange range) -> onWords(cascade, layer, key, range);
+    };
+  }
+
+  private TextLayer onWords(Cascade cascade, TextLayer layer, PropertyKey<?> key, TextRange range) {
+    if (key.countsOn(Level.SPAN) && !range.isEmpty()) {
+      return layer.withStory(layer.story().mapSpans(range, span -> onSpan(span, key)));
+    }
+    if (key.countsOn(Level.PARAGRAPH)) {
+      return layer.withStory(
+          layer.story().mapParagraphs(range, p -> onParagraph(cascade, layer, p, key)));
+    }
+    return onLayer(cascade, layer, key);
+  }
+
+  private TextLayer onLayer(Cascade cascade, TextLayer layer, PropertyKey<?> key) {
+    if (key.property().facet() == Facet.PLACEMENT && isOwnFrame(cascade, layer, key)) {
+      return layer.withFrame(layer.frame().withFrom(values, key));
+    }
+    TextLayer changed = layer.withLocal(layer.local().withFrom(values, key));
+    if (!key.countsOn(Level.PARAGRAPH)) {
+      return changed;
+    }
+    return changed.withStory(
+        changed
+            .story()
+            .mapParagraphs(paragraph -> {
+              boolean nearer =
+                  cascade.trace(layer, paragraph, key).winner().source().level() == Level.PARAGRAPH;
+              return nearer
+                  ? onParagraph(cascade, layer, paragraph, key)
+                  : onSpans(cascade, layer, paragraph, key);
+            }));
+  }
+
+  private Paragraph onParagraph(
+      Cascade cascade, TextLayer layer, Paragraph paragraph, PropertyKey<?> key) {
+    Paragraph changed = paragraph.withLocal(paragraph.local().withFrom(values, key));
+    return onSpans(cascade, layer, changed, key);
+  }
+
+  private Paragraph onSpans(
+      Cascade cascade, TextLayer layer, Paragraph paragraph, PropertyKey<?> key) {
+    return paragraph.mapSpans(span ->
+        cascade.trace(layer, paragraph, span, key).winner().source().level() == Level.SPAN
+            ? onSpan(span, key)
+            : span);
+  }
+
+  private static boolean isOwnFrame(Cascade cascade, TextLayer layer, PropertyKey<?> key) {
+    Source source = cascade.trace(layer, key).winner().source();
+    return !(source instanceof Source.LocalChange || source instanceof Source.Followed);
+  }
+
+  private Span onSpan(Span span, PropertyKey<?> key) {
+    return span.withLocal(span.local().withFrom(values, key));
+  }
+
+  @Override
+  public String label(Project before) {
+    return "Set " + what + " of " + target.label();
+  }
+}

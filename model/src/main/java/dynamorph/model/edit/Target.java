@@ -1,0 +1,49 @@
+package dynamorph.model.edit;
+
+import dynamorph.model.LayerId;
+import dynamorph.model.text.TextRange;
+import java.util.LinkedHashSet;
+import java.util.SequencedSet;
+import java.util.Set;
+
+/** What an edit is about: whole layers, or a stretch of one layer's text. */
+public sealed interface Target {
+  /** The layers it touches. */
+  Set<LayerId> layers();
+
+  /** How people call it: {@code 3 texts}, {@code the selected words}. */
+  String label();
+
+  /** Whole layers. */
+  record Layers(SequencedSet<LayerId> layers) implements Target {
+    public Layers {
+      layers = java.util.Collections.unmodifiableSequencedSet(new LinkedHashSet<>(layers));
+    }
+
+    public Layers(java.util.Collection<LayerId> ids) {
+      this((SequencedSet<LayerId>) new LinkedHashSet<>(ids));
+    }
+
+    public static Layers of(String... ids) {
+      return new Layers(java.util.Arrays.stream(ids).map(LayerId::new).toList());
+    }
+
+    @Override
+    public String label() {
+      return layers.size() == 1 ? "1 text" : layers.size() + " texts";
+    }
+  }
+
+  /** Words of one layer; an empty range is the paragraph that the caret stands in. */
+  record Words(LayerId layer, TextRange range) implements Target {
+    @Override
+    public Set<LayerId> layers() {
+      return Set.of(layer);
+    }
+
+    @Override
+    public String label() {
+      return range.isEmpty() ? "this paragraph" : "the selected words";
+    }
+  }
+}

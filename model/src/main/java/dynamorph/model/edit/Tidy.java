@@ -1,0 +1,78 @@
+package dynamorph.model.edit;
+
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.value.FontSize;
+import java.util.Set;
+
+/**
+ * Takes away local changes that change nothing: those equal to what would be inherited without
+ * them.
+ */
+final class Tidy {
+  private final Cascade cascade;
+
+  private Tidy(Cascade cascade) {
+    this.cascade = cascade;
+  }
+
+  static Project layers(Project project, Set<LayerId> ids) {
+    Tidy tidy = new Tidy(Cascade.of(project));
+    return project.mapLayers(ids, tidy::layer);
+  }
+
+  private TextLayer layer(TextLayer layer) {
+    TextLayer tidied = layer;
+    if (!layer.local().isEmpty()) {
+      PropertySet inherited = cascade.values(layer.withLocal(PropertySet.EMPTY));
+      tidied = layer.withLocal(different(layer.local(), inherited));
+    }
+    TextLayer outer = tidied;
+    return tidied.withStory(tidied.story().mapParagraphs(paragraph -> paragraph(outer, paragraph)));
+  }
+
+  private Paragraph paragraph(TextLayer layer, Paragraph paragraph) {
+    Paragraph tidied = paragraph;
+    if (!paragraph.local().isEmpty()) {
+      PropertySet inherited = cascade.values(layer, paragraph.withLocal(PropertySet.EMPTY));
+      tidied = paragraph.withLocal(different(paragraph.local(), inherited));
+    }
+    Paragraph outer = tidied;
+    return tidied.mapSpans(span ->
+        span.local().isEmpty()
+            ? span
+            : span.withLocal(
+                different(
+                    span.local(),
+                    cascade.values(layer, outer, span.withLocal(PropertySet.EMPTY)))));
+  }
+
+  private static PropertySet different(PropertySet local, PropertySet inherited) {
+    return local.where(key -> differs(key, local, inherited));
+  }
+
+  private static <T> boolean differs(PropertyKey<T> key, PropertySet local, PropertySet inherited) {
+    T value = local.get(key).orElseThrow();
+    boolean neverPlain =
+        value instanceof FontSize.Times(double factor) && factor != 1
+            || value instanceof FontSize.Plus(double points) && points != 0;
+    boolean relativeOne = value instanceof FontSize.Times || value instanceof FontSize.Plus;
+    if (neverPlain) {
+      return true;
+    }
+    boolean makesCoat =
+        key.property().equals(Properties.COAT_KIND)
+            || key.property().equals(Properties.EFFECT_KIND);
+    if (makesCoat && !inherited.has(key)) {
+      return true;
+    }
+    return !relativeOne && !Coats.value(inherited, key).equals(value);
+  }
+}

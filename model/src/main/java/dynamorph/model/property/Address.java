@@ -1,0 +1,69 @@
+package dynamorph.model.property;
+
+/**
+ * Where in a look a property stands: on the text itself, on a coat, or on an effect of a coat.
+ *
+ * @param host {@code finish} for coats of the letters, {@code plate} for coats of the plate, empty
+ *     for the text itself
+ * @param coat id of the coat, or empty
+ * @param effect id of the effect, or empty
+ */
+public record Address(String host, String coat, String effect) implements Comparable<Address> {
+  public static final Address TEXT = new Address("", "", "");
+  public static final String FINISH = "finish";
+  public static final String PLATE = "plate";
+
+  private static final String ID = "[a-z0-9][a-z0-9-]*";
+
+  public Address {
+    boolean text = host.isEmpty() && coat.isEmpty() && effect.isEmpty();
+    boolean known = host.equals(FINISH) || host.equals(PLATE);
+    if (!text && !(known && coat.matches(ID) && (effect.isEmpty() || effect.matches(ID)))) {
+      throw new IllegalArgumentException(
+          "\""
+              + String.join("/", host, coat, effect)
+              + "\" does not name a coat; write finish/COAT"
+              + " or plate/COAT, with ids of a-z, 0-9 and -");
+    }
+  }
+
+  /** A coat of the letters. */
+  public static Address coat(String coat) {
+    return new Address(FINISH, coat, "");
+  }
+
+  /** A coat of the plate. */
+  public static Address plateCoat(String coat) {
+    return new Address(PLATE, coat, "");
+  }
+
+  /** An effect of this coat. */
+  public Address effect(String id) {
+    return new Address(host, coat, id);
+  }
+
+  /** The coat that this effect belongs to, or itself. */
+  public Address ownCoat() {
+    return effect.isEmpty() ? this : new Address(host, coat, "");
+  }
+
+  public Property.Part part() {
+    return host.isEmpty()
+        ? Property.Part.TEXT
+        : effect.isEmpty() ? Property.Part.COAT : Property.Part.EFFECT;
+  }
+
+  @Override
+  public int compareTo(Address other) {
+    int byHost = host.compareTo(other.host);
+    int byCoat = byHost != 0 ? byHost : coat.compareTo(other.coat);
+    return byCoat != 0 ? byCoat : effect.compareTo(other.effect);
+  }
+
+  @Override
+  public String toString() {
+    return host.isEmpty()
+        ? ""
+        : effect.isEmpty() ? host + "/" + coat : host + "/" + coat + "/" + effect;
+  }
+}

@@ -1,0 +1,50 @@
+package dynamorph.model.property;
+
+import java.util.Comparator;
+import java.util.Objects;
+
+/**
+ * What a value is filed under: a property, and for the parameters of coats and effects which one.
+ * Written {@code size}, {@code finish/outline/width} or {@code finish/outline/shadow/blur}.
+ */
+public record PropertyKey<T>(Property<T> property, Address address)
+    implements Comparable<PropertyKey<?>> {
+  private static final Comparator<PropertyKey<?>> ORDER =
+      Comparator.<PropertyKey<?>, Address>comparing(PropertyKey::address)
+          .thenComparing(key -> Properties.rank(key.property()));
+
+  public PropertyKey {
+    Objects.requireNonNull(address, "address");
+    if (property.part() != address.part()) {
+      throw new IllegalArgumentException(
+          "\"" + property.id() + "\" cannot stand at \"" + address + "\"");
+    }
+  }
+
+  /** Whether a value set on the given level counts. The plate is one for the whole layer. */
+  public boolean countsOn(Level level) {
+    return address.host().equals(Address.PLATE) ? level == Level.LAYER : property.countsOn(level);
+  }
+
+  /** The path of this key, as files and the command line write it. */
+  public String path() {
+    return address == Address.TEXT || address.host().isEmpty()
+        ? property.id()
+        : address + "/" + property.id();
+  }
+
+  /** The label with the coat or effect it belongs to. */
+  public String label() {
+    return address.host().isEmpty() ? property.label() : address + " " + property.label();
+  }
+
+  @Override
+  public int compareTo(PropertyKey<?> other) {
+    return ORDER.compare(this, other);
+  }
+
+  @Override
+  public String toString() {
+    return path();
+  }
+}

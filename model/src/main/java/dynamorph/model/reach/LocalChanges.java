@@ -1,0 +1,68 @@
+package dynamorph.model.reach;
+
+import dynamorph.model.TextLayer;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Level;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/** What was set by hand on a layer. */
+public final class LocalChanges {
+  private LocalChanges() {}
+
+  /**
+   * One value set by hand.
+   *
+   * @param paragraph index, or -1 for the layer itself
+   * @param span index within the paragraph, or -1
+   */
+  public record Change(Level level, int paragraph, int span, PropertyKey<?> key) {}
+
+  /** All changes, widest first. A coat or effect put in by hand is one change, whatever it sets. */
+  public static List<Change> of(TextLayer layer) {
+    List<Change> changes = new ArrayList<>();
+    collect(changes, layer.local(), Level.LAYER, -1, -1);
+    for (int p = 0; p < layer.story().paragraphs().size(); p++) {
+      Paragraph paragraph = layer.story().paragraphs().get(p);
+      collect(changes, paragraph.local(), Level.PARAGRAPH, p, -1);
+      for (int s = 0; s < paragraph.spans().size(); s++) {
+        Span span = paragraph.spans().get(s);
+        collect(changes, span.local(), Level.SPAN, p, s);
+      }
+    }
+    return changes;
+  }
+
+  public static int count(TextLayer layer) {
+    return of(layer).size();
+  }
+
+  private static void collect(
+      List<Change> changes, PropertySet local, Level level, int paragraph, int span) {
+    Set<Address> inserted = new LinkedHashSet<>();
+    for (PropertyKey<?> key : local.keys()) {
+      if (key.property().equals(Properties.COAT_KIND)
+          || key.property().equals(Properties.EFFECT_KIND)) {
+        inserted.add(key.address());
+      }
+    }
+    for (PropertyKey<?> key : local.keys()) {
+      boolean kind =
+          key.property().equals(Properties.COAT_KIND)
+              || key.property().equals(Properties.EFFECT_KIND);
+      boolean withItsCoat = inserted.contains(key.address()) && !kind;
+      boolean effectOfInserted =
+          !key.address().effect().isEmpty() && inserted.contains(key.address().ownCoat());
+      if (!withItsCoat && !effectOfInserted) {
+        changes.add(new Change(level, paragraph, span, key));
+      }
+    }
+  }
+}

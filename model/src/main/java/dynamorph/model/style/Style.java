@@ -1,0 +1,63 @@
+package dynamorph.model.style;
+
+import dynamorph.model.property.PropertySet;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * A look that is kept: a sparse set of values under a name.
+ *
+ * @param group path of the group it stands in, parts separated by {@code /}; empty for none
+ * @param basedOn the style that fills in what this one leaves open
+ * @param sample words that its specimen shows when no text of the project does
+ */
+public record Style(
+    StyleId id,
+    String name,
+    String group,
+    StyleLevel level,
+    Optional<StyleId> basedOn,
+    PropertySet properties,
+    String sample) {
+  public Style {
+    Objects.requireNonNull(id, "id");
+    name = name.strip();
+    if (name.isEmpty()) {
+      throw new IllegalArgumentException("a style needs a name");
+    }
+    Objects.requireNonNull(group, "group");
+    Objects.requireNonNull(level, "level");
+    Objects.requireNonNull(basedOn, "basedOn");
+    Objects.requireNonNull(properties, "properties");
+    Objects.requireNonNull(sample, "sample");
+  }
+
+  public static Style text(String id, String name, String group) {
+    return new Style(
+        new StyleId(id), name, group, StyleLevel.TEXT, Optional.empty(), PropertySet.EMPTY, "");
+  }
+
+  public Style withName(String changed) {
+    return new Style(id, changed, group, level, basedOn, properties, sample);
+  }
+
+  public Style withGroup(String changed) {
+    return new Style(id, name, changed, level, basedOn, properties, sample);
+  }
+
+  public Style withLevel(StyleLevel changed) {
+    return new Style(id, name, group, changed, basedOn, properties, sample);
+  }
+
+  public Style withBasedOn(Optional<StyleId> changed) {
+    return new Style(id, name, group, level, changed, properties, sample);
+  }
+
+  public Style withProperties(PropertySet changed) {
+    return new Style(id, name, group, level, basedOn, changed, sample);
+  }
+
+  public Style withSample(String changed) {
+    return new Style(id, name, group, level, basedOn, properties, changed);
+  }
+}

@@ -1,0 +1,41 @@
+package dynamorph.model.style;
+
+import dynamorph.model.property.Level;
+import dynamorph.model.property.Property;
+
+/** How much text a style is meant for. */
+public enum StyleLevel {
+  TEXT("text", Level.LAYER),
+  PARAGRAPH("paragraph", Level.PARAGRAPH),
+  CHARACTER("character", Level.SPAN);
+
+  private final String label;
+  private final Level level;
+
+  StyleLevel(String label, Level level) {
+    this.label = label;
+    this.level = level;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  /** The level at which its followers follow it. */
+  public Level level() {
+    return level;
+  }
+
+  /** Whether a style of this level can carry the property. */
+  public boolean carries(Property<?> property) {
+    return property.countsOn(level);
+  }
+
+  public static StyleLevel of(Level level) {
+    return switch (level) {
+      case LAYER -> TEXT;
+      case PARAGRAPH -> PARAGRAPH;
+      case SPAN -> CHARACTER;
+    };
+  }
+}

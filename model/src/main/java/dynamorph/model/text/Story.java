@@ -1,0 +1,194 @@
+package dynamorph.model.text;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** The text of a layer: one or more paragraphs. */
+public record Story(List<Paragraph> paragraphs) {
+  private static final Pattern LINE_END = Pattern.compile("\\r\\n|[\\r\\n\\u2029]");
+
+  public Story {
+    if (paragraphs.isEmpty()) {
+      throw new IllegalArgumentException("a story has at least one paragraph, which may be empty");
+    }
+    paragraphs = List.copyOf(paragraphs);
+  }
+
+  /** Plain text; each line end starts a new paragraph. */
+  public static Story of(String text) {
+    return new Story(LINE_END.splitAsStream(text + "\n ").map(Paragraph::of).toList())
+        .withoutSentinel();
+  }
+
+  public static Story of(Paragraph... paragraphs) {
+    return new Story(List.of(paragraphs));
+  }
+
+  /** The split drops empty trailing paragraphs; the sentinel keeps them and goes again. */
+  private Story withoutSentinel() {
+    return new Story(paragraphs.subList(0, paragraphs.size() - 1));
+  }
+
+  public String text() {
+    return paragraphs.stream().map(Paragraph::text).collect(Collectors.joining("\n"));
+  }
+
+  /** The text of a range, with a line feed between paragraphs. */
+  public String text(TextRange range) {
+    TextRange inside = range.within(all());
+    return text().substring(inside.start(), inside.end());
+  }
+
+  /** Length in UTF-16 units, one for each break between paragraphs. */
+  public int length() {
+    int length = paragraphs.size() - 1;
+    for (Paragraph paragraph : paragraphs) {
+      length += paragraph.length();
+    }
+    return length;
+  }
+
+  public TextRange all() {
+    return new TextRange(0, length());
+  }
+
+  /** Index of the paragraph that an offset lies in. */
+  public int paragraphAt(int offset) {
+    int at = 0;
+    for (int index = 0; index < paragraphs.size(); index++) {
+      at += paragraphs.get(index).length();
+      if (offset <= at) {
+        return index;
+      }
+      at++;
+    }
+    return paragraphs.size() - 1;
+  }
+
+  /** Offset of the first unit of a paragraph. */
+  public int startOf(int paragraph) {
+    int at = 0;
+    for (int index = 0; index < paragraph; index++) {
+      at += paragraphs.get(index).length() + 1;
+    }
+    return at;
+  }
+
+  /** The range of one paragraph, without its break. */
+  public TextRange rangeOf(int paragraph) {
+    int start = startOf(paragraph);
+    return new TextRange(start, start + paragraphs.get(paragraph).length());
+  }
+
+  /** The span whose look typing at the offset takes. */
+  public Span spanAt(int offset) {
+    int paragraph = paragraphAt(offset);
+    return paragraphs.get(paragraph).spanAt(offset - startOf(paragraph));
+  }
+
+  /** With every paragraph changed alike. */
+  public Story mapParagraphs(UnaryOperator<Paragraph> change) {
+    return new Story(paragraphs.stream().map(change).toList());
+  }
+
+  /** With the paragraphs that a range touches changed; a caret touches the one it stands in. */
+  public Story mapParagraphs(TextRange range, UnaryOperator<Paragraph> change) {
+    int first = paragraphAt(range.start());
+    int last = paragraphAt(range.end());
+    List<Paragraph> changed = new ArrayList<>(paragraphs);
+    for (int index = first; index <= last; index++) {
+      changed.set(index, change.apply(changed.get(index)));
+    }
+    return new Story(changed);
+  }
+
+  /** With the spans of a range changed, split where the range begins and ends. */
+  public Story mapSpans(TextRange range, UnaryOperator<Span> change) {
+    List<Paragraph> changed = new ArrayList<>(paragraphs);
+    int at = 0;
+    for (int index = 0; index < changed.size(); index++) {
+      Paragraph paragraph = changed.get(index);
+      int end = at + paragraph.length();
+      boolean touched =
+          range.start() < end && range.end() > at || range.equals(new TextRange(at, end));
+      if (touched) {
+        TextRange own =
+            new TextRange(Math.max(range.start() - at, 0), Math.min(range.end(), end) - at);
+        changed.set(index, paragraph.mapSpans(own, change));
+      }
+      at = end + 1;
+    }
+    return new Story(changed);
+  }
+
+  /** The part of this story in a range, with its styles and local changes. */
+  public Story slice(TextRange range) {
+    TextRange inside = range.within(all());
+    int first = paragraphAt(inside.start());
+    int last = paragraphAt(inside.end());
+    List<Paragraph> slice = new ArrayList<>();
+    for (int index = first; index <= last; index++) {
+      TextRange own = rangeOf(index);
+      TextRange cut = inside.within(own);
+      TextRange local = new TextRange(cut.start() - own.start(), cut.end() - own.start());
+      slice.add(paragraphs.get(index).withSpans(paragraphs.get(index).slice(local)));
+    }
+    return new Story(slice);
+  }
+
+  /** Replaces a range by words in the look of the place where they land. */
+  public Story replace(TextRange range, String text) {
+    TextRange inside = range.within(all());
+    int lookAt = inside.isEmpty() ? inside.start() : Math.min(inside.start() + 1, inside.end());
+    Span look = spanAt(lookAt);
+    return replace(
+        inside, Story.of(text).mapParagraphs(p -> p.mapSpans(s -> look.withText(s.text()))), false);
+  }
+
+  /**
+   * Replaces a range by another story, which brings its spans; whole paragraphs in it bring their
+   * styles.
+   */
+  public Story replace(TextRange range, Story fragment) {
+    return replace(range.within(all()), fragment, true);
+  }
+
+  private Story replace(TextRange range, Story fragment, boolean bringParagraphs) {
+    int first = paragraphAt(range.start());
+    int last = paragraphAt(range.end());
+    Paragraph head = paragraphs.get(first);
+    Paragraph tail = paragraphs.get(last);
+    List<Span> before = head.slice(new TextRange(0, range.start() - startOf(first)));
+    int tailFrom = range.end() - startOf(last);
+    List<Span> after = tail.slice(new TextRange(tailFrom, Math.max(tail.length(), tailFrom)));
+
+    List<Paragraph> changed = new ArrayList<>(paragraphs.subList(0, first));
+    List<Paragraph> middle = fragment.paragraphs();
+    if (middle.size() == 1) {
+      changed.add(head.withSpans(joined(before, middle.getFirst().spans(), after)));
+    } else {
+      changed.add(head.withSpans(joined(before, middle.getFirst().spans(), List.of())));
+      for (Paragraph inner : middle.subList(1, middle.size() - 1)) {
+        changed.add(bringParagraphs ? inner : head.withSpans(inner.spans()));
+      }
+      Paragraph end = first == last ? head : tail;
+      changed.add(end.withSpans(joined(List.of(), middle.getLast().spans(), after)));
+    }
+    changed.addAll(paragraphs.subList(last + 1, paragraphs.size()));
+    return new Story(changed);
+  }
+
+  /** Words go first, so that an empty neighbour's look does not win over theirs. */
+  private static List<Span> joined(List<Span> before, List<Span> middle, List<Span> after) {
+    List<Span> joined = new ArrayList<>(before);
+    joined.addAll(middle);
+    joined.addAll(after);
+    if (joined.stream().allMatch(span -> span.length() == 0) && !middle.isEmpty()) {
+      return middle;
+    }
+    return joined;
+  }
+}

@@ -1,0 +1,7 @@
+package dynamorph.model.value;
+
+/** What a coat paints. */
+public enum CoatKind {
+  FILL,
+  STROKE
+}

@@ -1,0 +1,9 @@
+package dynamorph.model.value;
+
+/** How the letters are shown; the words themselves stay as typed. */
+public enum TextCase {
+  AS_TYPED,
+  UPPER,
+  LOWER,
+  TITLE
+}

@@ -1,0 +1,2 @@
+/** Whole artboards as pictures. */
+package dynamorph.paint.export;

@@ -1,0 +1,123 @@
+package dynamorph.paint.layer;
+
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.GlyphRun;
+import dynamorph.typeset.layout.Line;
+import io.github.humbleui.skija.Font;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.TextBlob;
+import io.github.humbleui.skija.TextBlobBuilder;
+import io.github.humbleui.types.Point;
+import io.github.humbleui.types.Rect;
+import java.util.List;
+
+/**
+ * Some glyphs of a layout as something to draw: as text for fills and centred strokes, as an
+ * outline for what needs the letter edge. Each form is made when first asked for. Close it after
+ * use.
+ */
+final class Ink implements AutoCloseable {
+  /** A glyph run and the line it lies on. */
+  record Placed(GlyphRun run, Line line) {}
+
+  private final List<Placed> runs;
+  private TextBlob blob;
+  private Path outline;
+
+  Ink(List<Placed> runs) {
+    this.runs = runs;
+  }
+
+  /** The glyphs as text, or null if nothing among them draws. */
+  TextBlob text() {
+    if (blob == null) {
+      try (TextBlobBuilder builder = new TextBlobBuilder()) {
+        for (Placed placed : runs) {
+          try (Font font = font(placed.run())) {
+            builder.appendRunPos(font, placed.run().glyphs(), points(placed));
+          }
+        }
+        blob = builder.build();
+      }
+    }
+    return blob;
+  }
+
+  /** The contours of all glyphs. */
+  Path outline() {
+    if (outline == null) {
+      try (PathBuilder builder = new PathBuilder()) {
+        for (Placed placed : runs) {
+          addOutlines(builder, placed);
+        }
+        outline = builder.detach();
+      }
+    }
+    return outline;
+  }
+
+  private static void addOutlines(PathBuilder builder, Placed placed) {
+    GlyphRun run = placed.run();
+    try (Font font = font(run)) {
+      for (int index = 0; index < run.glyphs().length; index++) {
+        try (Path glyph = font.getPath(run.glyphs()[index])) {
+          if (glyph != null) {
+            float y = (float) placed.line().baseline() + run.y()[index];
+            builder.addPath(glyph, run.x()[index], y);
+          }
+        }
+      }
+    }
+  }
+
+  private static Point[] points(Placed placed) {
+    GlyphRun run = placed.run();
+    Point[] points = new Point[run.glyphs().length];
+    for (int index = 0; index < points.length; index++) {
+      points[index] = new Point(run.x()[index], (float) placed.line().baseline() + run.y()[index]);
+    }
+    return points;
+  }
+
+  private static Font font(GlyphRun run) {
+    Font font = run.face().font((float) run.size());
+    return run.slanted() ? font.setSkewX(-GlyphRun.LEAN) : font;
+  }
+
+  /**
+   * The box around the contours of a run's glyphs, in points of the layout; empty if it draws
+   * nothing.
+   */
+  static Box bounds(Placed placed) {
+    GlyphRun run = placed.run();
+    Box bounds = null;
+    try (Font font = font(run)) {
+      Rect[] rects = font.getBounds(run.glyphs());
+      for (int index = 0; index < rects.length; index++) {
+        Rect rect = rects[index];
+        if (rect.getWidth() > 0 && rect.getHeight() > 0) {
+          double y = placed.line().baseline() + run.y()[index];
+          Box glyph =
+              new Box(
+                  run.x()[index] + rect.getLeft(),
+                  y + rect.getTop(),
+                  rect.getWidth(),
+                  rect.getHeight());
+          bounds = bounds == null ? glyph : bounds.with(glyph);
+        }
+      }
+    }
+    return bounds == null ? Box.EMPTY : bounds;
+  }
+
+  @Override
+  public void close() {
+    if (blob != null) {
+      blob.close();
+    }
+    if (outline != null) {
+      outline.close();
+    }
+  }
+}

@@ -1,0 +1,158 @@
+package dynamorph.paint.scene;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.value.Rgba;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.TextLayout;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A project with everything resolved, set and placed. Immutable; what did not change is shared with
+ * the scene before.
+ */
+public final class Scene {
+  /** An artboard, the colour it is painted with, and its texts in paint order. */
+  public record Board(Artboard artboard, Rgba background, List<PlacedText> texts) {
+    /** Where the artboard lies on the plane. */
+    public Box onPlane() {
+      return new Box(artboard.x(), artboard.y(), artboard.width(), artboard.height());
+    }
+  }
+
+  /** A text and the artboard it stands on. */
+  public record Found(Board board, PlacedText text) {}
+
+  private final Project project;
+  private final Cascade cascade;
+  private final List<Board> boards;
+  private final Map<LayerId, Found> byId;
+
+  private Scene(Project project, Cascade cascade, List<Board> boards) {
+    this.project = project;
+    this.cascade = cascade;
+    this.boards = List.copyOf(boards);
+    this.byId = new HashMap<>();
+    for (Board board : boards) {
+      for (PlacedText text : board.texts()) {
+        byId.put(text.layer().id(), new Found(board, text));
+      }
+    }
+  }
+
+  static Scene of(Project project, Optional<Scene> before, SceneMaker maker) {
+    Cascade cascade =
+        before.map(scene -> scene.cascade.follow(project)).orElseGet(() -> Cascade.of(project));
+    boolean sameStyles = before.isPresent() && before.get().cascade == cascade;
+    Map<ArtboardId, Board> known = new HashMap<>();
+    if (sameStyles) {
+      before.get().boards.forEach(board -> known.put(board.artboard().id(), board));
+    }
+    List<Board> boards = new ArrayList<>();
+    for (Artboard artboard : project.artboards()) {
+      Board earlier = known.get(artboard.id());
+      boolean same = earlier != null && earlier.artboard() == artboard;
+      boards.add(same ? earlier : board(artboard, before, sameStyles, cascade, maker));
+    }
+    return new Scene(project, cascade, boards);
+  }
+
+  private static Board board(
+      Artboard artboard,
+      Optional<Scene> before,
+      boolean sameStyles,
+      Cascade cascade,
+      SceneMaker maker) {
+    List<PlacedText> texts = new ArrayList<>(artboard.layers().size());
+    for (TextLayer layer : artboard.layers()) {
+      Found found = before.map(scene -> scene.byId.get(layer.id())).orElse(null);
+      boolean sameSize =
+          found != null
+              && found.board.artboard().width() == artboard.width()
+              && found.board.artboard().height() == artboard.height();
+      boolean same = sameStyles && sameSize && found.text.layer() == layer;
+      texts.add(
+          same ? found.text : place(artboard, layer, cascade, maker, sameSize ? found : null));
+    }
+    return new Board(artboard, cascade.colour(artboard.background()), List.copyOf(texts));
+  }
+
+  private static PlacedText place(
+      Artboard artboard, TextLayer layer, Cascade cascade, SceneMaker maker, Found found) {
+    ResolvedLayer look = cascade.resolve(layer);
+    if (found != null
+        && found.text.look().equals(look)
+        && found.text.layer().story().equals(layer.story())) {
+      PlacedText same = found.text;
+      return new PlacedText(
+          layer, same.look(), same.layout(), same.anchorX(), same.anchorY(), same.ink());
+    }
+    TextLayout layout = maker.typesetter().layout(layer.story(), look);
+    return PlacedText.of(artboard, layer, look, layout, maker.painter().bounds(layout, look));
+  }
+
+  public Project project() {
+    return project;
+  }
+
+  public Cascade cascade() {
+    return cascade;
+  }
+
+  public List<Board> boards() {
+    return boards;
+  }
+
+  public Optional<Found> find(LayerId id) {
+    return Optional.ofNullable(byId.get(id));
+  }
+
+  /** The topmost text at a point of the plane, give or take some points. */
+  public Optional<Found> at(double planeX, double planeY, double tolerance) {
+    for (Board board : boards.reversed()) {
+      for (PlacedText text : board.texts().reversed()) {
+        double x = planeX - board.artboard().x();
+        double y = planeY - board.artboard().y();
+        if (text.isHit(x, y, tolerance)) {
+          return Optional.of(new Found(board, text));
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** The texts that a box of the plane touches, in paint order. */
+  public List<Found> touching(Box onPlane) {
+    List<Found> touched = new ArrayList<>();
+    for (Board board : boards) {
+      Box own = onPlane.moved(-board.artboard().x(), -board.artboard().y());
+      for (PlacedText text : board.texts()) {
+        if (text.bounds().overlaps(own)) {
+          touched.add(new Found(board, text));
+        }
+      }
+    }
+    return touched;
+  }
+
+  /** The artboard at a point of the plane. */
+  public Optional<Board> boardAt(double planeX, double planeY) {
+    return boards.reversed().stream()
+        .filter(board -> board.onPlane().contains(planeX, planeY))
+        .findFirst();
+  }
+
+  /** The box around all artboards on the plane. */
+  public Box bounds() {
+    return boards.stream().map(Board::onPlane).reduce(Box::with).orElse(new Box(0, 0, 800, 600));
+  }
+}

@@ -1,0 +1,159 @@
+package dynamorph.paint.specimen;
+
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.CharacterLook;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.Pixels;
+import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.SceneMaker;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Line;
+import dynamorph.typeset.layout.TextLayout;
+import io.github.humbleui.skija.Canvas;
+import java.util.List;
+import java.util.Optional;
+
+/** Draws specimens of styles and thumbnails of texts. Safe on any thread. */
+public final class SpecimenPainter {
+  /**
+   * Smallest and largest size that a specimen is drawn at, in its own points: between them sizes
+   * are told apart.
+   */
+  private static final double SMALLEST = 13;
+
+  private static final double LARGEST = 27;
+
+  private final SceneMaker maker;
+
+  public SpecimenPainter(SceneMaker maker) {
+    this.maker = maker;
+  }
+
+  /**
+   * A style drawn with words.
+   *
+   * @param width in points
+   * @param height in points
+   * @param scale pixels per point
+   */
+  public Pixels specimen(
+      Cascade cascade,
+      Style style,
+      String words,
+      Rgba background,
+      int width,
+      int height,
+      double scale) {
+    TextLayer layer = sample(style, words);
+    ResolvedLayer look = cascade.resolve(layer);
+    TextLayout layout = maker.typesetter().layout(layer.story(), look);
+    Line line = layout.lines().getFirst();
+    CharacterLook first = look.paragraphs().getFirst().spans().getFirst();
+    double size = first.type().size();
+    double factor = shownSize(size) / size;
+    Box content = layout.content();
+    double middle = (content.y() + content.bottom()) / 2;
+    boolean onePlate = !look.plate().coats().isEmpty();
+    double left = onePlate ? look.plate().paddingAcross() : 0;
+    return draw(
+        width,
+        height,
+        scale,
+        background,
+        canvas -> {
+          canvas.translate(MARGIN, height / 2f);
+          canvas.scale((float) factor, (float) factor);
+          canvas.translate((float) (left - line.left()), (float) -middle);
+          maker.painter().paint(canvas, layout, look);
+        });
+  }
+
+  /** Space in front of a specimen, in points. */
+  private static final float MARGIN = 10;
+
+  /** Large sizes are shown larger, but not by as much: the logarithm of the size. */
+  private static double shownSize(double size) {
+    return Math.clamp(
+        SMALLEST + 3 * Math.log(Math.max(size, 1) / 8) / Math.log(2), SMALLEST, LARGEST);
+  }
+
+  /** A text as it is, fitted into a small box. */
+  public Pixels thumbnail(PlacedText text, Rgba background, int width, int height, double scale) {
+    Box ink = text.ink().with(text.layout().content());
+    double room = 0.86;
+    double fit =
+        Math.min(
+            width * room / Math.max(1, ink.width()), height * room / Math.max(1, ink.height()));
+    double size =
+        text.layout().lines().stream()
+            .mapToDouble(line -> line.ascent() + line.descent())
+            .max()
+            .orElse(12);
+    // a long text shows its beginning at a size that can be read instead of shrinking to grey
+    double factor = Math.max(fit, Math.min(11 / size, height * room / size));
+    boolean cropped = factor > fit;
+    return draw(
+        width,
+        height,
+        scale,
+        background,
+        canvas -> {
+          if (cropped) {
+            canvas.translate(6, 5);
+            canvas.scale((float) factor, (float) factor);
+            canvas.translate((float) -ink.x(), (float) -ink.y());
+          } else {
+            canvas.translate(width / 2f, height / 2f);
+            canvas.scale((float) factor, (float) factor);
+            canvas.translate(
+                (float) -(ink.x() + ink.width() / 2), (float) -(ink.y() + ink.height() / 2));
+          }
+          maker.painter().paint(canvas, text.layout(), text.look());
+        });
+  }
+
+  private static Pixels draw(
+      int width,
+      int height,
+      double scale,
+      Rgba background,
+      java.util.function.Consumer<Canvas> drawing) {
+    return Pixels.draw(
+        (int) Math.ceil(width * scale),
+        (int) Math.ceil(height * scale),
+        canvas -> {
+          canvas.clear(background.argb());
+          canvas.scale((float) scale, (float) scale);
+          drawing.accept(canvas);
+        });
+  }
+
+  /** One line of plain text that follows the style at the style's own level. */
+  private static TextLayer sample(Style style, String words) {
+    PropertySet upright =
+        PropertySet.EMPTY
+            .with(Properties.ANCHOR, Anchor.TOP_LEFT)
+            .with(Properties.ROTATION, 0.0)
+            .with(Properties.BOX, BoxFit.POINT);
+    TextLayer plain = TextLayer.of("specimen", "specimen", "").withLocal(upright);
+    Span span =
+        Span.of(words.lines().findFirst().filter(line -> !line.isBlank()).orElse(style.name()));
+    return switch (style.level()) {
+      case TEXT -> plain.withStory(Story.of(Paragraph.of(span))).withFollows(List.of(style.id()));
+      case PARAGRAPH ->
+          plain.withStory(Story.of(Paragraph.of(span).withFollows(Optional.of(style.id()))));
+      case CHARACTER ->
+          plain.withStory(Story.of(Paragraph.of(span.withFollows(List.of(style.id())))));
+    };
+  }
+}

@@ -1,0 +1,241 @@
+package dynamorph.paint.stage;
+
+import dynamorph.model.LayerId;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.Pixels;
+import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.ImageFilter;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.Surface;
+import io.github.humbleui.types.Rect;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
+
+/**
+ * Draws views of a scene. Each text that shows is painted once into a tile of its own and then only
+ * copied, until it or the scale changes: a change of style repaints exactly the texts it touches,
+ * panning repaints nothing.
+ *
+ * <p>One thread at a time may render; the tiles of a frame are painted on several. Close it to
+ * release the tiles.
+ */
+public final class StageRenderer implements AutoCloseable {
+  /** Bytes of tiles kept; when they grow beyond, those that do not show go. */
+  private static final long TILE_BYTES = 256L << 20;
+
+  /**
+   * A text that covers more pixels than this many views is drawn straight into the view, cut to it.
+   */
+  private static final double LARGEST_TILE_IN_VIEWS = 2;
+
+  private final LayerPainter painter;
+  private final Executor helpers;
+  private final int helperCount;
+  private final Map<LayerId, Tile> tiles = new HashMap<>();
+
+  /**
+   * @param helpers runs the painting that is done beside the calling thread
+   * @param helperCount how many helpers may paint at once; 0 for none
+   */
+  public StageRenderer(LayerPainter painter, Executor helpers, int helperCount) {
+    this.painter = painter;
+    this.helpers = helpers;
+    this.helperCount = helperCount;
+  }
+
+  /** A text that shows in the view. */
+  private record Shown(PlacedText text, double anchorX, double anchorY, Box ink) {
+    double phaseX() {
+      return anchorX - Math.floor(anchorX);
+    }
+
+    double phaseY() {
+      return anchorY - Math.floor(anchorY);
+    }
+  }
+
+  /**
+   * Draws the view.
+   *
+   * @param surround the colour around the artboards
+   * @param outdated asked between texts; when it says so the frame is given up, what was painted is
+   *     kept
+   * @return whether the frame is complete
+   */
+  public boolean render(
+      Scene scene, View view, Rgba surround, Pixels target, BooleanSupplier outdated) {
+    List<List<Shown>> shown = scene.boards().stream().map(board -> shown(board, view)).toList();
+    paintMissing(shown.stream().flatMap(List::stream).toList(), view, outdated);
+    if (outdated.getAsBoolean()) {
+      return false;
+    }
+    target.drawOver(canvas -> {
+      canvas.clear(surround.argb());
+      for (int index = 0; index < shown.size(); index++) {
+        paintBoard(canvas, scene.boards().get(index), shown.get(index), view);
+      }
+    });
+    forgetUnseen(shown);
+    return true;
+  }
+
+  private List<Shown> shown(Scene.Board board, View view) {
+    Box frame = new Box(0, 0, view.width(), view.height());
+    List<Shown> shown = new ArrayList<>();
+    for (PlacedText text : board.texts()) {
+      Box onPlane = text.onArtboard(text.ink()).moved(board.artboard().x(), board.artboard().y());
+      Box ink = view.toPixels(onPlane);
+      if (ink.grown(1, 1).overlaps(frame)) {
+        double anchorX = view.toPixelX(board.artboard().x() + text.anchorX());
+        double anchorY = view.toPixelY(board.artboard().y() + text.anchorY());
+        shown.add(new Shown(text, anchorX, anchorY, ink));
+      }
+    }
+    return shown;
+  }
+
+  private void paintMissing(List<Shown> shown, View view, BooleanSupplier outdated) {
+    List<Shown> missing =
+        shown.stream().filter(one -> !isTooLarge(one, view) && !hasTile(one, view)).toList();
+    Tile[] painted = new Tile[missing.size()];
+    AtomicInteger next = new AtomicInteger();
+    Runnable work =
+        () -> {
+          for (int index = next.getAndIncrement();
+              index < painted.length && !outdated.getAsBoolean();
+              index = next.getAndIncrement()) {
+            painted[index] = tile(missing.get(index), view);
+          }
+        };
+    List<CompletableFuture<Void>> helping = new ArrayList<>();
+    for (int helper = 0; helper < Math.min(helperCount, missing.size() - 1); helper++) {
+      helping.add(CompletableFuture.runAsync(work, helpers));
+    }
+    work.run();
+    helping.forEach(CompletableFuture::join);
+    for (Tile tile : painted) {
+      if (tile != null) {
+        Tile before = tiles.put(tile.text().layer().id(), tile);
+        if (before != null) {
+          before.close();
+        }
+      }
+    }
+  }
+
+  private boolean hasTile(Shown shown, View view) {
+    Tile tile = tiles.get(shown.text.layer().id());
+    return tile != null && tile.shows(shown.text, view.scale(), shown.phaseX(), shown.phaseY());
+  }
+
+  private static boolean isTooLarge(Shown shown, View view) {
+    double pixels = shown.ink.width() * shown.ink.height();
+    return pixels > LARGEST_TILE_IN_VIEWS * view.width() * view.height();
+  }
+
+  private Tile tile(Shown shown, View view) {
+    double wholeX = Math.floor(shown.anchorX);
+    double wholeY = Math.floor(shown.anchorY);
+    int left = (int) Math.floor(shown.ink.x() - wholeX) - 1;
+    int top = (int) Math.floor(shown.ink.y() - wholeY) - 1;
+    int width = (int) Math.ceil(shown.ink.right() - wholeX) + 1 - left;
+    int height = (int) Math.ceil(shown.ink.bottom() - wholeY) + 1 - top;
+    try (Surface surface = Surface.makeRasterN32Premul(width, height)) {
+      Canvas canvas = surface.getCanvas();
+      canvas.translate((float) (shown.phaseX() - left), (float) (shown.phaseY() - top));
+      paint(canvas, shown.text, view.scale());
+      return new Tile(
+          shown.text,
+          view.scale(),
+          shown.phaseX(),
+          shown.phaseY(),
+          left,
+          top,
+          width,
+          height,
+          surface.makeImageSnapshot());
+    }
+  }
+
+  /** Paints a text whose anchor lies at the canvas's origin. */
+  private void paint(Canvas canvas, PlacedText text, double scale) {
+    canvas.scale((float) scale, (float) scale);
+    canvas.rotate((float) text.look().placement().rotation());
+    canvas.translate((float) -text.pivotX(), (float) -text.pivotY());
+    painter.paint(canvas, text.layout(), text.look());
+  }
+
+  private void paintBoard(Canvas canvas, Scene.Board board, List<Shown> shown, View view) {
+    Box box = view.toPixels(board.onPlane());
+    Rect rect =
+        Rect.makeLTRB(
+            Math.round(box.x()),
+            Math.round(box.y()),
+            Math.round(box.right()),
+            Math.round(box.bottom()));
+    paintShade(canvas, rect);
+    try (Paint paint = new Paint().setColor(board.background().argb())) {
+      canvas.drawRect(rect, paint);
+    }
+    for (Shown one : shown) {
+      Tile tile = tiles.get(one.text.layer().id());
+      boolean current =
+          tile != null && tile.shows(one.text, view.scale(), one.phaseX(), one.phaseY());
+      if (current) {
+        canvas.drawImage(
+            tile.image(),
+            (float) Math.floor(one.anchorX) + tile.left(),
+            (float) Math.floor(one.anchorY) + tile.top());
+      } else {
+        canvas.save();
+        canvas.translate((float) one.anchorX, (float) one.anchorY);
+        paint(canvas, one.text, view.scale());
+        canvas.restore();
+      }
+    }
+  }
+
+  /** A soft edge that lifts the artboard off the stage. */
+  private static void paintShade(Canvas canvas, Rect rect) {
+    try (ImageFilter blur = ImageFilter.makeDropShadowOnly(0, 1.5f, 2, 2, 0x38000000);
+        Paint paint = new Paint().setImageFilter(blur)) {
+      canvas.drawRect(rect, paint);
+    }
+  }
+
+  private void forgetUnseen(List<List<Shown>> shown) {
+    long bytes = tiles.values().stream().mapToLong(Tile::bytes).sum();
+    if (bytes <= TILE_BYTES) {
+      return;
+    }
+    Set<LayerId> seen = new HashSet<>();
+    shown.forEach(board -> board.forEach(one -> seen.add(one.text.layer().id())));
+    tiles
+        .entrySet()
+        .removeIf(entry -> {
+          boolean unseen = !seen.contains(entry.getKey());
+          if (unseen) {
+            entry.getValue().close();
+          }
+          return unseen;
+        });
+  }
+
+  @Override
+  public void close() {
+    tiles.values().forEach(Tile::close);
+    tiles.clear();
+  }
+}

@@ -1,0 +1,316 @@
+package dynamorph.typeset.font;
+
+import dynamorph.model.Asset;
+import dynamorph.model.value.Slant;
+import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.FontMgr;
+import io.github.humbleui.skija.FontSlant;
+import io.github.humbleui.skija.FontStyle;
+import io.github.humbleui.skija.FontWidth;
+import io.github.humbleui.skija.Typeface;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
+
+/**
+ * Finds faces. Families of the project come first, then the shipped ones, then those installed on
+ * the machine. Safe on any thread; close it to release the native fonts.
+ */
+public final class FontLibrary implements AutoCloseable {
+  /** What stands in for a family that is not there. */
+  public static final String SUBSTITUTE = "Source Sans 3";
+
+  /** Who is asked, in turn, for a glyph that a face lacks, before the machine is. */
+  private static final List<String> FALLBACKS =
+      List.of("Source Sans 3", "EB Garamond", "Amiri", "Noto Sans JP");
+
+  private static final String FOLDER = "/dynamorph/typeset/fonts/";
+
+  /** One cut that can be loaded. */
+  private record Cut(
+      String family, int weight, Slant slant, FontFamily.Origin origin, Loader loader) {
+    interface Loader {
+      byte[] bytes() throws IOException;
+    }
+  }
+
+  private record Wanted(String family, double weight, Slant slant) {}
+
+  private final Map<String, List<Cut>> cuts = new LinkedHashMap<>();
+  private final Map<Cut, FontFace> faces = new ConcurrentHashMap<>();
+  private final Map<Wanted, FontMatch> matches = new ConcurrentHashMap<>();
+  private final Map<String, FontFace> installedFaces = new ConcurrentHashMap<>();
+  private final Map<Integer, Optional<FontFace>> machineFallbacks = new ConcurrentHashMap<>();
+  private final List<Typeface> owned = java.util.Collections.synchronizedList(new ArrayList<>());
+  private final boolean withInstalled;
+
+  private FontLibrary(List<Asset> projectFonts, boolean withInstalled) {
+    this.withInstalled = withInstalled;
+    projectFonts.forEach(this::addProjectFont);
+    readIndex();
+  }
+
+  /** Only the shipped fonts; the same on every machine. */
+  public static FontLibrary shipped() {
+    return new FontLibrary(List.of(), false);
+  }
+
+  /** The shipped fonts and those of the machine. */
+  public static FontLibrary installed() {
+    return new FontLibrary(List.of(), true);
+  }
+
+  /**
+   * The shipped fonts, those of the machine and those that travel in a project.
+   *
+   * @throws FontDamaged naming the first of the project's fonts that cannot be read
+   */
+  public static FontLibrary forProject(List<Asset> assets) {
+    return new FontLibrary(assets.stream().filter(Asset::isFont).toList(), true);
+  }
+
+  /**
+   * The family name that a font file gives itself.
+   *
+   * @throws FontDamaged if it is empty or no font
+   */
+  public static String familyOf(String file, byte[] bytes) {
+    try (Typeface typeface = load(file, bytes)) {
+      return typeface.getFamilyName();
+    }
+  }
+
+  /** The best face for what is asked; never fails, since something always stands in. */
+  public FontMatch match(String family, double weight, Slant slant) {
+    return matches.computeIfAbsent(new Wanted(family, weight, slant), this::find);
+  }
+
+  /** Whether a family of this name is there. */
+  public boolean has(String family) {
+    return cuts.containsKey(key(family)) || !match(family, 400, Slant.UPRIGHT).substituted();
+  }
+
+  /** Who draws a code point that {@code lacking} has no glyph for. */
+  public Optional<FontFace> fallback(int codePoint, FontFace lacking) {
+    for (String family : FALLBACKS) {
+      FontFace face = match(family, lacking.weight(), lacking.slant()).face();
+      if (face.covers(codePoint)) {
+        return Optional.of(face);
+      }
+    }
+    return withInstalled
+        ? machineFallbacks.computeIfAbsent(codePoint, wanted -> machineFallback(wanted, lacking))
+        : Optional.empty();
+  }
+
+  /**
+   * Every family that can be chosen, by name. Asks the machine; not for the interface thread the
+   * first time.
+   */
+  public List<FontFamily> families() {
+    Map<String, FontFamily> families = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
+    if (withInstalled) {
+      FontMgr machine = FontMgr.getDefault();
+      for (int index = 0; index < machine.getFamiliesCount(); index++) {
+        String name = machine.getFamilyName(index);
+        families.put(name, new FontFamily(name, FontFamily.Origin.INSTALLED, List.of(), true));
+      }
+    }
+    for (List<Cut> family : cuts.values()) {
+      Cut first = family.getFirst();
+      List<Integer> weights =
+          family.stream()
+              .filter(cut -> cut.slant == Slant.UPRIGHT)
+              .map(Cut::weight)
+              .sorted()
+              .distinct()
+              .toList();
+      boolean italic = family.stream().anyMatch(cut -> cut.slant == Slant.ITALIC);
+      families.put(first.family, new FontFamily(first.family, first.origin, weights, italic));
+    }
+    return List.copyOf(families.values());
+  }
+
+  /** The weights a family has, ascending; all hundreds where the machine does not say. */
+  public List<Integer> weights(String family) {
+    List<Cut> known = cuts.get(key(family));
+    return known != null
+        ? known.stream().map(Cut::weight).sorted().distinct().toList()
+        : Stream.iterate(100, weight -> weight <= 900, weight -> weight + 100).toList();
+  }
+
+  private FontMatch find(Wanted wanted) {
+    List<Cut> family = cuts.get(key(wanted.family));
+    if (family != null) {
+      return fromCuts(family, wanted, false);
+    }
+    Optional<FontFace> machine = withInstalled ? machineFace(wanted) : Optional.empty();
+    return machine
+        .map(face -> new FontMatch(face, leans(wanted, face.slant()), false))
+        .orElseGet(() -> fromCuts(cuts.get(key(SUBSTITUTE)), wanted, true));
+  }
+
+  private FontMatch fromCuts(List<Cut> family, Wanted wanted, boolean substituted) {
+    Comparator<Cut> bySlant = Comparator.comparing(cut -> cut.slant != wanted.slant);
+    Comparator<Cut> byWeight =
+        Comparator.comparingDouble(cut -> Math.abs(cut.weight - wanted.weight));
+    // between two equally near cuts the heavier one serves heavy wishes, the lighter one light
+    // wishes
+    Comparator<Cut> tie =
+        Comparator.comparingInt(cut -> wanted.weight > 500 ? -cut.weight : cut.weight);
+    Cut best =
+        family.stream().min(bySlant.thenComparing(byWeight).thenComparing(tie)).orElseThrow();
+    return new FontMatch(
+        faces.computeIfAbsent(best, this::open), leans(wanted, best.slant), substituted);
+  }
+
+  private static boolean leans(Wanted wanted, Slant actual) {
+    return wanted.slant == Slant.ITALIC && actual == Slant.UPRIGHT;
+  }
+
+  private FontFace open(Cut cut) {
+    try {
+      Typeface typeface = load(cut.family, cut.loader.bytes());
+      owned.add(typeface);
+      return new FontFace(cut.family, cut.weight, cut.slant, typeface);
+    } catch (IOException unreadable) {
+      throw new UncheckedIOException(unreadable);
+    }
+  }
+
+  private static Typeface load(String file, byte[] bytes) {
+    if (bytes.length == 0) {
+      throw new FontDamaged(file, "the font is empty (0 bytes)");
+    }
+    try (Data data = Data.makeFromBytes(bytes)) {
+      Typeface typeface = FontMgr.getDefault().makeFromData(data);
+      if (typeface == null) {
+        throw new FontDamaged(file, "this is not a font that can be read");
+      }
+      return typeface;
+    }
+  }
+
+  private Optional<FontFace> machineFace(Wanted wanted) {
+    FontStyle style = style(wanted.weight, wanted.slant);
+    Typeface typeface = FontMgr.getDefault().matchFamilyStyle(wanted.family, style);
+    // a fontconfig alias may answer for a name that is not there; only the family itself counts
+    if (typeface == null || !typeface.getFamilyName().equalsIgnoreCase(wanted.family)) {
+      return Optional.empty();
+    }
+    return Optional.of(installedFace(typeface));
+  }
+
+  private Optional<FontFace> machineFallback(int codePoint, FontFace lacking) {
+    FontStyle style = style(lacking.weight(), lacking.slant());
+    Typeface typeface =
+        FontMgr.getDefault().matchFamilyStyleCharacter(null, style, new String[0], codePoint);
+    return Optional.ofNullable(typeface)
+        .map(this::installedFace)
+        .filter(face -> face.covers(codePoint));
+  }
+
+  private FontFace installedFace(Typeface typeface) {
+    FontStyle actual = typeface.getFontStyle();
+    String key = typeface.getFamilyName() + actual.getWeight() + actual.getSlant();
+    return installedFaces.computeIfAbsent(
+        key,
+        _ -> {
+          owned.add(typeface);
+          Slant slant = actual.getSlant() == FontSlant.UPRIGHT ? Slant.UPRIGHT : Slant.ITALIC;
+          return new FontFace(typeface.getFamilyName(), actual.getWeight(), slant, typeface);
+        });
+  }
+
+  private static FontStyle style(double weight, Slant slant) {
+    return new FontStyle(
+        (int) Math.round(weight),
+        FontWidth.NORMAL,
+        slant == Slant.ITALIC ? FontSlant.ITALIC : FontSlant.UPRIGHT);
+  }
+
+  private void addProjectFont(Asset asset) {
+    String file = "assets/" + asset.name();
+    try (Typeface typeface = load(file, asset.bytes())) {
+      FontStyle style = typeface.getFontStyle();
+      Slant slant = style.getSlant() == FontSlant.UPRIGHT ? Slant.UPRIGHT : Slant.ITALIC;
+      add(
+          new Cut(
+              typeface.getFamilyName(),
+              style.getWeight(),
+              slant,
+              FontFamily.Origin.PROJECT,
+              asset::bytes));
+    }
+  }
+
+  private void readIndex() {
+    try (BufferedReader lines =
+        new BufferedReader(new InputStreamReader(resource("index.txt"), StandardCharsets.UTF_8))) {
+      lines
+          .lines()
+          .filter(line -> !line.startsWith("#"))
+          .map(line -> line.split(" \\| "))
+          .forEach(this::addShipped);
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
+  }
+
+  private void addShipped(String[] columns) {
+    String file = columns[3];
+    Slant slant = columns[2].equals("italic") ? Slant.ITALIC : Slant.UPRIGHT;
+    boolean hidden =
+        cuts.containsKey(key(columns[0]))
+            && cuts.get(key(columns[0])).getFirst().origin == FontFamily.Origin.PROJECT;
+    if (!hidden) {
+      add(
+          new Cut(
+              columns[0],
+              Integer.parseInt(columns[1]),
+              slant,
+              FontFamily.Origin.SHIPPED,
+              () -> readAll(file)));
+    }
+  }
+
+  private static byte[] readAll(String file) throws IOException {
+    try (InputStream stream = resource(file)) {
+      return stream.readAllBytes();
+    }
+  }
+
+  private static InputStream resource(String file) {
+    InputStream stream = FontLibrary.class.getResourceAsStream(FOLDER + file);
+    if (stream == null) {
+      throw new IllegalStateException("a shipped font is missing from the build: " + file);
+    }
+    return stream;
+  }
+
+  private void add(Cut cut) {
+    cuts.computeIfAbsent(key(cut.family), _ -> new ArrayList<>()).add(cut);
+  }
+
+  private static String key(String family) {
+    return family.strip().toLowerCase(java.util.Locale.ROOT);
+  }
+
+  @Override
+  public void close() {
+    owned.forEach(Typeface::close);
+    owned.clear();
+  }
+}

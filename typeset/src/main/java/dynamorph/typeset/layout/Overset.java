@@ -1,0 +1,18 @@
+package dynamorph.typeset.layout;
+
+/**
+ * What does not fit a box.
+ *
+ * @param hiddenLines lines that lie below a fixed box
+ * @param hiddenUnits UTF-16 units on those lines
+ * @param tooWide whether an unbreakable piece is wider than the measure
+ */
+public record Overset(int hiddenLines, int hiddenUnits, boolean tooWide) {
+  /** How people are told: {@code 2 lines do not fit}. */
+  public String text() {
+    if (hiddenLines == 0) {
+      return "a word is wider than its box";
+    }
+    return hiddenLines == 1 ? "1 line does not fit" : hiddenLines + " lines do not fit";
+  }
+}

@@ -1,0 +1,67 @@
+package dynamorph.typeset.shape;
+
+import com.ibm.icu.text.BreakIterator;
+import com.ibm.icu.text.CaseMap;
+import com.ibm.icu.text.Edits;
+import dynamorph.model.value.TextCase;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * The letters as they are shown, with the way back to the letters as they were typed: {@code ß} in
+ * capitals is two letters, both of which belong to the one typed.
+ *
+ * @param text what is shown
+ * @param source for each shown unit the typed unit it comes from, and one more entry for the end
+ * @param spanEnds end of each span in the shown text
+ */
+record CaseMapping(String text, int[] source, int[] spanEnds) {
+  static CaseMapping of(String typed, List<ShapeKey.SpanType> spans) {
+    StringBuilder shown = new StringBuilder();
+    int[] source = new int[typed.length() * 3 + 1];
+    int[] spanEnds = new int[spans.size()];
+    int from = 0;
+    for (int index = 0; index < spans.size(); index++) {
+      ShapeKey.SpanType span = spans.get(index);
+      int to = from + span.length();
+      append(shown, source, typed, from, to, span);
+      spanEnds[index] = shown.length();
+      from = to;
+    }
+    source[shown.length()] = typed.length();
+    return new CaseMapping(shown.toString(), source, spanEnds);
+  }
+
+  private static void append(
+      StringBuilder shown, int[] source, String typed, int from, int to, ShapeKey.SpanType span) {
+    String piece = typed.substring(from, to);
+    if (span.textCase() == TextCase.AS_TYPED || piece.isEmpty()) {
+      for (int unit = from; unit < to; unit++) {
+        source[shown.length()] = unit;
+        shown.append(typed.charAt(unit));
+      }
+      return;
+    }
+    Edits edits = new Edits();
+    StringBuilder mapped = new StringBuilder();
+    map(piece, span, mapped, edits);
+    Edits.Iterator iterator = edits.getFineIterator();
+    for (int unit = 0; unit < mapped.length(); unit++) {
+      source[shown.length() + unit] = from + iterator.sourceIndexFromDestinationIndex(unit);
+    }
+    shown.append(mapped);
+  }
+
+  private static void map(String piece, ShapeKey.SpanType span, StringBuilder into, Edits edits) {
+    Locale locale = Locale.forLanguageTag(span.language());
+    switch (span.textCase()) {
+      case UPPER -> CaseMap.toUpper().apply(locale, piece, into, edits);
+      case LOWER -> CaseMap.toLower().apply(locale, piece, into, edits);
+      case TITLE ->
+          CaseMap.toTitle()
+              .noLowercase()
+              .apply(locale, BreakIterator.getWordInstance(locale), piece, into, edits);
+      case AS_TYPED -> into.append(piece);
+    }
+  }
+}

@@ -1,0 +1,26 @@
+package dynamorph.typeset.shape;
+
+import com.ibm.icu.text.Bidi;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A shaped paragraph, ready to be broken into lines of any width and set at any size.
+ *
+ * @param runs in logical order
+ * @param breaks units before which a line may end
+ * @param forced units before which a line must end
+ * @param bidi the levels of the paragraph; empty for a paragraph all left to right
+ * @param missingFamilies families that were asked for and are not there
+ * @param missingGlyphs code points that no font has
+ */
+public record ShapedParagraph(
+    String text,
+    List<ShapedRun> runs,
+    BitSet breaks,
+    BitSet forced,
+    java.util.Optional<Bidi> bidi,
+    boolean rightToLeft,
+    Set<String> missingFamilies,
+    Set<Integer> missingGlyphs) {}
