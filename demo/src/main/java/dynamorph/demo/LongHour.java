@@ -53,21 +53,21 @@ public final class LongHour {
   private static Artboard entrance() {
     return board("entrance", "Entrance panel", 900, 600, LengthUnit.MILLIMETRE, "paper", 0, 0)
         .plus(
-            layer("entrance-title", "Title", "The Long Hour", point(Anchor.TOP, 0, 300))
+            layer("entrance-title", "Title", "The Long Hour", point(Anchor.TOP, 0, 310))
                 .withFollows(List.of(LongHourStyles.ENAMEL)))
         .plus(
             layer(
                     "entrance-subtitle",
                     "Subtitle",
                     "how a tower clock came back to time",
-                    point(Anchor.TOP, 0, 930))
+                    point(Anchor.TOP, 0, 900))
                 .withFollows(List.of(LongHourStyles.SUBTITLE)))
         .plus(
             layer(
                     "entrance-notice",
                     "Notice",
                     "Quarter Bell Museum \u00b7 ground floor",
-                    point(Anchor.TOP, 0, 1190))
+                    point(Anchor.TOP, 0, 1150))
                 .withFollows(List.of(LongHourStyles.NOTICE)))
         .plus(
             layer(
@@ -78,7 +78,7 @@ public final class LongHour {
                 .withFollows(List.of(LongHourStyles.LABEL_TEXT))
                 .withLocal(
                     PropertySet.EMPTY
-                        .with(SIZE, new FontSize.Times(2))
+                        .with(SIZE, new FontSize.Times(1.75))
                         .with(ALIGNMENT, Alignment.CENTRE)));
   }
 
@@ -146,20 +146,20 @@ public final class LongHour {
         PropertySet.EMPTY
             .with(FONT_FAMILY, "Barlow Condensed")
             .with(FONT_WEIGHT, 600.0)
-            .with(SIZE, FontSize.points(62))
+            .with(SIZE, FontSize.points(74))
             .with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.hex("#22303b"));
     PropertySet text =
         PropertySet.EMPTY
             .with(FONT_FAMILY, "EB Garamond")
-            .with(SIZE, FontSize.points(29))
+            .with(SIZE, FontSize.points(36))
             .with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.hex("#22303b"));
-    return board("label-6", "Label 6", 280, 200, LengthUnit.MILLIMETRE, "card", 620, 660)
+    return board("label-6", "Label 6", 280, 160, LengthUnit.MILLIMETRE, "card", 620, 660)
         .plus(
             layer(
                     "label-6-title",
                     "Title",
                     "Bell, founded in Halm",
-                    box(Anchor.TOP_LEFT, 48, 44, 700, 90))
+                    box(Anchor.TOP_LEFT, 48, 36, 700, 96))
                 .withLocal(title))
         .plus(
             layer(
@@ -167,7 +167,7 @@ public final class LongHour {
                     "Text",
                     "Cast with the town\u2019s spoons in it, so they say. It strikes a quarter too much"
                         + " each leap year.",
-                    box(Anchor.TOP_LEFT, 48, 210, 700, 300))
+                    box(Anchor.TOP_LEFT, 48, 216, 700, 200))
                 .withLocal(text));
   }
 
@@ -180,17 +180,17 @@ public final class LongHour {
       Paragraph material,
       String text) {
     String id = "label-" + number;
-    return board(id, "Label " + number, 280, 200, LengthUnit.MILLIMETRE, "card", x, 660)
+    return board(id, "Label " + number, 280, 160, LengthUnit.MILLIMETRE, "card", x, 660)
         .plus(
-            layer(id + "-title", "Title", title, box(Anchor.TOP_LEFT, 48, 44, 700, 90))
+            layer(id + "-title", "Title", title, box(Anchor.TOP_LEFT, 48, 36, 700, 96))
                 .withFollows(titleFollows)
                 .withLocal(titleLocal))
         .plus(
-            layer(id + "-material", "Material", "", box(Anchor.TOP_LEFT, 48, 136, 700, 44))
+            layer(id + "-material", "Material", "", box(Anchor.TOP_LEFT, 48, 138, 700, 54))
                 .withStory(Story.of(material))
                 .withFollows(List.of(LongHourStyles.LABEL_TEXT)))
         .plus(
-            layer(id + "-text", "Text", text, box(Anchor.TOP_LEFT, 48, 210, 700, 300))
+            layer(id + "-text", "Text", text, box(Anchor.TOP_LEFT, 48, 216, 700, 200))
                 .withFollows(List.of(LongHourStyles.LABEL_TEXT)));
   }
 

@@ -161,7 +161,7 @@ final class LongHourStyles {
     Address cast = RIM.effect("cast");
     return PropertySet.EMPTY
         .with(FONT_FAMILY, "Anton")
-        .with(SIZE, FontSize.points(410))
+        .with(SIZE, FontSize.points(365))
         .with(TRACKING, 35.0)
         .with(CASE, TextCase.UPPER)
         .with(ALIGNMENT, Alignment.CENTRE)
@@ -200,7 +200,7 @@ final class LongHourStyles {
 
   private static PropertySet panelBody() {
     return PropertySet.EMPTY
-        .with(SIZE, FontSize.points(44))
+        .with(SIZE, FontSize.points(54))
         .with(LEADING, new Leading.Relative(1.28))
         .with(SPACE_AFTER, Length.em(0.5));
   }
@@ -219,7 +219,7 @@ final class LongHourStyles {
     return PropertySet.EMPTY
         .with(FONT_FAMILY, "Barlow Condensed")
         .with(FONT_WEIGHT, 600.0)
-        .with(SIZE, FontSize.points(64))
+        .with(SIZE, FontSize.points(76))
         .with(TRACKING, 5.0);
   }
 
@@ -229,7 +229,7 @@ final class LongHourStyles {
 
   private static PropertySet labelText() {
     return PropertySet.EMPTY
-        .with(SIZE, FontSize.points(30))
+        .with(SIZE, FontSize.points(37))
         .with(LEADING, new Leading.Relative(1.3));
   }
 
@@ -240,7 +240,7 @@ final class LongHourStyles {
   /** Fits the enamel title onto a square: smaller, a paler rim, nothing else. */
   private static PropertySet webTitle() {
     return PropertySet.EMPTY
-        .with(SIZE, FontSize.points(168))
+        .with(SIZE, FontSize.points(150))
         .with(COAT_COLOUR.at(FILL), Colour.swatch("paper"))
         .with(Properties.EFFECT_SHOWN.at(RIM.effect("cast")), false);
   }

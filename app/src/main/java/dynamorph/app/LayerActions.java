@@ -1,0 +1,131 @@
+package dynamorph.app;
+
+import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.edit.ArrangeLayers;
+import dynamorph.model.edit.DropLocal;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.SaveIntoStyle;
+import dynamorph.model.property.Properties;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.StyleId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What can be done with whole texts. */
+final class LayerActions {
+  /** How far a copy stands off its original on the same artboard, in points. */
+  private static final double OFFSET = 24;
+
+  private final Workspace workspace;
+  private List<TextLayer> copied = List.of();
+
+  LayerActions(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  private List<TextLayer> selected() {
+    return workspace
+        .project()
+        .layers()
+        .filter(layer -> workspace.selection().contains(layer.id()))
+        .toList();
+  }
+
+  void selectAll() {
+    workspace.select(workspace.project().layers().map(TextLayer::id).toList());
+  }
+
+  void delete() {
+    workspace.apply(new ArrangeLayers.Delete(workspace.selection().layers()));
+  }
+
+  void restack(boolean toFront) {
+    workspace.apply(new ArrangeLayers.Restack(workspace.selection().layers(), toFront));
+  }
+
+  void dropLocal() {
+    workspace.apply(DropLocal.all(workspace.selection().target()));
+  }
+
+  void saveIntoStyle() {
+    workspace.apply(SaveIntoStyle.all(workspace.selection().target()));
+  }
+
+  /** The style that the selection follows most directly. */
+  Optional<StyleId> followedStyle() {
+    return selected().stream()
+        .findFirst()
+        .flatMap(layer ->
+            layer.follows().isEmpty()
+                ? Followers.followed(layer).stream().sorted().findFirst()
+                : Optional.of(layer.follows().getLast()));
+  }
+
+  void copy() {
+    copied = selected();
+    workspace.tell(
+        Notice.info(copied.size() == 1 ? "1 text copied." : copied.size() + " texts copied."));
+  }
+
+  void cut() {
+    copied = selected();
+    delete();
+  }
+
+  /** Puts the copied texts on the artboard of the selection, else on the one they came from. */
+  void paste() {
+    if (copied.isEmpty() || workspace.selection().cursor().isPresent()) {
+      return;
+    }
+    Project project = workspace.project();
+    Optional<Artboard> target =
+        workspace.selection().layers().stream()
+            .findFirst()
+            .flatMap(project::artboardOf)
+            .or(() -> project.artboards().stream().findFirst());
+    target.ifPresent(board -> add("Paste", Map.of(board.id(), copied)));
+  }
+
+  void duplicate() {
+    Map<ArtboardId, List<TextLayer>> byBoard = new LinkedHashMap<>();
+    for (TextLayer layer : selected()) {
+      workspace
+          .project()
+          .artboardOf(layer.id())
+          .ifPresent(
+              board -> byBoard.computeIfAbsent(board.id(), _ -> new ArrayList<>()).add(layer));
+    }
+    add("Duplicate", byBoard);
+  }
+
+  private void add(String verb, Map<ArtboardId, List<TextLayer>> byBoard) {
+    List<Edit> edits = new ArrayList<>();
+    List<LayerId> added = new ArrayList<>();
+    byBoard.forEach((board, layers) -> {
+      List<TextLayer> copies = layers.stream().map(this::copyOf).toList();
+      copies.forEach(copy -> added.add(copy.id()));
+      edits.add(new ArrangeLayers.Add(board, copies, verb));
+    });
+    String label = verb + (added.size() == 1 ? " text" : " " + added.size() + " texts");
+    if (workspace.apply(Edit.together(label, edits.toArray(Edit[]::new)))) {
+      workspace.select(added);
+    }
+  }
+
+  private TextLayer copyOf(TextLayer layer) {
+    double x = layer.frame().get(Properties.POSITION_X.key()).orElse(0.0) + OFFSET;
+    double y = layer.frame().get(Properties.POSITION_Y.key()).orElse(0.0) + OFFSET;
+    return layer
+        .withId(new LayerId(workspace.ids().next("text")))
+        .withFrame(layer.frame().with(Properties.POSITION_X, x).with(Properties.POSITION_Y, y));
+  }
+}

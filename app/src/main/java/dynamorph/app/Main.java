@@ -1,0 +1,114 @@
+package dynamorph.app;
+
+import dynamorph.app.files.FileActions;
+import dynamorph.app.files.UserFolder;
+import dynamorph.app.files.WindowDialogs;
+import dynamorph.app.theme.Theme;
+import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.demo.LongHour;
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.formats.project.ProjectReadException;
+import dynamorph.model.IdSource;
+import dynamorph.model.Project;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.logging.FileHandler;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import java.util.logging.SimpleFormatter;
+import java.util.random.RandomGenerator;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+
+/** Starts the window: {@code demo [--screenshot FILE --view NAME]} or {@code open [FILE]}. */
+public final class Main extends Application {
+  /** What was asked for when the program started. */
+  private record Start(boolean demo, Optional<Path> file, Optional<Path> screenshot, String view) {
+    static Start of(List<String> arguments) {
+      boolean demo = arguments.contains("demo");
+      Optional<Path> screenshot = option(arguments, "--screenshot").map(Path::of);
+      String view = option(arguments, "--view").orElse(ScreenshotView.names().getFirst());
+      Optional<Path> file =
+          demo || arguments.size() < 2 ? Optional.empty() : Optional.of(Path.of(arguments.get(1)));
+      return new Start(demo, file, screenshot, view);
+    }
+
+    private static Optional<String> option(List<String> arguments, String name) {
+      int index = arguments.indexOf(name);
+      if (index >= 0 && index + 1 < arguments.size()) {
+        return Optional.of(arguments.get(index + 1));
+      }
+      return arguments.stream()
+          .filter(argument -> argument.startsWith(name + "="))
+          .map(argument -> argument.substring(name.length() + 1))
+          .findFirst();
+    }
+  }
+
+  public static void main(String[] arguments) {
+    Application.launch(Main.class, arguments);
+  }
+
+  @Override
+  public void start(Stage window) {
+    Start start = Start.of(getParameters().getRaw());
+    if (start.screenshot.isPresent() && !ScreenshotView.names().contains(start.view)) {
+      System.err.println(
+          "dynamorph: no view is called \""
+              + start.view
+              + "\"; there are: "
+              + String.join(", ", ScreenshotView.names()));
+      Platform.exit();
+      System.exit(2);
+    }
+    UserFolder user = UserFolder.standard();
+    startLog(user);
+    Theme.loadFonts();
+    Workspace workspace =
+        new Workspace(
+            IdSource.random(RandomGenerator.getDefault()),
+            start.demo ? LongHour.project() : first(user));
+    MainWindow main = new MainWindow(workspace, new WindowDialogs(window), user, Theme.CHALK);
+    start.file.ifPresent(file -> open(workspace, user, file));
+    window.setScene(main.scene());
+    window.titleProperty().bind(WindowTitle.of(workspace));
+    window.setOnCloseRequest(event -> {
+      event.consume();
+      main.files().afterSettlingChanges(Platform::exit);
+    });
+    start.screenshot.ifPresent(file -> ScreenshotView.take(main, start.view, file));
+    window.show();
+  }
+
+  /** The first start shows the demo, later ones begin afresh. */
+  private static Project first(UserFolder user) {
+    return user.isWelcomed() ? FileActions.blank() : LongHour.project();
+  }
+
+  private static void open(Workspace workspace, UserFolder user, Path file) {
+    try {
+      workspace.open(ProjectFile.read(file), Optional.of(file));
+      user.remember(file);
+    } catch (ProjectReadException problem) {
+      workspace.tell(Notice.problem(problem.getMessage()));
+    }
+  }
+
+  private static void startLog(UserFolder user) {
+    try {
+      Files.createDirectories(user.folder());
+      FileHandler handler = new FileHandler(user.log().toString(), 1 << 20, 1, true);
+      handler.setFormatter(new SimpleFormatter());
+      Logger root = Logger.getLogger("dynamorph");
+      root.addHandler(handler);
+      root.setLevel(Level.INFO);
+    } catch (IOException noLog) {
+      System.err.println("dynamorph: no log can be written in " + user.folder());
+    }
+  }
+}

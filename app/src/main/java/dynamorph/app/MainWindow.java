@@ -1,0 +1,312 @@
+package dynamorph.app;
+
+import dynamorph.app.action.Action;
+import dynamorph.app.action.Actions;
+import dynamorph.app.background.PictureService;
+import dynamorph.app.background.Studio;
+import dynamorph.app.desk.StyleDesk;
+import dynamorph.app.field.Editors;
+import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileActions;
+import dynamorph.app.files.UserFolder;
+import dynamorph.app.head.CommandSearch;
+import dynamorph.app.head.HeadBar;
+import dynamorph.app.inspector.Inspector;
+import dynamorph.app.inspector.Subject;
+import dynamorph.app.keep.KeepPane;
+import dynamorph.app.reach.ReachStrip;
+import dynamorph.app.stage.StagePane;
+import dynamorph.app.stage.StageView;
+import dynamorph.app.styles.CardGestures;
+import dynamorph.app.styles.StylesColumn;
+import dynamorph.app.theme.Theme;
+import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Project;
+import dynamorph.typeset.font.FontDamaged;
+import java.util.List;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
+import javafx.scene.Scene;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Puts the views together and lists the actions. */
+public final class MainWindow {
+  private static final double STYLES_WIDTH = 270;
+  private static final double INSPECTOR_WIDTH = 310;
+
+  private final Workspace workspace;
+  private final Actions actions = new Actions();
+  private final PictureService pictures = new PictureService();
+  private final StageView stage;
+  private final StylesColumn styles;
+  private final KeepPane keep;
+  private final FileActions files;
+  private final Scene scene;
+  private final CommandSearch search;
+  private Studio studio;
+  private Theme theme;
+
+  public MainWindow(Workspace workspace, Dialogs dialogs, UserFolder user, Theme theme) {
+    this.workspace = workspace;
+    this.theme = theme;
+    this.studio = Studio.of(workspace.project());
+    Supplier<Studio> current = this::studio;
+    // the studio follows the project's own fonts, before any view asks for it
+    workspace.shownProperty().addListener((_, _, shown) -> followFonts(shown));
+    this.stage = new StageView(workspace, current);
+    this.files = new FileActions(workspace, current, dialogs, user);
+    Pane overlay = new Pane();
+    overlay.setMouseTransparent(true);
+    this.styles =
+        new StylesColumn(
+            workspace,
+            current,
+            pictures,
+            stage.themeProperty(),
+            new CardGestures(workspace, stage, overlay));
+    Function<Supplier<Subject>, Editors> editors =
+        subject -> new Editors(new Surroundings(workspace, current, subject));
+    Inspector inspector = new Inspector(workspace, editors);
+    StyleDesk desk = new StyleDesk(workspace, editors);
+    this.keep = new KeepPane(workspace);
+    this.search =
+        new CommandSearch(
+            workspace,
+            actions,
+            layer -> {
+              workspace.select(List.of(layer.id()));
+              stage.reveal(layer.id());
+            });
+    listActions();
+    BorderPane frame = new BorderPane();
+    frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
+    frame.setLeft(styles);
+    frame.setRight(side(inspector, desk));
+    frame.setCenter(new StagePane(workspace, stage));
+    ReachStrip reach = new ReachStrip(workspace, stage, current, pictures);
+    BorderPane middle = new BorderPane(frame.getCenter());
+    middle.setBottom(reach);
+    middle.setMinSize(0, 0);
+    frame.setCenter(middle);
+    styles.setPrefWidth(STYLES_WIDTH);
+    StackPane root = new StackPane(frame, overlay);
+    this.scene = new Scene(root, 1280, 800);
+    dress(theme);
+    actions.install(scene);
+    scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+    scene.addEventFilter(KeyEvent.KEY_RELEASED, this::keyReleased);
+    workspace.fileProperty().addListener((_, _, _) -> stage.fitWhenSized());
+    stage.requestFocus();
+  }
+
+  private StackPane side(Inspector inspector, StyleDesk desk) {
+    StackPane side = new StackPane(inspector, desk, keep);
+    side.setPrefWidth(INSPECTOR_WIDTH);
+    side.setMinWidth(INSPECTOR_WIDTH);
+    side.setMaxWidth(INSPECTOR_WIDTH);
+    BooleanBinding onDesk =
+        Bindings.createBooleanBinding(
+            () -> workspace.deskProperty().get().isPresent(), workspace.deskProperty());
+    desk.visibleProperty().bind(onDesk);
+    keep.visibleProperty().bind(workspace.keepingProperty().and(onDesk.not()));
+    inspector.visibleProperty().bind(keep.visibleProperty().not().and(onDesk.not()));
+    workspace
+        .keepingProperty()
+        .addListener((_, _, opening) -> {
+          if (opening && !keep.open()) {
+            workspace.keepingProperty().set(false);
+          }
+        });
+    return side;
+  }
+
+  /** The fonts, typesetter and painters of the project that is open. */
+  public Studio studio() {
+    return studio;
+  }
+
+  private void followFonts(Project shown) {
+    if (studio.fits(shown)) {
+      return;
+    }
+    try {
+      studio = Studio.of(shown);
+    } catch (FontDamaged damaged) {
+      workspace.tell(Notice.problem(damaged.getMessage()));
+    }
+  }
+
+  public Scene scene() {
+    return scene;
+  }
+
+  public StageView stage() {
+    return stage;
+  }
+
+  public Workspace workspace() {
+    return workspace;
+  }
+
+  public Actions actions() {
+    return actions;
+  }
+
+  public FileActions files() {
+    return files;
+  }
+
+  /** Changes how the window looks. */
+  public void dress(Theme wanted) {
+    theme = wanted;
+    theme.dress(scene);
+    stage.themeProperty().set(theme);
+  }
+
+  private void listActions() {
+    BooleanBinding selected =
+        Bindings.createBooleanBinding(
+            () -> !workspace.selection().isEmpty() && workspace.selection().cursor().isEmpty(),
+            workspace.selectionProperty());
+    BooleanBinding any =
+        Bindings.createBooleanBinding(
+            () -> !workspace.selection().isEmpty(), workspace.selectionProperty());
+    BooleanBinding onDesk =
+        Bindings.createBooleanBinding(
+            () -> workspace.deskProperty().get().isPresent(), workspace.deskProperty());
+    actions.add("Project", "New project", "Shortcut+N", files::newProject);
+    actions.add("Project", "Open\u2026", "Shortcut+O", files::open);
+    actions.add("Project", "Save", "Shortcut+S", files::save);
+    actions.add("Project", "Save as\u2026", "Shortcut+Shift+S", files::saveAs);
+    actions.add(
+        "Project",
+        "Export the artboard\u2026",
+        "Shortcut+Shift+E",
+        () -> files.currentArtboard().ifPresent(board -> files.exportArtboard(board.id(), 1)));
+    actions.add(
+        "Project",
+        "New artboard\u2026",
+        "",
+        () -> new ArtboardDialog(workspace).create(scene.getWindow()));
+    actions.add(
+        "Project",
+        "Artboard settings\u2026",
+        "",
+        () ->
+            files
+                .currentArtboard()
+                .ifPresent(
+                    board -> new ArtboardDialog(workspace).change(scene.getWindow(), board)));
+    actions.add("Project", "Take in a font\u2026", "", files::takeInFont);
+    actions.add("Edit", "Undo", "Shortcut+Z", workspace::undo);
+    actions.add("Edit", "Redo", "Shortcut+Shift+Z", workspace::redo);
+    LayerActions layers = new LayerActions(workspace);
+    actions.add("Edit", "Duplicate texts", "Shortcut+D", selected, layers::duplicate);
+    actions.add("Edit", "Delete texts", "", selected, layers::delete);
+    actions.add("Edit", "Select all texts", "Shortcut+A", layers::selectAll);
+    actions.add("Edit", "Copy texts", "Shortcut+C", selected, layers::copy);
+    actions.add("Edit", "Cut texts", "Shortcut+X", selected, layers::cut);
+    actions.add("Edit", "Paste texts", "Shortcut+V", layers::paste);
+    actions.add(
+        "Edit", "Bring to front", "Shortcut+Shift+UP", selected, () -> layers.restack(true));
+    actions.add(
+        "Edit", "Send to back", "Shortcut+Shift+DOWN", selected, () -> layers.restack(false));
+    actions.add(
+        "Styles",
+        "Keep this look\u2026",
+        "Shortcut+K",
+        any,
+        () -> workspace.keepingProperty().set(true));
+    actions.add(
+        "Styles",
+        "Edit the followed style",
+        "Shortcut+E",
+        any,
+        () -> layers.followedStyle().ifPresent(workspace::openDesk));
+    actions.add("Styles", "Drop local changes", "Shortcut+BACK_SPACE", any, layers::dropLocal);
+    actions.add("Styles", "Save local changes into the style", "", any, layers::saveIntoStyle);
+    actions.add("Styles", "Go to the styles", "Shortcut+L", styles::focusFirst);
+    actions.add("Styles", "Commit the style", "Shortcut+ENTER", onDesk, this::commitDesk);
+    actions.add("Styles", "Discard the style", "", onDesk, workspace::discardDesk);
+    actions.add("View", "Show all artboards", "Shortcut+DIGIT0", stage::fitAll);
+    actions.add("View", "Show the selection", "Shortcut+DIGIT2", stage::fitSelection);
+    actions.add("View", "Zoom to 100 %", "Shortcut+DIGIT1", () -> stage.zoomTo(1));
+    actions.add("View", "Zoom in", "Shortcut+EQUALS", () -> stage.zoom(1.25));
+    actions.add("View", "Zoom out", "Shortcut+MINUS", () -> stage.zoom(0.8));
+    actions.add("View", "Change theme", "", () -> dress(theme.other()));
+    actions.add("View", "Find an action or a text", "Ctrl+SPACE", search::requestFocus);
+    actions.add("View", "Shortcuts", "F1", () -> ShortcutSheet.show(scene, actions));
+  }
+
+  /** Takes what is being typed in a field along. */
+  private void commitDesk() {
+    stage.requestFocus();
+    workspace.commitDesk();
+  }
+
+  private void keyPressed(KeyEvent event) {
+    boolean typing = scene.getFocusOwner() instanceof TextInputControl;
+    boolean editingText = workspace.selection().cursor().isPresent() && stage.isFocused();
+    boolean desk = workspace.deskProperty().get().isPresent();
+    if (event.getCode() == KeyCode.ESCAPE && desk && !typing) {
+      workspace.discardDesk();
+      event.consume();
+    } else if (event.getCode() == KeyCode.B && desk && !typing && !event.isShortcutDown()) {
+      workspace.beforeShownProperty().set(true);
+      event.consume();
+    } else if (event.getCode() == KeyCode.ESCAPE && workspace.keepingProperty().get()) {
+      workspace.keepingProperty().set(false);
+      event.consume();
+    } else if (!typing && !editingText && plain(event)) {
+      plainKey(event);
+    }
+  }
+
+  private static boolean plain(KeyEvent event) {
+    return !event.isShortcutDown() && !event.isAltDown() && !event.isControlDown();
+  }
+
+  private void plainKey(KeyEvent event) {
+    switch (event.getCode()) {
+      case S -> workspace.toolProperty().set(dynamorph.app.workspace.Tool.SELECT);
+      case T -> workspace.toolProperty().set(dynamorph.app.workspace.Tool.TEXT);
+      case H -> workspace.toolProperty().set(dynamorph.app.workspace.Tool.HAND);
+      case DELETE, BACK_SPACE -> {
+        if (!stage.isFocused()) {
+          return;
+        }
+        actions.get("Delete texts").run();
+      }
+      default -> {
+        return;
+      }
+    }
+    event.consume();
+  }
+
+  private void keyReleased(KeyEvent event) {
+    if (event.getCode() == KeyCode.B) {
+      workspace.beforeShownProperty().set(false);
+    }
+  }
+
+  /** All actions by name, for checks. */
+  public List<Action> allActions() {
+    return actions.all();
+  }
+
+  public void close() {
+    stage.close();
+    pictures.close();
+    files.close();
+  }
+}

@@ -1,0 +1,132 @@
+package dynamorph.app;
+
+import dynamorph.app.theme.Theme;
+import dynamorph.app.workspace.Desk;
+import dynamorph.app.workspace.Selection;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.formats.file.SafeFile;
+import dynamorph.model.LayerId;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.FontSize;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.image.WritableImage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+
+/** Takes pictures of the real window in set states of the demo. */
+final class ScreenshotView {
+  /** How long a picture may take to settle: fonts, specimens and the first frame. */
+  private static final Duration SETTLE = Duration.millis(700);
+
+  private static final int MOST_TRIES = 40;
+
+  private static final Map<String, Consumer<MainWindow>> VIEWS = views();
+
+  private ScreenshotView() {}
+
+  static List<String> names() {
+    return List.copyOf(VIEWS.keySet());
+  }
+
+  private static Map<String, Consumer<MainWindow>> views() {
+    Map<String, Consumer<MainWindow>> views = new LinkedHashMap<>();
+    views.put("artboards", ScreenshotView::artboards);
+    views.put("style-desk", ScreenshotView::desk);
+    views.put("keep-style", ScreenshotView::keep);
+    views.put("editing-text", ScreenshotView::editing);
+    views.put(
+        "lamp",
+        main -> {
+          main.dress(Theme.LAMP);
+          artboards(main);
+        });
+    views.put("empty", _ -> {});
+    return views;
+  }
+
+  private static void artboards(MainWindow main) {
+    Workspace workspace = main.workspace();
+    workspace.pickedStyleProperty().set(Optional.of(new StyleId("label-title")));
+    workspace.select(List.of(new LayerId("label-3-title"), new LayerId("label-5-title")));
+  }
+
+  private static void desk(MainWindow main) {
+    artboards(main);
+    Workspace workspace = main.workspace();
+    workspace.openDesk(new StyleId("label-title"));
+    Desk desk = workspace.deskProperty().get().orElseThrow();
+    PropertySet bolder =
+        desk.draft()
+            .properties()
+            .with(Properties.FONT_WEIGHT, 800.0)
+            .with(Properties.SIZE, FontSize.points(96))
+            .with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.hex("#c2560b"));
+    workspace.draft(desk.draft().withProperties(bolder), Optional.empty());
+  }
+
+  private static void keep(MainWindow main) {
+    main.workspace().select(List.of(new LayerId("label-5-title")));
+    main.workspace().keepingProperty().set(true);
+  }
+
+  private static void editing(MainWindow main) {
+    LayerId id = new LayerId("panel-2-text");
+    main.workspace().select(List.of(id));
+    main.stage()
+        .afterNextFrame(() -> {
+          main.stage().fitSelection();
+          main.workspace().selectionProperty().set(Selection.editing(id, 58, 71));
+        });
+  }
+
+  /** Brings the window into a state, waits until it has settled, writes the picture and leaves. */
+  static void take(MainWindow main, String view, Path file) {
+    pause(() -> {
+      VIEWS.get(view).accept(main);
+      whenSettled(main, file, 0);
+    });
+  }
+
+  private static void whenSettled(MainWindow main, Path file, int tries) {
+    pause(() -> {
+      if (!main.stage().isUpToDate() && tries < MOST_TRIES) {
+        whenSettled(main, file, tries + 1);
+      } else {
+        write(main, file);
+      }
+    });
+  }
+
+  private static void pause(Runnable then) {
+    PauseTransition pause = new PauseTransition(SETTLE);
+    pause.setOnFinished(_ -> then.run());
+    pause.play();
+  }
+
+  private static void write(MainWindow main, Path file) {
+    WritableImage picture = main.scene().snapshot(null);
+    int code = 0;
+    try {
+      SafeFile.write(
+          file, stream -> ImageIO.write(SwingFXUtils.fromFXImage(picture, null), "png", stream));
+    } catch (IOException problem) {
+      System.err.println("dynamorph: " + problem.getMessage());
+      code = 1;
+    }
+    Platform.exit();
+    System.exit(code);
+  }
+}

@@ -1,0 +1,2 @@
+/** What runs beside the interface thread: scenes, frames, specimens. The newest request wins. */
+package dynamorph.app.background;

@@ -1,0 +1,302 @@
+package dynamorph.app.field;
+
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.Property;
+import dynamorph.model.property.ValueType;
+import dynamorph.model.style.Palette;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.Expression;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Leading;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.Numbers;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.collections.FXCollections;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.util.StringConverter;
+
+/** Makes the editor that fits a property's type of value. */
+public final class Editors {
+  /** What editors ask the project and the machine for. */
+  public interface Surroundings {
+    /** Families that can be chosen. */
+    List<String> families();
+
+    /** Weights of the family that shows. */
+    List<Integer> weights(Optional<String> family);
+
+    Palette palette();
+
+    /** Keeps a colour as a swatch and returns its id. */
+    String keepSwatch(dynamorph.model.value.Rgba colour);
+  }
+
+  private final Surroundings surroundings;
+
+  public Editors(Surroundings surroundings) {
+    this.surroundings = surroundings;
+  }
+
+  /** An editor for a property. */
+  @SuppressWarnings("unchecked") // the type of a property's values says which editor it takes
+  public <T> ValueEditor<T> editor(Property<T> property, ValueEditor.Sink<T> sink) {
+    if (property.equals(Properties.FONT_WEIGHT)) {
+      return (ValueEditor<T>) weight((ValueEditor.Sink<Double>) sink);
+    }
+    if (property.equals(Properties.FONT_FAMILY)) {
+      return (ValueEditor<T>) family((ValueEditor.Sink<String>) sink);
+    }
+    ValueType<T> type = property.type();
+    return switch (type) {
+      case ValueType.Number number when property.id().equals("opacity") ->
+          (ValueEditor<T>) text(percent(number), (ValueEditor.Sink<Double>) sink);
+      case ValueType.Number number ->
+          (ValueEditor<T>) text(number(number), (ValueEditor.Sink<Double>) sink);
+      case ValueType.Lengths lengths ->
+          (ValueEditor<T>) text(length(lengths), (ValueEditor.Sink<Length>) sink);
+      case ValueType.Sizes _ -> (ValueEditor<T>) text(SIZE, (ValueEditor.Sink<FontSize>) sink);
+      case ValueType.Leadings _ -> (ValueEditor<T>) text(LEADING, (ValueEditor.Sink<Leading>) sink);
+      case ValueType.Words words ->
+          (ValueEditor<T>) text(words(words), (ValueEditor.Sink<String>) sink);
+      case ValueType.Flag _ -> (ValueEditor<T>) flag((ValueEditor.Sink<Boolean>) sink);
+      case ValueType.Colours _ ->
+          (ValueEditor<T>) new ColourEditor(surroundings, (ValueEditor.Sink<Colour>) sink);
+      case ValueType.Choice<?> choice ->
+          (ValueEditor<T>) choice(choice, (ValueEditor.Sink<Object>) sink);
+    };
+  }
+
+  // --- numbers
+  // -----------------------------------------------------------------------------------------------------
+
+  private static <T> ValueEditor<T> text(NumberText.Values<T> values, ValueEditor.Sink<T> sink) {
+    NumberText<T> field = new NumberText<>(values, sink);
+    return editor(field, shown -> field.show(shown.value()));
+  }
+
+  private static <T> ValueEditor<T> editor(
+      Node node, java.util.function.Consumer<ValueEditor.Shown<T>> show) {
+    return new ValueEditor<>() {
+      @Override
+      public Node node() {
+        return node;
+      }
+
+      @Override
+      public void show(Shown<T> shown) {
+        show.accept(shown);
+      }
+    };
+  }
+
+  private static <T> NumberText.Values<T> values(
+      Function<T, String> format,
+      Function<String, T> parse,
+      java.util.function.BiFunction<T, Double, T> nudge) {
+    return new NumberText.Values<>() {
+      @Override
+      public String format(T value) {
+        return format.apply(value);
+      }
+
+      @Override
+      public T parse(String text) {
+        return parse.apply(text);
+      }
+
+      @Override
+      public T nudged(T value, double steps) {
+        return nudge.apply(value, steps);
+      }
+    };
+  }
+
+  private static NumberText.Values<Double> number(ValueType.Number type) {
+    String unit = type.unit().isEmpty() ? "" : " " + type.unit();
+    return values(
+        value -> Numbers.format(value, 2) + unit,
+        text -> type.parse(plain(text, type.unit())),
+        (value, steps) ->
+            type.parse(Numbers.format(Math.clamp(value + steps, type.least(), type.most()))));
+  }
+
+  private static String plain(String text, String unit) {
+    String stripped = text.strip();
+    boolean withUnit = !unit.isEmpty() && stripped.endsWith(unit);
+    String number = withUnit ? stripped.substring(0, stripped.length() - unit.length()) : stripped;
+    return Numbers.format(Expression.evaluate(number));
+  }
+
+  private static NumberText.Values<Double> percent(ValueType.Number type) {
+    return values(
+        value -> Numbers.format(value * 100, 1) + " %",
+        text -> type.parse(Numbers.format(Expression.evaluate(text.replace("%", "")) / 100)),
+        (value, steps) -> Math.clamp(value + steps / 100, type.least(), type.most()));
+  }
+
+  private static NumberText.Values<Length> length(ValueType.Lengths type) {
+    return values(
+        length -> Numbers.format(length.amount(), 3) + " " + length.unit().symbol(),
+        text -> type.parse(lengthText(text)),
+        (length, steps) -> {
+          double step = length.unit() == Length.Unit.EM ? 0.01 : 0.5;
+          double amount = Math.clamp(length.amount() + steps * step, type.least(), type.most());
+          return new Length(rounded(amount), length.unit());
+        });
+  }
+
+  /** Arithmetic in front of a unit is worked out; a length in em stays in em. */
+  private static String lengthText(String text) {
+    String plain = text.strip();
+    if (plain.endsWith("em")) {
+      return Numbers.format(Expression.evaluate(plain.substring(0, plain.length() - 2))) + " em";
+    }
+    return Numbers.format(Expression.evaluate(plain)) + " pt";
+  }
+
+  private static double rounded(double amount) {
+    return Math.rint(amount * 1e6) / 1e6;
+  }
+
+  private static final NumberText.Values<FontSize> SIZE =
+      values(
+          Editors::sizeText,
+          Editors::parseSize,
+          (size, steps) ->
+              switch (size) {
+                case FontSize.Absolute(double points) ->
+                    FontSize.points(rounded(Math.max(FontSize.SMALLEST, points + steps)));
+                case FontSize.Times(double factor) ->
+                    new FontSize.Times(rounded(Math.max(0.01, factor + steps * 0.05)));
+                case FontSize.Plus(double points) -> new FontSize.Plus(rounded(points + steps));
+              });
+
+  private static String sizeText(FontSize size) {
+    return size instanceof FontSize.Absolute(double points)
+        ? Numbers.format(points, 2) + " pt"
+        : size.toString();
+  }
+
+  private static FontSize parseSize(String text) {
+    String plain = text.strip();
+    boolean arithmetic = plain.matches("\\d.*[-+*/].*|.*\\d\\s*(mm|cm|in)$");
+    return arithmetic ? FontSize.points(Expression.evaluate(plain)) : FontSize.parse(plain);
+  }
+
+  private static final NumberText.Values<Leading> LEADING =
+      values(
+          Leading::toString,
+          text ->
+              text.strip().matches("\\d.*[-+*/].*")
+                  ? new Leading.Absolute(Expression.evaluate(text))
+                  : Leading.parse(text),
+          (leading, steps) ->
+              switch (leading) {
+                case Leading.Absolute(double points) ->
+                    new Leading.Absolute(rounded(Math.max(0, points + steps)));
+                case Leading.Relative(double share) ->
+                    new Leading.Relative(rounded(Math.max(0, share + steps / 100)));
+                case Leading.Automatic _ ->
+                    new Leading.Relative(rounded(Leading.AUTOMATIC_SHARE + steps / 100));
+              });
+
+  private static NumberText.Values<String> words(ValueType.Words type) {
+    return values(text -> text, type::parse, (text, _) -> text);
+  }
+
+  // --- choices
+  // -----------------------------------------------------------------------------------------------------
+
+  private static ValueEditor<Boolean> flag(ValueEditor.Sink<Boolean> sink) {
+    CheckBox box = new CheckBox();
+    box.setOnAction(_ -> sink.set(box.isSelected(), Optional.empty()));
+    return editor(
+        box,
+        shown -> {
+          box.setIndeterminate(shown.value().isEmpty());
+          box.setSelected(shown.value().orElse(false));
+        });
+  }
+
+  private static ValueEditor<?> choice(ValueType.Choice<?> type, ValueEditor.Sink<Object> sink) {
+    return choiceOf(type, sink);
+  }
+
+  private static <E extends Enum<E>> ValueEditor<E> choiceOf(
+      ValueType.Choice<E> type, ValueEditor.Sink<Object> sink) {
+    return combo(
+        type::options,
+        value -> words(type.format(value)),
+        value -> sink.set(value, Optional.empty()));
+  }
+
+  private static String words(String kebab) {
+    return kebab.replace('-', ' ');
+  }
+
+  private ValueEditor<Double> weight(ValueEditor.Sink<Double> sink) {
+    return combo(
+        () -> surroundings.weights(Optional.empty()).stream().map(Integer::doubleValue).toList(),
+        WeightNames::of,
+        value -> sink.set(value, Optional.empty()));
+  }
+
+  private ValueEditor<String> family(ValueEditor.Sink<String> sink) {
+    return combo(surroundings::families, name -> name, value -> sink.set(value, Optional.empty()));
+  }
+
+  /**
+   * A box with a list that is asked for when it opens; a value outside the list shows all the same.
+   */
+  private static <V> ValueEditor<V> combo(
+      Supplier<List<V>> options,
+      Function<V, String> format,
+      java.util.function.Consumer<V> chosen) {
+    ComboBox<V> box = new ComboBox<>();
+    box.setMaxWidth(Double.MAX_VALUE);
+    box.setVisibleRowCount(14);
+    box.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(V value) {
+            return value == null ? "" : format.apply(value);
+          }
+
+          @Override
+          public V fromString(String text) {
+            return null;
+          }
+        });
+    boolean[] showing = {false};
+    box.setOnShowing(_ -> {
+      showing[0] = true;
+      V value = box.getValue();
+      box.setItems(FXCollections.observableArrayList(options.get()));
+      box.setValue(value);
+      showing[0] = false;
+    });
+    box.valueProperty()
+        .addListener((_, _, value) -> {
+          if (value != null && !showing[0]) {
+            chosen.accept(value);
+          }
+        });
+    return editor(
+        box,
+        shown -> {
+          showing[0] = true;
+          shown
+              .value()
+              .filter(value -> !box.getItems().contains(value))
+              .ifPresent(box.getItems()::add);
+          box.setPromptText(shown.value().isEmpty() ? "mixed" : "");
+          box.setValue(shown.value().orElse(null));
+          showing[0] = false;
+        });
+  }
+}

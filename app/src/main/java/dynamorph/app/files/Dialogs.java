@@ -1,0 +1,27 @@
+package dynamorph.app.files;
+
+import java.nio.file.Path;
+import java.util.Optional;
+
+/** Questions that only the person can answer; tests answer them otherwise. */
+public interface Dialogs {
+  /** What to do with changes that are not saved. */
+  enum Unsaved {
+    SAVE,
+    LEAVE,
+    CANCEL
+  }
+
+  Optional<Path> open();
+
+  /**
+   * @param proposed name of the file
+   */
+  Optional<Path> saveProject(String proposed);
+
+  Optional<Path> savePicture(String proposed);
+
+  Optional<Path> openFont();
+
+  Unsaved askAboutChanges(String project);
+}

@@ -1,0 +1,278 @@
+package dynamorph.app.files;
+
+import dynamorph.app.background.Studio;
+import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.formats.file.SafeFile;
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.Asset;
+import dynamorph.model.LayerId;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.edit.ChangeProject;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.value.FontSize;
+import dynamorph.paint.export.ArtboardPicture;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.font.FontDamaged;
+import dynamorph.typeset.font.FontLibrary;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+
+/**
+ * New, open, save, export. Files are read and written off the interface thread; a failure leaves
+ * the project untouched.
+ */
+public final class FileActions {
+  private final Workspace workspace;
+  private final Supplier<Studio> studio;
+  private final Dialogs dialogs;
+  private final UserFolder user;
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "dynamorph-files");
+        thread.setDaemon(true);
+        return thread;
+      });
+
+  public FileActions(
+      Workspace workspace, Supplier<Studio> studio, Dialogs dialogs, UserFolder user) {
+    this.workspace = workspace;
+    this.studio = studio;
+    this.dialogs = dialogs;
+    this.user = user;
+  }
+
+  public UserFolder user() {
+    return user;
+  }
+
+  // --- opening
+  // -----------------------------------------------------------------------------------------------------
+
+  public void newProject() {
+    afterSettlingChanges(() -> workspace.open(blank(), Optional.empty()));
+  }
+
+  /** One artboard, with a base style whose size suits it. */
+  public static Project blank() {
+    Artboard board = Artboard.empty("artboard-1", "Artboard 1", 1080, 1080, LengthUnit.PIXEL);
+    StyleId base = new StyleId("base");
+    Style style =
+        new Style(
+            base,
+            "Base",
+            "",
+            StyleLevel.TEXT,
+            Optional.empty(),
+            PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(baseSize(board))),
+            "");
+    return Project.empty("Untitled")
+        .withStyles(StyleBook.of(List.of(style)))
+        .withBaseStyle(Optional.of(base))
+        .plus(board);
+  }
+
+  /**
+   * A thirtieth of the shorter side: text that can be read on the whole artboard, at any size of
+   * it.
+   */
+  private static double baseSize(Artboard board) {
+    return Math.rint(Math.min(board.width(), board.height()) / 30);
+  }
+
+  public void open() {
+    afterSettlingChanges(() -> dialogs.open().ifPresent(this::read));
+  }
+
+  /** Opens a file after asking about changes. */
+  public void open(Path file) {
+    afterSettlingChanges(() -> read(file));
+  }
+
+  private void read(Path file) {
+    worker.execute(() -> {
+      try {
+        Project project = ProjectFile.read(file);
+        try (FontLibrary check = FontLibrary.forProject(project.assets())) {
+          // only to find out whether the project's fonts can be read
+          check.has(FontLibrary.SUBSTITUTE);
+        }
+        Platform.runLater(() -> {
+          workspace.open(project, Optional.of(file));
+          user.remember(file);
+          tellMissingFonts(project);
+        });
+      } catch (IOException | FontDamaged problem) {
+        String message =
+            problem instanceof FontDamaged
+                ? file.getFileName() + ": " + problem.getMessage()
+                : problem.getMessage();
+        Platform.runLater(() -> workspace.tell(Notice.problem(message)));
+      }
+    });
+  }
+
+  private void tellMissingFonts(Project project) {
+    worker.execute(() -> {
+      Scene scene = studio.get().maker().make(project);
+      List<String> missing =
+          scene.boards().stream()
+              .flatMap(board -> board.texts().stream())
+              .flatMap(text -> text.layout().missingFamilies().stream())
+              .distinct()
+              .sorted()
+              .toList();
+      if (!missing.isEmpty()) {
+        String fonts = String.join(", ", missing);
+        Platform.runLater(() ->
+            workspace.tell(
+                Notice.info(
+                    "Not on this machine: "
+                        + fonts
+                        + ". "
+                        + FontLibrary.SUBSTITUTE
+                        + " stands in; the names are kept.")));
+      }
+    });
+  }
+
+  /** Runs something that leaves the project, once its changes are saved or given up. */
+  public void afterSettlingChanges(Runnable leave) {
+    boolean untouched =
+        !workspace.historyProperty().get().canUndo() || workspace.historyProperty().get().isSaved();
+    if (untouched) {
+      leave.run();
+      return;
+    }
+    switch (dialogs.askAboutChanges(workspace.project().name())) {
+      case SAVE -> save(leave);
+      case LEAVE -> leave.run();
+      case CANCEL -> {}
+    }
+  }
+
+  // --- saving
+  // ------------------------------------------------------------------------------------------------------
+
+  public void save() {
+    save(() -> {});
+  }
+
+  private void save(Runnable then) {
+    workspace.fileProperty().get().ifPresentOrElse(file -> write(file, then), () -> saveAs(then));
+  }
+
+  public void saveAs() {
+    saveAs(() -> {});
+  }
+
+  private void saveAs(Runnable then) {
+    dialogs
+        .saveProject(workspace.project().name() + ProjectFile.ENDING)
+        .ifPresent(file -> write(file, then));
+  }
+
+  private void write(Path file, Runnable then) {
+    Project project = workspace.project();
+    worker.execute(() -> {
+      try {
+        ProjectFile.write(project, file);
+        Platform.runLater(() -> {
+          workspace.saved(project, file);
+          user.remember(file);
+          workspace.tell(Notice.info("Saved " + file.getFileName() + "."));
+          then.run();
+        });
+      } catch (IOException problem) {
+        Platform.runLater(() ->
+            workspace.tell(
+                Notice.problem("Not saved: " + problem.getMessage() + ". Choose another place.")));
+      }
+    });
+  }
+
+  // --- exporting
+  // ---------------------------------------------------------------------------------------------------
+
+  /** Exports an artboard at so many pixels for a point. */
+  public void exportArtboard(ArtboardId id, double scale) {
+    Optional<Artboard> artboard = workspace.project().artboard(id);
+    artboard
+        .flatMap(board -> dialogs.savePicture(board.name() + ".png"))
+        .ifPresent(file -> export(id, scale, file));
+  }
+
+  private void export(ArtboardId id, double scale, Path file) {
+    Project project = workspace.project();
+    Studio with = studio.get();
+    workspace.tell(Notice.info("Exporting " + file.getFileName() + "\u2026"));
+    worker.execute(() -> {
+      try {
+        Scene scene = with.maker().make(project);
+        Scene.Board board =
+            scene.boards().stream()
+                .filter(one -> one.artboard().id().equals(id))
+                .findFirst()
+                .orElseThrow();
+        byte[] png = new ArtboardPicture(with.maker().painter()).png(board, scale);
+        SafeFile.write(file, stream -> stream.write(png));
+        Platform.runLater(
+            () -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));
+      } catch (IOException | IllegalArgumentException problem) {
+        Platform.runLater(
+            () -> workspace.tell(Notice.problem("Not exported: " + problem.getMessage() + ".")));
+      }
+    });
+  }
+
+  /** The artboard that the selection stands on, else the first. */
+  public Optional<Artboard> currentArtboard() {
+    Project project = workspace.project();
+    Optional<LayerId> selected = workspace.selection().layers().stream().findFirst();
+    return selected.flatMap(project::artboardOf).or(() -> project.artboards().stream().findFirst());
+  }
+
+  // --- fonts
+  // -------------------------------------------------------------------------------------------------------
+
+  /** Takes a font file into the project, so that it travels with it. */
+  public void takeInFont() {
+    dialogs.openFont().ifPresent(this::takeInFont);
+  }
+
+  private void takeInFont(Path file) {
+    worker.execute(() -> {
+      try {
+        byte[] bytes = Files.readAllBytes(file);
+        String family = FontLibrary.familyOf(file.getFileName().toString(), bytes);
+        Asset asset = new Asset("fonts/" + file.getFileName(), bytes);
+        Platform.runLater(() -> {
+          if (workspace.apply(new ChangeProject.PutAsset(asset))) {
+            workspace.tell(Notice.info("\"" + family + "\" now travels with the project."));
+          }
+        });
+      } catch (IOException | FontDamaged | IllegalArgumentException problem) {
+        Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage() + ".")));
+      }
+    });
+  }
+
+  public void close() {
+    worker.shutdown();
+  }
+}

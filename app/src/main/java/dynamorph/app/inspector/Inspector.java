@@ -1,0 +1,253 @@
+package dynamorph.app.inspector;
+
+import dynamorph.app.field.Editors;
+import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.DropLocal;
+import dynamorph.model.edit.SaveIntoStyle;
+import dynamorph.model.edit.StopFollowing;
+import dynamorph.model.edit.Target;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** What the selection is made of: the styles it follows, its local changes, and every value. */
+public final class Inspector extends VBox {
+  private final Workspace workspace;
+  private final FacetSections sections;
+  private final Label title = new Label();
+  private final Label names = new Label();
+  private final FlowPane chips = new FlowPane(6, 4);
+  private final HBox localRow = new HBox(8);
+  private final Label localCount = new Label();
+  private final VBox empty;
+  private final ScrollPane scroll;
+  private final VBox head;
+  private Cascade cascade;
+  private Subject subject;
+
+  /**
+   * @param editors makes the editors of the values, given where to ask for the subject
+   */
+  public Inspector(Workspace workspace, Function<Supplier<Subject>, Editors> editors) {
+    this.workspace = workspace;
+    this.cascade = Cascade.of(workspace.project());
+    this.subject = new SelectionSubject(workspace, cascade);
+    this.sections = new FacetSections(workspace, editors.apply(() -> subject), () -> subject);
+    getStyleClass().add("inspector");
+    setId("inspector");
+    title.getStyleClass().add("section-title");
+    names.getStyleClass().add("quiet");
+    head = head();
+    scroll = new ScrollPane(sections);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    empty = empty();
+    getChildren().addAll(head, scroll, empty);
+    workspace.historyProperty().addListener((_, _, _) -> update());
+    workspace.selectionProperty().addListener((_, _, _) -> update());
+    update();
+  }
+
+  private VBox head() {
+    HBox first = new HBox(8, title, names);
+    first.setAlignment(Pos.BASELINE_LEFT);
+    names.setMinWidth(0);
+    title.setMinWidth(Region.USE_PREF_SIZE);
+    localCount.getStyleClass().add("local-count");
+    localCount.setId("local-count");
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    Hyperlink drop = new Hyperlink("Drop");
+    drop.setId("drop-local");
+    drop.setOnAction(_ -> dropLocal());
+    Hyperlink save = new Hyperlink("Save into style");
+    save.setId("save-into-style");
+    save.setOnAction(_ -> saveIntoStyle());
+    localRow.getChildren().addAll(localCount, gap, drop, save);
+    localRow.setAlignment(Pos.CENTER_LEFT);
+    VBox box = new VBox(6, first, chips, localRow);
+    box.getStyleClass().add("inspector-head");
+    return box;
+  }
+
+  private static VBox empty() {
+    Label first = new Label("Nothing is selected");
+    first.getStyleClass().add("section-title");
+    Label hint =
+        new Label(
+            "Press a text on the stage, or drag a frame around several.\n\n"
+                + "Then press a style on the left to let them follow it, or change values here.\n\n"
+                + "Press a style twice to edit it for everything that follows it.");
+    hint.setWrapText(true);
+    hint.getStyleClass().add("quiet");
+    VBox box = new VBox(8, first, hint);
+    box.getStyleClass().add("empty-state");
+    return box;
+  }
+
+  private List<TextLayer> selected() {
+    Set<LayerId> ids = workspace.selection().layers();
+    return workspace.project().layers().filter(layer -> ids.contains(layer.id())).toList();
+  }
+
+  private void update() {
+    cascade = cascade.follow(workspace.project());
+    subject = new SelectionSubject(workspace, cascade);
+    List<TextLayer> layers = selected();
+    boolean any = !layers.isEmpty();
+    for (Region part : List.of(head, scroll)) {
+      part.setVisible(any);
+      part.setManaged(any);
+    }
+    empty.setVisible(!any);
+    empty.setManaged(!any);
+    if (any) {
+      updateHead(layers);
+      sections.update();
+    }
+  }
+
+  private void updateHead(List<TextLayer> layers) {
+    boolean words = workspace.selection().cursor().filter(at -> !at.range().isEmpty()).isPresent();
+    title.setText(
+        words ? "Words in 1 text" : layers.size() == 1 ? "1 text" : layers.size() + " texts");
+    names.setText(layers.stream().limit(6).map(this::place).collect(Collectors.joining(", ")));
+    updateChips(layers);
+    int local = layers.stream().mapToInt(LocalChanges::count).sum();
+    localCount.setText(local == 1 ? "1 local change" : local + " local changes");
+    localRow.setVisible(local > 0);
+    localRow.setManaged(local > 0);
+  }
+
+  private String place(TextLayer layer) {
+    String board =
+        workspace
+            .project()
+            .artboardOf(layer.id())
+            .map(artboard -> artboard.name() + " ")
+            .orElse("");
+    return board + layer.name().toLowerCase(java.util.Locale.ROOT);
+  }
+
+  private void updateChips(List<TextLayer> layers) {
+    Project project = workspace.project();
+    Map<StyleId, Long> followed = new LinkedHashMap<>();
+    for (TextLayer layer : layers) {
+      List<StyleId> inOrder = new ArrayList<>(layer.follows());
+      Followers.followed(layer).stream()
+          .sorted()
+          .filter(id -> !inOrder.contains(id))
+          .forEach(inOrder::add);
+      inOrder.forEach(id -> followed.merge(id, 1L, Long::sum));
+    }
+    chips.getChildren().clear();
+    Label lead =
+        new Label(
+            followed.isEmpty() ? "follows nothing" : layers.size() == 1 ? "follows" : "follow");
+    lead.getStyleClass().add("quiet");
+    chips.setAlignment(Pos.CENTER_LEFT);
+    chips.getChildren().add(lead);
+    followed.forEach((id, count) ->
+        project
+            .styles()
+            .find(id)
+            .ifPresent(style -> chips.getChildren().add(chip(style, count, layers.size()))));
+    chips.getChildren().add(addOnTop(project));
+  }
+
+  private MenuButton chip(Style style, long count, int of) {
+    MenuButton chip = new MenuButton(style.name() + (count < of ? " (" + count + ")" : ""));
+    chip.getStyleClass().add("style-chip");
+    MenuItem edit = new MenuItem("Edit style");
+    edit.setOnAction(_ -> workspace.openDesk(style.id()));
+    MenuItem release = new MenuItem("Stop following, keep the look");
+    release.setOnAction(_ -> workspace.apply(new StopFollowing(target(), style.id(), true)));
+    MenuItem fallBack = new MenuItem("Stop following, fall back");
+    fallBack.setOnAction(_ -> workspace.apply(new StopFollowing(target(), style.id(), false)));
+    chip.getItems().addAll(edit, release, fallBack);
+    return chip;
+  }
+
+  private MenuButton addOnTop(Project project) {
+    MenuButton add = new MenuButton("+ add on top");
+    add.getStyleClass().add("quiet-menu");
+    Map<String, Menu> groups = new LinkedHashMap<>();
+    for (Style style : project.styles().list()) {
+      Menu group =
+          groups.computeIfAbsent(style.group().isEmpty() ? "Base" : style.group(), Menu::new);
+      MenuItem item = new MenuItem(style.name());
+      item.setOnAction(_ -> workspace.follow(style.id(), true));
+      group.getItems().add(item);
+    }
+    add.getItems().addAll(groups.values().stream().filter(Objects::nonNull).toList());
+    return add;
+  }
+
+  private Target target() {
+    return workspace.selection().target();
+  }
+
+  private void dropLocal() {
+    workspace.apply(DropLocal.all(new Target.Layers(workspace.selection().layers())));
+  }
+
+  /** Saves, and says how many other texts changed with it. */
+  private void saveIntoStyle() {
+    SaveIntoStyle save = SaveIntoStyle.all(new Target.Layers(workspace.selection().layers()));
+    List<Style> styles;
+    try {
+      styles = save.styles(workspace.project());
+    } catch (dynamorph.model.edit.EditRefused refused) {
+      workspace.tell(Notice.problem(refused.getMessage()));
+      return;
+    }
+    if (workspace.apply(save)) {
+      Followers followers = Followers.of(workspace.project());
+      Set<LayerId> reached =
+          styles.stream()
+              .flatMap(style -> followers.of(style.id()).stream())
+              .map(follower -> follower.layer().id())
+              .collect(Collectors.toSet());
+      String into =
+          styles.stream()
+              .map(style -> "\"" + style.name() + "\"")
+              .collect(Collectors.joining(", "));
+      workspace.tell(
+          Notice.offering(
+              "Saved into "
+                  + into
+                  + "; "
+                  + (reached.size() == 1 ? "1 text follows." : reached.size() + " texts follow."),
+              "Undo",
+              workspace::undo));
+    }
+  }
+}

@@ -1,0 +1,194 @@
+package dynamorph.app.inspector;
+
+import dynamorph.app.field.ValueEditor.Shown;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.cascade.Source;
+import dynamorph.model.cascade.Trace;
+import dynamorph.model.edit.DropLocal;
+import dynamorph.model.edit.SetValues;
+import dynamorph.model.edit.Target;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Facet;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.TextRange;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The selected texts or words. Places that have the same sources are looked at once, however many
+ * there are.
+ */
+final class SelectionSubject implements Subject {
+  /** A place in a text that has values of its own. */
+  private record Spot(TextLayer layer, Paragraph paragraph, Span span) {
+    Object sources() {
+      return List.of(
+          layer.follows(),
+          layer.local().where(key -> key.property().facet() != Facet.PLACEMENT),
+          paragraph.follows(),
+          paragraph.local(),
+          span.follows(),
+          span.local());
+    }
+  }
+
+  private final Workspace workspace;
+  private final Target target;
+  private final Cascade cascade;
+  private final Collection<Spot> spots;
+  private final List<TextLayer> layers;
+  private final Collection<TextLayer> placed;
+  private final Set<PropertySet> values = new LinkedHashSet<>();
+  private final Set<PropertySet> layerValues = new LinkedHashSet<>();
+
+  SelectionSubject(Workspace workspace, Cascade cascade) {
+    this.workspace = workspace;
+    this.cascade = cascade;
+    this.target = workspace.selection().target();
+    Project project = workspace.project();
+    Set<dynamorph.model.LayerId> ids = target.layers();
+    this.layers = project.layers().filter(layer -> ids.contains(layer.id())).toList();
+    Map<Object, Spot> distinct = new LinkedHashMap<>();
+    Map<Object, TextLayer> distinctlyPlaced = new LinkedHashMap<>();
+    for (TextLayer layer : layers) {
+      spots(layer).forEach(spot -> distinct.putIfAbsent(spot.sources(), spot));
+      distinctlyPlaced.putIfAbsent(
+          List.of(layer.follows(), layer.local().keys(), layer.frame().keys()), layer);
+      layerValues.add(cascade.values(layer));
+    }
+    this.spots = distinct.values();
+    this.placed = distinctlyPlaced.values();
+    spots.forEach(spot -> values.add(cascade.values(spot.layer, spot.paragraph, spot.span)));
+  }
+
+  private List<Spot> spots(TextLayer layer) {
+    TextRange range =
+        target instanceof Target.Words words
+            ? words.range().within(layer.story().all())
+            : layer.story().all();
+    List<Spot> found = new ArrayList<>();
+    if (range.isEmpty()) {
+      Paragraph paragraph =
+          layer.story().paragraphs().get(layer.story().paragraphAt(range.start()));
+      found.add(new Spot(layer, paragraph, layer.story().spanAt(range.start())));
+      return found;
+    }
+    int at = 0;
+    for (Paragraph paragraph : layer.story().paragraphs()) {
+      for (Span span : paragraph.spans()) {
+        int end = at + span.length();
+        boolean touched = at < range.end() && end > range.start();
+        if (touched || target instanceof Target.Layers) {
+          found.add(new Spot(layer, paragraph, span));
+        }
+        at = end;
+      }
+      at++;
+    }
+    return found;
+  }
+
+  @Override
+  public boolean isEmpty() {
+    return layers.isEmpty();
+  }
+
+  private static boolean isOfLayer(PropertyKey<?> key) {
+    return !key.countsOn(dynamorph.model.property.Level.PARAGRAPH);
+  }
+
+  @Override
+  public <T> Shown<T> shown(PropertyKey<T> key) {
+    Set<PropertySet> places = isOfLayer(key) ? layerValues : values;
+    Set<T> different = new LinkedHashSet<>();
+    for (PropertySet place : places) {
+      different.add(Coats.value(place, key));
+    }
+    if (different.size() != 1) {
+      return new Shown<>(key, Optional.empty(), Optional.empty());
+    }
+    return new Shown<>(
+        key, Optional.of(different.iterator().next()), Optional.of(trace(key).winner().declared()));
+  }
+
+  @Override
+  public Mark mark(PropertyKey<?> key) {
+    Mark mark = Mark.DEFAULT;
+    for (Source source : sources(key)) {
+      switch (source) {
+        case Source.LocalChange _ -> {
+          return Mark.LOCAL;
+        }
+        case Source.Followed _, Source.Base _ -> mark = Mark.STYLE;
+        case Source.OwnFrame _, Source.Default _ -> {}
+      }
+    }
+    return mark;
+  }
+
+  private List<Source> sources(PropertyKey<?> key) {
+    return isOfLayer(key)
+        ? placed.stream().map(layer -> cascade.trace(layer, key).winner().source()).toList()
+        : spots.stream()
+            .map(
+                spot -> cascade.trace(spot.layer, spot.paragraph, spot.span, key).winner().source())
+            .toList();
+  }
+
+  @Override
+  public void set(PropertySet set, Optional<Object> gesture) {
+    workspace.apply(SetValues.of(target, set), gesture);
+  }
+
+  @Override
+  public void drop(Set<PropertyKey<?>> keys) {
+    workspace.apply(DropLocal.of(target, keys));
+  }
+
+  @Override
+  public List<Address> coats(String host) {
+    Set<PropertySet> places = host.equals(Address.PLATE) ? layerValues : values;
+    return places.stream().flatMap(place -> Coats.of(place, host).stream()).distinct().toList();
+  }
+
+  @Override
+  public List<Address> effects(Address coat) {
+    Set<PropertySet> places = coat.host().equals(Address.PLATE) ? layerValues : values;
+    return places.stream()
+        .flatMap(place -> Coats.effects(place, coat).stream())
+        .distinct()
+        .toList();
+  }
+
+  @Override
+  public <T> Trace<T> trace(PropertyKey<T> key) {
+    if (isOfLayer(key)) {
+      return cascade.trace(layers.getFirst(), key);
+    }
+    Spot spot = spots.iterator().next();
+    return cascade.trace(spot.layer, spot.paragraph, spot.span, key);
+  }
+
+  @Override
+  public String origin(PropertyKey<?> key) {
+    List<String> origins =
+        sources(key).stream()
+            .map(source -> SourceNames.of(workspace.project(), source))
+            .distinct()
+            .toList();
+    return String.join(" / ", origins);
+  }
+}

@@ -1,0 +1,416 @@
+package dynamorph.app.stage;
+
+import dynamorph.app.workspace.Selection;
+import dynamorph.app.workspace.Tool;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.TextLayer;
+import dynamorph.model.edit.ArrangeLayers;
+import dynamorph.model.edit.MoveLayers;
+import dynamorph.model.edit.Target;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.BoxFit;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.types.Point;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Cursor;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.input.ZoomEvent;
+
+/** Turns presses, drags and keys on the stage into selections and edits. */
+final class StageGestures {
+  /** How far the pointer moves before a press becomes a drag, in units of the window. */
+  private static final double DRAG_THRESHOLD = 4;
+
+  /** How far off a text a press may be and still hit it. */
+  private static final double TOLERANCE = 3;
+
+  private static final double ZOOM_STEP = 1.0015;
+
+  private enum Drag {
+    NONE,
+    WAITING_TO_MOVE,
+    MOVING,
+    MARQUEE,
+    PANNING,
+    WORDS,
+    NEW_BOX
+  }
+
+  private final Workspace workspace;
+  private final StageView stage;
+  private final TextKeys keys;
+  private Drag drag = Drag.NONE;
+  private double pressX;
+  private double pressY;
+  private double lastX;
+  private double lastY;
+  private boolean spaceHeld;
+  private Selection selectionBefore = Selection.NONE;
+  private Optional<LayerId> pressedSelected = Optional.empty();
+  private Object gesture = new Object();
+
+  StageGestures(Workspace workspace, StageView stage) {
+    this.workspace = workspace;
+    this.stage = stage;
+    this.keys = new TextKeys(workspace, stage);
+  }
+
+  void install() {
+    stage.setOnMousePressed(this::pressed);
+    stage.setOnMouseDragged(this::dragged);
+    stage.setOnMouseReleased(this::released);
+    stage.setOnMouseMoved(this::moved);
+    stage.setOnMouseExited(_ -> stage.setHovered(Optional.empty()));
+    stage.setOnScroll(this::scrolled);
+    stage.setOnZoom(this::zoomed);
+    stage.setOnKeyPressed(this::keyPressed);
+    stage.setOnKeyReleased(this::keyReleased);
+    stage.setOnKeyTyped(keys::typed);
+    keys.installInputMethod();
+  }
+
+  // --- pointer
+  // -----------------------------------------------------------------------------------------------------
+
+  private void pressed(MouseEvent event) {
+    stage.requestFocus();
+    workspace.clearNotice();
+    pressX = lastX = event.getX();
+    pressY = lastY = event.getY();
+    gesture = new Object();
+    drag = begin(event);
+    event.consume();
+  }
+
+  private Drag begin(MouseEvent event) {
+    boolean pans =
+        event.getButton() == MouseButton.MIDDLE
+            || spaceHeld
+            || workspace.toolProperty().get() == Tool.HAND;
+    if (pans) {
+      stage.setCursor(Cursor.CLOSED_HAND);
+      return Drag.PANNING;
+    }
+    if (event.getButton() != MouseButton.PRIMARY) {
+      return Drag.NONE;
+    }
+    Optional<Scene.Found> hit = hit(event.getX(), event.getY());
+    Optional<Selection.Cursor> editing = workspace.selection().cursor();
+    boolean inEdited =
+        editing.isPresent()
+            && hit.filter(found -> found.text().layer().id().equals(editing.get().layer()))
+                .isPresent();
+    if (inEdited) {
+      pressInText(hit.get(), event);
+      return Drag.WORDS;
+    }
+    if (workspace.toolProperty().get() == Tool.TEXT) {
+      return pressWithTextTool(hit, event);
+    }
+    if (hit.isPresent() && event.getClickCount() == 2) {
+      edit(hit.get(), event);
+      return Drag.WORDS;
+    }
+    return pressToSelect(hit, event);
+  }
+
+  private Drag pressWithTextTool(Optional<Scene.Found> hit, MouseEvent event) {
+    if (hit.isPresent()) {
+      edit(hit.get(), event);
+      return Drag.WORDS;
+    }
+    workspace.select(List.of());
+    return Drag.NEW_BOX;
+  }
+
+  private Drag pressToSelect(Optional<Scene.Found> hit, MouseEvent event) {
+    pressedSelected = Optional.empty();
+    if (hit.isEmpty()) {
+      selectionBefore = event.isShiftDown() ? workspace.selection() : Selection.NONE;
+      workspace.selectionProperty().set(selectionBefore);
+      return Drag.MARQUEE;
+    }
+    LayerId id = hit.get().text().layer().id();
+    if (event.isShiftDown() || event.isShortcutDown()) {
+      workspace.selectionProperty().set(workspace.selection().toggled(id));
+    } else if (workspace.selection().contains(id) && workspace.selection().cursor().isEmpty()) {
+      pressedSelected = Optional.of(id);
+    } else {
+      workspace.select(List.of(id));
+    }
+    return Drag.WAITING_TO_MOVE;
+  }
+
+  private void edit(Scene.Found found, MouseEvent event) {
+    int offset = offsetAt(found, event.getX(), event.getY());
+    workspace.selectionProperty().set(Selection.editing(found.text().layer().id(), offset, offset));
+  }
+
+  private void pressInText(Scene.Found found, MouseEvent event) {
+    int offset = offsetAt(found, event.getX(), event.getY());
+    LayerId id = found.text().layer().id();
+    switch (event.getClickCount()) {
+      case 1 -> {
+        int anchor =
+            event.isShiftDown() ? workspace.selection().cursor().orElseThrow().anchor() : offset;
+        workspace.selectionProperty().set(Selection.editing(id, anchor, offset));
+      }
+      case 2 -> keys.selectWord(found.text().layer(), offset);
+      default -> keys.selectParagraph(found.text().layer(), offset);
+    }
+  }
+
+  private void dragged(MouseEvent event) {
+    double across = event.getX() - lastX;
+    double down = event.getY() - lastY;
+    switch (drag) {
+      case PANNING -> stage.pan(across, down);
+      case WAITING_TO_MOVE -> {
+        if (isFar(event)) {
+          drag = Drag.MOVING;
+          move(event.getX() - pressX, event.getY() - pressY);
+        } else {
+          return;
+        }
+      }
+      case MOVING -> move(across, down);
+      case MARQUEE -> marquee(event);
+      case NEW_BOX ->
+          stage.setMarquee(Optional.of(Box.between(pressX, pressY, event.getX(), event.getY())));
+      case WORDS -> extendWords(event);
+      case NONE -> {}
+    }
+    lastX = event.getX();
+    lastY = event.getY();
+    event.consume();
+  }
+
+  private boolean isFar(MouseEvent event) {
+    return Math.hypot(event.getX() - pressX, event.getY() - pressY) >= DRAG_THRESHOLD;
+  }
+
+  private void move(double across, double down) {
+    double scale = stage.view().scale() / stage.pixelRatio();
+    if (!workspace.selection().isEmpty()) {
+      workspace.apply(
+          new MoveLayers(
+              new Target.Layers(workspace.selection().layers()), across / scale, down / scale),
+          Optional.of(gesture));
+    }
+  }
+
+  private void marquee(MouseEvent event) {
+    Box box = Box.between(pressX, pressY, event.getX(), event.getY());
+    stage.setMarquee(Optional.of(box));
+    stage
+        .scene()
+        .ifPresent(scene -> {
+          List<LayerId> touched =
+              scene.touching(toPlane(box)).stream()
+                  .map(found -> found.text().layer().id())
+                  .toList();
+          workspace.selectionProperty().set(selectionBefore.with(touched));
+        });
+  }
+
+  private void extendWords(MouseEvent event) {
+    Optional<Selection.Cursor> cursor = workspace.selection().cursor();
+    Optional<Scene.Found> found = stage.edited();
+    if (cursor.isPresent() && found.isPresent() && isFar(event)) {
+      int offset = offsetAt(found.get(), event.getX(), event.getY());
+      workspace
+          .selectionProperty()
+          .set(Selection.editing(cursor.get().layer(), cursor.get().anchor(), offset));
+    }
+  }
+
+  private void released(MouseEvent event) {
+    switch (drag) {
+      case MARQUEE -> stage.setMarquee(Optional.empty());
+      case NEW_BOX -> {
+        stage.setMarquee(Optional.empty());
+        newText(event);
+      }
+      case WAITING_TO_MOVE -> pressedSelected.ifPresent(id -> workspace.select(List.of(id)));
+      case MOVING -> workspace.endGesture();
+      default -> {}
+    }
+    drag = Drag.NONE;
+    updateCursor();
+    event.consume();
+  }
+
+  private void newText(MouseEvent event) {
+    Box drawn = toPlane(Box.between(pressX, pressY, event.getX(), event.getY()));
+    Optional<Scene.Board> board =
+        stage
+            .scene()
+            .flatMap(scene ->
+                scene
+                    .boardAt(drawn.x(), drawn.y())
+                    .or(() -> scene.boardAt(drawn.right(), drawn.bottom())));
+    if (board.isEmpty()) {
+      workspace.tell(
+          dynamorph.app.workspace.Notice.info("Press on an artboard to set text there."));
+      return;
+    }
+    PropertySet frame =
+        PropertySet.EMPTY
+            .with(Properties.POSITION_X, drawn.x() - board.get().artboard().x())
+            .with(Properties.POSITION_Y, drawn.y() - board.get().artboard().y());
+    if (isFar(event)) {
+      frame =
+          frame
+              .with(Properties.BOX, BoxFit.FIXED)
+              .with(Properties.BOX_WIDTH, Math.max(drawn.width(), 1))
+              .with(Properties.BOX_HEIGHT, Math.max(drawn.height(), 1));
+    }
+    String id = workspace.ids().next("text");
+    TextLayer layer = TextLayer.of(id, "Text", "").withFrame(frame);
+    if (workspace.apply(
+        new ArrangeLayers.Add(board.get().artboard().id(), List.of(layer), "Set"))) {
+      workspace.selectionProperty().set(Selection.editing(layer.id(), 0, 0));
+      workspace.toolProperty().set(Tool.SELECT);
+    }
+  }
+
+  private void moved(MouseEvent event) {
+    Optional<Scene.Found> hit = hit(event.getX(), event.getY());
+    boolean shows = workspace.toolProperty().get() != Tool.HAND;
+    stage.setHovered(hit.filter(_ -> shows).map(found -> found.text().layer().id()));
+    boolean overEdited =
+        workspace.selection().cursor().isPresent()
+            && hit.map(found -> found.text().layer().id())
+                .equals(workspace.selection().cursor().map(Selection.Cursor::layer));
+    if (overEdited || workspace.toolProperty().get() == Tool.TEXT) {
+      stage.setCursor(Cursor.TEXT);
+    } else {
+      updateCursor();
+    }
+  }
+
+  private void updateCursor() {
+    stage.setCursor(
+        spaceHeld || workspace.toolProperty().get() == Tool.HAND
+            ? Cursor.OPEN_HAND
+            : workspace.toolProperty().get() == Tool.TEXT ? Cursor.TEXT : Cursor.DEFAULT);
+  }
+
+  private void scrolled(ScrollEvent event) {
+    if (event.isShortcutDown()) {
+      stage.zoom(Math.pow(ZOOM_STEP, event.getDeltaY()), event.getX(), event.getY());
+    } else {
+      stage.pan(event.getDeltaX(), event.getDeltaY());
+    }
+    event.consume();
+  }
+
+  private void zoomed(ZoomEvent event) {
+    stage.zoom(event.getZoomFactor(), event.getX(), event.getY());
+    event.consume();
+  }
+
+  // --- keys
+  // --------------------------------------------------------------------------------------------------------
+
+  private void keyPressed(KeyEvent event) {
+    if (workspace.selection().cursor().isPresent()) {
+      if (keys.pressed(event)) {
+        event.consume();
+      }
+      return;
+    }
+    boolean handled =
+        switch (event.getCode()) {
+          case SPACE -> {
+            spaceHeld = true;
+            updateCursor();
+            yield true;
+          }
+          case ENTER, F2 -> editSelected();
+          case ESCAPE -> {
+            boolean had = !workspace.selection().isEmpty();
+            workspace.select(List.of());
+            yield had;
+          }
+          case LEFT -> nudge(event, -1, 0);
+          case RIGHT -> nudge(event, 1, 0);
+          case UP -> nudge(event, 0, -1);
+          case DOWN -> nudge(event, 0, 1);
+          default -> false;
+        };
+    if (handled) {
+      event.consume();
+    }
+  }
+
+  private void keyReleased(KeyEvent event) {
+    if (event.getCode() == KeyCode.SPACE) {
+      spaceHeld = false;
+      updateCursor();
+    }
+  }
+
+  private boolean editSelected() {
+    if (workspace.selection().layers().size() != 1) {
+      return false;
+    }
+    LayerId id = workspace.selection().layers().getFirst();
+    int end = workspace.project().layer(id).map(layer -> layer.story().length()).orElse(0);
+    workspace.selectionProperty().set(Selection.editing(id, 0, end));
+    return true;
+  }
+
+  /**
+   * Points by which an arrow key moves what is selected; with Shift ten times that, with Alt a
+   * tenth.
+   */
+  private boolean nudge(KeyEvent event, int across, int down) {
+    if (workspace.selection().isEmpty() || event.isShortcutDown()) {
+      return false;
+    }
+    double step = event.isShiftDown() ? 10 : event.isAltDown() ? 0.1 : 1;
+    workspace.apply(
+        new MoveLayers(
+            new Target.Layers(workspace.selection().layers()), across * step, down * step),
+        Optional.of("nudge " + workspace.selection().layers()));
+    return true;
+  }
+
+  // --- geometry
+  // ----------------------------------------------------------------------------------------------------
+
+  private Optional<Scene.Found> hit(double x, double y) {
+    double tolerance = TOLERANCE * stage.pixelRatio() / stage.view().scale();
+    return stage.scene().flatMap(scene -> scene.at(planeX(x), planeY(y), tolerance));
+  }
+
+  private int offsetAt(Scene.Found found, double x, double y) {
+    Point point =
+        found
+            .text()
+            .toLayout(
+                planeX(x) - found.board().artboard().x(), planeY(y) - found.board().artboard().y());
+    return found.text().layout().offsetAt(point.getX(), point.getY());
+  }
+
+  private double planeX(double x) {
+    return stage.view().toPlaneX(x * stage.pixelRatio());
+  }
+
+  private double planeY(double y) {
+    return stage.view().toPlaneY(y * stage.pixelRatio());
+  }
+
+  private Box toPlane(Box box) {
+    return Box.between(planeX(box.x()), planeY(box.y()), planeX(box.right()), planeY(box.bottom()));
+  }
+}

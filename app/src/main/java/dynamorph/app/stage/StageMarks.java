@@ -1,0 +1,255 @@
+package dynamorph.app.stage;
+
+import dynamorph.app.workspace.Selection;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.text.TextRange;
+import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Caret;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
+
+/**
+ * Draws what lies over the artboards: their names, corner brackets around what is selected with a
+ * tag that names the followed style, the frame of a marquee, caret and selected words, and marks on
+ * overset text.
+ */
+final class StageMarks {
+  private static final Font NAME_FONT = Font.font("Source Sans 3", 13);
+  private static final Font TAG_FONT = Font.font("Source Sans 3", 12);
+  private static final Color KELP = Color.web("#0E6B63");
+  private static final Color EMBER_ON_DARK = Color.web("#F2A36B");
+  private static final Color EMBER_ON_LIGHT = Color.web("#A63F08");
+  private static final Color PLUM = Color.web("#7C2A62");
+  private static final Color SELECTED_WORDS = Color.web("#0E6B63", 0.25);
+
+  /** Length of a corner bracket's arms. */
+  private static final double ARM = 9;
+
+  /** More tags than this would hide the stage; brackets stay. */
+  private static final int MOST_TAGS = 12;
+
+  private final Workspace workspace;
+  private final StageView stage;
+
+  StageMarks(Workspace workspace, StageView stage) {
+    this.workspace = workspace;
+    this.stage = stage;
+  }
+
+  void draw(GraphicsContext g, Optional<Box> marquee, Optional<LayerId> hovered, boolean caretOn) {
+    g.clearRect(0, 0, g.getCanvas().getWidth(), g.getCanvas().getHeight());
+    Optional<Scene> scene = stage.scene();
+    if (scene.isEmpty()) {
+      return;
+    }
+    drawNames(g, scene.get());
+    drawOverset(g, scene.get());
+    Selection selection = workspace.selection();
+    hovered
+        .filter(id -> !selection.contains(id))
+        .flatMap(id -> scene.get().find(id))
+        .ifPresent(found -> drawOutline(g, found));
+    boolean tags = selection.layers().size() <= MOST_TAGS && selection.cursor().isEmpty();
+    for (LayerId id : selection.layers()) {
+      scene.get().find(id).ifPresent(found -> drawSelected(g, found, tags));
+    }
+    if (selection.cursor().isPresent()) {
+      stage.edited().ifPresent(found -> drawCursor(g, found, selection.cursor().get(), caretOn));
+    }
+    marquee.ifPresent(box -> drawMarquee(g, box));
+  }
+
+  private void drawNames(GraphicsContext g, Scene scene) {
+    g.setFont(NAME_FONT);
+    g.setTextBaseline(VPos.BOTTOM);
+    g.setFill(stage.themeProperty().get().mark().deriveColor(0, 1, 1, 0.82));
+    for (Scene.Board board : scene.boards()) {
+      Box box = inNode(board.onPlane());
+      String name = board.artboard().name();
+      String withSize = name + "  " + board.artboard().sizeText();
+      double room = box.width();
+      String shown = width(withSize, NAME_FONT) <= room ? withSize : cut(name, room);
+      g.fillText(shown, box.x(), box.y() - 5);
+    }
+  }
+
+  private static String cut(String name, double room) {
+    if (width(name, NAME_FONT) <= room) {
+      return name;
+    }
+    for (int length = name.length() - 1; length > 2; length--) {
+      String shorter = name.substring(0, length).strip() + "\u2026";
+      if (width(shorter, NAME_FONT) <= room) {
+        return shorter;
+      }
+    }
+    return "";
+  }
+
+  private void drawOverset(GraphicsContext g, Scene scene) {
+    for (Scene.Board board : scene.boards()) {
+      for (PlacedText text : board.texts()) {
+        if (text.layout().overset().isPresent()) {
+          Box box = inNode(StageView.onPlane(new Scene.Found(board, text)));
+          g.setFill(PLUM);
+          g.fillRoundRect(box.right() - 8, box.bottom() - 8, 16, 16, 5, 5);
+          g.setStroke(Color.WHITE);
+          g.setLineWidth(1.6);
+          g.strokeLine(box.right() - 3.5, box.bottom(), box.right() + 3.5, box.bottom());
+          g.strokeLine(box.right(), box.bottom() - 3.5, box.right(), box.bottom() + 3.5);
+        }
+      }
+    }
+  }
+
+  private void drawOutline(GraphicsContext g, Scene.Found found) {
+    enter(g, found);
+    Box box = scaled(found.text().layout().box());
+    g.setStroke(KELP.deriveColor(0, 1, 1, 0.7));
+    g.setLineWidth(1);
+    g.strokeRect(box.x() - 3, box.y() - 3, box.width() + 6, box.height() + 6);
+    g.restore();
+  }
+
+  private void drawSelected(GraphicsContext g, Scene.Found found, boolean withTag) {
+    enter(g, found);
+    Box box = scaled(found.text().layout().box()).grown(4, 4);
+    for (int pass = 0; pass < 2; pass++) {
+      // a pale edge keeps the brackets visible on dark artboards
+      g.setStroke(pass == 0 ? Color.web("#FFFDF9", 0.9) : Color.web("#24313C"));
+      g.setLineWidth(pass == 0 ? 3.4 : 1.6);
+      bracket(g, box.x(), box.y(), 1, 1);
+      bracket(g, box.right(), box.y(), -1, 1);
+      bracket(g, box.x(), box.bottom(), 1, -1);
+      bracket(g, box.right(), box.bottom(), -1, -1);
+    }
+    g.restore();
+    if (withTag) {
+      drawTag(g, found);
+    }
+  }
+
+  private static void bracket(GraphicsContext g, double x, double y, int across, int down) {
+    g.strokePolyline(new double[] {x + across * ARM, x, x}, new double[] {y, y, y + down * ARM}, 3);
+  }
+
+  private void drawTag(GraphicsContext g, Scene.Found found) {
+    TextLayer layer =
+        workspace.project().layer(found.text().layer().id()).orElse(found.text().layer());
+    String style = styleNames(layer);
+    int local = LocalChanges.count(layer);
+    String changes = local == 0 ? "" : " \u00b7 " + local + " local";
+    double styleWidth = width(style, TAG_FONT);
+    double full = styleWidth + width(changes, TAG_FONT) + 14;
+    Box box = inNode(StageView.onPlane(found));
+    double x = Math.max(2, box.x() - 5);
+    double y = Math.max(2, box.y() - 28);
+    g.setFill(stage.themeProperty().get().mark());
+    g.fillRoundRect(x, y, full, 19, 6, 6);
+    g.setFont(TAG_FONT);
+    g.setTextBaseline(VPos.CENTER);
+    g.setFill(stage.themeProperty().get().onMark());
+    g.fillText(style, x + 7, y + 9.5);
+    g.setFill(
+        stage.themeProperty().get() == dynamorph.app.theme.Theme.CHALK
+            ? EMBER_ON_DARK
+            : EMBER_ON_LIGHT);
+    g.fillText(changes, x + 7 + styleWidth, y + 9.5);
+  }
+
+  private String styleNames(TextLayer layer) {
+    Project project = workspace.project();
+    List<StyleId> followed =
+        layer.follows().isEmpty()
+            ? Followers.followed(layer).stream().sorted().toList()
+            : layer.follows();
+    return followed.isEmpty()
+        ? "follows nothing"
+        : followed.stream()
+            .flatMap(id -> project.styles().find(id).stream())
+            .map(Style::name)
+            .collect(Collectors.joining(" + "));
+  }
+
+  private void drawCursor(
+      GraphicsContext g, Scene.Found found, Selection.Cursor cursor, boolean caretOn) {
+    PlacedText text = found.text();
+    TextRange range = cursor.range().within(text.layer().story().all());
+    enter(g, found);
+    g.setFill(SELECTED_WORDS);
+    for (Box box : text.layout().selection(range)) {
+      Box shown = scaled(box);
+      g.fillRect(shown.x(), shown.y(), shown.width(), shown.height());
+    }
+    if (caretOn) {
+      Caret caret = text.layout().caretAt(Math.min(cursor.caret(), text.layer().story().length()));
+      double scale = scale();
+      g.setStroke(Color.WHITE);
+      g.setLineWidth(3);
+      g.strokeLine(
+          caret.x() * scale, caret.top() * scale, caret.x() * scale, caret.bottom() * scale);
+      g.setStroke(KELP);
+      g.setLineWidth(1.5);
+      g.strokeLine(
+          caret.x() * scale, caret.top() * scale, caret.x() * scale, caret.bottom() * scale);
+    }
+    g.restore();
+  }
+
+  private void drawMarquee(GraphicsContext g, Box box) {
+    g.setFill(KELP.deriveColor(0, 1, 1, 0.10));
+    g.fillRect(box.x(), box.y(), box.width(), box.height());
+    g.setStroke(KELP);
+    g.setLineWidth(1);
+    g.strokeRect(box.x() + 0.5, box.y() + 0.5, box.width(), box.height());
+  }
+
+  private double scale() {
+    return stage.view().scale() / stage.pixelRatio();
+  }
+
+  private Box scaled(Box layout) {
+    double scale = scale();
+    return new Box(
+        layout.x() * scale, layout.y() * scale, layout.width() * scale, layout.height() * scale);
+  }
+
+  private Box inNode(Box plane) {
+    Box pixels = stage.view().toPixels(plane);
+    double ratio = stage.pixelRatio();
+    return new Box(
+        pixels.x() / ratio, pixels.y() / ratio, pixels.width() / ratio, pixels.height() / ratio);
+  }
+
+  /** Saves the state and lets the context count in the text's own coordinates, unscaled. */
+  private void enter(GraphicsContext g, Scene.Found found) {
+    double ratio = stage.pixelRatio();
+    g.save();
+    g.translate(
+        stage.view().toPixelX(found.board().artboard().x() + found.text().anchorX()) / ratio,
+        stage.view().toPixelY(found.board().artboard().y() + found.text().anchorY()) / ratio);
+    g.rotate(found.text().look().placement().rotation());
+    g.translate(-found.text().pivotX() * scale(), -found.text().pivotY() * scale());
+  }
+
+  private static double width(String words, Font font) {
+    Text text = new Text(words);
+    text.setFont(font);
+    return text.getLayoutBounds().getWidth();
+  }
+}

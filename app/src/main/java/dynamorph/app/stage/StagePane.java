@@ -1,0 +1,94 @@
+package dynamorph.app.stage;
+
+import dynamorph.app.head.NoticeBar;
+import dynamorph.app.workspace.Tool;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.value.Numbers;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/** The stage with its tools, its zoom and the notices over it. */
+public final class StagePane extends StackPane {
+  private static final double ZOOM_STEP = 1.25;
+
+  public StagePane(Workspace workspace, StageView stage) {
+    setMinSize(0, 0);
+    Node tools = tools(workspace);
+    Node zoom = zoom(stage);
+    NoticeBar notice = new NoticeBar(workspace);
+    getChildren().addAll(stage, tools, zoom, notice);
+    setAlignment(tools, Pos.TOP_LEFT);
+    setAlignment(zoom, Pos.BOTTOM_RIGHT);
+    setAlignment(notice, Pos.BOTTOM_LEFT);
+    setMargin(tools, new Insets(12));
+    setMargin(zoom, new Insets(12));
+    setMargin(notice, new Insets(12));
+  }
+
+  private static Node tools(Workspace workspace) {
+    ToggleGroup group = new ToggleGroup();
+    HBox bar = new HBox(2);
+    bar.getStyleClass().add("tools");
+    bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    for (Tool tool : Tool.values()) {
+      ToggleButton button = new ToggleButton(tool.label());
+      button.getStyleClass().add("tool");
+      button.setId("tool-" + tool.name().toLowerCase(java.util.Locale.ROOT));
+      button.setTooltip(new Tooltip(tool.help() + "  " + tool.label().charAt(0)));
+      button.setToggleGroup(group);
+      button.setFocusTraversable(false);
+      button.setSelected(workspace.toolProperty().get() == tool);
+      button.setOnAction(_ -> {
+        workspace.toolProperty().set(tool);
+        button.setSelected(true);
+      });
+      workspace.toolProperty().addListener((_, _, now) -> button.setSelected(now == tool));
+      bar.getChildren().add(button);
+    }
+    return bar;
+  }
+
+  private static Node zoom(StageView stage) {
+    Label percent = new Label();
+    percent.getStyleClass().add("zoom-percent");
+    Runnable show =
+        () ->
+            percent.setText(
+                Numbers.format(stage.view().scale() / stage.pixelRatio() * 100, 0) + " %");
+    stage.viewProperty().addListener((_, _, _) -> show.run());
+    show.run();
+    Button fit = new Button("Fit");
+    fit.setTooltip(new Tooltip("Show all artboards  Ctrl+0"));
+    fit.setOnAction(_ -> stage.fitAll());
+    Button out = icon(Feather.MINUS, "Zoom out  Ctrl+Minus", () -> stage.zoom(1 / ZOOM_STEP));
+    Button in = icon(Feather.PLUS, "Zoom in  Ctrl+Plus", () -> stage.zoom(ZOOM_STEP));
+    HBox bar = new HBox(2, out, percent, in, fit);
+    bar.setAlignment(Pos.CENTER);
+    bar.getStyleClass().add("zoom-bar");
+    bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    for (Node node : bar.getChildren()) {
+      node.setFocusTraversable(false);
+    }
+    return bar;
+  }
+
+  private static Button icon(Feather code, String help, Runnable work) {
+    Button button = new Button("", new FontIcon(code));
+    button.getStyleClass().add("icon-button");
+    button.setTooltip(new Tooltip(help));
+    button.setAccessibleText(help);
+    button.setOnAction(_ -> work.run());
+    return button;
+  }
+}

@@ -1,0 +1,303 @@
+package dynamorph.app.stage;
+
+import dynamorph.app.background.Frame;
+import dynamorph.app.background.FrameService;
+import dynamorph.app.background.Studio;
+import dynamorph.app.theme.Theme;
+import dynamorph.app.workspace.Selection;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.paint.scene.Scene;
+import dynamorph.paint.stage.View;
+import dynamorph.typeset.layout.Box;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.Region;
+import javafx.util.Duration;
+
+/**
+ * Shows the artboards. The pixels come from the frame service; what lies over them (names, marks,
+ * caret) is drawn by {@link StageMarks}. Until a frame of the present view has come, the last one
+ * is shown moved and scaled into place.
+ */
+public final class StageView extends Region {
+  /** Pixels left free around the artboards when they are fitted. */
+  private static final double FIT_MARGIN = 40;
+
+  private static final Duration BLINK = Duration.millis(530);
+
+  private final Workspace workspace;
+  private final Supplier<Studio> studio;
+  private final FrameService frames = new FrameService(this::show);
+  private final ImageView picture = new ImageView();
+  private final Canvas marks = new Canvas();
+  private final StageMarks painter;
+  private final ReadOnlyObjectWrapper<View> view =
+      new ReadOnlyObjectWrapper<>(new View(1, 1, 1, 0, 0));
+  private final ReadOnlyObjectWrapper<Optional<Frame>> frame =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.CHALK);
+  private final List<Runnable> afterFrame = new ArrayList<>();
+  private Optional<Box> marquee = Optional.empty();
+  private Optional<LayerId> hovered = Optional.empty();
+  private boolean fitWanted = true;
+  private boolean caretOn = true;
+
+  public StageView(Workspace workspace, Supplier<Studio> studio) {
+    this.workspace = workspace;
+    this.studio = studio;
+    this.painter = new StageMarks(workspace, this);
+    getStyleClass().add("stage");
+    setId("stage");
+    setFocusTraversable(true);
+    setAccessibleRole(AccessibleRole.NODE);
+    setAccessibleText("Stage with all artboards");
+    picture.setManaged(false);
+    picture.setSmooth(false);
+    picture.setMouseTransparent(true);
+    marks.setMouseTransparent(true);
+    marks.setManaged(false);
+    getChildren().addAll(picture, marks);
+    workspace.shownProperty().addListener((_, _, _) -> request());
+    workspace.selectionProperty().addListener((_, _, _) -> selectionChanged());
+    theme.addListener((_, _, _) -> request());
+    view.addListener((_, _, _) -> viewChanged());
+    widthProperty().addListener((_, _, _) -> resized());
+    heightProperty().addListener((_, _, _) -> resized());
+    Timeline blink = new Timeline(new KeyFrame(BLINK, _ -> blink()));
+    blink.setCycleCount(Animation.INDEFINITE);
+    blink.play();
+    new StageGestures(workspace, this).install();
+  }
+
+  // --- view
+  // --------------------------------------------------------------------------------------------------------
+
+  public ReadOnlyObjectProperty<View> viewProperty() {
+    return view.getReadOnlyProperty();
+  }
+
+  public View view() {
+    return view.get();
+  }
+
+  /** The last finished frame. */
+  public ReadOnlyObjectProperty<Optional<Frame>> frameProperty() {
+    return frame.getReadOnlyProperty();
+  }
+
+  /** The scene of the last finished frame, if any has come yet. */
+  public Optional<Scene> scene() {
+    return frame.get().map(Frame::scene);
+  }
+
+  public ObjectProperty<Theme> themeProperty() {
+    return theme;
+  }
+
+  /** Device pixels for one unit of the window. */
+  double pixelRatio() {
+    boolean shown = getScene() != null && getScene().getWindow() != null;
+    return shown ? getScene().getWindow().getOutputScaleX() : 1;
+  }
+
+  public void pan(double across, double down) {
+    view.set(view().panned(across * pixelRatio(), down * pixelRatio()));
+  }
+
+  /** Zooms about a point of this node. */
+  public void zoom(double factor, double x, double y) {
+    view.set(view().zoomed(factor, x * pixelRatio(), y * pixelRatio()));
+  }
+
+  /** Zooms about the middle. */
+  public void zoom(double factor) {
+    zoom(factor, getWidth() / 2, getHeight() / 2);
+  }
+
+  /** Sets pixels per point, about the middle. */
+  public void zoomTo(double scale) {
+    zoom(scale * pixelRatio() / view().scale());
+  }
+
+  /** Shows all artboards. */
+  public void fitAll() {
+    Project project = workspace.project();
+    Box bounds =
+        project.artboards().stream()
+            .map(board -> new Box(board.x(), board.y(), board.width(), board.height()))
+            .reduce(Box::with)
+            .orElse(new Box(0, 0, 800, 600));
+    fit(bounds);
+  }
+
+  /** Shows what is selected, or everything if nothing is. */
+  public void fitSelection() {
+    Optional<Box> bounds =
+        scene().stream()
+            .flatMap(scene ->
+                workspace.selection().layers().stream().flatMap(id -> scene.find(id).stream()))
+            .map(StageView::onPlane)
+            .reduce(Box::with);
+    bounds.ifPresentOrElse(this::fit, this::fitAll);
+  }
+
+  /** Shows a layer in the middle, without zooming unless it would not be seen. */
+  public void reveal(LayerId id) {
+    scene().flatMap(scene -> scene.find(id)).map(StageView::onPlane).ifPresent(this::reveal);
+  }
+
+  private void reveal(Box plane) {
+    Box box = view().toPixels(plane);
+    boolean seen = new Box(0, 0, view().width(), view().height()).overlaps(box) && box.height() > 6;
+    if (!seen) {
+      fit(plane.grown(plane.width() * 0.5, plane.height() * 1.5));
+    }
+  }
+
+  static Box onPlane(Scene.Found found) {
+    return found.text().bounds().moved(found.board().artboard().x(), found.board().artboard().y());
+  }
+
+  private void fit(Box plane) {
+    double ratio = pixelRatio();
+    int width = (int) Math.max(1, getWidth() * ratio);
+    int height = (int) Math.max(1, getHeight() * ratio);
+    view.set(View.fitting(plane, width, height, FIT_MARGIN * ratio));
+  }
+
+  /** Fits the artboards once the stage has its size. */
+  public void fitWhenSized() {
+    fitWanted = true;
+    resized();
+  }
+
+  private void resized() {
+    if (getWidth() < 2 || getHeight() < 2) {
+      return;
+    }
+    marks.setWidth(getWidth());
+    marks.setHeight(getHeight());
+    if (fitWanted) {
+      fitWanted = false;
+      fitAll();
+      request();
+    } else {
+      int width = (int) Math.ceil(getWidth() * pixelRatio());
+      int height = (int) Math.ceil(getHeight() * pixelRatio());
+      view.set(view().sized(width, height));
+    }
+  }
+
+  private void viewChanged() {
+    placePicture();
+    drawMarks();
+    request();
+  }
+
+  // --- frames
+  // ------------------------------------------------------------------------------------------------------
+
+  private void request() {
+    if (view().width() > 1) {
+      frames.request(studio.get(), workspace.shownProperty().get(), view(), theme.get().stage());
+    }
+  }
+
+  private void show(Frame finished) {
+    frame.set(Optional.of(finished));
+    picture.setImage(finished.image());
+    placePicture();
+    drawMarks();
+    List<Runnable> waiting = List.copyOf(afterFrame);
+    afterFrame.clear();
+    waiting.forEach(Runnable::run);
+  }
+
+  /** Runs something when the next frame shows. */
+  public void afterNextFrame(Runnable work) {
+    afterFrame.add(work);
+  }
+
+  /** Whether the last frame shows the project and the view as they are now. */
+  public boolean isUpToDate() {
+    return frames.isIdle()
+        && frame
+            .get()
+            .filter(last -> last.scene().project() == workspace.shownProperty().get())
+            .filter(last -> last.view().equals(view()))
+            .isPresent();
+  }
+
+  private void placePicture() {
+    frame
+        .get()
+        .ifPresent(last -> {
+          double ratio = pixelRatio();
+          double zoom = view().scale() / last.view().scale();
+          picture.setFitWidth(last.view().width() * zoom / ratio);
+          picture.setFitHeight(last.view().height() * zoom / ratio);
+          picture.setX((view().offsetX() - last.view().offsetX() * zoom) / ratio);
+          picture.setY((view().offsetY() - last.view().offsetY() * zoom) / ratio);
+        });
+  }
+
+  @Override
+  protected void layoutChildren() {
+    // the picture and the marks place themselves
+  }
+
+  // --- marks
+  // -------------------------------------------------------------------------------------------------------
+
+  private void selectionChanged() {
+    caretOn = true;
+    drawMarks();
+  }
+
+  private void blink() {
+    if (workspace.selection().cursor().isPresent()) {
+      caretOn = !caretOn;
+      drawMarks();
+    }
+  }
+
+  void setMarquee(Optional<Box> box) {
+    marquee = box;
+    drawMarks();
+  }
+
+  void setHovered(Optional<LayerId> layer) {
+    if (!layer.equals(hovered)) {
+      hovered = layer;
+      drawMarks();
+    }
+  }
+
+  private void drawMarks() {
+    painter.draw(marks.getGraphicsContext2D(), marquee, hovered, caretOn);
+  }
+
+  /** The text being edited, with the scene it is laid out in. */
+  Optional<Scene.Found> edited() {
+    Optional<Selection.Cursor> cursor = workspace.selection().cursor();
+    return cursor.flatMap(at -> scene().flatMap(scene -> scene.find(at.layer())));
+  }
+
+  public void close() {
+    frames.close();
+  }
+}

@@ -1,0 +1,360 @@
+package dynamorph.app.stage;
+
+import com.ibm.icu.text.BreakIterator;
+import dynamorph.app.workspace.Selection;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.TextLayer;
+import dynamorph.model.edit.EditText;
+import dynamorph.model.text.Story;
+import dynamorph.model.text.TextRange;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.layout.Caret;
+import dynamorph.typeset.layout.TextLayout;
+import io.github.humbleui.types.Point;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Point2D;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.DataFormat;
+import javafx.scene.input.InputMethodEvent;
+import javafx.scene.input.InputMethodRequests;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+
+/**
+ * Edits a text in place: typing, caret, selection, clipboard. Letters are never cut: the caret
+ * stands between graphemes.
+ */
+final class TextKeys {
+  /** Marks that the plain text on the clipboard is that of the story kept beside it. */
+  private static final DataFormat STYLED = styledFormat();
+
+  private final Workspace workspace;
+  private final StageView stage;
+  private Optional<Story> copied = Optional.empty();
+  private double wantedX = Double.NaN;
+  private Object typingGesture = new Object();
+  private int typedUpTo = -1;
+  private LayerId typedIn;
+
+  TextKeys(Workspace workspace, StageView stage) {
+    this.workspace = workspace;
+    this.stage = stage;
+  }
+
+  private static DataFormat styledFormat() {
+    String type = "application/x-dynamorph-story";
+    DataFormat known = DataFormat.lookupMimeType(type);
+    return known != null ? known : new DataFormat(type);
+  }
+
+  private record Editing(TextLayer layer, Selection.Cursor cursor) {
+    Story story() {
+      return layer.story();
+    }
+
+    TextRange range() {
+      return cursor.range();
+    }
+  }
+
+  private Optional<Editing> editing() {
+    return workspace
+        .selection()
+        .cursor()
+        .flatMap(cursor ->
+            workspace.project().layer(cursor.layer()).map(layer -> new Editing(layer, cursor)));
+  }
+
+  void typed(KeyEvent event) {
+    String typed = event.getCharacter();
+    boolean command = event.isShortcutDown() || event.isControlDown() && !event.isAltDown();
+    if (editing().isEmpty()
+        || command
+        || typed.isEmpty()
+        || typed.charAt(0) < ' '
+        || typed.charAt(0) == 0x7F) {
+      return;
+    }
+    insert(typed);
+    event.consume();
+  }
+
+  /** Handles a key; returns whether it meant something here. */
+  boolean pressed(KeyEvent event) {
+    Optional<Editing> editing = editing();
+    if (editing.isEmpty()) {
+      return false;
+    }
+    if (event.getCode() != KeyCode.UP && event.getCode() != KeyCode.DOWN) {
+      wantedX = Double.NaN;
+    }
+    boolean word = event.isShortcutDown() || event.isAltDown();
+    boolean extend = event.isShiftDown();
+    Editing at = editing.get();
+    switch (event.getCode()) {
+      case ESCAPE -> workspace.select(List.of(at.layer().id()));
+      case LEFT -> sideways(at, true, word, extend);
+      case RIGHT -> sideways(at, false, word, extend);
+      case UP -> vertically(at, -1, extend);
+      case DOWN -> vertically(at, 1, extend);
+      case HOME -> place(at, event.isShortcutDown() ? 0 : lineEdge(at, true), extend);
+      case END ->
+          place(at, event.isShortcutDown() ? at.story().length() : lineEdge(at, false), extend);
+      case BACK_SPACE -> delete(at, true, word);
+      case DELETE -> delete(at, false, word);
+      case ENTER -> insert(event.isShiftDown() ? "\u2028" : "\n");
+      case A -> {
+        return command(event, () -> select(at.layer().id(), 0, at.story().length()));
+      }
+      case C -> {
+        return command(event, () -> copy(at));
+      }
+      case X -> {
+        return command(event, () -> cut(at));
+      }
+      case V -> {
+        return command(event, () -> paste(at, event.isShiftDown()));
+      }
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static boolean command(KeyEvent event, Runnable work) {
+    if (event.isShortcutDown()) {
+      work.run();
+    }
+    return event.isShortcutDown();
+  }
+
+  // --- changing
+  // ----------------------------------------------------------------------------------------------------
+
+  private void insert(String text) {
+    editing()
+        .ifPresent(at -> {
+          // a step ends with each paragraph, and where the caret was put elsewhere in between
+          Object gesture = text.equals("\n") ? new Object() : typing(at);
+          replace(at, EditText.plain(at.layer().id(), at.range(), text), text.length(), gesture);
+        });
+  }
+
+  /** What is typed and deleted without moving the caret in between makes one step. */
+  private Object typing(Editing at) {
+    boolean goesOn =
+        at.range().isEmpty() && at.cursor().caret() == typedUpTo && at.layer().id().equals(typedIn);
+    if (!goesOn) {
+      typingGesture = new Object();
+    }
+    return typingGesture;
+  }
+
+  private void replace(Editing at, EditText edit, int length, Object gesture) {
+    if (workspace.apply(edit, Optional.of(gesture))) {
+      int caret = at.range().start() + length;
+      typedUpTo = caret;
+      typedIn = at.layer().id();
+      select(at.layer().id(), caret, caret);
+    }
+  }
+
+  private void delete(Editing at, boolean backwards, boolean word) {
+    TextRange range = at.range();
+    if (range.isEmpty()) {
+      int other = step(at.story().text(), at.cursor().caret(), backwards, word);
+      range = TextRange.between(at.cursor().caret(), other);
+    }
+    if (!range.isEmpty()) {
+      Editing marked =
+          new Editing(
+              at.layer(), new Selection.Cursor(at.layer().id(), range.start(), range.end()));
+      replace(marked, EditText.plain(at.layer().id(), range, ""), 0, typing(at));
+    }
+  }
+
+  private void copy(Editing at) {
+    if (at.range().isEmpty()) {
+      return;
+    }
+    copied = Optional.of(at.story().slice(at.range()));
+    ClipboardContent content = new ClipboardContent();
+    content.putString(at.story().text(at.range()));
+    content.put(STYLED, "story");
+    Clipboard.getSystemClipboard().setContent(content);
+  }
+
+  private void cut(Editing at) {
+    copy(at);
+    if (!at.range().isEmpty()) {
+      replace(at, EditText.plain(at.layer().id(), at.range(), ""), 0, new Object());
+    }
+  }
+
+  /** Pastes words with the look they were copied with, or plain, in the look of the place. */
+  private void paste(Editing at, boolean plain) {
+    Clipboard clipboard = Clipboard.getSystemClipboard();
+    String text = clipboard.getString();
+    if (text == null || text.isEmpty()) {
+      return;
+    }
+    boolean ours =
+        !plain
+            && clipboard.hasContent(STYLED)
+            && copied.filter(story -> story.text().equals(text)).isPresent();
+    String clean = text.replace("\r\n", "\n").replace('\r', '\n');
+    EditText edit =
+        ours
+            ? new EditText(
+                at.layer().id(), at.range(), new EditText.Replacement.Styled(copied.orElseThrow()))
+            : EditText.plain(at.layer().id(), at.range(), clean);
+    replace(at, edit, clean.length(), new Object());
+  }
+
+  // --- moving
+  // ------------------------------------------------------------------------------------------------------
+
+  private void select(LayerId layer, int anchor, int caret) {
+    workspace.selectionProperty().set(Selection.editing(layer, anchor, caret));
+  }
+
+  private void place(Editing at, int caret, boolean extend) {
+    select(at.layer().id(), extend ? at.cursor().anchor() : caret, caret);
+  }
+
+  /** In a right-to-left paragraph the left arrow goes forwards. */
+  private void sideways(Editing at, boolean left, boolean word, boolean extend) {
+    boolean rightToLeft =
+        layout(at)
+            .map(layout -> layout.lines().get(layout.lineAt(at.cursor().caret())).rightToLeft())
+            .orElse(false);
+    boolean backwards = left != rightToLeft;
+    if (!at.range().isEmpty() && !extend) {
+      place(at, backwards ? at.range().start() : at.range().end(), false);
+    } else {
+      place(at, step(at.story().text(), at.cursor().caret(), backwards, word), extend);
+    }
+  }
+
+  private void vertically(Editing at, int lines, boolean extend) {
+    Optional<TextLayout> found = layout(at);
+    if (found.isEmpty()) {
+      return;
+    }
+    TextLayout layout = found.get();
+    int line = layout.lineAt(at.cursor().caret());
+    int target = line + lines;
+    if (Double.isNaN(wantedX)) {
+      wantedX = layout.caretAt(at.cursor().caret()).x();
+    }
+    if (target < 0) {
+      place(at, 0, extend);
+    } else if (target >= layout.lines().size()) {
+      place(at, at.story().length(), extend);
+    } else {
+      place(at, layout.offsetOnLine(target, wantedX), extend);
+    }
+  }
+
+  private int lineEdge(Editing at, boolean start) {
+    Optional<TextLayout> layout = layout(at);
+    if (layout.isEmpty()) {
+      return at.cursor().caret();
+    }
+    var line = layout.get().lines().get(layout.get().lineAt(at.cursor().caret()));
+    int end = line.endsParagraph() ? line.end() : step(at.story().text(), line.end(), true, false);
+    return start ? line.start() : end;
+  }
+
+  private Optional<TextLayout> layout(Editing at) {
+    return stage
+        .edited()
+        .filter(found -> found.text().layer().story().length() == at.story().length())
+        .map(found -> found.text().layout());
+  }
+
+  private static int step(String text, int from, boolean backwards, boolean word) {
+    BreakIterator breaks =
+        word ? BreakIterator.getWordInstance() : BreakIterator.getCharacterInstance();
+    breaks.setText(text);
+    int at = from;
+    do {
+      int next =
+          backwards
+              ? breaks.preceding(at)
+              : at >= text.length() ? BreakIterator.DONE : breaks.following(at);
+      if (next == BreakIterator.DONE) {
+        return backwards ? 0 : text.length();
+      }
+      at = next;
+    } while (word
+        && at > 0
+        && at < text.length()
+        && Character.isWhitespace(text.charAt(backwards ? at : at - 1)));
+    return at;
+  }
+
+  void selectWord(TextLayer layer, int offset) {
+    BreakIterator words = BreakIterator.getWordInstance();
+    String text = layer.story().text();
+    words.setText(text);
+    int end = offset >= text.length() ? text.length() : words.following(offset);
+    int start = end == 0 ? 0 : words.preceding(end);
+    select(layer.id(), start, end);
+  }
+
+  void selectParagraph(TextLayer layer, int offset) {
+    TextRange range = layer.story().rangeOf(layer.story().paragraphAt(offset));
+    select(layer.id(), range.start(), range.end());
+  }
+
+  // --- input methods
+  // -----------------------------------------------------------------------------------------------
+
+  void installInputMethod() {
+    stage.setInputMethodRequests(new Requests());
+    stage.setOnInputMethodTextChanged(this::composed);
+  }
+
+  private void composed(InputMethodEvent event) {
+    if (!event.getCommitted().isEmpty() && editing().isPresent()) {
+      insert(event.getCommitted());
+      event.consume();
+    }
+  }
+
+  private final class Requests implements InputMethodRequests {
+    @Override
+    public Point2D getTextLocation(int offset) {
+      Optional<Scene.Found> found = stage.edited();
+      Optional<Editing> at = editing();
+      if (found.isEmpty() || at.isEmpty()) {
+        return Point2D.ZERO;
+      }
+      Caret caret = found.get().text().layout().caretAt(at.get().cursor().caret());
+      Point onBoard = found.get().text().toArtboard(caret.x(), caret.bottom());
+      double x = stage.view().toPixelX(found.get().board().artboard().x() + onBoard.getX());
+      double y = stage.view().toPixelY(found.get().board().artboard().y() + onBoard.getY());
+      return stage.localToScreen(x / stage.pixelRatio(), y / stage.pixelRatio());
+    }
+
+    @Override
+    public int getLocationOffset(int x, int y) {
+      return 0;
+    }
+
+    @Override
+    public void cancelLatestCommittedText() {
+      // committed text is an edit like any other; undo takes it back
+    }
+
+    @Override
+    public String getSelectedText() {
+      return editing().map(at -> at.story().text(at.range())).orElse("");
+    }
+  }
+}

@@ -1,0 +1,400 @@
+package dynamorph.app.styles;
+
+import dynamorph.app.stage.StageView;
+import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Selection;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.edit.AddStyle;
+import dynamorph.model.edit.ChangeProject;
+import dynamorph.model.edit.ChangeStyle;
+import dynamorph.model.edit.DeleteStyle;
+import dynamorph.model.edit.Follow;
+import dynamorph.model.edit.Target;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import java.util.List;
+import java.util.Optional;
+import javafx.animation.PauseTransition;
+import javafx.geometry.Point2D;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.util.Duration;
+
+/**
+ * What can be done with a style card. Resting on it shows the selection in the style; one press
+ * lets the selection follow it; two presses open the style desk; dragging it onto texts lets those
+ * follow it. A single press waits until it cannot become a double one any more, so that opening a
+ * style never applies it.
+ */
+public final class CardGestures {
+  private static final Duration REST = Duration.millis(150);
+  private static final Duration DOUBLE_PRESS = Duration.millis(280);
+  private static final double DRAG_THRESHOLD = 6;
+
+  private final Workspace workspace;
+  private final StageView stage;
+  private final Pane overlay;
+  private final PauseTransition rest = new PauseTransition(REST);
+  private final PauseTransition press = new PauseTransition(DOUBLE_PRESS);
+  private final ImageView ghost = new ImageView();
+  private StylesColumn column;
+  private Point2D pressedAt = Point2D.ZERO;
+  private boolean dragging;
+  private Optional<LayerId> over = Optional.empty();
+
+  /**
+   * @param overlay lies over the whole window; the dragged specimen is shown in it
+   */
+  public CardGestures(Workspace workspace, StageView stage, Pane overlay) {
+    this.workspace = workspace;
+    this.stage = stage;
+    this.overlay = overlay;
+    ghost.setOpacity(0.85);
+    ghost.setMouseTransparent(true);
+  }
+
+  void attach(StylesColumn to) {
+    column = to;
+  }
+
+  StyleCard install(StyleCard card, StyleId id) {
+    card.setId("style-" + id);
+    card.setOnMouseMoved(_ -> restOn(id));
+    card.addEventHandler(MouseEvent.MOUSE_ENTERED, _ -> restOn(id));
+    card.addEventHandler(MouseEvent.MOUSE_EXITED, _ -> leave());
+    card.setOnMousePressed(event -> pressed(card, event));
+    card.setOnMouseDragged(event -> dragged(card, id, event));
+    card.setOnMouseReleased(event -> released(id, event));
+    card.setOnKeyPressed(event -> keyPressed(card, id, event));
+    card.focusedProperty()
+        .addListener((_, _, focused) -> {
+          if (focused) {
+            workspace.previewFollowing(id);
+          } else {
+            workspace.endPreview();
+          }
+        });
+    card.edit.setOnAction(_ -> workspace.openDesk(id));
+    card.setOnContextMenuRequested(event -> {
+      press.stop();
+      menu(card, id).show(card, event.getScreenX(), event.getScreenY());
+      event.consume();
+    });
+    return card;
+  }
+
+  // --- trying out
+  // --------------------------------------------------------------------------------------------------
+
+  private Optional<StyleId> resting = Optional.empty();
+
+  private void restOn(StyleId id) {
+    if (dragging || resting.filter(id::equals).isPresent()) {
+      return;
+    }
+    resting = Optional.of(id);
+    rest.setOnFinished(_ -> workspace.previewFollowing(id));
+    rest.playFromStart();
+  }
+
+  private void leave() {
+    rest.stop();
+    resting = Optional.empty();
+    if (!dragging) {
+      workspace.endPreview();
+    }
+  }
+
+  // --- pressing
+  // ----------------------------------------------------------------------------------------------------
+
+  private void pressed(StyleCard card, MouseEvent event) {
+    if (event.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    pressedAt = new Point2D(event.getSceneX(), event.getSceneY());
+    if (event.getClickCount() == 2) {
+      press.stop();
+    }
+    event.consume();
+  }
+
+  private void released(StyleId id, MouseEvent event) {
+    if (event.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    if (dragging) {
+      drop(id, event);
+    } else if (event.getClickCount() == 2) {
+      press.stop();
+      workspace.endPreview();
+      workspace.openDesk(id);
+    } else if (event.getClickCount() == 1) {
+      boolean onTop = event.isAltDown();
+      press.setOnFinished(_ -> choose(id, onTop));
+      press.playFromStart();
+    }
+    event.consume();
+  }
+
+  /** Lets the selection follow the style; with nothing selected the style is only picked. */
+  private void choose(StyleId id, boolean onTop) {
+    boolean deskOpen = workspace.deskProperty().get().isPresent();
+    if (deskOpen) {
+      workspace.openDesk(id);
+    } else if (workspace.selection().isEmpty()) {
+      workspace.pickedStyleProperty().set(Optional.of(id));
+      workspace.tell(
+          Notice.info("Select texts first and press the style again, or drag it onto a text."));
+    } else {
+      workspace.follow(id, onTop);
+    }
+  }
+
+  // --- dragging
+  // ----------------------------------------------------------------------------------------------------
+
+  private void dragged(StyleCard card, StyleId id, MouseEvent event) {
+    Point2D now = new Point2D(event.getSceneX(), event.getSceneY());
+    if (!dragging && now.distance(pressedAt) < DRAG_THRESHOLD) {
+      return;
+    }
+    if (!dragging) {
+      dragging = true;
+      rest.stop();
+      workspace.endPreview();
+      ghost.setImage(card.specimen.getImage());
+      ghost.setFitWidth(card.specimen.getFitWidth() * 0.7);
+      ghost.setPreserveRatio(true);
+      overlay.getChildren().add(ghost);
+    }
+    Point2D at = overlay.sceneToLocal(now);
+    ghost.relocate(at.getX() + 12, at.getY() + 8);
+    Optional<LayerId> under = layerAt(now);
+    if (!under.equals(over)) {
+      over = under;
+      over.ifPresentOrElse(
+          layer -> workspace.preview(Follow.replacing(targetOf(layer), id)), workspace::endPreview);
+    }
+    event.consume();
+  }
+
+  private void drop(StyleId id, MouseEvent event) {
+    dragging = false;
+    overlay.getChildren().remove(ghost);
+    workspace.endPreview();
+    over = Optional.empty();
+    layerAt(new Point2D(event.getSceneX(), event.getSceneY()))
+        .ifPresent(layer -> workspace.follow(targetOf(layer), id, event.isAltDown()));
+  }
+
+  /** Dropped on one of several selected texts, a style goes to all of them. */
+  private Target.Layers targetOf(LayerId layer) {
+    Selection selection = workspace.selection();
+    return selection.contains(layer) && selection.cursor().isEmpty()
+        ? new Target.Layers(selection.layers())
+        : new Target.Layers(List.of(layer));
+  }
+
+  private Optional<LayerId> layerAt(Point2D inWindow) {
+    Point2D at = stage.sceneToLocal(inWindow);
+    if (!stage.contains(at)) {
+      return Optional.empty();
+    }
+    double ratio = stage.getScene().getWindow().getOutputScaleX();
+    double x = stage.view().toPlaneX(at.getX() * ratio);
+    double y = stage.view().toPlaneY(at.getY() * ratio);
+    double tolerance = 4 / stage.view().scale();
+    return stage
+        .scene()
+        .flatMap(scene -> scene.at(x, y, tolerance))
+        .map(found -> found.text().layer().id());
+  }
+
+  // --- keys
+  // --------------------------------------------------------------------------------------------------------
+
+  private void keyPressed(StyleCard card, StyleId id, KeyEvent event) {
+    switch (event.getCode()) {
+      case DOWN -> column.neighbour(id, 1).ifPresent(StyleCard::requestFocus);
+      case UP -> column.neighbour(id, -1).ifPresent(StyleCard::requestFocus);
+      case ENTER -> {
+        if (workspace.selection().isEmpty()) {
+          workspace.openDesk(id);
+        } else {
+          choose(id, event.isAltDown());
+        }
+      }
+      case E -> {
+        if (!event.isShortcutDown()) {
+          return;
+        }
+        workspace.openDesk(id);
+      }
+      case F2 -> rename(card, id);
+      case DELETE, BACK_SPACE -> workspace.apply(new DeleteStyle(id, Optional.empty()));
+      case ESCAPE -> {
+        workspace.endPreview();
+        stage.requestFocus();
+      }
+      case CONTEXT_MENU -> menu(card, id).show(card, javafx.geometry.Side.BOTTOM, 20, -10);
+      default -> {
+        return;
+      }
+    }
+    event.consume();
+  }
+
+  // --- menu
+  // --------------------------------------------------------------------------------------------------------
+
+  private ContextMenu menu(StyleCard card, StyleId id) {
+    Project project = workspace.project();
+    Style style = project.styles().get(id);
+    ContextMenu menu = new ContextMenu();
+    boolean none = workspace.selection().isEmpty();
+    menu.getItems()
+        .addAll(
+            item("Follow on the selection", none, () -> workspace.follow(id, false)),
+            item("Add on top of what is followed", none, () -> workspace.follow(id, true)),
+            item("Select followers", false, () -> selectFollowers(id)),
+            new SeparatorMenuItem(),
+            item("Edit style", false, () -> workspace.openDesk(id)),
+            item(
+                "Derive a style",
+                false,
+                () -> add(AddStyle.derived(style, newId(), freeName(style.name() + ", variant")))),
+            item(
+                "Duplicate",
+                false,
+                () -> add(AddStyle.duplicate(style, newId(), freeName(style.name() + ", copy")))),
+            item("Rename", false, () -> rename(card, id)));
+    if (style.level() == StyleLevel.TEXT) {
+      boolean isBase = project.baseStyle().filter(id::equals).isPresent();
+      menu.getItems()
+          .add(
+              item(
+                  isBase ? "Have no base style" : "Make it the base style",
+                  false,
+                  () ->
+                      workspace.apply(
+                          new ChangeProject.SetBaseStyle(
+                              isBase ? Optional.empty() : Optional.of(id)))));
+    }
+    menu.getItems().addAll(new SeparatorMenuItem(), deleteMenu(project, style));
+    return menu;
+  }
+
+  private MenuItem deleteMenu(Project project, Style style) {
+    int followers = Followers.of(project).direct(style.id()).size();
+    if (followers == 0) {
+      return item(
+          "Delete", false, () -> workspace.apply(new DeleteStyle(style.id(), Optional.empty())));
+    }
+    Menu delete =
+        new Menu("Delete; its " + followers + (followers == 1 ? " follower" : " followers"));
+    delete
+        .getItems()
+        .add(
+            item(
+                "keep the look, as local changes",
+                false,
+                () -> workspace.apply(new DeleteStyle(style.id(), Optional.empty()))));
+    delete.getItems().add(new SeparatorMenuItem());
+    project.styles().stream()
+        .filter(other -> other.level() == style.level() && !other.id().equals(style.id()))
+        .forEach(other ->
+            delete
+                .getItems()
+                .add(
+                    item(
+                        "follow " + other.name(),
+                        false,
+                        () ->
+                            workspace.apply(
+                                new DeleteStyle(style.id(), Optional.of(other.id()))))));
+    return delete;
+  }
+
+  private static MenuItem item(String label, boolean disabled, Runnable work) {
+    MenuItem item = new MenuItem(label);
+    item.setDisable(disabled);
+    item.setOnAction(_ -> work.run());
+    return item;
+  }
+
+  private void selectFollowers(StyleId id) {
+    workspace.select(
+        Followers.of(workspace.project()).of(id).stream()
+            .map(follower -> follower.layer().id())
+            .toList());
+  }
+
+  private StyleId newId() {
+    return new StyleId(workspace.ids().next("style"));
+  }
+
+  private String freeName(String wanted) {
+    String name = wanted;
+    for (int number = 2; workspace.project().styles().named(name).isPresent(); number++) {
+      name = wanted + " " + number;
+    }
+    return name;
+  }
+
+  private void add(AddStyle edit) {
+    if (workspace.apply(edit)) {
+      workspace.openDesk(edit.style().id());
+    }
+  }
+
+  /** Puts a field in the place of the name. */
+  private void rename(StyleCard card, StyleId id) {
+    Style style = workspace.project().styles().get(id);
+    TextField field = new TextField(style.name());
+    field.getStyleClass().add("rename-field");
+    card.name.setGraphic(field);
+    card.name.setText("");
+    boolean[] done = {false};
+    Runnable finish =
+        () -> {
+          if (!done[0]) {
+            done[0] = true;
+            card.name.setGraphic(null);
+            card.name.setText(style.name());
+            if (!field.getText().isBlank() && !field.getText().strip().equals(style.name())) {
+              workspace.apply(new ChangeStyle(style.withName(field.getText())));
+            }
+          }
+        };
+    field.setOnAction(_ -> finish.run());
+    field
+        .focusedProperty()
+        .addListener((_, _, focused) -> {
+          if (!focused) {
+            finish.run();
+          }
+        });
+    field.setOnKeyPressed(event -> {
+      if (event.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
+        field.setText(style.name());
+        finish.run();
+      }
+      event.consume();
+    });
+    field.requestFocus();
+    field.selectAll();
+  }
+}

@@ -1,0 +1,87 @@
+package dynamorph.app.theme;
+
+import atlantafx.base.theme.PrimerDark;
+import atlantafx.base.theme.PrimerLight;
+import dynamorph.model.value.Rgba;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import javafx.application.Application;
+import javafx.scene.Scene;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+
+/** A theme of the window. */
+public enum Theme {
+  /** Paper whites and slate ink. */
+  CHALK("Chalk", "chalk.css", 0xFFDAD6CD),
+  /** Dark and warm. */
+  LAMP("Lamp", "lamp.css", 0xFF3A3733);
+
+  private static final List<String> FONTS =
+      List.of(
+          "SourceSans3_400Regular.ttf",
+          "SourceSans3_600SemiBold.ttf",
+          "SourceSans3_400Regular_Italic.ttf");
+
+  private final String label;
+  private final String sheet;
+  private final Rgba stage;
+
+  Theme(String label, String sheet, int stage) {
+    this.label = label;
+    this.sheet = sheet;
+    this.stage = new Rgba(stage);
+  }
+
+  public String label() {
+    return label;
+  }
+
+  /** The colour around artboards, neutral in lightness. */
+  public Rgba stage() {
+    return stage;
+  }
+
+  /** The colour of marks on the stage. */
+  public Color mark() {
+    return this == CHALK ? Color.web("#24313C") : Color.web("#F2EADD");
+  }
+
+  /** The colour of words on a mark. */
+  public Color onMark() {
+    return this == CHALK ? Color.web("#FFFDF9") : Color.web("#24211E");
+  }
+
+  /** The other theme. */
+  public Theme other() {
+    return this == CHALK ? LAMP : CHALK;
+  }
+
+  /** Reads the interface font; once, before the first window. */
+  public static void loadFonts() {
+    for (String file : FONTS) {
+      try (InputStream stream =
+          dynamorph.typeset.font.FontLibrary.class.getResourceAsStream(
+              "/dynamorph/typeset/fonts/source-sans-3/" + file)) {
+        Font.loadFont(stream, 13);
+      } catch (IOException unreadable) {
+        throw new UncheckedIOException(unreadable);
+      }
+    }
+  }
+
+  /** Dresses a window. */
+  public void dress(Scene scene) {
+    Application.setUserAgentStylesheet(
+        this == CHALK
+            ? new PrimerLight().getUserAgentStylesheet()
+            : new PrimerDark().getUserAgentStylesheet());
+    scene.getStylesheets().setAll(resource(sheet), resource("dynamorph.css"));
+  }
+
+  private static String resource(String name) {
+    return Theme.class.getResource("/dynamorph/app/theme/" + name).toExternalForm();
+  }
+}
