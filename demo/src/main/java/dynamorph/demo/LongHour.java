@@ -159,7 +159,7 @@ public final class LongHour {
                     "label-6-title",
                     "Title",
                     "Bell, founded in Halm",
-                    box(Anchor.TOP_LEFT, 48, 36, 700, 96))
+                    box(Anchor.TOP_LEFT, 48, 28, 700, 112))
                 .withLocal(title))
         .plus(
             layer(
@@ -182,7 +182,7 @@ public final class LongHour {
     String id = "label-" + number;
     return board(id, "Label " + number, 280, 160, LengthUnit.MILLIMETRE, "card", x, 660)
         .plus(
-            layer(id + "-title", "Title", title, box(Anchor.TOP_LEFT, 48, 36, 700, 96))
+            layer(id + "-title", "Title", title, box(Anchor.TOP_LEFT, 48, 28, 700, 112))
                 .withFollows(titleFollows)
                 .withLocal(titleLocal))
         .plus(

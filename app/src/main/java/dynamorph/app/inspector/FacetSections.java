@@ -24,7 +24,7 @@ import javafx.scene.layout.VBox;
  * The facets with a row for each property, the same for the selection and for a style on the desk.
  */
 public final class FacetSections extends VBox {
-  private static final double LABEL_WIDTH = 88;
+  private static final double LABEL_WIDTH = 80;
 
   /**
    * Properties that stand beside each other in one row, by the row's label; all others have a row
@@ -34,13 +34,12 @@ public final class FacetSections extends VBox {
 
   private static final List<Pair> PAIRS =
       List.of(
-          new Pair("Weight, slant", Properties.FONT_WEIGHT, Properties.SLANT),
-          new Pair("Leading, track", Properties.LEADING, Properties.TRACKING),
-          new Pair("Align, first line", Properties.ALIGNMENT, Properties.INDENT_FIRST),
+          new Pair("Size, slant", Properties.SIZE, Properties.SLANT),
+          new Pair("Align, indent", Properties.ALIGNMENT, Properties.INDENT_FIRST),
           new Pair("Indents", Properties.INDENT_START, Properties.INDENT_END),
-          new Pair("Space above, b.", Properties.SPACE_BEFORE, Properties.SPACE_AFTER),
+          new Pair("Above, below", Properties.SPACE_BEFORE, Properties.SPACE_AFTER),
           new Pair("Across, down", Properties.POSITION_X, Properties.POSITION_Y),
-          new Pair("Anchor, turn", Properties.ANCHOR, Properties.ROTATION),
+          new Pair("Box, turn", Properties.BOX, Properties.ROTATION),
           new Pair("Width, height", Properties.BOX_WIDTH, Properties.BOX_HEIGHT));
 
   private final Editors editors;
@@ -92,9 +91,8 @@ public final class FacetSections extends VBox {
     GridPane grid = new GridPane(6, 4);
     ColumnConstraints labels = new ColumnConstraints(LABEL_WIDTH);
     ColumnConstraints half = new ColumnConstraints();
-    half.setPercentWidth(-1);
     half.setHgrow(Priority.ALWAYS);
-    half.setPrefWidth(90);
+    half.setPrefWidth(92);
     grid.getColumnConstraints().addAll(labels, half, half);
     int row = 0;
     for (Property<?> property : Properties.of(facet).collect(Collectors.toList())) {

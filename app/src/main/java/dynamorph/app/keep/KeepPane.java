@@ -44,7 +44,7 @@ import javafx.util.StringConverter;
  */
 public final class KeepPane extends VBox {
   private final Workspace workspace;
-  private final Label title = new Label("Keep this look as a style");
+  private final Label heading = new Label("Keep this look as a style");
   private final Label from = new Label();
   private final TextField name = new TextField();
   private final TextField group = new TextField();
@@ -67,7 +67,7 @@ public final class KeepPane extends VBox {
   }
 
   private VBox head() {
-    title.getStyleClass().add("section-title");
+    heading.getStyleClass().add("section-title");
     from.getStyleClass().add("quiet");
     name.setId("keep-name");
     base.setMaxWidth(Double.MAX_VALUE);
@@ -90,7 +90,7 @@ public final class KeepPane extends VBox {
     grid.addRow(0, rowLabel("Name"), name);
     grid.addRow(1, rowLabel("Group"), group);
     grid.addRow(2, rowLabel("Based on"), base);
-    VBox head = new VBox(6, title, from, grid);
+    VBox head = new VBox(6, heading, from, grid);
     head.getStyleClass().add("inspector-head");
     return head;
   }
@@ -183,31 +183,43 @@ public final class KeepPane extends VBox {
     return true;
   }
 
+  /** What differs stands on top; the rest follows by facet. */
   private void buildList() {
     boxes.clear();
     list.getChildren().clear();
+    String than =
+        proposal
+            .basedOn()
+            .flatMap(workspace.project().styles()::find)
+            .map(Style::name)
+            .orElse("plain text");
+    addSection("Differs from " + than, proposal.different());
     for (Facet facet : Facet.values()) {
       Set<PropertyKey<?>> keys =
           proposal.values().keys().stream()
-              .filter(key -> key.property().facet() == facet)
+              .filter(key -> key.property().facet() == facet && !proposal.different().contains(key))
               .collect(Collectors.toCollection(LinkedHashSet::new));
-      if (!keys.isEmpty()) {
-        list.getChildren().add(facetOf(facet, keys));
-      }
+      addSection(facet.label(), keys);
     }
     updateCount();
   }
 
-  private Node facetOf(Facet facet, Set<PropertyKey<?>> keys) {
-    Label heading = new Label(facet.label());
-    heading.getStyleClass().add("section-title");
+  private void addSection(String title, Set<PropertyKey<?>> keys) {
+    if (!keys.isEmpty()) {
+      list.getChildren().add(section(title, keys));
+    }
+  }
+
+  private Node section(String title, Set<PropertyKey<?>> keys) {
+    Label name = new Label(title);
+    name.getStyleClass().add("section-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     Hyperlink all = new Hyperlink("all");
     all.setOnAction(_ -> tick(keys, true));
     Hyperlink none = new Hyperlink("none");
     none.setOnAction(_ -> tick(keys, false));
-    HBox head = new HBox(4, heading, gap, all, none);
+    HBox head = new HBox(4, name, gap, all, none);
     head.setAlignment(Pos.CENTER_LEFT);
     VBox section = new VBox(3, head);
     section.getStyleClass().add("facet");

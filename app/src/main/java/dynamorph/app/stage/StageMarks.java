@@ -1,5 +1,6 @@
 package dynamorph.app.stage;
 
+import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.LayerId;
@@ -57,14 +58,21 @@ final class StageMarks {
     if (scene.isEmpty()) {
       return;
     }
-    drawNames(g, scene.get());
-    drawOverset(g, scene.get());
     Selection selection = workspace.selection();
+    boolean tags = selection.layers().size() <= MOST_TAGS && selection.cursor().isEmpty();
+    List<Box> tagBoxes =
+        !tags
+            ? List.of()
+            : selection.layers().stream()
+                .flatMap(id -> scene.get().find(id).stream())
+                .map(found -> tag(found).box())
+                .toList();
+    drawNames(g, scene.get(), tagBoxes);
+    drawOverset(g, scene.get());
     hovered
         .filter(id -> !selection.contains(id))
         .flatMap(id -> scene.get().find(id))
         .ifPresent(found -> drawOutline(g, found));
-    boolean tags = selection.layers().size() <= MOST_TAGS && selection.cursor().isEmpty();
     for (LayerId id : selection.layers()) {
       scene.get().find(id).ifPresent(found -> drawSelected(g, found, tags));
     }
@@ -74,7 +82,8 @@ final class StageMarks {
     marquee.ifPresent(box -> drawMarquee(g, box));
   }
 
-  private void drawNames(GraphicsContext g, Scene scene) {
+  /** A name gives way to a tag. */
+  private void drawNames(GraphicsContext g, Scene scene, List<Box> tags) {
     g.setFont(NAME_FONT);
     g.setTextBaseline(VPos.BOTTOM);
     g.setFill(stage.themeProperty().get().mark().deriveColor(0, 1, 1, 0.82));
@@ -84,7 +93,10 @@ final class StageMarks {
       String withSize = name + "  " + board.artboard().sizeText();
       double room = box.width();
       String shown = width(withSize, NAME_FONT) <= room ? withSize : cut(name, room);
-      g.fillText(shown, box.x(), box.y() - 5);
+      Box place = new Box(box.x(), box.y() - 24, width(shown, NAME_FONT), 22);
+      if (tags.stream().noneMatch(place::overlaps)) {
+        g.fillText(shown, box.x(), box.y() - 5);
+      }
     }
   }
 
@@ -148,28 +160,37 @@ final class StageMarks {
     g.strokePolyline(new double[] {x + across * ARM, x, x}, new double[] {y, y, y + down * ARM}, 3);
   }
 
-  private void drawTag(GraphicsContext g, Scene.Found found) {
+  /** What a tag says, and where. */
+  private record Tag(String style, String changes, double styleWidth, Box box) {}
+
+  private Tag tag(Scene.Found found) {
     TextLayer layer =
         workspace.project().layer(found.text().layer().id()).orElse(found.text().layer());
     String style = styleNames(layer);
     int local = LocalChanges.count(layer);
     String changes = local == 0 ? "" : " \u00b7 " + local + " local";
     double styleWidth = width(style, TAG_FONT);
-    double full = styleWidth + width(changes, TAG_FONT) + 14;
     Box box = inNode(StageView.onPlane(found));
-    double x = Math.max(2, box.x() - 5);
-    double y = Math.max(2, box.y() - 28);
-    g.setFill(stage.themeProperty().get().mark());
-    g.fillRoundRect(x, y, full, 19, 6, 6);
+    double full = styleWidth + width(changes, TAG_FONT) + 14;
+    return new Tag(
+        style,
+        changes,
+        styleWidth,
+        new Box(Math.max(2, box.x() - 5), Math.max(2, box.y() - 28), full, 19));
+  }
+
+  private void drawTag(GraphicsContext g, Scene.Found found) {
+    Tag tag = tag(found);
+    Theme theme = stage.themeProperty().get();
+    double middle = tag.box().y() + 9.5;
+    g.setFill(theme.mark());
+    g.fillRoundRect(tag.box().x(), tag.box().y(), tag.box().width(), tag.box().height(), 6, 6);
     g.setFont(TAG_FONT);
     g.setTextBaseline(VPos.CENTER);
-    g.setFill(stage.themeProperty().get().onMark());
-    g.fillText(style, x + 7, y + 9.5);
-    g.setFill(
-        stage.themeProperty().get() == dynamorph.app.theme.Theme.CHALK
-            ? EMBER_ON_DARK
-            : EMBER_ON_LIGHT);
-    g.fillText(changes, x + 7 + styleWidth, y + 9.5);
+    g.setFill(theme.onMark());
+    g.fillText(tag.style(), tag.box().x() + 7, middle);
+    g.setFill(theme == Theme.CHALK ? EMBER_ON_DARK : EMBER_ON_LIGHT);
+    g.fillText(tag.changes(), tag.box().x() + 7 + tag.styleWidth(), middle);
   }
 
   private String styleNames(TextLayer layer) {

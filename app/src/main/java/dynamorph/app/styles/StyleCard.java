@@ -17,7 +17,7 @@ import javafx.scene.shape.Rectangle;
 /** A specimen with the style's name, level and counts. Knows nothing of what pressing it does. */
 final class StyleCard extends HBox {
   static final double SPECIMEN_HEIGHT = 46;
-  static final double WIDTH = 246;
+  static final double WIDTH = 243;
 
   /** How far a derived style stands in from its base. */
   static final double INDENT = 14;

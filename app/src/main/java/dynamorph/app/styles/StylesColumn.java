@@ -16,6 +16,7 @@ import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -113,7 +114,7 @@ public final class StylesColumn extends VBox {
   }
 
   private Node filters() {
-    filter.setPromptText("Filter by name, font, group");
+    filter.setPromptText("Filter");
     filter.setAccessibleText("Filter styles");
     filter.textProperty().addListener((_, _, _) -> update());
     show.getItems().addAll(Show.values());
@@ -226,7 +227,7 @@ public final class StylesColumn extends VBox {
     Style style = entry.style();
     StyleCard card = cards.computeIfAbsent(style.id(), id -> gestures.install(new StyleCard(), id));
     boolean base = project.baseStyle().filter(style.id()::equals).isPresent();
-    int count = base ? followers.direct(style.id()).size() : followers.of(style.id()).size();
+    int count = followers.of(style.id()).size();
     card.show(style, entry.depth(), count, deviating(followers, style), base);
     drawSpecimen(project, followers, card, entry);
     return card;
@@ -275,7 +276,7 @@ public final class StylesColumn extends VBox {
 
   /** The artboard colour that the style is seen on most, so that pale letters show. */
   private Rgba background(Project project, Followers followers, Style style) {
-    Map<Rgba, Integer> seen = new HashMap<>();
+    Map<Rgba, Integer> seen = new LinkedHashMap<>();
     Set<dynamorph.model.LayerId> ids = new HashSet<>();
     List<Followers.Follower> all = followers.direct(style.id());
     all.stream().limit(50).map(Followers.Follower::layer).map(TextLayer::id).forEach(ids::add);
@@ -288,8 +289,10 @@ public final class StylesColumn extends VBox {
         seen.merge(project.palette().colour(board.background()), (int) count, Integer::sum);
       }
     }
+    int most = seen.values().stream().mapToInt(Integer::intValue).max().orElse(0);
     return seen.entrySet().stream()
-        .max(Map.Entry.comparingByValue())
+        .filter(entry -> entry.getValue() == most)
+        .findFirst()
         .map(Map.Entry::getKey)
         .orElse(new Rgba(0xFFFBF8F1));
   }

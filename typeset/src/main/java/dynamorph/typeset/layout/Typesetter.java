@@ -123,10 +123,13 @@ public final class Typesetter {
   private static final double SLACK = 0.01;
 
   private static Optional<Overset> overset(List<Line> lines, double height, boolean tooWide) {
-    List<Line> hidden = lines.stream().filter(line -> line.bottom() > height + SLACK).toList();
-    if (hidden.isEmpty() && !tooWide) {
+    List<Line> below = lines.stream().filter(line -> line.bottom() > height + SLACK).toList();
+    if (below.isEmpty() && !tooWide) {
       return Optional.empty();
     }
+    // a box that is too low for anything still shows its first line, or the text would seem to be
+    // gone
+    List<Line> hidden = below.size() == lines.size() ? below.subList(1, below.size()) : below;
     int units = hidden.stream().mapToInt(line -> line.end() - line.start()).sum();
     return Optional.of(new Overset(hidden.size(), units, tooWide));
   }
