@@ -23,6 +23,7 @@ import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
 import dynamorph.model.value.TextCase;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -394,10 +395,18 @@ public final class Properties {
         "unknown property \"" + path + "\"; did you mean \"" + suggestion + "\"?");
   }
 
+  /**
+   * A name that holds the wanted one, such as font-weight for weight, else the one with the fewest
+   * different letters.
+   */
   private static String nearest(String id, Map<String, Property<?>> table) {
     return table.keySet().stream()
-        .min(java.util.Comparator.comparingInt(known -> distance(id, known)))
-        .orElseThrow();
+        .filter(known -> id.length() > 2 && known.contains(id))
+        .findFirst()
+        .orElseGet(() ->
+            table.keySet().stream()
+                .min(Comparator.comparingInt(known -> distance(id, known)))
+                .orElseThrow());
   }
 
   /** Edit distance (Levenshtein 1966). */

@@ -1,0 +1,259 @@
+package dynamorph.model.random;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.edit.Target;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Level;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.property.ValueType;
+import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.style.Swatch;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import dynamorph.model.text.TextRange;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Leading;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.Rgba;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import org.pcollections.TreePVector;
+
+/**
+ * Random projects for tests of invariants: styles up to eight deep, stacked and at all levels,
+ * patched coats, local changes everywhere. The same seed always gives the same project.
+ */
+public final class RandomProjects {
+  private static final List<String> FAMILIES =
+      List.of("EB Garamond", "Source Sans 3", "Anton", "No Such Face");
+  private static final List<String> WORDS =
+      List.of(
+          "hour",
+          "bell",
+          "brass",
+          "\u0633\u0627\u0639\u0629",
+          "\u6642\u8a08",
+          "tooth",
+          "a",
+          "",
+          "Stra\u00dfe");
+  private static final List<String> COATS = List.of("fill", "rim", "glow");
+  private static final List<PropertyKey<?>> KEYS = keys();
+
+  private final SplittableRandom random;
+
+  public RandomProjects(long seed) {
+    this.random = new SplittableRandom(seed);
+  }
+
+  private static List<PropertyKey<?>> keys() {
+    List<PropertyKey<?>> keys = new ArrayList<>();
+    Properties.all()
+        .forEach(property -> {
+          switch (property.part()) {
+            case TEXT -> keys.add(property.key());
+            case COAT -> {
+              COATS.forEach(coat -> keys.add(property.at(Address.coat(coat))));
+              keys.add(property.at(Address.plateCoat("ground")));
+            }
+            case EFFECT -> keys.add(property.at(Address.coat("rim").effect("shadow")));
+          }
+        });
+    return keys;
+  }
+
+  /** A project with two artboards, a dozen styles and as many layers. */
+  public Project project() {
+    List<Swatch> swatches = new ArrayList<>();
+    for (int index = 0; index < 4; index++) {
+      swatches.add(new Swatch("s" + index, "Swatch " + index, colour()));
+    }
+    List<Style> styles = new ArrayList<>();
+    for (int index = 0; index < 14; index++) {
+      styles.add(style(index, styles));
+    }
+    Project project =
+        Project.empty("Random")
+            .withPalette(new Palette(swatches))
+            .withStyles(StyleBook.of(styles))
+            .withBaseStyle(
+                random.nextBoolean()
+                    ? styles.stream()
+                        .filter(style -> style.level() == StyleLevel.TEXT)
+                        .map(Style::id)
+                        .findFirst()
+                    : Optional.empty());
+    List<Artboard> boards = new ArrayList<>();
+    for (int board = 0; board < 2; board++) {
+      List<TextLayer> layers = new ArrayList<>();
+      for (int index = 0; index < 6; index++) {
+        layers.add(layer("l" + board + index, styles));
+      }
+      boards.add(
+          Artboard.empty("b" + board, "Board " + board, 300, 200, LengthUnit.MILLIMETRE)
+              .withBackground(Colour.swatch("s" + board))
+              .withOrigin(board * 900, 0)
+              .withLayers(layers));
+    }
+    return project.withArtboards(TreePVector.from(boards));
+  }
+
+  /**
+   * The first style is a text style; each may be based on the one before it of its level, so chains
+   * grow deep.
+   */
+  private Style style(int index, List<Style> before) {
+    StyleLevel level = index == 0 ? StyleLevel.TEXT : pick(List.of(StyleLevel.values()));
+    Optional<StyleId> base =
+        before.reversed().stream()
+            .filter(style -> style.level() == level)
+            .filter(_ -> random.nextInt(4) > 0)
+            .map(Style::id)
+            .findFirst();
+    return new Style(
+        new StyleId("st" + index),
+        "Style " + index,
+        pick(List.of("", "Panels", "Labels/Loans")),
+        level,
+        base,
+        values(random.nextInt(6), level.level()),
+        "");
+  }
+
+  private TextLayer layer(String id, List<Style> styles) {
+    List<Paragraph> paragraphs = new ArrayList<>();
+    for (int index = 0; index <= random.nextInt(3); index++) {
+      paragraphs.add(paragraph(styles));
+    }
+    PropertySet placement =
+        values(4, Level.LAYER)
+            .where(key -> key.property().facet() == dynamorph.model.property.Facet.PLACEMENT);
+    return new TextLayer(
+        TextLayer.of(id, id, "").id(),
+        "Layer " + id,
+        new Story(paragraphs),
+        placement,
+        follows(styles, StyleLevel.TEXT),
+        random.nextBoolean() ? PropertySet.EMPTY : values(3, Level.LAYER));
+  }
+
+  private Paragraph paragraph(List<Style> styles) {
+    List<Span> spans = new ArrayList<>();
+    for (int index = 0; index <= random.nextInt(3); index++) {
+      spans.add(
+          new Span(
+              pick(WORDS) + " " + pick(WORDS),
+              follows(styles, StyleLevel.CHARACTER),
+              random.nextInt(3) > 0 ? PropertySet.EMPTY : values(2, Level.SPAN)));
+    }
+    return new Paragraph(
+        spans,
+        follows(styles, StyleLevel.PARAGRAPH).stream().findFirst(),
+        random.nextInt(3) > 0 ? PropertySet.EMPTY : values(2, Level.PARAGRAPH));
+  }
+
+  private List<StyleId> follows(List<Style> styles, StyleLevel level) {
+    List<StyleId> follows = new ArrayList<>();
+    for (Style style : styles) {
+      if (style.level() == level && random.nextInt(4) == 0) {
+        follows.add(style.id());
+      }
+    }
+    return follows;
+  }
+
+  /** A few random values that count on a level. */
+  public PropertySet values(int count, Level level) {
+    PropertySet set = PropertySet.EMPTY;
+    for (int index = 0; index < count; index++) {
+      PropertyKey<?> key = pick(KEYS);
+      if (key.countsOn(level)) {
+        set = with(set, key);
+      }
+    }
+    return set;
+  }
+
+  private <T> PropertySet with(PropertySet set, PropertyKey<T> key) {
+    return set.with(key, value(key.property().type()));
+  }
+
+  @SuppressWarnings("unchecked") // each branch gives the type that its case names
+  private <T> T value(ValueType<T> type) {
+    Object value =
+        switch (type) {
+          case ValueType.Words _ -> pick(FAMILIES);
+          case ValueType.Number(double least, double most, String _) ->
+              (double) Math.round(Math.clamp(random.nextInt(-40, 900), least, most));
+          case ValueType.Flag _ -> random.nextBoolean();
+          case ValueType.Lengths(double least, double _) ->
+              new Length(
+                  Math.max(least, random.nextInt(-20, 40) / 10.0),
+                  pick(List.of(Length.Unit.values())));
+          case ValueType.Sizes _ -> size();
+          case ValueType.Leadings _ ->
+              pick(List.of(Leading.AUTOMATIC, new Leading.Relative(1.4), new Leading.Absolute(20)));
+          case ValueType.Colours _ ->
+              random.nextBoolean() ? Colour.swatch("s" + random.nextInt(4)) : Colour.of(colour());
+          case ValueType.Choice<?> choice -> pick(choice.options());
+        };
+    return (T) value;
+  }
+
+  private FontSize size() {
+    return switch (random.nextInt(3)) {
+      case 0 -> FontSize.points(random.nextInt(6, 60));
+      case 1 -> new FontSize.Times(random.nextInt(5, 20) / 10.0);
+      default -> new FontSize.Plus(random.nextInt(-3, 6));
+    };
+  }
+
+  private Rgba colour() {
+    return new Rgba(0xFF000000 | random.nextInt(0x1000000));
+  }
+
+  /** One of a list. */
+  public <X> X pick(List<? extends X> list) {
+    return list.get(random.nextInt(list.size()));
+  }
+
+  /** Some layers of a project, at least one. */
+  public Target.Layers layers(Project project) {
+    List<TextLayer> all = project.layers().toList();
+    List<TextLayer> some =
+        new ArrayList<>(all.stream().filter(_ -> random.nextInt(3) == 0).toList());
+    if (some.isEmpty()) {
+      some.add(pick(all));
+    }
+    return new Target.Layers(some.stream().map(TextLayer::id).toList());
+  }
+
+  /** Some words of one layer, or a caret. */
+  public Target.Words words(Project project) {
+    TextLayer layer = pick(project.layers().toList());
+    int length = layer.story().length();
+    return new Target.Words(
+        layer.id(), TextRange.between(random.nextInt(length + 1), random.nextInt(length + 1)));
+  }
+
+  public int number(int bound) {
+    return random.nextInt(bound);
+  }
+
+  public boolean chance() {
+    return random.nextBoolean();
+  }
+}

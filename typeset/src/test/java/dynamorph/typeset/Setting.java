@@ -1,0 +1,70 @@
+package dynamorph.typeset;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Story;
+import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.FontSize;
+import dynamorph.typeset.font.FontLibrary;
+import dynamorph.typeset.layout.TextLayout;
+import dynamorph.typeset.layout.Typesetter;
+
+/** Sets texts for tests, with the shipped fonts only. */
+public record Setting(Story story, PropertySet values) {
+  private static final FontLibrary FONTS = FontLibrary.shipped();
+  private static final Typesetter TYPESETTER = new Typesetter(FONTS);
+
+  /** Plain text in Source Sans 3 at 20 pt, as a point. */
+  public static Setting of(String text) {
+    return of(Story.of(text));
+  }
+
+  public static Setting of(Story story) {
+    return new Setting(story, PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(20)));
+  }
+
+  public <T> Setting with(dynamorph.model.property.Property<T> property, T value) {
+    return new Setting(story, values.with(property, value));
+  }
+
+  /** In a box of this measure that grows. */
+  public Setting inBox(double width) {
+    return with(Properties.BOX, BoxFit.GROW).with(Properties.BOX_WIDTH, width);
+  }
+
+  /** In a fixed box. */
+  public Setting inBox(double width, double height) {
+    return with(Properties.BOX, BoxFit.FIXED)
+        .with(Properties.BOX_WIDTH, width)
+        .with(Properties.BOX_HEIGHT, height);
+  }
+
+  public ResolvedLayer look() {
+    TextLayer layer = layer();
+    Project project =
+        Project.empty("t").plus(Artboard.empty("a", "A", 500, 500, LengthUnit.POINT).plus(layer));
+    return Cascade.of(project).resolve(layer);
+  }
+
+  private TextLayer layer() {
+    return TextLayer.of("t", "T", "").withStory(story).withLocal(values);
+  }
+
+  public TextLayout layout() {
+    return TYPESETTER.layout(story, look());
+  }
+
+  public static FontLibrary fonts() {
+    return FONTS;
+  }
+
+  public static Typesetter typesetter() {
+    return TYPESETTER;
+  }
+}

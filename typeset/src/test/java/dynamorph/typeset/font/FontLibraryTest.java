@@ -1,0 +1,129 @@
+package dynamorph.typeset.font;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dynamorph.model.Asset;
+import dynamorph.model.value.Slant;
+import dynamorph.typeset.Setting;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class FontLibraryTest {
+  private final FontLibrary fonts = Setting.fonts();
+
+  @ParameterizedTest
+  @CsvSource({
+    "Source Sans 3, 400, UPRIGHT, Source Sans 3 400, false",
+    "source sans 3, 650, UPRIGHT, Source Sans 3 700, false",
+    "Source Sans 3, 450, UPRIGHT, Source Sans 3 400, false",
+    "Source Sans 3, 500, UPRIGHT, Source Sans 3 400, false",
+    "Source Sans 3, 1, UPRIGHT, Source Sans 3 300, false",
+    "Barlow Condensed, 1000, UPRIGHT, Barlow Condensed 800, false",
+    "EB Garamond, 400, ITALIC, EB Garamond 400 italic, false",
+    "Anton, 700, ITALIC, Anton 400, true"
+  })
+  void theNearestCutIsFound(
+      String family, double weight, Slant slant, String face, boolean slanted) {
+    FontMatch match = fonts.match(family, weight, slant);
+    assertThat(match.face()).hasToString(face);
+    assertThat(match.slanted()).isEqualTo(slanted);
+    assertThat(match.substituted()).isFalse();
+  }
+
+  @Test
+  void aMissingFamilyIsSubstitutedAndSaid() {
+    FontMatch match = fonts.match("No Such Face", 700, Slant.UPRIGHT);
+    assertThat(match.substituted()).isTrue();
+    assertThat(match.face()).hasToString("Source Sans 3 700");
+    assertThat(fonts.has("No Such Face")).isFalse();
+    assertThat(fonts.has("EB Garamond")).isTrue();
+  }
+
+  static List<FontFamily> shipped() {
+    return Setting.fonts().families();
+  }
+
+  @ParameterizedTest
+  @MethodSource("shipped")
+  void everyShippedFontLoadsUnderItsName(FontFamily family) {
+    for (int weight : family.weights()) {
+      FontFace face = fonts.match(family.name(), weight, Slant.UPRIGHT).face();
+      assertThat(face.family()).isEqualTo(family.name());
+      assertThat(face.typeface().getFamilyName())
+          .startsWith(family.name().split(" (?=Semi|Extra|Medium|Light)")[0]);
+      assertThat(face.weight()).isEqualTo(weight);
+      assertThat(face.ascent()).isBetween(0.5, 2.0);
+      assertThat(face.covers('A')).isTrue();
+    }
+  }
+
+  @Test
+  void theShippedFontsServeTheRolesOfTheDemo() {
+    assertThat(shipped())
+        .extracting(FontFamily::name)
+        .contains(
+            "EB Garamond",
+            "Source Sans 3",
+            "Anton",
+            "Barlow Condensed",
+            "Caveat",
+            "Amiri",
+            "Noto Sans JP");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0633, Amiri", "3042, Noto Sans JP", "6642, Noto Sans JP"})
+  void lackingGlyphsComeFromAFallback(String hex, String family) {
+    FontFace garamond = fonts.match("EB Garamond", 400, Slant.UPRIGHT).face();
+    int codePoint = Integer.parseInt(hex, 16);
+    assertThat(garamond.covers(codePoint)).isFalse();
+    assertThat(fonts.fallback(codePoint, garamond)).map(FontFace::family).contains(family);
+  }
+
+  @Test
+  void aGlyphThatNobodyHasIsNotFound() {
+    FontFace garamond = fonts.match("EB Garamond", 400, Slant.UPRIGHT).face();
+    assertThat(fonts.fallback(0x12000, garamond)).isEmpty();
+  }
+
+  @Test
+  void aProjectsOwnFontComesFirst() throws IOException {
+    Asset own = new Asset("fonts/Own.ttf", shippedBytes());
+    try (FontLibrary library =
+        FontLibrary.forProject(List.of(own, new Asset("notes/readme.txt", new byte[0])))) {
+      assertThat(library.families())
+          .filteredOn(family -> family.name().equals("Anton"))
+          .singleElement()
+          .extracting(FontFamily::origin)
+          .isEqualTo(FontFamily.Origin.PROJECT);
+      assertThat(library.match("Anton", 400, Slant.UPRIGHT).substituted()).isFalse();
+    }
+    assertThat(FontLibrary.familyOf("Own.ttf", shippedBytes())).isEqualTo("Anton");
+  }
+
+  private static byte[] shippedBytes() throws IOException {
+    try (InputStream stream =
+        FontLibraryTest.class.getResourceAsStream(
+            "/dynamorph/typeset/fonts/anton/Anton_400Regular.ttf")) {
+      return stream.readAllBytes();
+    }
+  }
+
+  @Test
+  void damagedFontsAreNamed() {
+    Asset empty = new Asset("fonts/Bell.ttf", new byte[0]);
+    assertThatThrownBy(() -> FontLibrary.forProject(List.of(empty)))
+        .isInstanceOf(FontDamaged.class)
+        .hasMessage("assets/fonts/Bell.ttf: the font is empty (0 bytes)");
+    Asset garbage = new Asset("fonts/Bell.ttf", "no font at all".getBytes());
+    assertThatThrownBy(() -> FontLibrary.forProject(List.of(garbage)))
+        .isInstanceOf(FontDamaged.class)
+        .hasMessage("assets/fonts/Bell.ttf: this is not a font that can be read");
+  }
+}
