@@ -29,7 +29,27 @@ record CaseMapping(String text, int[] source, int[] spanEnds) {
       from = to;
     }
     source[shown.length()] = typed.length();
-    return new CaseMapping(shown.toString(), source, spanEnds);
+    return new CaseMapping(wellFormed(shown), source, spanEnds);
+  }
+
+  /**
+   * Half a surrogate pair, as broken files hold it, is shown as U+FFFD; the shaper takes only
+   * well-formed text.
+   */
+  private static String wellFormed(StringBuilder text) {
+    for (int unit = 0; unit < text.length(); unit++) {
+      char own = text.charAt(unit);
+      boolean paired =
+          Character.isHighSurrogate(own)
+              && unit + 1 < text.length()
+              && Character.isLowSurrogate(text.charAt(unit + 1));
+      if (paired) {
+        unit++;
+      } else if (Character.isSurrogate(own)) {
+        text.setCharAt(unit, '\uFFFD');
+      }
+    }
+    return text.toString();
   }
 
   private static void append(

@@ -38,7 +38,8 @@ class TypesetterTest {
 
   @Test
   void noLineIsWiderThanItsMeasureUnlessOnePieceIs() {
-    for (double width = 20; width < 300; width += 7) {
+    for (int measure = 20; measure < 300; measure += 7) {
+      double width = measure;
       TextLayout layout = Setting.of(SENTENCE).inBox(width).layout();
       for (Line line : layout.lines()) {
         boolean onePiece = !SENTENCE.substring(line.start(), line.end()).strip().contains(" ");
@@ -174,10 +175,10 @@ class TypesetterTest {
 
   @Test
   void whatDoesNotFitAFixedBoxIsOverset() {
-    TextLayout layout = Setting.of("one\ntwo\nthree\nfour").inBox(200, 52).layout();
+    TextLayout layout = Setting.of("one\ntwo\nthree\nfour").inBox(200, 54).layout();
     assertThat(layout.overset()).contains(new Overset(2, 9, false));
     assertThat(layout.shownLines()).hasSize(2);
-    assertThat(layout.height()).isEqualTo(52);
+    assertThat(layout.height()).isEqualTo(54);
     assertThat(layout.overset().orElseThrow().text()).isEqualTo("2 lines do not fit");
     assertThat(Setting.of("one\ntwo").inBox(200).layout().overset()).isEmpty();
   }

@@ -1,0 +1,243 @@
+package dynamorph.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Artboard;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.reach.Reach;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Each command on the demo, as a person at a terminal would use it. */
+class CommandsTest {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  @TempDir private Path folder;
+  private String demo;
+
+  private record Answer(int code, String out, String err) {
+    JsonNode json() {
+      return JSON.readTree(out);
+    }
+  }
+
+  private static Answer run(String... arguments) {
+    StringWriter out = new StringWriter();
+    StringWriter err = new StringWriter();
+    int code = Dynamorph.run(new PrintWriter(out, true), new PrintWriter(err, true), arguments);
+    return new Answer(code, out.toString(), err.toString());
+  }
+
+  private String path(String name) {
+    return folder.resolve(name).toString();
+  }
+
+  @BeforeEach
+  void writeDemo() {
+    demo = path("demo.dmorph");
+    assertThat(run("demo", "--write", demo).code()).isZero();
+  }
+
+  @Test
+  void infoListsWhoFollowsWhat() {
+    JsonNode info = run("info", demo, "--json").json();
+    assertThat(info.get("artboards")).hasSize(6);
+    assertThat(info.get("styles").size()).isGreaterThanOrEqualTo(8);
+    JsonNode loanTitle = layer(info, "label-5-title");
+    assertThat(loanTitle.get("follows").get(0).stringValue()).isEqualTo("Label title, loan");
+    assertThat(loanTitle.get("localChanges")).hasSize(2);
+    JsonNode outside = layer(info, "label-6-title");
+    assertThat(outside.get("follows")).isEmpty();
+    assertThat(outside.get("followedInside")).isEmpty();
+    assertThat(run("info", demo).out()).contains("Label 6").contains("follows nothing");
+  }
+
+  private static JsonNode layer(JsonNode info, String id) {
+    for (JsonNode board : info.get("artboards")) {
+      for (JsonNode layer : board.get("layers")) {
+        if (layer.get("id").stringValue().equals(id)) {
+          return layer;
+        }
+      }
+    }
+    throw new AssertionError("no layer " + id);
+  }
+
+  @Test
+  void resolveTellsTheValueAndWhereItComesFrom() {
+    JsonNode heading =
+        run("resolve", demo, "--layer", "panel-2-text", "--at", "3", "--trace", "--json").json();
+    JsonNode size = heading.get("values").get("size");
+    assertThat(size.get("value").stringValue()).isEqualTo("97.2 pt");
+    assertThat(size.get("trace").get(0).get("declared").stringValue()).isEqualTo("\u00d71.8");
+    assertThat(size.get("trace").get(0).get("source").stringValue())
+        .isEqualTo("style Panel heading");
+    assertThat(size.get("trace").get(1).get("source").stringValue())
+        .isEqualTo("style Panel body, through Panel heading");
+    String plain = run("resolve", demo, "--layer", "Entrance panel/Title").out();
+    assertThat(plain).contains("font-family  Anton").contains("finish/rim/position  outside");
+  }
+
+  @Test
+  void setChangesExactlyTheLayersThatFollow() throws IOException {
+    String changed = path("changed.dmorph");
+    Answer answer =
+        run(
+            "set",
+            demo,
+            "--style",
+            "Label title",
+            "font-weight=800",
+            "finish/fill/colour=#c2560b",
+            "-o",
+            changed);
+    assertThat(answer.err()).isEmpty();
+    assertThat(answer.code()).isZero();
+    Project before = ProjectFile.read(Path.of(demo));
+    Project after = ProjectFile.read(Path.of(changed));
+    assertThat(Reach.between(before, after))
+        .containsExactlyInAnyOrder(new LayerId("label-3-title"), new LayerId("label-5-title"));
+    assertThat(boardsThatLookDifferent(before, demo, changed))
+        .containsExactlyInAnyOrder("Label 3", "Label 5");
+  }
+
+  @Test
+  void setThroughADerivedStyleReachesItsFollowersOnly() throws IOException {
+    String changed = path("changed.dmorph");
+    run("set", demo, "--style", "enamel-title", "finish/rim/colour=#000000", "-o", changed);
+    Project before = ProjectFile.read(Path.of(demo));
+    assertThat(boardsThatLookDifferent(before, demo, changed))
+        .containsExactlyInAnyOrder("Entrance panel", "Web square");
+  }
+
+  private Set<String> boardsThatLookDifferent(Project project, String one, String other)
+      throws IOException {
+    Set<String> different = new HashSet<>();
+    for (Artboard board : project.artboards()) {
+      byte[] first = render(one, board.name(), "a.png");
+      byte[] second = render(other, board.name(), "b.png");
+      if (!Arrays.equals(first, second)) {
+        different.add(board.name());
+      }
+    }
+    return different;
+  }
+
+  private byte[] render(String file, String board, String picture) throws IOException {
+    Answer answer =
+        run("render", file, "--artboard", board, "--scale", "0.25", "-o", path(picture));
+    assertThat(answer.code()).as(answer.err()).isZero();
+    return Files.readAllBytes(Path.of(path(picture)));
+  }
+
+  @Test
+  void applyLetsLayersFollow() throws IOException {
+    String changed = path("changed.dmorph");
+    Answer answer =
+        run("apply", demo, "--style", "Tag", "--to", "Label 3/Title,label-6-title", "-o", changed);
+    assertThat(answer.code()).as(answer.err()).isZero();
+    Project after = ProjectFile.read(Path.of(changed));
+    List<LayerId> followers =
+        after
+            .layers()
+            .filter(layer -> layer.follows().stream().anyMatch(id -> id.value().equals("tag")))
+            .map(layer -> layer.id())
+            .collect(Collectors.toList());
+    assertThat(followers)
+        .containsExactlyInAnyOrder(
+            new LayerId("label-3-title"), new LayerId("label-6-title"), new LayerId("web-open"));
+  }
+
+  @Test
+  void validateFindsTheDemoSound() {
+    assertThat(run("validate", demo).out()).startsWith("sound: 6 artboards");
+  }
+
+  @Test
+  void aMissingFontIsToldAndItsNameKept() throws IOException {
+    String changed = path("changed.dmorph");
+    run("set", demo, "--style", "Label title", "font-family=Quarterbell Sans", "-o", changed);
+    assertThat(run("validate", changed).out())
+        .contains(
+            "Label 3/Title (label-3-title): the font \"Quarterbell Sans\" is not on this machine");
+    Answer render = run("render", changed, "--artboard", "Label 3", "-o", path("x.png"));
+    assertThat(render.code()).isZero();
+    assertThat(render.err()).contains("drawn in Source Sans 3: Quarterbell Sans");
+    assertThat(
+            ProjectFile.read(Path.of(changed))
+                .styles()
+                .named("Label title")
+                .orElseThrow()
+                .properties()
+                .toString())
+        .contains("Quarterbell Sans");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "info DIR/gone.dmorph | gone.dmorph: there is no such file",
+        "resolve DEMO --layer Nobody | no layer is called \"Nobody\"",
+        "resolve DEMO --layer Title | layers are called \"Title\"; say which by id: entrance-title",
+        "resolve DEMO --layer web-open --at 99 | --at 99 lies outside the text",
+        "render DEMO --artboard Nowhere -o DIR/x.png | no artboard is called \"Nowhere\"; there are: Entrance panel",
+        "render DEMO --artboard web --scale 0 -o DIR/x.png | the artboard has no pixels",
+        "render DEMO --artboard web -o DIR/no/x.png | does not exist",
+        "set DEMO --style Nothing size=3 -o DIR/x.dmorph | no style is called \"Nothing\"",
+        "set DEMO --style Tag sise=3 -o DIR/x.dmorph | unknown property \"sise\"; did you mean \"size\"?",
+        "set DEMO --style Tag size=huge -o DIR/x.dmorph | size: \"huge\" is not a number",
+        "set DEMO --style Tag size -o DIR/x.dmorph | write property=value",
+        "set DEMO --style Material alignment=right -o DIR/x.dmorph | a character style cannot carry it",
+        "set DEMO --style Tag finish/fill/colour=swatch:gold -o DIR/x.dmorph | there is no swatch of that id",
+        "apply DEMO --style Tag --to Ghost -o DIR/x.dmorph | no layer is called \"Ghost\"",
+        "frobnicate | frobnicate",
+        "render DEMO --artboard web | Missing required option"
+      })
+  void mistakesGetOneClearLine(String line) {
+    String[] parts = line.split(" \\| ");
+    String[] arguments =
+        Arrays.stream(parts[0].split(" "))
+            .map(word -> word.equals("DEMO") ? demo : word.replace("DIR", folder.toString()))
+            .toArray(String[]::new);
+    Answer answer = run(arguments);
+    assertThat(answer.code()).isNotZero();
+    assertThat(answer.err().strip()).startsWith("dynamorph: ").contains(parts[1]).hasLineCount(1);
+    assertThat(answer.out()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"info", "resolve", "render", "set", "apply", "validate", "demo"})
+  void everyCommandExplainsItself(String command) {
+    Answer answer = run(command, "--help");
+    assertThat(answer.code()).isZero();
+    assertThat(answer.out()).contains("Usage: dynamorph " + command);
+  }
+
+  @Test
+  void anEmptyFontInAProjectIsNamed() throws IOException {
+    try (java.nio.file.FileSystem zip = java.nio.file.FileSystems.newFileSystem(Path.of(demo))) {
+      Files.createDirectories(zip.getPath("assets", "fonts"));
+      Files.write(zip.getPath("assets", "fonts", "Bell.ttf"), new byte[0]);
+    }
+    Answer answer = run("validate", demo);
+    assertThat(answer.code()).isNotZero();
+    assertThat(answer.err())
+        .contains("demo.dmorph: assets/fonts/Bell.ttf: the font is empty (0 bytes)");
+  }
+}

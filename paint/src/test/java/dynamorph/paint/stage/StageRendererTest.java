@@ -1,0 +1,186 @@
+package dynamorph.paint.stage;
+
+import static dynamorph.paint.Painting.FILL;
+import static dynamorph.paint.Painting.SURROUND;
+import static dynamorph.paint.Painting.text;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.edit.MoveLayers;
+import dynamorph.model.edit.SetValues;
+import dynamorph.model.edit.Target;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.Painting;
+import dynamorph.paint.Pixels;
+import dynamorph.paint.export.ArtboardPicture;
+import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.Scene;
+import dynamorph.paint.scene.SceneMaker;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Image;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.junit.jupiter.api.Test;
+
+class StageRendererTest {
+  private final SceneMaker maker = Painting.maker();
+  private final Project project =
+      Painting.project(
+          text("one", "Hour", PropertySet.EMPTY),
+          text("two", "Bell", PropertySet.EMPTY.with(Properties.ROTATION, 30.0)));
+
+  private Pixels render(StageRenderer renderer, Scene scene, View view) {
+    Pixels pixels = Pixels.blank(view.width(), view.height());
+    assertThat(renderer.render(scene, view, SURROUND, pixels, () -> false)).isTrue();
+    return pixels;
+  }
+
+  private StageRenderer renderer() {
+    return new StageRenderer(maker.painter(), Runnable::run, 0);
+  }
+
+  @Test
+  void theStageShowsWhatIsExported() {
+    Pixels stage = Painting.stage(project, 2);
+    Scene scene = maker.make(project);
+    byte[] png = new ArtboardPicture(maker.painter()).png(scene.boards().getFirst(), 2);
+    try (Image image = Image.makeDeferredFromEncodedBytes(png)) {
+      assertThat(image.getWidth()).isEqualTo(400);
+      Pixels exported = Pixels.draw(400, 200, canvas -> canvas.drawImage(image, 0, 0));
+      // tiles lie on whole pixels and letters on fractions, so edges may differ in the last bit
+      assertThat(Painting.difference(stage, exported)).isLessThan(1);
+    }
+  }
+
+  @Test
+  void aFrameFromTilesIsTheFrameDrawnAfresh() {
+    View view = new View(400, 200, 2, 0, 0);
+    Scene scene = maker.make(project);
+    try (StageRenderer renderer = renderer();
+        StageRenderer fresh = renderer()) {
+      render(renderer, scene, view);
+      View panned = view.panned(13, -7);
+      assertThat(Painting.difference(render(renderer, scene, panned), render(fresh, scene, panned)))
+          .isZero();
+    }
+  }
+
+  @Test
+  void aChangeOfOneTextShowsAndLeavesTheOther() {
+    View view = new View(400, 200, 2, 0, 0);
+    Scene scene = maker.make(project);
+    Project changed =
+        SetValues.of(
+                Target.Layers.of("one"),
+                Properties.COAT_COLOUR.at(FILL),
+                Colour.of(Rgba.of(255, 0, 0)))
+            .applyTo(project);
+    Scene next = maker.make(changed, scene);
+    try (StageRenderer renderer = renderer();
+        StageRenderer fresh = renderer()) {
+      Pixels before = render(renderer, scene, view);
+      Pixels after = render(renderer, next, view);
+      assertThat(Painting.count(before, Rgba.of(255, 0, 0))).isZero();
+      assertThat(Painting.count(after, Rgba.of(255, 0, 0))).isPositive();
+      assertThat(Painting.difference(after, render(fresh, next, view))).isZero();
+    }
+  }
+
+  @Test
+  void helpersPaintTheSamePixels() {
+    View view = new View(400, 200, 2, 5, 5);
+    Scene scene = maker.make(project);
+    try (ExecutorService pool = Executors.newFixedThreadPool(2);
+        StageRenderer alone = renderer();
+        StageRenderer helped = new StageRenderer(new LayerPainter(), pool, 2)) {
+      assertThat(Painting.difference(render(alone, scene, view), render(helped, scene, view)))
+          .isZero();
+    }
+  }
+
+  @Test
+  void anOutdatedFrameIsGivenUp() {
+    View view = new View(400, 200, 2, 0, 0);
+    try (StageRenderer renderer = renderer()) {
+      assertThat(
+              renderer.render(
+                  maker.make(project), view, SURROUND, Pixels.blank(400, 200), () -> true))
+          .isFalse();
+    }
+  }
+
+  @Test
+  void lettersStaySharpWhenZoomedFarIn() {
+    View near = new View(300, 200, 64, -64 * 24, -64 * 20);
+    try (StageRenderer renderer = renderer()) {
+      Pixels pixels = render(renderer, maker.make(project), near);
+      int edges = 0;
+      for (int y = 0; y < 200; y++) {
+        for (int x = 0; x < 300; x++) {
+          int red = pixels.argb(x, y) >> 16 & 0xFF;
+          edges += red > 20 && red < 235 ? 1 : 0;
+        }
+      }
+      assertThat(edges).as("grey pixels lie along edges only").isLessThan(300 * 200 / 25);
+    }
+  }
+
+  @Test
+  void aSceneSharesWhatDidNotChange() {
+    Scene scene = maker.make(project);
+    Project moved = new MoveLayers(Target.Layers.of("one"), 5, 0).applyTo(project);
+    Scene next = maker.make(moved, scene);
+    PlacedText untouched = scene.find(new LayerId("two")).orElseThrow().text();
+    assertThat(next.find(new LayerId("two")).orElseThrow().text()).isSameAs(untouched);
+    PlacedText before = scene.find(new LayerId("one")).orElseThrow().text();
+    PlacedText after = next.find(new LayerId("one")).orElseThrow().text();
+    assertThat(after.layout()).isSameAs(before.layout());
+    assertThat(after.anchorX()).isEqualTo(before.anchorX() + 5);
+    assertThat(maker.make(moved, next)).isSameAs(next);
+  }
+
+  @Test
+  void pointersHitTurnedTexts() {
+    Scene scene = maker.make(project);
+    PlacedText turned = scene.find(new LayerId("two")).orElseThrow().text();
+    var middle = turned.toArtboard(turned.layout().width() / 2, turned.layout().height() / 2);
+    assertThat(turned.isHit(middle.getX(), middle.getY(), 0)).isTrue();
+    var back = turned.toLayout(middle.getX(), middle.getY());
+    assertThat(back.getX()).isEqualTo((float) turned.layout().width() / 2, within(0.01f));
+    assertThat(scene.at(middle.getX(), middle.getY(), 0))
+        .map(found -> found.text().layer().name())
+        .contains("two");
+    assertThat(scene.at(195, 95, 0)).isEmpty();
+    assertThat(scene.touching(new Box(0, 0, 200, 100))).hasSize(2);
+    assertThat(scene.boardAt(500, 0)).isEmpty();
+  }
+
+  @Test
+  void zoomingKeepsThePointUnderThePointer() {
+    View view = new View(800, 600, 1.5, 40, 30);
+    View zoomed = view.zoomed(2, 300, 200);
+    assertThat(zoomed.toPlaneX(300)).isEqualTo(view.toPlaneX(300), within(0.5 / zoomed.scale()));
+    assertThat(zoomed.toPlaneY(200)).isEqualTo(view.toPlaneY(200), within(0.5 / zoomed.scale()));
+    assertThat(view.zoomed(1e9, 0, 0).scale()).isEqualTo(View.LARGEST_SCALE);
+    View fitted = View.fitting(new Box(100, 100, 400, 100), 800, 600, 40);
+    assertThat(fitted.toPixels(new Box(100, 100, 400, 100)).x()).isEqualTo(40, within(1.0));
+  }
+
+  @Test
+  void picturesThatAreTooLargeOrEmptyAreRefused() {
+    Scene.Board board = maker.make(project).boards().getFirst();
+    ArtboardPicture picture = new ArtboardPicture(maker.painter());
+    org.assertj.core.api.Assertions.assertThatThrownBy(() -> picture.png(board, 1e4))
+        .hasMessageContaining("256 million");
+    org.assertj.core.api.Assertions.assertThatThrownBy(() -> picture.png(board, 0))
+        .hasMessageContaining("no pixels");
+    org.assertj.core.api.Assertions.assertThatThrownBy(() -> picture.png(board, Double.NaN))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+}
