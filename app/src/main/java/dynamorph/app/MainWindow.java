@@ -104,7 +104,7 @@ public final class MainWindow {
     actions.install(scene);
     scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
     scene.addEventFilter(KeyEvent.KEY_RELEASED, this::keyReleased);
-    workspace.fileProperty().addListener((_, _, _) -> stage.fitWhenSized());
+    workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
   }
 
@@ -151,6 +151,11 @@ public final class MainWindow {
 
   public StageView stage() {
     return stage;
+  }
+
+  /** Whether everything that is drawn beside the interface thread shows. */
+  public boolean isUpToDate() {
+    return stage.isUpToDate() && pictures.isIdle();
   }
 
   public Workspace workspace() {

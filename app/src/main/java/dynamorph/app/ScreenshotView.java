@@ -29,7 +29,7 @@ import javax.imageio.ImageIO;
 /** Takes pictures of the real window in set states of the demo. */
 final class ScreenshotView {
   /** How long a picture may take to settle: fonts, specimens and the first frame. */
-  private static final Duration SETTLE = Duration.millis(1500);
+  private static final Duration SETTLE = Duration.millis(700);
 
   private static final int MOST_TRIES = 40;
 
@@ -102,7 +102,7 @@ final class ScreenshotView {
 
   private static void whenSettled(MainWindow main, Path file, int tries) {
     pause(() -> {
-      if (!main.stage().isUpToDate() && tries < MOST_TRIES) {
+      if (!main.isUpToDate() && tries < MOST_TRIES) {
         whenSettled(main, file, tries + 1);
       } else {
         write(main, file);

@@ -79,7 +79,8 @@ public final class FrameService implements AutoCloseable {
 
   /** Asks for a frame; a request that waits is replaced. */
   public void request(Studio with, Project project, View view, Rgba surround) {
-    if (next.getAndSet(new Request(project, view, surround, with)) == null) {
+    boolean waiting = next.getAndSet(new Request(project, view, surround, with)) != null;
+    if (!waiting && !worker.isShutdown()) {
       worker.execute(this::work);
     }
   }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.WeakHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.image.Image;
@@ -28,6 +29,7 @@ public final class PictureService implements AutoCloseable {
       Executors.newSingleThreadExecutor(FrameService.daemon("pictures"));
   private final Cache<Object, Image> known = Caffeine.newBuilder().maximumSize(KEPT).build();
   private final Map<ImageView, Object> wanted = new WeakHashMap<>();
+  private final AtomicInteger pending = new AtomicInteger();
 
   /**
    * Puts a picture into a view: at once if it is known, else when it is drawn, unless something
@@ -56,6 +58,11 @@ public final class PictureService implements AutoCloseable {
         LOG.error("a picture could not be drawn", failed);
       }
     });
+  }
+
+  /** Whether no picture waits to be drawn. */
+  public boolean isIdle() {
+    return pending.get() == 0;
   }
 
   private static Image image(Pixels pixels) {

@@ -237,7 +237,7 @@ public final class StageView extends Region {
     return frames.isIdle()
         && frame
             .get()
-            .filter(last -> last.scene().project() == workspace.shownProperty().get())
+            .filter(last -> last.scene().project().equals(workspace.shownProperty().get()))
             .filter(last -> last.view().equals(view()))
             .isPresent();
   }

@@ -81,6 +81,7 @@ public final class CardGestures {
     card.focusedProperty()
         .addListener((_, _, focused) -> {
           if (focused) {
+            column.reveal(card);
             workspace.previewFollowing(id);
           } else {
             workspace.endPreview();

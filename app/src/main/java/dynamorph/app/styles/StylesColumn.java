@@ -65,6 +65,7 @@ public final class StylesColumn extends VBox {
   private final TextField filter = new TextField();
   private final ComboBox<Show> show = new ComboBox<>();
   private final VBox list = new VBox();
+  private final ScrollPane scroll = new ScrollPane();
   private final Map<StyleId, StyleCard> cards = new HashMap<>();
   private final CardGestures gestures;
   private List<StyleId> order = List.of();
@@ -84,7 +85,7 @@ public final class StylesColumn extends VBox {
     this.cascade = Cascade.of(workspace.project());
     getStyleClass().add("styles-column");
     setId("styles");
-    ScrollPane scroll = new ScrollPane(list);
+    scroll.setContent(list);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -94,7 +95,12 @@ public final class StylesColumn extends VBox {
     workspace.shownProperty().addListener((_, _, _) -> update());
     workspace.historyProperty().addListener((_, _, _) -> update());
     workspace.selectionProperty().addListener((_, _, _) -> markCards());
-    workspace.pickedStyleProperty().addListener((_, _, _) -> markCards());
+    workspace
+        .pickedStyleProperty()
+        .addListener((_, _, picked) -> {
+          markCards();
+          picked.flatMap(this::card).ifPresent(this::reveal);
+        });
     workspace.deskProperty().addListener((_, _, _) -> markCards());
     theme.addListener((_, _, _) -> update());
     update();
@@ -131,6 +137,25 @@ public final class StylesColumn extends VBox {
   public void focusFirst() {
     order.stream().findFirst().map(cards::get).ifPresent(Node::requestFocus);
   }
+
+  /** Scrolls until a card shows whole. */
+  void reveal(StyleCard card) {
+    scroll.applyCss();
+    scroll.layout();
+    double visible = scroll.getViewportBounds().getHeight();
+    double room = list.getHeight() - visible;
+    double top = card.getBoundsInParent().getMinY();
+    double bottom = card.getBoundsInParent().getMaxY();
+    double shown = scroll.getVvalue() * room;
+    if (room <= 0 || top >= shown && bottom <= shown + visible) {
+      return;
+    }
+    double wanted = top < shown ? top - REVEAL_MARGIN : bottom - visible + REVEAL_MARGIN;
+    scroll.setVvalue(Math.clamp(wanted / room, 0, 1));
+  }
+
+  /** Space left between a revealed card and the edge of the list. */
+  private static final double REVEAL_MARGIN = 8;
 
   Optional<StyleCard> card(StyleId id) {
     return Optional.ofNullable(cards.get(id));

@@ -17,6 +17,8 @@ import java.nio.file.Path;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -41,6 +43,7 @@ public final class Workspace {
   private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.SELECT);
   private final ObjectProperty<Optional<StyleId>> pickedStyle =
       new SimpleObjectProperty<>(Optional.empty());
+  private final ReadOnlyIntegerWrapper opened = new ReadOnlyIntegerWrapper();
   private final BooleanProperty keeping = new SimpleBooleanProperty(false);
   private final BooleanProperty beforeShown = new SimpleBooleanProperty(false);
   private Optional<Edit> preview = Optional.empty();
@@ -76,6 +79,11 @@ public final class Workspace {
 
   public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
     return file.getReadOnlyProperty();
+  }
+
+  /** Counts the projects opened so far, so that views can begin afresh with each. */
+  public ReadOnlyIntegerProperty openedProperty() {
+    return opened.getReadOnlyProperty();
   }
 
   public ReadOnlyObjectProperty<Optional<Notice>> noticeProperty() {
@@ -119,8 +127,9 @@ public final class Workspace {
     keeping.set(false);
     pickedStyle.set(Optional.empty());
     selection.set(Selection.NONE);
-    file.set(from);
     publish(from.isPresent() ? History.opened(project) : History.unsaved(project));
+    file.set(from);
+    opened.set(opened.get() + 1);
   }
 
   /** Notes that a state of the project lies in a file now. */

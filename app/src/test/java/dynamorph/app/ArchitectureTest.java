@@ -1,0 +1,100 @@
+package dynamorph.app;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
+import org.junit.jupiter.api.Test;
+
+/** The floors of the house: each uses only those below it. */
+class ArchitectureTest {
+  private static final JavaClasses CLASSES =
+      new ClassFileImporter()
+          .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+          .importPackages("dynamorph");
+
+  @Test
+  void eachFloorUsesOnlyThoseBelow() {
+    layeredArchitecture()
+        .consideringOnlyDependenciesInLayers()
+        .layer("model")
+        .definedBy("dynamorph.model..")
+        .layer("typeset")
+        .definedBy("dynamorph.typeset..")
+        .layer("paint")
+        .definedBy("dynamorph.paint..")
+        .layer("formats")
+        .definedBy("dynamorph.formats..")
+        .layer("demo")
+        .definedBy("dynamorph.demo..")
+        .layer("cli")
+        .definedBy("dynamorph.cli..")
+        .layer("app")
+        .definedBy("dynamorph.app..")
+        .whereLayer("app")
+        .mayNotBeAccessedByAnyLayer()
+        .whereLayer("cli")
+        .mayNotBeAccessedByAnyLayer()
+        .whereLayer("demo")
+        .mayOnlyBeAccessedByLayers("cli", "app")
+        .whereLayer("formats")
+        .mayOnlyBeAccessedByLayers("cli", "app")
+        .whereLayer("paint")
+        .mayOnlyBeAccessedByLayers("formats", "cli", "app")
+        .whereLayer("typeset")
+        .mayOnlyBeAccessedByLayers("paint", "formats", "cli", "app")
+        .check(CLASSES);
+  }
+
+  @Test
+  void nothingBelowTheWindowKnowsAToolkit() {
+    noClasses()
+        .that()
+        .resideOutsideOfPackage("dynamorph.app..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("javafx..", "java.awt..", "javax.swing..")
+        .check(CLASSES);
+  }
+
+  @Test
+  void theModelKnowsNoGraphicsLibraryAndNoFileFormat() {
+    noClasses()
+        .that()
+        .resideInAPackage("dynamorph.model..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage(
+            "io.github.humbleui..",
+            "com.ibm.icu..",
+            "tools.jackson..",
+            "java.nio.file..",
+            "java.io..")
+        .check(CLASSES);
+  }
+
+  @Test
+  void nativeObjectsStayOutOfTheViews() {
+    noClasses()
+        .that()
+        .resideInAPackage("dynamorph.app..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("io.github.humbleui.skija..")
+        .check(CLASSES);
+  }
+
+  @Test
+  void packagesOfAFloorFormNoCircles() {
+    for (String floor : new String[] {"typeset", "paint", "formats"}) {
+      SlicesRuleDefinition.slices()
+          .matching("dynamorph." + floor + ".(*)..")
+          .should()
+          .beFreeOfCycles()
+          .check(CLASSES);
+    }
+  }
+}

@@ -1,0 +1,230 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.app.MainWindow;
+import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.UserFolder;
+import dynamorph.app.theme.Theme;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.IdSource;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.layout.Box;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.random.RandomGenerator;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.image.PixelReader;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Drives the real window as a person would, and waits until what was done shows. */
+final class Driver {
+  private static final int PATIENCE_SECONDS = 20;
+
+  private final FxRobot robot = new FxRobot();
+  private final MainWindow window;
+  private final Answers answers;
+
+  /** What the person answers when a dialog asks. */
+  static final class Answers implements Dialogs {
+    private Optional<Path> file = Optional.empty();
+
+    void file(Path chosen) {
+      file = Optional.of(chosen);
+    }
+
+    @Override
+    public Optional<Path> open() {
+      return file;
+    }
+
+    @Override
+    public Optional<Path> saveProject(String proposed) {
+      return file;
+    }
+
+    @Override
+    public Optional<Path> savePicture(String proposed) {
+      return file;
+    }
+
+    @Override
+    public Optional<Path> openFont() {
+      return file;
+    }
+
+    @Override
+    public Unsaved askAboutChanges(String project) {
+      return Unsaved.LEAVE;
+    }
+  }
+
+  private Driver(MainWindow window, Answers answers) {
+    this.window = window;
+    this.answers = answers;
+  }
+
+  /** Opens the window; on the interface thread. */
+  static Driver open(Stage stage, Project project, Path userFolder) {
+    Theme.loadFonts();
+    UserFolder user = new UserFolder(userFolder);
+    user.setWelcomed();
+    Answers answers = new Answers();
+    // ids are random in life and counted in tests
+    Workspace workspace =
+        new Workspace(IdSource.random(RandomGenerator.of("L64X128MixRandom")), project);
+    MainWindow window = new MainWindow(workspace, answers, user, Theme.CHALK);
+    stage.setScene(window.scene());
+    stage.setX(0);
+    stage.setY(0);
+    stage.show();
+    stage.requestFocus();
+    return new Driver(window, answers);
+  }
+
+  FxRobot robot() {
+    return robot;
+  }
+
+  Workspace workspace() {
+    return window.workspace();
+  }
+
+  Answers answers() {
+    return answers;
+  }
+
+  Project project() {
+    return workspace().project();
+  }
+
+  TextLayer layer(String id) {
+    return project().layer(new LayerId(id)).orElseThrow();
+  }
+
+  StyleId styleNamed(String name) {
+    return project().styles().named(name).orElseThrow().id();
+  }
+
+  /** Waits for something to become true. */
+  void waitFor(String what, Callable<Boolean> condition) {
+    try {
+      WaitForAsyncUtils.waitFor(PATIENCE_SECONDS, TimeUnit.SECONDS, condition);
+    } catch (TimeoutException never) {
+      throw new AssertionError("waited in vain until " + what, never);
+    }
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Waits until the stage shows the project as it is. */
+  Driver settle() {
+    WaitForAsyncUtils.waitForFxEvents();
+    waitFor(
+        "the stage shows the project",
+        () -> WaitForAsyncUtils.asyncFx(() -> window.stage().isUpToDate()).get());
+    return this;
+  }
+
+  Node node(String id) {
+    return robot.lookup("#" + id).query();
+  }
+
+  Driver press(String id) {
+    robot.clickOn("#" + id);
+    return settle();
+  }
+
+  /** Where a text stands on the screen. */
+  private javafx.geometry.Bounds onScreen(String id) {
+    Box box = inStage(id);
+    return window
+        .stage()
+        .localToScreen(
+            new javafx.geometry.BoundingBox(box.x(), box.y(), box.width(), box.height()));
+  }
+
+  private Box inStage(String id) {
+    Scene.Found found = window.stage().scene().orElseThrow().find(new LayerId(id)).orElseThrow();
+    return window
+        .stage()
+        .view()
+        .toPixels(
+            found
+                .text()
+                .bounds()
+                .moved(found.board().artboard().x(), found.board().artboard().y()));
+  }
+
+  /** The middle of a text on the screen. */
+  Point2D middleOf(String id) {
+    var bounds = onScreen(id);
+    return new Point2D(bounds.getCenterX(), bounds.getCenterY());
+  }
+
+  Driver pressText(String id) {
+    robot.clickOn(middleOf(id));
+    return settle();
+  }
+
+  /** Drags a frame around texts. */
+  Driver marquee(String first, String last) {
+    var from = onScreen(first);
+    var to = onScreen(last);
+    robot.drag(new Point2D(from.getMinX() - 6, from.getMinY() - 4));
+    robot.dropTo(new Point2D(to.getMaxX() + 1, to.getMaxY() - 2));
+    return settle();
+  }
+
+  /** How many pixels of a text on the stage have a colour, give or take a little. */
+  int pixels(String id, Rgba colour) {
+    Box box = inStage(id);
+    return WaitForAsyncUtils.waitForAsyncFx(
+        5000,
+        () -> {
+          PixelReader reader =
+              window.stage().frameProperty().get().orElseThrow().image().getPixelReader();
+          int count = 0;
+          for (int y = (int) box.y(); y < box.bottom(); y++) {
+            for (int x = (int) box.x(); x < box.right(); x++) {
+              count += near(reader.getArgb(x, y), colour) ? 1 : 0;
+            }
+          }
+          return count;
+        });
+  }
+
+  private static boolean near(int argb, Rgba colour) {
+    Rgba seen = new Rgba(argb);
+    return Math.abs(seen.red() - colour.red()) < 12
+        && Math.abs(seen.green() - colour.green()) < 12
+        && Math.abs(seen.blue() - colour.blue()) < 12;
+  }
+
+  /** Undoes everything there is to undo. */
+  Driver undoAll() {
+    while (workspace().historyProperty().get().canUndo()) {
+      robot.interact(workspace()::undo);
+    }
+    return settle();
+  }
+
+  String notice() {
+    return workspace().noticeProperty().get().map(told -> told.text()).orElse("");
+  }
+
+  void close() {
+    robot.interact(window::close);
+    assertThat(window.scene()).isNotNull();
+  }
+}

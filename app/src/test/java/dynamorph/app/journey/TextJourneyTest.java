@@ -1,0 +1,197 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.app.workspace.Selection;
+import dynamorph.demo.LongHour;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.text.Span;
+import dynamorph.model.value.Colour;
+import java.io.IOException;
+import java.nio.file.Files;
+import javafx.geometry.Point2D;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** Words are written and changed where they stand. */
+@ExtendWith(ApplicationExtension.class)
+class TextJourneyTest {
+  private Driver driver;
+  private final Project demo = LongHour.project();
+
+  @Start
+  void start(Stage stage) throws IOException {
+    driver = Driver.open(stage, demo, Files.createTempDirectory("dynamorph-test"));
+  }
+
+  @BeforeEach
+  void settle() {
+    driver.settle();
+  }
+
+  @AfterEach
+  void close() {
+    driver.close();
+  }
+
+  private String words(String id) {
+    return driver.layer(id).story().text();
+  }
+
+  private Selection.Cursor cursor() {
+    return driver.workspace().selection().cursor().orElseThrow();
+  }
+
+  @Test
+  void typingSelectingDeletingAndUndoing() {
+    driver.robot().doubleClickOn(driver.middleOf("entrance-subtitle"));
+    driver.settle();
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.A).write("back to time");
+    driver.settle();
+    assertThat(words("entrance-subtitle")).isEqualTo("back to time");
+    driver.robot().push(KeyCode.HOME).write("and ");
+    assertThat(words("entrance-subtitle")).isEqualTo("and back to time");
+    driver.robot().push(KeyCode.END).push(KeyCode.SHORTCUT, KeyCode.BACK_SPACE);
+    assertThat(words("entrance-subtitle")).isEqualTo("and back to ");
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
+    assertThat(words("entrance-subtitle")).isEqualTo("and back to time");
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+    driver.robot().push(KeyCode.ESCAPE);
+    assertThat(driver.workspace().selection().cursor()).isEmpty();
+    assertThat(driver.workspace().selection().layers()).hasSize(1);
+  }
+
+  @Test
+  void oneRunOfTypingIsOneStep() {
+    driver.robot().doubleClickOn(driver.middleOf("entrance-subtitle"));
+    driver.settle();
+    driver.robot().push(KeyCode.END).write(" again");
+    assertThat(words("entrance-subtitle")).endsWith("time again");
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void selectedWordsGetAColourOfTheirOwn() {
+    driver.robot().doubleClickOn(driver.middleOf("label-6-title"));
+    driver.settle();
+    driver.robot().push(KeyCode.HOME).press(KeyCode.SHIFT);
+    for (int unit = 0; unit < 4; unit++) {
+      driver.robot().push(KeyCode.RIGHT);
+    }
+    driver.robot().release(KeyCode.SHIFT);
+    assertThat(cursor().range().length()).isEqualTo(4);
+    driver.robot().clickOn("#inspector #finish-fill-colour");
+    driver
+        .robot()
+        .clickOn(
+            driver
+                .robot()
+                .lookup(".colour-popup .swatch-button")
+                .nth(2)
+                .<javafx.scene.Node>query());
+    driver.settle();
+    TextLayer layer = driver.layer("label-6-title");
+    assertThat(layer.story().paragraphs().getFirst().spans())
+        .extracting(Span::text)
+        .containsExactly("Bell", ", founded in Halm");
+    assertThat(
+            layer
+                .story()
+                .paragraphs()
+                .getFirst()
+                .spans()
+                .getFirst()
+                .local()
+                .get(Properties.COAT_COLOUR.at(Address.coat("fill"))))
+        .contains(Colour.swatch("copper"));
+  }
+
+  @Test
+  void wordsAreCopiedWithTheirLook() {
+    driver.robot().doubleClickOn(driver.middleOf("label-3-material"));
+    driver.settle();
+    driver
+        .robot()
+        .push(KeyCode.SHORTCUT, KeyCode.A)
+        .push(KeyCode.SHORTCUT, KeyCode.C)
+        .push(KeyCode.ESCAPE);
+    driver.robot().doubleClickOn(driver.middleOf("label-6-title"));
+    driver.settle();
+    driver.robot().push(KeyCode.END).push(KeyCode.SHORTCUT, KeyCode.V);
+    driver.settle();
+    assertThat(words("label-6-title")).isEqualTo("Bell, founded in Halmgilt brass, steel");
+    assertThat(
+            driver
+                .layer("label-6-title")
+                .story()
+                .paragraphs()
+                .getFirst()
+                .spans()
+                .getLast()
+                .follows())
+        .extracting(Object::toString)
+        .containsExactly("material");
+  }
+
+  @Test
+  void aNewTextIsSetInABoxAndItsParagraphsSplit() {
+    driver.press("tool-text");
+    Point2D corner = driver.middleOf("web-title").add(-50, 22);
+    driver.robot().drag(corner).dropTo(corner.add(100, 14));
+    driver.settle();
+    driver.robot().write("one").push(KeyCode.ENTER).write("two");
+    driver.settle();
+    TextLayer fresh = driver.project().artboards().getLast().layers().getLast();
+    assertThat(fresh.story().text()).isEqualTo("one\ntwo");
+    assertThat(fresh.frame().get(Properties.BOX_WIDTH.key()).orElseThrow()).isGreaterThan(200);
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void textsAreMovedByDraggingAndByArrows() {
+    driver.pressText("web-open");
+    double before = y("web-open");
+    Point2D middle = driver.middleOf("web-open");
+    driver.robot().drag(middle).moveBy(0, -10).dropBy(0, -20);
+    driver.settle();
+    assertThat(y("web-open")).isLessThan(before - 60);
+    assertThat(driver.workspace().historyProperty().get().undoLabel()).contains("Move 1 text");
+    double moved = y("web-open");
+    driver.robot().push(KeyCode.DOWN).push(KeyCode.DOWN).push(KeyCode.SHIFT, KeyCode.DOWN);
+    assertThat(y("web-open")).isEqualTo(moved + 12);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
+    assertThat(y("web-open")).isEqualTo(moved);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  private double y(String id) {
+    return driver.layer(id).frame().get(Properties.POSITION_Y.key()).orElseThrow();
+  }
+
+  @Test
+  void aWordAndAParagraphAreSelectedByPressingAgain() {
+    driver.robot().doubleClickOn(driver.middleOf("entrance-subtitle"));
+    driver.settle();
+    driver.robot().sleep(600);
+    driver.robot().doubleClickOn(driver.middleOf("entrance-subtitle"));
+    driver.settle();
+    int word = cursor().range().length();
+    assertThat(word).isBetween(1, 8);
+    driver.robot().clickOn(driver.middleOf("entrance-subtitle"));
+    driver.settle();
+    assertThat(cursor().range().length()).isGreaterThan(word);
+  }
+}
