@@ -9,7 +9,6 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.reach.Followers;
-import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Rgba;
@@ -20,7 +19,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -112,13 +110,11 @@ public final class ReachStrip extends VBox {
 
   private void show(Style style, Scene scene, boolean comparing) {
     Followers followers = Followers.of(workspace.project());
-    Set<LayerId> changed =
-        comparing ? Reach.between(workspace.project(), workspace.shownProperty().get()) : Set.of();
     List<Item> items = new ArrayList<>();
     for (Followers.Follower follower : followers.of(style.id())) {
       scene
           .find(follower.layer().id())
-          .ifPresent(found -> items.add(item(found, follower.localChanges(), changed)));
+          .ifPresent(found -> items.add(item(found, follower.localChanges())));
     }
     if (comparing) {
       items.sort(java.util.Comparator.comparingInt(Item::urgency));
@@ -137,15 +133,13 @@ public final class ReachStrip extends VBox {
     markSelected();
   }
 
-  private Item item(Scene.Found found, int local, Set<LayerId> changed) {
+  private Item item(Scene.Found found, int local) {
     LayerId id = found.text().layer().id();
     boolean overset = found.text().layout().overset().isPresent();
-    boolean was =
-        before
-            .flatMap(scene -> scene.find(id))
-            .map(old -> old.text().layout().overset().isPresent())
-            .orElse(false);
-    return new Item(found, local, overset, overset && !was, changed.contains(id));
+    Optional<PlacedText> earlier = before.flatMap(scene -> scene.find(id)).map(Scene.Found::text);
+    boolean was = earlier.map(text -> text.layout().overset().isPresent()).orElse(false);
+    boolean changes = earlier.map(text -> !text.look().equals(found.text().look())).orElse(true);
+    return new Item(found, local, overset, overset && !was, changes);
   }
 
   private void showWords(Style style, List<Item> items, boolean comparing, int direct) {

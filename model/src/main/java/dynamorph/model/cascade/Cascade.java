@@ -48,6 +48,7 @@ public final class Cascade {
   private final Map<Place, PropertySet> values = new ConcurrentHashMap<>();
   private final Map<PropertySet, CharacterLook> looks = new ConcurrentHashMap<>();
   private final Map<PropertySet, ParagraphLook> paragraphLooks = new ConcurrentHashMap<>();
+  private final Map<StyleId, PropertySet> placements = new ConcurrentHashMap<>();
 
   private Cascade(Project project) {
     this.styles = project.styles();
@@ -72,7 +73,7 @@ public final class Cascade {
 
   /** Everything that decides how the layer looks. */
   public ResolvedLayer resolve(TextLayer layer) {
-    PropertySet own = values(layer);
+    PropertySet own = values(Place.of(layer, false));
     double size = size(own);
     Plate plate =
         new Plate(
@@ -82,7 +83,7 @@ public final class Cascade {
             Coats.painted(own, Address.PLATE, palette, size));
     List<ResolvedLayer.ResolvedParagraph> paragraphs =
         layer.story().paragraphs().stream().map(paragraph -> resolve(layer, paragraph)).toList();
-    return new ResolvedLayer(placement(own), plate, paragraphs);
+    return new ResolvedLayer(placement(layer), plate, paragraphs);
   }
 
   private ResolvedLayer.ResolvedParagraph resolve(TextLayer layer, Paragraph paragraph) {
@@ -282,15 +283,44 @@ public final class Cascade {
         type, new Finish(Coats.painted(complete, Address.FINISH, palette, size)));
   }
 
-  private static Placement placement(PropertySet complete) {
+  /**
+   * The place of a layer. Nearly every layer has a frame of its own, so its few values are looked
+   * up one by one instead of being merged with the others, which are shared.
+   */
+  private Placement placement(TextLayer layer) {
     return new Placement(
-        value(complete, Properties.ANCHOR.key()),
-        value(complete, Properties.POSITION_X.key()),
-        value(complete, Properties.POSITION_Y.key()),
-        value(complete, Properties.ROTATION.key()),
-        value(complete, Properties.BOX.key()),
-        value(complete, Properties.BOX_WIDTH.key()),
-        value(complete, Properties.BOX_HEIGHT.key()));
+        placed(layer, Properties.ANCHOR.key()),
+        placed(layer, Properties.POSITION_X.key()),
+        placed(layer, Properties.POSITION_Y.key()),
+        placed(layer, Properties.ROTATION.key()),
+        placed(layer, Properties.BOX.key()),
+        placed(layer, Properties.BOX_WIDTH.key()),
+        placed(layer, Properties.BOX_HEIGHT.key()));
+  }
+
+  private <T> T placed(TextLayer layer, PropertyKey<T> key) {
+    Optional<T> own = layer.local().get(key);
+    for (int index = layer.follows().size() - 1; index >= 0 && own.isEmpty(); index--) {
+      own = placementOf(layer.follows().get(index)).get(key);
+    }
+    return own.or(() -> layer.frame().get(key))
+        .or(() -> base.flatMap(id -> placementOf(id).get(key)))
+        .orElse(key.property().defaultValue());
+  }
+
+  /** The placement that a style sets, itself or through what it is based on; mostly nothing. */
+  private PropertySet placementOf(StyleId id) {
+    return placements.computeIfAbsent(
+        id,
+        wanted -> {
+          PropertySet merged = PropertySet.EMPTY;
+          for (Style style : styles.chain(wanted).reversed()) {
+            merged =
+                merged.overlaidBy(
+                    style.properties().where(key -> key.property().facet() == Facet.PLACEMENT));
+          }
+          return merged;
+        });
   }
 
   private static double size(PropertySet complete) {

@@ -51,6 +51,9 @@ public final class PropertySet {
 
   /** Only the values whose keys pass. */
   public PropertySet where(Predicate<PropertyKey<?>> wanted) {
+    if (values.isEmpty()) {
+      return this;
+    }
     TreeMap<PropertyKey<?>, Object> kept = new TreeMap<>(values);
     kept.keySet().removeIf(wanted.negate());
     return kept.size() == values.size() ? this : kept.isEmpty() ? EMPTY : new PropertySet(kept);

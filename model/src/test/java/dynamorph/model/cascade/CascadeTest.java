@@ -247,6 +247,32 @@ class CascadeTest {
     }
   }
 
+  @ParameterizedTest
+  @ValueSource(longs = {31, 32, 33, 34, 35, 36, 37, 38})
+  void theResolvedPlaceIsTheOneThatTheTraceNames(long seed) {
+    Project project = new RandomProjects(seed).project();
+    Cascade cascade = Cascade.of(project);
+    project
+        .layers()
+        .forEach(layer -> {
+          Placement place = cascade.resolve(layer).placement();
+          assertThat(place.anchor()).isEqualTo(computed(cascade, layer, Properties.ANCHOR.key()));
+          assertThat(place.x()).isEqualTo(computed(cascade, layer, Properties.POSITION_X.key()));
+          assertThat(place.y()).isEqualTo(computed(cascade, layer, Properties.POSITION_Y.key()));
+          assertThat(place.rotation())
+              .isEqualTo(computed(cascade, layer, Properties.ROTATION.key()));
+          assertThat(place.fit()).isEqualTo(computed(cascade, layer, Properties.BOX.key()));
+          assertThat(place.width()).isEqualTo(computed(cascade, layer, Properties.BOX_WIDTH.key()));
+          assertThat(place.height())
+              .isEqualTo(computed(cascade, layer, Properties.BOX_HEIGHT.key()));
+          assertThat(cascade.values(layer).get(Properties.POSITION_X.key())).contains(place.x());
+        });
+  }
+
+  private static <T> T computed(Cascade cascade, TextLayer layer, PropertyKey<T> key) {
+    return cascade.trace(layer, key).winner().computed();
+  }
+
   /** The definition of the walk, written as naively as can be, against the real one. */
   @ParameterizedTest
   @ValueSource(longs = {21, 22, 23, 24, 25, 26, 27, 28})
