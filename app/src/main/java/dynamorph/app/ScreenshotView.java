@@ -88,7 +88,7 @@ final class ScreenshotView {
     main.stage()
         .afterNextFrame(() -> {
           main.stage().fitSelection();
-          main.workspace().selectionProperty().set(Selection.editing(id, 58, 71));
+          main.workspace().selectionProperty().set(Selection.editing(id, 63, 79));
         });
   }
 

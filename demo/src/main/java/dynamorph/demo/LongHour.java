@@ -159,7 +159,7 @@ public final class LongHour {
                     "label-6-title",
                     "Title",
                     "Bell, founded in Halm",
-                    box(Anchor.TOP_LEFT, 48, 28, 700, 112))
+                    box(Anchor.TOP_LEFT, 48, 28, 700, 108))
                 .withLocal(title))
         .plus(
             layer(
@@ -167,7 +167,7 @@ public final class LongHour {
                     "Text",
                     "Cast with the town\u2019s spoons in it, so they say. It strikes a quarter too much"
                         + " each leap year.",
-                    box(Anchor.TOP_LEFT, 48, 216, 700, 200))
+                    box(Anchor.TOP_LEFT, 48, 226, 700, 190))
                 .withLocal(text));
   }
 
@@ -182,15 +182,15 @@ public final class LongHour {
     String id = "label-" + number;
     return board(id, "Label " + number, 280, 160, LengthUnit.MILLIMETRE, "card", x, 660)
         .plus(
-            layer(id + "-title", "Title", title, box(Anchor.TOP_LEFT, 48, 28, 700, 112))
+            layer(id + "-title", "Title", title, box(Anchor.TOP_LEFT, 48, 28, 700, 108))
                 .withFollows(titleFollows)
                 .withLocal(titleLocal))
         .plus(
-            layer(id + "-material", "Material", "", box(Anchor.TOP_LEFT, 48, 138, 700, 54))
+            layer(id + "-material", "Material", "", box(Anchor.TOP_LEFT, 48, 146, 700, 54))
                 .withStory(Story.of(material))
                 .withFollows(List.of(LongHourStyles.LABEL_TEXT)))
         .plus(
-            layer(id + "-text", "Text", text, box(Anchor.TOP_LEFT, 48, 216, 700, 200))
+            layer(id + "-text", "Text", text, box(Anchor.TOP_LEFT, 48, 226, 700, 190))
                 .withFollows(List.of(LongHourStyles.LABEL_TEXT)));
   }
 

@@ -24,6 +24,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
@@ -161,12 +162,7 @@ public final class Inspector extends VBox {
     Project project = workspace.project();
     Map<StyleId, Long> followed = new LinkedHashMap<>();
     for (TextLayer layer : layers) {
-      List<StyleId> inOrder = new ArrayList<>(layer.follows());
-      Followers.followed(layer).stream()
-          .sorted()
-          .filter(id -> !inOrder.contains(id))
-          .forEach(inOrder::add);
-      inOrder.forEach(id -> followed.merge(id, 1L, Long::sum));
+      followed(layer).forEach(id -> followed.merge(id, 1L, Long::sum));
     }
     chips.getChildren().clear();
     Label lead =
@@ -181,6 +177,25 @@ public final class Inspector extends VBox {
             .find(id)
             .ifPresent(style -> chips.getChildren().add(chip(style, count, layers.size()))));
     chips.getChildren().add(addOnTop(project));
+  }
+
+  /**
+   * The styles that the layer follows, or the selected words in it: text styles first, then those
+   * inside.
+   */
+  private List<StyleId> followed(TextLayer layer) {
+    List<StyleId> inOrder = new ArrayList<>(layer.follows());
+    Stream<StyleId> inside =
+        workspace
+            .selection()
+            .cursor()
+            .map(at -> layer.story().slice(at.range()))
+            .map(words -> Followers.followed(layer.withStory(words)))
+            .orElseGet(() -> Followers.followed(layer))
+            .stream()
+            .sorted();
+    inside.filter(id -> !inOrder.contains(id)).forEach(inOrder::add);
+    return inOrder;
   }
 
   private MenuButton chip(Style style, long count, int of) {

@@ -231,10 +231,10 @@ public final class StageRenderer implements AutoCloseable {
   }
 
   /** How many pixels wide the soft edge is. */
-  private static final int SHADE_STEPS = 4;
+  private static final int SHADE_STEPS = 5;
 
   /** Alpha of each of its frames, of 255. */
-  private static final int SHADE_ALPHA = 0x10;
+  private static final int SHADE_ALPHA = 0x06;
 
   private void forgetUnseen(List<List<Shown>> shown) {
     long bytes = tiles.values().stream().mapToLong(Tile::bytes).sum();
