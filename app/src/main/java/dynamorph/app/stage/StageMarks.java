@@ -143,8 +143,8 @@ final class StageMarks {
     Box box = scaled(found.text().layout().box()).grown(4, 4);
     for (int pass = 0; pass < 2; pass++) {
       // a pale edge keeps the brackets visible on dark artboards
-      g.setStroke(pass == 0 ? Color.web("#FFFDF9", 0.9) : Color.web("#24313C"));
-      g.setLineWidth(pass == 0 ? 3.4 : 1.6);
+      g.setStroke(pass == 0 ? Color.web("#FFFDF9", 0.7) : Color.web("#24313C"));
+      g.setLineWidth(pass == 0 ? 2.8 : 1.6);
       bracket(g, box.x(), box.y(), 1, 1);
       bracket(g, box.right(), box.y(), -1, 1);
       bracket(g, box.x(), box.bottom(), 1, -1);
