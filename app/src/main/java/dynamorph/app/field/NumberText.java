@@ -72,7 +72,10 @@ public final class NumberText<T> extends TextField {
     if (event.getCode() == KeyCode.ENTER) {
       commit();
       selectAll();
-      event.consume();
+      // with the shortcut key it means something for the whole window
+      if (!event.isShortcutDown()) {
+        event.consume();
+      }
     } else if (event.getCode() == KeyCode.ESCAPE && !getText().equals(shownText)) {
       setText(shownText);
       selectAll();

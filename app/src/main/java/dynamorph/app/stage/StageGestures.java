@@ -328,12 +328,13 @@ final class StageGestures {
       }
       return;
     }
+    boolean plain = !event.isShortcutDown() && !event.isControlDown();
     boolean handled =
         switch (event.getCode()) {
           case SPACE -> {
-            spaceHeld = true;
+            spaceHeld = plain;
             updateCursor();
-            yield true;
+            yield plain;
           }
           case ENTER, F2 -> editSelected();
           case ESCAPE -> {

@@ -1,0 +1,229 @@
+package dynamorph.app.field;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.app.field.ValueEditor.Shown;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.style.Palette;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Leading;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.Rgba;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Scene;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** What is typed, nudged and dragged in fields, and what comes of it. */
+@ExtendWith(ApplicationExtension.class)
+class EditorsTest {
+  private final Editors editors = new Editors(new Surroundings());
+  private final List<Object> set = new ArrayList<>();
+  private final List<Object> gestures = new ArrayList<>();
+  private final List<String> refused = new ArrayList<>();
+  private TextField elsewhere;
+  private VBox root;
+  private FxRobot robot;
+
+  private static final class Surroundings implements Editors.Surroundings {
+    @Override
+    public List<String> families() {
+      return List.of("Anton", "EB Garamond");
+    }
+
+    @Override
+    public List<Integer> weights(Optional<String> family) {
+      return List.of(400, 600, 850);
+    }
+
+    @Override
+    public Palette palette() {
+      return Palette.EMPTY;
+    }
+
+    @Override
+    public String keepSwatch(Rgba colour) {
+      return "kept";
+    }
+  }
+
+  @Start
+  void start(Stage stage) {
+    elsewhere = new TextField();
+    root = new VBox(elsewhere);
+    stage.setScene(new Scene(root, 300, 200));
+    stage.setX(0);
+    stage.setY(0);
+    stage.show();
+    stage.requestFocus();
+  }
+
+  @BeforeEach
+  void keepRobot(FxRobot given) {
+    robot = given;
+  }
+
+  private <T> ValueEditor<T> editor(PropertyKey<T> key, T value) {
+    ValueEditor<T> editor =
+        editors.editor(
+            key.property(),
+            new ValueEditor.Sink<>() {
+              @Override
+              public void set(T changed, Optional<Object> gesture) {
+                set.add(changed);
+                gesture.ifPresent(gestures::add);
+              }
+
+              @Override
+              public void refuse(String why) {
+                refused.add(why);
+              }
+            });
+    robot.interact(() -> {
+      root.getChildren().setAll(editor.node(), elsewhere);
+      editor.show(new Shown<>(key, Optional.of(value), Optional.of(value)));
+    });
+    return editor;
+  }
+
+  private void type(ValueEditor<?> editor, String text) {
+    robot.clickOn(editor.node()).push(KeyCode.SHORTCUT, KeyCode.A).write(text).push(KeyCode.ENTER);
+  }
+
+  private static String text(ValueEditor<?> editor) {
+    return ((TextField) editor.node()).getText();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "24, 24 pt",
+    "12*1.5, 18 pt",
+    "x1.2, ×1.2",
+    "150 %, ×1.5",
+    "+2, +2 pt",
+    "10 mm, 28.346457 pt"
+  })
+  void sizesAreTyped(String typed, String expected) {
+    type(editor(Properties.SIZE.key(), FontSize.points(20)), typed);
+    assertThat(set).singleElement().hasToString(expected);
+    assertThat(gestures).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "3, 3 pt",
+    "1 mm, 2.834646 pt",
+    "0.1 em, 0.1 em",
+    "(1+2)*2, 6 pt",
+    "2*0.05em, 0.1 em"
+  })
+  void lengthsAreTyped(String typed, String expected) {
+    type(editor(Properties.STROKE_WIDTH.at(Address.coat("rim")), Length.points(1)), typed);
+    assertThat(set).singleElement().hasToString(expected);
+  }
+
+  @Test
+  void shareIsShownInPercent() {
+    ValueEditor<Double> editor = editor(Properties.COAT_OPACITY.at(Address.coat("fill")), 0.4);
+    assertThat(text(editor)).isEqualTo("40 %");
+    type(editor, "55");
+    assertThat(set).containsExactly(0.55);
+  }
+
+  @Test
+  void arrowsNudgeInOneGesture() {
+    ValueEditor<FontSize> editor = editor(Properties.SIZE.key(), FontSize.points(20));
+    robot
+        .clickOn(editor.node())
+        .push(KeyCode.UP)
+        .push(KeyCode.DOWN)
+        .push(KeyCode.SHIFT, KeyCode.UP)
+        .push(KeyCode.ALT, KeyCode.DOWN);
+    assertThat(set)
+        .extracting(Object::toString)
+        .containsExactly("21 pt", "19 pt", "30 pt", "19.9 pt");
+    assertThat(gestures.stream().distinct()).hasSize(1);
+  }
+
+  @Test
+  void relativeValuesAreNudgedAsTheyAre() {
+    ValueEditor<FontSize> size = editor(Properties.SIZE.key(), new FontSize.Times(1.5));
+    robot.clickOn(size.node()).push(KeyCode.UP);
+    ValueEditor<Leading> leading = editor(Properties.LEADING.key(), Leading.AUTOMATIC);
+    robot.clickOn(leading.node()).push(KeyCode.UP);
+    ValueEditor<Length> width =
+        editor(Properties.STROKE_WIDTH.at(Address.coat("rim")), Length.em(0.02));
+    robot.clickOn(width.node()).push(KeyCode.UP);
+    assertThat(set).extracting(Object::toString).containsExactly("\u00d71.55", "121 %", "0.03 em");
+  }
+
+  @Test
+  void nudgingStopsAtTheEndOfTheRange() {
+    ValueEditor<Double> weight = editor(Properties.TRACKING.key(), -1000.0);
+    robot.clickOn(weight.node()).push(KeyCode.DOWN);
+    assertThat(set).allMatch(value -> value.equals(-1000.0));
+    assertThat(refused).isEmpty();
+  }
+
+  @Test
+  void nonsenseIsRefusedAndTheOldValueShowsAgain() {
+    ValueEditor<Double> editor = editor(Properties.TRACKING.key(), 12.0);
+    type(editor, "wide");
+    assertThat(set).isEmpty();
+    assertThat(refused).singleElement().asString().contains("cannot work out \"wide\"");
+    assertThat(text(editor)).isEqualTo("12");
+    type(editor, "99999");
+    assertThat(refused).hasSize(2);
+  }
+
+  @Test
+  void leavingTheFieldSetsWhatWasTypedAndEscapeDoesNot() {
+    ValueEditor<Double> editor = editor(Properties.TRACKING.key(), 12.0);
+    robot.clickOn(editor.node()).push(KeyCode.SHORTCUT, KeyCode.A).write("30").push(KeyCode.ESCAPE);
+    robot.clickOn(elsewhere);
+    assertThat(set).isEmpty();
+    robot.clickOn(editor.node()).push(KeyCode.SHORTCUT, KeyCode.A).write("30");
+    robot.clickOn(elsewhere);
+    assertThat(set).containsExactly(30.0);
+  }
+
+  @Test
+  void severalValuesAreShownAsMixed() {
+    ValueEditor<Double> editor = editor(Properties.TRACKING.key(), 12.0);
+    robot.interact(() ->
+        editor.show(new Shown<>(Properties.TRACKING.key(), Optional.empty(), Optional.empty())));
+    assertThat(text(editor)).isEmpty();
+    assertThat(((TextField) editor.node()).getPromptText()).isEqualTo("mixed");
+    type(editor, "5");
+    assertThat(set).containsExactly(5.0);
+  }
+
+  @Test
+  @SuppressWarnings("unchecked")
+  void weightsAreChosenByNameAndOddOnesShowTheirNumber() {
+    ValueEditor<Double> editor = editor(Properties.FONT_WEIGHT.key(), 437.0);
+    ComboBox<Double> box = (ComboBox<Double>) editor.node();
+    assertThat(box.getConverter().toString(437.0)).isEqualTo("437");
+    assertThat(box.getConverter().toString(600.0)).isEqualTo("Semi bold");
+    robot.interact(box::show);
+    assertThat(box.getItems()).containsExactly(400.0, 600.0, 850.0);
+    assertThat(set).as("opening the list sets nothing").isEmpty();
+    robot.interact(() -> box.setValue(600.0));
+    assertThat(set).containsExactly(600.0);
+  }
+}

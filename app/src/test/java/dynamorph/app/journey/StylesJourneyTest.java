@@ -1,0 +1,291 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.demo.LongHour;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.value.FontSize;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** Styles are derived, edited, renamed and deleted; values are traced and finishes built. */
+@ExtendWith(ApplicationExtension.class)
+class StylesJourneyTest {
+  private static final StyleId LABEL = new StyleId("label-title");
+  @TempDir private Path folder;
+  private Driver driver;
+  private final Project demo = LongHour.project();
+
+  @Start
+  void start(Stage stage) throws IOException {
+    driver = Driver.open(stage, demo, Files.createTempDirectory("dynamorph-test"));
+  }
+
+  @BeforeEach
+  void settle() {
+    driver.settle();
+  }
+
+  @AfterEach
+  void close() {
+    driver.close();
+  }
+
+  /** Gives the window the keyboard, then the card. */
+  private void focusCard(StyleId id) {
+    driver.pressText("web-place");
+    driver.robot().push(KeyCode.ESCAPE);
+    driver.robot().interact(() -> driver.node("style-" + id).requestFocus());
+    driver.settle();
+  }
+
+  private void chooseFromMenu(StyleId id, String item) {
+    focusCard(id);
+    driver.robot().rightClickOn("#style-" + id);
+    driver.robot().clickOn(item);
+    driver.settle();
+  }
+
+  @Test
+  void aDerivedStyleIsMadeNamedAndCommitted() {
+    chooseFromMenu(LABEL, "Derive a style");
+    StyleId derived = driver.styleNamed("Label title, variant");
+    assertThat(driver.workspace().deskProperty().get().orElseThrow().original().id())
+        .isEqualTo(derived);
+    TextField name = (TextField) driver.node("style-name");
+    driver
+        .robot()
+        .clickOn(name)
+        .push(KeyCode.SHORTCUT, KeyCode.A)
+        .write("Small label")
+        .push(KeyCode.ENTER);
+    TextField size = driver.robot().lookup("#style-desk #size").query();
+    driver
+        .robot()
+        .clickOn(size)
+        .push(KeyCode.SHORTCUT, KeyCode.A)
+        .write("x0.5")
+        .push(KeyCode.ENTER);
+    driver.settle();
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.ENTER);
+    driver.settle();
+    Style small = driver.project().styles().named("Small label").orElseThrow();
+    assertThat(small.basedOn()).contains(LABEL);
+    assertThat(small.properties().get(Properties.SIZE.key())).contains(new FontSize.Times(0.5));
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void discardLeavesTheStyleAsItWas() {
+    focusCard(LABEL);
+    driver.robot().push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(((Button) driver.node("commit")).isDisabled()).isTrue();
+    TextField size = driver.robot().lookup("#style-desk #size").query();
+    driver.robot().clickOn(size).push(KeyCode.UP).push(KeyCode.UP);
+    driver.settle();
+    assertThat(driver.workspace().shownProperty().get()).isNotEqualTo(demo);
+    driver.press("discard");
+    assertThat(driver.project()).isEqualTo(demo);
+    assertThat(driver.workspace().shownProperty().get()).isEqualTo(demo);
+    assertThat(driver.workspace().historyProperty().get().canUndo()).isFalse();
+  }
+
+  @Test
+  void holdingBShowsHowItWas() {
+    focusCard(LABEL);
+    driver.robot().push(KeyCode.ENTER);
+    driver.settle();
+    TextField size = driver.robot().lookup("#style-desk #size").query();
+    driver.robot().clickOn(size).push(KeyCode.SHORTCUT, KeyCode.A).write("120").push(KeyCode.ENTER);
+    driver.robot().clickOn("#style-desk .banner");
+    driver.robot().interact(() -> driver.node("stage").requestFocus());
+    driver.settle();
+    Project draft = driver.workspace().shownProperty().get();
+    driver.robot().press(KeyCode.B);
+    driver.settle();
+    assertThat(driver.workspace().shownProperty().get()).isEqualTo(demo);
+    driver.robot().release(KeyCode.B);
+    driver.settle();
+    assertThat(driver.workspace().shownProperty().get()).isEqualTo(draft);
+  }
+
+  @Test
+  void theReachStripTellsWhatAChangeWouldDo() {
+    focusCard(LABEL);
+    driver.robot().push(KeyCode.ENTER);
+    driver.settle();
+    TextField size = driver.robot().lookup("#style-desk #size").query();
+    driver.robot().clickOn(size).push(KeyCode.SHORTCUT, KeyCode.A).write("160").push(KeyCode.ENTER);
+    driver.settle();
+    driver.waitFor(
+        "the strip tells what would be overset",
+        () ->
+            driver.robot().lookup("#reach .problem-text").queryAllAs(Label.class).stream()
+                .anyMatch(label -> label.getText().equals("2 would be overset")));
+    assertThat(driver.robot().lookup("#reach .thumbnail").queryAll()).hasSize(2);
+  }
+
+  @Test
+  void aStyleIsRenamedInPlaceAndDeletedWithAReplacement() {
+    focusCard(LABEL);
+    driver
+        .robot()
+        .push(KeyCode.F2)
+        .push(KeyCode.SHORTCUT, KeyCode.A)
+        .write("Wheel")
+        .push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.project().styles().get(LABEL).name()).isEqualTo("Wheel");
+    focusCard(LABEL);
+    driver.robot().rightClickOn("#style-" + LABEL);
+    driver.robot().clickOn("Delete; its 1 follower");
+    driver.robot().clickOn("follow Tag");
+    driver.settle();
+    assertThat(driver.project().styles().find(LABEL)).isEmpty();
+    assertThat(driver.layer("label-3-title").follows()).containsExactly(new StyleId("tag"));
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void allFollowersAreSelectedFromTheMenu() {
+    chooseFromMenu(new StyleId("label-text"), "Select followers");
+    assertThat(driver.workspace().selection().layers()).hasSize(5);
+  }
+
+  @Test
+  void aValueIsTracedAndDroppedThere() {
+    driver.pressText("label-5-title");
+    driver
+        .robot()
+        .clickOn(
+            driver
+                .robot()
+                .lookup("#inspector .source-mark")
+                .match(mark ->
+                    mark.getPseudoClassStates().stream()
+                        .anyMatch(state -> state.getPseudoClassName().equals("local")))
+                .<javafx.scene.Node>query());
+    List<String> told =
+        driver.robot().lookup(".trace-popup .label").queryAllAs(Label.class).stream()
+            .map(Label::getText)
+            .toList();
+    assertThat(told)
+        .contains(
+            "Where size comes from",
+            "\u00d71.15 = 87.4 pt",
+            "Local change",
+            "Label title, through Label title, loan");
+    driver
+        .robot()
+        .clickOn(
+            driver
+                .robot()
+                .lookup(".trace-popup .hyperlink")
+                .match(link -> ((javafx.scene.control.Hyperlink) link).getText().equals("Drop"))
+                .<javafx.scene.Node>query());
+    driver.settle();
+    assertThat(LocalChanges.count(driver.layer("label-5-title"))).isEqualTo(1);
+  }
+
+  @Test
+  void aFinishIsBuiltFromAFillAStrokeAPlateAndAShadow() {
+    driver.pressText("label-6-title");
+    driver.press("add-stroke");
+    driver.robot().clickOn("#add-shadow");
+    driver.settle();
+    driver.press("add-plate");
+    var values = Cascade.of(driver.project()).values(driver.layer("label-6-title"));
+    assertThat(Coats.of(values, Address.FINISH))
+        .extracting(Address::coat)
+        .containsExactly("fill", "outline");
+    assertThat(Coats.effects(values, Address.coat("outline"))).hasSize(1);
+    assertThat(Coats.of(values, Address.PLATE)).hasSize(1);
+    assertThat(driver.workspace().historyProperty().get().undoLabel()).isPresent();
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void theListIsFilteredByWords() {
+    driver
+        .robot()
+        .clickOn(driver.robot().lookup(".styles-column .text-field").<javafx.scene.Node>query())
+        .write("garamond");
+    driver.settle();
+    assertThat(driver.robot().lookup(".style-card-row").queryAll()).hasSizeBetween(4, 7);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.A).write("nothing like it");
+    driver.settle();
+    assertThat(driver.robot().lookup(".style-card-row").queryAll()).isEmpty();
+    assertThat(driver.robot().lookup("No style matches.").queryAll()).isNotEmpty();
+  }
+
+  @Test
+  void anActionAndAStyleAreFoundByTheirWords() {
+    driver.pressText("label-6-title");
+    driver.robot().push(KeyCode.CONTROL, KeyCode.SPACE).write("follow tag").push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.layer("label-6-title").follows()).containsExactly(new StyleId("tag"));
+    driver.robot().push(KeyCode.CONTROL, KeyCode.SPACE).write("undo").push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void textsAreDuplicatedDeletedCopiedAndPasted() {
+    driver.pressText("web-open");
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.D);
+    driver.settle();
+    assertThat(driver.project().artboards().getLast().layers()).hasSize(4);
+    assertThat(driver.project().artboards().getLast().layers().getLast().follows())
+        .containsExactly(new StyleId("tag"));
+    driver.robot().push(KeyCode.DELETE);
+    driver.settle();
+    assertThat(driver.project()).isEqualTo(demo);
+    driver.pressText("web-open");
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.C);
+    driver.pressText("label-6-title");
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.V);
+    driver.settle();
+    assertThat(driver.project().artboards().get(4).layers()).hasSize(3);
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void anArtboardIsExportedAsAPicture() throws IOException {
+    Path file = folder.resolve("label.png");
+    driver.answers().file(file);
+    driver.pressText("label-5-title");
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
+    driver.waitFor("the picture is written", () -> Files.exists(file));
+    driver.waitFor("it is told", () -> driver.notice().contains("Exported label.png"));
+    byte[] bytes = Files.readAllBytes(file);
+    assertThat(new String(bytes, 1, 3, java.nio.charset.StandardCharsets.US_ASCII))
+        .isEqualTo("PNG");
+    assertThat(java.nio.ByteBuffer.wrap(bytes, 16, 4).getInt()).isEqualTo(794);
+  }
+}

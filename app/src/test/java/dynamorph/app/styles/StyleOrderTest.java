@@ -1,0 +1,48 @@
+package dynamorph.app.styles;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.demo.LongHour;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class StyleOrderTest {
+  private static List<String> shown(List<StyleOrder.Entry> entries) {
+    return entries.stream().map(entry -> ">".repeat(entry.depth()) + entry.style().name()).toList();
+  }
+
+  @Test
+  void derivedStylesAreTuckedUnderTheirBase() {
+    Map<String, List<StyleOrder.Entry>> groups =
+        StyleOrder.of(LongHour.project().styles(), _ -> true);
+    assertThat(groups.keySet()).containsExactly("", "Panels", "Labels", "Screen");
+    assertThat(shown(groups.get("Panels")))
+        .containsExactly("Enamel title", "Subtitle", "Notice", "Panel body", ">Panel heading");
+    assertThat(shown(groups.get("Labels")))
+        .containsExactly("Label title", ">Label title, loan", "Label text", "Material");
+  }
+
+  @Test
+  void aDerivedStyleWhoseBaseIsNotListedStandsByItself() {
+    Map<String, List<StyleOrder.Entry>> groups =
+        StyleOrder.of(LongHour.project().styles(), style -> style.name().contains("loan"));
+    assertThat(groups).containsOnlyKeys("Labels");
+    assertThat(shown(groups.get("Labels"))).containsExactly("Label title, loan");
+  }
+
+  @Test
+  void aBaseInAnotherGroupDoesNotPullItsStylesOver() {
+    Style base = Style.text("a", "A", "One");
+    Style derived = Style.text("b", "B", "Two").withBasedOn(Optional.of(new StyleId("a")));
+    Style deeper = Style.text("c", "C", "Two").withBasedOn(Optional.of(new StyleId("b")));
+    Map<String, List<StyleOrder.Entry>> groups =
+        StyleOrder.of(StyleBook.of(List.of(base, derived, deeper)), _ -> true);
+    assertThat(shown(groups.get("One"))).containsExactly("A");
+    assertThat(shown(groups.get("Two"))).containsExactly("B", ">C");
+  }
+}
