@@ -24,6 +24,9 @@ public record Action(
 
   /** The shortcut as people read it, or nothing. */
   public String shortcutText() {
-    return shortcut.map(KeyCombination::getDisplayText).orElse("");
+    return shortcut
+        .map(KeyCombination::getDisplayText)
+        .map(text -> text.replace("DIGIT", "").replace("BACK_SPACE", "Backspace"))
+        .orElse("");
   }
 }

@@ -108,7 +108,7 @@ final class ColourEditor implements ValueEditor<Colour> {
   }
 
   private Node swatches(Popup popup) {
-    FlowPane pane = new FlowPane(6, 6);
+    FlowPane pane = new FlowPane(4, 4);
     pane.setPrefWrapLength(PICKER_WIDTH);
     for (Swatch swatch : surroundings.palette().swatches()) {
       Rectangle square = new Rectangle(24, 24, color(swatch.colour()));

@@ -36,6 +36,8 @@ import org.kordamp.ikonli.javafx.FontIcon;
  * shadow below; and the plate.
  */
 final class FinishEditor extends VBox {
+  private static final double LABEL_WIDTH = 74;
+
   private final Workspace workspace;
   private final Editors editors;
   private final Supplier<Subject> subject;
@@ -132,10 +134,10 @@ final class FinishEditor extends VBox {
             .getChildren()
             .addAll(
                 pair(
-                    "Width, position",
+                    "Width, join",
                     Properties.STROKE_WIDTH.at(coat),
-                    Properties.STROKE_POSITION.at(coat)),
-                pair("Join", Properties.STROKE_JOIN.at(coat), null));
+                    Properties.STROKE_JOIN.at(coat)),
+                pair("Position", Properties.STROKE_POSITION.at(coat), null));
       }
       if (now.effects(coat).isEmpty()) {
         details
@@ -278,7 +280,7 @@ final class FinishEditor extends VBox {
     ColumnConstraints half = new ColumnConstraints();
     half.setHgrow(Priority.ALWAYS);
     half.setPrefWidth(90);
-    grid.getColumnConstraints().addAll(new ColumnConstraints(88), half, half);
+    grid.getColumnConstraints().addAll(new ColumnConstraints(LABEL_WIDTH), half, half);
     Label words = new Label(label);
     words.getStyleClass().add("row-label");
     PropertyCell<?> cell = cell(first);

@@ -232,7 +232,15 @@ final class StageGestures {
     }
   }
 
+  /**
+   * The stretch between the last drag event and the release counts too; some platforms send no
+   * other.
+   */
   private void released(MouseEvent event) {
+    boolean moved = event.getX() != lastX || event.getY() != lastY;
+    if (moved && event.getButton() == MouseButton.PRIMARY) {
+      dragged(event);
+    }
     switch (drag) {
       case MARQUEE -> stage.setMarquee(Optional.empty());
       case NEW_BOX -> {

@@ -136,7 +136,8 @@ public final class CardGestures {
     if (event.getButton() != MouseButton.PRIMARY) {
       return;
     }
-    if (dragging) {
+    boolean moved = pressedAt.distance(event.getSceneX(), event.getSceneY()) >= DRAG_THRESHOLD;
+    if (dragging || moved) {
       drop(id, event);
     } else if (event.getClickCount() == 2) {
       press.stop();

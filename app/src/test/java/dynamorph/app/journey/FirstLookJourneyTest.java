@@ -59,6 +59,7 @@ class FirstLookJourneyTest {
 
   @Test
   void keepFollowEditCommitUndoSaveReopen() throws IOException {
+    Driver.needsADisplay();
     makeOneTitleRight();
     keepItsLook();
     StyleId kept = driver.styleNamed("Wheel title");
@@ -246,6 +247,7 @@ class FirstLookJourneyTest {
 
   @Test
   void aStyleIsDraggedOntoAText() {
+    Driver.needsADisplay();
     StyleId tag = new StyleId("tag");
     driver.pressText("web-place");
     driver.robot().interact(() -> driver.node("style-tag").requestFocus());

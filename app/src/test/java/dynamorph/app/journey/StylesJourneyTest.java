@@ -69,6 +69,7 @@ class StylesJourneyTest {
 
   @Test
   void aDerivedStyleIsMadeNamedAndCommitted() {
+    Driver.needsADisplay();
     chooseFromMenu(LABEL, "Derive a style");
     StyleId derived = driver.styleNamed("Label title, variant");
     assertThat(driver.workspace().deskProperty().get().orElseThrow().original().id())
@@ -150,6 +151,7 @@ class StylesJourneyTest {
 
   @Test
   void aStyleIsRenamedInPlaceAndDeletedWithAReplacement() {
+    Driver.needsADisplay();
     focusCard(LABEL);
     driver
         .robot()
@@ -172,6 +174,7 @@ class StylesJourneyTest {
 
   @Test
   void allFollowersAreSelectedFromTheMenu() {
+    Driver.needsADisplay();
     chooseFromMenu(new StyleId("label-text"), "Select followers");
     assertThat(driver.workspace().selection().layers()).hasSize(5);
   }

@@ -161,6 +161,7 @@ class TextJourneyTest {
 
   @Test
   void textsAreMovedByDraggingAndByArrows() {
+    Driver.needsADisplay();
     driver.pressText("web-open");
     double before = y("web-open");
     Point2D middle = driver.middleOf("web-open");
