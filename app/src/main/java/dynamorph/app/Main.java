@@ -4,11 +4,8 @@ import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.files.WindowDialogs;
 import dynamorph.app.theme.Theme;
-import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.demo.LongHour;
-import dynamorph.formats.project.ProjectFile;
-import dynamorph.formats.project.ProjectReadException;
 import dynamorph.model.IdSource;
 import dynamorph.model.Project;
 import java.io.IOException;
@@ -74,7 +71,7 @@ public final class Main extends Application {
             IdSource.random(RandomGenerator.getDefault()),
             start.demo ? LongHour.project() : first(user));
     MainWindow main = new MainWindow(workspace, new WindowDialogs(window), user, Theme.CHALK);
-    start.file.ifPresent(file -> open(workspace, user, file));
+    start.file.ifPresent(main.files()::open);
     window.setScene(main.scene());
     window.titleProperty().bind(WindowTitle.of(workspace));
     window.setOnCloseRequest(event -> {
@@ -88,15 +85,6 @@ public final class Main extends Application {
   /** The first start shows the demo, later ones begin afresh. */
   private static Project first(UserFolder user) {
     return user.isWelcomed() ? FileActions.blank() : LongHour.project();
-  }
-
-  private static void open(Workspace workspace, UserFolder user, Path file) {
-    try {
-      workspace.open(ProjectFile.read(file), Optional.of(file));
-      user.remember(file);
-    } catch (ProjectReadException problem) {
-      workspace.tell(Notice.problem(problem.getMessage()));
-    }
   }
 
   private static void startLog(UserFolder user) {

@@ -1,6 +1,5 @@
 package dynamorph.app;
 
-import dynamorph.app.action.Action;
 import dynamorph.app.action.Actions;
 import dynamorph.app.background.PictureService;
 import dynamorph.app.background.Studio;
@@ -59,6 +58,7 @@ public final class MainWindow {
     this.workspace = workspace;
     this.theme = theme;
     this.studio = Studio.of(workspace.project());
+    studio.askMachineForFonts();
     Supplier<Studio> current = this::studio;
     // the studio follows the project's own fonts, before any view asks for it
     workspace.shownProperty().addListener((_, _, shown) -> followFonts(shown));
@@ -302,11 +302,6 @@ public final class MainWindow {
     if (event.getCode() == KeyCode.B) {
       workspace.beforeShownProperty().set(false);
     }
-  }
-
-  /** All actions by name, for checks. */
-  public List<Action> allActions() {
-    return actions.all();
   }
 
   public void close() {

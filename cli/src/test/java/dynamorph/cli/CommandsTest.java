@@ -7,16 +7,25 @@ import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.reach.Reach;
+import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.scene.Scene;
+import dynamorph.paint.scene.SceneMaker;
+import dynamorph.typeset.font.FontLibrary;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Typesetter;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -115,6 +124,78 @@ class CommandsTest {
         .containsExactlyInAnyOrder(new LayerId("label-3-title"), new LayerId("label-5-title"));
     assertThat(boardsThatLookDifferent(before, demo, changed))
         .containsExactlyInAnyOrder("Label 3", "Label 5");
+  }
+
+  @Test
+  void pixelsChangeOnlyWhereFollowersStand() throws IOException {
+    String changed = path("changed.dmorph");
+    run(
+        "set",
+        demo,
+        "--style",
+        "Label text",
+        "finish/fill/colour=#c2560b",
+        "size=34",
+        "-o",
+        changed);
+    Project before = ProjectFile.read(Path.of(demo));
+    Project after = ProjectFile.read(Path.of(changed));
+    Set<LayerId> followers = Reach.between(before, after);
+    assertThat(followers).hasSize(5);
+    try (FontLibrary fonts = FontLibrary.shipped()) {
+      SceneMaker maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());
+      for (Artboard board : before.artboards()) {
+        List<Box> allowed = new ArrayList<>();
+        for (Scene scene : List.of(maker.make(before), maker.make(after))) {
+          for (LayerId id : followers) {
+            scene
+                .find(id)
+                .filter(found -> found.board().artboard().id().equals(board.id()))
+                .ifPresent(
+                    found -> allowed.add(found.text().onArtboard(found.text().ink()).grown(2, 2)));
+          }
+        }
+        int different = differencesWithin(board.name(), changed, allowed);
+        assertThat(different > 0).as(board.name()).isEqualTo(!allowed.isEmpty());
+      }
+    }
+  }
+
+  /** How many pixels differ; each must lie within one of the boxes, in points. */
+  private int differencesWithin(String board, String changed, List<Box> allowed)
+      throws IOException {
+    double scale = 0.5;
+    BufferedImage one = picture(demo, board, scale);
+    BufferedImage other = picture(changed, board, scale);
+    int different = 0;
+    for (int y = 0; y < one.getHeight(); y++) {
+      for (int x = 0; x < one.getWidth(); x++) {
+        if (one.getRGB(x, y) != other.getRGB(x, y)) {
+          different++;
+          double px = (x + 0.5) / scale;
+          double py = (y + 0.5) / scale;
+          assertThat(allowed)
+              .as("%s at %s, %s", board, px, py)
+              .anyMatch(box -> box.contains(px, py));
+        }
+      }
+    }
+    return different;
+  }
+
+  private BufferedImage picture(String file, String board, double scale) throws IOException {
+    Answer answer =
+        run(
+            "render",
+            file,
+            "--artboard",
+            board,
+            "--scale",
+            String.valueOf(scale),
+            "-o",
+            path("p.png"));
+    assertThat(answer.code()).as(answer.err()).isZero();
+    return ImageIO.read(Path.of(path("p.png")).toFile());
   }
 
   @Test

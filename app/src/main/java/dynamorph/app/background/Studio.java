@@ -24,6 +24,14 @@ public record Studio(
     return new Studio(fonts, maker, new SpecimenPainter(maker), fontsOf(project));
   }
 
+  /**
+   * Lets the machine list its fonts beside the interface thread, which can take long the first
+   * time.
+   */
+  public void askMachineForFonts() {
+    FrameService.daemon("fonts").newThread(fonts::families).start();
+  }
+
   /** Whether the project has the fonts that this studio has. */
   public boolean fits(Project project) {
     return fontsOf(project).equals(fontAssets);

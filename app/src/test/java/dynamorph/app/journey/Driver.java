@@ -3,6 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.MainWindow;
+import dynamorph.app.action.Action;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.theme.Theme;
@@ -16,6 +17,7 @@ import dynamorph.model.value.Rgba;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
@@ -115,6 +117,10 @@ final class Driver {
 
   Answers answers() {
     return answers;
+  }
+
+  List<Action> actions() {
+    return window.actions().all();
   }
 
   Project project() {

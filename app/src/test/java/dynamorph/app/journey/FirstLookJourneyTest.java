@@ -2,7 +2,6 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.demo.LongHour;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Project;
 import dynamorph.model.TextLayer;
@@ -22,40 +21,14 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
 
 /**
  * One look, kept as a style, put on several texts, changed everywhere, taken back, saved and found
  * again.
  */
-@ExtendWith(ApplicationExtension.class)
-class FirstLookJourneyTest {
+class FirstLookJourneyTest extends JourneyTest {
   private static final Rgba ORANGE = Rgba.parse("#e06010");
-  @TempDir private Path folder;
-  private Driver driver;
-  private final Project demo = LongHour.project();
-
-  @Start
-  void start(Stage stage) throws IOException {
-    driver = Driver.open(stage, demo, Files.createTempDirectory("dynamorph-test"));
-  }
-
-  @BeforeEach
-  void settle() {
-    driver.settle();
-  }
-
-  @AfterEach
-  void close() {
-    driver.close();
-  }
 
   @Test
   void keepFollowEditCommitUndoSaveReopen() throws IOException {

@@ -2,7 +2,6 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.demo.LongHour;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
@@ -20,37 +19,11 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
 
 /** Styles are derived, edited, renamed and deleted; values are traced and finishes built. */
-@ExtendWith(ApplicationExtension.class)
-class StylesJourneyTest {
+class StylesJourneyTest extends JourneyTest {
   private static final StyleId LABEL = new StyleId("label-title");
-  @TempDir private Path folder;
-  private Driver driver;
-  private final Project demo = LongHour.project();
-
-  @Start
-  void start(Stage stage) throws IOException {
-    driver = Driver.open(stage, demo, Files.createTempDirectory("dynamorph-test"));
-  }
-
-  @BeforeEach
-  void settle() {
-    driver.settle();
-  }
-
-  @AfterEach
-  void close() {
-    driver.close();
-  }
 
   /** Gives the window the keyboard, then the card. */
   private void focusCard(StyleId id) {

@@ -3,45 +3,17 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.workspace.Selection;
-import dynamorph.demo.LongHour;
-import dynamorph.model.Project;
 import dynamorph.model.TextLayer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.text.Span;
 import dynamorph.model.value.Colour;
-import java.io.IOException;
-import java.nio.file.Files;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
 
 /** Words are written and changed where they stand. */
-@ExtendWith(ApplicationExtension.class)
-class TextJourneyTest {
-  private Driver driver;
-  private final Project demo = LongHour.project();
-
-  @Start
-  void start(Stage stage) throws IOException {
-    driver = Driver.open(stage, demo, Files.createTempDirectory("dynamorph-test"));
-  }
-
-  @BeforeEach
-  void settle() {
-    driver.settle();
-  }
-
-  @AfterEach
-  void close() {
-    driver.close();
-  }
+class TextJourneyTest extends JourneyTest {
 
   private String words(String id) {
     return driver.layer(id).story().text();

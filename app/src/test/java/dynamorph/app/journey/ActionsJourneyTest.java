@@ -1,0 +1,173 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.app.action.Action;
+import dynamorph.app.workspace.Selection;
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.property.Properties;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.input.KeyCombination;
+import org.junit.jupiter.api.Test;
+
+/** Everything the window can do, by its list of actions. */
+class ActionsJourneyTest extends JourneyTest {
+  /** These ask in a dialog, leave the project or open something over the window. */
+  private static final Set<String> NOT_EDITS =
+      Set.of(
+          "New project",
+          "Open\u2026",
+          "Save",
+          "Save as\u2026",
+          "Export the artboard\u2026",
+          "New artboard\u2026",
+          "Artboard settings\u2026",
+          "Take in a font\u2026",
+          "Shortcuts",
+          "Undo",
+          "Redo");
+
+  @Test
+  void everyActionIsTakenBackByUndo() {
+    List<LayerId> some = List.of(new LayerId("label-5-title"), new LayerId("web-place"));
+    for (Action action : driver.actions()) {
+      if (NOT_EDITS.contains(action.name())) {
+        continue;
+      }
+      driver.robot().interact(() -> driver.workspace().select(some));
+      driver.robot().interact(action::run);
+      driver.settle();
+      Project after = driver.project();
+      driver
+          .robot()
+          .interact(() -> {
+            driver.workspace().keepingProperty().set(false);
+            driver.workspace().discardDesk();
+          });
+      driver.undoAll();
+      assertThat(driver.project()).as(action.name()).isEqualTo(demo);
+      if (!after.equals(demo)) {
+        redoAll();
+        assertThat(driver.project()).as("%s again", action.name()).isEqualTo(after);
+        driver.undoAll();
+      }
+    }
+  }
+
+  private void redoAll() {
+    while (driver.workspace().historyProperty().get().canRedo()) {
+      driver.robot().interact(driver.workspace()::redo);
+    }
+    driver.settle();
+  }
+
+  @Test
+  void noTwoActionsShareANameOrAShortcut() {
+    assertThat(driver.actions()).extracting(Action::name).doesNotHaveDuplicates();
+    List<KeyCombination> shortcuts =
+        driver.actions().stream().flatMap(action -> action.shortcut().stream()).toList();
+    assertThat(shortcuts).doesNotHaveDuplicates();
+  }
+
+  @Test
+  void whatCannotBeDoneNowIsDisabled() {
+    driver.robot().interact(() -> driver.workspace().select(List.of()));
+    assertThat(action("Duplicate texts").enabled().get()).isFalse();
+    assertThat(action("Commit the style").enabled().get()).isFalse();
+    driver
+        .robot()
+        .interact(() ->
+            driver
+                .workspace()
+                .selectionProperty()
+                .set(Selection.editing(new LayerId("web-open"), 0, 4)));
+    assertThat(action("Delete texts").enabled().get())
+        .as("words are selected, not the text")
+        .isFalse();
+    assertThat(action("Keep this look\u2026").enabled().get()).isTrue();
+  }
+
+  private Action action(String name) {
+    return driver.actions().stream()
+        .filter(one -> one.name().equals(name))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void aProjectWithAMissingFontOpensSaysSoAndKeepsTheName() throws IOException {
+    Style label = demo.styles().get(new StyleId("label-title"));
+    Style foreign =
+        label.withProperties(label.properties().with(Properties.FONT_FAMILY, "Quarterbell Sans"));
+    Path file = folder.resolve("foreign.dmorph");
+    ProjectFile.write(demo.withStyles(demo.styles().with(foreign)), file);
+    driver.answers().file(file);
+    driver.robot().interact(action("Open\u2026")::run);
+    driver.waitFor("the missing font is told", () -> driver.notice().contains("Quarterbell Sans"));
+    assertThat(driver.notice()).contains("Source Sans 3 stands in");
+    assertThat(
+            driver
+                .project()
+                .styles()
+                .get(label.id())
+                .properties()
+                .get(Properties.FONT_FAMILY.key()))
+        .contains("Quarterbell Sans");
+    driver.settle();
+  }
+
+  @Test
+  void aFontIsTakenIntoTheProjectAndADamagedOneIsNot() throws IOException {
+    Path font = folder.resolve("Own.ttf");
+    try (InputStream shipped =
+        getClass().getResourceAsStream("/dynamorph/typeset/fonts/caveat/Caveat_400Regular.ttf")) {
+      Files.copy(shipped, font);
+    }
+    driver.answers().file(font);
+    driver.robot().interact(action("Take in a font\u2026")::run);
+    driver.waitFor("the font is in", () -> driver.project().assets().size() == 1);
+    driver.settle();
+    assertThat(driver.notice()).contains("\"Caveat\" now travels with the project");
+    Path empty = Files.createFile(folder.resolve("Empty.ttf"));
+    driver.answers().file(empty);
+    driver.robot().interact(action("Take in a font\u2026")::run);
+    driver.waitFor(
+        "the problem is told",
+        () -> driver.notice().contains("Empty.ttf: the font is empty (0 bytes)"));
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void theKeepPaneRefusesAnEmptyOrTakenName() {
+    driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("label-5-title"))));
+    driver.press("keep-look");
+    javafx.scene.control.TextField name = (javafx.scene.control.TextField) driver.node("keep-name");
+    assertThat(name.getText()).isEqualTo("Label title, loan, plum");
+    driver.robot().interact(() -> name.setText("  "));
+    driver.press("keep-style");
+    assertThat(driver.notice()).isEqualTo("Give the style a name.");
+    driver.robot().interact(() -> name.setText("tag"));
+    driver.press("keep-style");
+    assertThat(driver.notice()).contains("already");
+    assertThat(driver.project()).isEqualTo(demo);
+    driver.robot().interact(() -> name.setText("Loan, plum"));
+    driver.press("keep-style");
+    Style kept = driver.project().styles().named("Loan, plum").orElseThrow();
+    assertThat(kept.basedOn()).contains(new StyleId("label-title-loan"));
+    assertThat(kept.properties().keys())
+        .extracting(Object::toString)
+        .containsExactly("size", "finish/fill/colour");
+    assertThat(driver.workspace().pickedStyleProperty().get()).isEqualTo(Optional.of(kept.id()));
+  }
+}

@@ -1,0 +1,36 @@
+package dynamorph.app.journey;
+
+import dynamorph.demo.LongHour;
+import dynamorph.model.Project;
+import java.io.IOException;
+import java.nio.file.Path;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.framework.junit5.ApplicationTest;
+
+/** Opens the window with the demo before each journey and closes it afterwards. */
+abstract class JourneyTest extends ApplicationTest {
+  final Project demo = LongHour.project();
+
+  /** Where a journey may write. */
+  @TempDir Path folder;
+
+  Driver driver;
+
+  @Override
+  public void start(Stage stage) throws IOException {
+    driver = Driver.open(stage, demo, java.nio.file.Files.createTempDirectory("dynamorph-journey"));
+  }
+
+  @BeforeEach
+  void settle() {
+    driver.settle();
+  }
+
+  @AfterEach
+  void close() {
+    driver.close();
+  }
+}
