@@ -115,7 +115,7 @@ final class StageGestures {
     if (workspace.toolProperty().get() == Tool.TEXT) {
       return pressWithTextTool(hit, event);
     }
-    if (hit.isPresent() && event.getClickCount() == 2) {
+    if (hit.isPresent() && event.getClickCount() >= 2) {
       edit(hit.get(), event);
       return Drag.WORDS;
     }

@@ -24,8 +24,13 @@ abstract class JourneyTest extends ApplicationTest {
     driver = Driver.open(stage, demo, java.nio.file.Files.createTempDirectory("dynamorph-journey"));
   }
 
+  /**
+   * Begins with the pointer out of the way, and no press so recent that the next would count as its
+   * second.
+   */
   @BeforeEach
   void settle() {
+    driver.robot().moveTo("#search").sleep(500);
     driver.settle();
   }
 

@@ -3,11 +3,16 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.workspace.Selection;
+import dynamorph.model.LayerId;
 import dynamorph.model.TextLayer;
+import dynamorph.model.edit.EditText;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.text.Span;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.value.Colour;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -135,6 +140,8 @@ class TextJourneyTest extends JourneyTest {
   void textsAreMovedByDraggingAndByArrows() {
     Driver.needsADisplay();
     driver.pressText("web-open");
+    // a press so soon after would be the second of two and edit the text
+    driver.robot().sleep(600);
     double before = y("web-open");
     Point2D middle = driver.middleOf("web-open");
     driver.robot().drag(middle).moveBy(0, -10).dropBy(0, -20);
@@ -166,5 +173,74 @@ class TextJourneyTest extends JourneyTest {
     driver.robot().clickOn(driver.middleOf("entrance-subtitle"));
     driver.settle();
     assertThat(cursor().range().length()).isGreaterThan(word);
+  }
+
+  /** A flag, a family and a letter with an accent are each one step of the caret. */
+  @Test
+  void theCaretStandsBetweenLettersNotInside() {
+    String letters = "a\uD83C\uDDEB\uD83C\uDDEEe\u0301\uD83D\uDC68\u200D\uD83D\uDC67b";
+    driver
+        .robot()
+        .interact(() ->
+            driver
+                .workspace()
+                .apply(EditText.plain(new LayerId("web-open"), new TextRange(0, 14), letters)));
+    driver
+        .robot()
+        .interact(() ->
+            driver
+                .workspace()
+                .selectionProperty()
+                .set(Selection.editing(new LayerId("web-open"), 0, 0)));
+    driver.settle();
+    driver.robot().interact(() -> driver.node("stage").requestFocus());
+    List<Integer> stops = new ArrayList<>();
+    for (int step = 0; step < 5; step++) {
+      driver.robot().push(KeyCode.RIGHT);
+      stops.add(cursor().caret());
+    }
+    assertThat(stops).containsExactly(1, 5, 7, 12, 13);
+    driver.robot().push(KeyCode.LEFT).push(KeyCode.BACK_SPACE);
+    assertThat(words("web-open")).isEqualTo("a\uD83C\uDDEB\uD83C\uDDEEe\u0301b");
+    driver.robot().push(KeyCode.BACK_SPACE);
+    assertThat(words("web-open")).isEqualTo("a\uD83C\uDDEB\uD83C\uDDEEb");
+  }
+
+  /**
+   * In a right-to-left paragraph the left arrow goes forwards, and up and down keep the place on
+   * the line.
+   */
+  @Test
+  void arrowsFollowTheDirectionOfTheParagraph() {
+    String text = "\u0633\u0627\u0639\u0629\nhour";
+    driver
+        .robot()
+        .interact(() ->
+            driver
+                .workspace()
+                .apply(EditText.plain(new LayerId("web-open"), new TextRange(0, 14), text)));
+    driver
+        .robot()
+        .interact(() ->
+            driver
+                .workspace()
+                .selectionProperty()
+                .set(Selection.editing(new LayerId("web-open"), 0, 0)));
+    driver.settle();
+    driver.robot().interact(() -> driver.node("stage").requestFocus());
+    driver.robot().push(KeyCode.LEFT).push(KeyCode.LEFT);
+    assertThat(cursor().caret()).isEqualTo(2);
+    driver.robot().push(KeyCode.RIGHT);
+    assertThat(cursor().caret()).isEqualTo(1);
+    driver.robot().push(KeyCode.DOWN);
+    assertThat(cursor().caret()).isBetween(5, 9);
+    driver.robot().push(KeyCode.HOME);
+    assertThat(cursor().caret()).isEqualTo(5);
+    driver.robot().push(KeyCode.RIGHT);
+    assertThat(cursor().caret()).isEqualTo(6);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.HOME);
+    assertThat(cursor().caret()).isZero();
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.END);
+    assertThat(cursor().caret()).isEqualTo(9);
   }
 }
