@@ -63,7 +63,7 @@ public final class Main extends Application {
       Platform.exit();
       System.exit(2);
     }
-    UserFolder user = UserFolder.standard();
+    UserFolder user = start.screenshot.isPresent() ? settledUser() : UserFolder.standard();
     startLog(user);
     Theme.loadFonts();
     Workspace workspace =
@@ -85,6 +85,17 @@ public final class Main extends Application {
   /** The first start shows the demo, later ones begin afresh. */
   private static Project first(UserFolder user) {
     return user.isWelcomed() ? FileActions.blank() : LongHour.project();
+  }
+
+  /** Pictures show the window of somebody who has closed the welcome, whoever takes them. */
+  private static UserFolder settledUser() {
+    try {
+      UserFolder user = new UserFolder(Files.createTempDirectory("dynamorph"));
+      user.setWelcomed();
+      return user;
+    } catch (IOException noFolder) {
+      return UserFolder.standard();
+    }
   }
 
   private static void startLog(UserFolder user) {

@@ -22,6 +22,7 @@ import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
+import dynamorph.model.edit.ArrangeArtboards;
 import dynamorph.typeset.font.FontDamaged;
 import java.util.List;
 import java.util.function.Function;
@@ -211,6 +212,7 @@ public final class MainWindow {
                 .currentArtboard()
                 .ifPresent(
                     board -> new ArtboardDialog(workspace).change(scene.getWindow(), board)));
+    actions.add("Project", "Delete the artboard", "", this::deleteArtboard);
     actions.add("Project", "Take in a font\u2026", "", files::takeInFont);
     actions.add("Edit", "Undo", "Shortcut+Z", workspace::undo);
     actions.add("Edit", "Redo", "Shortcut+Shift+Z", workspace::redo);
@@ -250,6 +252,23 @@ public final class MainWindow {
     actions.add("View", "Change theme", "", () -> dress(theme.other()));
     actions.add("View", "Find an action or a text", "Ctrl+SPACE", search::requestFocus);
     actions.add("View", "Shortcuts", "F1", () -> ShortcutSheet.show(scene, actions));
+  }
+
+  /** Deletes the artboard that the selection stands on. */
+  private void deleteArtboard() {
+    if (workspace.selection().isEmpty()) {
+      workspace.tell(Notice.info("Select a text on the artboard that shall go."));
+      return;
+    }
+    files
+        .currentArtboard()
+        .ifPresent(board -> {
+          if (workspace.apply(new ArrangeArtboards.Delete(board.id()))) {
+            workspace.tell(
+                Notice.offering(
+                    "Deleted \"" + board.name() + "\" with its texts.", "Undo", workspace::undo));
+          }
+        });
   }
 
   /** Takes what is being typed in a field along. */

@@ -115,6 +115,7 @@ public final class HeadBar extends HBox {
             new SeparatorMenuItem(),
             actions.item("New artboard\u2026"),
             actions.item("Artboard settings\u2026"),
+            actions.item("Delete the artboard"),
             actions.item("Take in a font\u2026"),
             new SeparatorMenuItem(),
             actions.item("Change theme"),

@@ -4,7 +4,6 @@ import dynamorph.model.Project;
 import dynamorph.model.TextLayer;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.style.StyleLevel;
 import dynamorph.model.text.TextRange;
 import java.util.ArrayList;
 import java.util.List;
@@ -86,14 +85,5 @@ public record Follow(Target target, StyleId style, boolean onTop, boolean dropLo
     String name = before.styles().find(style).map(Style::name).orElse("style");
     String verb = onTop ? "Add" : "Follow";
     return verb + " \"" + name + "\" on " + target.label();
-  }
-
-  /** The level of style that suits a target best. */
-  public static StyleLevel levelFor(Target target) {
-    return switch (target) {
-      case Target.Layers _ -> StyleLevel.TEXT;
-      case Target.Words words ->
-          words.range().isEmpty() ? StyleLevel.PARAGRAPH : StyleLevel.CHARACTER;
-    };
   }
 }

@@ -4,10 +4,8 @@ import dynamorph.model.Project;
 import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
-import dynamorph.model.cascade.Source;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
-import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -234,10 +232,5 @@ public record Proposal(
   public Style style(
       StyleId id, String chosenName, Set<PropertyKey<?>> included, Optional<StyleId> base) {
     return new Style(id, chosenName, group, level, base, values.where(included::contains), sample);
-  }
-
-  /** Where the value of a key stands in the chain of the selection: set by hand or not. */
-  public static boolean isLocal(Source source) {
-    return source instanceof Source.LocalChange(Level _);
   }
 }

@@ -2,7 +2,6 @@ package dynamorph.model.property;
 
 import java.util.Map;
 import java.util.Optional;
-import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.function.Predicate;
@@ -72,11 +71,6 @@ public final class PropertySet {
   public SortedSet<PropertyKey<?>> keys() {
     return java.util.Collections.unmodifiableSortedSet(
         (SortedSet<PropertyKey<?>>) values.navigableKeySet());
-  }
-
-  /** The values by key, for codecs that treat all types alike. */
-  public SortedMap<PropertyKey<?>, Object> asMap() {
-    return java.util.Collections.unmodifiableSortedMap(values);
   }
 
   public boolean isEmpty() {

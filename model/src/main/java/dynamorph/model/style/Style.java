@@ -56,8 +56,4 @@ public record Style(
   public Style withProperties(PropertySet changed) {
     return new Style(id, name, group, level, basedOn, changed, sample);
   }
-
-  public Style withSample(String changed) {
-    return new Style(id, name, group, level, basedOn, properties, changed);
-  }
 }
