@@ -54,6 +54,11 @@ final class DeskSubject implements Subject {
   }
 
   @Override
+  public boolean isOwn(PropertyKey<?> key) {
+    return draft.properties().has(key);
+  }
+
+  @Override
   public void set(PropertySet set, Optional<Object> gesture) {
     for (PropertyKey<?> key : set.keys()) {
       if (!draft.level().carries(key.property())) {

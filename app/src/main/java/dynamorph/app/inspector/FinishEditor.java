@@ -314,6 +314,7 @@ final class FinishEditor extends VBox {
     PropertySet values =
         PropertySet.EMPTY
             .with(Properties.COAT_KIND.at(coat), kind)
+            .with(Properties.COAT_REMOVED.at(coat), false)
             .with(Properties.COAT_ORDER.at(coat), highest(now, coats) + 1);
     if (kind == CoatKind.STROKE) {
       values =
@@ -335,6 +336,7 @@ final class FinishEditor extends VBox {
     now.set(
         PropertySet.EMPTY
             .with(Properties.COAT_KIND.at(coat), CoatKind.FILL)
+            .with(Properties.COAT_REMOVED.at(coat), false)
             .with(Properties.COAT_ORDER.at(coat), highest(now, coats) + 1)
             .with(Properties.COAT_COLOUR.at(coat), dynamorph.model.value.Colour.hex("#e8c468")),
         Optional.empty());
@@ -346,7 +348,9 @@ final class FinishEditor extends VBox {
     subject
         .get()
         .set(
-            PropertySet.EMPTY.with(Properties.EFFECT_KIND.at(shadow), EffectKind.DROP_SHADOW),
+            PropertySet.EMPTY
+                .with(Properties.EFFECT_KIND.at(shadow), EffectKind.DROP_SHADOW)
+                .with(Properties.EFFECT_REMOVED.at(shadow), false),
             Optional.empty());
   }
 
@@ -389,7 +393,28 @@ final class FinishEditor extends VBox {
     now.set(PropertySet.EMPTY.with(Properties.COAT_ORDER.at(coat), order), Optional.empty());
   }
 
+  /** What was put in here goes without a trace; what is inherited is marked as removed. */
   private void remove(PropertyKey<Boolean> removed) {
-    subject.get().set(PropertySet.EMPTY.with(removed, true), Optional.empty());
+    Subject now = subject.get();
+    Address address = removed.address();
+    PropertyKey<?> kind =
+        address.effect().isEmpty()
+            ? Properties.COAT_KIND.at(address)
+            : Properties.EFFECT_KIND.at(address);
+    boolean onlyHere = now.isOwn(kind) && now.trace(kind).steps().size() == 1;
+    if (onlyHere) {
+      now.drop(everythingOf(now, address));
+    } else {
+      now.set(PropertySet.EMPTY.with(removed, true), Optional.empty());
+    }
+  }
+
+  private static Set<PropertyKey<?>> everythingOf(Subject now, Address address) {
+    Set<PropertyKey<?>> keys = new HashSet<>();
+    Properties.of(address.part()).forEach(property -> keys.add(property.at(address)));
+    if (address.effect().isEmpty()) {
+      now.effects(address).forEach(effect -> keys.addAll(everythingOf(now, effect)));
+    }
+    return keys;
   }
 }

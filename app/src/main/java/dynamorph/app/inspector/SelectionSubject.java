@@ -139,6 +139,11 @@ final class SelectionSubject implements Subject {
     return mark;
   }
 
+  @Override
+  public boolean isOwn(PropertyKey<?> key) {
+    return mark(key) == Mark.LOCAL;
+  }
+
   private List<Source> sources(PropertyKey<?> key) {
     return isOfLayer(key)
         ? placed.stream().map(layer -> cascade.trace(layer, key).winner().source()).toList()

@@ -27,6 +27,12 @@ public interface Subject {
 
   Mark mark(PropertyKey<?> key);
 
+  /**
+   * Whether the value that counts is set here: by hand on the selection, or in the style on the
+   * desk.
+   */
+  boolean isOwn(PropertyKey<?> key);
+
   /** Sets values on all of it. */
   void set(PropertySet values, Optional<Object> gesture);
 

@@ -206,6 +206,39 @@ class StylesJourneyTest extends JourneyTest {
   }
 
   @Test
+  void aCoatTakenAwayCanBePutInAgain() {
+    driver.pressText("label-6-title");
+    driver.press("add-stroke");
+    takeAwayTopCoat();
+    assertThat(driver.project()).as("what was put in by hand goes without a trace").isEqualTo(demo);
+    driver.press("add-stroke");
+    assertThat(coats("label-6-title")).containsExactly("fill", "outline");
+    driver.pressText("entrance-title");
+    takeAwayTopCoat();
+    assertThat(coats("entrance-title"))
+        .as("an inherited coat is marked as removed")
+        .containsExactly("rim");
+    assertThat(LocalChanges.count(driver.layer("entrance-title"))).isEqualTo(1);
+  }
+
+  private void takeAwayTopCoat() {
+    driver
+        .robot()
+        .clickOn(
+            driver
+                .robot()
+                .lookup("#inspector .coat-row .icon-button")
+                .match(button -> "Take this coat away".equals(button.getAccessibleText()))
+                .<javafx.scene.Node>query());
+    driver.settle();
+  }
+
+  private List<String> coats(String id) {
+    var values = Cascade.of(driver.project()).values(driver.layer(id));
+    return Coats.of(values, Address.FINISH).stream().map(Address::coat).toList();
+  }
+
+  @Test
   void theListIsFilteredByWords() {
     driver
         .robot()
