@@ -6,6 +6,8 @@ import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.UUID;
 
 /**
  * Writes a file beside its place and then moves it there, so that the old one stays whole until the
@@ -31,9 +33,10 @@ public final class SafeFile {
     if (!Files.isDirectory(folder)) {
       throw new IOException(file + ": the folder " + folder + " does not exist");
     }
-    Path beside = Files.createTempFile(folder, "." + target.getFileName(), ".part");
+    // not a temporary file of the system, which only its owner could read
+    Path beside = folder.resolve("." + target.getFileName() + "-" + UUID.randomUUID() + ".part");
     try {
-      try (OutputStream stream = Files.newOutputStream(beside)) {
+      try (OutputStream stream = Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW)) {
         contents.writeTo(stream);
       }
       move(beside, target);

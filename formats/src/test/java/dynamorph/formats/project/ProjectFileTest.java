@@ -57,6 +57,16 @@ class ProjectFileTest {
   }
 
   @Test
+  void aWrittenFileCanBeReadByWhomeverOtherNewFilesCan() throws IOException {
+    ProjectFile.write(new RandomProjects(7).project(), file);
+    Path ordinary = Files.writeString(folder.resolve("ordinary.txt"), "x");
+    if (Files.getFileStore(folder).supportsFileAttributeView("posix")) {
+      assertThat(Files.getPosixFilePermissions(file))
+          .isEqualTo(Files.getPosixFilePermissions(ordinary));
+    }
+  }
+
+  @Test
   void aFailedWriteLeavesTheOldFile() throws IOException {
     Project project = new RandomProjects(7).project();
     ProjectFile.write(project, file);
