@@ -19,6 +19,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.scene.control.TextInputDialog;
+import javafx.stage.Window;
 
 /** What can be done with whole texts. */
 final class LayerActions {
@@ -46,6 +48,23 @@ final class LayerActions {
 
   void delete() {
     workspace.apply(new ArrangeLayers.Delete(workspace.selection().layers()));
+  }
+
+  /** Asks for another name of the first selected text. */
+  void rename(Window owner) {
+    selected().stream()
+        .findFirst()
+        .ifPresent(layer -> {
+          TextInputDialog dialog = new TextInputDialog(layer.name());
+          dialog.initOwner(owner);
+          dialog.setTitle("Rename the text");
+          dialog.setHeaderText(null);
+          dialog.setContentText("Name");
+          dialog
+              .showAndWait()
+              .filter(name -> !name.isBlank())
+              .ifPresent(name -> workspace.apply(new ArrangeLayers.Rename(layer.id(), name)));
+        });
   }
 
   void restack(boolean toFront) {

@@ -219,6 +219,8 @@ public final class MainWindow {
     LayerActions layers = new LayerActions(workspace);
     actions.add("Edit", "Duplicate texts", "Shortcut+D", selected, layers::duplicate);
     actions.add("Edit", "Delete texts", "", selected, layers::delete);
+    actions.add(
+        "Edit", "Rename the text\u2026", "", selected, () -> layers.rename(scene.getWindow()));
     actions.add("Edit", "Select all texts", "Shortcut+A", layers::selectAll);
     actions.add("Edit", "Copy texts", "Shortcut+C", selected, layers::copy);
     actions.add("Edit", "Cut texts", "Shortcut+X", selected, layers::cut);

@@ -1,5 +1,6 @@
 package dynamorph.app.desk;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.inspector.FacetSections;
 import dynamorph.app.inspector.Subject;
@@ -29,7 +30,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Edits one style: its name, base and values. Nothing is kept until it is committed. */
 public final class StyleDesk extends VBox {
@@ -41,7 +41,7 @@ public final class StyleDesk extends VBox {
   private final Button discard = new Button("Discard");
   private final TextField name = new TextField();
   private final TextField group = new TextField();
-  private final ComboBox<Optional<Style>> base = new ComboBox<>();
+  private final ComboBox<Optional<Style>> base = Controls.baseStyles();
   private final Label level = new Label();
   private Subject subject;
   private boolean showing;
@@ -94,8 +94,6 @@ public final class StyleDesk extends VBox {
     name.focusedProperty().addListener((_, _, focused) -> leaveField(focused, this::rename));
     group.setOnAction(_ -> regroup());
     group.focusedProperty().addListener((_, _, focused) -> leaveField(focused, this::regroup));
-    base.setMaxWidth(Double.MAX_VALUE);
-    base.setConverter(new BaseNames());
     base.valueProperty()
         .addListener((_, _, chosen) -> {
           if (!showing && chosen != null) {
@@ -108,17 +106,11 @@ public final class StyleDesk extends VBox {
     ColumnConstraints wide = new ColumnConstraints();
     wide.setHgrow(Priority.ALWAYS);
     grid.getColumnConstraints().addAll(new ColumnConstraints(88), wide);
-    grid.addRow(0, rowLabel("Name"), name);
-    grid.addRow(1, rowLabel("Group"), group);
-    grid.addRow(2, rowLabel("Based on"), base);
-    grid.addRow(3, rowLabel("Level"), level);
+    grid.addRow(0, Controls.rowLabel("Name"), name);
+    grid.addRow(1, Controls.rowLabel("Group"), group);
+    grid.addRow(2, Controls.rowLabel("Based on"), base);
+    grid.addRow(3, Controls.rowLabel("Level"), level);
     return grid;
-  }
-
-  private static Label rowLabel(String text) {
-    Label label = new Label(text);
-    label.getStyleClass().add("row-label");
-    return label;
   }
 
   private static void leaveField(boolean focused, Runnable commit) {
@@ -195,17 +187,5 @@ public final class StyleDesk extends VBox {
         .filter(style -> draft.level() == StyleLevel.TEXT ? style.level() == StyleLevel.TEXT : true)
         .forEach(style -> bases.add(Optional.of(style)));
     return bases;
-  }
-
-  private static final class BaseNames extends StringConverter<Optional<Style>> {
-    @Override
-    public String toString(Optional<Style> style) {
-      return style == null ? "" : style.map(Style::name).orElse("nothing");
-    }
-
-    @Override
-    public Optional<Style> fromString(String text) {
-      return Optional.empty();
-    }
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.app.inspector;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.property.Address;
@@ -175,7 +176,7 @@ final class FinishEditor extends VBox {
     Label name = new Label();
     refresh.add(() -> name.setText(coatName(coat)));
     PropertyCell<?> colour = cell(Properties.COAT_COLOUR.at(coat));
-    Button up = icon(Feather.CHEVRON_UP, "Move up", () -> move(coat, 1));
+    Button up = Controls.icon(Feather.CHEVRON_UP, "Move up", () -> move(coat, 1));
     up.disableProperty().set(isAtEnd(coat, true));
     HBox row =
         new HBox(
@@ -185,7 +186,8 @@ final class FinishEditor extends VBox {
             name,
             colour,
             up,
-            icon(Feather.X, "Take this coat away", () -> remove(Properties.COAT_REMOVED.at(coat))));
+            Controls.icon(
+                Feather.X, "Take this coat away", () -> remove(Properties.COAT_REMOVED.at(coat))));
     return finished(row, name, colour);
   }
 
@@ -199,7 +201,7 @@ final class FinishEditor extends VBox {
             eye(Properties.EFFECT_SHOWN.at(effect)),
             name,
             colour,
-            icon(
+            Controls.icon(
                 Feather.X,
                 "Take this effect away",
                 () -> remove(Properties.EFFECT_REMOVED.at(effect))));
@@ -264,15 +266,6 @@ final class FinishEditor extends VBox {
       icon.setIconCode(on ? Feather.EYE : Feather.EYE_OFF);
     });
     return eye;
-  }
-
-  private static Button icon(Feather code, String help, Runnable work) {
-    Button button = new Button("", new FontIcon(code));
-    button.getStyleClass().add("icon-button");
-    button.setTooltip(new Tooltip(help));
-    button.setAccessibleText(help);
-    button.setOnAction(_ -> work.run());
-    return button;
   }
 
   private Node pair(String label, PropertyKey<?> first, PropertyKey<?> second) {

@@ -1,5 +1,6 @@
 package dynamorph.app.keep;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.cascade.Coats;
@@ -36,7 +37,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /**
  * The save step: lists every value that could be included, ticked where it differs from what the
@@ -48,7 +48,7 @@ public final class KeepPane extends VBox {
   private final Label from = new Label();
   private final TextField name = new TextField();
   private final TextField group = new TextField();
-  private final ComboBox<Optional<Style>> base = new ComboBox<>();
+  private final ComboBox<Optional<Style>> base = Controls.baseStyles();
   private final VBox list = new VBox();
   private final Label count = new Label();
   private final Button keep = new Button("Keep style");
@@ -70,35 +70,16 @@ public final class KeepPane extends VBox {
     heading.getStyleClass().add("section-title");
     from.getStyleClass().add("quiet");
     name.setId("keep-name");
-    base.setMaxWidth(Double.MAX_VALUE);
-    base.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Optional<Style> style) {
-            return style == null ? "" : style.map(Style::name).orElse("nothing");
-          }
-
-          @Override
-          public Optional<Style> fromString(String text) {
-            return Optional.empty();
-          }
-        });
     GridPane grid = new GridPane(6, 4);
     ColumnConstraints wide = new ColumnConstraints();
     wide.setHgrow(Priority.ALWAYS);
     grid.getColumnConstraints().addAll(new ColumnConstraints(72), wide);
-    grid.addRow(0, rowLabel("Name"), name);
-    grid.addRow(1, rowLabel("Group"), group);
-    grid.addRow(2, rowLabel("Based on"), base);
+    grid.addRow(0, Controls.rowLabel("Name"), name);
+    grid.addRow(1, Controls.rowLabel("Group"), group);
+    grid.addRow(2, Controls.rowLabel("Based on"), base);
     VBox head = new VBox(6, heading, from, grid);
     head.getStyleClass().add("inspector-head");
     return head;
-  }
-
-  private static Label rowLabel(String text) {
-    Label label = new Label(text);
-    label.getStyleClass().add("row-label");
-    return label;
   }
 
   private Node presets() {

@@ -1,5 +1,6 @@
 package dynamorph.app.stage;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.head.NoticeBar;
 import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
@@ -16,7 +17,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import org.kordamp.ikonli.feather.Feather;
-import org.kordamp.ikonli.javafx.FontIcon;
 
 /** The stage with its tools, its zoom and the notices over it. */
 public final class StagePane extends StackPane {
@@ -71,8 +71,9 @@ public final class StagePane extends StackPane {
     Button fit = new Button("Fit");
     fit.setTooltip(new Tooltip("Show all artboards  Ctrl+0"));
     fit.setOnAction(_ -> stage.fitAll());
-    Button out = icon(Feather.MINUS, "Zoom out  Ctrl+Minus", () -> stage.zoom(1 / ZOOM_STEP));
-    Button in = icon(Feather.PLUS, "Zoom in  Ctrl+Plus", () -> stage.zoom(ZOOM_STEP));
+    Button out =
+        Controls.icon(Feather.MINUS, "Zoom out  Ctrl+Minus", () -> stage.zoom(1 / ZOOM_STEP));
+    Button in = Controls.icon(Feather.PLUS, "Zoom in  Ctrl+Plus", () -> stage.zoom(ZOOM_STEP));
     HBox bar = new HBox(2, out, percent, in, fit);
     bar.setAlignment(Pos.CENTER);
     bar.getStyleClass().add("zoom-bar");
@@ -81,14 +82,5 @@ public final class StagePane extends StackPane {
       node.setFocusTraversable(false);
     }
     return bar;
-  }
-
-  private static Button icon(Feather code, String help, Runnable work) {
-    Button button = new Button("", new FontIcon(code));
-    button.getStyleClass().add("icon-button");
-    button.setTooltip(new Tooltip(help));
-    button.setAccessibleText(help);
-    button.setOnAction(_ -> work.run());
-    return button;
   }
 }

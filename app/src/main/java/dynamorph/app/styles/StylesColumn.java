@@ -9,9 +9,12 @@ import dynamorph.model.Project;
 import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -258,10 +261,12 @@ public final class StylesColumn extends VBox {
     return card;
   }
 
-  /** What a specimen depends on. */
+  /** What a specimen depends on; the values may refer to swatches, so the palette is part of it. */
   private record SpecimenKey(
       Studio studio,
-      dynamorph.model.property.PropertySet values,
+      PropertySet values,
+      Palette palette,
+      StyleLevel level,
       String words,
       Rgba background,
       int width,
@@ -284,7 +289,9 @@ public final class StylesColumn extends VBox {
         new SpecimenKey(
             with,
             now.values(style),
-            words + style.level() + palettePart(project),
+            project.palette(),
+            style.level(),
+            words,
             background,
             width,
             scale),
@@ -292,11 +299,6 @@ public final class StylesColumn extends VBox {
             with.specimens()
                 .specimen(
                     now, style, words, background, width, (int) StyleCard.SPECIMEN_HEIGHT, scale));
-  }
-
-  /** Values may refer to swatches, whose colours are not part of them. */
-  private static int palettePart(Project project) {
-    return project.palette().hashCode();
   }
 
   /** The artboard colour that the style is seen on most, so that pale letters show. */

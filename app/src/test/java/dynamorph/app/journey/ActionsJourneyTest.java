@@ -33,6 +33,7 @@ class ActionsJourneyTest extends JourneyTest {
           "New artboard\u2026",
           "Artboard settings\u2026",
           "Take in a font\u2026",
+          "Rename the text\u2026",
           "Shortcuts",
           "Undo",
           "Redo");

@@ -73,17 +73,22 @@ public final class Cascade {
 
   /** Everything that decides how the layer looks. */
   public ResolvedLayer resolve(TextLayer layer) {
-    PropertySet own = values(Place.of(layer, false));
+    List<ResolvedLayer.ResolvedParagraph> paragraphs =
+        layer.story().paragraphs().stream().map(paragraph -> resolve(layer, paragraph)).toList();
+    return new ResolvedLayer(placement(layer), plate(values(Place.of(layer, false))), paragraphs);
+  }
+
+  /** Without coats there is no plate, whatever its padding would be. */
+  private Plate plate(PropertySet own) {
     double size = size(own);
-    Plate plate =
-        new Plate(
+    List<Coat> coats = Coats.painted(own, Address.PLATE, palette, size);
+    return coats.isEmpty()
+        ? Plate.NONE
+        : new Plate(
             points(own, Properties.PLATE_PADDING_ACROSS.key(), size),
             points(own, Properties.PLATE_PADDING_ALONG.key(), size),
             points(own, Properties.PLATE_RADIUS.key(), size),
-            Coats.painted(own, Address.PLATE, palette, size));
-    List<ResolvedLayer.ResolvedParagraph> paragraphs =
-        layer.story().paragraphs().stream().map(paragraph -> resolve(layer, paragraph)).toList();
-    return new ResolvedLayer(placement(layer), plate, paragraphs);
+            coats);
   }
 
   private ResolvedLayer.ResolvedParagraph resolve(TextLayer layer, Paragraph paragraph) {
@@ -91,7 +96,7 @@ public final class Cascade {
     List<CharacterLook> spans =
         paragraph.spans().stream().map(span -> look(values(layer, paragraph, span))).toList();
     return new ResolvedLayer.ResolvedParagraph(
-        paragraphLooks.computeIfAbsent(own, Cascade::paragraphLook), look(own).type(), spans);
+        paragraphLooks.computeIfAbsent(own, Cascade::paragraphLook), spans);
   }
 
   /**

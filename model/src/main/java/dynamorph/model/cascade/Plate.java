@@ -4,6 +4,9 @@ import java.util.List;
 
 /** The box behind a layer's text; lengths in points. Without coats there is none. */
 public record Plate(double paddingAcross, double paddingAlong, double radius, List<Coat> coats) {
+  /** No plate. */
+  public static final Plate NONE = new Plate(0, 0, 0, List.of());
+
   public Plate {
     coats = List.copyOf(coats);
   }

@@ -13,10 +13,9 @@ public record ResolvedLayer(Placement placement, Plate plate, List<ResolvedParag
   /**
    * A resolved paragraph.
    *
-   * @param type the type that an empty paragraph has
-   * @param spans one look for each span
+   * @param spans one look for each span; an empty paragraph has one empty span
    */
-  public record ResolvedParagraph(ParagraphLook look, TypeLook type, List<CharacterLook> spans) {
+  public record ResolvedParagraph(ParagraphLook look, List<CharacterLook> spans) {
     public ResolvedParagraph {
       spans = List.copyOf(spans);
     }

@@ -326,7 +326,7 @@ class InvariantsTest {
             .map(Map.Entry::getKey)
             .collect(Collectors.toSet());
     Set<LayerId> named = Reach.between(project, after);
-    assertThat(named).containsAll(different);
+    assertThat(named).isEqualTo(different);
     Set<LayerId> followers =
         Followers.of(project).of(style.id()).stream()
             .map(follower -> follower.layer().id())

@@ -40,7 +40,9 @@ record LayoutKey(List<ParagraphKey> paragraphs, BoxFit fit, double width, double
       paragraph.spans().forEach(span -> lengths.add(span.length()));
       List<TypeLook> types = new ArrayList<>(look.spans().size());
       look.spans().forEach(span -> types.add(span.type()));
-      paragraphs.add(new ParagraphKey(paragraph.text(), lengths, types, look.type(), look.look()));
+      paragraphs.add(
+          new ParagraphKey(
+              paragraph.text(), lengths, types, look.spans().getFirst().type(), look.look()));
     }
     Placement placement = resolved.placement();
     boolean point = placement.fit() == BoxFit.POINT;
