@@ -2,7 +2,7 @@ package dynamorph.typeset;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.typeset.layout.GlyphRun;
+import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.layout.TextLayout;
 import java.util.ArrayList;
@@ -34,9 +34,10 @@ public final class LayoutAssert {
   /** The units of a line from left to right, as they stand on the page. */
   public LayoutAssert readsFromLeft(int line, String visual) {
     StringBuilder shown = new StringBuilder();
+    int from = layout.lines().get(line).paragraphStart();
     for (GlyphRun run : layout.lines().get(line).runs()) {
       for (int cluster = 0; cluster < run.starts().length; cluster++) {
-        shown.append(text, run.starts()[cluster], run.ends()[cluster]);
+        shown.append(text, from + run.starts()[cluster], from + run.ends()[cluster]);
       }
     }
     assertThat(shown).hasToString(visual);
@@ -58,7 +59,7 @@ public final class LayoutAssert {
         for (int cluster = 0; cluster < run.starts().length; cluster++) {
           assertThat(run.right()[cluster]).isGreaterThanOrEqualTo(run.left()[cluster] - 1e-3f);
           for (int unit = run.starts()[cluster]; unit < run.ends()[cluster]; unit++) {
-            covered.add(unit);
+            covered.add(line.paragraphStart() + unit);
           }
         }
       }

@@ -63,6 +63,7 @@ public final class Editors {
       case ValueType.Leadings _ -> (ValueEditor<T>) text(LEADING, (ValueEditor.Sink<Leading>) sink);
       case ValueType.Words words ->
           (ValueEditor<T>) text(words(words), (ValueEditor.Sink<String>) sink);
+      case ValueType.Written<?> written -> (ValueEditor<T>) written(written, sink);
       case ValueType.Flag _ -> (ValueEditor<T>) flag((ValueEditor.Sink<Boolean>) sink);
       case ValueType.Colours _ ->
           (ValueEditor<T>) new ColourEditor(surroundings, (ValueEditor.Sink<Colour>) sink);
@@ -207,6 +208,11 @@ public final class Editors {
 
   private static NumberText.Values<String> words(ValueType.Words type) {
     return values(text -> text, type::parse, (text, _) -> text);
+  }
+
+  @SuppressWarnings("unchecked") // a property's editor takes what its type reads
+  private static <V> ValueEditor<V> written(ValueType.Written<V> type, ValueEditor.Sink<?> sink) {
+    return text(values(type::format, type::parse, (value, _) -> value), (ValueEditor.Sink<V>) sink);
   }
 
   // --- choices

@@ -168,6 +168,7 @@ public final class ProjectSchema {
       case ValueType.Leadings _ -> pattern("^(auto|" + number + " ?(pt|%)?)$");
       case ValueType.Colours _ -> pattern(COLOUR);
       case ValueType.Choice<?> choice -> choice(choice.names().toList());
+      case ValueType.Written<?> written -> pattern(written.pattern());
     };
   }
 

@@ -149,11 +149,24 @@ public final class Cascade {
     double size = size(complete);
     return new ParagraphLook(
         value(complete, Properties.ALIGNMENT.key()),
-        points(complete, Properties.INDENT_FIRST.key(), size),
-        points(complete, Properties.INDENT_START.key(), size),
-        points(complete, Properties.INDENT_END.key(), size),
+        value(complete, Properties.LAST_LINE.key()),
+        new ParagraphLook.Indents(
+            points(complete, Properties.INDENT_FIRST.key(), size),
+            points(complete, Properties.INDENT_START.key(), size),
+            points(complete, Properties.INDENT_END.key(), size)),
         points(complete, Properties.SPACE_BEFORE.key(), size),
-        points(complete, Properties.SPACE_AFTER.key(), size));
+        points(complete, Properties.SPACE_AFTER.key(), size),
+        Looks.breaking(complete),
+        Looks.justification(complete),
+        Looks.hyphenation(complete, size),
+        new ParagraphLook.Hanging(
+            value(complete, Properties.HANG_START.key()) / 100,
+            value(complete, Properties.HANG_END.key()) / 100),
+        new ParagraphLook.Tabs(
+            value(complete, Properties.TAB_STOPS.key()),
+            points(complete, Properties.TAB_EVERY.key(), size)),
+        Looks.listMark(complete, size),
+        Looks.dropCapital(complete, size));
   }
 
   /** Where the value of a key comes from, for the layer itself. */
@@ -274,18 +287,10 @@ public final class Cascade {
 
   private CharacterLook characterLook(PropertySet complete) {
     double size = size(complete);
-    TypeLook type =
-        new TypeLook(
-            value(complete, Properties.FONT_FAMILY.key()),
-            value(complete, Properties.FONT_WEIGHT.key()),
-            value(complete, Properties.SLANT.key()),
-            size,
-            value(complete, Properties.LEADING.key()).at(size),
-            value(complete, Properties.TRACKING.key()),
-            value(complete, Properties.CASE.key()),
-            language);
     return new CharacterLook(
-        type, new Finish(Coats.painted(complete, Address.FINISH, palette, size)));
+        Looks.type(complete, size, language),
+        new Finish(Coats.painted(complete, Address.FINISH, palette, size)),
+        Looks.lines(complete, size, palette));
   }
 
   /**
@@ -300,7 +305,13 @@ public final class Cascade {
         placed(layer, Properties.ROTATION.key()),
         placed(layer, Properties.BOX.key()),
         placed(layer, Properties.BOX_WIDTH.key()),
-        placed(layer, Properties.BOX_HEIGHT.key()));
+        placed(layer, Properties.BOX_HEIGHT.key()),
+        new Placement.Inside(
+            (int) Math.round(placed(layer, Properties.COLUMNS.key())),
+            placed(layer, Properties.GUTTER.key()),
+            placed(layer, Properties.VERTICAL_ALIGNMENT.key()),
+            placed(layer, Properties.BASELINE_GRID.key()),
+            placed(layer, Properties.SHRINK_TO.key()) / 100));
   }
 
   private <T> T placed(TextLayer layer, PropertyKey<T> key) {

@@ -1,12 +1,100 @@
 package dynamorph.model.cascade;
 
 import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Breaker;
+import dynamorph.model.value.EastAsianBreaks;
+import dynamorph.model.value.LastLine;
+import dynamorph.model.value.ListKind;
+import dynamorph.model.value.NumberStyle;
+import dynamorph.model.value.TabStops;
+import dynamorph.model.value.TextDirection;
 
 /** The resolved settings of a paragraph; lengths in points. */
 public record ParagraphLook(
     Alignment alignment,
-    double indentFirst,
-    double indentStart,
-    double indentEnd,
+    LastLine lastLine,
+    Indents indents,
     double spaceBefore,
-    double spaceAfter) {}
+    double spaceAfter,
+    Breaking breaking,
+    Justification justification,
+    Hyphenation hyphenation,
+    Hanging hanging,
+    Tabs tabs,
+    ListMark list,
+    DropCapital drop) {
+  /** Indents from the edges of the measure; that of the first line comes on top of the start's. */
+  public record Indents(double first, double start, double end) {}
+
+  /**
+   * How lines are chosen.
+   *
+   * @param balance whether lines are made about equally long
+   * @param keepLastWord whether a single word may not stand on the last line
+   * @param keepLines whether a single line may not stand at the foot or head of a column
+   * @param scriptSpacing whether East Asian letters keep a little distance from others
+   */
+  public record Breaking(
+      Breaker breaker,
+      boolean balance,
+      boolean keepLastWord,
+      boolean keepLines,
+      TextDirection direction,
+      EastAsianBreaks eastAsian,
+      boolean scriptSpacing) {}
+
+  /** What may change in a justified line, each with its least, best and most. */
+  public record Justification(Range word, Range letter, Range glyph) {
+    /**
+     * Limits; word and glyph are factors of what the font gives, letter is em.
+     *
+     * @param least never more than best
+     * @param most never less than best
+     */
+    public record Range(double least, double best, double most) {
+      public Range {
+        least = Math.min(least, best);
+        most = Math.max(most, best);
+      }
+    }
+  }
+
+  /**
+   * How words are divided.
+   *
+   * @param shortest letters of the shortest word that is divided
+   * @param row how many lines in a row may end in a hyphen; 0 for any number
+   * @param zone points; ragged lines that end closer to the edge are left as they are
+   * @param cost how much a hyphen counts against a choice of lines
+   */
+  public record Hyphenation(
+      boolean on,
+      int shortest,
+      int before,
+      int after,
+      int row,
+      double zone,
+      boolean lastWord,
+      double cost) {}
+
+  /** How far punctuation stands out, 0 to 1 of its full amount. */
+  public record Hanging(double start, double end) {
+    public boolean none() {
+      return start == 0 && end == 0;
+    }
+  }
+
+  /** Where tabs stop; behind the last stop, at every multiple of {@code every} points. */
+  public record Tabs(TabStops stops, double every) {}
+
+  /** What stands before the paragraph; the gap in points. */
+  public record ListMark(
+      ListKind kind, String bullet, NumberStyle numbers, String after, int start, double gap) {}
+
+  /** Letters that stand several lines deep; none if {@code lines} is below 2. The gap in points. */
+  public record DropCapital(int lines, int letters, double gap) {
+    public boolean isThere() {
+      return lines > 1;
+    }
+  }
+}

@@ -1,23 +1,42 @@
 package dynamorph.model.cascade;
 
-import dynamorph.model.value.Slant;
 import dynamorph.model.value.TextCase;
 
 /**
  * What moves the glyphs of a span.
  *
- * @param weight 1 to 1000
  * @param size points
- * @param leading points from baseline to baseline
- * @param tracking thousandths of an em
  * @param language BCP 47 tag
  */
 public record TypeLook(
-    String family,
-    double weight,
-    Slant slant,
-    double size,
-    double leading,
-    double tracking,
-    TextCase textCase,
-    String language) {}
+    FontWish font, double size, Spacing spacing, Letterforms forms, String language) {
+  public String family() {
+    return font.family();
+  }
+
+  public double weight() {
+    return font.weight();
+  }
+
+  public TextCase textCase() {
+    return forms.textCase();
+  }
+
+  /** Points from baseline to baseline. */
+  public double leading() {
+    return spacing.leading();
+  }
+
+  /** The same look at a share of its size, leading and shift included. */
+  public TypeLook scaled(double by) {
+    Spacing smaller =
+        new Spacing(
+            spacing.leading() * by,
+            spacing.tracking(),
+            spacing.kerning(),
+            spacing.kernAfter(),
+            spacing.wordSpacing(),
+            spacing.baselineShift() * by);
+    return new TypeLook(font, size * by, smaller, forms, language);
+  }
+}

@@ -1,31 +1,25 @@
 package dynamorph.model.property;
 
 import static dynamorph.model.property.Facet.FINISH;
-import static dynamorph.model.property.Facet.LETTERFORMS;
-import static dynamorph.model.property.Facet.PARAGRAPH;
 import static dynamorph.model.property.Facet.PLACEMENT;
-import static dynamorph.model.property.Facet.SPACING;
-import static dynamorph.model.property.Facet.TYPEFACE;
+import static dynamorph.model.property.Registry.coat;
+import static dynamorph.model.property.Registry.effect;
+import static dynamorph.model.property.Registry.layout;
+import static dynamorph.model.property.Registry.painted;
+import static dynamorph.model.property.Registry.table;
 
 import dynamorph.model.property.Property.Part;
-import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.EffectKind;
-import dynamorph.model.value.FontSize;
-import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Rgba;
-import dynamorph.model.value.Slant;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
-import dynamorph.model.value.TextCase;
-import java.util.ArrayList;
+import dynamorph.model.value.VerticalAlignment;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -36,160 +30,36 @@ import java.util.stream.Stream;
  * parameter of an inherited one, hide it ({@link #COAT_SHOWN}), take it away ({@link
  * #COAT_REMOVED}) or move it ({@link #COAT_ORDER}).
  */
-public final class Properties {
-  /** Ten metres: beyond any panel, and far inside what single precision draws exactly. */
-  private static final double FAR = 28_346;
-
-  private static final ValueType<Length> SIGNED_LENGTH = new ValueType.Lengths(-FAR, FAR);
-  private static final ValueType<Length> LENGTH = new ValueType.Lengths(0, FAR);
-
-  private static final Map<String, Property<?>> TEXT = new LinkedHashMap<>();
-  private static final Map<String, Property<?>> COAT = new LinkedHashMap<>();
-  private static final Map<String, Property<?>> EFFECT = new LinkedHashMap<>();
-  private static final List<Property<?>> ORDER = new ArrayList<>();
-  private static final Map<Property<?>, Integer> RANKS = new HashMap<>();
-
-  public static final Property<String> FONT_FAMILY =
-      layout(
-          "font-family",
-          "Family",
-          TYPEFACE,
-          Level.SPAN,
-          new ValueType.Words("the name of a font family"),
-          "Source Sans 3",
-          "The font family by its name; a name that is not on this machine is kept and substituted.");
-  public static final Property<Double> FONT_WEIGHT =
-      layout(
-          "font-weight",
-          "Weight",
-          TYPEFACE,
-          Level.SPAN,
-          new ValueType.Number(1, 1000, ""),
-          400.0,
-          "How heavy the letters are, 1 to 1000; 400 is regular, 700 bold. The nearest cut is used.");
-  public static final Property<Slant> SLANT =
-      layout(
-          "slant",
-          "Slant",
-          TYPEFACE,
-          Level.SPAN,
-          new ValueType.Choice<>(Slant.class),
-          Slant.UPRIGHT,
-          "Upright or italic.");
-  public static final Property<FontSize> SIZE =
-      layout(
-          "size",
-          "Size",
-          TYPEFACE,
-          Level.SPAN,
-          new ValueType.Sizes(),
-          FontSize.points(12),
-          "Points, or relative to the inherited size: \u00d71.6, 160 %, +2 pt.");
-  public static final Property<Leading> LEADING =
-      layout(
-          "leading",
-          "Leading",
-          SPACING,
-          Level.SPAN,
-          new ValueType.Leadings(),
-          Leading.AUTOMATIC,
-          "Distance from baseline to baseline: points, a share of the size, or auto (120 %).");
-  public static final Property<Double> TRACKING =
-      layout(
-          "tracking",
-          "Tracking",
-          SPACING,
-          Level.SPAN,
-          new ValueType.Number(-1000, 5000, ""),
-          0.0,
-          "Even extra space between letters, in thousandths of an em.");
-  public static final Property<TextCase> CASE =
-      layout(
-          "case",
-          "Case",
-          LETTERFORMS,
-          Level.SPAN,
-          new ValueType.Choice<>(TextCase.class),
-          TextCase.AS_TYPED,
-          "How letters are shown; the words stay as they were typed.");
-  public static final Property<Alignment> ALIGNMENT =
-      layout(
-          "alignment",
-          "Alignment",
-          PARAGRAPH,
-          Level.PARAGRAPH,
-          new ValueType.Choice<>(Alignment.class),
-          Alignment.START,
-          "Where the lines stand in their measure.");
-  public static final Property<Length> INDENT_FIRST =
-      layout(
-          "indent-first",
-          "First line",
-          PARAGRAPH,
-          Level.PARAGRAPH,
-          SIGNED_LENGTH,
-          Length.ZERO,
-          "Extra indent of the first line; negative lets it hang out.");
-  public static final Property<Length> INDENT_START =
-      layout(
-          "indent-start",
-          "Indent start",
-          PARAGRAPH,
-          Level.PARAGRAPH,
-          LENGTH,
-          Length.ZERO,
-          "Distance of all lines from the edge where they start.");
-  public static final Property<Length> INDENT_END =
-      layout(
-          "indent-end",
-          "Indent end",
-          PARAGRAPH,
-          Level.PARAGRAPH,
-          LENGTH,
-          Length.ZERO,
-          "Distance of all lines from the edge where they end.");
-  public static final Property<Length> SPACE_BEFORE =
-      layout(
-          "space-before",
-          "Space before",
-          PARAGRAPH,
-          Level.PARAGRAPH,
-          LENGTH,
-          Length.ZERO,
-          "Space above the paragraph; not at the top of a box.");
-  public static final Property<Length> SPACE_AFTER =
-      layout(
-          "space-after",
-          "Space after",
-          PARAGRAPH,
-          Level.PARAGRAPH,
-          LENGTH,
-          Length.ZERO,
-          "Space below the paragraph; not at the end of a text.");
-
+public final class Properties extends ParagraphProperties {
   public static final Property<Length> PLATE_PADDING_ACROSS =
-      finish(
+      painted(
           "plate-padding-across",
           "Plate padding across",
+          FINISH,
           Level.LAYER,
-          LENGTH,
+          Registry.LENGTH,
           Length.em(0.4),
+          "",
           "How far the plate reaches beyond the text to the left and right.");
   public static final Property<Length> PLATE_PADDING_ALONG =
-      finish(
+      painted(
           "plate-padding-along",
           "Plate padding above, below",
+          FINISH,
           Level.LAYER,
-          LENGTH,
+          Registry.LENGTH,
           Length.em(0.2),
+          "",
           "How far the plate reaches beyond the text above and below.");
   public static final Property<Length> PLATE_RADIUS =
-      finish(
+      painted(
           "plate-radius",
           "Plate corner radius",
+          FINISH,
           Level.LAYER,
-          LENGTH,
+          Registry.LENGTH,
           Length.ZERO,
+          "",
           "Radius of the plate's corners.");
 
   public static final Property<Anchor> ANCHOR =
@@ -200,6 +70,7 @@ public final class Properties {
           Level.LAYER,
           new ValueType.Choice<>(Anchor.class),
           Anchor.TOP_LEFT,
+          "",
           "Which point of the artboard the position is measured from, and which point of the text lies there.");
   public static final Property<Double> POSITION_X =
       layout(
@@ -207,8 +78,9 @@ public final class Properties {
           "Position across",
           PLACEMENT,
           Level.LAYER,
-          new ValueType.Number(-FAR, FAR, "pt"),
+          new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
           0.0,
+          "",
           "Distance to the right of the anchor, in points.");
   public static final Property<Double> POSITION_Y =
       layout(
@@ -216,8 +88,9 @@ public final class Properties {
           "Position down",
           PLACEMENT,
           Level.LAYER,
-          new ValueType.Number(-FAR, FAR, "pt"),
+          new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
           0.0,
+          "",
           "Distance below the anchor, in points.");
   public static final Property<Double> ROTATION =
       layout(
@@ -227,6 +100,7 @@ public final class Properties {
           Level.LAYER,
           new ValueType.Number(-360, 360, "\u00b0"),
           0.0,
+          "",
           "Turn about the anchor, clockwise, in degrees.");
   public static final Property<BoxFit> BOX =
       layout(
@@ -236,15 +110,17 @@ public final class Properties {
           Level.LAYER,
           new ValueType.Choice<>(BoxFit.class),
           BoxFit.POINT,
-          "Point: no measure. Fixed: keeps its height. Grow: takes the height of its text.");
+          "",
+          "Point: no measure. Fixed: keeps its height. Grow: takes the height of its text. Shrink: sets text smaller until it fits.");
   public static final Property<Double> BOX_WIDTH =
       layout(
           "box-width",
           "Box width",
           PLACEMENT,
           Level.LAYER,
-          new ValueType.Number(0, FAR, "pt"),
+          new ValueType.Number(0, Registry.FAR, "pt"),
           200.0,
+          "",
           "The measure of a box, in points.");
   public static final Property<Double> BOX_HEIGHT =
       layout(
@@ -252,9 +128,61 @@ public final class Properties {
           "Box height",
           PLACEMENT,
           Level.LAYER,
-          new ValueType.Number(0, FAR, "pt"),
+          new ValueType.Number(0, Registry.FAR, "pt"),
           100.0,
+          "",
           "The height of a fixed box, in points.");
+
+  public static final Property<Double> SHRINK_TO =
+      layout(
+          "shrink-to",
+          "Shrink to",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(1, 100, "%"),
+          50.0,
+          "Columns, height, grid",
+          "How small a shrinking box may set its text, in parts of its size.");
+  public static final Property<Double> COLUMNS =
+      layout(
+          "columns",
+          "Columns",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(1, 20, ""),
+          1.0,
+          "Columns, height, grid",
+          "How many columns a box has.");
+  public static final Property<Double> GUTTER =
+      layout(
+          "gutter",
+          "Gutter",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(0, Registry.FAR, "pt"),
+          12.0,
+          "Columns, height, grid",
+          "The space between columns, in points.");
+  public static final Property<VerticalAlignment> VERTICAL_ALIGNMENT =
+      layout(
+          "vertical-alignment",
+          "In the height",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Choice<>(VerticalAlignment.class),
+          VerticalAlignment.TOP,
+          "Columns, height, grid",
+          "Where the lines stand in the height of a fixed box.");
+  public static final Property<Double> BASELINE_GRID =
+      layout(
+          "baseline-grid",
+          "Baseline grid",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(0, Registry.FAR, "pt"),
+          0.0,
+          "Columns, height, grid",
+          "Lines stand on multiples of this, from the first baseline; 0 is no grid.");
 
   public static final Property<CoatKind> COAT_KIND =
       coat(
@@ -337,9 +265,18 @@ public final class Properties {
           "From 0, unseen, to 1, solid.");
   public static final Property<Length> SHADOW_ACROSS =
       effect(
-          "across", "Across", SIGNED_LENGTH, Length.em(0.03), "Offset of the shadow to the right.");
+          "across",
+          "Across",
+          Registry.SIGNED_LENGTH,
+          Length.em(0.03),
+          "Offset of the shadow to the right.");
   public static final Property<Length> SHADOW_DOWN =
-      effect("down", "Down", SIGNED_LENGTH, Length.em(0.03), "Offset of the shadow downwards.");
+      effect(
+          "down",
+          "Down",
+          Registry.SIGNED_LENGTH,
+          Length.em(0.03),
+          "Offset of the shadow downwards.");
   public static final Property<Length> SHADOW_BLUR =
       effect(
           "blur",
@@ -355,7 +292,7 @@ public final class Properties {
 
   /** All properties, in the order in which they are shown and filed. */
   public static List<Property<?>> all() {
-    return java.util.Collections.unmodifiableList(ORDER);
+    return java.util.Collections.unmodifiableList(Registry.order());
   }
 
   /** The properties of one part. */
@@ -428,57 +365,12 @@ public final class Properties {
   }
 
   static int rank(Property<?> property) {
-    return RANKS.get(property);
-  }
-
-  private static Map<String, Property<?>> table(Part part) {
-    return switch (part) {
-      case TEXT -> TEXT;
-      case COAT -> COAT;
-      case EFFECT -> EFFECT;
-    };
-  }
-
-  private static <T> Property<T> layout(
-      String id,
-      String label,
-      Facet facet,
-      Level narrowest,
-      ValueType<T> type,
-      T value,
-      String help) {
-    return register(
-        new Property<>(id, label, facet, Part.TEXT, narrowest, type, value, true, help));
-  }
-
-  private static <T> Property<T> finish(
-      String id, String label, Level narrowest, ValueType<T> type, T value, String help) {
-    return register(
-        new Property<>(id, label, FINISH, Part.TEXT, narrowest, type, value, false, help));
-  }
-
-  private static <T> Property<T> coat(
-      String id, String label, ValueType<T> type, T value, String help) {
-    return register(
-        new Property<>(id, label, FINISH, Part.COAT, Level.SPAN, type, value, false, help));
-  }
-
-  private static <T> Property<T> effect(
-      String id, String label, ValueType<T> type, T value, String help) {
-    return register(
-        new Property<>(id, label, FINISH, Part.EFFECT, Level.SPAN, type, value, false, help));
-  }
-
-  private static <T> Property<T> register(Property<T> property) {
-    table(property.part()).put(property.id(), property);
-    RANKS.put(property, ORDER.size());
-    ORDER.add(property);
-    return property;
+    return Registry.rank(property);
   }
 
   private static PropertySet defaults() {
     PropertySet set = PropertySet.EMPTY;
-    for (Property<?> property : TEXT.values()) {
+    for (Property<?> property : table(Part.TEXT).values()) {
       set = withDefault(set, property);
     }
     return set.with(COAT_KIND.at(Address.coat("fill")), CoatKind.FILL);

@@ -10,6 +10,8 @@ import java.util.Objects;
  * @param part whether it belongs to the text itself, to a coat, or to an effect of a coat
  * @param narrowest the narrowest level where it makes sense; every property can be set on a layer
  * @param relayout whether a change of it moves glyphs; if not, it only repaints
+ * @param group what it stands under inside its facet when it is not needed every day; empty if it
+ *     is
  * @param help one line for people
  */
 public record Property<T>(
@@ -21,6 +23,7 @@ public record Property<T>(
     ValueType<T> type,
     T defaultValue,
     boolean relayout,
+    String group,
     String help) {
   /** What a property belongs to. */
   public enum Part {

@@ -241,4 +241,19 @@ public sealed interface ValueType<T> {
       return "one of " + String.join(", ", names().toList());
     }
   }
+
+  /**
+   * A value with a small grammar of its own, written as text.
+   *
+   * @param reader reads it, or throws an IllegalArgumentException saying what was expected
+   * @param pattern a regular expression that everything written matches
+   */
+  record Written<V>(
+      Class<V> type, java.util.function.Function<String, V> reader, String pattern, String expected)
+      implements ValueType<V> {
+    @Override
+    public V parse(String text) {
+      return reader.apply(text);
+    }
+  }
 }

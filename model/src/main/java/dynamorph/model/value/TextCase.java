@@ -5,5 +5,9 @@ public enum TextCase {
   AS_TYPED,
   UPPER,
   LOWER,
-  TITLE
+  TITLE,
+  /** Small capitals for small letters. */
+  SMALL_CAPITALS,
+  /** Small capitals for all letters. */
+  ALL_SMALL_CAPITALS
 }

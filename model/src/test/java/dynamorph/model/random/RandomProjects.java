@@ -191,6 +191,14 @@ public final class RandomProjects {
     return set.with(key, value(key.property().type()));
   }
 
+  private static final java.util.Map<Class<?>, List<String>> WRITTEN =
+      java.util.Map.of(
+          dynamorph.model.value.AxisSettings.class, List.of("none", "wght=600", "opsz=9, wght=300"),
+          dynamorph.model.value.ScriptFonts.class, List.of("none", "Arab: Amiri; *: EB Garamond"),
+          dynamorph.model.value.FeatureSettings.class, List.of("none", "smcp", "-kern, cv05=2"),
+          dynamorph.model.value.StylisticSets.class, List.of("none", "1", "2, 7"),
+          dynamorph.model.value.TabStops.class, List.of("none", "36", "80 end '. ', 120 decimal"));
+
   @SuppressWarnings("unchecked") // each branch gives the type that its case names
   private <T> T value(ValueType<T> type) {
     Object value =
@@ -209,6 +217,7 @@ public final class RandomProjects {
           case ValueType.Colours _ ->
               random.nextBoolean() ? Colour.swatch("s" + random.nextInt(4)) : Colour.of(colour());
           case ValueType.Choice<?> choice -> pick(choice.options());
+          case ValueType.Written<?> written -> written.parse(pick(WRITTEN.get(written.type())));
         };
     return (T) value;
   }

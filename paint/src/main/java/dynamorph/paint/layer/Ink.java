@@ -1,7 +1,7 @@
 package dynamorph.paint.layer;
 
+import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.layout.Box;
-import dynamorph.typeset.layout.GlyphRun;
 import dynamorph.typeset.layout.Line;
 import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.Path;
@@ -22,11 +22,21 @@ final class Ink implements AutoCloseable {
   record Placed(GlyphRun run, Line line) {}
 
   private final List<Placed> runs;
+  private final List<Rect> rules;
   private TextBlob blob;
   private Path outline;
 
-  Ink(List<Placed> runs) {
+  /**
+   * @param rules lines at the letters that are drawn like them
+   */
+  Ink(List<Placed> runs, List<Rect> rules) {
     this.runs = runs;
+    this.rules = rules;
+  }
+
+  /** Lines at the letters that are drawn like them. */
+  List<Rect> rules() {
+    return rules;
   }
 
   /** The glyphs as text, or null if nothing among them draws. */
@@ -51,6 +61,7 @@ final class Ink implements AutoCloseable {
         for (Placed placed : runs) {
           addOutlines(builder, placed);
         }
+        rules.forEach(builder::addRect);
         outline = builder.detach();
       }
     }
@@ -64,7 +75,7 @@ final class Ink implements AutoCloseable {
         try (Path glyph = font.getPath(run.glyphs()[index])) {
           if (glyph != null) {
             float y = (float) placed.line().baseline() + run.y()[index];
-            builder.addPath(glyph, run.x()[index], y);
+            builder.addPath(glyph, (float) placed.line().x() + run.x()[index], y);
           }
         }
       }
@@ -75,14 +86,20 @@ final class Ink implements AutoCloseable {
     GlyphRun run = placed.run();
     Point[] points = new Point[run.glyphs().length];
     for (int index = 0; index < points.length; index++) {
-      points[index] = new Point(run.x()[index], (float) placed.line().baseline() + run.y()[index]);
+      points[index] =
+          new Point(
+              (float) placed.line().x() + run.x()[index],
+              (float) placed.line().baseline() + run.y()[index]);
     }
     return points;
   }
 
   private static Font font(GlyphRun run) {
     Font font = run.face().font((float) run.size());
-    return run.slanted() ? font.setSkewX(-GlyphRun.LEAN) : font;
+    if (run.stretch() != 1) {
+      font.setScaleX((float) run.stretch());
+    }
+    return run.skew() != 0 ? font.setSkewX((float) -run.skew()) : font;
   }
 
   /**
@@ -100,7 +117,7 @@ final class Ink implements AutoCloseable {
           double y = placed.line().baseline() + run.y()[index];
           Box glyph =
               new Box(
-                  run.x()[index] + rect.getLeft(),
+                  placed.line().x() + run.x()[index] + rect.getLeft(),
                   y + rect.getTop(),
                   rect.getWidth(),
                   rect.getHeight());

@@ -2,12 +2,13 @@ package dynamorph.paint.layer;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.layout.Box;
-import dynamorph.typeset.layout.GlyphRun;
 import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
@@ -15,6 +16,7 @@ import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.TextBlob;
 import io.github.humbleui.types.RRect;
+import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,10 +30,11 @@ public final class LayerPainter {
   /** Paints the plate and the letters. A fixed box hides the lines that do not fit. */
   public void paint(Canvas canvas, TextLayout layout, ResolvedLayer look) {
     paintPlate(canvas, layout, look.plate());
-    Map<Finish, List<Ink.Placed>> groups = groups(layout, look);
+    Rules.paint(canvas, layout, look, false);
+    Map<Finish, Group> groups = groups(layout, look);
     List<Letters> letters = new ArrayList<>();
     try {
-      groups.forEach((finish, runs) -> letters.add(new Letters(finish, runs)));
+      groups.forEach((finish, group) -> letters.add(new Letters(finish, group)));
       int ranks = letters.stream().mapToInt(group -> group.finish.coats().size()).max().orElse(0);
       // rank by rank, so that no word's lowest coat lies over its neighbour's letters
       for (int rank = 0; rank < ranks; rank++) {
@@ -42,11 +45,14 @@ public final class LayerPainter {
     } finally {
       letters.forEach(Letters::close);
     }
+    Rules.paint(canvas, layout, look, true);
   }
 
   /** The box around everything that is painted, effects included, in points of the layout. */
   public Box bounds(TextLayout layout, ResolvedLayer look) {
     Box letters = inkBounds.get(layout, LayerPainter::measure);
+    Box rules = Rules.bounds(layout, look);
+    letters = rules == Box.EMPTY ? letters : letters == Box.EMPTY ? rules : letters.with(rules);
     Box bounds = letters;
     for (ResolvedLayer.ResolvedParagraph paragraph : look.paragraphs()) {
       for (var span : paragraph.spans()) {
@@ -76,12 +82,20 @@ public final class LayerPainter {
     return bounds == null ? Box.EMPTY : bounds;
   }
 
-  private static Map<Finish, List<Ink.Placed>> groups(TextLayout layout, ResolvedLayer look) {
-    Map<Finish, List<Ink.Placed>> groups = new LinkedHashMap<>();
+  /** Runs of one finish, and the lines at them that are painted like them. */
+  private record Group(List<Ink.Placed> runs, List<Rect> rules) {}
+
+  private static Map<Finish, Group> groups(TextLayout layout, ResolvedLayer look) {
+    Map<Finish, Group> groups = new LinkedHashMap<>();
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {
-        Finish finish = look.paragraphs().get(run.paragraph()).spans().get(run.span()).finish();
-        groups.computeIfAbsent(finish, _ -> new ArrayList<>()).add(new Ink.Placed(run, line));
+        CharacterLook own = look.paragraphs().get(line.paragraph()).spans().get(run.span());
+        Group group =
+            groups.computeIfAbsent(
+                own.finish(), _ -> new Group(new ArrayList<>(), new ArrayList<>()));
+        Ink.Placed placed = new Ink.Placed(run, line);
+        group.runs.add(placed);
+        group.rules.addAll(Rules.inFinish(placed, own.lines()));
       }
     }
     return groups;
@@ -110,10 +124,10 @@ public final class LayerPainter {
     private final List<Ink.Placed> runs;
     private Box bounds;
 
-    Letters(Finish finish, List<Ink.Placed> runs) {
+    Letters(Finish finish, Group group) {
       this.finish = finish;
-      this.runs = runs;
-      this.ink = new Ink(runs);
+      this.runs = group.runs;
+      this.ink = new Ink(group.runs, group.rules);
     }
 
     void paint(Canvas canvas, int rank) {
@@ -128,6 +142,7 @@ public final class LayerPainter {
       if (text != null) {
         canvas.drawTextBlob(text, 0, 0, paint);
       }
+      ink.rules().forEach(rule -> canvas.drawRect(rule, paint));
     }
 
     @Override

@@ -1,39 +1,82 @@
 package dynamorph.typeset.font;
 
 import dynamorph.model.value.Slant;
+import dynamorph.typeset.harfbuzz.HarfBuzzFont;
+import dynamorph.typeset.harfbuzz.HarfBuzzShaper;
 import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.FontHinting;
 import io.github.humbleui.skija.FontMetrics;
 import io.github.humbleui.skija.Typeface;
+import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.SortedMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReferenceArray;
 
 /**
- * One cut of a font family. The native typeface belongs to the {@link FontLibrary} that made this
- * face; it may be used from any thread until the library is closed.
+ * One cut of a font family, at one place on its axes if it is variable. Its native parts belong to
+ * the {@link FontLibrary} that made this face; it may be used from any thread until the library is
+ * closed.
  */
 public final class FontFace {
   /** The size at which metrics are read: large, so that nothing is rounded to a pixel grid. */
   public static final float METRICS_SIZE = 1000;
 
+  private static final int PAGE = 256;
+  private static final int PAGES = 0x110000 / PAGE;
+
   private final String family;
   private final double weight;
   private final Slant slant;
   private final Typeface typeface;
+  private final HarfBuzzFont shaping;
+  private final LineMetrics lines;
   private final double ascent;
   private final double descent;
-  private final Map<Integer, Boolean> covered = new ConcurrentHashMap<>();
+  private final AtomicReferenceArray<short[]> glyphs = new AtomicReferenceArray<>(PAGES);
+  private final Map<String, Boolean> substitutes = new ConcurrentHashMap<>();
+  private final SortedMap<String, String> features;
+  private final boolean kerned;
 
-  FontFace(String family, double weight, Slant slant, Typeface typeface) {
+  /** Where the font wants lines, in em: offsets are of their upper edge, above the baseline. */
+  public record LineMetrics(
+      double underline,
+      double underlineWidth,
+      double strike,
+      double strikeWidth,
+      double capHeight,
+      double xHeight) {}
+
+  FontFace(String family, double weight, Slant slant, Typeface typeface, HarfBuzzFont shaping) {
     this.family = family;
     this.weight = weight;
     this.slant = slant;
     this.typeface = typeface;
+    this.shaping = shaping;
+    this.features = java.util.Collections.unmodifiableSortedMap(shaping.features());
+    this.kerned = features.containsKey("kern") || shaping.hasTable("kern");
     try (Font font = font(METRICS_SIZE)) {
       FontMetrics metrics = font.getMetrics();
       this.ascent = -metrics.getAscent() / METRICS_SIZE;
       this.descent = metrics.getDescent() / METRICS_SIZE;
     }
+    double xHeight = metric("xhgt", 0.5);
+    this.lines =
+        new LineMetrics(
+            metric("undo", -0.1),
+            metric("unds", 0.05),
+            metric("stro", xHeight * 0.55),
+            metric("strs", 0.05),
+            metric("cpht", 0.7),
+            xHeight);
+  }
+
+  private double metric(String tag, double otherwise) {
+    OptionalDouble value = shaping.metric(tag);
+    return value.isPresent() && value.getAsDouble() != 0
+        ? value.getAsDouble() / shaping.unitsPerEm()
+        : otherwise;
   }
 
   public String family() {
@@ -58,13 +101,94 @@ public final class FontFace {
     return descent;
   }
 
+  public LineMetrics lines() {
+    return lines;
+  }
+
   public Typeface typeface() {
     return typeface;
   }
 
+  /** What HarfBuzz shapes this face with. */
+  public HarfBuzzFont shaping() {
+    return shaping;
+  }
+
+  /**
+   * The features of the font by tag, each with the name that the font itself gives it; empty if it
+   * gives none.
+   */
+  public SortedMap<String, String> features() {
+    return features;
+  }
+
+  public boolean has(String feature) {
+    return features.containsKey(feature);
+  }
+
+  /** Whether the font says how pairs of letters are kerned. */
+  public boolean isKerned() {
+    return kerned;
+  }
+
+  /** The axes of a variable font. */
+  public List<HarfBuzzFont.Axis> axes() {
+    return shaping.axes();
+  }
+
+  /** Places on the axes that the font has names for. */
+  public List<HarfBuzzFont.Instance> instances() {
+    return shaping.instances();
+  }
+
   /** Whether the font has a glyph of its own for the code point. */
   public boolean covers(int codePoint) {
-    return covered.computeIfAbsent(codePoint, wanted -> typeface.getUTF32Glyph(wanted) != 0);
+    return glyph(codePoint) != 0;
+  }
+
+  /** The glyph of a code point by itself, as an unsigned number; 0 if there is none. */
+  public int glyph(int codePoint) {
+    short[] page = glyphs.get(codePoint / PAGE);
+    if (page == null) {
+      int[] wanted = new int[PAGE];
+      java.util.Arrays.setAll(wanted, index -> codePoint / PAGE * PAGE + index);
+      page = typeface.getUTF32Glyphs(wanted);
+      glyphs.set(codePoint / PAGE, page);
+    }
+    return page[codePoint % PAGE] & 0xFFFF;
+  }
+
+  /** Whether a feature gives every letter of the words another glyph. */
+  public boolean substitutes(String feature, String words) {
+    return has(feature)
+        && words
+            .codePoints()
+            .filter(letter -> !Character.isWhitespace(letter))
+            .allMatch(letter -> substitutes(feature, letter));
+  }
+
+  private boolean substitutes(String feature, int letter) {
+    return substitutes.computeIfAbsent(
+        feature + letter,
+        _ -> {
+          int[] glyph = {0};
+          try (HarfBuzzShaper shaper = new HarfBuzzShaper()) {
+            String text = Character.toString(letter);
+            shaper.text(text);
+            List<HarfBuzzShaper.Feature> on =
+                List.of(new HarfBuzzShaper.Feature(feature, 1, 0, Integer.MAX_VALUE));
+            shaper.shape(
+                shaping,
+                0,
+                text.length(),
+                false,
+                "Latn",
+                "en",
+                on,
+                (_, infos, _) -> glyph[0] = infos[0]);
+          }
+          return glyph[0] != glyph(letter);
+        });
   }
 
   /**

@@ -1,11 +1,14 @@
 package dynamorph.typeset.font;
 
 import dynamorph.model.Asset;
+import dynamorph.model.cascade.FontWish;
 import dynamorph.model.value.Slant;
+import dynamorph.typeset.harfbuzz.HarfBuzzFont;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.FontMgr;
 import io.github.humbleui.skija.FontSlant;
 import io.github.humbleui.skija.FontStyle;
+import io.github.humbleui.skija.FontVariation;
 import io.github.humbleui.skija.FontWidth;
 import io.github.humbleui.skija.Typeface;
 import java.io.BufferedReader;
@@ -20,6 +23,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
@@ -46,14 +50,16 @@ public final class FontLibrary implements AutoCloseable {
     }
   }
 
-  private record Wanted(String family, double weight, Slant slant) {}
+  /** A cut at a place on its axes. */
+  private record Placed(Cut cut, Map<String, Double> place) {}
 
   private final Map<String, List<Cut>> cuts = new LinkedHashMap<>();
-  private final Map<Cut, FontFace> faces = new ConcurrentHashMap<>();
-  private final Map<Wanted, FontMatch> matches = new ConcurrentHashMap<>();
+  private final Map<Placed, FontFace> faces = new ConcurrentHashMap<>();
+  private final Map<FontWish, FontMatch> matches = new ConcurrentHashMap<>();
   private final Map<String, FontFace> installedFaces = new ConcurrentHashMap<>();
   private final Map<Integer, Optional<FontFace>> machineFallbacks = new ConcurrentHashMap<>();
-  private final List<Typeface> owned = java.util.Collections.synchronizedList(new ArrayList<>());
+  private final List<AutoCloseable> owned =
+      java.util.Collections.synchronizedList(new ArrayList<>());
   private final boolean withInstalled;
 
   private FontLibrary(List<Asset> projectFonts, boolean withInstalled) {
@@ -93,8 +99,14 @@ public final class FontLibrary implements AutoCloseable {
   }
 
   /** The best face for what is asked; never fails, since something always stands in. */
+  public FontMatch match(FontWish wish) {
+    FontMatch known = matches.get(wish);
+    return known != null ? known : matches.computeIfAbsent(wish, this::find);
+  }
+
+  /** The best face of normal width for what is asked. */
   public FontMatch match(String family, double weight, Slant slant) {
-    return matches.computeIfAbsent(new Wanted(family, weight, slant), this::find);
+    return match(FontWish.of(family, weight, slant));
   }
 
   /** Whether a family of this name is there. */
@@ -104,6 +116,21 @@ public final class FontLibrary implements AutoCloseable {
 
   /** Who draws a code point that {@code lacking} has no glyph for. */
   public Optional<FontFace> fallback(int codePoint, FontFace lacking) {
+    return fallback(codePoint, lacking, List.of());
+  }
+
+  /**
+   * Who draws a code point that {@code lacking} has no glyph for.
+   *
+   * @param first families asked before all others; those that are not there are passed over
+   */
+  public Optional<FontFace> fallback(int codePoint, FontFace lacking, List<String> first) {
+    for (String family : first) {
+      FontMatch match = match(family, lacking.weight(), lacking.slant());
+      if (!match.substituted() && match.face().covers(codePoint)) {
+        return Optional.of(match.face());
+      }
+    }
     for (String family : FALLBACKS) {
       FontFace face = match(family, lacking.weight(), lacking.slant()).face();
       if (face.covers(codePoint)) {
@@ -151,8 +178,8 @@ public final class FontLibrary implements AutoCloseable {
         : Stream.iterate(100, weight -> weight <= 900, weight -> weight + 100).toList();
   }
 
-  private FontMatch find(Wanted wanted) {
-    List<Cut> family = cuts.get(key(wanted.family));
+  private FontMatch find(FontWish wanted) {
+    List<Cut> family = cuts.get(key(wanted.family()));
     if (family != null) {
       return fromCuts(family, wanted, false);
     }
@@ -162,32 +189,81 @@ public final class FontLibrary implements AutoCloseable {
         .orElseGet(() -> fromCuts(cuts.get(key(SUBSTITUTE)), wanted, true));
   }
 
-  private FontMatch fromCuts(List<Cut> family, Wanted wanted, boolean substituted) {
-    Comparator<Cut> bySlant = Comparator.comparing(cut -> cut.slant != wanted.slant);
+  private FontMatch fromCuts(List<Cut> family, FontWish wanted, boolean substituted) {
+    Comparator<Cut> bySlant = Comparator.comparing(cut -> cut.slant != wanted.slant());
     Comparator<Cut> byWeight =
-        Comparator.comparingDouble(cut -> Math.abs(cut.weight - wanted.weight));
+        Comparator.comparingDouble(cut -> Math.abs(cut.weight - wanted.weight()));
     // between two equally near cuts the heavier one serves heavy wishes, the lighter one light
     // wishes
     Comparator<Cut> tie =
-        Comparator.comparingInt(cut -> wanted.weight > 500 ? -cut.weight : cut.weight);
+        Comparator.comparingInt(cut -> wanted.weight() > 500 ? -cut.weight : cut.weight);
     Cut best =
         family.stream().min(bySlant.thenComparing(byWeight).thenComparing(tie)).orElseThrow();
+    FontFace plain = faces.computeIfAbsent(new Placed(best, Map.of()), this::open);
+    Map<String, Double> place = place(plain, wanted);
+    FontFace face =
+        place.isEmpty() ? plain : faces.computeIfAbsent(new Placed(best, place), this::open);
     return new FontMatch(
-        faces.computeIfAbsent(best, this::open), leans(wanted, best.slant), substituted);
+        face, leans(wanted, best.slant) && !place.containsKey("slnt"), substituted);
   }
 
-  private static boolean leans(Wanted wanted, Slant actual) {
-    return wanted.slant == Slant.ITALIC && actual == Slant.UPRIGHT;
+  private static boolean leans(FontWish wanted, Slant actual) {
+    return wanted.slant() == Slant.ITALIC && actual == Slant.UPRIGHT;
   }
 
-  private FontFace open(Cut cut) {
+  /** Where a variable font is taken for a wish; empty for any other font. */
+  private static Map<String, Double> place(FontFace plain, FontWish wanted) {
+    Map<String, Double> place = new TreeMap<>();
+    for (HarfBuzzFont.Axis axis : plain.axes()) {
+      Double value =
+          switch (axis.tag()) {
+            case "wght" -> wanted.weight();
+            case "wdth" -> wanted.width();
+            case "slnt" -> wanted.slant() == Slant.ITALIC ? axis.least() : axis.normal();
+            case "ital" -> wanted.slant() == Slant.ITALIC ? axis.most() : axis.normal();
+            default -> axis.normal();
+          };
+      double own = wanted.axes().values().getOrDefault(axis.tag(), value);
+      double taken = Math.clamp(own, axis.least(), axis.most());
+      if (taken != axis.normal()) {
+        place.put(axis.tag(), taken);
+      }
+    }
+    return place;
+  }
+
+  private FontFace open(Placed placed) {
+    Cut cut = placed.cut;
     try {
-      Typeface typeface = load(cut.family, cut.loader.bytes());
-      owned.add(typeface);
-      return new FontFace(cut.family, cut.weight, cut.slant, typeface);
+      byte[] bytes = cut.loader.bytes();
+      Typeface typeface = varied(load(cut.family, bytes), placed.place);
+      double weight = placed.place.getOrDefault("wght", (double) cut.weight);
+      return face(cut.family, weight, cut.slant, typeface, bytes, placed.place);
     } catch (IOException unreadable) {
       throw new UncheckedIOException(unreadable);
     }
+  }
+
+  private static Typeface varied(Typeface typeface, Map<String, Double> place) {
+    if (place.isEmpty()) {
+      return typeface;
+    }
+    try (typeface) {
+      return cloned(typeface, place);
+    }
+  }
+
+  private FontFace face(
+      String family,
+      double weight,
+      Slant slant,
+      Typeface typeface,
+      byte[] bytes,
+      Map<String, Double> place) {
+    HarfBuzzFont shaping = new HarfBuzzFont(bytes, 0, place);
+    owned.add(typeface);
+    owned.add(shaping);
+    return new FontFace(family, weight, slant, typeface, shaping);
   }
 
   private static Typeface load(String file, byte[] bytes) {
@@ -203,14 +279,16 @@ public final class FontLibrary implements AutoCloseable {
     }
   }
 
-  private Optional<FontFace> machineFace(Wanted wanted) {
-    FontStyle style = style(wanted.weight, wanted.slant);
-    Typeface typeface = FontMgr.getDefault().matchFamilyStyle(wanted.family, style);
+  private Optional<FontFace> machineFace(FontWish wanted) {
+    FontStyle style = style(wanted.weight(), wanted.slant());
+    Typeface typeface = FontMgr.getDefault().matchFamilyStyle(wanted.family(), style);
     // a fontconfig alias may answer for a name that is not there; only the family itself counts
-    if (typeface == null || !typeface.getFamilyName().equalsIgnoreCase(wanted.family)) {
+    if (typeface == null || !typeface.getFamilyName().equalsIgnoreCase(wanted.family())) {
       return Optional.empty();
     }
-    return Optional.of(installedFace(typeface));
+    FontFace plain = installedFace(typeface, Map.of());
+    Map<String, Double> place = place(plain, wanted);
+    return Optional.of(place.isEmpty() ? plain : installedFace(plain.typeface(), place));
   }
 
   private Optional<FontFace> machineFallback(int codePoint, FontFace lacking) {
@@ -218,20 +296,47 @@ public final class FontLibrary implements AutoCloseable {
     Typeface typeface =
         FontMgr.getDefault().matchFamilyStyleCharacter(null, style, new String[0], codePoint);
     return Optional.ofNullable(typeface)
-        .map(this::installedFace)
+        .map(found -> installedFace(found, Map.of()))
         .filter(face -> face.covers(codePoint));
   }
 
-  private FontFace installedFace(Typeface typeface) {
+  private FontFace installedFace(Typeface typeface, Map<String, Double> place) {
     FontStyle actual = typeface.getFontStyle();
-    String key = typeface.getFamilyName() + actual.getWeight() + actual.getSlant();
+    String key = typeface.getFamilyName() + actual.getWeight() + actual.getSlant() + place;
     return installedFaces.computeIfAbsent(
         key,
         _ -> {
-          owned.add(typeface);
           Slant slant = actual.getSlant() == FontSlant.UPRIGHT ? Slant.UPRIGHT : Slant.ITALIC;
-          return new FontFace(typeface.getFamilyName(), actual.getWeight(), slant, typeface);
+          Map<String, Double> at = new TreeMap<>();
+          Optional.ofNullable(typeface.getVariations()).stream()
+              .flatMap(Stream::of)
+              .forEach(axis -> at.put(axis.getTag(), (double) axis.getValue()));
+          at.putAll(place);
+          Typeface varied = place.isEmpty() ? typeface : cloned(typeface, at);
+          double weight = at.getOrDefault("wght", (double) actual.getWeight());
+          return face(typeface.getFamilyName(), weight, slant, varied, fileOf(typeface), at);
         });
+  }
+
+  private static Typeface cloned(Typeface typeface, Map<String, Double> place) {
+    return typeface.makeClone(
+        place.entrySet().stream()
+            .map(axis -> new FontVariation(axis.getKey(), axis.getValue().floatValue()))
+            .toArray(FontVariation[]::new));
+  }
+
+  /**
+   * A font of the machine as a font file of its own, put together from its tables: it may be part
+   * of a collection, and where its file lies is not told.
+   */
+  private static byte[] fileOf(Typeface typeface) {
+    SortedMap<String, byte[]> tables = new TreeMap<>();
+    for (String tag : typeface.getTableTags()) {
+      try (Data data = typeface.getTableData(tag)) {
+        tables.put(tag, data.getBytes());
+      }
+    }
+    return FontFile.of(tables);
   }
 
   private static FontStyle style(double weight, Slant slant) {
@@ -310,7 +415,13 @@ public final class FontLibrary implements AutoCloseable {
 
   @Override
   public void close() {
-    owned.forEach(Typeface::close);
+    for (AutoCloseable part : owned) {
+      try {
+        part.close();
+      } catch (Exception failed) {
+        throw new IllegalStateException("a font cannot be released", failed);
+      }
+    }
     owned.clear();
   }
 }

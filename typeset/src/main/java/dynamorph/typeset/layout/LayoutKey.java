@@ -1,13 +1,12 @@
 package dynamorph.typeset.layout;
 
-import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.Placement;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.BoxFit;
-import dynamorph.typeset.shape.ShapeKey;
+import dynamorph.typeset.compose.ParagraphKey;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -15,24 +14,14 @@ import java.util.List;
  * What a layout depends on: the words and what moves glyphs. Neither colour nor place is part of
  * it.
  */
-record LayoutKey(List<ParagraphKey> paragraphs, BoxFit fit, double width, double height) {
-  record ParagraphKey(
-      String text,
-      List<Integer> lengths,
-      List<TypeLook> looks,
-      TypeLook empty,
-      ParagraphLook settings) {
-    ShapeKey shapeKey() {
-      List<ShapeKey.SpanType> types = new ArrayList<>();
-      for (int index = 0; index < looks.size(); index++) {
-        types.add(ShapeKey.SpanType.of(lengths.get(index), looks.get(index)));
-      }
-      return new ShapeKey(text, types);
-    }
-  }
-
+record LayoutKey(
+    List<ParagraphKey> paragraphs,
+    BoxFit fit,
+    double width,
+    double height,
+    Placement.Inside inside) {
   static LayoutKey of(Story story, ResolvedLayer resolved) {
-    List<ParagraphKey> paragraphs = new ArrayList<>();
+    List<ParagraphKey> paragraphs = new ArrayList<>(story.paragraphs().size());
     for (int index = 0; index < story.paragraphs().size(); index++) {
       Paragraph paragraph = story.paragraphs().get(index);
       ResolvedLayer.ResolvedParagraph look = resolved.paragraphs().get(index);
@@ -40,14 +29,30 @@ record LayoutKey(List<ParagraphKey> paragraphs, BoxFit fit, double width, double
       paragraph.spans().forEach(span -> lengths.add(span.length()));
       List<TypeLook> types = new ArrayList<>(look.spans().size());
       look.spans().forEach(span -> types.add(span.type()));
-      paragraphs.add(
-          new ParagraphKey(
-              paragraph.text(), lengths, types, look.spans().getFirst().type(), look.look()));
+      paragraphs.add(new ParagraphKey(paragraph.text(), lengths, types, look.look(), true));
     }
     Placement placement = resolved.placement();
     boolean point = placement.fit() == BoxFit.POINT;
-    boolean fixed = placement.fit() == BoxFit.FIXED;
+    boolean high = placement.fit() == BoxFit.FIXED || placement.fit() == BoxFit.SHRINK;
     return new LayoutKey(
-        paragraphs, placement.fit(), point ? 0 : placement.width(), fixed ? placement.height() : 0);
+        paragraphs,
+        placement.fit(),
+        point ? 0 : placement.width(),
+        high ? placement.height() : 0,
+        placement.inside());
+  }
+
+  boolean isPoint() {
+    return fit == BoxFit.POINT;
+  }
+
+  /** The same at a share of its size. */
+  LayoutKey scaled(double by) {
+    return new LayoutKey(
+        paragraphs.stream().map(paragraph -> paragraph.scaled(by)).toList(),
+        fit,
+        width,
+        height,
+        inside);
   }
 }

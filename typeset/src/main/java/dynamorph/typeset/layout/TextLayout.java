@@ -1,6 +1,7 @@
 package dynamorph.typeset.layout;
 
 import dynamorph.model.text.TextRange;
+import dynamorph.typeset.compose.GlyphRun;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +12,7 @@ import java.util.Set;
  *
  * @param width of the box, or of the widest line of point text
  * @param height of the box: of a fixed box as given, else of the lines
+ * @param scale share of its size that the text of a shrinking box is set at; 1 for any other
  * @param missingFamilies families that another stands in for
  * @param missingGlyphs code points that no font has
  */
@@ -18,6 +20,7 @@ public record TextLayout(
     List<Line> lines,
     double width,
     double height,
+    double scale,
     Optional<Overset> overset,
     Set<String> missingFamilies,
     Set<Integer> missingGlyphs) {
@@ -52,12 +55,26 @@ public record TextLayout(
 
   /** The offset nearest to a point. */
   public int offsetAt(double x, double y) {
-    int index = 0;
+    int index = columnStart(x);
+    double column = lines.get(index).x();
     while (index + 1 < lines.size()
+        && lines.get(index + 1).x() == column
         && y > (lines.get(index).bottom() + lines.get(index + 1).top()) / 2) {
       index++;
     }
     return offsetOnLine(index, x);
+  }
+
+  /** The first line of the column that a place lies in or behind. */
+  private int columnStart(double x) {
+    int found = 0;
+    for (int index = 1; index < lines.size(); index++) {
+      boolean begins = lines.get(index).x() != lines.get(index - 1).x();
+      if (begins && lines.get(index).x() <= x) {
+        found = index;
+      }
+    }
+    return found;
   }
 
   /** The offset on a line nearest to a horizontal position. */
@@ -67,11 +84,12 @@ public record TextLayout(
     double nearest = Double.POSITIVE_INFINITY;
     for (GlyphRun run : line.runs()) {
       for (int cluster = 0; cluster < run.starts().length; cluster++) {
-        int units = Math.max(1, run.ends()[cluster] - run.starts()[cluster]);
+        int start = line.paragraphStart() + run.starts()[cluster];
+        int end = line.paragraphStart() + run.ends()[cluster];
+        int units = Math.max(1, end - start);
         for (int unit = 0; unit <= units; unit++) {
-          double share = unit / (double) units;
-          double at = edge(run, cluster, share);
-          int offset = Math.min(run.starts()[cluster] + unit, run.ends()[cluster]);
+          double at = line.x() + edge(run, cluster, unit / (double) units);
+          int offset = Math.min(start + unit, end);
           boolean pastBreak = offset == line.end() && !line.endsParagraph();
           if (!pastBreak && Math.abs(at - x) < nearest) {
             nearest = Math.abs(at - x);
@@ -90,25 +108,25 @@ public record TextLayout(
   }
 
   private static double caretX(Line line, int offset) {
+    int unit = offset - line.paragraphStart();
     double atEnd = line.rightToLeft() ? line.left() : line.left() + line.width();
     boolean found = false;
+    boolean any = false;
     for (GlyphRun run : line.runs()) {
       for (int cluster = 0; cluster < run.starts().length; cluster++) {
+        any = true;
         int start = run.starts()[cluster];
         int end = run.ends()[cluster];
-        if (offset >= start && offset < end) {
-          return edge(run, cluster, (offset - start) / (double) (end - start));
+        if (unit >= start && unit < end) {
+          return line.x() + edge(run, cluster, (unit - start) / (double) (end - start));
         }
-        if (offset == end && !found) {
-          atEnd = edge(run, cluster, 1);
+        if (unit == end && !found) {
+          atEnd = line.x() + edge(run, cluster, 1);
           found = true;
         }
       }
     }
-    if (line.runs().isEmpty()) {
-      return line.left();
-    }
-    return atEnd;
+    return any ? atEnd : line.left();
   }
 
   /** Where a share of a cluster's units lies, counted in reading direction. */
@@ -145,14 +163,16 @@ public record TextLayout(
 
   private static void addMarked(
       List<Box> boxes, Line line, GlyphRun run, int cluster, TextRange range) {
-    int start = Math.max(run.starts()[cluster], range.start());
-    int end = Math.min(run.ends()[cluster], range.end());
+    int from = line.paragraphStart() + run.starts()[cluster];
+    int to = line.paragraphStart() + run.ends()[cluster];
+    int start = Math.max(from, range.start());
+    int end = Math.min(to, range.end());
     if (start >= end) {
       return;
     }
-    double units = run.ends()[cluster] - run.starts()[cluster];
-    double one = edge(run, cluster, (start - run.starts()[cluster]) / units);
-    double other = edge(run, cluster, (end - run.starts()[cluster]) / units);
+    double units = to - from;
+    double one = line.x() + edge(run, cluster, (start - from) / units);
+    double other = line.x() + edge(run, cluster, (end - from) / units);
     Box box = Box.between(one, line.top(), other, line.bottom());
     boolean joins =
         !boxes.isEmpty()

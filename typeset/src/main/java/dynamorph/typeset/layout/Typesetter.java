@@ -5,10 +5,11 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.BoxFit;
+import dynamorph.typeset.compose.ComposedParagraph;
+import dynamorph.typeset.compose.ListMarks;
+import dynamorph.typeset.compose.ParagraphComposer;
+import dynamorph.typeset.compose.ParagraphKey;
 import dynamorph.typeset.font.FontLibrary;
-import dynamorph.typeset.shape.ParagraphShaper;
-import dynamorph.typeset.shape.ShapeKey;
-import dynamorph.typeset.shape.ShapedParagraph;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -16,22 +17,14 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * Sets stories into lines. Remembers shaped paragraphs and whole layouts, so that what did not
- * change is not set again; a change of colour, coats or place sets nothing. Safe on any thread.
+ * Sets stories into lines. Remembers paragraphs and whole layouts, so that what did not change is
+ * not set again; a change of colour, coats or place sets nothing. Safe on any thread.
  */
 public final class Typesetter {
-  /** Units of text kept shaped: some 300 pages, about 60 MB. */
-  private static final long SHAPED_UNITS = 1_000_000;
-
   /** Units of text kept in layouts. */
   private static final long LAID_OUT_UNITS = 1_000_000;
 
-  private final ParagraphShaper shaper;
-  private final Cache<ShapeKey, ShapedParagraph> shaped =
-      Caffeine.newBuilder()
-          .maximumWeight(SHAPED_UNITS)
-          .weigher((ShapeKey key, ShapedParagraph _) -> key.text().length() + 16)
-          .build();
+  private final ParagraphComposer composer;
   private final Cache<LayoutKey, TextLayout> layouts =
       Caffeine.newBuilder()
           .maximumWeight(LAID_OUT_UNITS)
@@ -39,7 +32,12 @@ public final class Typesetter {
           .build();
 
   public Typesetter(FontLibrary fonts) {
-    this.shaper = new ParagraphShaper(fonts);
+    this.composer = new ParagraphComposer(fonts);
+  }
+
+  /** What makes the lines of paragraphs. */
+  public ParagraphComposer composer() {
+    return composer;
   }
 
   /**
@@ -56,81 +54,100 @@ public final class Typesetter {
   }
 
   private TextLayout set(LayoutKey key) {
-    Set<String> missingFamilies = new TreeSet<>();
-    Set<Integer> missingGlyphs = new TreeSet<>();
-    List<LineSetter> setters = new ArrayList<>();
-    int start = 0;
-    for (LayoutKey.ParagraphKey paragraph : key.paragraphs()) {
-      ShapedParagraph shapedParagraph = shaped.get(paragraph.shapeKey(), shaper::shape);
-      missingFamilies.addAll(shapedParagraph.missingFamilies());
-      missingGlyphs.addAll(shapedParagraph.missingGlyphs());
-      setters.add(
-          new LineSetter(
-              setters.size(),
-              start,
-              shapedParagraph,
-              paragraph.looks(),
-              paragraph.empty(),
-              paragraph.settings()));
-      start += paragraph.text().length() + 1;
-    }
-    boolean point = key.fit() == BoxFit.POINT;
-    List<List<LineBreaker.Cut>> cuts =
-        setters.stream()
-            .map(setter -> setter.cut(point ? Double.POSITIVE_INFINITY : key.width()))
-            .toList();
-    double measure = point ? widest(setters, cuts) : key.width();
-    List<Line> lines = stack(key, setters, cuts, measure);
-    boolean tooWide = cuts.stream().flatMap(List::stream).anyMatch(LineBreaker.Cut::tooWide);
-    double height = key.fit() == BoxFit.FIXED ? key.height() : lines.getLast().bottom();
-    Optional<Overset> overset = point ? Optional.empty() : overset(lines, height, tooWide);
-    return new TextLayout(lines, measure, height, overset, missingFamilies, missingGlyphs);
+    return key.fit() == BoxFit.SHRINK ? shrunk(key) : set(key, 1);
   }
 
-  private static double widest(List<LineSetter> setters, List<List<LineBreaker.Cut>> cuts) {
+  /** The largest size, in whole percents, at which the text fits its box; the least one if none. */
+  private TextLayout shrunk(LayoutKey key) {
+    TextLayout full = set(key, 1);
+    if (full.overset().isEmpty()) {
+      return full;
+    }
+    int low = (int) Math.ceil(key.inside().shrinkTo() * 100);
+    int high = 99;
+    TextLayout best = null;
+    while (low <= high) {
+      int middle = (low + high + 1) / 2;
+      TextLayout tried = set(key.scaled(middle / 100.0), middle / 100.0);
+      if (tried.overset().isEmpty()) {
+        best = tried;
+        low = middle + 1;
+      } else {
+        high = middle - 1;
+      }
+    }
+    double least = key.inside().shrinkTo();
+    return best != null ? best : set(key.scaled(least), least);
+  }
+
+  private TextLayout set(LayoutKey key, double scale) {
+    List<ComposedParagraph> composed = composed(key);
+    Set<String> missingFamilies = new TreeSet<>();
+    Set<Integer> missingGlyphs = new TreeSet<>();
+    boolean tooWide = false;
+    for (ComposedParagraph paragraph : composed) {
+      missingFamilies.addAll(paragraph.shaped().missingFamilies());
+      missingGlyphs.addAll(paragraph.shaped().missingGlyphs());
+      tooWide |= paragraph.tooWide();
+    }
+    double width = key.isPoint() ? widest(key, composed) : key.width();
+    List<ComposedParagraph> inWidth = key.isPoint() ? composed(key, width) : composed;
+    Columns columns = new Columns(key.paragraphs(), inWidth, key.inside(), width);
+    boolean high = key.fit() == BoxFit.FIXED || key.fit() == BoxFit.SHRINK;
+    double height = high ? key.height() : key.isPoint() ? Double.POSITIVE_INFINITY : 0;
+    if (key.fit() == BoxFit.GROW) {
+      height = columns.balancedHeight();
+    }
+    Columns.Stack stack = columns.stack(height);
+    List<Line> lines = high ? columns.aligned(stack, height) : stack.lines();
+    double shownHeight = high ? height : stack.bottom();
+    Optional<Overset> overset =
+        key.isPoint() ? Optional.empty() : overset(stack, lines, height, tooWide);
+    return new TextLayout(
+        lines, width, shownHeight, scale, overset, missingFamilies, missingGlyphs);
+  }
+
+  private List<ComposedParagraph> composed(LayoutKey key) {
+    return key.isPoint() ? composed(key, 0) : composed(key, key.inside().columnWidth(key.width()));
+  }
+
+  private List<ComposedParagraph> composed(LayoutKey key, double width) {
+    List<ComposedParagraph> composed = new ArrayList<>(key.paragraphs().size());
+    int place = 0;
+    for (int index = 0; index < key.paragraphs().size(); index++) {
+      ParagraphKey paragraph = key.paragraphs().get(index);
+      boolean goesOn =
+          index > 0
+              && ListMarks.countsOn(
+                  key.paragraphs().get(index - 1).settings().list(), paragraph.settings().list());
+      place = goesOn ? place + 1 : 0;
+      String mark = ListMarks.of(paragraph.settings().list(), place);
+      double measure = key.isPoint() ? Double.POSITIVE_INFINITY : width;
+      composed.add(composer.compose(paragraph, measure, width, mark));
+    }
+    return composed;
+  }
+
+  /** The width that the lines of point text take, indents included. */
+  private static double widest(LayoutKey key, List<ComposedParagraph> composed) {
     double widest = 0;
-    for (int paragraph = 0; paragraph < setters.size(); paragraph++) {
-      LineSetter setter = setters.get(paragraph);
-      for (int line = 0; line < cuts.get(paragraph).size(); line++) {
-        double width = setter.width(cuts.get(paragraph).get(line)) + setter.indents(line);
-        widest = Math.max(widest, width);
+    for (int index = 0; index < composed.size(); index++) {
+      double end = key.paragraphs().get(index).settings().indents().end();
+      for (var line : composed.get(index).lines()) {
+        widest = Math.max(widest, line.needed() + end);
       }
     }
     return widest;
   }
 
-  private static List<Line> stack(
-      LayoutKey key, List<LineSetter> setters, List<List<LineBreaker.Cut>> cuts, double measure) {
-    List<Line> lines = new ArrayList<>();
-    double baseline = 0;
-    double gap = 0;
-    for (int paragraph = 0; paragraph < setters.size(); paragraph++) {
-      LineSetter setter = setters.get(paragraph);
-      List<LineBreaker.Cut> own = cuts.get(paragraph);
-      gap += paragraph == 0 ? 0 : key.paragraphs().get(paragraph).settings().spaceBefore();
-      for (int index = 0; index < own.size(); index++) {
-        Line line = setter.set(own.get(index), index, measure);
-        baseline = lines.isEmpty() ? line.ascent() : baseline + gap + setter.leading(line);
-        gap = 0;
-        lines.add(line.movedDown(baseline));
-      }
-      gap = key.paragraphs().get(paragraph).settings().spaceAfter();
-    }
-    return lines;
-  }
-
-  /** How far below a fixed box a line may reach before it counts as hidden, in points. */
-  private static final double SLACK = 0.01;
-
-  private static Optional<Overset> overset(List<Line> lines, double height, boolean tooWide) {
-    List<Line> below = lines.stream().filter(line -> line.bottom() > height + SLACK).toList();
-    if (below.isEmpty() && !tooWide) {
+  private static Optional<Overset> overset(
+      Columns.Stack stack, List<Line> lines, double height, boolean tooWide) {
+    boolean low = lines.getFirst().bottom() > height + Columns.SLACK;
+    if (stack.hidden() == 0 && !tooWide && !low) {
       return Optional.empty();
     }
-    // a box that is too low for anything still shows its first line, or the text would seem to be
-    // gone
-    List<Line> hidden = below.size() == lines.size() ? below.subList(1, below.size()) : below;
+    List<Line> hidden = lines.subList(lines.size() - stack.hidden(), lines.size());
     int units = hidden.stream().mapToInt(line -> line.end() - line.start()).sum();
-    return Optional.of(new Overset(hidden.size(), units, tooWide));
+    return Optional.of(new Overset(stack.hidden(), units, tooWide));
   }
 }

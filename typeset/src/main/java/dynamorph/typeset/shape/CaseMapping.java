@@ -4,6 +4,7 @@ import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.text.CaseMap;
 import com.ibm.icu.text.Edits;
 import dynamorph.model.value.TextCase;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
 
@@ -14,22 +15,32 @@ import java.util.Locale;
  * @param text what is shown
  * @param source for each shown unit the typed unit it comes from, and one more entry for the end
  * @param spanEnds end of each span in the shown text
+ * @param small units of the shown text that are capitals standing for small ones
  */
-record CaseMapping(String text, int[] source, int[] spanEnds) {
-  static CaseMapping of(String typed, List<ShapeKey.SpanType> spans) {
+record CaseMapping(String text, int[] source, int[] spanEnds, BitSet small) {
+  static CaseMapping of(String typed, List<ShapeKey.SpanType> spans, List<Treatment> treatments) {
     StringBuilder shown = new StringBuilder();
-    int[] source = new int[typed.length() * 3 + 1];
+    int[] source =
+        new int
+            [spans.stream().allMatch(CaseMapping::isAsTyped)
+                ? typed.length() + 1
+                : typed.length() * 3 + 1];
+    BitSet small = new BitSet();
     int[] spanEnds = new int[spans.size()];
     int from = 0;
     for (int index = 0; index < spans.size(); index++) {
       ShapeKey.SpanType span = spans.get(index);
       int to = from + span.length();
-      append(shown, source, typed, from, to, span);
+      int shownFrom = shown.length();
+      append(shown, source, typed, from, to, span, treatments.get(index));
+      if (treatments.get(index).smallCapitals()) {
+        markSmall(small, shown, source, typed, shownFrom, span);
+      }
       spanEnds[index] = shown.length();
       from = to;
     }
     source[shown.length()] = typed.length();
-    return new CaseMapping(wellFormed(shown), source, spanEnds);
+    return new CaseMapping(wellFormed(shown), source, spanEnds, small);
   }
 
   /**
@@ -53,9 +64,20 @@ record CaseMapping(String text, int[] source, int[] spanEnds) {
   }
 
   private static void append(
-      StringBuilder shown, int[] source, String typed, int from, int to, ShapeKey.SpanType span) {
+      StringBuilder shown,
+      int[] source,
+      String typed,
+      int from,
+      int to,
+      ShapeKey.SpanType span,
+      Treatment treatment) {
     String piece = typed.substring(from, to);
-    if (span.textCase() == TextCase.AS_TYPED || piece.isEmpty()) {
+    boolean asTyped =
+        isAsTyped(span)
+            || (span.textCase() == TextCase.SMALL_CAPITALS
+                    || span.textCase() == TextCase.ALL_SMALL_CAPITALS)
+                && !treatment.smallCapitals();
+    if (asTyped || piece.isEmpty()) {
       for (int unit = from; unit < to; unit++) {
         source[shown.length()] = unit;
         shown.append(typed.charAt(unit));
@@ -75,13 +97,33 @@ record CaseMapping(String text, int[] source, int[] spanEnds) {
   private static void map(String piece, ShapeKey.SpanType span, StringBuilder into, Edits edits) {
     Locale locale = Locale.forLanguageTag(span.language());
     switch (span.textCase()) {
-      case UPPER -> CaseMap.toUpper().apply(locale, piece, into, edits);
+      case UPPER, SMALL_CAPITALS, ALL_SMALL_CAPITALS ->
+          CaseMap.toUpper().apply(locale, piece, into, edits);
       case LOWER -> CaseMap.toLower().apply(locale, piece, into, edits);
       case TITLE ->
           CaseMap.toTitle()
               .noLowercase()
               .apply(locale, BreakIterator.getWordInstance(locale), piece, into, edits);
       case AS_TYPED -> into.append(piece);
+    }
+  }
+
+  private static boolean isAsTyped(ShapeKey.SpanType span) {
+    return span.textCase() == TextCase.AS_TYPED;
+  }
+
+  /** Which capitals are drawn small: those of small letters, or all of them. */
+  private static void markSmall(
+      BitSet small,
+      StringBuilder shown,
+      int[] source,
+      String typed,
+      int from,
+      ShapeKey.SpanType span) {
+    boolean all = span.textCase() == TextCase.ALL_SMALL_CAPITALS;
+    for (int unit = from; unit < shown.length(); unit++) {
+      char own = typed.charAt(source[unit]);
+      small.set(unit, Character.isLowerCase(own) || all && Character.isUpperCase(own));
     }
   }
 }

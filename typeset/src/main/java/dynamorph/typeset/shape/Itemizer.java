@@ -4,6 +4,7 @@ import com.ibm.icu.lang.UCharacter;
 import com.ibm.icu.lang.UProperty;
 import com.ibm.icu.lang.UScript;
 import com.ibm.icu.text.Bidi;
+import dynamorph.model.value.ScriptFonts;
 import dynamorph.typeset.font.FontFace;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.font.FontMatch;
@@ -19,19 +20,30 @@ import java.util.Set;
  */
 final class Itemizer {
   /** A run to shape: from the end of the one before up to {@code end}. */
-  record Item(int end, int span, FontFace face, boolean slanted, int script, int level) {}
+  record Item(
+      int end, int span, FontFace face, boolean slanted, boolean small, int script, int level) {}
 
   private final FontLibrary fonts;
+  private final boolean fallback;
   private final Set<String> missingFamilies;
   private final Set<Integer> missingGlyphs;
 
-  Itemizer(FontLibrary fonts, Set<String> missingFamilies, Set<Integer> missingGlyphs) {
+  Itemizer(
+      FontLibrary fonts,
+      boolean fallback,
+      Set<String> missingFamilies,
+      Set<Integer> missingGlyphs) {
     this.fonts = fonts;
+    this.fallback = fallback;
     this.missingFamilies = missingFamilies;
     this.missingGlyphs = missingGlyphs;
   }
 
-  List<Item> items(CaseMapping shown, List<ShapeKey.SpanType> spans, Optional<Bidi> bidi) {
+  List<Item> items(
+      CaseMapping shown,
+      List<ShapeKey.SpanType> spans,
+      List<Treatment> treatments,
+      Optional<Bidi> bidi) {
     String text = shown.text();
     List<Item> items = new ArrayList<>();
     int span = 0;
@@ -44,12 +56,17 @@ final class Itemizer {
       }
       int codePoint = text.codePointAt(at);
       int next = at + Character.charCount(codePoint);
-      FontMatch match = match(spans.get(span));
+      boolean small = shown.small().get(at);
+      Treatment treatment = treatments.get(span);
+      FontMatch match = small ? treatment.smaller() : treatment.match();
+      if (match.substituted()) {
+        missingFamilies.add(spans.get(span).font().family());
+      }
       script = script(codePoint, script);
-      face = face(codePoint, match, face);
+      face = face(codePoint, match, face, spans.get(span).font().fallback(), script);
       int level = bidi.isPresent() ? bidi.get().getLevelAt(at) : 0;
       boolean slanted = match.slanted() && face == match.face();
-      add(items, new Item(next, span, face, slanted, script, level));
+      add(items, new Item(next, span, face, slanted, small, script, level));
       at = next;
     }
     return items;
@@ -61,6 +78,7 @@ final class Itemizer {
       boolean same =
           last.span == item.span
               && last.face == item.face
+              && last.small == item.small
               && last.script == item.script
               && last.level == item.level;
       if (same) {
@@ -70,41 +88,53 @@ final class Itemizer {
     items.add(item);
   }
 
-  private FontMatch match(ShapeKey.SpanType span) {
-    FontMatch match = fonts.match(span.family(), span.weight(), span.slant());
-    if (match.substituted()) {
-      missingFamilies.add(span.family());
+  private FontFace face(
+      int codePoint, FontMatch match, FontFace before, ScriptFonts chains, int script) {
+    FontFace own = match.face();
+    if (before == own && own.covers(codePoint)) {
+      return own;
     }
-    return match;
-  }
-
-  private FontFace face(int codePoint, FontMatch match, FontFace before) {
-    boolean joins =
-        before != null
-            && (UCharacter.hasBinaryProperty(codePoint, UProperty.GRAPHEME_EXTEND)
-                || codePoint == 0x200D
-                || UCharacter.hasBinaryProperty(codePoint, UProperty.DEFAULT_IGNORABLE_CODE_POINT));
-    if (joins && before.covers(codePoint) || joins && isInvisible(codePoint)) {
+    boolean unseen = isInvisible(codePoint);
+    if (before != null && joins(codePoint) && (unseen || before.covers(codePoint))) {
       return before;
     }
-    if (match.face().covers(codePoint) || isInvisible(codePoint)) {
-      return match.face();
+    if (own.covers(codePoint) || unseen) {
+      return own;
     }
-    Optional<FontFace> fallback = fonts.fallback(codePoint, match.face());
-    if (fallback.isEmpty()) {
+    Optional<FontFace> found =
+        fallback
+            ? fonts.fallback(codePoint, own, chains.of(UScript.getShortName(script)))
+            : Optional.empty();
+    if (found.isEmpty()) {
       missingGlyphs.add(codePoint);
     }
-    return fallback.orElse(match.face());
+    return found.orElse(own);
+  }
+
+  private static boolean joins(int codePoint) {
+    return codePoint >= 0x300
+        && (UCharacter.hasBinaryProperty(codePoint, UProperty.GRAPHEME_EXTEND)
+            || codePoint == 0x200D
+            || UCharacter.hasBinaryProperty(codePoint, UProperty.DEFAULT_IGNORABLE_CODE_POINT));
   }
 
   /** Characters that draw nothing need no glyph of their own. */
   private static boolean isInvisible(int codePoint) {
+    if (codePoint >= 0x20 && codePoint < 0x7F) {
+      return false;
+    }
     return Character.isISOControl(codePoint)
         || codePoint == 0x2028
         || UCharacter.hasBinaryProperty(codePoint, UProperty.DEFAULT_IGNORABLE_CODE_POINT);
   }
 
   private static int script(int codePoint, int before) {
+    if (codePoint < 0x80) {
+      // the plain letters are Latin, everything else down here is common
+      return codePoint >= 'A' && codePoint <= 'z' && Character.isLetter(codePoint)
+          ? UScript.LATIN
+          : before;
+    }
     int own = UScript.getScript(codePoint);
     return own == UScript.COMMON || own == UScript.INHERITED ? before : own;
   }

@@ -1,14 +1,41 @@
 package dynamorph.typeset.shape;
 
+import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.TypeLook;
-import dynamorph.model.value.Slant;
+import dynamorph.model.value.EastAsianBreaks;
+import dynamorph.model.value.FeatureSettings;
+import dynamorph.model.value.Kerning;
+import dynamorph.model.value.LetterPosition;
 import dynamorph.model.value.TextCase;
+import dynamorph.model.value.TextDirection;
 import java.util.List;
 
 /**
- * What a shaped paragraph depends on. Size, leading and the amount of tracking are not part of it.
+ * What a shaped paragraph depends on. Size, leading, the amount of tracking and everything else
+ * that only moves finished glyphs are not part of it.
  */
-public record ShapeKey(String text, List<SpanType> spans) {
+public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
+  /**
+   * How a paragraph runs.
+   *
+   * @param scriptSpacing whether East Asian letters keep a little distance from others
+   * @param fallback whether letters that a face lacks are taken from another
+   */
+  public record Flow(
+      TextDirection direction, EastAsianBreaks breaks, boolean scriptSpacing, boolean fallback) {
+    public static final Flow NATURAL =
+        new Flow(TextDirection.AUTOMATIC, EastAsianBreaks.STRICT, false, true);
+
+    public static Flow of(ParagraphLook look) {
+      return new Flow(
+          look.breaking().direction(),
+          look.breaking().eastAsian(),
+          look.breaking().scriptSpacing(),
+          true);
+    }
+  }
+
   /**
    * The type of one span.
    *
@@ -17,25 +44,54 @@ public record ShapeKey(String text, List<SpanType> spans) {
    */
   public record SpanType(
       int length,
-      String family,
-      double weight,
-      Slant slant,
+      FontWish font,
       boolean tracked,
+      Kerning kerning,
       TextCase textCase,
+      LetterPosition position,
+      FeatureSettings features,
       String language) {
     public static SpanType of(int length, TypeLook look) {
       return new SpanType(
           length,
-          look.family(),
-          look.weight(),
-          look.slant(),
-          look.tracking() != 0,
-          look.textCase(),
+          look.font(),
+          look.spacing().letterExtra() != 0,
+          look.spacing().kerning(),
+          look.forms().textCase(),
+          look.forms().position(),
+          look.forms().features(),
           look.language());
+    }
+
+    /** The same type for another number of units. */
+    public SpanType withLength(int units) {
+      return new SpanType(units, font, tracked, kerning, textCase, position, features, language);
     }
   }
 
   public ShapeKey {
     spans = List.copyOf(spans);
+  }
+
+  public ShapeKey(String text, List<SpanType> spans) {
+    this(text, spans, Flow.NATURAL);
+  }
+
+  /** A stretch of this paragraph on its own, with something put behind it in the last type. */
+  public ShapeKey part(int start, int end, String behind) {
+    java.util.ArrayList<SpanType> parts = new java.util.ArrayList<>();
+    int from = 0;
+    for (SpanType span : spans) {
+      int to = from + span.length();
+      int units = Math.min(to, end) - Math.max(from, start);
+      parts.add(span.withLength(Math.max(0, units)));
+      from = to;
+    }
+    int last = parts.size() - 1;
+    while (last > 0 && parts.get(last).length() == 0) {
+      last--;
+    }
+    parts.set(last, parts.get(last).withLength(parts.get(last).length() + behind.length()));
+    return new ShapeKey(text.substring(start, end) + behind, parts, flow);
   }
 }

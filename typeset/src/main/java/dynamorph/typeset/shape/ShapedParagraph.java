@@ -3,11 +3,13 @@ package dynamorph.typeset.shape;
 import com.ibm.icu.text.Bidi;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
  * A shaped paragraph, ready to be broken into lines of any width and set at any size.
  *
+ * @param key what it was shaped from
  * @param runs in logical order
  * @param breaks units before which a line may end
  * @param forced units before which a line must end
@@ -16,11 +18,35 @@ import java.util.Set;
  * @param missingGlyphs code points that no font has
  */
 public record ShapedParagraph(
-    String text,
+    ShapeKey key,
     List<ShapedRun> runs,
     BitSet breaks,
     BitSet forced,
-    java.util.Optional<Bidi> bidi,
+    Optional<Bidi> bidi,
     boolean rightToLeft,
     Set<String> missingFamilies,
-    Set<Integer> missingGlyphs) {}
+    Set<Integer> missingGlyphs) {
+  public String text() {
+    return key.text();
+  }
+
+  /** Whether text can be cut before a unit without shaping both sides anew. */
+  public boolean isSafeToCut(int unit) {
+    if (unit <= 0 || unit >= text().length()) {
+      return true;
+    }
+    for (ShapedRun run : runs) {
+      if (unit >= run.start() && unit < run.end()) {
+        int cluster = run.clusterFrom(unit);
+        if (run.rightToLeft()) {
+          cluster--;
+          return cluster >= 0 && run.starts()[cluster] == unit && !run.unsafe().get(cluster);
+        }
+        return cluster < run.clusterCount()
+            && run.starts()[cluster] == unit
+            && !run.unsafe().get(cluster);
+      }
+    }
+    return true;
+  }
+}

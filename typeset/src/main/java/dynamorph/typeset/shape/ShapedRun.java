@@ -1,6 +1,7 @@
 package dynamorph.typeset.shape;
 
 import dynamorph.typeset.font.FontFace;
+import java.util.BitSet;
 
 /**
  * A stretch of a paragraph in one face, script, direction and span, shaped. Clusters and glyphs are
@@ -9,25 +10,31 @@ import dynamorph.typeset.font.FontFace;
  * @param span index of the span
  * @param level bidi level; odd is right to left
  * @param slanted whether the glyphs must be leaned
+ * @param scale share of the span's size that the glyphs are drawn at
+ * @param rise how far the glyphs stand above the baseline, in em of the span
  * @param clusters first glyph of each cluster, and one past the last glyph
  * @param starts first unit of each cluster in the paragraph's own text
  * @param ends one past the last unit of each cluster
  * @param advances width of each cluster, in em
  * @param x where each glyph stands to the right of its cluster's origin, in em
  * @param y where each glyph stands below the baseline, in em
+ * @param unsafe clusters before which the text cannot be cut without shaping both sides anew
  */
 public record ShapedRun(
     int span,
     FontFace face,
     boolean slanted,
     int level,
+    double scale,
+    double rise,
     short[] glyphs,
     int[] clusters,
     int[] starts,
     int[] ends,
     float[] advances,
     float[] x,
-    float[] y) {
+    float[] y,
+    BitSet unsafe) {
   public int clusterCount() {
     return advances.length;
   }
@@ -44,5 +51,24 @@ public record ShapedRun(
 
   public boolean rightToLeft() {
     return (level & 1) == 1;
+  }
+
+  /**
+   * The first cluster, in visual order, that begins at or behind a unit for text that runs to the
+   * right, at or before it for text that runs to the left.
+   */
+  public int clusterFrom(int unit) {
+    int low = 0;
+    int high = starts.length;
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      boolean before = rightToLeft() ? starts[middle] >= unit : starts[middle] < unit;
+      if (before) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
   }
 }

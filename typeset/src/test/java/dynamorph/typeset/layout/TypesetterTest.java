@@ -16,6 +16,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.typeset.Setting;
+import dynamorph.typeset.compose.GlyphRun;
 import java.util.List;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;

@@ -3,6 +3,10 @@ package dynamorph.typeset.shape;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dynamorph.model.cascade.FontWish;
+import dynamorph.model.value.FeatureSettings;
+import dynamorph.model.value.Kerning;
+import dynamorph.model.value.LetterPosition;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.TextCase;
 import dynamorph.typeset.Setting;
@@ -17,7 +21,15 @@ class ParagraphShaperTest {
 
   private static ShapeKey.SpanType type(
       int length, String family, TextCase textCase, String language) {
-    return new ShapeKey.SpanType(length, family, 400, Slant.UPRIGHT, false, textCase, language);
+    return new ShapeKey.SpanType(
+        length,
+        FontWish.of(family, 400, Slant.UPRIGHT),
+        false,
+        Kerning.AUTOMATIC,
+        textCase,
+        LetterPosition.NORMAL,
+        FeatureSettings.NONE,
+        language);
   }
 
   private ShapedParagraph shape(String text) {
@@ -46,7 +58,15 @@ class ParagraphShaperTest {
   @Test
   void spacedLettersFormNoLigatures() {
     ShapeKey.SpanType spaced =
-        new ShapeKey.SpanType(6, "EB Garamond", 400, Slant.UPRIGHT, true, TextCase.AS_TYPED, "en");
+        new ShapeKey.SpanType(
+            6,
+            FontWish.of("EB Garamond", 400, Slant.UPRIGHT),
+            true,
+            Kerning.AUTOMATIC,
+            TextCase.AS_TYPED,
+            LetterPosition.NORMAL,
+            FeatureSettings.NONE,
+            "en");
     assertThat(shaper.shape(new ShapeKey("office", List.of(spaced))).runs().getFirst().glyphs())
         .hasSize(6);
   }
@@ -95,7 +115,9 @@ class ParagraphShaperTest {
   void caseIsShownAndTheWordsStay(String typed, TextCase textCase, String language, String shown) {
     List<ShapeKey.SpanType> spans =
         List.of(type(typed.length(), "EB Garamond", textCase, language));
-    CaseMapping mapping = CaseMapping.of(typed, spans);
+    CaseMapping mapping =
+        CaseMapping.of(
+            typed, spans, List.of(Treatment.of(Setting.fonts(), typed, spans.getFirst())));
     assertThat(mapping.text()).isEqualTo(shown);
     assertThat(mapping.source()[0]).isZero();
     assertThat(mapping.source()[shown.length()]).isEqualTo(typed.length());

@@ -1,27 +1,29 @@
-package dynamorph.typeset.layout;
+package dynamorph.typeset.compose;
 
 import dynamorph.typeset.font.FontFace;
 
 /**
  * Glyphs of one face, size and look on one line, in visual order. To draw it, put each glyph with
- * its origin at {@code (x[i], line.baseline() + y[i])}.
+ * its origin at {@code (line.x() + x[i], line.baseline() + y[i])}. A run that stands for no typed
+ * letters, such as a hyphen or a bullet, has glyphs but no clusters.
  *
- * @param paragraph index of the paragraph in the story
  * @param span index of the span in the paragraph
  * @param size points
- * @param x from the left of the layout, in points
+ * @param stretch how much wider than drawn the glyphs are
+ * @param skew how far the glyphs lean to the right, as a share of their height
+ * @param x from the left of the column, in points
  * @param y below the baseline, in points
- * @param starts first unit of the story of each cluster
- * @param ends one past the last unit of the story of each cluster
+ * @param starts first unit of the paragraph of each cluster
+ * @param ends one past the last unit of the paragraph of each cluster
  * @param left left edge of each cluster, in points
  * @param right right edge of each cluster, in points
  */
 public record GlyphRun(
-    int paragraph,
     int span,
     FontFace face,
-    boolean slanted,
     double size,
+    double stretch,
+    double skew,
     boolean rightToLeft,
     short[] glyphs,
     float[] x,
@@ -34,5 +36,5 @@ public record GlyphRun(
    * How far letters are leaned when a family has no italic: 12 degrees, as type designers lean an
    * oblique.
    */
-  public static final float LEAN = (float) Math.tan(Math.toRadians(12));
+  public static final double LEAN = Math.tan(Math.toRadians(12));
 }

@@ -1,0 +1,23 @@
+package dynamorph.model.cascade;
+
+import dynamorph.model.value.FeatureSettings;
+import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.TextCase;
+
+/**
+ * Which shapes letters have.
+ *
+ * @param scaleAcross factor, 1 as drawn
+ * @param scaleDown factor, 1 as drawn
+ * @param shear degrees to the right
+ */
+public record Letterforms(
+    TextCase textCase,
+    LetterPosition position,
+    FeatureSettings features,
+    double scaleAcross,
+    double scaleDown,
+    double shear) {
+  public static final Letterforms PLAIN =
+      new Letterforms(TextCase.AS_TYPED, LetterPosition.NORMAL, FeatureSettings.NONE, 1, 1, 0);
+}

@@ -1,0 +1,25 @@
+package dynamorph.model.cascade;
+
+import dynamorph.model.value.Kerning;
+
+/**
+ * The distances between letters, words and baselines.
+ *
+ * @param leading points from baseline to baseline
+ * @param tracking thousandths of an em
+ * @param kernAfter space behind each letter, thousandths of an em
+ * @param wordSpacing thousandths of an em on top of the font's own space
+ * @param baselineShift points upwards
+ */
+public record Spacing(
+    double leading,
+    double tracking,
+    Kerning kerning,
+    double kernAfter,
+    double wordSpacing,
+    double baselineShift) {
+  /** Space added behind a letter, in em. */
+  public double letterExtra() {
+    return (tracking + kernAfter) / 1000;
+  }
+}

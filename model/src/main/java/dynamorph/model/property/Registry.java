@@ -1,0 +1,89 @@
+package dynamorph.model.property;
+
+import dynamorph.model.property.Property.Part;
+import dynamorph.model.value.Length;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Where properties are put down as they are declared. */
+final class Registry {
+  /** Ten metres: beyond any panel, and far inside what single precision draws exactly. */
+  static final double FAR = 28_346;
+
+  static final ValueType<Length> SIGNED_LENGTH = new ValueType.Lengths(-FAR, FAR);
+  static final ValueType<Length> LENGTH = new ValueType.Lengths(0, FAR);
+
+  private static final Map<String, Property<?>> TEXT = new LinkedHashMap<>();
+  private static final Map<String, Property<?>> COAT = new LinkedHashMap<>();
+  private static final Map<String, Property<?>> EFFECT = new LinkedHashMap<>();
+  private static final List<Property<?>> ORDER = new ArrayList<>();
+  private static final Map<Property<?>, Integer> RANKS = new HashMap<>();
+
+  private Registry() {}
+
+  static List<Property<?>> order() {
+    return ORDER;
+  }
+
+  static int rank(Property<?> property) {
+    return RANKS.get(property);
+  }
+
+  static Map<String, Property<?>> table(Part part) {
+    return switch (part) {
+      case TEXT -> TEXT;
+      case COAT -> COAT;
+      case EFFECT -> EFFECT;
+    };
+  }
+
+  /** A property of the text that moves glyphs. */
+  static <T> Property<T> layout(
+      String id,
+      String label,
+      Facet facet,
+      Level narrowest,
+      ValueType<T> type,
+      T value,
+      String group,
+      String help) {
+    return register(
+        new Property<>(id, label, facet, Part.TEXT, narrowest, type, value, true, group, help));
+  }
+
+  /** A property of the text that only repaints. */
+  static <T> Property<T> painted(
+      String id,
+      String label,
+      Facet facet,
+      Level narrowest,
+      ValueType<T> type,
+      T value,
+      String group,
+      String help) {
+    return register(
+        new Property<>(id, label, facet, Part.TEXT, narrowest, type, value, false, group, help));
+  }
+
+  static <T> Property<T> coat(String id, String label, ValueType<T> type, T value, String help) {
+    return register(
+        new Property<>(
+            id, label, Facet.FINISH, Part.COAT, Level.SPAN, type, value, false, "", help));
+  }
+
+  static <T> Property<T> effect(String id, String label, ValueType<T> type, T value, String help) {
+    return register(
+        new Property<>(
+            id, label, Facet.FINISH, Part.EFFECT, Level.SPAN, type, value, false, "", help));
+  }
+
+  private static <T> Property<T> register(Property<T> property) {
+    table(property.part()).put(property.id(), property);
+    RANKS.put(property, ORDER.size());
+    ORDER.add(property);
+    return property;
+  }
+}

@@ -1,0 +1,61 @@
+package dynamorph.model.value;
+
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/**
+ * Places on the axes of a variable font, by tag: {@code "opsz=72, SOFT=50"}; none set is written
+ * {@code none}. A place beyond an axis is the nearest end of it.
+ */
+public record AxisSettings(SortedMap<String, Double> values) {
+  public static final AxisSettings NONE = new AxisSettings(new TreeMap<>());
+
+  public AxisSettings {
+    values.forEach((tag, value) -> {
+      if (!tag.matches("[\\x20-\\x7e]{4}") || !Double.isFinite(value)) {
+        throw new IllegalArgumentException(
+            "an axis is four letters and a number, got \"" + tag + "\"");
+      }
+    });
+    values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
+  }
+
+  /**
+   * Reads a list of axes.
+   *
+   * @throws IllegalArgumentException naming the part that is none
+   */
+  public static AxisSettings parse(String text) {
+    if (text.isBlank() || text.strip().equalsIgnoreCase("none")) {
+      return NONE;
+    }
+    SortedMap<String, Double> values = new TreeMap<>();
+    for (String part : Arrays.stream(text.split(",")).map(String::strip).toList()) {
+      String[] sides = part.split("=", 2);
+      if (sides.length < 2) {
+        throw new IllegalArgumentException(
+            "expected an axis such as \"opsz=72\", found \"" + part + "\"");
+      }
+      values.put(sides[0].strip(), Numbers.parse(sides[1].strip()));
+    }
+    return new AxisSettings(values);
+  }
+
+  public AxisSettings with(String tag, double value) {
+    SortedMap<String, Double> all = new TreeMap<>(values);
+    all.put(tag, value);
+    return new AxisSettings(all);
+  }
+
+  @Override
+  public String toString() {
+    return values.isEmpty()
+        ? "none"
+        : values.entrySet().stream()
+            .map(axis -> axis.getKey() + "=" + Numbers.format(axis.getValue()))
+            .collect(Collectors.joining(", "));
+  }
+}

@@ -1,0 +1,8 @@
+package dynamorph.model.value;
+
+/** What stands before a paragraph of a list. */
+public enum ListKind {
+  NONE,
+  BULLETS,
+  NUMBERS
+}

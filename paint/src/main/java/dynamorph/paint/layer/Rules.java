@@ -1,0 +1,149 @@
+package dynamorph.paint.layer;
+
+import dynamorph.model.cascade.LetterLines;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.value.Rgba;
+import dynamorph.typeset.compose.GlyphRun;
+import dynamorph.typeset.font.FontFace;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Line;
+import dynamorph.typeset.layout.TextLayout;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.TextBlob;
+import io.github.humbleui.types.Rect;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The lines under, over and through letters, where the font wants them. Those without a colour of
+ * their own take part in the finish of their letters; the others are painted here.
+ */
+final class Rules {
+  /** How far a line keeps away from letters that cross it, in parts of its width. */
+  private static final double CLEARANCE = 1;
+
+  private Rules() {}
+
+  /** The lines at a run that belong to its finish. */
+  static List<Rect> inFinish(Ink.Placed placed, LetterLines lines) {
+    return lines.any() && lines.colour().isEmpty() ? all(placed, lines) : List.of();
+  }
+
+  /**
+   * Paints lines that have their own colour.
+   *
+   * @param through whether the lines through letters are wanted, or the others
+   */
+  static void paint(Canvas canvas, TextLayout layout, ResolvedLayer look, boolean through) {
+    for (Line line : layout.shownLines()) {
+      for (GlyphRun run : line.runs()) {
+        LetterLines lines = look.paragraphs().get(line.paragraph()).spans().get(run.span()).lines();
+        if (lines.colour().isPresent()) {
+          LetterLines wanted =
+              new LetterLines(
+                  lines.under() && !through,
+                  lines.over() && !through,
+                  lines.through() && through,
+                  lines.shift(),
+                  lines.width(),
+                  lines.skipsInk(),
+                  lines.colour());
+          paint(canvas, all(new Ink.Placed(run, line), wanted), lines.colour().get());
+        }
+      }
+    }
+  }
+
+  private static void paint(Canvas canvas, List<Rect> rects, Rgba colour) {
+    try (Paint paint = new Paint().setAntiAlias(true).setColor(colour.argb())) {
+      rects.forEach(rect -> canvas.drawRect(rect, paint));
+    }
+  }
+
+  /** The box around all lines of a layout; empty if there are none. */
+  static Box bounds(TextLayout layout, ResolvedLayer look) {
+    Box bounds = Box.EMPTY;
+    for (Line line : layout.shownLines()) {
+      for (GlyphRun run : line.runs()) {
+        LetterLines lines = look.paragraphs().get(line.paragraph()).spans().get(run.span()).lines();
+        if (lines.any()) {
+          for (Rect rect : all(new Ink.Placed(run, line), lines)) {
+            Box box = new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
+            bounds = bounds == Box.EMPTY ? box : bounds.with(box);
+          }
+        }
+      }
+    }
+    return bounds;
+  }
+
+  private static List<Rect> all(Ink.Placed placed, LetterLines lines) {
+    List<Rect> rects = new ArrayList<>();
+    FontFace.LineMetrics font = placed.run().face().lines();
+    if (lines.under()) {
+      add(rects, placed, lines, font.underline(), font.underlineWidth());
+    }
+    if (lines.over()) {
+      add(rects, placed, lines, placed.run().face().ascent(), font.underlineWidth());
+    }
+    if (lines.through()) {
+      LetterLines whole =
+          new LetterLines(false, false, true, lines.shift(), lines.width(), false, lines.colour());
+      add(rects, placed, whole, font.strike(), font.strikeWidth());
+    }
+    return rects;
+  }
+
+  /**
+   * @param top of the line above the baseline, in em
+   * @param em width of the line, in em
+   */
+  private static void add(
+      List<Rect> rects, Ink.Placed placed, LetterLines lines, double top, double em) {
+    GlyphRun run = placed.run();
+    Line line = placed.line();
+    if (run.left().length == 0) {
+      return;
+    }
+    double width = em * run.size() * lines.width();
+    // a line grows around its middle
+    double middle = line.baseline() - (top - em / 2) * run.size() + lines.shift();
+    double from = Math.max(line.left(), line.x() + least(run.left()));
+    double to = Math.min(line.left() + line.width(), line.x() + most(run.right()));
+    float y = (float) (middle - width / 2);
+    if (!lines.skipsInk()) {
+      addPart(rects, from, to, y, width);
+      return;
+    }
+    double at = from;
+    float[] crossings = crossings(placed, y, (float) (y + width));
+    for (int index = 0; index + 1 < crossings.length; index += 2) {
+      addPart(rects, at, crossings[index] - width * CLEARANCE, y, width);
+      at = Math.max(at, crossings[index + 1] + width * CLEARANCE);
+    }
+    addPart(rects, at, to, y, width);
+  }
+
+  private static double least(float[] edges) {
+    return Math.min(edges[0], edges[edges.length - 1]);
+  }
+
+  private static double most(float[] edges) {
+    return Math.max(edges[0], edges[edges.length - 1]);
+  }
+
+  private static void addPart(List<Rect> rects, double from, double to, float y, double width) {
+    if (to - from > width / 2) {
+      rects.add(Rect.makeXYWH((float) from, y, (float) (to - from), (float) width));
+    }
+  }
+
+  private static float[] crossings(Ink.Placed placed, float top, float bottom) {
+    try (Ink ink = new Ink(List.of(placed), List.of())) {
+      TextBlob letters = ink.text();
+      float[] crossings = letters == null ? null : letters.getIntercepts(top, bottom);
+      return crossings == null ? new float[0] : crossings;
+    }
+  }
+}

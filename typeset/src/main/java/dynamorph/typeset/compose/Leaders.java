@@ -1,0 +1,85 @@
+package dynamorph.typeset.compose;
+
+import dynamorph.model.cascade.TypeLook;
+import dynamorph.typeset.shape.ShapeKey;
+import dynamorph.typeset.shape.ShapedParagraph;
+import dynamorph.typeset.shape.ShapedRun;
+import java.util.List;
+import java.util.function.Function;
+
+/** Fills the way of a tab with its leader, on a grid of its own so that lines agree. */
+final class Leaders {
+  private static final int MOST = 2_000;
+
+  private Leaders() {}
+
+  static void add(
+      List<GlyphRun> runs,
+      Tabs.Advance tab,
+      double x,
+      ShapedParagraph paragraph,
+      List<TypeLook> looks,
+      Function<ShapeKey, ShapedParagraph> shaper,
+      Measures measures) {
+    int span = measures.spanAt(tab.unit());
+    TypeLook look = looks.get(span);
+    ShapeKey key =
+        new ShapeKey(
+            tab.leader(),
+            List.of(paragraph.key().spans().get(span).withLength(tab.leader().length())),
+            paragraph.key().flow());
+    ShapedParagraph leader = shaper.apply(key);
+    double width = Ornaments.width(leader, List.of(look), 1);
+    if (width <= 0) {
+      return;
+    }
+    double first = Math.ceil(x / width) * width;
+    int times = (int) Math.min(MOST, Math.floor((x + tab.width() - first) / width));
+    for (ShapedRun run : leader.runs()) {
+      add(runs, run, look, span, first, width, times);
+    }
+  }
+
+  private static void add(
+      List<GlyphRun> runs,
+      ShapedRun run,
+      TypeLook look,
+      int span,
+      double first,
+      double width,
+      int times) {
+    int glyphs = run.glyphs().length;
+    short[] all = new short[Math.max(0, times) * glyphs];
+    float[] xs = new float[all.length];
+    float[] ys = new float[all.length];
+    for (int time = 0; time < times; time++) {
+      double x = first + time * width;
+      for (int cluster = 0; cluster < run.clusterCount(); cluster++) {
+        for (int glyph = run.clusters()[cluster]; glyph < run.clusters()[cluster + 1]; glyph++) {
+          int at = time * glyphs + glyph;
+          all[at] = run.glyphs()[glyph];
+          xs[at] = (float) (x + run.x()[glyph] * look.size());
+          ys[at] = (float) (run.y()[glyph] * look.size() - look.spacing().baselineShift());
+        }
+        x += run.advances()[cluster] * look.size();
+      }
+    }
+    int[] none = {};
+    float[] nowhere = {};
+    runs.add(
+        new GlyphRun(
+            span,
+            run.face(),
+            look.size() * run.scale(),
+            1,
+            Pen.skew(look, run),
+            false,
+            all,
+            xs,
+            ys,
+            none,
+            none,
+            nowhere,
+            nowhere));
+  }
+}

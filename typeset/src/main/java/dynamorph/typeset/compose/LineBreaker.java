@@ -1,0 +1,86 @@
+package dynamorph.typeset.compose;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Breaks a paragraph line by line: each line takes as many pieces as fit its room. A piece that
+ * fits no line stands on a line of its own and is reported, never cut.
+ */
+final class LineBreaker {
+  private LineBreaker() {}
+
+  /** The places where the lines end, in order. */
+  static int[] places(LineModel model) {
+    List<Integer> places = new ArrayList<>();
+    int from = 0;
+    int hyphensInARow = 0;
+    while (from < model.places() - 1) {
+      int to = next(model, from, model.room(places.size()), hyphensInARow);
+      hyphensInARow = model.isHyphen(to) ? hyphensInARow + 1 : 0;
+      places.add(to);
+      from = to;
+    }
+    if (model.settings().breaking().keepLastWord()) {
+      pullDown(model, places);
+    }
+    return places.stream().mapToInt(Integer::intValue).toArray();
+  }
+
+  private static int next(LineModel model, int from, double room, int hyphensInARow) {
+    int mostInARow = model.settings().hyphenation().row();
+    boolean mayHyphenate = mostInARow == 0 || hyphensInARow < mostInARow;
+    int word = -1;
+    int hyphen = -1;
+    int first = -1;
+    for (int to = from + 1; to < model.places(); to++) {
+      boolean isHyphen = model.isHyphen(to);
+      if (isHyphen && !mayHyphenate) {
+        continue;
+      }
+      first = first < 0 ? to : first;
+      // a hyphen may fit no more where the whole word would have, with its narrower end
+      if (model.fits(from, to, room)) {
+        if (isHyphen) {
+          hyphen = to;
+        } else {
+          word = to;
+        }
+      } else if (!isHyphen) {
+        break;
+      }
+      if (model.isForced(to)) {
+        break;
+      }
+    }
+    boolean hyphenLast = hyphen > word;
+    if (hyphenLast && word > 0 && !model.isJustified()) {
+      double white = room - model.width(from, word);
+      hyphenLast = white > model.settings().hyphenation().zone();
+    }
+    int best = hyphenLast ? hyphen : word;
+    return best > 0 ? best : Math.max(first, from + 1);
+  }
+
+  /** Gives a single last word company from the line before. */
+  private static void pullDown(LineModel model, List<Integer> places) {
+    int lines = places.size();
+    if (lines < 2) {
+      return;
+    }
+    int end = places.getLast();
+    int lastFrom = places.get(lines - 2);
+    int before = lines > 2 ? places.get(lines - 3) : 0;
+    if (!model.isSingleWord(lastFrom, end) || model.isSingleWord(before, lastFrom)) {
+      return;
+    }
+    for (int place = lastFrom - 1; place > before; place--) {
+      if (!model.isHyphen(place) && !model.isSingleWord(place, end)) {
+        if (model.fits(place, end, model.room(lines - 1))) {
+          places.set(lines - 2, place);
+        }
+        return;
+      }
+    }
+  }
+}

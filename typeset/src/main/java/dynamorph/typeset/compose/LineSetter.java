@@ -1,0 +1,306 @@
+package dynamorph.typeset.compose;
+
+import com.ibm.icu.text.Bidi;
+import com.ibm.icu.text.BidiRun;
+import dynamorph.model.cascade.ParagraphLook;
+import dynamorph.model.cascade.TypeLook;
+import dynamorph.model.value.LastLine;
+import dynamorph.typeset.shape.ShapeKey;
+import dynamorph.typeset.shape.ShapedParagraph;
+import dynamorph.typeset.shape.ShapedRun;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+
+/** Places the glyphs of the lines of one paragraph. All lengths in points. */
+final class LineSetter {
+  /** What is put behind a word that is divided: the hyphen of the font, or the plain one. */
+  static final String HYPHEN = "-";
+
+  private final Measures measures;
+  private final ShapedParagraph shaped;
+  private final List<TypeLook> looks;
+  private final ParagraphLook settings;
+  private final LineModel model;
+  private final Tabs tabs;
+  private final Function<ShapeKey, ShapedParagraph> shaper;
+  private final List<Ornament> ornaments;
+
+  /**
+   * Glyphs on the first line that are no text of it: a bullet, a drop capital.
+   *
+   * @param x from the edge where lines start
+   * @param width how much they take there
+   * @param y below the baseline of the first line
+   * @param size share of the size of the text
+   * @param text whether they are typed letters, for the caret
+   */
+  record Ornament(
+      ShapedParagraph shaped, double x, double width, double y, double size, boolean text) {}
+
+  LineSetter(
+      LineModel model,
+      Measures measures,
+      List<TypeLook> looks,
+      ParagraphLook settings,
+      Tabs tabs,
+      List<Ornament> ornaments,
+      Function<ShapeKey, ShapedParagraph> shaper) {
+    this.model = model;
+    this.measures = measures;
+    this.shaped = measures.shaped();
+    this.looks = looks;
+    this.settings = settings;
+    this.tabs = tabs;
+    this.ornaments = ornaments;
+    this.shaper = shaper;
+  }
+
+  /** A line's pieces and what they have together. */
+  private record Pieces(List<Segment> segments, Measures.Sums sums) {}
+
+  /**
+   * Sets one line.
+   *
+   * @param measure width of the column
+   * @param indent where the line begins, from the edge where lines start
+   */
+  ComposedLine set(Cut cut, int index, double measure, double indent) {
+    double room = model.room(index);
+    Pieces pieces = pieces(cut);
+    Measures.Sums sums = pieces.sums;
+    double hangStart = cut.ink() > cut.start() ? model.hangAtStart(cut.start()) : 0;
+    double hyphenWidth = cut.hyphenated() ? hyphenWidth(pieces) : 0;
+    double hangEnd =
+        cut.ink() > cut.start() ? model.hangAtEnd(cut.ink(), cut.hyphenated(), hyphenWidth) : 0;
+    double wanted = room + hangStart + hangEnd;
+    double tabbed = tabs == null ? 0 : tabs.width(cut.start(), cut.ink());
+    boolean flush = !model.isJustified() || isFlush(cut);
+    boolean fits = sums.width() + tabbed <= wanted + LineModel.SLACK;
+    boolean spread = model.isJustified() && tabbed == 0 && (!flush || !fits);
+    Spread.Filled filled =
+        spread
+            ? Spread.filling(settings.justification(), sums, wanted)
+            : new Spread.Filled(Spread.best(settings.justification()), sums.width() + tabbed);
+    double width = filled.width();
+    double ratio = spread ? ratio(sums, wanted) : 0;
+    double shown = width - hangStart - hangEnd;
+    double fromStart = indent - hangStart + (room - shown) * share(cut);
+    boolean rtl = shaped.rightToLeft();
+    double left = rtl ? measure - fromStart - width : fromStart;
+    ComposedLine.Extent extent =
+        extent(cut, left, width, indent + sums.width() + tabbed - hangStart - hangEnd);
+    return new ComposedLine(
+        index == 0 ? 0 : cut.start(),
+        cut.end(),
+        extent,
+        rtl,
+        cut.last(),
+        cut.hyphenated(),
+        ratio,
+        () -> runs(cut, index, pieces, filled.spread(), left, measure));
+  }
+
+  private static double ratio(Measures.Sums sums, double room) {
+    double lack = room - sums.width();
+    double limit = lack >= 0 ? sums.stretch() : sums.shrink();
+    return limit > 0 ? lack / limit : lack == 0 ? 0 : Math.signum(lack) * Demerits.LOOSEST;
+  }
+
+  /** Lines that are not stretched: the last of a paragraph, and one before a forced break. */
+  private boolean isFlush(Cut cut) {
+    boolean ends = cut.last() || shaped.forced().get(cut.end());
+    return ends && settings.lastLine() != LastLine.JUSTIFIED;
+  }
+
+  /** Share of the free room that lies before a line, from the edge where lines start. */
+  private double share(Cut cut) {
+    boolean rtl = shaped.rightToLeft();
+    return switch (settings.alignment()) {
+      case LEFT -> rtl ? 1 : 0;
+      case RIGHT -> rtl ? 0 : 1;
+      case CENTRE -> 0.5;
+      case START -> 0;
+      case END -> 1;
+      case JUSTIFIED ->
+          cut.last() || shaped.forced().get(cut.end())
+              ? switch (settings.lastLine()) {
+                case START, JUSTIFIED -> 0;
+                case CENTRE -> 0.5;
+                case END -> 1;
+              }
+              : 0;
+    };
+  }
+
+  private ComposedLine.Extent extent(Cut cut, double left, double width, double needed) {
+    double ascent = 0;
+    double descent = 0;
+    double leading = 0;
+    boolean any = false;
+    for (ShapedRun run : shaped.runs()) {
+      boolean lies = run.start() < cut.end() && run.end() > cut.start();
+      if (lies) {
+        TypeLook look = looks.get(run.span());
+        double size = look.size() * look.forms().scaleDown();
+        double shift = look.spacing().baselineShift() + run.rise() * size;
+        ascent = Math.max(ascent, run.face().ascent() * size * run.scale() + shift);
+        descent = Math.max(descent, run.face().descent() * size * run.scale() - shift);
+        leading = Math.max(leading, look.leading());
+        any = true;
+      }
+    }
+    TypeLook empty = looks.getFirst();
+    return any
+        ? new ComposedLine.Extent(left, width, ascent, descent, leading, needed)
+        : new ComposedLine.Extent(
+            left, 0, empty.size(), empty.size() * 0.25, empty.leading(), needed);
+  }
+
+  // --- pieces
+
+  /**
+   * The parts of shaped runs that make up a line. Where its ends cut through what was shaped
+   * together, such as a ligature or a kerned pair, the words there are shaped anew.
+   */
+  private Pieces pieces(Cut cut) {
+    int start = cut.start();
+    int ink = cut.ink();
+    String behind = cut.hyphenated() ? HYPHEN : "";
+    boolean safeEnd = behind.isEmpty() && shaped.isSafeToCut(ink);
+    boolean safeStart = shaped.isSafeToCut(start);
+    if (ink == start || safeEnd && safeStart) {
+      return new Pieces(
+          segments(shaped, start, cut.end(), 0, Integer.MAX_VALUE),
+          measures.sums(start, ink, true));
+    }
+    if (shaped.bidi().isPresent()) {
+      return behind.isEmpty()
+          ? new Pieces(
+              segments(shaped, start, cut.end(), 0, Integer.MAX_VALUE),
+              measures.sums(start, ink, true))
+          : alone(start, ink, behind, cut);
+    }
+    int from = start;
+    while (!shaped.isSafeToCut(from)) {
+      from++;
+    }
+    int to = safeEnd ? ink : ink - 1;
+    while (to > start && !shaped.isSafeToCut(to)) {
+      to--;
+    }
+    if (from >= to) {
+      return alone(start, ink, behind, cut);
+    }
+    Pieces middle =
+        new Pieces(
+            segments(shaped, from, safeEnd ? cut.end() : to, 0, Integer.MAX_VALUE),
+            measures.sums(from, to, safeEnd));
+    Pieces head = from == start ? null : alone(start, from, "", cut);
+    Pieces tail = safeEnd ? null : alone(to, ink, behind, cut);
+    List<Segment> segments = new ArrayList<>();
+    Measures.Sums sums = middle.sums;
+    if (head != null) {
+      segments.addAll(head.segments);
+      sums = sums.plus(head.sums);
+    }
+    segments.addAll(middle.segments);
+    if (tail != null) {
+      segments.addAll(tail.segments);
+      sums = sums.plus(tail.sums);
+    }
+    return new Pieces(segments, sums);
+  }
+
+  private Pieces alone(int start, int ink, String behind, Cut cut) {
+    ShapedParagraph part = shaper.apply(shaped.key().part(start, ink, behind));
+    Measures own = new Measures(part, looks, settings.justification());
+    int length = part.text().length();
+    boolean ends = ink == cut.ink();
+    List<Segment> segments = new ArrayList<>(segments(part, 0, length, start, ink - start));
+    if (ends && cut.end() > ink) {
+      // the spaces behind the line keep their place for the caret
+      segments.addAll(segments(shaped, ink, cut.end(), 0, Integer.MAX_VALUE));
+    }
+    return new Pieces(segments, own.sums(0, length, ends));
+  }
+
+  private static double hyphenWidth(Pieces pieces) {
+    for (Segment segment : pieces.segments.reversed()) {
+      for (int cluster = segment.to() - 1; cluster >= segment.from(); cluster--) {
+        if (segment.run().starts()[cluster] >= segment.behind()) {
+          return segment.run().advances()[cluster];
+        }
+      }
+    }
+    return 0;
+  }
+
+  /** What lies between two units, in visual order (UAX #9, rules L1 and L2, by ICU). */
+  private static List<Segment> segments(
+      ShapedParagraph of, int start, int end, int offset, int behind) {
+    List<Segment> segments = new ArrayList<>();
+    if (of.bidi().isEmpty() || start >= end) {
+      add(segments, of, start, end, offset, behind, false);
+      return segments;
+    }
+    Bidi line = of.bidi().get().setLine(start, end);
+    for (int index = 0; index < line.countRuns(); index++) {
+      BidiRun visual = line.getVisualRun(index);
+      add(
+          segments,
+          of,
+          start + visual.getStart(),
+          start + visual.getLimit(),
+          offset,
+          behind,
+          visual.isOddRun());
+    }
+    return segments;
+  }
+
+  private static void add(
+      List<Segment> segments,
+      ShapedParagraph of,
+      int start,
+      int end,
+      int offset,
+      int behind,
+      boolean reversed) {
+    int at = segments.size();
+    for (ShapedRun run : of.runs()) {
+      if (run.start() < end && run.end() > start) {
+        Segment segment = Segment.of(run, start, end, offset, behind);
+        if (!segment.isEmpty()) {
+          segments.add(reversed ? at : segments.size(), segment);
+        }
+      }
+    }
+  }
+
+  // --- glyphs
+
+  private List<GlyphRun> runs(
+      Cut cut, int index, Pieces pieces, Spread white, double left, double measure) {
+    List<GlyphRun> runs = new ArrayList<>();
+    List<Tabs.Advance> advances = tabs == null ? List.of() : tabs.advances(cut.start(), cut.ink());
+    double trailing = measures.width(cut.ink(), cut.end());
+    Pen pen =
+        new Pen(
+            measures, looks, white, cut, advances, shaped.rightToLeft() ? left - trailing : left);
+    for (Segment segment : pieces.segments) {
+      pen.set(segment, runs);
+    }
+    for (Tabs.Advance tab : advances) {
+      if (!tab.leader().isEmpty()) {
+        Leaders.add(runs, tab, pen.xOf(tab.unit()), shaped, looks, shaper, measures);
+      }
+    }
+    if (index == 0) {
+      for (Ornament ornament : ornaments) {
+        Ornaments.add(runs, ornament, looks, shaped.rightToLeft(), measure);
+      }
+    }
+    return List.copyOf(runs);
+  }
+}

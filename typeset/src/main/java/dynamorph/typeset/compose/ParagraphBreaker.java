@@ -1,0 +1,195 @@
+package dynamorph.typeset.compose;
+
+import java.util.Arrays;
+
+/**
+ * Breaks a whole paragraph at once, so that the sum of all demerits is the least that any choice of
+ * lines has: the optimum fit of D. E. Knuth and M. F. Plass, <i>Breaking paragraphs into lines</i>
+ * (1981), by dynamic programming over place, fitness class, hyphens in a row and line number. What
+ * the line-by-line choice counts bounds the search, so that hopeless lines are not looked at.
+ */
+final class ParagraphBreaker {
+  private static final int DECENT = 1;
+
+  private final LineModel model;
+  private final Demerits demerits;
+  private final int row;
+  private final int lineStates;
+  private final int hyphenStates;
+
+  // the states that can be reached, as parallel lists
+  private int[] place = new int[256];
+  private byte[] fitness = new byte[256];
+  private int[] hyphens = new int[256];
+  private int[] line = new int[256];
+  private double[] total = new double[256];
+  private int[] before = new int[256];
+  private int[] nextAtPlace = new int[256];
+  private int count;
+  private final int[] firstAtPlace;
+
+  private ParagraphBreaker(LineModel model, Demerits demerits) {
+    this.model = model;
+    this.demerits = demerits;
+    this.row = model.settings().hyphenation().row();
+    this.lineStates = model.sameFrom() + 1;
+    this.hyphenStates = row == 0 ? 2 : row + 1;
+    this.firstAtPlace = new int[model.places()];
+    Arrays.fill(firstAtPlace, -1);
+  }
+
+  static Demerits demerits(LineModel model) {
+    return new Demerits(
+        model.settings().hyphenation().cost(), model.settings().breaking().keepLastWord());
+  }
+
+  /** The places where the lines end, in order. */
+  static int[] places(LineModel model) {
+    int[] greedy = LineBreaker.places(model);
+    if (greedy.length == 1) {
+      return greedy;
+    }
+    Demerits demerits = demerits(model);
+    int[] best = new ParagraphBreaker(model, demerits).optimum(total(model, demerits, greedy));
+    return best == null ? greedy : best;
+  }
+
+  /** What a choice of lines counts. */
+  static double total(LineModel model, Demerits demerits, int[] places) {
+    double sum = 0;
+    int from = 0;
+    int fitness = DECENT;
+    for (int line = 0; line < places.length; line++) {
+      int to = places[line];
+      double room = model.room(line);
+      double ratio = model.ratio(from, to, room);
+      int own = Demerits.fitness(ratio);
+      sum += lineAlone(model, demerits, from, to, room, ratio);
+      sum += demerits.after(fitness, model.isHyphen(from), own, model.isHyphen(to));
+      fitness = own;
+      from = to;
+    }
+    return sum;
+  }
+
+  private static double lineAlone(
+      LineModel model, Demerits demerits, int from, int to, double room, double ratio) {
+    boolean tooWide = ratio < -1 + 1e-9 && !model.canFit(from, to, room);
+    boolean lone = model.isEnd(to) && from > 0 && model.isSingleWord(from, to);
+    return demerits.line(ratio, tooWide, model.isHyphen(to), lone);
+  }
+
+  private int[] optimum(double bound) {
+    // rounding must not cut off the line-by-line choice itself
+    double limit = bound * (1 + 1e-9) + 1;
+    add(0, DECENT, 0, 0, 0, -1);
+    int end = model.places() - 1;
+    for (int from = 0; from < end; from++) {
+      for (int state = firstAtPlace[from]; state >= 0; state = nextAtPlace[state]) {
+        if (total[state] <= limit) {
+          extend(state, limit);
+        }
+      }
+    }
+    int best = -1;
+    for (int state = firstAtPlace[end]; state >= 0; state = nextAtPlace[state]) {
+      if (best < 0 || total[state] < total[best]) {
+        best = state;
+      }
+    }
+    return best < 0 ? null : path(best);
+  }
+
+  private void extend(int state, double limit) {
+    int from = place[state];
+    double room = model.room(line[state]);
+    double loosest = Demerits.ratioFor(limit - total[state]);
+    int nextLine = Math.min(line[state] + 1, lineStates - 1);
+    boolean mayHyphenate = row == 0 || hyphens[state] < row;
+    boolean any = false;
+    for (int to = from + 1; to < model.places(); to++) {
+      boolean hyphen = model.isHyphen(to);
+      if (hyphen && !mayHyphenate) {
+        continue;
+      }
+      double lack = room - model.width(from, to);
+      boolean flush = model.isEnd(to) || model.isForced(to);
+      if (lack > 0 && !flush && lack > loosest * model.stretch(from, to) + LineModel.SLACK) {
+        any = true;
+        continue;
+      }
+      boolean fits = lack >= 0 || model.canFit(from, to, room);
+      if (!fits && any && !hyphen) {
+        break;
+      }
+      if (fits || !any) {
+        take(state, from, to, room, nextLine, hyphen, limit);
+      }
+      any = true;
+      if (model.isForced(to)) {
+        break;
+      }
+    }
+  }
+
+  private void take(
+      int state, int from, int to, double room, int nextLine, boolean hyphen, double limit) {
+    double ratio = model.ratio(from, to, room);
+    int own = Demerits.fitness(ratio);
+    double sum =
+        total[state]
+            + lineAlone(model, demerits, from, to, room, ratio)
+            + demerits.after(fitness[state], model.isHyphen(from), own, hyphen);
+    if (sum <= limit) {
+      int inARow = hyphen ? Math.min(hyphens[state] + 1, hyphenStates - 1) : 0;
+      add(to, own, inARow, nextLine, sum, state);
+    }
+  }
+
+  /** Keeps the best way to each state. */
+  private void add(int to, int own, int inARow, int lineNumber, double sum, int from) {
+    for (int state = firstAtPlace[to]; state >= 0; state = nextAtPlace[state]) {
+      if (fitness[state] == own && hyphens[state] == inARow && line[state] == lineNumber) {
+        if (sum < total[state]) {
+          total[state] = sum;
+          before[state] = from;
+        }
+        return;
+      }
+    }
+    if (count == place.length) {
+      grow();
+    }
+    place[count] = to;
+    fitness[count] = (byte) own;
+    hyphens[count] = inARow;
+    line[count] = lineNumber;
+    total[count] = sum;
+    before[count] = from;
+    nextAtPlace[count] = firstAtPlace[to];
+    firstAtPlace[to] = count++;
+  }
+
+  private void grow() {
+    int size = count * 2;
+    place = Arrays.copyOf(place, size);
+    fitness = Arrays.copyOf(fitness, size);
+    hyphens = Arrays.copyOf(hyphens, size);
+    line = Arrays.copyOf(line, size);
+    total = Arrays.copyOf(total, size);
+    before = Arrays.copyOf(before, size);
+    nextAtPlace = Arrays.copyOf(nextAtPlace, size);
+  }
+
+  private int[] path(int end) {
+    int lines = 0;
+    for (int state = end; before[state] >= 0; state = before[state]) {
+      lines++;
+    }
+    int[] places = new int[lines];
+    for (int state = end; before[state] >= 0; state = before[state]) {
+      places[--lines] = place[state];
+    }
+    return places;
+  }
+}

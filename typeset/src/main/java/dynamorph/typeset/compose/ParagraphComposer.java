@@ -1,0 +1,343 @@
+package dynamorph.typeset.compose;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dynamorph.model.cascade.ParagraphLook;
+import dynamorph.model.cascade.TypeLook;
+import dynamorph.model.value.Breaker;
+import dynamorph.typeset.font.FontFace;
+import dynamorph.typeset.font.FontLibrary;
+import dynamorph.typeset.language.Hyphenators;
+import dynamorph.typeset.shape.ParagraphShaper;
+import dynamorph.typeset.shape.ShapeKey;
+import dynamorph.typeset.shape.ShapedParagraph;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.IntToDoubleFunction;
+
+/**
+ * Makes the lines of paragraphs. Remembers what was shaped, where words may be divided, and whole
+ * paragraphs, so that what did not change is not done again. Safe on any thread.
+ */
+public final class ParagraphComposer {
+  /** Units of text kept shaped: some 300 pages, about 60 MB. */
+  private static final long SHAPED_UNITS = 1_000_000;
+
+  private static final long COMPOSED_UNITS = 1_000_000;
+  private static final int HYPHENS = 20_000;
+
+  /** Steps in which the narrowest balanced measure is looked for. */
+  private static final int BALANCE_STEPS = 12;
+
+  private record ComposeKey(ParagraphKey paragraph, double measure, double width, String mark) {}
+
+  private record CandidatesKey(ShapeKey paragraph, ParagraphLook.Hyphenation settings) {}
+
+  private record HyphenKey(ShapeKey.SpanType type, char before) {}
+
+  private final ParagraphShaper shaper;
+  private final Hyphenators languages = new Hyphenators();
+  private final Cache<ShapeKey, ShapedParagraph> shaped =
+      Caffeine.newBuilder()
+          .maximumWeight(SHAPED_UNITS)
+          .weigher((ShapeKey key, ShapedParagraph _) -> key.text().length() + 16)
+          .build();
+  private final Cache<CandidatesKey, Candidates> candidates =
+      Caffeine.newBuilder()
+          .maximumWeight(SHAPED_UNITS)
+          .weigher((CandidatesKey key, Candidates _) -> key.paragraph.text().length() + 16)
+          .build();
+  private final Cache<HyphenKey, Double> hyphens =
+      Caffeine.newBuilder().maximumSize(HYPHENS).build();
+  private final Cache<ComposeKey, ComposedParagraph> composed =
+      Caffeine.newBuilder()
+          .maximumWeight(COMPOSED_UNITS)
+          .weigher((ComposeKey key, ComposedParagraph _) -> key.paragraph.text().length() + 16)
+          .build();
+
+  public ParagraphComposer(FontLibrary fonts) {
+    this.shaper = new ParagraphShaper(fonts);
+  }
+
+  /** A paragraph, shaped. */
+  public ShapedParagraph shape(ShapeKey key) {
+    ShapedParagraph known = shaped.getIfPresent(key);
+    return known != null ? known : shaped.get(key, shaper::shape);
+  }
+
+  /** Where the lines of a paragraph may end. */
+  public Candidates candidates(ParagraphKey paragraph) {
+    return candidates.get(
+        new CandidatesKey(paragraph.shapeKey(), paragraph.settings().hyphenation()),
+        key -> Candidates.of(shape(key.paragraph), key.settings, languages));
+  }
+
+  /**
+   * Makes the lines of a paragraph.
+   *
+   * @param measure room for breaking; endless for text that is not wrapped
+   * @param width of the column that the lines are set in
+   * @param mark what stands before it; empty for nothing
+   */
+  public ComposedParagraph compose(
+      ParagraphKey paragraph, double measure, double width, String mark) {
+    ComposeKey key = new ComposeKey(paragraph, measure, width, mark);
+    ComposedParagraph known = composed.getIfPresent(key);
+    return known != null ? known : composed.get(key, this::make);
+  }
+
+  private ComposedParagraph make(ComposeKey key) {
+    ParagraphKey paragraph = key.paragraph;
+    ParagraphLook settings = paragraph.settings();
+    ShapedParagraph shapedParagraph = shape(paragraph.shapeKey());
+    Measures measures = new Measures(shapedParagraph, paragraph.looks(), settings.justification());
+    Start start = start(key, shapedParagraph);
+    if (shapedParagraph.text().isEmpty()) {
+      return new ComposedParagraph(
+          shapedParagraph, List.of(emptyLine(key, shapedParagraph, measures, start)), false);
+    }
+    Candidates places = candidates(paragraph);
+    Tabs tabs =
+        shapedParagraph.text().indexOf('\t') < 0
+            ? null
+            : new Tabs(
+                measures, settings.tabs(), start.first, start.indent(0), start.indent(start.deep));
+    LineModel model = model(key, key.measure, places, measures, start, tabs);
+    int[] ends = ends(key, model, places, measures, start, tabs);
+    LineModel setModel =
+        key.measure == key.width ? model : model(key, key.width, places, measures, start, tabs);
+    LineSetter setter =
+        new LineSetter(
+            setModel, measures, paragraph.looks(), settings, tabs, start.ornaments, this::shape);
+    List<ComposedLine> lines = new ArrayList<>(ends.length + 1);
+    boolean tooWide = false;
+    int from = 0;
+    for (int line = 0; line < ends.length; line++) {
+      Cut cut = model.cut(from, ends[line], line);
+      tooWide |= cut.tooWide();
+      boolean tail = cut.last() && endsInForcedBreak(shapedParagraph.text());
+      Cut own =
+          tail ? new Cut(cut.start(), cut.ink(), cut.end(), false, false, cut.tooWide()) : cut;
+      lines.add(setter.set(own, line, key.width, start.indent(line)));
+      if (tail) {
+        int end = cut.end();
+        Cut empty = new Cut(end, end, end, false, true, false);
+        lines.add(setter.set(empty, line + 1, key.width, start.indent(line + 1)));
+      }
+      from = ends[line];
+    }
+    return new ComposedParagraph(shapedParagraph, lines, tooWide);
+  }
+
+  private static boolean endsInForcedBreak(String text) {
+    char last = text.charAt(text.length() - 1);
+    return last == '\u2028' || last == '\u000B' || last == '\f';
+  }
+
+  private ComposedLine emptyLine(
+      ComposeKey key, ShapedParagraph empty, Measures measures, Start start) {
+    Candidates none = new Candidates(new int[0], new int[0], new boolean[0], new boolean[0]);
+    LineModel model = model(key, key.width, none, measures, start, null);
+    LineSetter setter =
+        new LineSetter(
+            model,
+            measures,
+            key.paragraph.looks(),
+            key.paragraph.settings(),
+            null,
+            start.ornaments,
+            this::shape);
+    return setter.set(new Cut(0, 0, 0, false, true, false), 0, key.width, start.indent(0));
+  }
+
+  private LineModel model(
+      ComposeKey key,
+      double measure,
+      Candidates places,
+      Measures measures,
+      Start start,
+      Tabs tabs) {
+    ParagraphLook settings = key.paragraph.settings();
+    IntToDoubleFunction room =
+        line -> Math.max(0, measure - start.indent(line) - settings.indents().end());
+    return new LineModel(
+        places,
+        measures,
+        settings,
+        start.first,
+        room,
+        start.deep,
+        unit -> hyphenWidth(key.paragraph, measures, unit),
+        tabs);
+  }
+
+  private int[] ends(
+      ComposeKey key,
+      LineModel model,
+      Candidates places,
+      Measures measures,
+      Start start,
+      Tabs tabs) {
+    boolean endless = Double.isInfinite(key.measure);
+    ParagraphLook.Breaking breaking = key.paragraph.settings().breaking();
+    if (breaking.balance() && !endless) {
+      return balanced(key, model, places, measures, start, tabs);
+    }
+    // where tabs take the text depends on the line, which the whole-paragraph sums do not know
+    boolean whole = breaking.breaker() == Breaker.WHOLE_PARAGRAPH && tabs == null && !endless;
+    return whole ? ParagraphBreaker.places(model) : LineBreaker.places(model);
+  }
+
+  /** The narrowest measure that needs no more lines makes lines of about the same length. */
+  private int[] balanced(
+      ComposeKey key,
+      LineModel model,
+      Candidates places,
+      Measures measures,
+      Start start,
+      Tabs tabs) {
+    int[] best = LineBreaker.places(model);
+    double low = 0;
+    double high = key.measure;
+    for (int step = 0; step < BALANCE_STEPS && best.length > 1; step++) {
+      double middle = (low + high) / 2;
+      LineModel narrower = model(key, middle, places, measures, start, tabs);
+      int[] ends = LineBreaker.places(narrower);
+      boolean fits = ends.length <= best.length && fit(narrower, ends);
+      if (fits) {
+        best = ends;
+        high = middle;
+      } else {
+        low = middle;
+      }
+    }
+    return best;
+  }
+
+  private static boolean fit(LineModel model, int[] ends) {
+    int from = 0;
+    for (int line = 0; line < ends.length; line++) {
+      if (!model.canFit(from, ends[line], model.room(line))) {
+        return false;
+      }
+      from = ends[line];
+    }
+    return true;
+  }
+
+  /** Width of a hyphen behind the letter before a unit, kerned to it. */
+  private double hyphenWidth(ParagraphKey paragraph, Measures measures, int unit) {
+    int span = measures.spanAt(unit - 1);
+    TypeLook look = paragraph.looks().get(span);
+    ShapeKey.SpanType type = measures.shaped().key().spans().get(span).withLength(0);
+    char before = measures.shaped().text().charAt(unit - 1);
+    HyphenKey key = new HyphenKey(type, before);
+    Double known = hyphens.getIfPresent(key);
+    double em = known != null ? known : hyphens.get(key, this::measureHyphen);
+    return em * look.size() * look.forms().scaleAcross()
+        + look.spacing().letterExtra() * look.size();
+  }
+
+  private double measureHyphen(HyphenKey key) {
+    String letter = String.valueOf(key.before);
+    return em(letter + LineSetter.HYPHEN, key.type) - em(letter, key.type);
+  }
+
+  private double em(String text, ShapeKey.SpanType type) {
+    ShapedParagraph part =
+        shaper.shape(new ShapeKey(text, List.of(type.withLength(text.length()))));
+    return part.runs().stream()
+        .mapToDouble(run -> {
+          double sum = 0;
+          for (float advance : run.advances()) {
+            sum += advance;
+          }
+          return sum;
+        })
+        .sum();
+  }
+
+  // --- how a paragraph begins
+
+  /**
+   * How a paragraph begins.
+   *
+   * @param first first unit of its first line, behind a drop capital
+   * @param deep from this line on all lines begin at the same place
+   * @param firstIndent where the first line begins
+   * @param deepIndent where the others begin down to {@code deep}
+   * @param indent where all others begin
+   */
+  private record Start(
+      int first,
+      int deep,
+      double firstIndent,
+      double deepIndent,
+      double indent,
+      List<LineSetter.Ornament> ornaments) {
+    double indent(int line) {
+      if (line == 0) {
+        return firstIndent;
+      }
+      return line < deep ? deepIndent : indent;
+    }
+  }
+
+  private Start start(ComposeKey key, ShapedParagraph text) {
+    ParagraphLook settings = key.paragraph.settings();
+    double indent = settings.indents().start();
+    double first = indent + settings.indents().first();
+    List<LineSetter.Ornament> ornaments = new ArrayList<>();
+    if (!key.mark.isEmpty()) {
+      ShapedParagraph mark = mark(key, text);
+      double width = Ornaments.width(mark, key.paragraph.looks(), 1);
+      ornaments.add(new LineSetter.Ornament(mark, first, width, 0, 1, false));
+      first = Math.max(indent, first + width + settings.list().gap());
+    }
+    int letters = dropped(settings.drop(), text.text());
+    if (letters == 0) {
+      return new Start(0, 1, first, indent, indent, ornaments);
+    }
+    LineSetter.Ornament capital = dropCapital(key, text, letters, first);
+    ornaments.add(capital);
+    double beside = capital.width() + settings.drop().gap();
+    return new Start(
+        letters,
+        settings.drop().lines(),
+        first + beside,
+        indent + beside + Math.min(0, first - indent),
+        indent,
+        ornaments);
+  }
+
+  private ShapedParagraph mark(ComposeKey key, ShapedParagraph text) {
+    ShapeKey.SpanType type = text.key().spans().getFirst().withLength(key.mark.length());
+    return shape(new ShapeKey(key.mark, List.of(type), text.key().flow()));
+  }
+
+  /** How many units are dropped: whole letters, and never all there are. */
+  private static int dropped(ParagraphLook.DropCapital drop, String text) {
+    if (!drop.isThere() || text.isBlank()) {
+      return 0;
+    }
+    com.ibm.icu.text.BreakIterator letters =
+        com.ibm.icu.text.BreakIterator.getCharacterInstance(com.ibm.icu.util.ULocale.ROOT);
+    letters.setText(text);
+    int end = letters.next(drop.letters());
+    return end < 0 || end >= text.length() ? 0 : end;
+  }
+
+  /** Letters whose capital height reaches from the top of the first line to the last baseline. */
+  private LineSetter.Ornament dropCapital(
+      ComposeKey key, ShapedParagraph text, int letters, double x) {
+    ParagraphLook.DropCapital drop = key.paragraph.settings().drop();
+    ShapedParagraph capital = shape(text.key().part(0, letters, ""));
+    TypeLook look = key.paragraph.first();
+    FontFace face = capital.runs().getFirst().face();
+    double capHeight = face.lines().capHeight();
+    double below = (drop.lines() - 1) * look.leading();
+    double share = (below + capHeight * look.size()) / (capHeight * look.size());
+    double width = Ornaments.width(capital, key.paragraph.looks(), share);
+    return new LineSetter.Ornament(capital, x, width, below, share, true);
+  }
+}

@@ -1,0 +1,50 @@
+package dynamorph.typeset.compose;
+
+import dynamorph.model.cascade.ParagraphLook;
+import dynamorph.model.cascade.TypeLook;
+import dynamorph.typeset.shape.ShapeKey;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What the lines of a paragraph depend on, besides their measure.
+ *
+ * @param lengths units of each span
+ * @param looks of each span; an empty paragraph has one
+ * @param fallback whether letters that a face lacks are taken from another
+ */
+public record ParagraphKey(
+    String text,
+    List<Integer> lengths,
+    List<TypeLook> looks,
+    ParagraphLook settings,
+    boolean fallback) {
+  public ParagraphKey {
+    lengths = List.copyOf(lengths);
+    looks = List.copyOf(looks);
+  }
+
+  /** The look of an empty line. */
+  public TypeLook first() {
+    return looks.getFirst();
+  }
+
+  /** What the shaped paragraph depends on. */
+  public ShapeKey shapeKey() {
+    List<ShapeKey.SpanType> types = new ArrayList<>(looks.size());
+    for (int index = 0; index < looks.size(); index++) {
+      types.add(ShapeKey.SpanType.of(lengths.get(index), looks.get(index)));
+    }
+    ShapeKey.Flow flow = ShapeKey.Flow.of(settings);
+    return new ShapeKey(
+        text,
+        types,
+        new ShapeKey.Flow(flow.direction(), flow.breaks(), flow.scriptSpacing(), fallback));
+  }
+
+  /** The same paragraph at a share of its size. */
+  public ParagraphKey scaled(double by) {
+    return new ParagraphKey(
+        text, lengths, looks.stream().map(look -> look.scaled(by)).toList(), settings, fallback);
+  }
+}

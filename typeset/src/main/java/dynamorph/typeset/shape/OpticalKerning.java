@@ -1,0 +1,128 @@
+package dynamorph.typeset.shape;
+
+import dynamorph.typeset.font.FontFace;
+import io.github.humbleui.skija.Font;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathMeasure;
+import io.github.humbleui.types.Point;
+import io.github.humbleui.types.Rect;
+import java.util.Arrays;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * Kerns pairs by the shapes of their letters: the white between two letters, taken over the height
+ * that both reach, is brought to that between two straight stems of the same face. White further
+ * from a letter's edge than {@link #DEPTH} counts no more, as the eye does not see it as between
+ * them. Safe on any thread.
+ */
+final class OpticalKerning {
+  /** Heights at which the edges of a letter are taken, from descender to ascender. */
+  private static final int SLICES = 40;
+
+  private static final double TOP = 0.8;
+  private static final double BOTTOM = -0.25;
+
+  /** How deep white counts, in em. */
+  private static final double DEPTH = 0.16;
+
+  /** The most that a pair is moved, in em. */
+  private static final double MOST = 0.14;
+
+  /** The least distance of two letters, in em. */
+  private static final double CLOSEST = 0.02;
+
+  private record Letter(FontFace face, int glyph) {}
+
+  /**
+   * Where a letter's ink begins and ends at each height, from its origin and its advance, in em.
+   */
+  private record Edges(float[] left, float[] right) {}
+
+  private final Map<Letter, Edges> edges = new ConcurrentHashMap<>();
+  private final Map<FontFace, Double> norms = new ConcurrentHashMap<>();
+
+  /** What is added between two glyphs of a face, in em. */
+  double between(FontFace face, int left, int right) {
+    double norm = norms.computeIfAbsent(face, this::norm);
+    Edges one = edges(face, left);
+    Edges other = edges(face, right);
+    if (one == null || other == null || Double.isNaN(norm)) {
+      return 0;
+    }
+    double white = white(one, other);
+    double kern = Math.clamp(norm - white, -MOST, MOST);
+    return Math.max(kern, CLOSEST - nearest(one, other));
+  }
+
+  private double norm(FontFace face) {
+    Edges n = edges(face, face.glyph('n'));
+    return n == null ? Double.NaN : white(n, n);
+  }
+
+  private static double white(Edges one, Edges other) {
+    double sum = 0;
+    int heights = 0;
+    for (int slice = 0; slice < SLICES; slice++) {
+      boolean seen = !Float.isNaN(one.right[slice]) || !Float.isNaN(other.left[slice]);
+      if (seen) {
+        sum += depth(one.right[slice]) + depth(other.left[slice]);
+        heights++;
+      }
+    }
+    return heights == 0 ? 0 : sum / heights;
+  }
+
+  private static double depth(float white) {
+    return Float.isNaN(white) ? DEPTH : Math.min(DEPTH, white);
+  }
+
+  private static double nearest(Edges one, Edges other) {
+    double nearest = Double.POSITIVE_INFINITY;
+    for (int slice = 0; slice < SLICES; slice++) {
+      if (!Float.isNaN(one.right[slice]) && !Float.isNaN(other.left[slice])) {
+        nearest = Math.min(nearest, one.right[slice] + other.left[slice]);
+      }
+    }
+    return nearest == Double.POSITIVE_INFINITY ? CLOSEST : nearest;
+  }
+
+  private Edges edges(FontFace face, int glyph) {
+    return edges.computeIfAbsent(new Letter(face, glyph), OpticalKerning::measure);
+  }
+
+  private static Edges measure(Letter letter) {
+    float size = FontFace.METRICS_SIZE;
+    float[] least = new float[SLICES];
+    float[] most = new float[SLICES];
+    Arrays.fill(least, Float.NaN);
+    Arrays.fill(most, Float.NaN);
+    double advance =
+        (double) letter.face.shaping().advance(letter.glyph) / letter.face.shaping().unitsPerEm();
+    try (Font font = letter.face.font(size);
+        Path path = font.getPath((short) letter.glyph)) {
+      Rect bounds = path == null ? Rect.makeWH(0, 0) : path.getBounds();
+      if (bounds.getWidth() <= 0) {
+        return null;
+      }
+      try (PathMeasure walk = new PathMeasure(path, false)) {
+        do {
+          for (float at = 0; at < walk.getLength(); at += 4) {
+            Point point = walk.getPosition(at);
+            double height = -point.getY() / size;
+            int slice = (int) ((height - BOTTOM) / (TOP - BOTTOM) * SLICES);
+            if (slice >= 0 && slice < SLICES) {
+              float x = point.getX() / size;
+              least[slice] = Float.isNaN(least[slice]) ? x : Math.min(least[slice], x);
+              most[slice] = Float.isNaN(most[slice]) ? x : Math.max(most[slice], x);
+            }
+          }
+        } while (walk.nextContour());
+      }
+    }
+    for (int slice = 0; slice < SLICES; slice++) {
+      most[slice] = (float) (advance - most[slice]);
+    }
+    return new Edges(least, most);
+  }
+}

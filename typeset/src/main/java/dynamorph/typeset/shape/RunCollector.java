@@ -1,0 +1,109 @@
+package dynamorph.typeset.shape;
+
+import dynamorph.typeset.harfbuzz.HarfBuzzShaper;
+import java.util.Arrays;
+import java.util.BitSet;
+
+/** Takes the glyphs of one run as HarfBuzz gives them, and puts them into em and clusters. */
+final class RunCollector implements HarfBuzzShaper.Sink {
+  private static final int STRIDE = HarfBuzzShaper.STRIDE;
+
+  private final CaseMapping shown;
+  private final Itemizer.Item item;
+  private final Treatment treatment;
+  private final OpticalKerning optical;
+  private ShapedRun run;
+
+  /**
+   * @param optical kerns the pairs; null to leave them
+   */
+  RunCollector(CaseMapping shown, Itemizer.Item item, Treatment treatment, OpticalKerning optical) {
+    this.shown = shown;
+    this.item = item;
+    this.treatment = treatment;
+    this.optical = optical;
+  }
+
+  /** What was collected; null for nothing. */
+  ShapedRun run() {
+    return run;
+  }
+
+  @Override
+  public void glyphs(int count, int[] infos, int[] positions) {
+    if (count == 0) {
+      return;
+    }
+    boolean rightToLeft = (item.level() & 1) == 1;
+    double scale = treatment.scale() * (item.small() ? Treatment.SMALL_CAPITAL : 1);
+    float unit = (float) (scale / item.face().shaping().unitsPerEm());
+    int[] clusters = clusterStarts(count, infos);
+    int many = clusters.length - 1;
+    short[] glyphs = new short[count];
+    int[] starts = new int[many];
+    int[] ends = new int[many];
+    float[] advances = new float[many];
+    float[] x = new float[count];
+    float[] y = new float[count];
+    BitSet unsafe = new BitSet();
+    for (int cluster = 0; cluster < many; cluster++) {
+      int pen = 0;
+      for (int glyph = clusters[cluster]; glyph < clusters[cluster + 1]; glyph++) {
+        int at = glyph * STRIDE;
+        glyphs[glyph] = (short) infos[at];
+        x[glyph] = (pen + positions[at + 2]) * unit;
+        y[glyph] = -positions[at + 3] * unit;
+        pen += positions[at];
+      }
+      advances[cluster] = pen * unit;
+      int info = clusters[cluster] * STRIDE;
+      int logicalNext = rightToLeft ? cluster - 1 : cluster + 1;
+      int end =
+          logicalNext >= 0 && logicalNext < many
+              ? infos[clusters[logicalNext] * STRIDE + 2]
+              : item.end();
+      starts[cluster] = shown.source()[infos[info + 2]];
+      ends[cluster] = Math.max(starts[cluster], shown.source()[end]);
+      unsafe.set(cluster, (infos[info + 1] & HarfBuzzShaper.UNSAFE_TO_BREAK) != 0);
+    }
+    if (optical != null) {
+      kern(clusters, glyphs, advances, scale);
+    }
+    run =
+        new ShapedRun(
+            item.span(),
+            item.face(),
+            item.slanted(),
+            item.level(),
+            scale,
+            treatment.rise(),
+            glyphs,
+            clusters,
+            starts,
+            ends,
+            advances,
+            x,
+            y,
+            unsafe);
+  }
+
+  private void kern(int[] clusters, short[] glyphs, float[] advances, double scale) {
+    for (int cluster = 0; cluster + 1 < advances.length; cluster++) {
+      int left = glyphs[clusters[cluster + 1] - 1] & 0xFFFF;
+      int right = glyphs[clusters[cluster + 1]] & 0xFFFF;
+      advances[cluster] += (float) (scale * optical.between(item.face(), left, right));
+    }
+  }
+
+  private static int[] clusterStarts(int count, int[] infos) {
+    int[] starts = new int[count + 1];
+    int many = 0;
+    for (int glyph = 0; glyph < count; glyph++) {
+      if (glyph == 0 || infos[glyph * STRIDE + 2] != infos[(glyph - 1) * STRIDE + 2]) {
+        starts[many++] = glyph;
+      }
+    }
+    starts[many] = count;
+    return Arrays.copyOf(starts, many + 1);
+  }
+}
