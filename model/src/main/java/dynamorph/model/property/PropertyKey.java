@@ -1,6 +1,5 @@
 package dynamorph.model.property;
 
-import java.util.Comparator;
 import java.util.Objects;
 
 /**
@@ -9,10 +8,6 @@ import java.util.Objects;
  */
 public record PropertyKey<T>(Property<T> property, Address address)
     implements Comparable<PropertyKey<?>> {
-  private static final Comparator<PropertyKey<?>> ORDER =
-      Comparator.<PropertyKey<?>, Address>comparing(PropertyKey::address)
-          .thenComparing(key -> Properties.rank(key.property()));
-
   public PropertyKey {
     Objects.requireNonNull(address, "address");
     if (property.part() != address.part()) {
@@ -40,7 +35,10 @@ public record PropertyKey<T>(Property<T> property, Address address)
 
   @Override
   public int compareTo(PropertyKey<?> other) {
-    return ORDER.compare(this, other);
+    int byAddress = address == other.address ? 0 : address.compareTo(other.address);
+    return byAddress != 0 || property == other.property
+        ? byAddress
+        : Integer.compare(Properties.rank(property), Properties.rank(other.property));
   }
 
   @Override

@@ -49,7 +49,9 @@ public record Paragraph(List<Span> spans, Optional<StyleId> follows, PropertySet
   }
 
   public String text() {
-    return spans.stream().map(Span::text).collect(Collectors.joining());
+    return spans.size() == 1
+        ? spans.getFirst().text()
+        : spans.stream().map(Span::text).collect(Collectors.joining());
   }
 
   /** Length in UTF-16 units, without the break behind it. */

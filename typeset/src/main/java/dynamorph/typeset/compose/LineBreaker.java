@@ -2,6 +2,7 @@ package dynamorph.typeset.compose;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
 
 /**
  * Breaks a paragraph line by line: each line takes as many pieces as fit its room. A piece that
@@ -10,19 +11,23 @@ import java.util.List;
 final class LineBreaker {
   private LineBreaker() {}
 
-  /** The places where the lines end, in order. */
-  static int[] places(LineModel model) {
+  /**
+   * The places where the lines end, in order.
+   *
+   * @param room width of each line by its number, in points
+   */
+  static int[] places(LineModel model, IntToDoubleFunction room) {
     List<Integer> places = new ArrayList<>();
     int from = 0;
     int hyphensInARow = 0;
     while (from < model.places() - 1) {
-      int to = next(model, from, model.room(places.size()), hyphensInARow);
+      int to = next(model, from, room.applyAsDouble(places.size()), hyphensInARow);
       hyphensInARow = model.isHyphen(to) ? hyphensInARow + 1 : 0;
       places.add(to);
       from = to;
     }
     if (model.settings().breaking().keepLastWord()) {
-      pullDown(model, places);
+      pullDown(model, room, places);
     }
     return places.stream().mapToInt(Integer::intValue).toArray();
   }
@@ -63,7 +68,7 @@ final class LineBreaker {
   }
 
   /** Gives a single last word company from the line before. */
-  private static void pullDown(LineModel model, List<Integer> places) {
+  private static void pullDown(LineModel model, IntToDoubleFunction room, List<Integer> places) {
     int lines = places.size();
     if (lines < 2) {
       return;
@@ -76,7 +81,7 @@ final class LineBreaker {
     }
     for (int place = lastFrom - 1; place > before; place--) {
       if (!model.isHyphen(place) && !model.isSingleWord(place, end)) {
-        if (model.fits(place, end, model.room(lines - 1))) {
+        if (model.fits(place, end, room.applyAsDouble(lines - 1))) {
           places.set(lines - 2, place);
         }
         return;

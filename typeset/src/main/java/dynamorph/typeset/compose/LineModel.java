@@ -5,7 +5,8 @@ import java.util.function.IntToDoubleFunction;
 
 /**
  * The widths of all lines that a paragraph could have, from one place where a line may end to
- * another. Place 0 is where the paragraph begins; place {@code n} is candidate {@code n - 1}.
+ * another, whatever the measure. Place 0 is where the paragraph begins; place {@code n} is
+ * candidate {@code n - 1}.
  */
 final class LineModel {
   /**
@@ -22,7 +23,6 @@ final class LineModel {
   private final ParagraphLook settings;
   private final boolean justified;
   private final double rag;
-  private final IntToDoubleFunction room;
   private final int sameFrom;
   private final Tabs tabs;
   private final double[] startWidth;
@@ -35,7 +35,6 @@ final class LineModel {
 
   /**
    * @param first first unit of the first line
-   * @param room width of each line by its number
    * @param sameFrom from this line on all have the same room
    * @param hyphenWidth width of a hyphen behind a unit
    * @param tabs null if the paragraph has none
@@ -45,7 +44,6 @@ final class LineModel {
       Measures measures,
       ParagraphLook settings,
       int first,
-      IntToDoubleFunction room,
       int sameFrom,
       IntToDoubleFunction hyphenWidth,
       Tabs tabs) {
@@ -54,7 +52,6 @@ final class LineModel {
     this.settings = settings;
     this.justified = settings.alignment() == dynamorph.model.value.Alignment.JUSTIFIED;
     this.rag = RAG * measures.lookAt(0).size();
-    this.room = room;
     this.sameFrom = sameFrom;
     this.tabs = tabs;
     int places = candidates.count() + 1;
@@ -141,10 +138,6 @@ final class LineModel {
     return place == starts.length - 1;
   }
 
-  double room(int line) {
-    return room.applyAsDouble(line);
-  }
-
   /** From this line on all lines have the same room. */
   int sameFrom() {
     return sameFrom;
@@ -210,13 +203,13 @@ final class LineModel {
   }
 
   /** The line between two places. */
-  Cut cut(int from, int to, int line) {
+  Cut cut(int from, int to, double room) {
     return new Cut(
         starts[from],
         Math.max(starts[from], ink(to)),
         candidates.units()[to - 1],
         isHyphen(to),
         isEnd(to),
-        !canFit(from, to, room(line)));
+        !canFit(from, to, room));
   }
 }

@@ -11,6 +11,7 @@ import dynamorph.typeset.shape.ShapedRun;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /** Places the glyphs of the lines of one paragraph. All lengths in points. */
 final class LineSetter {
@@ -57,16 +58,20 @@ final class LineSetter {
   }
 
   /** A line's pieces and what they have together. */
-  private record Pieces(List<Segment> segments, Measures.Sums sums) {}
+  private record Pieces(Supplier<List<Segment>> parts, Measures.Sums sums) {
+    List<Segment> segments() {
+      return parts.get();
+    }
+  }
 
   /**
    * Sets one line.
    *
    * @param measure width of the column
    * @param indent where the line begins, from the edge where lines start
+   * @param room what the line has from there
    */
-  ComposedLine set(Cut cut, int index, double measure, double indent) {
-    double room = model.room(index);
+  ComposedLine set(Cut cut, int index, double measure, double indent, double room) {
     Pieces pieces = pieces(cut);
     Measures.Sums sums = pieces.sums;
     double hangStart = cut.ink() > cut.start() ? model.hangAtStart(cut.start()) : 0;
@@ -170,16 +175,10 @@ final class LineSetter {
     boolean safeEnd = behind.isEmpty() && shaped.isSafeToCut(ink);
     boolean safeStart = shaped.isSafeToCut(start);
     if (ink == start || safeEnd && safeStart) {
-      return new Pieces(
-          segments(shaped, start, cut.end(), 0, Integer.MAX_VALUE),
-          measures.sums(start, ink, true));
+      return whole(cut);
     }
     if (shaped.bidi().isPresent()) {
-      return behind.isEmpty()
-          ? new Pieces(
-              segments(shaped, start, cut.end(), 0, Integer.MAX_VALUE),
-              measures.sums(start, ink, true))
-          : alone(start, ink, behind, cut);
+      return behind.isEmpty() ? whole(cut) : alone(start, ink, behind, cut);
     }
     int from = start;
     while (!shaped.isSafeToCut(from)) {
@@ -192,24 +191,33 @@ final class LineSetter {
     if (from >= to) {
       return alone(start, ink, behind, cut);
     }
-    Pieces middle =
-        new Pieces(
-            segments(shaped, from, safeEnd ? cut.end() : to, 0, Integer.MAX_VALUE),
-            measures.sums(from, to, safeEnd));
+    int middleFrom = from;
+    int middleTo = to;
     Pieces head = from == start ? null : alone(start, from, "", cut);
     Pieces tail = safeEnd ? null : alone(to, ink, behind, cut);
-    List<Segment> segments = new ArrayList<>();
-    Measures.Sums sums = middle.sums;
-    if (head != null) {
-      segments.addAll(head.segments);
-      sums = sums.plus(head.sums);
-    }
-    segments.addAll(middle.segments);
-    if (tail != null) {
-      segments.addAll(tail.segments);
-      sums = sums.plus(tail.sums);
-    }
-    return new Pieces(segments, sums);
+    Measures.Sums sums = measures.sums(from, to, safeEnd);
+    sums = head == null ? sums : head.sums.plus(sums);
+    sums = tail == null ? sums : sums.plus(tail.sums);
+    return new Pieces(
+        () -> {
+          List<Segment> segments = new ArrayList<>();
+          if (head != null) {
+            segments.addAll(head.segments());
+          }
+          int end = safeEnd ? cut.end() : middleTo;
+          segments.addAll(segments(shaped, middleFrom, end, 0, Integer.MAX_VALUE));
+          if (tail != null) {
+            segments.addAll(tail.segments());
+          }
+          return segments;
+        },
+        sums);
+  }
+
+  private Pieces whole(Cut cut) {
+    return new Pieces(
+        () -> segments(shaped, cut.start(), cut.end(), 0, Integer.MAX_VALUE),
+        measures.sums(cut.start(), cut.ink(), true));
   }
 
   private Pieces alone(int start, int ink, String behind, Cut cut) {
@@ -222,11 +230,11 @@ final class LineSetter {
       // the spaces behind the line keep their place for the caret
       segments.addAll(segments(shaped, ink, cut.end(), 0, Integer.MAX_VALUE));
     }
-    return new Pieces(segments, own.sums(0, length, ends));
+    return new Pieces(() -> segments, own.sums(0, length, ends));
   }
 
   private static double hyphenWidth(Pieces pieces) {
-    for (Segment segment : pieces.segments.reversed()) {
+    for (Segment segment : pieces.segments().reversed()) {
       for (int cluster = segment.to() - 1; cluster >= segment.from(); cluster--) {
         if (segment.run().starts()[cluster] >= segment.behind()) {
           return segment.run().advances()[cluster];
@@ -288,7 +296,7 @@ final class LineSetter {
     Pen pen =
         new Pen(
             measures, looks, white, cut, advances, shaped.rightToLeft() ? left - trailing : left);
-    for (Segment segment : pieces.segments) {
+    for (Segment segment : pieces.segments()) {
       pen.set(segment, runs);
     }
     for (Tabs.Advance tab : advances) {

@@ -1,6 +1,7 @@
 package dynamorph.typeset.compose;
 
 import java.util.Arrays;
+import java.util.function.IntToDoubleFunction;
 
 /**
  * Breaks a whole paragraph at once, so that the sum of all demerits is the least that any choice of
@@ -12,6 +13,7 @@ final class ParagraphBreaker {
   private static final int DECENT = 1;
 
   private final LineModel model;
+  private final IntToDoubleFunction room;
   private final Demerits demerits;
   private final int row;
   private final int lineStates;
@@ -28,8 +30,9 @@ final class ParagraphBreaker {
   private int count;
   private final int[] firstAtPlace;
 
-  private ParagraphBreaker(LineModel model, Demerits demerits) {
+  private ParagraphBreaker(LineModel model, IntToDoubleFunction room, Demerits demerits) {
     this.model = model;
+    this.room = room;
     this.demerits = demerits;
     this.row = model.settings().hyphenation().row();
     this.lineStates = model.sameFrom() + 1;
@@ -43,25 +46,30 @@ final class ParagraphBreaker {
         model.settings().hyphenation().cost(), model.settings().breaking().keepLastWord());
   }
 
-  /** The places where the lines end, in order. */
-  static int[] places(LineModel model) {
-    int[] greedy = LineBreaker.places(model);
+  /**
+   * The places where the lines end, in order.
+   *
+   * @param room width of each line by its number, in points
+   */
+  static int[] places(LineModel model, IntToDoubleFunction room) {
+    int[] greedy = LineBreaker.places(model, room);
     if (greedy.length == 1) {
       return greedy;
     }
     Demerits demerits = demerits(model);
-    int[] best = new ParagraphBreaker(model, demerits).optimum(total(model, demerits, greedy));
+    int[] best =
+        new ParagraphBreaker(model, room, demerits).optimum(total(model, room, demerits, greedy));
     return best == null ? greedy : best;
   }
 
   /** What a choice of lines counts. */
-  static double total(LineModel model, Demerits demerits, int[] places) {
+  static double total(LineModel model, IntToDoubleFunction rooms, Demerits demerits, int[] places) {
     double sum = 0;
     int from = 0;
     int fitness = DECENT;
     for (int line = 0; line < places.length; line++) {
       int to = places[line];
-      double room = model.room(line);
+      double room = rooms.applyAsDouble(line);
       double ratio = model.ratio(from, to, room);
       int own = Demerits.fitness(ratio);
       sum += lineAlone(model, demerits, from, to, room, ratio);
@@ -102,7 +110,7 @@ final class ParagraphBreaker {
 
   private void extend(int state, double limit) {
     int from = place[state];
-    double room = model.room(line[state]);
+    double width = room.applyAsDouble(line[state]);
     double loosest = Demerits.ratioFor(limit - total[state]);
     int nextLine = Math.min(line[state] + 1, lineStates - 1);
     boolean mayHyphenate = row == 0 || hyphens[state] < row;
@@ -112,18 +120,18 @@ final class ParagraphBreaker {
       if (hyphen && !mayHyphenate) {
         continue;
       }
-      double lack = room - model.width(from, to);
+      double lack = width - model.width(from, to);
       boolean flush = model.isEnd(to) || model.isForced(to);
       if (lack > 0 && !flush && lack > loosest * model.stretch(from, to) + LineModel.SLACK) {
         any = true;
         continue;
       }
-      boolean fits = lack >= 0 || model.canFit(from, to, room);
+      boolean fits = lack >= 0 || model.canFit(from, to, width);
       if (!fits && any && !hyphen) {
         break;
       }
       if (fits || !any) {
-        take(state, from, to, room, nextLine, hyphen, limit);
+        take(state, from, to, width, nextLine, hyphen, limit);
       }
       any = true;
       if (model.isForced(to)) {
@@ -133,12 +141,12 @@ final class ParagraphBreaker {
   }
 
   private void take(
-      int state, int from, int to, double room, int nextLine, boolean hyphen, double limit) {
-    double ratio = model.ratio(from, to, room);
+      int state, int from, int to, double width, int nextLine, boolean hyphen, double limit) {
+    double ratio = model.ratio(from, to, width);
     int own = Demerits.fitness(ratio);
     double sum =
         total[state]
-            + lineAlone(model, demerits, from, to, room, ratio)
+            + lineAlone(model, demerits, from, to, width, ratio)
             + demerits.after(fitness[state], model.isHyphen(from), own, hyphen);
     if (sum <= limit) {
       int inARow = hyphen ? Math.min(hyphens[state] + 1, hyphenStates - 1) : 0;

@@ -24,12 +24,20 @@ public final class ParagraphComposer {
   private static final long SHAPED_UNITS = 1_000_000;
 
   private static final long COMPOSED_UNITS = 1_000_000;
+
+  /** Units of text whose widths are kept: some 90 pages, about 15 MB. */
+  private static final long MEASURED_UNITS = 300_000;
+
   private static final int HYPHENS = 20_000;
 
   /** Steps in which the narrowest balanced measure is looked for. */
   private static final int BALANCE_STEPS = 12;
 
   private record ComposeKey(ParagraphKey paragraph, double measure, double width, String mark) {}
+
+  private record MeasuredKey(ParagraphKey paragraph, String mark) {}
+
+  private record Measured(Measures measures, Start start, Tabs tabs, LineModel model) {}
 
   private record CandidatesKey(ShapeKey paragraph, ParagraphLook.Hyphenation settings) {}
 
@@ -46,6 +54,11 @@ public final class ParagraphComposer {
       Caffeine.newBuilder()
           .maximumWeight(SHAPED_UNITS)
           .weigher((CandidatesKey key, Candidates _) -> key.paragraph.text().length() + 16)
+          .build();
+  private final Cache<MeasuredKey, Measured> allMeasured =
+      Caffeine.newBuilder()
+          .maximumWeight(MEASURED_UNITS)
+          .weigher((MeasuredKey key, Measured _) -> key.paragraph.text().length() + 16)
           .build();
   private final Cache<HyphenKey, Double> hyphens =
       Caffeine.newBuilder().maximumSize(HYPHENS).build();
@@ -87,46 +100,47 @@ public final class ParagraphComposer {
   }
 
   private ComposedParagraph make(ComposeKey key) {
-    ParagraphKey paragraph = key.paragraph;
-    ParagraphLook settings = paragraph.settings();
-    ShapedParagraph shapedParagraph = shape(paragraph.shapeKey());
-    Measures measures = new Measures(shapedParagraph, paragraph.looks(), settings.justification());
-    Start start = start(key, shapedParagraph);
-    if (shapedParagraph.text().isEmpty()) {
-      return new ComposedParagraph(
-          shapedParagraph, List.of(emptyLine(key, shapedParagraph, measures, start)), false);
-    }
-    Candidates places = candidates(paragraph);
-    Tabs tabs =
-        shapedParagraph.text().indexOf('\t') < 0
-            ? null
-            : new Tabs(
-                measures, settings.tabs(), start.first, start.indent(0), start.indent(start.deep));
-    LineModel model = model(key, key.measure, places, measures, start, tabs);
-    int[] ends = ends(key, model, places, measures, start, tabs);
-    LineModel setModel =
-        key.measure == key.width ? model : model(key, key.width, places, measures, start, tabs);
+    Measured measured = allMeasured.get(new MeasuredKey(key.paragraph, key.mark), this::measure);
+    ShapedParagraph text = measured.measures.shaped();
+    ParagraphLook settings = key.paragraph.settings();
     LineSetter setter =
         new LineSetter(
-            setModel, measures, paragraph.looks(), settings, tabs, start.ornaments, this::shape);
+            measured.model,
+            measured.measures,
+            key.paragraph.looks(),
+            settings,
+            measured.tabs,
+            measured.start.ornaments,
+            this::shape);
+    Start start = measured.start;
+    IntToDoubleFunction room = room(settings, start, key.width);
+    if (text.text().isEmpty()) {
+      Cut empty = new Cut(0, 0, 0, false, true, false);
+      double indent = start.indent(0);
+      return new ComposedParagraph(
+          text, List.of(setter.set(empty, 0, key.width, indent, room.applyAsDouble(0))), false);
+    }
+    int[] ends = ends(key, measured);
+    IntToDoubleFunction broken = room(settings, start, key.measure);
     List<ComposedLine> lines = new ArrayList<>(ends.length + 1);
     boolean tooWide = false;
     int from = 0;
     for (int line = 0; line < ends.length; line++) {
-      Cut cut = model.cut(from, ends[line], line);
+      Cut cut = measured.model.cut(from, ends[line], broken.applyAsDouble(line));
       tooWide |= cut.tooWide();
-      boolean tail = cut.last() && endsInForcedBreak(shapedParagraph.text());
+      boolean tail = cut.last() && endsInForcedBreak(text.text());
       Cut own =
           tail ? new Cut(cut.start(), cut.ink(), cut.end(), false, false, cut.tooWide()) : cut;
-      lines.add(setter.set(own, line, key.width, start.indent(line)));
+      lines.add(setter.set(own, line, key.width, start.indent(line), room.applyAsDouble(line)));
       if (tail) {
         int end = cut.end();
         Cut empty = new Cut(end, end, end, false, true, false);
-        lines.add(setter.set(empty, line + 1, key.width, start.indent(line + 1)));
+        double indent = start.indent(line + 1);
+        lines.add(setter.set(empty, line + 1, key.width, indent, room.applyAsDouble(line + 1)));
       }
       from = ends[line];
     }
-    return new ComposedParagraph(shapedParagraph, lines, tooWide);
+    return new ComposedParagraph(text, lines, tooWide);
   }
 
   private static boolean endsInForcedBreak(String text) {
@@ -134,77 +148,66 @@ public final class ParagraphComposer {
     return last == '\u2028' || last == '\u000B' || last == '\f';
   }
 
-  private ComposedLine emptyLine(
-      ComposeKey key, ShapedParagraph empty, Measures measures, Start start) {
-    Candidates none = new Candidates(new int[0], new int[0], new boolean[0], new boolean[0]);
-    LineModel model = model(key, key.width, none, measures, start, null);
-    LineSetter setter =
-        new LineSetter(
-            model,
+  /** Everything about a paragraph that does not depend on its measure. */
+  private Measured measure(MeasuredKey key) {
+    ParagraphKey paragraph = key.paragraph;
+    ParagraphLook settings = paragraph.settings();
+    ShapedParagraph text = shape(paragraph.shapeKey());
+    Measures measures = new Measures(text, paragraph.looks(), settings.justification());
+    Start start = start(paragraph, key.mark, text);
+    Tabs tabs =
+        text.text().indexOf('\t') < 0
+            ? null
+            : new Tabs(
+                measures, settings.tabs(), start.first, start.indent(0), start.indent(start.deep));
+    Candidates places =
+        text.text().isEmpty()
+            ? new Candidates(new int[0], new int[0], new boolean[0], new boolean[0])
+            : candidates(paragraph);
+    LineModel model =
+        new LineModel(
+            places,
             measures,
-            key.paragraph.looks(),
-            key.paragraph.settings(),
-            null,
-            start.ornaments,
-            this::shape);
-    return setter.set(new Cut(0, 0, 0, false, true, false), 0, key.width, start.indent(0));
+            settings,
+            start.first,
+            start.deep,
+            unit -> hyphenWidth(paragraph, measures, unit),
+            tabs);
+    return new Measured(measures, start, tabs, model);
   }
 
-  private LineModel model(
-      ComposeKey key,
-      double measure,
-      Candidates places,
-      Measures measures,
-      Start start,
-      Tabs tabs) {
-    ParagraphLook settings = key.paragraph.settings();
-    IntToDoubleFunction room =
-        line -> Math.max(0, measure - start.indent(line) - settings.indents().end());
-    return new LineModel(
-        places,
-        measures,
-        settings,
-        start.first,
-        room,
-        start.deep,
-        unit -> hyphenWidth(key.paragraph, measures, unit),
-        tabs);
+  private static IntToDoubleFunction room(ParagraphLook settings, Start start, double measure) {
+    return line -> Math.max(0, measure - start.indent(line) - settings.indents().end());
   }
 
-  private int[] ends(
-      ComposeKey key,
-      LineModel model,
-      Candidates places,
-      Measures measures,
-      Start start,
-      Tabs tabs) {
+  private static int[] ends(ComposeKey key, Measured measured) {
     boolean endless = Double.isInfinite(key.measure);
-    ParagraphLook.Breaking breaking = key.paragraph.settings().breaking();
+    ParagraphLook settings = key.paragraph.settings();
+    ParagraphLook.Breaking breaking = settings.breaking();
     if (breaking.balance() && !endless) {
-      return balanced(key, model, places, measures, start, tabs);
+      return balanced(key, measured);
     }
     // where tabs take the text depends on the line, which the whole-paragraph sums do not know
-    boolean whole = breaking.breaker() == Breaker.WHOLE_PARAGRAPH && tabs == null && !endless;
-    return whole ? ParagraphBreaker.places(model) : LineBreaker.places(model);
+    boolean whole =
+        breaking.breaker() == Breaker.WHOLE_PARAGRAPH && measured.tabs == null && !endless;
+    IntToDoubleFunction room = room(settings, measured.start, key.measure);
+    return whole
+        ? ParagraphBreaker.places(measured.model, room)
+        : LineBreaker.places(measured.model, room);
   }
 
   /** The narrowest measure that needs no more lines makes lines of about the same length. */
-  private int[] balanced(
-      ComposeKey key,
-      LineModel model,
-      Candidates places,
-      Measures measures,
-      Start start,
-      Tabs tabs) {
-    int[] best = LineBreaker.places(model);
+  private static int[] balanced(ComposeKey key, Measured measured) {
+    ParagraphLook settings = key.paragraph.settings();
+    LineModel model = measured.model;
+    int[] best = LineBreaker.places(model, room(settings, measured.start, key.measure));
     double low = 0;
     double high = key.measure;
     for (int step = 0; step < BALANCE_STEPS && best.length > 1; step++) {
       double middle = (low + high) / 2;
-      LineModel narrower = model(key, middle, places, measures, start, tabs);
-      int[] ends = LineBreaker.places(narrower);
-      boolean fits = ends.length <= best.length && fit(narrower, ends);
-      if (fits) {
+      IntToDoubleFunction narrower = room(settings, measured.start, middle);
+      int[] ends = LineBreaker.places(model, narrower);
+      if (ends.length <= best.length && fit(model, narrower, ends)) {
         best = ends;
         high = middle;
       } else {
@@ -214,10 +217,10 @@ public final class ParagraphComposer {
     return best;
   }
 
-  private static boolean fit(LineModel model, int[] ends) {
+  private static boolean fit(LineModel model, IntToDoubleFunction room, int[] ends) {
     int from = 0;
     for (int line = 0; line < ends.length; line++) {
-      if (!model.canFit(from, ends[line], model.room(line))) {
+      if (!model.canFit(from, ends[line], room.applyAsDouble(line))) {
         return false;
       }
       from = ends[line];
@@ -283,22 +286,22 @@ public final class ParagraphComposer {
     }
   }
 
-  private Start start(ComposeKey key, ShapedParagraph text) {
-    ParagraphLook settings = key.paragraph.settings();
+  private Start start(ParagraphKey paragraph, String mark, ShapedParagraph text) {
+    ParagraphLook settings = paragraph.settings();
     double indent = settings.indents().start();
     double first = indent + settings.indents().first();
     List<LineSetter.Ornament> ornaments = new ArrayList<>();
-    if (!key.mark.isEmpty()) {
-      ShapedParagraph mark = mark(key, text);
-      double width = Ornaments.width(mark, key.paragraph.looks(), 1);
-      ornaments.add(new LineSetter.Ornament(mark, first, width, 0, 1, false));
+    if (!mark.isEmpty()) {
+      ShapedParagraph sign = mark(mark, text);
+      double width = Ornaments.width(sign, paragraph.looks(), 1);
+      ornaments.add(new LineSetter.Ornament(sign, first, width, 0, 1, false));
       first = Math.max(indent, first + width + settings.list().gap());
     }
     int letters = dropped(settings.drop(), text.text());
     if (letters == 0) {
       return new Start(0, 1, first, indent, indent, ornaments);
     }
-    LineSetter.Ornament capital = dropCapital(key, text, letters, first);
+    LineSetter.Ornament capital = dropCapital(paragraph, text, letters, first);
     ornaments.add(capital);
     double beside = capital.width() + settings.drop().gap();
     return new Start(
@@ -310,9 +313,9 @@ public final class ParagraphComposer {
         ornaments);
   }
 
-  private ShapedParagraph mark(ComposeKey key, ShapedParagraph text) {
-    ShapeKey.SpanType type = text.key().spans().getFirst().withLength(key.mark.length());
-    return shape(new ShapeKey(key.mark, List.of(type), text.key().flow()));
+  private ShapedParagraph mark(String mark, ShapedParagraph text) {
+    ShapeKey.SpanType type = text.key().spans().getFirst().withLength(mark.length());
+    return shape(new ShapeKey(mark, List.of(type), text.key().flow()));
   }
 
   /** How many units are dropped: whole letters, and never all there are. */
@@ -329,15 +332,15 @@ public final class ParagraphComposer {
 
   /** Letters whose capital height reaches from the top of the first line to the last baseline. */
   private LineSetter.Ornament dropCapital(
-      ComposeKey key, ShapedParagraph text, int letters, double x) {
-    ParagraphLook.DropCapital drop = key.paragraph.settings().drop();
+      ParagraphKey paragraph, ShapedParagraph text, int letters, double x) {
+    ParagraphLook.DropCapital drop = paragraph.settings().drop();
     ShapedParagraph capital = shape(text.key().part(0, letters, ""));
-    TypeLook look = key.paragraph.first();
+    TypeLook look = paragraph.first();
     FontFace face = capital.runs().getFirst().face();
     double capHeight = face.lines().capHeight();
     double below = (drop.lines() - 1) * look.leading();
     double share = (below + capHeight * look.size()) / (capHeight * look.size());
-    double width = Ornaments.width(capital, key.paragraph.looks(), share);
+    double width = Ornaments.width(capital, paragraph.looks(), share);
     return new LineSetter.Ornament(capital, x, width, below, share, true);
   }
 }

@@ -24,6 +24,12 @@ public record ParagraphKey(
     looks = List.copyOf(looks);
   }
 
+  /** Told apart by words and first look alone, since the rest rarely differs by itself. */
+  @Override
+  public int hashCode() {
+    return text.hashCode() * 31 + looks.size() + Double.hashCode(looks.getFirst().size());
+  }
+
   /** The look of an empty line. */
   public TypeLook first() {
     return looks.getFirst();

@@ -3,13 +3,16 @@ package dynamorph.typeset.font;
 import dynamorph.model.value.Slant;
 import dynamorph.typeset.harfbuzz.HarfBuzzFont;
 import dynamorph.typeset.harfbuzz.HarfBuzzShaper;
+import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.FontHinting;
 import io.github.humbleui.skija.FontMetrics;
 import io.github.humbleui.skija.Typeface;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.SortedMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReferenceArray;
@@ -38,6 +41,7 @@ public final class FontFace {
   private final Map<String, Boolean> substitutes = new ConcurrentHashMap<>();
   private final SortedMap<String, String> features;
   private final boolean kerned;
+  private volatile Set<String> featuresOfSpace;
 
   /** Where the font wants lines, in em: offsets are of their upper edge, above the baseline. */
   public record LineMetrics(
@@ -139,6 +143,29 @@ public final class FontFace {
   /** Places on the axes that the font has names for. */
   public List<HarfBuzzFont.Instance> instances() {
     return shaping.instances();
+  }
+
+  /**
+   * The features in which the space takes part; with none of them on, words can be shaped one by
+   * one.
+   */
+  public Set<String> featuresOfSpace() {
+    Set<String> known = featuresOfSpace;
+    if (known == null) {
+      known = new HashSet<>();
+      for (String table : List.of("GSUB", "GPOS")) {
+        if (typeface.getTableSize(table) > 0) {
+          try (Data data = typeface.getTableData(table)) {
+            known.addAll(SpaceUse.features(data.getBytes(), table.equals("GPOS"), glyph(' ')));
+          }
+        }
+      }
+      if (shaping.hasTable("kern") || shaping.hasTable("morx")) {
+        known.add("kern");
+      }
+      featuresOfSpace = known;
+    }
+    return known;
   }
 
   /** Whether the font has a glyph of its own for the code point. */

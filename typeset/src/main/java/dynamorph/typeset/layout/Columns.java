@@ -13,9 +13,12 @@ final class Columns {
   static final double SLACK = 0.01;
 
   private final List<ParagraphKey> paragraphs;
-  private final List<ComposedParagraph> composed;
   private final Placement.Inside inside;
   private final double step;
+  private final int[] starts;
+  private final ComposedLine[] all;
+  private final int[] paragraphOf;
+  private final double[] gaps;
 
   /**
    * @param width of the box
@@ -26,9 +29,34 @@ final class Columns {
       Placement.Inside inside,
       double width) {
     this.paragraphs = paragraphs;
-    this.composed = composed;
     this.inside = inside;
     this.step = inside.columnWidth(width) + inside.gutter();
+    int count = 0;
+    for (ComposedParagraph paragraph : composed) {
+      count += paragraph.lines().size();
+    }
+    this.starts = new int[paragraphs.size()];
+    this.all = new ComposedLine[count];
+    this.paragraphOf = new int[count];
+    this.gaps = new double[count];
+    gather(composed);
+  }
+
+  private void gather(List<ComposedParagraph> composed) {
+    int at = 0;
+    int start = 0;
+    double gap = 0;
+    for (int paragraph = 0; paragraph < paragraphs.size(); paragraph++) {
+      ParagraphKey key = paragraphs.get(paragraph);
+      starts[paragraph] = start;
+      gaps[at] = gap + (paragraph == 0 ? 0 : key.settings().spaceBefore());
+      for (ComposedLine line : composed.get(paragraph).lines()) {
+        paragraphOf[at] = paragraph;
+        all[at++] = line;
+      }
+      gap = key.settings().spaceAfter();
+      start += key.text().length() + 1;
+    }
   }
 
   /**
@@ -37,55 +65,30 @@ final class Columns {
    * @param columnOf the column of each line
    * @param hidden how many of the last lines lie below the last column
    */
-  record Stack(List<Line> lines, List<Integer> columnOf, int hidden) {
+  record Stack(List<Line> lines, int[] columnOf, int hidden) {
     double bottom() {
       return lines.stream().mapToDouble(Line::bottom).max().orElse(0);
     }
   }
 
-  /** A line that waits for its place, with the white above it. */
-  private record Waiting(
-      ComposedLine line, int paragraph, int paragraphStart, double gap, boolean starts) {}
-
-  private List<Waiting> waiting() {
-    List<Waiting> lines = new ArrayList<>();
-    int start = 0;
-    double gap = 0;
-    for (int paragraph = 0; paragraph < paragraphs.size(); paragraph++) {
-      ParagraphKey key = paragraphs.get(paragraph);
-      gap += paragraph == 0 ? 0 : key.settings().spaceBefore();
-      boolean first = true;
-      for (ComposedLine line : composed.get(paragraph).lines()) {
-        lines.add(new Waiting(line, paragraph, start, gap, first));
-        gap = 0;
-        first = false;
-      }
-      gap = key.settings().spaceAfter();
-      start += key.text().length() + 1;
-    }
-    return lines;
-  }
-
   /** Stacks the lines into columns of a height; an endless one has a single column. */
   Stack stack(double height) {
-    List<Waiting> waiting = waiting();
-    List<Line> lines = new ArrayList<>(waiting.size());
-    List<Integer> columnOf = new ArrayList<>(waiting.size());
+    List<Line> lines = new ArrayList<>(all.length);
+    int[] columnOf = new int[all.length];
     int column = 0;
     double baseline = 0;
-    double origin = waiting.getFirst().line.ascent();
+    double origin = all[0].ascent();
     boolean top = true;
     int hidden = 0;
-    for (int index = 0; index < waiting.size(); index++) {
-      Waiting next = waiting.get(index);
-      double down = top ? next.line.ascent() : baseline + next.gap + next.line.leading();
+    for (int index = 0; index < all.length; index++) {
+      ComposedLine next = all[index];
+      double down = top ? next.ascent() : baseline + gaps[index] + next.leading();
       down = onGrid(down, origin);
-      boolean below = down + next.line.descent() > height + SLACK;
+      boolean below = down + next.descent() > height + SLACK;
       if (below && column + 1 < inside.columns() && !top) {
-        int back = kept(waiting, index, columnOf, column);
+        int back = kept(index, columnOf, column);
         for (int undone = 0; undone < back; undone++) {
           lines.removeLast();
-          columnOf.removeLast();
         }
         index -= back + 1;
         column++;
@@ -93,8 +96,9 @@ final class Columns {
         continue;
       }
       hidden += below ? 1 : 0;
-      lines.add(new Line(next.line, next.paragraph, next.paragraphStart, column * step, down));
-      columnOf.add(column);
+      int paragraph = paragraphOf[index];
+      lines.add(new Line(next, paragraph, starts[paragraph], column * step, down));
+      columnOf[index] = column;
       baseline = down;
       top = false;
     }
@@ -112,23 +116,27 @@ final class Columns {
   }
 
   /** How many lines before a column's end go along to the next, so that none stands alone. */
-  private int kept(List<Waiting> waiting, int index, List<Integer> columnOf, int column) {
-    Waiting next = waiting.get(index);
-    if (!paragraphs.get(next.paragraph).settings().breaking().keepLines() || next.starts) {
+  private int kept(int index, int[] columnOf, int column) {
+    boolean keep = paragraphs.get(paragraphOf[index]).settings().breaking().keepLines();
+    if (!keep || isFirst(index)) {
       return 0;
     }
-    boolean loneFirst = waiting.get(index - 1).starts;
-    boolean loneLast = next.line.isLast();
+    boolean loneFirst = isFirst(index - 1);
+    boolean loneLast = all[index].isLast();
     int back = loneFirst || loneLast ? 1 : 0;
-    if (back == 1 && loneLast && index > 1 && waiting.get(index - 2).starts && !loneFirst) {
+    if (loneLast && !loneFirst && index > 1 && isFirst(index - 2)) {
       back = 2;
     }
     // a column is never emptied for this
     int inColumn = 0;
-    for (int line = columnOf.size() - 1; line >= 0 && columnOf.get(line) == column; line--) {
+    for (int line = index - 1; line >= 0 && columnOf[line] == column; line--) {
       inColumn++;
     }
     return back < inColumn ? back : 0;
+  }
+
+  private boolean isFirst(int index) {
+    return index == 0 || paragraphOf[index - 1] != paragraphOf[index];
   }
 
   /** The lowest height at which all lines fit the columns; that of the lines for one column. */
@@ -156,7 +164,7 @@ final class Columns {
     int from = 0;
     while (from < stack.lines.size()) {
       int to = from;
-      while (to < stack.lines.size() && stack.columnOf.get(to).equals(stack.columnOf.get(from))) {
+      while (to < stack.lines.size() && stack.columnOf[to] == stack.columnOf[from]) {
         to++;
       }
       lines.addAll(aligned(stack.lines.subList(from, to), height));

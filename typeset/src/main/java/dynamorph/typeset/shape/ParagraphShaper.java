@@ -28,6 +28,7 @@ public final class ParagraphShaper {
 
   private final FontLibrary fonts;
   private final OpticalKerning optical = new OpticalKerning();
+  private final WordShaper words = new WordShaper();
   private final Map<String, BreakIterator> iterators = new ConcurrentHashMap<>();
 
   public ParagraphShaper(FontLibrary fonts) {
@@ -58,10 +59,25 @@ public final class ParagraphShaper {
         List.copyOf(runs),
         breaks,
         forced,
+        unsafe(runs),
         typed,
         typed.map(levels -> (levels.getParaLevel() & 1) == 1).orElse(false),
         missingFamilies,
         missingGlyphs);
+  }
+
+  private static BitSet unsafe(List<ShapedRun> runs) {
+    BitSet unsafe = new BitSet();
+    for (ShapedRun run : runs) {
+      for (int cluster = 0; cluster < run.clusterCount(); cluster++) {
+        int start = run.starts()[cluster];
+        unsafe.set(start, start > 0 && run.unsafe().get(cluster));
+        if (run.ends()[cluster] > start + 1) {
+          unsafe.set(start + 1, run.ends()[cluster]);
+        }
+      }
+    }
+    return unsafe;
   }
 
   private List<Treatment> treatments(ShapeKey key) {
@@ -152,15 +168,20 @@ public final class ParagraphShaper {
         }
         RunCollector collector =
             new RunCollector(shown, item, treatment, treatment.optical() ? optical : null);
-        shaper.shape(
-            item.face().shaping(),
-            from,
-            item.end(),
-            (item.level() & 1) == 1,
-            UScript.getShortName(item.script()),
-            key.spans().get(item.span()).language(),
-            features,
-            collector);
+        String language = key.spans().get(item.span()).language();
+        if (words.suits(shown.text(), from, item, features)) {
+          words.shape(shaper, shown.text(), from, item, language, features, collector);
+        } else {
+          shaper.shape(
+              item.face().shaping(),
+              from,
+              item.end(),
+              (item.level() & 1) == 1,
+              UScript.getShortName(item.script()),
+              language,
+              features,
+              collector);
+        }
         if (collector.run() != null) {
           runs.add(collector.run());
         }

@@ -73,6 +73,12 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
     spans = List.copyOf(spans);
   }
 
+  /** Told apart by the words alone, since the rest rarely differs by itself. */
+  @Override
+  public int hashCode() {
+    return text.hashCode() * 31 + spans.size();
+  }
+
   public ShapeKey(String text, List<SpanType> spans) {
     this(text, spans, Flow.NATURAL);
   }

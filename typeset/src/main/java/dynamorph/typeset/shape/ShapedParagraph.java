@@ -13,6 +13,7 @@ import java.util.Set;
  * @param runs in logical order
  * @param breaks units before which a line may end
  * @param forced units before which a line must end
+ * @param unsafe units before which the text cannot be cut without shaping both sides anew
  * @param bidi the levels of the paragraph; empty for a paragraph all left to right
  * @param missingFamilies families that were asked for and are not there
  * @param missingGlyphs code points that no font has
@@ -22,6 +23,7 @@ public record ShapedParagraph(
     List<ShapedRun> runs,
     BitSet breaks,
     BitSet forced,
+    BitSet unsafe,
     Optional<Bidi> bidi,
     boolean rightToLeft,
     Set<String> missingFamilies,
@@ -32,21 +34,6 @@ public record ShapedParagraph(
 
   /** Whether text can be cut before a unit without shaping both sides anew. */
   public boolean isSafeToCut(int unit) {
-    if (unit <= 0 || unit >= text().length()) {
-      return true;
-    }
-    for (ShapedRun run : runs) {
-      if (unit >= run.start() && unit < run.end()) {
-        int cluster = run.clusterFrom(unit);
-        if (run.rightToLeft()) {
-          cluster--;
-          return cluster >= 0 && run.starts()[cluster] == unit && !run.unsafe().get(cluster);
-        }
-        return cluster < run.clusterCount()
-            && run.starts()[cluster] == unit
-            && !run.unsafe().get(cluster);
-      }
-    }
-    return true;
+    return !unsafe.get(unit);
   }
 }
