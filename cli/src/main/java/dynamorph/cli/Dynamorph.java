@@ -18,6 +18,8 @@ import picocli.CommandLine.HelpCommand;
       SetCommand.class,
       ApplyCommand.class,
       ValidateCommand.class,
+      TypesetCommand.class,
+      FontsCommand.class,
       DemoCommand.class,
       HelpCommand.class
     },

@@ -62,6 +62,7 @@ record Demerits(double hyphen, boolean keepLastWord) {
       return 0;
     }
     double badness = Math.sqrt(bound) - 1;
-    return badness <= 0 ? 0 : Math.cbrt(badness / 100);
+    double ratio = badness <= 0 ? 0 : Math.cbrt(badness / 100);
+    return ratio >= LOOSEST * (1 - 1e-9) ? Double.POSITIVE_INFINITY : ratio;
   }
 }

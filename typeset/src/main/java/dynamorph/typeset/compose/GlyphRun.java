@@ -11,6 +11,8 @@ import dynamorph.typeset.font.FontFace;
  * @param size points
  * @param stretch how much wider than drawn the glyphs are
  * @param skew how far the glyphs lean to the right, as a share of their height
+ * @param units first unit of the paragraph of the cluster that each glyph belongs to
+ * @param advances of each glyph, with all that is added behind it, in points
  * @param x from the left of the column, in points
  * @param y below the baseline, in points
  * @param starts first unit of the paragraph of each cluster
@@ -26,6 +28,8 @@ public record GlyphRun(
     double skew,
     boolean rightToLeft,
     short[] glyphs,
+    int[] units,
+    float[] advances,
     float[] x,
     float[] y,
     int[] starts,

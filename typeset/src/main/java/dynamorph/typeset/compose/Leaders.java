@@ -75,6 +75,8 @@ final class Leaders {
             Pen.skew(look, run),
             false,
             all,
+            new int[xs.length],
+            new float[xs.length],
             xs,
             ys,
             none,

@@ -59,6 +59,8 @@ final class Ornaments {
               Pen.skew(look, run),
               run.rightToLeft(),
               run.glyphs(),
+              new int[xs.length],
+              new float[xs.length],
               xs,
               ys,
               many == 0 ? new int[0] : run.starts(),

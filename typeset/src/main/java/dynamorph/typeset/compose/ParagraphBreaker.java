@@ -122,7 +122,8 @@ final class ParagraphBreaker {
       }
       double lack = width - model.width(from, to);
       boolean flush = model.isEnd(to) || model.isForced(to);
-      if (lack > 0 && !flush && lack > loosest * model.stretch(from, to) + LineModel.SLACK) {
+      boolean hopeless = !flush && lack > LineModel.SLACK && isBeyond(loosest, from, to, lack);
+      if (hopeless) {
         any = true;
         continue;
       }
@@ -138,6 +139,11 @@ final class ParagraphBreaker {
         break;
       }
     }
+  }
+
+  private boolean isBeyond(double loosest, int from, int to, double lack) {
+    return loosest < Double.POSITIVE_INFINITY
+        && lack > loosest * model.stretch(from, to) + LineModel.SLACK;
   }
 
   private void take(

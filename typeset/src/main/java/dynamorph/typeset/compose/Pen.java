@@ -52,6 +52,8 @@ final class Pen {
     double letter = extra + white.letter() * size;
     double words = look.spacing().wordSpacing() / 1000 * size;
     String text = measures.shaped().text();
+    int[] units = new int[glyphCount];
+    float[] advances = new float[glyphCount];
     float[] xs = new float[glyphCount];
     float[] ys = new float[glyphCount];
     int typed = to;
@@ -72,6 +74,8 @@ final class Pen {
       for (int glyph = run.clusters()[cluster]; glyph < run.clusters()[cluster + 1]; glyph++) {
         xs[glyph - firstGlyph] = (float) (x + run.x()[glyph] * across * wide);
         ys[glyph - firstGlyph] = (float) (run.y()[glyph] * down - rise);
+        units[glyph - firstGlyph] = Math.min(unit, cut.end());
+        advances[glyph - firstGlyph] = (float) (run.glyphAdvances()[glyph] * across * wide);
       }
       double began = x;
       double drawn = run.advances()[cluster] * across;
@@ -89,6 +93,7 @@ final class Pen {
         boolean gap = end < cut.ink() && measures.isGap(text, end);
         x += gap ? white.gap() * size : 0;
       }
+      advances[run.clusters()[cluster + 1] - 1 - firstGlyph] += (float) (x - began - drawn * wide);
       if (!behind) {
         starts[cluster - from] = unit;
         ends[cluster - from] = Math.min(run.ends()[cluster], segment.behind()) + segment.offset();
@@ -105,6 +110,8 @@ final class Pen {
             skew(look, run),
             run.rightToLeft(),
             Arrays.copyOfRange(run.glyphs(), firstGlyph, firstGlyph + glyphCount),
+            units,
+            advances,
             xs,
             ys,
             starts,

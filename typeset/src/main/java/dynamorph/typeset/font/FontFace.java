@@ -8,6 +8,7 @@ import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.FontHinting;
 import io.github.humbleui.skija.FontMetrics;
 import io.github.humbleui.skija.Typeface;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -197,25 +198,33 @@ public final class FontFace {
   private boolean substitutes(String feature, int letter) {
     return substitutes.computeIfAbsent(
         feature + letter,
-        _ -> {
-          int[] glyph = {0};
-          try (HarfBuzzShaper shaper = new HarfBuzzShaper()) {
-            String text = Character.toString(letter);
-            shaper.text(text);
-            List<HarfBuzzShaper.Feature> on =
-                List.of(new HarfBuzzShaper.Feature(feature, 1, 0, Integer.MAX_VALUE));
-            shaper.shape(
-                shaping,
-                0,
-                text.length(),
-                false,
-                "Latn",
-                "en",
-                on,
-                (_, infos, _) -> glyph[0] = infos[0]);
-          }
-          return glyph[0] != glyph(letter);
-        });
+        _ ->
+            !glyphs(Character.toString(letter), feature, 1)
+                .equals(glyphs(Character.toString(letter), feature, 0)));
+  }
+
+  /** The glyphs of a few letters with a feature set. */
+  public List<Integer> glyphs(String letters, String feature, int value) {
+    List<Integer> glyphs = new ArrayList<>();
+    try (HarfBuzzShaper shaper = new HarfBuzzShaper()) {
+      shaper.text(letters);
+      List<HarfBuzzShaper.Feature> set =
+          List.of(new HarfBuzzShaper.Feature(feature, value, 0, Integer.MAX_VALUE));
+      shaper.shape(
+          shaping,
+          0,
+          letters.length(),
+          false,
+          "Latn",
+          "en",
+          set,
+          (count, infos, _) -> {
+            for (int glyph = 0; glyph < count; glyph++) {
+              glyphs.add(infos[glyph * HarfBuzzShaper.STRIDE]);
+            }
+          });
+    }
+    return glyphs;
   }
 
   /**

@@ -170,6 +170,23 @@ public final class FontLibrary implements AutoCloseable {
     return List.copyOf(families.values());
   }
 
+  /**
+   * What asks for just the face that a font file holds, once the file is among the fonts of a
+   * project.
+   *
+   * @throws FontDamaged if it is empty or no font
+   */
+  public static FontWish wishFor(String file, byte[] bytes) {
+    try (Typeface typeface = load(file, bytes)) {
+      FontStyle style = typeface.getFontStyle();
+      return FontWish.of(typeface.getFamilyName(), style.getWeight(), slant(style));
+    }
+  }
+
+  private static Slant slant(FontStyle style) {
+    return style.getSlant() == FontSlant.UPRIGHT ? Slant.UPRIGHT : Slant.ITALIC;
+  }
+
   /** The weights a family has, ascending; all hundreds where the machine does not say. */
   public List<Integer> weights(String family) {
     List<Cut> known = cuts.get(key(family));
@@ -350,7 +367,7 @@ public final class FontLibrary implements AutoCloseable {
     String file = "assets/" + asset.name();
     try (Typeface typeface = load(file, asset.bytes())) {
       FontStyle style = typeface.getFontStyle();
-      Slant slant = style.getSlant() == FontSlant.UPRIGHT ? Slant.UPRIGHT : Slant.ITALIC;
+      Slant slant = slant(style);
       add(
           new Cut(
               typeface.getFamilyName(),

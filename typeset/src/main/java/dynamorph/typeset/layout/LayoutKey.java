@@ -20,7 +20,7 @@ record LayoutKey(
     double width,
     double height,
     Placement.Inside inside) {
-  static LayoutKey of(Story story, ResolvedLayer resolved) {
+  static LayoutKey of(Story story, ResolvedLayer resolved, boolean fallback) {
     List<ParagraphKey> paragraphs = new ArrayList<>(story.paragraphs().size());
     for (int index = 0; index < story.paragraphs().size(); index++) {
       Paragraph paragraph = story.paragraphs().get(index);
@@ -29,7 +29,7 @@ record LayoutKey(
       paragraph.spans().forEach(span -> lengths.add(span.length()));
       List<TypeLook> types = new ArrayList<>(look.spans().size());
       look.spans().forEach(span -> types.add(span.type()));
-      paragraphs.add(new ParagraphKey(paragraph.text(), lengths, types, look.look(), true));
+      paragraphs.add(new ParagraphKey(paragraph.text(), lengths, types, look.look(), fallback));
     }
     Placement placement = resolved.placement();
     boolean point = placement.fit() == BoxFit.POINT;

@@ -46,7 +46,21 @@ public final class Typesetter {
    * @param resolved the resolved look of the layer that the story stands in
    */
   public TextLayout layout(Story story, ResolvedLayer resolved) {
-    return layouts.get(LayoutKey.of(story, resolved), this::set);
+    return layout(story, resolved, true);
+  }
+
+  /**
+   * Sets a story.
+   *
+   * @param fallback whether letters that a face lacks are taken from another
+   */
+  public TextLayout layout(Story story, ResolvedLayer resolved, boolean fallback) {
+    return layouts.get(LayoutKey.of(story, resolved, fallback), this::set);
+  }
+
+  /** What the paragraphs of a story are set from. */
+  public static List<ParagraphKey> paragraphs(Story story, ResolvedLayer resolved) {
+    return LayoutKey.of(story, resolved, true).paragraphs();
   }
 
   private static int weight(LayoutKey key) {

@@ -43,6 +43,7 @@ final class RunCollector implements HarfBuzzShaper.Sink {
     int[] starts = new int[many];
     int[] ends = new int[many];
     float[] advances = new float[many];
+    float[] glyphAdvances = new float[count];
     float[] x = new float[count];
     float[] y = new float[count];
     BitSet unsafe = new BitSet();
@@ -53,6 +54,7 @@ final class RunCollector implements HarfBuzzShaper.Sink {
         glyphs[glyph] = (short) infos[at];
         x[glyph] = (pen + positions[at + 2]) * unit;
         y[glyph] = -positions[at + 3] * unit;
+        glyphAdvances[glyph] = positions[at] * unit;
         pen += positions[at];
       }
       advances[cluster] = pen * unit;
@@ -82,6 +84,7 @@ final class RunCollector implements HarfBuzzShaper.Sink {
             starts,
             ends,
             advances,
+            glyphAdvances,
             x,
             y,
             unsafe);

@@ -38,6 +38,7 @@ final class ScriptSpacing {
         run.starts(),
         run.ends(),
         advances,
+        run.glyphAdvances(),
         run.x(),
         run.y(),
         run.unsafe());

@@ -16,6 +16,8 @@ import java.util.BitSet;
  * @param starts first unit of each cluster in the paragraph's own text
  * @param ends one past the last unit of each cluster
  * @param advances width of each cluster, in em
+ * @param glyphAdvances width of each glyph as it was shaped, in em; what is added to a cluster
+ *     stands behind its last glyph
  * @param x where each glyph stands to the right of its cluster's origin, in em
  * @param y where each glyph stands below the baseline, in em
  * @param unsafe clusters before which the text cannot be cut without shaping both sides anew
@@ -32,6 +34,7 @@ public record ShapedRun(
     int[] starts,
     int[] ends,
     float[] advances,
+    float[] glyphAdvances,
     float[] x,
     float[] y,
     BitSet unsafe) {

@@ -1,0 +1,164 @@
+package dynamorph.cli;
+
+import dynamorph.formats.file.SafeFile;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+@Command(
+    name = "typeset",
+    description = "Sets a text and prints its lines, or draws them.",
+    mixinStandardHelpOptions = true)
+final class TypesetCommand implements Callable<Integer> {
+  private static final JsonMapper MAPPER = JsonMapper.builder().build();
+
+  @Option(names = "--text", paramLabel = "FILE", description = "The text, in UTF-8.")
+  private Path text;
+
+  @Option(
+      names = "--batch",
+      paramLabel = "FILE",
+      description = "Requests, one JSON object a line; - reads them from the standard input.")
+  private Path batch;
+
+  @Option(
+      names = "--width",
+      paramLabel = "PT",
+      description = "The measure in points; without it lines are not wrapped.")
+  private Double width;
+
+  @Option(
+      names = "--style",
+      paramLabel = "FILE.json",
+      description = "Property values as a project file has them.")
+  private Path style;
+
+  @Option(
+      names = "--font",
+      paramLabel = "FONT",
+      description = "A font file, or the name of a family.")
+  private String font;
+
+  @Option(
+      names = "--features",
+      paramLabel = "LIST",
+      description = "OpenType features, such as \"smcp,onum=1\".")
+  private String features;
+
+  @Option(names = "--breaker", paramLabel = "line|paragraph", description = "How lines are chosen.")
+  private String breaker;
+
+  @Option(names = "--language", paramLabel = "TAG", description = "The language of the text.")
+  private String language;
+
+  @Option(names = "--json", description = "Prints the lines with all their glyphs as JSON.")
+  private boolean json;
+
+  @Option(names = "--png", paramLabel = "FILE", description = "Draws the lines.")
+  private Path png;
+
+  @Option(
+      names = "--scale",
+      paramLabel = "S",
+      defaultValue = "2",
+      description = "Pixels per point of the picture; 2 by default.")
+  private double scale;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws IOException {
+    if ((text == null) == (batch == null)) {
+      throw new ParameterException(
+          spec.commandLine(), "give either --text FILE or --batch FILE, not both and not neither");
+    }
+    try (TypesetService service = new TypesetService()) {
+      return batch != null ? answerAll(service) : answerOne(service);
+    }
+  }
+
+  private int answerOne(TypesetService service) throws IOException {
+    ObjectNode request = Json.NODES.objectNode();
+    request.put("text", Files.readString(text).stripTrailing());
+    if (width != null) {
+      request.put("width", width);
+    }
+    put(request, "font", font);
+    put(request, "features", features);
+    put(request, "breaker", breaker);
+    put(request, "language", language);
+    if (style != null) {
+      request.set("style", parsed(Files.readString(style)));
+    }
+    TypesetRequest asked = TypesetRequest.of(request);
+    if (png != null) {
+      byte[] picture = service.picture(asked, scale);
+      SafeFile.write(png, stream -> stream.write(picture));
+    }
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      Json.print(out, service.answer(asked));
+    } else if (png == null) {
+      service.lines(asked).forEach(out::println);
+    }
+    return 0;
+  }
+
+  private JsonNode parsed(String content) {
+    try {
+      return MAPPER.readTree(content);
+    } catch (JacksonException broken) {
+      throw new IllegalArgumentException(style + ": " + broken.getOriginalMessage(), broken);
+    }
+  }
+
+  private static void put(ObjectNode request, String field, String value) {
+    if (value != null) {
+      request.put(field, value);
+    }
+  }
+
+  private int answerAll(TypesetService service) throws IOException {
+    PrintWriter out = spec.commandLine().getOut();
+    try (BufferedReader lines =
+        batch.toString().equals("-")
+            ? new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8))
+            : Files.newBufferedReader(batch)) {
+      for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+        if (!line.isBlank()) {
+          out.println(answer(service, line));
+          out.flush();
+        }
+      }
+    }
+    return 0;
+  }
+
+  /** A request that cannot be served says why, and the next one is served all the same. */
+  private static String answer(TypesetService service, String line) {
+    ObjectNode answer;
+    try {
+      answer = service.answer(TypesetRequest.of(MAPPER.readTree(line)));
+    } catch (JacksonException broken) {
+      answer = Json.NODES.objectNode().put("error", "no JSON: " + broken.getOriginalMessage());
+    } catch (RuntimeException | IOException refused) {
+      String why = refused.getMessage() == null ? refused.toString() : refused.getMessage();
+      answer = Json.NODES.objectNode().put("error", why);
+    }
+    return MAPPER.writeValueAsString(answer);
+  }
+}

@@ -1,0 +1,188 @@
+package dynamorph.typeset.compose;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dynamorph.model.property.Properties;
+import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Length;
+import dynamorph.typeset.Setting;
+import dynamorph.typeset.language.Hyphenators;
+import dynamorph.typeset.layout.Typesetter;
+import dynamorph.typeset.shape.ShapedParagraph;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.function.IntToDoubleFunction;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class BreakersTest {
+  private static final List<String> WORDS =
+      List.of(
+          "a",
+          "of",
+          "the",
+          "hour",
+          "clock",
+          "tower",
+          "pendulum",
+          "restoration",
+          "mechanism",
+          "escapement",
+          "weights,",
+          "gearing;",
+          "\u201Cwound\u201D",
+          "well-kept",
+          "extraordinary");
+  private static final int MOST_PLACES = 13;
+
+  private final Random random = new Random(11);
+  private final Typesetter typesetter = Setting.typesetter();
+
+  /** A model of a paragraph's lines, and the room they have. */
+  private record Problem(LineModel model, IntToDoubleFunction room) {}
+
+  private Problem problem(Setting setting, double measure) {
+    ParagraphKey key = Typesetter.paragraphs(setting.story(), setting.look()).getFirst();
+    ShapedParagraph shaped = typesetter.composer().shape(key.shapeKey());
+    Measures measures = new Measures(shaped, key.looks(), key.settings().justification());
+    Candidates places = Candidates.of(shaped, key.settings().hyphenation(), new Hyphenators());
+    double first = key.settings().indents().first();
+    LineModel model = new LineModel(places, measures, key.settings(), 0, 1, _ -> 6.0, null);
+    return new Problem(model, line -> measure - (line == 0 ? first : 0));
+  }
+
+  private Problem randomProblem() {
+    StringBuilder text = new StringBuilder();
+    int count = 3 + random.nextInt(6);
+    for (int word = 0; word < count; word++) {
+      text.append(word == 0 ? "" : " ").append(WORDS.get(random.nextInt(WORDS.size())));
+    }
+    Setting setting =
+        Setting.of(text.toString())
+            .with(
+                Properties.ALIGNMENT, random.nextBoolean() ? Alignment.JUSTIFIED : Alignment.START)
+            .with(Properties.HYPHENATE, random.nextBoolean())
+            .with(Properties.HYPHENATE_ROW, (double) random.nextInt(3))
+            .with(Properties.HYPHEN_COST, random.nextInt(3) * 50.0)
+            .with(Properties.KEEP_LAST_WORD, random.nextBoolean())
+            .with(Properties.GLYPH_LEAST, random.nextBoolean() ? 98.0 : 100.0)
+            .with(Properties.HANG_END, random.nextBoolean() ? 100.0 : 0.0)
+            .with(Properties.INDENT_FIRST, Length.points(random.nextInt(3) * 10));
+    return problem(setting, 60 + random.nextInt(200));
+  }
+
+  @Test
+  void wholeParagraphFindsTheLeastDemeritsThatThereAre() {
+    int compared = 0;
+    for (int round = 0; round < 600; round++) {
+      Problem problem = randomProblem();
+      if (problem.model.places() > MOST_PLACES) {
+        continue;
+      }
+      Demerits demerits = ParagraphBreaker.demerits(problem.model);
+      double best = Double.POSITIVE_INFINITY;
+      for (int[] choice : choices(problem)) {
+        best =
+            Math.min(best, ParagraphBreaker.total(problem.model, problem.room, demerits, choice));
+      }
+      int[] found = ParagraphBreaker.places(problem.model, problem.room);
+      double total = ParagraphBreaker.total(problem.model, problem.room, demerits, found);
+      assertThat(total).as("round " + round).isCloseTo(best, within(best * 1e-9));
+      int[] greedy = LineBreaker.places(problem.model, problem.room);
+      assertThat(total)
+          .isLessThanOrEqualTo(
+              ParagraphBreaker.total(problem.model, problem.room, demerits, greedy) * (1 + 1e-9));
+      compared++;
+    }
+    assertThat(compared).isGreaterThan(200);
+  }
+
+  /** Every choice of lines that is allowed. */
+  private static List<int[]> choices(Problem problem) {
+    List<int[]> all = new ArrayList<>();
+    extend(problem, new ArrayList<>(), 0, 0, all);
+    return all;
+  }
+
+  private static void extend(
+      Problem problem, List<Integer> chosen, int from, int hyphens, List<int[]> all) {
+    LineModel model = problem.model;
+    if (from == model.places() - 1) {
+      all.add(chosen.stream().mapToInt(Integer::intValue).toArray());
+      return;
+    }
+    int row = model.settings().hyphenation().row();
+    double room = problem.room.applyAsDouble(chosen.size());
+    boolean first = true;
+    for (int to = from + 1; to < model.places(); to++) {
+      boolean hyphen = model.isHyphen(to);
+      if (hyphen && row > 0 && hyphens >= row) {
+        continue;
+      }
+      if (first || model.canFit(from, to, room)) {
+        List<Integer> longer = new ArrayList<>(chosen);
+        longer.add(to);
+        extend(problem, longer, to, hyphen ? hyphens + 1 : 0, all);
+      }
+      first = false;
+      if (model.isForced(to)) {
+        return;
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {80, 120, 170, 260})
+  void noLineIsWiderThanItsRoomButASinglePiece(double measure) {
+    for (int round = 0; round < 40; round++) {
+      Problem problem = randomProblem();
+      IntToDoubleFunction room = _ -> measure;
+      for (int[] ends :
+          List.of(
+              LineBreaker.places(problem.model, room),
+              ParagraphBreaker.places(problem.model, room))) {
+        int from = 0;
+        for (int to : ends) {
+          if (!problem.model.canFit(from, to, measure)) {
+            assertThat(shorterPlaces(problem.model, from, to)).isZero();
+            assertThat(problem.model.cut(from, to, measure).tooWide()).isTrue();
+          }
+          from = to;
+        }
+      }
+    }
+  }
+
+  /** How many places without a hyphen lie inside a line. */
+  private static long shorterPlaces(LineModel model, int from, int to) {
+    long count = 0;
+    for (int place = from + 1; place < to; place++) {
+      count += model.isHyphen(place) ? 0 : 1;
+    }
+    return count;
+  }
+
+  @Test
+  void aSingleLastWordGetsCompany() {
+    Setting plain = Setting.of("the clock struck the long hour of the tower");
+    double measure = 0;
+    for (double tried = 100; tried < 400 && measure == 0; tried++) {
+      Problem problem = problem(plain, tried);
+      int[] ends = LineBreaker.places(problem.model, problem.room);
+      if (ends.length > 1
+          && problem.model.isSingleWord(ends[ends.length - 2], ends[ends.length - 1])) {
+        measure = tried;
+      }
+    }
+    Problem kept = problem(plain.with(Properties.KEEP_LAST_WORD, true), measure);
+    for (int[] ends :
+        List.of(
+            LineBreaker.places(kept.model, kept.room),
+            ParagraphBreaker.places(kept.model, kept.room))) {
+      assertThat(kept.model.isSingleWord(ends[ends.length - 2], ends[ends.length - 1])).isFalse();
+    }
+  }
+}
