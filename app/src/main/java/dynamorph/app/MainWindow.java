@@ -75,7 +75,10 @@ public final class MainWindow {
             stage.themeProperty(),
             new CardGestures(workspace, stage, overlay));
     Function<Supplier<Subject>, Editors> editors =
-        subject -> new Editors(new Surroundings(workspace, current, subject));
+        subject ->
+            new Editors(
+                new Surroundings(
+                    workspace, current, subject, pictures, () -> stage.themeProperty().get()));
     Inspector inspector = new Inspector(workspace, editors);
     StyleDesk desk = new StyleDesk(workspace, editors);
     this.keep = new KeepPane(workspace);

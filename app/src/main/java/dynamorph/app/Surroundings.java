@@ -1,8 +1,11 @@
 package dynamorph.app;
 
+import dynamorph.app.background.PictureService;
 import dynamorph.app.background.Studio;
 import dynamorph.app.field.Editors;
+import dynamorph.app.field.Face;
 import dynamorph.app.inspector.Subject;
+import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.edit.PutSwatch;
 import dynamorph.model.property.Properties;
@@ -20,8 +23,15 @@ final class Surroundings implements Editors.Surroundings {
   private final Workspace workspace;
   private final Supplier<Studio> studio;
   private final Supplier<Subject> subject;
+  private final Face face;
 
-  Surroundings(Workspace workspace, Supplier<Studio> studio, Supplier<Subject> subject) {
+  Surroundings(
+      Workspace workspace,
+      Supplier<Studio> studio,
+      Supplier<Subject> subject,
+      PictureService pictures,
+      Supplier<Theme> theme) {
+    this.face = new SubjectFace(studio, subject, pictures, theme);
     this.workspace = workspace;
     this.studio = studio;
     this.subject = subject;
@@ -39,6 +49,11 @@ final class Surroundings implements Editors.Surroundings {
             .or(() -> subject.get().shown(Properties.FONT_FAMILY.key()).value())
             .orElse(FontLibrary.SUBSTITUTE);
     return studio.get().fonts().weights(shown);
+  }
+
+  @Override
+  public Face face() {
+    return face;
   }
 
   @Override

@@ -4,14 +4,19 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.ValueType;
 import dynamorph.model.style.Palette;
+import dynamorph.model.value.AxisSettings;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Expression;
+import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Numbers;
+import dynamorph.model.value.StylisticSets;
+import dynamorph.typeset.font.FeatureNames;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.collections.FXCollections;
@@ -32,6 +37,9 @@ public final class Editors {
 
     Palette palette();
 
+    /** The face of what is edited. */
+    Face face();
+
     /** Keeps a colour as a swatch and returns its id. */
     String keepSwatch(dynamorph.model.value.Rgba colour);
   }
@@ -42,6 +50,11 @@ public final class Editors {
     this.surroundings = surroundings;
   }
 
+  /** The face of what is edited. */
+  public Face face() {
+    return surroundings.face();
+  }
+
   /** An editor for a property. */
   @SuppressWarnings("unchecked") // the type of a property's values says which editor it takes
   public <T> ValueEditor<T> editor(Property<T> property, ValueEditor.Sink<T> sink) {
@@ -50,6 +63,16 @@ public final class Editors {
     }
     if (property.equals(Properties.FONT_FAMILY)) {
       return (ValueEditor<T>) family((ValueEditor.Sink<String>) sink);
+    }
+    if (property.equals(Properties.STYLISTIC_SETS)) {
+      return (ValueEditor<T>) stylisticSets((ValueEditor.Sink<StylisticSets>) sink);
+    }
+    if (property.equals(Properties.FONT_FEATURES)) {
+      return (ValueEditor<T>) features((ValueEditor.Sink<FeatureSettings>) sink);
+    }
+    if (property.equals(Properties.FONT_AXES)) {
+      return (ValueEditor<T>)
+          new AxisSliders(surroundings.face(), (ValueEditor.Sink<AxisSettings>) sink);
     }
     ValueType<T> type = property.type();
     return switch (type) {
@@ -243,6 +266,37 @@ public final class Editors {
 
   private static String words(String kebab) {
     return kebab.replace('-', ' ');
+  }
+
+  private ValueEditor<StylisticSets> stylisticSets(ValueEditor.Sink<StylisticSets> sink) {
+    return new FeatureChips<>(
+        surroundings.face(),
+        sink,
+        face -> face.features().keySet().stream().filter(tag -> tag.matches("ss\\d\\d")).toList(),
+        (sets, tag) -> sets.numbers().contains(Integer.parseInt(tag.substring(2))),
+        (sets, tag) -> sets.toggled(Integer.parseInt(tag.substring(2))),
+        StylisticSets.NONE);
+  }
+
+  /** Features that no property of their own asks for. */
+  private static final Set<String> NAMED =
+      Set.of(
+          "liga", "clig", "dlig", "hlig", "hist", "calt", "swsh", "onum", "lnum", "pnum", "tnum",
+          "frac", "ordn", "zero", "smcp", "c2sc", "sups", "subs", "kern");
+
+  private ValueEditor<FeatureSettings> features(ValueEditor.Sink<FeatureSettings> sink) {
+    return new FeatureChips<>(
+        surroundings.face(),
+        sink,
+        face ->
+            face.features().keySet().stream()
+                .filter(FeatureNames::isChosen)
+                .filter(tag -> !NAMED.contains(tag) && !tag.matches("ss\\d\\d"))
+                .filter(tag -> face.example(tag).isPresent())
+                .toList(),
+        FeatureSettings::isOn,
+        (settings, tag) -> settings.isOn(tag) ? settings.without(tag) : settings.with(tag, 1),
+        FeatureSettings.NONE);
   }
 
   private ValueEditor<Double> weight(ValueEditor.Sink<Double> sink) {

@@ -6,13 +6,25 @@ import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.FeatureSettings;
+import dynamorph.typeset.font.FontFace;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.ImageView;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -30,7 +42,7 @@ public final class FacetSections extends VBox {
    * Properties that stand beside each other in one row, by the row's label; all others have a row
    * of their own.
    */
-  private record Pair(String label, Property<?> first, Property<?> second) {}
+  record Pair(String label, Property<?> first, Property<?> second) {}
 
   private static final List<Pair> PAIRS =
       List.of(
@@ -40,14 +52,34 @@ public final class FacetSections extends VBox {
           new Pair("Above, below", Properties.SPACE_BEFORE, Properties.SPACE_AFTER),
           new Pair("Across, down", Properties.POSITION_X, Properties.POSITION_Y),
           new Pair("Box, turn", Properties.BOX, Properties.ROTATION),
-          new Pair("Width, height", Properties.BOX_WIDTH, Properties.BOX_HEIGHT));
+          new Pair("Width, height", Properties.BOX_WIDTH, Properties.BOX_HEIGHT),
+          new Pair("Scale \u2194 \u2195", Properties.SCALE_ACROSS, Properties.SCALE_DOWN),
+          new Pair("Before, after", Properties.HYPHENATE_BEFORE, Properties.HYPHENATE_AFTER),
+          new Pair("In a row, zone", Properties.HYPHENATE_ROW, Properties.HYPHENATE_ZONE),
+          new Pair("Hang \u2190 \u2192", Properties.HANG_START, Properties.HANG_END),
+          new Pair("Deep, letters", Properties.DROP_LINES, Properties.DROP_LETTERS),
+          new Pair("Line, width", Properties.LINE_SHIFT, Properties.LINE_WIDTH),
+          new Pair("Columns, gap", Properties.COLUMNS, Properties.GUTTER));
+
+  /** Properties whose editors need the whole width. */
+  private static final Set<Property<?>> WIDE =
+      Set.of(Properties.FONT_AXES, Properties.STYLISTIC_SETS, Properties.FONT_FEATURES);
+
+  private static final int PREVIEW_WIDTH = 60;
+  private static final int PREVIEW_HEIGHT = 22;
 
   private final Editors editors;
   private final Supplier<Subject> subject;
   private final Workspace workspace;
   private final List<PropertyCell<?>> cells = new ArrayList<>();
   private final List<Runnable> summaries = new ArrayList<>();
+  private final List<Row> rows = new ArrayList<>();
+  private final List<Fold> folds = new ArrayList<>();
+  private final List<VBox> sections = new ArrayList<>();
+  private final Map<Property<?>, ImageView> previews = new HashMap<>();
   private final FinishEditor finish;
+  private Optional<FontFace> shownFont = Optional.empty();
+  private String wanted = "";
 
   public FacetSections(Workspace workspace, Editors editors, Supplier<Subject> subject) {
     this.workspace = workspace;
@@ -55,6 +87,16 @@ public final class FacetSections extends VBox {
     this.subject = subject;
     this.finish = new FinishEditor(workspace, editors, subject);
     getStyleClass().add("facets");
+    TextField search = new TextField();
+    search.setId("find-property");
+    search.setPromptText("Find a property");
+    search.setAccessibleText("Find a property");
+    search.getStyleClass().add("find-property");
+    search.textProperty().addListener((_, _, words) -> find(words));
+    HBox searchRow = new HBox(search);
+    HBox.setHgrow(search, Priority.ALWAYS);
+    searchRow.getStyleClass().add("find-property-row");
+    getChildren().add(searchRow);
     for (Facet facet : Facet.values()) {
       getChildren().add(facet == Facet.FINISH ? finish : section(facet));
     }
@@ -69,10 +111,25 @@ public final class FacetSections extends VBox {
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox head = new HBox(8, title, gap, summary);
     head.setAlignment(Pos.CENTER_LEFT);
-    VBox section = new VBox(4, head, grid(facet));
+    VBox section = new VBox(4, head);
     section.getStyleClass().add("facet");
-    List<PropertyKey<?>> keys = Properties.of(facet).<PropertyKey<?>>map(Property::key).toList();
-    summaries.add(() -> summary.setText(summary(keys)));
+    Map<String, List<Property<?>>> groups =
+        Properties.of(facet)
+            .collect(
+                Collectors.groupingBy(Property::group, LinkedHashMap::new, Collectors.toList()));
+    List<PropertyKey<?>> everyday = new ArrayList<>();
+    groups.forEach((group, properties) -> {
+      if (group.isEmpty()) {
+        properties.forEach(property -> everyday.add(property.key()));
+        section.getChildren().add(grid(properties, rows));
+      } else {
+        Fold fold = new Fold(group, properties, this::grid, this::updateAll);
+        folds.add(fold);
+        section.getChildren().add(fold);
+      }
+    });
+    summaries.add(() -> summary.setText(summary(everyday)));
+    sections.add(section);
     return section;
   }
 
@@ -87,7 +144,7 @@ public final class FacetSections extends VBox {
     return anyStyle ? "" : "not in a style";
   }
 
-  private GridPane grid(Facet facet) {
+  private GridPane grid(List<Property<?>> properties, List<Row> into) {
     GridPane grid = new GridPane(6, 4);
     ColumnConstraints labels = new ColumnConstraints(LABEL_WIDTH);
     ColumnConstraints half = new ColumnConstraints();
@@ -95,7 +152,7 @@ public final class FacetSections extends VBox {
     half.setPrefWidth(92);
     grid.getColumnConstraints().addAll(labels, half, half);
     int row = 0;
-    for (Property<?> property : Properties.of(facet).collect(Collectors.toList())) {
+    for (Property<?> property : properties) {
       if (PAIRS.stream().anyMatch(pair -> pair.second.equals(property))) {
         continue;
       }
@@ -104,23 +161,40 @@ public final class FacetSections extends VBox {
               .filter(candidate -> candidate.first.equals(property))
               .findFirst()
               .orElse(new Pair(property.label(), property, null));
-      addRow(grid, row++, pair);
+      into.add(addRow(grid, row++, pair));
     }
     return grid;
   }
 
-  private void addRow(GridPane grid, int row, Pair pair) {
+  private Row addRow(GridPane grid, int row, Pair pair) {
     Label label = new Label(pair.label);
     label.getStyleClass().add("row-label");
+    label.setTooltip(new Tooltip(pair.first.help()));
     PropertyCell<?> first = cell(pair.first.key());
     first.nudgeBy(label);
     grid.add(label, 0, row);
-    if (pair.second == null) {
-      grid.add(first, 1, row, 2, 1);
-    } else {
+    List<Node> nodes = new ArrayList<>(List.of(label, first));
+    if (pair.second != null) {
       grid.add(first, 1, row);
-      grid.add(cell(pair.second.key()), 2, row);
+      PropertyCell<?> second = cell(pair.second.key());
+      grid.add(second, 2, row);
+      nodes.add(second);
+    } else if (WIDE.contains(pair.first)) {
+      grid.getChildren().remove(label);
+      nodes.remove(label);
+      grid.add(first, 0, row, 3, 1);
+    } else if (!FeatureRows.of(pair.first).isEmpty()) {
+      grid.add(first, 1, row);
+      ImageView preview = new ImageView();
+      preview.setFitWidth(PREVIEW_WIDTH);
+      preview.setFitHeight(PREVIEW_HEIGHT);
+      grid.add(preview, 2, row);
+      nodes.add(preview);
+      previews.put(pair.first, preview);
+    } else {
+      grid.add(first, 1, row, 2, 1);
     }
+    return new Row(pair, nodes);
   }
 
   private <T> PropertyCell<T> cell(PropertyKey<T> key) {
@@ -137,6 +211,105 @@ public final class FacetSections extends VBox {
     }
     cells.forEach(cell -> cell.update(now));
     summaries.forEach(Runnable::run);
+    folds.forEach(fold -> fold.update(now));
     finish.update(now);
+    offerWhatTheFontHas();
+  }
+
+  /** Also what was just made. */
+  private void updateAll() {
+    shownFont = Optional.empty();
+    update();
+  }
+
+  /** Rows of features show only what the font that shows has, unless a value is set there. */
+  private void offerWhatTheFontHas() {
+    Optional<FontFace> font = editors.face().current();
+    if (font.equals(shownFont)) {
+      return;
+    }
+    shownFont = font;
+    previews.forEach((property, view) -> {
+      Optional<String> tag = FeatureRows.of(property).stream().findFirst();
+      Optional<String> letters = font.flatMap(face -> tag.flatMap(face::example));
+      view.setVisible(letters.isPresent());
+      letters.ifPresent(sample ->
+          editors
+              .face()
+              .show(
+                  view,
+                  sample,
+                  PropertySet.EMPTY.with(
+                      Properties.FONT_FEATURES, FeatureSettings.NONE.with(tag.orElseThrow(), 1)),
+                  PREVIEW_WIDTH,
+                  PREVIEW_HEIGHT));
+    });
+    showRows();
+  }
+
+  /** Shows only rows whose names hold the words; all rows for none. */
+  private void find(String words) {
+    wanted = words.strip().toLowerCase(Locale.ROOT);
+    showRows();
+  }
+
+  private void showRows() {
+    boolean searching = !wanted.isEmpty();
+    folds.forEach(fold -> fold.search(searching && fold.holds(wanted)));
+    List<Row> all = new ArrayList<>(rows);
+    folds.forEach(fold -> all.addAll(fold.rows()));
+    all.forEach(row -> row.show(isShown(row)));
+    folds.forEach(fold -> {
+      boolean any = !searching || fold.rows().stream().anyMatch(this::isShown);
+      fold.setVisible(any);
+      fold.setManaged(any);
+    });
+    finish.setVisible(!searching);
+    finish.setManaged(!searching);
+    for (VBox section : sections) {
+      boolean any =
+          !searching
+              || section.getChildren().stream()
+                  .skip(1)
+                  .anyMatch(part ->
+                      part instanceof Fold fold
+                          ? fold.isVisible()
+                          : rows.stream().anyMatch(row -> row.isIn(part) && isShown(row)));
+      section.setVisible(any);
+      section.setManaged(any);
+    }
+  }
+
+  private boolean isShown(Row row) {
+    boolean has =
+        shownFont.isEmpty()
+            || FeatureRows.has(shownFont.get(), row.pair.first)
+            || subject.get().mark(row.pair.first.key()) != Subject.Mark.DEFAULT;
+    return has && (wanted.isEmpty() || row.matches(wanted));
+  }
+
+  /** One row of a grid. */
+  record Row(Pair pair, List<Node> nodes) {
+    boolean matches(String words) {
+      return names(pair.first, words) || pair.second != null && names(pair.second, words);
+    }
+
+    static boolean names(Property<?> property, String words) {
+      return property.label().toLowerCase(Locale.ROOT).contains(words)
+          || property.id().contains(words)
+          || property.group().toLowerCase(Locale.ROOT).contains(words)
+          || property.help().toLowerCase(Locale.ROOT).contains(words);
+    }
+
+    boolean isIn(Node grid) {
+      return nodes.getFirst().getParent() == grid;
+    }
+
+    void show(boolean shown) {
+      nodes.forEach(node -> {
+        node.setVisible(shown);
+        node.setManaged(shown);
+      });
+    }
   }
 }

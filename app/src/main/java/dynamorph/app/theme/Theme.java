@@ -49,6 +49,11 @@ public enum Theme {
     return this == CHALK ? Color.web("#24313C") : Color.web("#F2EADD");
   }
 
+  /** The colour of words on paper. */
+  public Rgba ink() {
+    return this == CHALK ? Rgba.of(0x24, 0x31, 0x3C) : Rgba.of(0xF2, 0xEA, 0xDD);
+  }
+
   /** The colour of words on a mark. */
   public Color onMark() {
     return this == CHALK ? Color.web("#FFFDF9") : Color.web("#24211E");

@@ -52,6 +52,24 @@ class EditorsTest {
     }
 
     @Override
+    public Face face() {
+      return new Face() {
+        @Override
+        public Optional<dynamorph.typeset.font.FontFace> current() {
+          return Optional.empty();
+        }
+
+        @Override
+        public void show(
+            javafx.scene.image.ImageView view,
+            String letters,
+            dynamorph.model.property.PropertySet over,
+            int width,
+            int height) {}
+      };
+    }
+
+    @Override
     public Palette palette() {
       return Palette.EMPTY;
     }

@@ -38,6 +38,15 @@ public record StylisticSets(SortedSet<Integer> numbers) {
     }
   }
 
+  /** With one set switched to the other side. */
+  public StylisticSets toggled(int number) {
+    SortedSet<Integer> changed = new TreeSet<>(numbers);
+    if (!changed.remove(number)) {
+      changed.add(number);
+    }
+    return new StylisticSets(changed);
+  }
+
   /** The feature tag of a set. */
   public static String tag(int number) {
     return "ss%02d".formatted(number);

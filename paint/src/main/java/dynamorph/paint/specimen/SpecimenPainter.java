@@ -1,5 +1,6 @@
 package dynamorph.paint.specimen;
 
+import dynamorph.model.Project;
 import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.CharacterLook;
@@ -74,6 +75,36 @@ public final class SpecimenPainter {
           canvas.translate(MARGIN, height / 2f);
           canvas.scale((float) factor, (float) factor);
           canvas.translate((float) (left - line.left()), (float) -middle);
+          maker.painter().paint(canvas, layout, look);
+        });
+  }
+
+  /**
+   * A few letters in plain values, in the middle of a small picture, made smaller if they are too
+   * wide for it.
+   *
+   * @param values of the letters, their size included
+   */
+  public Pixels letters(
+      PropertySet values, String words, Rgba background, int width, int height, double scale) {
+    TextLayer layer =
+        TextLayer.of("letters", "letters", "")
+            .withStory(Story.of(words))
+            .withLocal(values.with(Properties.BOX, BoxFit.POINT));
+    ResolvedLayer look = Cascade.of(Project.empty("letters")).resolve(layer);
+    TextLayout layout = maker.typesetter().layout(layer.story(), look);
+    double fit = Math.min(1, (width - 4) / Math.max(1, layout.width()));
+    Line line = layout.lines().getFirst();
+    double middle = (line.top() + line.bottom()) / 2;
+    return draw(
+        width,
+        height,
+        scale,
+        background,
+        canvas -> {
+          canvas.translate(2, height / 2f);
+          canvas.scale((float) fit, (float) fit);
+          canvas.translate(0, (float) -middle);
           maker.painter().paint(canvas, layout, look);
         });
   }

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.SortedMap;
@@ -39,6 +40,7 @@ public final class FontFace {
   private final double ascent;
   private final double descent;
   private final AtomicReferenceArray<short[]> glyphs = new AtomicReferenceArray<>(PAGES);
+  private final Map<String, Optional<String>> examples = new ConcurrentHashMap<>();
   private final Map<String, Boolean> substitutes = new ConcurrentHashMap<>();
   private final SortedMap<String, String> features;
   private final boolean kerned;
@@ -225,6 +227,25 @@ public final class FontFace {
           });
     }
     return glyphs;
+  }
+
+  /** Letters that a feature may show in, the likeliest first. */
+  private static final List<String> EXAMPLES =
+      List.of(
+          "fi", "ct", "st", "Th", "ffi", "Qu", "1/2", "1st", "0", "1", "3", "7", "Q", "R", "K", "A",
+          "B", "C", "D", "E", "F", "G", "H", "I", "J", "L", "M", "N", "O", "P", "S", "T", "U", "V",
+          "W", "X", "Y", "Z", "a", "b", "c", "d", "e", "f", "g", "h", "i", "j", "k", "l", "m", "n",
+          "o", "p", "q", "r", "s", "t", "u", "v", "w", "x", "y", "z", "&", "(H)", "H-H", "\u2022",
+          "\u00DF", "\u00E5", "fj", "tt", "gg");
+
+  /** Letters that look otherwise with a feature; empty if none of the usual ones do. */
+  public Optional<String> example(String feature) {
+    return examples.computeIfAbsent(
+        feature,
+        tag ->
+            EXAMPLES.stream()
+                .filter(letters -> !glyphs(letters, tag, 1).equals(glyphs(letters, tag, 0)))
+                .findFirst());
   }
 
   /**

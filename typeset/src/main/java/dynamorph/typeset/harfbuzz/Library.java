@@ -10,6 +10,7 @@ import java.lang.foreign.Arena;
 import java.lang.foreign.FunctionDescriptor;
 import java.lang.foreign.Linker;
 import java.lang.foreign.MemoryLayout;
+import java.lang.foreign.MemorySegment;
 import java.lang.foreign.SymbolLookup;
 import java.lang.invoke.MethodHandle;
 import java.nio.file.AtomicMoveNotSupportedException;
@@ -18,9 +19,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.Locale;
+import java.util.Optional;
 
 /** The C functions of HarfBuzz; names and arguments as in its headers. */
 final class Library {
+  /** Flags of {@code dlopen}: resolve at once, and within the library before the process. */
+  private static final int NOW = 2;
+
+  private static final int DEEP_BIND = 8;
+
   private static final SymbolLookup SYMBOLS = load();
 
   static final MethodHandle BLOB_CREATE =
@@ -157,9 +164,47 @@ final class Library {
       if (stream == null) {
         throw new UnsatisfiedLinkError("there is no HarfBuzz for this machine: " + resource);
       }
-      return SymbolLookup.libraryLookup(unpacked(stream.readAllBytes(), file), Arena.global());
+      Path library = unpacked(stream.readAllBytes(), file);
+      return platform.equals("linux")
+          ? lookupBoundToItself(library)
+          : SymbolLookup.libraryLookup(library, Arena.global());
     } catch (IOException unreadable) {
       throw new UncheckedIOException("HarfBuzz cannot be unpacked", unreadable);
+    }
+  }
+
+  /**
+   * On Linux the window toolkit brings the machine's own HarfBuzz into the process, and a library's
+   * calls to itself would go to that one, of another version. Bound deep, it calls itself.
+   */
+  private static SymbolLookup lookupBoundToItself(Path library) {
+    Linker linker = Linker.nativeLinker();
+    SymbolLookup system = linker.defaultLookup();
+    MethodHandle open =
+        linker.downcallHandle(
+            system.find("dlopen").orElseThrow(), FunctionDescriptor.of(ADDRESS, ADDRESS, JAVA_INT));
+    MethodHandle find =
+        linker.downcallHandle(
+            system.find("dlsym").orElseThrow(), FunctionDescriptor.of(ADDRESS, ADDRESS, ADDRESS));
+    try (Arena local = Arena.ofConfined()) {
+      MemorySegment handle =
+          (MemorySegment) open.invokeExact(local.allocateFrom(library.toString()), NOW | DEEP_BIND);
+      if (handle.equals(MemorySegment.NULL)) {
+        throw new UnsatisfiedLinkError("HarfBuzz cannot be loaded from " + library);
+      }
+      return name -> symbol(find, handle, name);
+    } catch (Throwable failed) {
+      throw HarfBuzzFont.unexpected(failed);
+    }
+  }
+
+  private static Optional<MemorySegment> symbol(
+      MethodHandle find, MemorySegment handle, String name) {
+    try (Arena local = Arena.ofConfined()) {
+      MemorySegment found = (MemorySegment) find.invokeExact(handle, local.allocateFrom(name));
+      return found.equals(MemorySegment.NULL) ? Optional.empty() : Optional.of(found);
+    } catch (Throwable failed) {
+      throw HarfBuzzFont.unexpected(failed);
     }
   }
 
