@@ -8,6 +8,7 @@ import dynamorph.app.field.Editors;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
+import dynamorph.app.find.FindPane;
 import dynamorph.app.head.CommandSearch;
 import dynamorph.app.head.HeadBar;
 import dynamorph.app.inspector.Inspector;
@@ -48,6 +49,7 @@ public final class MainWindow {
   private final PictureService pictures = new PictureService();
   private final StageView stage;
   private final StylesColumn styles;
+  private final FindPane find;
   private final KeepPane keep;
   private final FileActions files;
   private final Scene scene;
@@ -90,12 +92,15 @@ public final class MainWindow {
               workspace.select(List.of(layer.id()));
               stage.reveal(layer.id());
             });
+    this.find = new FindPane(workspace, stage);
     listActions();
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
     frame.setLeft(styles);
     frame.setRight(side(inspector, desk));
-    frame.setCenter(new StagePane(workspace, stage));
+    StagePane stagePane = new StagePane(workspace, stage);
+    stagePane.addOver(find);
+    frame.setCenter(stagePane);
     ReachStrip reach = new ReachStrip(workspace, stage, current, pictures);
     BorderPane middle = new BorderPane(frame.getCenter());
     middle.setBottom(reach);
@@ -147,6 +152,10 @@ public final class MainWindow {
     } catch (FontDamaged damaged) {
       workspace.tell(Notice.problem(damaged.getMessage()));
     }
+  }
+
+  FindPane find() {
+    return find;
   }
 
   public Scene scene() {
@@ -249,6 +258,7 @@ public final class MainWindow {
     actions.add("Styles", "Go to the styles", "Shortcut+L", styles::focusFirst);
     actions.add("Styles", "Commit the style", "Shortcut+ENTER", onDesk, this::commitDesk);
     actions.add("Styles", "Discard the style", "", onDesk, workspace::discardDesk);
+    new TextActions(this, workspace).list(actions, any);
     actions.add("View", "Show all artboards", "Shortcut+DIGIT0", stage::fitAll);
     actions.add("View", "Show the selection", "Shortcut+DIGIT2", stage::fitSelection);
     actions.add("View", "Zoom to 100 %", "Shortcut+DIGIT1", () -> stage.zoomTo(1));

@@ -32,8 +32,8 @@ import java.util.Optional;
 import org.pcollections.TreePVector;
 
 /**
- * Makes the demo project: an entrance panel, a text panel, three object labels and a square for the
- * web.
+ * Makes the demo project: an entrance panel, two text panels, three object labels, labels in other
+ * scripts and a square for the web.
  */
 public final class LongHour {
   private LongHour() {}
@@ -47,7 +47,15 @@ public final class LongHour {
             .withBaseStyle(Optional.of(LongHourStyles.BASE));
     return empty.withArtboards(
         TreePVector.from(
-            List.of(entrance(), textPanel(), escapement(), pendulum(), bell(), webSquare())));
+            List.of(
+                entrance(),
+                textPanel(),
+                escapement(),
+                pendulum(),
+                bell(),
+                webSquare(),
+                LongHourReading.columnsPanel(),
+                LongHourReading.languages())));
   }
 
   private static Artboard entrance() {
@@ -214,7 +222,7 @@ public final class LongHour {
                         Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.swatch("paper"))));
   }
 
-  private static Artboard board(
+  static Artboard board(
       String id,
       String name,
       double width,
@@ -232,11 +240,11 @@ public final class LongHour {
     return TextLayer.of(id, name, text).withFrame(frame);
   }
 
-  private static PropertySet point(Anchor anchor, double x, double y) {
+  static PropertySet point(Anchor anchor, double x, double y) {
     return PropertySet.EMPTY.with(ANCHOR, anchor).with(POSITION_X, x).with(POSITION_Y, y);
   }
 
-  private static PropertySet box(Anchor anchor, double x, double y, double width, double height) {
+  static PropertySet box(Anchor anchor, double x, double y, double width, double height) {
     return point(anchor, x, y)
         .with(BOX, BoxFit.FIXED)
         .with(BOX_WIDTH, width)

@@ -1,13 +1,27 @@
 package dynamorph.demo;
 
 import static dynamorph.model.property.Properties.ALIGNMENT;
+import static dynamorph.model.property.Properties.BREAKER;
 import static dynamorph.model.property.Properties.CASE;
 import static dynamorph.model.property.Properties.COAT_COLOUR;
 import static dynamorph.model.property.Properties.COAT_KIND;
 import static dynamorph.model.property.Properties.COAT_ORDER;
+import static dynamorph.model.property.Properties.DROP_LINES;
+import static dynamorph.model.property.Properties.FIGURE_STYLE;
+import static dynamorph.model.property.Properties.FIGURE_WIDTH;
 import static dynamorph.model.property.Properties.FONT_FAMILY;
 import static dynamorph.model.property.Properties.FONT_WEIGHT;
+import static dynamorph.model.property.Properties.GLYPH_LEAST;
+import static dynamorph.model.property.Properties.GLYPH_MOST;
+import static dynamorph.model.property.Properties.HANG_END;
+import static dynamorph.model.property.Properties.HANG_START;
+import static dynamorph.model.property.Properties.HYPHENATE;
+import static dynamorph.model.property.Properties.INDENT_FIRST;
+import static dynamorph.model.property.Properties.INDENT_START;
+import static dynamorph.model.property.Properties.KEEP_LAST_WORD;
+import static dynamorph.model.property.Properties.LANGUAGE;
 import static dynamorph.model.property.Properties.LEADING;
+import static dynamorph.model.property.Properties.LIST;
 import static dynamorph.model.property.Properties.SIZE;
 import static dynamorph.model.property.Properties.SLANT;
 import static dynamorph.model.property.Properties.SPACE_AFTER;
@@ -27,12 +41,16 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Breaker;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.EffectKind;
+import dynamorph.model.value.FigureStyle;
+import dynamorph.model.value.FigureWidth;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.ListKind;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.StrokeJoin;
@@ -49,6 +67,10 @@ final class LongHourStyles {
   static final StyleId NOTICE = new StyleId("notice");
   static final StyleId PANEL_BODY = new StyleId("panel-body");
   static final StyleId PANEL_HEADING = new StyleId("panel-heading");
+  static final StyleId COLUMN_TEXT = new StyleId("column-text");
+  static final StyleId COLUMN_OPENING = new StyleId("column-opening");
+  static final StyleId STEPS = new StyleId("steps");
+  static final StyleId LEAD_IN = new StyleId("lead-in");
   static final StyleId LABEL_TITLE = new StyleId("label-title");
   static final StyleId LABEL_LOAN = new StyleId("label-title-loan");
   static final StyleId LABEL_TEXT = new StyleId("label-text");
@@ -107,6 +129,38 @@ final class LongHourStyles {
                 Optional.of(PANEL_BODY),
                 panelHeading(),
                 "Eight days to wind"),
+            new Style(
+                COLUMN_TEXT,
+                "Column text",
+                "Panels",
+                StyleLevel.PARAGRAPH,
+                Optional.of(PANEL_BODY),
+                columnText(),
+                "In 1743 the founders asked"),
+            new Style(
+                COLUMN_OPENING,
+                "Column opening",
+                "Panels",
+                StyleLevel.PARAGRAPH,
+                Optional.of(COLUMN_TEXT),
+                columnOpening(),
+                "The great wheel turns"),
+            new Style(
+                STEPS,
+                "Steps",
+                "Panels",
+                StyleLevel.PARAGRAPH,
+                Optional.of(COLUMN_TEXT),
+                steps(),
+                "Stop the strike"),
+            new Style(
+                LEAD_IN,
+                "Lead-in",
+                "Panels",
+                StyleLevel.CHARACTER,
+                Optional.empty(),
+                leadIn(),
+                "The great wheel"),
             text(
                 LABEL_TITLE,
                 "Label title",
@@ -154,6 +208,7 @@ final class LongHourStyles {
     return PropertySet.EMPTY
         .with(FONT_FAMILY, "EB Garamond")
         .with(SIZE, FontSize.points(24))
+        .with(LANGUAGE, "en-GB")
         .with(COAT_COLOUR.at(FILL), Colour.swatch("ink"));
   }
 
@@ -213,6 +268,42 @@ final class LongHourStyles {
         .with(SPACE_BEFORE, Length.em(0.35))
         .with(SPACE_AFTER, Length.em(0.3))
         .with(COAT_COLOUR.at(FILL), Colour.swatch("enamel"));
+  }
+
+  /** Set as a book is: the whole paragraph at once, divided, its edges hung. */
+  private static PropertySet columnText() {
+    return PropertySet.EMPTY
+        .with(SIZE, FontSize.points(40))
+        .with(LEADING, new Leading.Relative(1.3))
+        .with(SPACE_AFTER, Length.ZERO)
+        .with(ALIGNMENT, Alignment.JUSTIFIED)
+        .with(INDENT_FIRST, Length.em(1.2))
+        .with(BREAKER, Breaker.WHOLE_PARAGRAPH)
+        .with(HYPHENATE, true)
+        .with(HANG_START, 80.0)
+        .with(HANG_END, 80.0)
+        .with(GLYPH_LEAST, 98.5)
+        .with(GLYPH_MOST, 101.5)
+        .with(KEEP_LAST_WORD, true)
+        .with(FIGURE_STYLE, FigureStyle.OLD_STYLE)
+        .with(FIGURE_WIDTH, FigureWidth.PROPORTIONAL);
+  }
+
+  private static PropertySet columnOpening() {
+    return PropertySet.EMPTY.with(INDENT_FIRST, Length.ZERO).with(DROP_LINES, 3.0);
+  }
+
+  private static PropertySet steps() {
+    return PropertySet.EMPTY
+        .with(LIST, ListKind.NUMBERS)
+        .with(ALIGNMENT, Alignment.START)
+        .with(INDENT_START, Length.em(1.4))
+        .with(INDENT_FIRST, Length.em(-1.4))
+        .with(SPACE_BEFORE, Length.em(0.25));
+  }
+
+  private static PropertySet leadIn() {
+    return PropertySet.EMPTY.with(CASE, TextCase.SMALL_CAPITALS).with(TRACKING, 60.0);
   }
 
   private static PropertySet labelTitle() {

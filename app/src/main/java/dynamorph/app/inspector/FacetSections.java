@@ -26,6 +26,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -118,6 +119,9 @@ public final class FacetSections extends VBox {
             .collect(
                 Collectors.groupingBy(Property::group, LinkedHashMap::new, Collectors.toList()));
     List<PropertyKey<?>> everyday = new ArrayList<>();
+    FlowPane chips = new FlowPane(4, 4);
+    chips.getStyleClass().add("fold-chips");
+    List<Fold> own = new ArrayList<>();
     groups.forEach((group, properties) -> {
       if (group.isEmpty()) {
         properties.forEach(property -> everyday.add(property.key()));
@@ -125,9 +129,14 @@ public final class FacetSections extends VBox {
       } else {
         Fold fold = new Fold(group, properties, this::grid, this::updateAll);
         folds.add(fold);
-        section.getChildren().add(fold);
+        own.add(fold);
+        chips.getChildren().add(fold.chip());
       }
     });
+    if (!own.isEmpty()) {
+      section.getChildren().add(chips);
+      section.getChildren().addAll(own);
+    }
     summaries.add(() -> summary.setText(summary(everyday)));
     sections.add(section);
     return section;
@@ -259,11 +268,7 @@ public final class FacetSections extends VBox {
     List<Row> all = new ArrayList<>(rows);
     folds.forEach(fold -> all.addAll(fold.rows()));
     all.forEach(row -> row.show(isShown(row)));
-    folds.forEach(fold -> {
-      boolean any = !searching || fold.rows().stream().anyMatch(this::isShown);
-      fold.setVisible(any);
-      fold.setManaged(any);
-    });
+    folds.forEach(fold -> fold.offer(!searching || fold.rows().stream().anyMatch(this::isShown)));
     finish.setVisible(!searching);
     finish.setManaged(!searching);
     for (VBox section : sections) {

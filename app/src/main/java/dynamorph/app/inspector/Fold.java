@@ -5,20 +5,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import javafx.css.PseudoClass;
-import javafx.geometry.Pos;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
+import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import org.kordamp.ikonli.feather.Feather;
-import org.kordamp.ikonli.javafx.FontIcon;
 
 /**
- * Properties that are not needed every day, under a name that can be opened. Its head tells how
- * many of them are set, so nothing is hidden by being folded away. Rows are made when it is first
+ * Properties that are not needed every day, under a chip that opens them. The chip has the mark of
+ * what is set behind it, so nothing is hidden by being folded away. Rows are made when it is first
  * opened.
  */
 final class Fold extends VBox {
@@ -30,10 +25,8 @@ final class Fold extends VBox {
   private final List<FacetSections.Row> rows = new ArrayList<>();
   private final Runnable whenMade;
   private final Region mark = new Region();
-  private final Label count = new Label();
-  private final FontIcon arrow = new FontIcon(Feather.CHEVRON_RIGHT);
+  private final ToggleButton chip;
   private GridPane grid;
-  private boolean open;
   private boolean opened;
 
   Fold(
@@ -41,50 +34,46 @@ final class Fold extends VBox {
       List<Property<?>> properties,
       BiFunction<List<Property<?>>, List<FacetSections.Row>, GridPane> maker,
       Runnable whenMade) {
-    super(4);
-    this.whenMade = whenMade;
     this.properties = properties;
     this.maker = maker;
+    this.whenMade = whenMade;
     mark.getStyleClass().add("fold-mark");
-    count.getStyleClass().add("quiet");
-    Label title = new Label(name);
-    title.getStyleClass().add("row-label");
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox line = new HBox(5, arrow, title, gap, count, mark);
-    line.setAlignment(Pos.CENTER_LEFT);
-    Button head = new Button();
-    head.setGraphic(line);
-    head.setMaxWidth(Double.MAX_VALUE);
-    line.prefWidthProperty().bind(head.widthProperty().subtract(8));
-    head.getStyleClass().add("fold-head");
-    head.setAccessibleText(name);
-    head.setOnAction(_ -> {
-      opened = !opened;
+    chip = new ToggleButton(name, mark);
+    chip.getStyleClass().add("fold-chip");
+    chip.setId("fold-" + properties.getFirst().id());
+    chip.setOnAction(_ -> {
+      opened = chip.isSelected();
       show(opened);
     });
     getStyleClass().add("fold");
-    setId("fold-" + properties.getFirst().id());
-    getChildren().add(head);
+    managedProperty().bind(visibleProperty());
+    setVisible(false);
   }
 
-  private void show(boolean wanted) {
-    open = wanted;
+  /** What opens and closes it. */
+  Node chip() {
+    return chip;
+  }
+
+  private void show(boolean open) {
     if (open && grid == null) {
       grid = maker.apply(properties, rows);
       getChildren().add(grid);
       whenMade.run();
     }
-    if (grid != null) {
-      grid.setVisible(open);
-      grid.setManaged(open);
-    }
-    arrow.setIconCode(open ? Feather.CHEVRON_DOWN : Feather.CHEVRON_RIGHT);
+    chip.setSelected(open);
+    setVisible(open);
   }
 
   /** Opens it while something in it is searched for. */
   void search(boolean found) {
     show(found || opened);
+  }
+
+  /** Lets its chip show only where it is of use. */
+  void offer(boolean wanted) {
+    chip.setVisible(wanted);
+    chip.setManaged(wanted);
   }
 
   /** Whether a property in it goes by these words. */
@@ -100,9 +89,12 @@ final class Fold extends VBox {
   void update(Subject subject) {
     long local = count(subject, Subject.Mark.LOCAL);
     long styled = count(subject, Subject.Mark.STYLE);
-    count.setText(local + styled == 0 ? "" : local + styled + " set");
     mark.pseudoClassStateChanged(LOCAL, local > 0);
     mark.pseudoClassStateChanged(STYLE, local == 0 && styled > 0);
+    mark.setVisible(local + styled > 0);
+    mark.setManaged(local + styled > 0);
+    chip.setAccessibleText(
+        chip.getText() + (local + styled == 0 ? "" : ", " + (local + styled) + " set"));
   }
 
   private long count(Subject subject, Subject.Mark wanted) {

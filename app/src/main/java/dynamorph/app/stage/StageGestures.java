@@ -41,12 +41,14 @@ final class StageGestures {
     MARQUEE,
     PANNING,
     WORDS,
-    NEW_BOX
+    NEW_BOX,
+    HANDLE
   }
 
   private final Workspace workspace;
   private final StageView stage;
   private final TextKeys keys;
+  private final BoxHandles boxHandles;
   private Drag drag = Drag.NONE;
   private double pressX;
   private double pressY;
@@ -56,11 +58,13 @@ final class StageGestures {
   private Selection selectionBefore = Selection.NONE;
   private Optional<LayerId> pressedSelected = Optional.empty();
   private Object gesture = new Object();
+  private Optional<BoxHandles.Grip> grip = Optional.empty();
 
   StageGestures(Workspace workspace, StageView stage) {
     this.workspace = workspace;
     this.stage = stage;
     this.keys = new TextKeys(workspace, stage);
+    this.boxHandles = new BoxHandles(workspace, stage);
   }
 
   void install() {
@@ -101,6 +105,10 @@ final class StageGestures {
     }
     if (event.getButton() != MouseButton.PRIMARY) {
       return Drag.NONE;
+    }
+    grip = boxHandles.at(event.getX(), event.getY());
+    if (grip.isPresent()) {
+      return Drag.HANDLE;
     }
     Optional<Scene.Found> hit = hit(event.getX(), event.getY());
     Optional<Selection.Cursor> editing = workspace.selection().cursor();
@@ -164,6 +172,7 @@ final class StageGestures {
         workspace.selectionProperty().set(Selection.editing(id, anchor, offset));
       }
       case 2 -> keys.selectWord(found.text().layer(), offset);
+      case 3 -> keys.selectLine(found.text().layer(), found.text().layout(), offset);
       default -> keys.selectParagraph(found.text().layer(), offset);
     }
   }
@@ -186,6 +195,7 @@ final class StageGestures {
       case NEW_BOX ->
           stage.setMarquee(Optional.of(Box.between(pressX, pressY, event.getX(), event.getY())));
       case WORDS -> extendWords(event);
+      case HANDLE -> resize(across, down);
       case NONE -> {}
     }
     lastX = event.getX();
@@ -205,6 +215,13 @@ final class StageGestures {
               new Target.Layers(workspace.selection().layers()), across / scale, down / scale),
           Optional.of(gesture));
     }
+  }
+
+  private void resize(double across, double down) {
+    double scale = stage.view().scale() / stage.pixelRatio();
+    grip.ifPresent(handle ->
+        workspace.apply(handle.moved(across / scale, down / scale), Optional.of(gesture)));
+    grip = grip.flatMap(boxHandles::again);
   }
 
   private void marquee(MouseEvent event) {
@@ -248,7 +265,7 @@ final class StageGestures {
         newText(event);
       }
       case WAITING_TO_MOVE -> pressedSelected.ifPresent(id -> workspace.select(List.of(id)));
-      case MOVING -> workspace.endGesture();
+      case MOVING, HANDLE -> workspace.endGesture();
       default -> {}
     }
     drag = Drag.NONE;
@@ -292,6 +309,11 @@ final class StageGestures {
 
   private void moved(MouseEvent event) {
     Optional<Scene.Found> hit = hit(event.getX(), event.getY());
+    Optional<BoxHandles.Grip> over = boxHandles.at(event.getX(), event.getY());
+    if (over.isPresent()) {
+      stage.setCursor(over.get().cursor());
+      return;
+    }
     boolean shows = workspace.toolProperty().get() != Tool.HAND;
     stage.setHovered(hit.filter(_ -> shows).map(found -> found.text().layer().id()));
     boolean overEdited =
@@ -408,7 +430,8 @@ final class StageGestures {
             .text()
             .toLayout(
                 planeX(x) - found.board().artboard().x(), planeY(y) - found.board().artboard().y());
-    return found.text().layout().offsetAt(point.getX(), point.getY());
+    int offset = found.text().layout().offsetAt(point.getX(), point.getY());
+    return TextKeys.atEdge(found.text().layer().story().text(), offset);
   }
 
   private double planeX(double x) {

@@ -15,6 +15,8 @@ import dynamorph.paint.scene.PlacedText;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Caret;
+import dynamorph.typeset.layout.Line;
+import dynamorph.typeset.layout.Overset;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -46,10 +48,12 @@ final class StageMarks {
 
   private final Workspace workspace;
   private final StageView stage;
+  private final BoxHandles handles;
 
   StageMarks(Workspace workspace, StageView stage) {
     this.workspace = workspace;
     this.stage = stage;
+    this.handles = new BoxHandles(workspace, stage);
   }
 
   void draw(GraphicsContext g, Optional<Box> marquee, Optional<LayerId> hovered, boolean caretOn) {
@@ -75,6 +79,12 @@ final class StageMarks {
         .ifPresent(found -> drawOutline(g, found));
     for (LayerId id : selection.layers()) {
       scene.get().find(id).ifPresent(found -> drawSelected(g, found, tags));
+    }
+    drawHandles(g);
+    if (workspace.hiddenLettersProperty().get()) {
+      selection.layers().stream()
+          .flatMap(id -> scene.get().find(id).stream())
+          .forEach(found -> drawHiddenLetters(g, found));
     }
     if (selection.cursor().isPresent()) {
       stage.edited().ifPresent(found -> drawCursor(g, found, selection.cursor().get(), caretOn));
@@ -118,15 +128,26 @@ final class StageMarks {
       for (PlacedText text : board.texts()) {
         if (text.layout().overset().isPresent()) {
           Box box = inNode(StageView.onPlane(new Scene.Found(board, text)));
-          g.setFill(PLUM);
-          g.fillRoundRect(box.right() - 8, box.bottom() - 8, 16, 16, 5, 5);
-          g.setStroke(Color.WHITE);
-          g.setLineWidth(1.6);
-          g.strokeLine(box.right() - 3.5, box.bottom(), box.right() + 3.5, box.bottom());
-          g.strokeLine(box.right(), box.bottom() - 3.5, box.right(), box.bottom() + 3.5);
+          drawOversetTag(g, box, text.layout().overset().get());
         }
       }
     }
+  }
+
+  /** Says at the lower edge of a box how much of its text is not to be seen. */
+  private static void drawOversetTag(GraphicsContext g, Box box, Overset overset) {
+    String words =
+        overset.hiddenLines() == 0
+            ? "too wide"
+            : overset.hiddenLines() + (overset.hiddenLines() == 1 ? " line more" : " lines more");
+    double width = width(words, TAG_FONT) + 12;
+    double x = Math.max(box.x(), box.right() - width);
+    g.setFill(PLUM);
+    g.fillRoundRect(x, box.bottom() - 2, width, 18, 6, 6);
+    g.setFill(Color.WHITE);
+    g.setFont(TAG_FONT);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(words, x + 6, box.bottom() + 7);
   }
 
   private void drawOutline(GraphicsContext g, Scene.Found found) {
@@ -154,6 +175,61 @@ final class StageMarks {
     if (withTag) {
       drawTag(g, found);
     }
+  }
+
+  /** Small discs on the sides; the brackets themselves are the handles of the corners. */
+  private void drawHandles(GraphicsContext g) {
+    for (BoxHandles.Grip grip : handles.shown()) {
+      if (grip.across() == 0 || grip.down() == 0) {
+        double x = grip.place().getX();
+        double y = grip.place().getY();
+        g.setFill(Color.web("#FFFDF9"));
+        g.fillOval(x - 4, y - 4, 8, 8);
+        g.setStroke(Color.web("#24313C"));
+        g.setLineWidth(1.4);
+        g.strokeOval(x - 4, y - 4, 8, 8);
+      }
+    }
+  }
+
+  /** Spaces, tabs, forced line ends, soft hyphens and paragraph ends, where they stand. */
+  private void drawHiddenLetters(GraphicsContext g, Scene.Found found) {
+    String text = found.text().layer().story().text();
+    double scale = scale();
+    enter(g, found);
+    g.setFill(KELP.deriveColor(0, 1, 1, 0.75));
+    g.setTextBaseline(VPos.BASELINE);
+    for (Line line : found.text().layout().shownLines()) {
+      double size = Math.clamp(line.ascent() * scale * 0.7, 6, 40);
+      g.setFont(Font.font("Source Sans 3", size));
+      for (int offset = line.start(); offset < Math.min(line.end(), text.length()); offset++) {
+        String sign = hidden(text.charAt(offset));
+        if (!sign.isEmpty()) {
+          double x = found.text().layout().caretAt(offset).x() * scale;
+          g.fillText(sign, x, line.baseline() * scale);
+        }
+      }
+      if (line.endsParagraph() && line.end() < text.length()) {
+        double x =
+            line.rightToLeft()
+                ? line.left() * scale - size
+                : (line.left() + line.width()) * scale + 2;
+        g.fillText("\u00B6", x, line.baseline() * scale);
+      }
+    }
+    g.restore();
+  }
+
+  private static String hidden(char unit) {
+    return switch (unit) {
+      case ' ' -> "\u00B7";
+      case '\u00A0' -> "\u00B0";
+      case '\t' -> "\u2192";
+      case '\u2028', '\u000B' -> "\u21B5";
+      case '\u00AD' -> "\u00AC";
+      case '\u200B', '\u200C', '\u200D' -> "|";
+      default -> "";
+    };
   }
 
   private static void bracket(GraphicsContext g, double x, double y, int across, int down) {

@@ -36,6 +36,13 @@ public final class StagePane extends StackPane {
     setMargin(notice, new Insets(12));
   }
 
+  /** Puts a pane over the upper right of the stage. */
+  public void addOver(Region pane) {
+    getChildren().add(pane);
+    setAlignment(pane, Pos.TOP_RIGHT);
+    setMargin(pane, new Insets(12));
+  }
+
   private static Node tools(Workspace workspace) {
     ToggleGroup group = new ToggleGroup();
     HBox bar = new HBox(2);

@@ -73,6 +73,7 @@ public final class StageView extends Region {
     getChildren().addAll(picture, marks);
     workspace.shownProperty().addListener((_, _, _) -> request());
     workspace.selectionProperty().addListener((_, _, _) -> selectionChanged());
+    workspace.hiddenLettersProperty().addListener((_, _, _) -> selectionChanged());
     theme.addListener((_, _, _) -> request());
     view.addListener((_, _, _) -> viewChanged());
     widthProperty().addListener((_, _, _) -> resized());

@@ -226,18 +226,37 @@ final class TextKeys {
     select(at.layer().id(), extend ? at.cursor().anchor() : caret, caret);
   }
 
-  /** In a right-to-left paragraph the left arrow goes forwards. */
+  /** Letters are stepped over as the eye sees them; words in the order they are read. */
   private void sideways(Editing at, boolean left, boolean word, boolean extend) {
+    Optional<TextLayout> layout = layout(at);
     boolean rightToLeft =
-        layout(at)
-            .map(layout -> layout.lines().get(layout.lineAt(at.cursor().caret())).rightToLeft())
+        layout
+            .map(shown -> shown.lines().get(shown.lineAt(at.cursor().caret())).rightToLeft())
             .orElse(false);
     boolean backwards = left != rightToLeft;
     if (!at.range().isEmpty() && !extend) {
       place(at, backwards ? at.range().start() : at.range().end(), false);
-    } else {
+    } else if (word || layout.isEmpty()) {
       place(at, step(at.story().text(), at.cursor().caret(), backwards, word), extend);
+    } else {
+      BreakIterator letters = letters(at.story().text());
+      place(at, layout.get().beside(at.cursor().caret(), left, letters::isBoundary), extend);
     }
+  }
+
+  private static BreakIterator letters(String text) {
+    BreakIterator letters = BreakIterator.getCharacterInstance();
+    letters.setText(text);
+    return letters;
+  }
+
+  /** The edge of a letter at or before an offset: a caret never stands inside of one. */
+  static int atEdge(String text, int offset) {
+    if (offset <= 0 || offset >= text.length()) {
+      return offset;
+    }
+    BreakIterator letters = letters(text);
+    return letters.isBoundary(offset) ? offset : letters.preceding(offset);
   }
 
   private void vertically(Editing at, int lines, boolean extend) {
@@ -256,7 +275,7 @@ final class TextKeys {
     } else if (target >= layout.lines().size()) {
       place(at, at.story().length(), extend);
     } else {
-      place(at, layout.offsetOnLine(target, wantedX), extend);
+      place(at, atEdge(at.story().text(), layout.offsetOnLine(target, wantedX)), extend);
     }
   }
 
@@ -305,6 +324,12 @@ final class TextKeys {
     int end = offset >= text.length() ? text.length() : words.following(offset);
     int start = end == 0 ? 0 : words.preceding(end);
     select(layer.id(), start, end);
+  }
+
+  /** The line as it is set just now; a third press. */
+  void selectLine(TextLayer layer, TextLayout layout, int offset) {
+    TextRange range = layout.lineRange(offset);
+    select(layer.id(), range.start(), range.end());
   }
 
   void selectParagraph(TextLayer layer, int offset) {

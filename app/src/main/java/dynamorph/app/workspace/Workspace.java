@@ -40,6 +40,7 @@ public final class Workspace {
   private final ReadOnlyObjectWrapper<Optional<Notice>> notice =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>(Selection.NONE);
+  private final BooleanProperty hiddenLetters = new SimpleBooleanProperty();
   private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.SELECT);
   private final ObjectProperty<Optional<StyleId>> pickedStyle =
       new SimpleObjectProperty<>(Optional.empty());
@@ -96,6 +97,11 @@ public final class Workspace {
 
   public Selection selection() {
     return selection.get();
+  }
+
+  /** Whether spaces, tabs and paragraph ends show in what is selected. */
+  public BooleanProperty hiddenLettersProperty() {
+    return hiddenLetters;
   }
 
   public ObjectProperty<Tool> toolProperty() {

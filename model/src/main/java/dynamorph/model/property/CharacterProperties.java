@@ -78,7 +78,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Number(50, 200, "%"),
           100.0,
-          "Width, axes, fallback",
+          "Width, axes",
           "How wide the letters are drawn: 75 is condensed, 125 expanded. The nearest cut, or the wdth axis.");
 
   public static final Property<AxisSettings> FONT_AXES =
@@ -90,7 +90,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           new ValueType.Written<>(
               AxisSettings.class, AxisSettings::parse, ".+", "axes such as \"opsz=72, SOFT=50\""),
           AxisSettings.NONE,
-          "Width, axes, fallback",
+          "Width, axes",
           "Places on the axes of a variable font, by tag: opsz=72, SOFT=50.");
 
   public static final Property<ScriptFonts> FALLBACK_FONTS =
@@ -105,7 +105,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
               ".+",
               "scripts and families such as \"Arab: Amiri\""),
           ScriptFonts.NONE,
-          "Width, axes, fallback",
+          "Width, axes",
           "Families asked for letters that the chosen one lacks, by script: Arab: Amiri; *: EB Garamond.");
 
   public static final Property<Leading> LEADING =
@@ -138,7 +138,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Number(50, 400, "%"),
           120.0,
-          "Kerning, words, shift",
+          "Kerning, shift",
           "What automatic leading is of the size.");
 
   public static final Property<Kerning> KERNING =
@@ -149,7 +149,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Choice<>(Kerning.class),
           Kerning.AUTOMATIC,
-          "Kerning, words, shift",
+          "Kerning, shift",
           "How letter pairs are evened: by the font, by the shapes of the letters, or not at all.");
 
   public static final Property<Double> KERN_AFTER =
@@ -160,7 +160,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Number(-2000, 5000, ""),
           0.0,
-          "Kerning, words, shift",
+          "Kerning, shift",
           "Extra space behind each letter it is set on, in thousandths of an em.");
 
   public static final Property<Double> WORD_SPACING =
@@ -171,7 +171,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Number(-1000, 5000, ""),
           0.0,
-          "Kerning, words, shift",
+          "Kerning, shift",
           "Extra space between words, in thousandths of an em.");
 
   public static final Property<Length> BASELINE_SHIFT =
@@ -182,7 +182,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           Registry.SIGNED_LENGTH,
           Length.ZERO,
-          "Kerning, words, shift",
+          "Kerning, shift",
           "How far letters stand above the baseline; negative below it.");
 
   public static final Property<TextCase> CASE =
@@ -215,7 +215,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Choice<>(LetterPosition.class),
           LetterPosition.NORMAL,
-          "Position, stretch, shear",
+          "Position, stretch",
           "Superscript or subscript: the font's own small figures where it has them, else smaller and heavier ones.");
 
   public static final Property<Double> SCALE_ACROSS =
@@ -226,7 +226,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Number(1, 1000, "%"),
           100.0,
-          "Position, stretch, shear",
+          "Position, stretch",
           "Stretches letters across.");
 
   public static final Property<Double> SCALE_DOWN =
@@ -237,7 +237,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Number(1, 1000, "%"),
           100.0,
-          "Position, stretch, shear",
+          "Position, stretch",
           "Stretches letters up and down.");
 
   public static final Property<Double> SHEAR =
@@ -248,7 +248,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Number(-60, 60, "\u00b0"),
           0.0,
-          "Position, stretch, shear",
+          "Position, stretch",
           "Leans letters to the right, in degrees.");
 
   public static final Property<Boolean> LIGATURES =
@@ -259,7 +259,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Flag(),
           true,
-          "Ligatures, alternates",
+          "Ligatures",
           "Standard ligatures, such as fi.");
 
   public static final Property<Boolean> LIGATURES_RARE =
@@ -270,7 +270,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Flag(),
           false,
-          "Ligatures, alternates",
+          "Ligatures",
           "Ligatures for ornament, such as ct.");
 
   public static final Property<Boolean> LIGATURES_OLD =
@@ -281,7 +281,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Flag(),
           false,
-          "Ligatures, alternates",
+          "Ligatures",
           "Ligatures and letters of older printing.");
 
   public static final Property<Boolean> CONTEXTUAL =
@@ -292,7 +292,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Flag(),
           true,
-          "Ligatures, alternates",
+          "Ligatures",
           "Letters that suit their neighbours.");
 
   public static final Property<Boolean> SWASHES =
@@ -303,7 +303,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Flag(),
           false,
-          "Ligatures, alternates",
+          "Ligatures",
           "Letters with flourishes.");
 
   public static final Property<StylisticSets> STYLISTIC_SETS =
@@ -315,7 +315,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           new ValueType.Written<>(
               StylisticSets.class, StylisticSets::parse, ".+", "numbers such as \"1, 3\""),
           StylisticSets.NONE,
-          "Ligatures, alternates",
+          "Ligatures",
           "The stylistic sets that are on, by number.");
 
   public static final Property<FeatureSettings> FONT_FEATURES =
@@ -330,7 +330,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
               ".+",
               "features such as \"smcp, cv05=2\""),
           FeatureSettings.NONE,
-          "Ligatures, alternates",
+          "Ligatures",
           "OpenType features by tag, over all others: smcp, cv05=2, -kern.");
 
   public static final Property<FigureStyle> FIGURE_STYLE =

@@ -89,7 +89,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties per
           Level.PARAGRAPH,
           new ValueType.Choice<>(Breaker.class),
           Breaker.LINE_BY_LINE,
-          "Lines and their breaks",
+          "Breaks",
           "Line by line: each line takes what fits. Whole paragraph: all lines together, so that spaces are even.");
 
   public static final Property<LastLine> LAST_LINE =
@@ -100,7 +100,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties per
           Level.PARAGRAPH,
           new ValueType.Choice<>(LastLine.class),
           LastLine.START,
-          "Lines and their breaks",
+          "Breaks",
           "Where the last line of a justified paragraph stands.");
 
   public static final Property<Boolean> BALANCE =
@@ -111,7 +111,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties per
           Level.PARAGRAPH,
           new ValueType.Flag(),
           false,
-          "Lines and their breaks",
+          "Breaks",
           "Makes the lines about equally long, as suits titles and captions.");
 
   public static final Property<Boolean> KEEP_LAST_WORD =
@@ -122,7 +122,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties per
           Level.PARAGRAPH,
           new ValueType.Flag(),
           false,
-          "Lines and their breaks",
+          "Breaks",
           "Never leaves a single word on the last line.");
 
   public static final Property<Boolean> KEEP_LINES =
@@ -133,7 +133,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties per
           Level.PARAGRAPH,
           new ValueType.Flag(),
           false,
-          "Lines and their breaks",
+          "Breaks",
           "Never leaves a single line of the paragraph at the foot or head of a column.");
 
   public static final Property<TextDirection> DIRECTION =
@@ -144,7 +144,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties per
           Level.PARAGRAPH,
           new ValueType.Choice<>(TextDirection.class),
           TextDirection.AUTOMATIC,
-          "Lines and their breaks",
+          "Breaks",
           "Automatic: as the first strong letter of the paragraph says.");
 
   public static final Property<EastAsianBreaks> EAST_ASIAN_BREAKS =
@@ -155,7 +155,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties per
           Level.PARAGRAPH,
           new ValueType.Choice<>(EastAsianBreaks.class),
           EastAsianBreaks.STRICT,
-          "Lines and their breaks",
+          "Breaks",
           "Strict also keeps small kana and long-vowel signs off the start of a line.");
 
   public static final Property<Boolean> SCRIPT_SPACING =
@@ -166,7 +166,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties per
           Level.PARAGRAPH,
           new ValueType.Flag(),
           false,
-          "Lines and their breaks",
+          "Breaks",
           "A little space between East Asian and other letters.");
 
   public static final Property<Double> WORD_LEAST =

@@ -141,7 +141,7 @@ public final class Properties extends ParagraphProperties {
           Level.LAYER,
           new ValueType.Number(1, 100, "%"),
           50.0,
-          "Columns, height, grid",
+          "Columns, grid",
           "How small a shrinking box may set its text, in parts of its size.");
   public static final Property<Double> COLUMNS =
       layout(
@@ -151,7 +151,7 @@ public final class Properties extends ParagraphProperties {
           Level.LAYER,
           new ValueType.Number(1, 20, ""),
           1.0,
-          "Columns, height, grid",
+          "Columns, grid",
           "How many columns a box has.");
   public static final Property<Double> GUTTER =
       layout(
@@ -161,7 +161,7 @@ public final class Properties extends ParagraphProperties {
           Level.LAYER,
           new ValueType.Number(0, Registry.FAR, "pt"),
           12.0,
-          "Columns, height, grid",
+          "Columns, grid",
           "The space between columns, in points.");
   public static final Property<VerticalAlignment> VERTICAL_ALIGNMENT =
       layout(
@@ -171,7 +171,7 @@ public final class Properties extends ParagraphProperties {
           Level.LAYER,
           new ValueType.Choice<>(VerticalAlignment.class),
           VerticalAlignment.TOP,
-          "Columns, height, grid",
+          "Columns, grid",
           "Where the lines stand in the height of a fixed box.");
   public static final Property<Double> BASELINE_GRID =
       layout(
@@ -181,7 +181,7 @@ public final class Properties extends ParagraphProperties {
           Level.LAYER,
           new ValueType.Number(0, Registry.FAR, "pt"),
           0.0,
-          "Columns, height, grid",
+          "Columns, grid",
           "Lines stand on multiples of this, from the first baseline; 0 is no grid.");
 
   public static final Property<CoatKind> COAT_KIND =

@@ -3,9 +3,11 @@ package dynamorph.typeset.layout;
 import dynamorph.model.text.TextRange;
 import dynamorph.typeset.compose.GlyphRun;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntPredicate;
 
 /**
  * A story set into lines. Offsets are units of the story; see {@link dynamorph.model.text}.
@@ -127,6 +129,83 @@ public record TextLayout(
       }
     }
     return any ? atEnd : line.left();
+  }
+
+  /** A place where a caret can stand on a line. */
+  private record Stop(double x, int offset) {}
+
+  /**
+   * The offset at which a caret stands after a step to the left or right as the eye sees it; in
+   * text of both directions that may be backwards. At the end of a line it goes on with the next.
+   *
+   * @param isEdge whether an offset lies between letters, as people see them
+   */
+  public int beside(int offset, boolean left, IntPredicate isEdge) {
+    int index = lineAt(offset);
+    List<Stop> stops = stops(lines.get(index), isEdge);
+    int at = 0;
+    double x = caretAt(offset).x();
+    double nearest = Double.POSITIVE_INFINITY;
+    for (int stop = 0; stop < stops.size(); stop++) {
+      boolean own = stops.get(stop).offset == offset;
+      double far = Math.abs(stops.get(stop).x - x) - (own ? 1e6 : 0);
+      if (far < nearest) {
+        nearest = far;
+        at = stop;
+      }
+    }
+    int next = at + (left ? -1 : 1);
+    // a place that two runs share is stepped over as one
+    while (next >= 0
+        && next < stops.size()
+        && Math.abs(stops.get(next).x - stops.get(at).x) < 0.01
+        && next != at) {
+      next += left ? -1 : 1;
+    }
+    if (next >= 0 && next < stops.size()) {
+      return stops.get(next).offset;
+    }
+    boolean forward = left == lines.get(index).rightToLeft();
+    return overLineEnd(index, forward, offset);
+  }
+
+  private int overLineEnd(int index, boolean forward, int offset) {
+    if (forward) {
+      return index + 1 < lines.size() ? lines.get(index + 1).start() : offset;
+    }
+    if (index == 0) {
+      return offset;
+    }
+    Line before = lines.get(index - 1);
+    return before.endsParagraph() ? before.end() : Math.max(before.start(), before.end() - 1);
+  }
+
+  private List<Stop> stops(Line line, IntPredicate isEdge) {
+    List<Stop> stops = new ArrayList<>();
+    for (GlyphRun run : line.runs()) {
+      for (int cluster = 0; cluster < run.starts().length; cluster++) {
+        int start = line.paragraphStart() + run.starts()[cluster];
+        int end = line.paragraphStart() + run.ends()[cluster];
+        for (int unit = start; unit <= end; unit++) {
+          boolean pastBreak = unit == line.end() && !line.endsParagraph();
+          if (isEdge.test(unit) && !pastBreak) {
+            double share = end == start ? 0 : (unit - start) / (double) (end - start);
+            stops.add(new Stop(line.x() + edge(run, cluster, share), unit));
+          }
+        }
+      }
+    }
+    if (stops.isEmpty()) {
+      stops.add(new Stop(line.left(), line.start()));
+    }
+    stops.sort(Comparator.comparingDouble(Stop::x));
+    return stops;
+  }
+
+  /** The range of the line that an offset stands on, without a space at its end. */
+  public TextRange lineRange(int offset) {
+    Line line = lines.get(lineAt(offset));
+    return new TextRange(line.start(), line.end());
   }
 
   /** Where a share of a cluster's units lies, counted in reading direction. */

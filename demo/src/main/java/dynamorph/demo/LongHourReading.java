@@ -1,0 +1,139 @@
+package dynamorph.demo;
+
+import static dynamorph.model.property.Properties.ALIGNMENT;
+import static dynamorph.model.property.Properties.FONT_FAMILY;
+import static dynamorph.model.property.Properties.LANGUAGE;
+import static dynamorph.model.property.Properties.LEADING;
+import static dynamorph.model.property.Properties.SIZE;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.TextLayer;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Leading;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The parts of the demo that are there to be read: a panel in columns, and labels in other scripts.
+ */
+final class LongHourReading {
+  private LongHourReading() {}
+
+  /** Two justified columns with a drop capital, small capitals, old-style figures and a list. */
+  static Artboard columnsPanel() {
+    Story story =
+        Story.of(
+            paragraph(
+                LongHourStyles.COLUMN_OPENING,
+                Span.of("The great wheel").withFollows(List.of(LongHourStyles.LEAD_IN)),
+                Span.of(
+                    " turns once in eight days. Whoever winds it climbs a hundred and twelve steps,"
+                        + " hangs up a coat, and listens first: a clock that is about to stop says so"
+                        + " an hour before, in the way it swallows its tick. Only then is the crank"
+                        + " set upon the square and turned, 276 times for the going train and 341"
+                        + " for the strike.")),
+            paragraph(
+                LongHourStyles.COLUMN_TEXT,
+                Span.of(
+                    "In 1743 the founders had asked for an hour that could be heard in the fields."
+                        + " They were given it. The bell was cast so heavy that its blow shook the"
+                        + " movement out of beat, and every keeper since has carried a wedge of felt"
+                        + " in his pocket and an opinion about where it belongs.")),
+            paragraph(
+                LongHourStyles.COLUMN_TEXT,
+                Span.of(
+                    "\u201CNobody hears the clock,\u201D wrote the last of them in 1967, \u201Cuntil"
+                        + " it is late.\u201D He kept a ledger of such remarks between the oil and the"
+                        + " spare cord; it weighs 3\u00BD kilograms and is shown in the next room.")),
+            paragraph(LongHourStyles.STEPS, Span.of("Stop the strike with the wooden pin.")),
+            paragraph(
+                LongHourStyles.STEPS,
+                Span.of("Wind the going train until the red thread shows on the drum.")),
+            paragraph(
+                LongHourStyles.STEPS, Span.of("Wind the strike, and take out the pin again.")));
+    PropertySet columns =
+        LongHour.box(Anchor.TOP_LEFT, 110, 250, 1540, 830)
+            .with(Properties.COLUMNS, 2.0)
+            .with(Properties.GUTTER, 64.0);
+    return LongHour.board(
+            "panel-3", "Text panel 3", 620, 410, LengthUnit.MILLIMETRE, "paper", 0, 880)
+        .plus(
+            TextLayer.of("panel-3-heading", "Heading", "")
+                .withStory(
+                    Story.of(
+                        Paragraph.of("How an hour is wound")
+                            .withFollows(Optional.of(LongHourStyles.PANEL_HEADING))))
+                .withFrame(LongHour.point(Anchor.TOP_LEFT, 110, 100)))
+        .plus(TextLayer.of("panel-3-text", "Columns", "").withStory(story).withFrame(columns));
+  }
+
+  private static Paragraph paragraph(StyleId style, Span... spans) {
+    return Paragraph.of(spans).withFollows(Optional.of(style));
+  }
+
+  /** A label in Arabic, one in Japanese, and a paragraph that speaks four scripts. */
+  static Artboard languages() {
+    PropertySet arabic =
+        PropertySet.EMPTY
+            .with(FONT_FAMILY, "Amiri")
+            .with(LANGUAGE, "ar")
+            .with(SIZE, FontSize.points(64));
+    PropertySet japanese =
+        PropertySet.EMPTY
+            .with(FONT_FAMILY, "Noto Sans JP")
+            .with(LANGUAGE, "ja")
+            .with(SIZE, FontSize.points(46))
+            .with(LEADING, new Leading.Relative(1.45));
+    return LongHour.board(
+            "languages", "Languages", 280, 410, LengthUnit.MILLIMETRE, "card", 650, 880)
+        .plus(
+            TextLayer.of("languages-arabic", "Arabic", "")
+                .withStory(
+                    Story.of(
+                        "\u0639\u062C\u0644\u0629 \u0627\u0644\u0645\u064A\u0632\u0627\u0646"
+                            + "\u060C \u0661\u0667\u0664\u0663\n"
+                            + "\u062A\u064F\u0637\u0644\u0642 \u0633\u0646\u0651\u0627"
+                            + " \u0648\u0627\u062D\u062F\u0627 \u0645\u0639 \u0643\u0644"
+                            + " \u062A\u0623\u0631\u062C\u062D"))
+                .withLocal(arabic)
+                .withFrame(LongHour.box(Anchor.TOP_LEFT, 56, 50, 682, 250)))
+        .plus(
+            TextLayer.of("languages-japanese", "Japanese", "")
+                .withStory(
+                    Story.of(
+                        "\u8131\u9032\u8ECA\u30011743\u5E74\n"
+                            + "\u632F\u308A\u5B50\u304C\u4E00\u5F80\u5FA9\u3059\u308B\u305F"
+                            + "\u3073\u306B\u3001\u6B6F\u3092\u4E00\u3064\u3060\u3051\u9001"
+                            + "\u308A\u307E\u3059\u3002"))
+                .withLocal(japanese)
+                .withFrame(LongHour.box(Anchor.TOP_LEFT, 56, 350, 682, 300)))
+        .plus(
+            TextLayer.of("languages-four", "Four scripts", "")
+                .withStory(
+                    Story.of(
+                        "Four towns send a keeper each: Halm writes The Hour in its ledger,"
+                            + " \u0627\u0644\u0633\u0627\u0639\u0629 comes from the coast,"
+                            + " \u6642\u8A08 from over the sea, and \u1F65\u03C1\u03B1 from the"
+                            + " old school on the hill."))
+                .withFollows(List.of(LongHourStyles.LABEL_TEXT))
+                .withLocal(
+                    PropertySet.EMPTY
+                        .with(ALIGNMENT, Alignment.START)
+                        .with(SIZE, FontSize.points(44))
+                        .with(
+                            Properties.COAT_COLOUR.at(
+                                dynamorph.model.property.Address.coat("fill")),
+                            Colour.swatch("enamel")))
+                .withFrame(LongHour.box(Anchor.TOP_LEFT, 56, 720, 682, 420)));
+  }
+}
