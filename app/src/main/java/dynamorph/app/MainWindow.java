@@ -80,7 +80,12 @@ public final class MainWindow {
         subject ->
             new Editors(
                 new Surroundings(
-                    workspace, current, subject, pictures, () -> stage.themeProperty().get()));
+                    workspace,
+                    current,
+                    subject,
+                    pictures,
+                    () -> stage.themeProperty().get(),
+                    user));
     Inspector inspector = new Inspector(workspace, editors);
     StyleDesk desk = new StyleDesk(workspace, editors);
     this.keep = new KeepPane(workspace);

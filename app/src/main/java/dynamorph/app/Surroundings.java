@@ -4,6 +4,8 @@ import dynamorph.app.background.PictureService;
 import dynamorph.app.background.Studio;
 import dynamorph.app.field.Editors;
 import dynamorph.app.field.Face;
+import dynamorph.app.field.Families;
+import dynamorph.app.files.UserFolder;
 import dynamorph.app.inspector.Subject;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
@@ -12,7 +14,6 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Rgba;
-import dynamorph.typeset.font.FontFamily;
 import dynamorph.typeset.font.FontLibrary;
 import java.util.List;
 import java.util.Optional;
@@ -24,22 +25,25 @@ final class Surroundings implements Editors.Surroundings {
   private final Supplier<Studio> studio;
   private final Supplier<Subject> subject;
   private final Face face;
+  private final Families families;
 
   Surroundings(
       Workspace workspace,
       Supplier<Studio> studio,
       Supplier<Subject> subject,
       PictureService pictures,
-      Supplier<Theme> theme) {
+      Supplier<Theme> theme,
+      UserFolder user) {
     this.face = new SubjectFace(studio, subject, pictures, theme);
+    this.families = new ProjectFamilies(workspace, studio, face, user);
     this.workspace = workspace;
     this.studio = studio;
     this.subject = subject;
   }
 
   @Override
-  public List<String> families() {
-    return studio.get().fonts().families().stream().map(FontFamily::name).toList();
+  public Families families() {
+    return families;
   }
 
   @Override

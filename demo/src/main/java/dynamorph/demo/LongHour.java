@@ -53,9 +53,9 @@ public final class LongHour {
                 escapement(),
                 pendulum(),
                 bell(),
-                webSquare(),
                 LongHourReading.columnsPanel(),
-                LongHourReading.languages())));
+                LongHourReading.languages(),
+                webSquare())));
   }
 
   private static Artboard entrance() {

@@ -3,10 +3,13 @@ package dynamorph.model;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
+import java.util.Collections;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.pcollections.PVector;
@@ -18,6 +21,7 @@ import org.pcollections.TreePVector;
  * @param name what people call it
  * @param baseStyle the style that plain text takes, if any; a text style
  * @param language default language of its texts, a BCP 47 tag
+ * @param words words that are spelt right here though no dictionary has them
  * @param assets files that travel with it
  */
 public record Project(
@@ -27,6 +31,7 @@ public record Project(
     Palette palette,
     Optional<StyleId> baseStyle,
     String language,
+    SortedSet<String> words,
     List<Asset> assets) {
   public Project {
     Objects.requireNonNull(name, "name");
@@ -34,6 +39,7 @@ public record Project(
     Objects.requireNonNull(styles, "styles");
     Objects.requireNonNull(palette, "palette");
     Objects.requireNonNull(language, "language");
+    words = Collections.unmodifiableSortedSet(new TreeSet<>(words));
     assets = List.copyOf(assets);
     if (baseStyle.isPresent() && styles.find(baseStyle.get()).isEmpty()) {
       throw new IllegalArgumentException("the base style \"" + baseStyle.get() + "\" is not there");
@@ -49,31 +55,36 @@ public record Project(
         Palette.EMPTY,
         Optional.empty(),
         "en",
+        new TreeSet<>(),
         List.of());
   }
 
   public Project withName(String changed) {
-    return new Project(changed, artboards, styles, palette, baseStyle, language, assets);
+    return new Project(changed, artboards, styles, palette, baseStyle, language, words, assets);
   }
 
   public Project withArtboards(PVector<Artboard> changed) {
-    return new Project(name, changed, styles, palette, baseStyle, language, assets);
+    return new Project(name, changed, styles, palette, baseStyle, language, words, assets);
   }
 
   public Project withStyles(StyleBook changed) {
-    return new Project(name, artboards, changed, palette, baseStyle, language, assets);
+    return new Project(name, artboards, changed, palette, baseStyle, language, words, assets);
   }
 
   public Project withPalette(Palette changed) {
-    return new Project(name, artboards, styles, changed, baseStyle, language, assets);
+    return new Project(name, artboards, styles, changed, baseStyle, language, words, assets);
   }
 
   public Project withBaseStyle(Optional<StyleId> changed) {
-    return new Project(name, artboards, styles, palette, changed, language, assets);
+    return new Project(name, artboards, styles, palette, changed, language, words, assets);
+  }
+
+  public Project withWords(SortedSet<String> changed) {
+    return new Project(name, artboards, styles, palette, baseStyle, language, changed, assets);
   }
 
   public Project withAssets(List<Asset> changed) {
-    return new Project(name, artboards, styles, palette, baseStyle, language, changed);
+    return new Project(name, artboards, styles, palette, baseStyle, language, words, changed);
   }
 
   public Project plus(Artboard artboard) {

@@ -30,7 +30,7 @@ public final class Editors {
   /** What editors ask the project and the machine for. */
   public interface Surroundings {
     /** Families that can be chosen. */
-    List<String> families();
+    Families families();
 
     /** Weights of the family that shows. */
     List<Integer> weights(Optional<String> family);
@@ -62,7 +62,8 @@ public final class Editors {
       return (ValueEditor<T>) weight((ValueEditor.Sink<Double>) sink);
     }
     if (property.equals(Properties.FONT_FAMILY)) {
-      return (ValueEditor<T>) family((ValueEditor.Sink<String>) sink);
+      return (ValueEditor<T>)
+          new FamilyEditor(surroundings.families(), (ValueEditor.Sink<String>) sink);
     }
     if (property.equals(Properties.STYLISTIC_SETS)) {
       return (ValueEditor<T>) stylisticSets((ValueEditor.Sink<StylisticSets>) sink);
@@ -304,10 +305,6 @@ public final class Editors {
         () -> surroundings.weights(Optional.empty()).stream().map(Integer::doubleValue).toList(),
         WeightNames::of,
         value -> sink.set(value, Optional.empty()));
-  }
-
-  private ValueEditor<String> family(ValueEditor.Sink<String> sink) {
-    return combo(surroundings::families, name -> name, value -> sink.set(value, Optional.empty()));
   }
 
   /**

@@ -48,6 +48,25 @@ public final class UserFolder {
     return folder;
   }
 
+  /** The lines of a small file of the person's own; none if it is not there. */
+  public List<String> lines(String name) {
+    try {
+      return Files.readAllLines(folder.resolve(name), StandardCharsets.UTF_8);
+    } catch (IOException _) {
+      return List.of();
+    }
+  }
+
+  /** Keeps the lines of a small file; that they cannot be kept hinders nobody. */
+  public void keepLines(String name, List<String> lines) {
+    try {
+      Files.createDirectories(folder);
+      Files.write(folder.resolve(name), lines, StandardCharsets.UTF_8);
+    } catch (IOException unwritable) {
+      LOG.warn("{} cannot be kept", name, unwritable);
+    }
+  }
+
   /** Files opened or saved lately that are still there, latest first. */
   public List<Path> recent() {
     try {

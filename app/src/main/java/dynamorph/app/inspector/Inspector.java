@@ -232,6 +232,15 @@ public final class Inspector extends VBox {
 
   private void dropLocal() {
     workspace.apply(DropLocal.all(new Target.Layers(workspace.selection().layers())));
+    backToTheStage();
+  }
+
+  /** What was pressed goes away; the keyboard then belongs to the stage, not to the next field. */
+  private void backToTheStage() {
+    javafx.scene.Node stage = getScene() == null ? null : getScene().lookup("#stage");
+    if (stage != null) {
+      stage.requestFocus();
+    }
   }
 
   /** Saves, and says how many other texts changed with it. */
@@ -245,6 +254,7 @@ public final class Inspector extends VBox {
       return;
     }
     if (workspace.apply(save)) {
+      backToTheStage();
       Followers followers = Followers.of(workspace.project());
       Set<LayerId> reached =
           styles.stream()

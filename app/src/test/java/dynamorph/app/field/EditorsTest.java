@@ -42,8 +42,8 @@ class EditorsTest {
 
   private static final class Surroundings implements Editors.Surroundings {
     @Override
-    public List<String> families() {
-      return List.of("Anton", "EB Garamond");
+    public Families families() {
+      return null; // no family is chosen here
     }
 
     @Override

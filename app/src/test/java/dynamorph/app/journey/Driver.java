@@ -23,6 +23,7 @@ import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.image.PixelReader;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Assumptions;
@@ -157,8 +158,45 @@ final class Driver {
   }
 
   Driver press(String id) {
-    robot.clickOn("#" + id);
+    robot.clickOn(reveal("#" + id));
     return settle();
+  }
+
+  /** Scrolls until what a query finds can be seen. */
+  Node reveal(String query) {
+    return reveal(
+        robot.lookup(query).queryAll().stream()
+            .filter(Driver::isInTheOpen)
+            .findFirst()
+            .orElseThrow());
+  }
+
+  /** Scrolls until a node can be seen. */
+  Node reveal(Node node) {
+    robot.interact(() -> {
+      for (Node outer = node.getParent(); outer != null; outer = outer.getParent()) {
+        if (outer instanceof ScrollPane scroll) {
+          var content = scroll.getContent();
+          var place = content.sceneToLocal(node.localToScene(node.getBoundsInLocal()));
+          double more =
+              content.getBoundsInLocal().getHeight() - scroll.getViewportBounds().getHeight();
+          double top = place.getCenterY() - scroll.getViewportBounds().getHeight() / 2;
+          scroll.setVvalue(more <= 0 ? 0 : Math.clamp(top / more, 0, 1));
+          scroll.layout();
+        }
+      }
+    });
+    robot.interact(() -> {});
+    return node;
+  }
+
+  private static boolean isInTheOpen(Node node) {
+    for (Node outer = node; outer != null; outer = outer.getParent()) {
+      if (!outer.isVisible()) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Where a text stands on the screen. */
@@ -197,7 +235,7 @@ final class Driver {
   Driver marquee(String first, String last) {
     var from = onScreen(first);
     var to = onScreen(last);
-    robot.drag(new Point2D(from.getMinX() - 6, from.getMinY() - 4));
+    robot.drag(new Point2D(from.getMinX() - 16, from.getMinY() - 12));
     robot.dropTo(new Point2D(to.getMaxX() + 1, to.getMaxY() - 2));
     return settle();
   }

@@ -143,7 +143,7 @@ class FirstLookJourneyTest extends JourneyTest {
     assertThat(((Button) driver.node("commit")).getText()).isEqualTo("Commit for 6");
     ComboBox<Double> weight = driver.robot().lookup("#style-desk #font-weight").queryComboBox();
     driver.robot().interact(() -> weight.setValue(800.0));
-    driver.robot().clickOn("#style-desk #finish-fill-colour");
+    driver.robot().clickOn(driver.reveal("#style-desk #finish-fill-colour"));
     TextField hex = driver.robot().lookup(".colour-popup .text-field").query();
     driver
         .robot()

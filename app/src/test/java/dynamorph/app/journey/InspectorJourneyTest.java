@@ -120,7 +120,7 @@ class InspectorJourneyTest extends JourneyTest {
     select("label-6-title");
     driver
         .robot()
-        .clickOn(field("position-x"))
+        .clickOn(driver.reveal(field("position-x")))
         .push(KeyCode.SHORTCUT, KeyCode.A)
         .write("10 mm")
         .push(KeyCode.ENTER);
@@ -150,9 +150,7 @@ class InspectorJourneyTest extends JourneyTest {
     select("entrance-title");
     List<Address> before = coats();
     assertThat(before).extracting(Address::coat).containsExactly("rim", "fill");
-    driver
-        .robot()
-        .clickOn(driver.robot().lookup("#inspector .coat-row .toggle-button").<Node>query());
+    driver.robot().clickOn(driver.reveal("#inspector .coat-row .toggle-button"));
     driver.settle();
     assertThat(
             driver

@@ -149,7 +149,7 @@ class StylesJourneyTest extends JourneyTest {
   void allFollowersAreSelectedFromTheMenu() {
     Driver.needsADisplay();
     chooseFromMenu(new StyleId("label-text"), "Select followers");
-    assertThat(driver.workspace().selection().layers()).hasSize(5);
+    assertThat(driver.workspace().selection().layers()).hasSize(6);
   }
 
   @Test
@@ -191,7 +191,7 @@ class StylesJourneyTest extends JourneyTest {
   void aFinishIsBuiltFromAFillAStrokeAPlateAndAShadow() {
     driver.pressText("label-6-title");
     driver.press("add-stroke");
-    driver.robot().clickOn("#add-shadow");
+    driver.robot().clickOn(driver.reveal("#add-shadow"));
     driver.settle();
     driver.press("add-plate");
     var values = Cascade.of(driver.project()).values(driver.layer("label-6-title"));
@@ -245,7 +245,7 @@ class StylesJourneyTest extends JourneyTest {
         .clickOn(driver.robot().lookup(".styles-column .text-field").<javafx.scene.Node>query())
         .write("garamond");
     driver.settle();
-    assertThat(driver.robot().lookup(".style-card-row").queryAll()).hasSizeBetween(4, 7);
+    assertThat(driver.robot().lookup(".style-card-row").queryAll()).hasSizeBetween(8, 12);
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.A).write("nothing like it");
     driver.settle();
     assertThat(driver.robot().lookup(".style-card-row").queryAll()).isEmpty();

@@ -68,7 +68,7 @@ class TextJourneyTest extends JourneyTest {
     }
     driver.robot().release(KeyCode.SHIFT);
     assertThat(cursor().range().length()).isEqualTo(4);
-    driver.robot().clickOn("#inspector #finish-fill-colour");
+    driver.robot().clickOn(driver.reveal("#inspector #finish-fill-colour"));
     driver
         .robot()
         .clickOn(

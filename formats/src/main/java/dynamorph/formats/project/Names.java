@@ -17,6 +17,7 @@ final class Names {
   static final String ID = "id";
   static final String NAME = "name";
   static final String LANGUAGE = "language";
+  static final String WORDS = "words";
   static final String BASE_STYLE = "baseStyle";
   static final String PALETTE = "palette";
   static final String COLOUR = "colour";

@@ -26,6 +26,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
 import org.pcollections.TreePVector;
 
@@ -48,7 +49,8 @@ final class ProjectReader {
 
   Project read(List<Asset> assets) {
     JsonCursor root = documents.apply(Names.PROJECT_ENTRY);
-    root.only(Names.NAME, Names.LANGUAGE, Names.BASE_STYLE, Names.PALETTE, Names.ARTBOARDS);
+    root.only(
+        Names.NAME, Names.LANGUAGE, Names.WORDS, Names.BASE_STYLE, Names.PALETTE, Names.ARTBOARDS);
     palette =
         root.field(Names.PALETTE)
             .checked(() -> new Palette(root.field(Names.PALETTE).items(this::swatch)));
@@ -63,6 +65,8 @@ final class ProjectReader {
         palette,
         base,
         root.field(Names.LANGUAGE).text(),
+        new TreeSet<>(
+            root.find(Names.WORDS).map(words -> words.items(JsonCursor::text)).orElse(List.of())),
         assets);
   }
 

@@ -63,6 +63,7 @@ public final class ProjectSchema {
         Map.of(
             Names.NAME, text(),
             Names.LANGUAGE, text(),
+            Names.WORDS, list(text()),
             Names.BASE_STYLE, pattern(ID),
             Names.PALETTE, list(swatch),
             Names.ARTBOARDS, list(text())),

@@ -36,6 +36,10 @@ final class ProjectWriter {
     ObjectNode node =
         NODES.objectNode().put(Names.NAME, project.name()).put(Names.LANGUAGE, project.language());
     project.baseStyle().ifPresent(id -> node.put(Names.BASE_STYLE, id.value()));
+    if (!project.words().isEmpty()) {
+      ArrayNode words = node.putArray(Names.WORDS);
+      project.words().forEach(words::add);
+    }
     ArrayNode palette = node.putArray(Names.PALETTE);
     for (Swatch swatch : project.palette().swatches()) {
       palette

@@ -87,6 +87,9 @@ public final class RandomProjects {
     }
     Project project =
         Project.empty("Random")
+            .withWords(
+                new java.util.TreeSet<>(
+                    random.nextBoolean() ? List.of("Halm", "Oostvoort") : List.of()))
             .withPalette(new Palette(swatches))
             .withStyles(StyleBook.of(styles))
             .withBaseStyle(

@@ -182,7 +182,11 @@ public final class SpecimenPainter {
     return switch (style.level()) {
       case TEXT -> plain.withStory(Story.of(Paragraph.of(span))).withFollows(List.of(style.id()));
       case PARAGRAPH ->
-          plain.withStory(Story.of(Paragraph.of(span).withFollows(Optional.of(style.id()))));
+          plain.withStory(
+              Story.of(
+                  Paragraph.of(span)
+                      .withFollows(Optional.of(style.id()))
+                      .withLocal(PropertySet.EMPTY.with(Properties.DROP_LINES, 0.0))));
       case CHARACTER ->
           plain.withStory(Story.of(Paragraph.of(span.withFollows(List.of(style.id())))));
     };

@@ -57,6 +57,7 @@ public final class FontLibrary implements AutoCloseable {
   private final Map<Placed, FontFace> faces = new ConcurrentHashMap<>();
   private final Map<FontWish, FontMatch> matches = new ConcurrentHashMap<>();
   private final Map<String, FontFace> installedFaces = new ConcurrentHashMap<>();
+  private final Map<String, FontFacts> facts = new ConcurrentHashMap<>();
   private final Map<Integer, Optional<FontFace>> machineFallbacks = new ConcurrentHashMap<>();
   private final List<AutoCloseable> owned =
       java.util.Collections.synchronizedList(new ArrayList<>());
@@ -185,6 +186,16 @@ public final class FontLibrary implements AutoCloseable {
 
   private static Slant slant(FontStyle style) {
     return style.getSlant() == FontSlant.UPRIGHT ? Slant.UPRIGHT : Slant.ITALIC;
+  }
+
+  /**
+   * What a family is chosen by. Reads the font the first time; not for the interface thread.
+   *
+   * @throws FontDamaged if the font cannot be read
+   */
+  public FontFacts facts(String family) {
+    return facts.computeIfAbsent(
+        key(family), _ -> FontFacts.of(match(family, 400, Slant.UPRIGHT).face()));
   }
 
   /** The weights a family has, ascending; all hundreds where the machine does not say. */

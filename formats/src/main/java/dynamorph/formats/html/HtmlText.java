@@ -1,0 +1,268 @@
+package dynamorph.formats.html;
+
+import dynamorph.model.cascade.CharacterLook;
+import dynamorph.model.cascade.Coat;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.Numbers;
+import dynamorph.model.value.Rgba;
+import dynamorph.model.value.Slant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Node;
+import org.jsoup.nodes.TextNode;
+
+/**
+ * Writes text with its look as HTML, and reads HTML as text with local changes. Only what letters
+ * carry goes over: family, size, weight, slant, colour, lines and small raised letters.
+ */
+public final class HtmlText {
+  private static final double BOLD = 700;
+  private static final double POINTS_PER_PIXEL = 0.75;
+  private static final Pattern LENGTH = Pattern.compile("([0-9.]+)\\s*(px|pt)");
+  private static final Pattern RGB =
+      Pattern.compile("rgba?\\(\\s*(\\d+)\\s*,\\s*(\\d+)\\s*,\\s*(\\d+).*");
+
+  private HtmlText() {}
+
+  // --- writing
+
+  /**
+   * A story as HTML, each paragraph a {@code p}.
+   *
+   * @param look the resolved look of the story, paragraph by paragraph
+   */
+  public static String write(Story story, List<ResolvedLayer.ResolvedParagraph> look) {
+    StringBuilder html = new StringBuilder("<meta charset=\"utf-8\">");
+    for (int index = 0; index < story.paragraphs().size(); index++) {
+      html.append("<p>");
+      Paragraph paragraph = story.paragraphs().get(index);
+      for (int span = 0; span < paragraph.spans().size(); span++) {
+        CharacterLook own = look.get(index).spans().get(span);
+        html.append("<span style=\"").append(css(own)).append("\">");
+        html.append(escaped(paragraph.spans().get(span).text())).append("</span>");
+      }
+      html.append("</p>");
+    }
+    return html.toString();
+  }
+
+  private static String css(CharacterLook look) {
+    StringBuilder css = new StringBuilder();
+    css.append("font-family:'").append(look.type().family().replace("'", "")).append("';");
+    css.append("font-size:").append(Numbers.format(look.type().size())).append("pt;");
+    css.append("font-weight:").append(Math.round(look.type().weight())).append(';');
+    if (look.type().font().slant() == Slant.ITALIC) {
+      css.append("font-style:italic;");
+    }
+    if (look.lines().under() || look.lines().through()) {
+      css.append("text-decoration:")
+          .append(look.lines().under() ? "underline " : "")
+          .append(look.lines().through() ? "line-through" : "")
+          .append(';');
+    }
+    if (look.type().forms().position() != LetterPosition.NORMAL) {
+      boolean raised = look.type().forms().position() == LetterPosition.SUPERSCRIPT;
+      css.append("vertical-align:").append(raised ? "super;" : "sub;");
+    }
+    look.finish().coats().stream()
+        .filter(coat -> coat instanceof Coat.Fill)
+        .reduce((_, last) -> last)
+        .ifPresent(fill -> css.append("color:").append(fill.colour().toString(), 0, 7).append(';'));
+    return css.toString();
+  }
+
+  private static String escaped(String text) {
+    return text.replace("&", "&amp;")
+        .replace("<", "&lt;")
+        .replace(">", "&gt;")
+        .replace("\u2028", "<br>")
+        .replace("\u00A0", "&nbsp;");
+  }
+
+  // --- reading
+
+  /** HTML as a story; empty if there are no words in it. */
+  public static Optional<Story> read(String html) {
+    Reader reader = new Reader();
+    reader.children(Jsoup.parse(html).body(), PropertySet.EMPTY);
+    return reader.story();
+  }
+
+  private static final class Reader {
+    private final List<Paragraph> paragraphs = new ArrayList<>();
+    private List<Span> spans = new ArrayList<>();
+    private boolean spaceBefore = true;
+
+    void children(Element element, PropertySet look) {
+      for (Node child : element.childNodes()) {
+        if (child instanceof TextNode words) {
+          add(words.getWholeText(), look);
+        } else if (child instanceof Element inner) {
+          element(inner, look);
+        }
+      }
+    }
+
+    private void element(Element element, PropertySet look) {
+      String name = element.normalName();
+      if (List.of("script", "style", "head", "title", "meta").contains(name)) {
+        return;
+      }
+      if (name.equals("br")) {
+        spans.add(new Span("\u2028", List.of(), look));
+        spaceBefore = true;
+        return;
+      }
+      boolean block = element.isBlock();
+      if (block) {
+        endParagraph();
+      }
+      children(element, styled(element, look));
+      if (block) {
+        endParagraph();
+      }
+    }
+
+    /** White is one space, as HTML has it. */
+    private void add(String words, PropertySet look) {
+      String plain = words.replaceAll("[ \\t\\n\\r\\f]+", " ");
+      if (spaceBefore && plain.startsWith(" ")) {
+        plain = plain.substring(1);
+      }
+      if (!plain.isEmpty()) {
+        spans.add(new Span(plain, List.of(), look));
+        spaceBefore = plain.endsWith(" ");
+      }
+    }
+
+    private void endParagraph() {
+      while (!spans.isEmpty() && spans.getLast().text().isBlank()) {
+        spans.removeLast();
+      }
+      if (!spans.isEmpty()) {
+        Span last = spans.removeLast();
+        spans.add(last.withText(last.text().stripTrailing()));
+        paragraphs.add(Paragraph.of(spans.toArray(Span[]::new)));
+      }
+      spans = new ArrayList<>();
+      spaceBefore = true;
+    }
+
+    Optional<Story> story() {
+      endParagraph();
+      return paragraphs.isEmpty() ? Optional.empty() : Optional.of(new Story(paragraphs));
+    }
+  }
+
+  private static PropertySet styled(Element element, PropertySet look) {
+    PropertySet styled =
+        switch (element.normalName()) {
+          case "b", "strong", "h1", "h2", "h3", "th" -> look.with(Properties.FONT_WEIGHT, BOLD);
+          case "i", "em", "cite" -> look.with(Properties.SLANT, Slant.ITALIC);
+          case "u", "ins" -> look.with(Properties.UNDERLINE, true);
+          case "s", "del", "strike" -> look.with(Properties.STRIKE, true);
+          case "sup" -> look.with(Properties.LETTER_POSITION, LetterPosition.SUPERSCRIPT);
+          case "sub" -> look.with(Properties.LETTER_POSITION, LetterPosition.SUBSCRIPT);
+          default -> look;
+        };
+    for (String declaration : element.attr("style").split(";")) {
+      String[] sides = declaration.split(":", 2);
+      if (sides.length == 2) {
+        styled = declared(styled, sides[0].strip().toLowerCase(Locale.ROOT), sides[1].strip());
+      }
+    }
+    return styled;
+  }
+
+  private static PropertySet declared(PropertySet look, String name, String value) {
+    String plain = value.toLowerCase(Locale.ROOT);
+    return switch (name) {
+      case "font-family" -> look.with(Properties.FONT_FAMILY, firstFamily(value));
+      case "font-weight" -> look.with(Properties.FONT_WEIGHT, weight(plain));
+      case "font-style" ->
+          plain.equals("normal")
+              ? look.with(Properties.SLANT, Slant.UPRIGHT)
+              : look.with(Properties.SLANT, Slant.ITALIC);
+      case "font-size" ->
+          points(plain).map(size -> look.with(Properties.SIZE, FontSize.points(size))).orElse(look);
+      case "text-decoration", "text-decoration-line" -> lines(look, plain);
+      case "vertical-align" ->
+          plain.equals("super")
+              ? look.with(Properties.LETTER_POSITION, LetterPosition.SUPERSCRIPT)
+              : plain.equals("sub")
+                  ? look.with(Properties.LETTER_POSITION, LetterPosition.SUBSCRIPT)
+                  : look;
+      case "color" ->
+          colour(plain)
+              .map(colour ->
+                  look.with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.of(colour)))
+              .orElse(look);
+      default -> look;
+    };
+  }
+
+  private static PropertySet lines(PropertySet look, String value) {
+    PropertySet lined = value.contains("underline") ? look.with(Properties.UNDERLINE, true) : look;
+    return value.contains("line-through") ? lined.with(Properties.STRIKE, true) : lined;
+  }
+
+  private static String firstFamily(String value) {
+    return value.split(",")[0].strip().replaceAll("^['\"]|['\"]$", "");
+  }
+
+  private static double weight(String value) {
+    return switch (value) {
+      case "bold", "bolder" -> BOLD;
+      case "normal", "lighter" -> Properties.FONT_WEIGHT.defaultValue();
+      default -> {
+        try {
+          yield Math.clamp(Double.parseDouble(value), 1, 1000);
+        } catch (NumberFormatException _) {
+          yield Properties.FONT_WEIGHT.defaultValue();
+        }
+      }
+    };
+  }
+
+  private static Optional<Double> points(String value) {
+    Matcher length = LENGTH.matcher(value);
+    if (!length.matches()) {
+      return Optional.empty();
+    }
+    double amount = Double.parseDouble(length.group(1));
+    double points = length.group(2).equals("px") ? amount * POINTS_PER_PIXEL : amount;
+    return Optional.of(points).filter(size -> size >= 0.1 && size <= 10_000);
+  }
+
+  private static Optional<Rgba> colour(String value) {
+    Matcher rgb = RGB.matcher(value);
+    if (rgb.matches()) {
+      return Optional.of(
+          Rgba.of(channel(rgb.group(1)), channel(rgb.group(2)), channel(rgb.group(3))));
+    }
+    try {
+      return value.startsWith("#") ? Optional.of(Rgba.parse(value)) : Optional.empty();
+    } catch (IllegalArgumentException _) {
+      return Optional.empty();
+    }
+  }
+
+  private static int channel(String number) {
+    return Math.clamp(Integer.parseInt(number), 0, 255);
+  }
+}

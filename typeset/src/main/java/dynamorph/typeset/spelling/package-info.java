@@ -1,0 +1,2 @@
+/** Finds misspelt words and proposes others; dictionaries in Hunspell's form, read by Lucene. */
+package dynamorph.typeset.spelling;
