@@ -9,12 +9,15 @@ import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.find.FindPane;
+import dynamorph.app.fonts.FontsPane;
 import dynamorph.app.head.CommandSearch;
 import dynamorph.app.head.HeadBar;
 import dynamorph.app.inspector.Inspector;
+import dynamorph.app.inspector.SelectionSubject;
 import dynamorph.app.inspector.Subject;
 import dynamorph.app.keep.KeepPane;
 import dynamorph.app.reach.ReachStrip;
+import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.stage.StagePane;
 import dynamorph.app.stage.StageView;
 import dynamorph.app.styles.CardGestures;
@@ -23,6 +26,7 @@ import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.ArrangeArtboards;
 import dynamorph.typeset.font.FontDamaged;
 import java.util.List;
@@ -50,6 +54,8 @@ public final class MainWindow {
   private final StageView stage;
   private final StylesColumn styles;
   private final FindPane find;
+  private final FontsPane fonts;
+  private final SpellingService spelling;
   private final KeepPane keep;
   private final FileActions files;
   private final Scene scene;
@@ -98,6 +104,17 @@ public final class MainWindow {
               stage.reveal(layer.id());
             });
     this.find = new FindPane(workspace, stage);
+    this.spelling = new SpellingService(workspace);
+    stage.setSpelling(spelling);
+    SubjectFace plainFace =
+        new SubjectFace(
+            current,
+            () -> new SelectionSubject(workspace, Cascade.of(workspace.project())),
+            pictures,
+            () -> stage.themeProperty().get());
+    this.fonts =
+        new FontsPane(
+            workspace, stage, current, new ProjectFamilies(workspace, current, plainFace, user));
     listActions();
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
@@ -105,6 +122,7 @@ public final class MainWindow {
     frame.setRight(side(inspector, desk));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
+    stagePane.addOver(fonts);
     frame.setCenter(stagePane);
     ReachStrip reach = new ReachStrip(workspace, stage, current, pictures);
     BorderPane middle = new BorderPane(frame.getCenter());
@@ -161,6 +179,14 @@ public final class MainWindow {
 
   FindPane find() {
     return find;
+  }
+
+  FontsPane fonts() {
+    return fonts;
+  }
+
+  SpellingService spelling() {
+    return spelling;
   }
 
   public Scene scene() {
@@ -346,6 +372,7 @@ public final class MainWindow {
   public void close() {
     stage.close();
     pictures.close();
+    spelling.close();
     files.close();
   }
 }

@@ -69,7 +69,8 @@ public final class FrameService implements AutoCloseable {
     this.helpers = Executors.newFixedThreadPool(helperCount, daemon("tiles"));
   }
 
-  static java.util.concurrent.ThreadFactory daemon(String name) {
+  /** Makes threads that do not hold up the end of the program. */
+  public static java.util.concurrent.ThreadFactory daemon(String name) {
     return work -> {
       Thread thread = new Thread(work, "dynamorph-" + name);
       thread.setDaemon(true);

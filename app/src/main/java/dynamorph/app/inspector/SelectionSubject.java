@@ -31,7 +31,7 @@ import java.util.Set;
  * The selected texts or words. Places that have the same sources are looked at once, however many
  * there are.
  */
-final class SelectionSubject implements Subject {
+public final class SelectionSubject implements Subject {
   /** A place in a text that has values of its own. */
   private record Spot(TextLayer layer, Paragraph paragraph, Span span) {
     Object sources() {
@@ -54,7 +54,7 @@ final class SelectionSubject implements Subject {
   private final Set<PropertySet> values = new LinkedHashSet<>();
   private final Set<PropertySet> layerValues = new LinkedHashSet<>();
 
-  SelectionSubject(Workspace workspace, Cascade cascade) {
+  public SelectionSubject(Workspace workspace, Cascade cascade) {
     this.workspace = workspace;
     this.cascade = cascade;
     this.target = workspace.selection().target();

@@ -1,5 +1,7 @@
 package dynamorph.app.stage;
 
+import dynamorph.app.spelling.SpellingMenu;
+import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
@@ -17,6 +19,7 @@ import io.github.humbleui.types.Point;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Cursor;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
@@ -75,6 +78,7 @@ final class StageGestures {
     stage.setOnMouseExited(_ -> stage.setHovered(Optional.empty()));
     stage.setOnScroll(this::scrolled);
     stage.setOnZoom(this::zoomed);
+    stage.setOnContextMenuRequested(this::menuRequested);
     stage.setOnKeyPressed(this::keyPressed);
     stage.setOnKeyReleased(this::keyReleased);
     stage.setOnKeyTyped(keys::typed);
@@ -332,6 +336,28 @@ final class StageGestures {
         spaceHeld || workspace.toolProperty().get() == Tool.HAND
             ? Cursor.OPEN_HAND
             : workspace.toolProperty().get() == Tool.TEXT ? Cursor.TEXT : Cursor.DEFAULT);
+  }
+
+  /** On a misspelt word: what may have been meant. */
+  private void menuRequested(ContextMenuEvent event) {
+    Optional<SpellingService> spelling = stage.spelling();
+    Optional<Scene.Found> hit =
+        event.isKeyboardTrigger() ? stage.edited() : hit(event.getX(), event.getY());
+    if (spelling.isEmpty() || hit.isEmpty()) {
+      return;
+    }
+    int offset =
+        event.isKeyboardTrigger()
+            ? workspace.selection().cursor().map(Selection.Cursor::caret).orElse(0)
+            : offsetAt(hit.get(), event.getX(), event.getY());
+    var text = hit.get().text();
+    spelling
+        .get()
+        .at(text.layer().story(), text.look(), offset)
+        .ifPresent(wrong ->
+            new SpellingMenu(workspace, spelling.get())
+                .open(stage, text.layer().id(), wrong, event.getScreenX(), event.getScreenY()));
+    event.consume();
   }
 
   private void scrolled(ScrollEvent event) {

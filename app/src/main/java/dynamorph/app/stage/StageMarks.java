@@ -1,5 +1,6 @@
 package dynamorph.app.stage;
 
+import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
@@ -73,6 +74,7 @@ final class StageMarks {
                 .toList();
     drawNames(g, scene.get(), tagBoxes);
     drawOverset(g, scene.get());
+    stage.spelling().ifPresent(spelling -> drawSpelling(g, scene.get(), spelling));
     hovered
         .filter(id -> !selection.contains(id))
         .flatMap(id -> scene.get().find(id))
@@ -131,6 +133,57 @@ final class StageMarks {
           drawOversetTag(g, box, text.layout().overset().get());
         }
       }
+    }
+  }
+
+  /** Smaller letters than this are not read on the stage, so not marked either. */
+  private static final double SMALLEST_MARKED = 7;
+
+  private void drawSpelling(GraphicsContext g, Scene scene, SpellingService spelling) {
+    for (Scene.Board board : scene.boards()) {
+      for (PlacedText text : board.texts()) {
+        List<SpellingService.Misspelt> wrong = spelling.misspelt(text.layer().story(), text.look());
+        if (!wrong.isEmpty()) {
+          enter(g, new Scene.Found(board, text));
+          g.setStroke(PLUM);
+          g.setLineWidth(1.3);
+          wrong.stream()
+              .filter(word -> !isBeingTyped(text, word))
+              .forEach(word -> drawWave(g, text, word.range()));
+          g.restore();
+        }
+      }
+    }
+  }
+
+  /** A word is not wrong before it is finished. */
+  private boolean isBeingTyped(PlacedText text, SpellingService.Misspelt word) {
+    return workspace
+        .selection()
+        .cursor()
+        .filter(cursor -> cursor.layer().equals(text.layer().id()))
+        .filter(cursor -> cursor.range().isEmpty() && cursor.caret() == word.range().end())
+        .isPresent();
+  }
+
+  private void drawWave(GraphicsContext g, PlacedText text, TextRange range) {
+    double scale = scale();
+    Line line = text.layout().lines().get(text.layout().lineAt(range.start()));
+    if (line.ascent() * scale < SMALLEST_MARKED) {
+      return;
+    }
+    for (Box box : text.layout().selection(range)) {
+      double y = (box.bottom() - (box.height() * 0.12)) * scale;
+      double from = box.x() * scale;
+      double to = box.right() * scale;
+      int steps = Math.max(1, (int) Math.round((to - from) / 3));
+      double[] xs = new double[steps + 1];
+      double[] ys = new double[steps + 1];
+      for (int step = 0; step <= steps; step++) {
+        xs[step] = from + (to - from) * step / steps;
+        ys[step] = y + (step % 2 == 0 ? -1.2 : 1.2);
+      }
+      g.strokePolyline(xs, ys, steps + 1);
     }
   }
 

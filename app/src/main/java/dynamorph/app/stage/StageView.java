@@ -3,6 +3,7 @@ package dynamorph.app.stage;
 import dynamorph.app.background.Frame;
 import dynamorph.app.background.FrameService;
 import dynamorph.app.background.Studio;
+import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
@@ -11,6 +12,7 @@ import dynamorph.model.Project;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.stage.View;
 import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Caret;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +24,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.image.ImageView;
@@ -40,6 +43,7 @@ public final class StageView extends Region {
   private static final Duration BLINK = Duration.millis(530);
 
   private final Workspace workspace;
+  private Optional<SpellingService> spelling = Optional.empty();
   private final Supplier<Studio> studio;
   private final FrameService frames = new FrameService(this::show);
   private final ImageView picture = new ImageView();
@@ -82,6 +86,32 @@ public final class StageView extends Region {
     blink.setCycleCount(Animation.INDEFINITE);
     blink.play();
     new StageGestures(workspace, this).install();
+  }
+
+  /** Lets misspelt words be marked. */
+  public void setSpelling(SpellingService service) {
+    spelling = Optional.of(service);
+    service.changesProperty().addListener((_, _, _) -> selectionChanged());
+    workspace.spellingShownProperty().addListener((_, _, _) -> selectionChanged());
+  }
+
+  /** What checks spelling, while it is to be marked. */
+  Optional<SpellingService> spelling() {
+    return spelling.filter(_ -> workspace.spellingShownProperty().get());
+  }
+
+  /** Where the caret stands on the screen, at its foot; the middle of the stage without one. */
+  public Point2D caretOnScreen() {
+    Optional<Selection.Cursor> cursor = workspace.selection().cursor();
+    Optional<Scene.Found> found = edited();
+    if (cursor.isEmpty() || found.isEmpty()) {
+      return localToScreen(getWidth() / 2, getHeight() / 2);
+    }
+    Caret caret = found.get().text().layout().caretAt(cursor.get().caret());
+    var onBoard = found.get().text().toArtboard(caret.x(), caret.bottom());
+    double x = view().toPixelX(found.get().board().artboard().x() + onBoard.getX());
+    double y = view().toPixelY(found.get().board().artboard().y() + onBoard.getY());
+    return localToScreen(x / pixelRatio(), y / pixelRatio());
   }
 
   // --- view

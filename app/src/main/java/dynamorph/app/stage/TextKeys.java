@@ -3,9 +3,14 @@ package dynamorph.app.stage;
 import com.ibm.icu.text.BreakIterator;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.formats.html.HtmlText;
 import dynamorph.model.LayerId;
 import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.EditText;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import dynamorph.paint.scene.Scene;
@@ -185,6 +190,7 @@ final class TextKeys {
     ClipboardContent content = new ClipboardContent();
     content.putString(at.story().text(at.range()));
     content.put(STYLED, "story");
+    resolved(at, at.range()).ifPresent(html -> content.putHtml(html));
     Clipboard.getSystemClipboard().setContent(content);
   }
 
@@ -195,7 +201,19 @@ final class TextKeys {
     }
   }
 
-  /** Pastes words with the look they were copied with, or plain, in the look of the place. */
+  /** The marked words with their look, for other programs. */
+  private Optional<String> resolved(Editing at, TextRange range) {
+    Story slice = at.story().slice(range);
+    TextLayer part = at.layer().withStory(slice);
+    ResolvedLayer look = Cascade.of(workspace.project()).resolve(part);
+    return Optional.of(HtmlText.write(slice, look.paragraphs()));
+  }
+
+  /**
+   * Pastes words with the look they were copied with, or plain, in the look of the place. Words
+   * from another program keep their emphasis; their fonts, sizes and colours are those of the
+   * place.
+   */
   private void paste(Editing at, boolean plain) {
     Clipboard clipboard = Clipboard.getSystemClipboard();
     String text = clipboard.getString();
@@ -206,13 +224,36 @@ final class TextKeys {
         !plain
             && clipboard.hasContent(STYLED)
             && copied.filter(story -> story.text().equals(text)).isPresent();
+    Optional<Story> styled =
+        ours
+            ? copied
+            : plain || !clipboard.hasHtml()
+                ? Optional.empty()
+                : HtmlText.read(clipboard.getHtml()).map(TextKeys::emphasis);
     String clean = text.replace("\r\n", "\n").replace('\r', '\n');
     EditText edit =
-        ours
+        styled.isPresent()
             ? new EditText(
-                at.layer().id(), at.range(), new EditText.Replacement.Styled(copied.orElseThrow()))
+                at.layer().id(), at.range(), new EditText.Replacement.Styled(styled.get()))
             : EditText.plain(at.layer().id(), at.range(), clean);
-    replace(at, edit, clean.length(), new Object());
+    int length = styled.map(Story::length).orElse(clean.length());
+    replace(at, edit, length, new Object());
+  }
+
+  /** Only what words stand out by. */
+  private static Story emphasis(Story story) {
+    return story.mapParagraphs(paragraph ->
+        paragraph.mapSpans(span -> span.withLocal(span.local().where(TextKeys::isEmphasis))));
+  }
+
+  private static boolean isEmphasis(PropertyKey<?> key) {
+    return List.of(
+            Properties.FONT_WEIGHT,
+            Properties.SLANT,
+            Properties.UNDERLINE,
+            Properties.STRIKE,
+            Properties.LETTER_POSITION)
+        .contains(key.property());
   }
 
   // --- moving

@@ -41,6 +41,7 @@ public final class Workspace {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>(Selection.NONE);
   private final BooleanProperty hiddenLetters = new SimpleBooleanProperty();
+  private final BooleanProperty spellingShown = new SimpleBooleanProperty(true);
   private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.SELECT);
   private final ObjectProperty<Optional<StyleId>> pickedStyle =
       new SimpleObjectProperty<>(Optional.empty());
@@ -102,6 +103,11 @@ public final class Workspace {
   /** Whether spaces, tabs and paragraph ends show in what is selected. */
   public BooleanProperty hiddenLettersProperty() {
     return hiddenLetters;
+  }
+
+  /** Whether misspelt words are marked. */
+  public BooleanProperty spellingShownProperty() {
+    return spellingShown;
   }
 
   public ObjectProperty<Tool> toolProperty() {

@@ -1,0 +1,2 @@
+/** Spelling marks on the stage, and what may have been meant. */
+package dynamorph.app.spelling;
