@@ -47,6 +47,9 @@ final class ScreenshotView {
     views.put("style-desk", ScreenshotView::desk);
     views.put("keep-style", ScreenshotView::keep);
     views.put("editing-text", ScreenshotView::editing);
+    views.put("typesetting", ScreenshotView::typesetting);
+    views.put("languages", ScreenshotView::languages);
+    views.put("find", ScreenshotView::find);
     views.put(
         "lamp",
         main -> {
@@ -80,6 +83,45 @@ final class ScreenshotView {
   private static void keep(MainWindow main) {
     main.workspace().select(List.of(new LayerId("label-5-title")));
     main.workspace().keepingProperty().set(true);
+  }
+
+  /** A panel in columns, with what its paragraphs are set by. */
+  private static void typesetting(MainWindow main) {
+    LayerId id = new LayerId("panel-3-text");
+    main.workspace().select(List.of(id));
+    main.stage()
+        .afterNextFrame(() -> {
+          main.stage().fitSelection();
+          main.workspace().selectionProperty().set(Selection.editing(id, 3, 3));
+          press(main, "#fold-word-space-least");
+          press(main, "#fold-hyphenate");
+        });
+  }
+
+  private static void languages(MainWindow main) {
+    main.workspace().select(List.of(new LayerId("languages-four")));
+    main.stage()
+        .afterNextFrame(() -> {
+          main.stage().fitSelection();
+          press(main, "#fold-ligatures");
+        });
+  }
+
+  private static void find(MainWindow main) {
+    main.find().open();
+    if (main.scene().lookup("#find-words") instanceof javafx.scene.control.TextField words) {
+      words.setText("hour");
+    }
+    if (main.scene().lookup("#find-replacement") instanceof javafx.scene.control.TextField field) {
+      field.setText("day");
+    }
+  }
+
+  private static void press(MainWindow main, String query) {
+    if (main.scene().lookup("#inspector " + query)
+        instanceof javafx.scene.control.ToggleButton toggle) {
+      toggle.fire();
+    }
   }
 
   private static void editing(MainWindow main) {

@@ -19,6 +19,7 @@ import static dynamorph.model.property.Properties.HYPHENATE;
 import static dynamorph.model.property.Properties.INDENT_FIRST;
 import static dynamorph.model.property.Properties.INDENT_START;
 import static dynamorph.model.property.Properties.KEEP_LAST_WORD;
+import static dynamorph.model.property.Properties.KEEP_LINES;
 import static dynamorph.model.property.Properties.LANGUAGE;
 import static dynamorph.model.property.Properties.LEADING;
 import static dynamorph.model.property.Properties.LIST;
@@ -285,6 +286,7 @@ final class LongHourStyles {
         .with(GLYPH_LEAST, 98.5)
         .with(GLYPH_MOST, 101.5)
         .with(KEEP_LAST_WORD, true)
+        .with(KEEP_LINES, true)
         .with(FIGURE_STYLE, FigureStyle.OLD_STYLE)
         .with(FIGURE_WIDTH, FigureWidth.PROPORTIONAL);
   }

@@ -37,13 +37,22 @@ public final class Controls {
 
   /** A box to choose what a style is based on, or nothing. */
   public static ComboBox<Optional<Style>> baseStyles() {
+    return styles("nothing");
+  }
+
+  /**
+   * A box to choose a style.
+   *
+   * @param none what no style is called
+   */
+  public static ComboBox<Optional<Style>> styles(String none) {
     ComboBox<Optional<Style>> box = new ComboBox<>();
     box.setMaxWidth(Double.MAX_VALUE);
     box.setConverter(
         new StringConverter<>() {
           @Override
           public String toString(Optional<Style> style) {
-            return style == null ? "" : style.map(Style::name).orElse("nothing");
+            return style == null ? "" : style.map(Style::name).orElse(none);
           }
 
           @Override

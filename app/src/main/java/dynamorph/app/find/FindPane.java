@@ -49,7 +49,7 @@ public final class FindPane extends VBox {
   private final TextField replacement = new TextField();
   private final CheckBox matchCase = new CheckBox("Capitals count");
   private final CheckBox wholeWords = new CheckBox("Whole words");
-  private final ComboBox<Optional<Style>> style = Controls.baseStyles();
+  private final ComboBox<Optional<Style>> style = Controls.styles("any style or none");
   private final Label count = new Label();
   private final ListView<WordSearch.Hit> list = new ListView<>();
   private final Button one = new Button("Replace");

@@ -16,6 +16,7 @@ import dynamorph.paint.scene.PlacedText;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Caret;
+import dynamorph.typeset.layout.CaretPlace;
 import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.layout.Overset;
 import java.util.List;
@@ -347,7 +348,8 @@ final class StageMarks {
       g.fillRect(shown.x(), shown.y(), shown.width(), shown.height());
     }
     if (caretOn) {
-      Caret caret = text.layout().caretAt(Math.min(cursor.caret(), text.layer().story().length()));
+      int offset = Math.min(cursor.caret(), text.layer().story().length());
+      Caret caret = text.layout().caretAt(new CaretPlace(offset, cursor.trailing()));
       double scale = scale();
       g.setStroke(Color.WHITE);
       g.setLineWidth(3);

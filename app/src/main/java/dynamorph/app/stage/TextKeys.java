@@ -15,6 +15,7 @@ import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Caret;
+import dynamorph.typeset.layout.CaretPlace;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.types.Point;
 import java.util.List;
@@ -281,7 +282,14 @@ final class TextKeys {
       place(at, step(at.story().text(), at.cursor().caret(), backwards, word), extend);
     } else {
       BreakIterator letters = letters(at.story().text());
-      place(at, layout.get().beside(at.cursor().caret(), left, letters::isBoundary), extend);
+      CaretPlace from = new CaretPlace(at.cursor().caret(), at.cursor().trailing());
+      CaretPlace to = layout.get().beside(from, left, letters::isBoundary);
+      int anchor = extend ? at.cursor().anchor() : to.offset();
+      workspace
+          .selectionProperty()
+          .set(
+              Selection.editing(
+                  new Selection.Cursor(at.layer().id(), anchor, to.offset(), to.trailing())));
     }
   }
 

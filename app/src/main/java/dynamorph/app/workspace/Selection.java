@@ -21,8 +21,14 @@ public record Selection(SequencedSet<LayerId> layers, Optional<Cursor> cursor) {
    *
    * @param anchor offset where the selecting began
    * @param caret offset where the caret stands
+   * @param trailing whether the caret stands behind the letter before it instead of before the one
+   *     behind it; the two are apart where directions meet
    */
-  public record Cursor(LayerId layer, int anchor, int caret) {
+  public record Cursor(LayerId layer, int anchor, int caret, boolean trailing) {
+    public Cursor(LayerId layer, int anchor, int caret) {
+      this(layer, anchor, caret, false);
+    }
+
     public TextRange range() {
       return TextRange.between(anchor, caret);
     }
@@ -43,6 +49,10 @@ public record Selection(SequencedSet<LayerId> layers, Optional<Cursor> cursor) {
   public static Selection editing(LayerId layer, int anchor, int caret) {
     return new Selection(
         new LinkedHashSet<>(List.of(layer)), Optional.of(new Cursor(layer, anchor, caret)));
+  }
+
+  public static Selection editing(Cursor cursor) {
+    return new Selection(new LinkedHashSet<>(List.of(cursor.layer())), Optional.of(cursor));
   }
 
   public boolean isEmpty() {
@@ -82,9 +92,11 @@ public record Selection(SequencedSet<LayerId> layers, Optional<Cursor> cursor) {
           .layer(at.layer())
           .map(layer ->
               editing(
-                  at.layer(),
-                  Math.min(at.anchor(), layer.story().length()),
-                  Math.min(at.caret(), layer.story().length())))
+                  new Cursor(
+                      at.layer(),
+                      Math.min(at.anchor(), layer.story().length()),
+                      Math.min(at.caret(), layer.story().length()),
+                      at.trailing() && at.caret() <= layer.story().length())))
           .filter(inside -> !inside.equals(this))
           .orElse(project.layer(at.layer()).isPresent() ? this : NONE);
     }

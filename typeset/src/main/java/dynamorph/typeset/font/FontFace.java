@@ -18,6 +18,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReferenceArray;
+import java.util.stream.IntStream;
 
 /**
  * One cut of a font family, at one place on its axes if it is variable. Its native parts belong to
@@ -238,14 +239,24 @@ public final class FontFace {
           "o", "p", "q", "r", "s", "t", "u", "v", "w", "x", "y", "z", "&", "(H)", "H-H", "\u2022",
           "\u00DF", "\u00E5", "fj", "tt", "gg");
 
+  private boolean shows(String feature, String letters) {
+    return !glyphs(letters, feature, 1).equals(glyphs(letters, feature, 0));
+  }
+
   /** Letters that look otherwise with a feature; empty if none of the usual ones do. */
   public Optional<String> example(String feature) {
     return examples.computeIfAbsent(
         feature,
         tag ->
             EXAMPLES.stream()
-                .filter(letters -> !glyphs(letters, tag, 1).equals(glyphs(letters, tag, 0)))
-                .findFirst());
+                .filter(letters -> shows(tag, letters))
+                .findFirst()
+                .or(() ->
+                    IntStream.range(0xA1, 0x530)
+                        .filter(this::covers)
+                        .mapToObj(Character::toString)
+                        .filter(letter -> shows(tag, letter))
+                        .findFirst()));
   }
 
   /**

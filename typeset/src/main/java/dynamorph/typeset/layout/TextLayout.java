@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.IntPredicate;
 
@@ -105,8 +106,43 @@ public record TextLayout(
 
   /** Where a caret before the unit at the offset stands. */
   public Caret caretAt(int offset) {
-    Line line = lines.get(lineAt(offset));
-    return new Caret(caretX(line, offset), line.top(), line.bottom());
+    return caretAt(new CaretPlace(offset, false));
+  }
+
+  /** Where a caret stands. */
+  public Caret caretAt(CaretPlace place) {
+    Line line = lines.get(lineOf(place));
+    double x =
+        place.trailing()
+            ? trailingX(line, place.offset()).orElseGet(() -> caretX(line, place.offset()))
+            : caretX(line, place.offset());
+    return new Caret(x, line.top(), line.bottom());
+  }
+
+  /** Behind the last letter of a line a trailing caret is still on it. */
+  private int lineOf(CaretPlace place) {
+    int line = lineAt(place.offset());
+    boolean behind =
+        place.trailing()
+            && line > 0
+            && lines.get(line).start() == place.offset()
+            && !lines.get(line - 1).endsParagraph();
+    return behind ? line - 1 : line;
+  }
+
+  private static OptionalDouble trailingX(Line line, int offset) {
+    int unit = offset - line.paragraphStart();
+    for (GlyphRun run : line.runs()) {
+      for (int cluster = 0; cluster < run.starts().length; cluster++) {
+        int start = run.starts()[cluster];
+        int end = run.ends()[cluster];
+        if (unit > start && unit <= end) {
+          double share = (unit - start) / (double) (end - start);
+          return OptionalDouble.of(line.x() + edge(run, cluster, share));
+        }
+      }
+    }
+    return OptionalDouble.empty();
   }
 
   private static double caretX(Line line, int offset) {
@@ -131,74 +167,57 @@ public record TextLayout(
     return any ? atEnd : line.left();
   }
 
-  /** A place where a caret can stand on a line. */
-  private record Stop(double x, int offset) {}
+  /** A place where a caret can stand on a line, by its position. */
+  private record Stop(double x, CaretPlace place) {}
+
+  /** Places closer than this are one to the eye, in points. */
+  private static final double SAME = 0.01;
 
   /**
-   * The offset at which a caret stands after a step to the left or right as the eye sees it; in
-   * text of both directions that may be backwards. At the end of a line it goes on with the next.
+   * Where a caret stands after a step to the left or right as the eye sees it; in text of both
+   * directions that may be backwards. At the end of a line it goes on with the next.
    *
    * @param isEdge whether an offset lies between letters, as people see them
    */
-  public int beside(int offset, boolean left, IntPredicate isEdge) {
-    int index = lineAt(offset);
+  public CaretPlace beside(CaretPlace from, boolean left, IntPredicate isEdge) {
+    int index = lineOf(from);
+    double x = caretAt(from).x();
     List<Stop> stops = stops(lines.get(index), isEdge);
-    int at = 0;
-    double x = caretAt(offset).x();
-    double nearest = Double.POSITIVE_INFINITY;
-    for (int stop = 0; stop < stops.size(); stop++) {
-      boolean own = stops.get(stop).offset == offset;
-      double far = Math.abs(stops.get(stop).x - x) - (own ? 1e6 : 0);
-      if (far < nearest) {
-        nearest = far;
-        at = stop;
-      }
-    }
-    int next = at + (left ? -1 : 1);
-    // a place that two runs share is stepped over as one
-    while (next >= 0
-        && next < stops.size()
-        && Math.abs(stops.get(next).x - stops.get(at).x) < 0.01
-        && next != at) {
-      next += left ? -1 : 1;
-    }
-    if (next >= 0 && next < stops.size()) {
-      return stops.get(next).offset;
-    }
-    boolean forward = left == lines.get(index).rightToLeft();
-    return overLineEnd(index, forward, offset);
+    Comparator<Stop> byDistance = Comparator.comparingDouble(stop -> Math.abs(stop.x - x));
+    return stops.stream()
+        .filter(stop -> left ? stop.x < x - SAME : stop.x > x + SAME)
+        .min(byDistance.thenComparing(stop -> stop.place.trailing()))
+        .map(Stop::place)
+        .orElseGet(() -> overLineEnd(index, left == lines.get(index).rightToLeft(), from));
   }
 
-  private int overLineEnd(int index, boolean forward, int offset) {
+  private CaretPlace overLineEnd(int index, boolean forward, CaretPlace from) {
     if (forward) {
-      return index + 1 < lines.size() ? lines.get(index + 1).start() : offset;
+      return index + 1 < lines.size() ? new CaretPlace(lines.get(index + 1).start(), false) : from;
     }
     if (index == 0) {
-      return offset;
+      return from;
     }
     Line before = lines.get(index - 1);
-    return before.endsParagraph() ? before.end() : Math.max(before.start(), before.end() - 1);
+    return new CaretPlace(before.end(), !before.endsParagraph());
   }
 
-  private List<Stop> stops(Line line, IntPredicate isEdge) {
+  private static List<Stop> stops(Line line, IntPredicate isEdge) {
     List<Stop> stops = new ArrayList<>();
     for (GlyphRun run : line.runs()) {
       for (int cluster = 0; cluster < run.starts().length; cluster++) {
         int start = line.paragraphStart() + run.starts()[cluster];
         int end = line.paragraphStart() + run.ends()[cluster];
         for (int unit = start; unit <= end; unit++) {
-          boolean pastBreak = unit == line.end() && !line.endsParagraph();
-          if (isEdge.test(unit) && !pastBreak) {
+          if (isEdge.test(unit)) {
             double share = end == start ? 0 : (unit - start) / (double) (end - start);
-            stops.add(new Stop(line.x() + edge(run, cluster, share), unit));
+            boolean trailing = unit == end && end > start;
+            stops.add(
+                new Stop(line.x() + edge(run, cluster, share), new CaretPlace(unit, trailing)));
           }
         }
       }
     }
-    if (stops.isEmpty()) {
-      stops.add(new Stop(line.left(), line.start()));
-    }
-    stops.sort(Comparator.comparingDouble(Stop::x));
     return stops;
   }
 

@@ -23,8 +23,8 @@ final class OpticalKerning {
   private static final double TOP = 0.8;
   private static final double BOTTOM = -0.25;
 
-  /** How deep white counts, in em. */
-  private static final double DEPTH = 0.16;
+  /** How wide white counts, in em. */
+  private static final double DEPTH = 0.26;
 
   /** The most that a pair is moved, in em. */
   private static final double MOST = 0.14;
@@ -60,21 +60,21 @@ final class OpticalKerning {
     return n == null ? Double.NaN : white(n, n);
   }
 
+  /** The mean white between two letters, each height counting no more than {@link #DEPTH}. */
   private static double white(Edges one, Edges other) {
     double sum = 0;
     int heights = 0;
     for (int slice = 0; slice < SLICES; slice++) {
-      boolean seen = !Float.isNaN(one.right[slice]) || !Float.isNaN(other.left[slice]);
-      if (seen) {
-        sum += depth(one.right[slice]) + depth(other.left[slice]);
+      boolean left = !Float.isNaN(one.right[slice]);
+      boolean right = !Float.isNaN(other.left[slice]);
+      if (left || right) {
+        double white =
+            (left ? one.right[slice] : DEPTH / 2) + (right ? other.left[slice] : DEPTH / 2);
+        sum += Math.min(DEPTH, white);
         heights++;
       }
     }
     return heights == 0 ? 0 : sum / heights;
-  }
-
-  private static double depth(float white) {
-    return Float.isNaN(white) ? DEPTH : Math.min(DEPTH, white);
   }
 
   private static double nearest(Edges one, Edges other) {

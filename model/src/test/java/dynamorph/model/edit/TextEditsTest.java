@@ -1,0 +1,171 @@
+package dynamorph.model.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.LayerId;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Placement;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.reach.FontUse;
+import dynamorph.model.reach.WordSearch;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import dynamorph.model.text.WordQuery;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.BoxFit;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class TextEditsTest {
+  private static final StyleId LABEL = new StyleId("label");
+  private static final PropertySet GARAMOND =
+      PropertySet.EMPTY.with(Properties.FONT_FAMILY, "EB Garamond");
+
+  private final Project project =
+      Project.empty("t")
+          .withStyles(
+              StyleBook.of(List.of(Style.text("label", "Label", "").withProperties(GARAMOND))))
+          .plus(
+              Artboard.empty("a", "A", 500, 400, LengthUnit.POINT)
+                  .plus(TextLayer.of("one", "One", "The hour, the Hours of the hour"))
+                  .plus(TextLayer.of("two", "Two", "An hour more").withFollows(List.of(LABEL)))
+                  .plus(
+                      TextLayer.of("three", "Three", "")
+                          .withStory(
+                              Story.of(
+                                  Paragraph.of(
+                                      Span.of("half an "), Span.of("hour").withLocal(GARAMOND)))))
+                  .plus(
+                      TextLayer.of("box", "Box", "in a box")
+                          .withFrame(
+                              PropertySet.EMPTY
+                                  .with(Properties.BOX, BoxFit.FIXED)
+                                  .with(Properties.BOX_WIDTH, 100.0)
+                                  .with(Properties.BOX_HEIGHT, 50.0))));
+
+  @ParameterizedTest
+  @CsvSource({
+    "hour, false, false, 5",
+    "hour, true, false, 4",
+    "hour, false, true, 4",
+    "Hours, true, true, 1",
+    "minute, false, false, 0"
+  })
+  void wordsAreFoundInAllTexts(String words, boolean matchCase, boolean whole, int count) {
+    assertThat(WordSearch.hits(project, new WordQuery(words, matchCase, whole), Optional.empty()))
+        .hasSize(count);
+  }
+
+  @Test
+  void wordsAreFoundOnlyInTextThatFollowsAStyle() {
+    assertThat(WordSearch.hits(project, new WordQuery("hour", false, false), Optional.of(LABEL)))
+        .extracting(hit -> hit.layer().value())
+        .containsExactly("two");
+    assertThat(WordSearch.following(project, LABEL)).hasSize(1);
+  }
+
+  @Test
+  void replacedWordsTakeTheLookOfThoseBefore() {
+    List<WordSearch.Hit> hits =
+        WordSearch.hits(project, new WordQuery("hour", true, true), Optional.empty());
+    Project after = new ReplaceWords(hits, "quarter of it").applyTo(project);
+    assertThat(text(after, "one")).isEqualTo("The quarter of it, the Hours of the quarter of it");
+    assertThat(text(after, "two")).isEqualTo("An quarter of it more");
+    List<Span> spans =
+        after.layer(new LayerId("three")).orElseThrow().story().paragraphs().getFirst().spans();
+    assertThat(spans).hasSize(2);
+    assertThat(spans.getLast()).isEqualTo(Span.of("quarter of it").withLocal(GARAMOND));
+  }
+
+  private static String text(Project project, String id) {
+    return project.layer(new LayerId(id)).orElseThrow().story().text();
+  }
+
+  @Test
+  void aFontIsReplacedWhereverItIsAskedFor() {
+    assertThat(FontUse.of(project).of("eb garamond").styles()).containsExactly(LABEL);
+    assertThat(FontUse.of(project).of("EB Garamond").layers())
+        .containsExactly(new LayerId("three"));
+    Project after = new ReplaceFont("EB Garamond", "Anton").applyTo(project);
+    assertThat(FontUse.of(after).families()).containsExactly("Anton");
+    assertThat(new ReplaceFont("Anton", "EB Garamond").applyTo(after)).isEqualTo(project);
+  }
+
+  @ParameterizedTest
+  @EnumSource(Anchor.class)
+  void theOtherSidesOfABoxStayWhereTheyAre(Anchor anchor) {
+    Project anchored =
+        SetValues.of(
+                new Target.Layers(List.of(new LayerId("box"))),
+                PropertySet.EMPTY.with(Properties.ANCHOR, anchor))
+            .applyTo(project);
+    double left = left(anchored);
+    double top = top(anchored);
+    Project wider = new ResizeBox(new LayerId("box"), 1, 1, 30, 20, 50).applyTo(anchored);
+    assertThat(placement(wider).width()).isEqualTo(130);
+    assertThat(placement(wider).height()).isEqualTo(70);
+    assertThat(left(wider)).isEqualTo(left, within(1e-9));
+    assertThat(top(wider)).isEqualTo(top, within(1e-9));
+    Project moved = new ResizeBox(new LayerId("box"), -1, 0, 25, 0, 70).applyTo(wider);
+    assertThat(placement(moved).width()).isEqualTo(105);
+    assertThat(left(moved)).isEqualTo(left + 25, within(1e-9));
+    assertThat(placement(moved).height()).isEqualTo(70);
+  }
+
+  private static Placement placement(Project project) {
+    return Cascade.of(project).resolve(project.layer(new LayerId("box")).orElseThrow()).placement();
+  }
+
+  private static double left(Project project) {
+    Placement placement = placement(project);
+    return placement.anchorX(500) - placement.anchor().across() * placement.width();
+  }
+
+  private static double top(Project project) {
+    Placement placement = placement(project);
+    return placement.anchorY(400) - placement.anchor().down() * placement.height();
+  }
+
+  @Test
+  void aBoxIsNeverTurnedInsideOutAndAPointHasNoSides() {
+    Project narrow = new ResizeBox(new LayerId("box"), 1, 0, -900, 0, 50).applyTo(project);
+    assertThat(placement(narrow).width()).isEqualTo(1);
+    assertThatThrownBy(() -> new ResizeBox(new LayerId("one"), 1, 0, 5, 0, 50).applyTo(project))
+        .isInstanceOf(EditRefused.class)
+        .hasMessageContaining("box");
+  }
+
+  @Test
+  void placeholderSetsTheLanguageOnlyWhereItDiffers() {
+    FillTexts.Filling filling = new FillTexts.Filling(new LayerId("one"), "neue W\u00F6rter");
+    Project after = new FillTexts(List.of(filling), "de").applyTo(project);
+    TextLayer layer = after.layer(new LayerId("one")).orElseThrow();
+    assertThat(layer.story().text()).isEqualTo("neue W\u00F6rter");
+    assertThat(layer.local().get(Properties.LANGUAGE.key())).contains("de");
+    Project same = new FillTexts(List.of(filling), "en-GB").applyTo(project);
+    assertThat(same.layer(new LayerId("one")).orElseThrow().local()).isEqualTo(PropertySet.EMPTY);
+  }
+
+  @Test
+  void theProjectLearnsWordsAndForgetsThem() {
+    Project after = new LearnWord("Oostvoort", true).applyTo(project);
+    assertThat(after.words()).containsExactly("Oostvoort");
+    assertThat(new LearnWord("Oostvoort", true).applyTo(after)).isSameAs(after);
+    assertThat(new LearnWord("Oostvoort", false).applyTo(after)).isEqualTo(project);
+  }
+}
