@@ -185,7 +185,7 @@ public final class MainWindow {
     return fonts;
   }
 
-  SpellingService spelling() {
+  public SpellingService spelling() {
     return spelling;
   }
 

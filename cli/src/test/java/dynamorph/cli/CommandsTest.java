@@ -66,7 +66,7 @@ class CommandsTest {
   @Test
   void infoListsWhoFollowsWhat() {
     JsonNode info = run("info", demo, "--json").json();
-    assertThat(info.get("artboards")).hasSize(6);
+    assertThat(info.get("artboards")).hasSize(8);
     assertThat(info.get("styles").size()).isGreaterThanOrEqualTo(8);
     JsonNode loanTitle = layer(info, "label-5-title");
     assertThat(loanTitle.get("follows").get(0).stringValue()).isEqualTo("Label title, loan");

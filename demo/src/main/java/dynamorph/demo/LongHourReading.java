@@ -1,9 +1,6 @@
 package dynamorph.demo;
 
 import static dynamorph.model.property.Properties.ALIGNMENT;
-import static dynamorph.model.property.Properties.FONT_FAMILY;
-import static dynamorph.model.property.Properties.LANGUAGE;
-import static dynamorph.model.property.Properties.LEADING;
 import static dynamorph.model.property.Properties.SIZE;
 
 import dynamorph.model.Artboard;
@@ -19,7 +16,6 @@ import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
-import dynamorph.model.value.Leading;
 import java.util.List;
 import java.util.Optional;
 
@@ -83,17 +79,6 @@ final class LongHourReading {
 
   /** A label in Arabic, one in Japanese, and a paragraph that speaks four scripts. */
   static Artboard languages() {
-    PropertySet arabic =
-        PropertySet.EMPTY
-            .with(FONT_FAMILY, "Amiri")
-            .with(LANGUAGE, "ar")
-            .with(SIZE, FontSize.points(64));
-    PropertySet japanese =
-        PropertySet.EMPTY
-            .with(FONT_FAMILY, "Noto Sans JP")
-            .with(LANGUAGE, "ja")
-            .with(SIZE, FontSize.points(46))
-            .with(LEADING, new Leading.Relative(1.45));
     return LongHour.board(
             "languages", "Languages", 280, 410, LengthUnit.MILLIMETRE, "card", 650, 880)
         .plus(
@@ -105,7 +90,7 @@ final class LongHourReading {
                             + "\u062A\u064F\u0637\u0644\u0642 \u0633\u0646\u0651\u0627"
                             + " \u0648\u0627\u062D\u062F\u0627 \u0645\u0639 \u0643\u0644"
                             + " \u062A\u0623\u0631\u062C\u062D"))
-                .withLocal(arabic)
+                .withFollows(List.of(LongHourStyles.LABEL_ARABIC))
                 .withFrame(LongHour.box(Anchor.TOP_LEFT, 56, 50, 682, 250)))
         .plus(
             TextLayer.of("languages-japanese", "Japanese", "")
@@ -115,7 +100,7 @@ final class LongHourReading {
                             + "\u632F\u308A\u5B50\u304C\u4E00\u5F80\u5FA9\u3059\u308B\u305F"
                             + "\u3073\u306B\u3001\u6B6F\u3092\u4E00\u3064\u3060\u3051\u9001"
                             + "\u308A\u307E\u3059\u3002"))
-                .withLocal(japanese)
+                .withFollows(List.of(LongHourStyles.LABEL_JAPANESE))
                 .withFrame(LongHour.box(Anchor.TOP_LEFT, 56, 350, 682, 300)))
         .plus(
             TextLayer.of("languages-four", "Four scripts", "")

@@ -75,6 +75,8 @@ final class LongHourStyles {
   static final StyleId LABEL_TITLE = new StyleId("label-title");
   static final StyleId LABEL_LOAN = new StyleId("label-title-loan");
   static final StyleId LABEL_TEXT = new StyleId("label-text");
+  static final StyleId LABEL_ARABIC = new StyleId("label-text-arabic");
+  static final StyleId LABEL_JAPANESE = new StyleId("label-text-japanese");
   static final StyleId MATERIAL = new StyleId("material");
   static final StyleId WEB_TITLE = new StyleId("web-title");
   static final StyleId TAG = new StyleId("tag");
@@ -183,6 +185,20 @@ final class LongHourStyles {
                 Optional.empty(),
                 labelText(),
                 "Lets one tooth pass"),
+            text(
+                LABEL_ARABIC,
+                "Label text, Arabic",
+                "Labels",
+                Optional.of(LABEL_TEXT),
+                arabic(),
+                "\u0639\u062C\u0644\u0629 \u0627\u0644\u0645\u064A\u0632\u0627\u0646"),
+            text(
+                LABEL_JAPANESE,
+                "Label text, Japanese",
+                "Labels",
+                Optional.of(LABEL_TEXT),
+                japanese(),
+                "\u8131\u9032\u8ECA\u30011743\u5E74"),
             new Style(
                 MATERIAL,
                 "Material",
@@ -324,6 +340,22 @@ final class LongHourStyles {
     return PropertySet.EMPTY
         .with(SIZE, FontSize.points(37))
         .with(LEADING, new Leading.Relative(1.3));
+  }
+
+  private static PropertySet arabic() {
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Amiri")
+        .with(LANGUAGE, "ar")
+        .with(SIZE, FontSize.points(64))
+        .with(LEADING, Leading.AUTOMATIC);
+  }
+
+  private static PropertySet japanese() {
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Noto Sans JP")
+        .with(LANGUAGE, "ja")
+        .with(SIZE, FontSize.points(46))
+        .with(LEADING, new Leading.Relative(1.45));
   }
 
   private static PropertySet material() {

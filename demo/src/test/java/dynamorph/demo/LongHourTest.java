@@ -27,7 +27,14 @@ class LongHourTest {
     assertThat(project.artboards())
         .extracting(board -> board.name())
         .containsExactly(
-            "Entrance panel", "Text panel 2", "Label 3", "Label 5", "Label 6", "Web square");
+            "Entrance panel",
+            "Text panel 2",
+            "Label 3",
+            "Label 5",
+            "Label 6",
+            "Text panel 3",
+            "Languages",
+            "Web square");
     assertThat(project.artboards().getFirst().sizeText()).isEqualTo("900 \u00d7 600 mm");
     assertThat(project.styles().size()).isGreaterThanOrEqualTo(8);
     assertThat(project.styles().stream().filter(style -> style.basedOn().isPresent()))

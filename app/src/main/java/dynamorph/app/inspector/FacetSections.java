@@ -8,6 +8,8 @@ import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.FeatureSettings;
+import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.TextCase;
 import dynamorph.typeset.font.FontFace;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -78,6 +80,7 @@ public final class FacetSections extends VBox {
   private final List<Fold> folds = new ArrayList<>();
   private final List<VBox> sections = new ArrayList<>();
   private final Map<Property<?>, ImageView> previews = new HashMap<>();
+  private final Map<Property<?>, Label> hints = new HashMap<>();
   private final FinishEditor finish;
   private Optional<FontFace> shownFont = Optional.empty();
   private String wanted = "";
@@ -192,6 +195,16 @@ public final class FacetSections extends VBox {
       grid.getChildren().remove(label);
       nodes.remove(label);
       grid.add(first, 0, row, 3, 1);
+    } else if (pair.first.equals(Properties.CASE)
+        || pair.first.equals(Properties.LETTER_POSITION)) {
+      Label hint = new Label();
+      hint.getStyleClass().add("quiet");
+      hint.setId("hint-" + pair.first.id());
+      hint.managedProperty().bind(hint.visibleProperty());
+      VBox withHint = new VBox(1, first, hint);
+      grid.add(withHint, 1, row, 2, 1);
+      nodes.add(withHint);
+      hints.put(pair.first, hint);
     } else if (!FeatureRows.of(pair.first).isEmpty()) {
       grid.add(first, 1, row);
       ImageView preview = new ImageView();
@@ -222,8 +235,37 @@ public final class FacetSections extends VBox {
     summaries.forEach(Runnable::run);
     folds.forEach(fold -> fold.update(now));
     finish.update(now);
+    hints.forEach((property, hint) -> {
+      String words = editors.face().current().map(face -> hint(property, face)).orElse("");
+      hint.setText(words);
+      hint.setVisible(!words.isEmpty());
+    });
     offerWhatTheFontHas();
   }
+
+  /** Whether small letters are the font's own or made by hand; empty where neither is asked for. */
+  private String hint(Property<?> property, FontFace face) {
+    Subject now = subject.get();
+    if (property.equals(Properties.CASE)) {
+      TextCase chosen = now.shown(Properties.CASE.key()).value().orElse(TextCase.AS_TYPED);
+      return switch (chosen) {
+        case SMALL_CAPITALS -> face.has("smcp") ? OWN : "made from capitals";
+        case ALL_SMALL_CAPITALS ->
+            face.has("smcp") && face.has("c2sc") ? OWN : "made from capitals";
+        default -> "";
+      };
+    }
+    LetterPosition chosen =
+        now.shown(Properties.LETTER_POSITION.key()).value().orElse(LetterPosition.NORMAL);
+    return switch (chosen) {
+      case NORMAL -> "";
+      case SUPERSCRIPT -> face.has("sups") ? "the font's own, where it has them" : MADE_SMALLER;
+      case SUBSCRIPT -> face.has("subs") ? "the font's own, where it has them" : MADE_SMALLER;
+    };
+  }
+
+  private static final String OWN = "the font's own";
+  private static final String MADE_SMALLER = "made smaller and heavier";
 
   /** Also what was just made. */
   private void updateAll() {

@@ -11,9 +11,11 @@ import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.EditText;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
+import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.language.Quotes;
 import dynamorph.typeset.layout.Caret;
 import dynamorph.typeset.layout.CaretPlace;
 import dynamorph.typeset.layout.TextLayout;
@@ -84,8 +86,38 @@ final class TextKeys {
         || typed.charAt(0) == 0x7F) {
       return;
     }
-    insert(typed);
+    insert(asTheLanguageHasIt(typed));
     event.consume();
+  }
+
+  /** Straight quotation marks become those of the language, unless that is turned off. */
+  private String asTheLanguageHasIt(String typed) {
+    boolean straight = typed.equals("\"") || typed.equals("'");
+    if (!straight || !workspace.typographicQuotesProperty().get()) {
+      return typed;
+    }
+    return editing()
+        .map(at -> {
+          int start = at.range().start();
+          String before = at.story().text(new TextRange(0, start));
+          int line = before.lastIndexOf('\n') + 1;
+          return Quotes.of(languageAt(at, start)).mark(typed.charAt(0), before.substring(line));
+        })
+        .orElse(typed);
+  }
+
+  private String languageAt(Editing at, int offset) {
+    int index = at.story().paragraphAt(offset);
+    Paragraph paragraph = at.story().paragraphs().get(index);
+    ResolvedLayer look = Cascade.of(workspace.project()).resolve(at.layer());
+    int end = at.story().startOf(index);
+    for (int span = 0; span < paragraph.spans().size(); span++) {
+      end += paragraph.spans().get(span).length();
+      if (offset <= end) {
+        return look.paragraphs().get(index).spans().get(span).type().language();
+      }
+    }
+    return workspace.project().language();
   }
 
   /** Handles a key; returns whether it meant something here. */
@@ -111,6 +143,7 @@ final class TextKeys {
           place(at, event.isShortcutDown() ? at.story().length() : lineEdge(at, false), extend);
       case BACK_SPACE -> delete(at, true, word);
       case DELETE -> delete(at, false, word);
+      case TAB -> insert("\t");
       case ENTER -> insert(event.isShiftDown() ? "\u2028" : "\n");
       case A -> {
         return command(event, () -> select(at.layer().id(), 0, at.story().length()));

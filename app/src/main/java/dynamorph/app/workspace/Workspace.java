@@ -41,6 +41,7 @@ public final class Workspace {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>(Selection.NONE);
   private final BooleanProperty hiddenLetters = new SimpleBooleanProperty();
+  private final BooleanProperty typographicQuotes = new SimpleBooleanProperty(true);
   private final BooleanProperty spellingShown = new SimpleBooleanProperty(true);
   private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.SELECT);
   private final ObjectProperty<Optional<StyleId>> pickedStyle =
@@ -108,6 +109,11 @@ public final class Workspace {
   /** Whether misspelt words are marked. */
   public BooleanProperty spellingShownProperty() {
     return spellingShown;
+  }
+
+  /** Whether straight quotation marks become those of the language while typing. */
+  public BooleanProperty typographicQuotesProperty() {
+    return typographicQuotes;
   }
 
   public ObjectProperty<Tool> toolProperty() {

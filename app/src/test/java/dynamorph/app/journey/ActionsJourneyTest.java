@@ -35,6 +35,8 @@ class ActionsJourneyTest extends JourneyTest {
           "Take in a font\u2026",
           "Rename the text\u2026",
           "Shortcuts",
+          "Find and replace",
+          "Fonts in this project",
           "Undo",
           "Redo");
 

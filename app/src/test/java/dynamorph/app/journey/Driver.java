@@ -122,6 +122,26 @@ final class Driver {
     return window.actions().all();
   }
 
+  dynamorph.app.stage.StageView stage() {
+    return window.stage();
+  }
+
+  dynamorph.app.spelling.SpellingService spelling() {
+    return window.spelling();
+  }
+
+  /** The middle of the right side of a text's box, on the screen. */
+  Point2D sideOf(String id) {
+    Scene.Found found = window.stage().scene().orElseThrow().find(new LayerId(id)).orElseThrow();
+    Box box = found.text().layout().box();
+    var place = found.text().toArtboard(box.right(), box.height() / 2);
+    return window
+        .stage()
+        .localToScreen(
+            window.stage().view().toPixelX(found.board().artboard().x() + place.getX()) + 4,
+            window.stage().view().toPixelY(found.board().artboard().y() + place.getY()));
+  }
+
   Project project() {
     return workspace().project();
   }
@@ -188,6 +208,11 @@ final class Driver {
     });
     robot.interact(() -> {});
     return node;
+  }
+
+  /** Whether what a query finds is there to be seen. */
+  boolean isShown(String query) {
+    return robot.lookup(query).queryAll().stream().anyMatch(Driver::isInTheOpen);
   }
 
   private static boolean isInTheOpen(Node node) {

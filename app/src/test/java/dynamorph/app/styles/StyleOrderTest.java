@@ -22,9 +22,24 @@ class StyleOrderTest {
         StyleOrder.of(LongHour.project().styles(), _ -> true);
     assertThat(groups.keySet()).containsExactly("", "Panels", "Labels", "Screen");
     assertThat(shown(groups.get("Panels")))
-        .containsExactly("Enamel title", "Subtitle", "Notice", "Panel body", ">Panel heading");
+        .containsExactly(
+            "Enamel title",
+            "Subtitle",
+            "Notice",
+            "Panel body",
+            ">Panel heading",
+            ">Column text",
+            ">>Column opening",
+            ">>Steps",
+            "Lead-in");
     assertThat(shown(groups.get("Labels")))
-        .containsExactly("Label title", ">Label title, loan", "Label text", "Material");
+        .containsExactly(
+            "Label title",
+            ">Label title, loan",
+            "Label text",
+            ">Label text, Arabic",
+            ">Label text, Japanese",
+            "Material");
   }
 
   @Test

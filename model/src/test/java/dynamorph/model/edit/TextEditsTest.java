@@ -168,4 +168,22 @@ class TextEditsTest {
     assertThat(new LearnWord("Oostvoort", true).applyTo(after)).isSameAs(after);
     assertThat(new LearnWord("Oostvoort", false).applyTo(after)).isEqualTo(project);
   }
+
+  @Test
+  void aPairIsKernedBetweenItsLetters() {
+    Project once = new KernPair(new LayerId("two"), 4, -10).applyTo(project);
+    Project twice = new KernPair(new LayerId("two"), 4, -10).applyTo(once);
+    Span letter =
+        twice
+            .layer(new LayerId("two"))
+            .orElseThrow()
+            .story()
+            .paragraphs()
+            .getFirst()
+            .spans()
+            .get(1);
+    assertThat(letter.text()).isEqualTo("h");
+    assertThat(letter.local().get(Properties.KERN_AFTER.key())).contains(-20.0);
+    assertThat(new KernPair(new LayerId("two"), 0, -10).applyTo(project)).isSameAs(project);
+  }
 }

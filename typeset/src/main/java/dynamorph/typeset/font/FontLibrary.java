@@ -198,12 +198,26 @@ public final class FontLibrary implements AutoCloseable {
         key(family), _ -> FontFacts.of(match(family, 400, Slant.UPRIGHT).face()));
   }
 
-  /** The weights a family has, ascending; all hundreds where the machine does not say. */
+  /**
+   * The weights a family has, ascending; the hundreds of its axis for a variable font, and all
+   * hundreds where the machine does not say.
+   */
   public List<Integer> weights(String family) {
     List<Cut> known = cuts.get(key(family));
-    return known != null
-        ? known.stream().map(Cut::weight).sorted().distinct().toList()
-        : Stream.iterate(100, weight -> weight <= 900, weight -> weight + 100).toList();
+    Stream<Integer> hundreds = Stream.iterate(100, weight -> weight <= 900, weight -> weight + 100);
+    if (known == null) {
+      return hundreds.toList();
+    }
+    if (known.size() == 1) {
+      for (HarfBuzzFont.Axis axis : match(family, 400, Slant.UPRIGHT).face().axes()) {
+        if (axis.tag().equals("wght")) {
+          return hundreds
+              .filter(weight -> weight >= axis.least() && weight <= axis.most())
+              .toList();
+        }
+      }
+    }
+    return known.stream().map(Cut::weight).sorted().distinct().toList();
   }
 
   private FontMatch find(FontWish wanted) {

@@ -4,8 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dynamorph.model.Asset;
+import dynamorph.model.cascade.FontWish;
+import dynamorph.model.value.AxisSettings;
+import dynamorph.model.value.ScriptFonts;
 import dynamorph.model.value.Slant;
 import dynamorph.typeset.Setting;
+import dynamorph.typeset.harfbuzz.HarfBuzzFont;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
@@ -75,6 +79,44 @@ class FontLibraryTest {
             "Caveat",
             "Amiri",
             "Noto Sans JP");
+  }
+
+  @Test
+  void aVariableFontIsTakenAtItsPlace() {
+    assertThat(fonts.weights("Fraunces")).startsWith(100).endsWith(900).hasSize(9);
+    FontFace light = fonts.match("Fraunces", 200, Slant.UPRIGHT).face();
+    FontFace heavy = fonts.match("Fraunces", 850, Slant.UPRIGHT).face();
+    assertThat(light.weight()).isEqualTo(200);
+    assertThat(heavy.shaping().advance(heavy.glyph('n')))
+        .isGreaterThan(light.shaping().advance(light.glyph('n')));
+    assertThat(light.axes())
+        .extracting(HarfBuzzFont.Axis::tag)
+        .contains("wght", "opsz", "SOFT", "WONK");
+    FontWish soft =
+        new FontWish(
+            "Fraunces",
+            400,
+            100,
+            Slant.UPRIGHT,
+            AxisSettings.parse("SOFT=900, opsz=9"),
+            ScriptFonts.NONE);
+    assertThat(fonts.match(soft).face())
+        .isNotSameAs(fonts.match("Fraunces", 400, Slant.UPRIGHT).face());
+    assertThat(fonts.match(soft)).isSameAs(fonts.match(soft));
+    assertThat(fonts.facts("Fraunces").variable()).isTrue();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "EB Garamond, SERIF",
+    "Source Sans 3, SANS_SERIF",
+    "Anton, SANS_SERIF",
+    "Fraunces, SERIF",
+    "Caveat, HANDWRITTEN"
+  })
+  void familiesAreSortedByTheShapeOfTheirLetters(String family, FontFacts.FontClass kind) {
+    assertThat(fonts.facts(family).fontClass()).isEqualTo(kind);
+    assertThat(fonts.facts(family).scripts()).contains(FontFacts.FontScript.LATIN);
   }
 
   @ParameterizedTest

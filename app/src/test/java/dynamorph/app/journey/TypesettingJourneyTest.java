@@ -1,0 +1,292 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.app.workspace.Selection;
+import dynamorph.model.LayerId;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.ChangeStyle;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.Property;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Breaker;
+import dynamorph.model.value.StylisticSets;
+import dynamorph.typeset.layout.Line;
+import dynamorph.typeset.layout.TextLayout;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.Test;
+
+/** One piece of text is made right. */
+class TypesettingJourneyTest extends JourneyTest {
+  private TextLayout layout(String id) {
+    return driver.stage().scene().orElseThrow().find(new LayerId(id)).orElseThrow().text().layout();
+  }
+
+  private <T> T value(String id, Property<T> property) {
+    TextLayer layer = driver.layer(id);
+    var paragraph = layer.story().paragraphs().getFirst();
+    return Cascade.of(driver.project())
+        .values(layer, paragraph, paragraph.spans().getFirst())
+        .get(property.key())
+        .orElseThrow();
+  }
+
+  private Selection.Cursor cursor() {
+    return driver.workspace().selection().cursor().orElseThrow();
+  }
+
+  private void edit(String id, int from, int to) {
+    driver
+        .robot()
+        .interact(() -> {
+          driver.workspace().selectionProperty().set(Selection.editing(new LayerId(id), from, to));
+          driver.stage().requestFocus();
+        });
+    driver.settle();
+  }
+
+  private void open(String fold) {
+    driver.robot().clickOn(driver.reveal("#inspector #" + fold));
+    driver.settle();
+  }
+
+  private <T> void choose(String id, T value) {
+    Node node = driver.reveal("#inspector #" + id);
+    driver.robot().interact(() -> choose((ComboBox<?>) node, value));
+    driver.settle();
+  }
+
+  @SuppressWarnings("unchecked") // the box of a property holds its values
+  private static <T> void choose(ComboBox<?> box, T value) {
+    ((ComboBox<T>) box).setValue(value);
+  }
+
+  @Test
+  void textOfBothDirectionsIsEditedAsTheEyeSeesIt() {
+    String id = "languages-four";
+    String text = driver.layer(id).story().text();
+    int arabic = text.indexOf('\u0627');
+    edit(id, arabic - 2, arabic - 2);
+    double x = layout(id).caretAt(cursor().caret()).x();
+    for (int step = 0; step < 5; step++) {
+      driver.robot().push(KeyCode.RIGHT);
+      Line line = layout(id).lines().get(layout(id).lineAt(cursor().caret()));
+      double moved =
+          layout(id)
+              .caretAt(
+                  new dynamorph.typeset.layout.CaretPlace(cursor().caret(), cursor().trailing()))
+              .x();
+      assertThat(moved).as("step " + step + " on " + line.start()).isGreaterThan(x);
+      x = moved;
+    }
+    assertThat(cursor().caret()).as("inside the Arabic word").isGreaterThan(arabic);
+    driver.robot().push(KeyCode.HOME).press(KeyCode.SHIFT).push(KeyCode.END);
+    driver.robot().release(KeyCode.SHIFT);
+    assertThat(layout(id).selection(cursor().range())).isNotEmpty();
+    edit(id, arabic + 6, arabic + 6);
+    driver.robot().push(KeyCode.BACK_SPACE);
+    driver.settle();
+    assertThat(driver.layer(id).story().text())
+        .isEqualTo(text.substring(0, arabic + 5) + text.substring(arabic + 6));
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void threePressesSelectALineAndFourAParagraph() {
+    driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("label-3-text"))));
+    driver.robot().interact(driver.stage()::fitSelection);
+    driver.settle();
+    driver.robot().sleep(500);
+    driver.robot().moveTo(driver.middleOf("label-3-text"));
+    for (int press = 0; press < 3; press++) {
+      driver.robot().clickOn(MouseButton.PRIMARY);
+    }
+    driver.settle();
+    String text = driver.layer("label-3-text").story().text();
+    assertThat(cursor().range().length()).isBetween(10, text.length() - 1);
+    driver.robot().clickOn(MouseButton.PRIMARY);
+    driver.settle();
+    assertThat(cursor().range().length()).isEqualTo(text.length());
+  }
+
+  @Test
+  void aColumnIsJustified() {
+    driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("label-6-text"))));
+    driver.settle();
+    choose("alignment", Alignment.JUSTIFIED);
+    open("fold-breaker");
+    choose("breaker", Breaker.WHOLE_PARAGRAPH);
+    open("fold-hyphenate");
+    driver.robot().clickOn(driver.reveal("#inspector #hyphenate"));
+    driver.settle();
+    assertThat(value("label-6-text", Properties.HYPHENATE)).isTrue();
+    TextLayout layout = layout("label-6-text");
+    for (Line line : layout.lines()) {
+      if (!line.endsParagraph()) {
+        assertThat(line.width())
+            .isEqualTo(layout.width(), org.assertj.core.api.Assertions.within(0.05));
+      }
+    }
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void featuresOfTheFontAreChosenAndAPropertyIsFoundByItsName() {
+    driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("label-6-text"))));
+    driver.settle();
+    open("fold-ligatures");
+    driver.robot().clickOn(driver.reveal("#inspector #feature-ss01"));
+    driver.settle();
+    assertThat(value("label-6-text", Properties.STYLISTIC_SETS))
+        .isEqualTo(StylisticSets.parse("1"));
+    assertThat(driver.robot().lookup("#inspector #feature-ss19").queryAll())
+        .as("only what the font has is offered")
+        .isEmpty();
+    TextField search = driver.robot().lookup("#inspector #find-property").query();
+    driver.robot().clickOn(driver.reveal(search)).write("discretionary");
+    driver.settle();
+    CheckBox rare = (CheckBox) driver.reveal("#inspector #discretionary-ligatures");
+    driver.robot().clickOn(rare);
+    driver.settle();
+    assertThat(value("label-6-text", Properties.LIGATURES_RARE)).isTrue();
+    assertThat(driver.isShown("#inspector #tracking"))
+        .as("what does not go by the name is out of the way")
+        .isFalse();
+  }
+
+  @Test
+  void aMissingFontIsFoundAndReplacedEverywhere() {
+    StyleId label = new StyleId("label-title");
+    driver.robot().interact(() -> driver.workspace().apply(new ChangeStyle(foreign(label))));
+    driver.settle();
+    run("Fonts in this project");
+    assertThat(driver.robot().lookup(".attention").queryAllAs(javafx.scene.control.Label.class))
+        .anyMatch(state -> state.getText().contains("not on this machine"));
+    driver.robot().clickOn("#replace-font-halmer-grotesk");
+    driver.robot().clickOn("#font-search").write("anton");
+    driver.waitFor(
+        "the family is found",
+        () -> driver.robot().lookup("#font-list").<ListView<?>>query().getItems().size() == 1);
+    driver.robot().push(KeyCode.ENTER);
+    driver.robot().clickOn("#replace-font-sure");
+    driver.settle();
+    assertThat(driver.project().styles().get(label).properties().get(Properties.FONT_FAMILY.key()))
+        .contains("Anton");
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void aMisspeltWordIsMarkedCorrectedAndAnotherLearnt() {
+    Driver.needsADisplay();
+    edit("label-6-text", 0, 4);
+    driver.robot().write("Kast");
+    driver.settle();
+    driver.waitFor(
+        "the words are checked",
+        () -> driver.spelling().isIdle() && !misspelt("label-6-text").isEmpty());
+    assertThat(misspelt("label-6-text")).contains("Kast");
+    edit("label-6-text", 2, 2);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.PERIOD);
+    driver.waitFor(
+        "words are proposed", () -> !driver.robot().lookup(".suggestion").queryAll().isEmpty());
+    driver.robot().clickOn(driver.robot().lookup(".suggestion").nth(0).<Node>query());
+    driver.settle();
+    assertThat(driver.layer("label-6-text").story().text()).doesNotStartWith("Kast");
+    edit("entrance-subtitle", 0, 3);
+    driver.robot().write("Oostvort");
+    driver.settle();
+    driver.waitFor(
+        "the words are checked",
+        () -> driver.spelling().isIdle() && misspelt("entrance-subtitle").contains("Oostvort"));
+    edit("entrance-subtitle", 2, 2);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.PERIOD);
+    driver.waitFor(
+        "the word can be learnt",
+        () -> !driver.robot().lookup("Add to the words of the project").queryAll().isEmpty());
+    driver.robot().clickOn("Add to the words of the project");
+    driver.settle();
+    assertThat(driver.project().words()).containsExactly("Oostvort");
+    assertThat(misspelt("entrance-subtitle")).doesNotContain("Oostvort");
+  }
+
+  private dynamorph.model.style.Style foreign(StyleId id) {
+    var style = driver.project().styles().get(id);
+    return style.withProperties(style.properties().with(Properties.FONT_FAMILY, "Halmer Grotesk"));
+  }
+
+  private List<String> misspelt(String id) {
+    TextLayer layer = driver.layer(id);
+    var look = Cascade.of(driver.project()).resolve(layer);
+    return driver.spelling().misspelt(layer.story(), look).stream()
+        .map(dynamorph.app.spelling.SpellingService.Misspelt::word)
+        .toList();
+  }
+
+  @Test
+  void wordsAreFoundAndReplacedInTheWholeProject() {
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.F);
+    driver.robot().write("hour");
+    driver.settle();
+    ListView<?> found = driver.robot().lookup("#find-list").query();
+    int places = found.getItems().size();
+    assertThat(places).isGreaterThan(4);
+    driver.robot().clickOn("#find-replacement").write("day");
+    driver.press("replace-all");
+    assertThat(driver.layer("entrance-title").story().text()).isEqualTo("The Long day");
+    assertThat(driver.notice()).contains("Replaced in " + places + " places");
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+    driver.robot().clickOn("#find-words").push(KeyCode.ESCAPE);
+    assertThat(driver.robot().lookup("#find-pane").<Node>query().isVisible()).isFalse();
+  }
+
+  @Test
+  void aBoxIsMadeNarrowerByItsSideAndItsTextFlowsAnew() {
+    Driver.needsADisplay();
+    driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("panel-2-text"))));
+    driver.robot().interact(driver.stage()::fitSelection);
+    driver.settle();
+    int lines = layout("panel-2-text").lines().size();
+    double width = layout("panel-2-text").width();
+    var side = driver.sideOf("panel-2-text");
+    driver.robot().drag(side).moveBy(-60, 0).dropBy(-60, 0);
+    driver.settle();
+    assertThat(layout("panel-2-text").width()).isLessThan(width - 50);
+    assertThat(layout("panel-2-text").lines().size()).isGreaterThan(lines);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
+    assertThat(driver.project()).as("one step").isEqualTo(demo);
+  }
+
+  private void run(String action) {
+    driver
+        .robot()
+        .interact(() ->
+            driver.actions().stream()
+                .filter(one -> one.name().equals(action))
+                .findFirst()
+                .orElseThrow()
+                .run());
+    driver.settle();
+  }
+
+  @Test
+  void placeholderTextFillsABox() {
+    driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("panel-3-text"))));
+    run("Fill with placeholder text, Greek");
+    assertThat(layout("panel-3-text").overset()).isEmpty();
+    assertThat(layout("panel-3-text").lines().stream().map(Line::x).distinct()).hasSize(2);
+    assertThat(value("panel-3-text", Properties.LANGUAGE)).isEqualTo("el");
+  }
+}

@@ -1,0 +1,150 @@
+package dynamorph.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Texts set from the command line, one by one and many in a batch. */
+class TypesetCommandTest {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final String PROSE =
+      "The restoration of the clockwork took seven painstaking years of uninterrupted labour.";
+
+  @TempDir private Path folder;
+
+  private static String run(String... arguments) {
+    StringWriter out = new StringWriter();
+    StringWriter err = new StringWriter();
+    int code = Dynamorph.run(new PrintWriter(out, true), new PrintWriter(err, true), arguments);
+    assertThat(code).as(err.toString()).isZero();
+    return out.toString();
+  }
+
+  private Path file(String name, String content) throws IOException {
+    return Files.writeString(folder.resolve(name), content);
+  }
+
+  private List<JsonNode> batch(String... requests) throws IOException {
+    Path file = file("batch.jsonl", String.join("\n", requests));
+    List<JsonNode> answers = new ArrayList<>();
+    run("typeset", "--batch", file.toString())
+        .lines()
+        .forEach(line -> answers.add(JSON.readTree(line)));
+    return answers;
+  }
+
+  @Test
+  void linesArePrintedAndDrawn() throws IOException {
+    Path text = file("text.txt", PROSE);
+    Path style = file("style.json", "{\"font-family\": \"EB Garamond\", \"size\": \"20 pt\"}");
+    Path png = folder.resolve("lines.png");
+    String[] common = {
+      "typeset", "--text", text.toString(), "--width", "200", "--style", style.toString()
+    };
+    assertThat(run(common).lines().toList())
+        .hasSizeGreaterThan(3)
+        .first()
+        .isEqualTo("The restoration of the");
+    run(with(common, "--png", png.toString()));
+    BufferedImage picture = ImageIO.read(png.toFile());
+    assertThat(picture.getWidth()).isEqualTo(2 * 224);
+    JsonNode answer = JSON.readTree(run(with(common, "--json")));
+    assertThat(answer.get("lines").get(0).get("width").doubleValue()).isBetween(150.0, 200.0);
+    assertThat(answer.get("overset").booleanValue()).isFalse();
+  }
+
+  private static String[] with(String[] common, String... more) {
+    List<String> all = new ArrayList<>(List.of(common));
+    all.addAll(List.of(more));
+    return all.toArray(String[]::new);
+  }
+
+  @Test
+  void aBatchAnswersEachRequestOnItsLine() throws IOException {
+    List<JsonNode> answers =
+        batch(
+            "{\"text\": \"Wave\", \"font\": \"EB Garamond\", \"size\": 20}",
+            "{\"text\": \"x\", \"width\": -1}",
+            "no request",
+            "{\"text\": \"x\", \"widht\": 4}",
+            "{\"text\": \"a\\r\\nb \\ud800\", \"width\": 0}");
+    assertThat(answers).hasSize(5);
+    JsonNode glyphs = answers.getFirst().get("lines").get(0).get("runs").get(0).get("glyphs");
+    assertThat(glyphs).hasSize(4);
+    double sum = 0;
+    for (JsonNode glyph : glyphs) {
+      assertThat(glyph.get("x").doubleValue()).isEqualTo(sum, within(0.001));
+      sum += glyph.get("advance").doubleValue();
+    }
+    assertThat(answers.get(1).get("error").stringValue()).contains("width");
+    assertThat(answers.get(2).get("error").stringValue()).contains("JSON");
+    assertThat(answers.get(3).get("error").stringValue()).contains("widht");
+    JsonNode lines = answers.get(4).get("lines");
+    assertThat(lines.get(1).get("start").intValue()).as("a pair of line ends is two").isEqualTo(3);
+  }
+
+  @Test
+  void whatUnicodeAndTheLanguageSayIsShown() throws IOException {
+    JsonNode answer =
+        batch(
+                "{\"text\": \"hyphenation \u05D0\u05D1 1\", \"language\": \"en-US\", \"show\":"
+                    + " [\"breaks\", \"graphemes\", \"words\", \"levels\", \"hyphens\"]}")
+            .getFirst();
+    assertThat(answer.get("hyphens").toString()).isEqualTo("[2,6]");
+    assertThat(answer.get("breaks").toString()).isEqualTo("[12,15,16]");
+    assertThat(answer.get("levels").get(12).intValue()).isEqualTo(1);
+    assertThat(answer.get("graphemes")).hasSize(17);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"line", "paragraph"})
+  void bothBreakersKeepTheMeasure(String breaker) throws IOException {
+    JsonNode answer =
+        batch(
+                "{\"text\": \"%s\", \"width\": 150, \"align\": \"justified\", \"hyphenate\": true,"
+                        .formatted(PROSE)
+                    + " \"language\": \"en-GB\", \"breaker\": \"%s\"}".formatted(breaker))
+            .getFirst();
+    int expected = 0;
+    for (JsonNode line : answer.get("lines")) {
+      assertThat(line.get("width").doubleValue()).isLessThanOrEqualTo(150.02);
+      assertThat(line.get("start").intValue()).isEqualTo(expected);
+      expected = line.get("end").intValue();
+    }
+    assertThat(expected).isEqualTo(PROSE.length());
+  }
+
+  @Test
+  void theFallbackCanBeLeftOut() throws IOException {
+    List<JsonNode> answers =
+        batch(
+            "{\"text\": \"\u6642\", \"font\": \"EB Garamond\"}",
+            "{\"text\": \"\u6642\", \"font\": \"EB Garamond\", \"fallback\": false}");
+    assertThat(answers.getFirst().get("missing")).isEmpty();
+    assertThat(answers.getLast().get("missing").get(0).stringValue()).isEqualTo("U+6642");
+  }
+
+  @Test
+  void fontsAreListedWithTheirFeatures() {
+    JsonNode fonts =
+        JSON.readTree(run("fonts", "--json", "--shipped", "--family", "garamond")).get("families");
+    assertThat(fonts).hasSize(1);
+    assertThat(fonts.get(0).get("features").toString()).contains("\"Small capitals\"");
+    assertThat(fonts.get(0).get("axes")).isEmpty();
+  }
+}
