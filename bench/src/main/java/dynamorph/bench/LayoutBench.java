@@ -74,6 +74,7 @@ public class LayoutBench {
   private Story seenStory;
   private Story longStory;
   private int round;
+  private double size = SIZE;
 
   /** New prose for each round. */
   @State(Scope.Benchmark)
@@ -106,7 +107,7 @@ public class LayoutBench {
     seen = prose.paragraphs(PARAGRAPHS, WORDS);
     seenStory = Story.of(String.join("\n", seen));
     longStory = Story.of(String.join("\n", prose.paragraphs(STORY_PARAGRAPHS, WORDS)));
-    columns(longStory, longStory);
+    columns(longStory);
   }
 
   @TearDown(Level.Trial)
@@ -161,6 +162,12 @@ public class LayoutBench {
   }
 
   @Benchmark
+  public double sizeSkia() {
+    size = SIZE + round++ * 1e-4;
+    return skia(seen, 300);
+  }
+
+  @Benchmark
   public double widthSkia() {
     return skia(seen, (float) width());
   }
@@ -170,12 +177,13 @@ public class LayoutBench {
     return measurer(seen, (float) width());
   }
 
-  /** One letter typed into a story of 20,000 words in columns. */
+  /** One letter typed into a story of 20,000 words in columns, each time at another place. */
   @Benchmark
   public int typeIntoLongStory() {
-    int at = longStory.length() / 2;
-    longStory = longStory.replace(TextRange.caret(at), "e");
-    return lines(columns(longStory, longStory));
+    int at = longStory.length() / 2 + round % 400;
+    String letter = String.valueOf((char) ('a' + round++ / 400 % 26));
+    Story typed = longStory.replace(TextRange.caret(at), letter);
+    return lines(columns(typed));
   }
 
   /** A width that no cache has: another one for each round. */
@@ -195,7 +203,7 @@ public class LayoutBench {
     return layout(story, values, frame);
   }
 
-  private TextLayout columns(Story story, Story shown) {
+  private TextLayout columns(Story story) {
     PropertySet values =
         PropertySet.EMPTY
             .with(Properties.FONT_FAMILY, FAMILY)
@@ -208,7 +216,7 @@ public class LayoutBench {
             .with(Properties.BOX_WIDTH, 2400.0)
             .with(Properties.BOX_HEIGHT, 6000.0)
             .with(Properties.COLUMNS, 8.0);
-    return layout(shown, values, frame);
+    return layout(story, values, frame);
   }
 
   private TextLayout layout(Story story, PropertySet values, PropertySet frame) {
@@ -234,7 +242,7 @@ public class LayoutBench {
   private double skia(List<String> paragraphs, float width) {
     double sum = 0;
     for (String text : paragraphs) {
-      try (TextStyle style = new TextStyle().setFontFamily(FAMILY).setFontSize((float) SIZE);
+      try (TextStyle style = new TextStyle().setFontFamily(FAMILY).setFontSize((float) size);
           ParagraphStyle settings =
               new ParagraphStyle()
                   .setAlignment(io.github.humbleui.skija.paragraph.Alignment.JUSTIFY);

@@ -75,7 +75,12 @@ public record ParagraphLook(
       int row,
       double zone,
       boolean lastWord,
-      double cost) {}
+      double cost) {
+    /** The same, but for what does not decide where words may be divided. */
+    public Hyphenation withoutZone() {
+      return new Hyphenation(on, shortest, before, after, 0, 0, lastWord, 0);
+    }
+  }
 
   /** How far punctuation stands out, 0 to 1 of its full amount. */
   public record Hanging(double start, double end) {

@@ -32,6 +32,7 @@ final class LineModel {
   private final double[] endStretch;
   private final double[] endShrink;
   private final int[] starts;
+  private final double scale;
 
   /**
    * @param first first unit of the first line
@@ -54,6 +55,7 @@ final class LineModel {
     this.rag = RAG * measures.lookAt(0).size();
     this.sameFrom = sameFrom;
     this.tabs = tabs;
+    this.scale = 1;
     int places = candidates.count() + 1;
     this.starts = new int[places];
     this.startWidth = new double[places];
@@ -82,6 +84,35 @@ final class LineModel {
         }
       }
     }
+  }
+
+  private LineModel(
+      LineModel of,
+      double scale,
+      Measures measures,
+      ParagraphLook settings,
+      int sameFrom,
+      Tabs tabs) {
+    this.candidates = of.candidates;
+    this.measures = measures;
+    this.settings = settings;
+    this.justified = of.justified;
+    this.rag = RAG * measures.lookAt(0).size();
+    this.sameFrom = sameFrom;
+    this.tabs = tabs;
+    this.startWidth = of.startWidth;
+    this.startStretch = of.startStretch;
+    this.startShrink = of.startShrink;
+    this.endWidth = of.endWidth;
+    this.endStretch = of.endStretch;
+    this.endShrink = of.endShrink;
+    this.starts = of.starts;
+    this.scale = of.scale * scale;
+  }
+
+  /** The same lines at another size, in a paragraph that may differ in its indents. */
+  LineModel at(double factor, Measures measures, ParagraphLook settings, int sameFrom, Tabs tabs) {
+    return new LineModel(this, factor, measures, settings, sameFrom, tabs);
   }
 
   /** How far the sign at the start of a line hangs out. */
@@ -149,19 +180,18 @@ final class LineModel {
 
   /** Width of a line at its best spacing, less what hangs out. */
   double width(int from, int to) {
-    if (tabs != null && tabs.between(starts[from], ink(to))) {
-      double plain = endWidth[to] - startWidth[from];
-      return plain + tabs.width(starts[from], ink(to));
-    }
-    return endWidth[to] - startWidth[from];
+    double plain = (endWidth[to] - startWidth[from]) * scale;
+    return tabs != null && tabs.between(starts[from], ink(to))
+        ? plain + tabs.width(starts[from], ink(to))
+        : plain;
   }
 
   double stretch(int from, int to) {
-    return justified ? endStretch[to] - startStretch[from] : rag;
+    return justified ? (endStretch[to] - startStretch[from]) * scale : rag;
   }
 
   double shrink(int from, int to) {
-    return justified ? endShrink[to] - startShrink[from] : 0;
+    return justified ? (endShrink[to] - startShrink[from]) * scale : 0;
   }
 
   /** Whether a line fits a room without being shrunk. */

@@ -39,6 +39,7 @@ final class Measures {
   private final double[] spaces;
   private final double[] gaps;
   private final boolean spacedOut;
+  private final double scale;
   private final Justification limits;
 
   Measures(ShapedParagraph shaped, List<TypeLook> looks, Justification limits) {
@@ -56,7 +57,30 @@ final class Measures {
       extra |= look.spacing().letterExtra() != 0;
     }
     this.spacedOut = extra;
+    this.scale = 1;
     measure();
+  }
+
+  private Measures(Measures of, double scale, List<TypeLook> looks) {
+    this.shaped = of.shaped;
+    this.looks = looks;
+    this.limits = of.limits;
+    this.widths = of.widths;
+    this.stretches = of.stretches;
+    this.shrinks = of.shrinks;
+    this.spaces = of.spaces;
+    this.gaps = of.gaps;
+    this.spacedOut = of.spacedOut;
+    this.scale = of.scale * scale;
+  }
+
+  /**
+   * The same text at another size; everything is proportional to it, so nothing is measured anew.
+   *
+   * @param looks at that size
+   */
+  Measures at(double factor, List<TypeLook> looks) {
+    return new Measures(this, factor, looks);
   }
 
   private void measure() {
@@ -176,23 +200,23 @@ final class Measures {
 
   /** Width from one unit to another at best spacing, everything included. */
   double width(int start, int end) {
-    return widths[end] - widths[start];
+    return (widths[end] - widths[start]) * scale;
   }
 
   /**
    * Width of a line's content: without the space that letter spacing puts behind its last letter.
    */
   double lineWidth(int start, int ink) {
-    double width = widths[ink] - widths[start];
+    double width = (widths[ink] - widths[start]) * scale;
     return spacedOut && ink > start ? width - behind(ink) : width;
   }
 
   double stretch(int start, int ink) {
-    return stretches[ink] - stretches[start];
+    return (stretches[ink] - stretches[start]) * scale;
   }
 
   double shrink(int start, int ink) {
-    return shrinks[ink] - shrinks[start];
+    return (shrinks[ink] - shrinks[start]) * scale;
   }
 
   /**
@@ -203,8 +227,8 @@ final class Measures {
         ends ? lineWidth(start, ink) : width(start, ink),
         stretch(start, ink),
         shrink(start, ink),
-        spaces[ink] - spaces[start],
-        gaps == null ? 0 : gaps[ink] - gaps[start]);
+        (spaces[ink] - spaces[start]) * scale,
+        gaps == null ? 0 : (gaps[ink] - gaps[start]) * scale);
   }
 
   private double behind(int ink) {

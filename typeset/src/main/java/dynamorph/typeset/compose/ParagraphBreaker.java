@@ -28,6 +28,8 @@ final class ParagraphBreaker {
   private int[] before = new int[256];
   private int[] nextAtPlace = new int[256];
   private int count;
+  private int lastFit;
+  private final int[] nextForced;
   private final int[] firstAtPlace;
 
   private ParagraphBreaker(LineModel model, IntToDoubleFunction room, Demerits demerits) {
@@ -39,6 +41,12 @@ final class ParagraphBreaker {
     this.hyphenStates = row == 0 ? 2 : row + 1;
     this.firstAtPlace = new int[model.places()];
     Arrays.fill(firstAtPlace, -1);
+    this.nextForced = new int[model.places()];
+    int forced = model.places() - 1;
+    for (int from = model.places() - 1; from >= 0; from--) {
+      nextForced[from] = forced;
+      forced = from > 0 && model.isForced(from) ? from : forced;
+    }
   }
 
   static Demerits demerits(LineModel model) {
@@ -108,37 +116,62 @@ final class ParagraphBreaker {
     return best < 0 ? null : path(best);
   }
 
+  /**
+   * Takes every line that can come next. Only a few of the places behind have a line that is
+   * neither too wide nor hopelessly loose: the last that fits is found from where it was the last
+   * time, and those before it are taken while there is hope.
+   */
   private void extend(int state, double limit) {
     int from = place[state];
     double width = room.applyAsDouble(line[state]);
     double loosest = Demerits.ratioFor(limit - total[state]);
     int nextLine = Math.min(line[state] + 1, lineStates - 1);
     boolean mayHyphenate = row == 0 || hyphens[state] < row;
-    boolean any = false;
-    for (int to = from + 1; to < model.places(); to++) {
-      boolean hyphen = model.isHyphen(to);
-      if (hyphen && !mayHyphenate) {
+    int last = lastThatFits(from, width);
+    int first = firstAllowed(from, mayHyphenate);
+    if (last < first) {
+      take(state, from, first, width, nextLine, limit);
+      return;
+    }
+    for (int to = last; to >= first; to--) {
+      boolean allowed = mayHyphenate || !model.isHyphen(to);
+      if (!allowed || !model.canFit(from, to, width)) {
         continue;
       }
       double lack = width - model.width(from, to);
       boolean flush = model.isEnd(to) || model.isForced(to);
-      boolean hopeless = !flush && lack > LineModel.SLACK && isBeyond(loosest, from, to, lack);
-      if (hopeless) {
-        any = true;
-        continue;
+      if (!flush && lack > LineModel.SLACK && isBeyond(loosest, from, to, lack)) {
+        return;
       }
-      boolean fits = lack >= 0 || model.canFit(from, to, width);
-      if (!fits && any && !hyphen) {
-        break;
-      }
-      if (fits || !any) {
-        take(state, from, to, width, nextLine, hyphen, limit);
-      }
-      any = true;
-      if (model.isForced(to)) {
+      take(state, from, to, width, nextLine, limit);
+    }
+  }
+
+  /** A line that fits nowhere ends at the first place where it may. */
+  private int firstAllowed(int from, boolean mayHyphenate) {
+    int to = from + 1;
+    while (!mayHyphenate && model.isHyphen(to) && !model.isEnd(to)) {
+      to++;
+    }
+    return to;
+  }
+
+  private int lastThatFits(int from, double width) {
+    int last = Math.max(from, Math.min(lastFit, model.places() - 1));
+    while (last > from && !model.canFit(from, last, width)) {
+      last--;
+    }
+    // a hyphen may fit no more where the word as a whole does
+    for (int to = last + 1; to < model.places(); to++) {
+      if (model.canFit(from, to, width)) {
+        last = to;
+      } else if (!model.isHyphen(to)) {
         break;
       }
     }
+    lastFit = last;
+    int forced = nextForced[from];
+    return Math.min(last, forced);
   }
 
   private boolean isBeyond(double loosest, int from, int to, double lack) {
@@ -146,8 +179,8 @@ final class ParagraphBreaker {
         && lack > loosest * model.stretch(from, to) + LineModel.SLACK;
   }
 
-  private void take(
-      int state, int from, int to, double width, int nextLine, boolean hyphen, double limit) {
+  private void take(int state, int from, int to, double width, int nextLine, double limit) {
+    boolean hyphen = model.isHyphen(to);
     double ratio = model.ratio(from, to, width);
     int own = Demerits.fitness(ratio);
     double sum =

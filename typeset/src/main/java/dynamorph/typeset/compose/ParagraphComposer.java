@@ -3,7 +3,9 @@ package dynamorph.typeset.compose;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.model.cascade.ParagraphLook;
+import dynamorph.model.cascade.Spacing;
 import dynamorph.model.cascade.TypeLook;
+import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Breaker;
 import dynamorph.typeset.font.FontFace;
 import dynamorph.typeset.font.FontLibrary;
@@ -30,12 +32,34 @@ public final class ParagraphComposer {
 
   private static final int HYPHENS = 20_000;
 
+  /** Sizes are told in proportion to the first, which must not be nothing. */
+  private static final double SMALLEST = 1e-6;
+
   /** Steps in which the narrowest balanced measure is looked for. */
   private static final int BALANCE_STEPS = 12;
 
   private record ComposeKey(ParagraphKey paragraph, double measure, double width, String mark) {}
 
   private record MeasuredKey(ParagraphKey paragraph, String mark) {}
+
+  /** What widths at a size of 1 depend on. */
+  private record CoreKey(
+      ShapeKey shape,
+      List<TypeLook> looks,
+      ParagraphLook.Justification justification,
+      ParagraphLook.Hanging hanging,
+      ParagraphLook.Hyphenation hyphenation,
+      boolean justified,
+      int first) {
+    /** Told apart by the words alone, since the rest rarely differs by itself. */
+    @Override
+    public int hashCode() {
+      return shape.hashCode();
+    }
+  }
+
+  /** Widths at a size of 1, which hold for every size. */
+  private record Core(Measures measures, LineModel model) {}
 
   private record Measured(Measures measures, Start start, Tabs tabs, LineModel model) {}
 
@@ -60,6 +84,11 @@ public final class ParagraphComposer {
           .maximumWeight(MEASURED_UNITS)
           .weigher((MeasuredKey key, Measured _) -> key.paragraph.text().length() + 16)
           .build();
+  private final Cache<CoreKey, Core> cores =
+      Caffeine.newBuilder()
+          .maximumWeight(MEASURED_UNITS)
+          .weigher((CoreKey key, Core _) -> key.shape.text().length() + 16)
+          .build();
   private final Cache<HyphenKey, Double> hyphens =
       Caffeine.newBuilder().maximumSize(HYPHENS).build();
   private final Cache<ComposeKey, ComposedParagraph> composed =
@@ -80,8 +109,12 @@ public final class ParagraphComposer {
 
   /** Where the lines of a paragraph may end. */
   public Candidates candidates(ParagraphKey paragraph) {
+    return candidates(paragraph.shapeKey(), paragraph.settings().hyphenation());
+  }
+
+  private Candidates candidates(ShapeKey paragraph, ParagraphLook.Hyphenation settings) {
     return candidates.get(
-        new CandidatesKey(paragraph.shapeKey(), paragraph.settings().hyphenation()),
+        new CandidatesKey(paragraph, settings.withoutZone()),
         key -> Candidates.of(shape(key.paragraph), key.settings, languages));
   }
 
@@ -152,28 +185,66 @@ public final class ParagraphComposer {
   private Measured measure(MeasuredKey key) {
     ParagraphKey paragraph = key.paragraph;
     ParagraphLook settings = paragraph.settings();
-    ShapedParagraph text = shape(paragraph.shapeKey());
-    Measures measures = new Measures(text, paragraph.looks(), settings.justification());
+    ShapeKey shapeKey = paragraph.shapeKey();
+    ShapedParagraph text = shape(shapeKey);
     Start start = start(paragraph, key.mark, text);
+    double size = Math.max(SMALLEST, paragraph.first().size());
+    CoreKey coreKey =
+        new CoreKey(
+            shapeKey,
+            paragraph.looks().stream().map(look -> inProportion(look, size)).toList(),
+            settings.justification(),
+            settings.hanging(),
+            settings.hyphenation().withoutZone(),
+            settings.alignment() == Alignment.JUSTIFIED,
+            start.first);
+    Core core = cores.getIfPresent(coreKey);
+    if (core == null) {
+      core = cores.get(coreKey, wanted -> core(wanted, text, settings));
+    }
+    Measures measures = core.measures.at(size, paragraph.looks());
     Tabs tabs =
         text.text().indexOf('\t') < 0
             ? null
             : new Tabs(
                 measures, settings.tabs(), start.first, start.indent(0), start.indent(start.deep));
+    LineModel model = core.model.at(size, measures, settings, start.deep, tabs);
+    return new Measured(measures, start, tabs, model);
+  }
+
+  /** What widths depend on, all sizes being shares of the first. */
+  private static TypeLook inProportion(TypeLook look, double size) {
+    Spacing spacing = look.spacing();
+    return new TypeLook(
+        look.font(),
+        look.size() / size,
+        new Spacing(
+            0,
+            spacing.tracking(),
+            spacing.kerning(),
+            spacing.kernAfter(),
+            spacing.wordSpacing(),
+            0),
+        look.forms(),
+        look.language());
+  }
+
+  private Core core(CoreKey key, ShapedParagraph text, ParagraphLook settings) {
+    Measures measures = new Measures(text, key.looks, key.justification);
     Candidates places =
         text.text().isEmpty()
             ? new Candidates(new int[0], new int[0], new boolean[0], new boolean[0])
-            : candidates(paragraph);
+            : candidates(key.shape, settings.hyphenation());
     LineModel model =
         new LineModel(
             places,
             measures,
             settings,
-            start.first,
-            start.deep,
-            unit -> hyphenWidth(paragraph, measures, unit),
-            tabs);
-    return new Measured(measures, start, tabs, model);
+            key.first,
+            1,
+            unit -> hyphenWidth(key.looks, measures, unit),
+            null);
+    return new Core(measures, model);
   }
 
   private static IntToDoubleFunction room(ParagraphLook settings, Start start, double measure) {
@@ -229,9 +300,9 @@ public final class ParagraphComposer {
   }
 
   /** Width of a hyphen behind the letter before a unit, kerned to it. */
-  private double hyphenWidth(ParagraphKey paragraph, Measures measures, int unit) {
+  private double hyphenWidth(List<TypeLook> looks, Measures measures, int unit) {
     int span = measures.spanAt(unit - 1);
-    TypeLook look = paragraph.looks().get(span);
+    TypeLook look = looks.get(span);
     ShapeKey.SpanType type = measures.shaped().key().spans().get(span).withLength(0);
     char before = measures.shaped().text().charAt(unit - 1);
     HyphenKey key = new HyphenKey(type, before);
