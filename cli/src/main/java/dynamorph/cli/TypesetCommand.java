@@ -2,9 +2,12 @@ package dynamorph.cli;
 
 import dynamorph.formats.file.SafeFile;
 import java.io.BufferedReader;
+import java.io.FilterWriter;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,7 +18,9 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonGenerator;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectWriter;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -25,6 +30,8 @@ import tools.jackson.databind.node.ObjectNode;
     mixinStandardHelpOptions = true)
 final class TypesetCommand implements Callable<Integer> {
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
+  private static final ObjectWriter PRETTY =
+      JsonMapper.builder().build().writerWithDefaultPrettyPrinter();
 
   @Option(names = "--text", paramLabel = "FILE", description = "The text, in UTF-8.")
   private Path text;
@@ -111,7 +118,10 @@ final class TypesetCommand implements Callable<Integer> {
     }
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      Json.print(out, service.answer(asked));
+      try (JsonGenerator generator = PRETTY.createGenerator(new Unclosed(out))) {
+        service.answer(asked, generator);
+      }
+      out.println();
     } else if (png == null) {
       service.lines(asked).forEach(out::println);
     }
@@ -140,7 +150,8 @@ final class TypesetCommand implements Callable<Integer> {
             : Files.newBufferedReader(batch)) {
       for (String line = lines.readLine(); line != null; line = lines.readLine()) {
         if (!line.isBlank()) {
-          out.println(answer(service, line));
+          answer(service, line, out);
+          out.println();
           out.flush();
         }
       }
@@ -149,16 +160,33 @@ final class TypesetCommand implements Callable<Integer> {
   }
 
   /** A request that cannot be served says why, and the next one is served all the same. */
-  private static String answer(TypesetService service, String line) {
-    ObjectNode answer;
+  private static void answer(TypesetService service, String line, PrintWriter out) {
+    String refused;
     try {
-      answer = service.answer(TypesetRequest.of(MAPPER.readTree(line)));
+      TypesetRequest request = TypesetRequest.of(MAPPER.readTree(line));
+      StringWriter answer = new StringWriter();
+      try (JsonGenerator generator = MAPPER.createGenerator(answer)) {
+        service.answer(request, generator);
+      }
+      out.append(answer.getBuffer());
+      return;
     } catch (JacksonException broken) {
-      answer = Json.NODES.objectNode().put("error", "no JSON: " + broken.getOriginalMessage());
-    } catch (RuntimeException | IOException refused) {
-      String why = refused.getMessage() == null ? refused.toString() : refused.getMessage();
-      answer = Json.NODES.objectNode().put("error", why);
+      refused = "no JSON: " + broken.getOriginalMessage();
+    } catch (RuntimeException | IOException failed) {
+      refused = failed.getMessage() == null ? failed.toString() : failed.getMessage();
     }
-    return MAPPER.writeValueAsString(answer);
+    out.print(MAPPER.writeValueAsString(Json.NODES.objectNode().put("error", refused)));
+  }
+
+  /** The generator may end, the output goes on. */
+  private static final class Unclosed extends FilterWriter {
+    Unclosed(Writer out) {
+      super(out);
+    }
+
+    @Override
+    public void close() throws IOException {
+      flush();
+    }
   }
 }

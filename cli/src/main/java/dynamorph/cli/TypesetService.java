@@ -26,12 +26,13 @@ import dynamorph.typeset.layout.Typesetter;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.core.JsonGenerator;
 
 /** Sets texts that the command line asks for; keeps fonts open between requests. */
 final class TypesetService implements AutoCloseable {
@@ -55,22 +56,31 @@ final class TypesetService implements AutoCloseable {
         .toList();
   }
 
-  /** Everything about the lines. */
-  ObjectNode answer(TypesetRequest request) throws IOException {
+  /** Writes everything about the lines, as one JSON object. */
+  void answer(TypesetRequest request, JsonGenerator out) throws IOException {
     Set set = set(request);
     int[] offsets = offsets(request.text());
-    ObjectNode answer = Json.NODES.objectNode();
-    ArrayNode lines = answer.putArray("lines");
+    Map<String, int[]> shown = new LinkedHashMap<>();
+    for (String what : request.show()) {
+      shown.put(what, shown(what, set, offsets));
+    }
+    out.writeStartObject();
+    out.writeArrayPropertyStart("lines");
     for (Line line : set.layout.lines()) {
-      put(lines.addObject(), line, offsets);
+      write(out, line, offsets);
     }
-    answer.put("overset", set.layout.overset().isPresent());
-    ArrayNode missing = answer.putArray("missing");
-    set.layout.missingGlyphs().forEach(letter -> missing.add("U+%04X".formatted(letter)));
-    for (String shown : request.show()) {
-      show(answer, shown, set, offsets);
+    out.writeEndArray();
+    out.writeBooleanProperty("overset", set.layout.overset().isPresent());
+    out.writeArrayPropertyStart("missing");
+    for (int letter : set.layout.missingGlyphs()) {
+      out.writeString("U+%04X".formatted(letter));
     }
-    return answer;
+    out.writeEndArray();
+    shown.forEach((what, numbers) -> {
+      out.writeName(what);
+      out.writeArray(numbers, 0, numbers.length);
+    });
+    out.writeEndObject();
   }
 
   /** A picture of the lines, with a small margin. */
@@ -170,28 +180,33 @@ final class TypesetService implements AutoCloseable {
     return offsets;
   }
 
-  private static void put(ObjectNode node, Line line, int[] offsets) {
-    node.put("start", offsets[line.start()]);
-    node.put("end", offsets[line.end()]);
-    node.put("width", rounded(line.width()));
-    node.put("ratio", rounded(line.set().ratio()));
-    node.put("hyphenated", line.set().isHyphenated());
-    ArrayNode runs = node.putArray("runs");
+  private static void write(JsonGenerator out, Line line, int[] offsets) {
+    out.writeStartObject();
+    out.writeNumberProperty("start", offsets[line.start()]);
+    out.writeNumberProperty("end", offsets[line.end()]);
+    out.writeNumberProperty("width", rounded(line.width()));
+    out.writeNumberProperty("ratio", rounded(line.set().ratio()));
+    out.writeBooleanProperty("hyphenated", line.set().isHyphenated());
+    out.writeArrayPropertyStart("runs");
     for (GlyphRun run : line.runs()) {
-      ObjectNode own = runs.addObject();
-      own.put("font", run.face().toString());
-      own.put("direction", run.rightToLeft() ? "rtl" : "ltr");
-      ArrayNode glyphs = own.putArray("glyphs");
+      out.writeStartObject();
+      out.writeStringProperty("font", run.face().toString());
+      out.writeStringProperty("direction", run.rightToLeft() ? "rtl" : "ltr");
+      out.writeArrayPropertyStart("glyphs");
       for (int glyph = 0; glyph < run.glyphs().length; glyph++) {
-        glyphs
-            .addObject()
-            .put("id", run.glyphs()[glyph] & 0xFFFF)
-            .put("cluster", offsets[line.paragraphStart() + run.units()[glyph]])
-            .put("x", rounded(line.x() + run.x()[glyph]))
-            .put("y", rounded(run.y()[glyph]))
-            .put("advance", rounded(run.advances()[glyph]));
+        out.writeStartObject();
+        out.writeNumberProperty("id", run.glyphs()[glyph] & 0xFFFF);
+        out.writeNumberProperty("cluster", offsets[line.paragraphStart() + run.units()[glyph]]);
+        out.writeNumberProperty("x", rounded(line.x() + run.x()[glyph]));
+        out.writeNumberProperty("y", rounded(run.y()[glyph]));
+        out.writeNumberProperty("advance", rounded(run.advances()[glyph]));
+        out.writeEndObject();
       }
+      out.writeEndArray();
+      out.writeEndObject();
     }
+    out.writeEndArray();
+    out.writeEndObject();
   }
 
   /** A millionth of a point is far below what single precision holds. */
@@ -199,25 +214,29 @@ final class TypesetService implements AutoCloseable {
     return Math.rint(points * 1e6) / 1e6 + 0.0;
   }
 
-  private void show(ObjectNode answer, String what, Set set, int[] offsets) throws IOException {
+  private int[] shown(String what, Set set, int[] offsets) throws IOException {
     String text = set.request.text();
-    ArrayNode array = answer.putArray(what);
-    switch (what) {
-      case "breaks" -> Boundaries.lines(text, set.request.language()).forEach(array::add);
-      case "graphemes" -> Boundaries.graphemes(text).forEach(array::add);
-      case "words" -> Boundaries.words(text, set.request.language()).forEach(array::add);
+    return switch (what) {
+      case "breaks" -> numbers(Boundaries.lines(text, set.request.language()));
+      case "graphemes" -> numbers(Boundaries.graphemes(text));
+      case "words" -> numbers(Boundaries.words(text, set.request.language()));
       case "levels" -> {
-        for (byte level : Boundaries.levels(text, set.request.direction())) {
-          array.add((int) level);
-        }
+        byte[] levels = Boundaries.levels(text, set.request.direction());
+        int[] numbers = new int[levels.length];
+        java.util.Arrays.setAll(numbers, unit -> levels[unit]);
+        yield numbers;
       }
-      case "hyphens" -> hyphens(array, set, offsets);
+      case "hyphens" -> hyphens(set, offsets);
       default -> throw new IllegalArgumentException(what);
-    }
+    };
+  }
+
+  private static int[] numbers(List<Integer> list) {
+    return list.stream().mapToInt(Integer::intValue).toArray();
   }
 
   /** Where words may be divided, whether or not the request divides them. */
-  private void hyphens(ArrayNode array, Set set, int[] offsets) throws IOException {
+  private int[] hyphens(Set set, int[] offsets) throws IOException {
     Typesetter typesetter = fonts(set.request).typesetter;
     TextLayer layer =
         set.layer.withLocal(
@@ -226,17 +245,18 @@ final class TypesetService implements AutoCloseable {
                 .with(Properties.HYPHENATE, true)
                 .with(Properties.HYPHENATE_LAST, true));
     ResolvedLayer look = Cascade.of(Project.empty("Page")).resolve(layer);
-    List<ParagraphKey> keys = Typesetter.paragraphs(set.story, look);
+    List<Integer> found = new ArrayList<>();
     int start = 0;
-    for (ParagraphKey key : keys) {
+    for (ParagraphKey key : Typesetter.paragraphs(set.story, look)) {
       Candidates places = typesetter.composer().candidates(key);
       for (int place = 0; place < places.count(); place++) {
         if (places.hyphens()[place]) {
-          array.add(offsets[start + places.units()[place]]);
+          found.add(offsets[start + places.units()[place]]);
         }
       }
       start += key.text().length() + 1;
     }
+    return numbers(found);
   }
 
   @Override

@@ -14,6 +14,9 @@ record Demerits(double hyphen, boolean keepLastWord) {
   /** Two hyphens in a row. */
   private static final double HYPHENS_IN_A_ROW = 10_000;
 
+  /** The most that a line can count for the one before it. */
+  static final double MOST_AFTER = UNEVEN + HYPHENS_IN_A_ROW;
+
   /** A single word on the last line, where that is not wanted. */
   private static final double LONE_WORD = 1e8;
 
@@ -36,7 +39,8 @@ record Demerits(double hyphen, boolean keepLastWord) {
 
   /** What a line counts by itself. */
   double line(double ratio, boolean tooWide, boolean hyphenated, boolean loneWord) {
-    double badness = 100 * Math.pow(Math.abs(Math.min(ratio, LOOSEST)), 3);
+    double far = Math.abs(Math.min(ratio, LOOSEST));
+    double badness = 100 * far * far * far;
     double sum = (1 + badness) * (1 + badness);
     if (hyphenated) {
       sum += hyphen * hyphen;

@@ -101,8 +101,9 @@ final class ParagraphBreaker {
     add(0, DECENT, 0, 0, 0, -1);
     int end = model.places() - 1;
     for (int from = 0; from < end; from++) {
+      int least = least(from);
       for (int state = firstAtPlace[from]; state >= 0; state = nextAtPlace[state]) {
-        if (total[state] <= limit) {
+        if (total[state] <= limit && !isOutdone(state, least)) {
           extend(state, limit);
         }
       }
@@ -114,6 +115,24 @@ final class ParagraphBreaker {
       }
     }
     return best < 0 ? null : path(best);
+  }
+
+  private int least(int at) {
+    int least = -1;
+    for (int state = firstAtPlace[at]; state >= 0; state = nextAtPlace[state]) {
+      if (least < 0 || total[state] < total[least]) {
+        least = state;
+      }
+    }
+    return least;
+  }
+
+  /** Whatever follows, the best way to a place ends better even if it is followed unevenly. */
+  private boolean isOutdone(int state, int least) {
+    return state != least
+        && total[state] >= total[least] + Demerits.MOST_AFTER
+        && line[state] == line[least]
+        && hyphens[state] >= hyphens[least];
   }
 
   /**
