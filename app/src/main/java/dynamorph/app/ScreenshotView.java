@@ -64,6 +64,7 @@ final class ScreenshotView {
     Workspace workspace = main.workspace();
     workspace.pickedStyleProperty().set(Optional.of(new StyleId("label-title")));
     workspace.select(List.of(new LayerId("label-3-title"), new LayerId("label-5-title")));
+    main.stage().afterNextFrame(main.stage()::fitAll);
   }
 
   private static void desk(MainWindow main) {
@@ -78,6 +79,7 @@ final class ScreenshotView {
             .with(Properties.SIZE, FontSize.points(96))
             .with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.hex("#c2560b"));
     workspace.draft(desk.draft().withProperties(bolder), Optional.empty());
+    main.stage().afterNextFrame(main.stage()::fitAll);
   }
 
   private static void keep(MainWindow main) {

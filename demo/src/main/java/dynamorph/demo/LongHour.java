@@ -29,6 +29,7 @@ import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 import org.pcollections.TreePVector;
 
 /**
@@ -44,7 +45,8 @@ public final class LongHour {
         Project.empty("The Long Hour")
             .withPalette(LongHourStyles.palette())
             .withStyles(LongHourStyles.styles())
-            .withBaseStyle(Optional.of(LongHourStyles.BASE));
+            .withBaseStyle(Optional.of(LongHourStyles.BASE))
+            .withWords(new TreeSet<>(List.of("arbor", "Halm", "Oostvoort")));
     return empty.withArtboards(
         TreePVector.from(
             List.of(

@@ -42,7 +42,7 @@ public final class FontChooser {
   private static final double WIDTH = 380;
   private static final double LIST_HEIGHT = 330;
   private static final double ROW_HEIGHT = 54;
-  private static final int WORDS_WIDTH = 310;
+  private static final int WORDS_WIDTH = 280;
   private static final int WORDS_HEIGHT = 28;
   private static final String ANY = "any";
 

@@ -198,7 +198,7 @@ public final class FacetSections extends VBox {
     } else if (pair.first.equals(Properties.CASE)
         || pair.first.equals(Properties.LETTER_POSITION)) {
       Label hint = new Label();
-      hint.getStyleClass().add("quiet");
+      hint.getStyleClass().addAll("quiet", "hint");
       hint.setId("hint-" + pair.first.id());
       hint.managedProperty().bind(hint.visibleProperty());
       VBox withHint = new VBox(1, first, hint);

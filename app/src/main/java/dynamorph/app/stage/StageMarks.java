@@ -192,7 +192,7 @@ final class StageMarks {
   private static void drawOversetTag(GraphicsContext g, Box box, Overset overset) {
     String words =
         overset.hiddenLines() == 0
-            ? "too wide"
+            ? overset.tooWide() ? "too wide" : "too low"
             : overset.hiddenLines() + (overset.hiddenLines() == 1 ? " line more" : " lines more");
     double width = width(words, TAG_FONT) + 12;
     double x = Math.max(box.x(), box.right() - width);

@@ -237,7 +237,7 @@ public final class FontFace {
           "B", "C", "D", "E", "F", "G", "H", "I", "J", "L", "M", "N", "O", "P", "S", "T", "U", "V",
           "W", "X", "Y", "Z", "a", "b", "c", "d", "e", "f", "g", "h", "i", "j", "k", "l", "m", "n",
           "o", "p", "q", "r", "s", "t", "u", "v", "w", "x", "y", "z", "&", "(H)", "H-H", "\u2022",
-          "\u00DF", "\u00E5", "fj", "tt", "gg");
+          "\u00DF", "\u00E5", "fj", "tt", "gg", "\u017Ft", "\u017Fi", "ck", "tz", "ll", "sp");
 
   private boolean shows(String feature, String letters) {
     return !glyphs(letters, feature, 1).equals(glyphs(letters, feature, 0));
@@ -252,7 +252,7 @@ public final class FontFace {
                 .filter(letters -> shows(tag, letters))
                 .findFirst()
                 .or(() ->
-                    IntStream.range(0xA1, 0x530)
+                    IntStream.range(0xA1, 0x2FFF)
                         .filter(this::covers)
                         .mapToObj(Character::toString)
                         .filter(letter -> shows(tag, letter))

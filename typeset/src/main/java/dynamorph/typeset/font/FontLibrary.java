@@ -9,7 +9,6 @@ import io.github.humbleui.skija.FontMgr;
 import io.github.humbleui.skija.FontSlant;
 import io.github.humbleui.skija.FontStyle;
 import io.github.humbleui.skija.FontVariation;
-import io.github.humbleui.skija.FontWidth;
 import io.github.humbleui.skija.Typeface;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -322,10 +321,10 @@ public final class FontLibrary implements AutoCloseable {
   }
 
   private Optional<FontFace> machineFace(FontWish wanted) {
-    FontStyle style = style(wanted.weight(), wanted.slant());
+    FontStyle style = style(wanted.weight(), wanted.width(), wanted.slant());
     Typeface typeface = FontMgr.getDefault().matchFamilyStyle(wanted.family(), style);
     // a fontconfig alias may answer for a name that is not there; only the family itself counts
-    if (typeface == null || !typeface.getFamilyName().equalsIgnoreCase(wanted.family())) {
+    if (typeface == null || !isNamed(typeface, wanted.family())) {
       return Optional.empty();
     }
     FontFace plain = installedFace(typeface, Map.of());
@@ -333,8 +332,22 @@ public final class FontLibrary implements AutoCloseable {
     return Optional.of(place.isEmpty() ? plain : installedFace(plain.typeface(), place));
   }
 
+  /** A condensed family may call itself by the name of the family that it belongs to. */
+  private static boolean isNamed(Typeface typeface, String family) {
+    if (typeface.getFamilyName().equalsIgnoreCase(family)) {
+      return true;
+    }
+    FontMgr machine = FontMgr.getDefault();
+    for (int index = 0; index < machine.getFamiliesCount(); index++) {
+      if (machine.getFamilyName(index).equalsIgnoreCase(family)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   private Optional<FontFace> machineFallback(int codePoint, FontFace lacking) {
-    FontStyle style = style(lacking.weight(), lacking.slant());
+    FontStyle style = style(lacking.weight(), NORMAL_WIDTH, lacking.slant());
     Typeface typeface =
         FontMgr.getDefault().matchFamilyStyleCharacter(null, style, new String[0], codePoint);
     return Optional.ofNullable(typeface)
@@ -344,7 +357,12 @@ public final class FontLibrary implements AutoCloseable {
 
   private FontFace installedFace(Typeface typeface, Map<String, Double> place) {
     FontStyle actual = typeface.getFontStyle();
-    String key = typeface.getFamilyName() + actual.getWeight() + actual.getSlant() + place;
+    String key =
+        typeface.getFamilyName()
+            + actual.getWeight()
+            + actual.getSlant()
+            + actual.getWidth()
+            + place;
     return installedFaces.computeIfAbsent(
         key,
         _ -> {
@@ -381,10 +399,20 @@ public final class FontLibrary implements AutoCloseable {
     return FontFile.of(tables);
   }
 
-  private static FontStyle style(double weight, Slant slant) {
+  private static final double NORMAL_WIDTH = 100;
+
+  /** Percentages of the nine width classes (OpenType, OS/2 usWidthClass). */
+  private static final double[] WIDTHS = {50, 62.5, 75, 87.5, 100, 112.5, 125, 150, 200};
+
+  private static FontStyle style(double weight, double width, Slant slant) {
+    int nearest = 0;
+    for (int index = 1; index < WIDTHS.length; index++) {
+      boolean nearer = Math.abs(WIDTHS[index] - width) < Math.abs(WIDTHS[nearest] - width);
+      nearest = nearer ? index : nearest;
+    }
     return new FontStyle(
         (int) Math.round(weight),
-        FontWidth.NORMAL,
+        nearest + 1,
         slant == Slant.ITALIC ? FontSlant.ITALIC : FontSlant.UPRIGHT);
   }
 

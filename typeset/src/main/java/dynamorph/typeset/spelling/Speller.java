@@ -1,5 +1,6 @@
 package dynamorph.typeset.spelling;
 
+import com.ibm.icu.lang.UScript;
 import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.text.RuleBasedBreakIterator;
 import com.ibm.icu.util.ULocale;
@@ -68,13 +69,14 @@ public final class Speller {
     RuleBasedBreakIterator words =
         (RuleBasedBreakIterator) BreakIterator.getWordInstance(ULocale.forLanguageTag(language));
     words.setText(text);
+    int script = scriptOf(language);
     int start = words.first();
     for (int end = words.next(); end != BreakIterator.DONE; end = words.next()) {
       boolean letters =
           words.getRuleStatus() >= BreakIterator.WORD_LETTER
               && words.getRuleStatus() < BreakIterator.WORD_LETTER_LIMIT;
       String word = text.substring(start, end).replace("\u00AD", "");
-      if (letters && isChecked(word) && !own.contains(word) && !spells(word, language)) {
+      if (letters && isChecked(word, script) && !own.contains(word) && !spells(word, language)) {
         wrong.add(new TextRange(start, end));
       }
       start = end;
@@ -82,8 +84,16 @@ public final class Speller {
     return wrong;
   }
 
-  private static boolean isChecked(String word) {
-    return word.length() > 1 && word.chars().noneMatch(Character::isDigit);
+  /** Words in another script than the language's are of another language. */
+  private static boolean isChecked(String word, int script) {
+    return word.length() > 1
+        && word.chars().noneMatch(Character::isDigit)
+        && UScript.getScript(word.codePointAt(0)) == script;
+  }
+
+  private static int scriptOf(String language) {
+    String code = ULocale.addLikelySubtags(ULocale.forLanguageTag(language)).getScript();
+    return UScript.getCodeFromName(code);
   }
 
   private boolean spells(String word, String language) {

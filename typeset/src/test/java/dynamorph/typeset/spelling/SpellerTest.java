@@ -34,6 +34,9 @@ class SpellerTest {
   void wordsOfTheProjectAreRightAndSoIsALanguageWithoutADictionary() {
     assertThat(wrong("Halm and Oostvoort", "en-GB")).contains("Oostvoort");
     assertThat(wrong("Halm and Oostvoort", "en-GB", "Halm", "Oostvoort")).isEmpty();
+    assertThat(wrong("the \u1F65\u03C1\u03B1 and \u0627\u0644\u0633\u0627\u0639\u0629", "en-GB"))
+        .as("another script is another language")
+        .isEmpty();
     assertThat(wrong("xqzt", "ja")).isEmpty();
     assertThat(speller.knows("ja")).isFalse();
     assertThat(speller.knows("en-AU")).isTrue();
