@@ -141,7 +141,7 @@ class CommandsTest {
     Project before = ProjectFile.read(Path.of(demo));
     Project after = ProjectFile.read(Path.of(changed));
     Set<LayerId> followers = Reach.between(before, after);
-    assertThat(followers).hasSize(5);
+    assertThat(followers).hasSize(7);
     try (FontLibrary fonts = FontLibrary.shipped()) {
       SceneMaker maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());
       for (Artboard board : before.artboards()) {
@@ -247,7 +247,7 @@ class CommandsTest {
 
   @Test
   void validateFindsTheDemoSound() {
-    assertThat(run("validate", demo).out()).startsWith("sound: 6 artboards");
+    assertThat(run("validate", demo).out()).startsWith("sound: 8 artboards");
   }
 
   @Test

@@ -33,7 +33,8 @@ class TypesetterTest {
   void linesAreFilledOneAfterTheOther() {
     assertThatLayout(Setting.of(SENTENCE).inBox(130))
         .hasLines("The clock had", "stopped at ten", "past four")
-        .isWhole();
+        .isWhole()
+        .runsForward();
     assertThatLayout(Setting.of(SENTENCE)).hasLines(SENTENCE).isWhole();
   }
 
