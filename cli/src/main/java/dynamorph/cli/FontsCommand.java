@@ -63,7 +63,7 @@ final class FontsCommand implements Callable<Integer> {
     node.put("family", family.name());
     node.put("origin", family.origin().name().toLowerCase(Locale.ROOT));
     ArrayNode weights = node.putArray("weights");
-    family.weights().forEach(weights::add);
+    (face.axes().isEmpty() ? family.weights() : fonts.weights(family.name())).forEach(weights::add);
     node.put("italic", family.hasItalic());
     ArrayNode features = node.putArray("features");
     face.features()

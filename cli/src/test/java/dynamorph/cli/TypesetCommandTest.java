@@ -147,4 +147,129 @@ class TypesetCommandTest {
     assertThat(fonts.get(0).get("features").toString()).contains("\"Small capitals\"");
     assertThat(fonts.get(0).get("axes")).isEmpty();
   }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "[1, 2]|expected a JSON object",
+        "{}|text: expected a string",
+        "{'text': 4}|text: expected a string",
+        "{'text': 'a', 'width': 'wide'}|width: expected a number of points, 0 or more",
+        "{'text': 'a', 'direction': 'up'}|direction: expected auto, ltr or rtl, found \"up\"",
+        "{'text': 'a', 'breaker': 'best'}|breaker: expected line or paragraph",
+        "{'text': 'a', 'align': 'sideways'}|alignment",
+        "{'text': 'a', 'hyphenate': 1}|hyphenate: expected true or false",
+        "{'text': 'a', 'show': ['colours']}|show: expected breaks",
+        "{'text': 'a', 'features': 'smallcaps'}|font-features",
+        "{'text': 'a', 'language': 7}|language: expected a string",
+        "{'text': 'a', 'size': -4}|size",
+        "{'text': 'a', 'font': 'no/such/file.ttf'}|no/such/file.ttf",
+        "{'text': 'a', 'style': {'colour-of-bells': 1}}|colour-of-bells"
+      })
+  void aRequestThatCannotBeServedSaysWhy(String request, String reason) throws IOException {
+    List<JsonNode> answers = batch(request.replace('\'', '"'), "{\"text\": \"still served\"}");
+    assertThat(answers.getFirst().path("error").stringValue("")).contains(reason);
+    assertThat(answers.getLast().get("lines")).hasSize(1);
+  }
+
+  @Test
+  void featuresAreSetByTagAndValue() throws IOException {
+    List<JsonNode> answers =
+        batch(
+            "{\"text\": \"10 fi\", \"font\": \"EB Garamond\"}",
+            "{\"text\": \"10 fi\", \"font\": \"EB Garamond\", \"features\": \"onum=1, -liga\"}",
+            "{\"text\": \"10 fi\", \"font\": \"EB Garamond\", \"features\": \"smcp\"}");
+    List<List<Integer>> glyphs = answers.stream().map(TypesetCommandTest::glyphs).toList();
+    assertThat(glyphs.get(0)).hasSize(4);
+    assertThat(glyphs.get(1)).as("no ligature").hasSize(5);
+    assertThat(glyphs.get(2)).isNotEqualTo(glyphs.get(1)).hasSize(5);
+  }
+
+  private static List<Integer> glyphs(JsonNode answer) {
+    List<Integer> glyphs = new ArrayList<>();
+    for (JsonNode run : answer.get("lines").get(0).get("runs")) {
+      run.get("glyphs").forEach(glyph -> glyphs.add(glyph.get("id").intValue()));
+    }
+    return glyphs;
+  }
+
+  @Test
+  void runsComeInVisualOrderWithOffsetsOfTheText() throws IOException {
+    JsonNode answer =
+        batch("{\"text\": \"ab \u05D0\u05D1\", \"font\": \"Source Sans 3\"}").getFirst();
+    JsonNode runs = answer.get("lines").get(0).get("runs");
+    assertThat(runs.get(0).get("direction").stringValue()).isEqualTo("ltr");
+    JsonNode hebrew = runs.get(runs.size() - 1);
+    assertThat(hebrew.get("direction").stringValue()).isEqualTo("rtl");
+    assertThat(hebrew.get("glyphs").get(0).get("cluster").intValue())
+        .as("the last letter stands leftmost")
+        .isEqualTo(4);
+    double before = -1;
+    for (JsonNode run : runs) {
+      for (JsonNode glyph : run.get("glyphs")) {
+        assertThat(glyph.get("x").doubleValue()).isGreaterThan(before);
+        before = glyph.get("x").doubleValue();
+      }
+    }
+  }
+
+  @Test
+  void anUnbreakablePieceIsReported() throws IOException {
+    List<JsonNode> answers =
+        batch(
+            "{\"text\": \"Uhrwerksausstellung\", \"width\": 30}",
+            "{\"text\": \"Uhrwerk\", \"width\": 300}");
+    assertThat(answers.getFirst().get("overset").booleanValue()).isTrue();
+    assertThat(answers.getLast().get("overset").booleanValue()).isFalse();
+  }
+
+  @Test
+  void aFontFileIsUsedWithoutBeingInstalled() throws IOException {
+    Path font = folder.resolve("Bell.ttf");
+    try (var stream =
+        dynamorph.typeset.font.FontLibrary.class.getResourceAsStream(
+            "/dynamorph/typeset/fonts/anton/Anton_400Regular.ttf")) {
+      Files.copy(stream, font);
+    }
+    JsonNode answer =
+        batch(
+                "{\"text\": \"Bell\", \"font\": \"%s\"}"
+                    .formatted(font.toString().replace('\\', '/')))
+            .getFirst();
+    assertThat(answer.get("lines").get(0).get("runs").get(0).get("font").stringValue())
+        .contains("Anton");
+  }
+
+  @Test
+  void optionsThatDoNotGoTogetherAreRefused() throws IOException {
+    Path text = file("text.txt", PROSE);
+    assertThat(refused("typeset")).contains("--text").contains("--batch");
+    assertThat(refused("typeset", "--text", text.toString(), "--width", "-3")).contains("width");
+    assertThat(refused("typeset", "--text", folder.resolve("none.txt").toString()))
+        .contains("none.txt");
+    Path broken = file("style.json", "{\"size\": ");
+    assertThat(refused("typeset", "--text", text.toString(), "--style", broken.toString()))
+        .contains("style.json");
+  }
+
+  private static String refused(String... arguments) {
+    StringWriter err = new StringWriter();
+    int code =
+        Dynamorph.run(new PrintWriter(new StringWriter()), new PrintWriter(err, true), arguments);
+    assertThat(code).isNotZero();
+    return err.toString();
+  }
+
+  @Test
+  void aVariableFontIsListedWithItsAxesAndPlaces() {
+    JsonNode fraunces =
+        JSON.readTree(run("fonts", "--json", "--shipped", "--family", "fraunces"))
+            .get("families")
+            .get(0);
+    assertThat(fraunces.get("weights")).hasSize(9);
+    assertThat(fraunces.get("axes").findValuesAsString("tag")).contains("wght", "opsz");
+    assertThat(fraunces.get("instances").findValuesAsString("name")).contains("Thin", "Light");
+    assertThat(run("fonts", "--shipped").lines()).contains("EB Garamond", "Fraunces").isSorted();
+  }
 }
