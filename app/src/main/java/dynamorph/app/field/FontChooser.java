@@ -113,7 +113,11 @@ public final class FontChooser {
     fill(fontClass, classes, "font-class");
     fill(feature, features, "font-feature");
     for (ToggleButton filter : List.of(variable, used, recent, marked)) {
-      filter.setOnAction(_ -> narrow());
+      filter.setOnAction(_ -> {
+        narrow();
+        // what is typed next is a name
+        search.requestFocus();
+      });
     }
     list.setId("font-list");
     list.setFixedCellSize(ROW_HEIGHT);

@@ -5,15 +5,22 @@ import dynamorph.app.action.Action;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.theme.Theme;
+import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.IdSource;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.SetValues;
+import dynamorph.model.edit.Target;
+import dynamorph.model.property.Property;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.TextLayout;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -21,8 +28,10 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.PixelReader;
 import javafx.stage.Stage;
@@ -295,6 +304,78 @@ final class Driver {
     while (workspace().historyProperty().get().canUndo()) {
       robot.interact(workspace()::undo);
     }
+    return settle();
+  }
+
+  /** How a text is set on the stage. */
+  TextLayout layout(String id) {
+    return window.stage().scene().orElseThrow().find(new LayerId(id)).orElseThrow().text().layout();
+  }
+
+  /** What the first paragraph of a text has. */
+  <T> T value(String id, Property<T> property) {
+    return value(id, 0, property);
+  }
+
+  <T> T value(String id, int index, Property<T> property) {
+    TextLayer layer = layer(id);
+    var paragraph = layer.story().paragraphs().get(index);
+    return Cascade.of(project())
+        .values(layer, paragraph, paragraph.spans().getFirst())
+        .get(property.key())
+        .orElseThrow();
+  }
+
+  Driver select(String... ids) {
+    List<LayerId> layers = Stream.of(ids).map(LayerId::new).toList();
+    robot.interact(() -> workspace().select(layers));
+    return settle();
+  }
+
+  /** Puts caret and selection into a text. */
+  Driver edit(String id, int from, int to) {
+    robot.interact(() -> {
+      workspace().selectionProperty().set(Selection.editing(new LayerId(id), from, to));
+      window.stage().requestFocus();
+    });
+    return settle();
+  }
+
+  /** Gives a text a value of its own. */
+  <T> Driver set(String id, Property<T> property, T value) {
+    SetValues change =
+        new SetValues(
+            Target.Layers.of(id), PropertySet.EMPTY.with(property, value), property.label());
+    robot.interact(() -> workspace().apply(change));
+    return settle();
+  }
+
+  /** Opens a fold of the inspector. */
+  Driver open(String fold) {
+    robot.clickOn(reveal("#inspector #" + fold));
+    return settle();
+  }
+
+  /** Chooses from a box of the inspector. */
+  <T> Driver choose(String id, T value) {
+    Node node = reveal("#inspector #" + id);
+    robot.interact(() -> choose((ComboBox<?>) node, value));
+    return settle();
+  }
+
+  @SuppressWarnings("unchecked") // the box of a property holds its values
+  private static <T> void choose(ComboBox<?> box, T value) {
+    ((ComboBox<T>) box).setValue(value);
+  }
+
+  /** Runs an action by its name. */
+  Driver run(String action) {
+    robot.interact(() ->
+        actions().stream()
+            .filter(one -> one.name().equals(action))
+            .findFirst()
+            .orElseThrow()
+            .run());
     return settle();
   }
 

@@ -8,7 +8,6 @@ import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.property.Properties;
-import dynamorph.model.property.Property;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Breaker;
@@ -18,7 +17,6 @@ import dynamorph.typeset.layout.TextLayout;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -27,47 +25,8 @@ import org.junit.jupiter.api.Test;
 
 /** One piece of text is made right. */
 class TypesettingJourneyTest extends JourneyTest {
-  private TextLayout layout(String id) {
-    return driver.stage().scene().orElseThrow().find(new LayerId(id)).orElseThrow().text().layout();
-  }
-
-  private <T> T value(String id, Property<T> property) {
-    TextLayer layer = driver.layer(id);
-    var paragraph = layer.story().paragraphs().getFirst();
-    return Cascade.of(driver.project())
-        .values(layer, paragraph, paragraph.spans().getFirst())
-        .get(property.key())
-        .orElseThrow();
-  }
-
   private Selection.Cursor cursor() {
     return driver.workspace().selection().cursor().orElseThrow();
-  }
-
-  private void edit(String id, int from, int to) {
-    driver
-        .robot()
-        .interact(() -> {
-          driver.workspace().selectionProperty().set(Selection.editing(new LayerId(id), from, to));
-          driver.stage().requestFocus();
-        });
-    driver.settle();
-  }
-
-  private void open(String fold) {
-    driver.robot().clickOn(driver.reveal("#inspector #" + fold));
-    driver.settle();
-  }
-
-  private <T> void choose(String id, T value) {
-    Node node = driver.reveal("#inspector #" + id);
-    driver.robot().interact(() -> choose((ComboBox<?>) node, value));
-    driver.settle();
-  }
-
-  @SuppressWarnings("unchecked") // the box of a property holds its values
-  private static <T> void choose(ComboBox<?> box, T value) {
-    ((ComboBox<T>) box).setValue(value);
   }
 
   @Test
@@ -75,13 +34,14 @@ class TypesettingJourneyTest extends JourneyTest {
     String id = "languages-four";
     String text = driver.layer(id).story().text();
     int arabic = text.indexOf('\u0627');
-    edit(id, arabic - 2, arabic - 2);
-    double x = layout(id).caretAt(cursor().caret()).x();
+    driver.edit(id, arabic - 2, arabic - 2);
+    double x = driver.layout(id).caretAt(cursor().caret()).x();
     for (int step = 0; step < 5; step++) {
       driver.robot().push(KeyCode.RIGHT);
-      Line line = layout(id).lines().get(layout(id).lineAt(cursor().caret()));
+      Line line = driver.layout(id).lines().get(driver.layout(id).lineAt(cursor().caret()));
       double moved =
-          layout(id)
+          driver
+              .layout(id)
               .caretAt(
                   new dynamorph.typeset.layout.CaretPlace(cursor().caret(), cursor().trailing()))
               .x();
@@ -91,8 +51,8 @@ class TypesettingJourneyTest extends JourneyTest {
     assertThat(cursor().caret()).as("inside the Arabic word").isGreaterThan(arabic);
     driver.robot().push(KeyCode.HOME).press(KeyCode.SHIFT).push(KeyCode.END);
     driver.robot().release(KeyCode.SHIFT);
-    assertThat(layout(id).selection(cursor().range())).isNotEmpty();
-    edit(id, arabic + 6, arabic + 6);
+    assertThat(driver.layout(id).selection(cursor().range())).isNotEmpty();
+    driver.edit(id, arabic + 6, arabic + 6);
     driver.robot().push(KeyCode.BACK_SPACE);
     driver.settle();
     assertThat(driver.layer(id).story().text())
@@ -123,14 +83,14 @@ class TypesettingJourneyTest extends JourneyTest {
   void aColumnIsJustified() {
     driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("label-6-text"))));
     driver.settle();
-    choose("alignment", Alignment.JUSTIFIED);
-    open("fold-breaker");
-    choose("breaker", Breaker.WHOLE_PARAGRAPH);
-    open("fold-hyphenate");
+    driver.choose("alignment", Alignment.JUSTIFIED);
+    driver.open("fold-breaker");
+    driver.choose("breaker", Breaker.WHOLE_PARAGRAPH);
+    driver.open("fold-hyphenate");
     driver.robot().clickOn(driver.reveal("#inspector #hyphenate"));
     driver.settle();
-    assertThat(value("label-6-text", Properties.HYPHENATE)).isTrue();
-    TextLayout layout = layout("label-6-text");
+    assertThat(driver.value("label-6-text", Properties.HYPHENATE)).isTrue();
+    TextLayout layout = driver.layout("label-6-text");
     for (Line line : layout.lines()) {
       if (!line.endsParagraph()) {
         assertThat(line.width())
@@ -145,10 +105,10 @@ class TypesettingJourneyTest extends JourneyTest {
   void featuresOfTheFontAreChosenAndAPropertyIsFoundByItsName() {
     driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("label-6-text"))));
     driver.settle();
-    open("fold-ligatures");
+    driver.open("fold-ligatures");
     driver.robot().clickOn(driver.reveal("#inspector #feature-ss01"));
     driver.settle();
-    assertThat(value("label-6-text", Properties.STYLISTIC_SETS))
+    assertThat(driver.value("label-6-text", Properties.STYLISTIC_SETS))
         .isEqualTo(StylisticSets.parse("1"));
     assertThat(driver.robot().lookup("#inspector #feature-ss19").queryAll())
         .as("only what the font has is offered")
@@ -159,7 +119,7 @@ class TypesettingJourneyTest extends JourneyTest {
     CheckBox rare = (CheckBox) driver.reveal("#inspector #discretionary-ligatures");
     driver.robot().clickOn(rare);
     driver.settle();
-    assertThat(value("label-6-text", Properties.LIGATURES_RARE)).isTrue();
+    assertThat(driver.value("label-6-text", Properties.LIGATURES_RARE)).isTrue();
     assertThat(driver.isShown("#inspector #tracking"))
         .as("what does not go by the name is out of the way")
         .isFalse();
@@ -170,7 +130,7 @@ class TypesettingJourneyTest extends JourneyTest {
     StyleId label = new StyleId("label-title");
     driver.robot().interact(() -> driver.workspace().apply(new ChangeStyle(foreign(label))));
     driver.settle();
-    run("Fonts in this project");
+    driver.run("Fonts in this project");
     assertThat(driver.robot().lookup(".attention").queryAllAs(javafx.scene.control.Label.class))
         .anyMatch(state -> state.getText().contains("not on this machine"));
     driver.robot().clickOn("#replace-font-halmer-grotesk");
@@ -190,27 +150,27 @@ class TypesettingJourneyTest extends JourneyTest {
   @Test
   void aMisspeltWordIsMarkedCorrectedAndAnotherLearnt() {
     Driver.needsADisplay();
-    edit("label-6-text", 0, 4);
+    driver.edit("label-6-text", 0, 4);
     driver.robot().write("Kast");
     driver.settle();
     driver.waitFor(
         "the words are checked",
         () -> driver.spelling().isIdle() && !misspelt("label-6-text").isEmpty());
     assertThat(misspelt("label-6-text")).contains("Kast");
-    edit("label-6-text", 2, 2);
+    driver.edit("label-6-text", 2, 2);
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.PERIOD);
     driver.waitFor(
         "words are proposed", () -> !driver.robot().lookup(".suggestion").queryAll().isEmpty());
     driver.robot().clickOn(driver.robot().lookup(".suggestion").nth(0).<Node>query());
     driver.settle();
     assertThat(driver.layer("label-6-text").story().text()).doesNotStartWith("Kast");
-    edit("entrance-subtitle", 0, 3);
+    driver.edit("entrance-subtitle", 0, 3);
     driver.robot().write("Oostvort");
     driver.settle();
     driver.waitFor(
         "the words are checked",
         () -> driver.spelling().isIdle() && misspelt("entrance-subtitle").contains("Oostvort"));
-    edit("entrance-subtitle", 2, 2);
+    driver.edit("entrance-subtitle", 2, 2);
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.PERIOD);
     driver.waitFor(
         "the word can be learnt",
@@ -258,35 +218,23 @@ class TypesettingJourneyTest extends JourneyTest {
     driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("panel-2-text"))));
     driver.robot().interact(driver.stage()::fitSelection);
     driver.settle();
-    int lines = layout("panel-2-text").lines().size();
-    double width = layout("panel-2-text").width();
+    int lines = driver.layout("panel-2-text").lines().size();
+    double width = driver.layout("panel-2-text").width();
     var side = driver.sideOf("panel-2-text");
     driver.robot().drag(side).moveBy(-60, 0).dropBy(-60, 0);
     driver.settle();
-    assertThat(layout("panel-2-text").width()).isLessThan(width - 50);
-    assertThat(layout("panel-2-text").lines().size()).isGreaterThan(lines);
+    assertThat(driver.layout("panel-2-text").width()).isLessThan(width - 50);
+    assertThat(driver.layout("panel-2-text").lines().size()).isGreaterThan(lines);
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
     assertThat(driver.project()).as("one step").isEqualTo(demo);
-  }
-
-  private void run(String action) {
-    driver
-        .robot()
-        .interact(() ->
-            driver.actions().stream()
-                .filter(one -> one.name().equals(action))
-                .findFirst()
-                .orElseThrow()
-                .run());
-    driver.settle();
   }
 
   @Test
   void placeholderTextFillsABox() {
     driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("panel-3-text"))));
-    run("Fill with placeholder text, Greek");
-    assertThat(layout("panel-3-text").overset()).isEmpty();
-    assertThat(layout("panel-3-text").lines().stream().map(Line::x).distinct()).hasSize(2);
-    assertThat(value("panel-3-text", Properties.LANGUAGE)).isEqualTo("el");
+    driver.run("Fill with placeholder text, Greek");
+    assertThat(driver.layout("panel-3-text").overset()).isEmpty();
+    assertThat(driver.layout("panel-3-text").lines().stream().map(Line::x).distinct()).hasSize(2);
+    assertThat(driver.value("panel-3-text", Properties.LANGUAGE)).isEqualTo("el");
   }
 }
