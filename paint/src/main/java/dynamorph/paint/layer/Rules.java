@@ -20,7 +20,7 @@ import java.util.List;
  * their own take part in the finish of their letters; the others are painted here.
  */
 final class Rules {
-  /** How far a line keeps away from letters that cross it, in parts of its width. */
+  /** How far a line keeps away from letters that cross it, in parts of the font's line width. */
   private static final double CLEARANCE = 1;
 
   private Rules() {}
@@ -118,9 +118,10 @@ final class Rules {
     }
     double at = from;
     float[] crossings = crossings(placed, y, (float) (y + width));
+    double clear = Math.min(width, em * run.size()) * CLEARANCE;
     for (int index = 0; index + 1 < crossings.length; index += 2) {
-      addPart(rects, at, crossings[index] - width * CLEARANCE, y, width);
-      at = Math.max(at, crossings[index + 1] + width * CLEARANCE);
+      addPart(rects, at, crossings[index] - clear, y, width);
+      at = Math.max(at, crossings[index + 1] + clear);
     }
     addPart(rects, at, to, y, width);
   }
@@ -142,7 +143,8 @@ final class Rules {
   private static float[] crossings(Ink.Placed placed, float top, float bottom) {
     try (Ink ink = new Ink(List.of(placed), List.of())) {
       TextBlob letters = ink.text();
-      float[] crossings = letters == null ? null : letters.getIntercepts(top, bottom);
+      // the form without a paint calls itself for ever
+      float[] crossings = letters == null ? null : letters.getIntercepts(top, bottom, null);
       return crossings == null ? new float[0] : crossings;
     }
   }

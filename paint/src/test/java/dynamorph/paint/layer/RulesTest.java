@@ -92,7 +92,13 @@ class RulesTest {
             paint("HHH", red(Properties.UNDERLINE).with(Properties.LINE_SHIFT, Length.points(4))),
             RED);
     Rows wide =
-        rows(paint("HHH", red(Properties.UNDERLINE).with(Properties.LINE_WIDTH, 300.0)), RED);
+        rows(
+            paint(
+                "HHH",
+                red(Properties.UNDERLINE)
+                    .with(Properties.LINE_WIDTH, 300.0)
+                    .with(Properties.LINE_SKIPS, false)),
+            RED);
     assertThat(shifted.middle()).isCloseTo(plain.middle() + 4, within(0.3));
     assertThat(wide.middle()).isCloseTo(plain.middle(), within(0.3));
     assertThat(wide.height()).isCloseTo(plain.height() * 3, within(0.8));
