@@ -149,7 +149,7 @@ class StylesJourneyTest extends JourneyTest {
   void allFollowersAreSelectedFromTheMenu() {
     Driver.needsADisplay();
     chooseFromMenu(new StyleId("label-text"), "Select followers");
-    assertThat(driver.workspace().selection().layers()).hasSize(6);
+    assertThat(driver.workspace().selection().layers()).hasSize(8);
   }
 
   @Test
