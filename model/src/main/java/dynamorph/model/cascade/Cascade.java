@@ -73,8 +73,16 @@ public final class Cascade {
 
   /** Everything that decides how the layer looks. */
   public ResolvedLayer resolve(TextLayer layer) {
-    List<ResolvedLayer.ResolvedParagraph> paragraphs =
-        layer.story().paragraphs().stream().map(paragraph -> resolve(layer, paragraph)).toList();
+    List<ResolvedLayer.ResolvedParagraph> paragraphs = new ArrayList<>();
+    Paragraph before = null;
+    for (Paragraph paragraph : layer.story().paragraphs()) {
+      // in long stories most paragraphs are set like the one before
+      paragraphs.add(
+          before != null && paragraph.looksLike(before)
+              ? paragraphs.getLast()
+              : resolve(layer, paragraph));
+      before = paragraph;
+    }
     return new ResolvedLayer(placement(layer), plate(values(Place.of(layer, false))), paragraphs);
   }
 

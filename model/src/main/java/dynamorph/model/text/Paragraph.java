@@ -48,6 +48,21 @@ public record Paragraph(List<Span> spans, Optional<StyleId> follows, PropertySet
     return withSpans(spans.stream().map(change).toList());
   }
 
+  /** Whether another paragraph has the same look throughout, whatever its words are. */
+  public boolean looksLike(Paragraph other) {
+    if (spans.size() != other.spans.size()
+        || !follows.equals(other.follows)
+        || !local.equals(other.local)) {
+      return false;
+    }
+    for (int span = 0; span < spans.size(); span++) {
+      if (!spans.get(span).looksLike(other.spans.get(span))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   public String text() {
     return spans.size() == 1
         ? spans.getFirst().text()

@@ -30,7 +30,11 @@ public final class ComposedLine {
    * @param needed how wide a column must be for it, up to its end indent
    */
   record Extent(
-      double left, double width, double ascent, double descent, double leading, double needed) {}
+      double left, double width, double ascent, double descent, double leading, double needed) {
+    Extent at(double itsLeft, double itsWidth, double itsNeeded) {
+      return new Extent(itsLeft, itsWidth, ascent, descent, leading, itsNeeded);
+    }
+  }
 
   ComposedLine(
       int start,

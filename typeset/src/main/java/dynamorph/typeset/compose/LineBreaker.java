@@ -1,7 +1,6 @@
 package dynamorph.typeset.compose;
 
-import java.util.ArrayList;
-import java.util.List;
+import java.util.Arrays;
 import java.util.function.IntToDoubleFunction;
 
 /**
@@ -17,19 +16,24 @@ final class LineBreaker {
    * @param room width of each line by its number, in points
    */
   static int[] places(LineModel model, IntToDoubleFunction room) {
-    List<Integer> places = new ArrayList<>();
+    int[] places = new int[Math.min(model.places(), 16)];
+    int lines = 0;
     int from = 0;
     int hyphensInARow = 0;
     while (from < model.places() - 1) {
-      int to = next(model, from, room.applyAsDouble(places.size()), hyphensInARow);
+      int to = next(model, from, room.applyAsDouble(lines), hyphensInARow);
       hyphensInARow = model.isHyphen(to) ? hyphensInARow + 1 : 0;
-      places.add(to);
+      if (lines == places.length) {
+        places = Arrays.copyOf(places, lines * 2);
+      }
+      places[lines++] = to;
       from = to;
     }
+    int[] ends = Arrays.copyOf(places, lines);
     if (model.settings().breaking().keepLastWord()) {
-      pullDown(model, room, places);
+      pullDown(model, room, ends);
     }
-    return places.stream().mapToInt(Integer::intValue).toArray();
+    return ends;
   }
 
   private static int next(LineModel model, int from, double room, int hyphensInARow) {
@@ -68,21 +72,21 @@ final class LineBreaker {
   }
 
   /** Gives a single last word company from the line before. */
-  private static void pullDown(LineModel model, IntToDoubleFunction room, List<Integer> places) {
-    int lines = places.size();
+  private static void pullDown(LineModel model, IntToDoubleFunction room, int[] places) {
+    int lines = places.length;
     if (lines < 2) {
       return;
     }
-    int end = places.getLast();
-    int lastFrom = places.get(lines - 2);
-    int before = lines > 2 ? places.get(lines - 3) : 0;
+    int end = places[lines - 1];
+    int lastFrom = places[lines - 2];
+    int before = lines > 2 ? places[lines - 3] : 0;
     if (!model.isSingleWord(lastFrom, end) || model.isSingleWord(before, lastFrom)) {
       return;
     }
     for (int place = lastFrom - 1; place > before; place--) {
       if (!model.isHyphen(place) && !model.isSingleWord(place, end)) {
         if (model.fits(place, end, room.applyAsDouble(lines - 1))) {
-          places.set(lines - 2, place);
+          places[lines - 2] = place;
         }
         return;
       }

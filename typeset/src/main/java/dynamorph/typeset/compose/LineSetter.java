@@ -26,6 +26,7 @@ final class LineSetter {
   private final Tabs tabs;
   private final Function<ShapeKey, ShapedParagraph> shaper;
   private final List<Ornament> ornaments;
+  private ComposedLine.Extent whole;
 
   /**
    * Glyphs on the first line that are no text of it: a bullet, a drop capital.
@@ -139,6 +140,16 @@ final class LineSetter {
   }
 
   private ComposedLine.Extent extent(Cut cut, double left, double width, double needed) {
+    if (shaped.runs().size() == 1 && cut.end() > cut.start()) {
+      // every line is as high as every other
+      ComposedLine.Extent first = whole == null ? measured(cut, 0, 0, 0) : whole;
+      whole = first;
+      return first.at(left, width, needed);
+    }
+    return measured(cut, left, width, needed);
+  }
+
+  private ComposedLine.Extent measured(Cut cut, double left, double width, double needed) {
     double ascent = 0;
     double descent = 0;
     double leading = 0;

@@ -2,6 +2,7 @@ package dynamorph.typeset.compose;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.Interner;
 import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.Spacing;
 import dynamorph.model.cascade.TypeLook;
@@ -65,6 +66,9 @@ public final class ParagraphComposer {
 
   private record CandidatesKey(ShapeKey paragraph, ParagraphLook.Hyphenation settings) {}
 
+  /** Looks of a size as shares of it; the paragraphs of a text mostly have the same. */
+  private record Proportion(List<TypeLook> looks, double size, List<TypeLook> shares) {}
+
   private record HyphenKey(ShapeKey.SpanType type, char before) {}
 
   private final ParagraphShaper shaper;
@@ -96,6 +100,9 @@ public final class ParagraphComposer {
           .maximumWeight(COMPOSED_UNITS)
           .weigher((ComposeKey key, ComposedParagraph _) -> key.paragraph.text().length() + 16)
           .build();
+
+  private final Interner<List<TypeLook>> proportions = Interner.newWeakInterner();
+  private volatile Proportion lastProportion;
 
   public ParagraphComposer(FontLibrary fonts) {
     this.shaper = new ParagraphShaper(fonts);
@@ -191,8 +198,9 @@ public final class ParagraphComposer {
     double size = Math.max(SMALLEST, paragraph.first().size());
     CoreKey coreKey =
         new CoreKey(
-            shapeKey,
-            paragraph.looks().stream().map(look -> inProportion(look, size)).toList(),
+            // the key it was shaped by, which is told equal at a glance
+            text.key(),
+            inProportion(paragraph.looks(), size),
             settings.justification(),
             settings.hanging(),
             settings.hyphenation().withoutZone(),
@@ -210,6 +218,16 @@ public final class ParagraphComposer {
                 measures, settings.tabs(), start.first, start.indent(0), start.indent(start.deep));
     LineModel model = core.model.at(size, measures, settings, start.deep, tabs);
     return new Measured(measures, start, tabs, model);
+  }
+
+  private List<TypeLook> inProportion(List<TypeLook> looks, double size) {
+    Proportion last = lastProportion;
+    if (last == null || last.looks != looks || last.size != size) {
+      List<TypeLook> shares = looks.stream().map(look -> inProportion(look, size)).toList();
+      last = new Proportion(looks, size, proportions.intern(shares));
+      lastProportion = last;
+    }
+    return last.shares;
   }
 
   /** What widths depend on, all sizes being shares of the first. */

@@ -67,7 +67,11 @@ final class Columns {
    */
   record Stack(List<Line> lines, int[] columnOf, int hidden) {
     double bottom() {
-      return lines.stream().mapToDouble(Line::bottom).max().orElse(0);
+      double bottom = lines.isEmpty() ? 0 : Double.NEGATIVE_INFINITY;
+      for (Line line : lines) {
+        bottom = Math.max(bottom, line.bottom());
+      }
+      return bottom;
     }
   }
 
@@ -139,23 +143,24 @@ final class Columns {
     return index == 0 || paragraphOf[index - 1] != paragraphOf[index];
   }
 
-  /** The lowest height at which all lines fit the columns; that of the lines for one column. */
-  double balancedHeight() {
+  /** Stacks the lines into columns of the lowest height at which all fit. */
+  Stack balanced() {
     Stack single = stack(Double.POSITIVE_INFINITY);
     if (inside.columns() == 1) {
-      return single.bottom();
+      return single;
     }
     double low = single.bottom() / inside.columns() / 2;
     double high = single.bottom();
     for (int halving = 0; halving < 20 && high - low > SLACK; halving++) {
       double middle = (low + high) / 2;
-      if (stack(middle).hidden == 0 && stack(middle).bottom() <= middle + SLACK) {
+      Stack tried = stack(middle);
+      if (tried.hidden == 0 && tried.bottom() <= middle + SLACK) {
         high = middle;
       } else {
         low = middle;
       }
     }
-    return stack(high).bottom();
+    return stack(stack(high).bottom());
   }
 
   /** Moves the lines of each column to their place in the height. */

@@ -1,5 +1,6 @@
 package dynamorph.typeset.layout;
 
+import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.Placement;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.TypeLook;
@@ -22,13 +23,18 @@ record LayoutKey(
     Placement.Inside inside) {
   static LayoutKey of(Story story, ResolvedLayer resolved, boolean fallback) {
     List<ParagraphKey> paragraphs = new ArrayList<>(story.paragraphs().size());
+    List<CharacterLook> spans = null;
+    List<TypeLook> types = List.of();
     for (int index = 0; index < story.paragraphs().size(); index++) {
       Paragraph paragraph = story.paragraphs().get(index);
       ResolvedLayer.ResolvedParagraph look = resolved.paragraphs().get(index);
       List<Integer> lengths = new ArrayList<>(paragraph.spans().size());
       paragraph.spans().forEach(span -> lengths.add(span.length()));
-      List<TypeLook> types = new ArrayList<>(look.spans().size());
-      look.spans().forEach(span -> types.add(span.type()));
+      // paragraphs that look alike share their looks, so that they are told equal at a glance
+      if (look.spans() != spans) {
+        spans = look.spans();
+        types = spans.stream().map(CharacterLook::type).toList();
+      }
       paragraphs.add(new ParagraphKey(paragraph.text(), lengths, types, look.look(), fallback));
     }
     Placement placement = resolved.placement();

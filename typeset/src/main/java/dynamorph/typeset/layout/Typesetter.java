@@ -108,11 +108,8 @@ public final class Typesetter {
     List<ComposedParagraph> inWidth = key.isPoint() ? composed(key, width) : composed;
     Columns columns = new Columns(key.paragraphs(), inWidth, key.inside(), width);
     boolean high = key.fit() == BoxFit.FIXED || key.fit() == BoxFit.SHRINK;
-    double height = high ? key.height() : key.isPoint() ? Double.POSITIVE_INFINITY : 0;
-    if (key.fit() == BoxFit.GROW) {
-      height = columns.balancedHeight();
-    }
-    Columns.Stack stack = columns.stack(height);
+    double height = high ? key.height() : Double.POSITIVE_INFINITY;
+    Columns.Stack stack = key.fit() == BoxFit.GROW ? columns.balanced() : columns.stack(height);
     List<Line> lines = high ? columns.aligned(stack, height) : stack.lines();
     double shownHeight = high ? height : stack.bottom();
     Optional<Overset> overset =
