@@ -4,54 +4,48 @@ import java.util.List;
 import java.util.function.Supplier;
 
 /**
- * A line of a paragraph, its baseline at 0 and the left of its column at 0. Its glyphs are put in
- * their places when they are first asked for: most lines of a long text are never looked at. Safe
- * on any thread.
+ * A line of a paragraph, its baseline at 0 and the left of its column at 0. What lies on it is put
+ * in its place when it is first asked for: most lines of a long text are never looked at, and
+ * stacking them takes no more than their heights. Safe on any thread.
  */
 public final class ComposedLine {
   private final int start;
   private final int end;
-  private final Extent extent;
+  private final Height height;
   private final boolean rightToLeft;
   private final boolean last;
   private final boolean hyphenated;
-  private final double ratio;
-  private volatile Supplier<List<GlyphRun>> setting;
+  private volatile Supplier<Content> setting;
+  private volatile Content content;
   private volatile List<GlyphRun> runs;
 
   /**
-   * Where a line lies.
+   * How much of its column a line takes.
    *
-   * @param left where its content begins
-   * @param width of its content, without trailing spaces
    * @param ascent above the baseline
    * @param descent below the baseline
    * @param leading from the baseline before
-   * @param needed how wide a column must be for it, up to its end indent
    */
-  record Extent(
-      double left, double width, double ascent, double descent, double leading, double needed) {
-    Extent at(double itsLeft, double itsWidth, double itsNeeded) {
-      return new Extent(itsLeft, itsWidth, ascent, descent, leading, itsNeeded);
-    }
-  }
+  record Height(double ascent, double descent, double leading) {}
 
-  ComposedLine(
-      int start,
-      int end,
-      Extent extent,
-      boolean rightToLeft,
-      boolean last,
-      boolean hyphenated,
-      double ratio,
-      Supplier<List<GlyphRun>> setting) {
+  /**
+   * Where the content of a line lies.
+   *
+   * @param left where it begins
+   * @param width without trailing spaces
+   * @param needed how wide a column must be for it, up to its end indent
+   * @param ratio how far its white is stretched
+   */
+  record Content(
+      double left, double width, double needed, double ratio, Supplier<List<GlyphRun>> glyphs) {}
+
+  ComposedLine(int start, Cut cut, Height height, boolean rightToLeft, Supplier<Content> setting) {
     this.start = start;
-    this.end = end;
-    this.extent = extent;
+    this.end = cut.end();
+    this.height = height;
     this.rightToLeft = rightToLeft;
-    this.last = last;
-    this.hyphenated = hyphenated;
-    this.ratio = ratio;
+    this.last = cut.last();
+    this.hyphenated = cut.hyphenated();
     this.setting = setting;
   }
 
@@ -66,29 +60,29 @@ public final class ComposedLine {
   }
 
   public double left() {
-    return extent.left;
+    return content().left;
   }
 
   public double width() {
-    return extent.width;
+    return content().width;
   }
 
   public double ascent() {
-    return extent.ascent;
+    return height.ascent;
   }
 
   public double descent() {
-    return extent.descent;
+    return height.descent;
   }
 
   /** Points from the baseline before. */
   public double leading() {
-    return extent.leading;
+    return height.leading;
   }
 
   /** How wide a column must be for this line at its best spacing, without the end indent. */
   public double needed() {
-    return extent.needed;
+    return content().needed;
   }
 
   public boolean rightToLeft() {
@@ -107,7 +101,7 @@ public final class ComposedLine {
 
   /** How far its white is stretched, in parts of what the limits allow; negative for shrunk. */
   public double ratio() {
-    return ratio;
+    return content().ratio;
   }
 
   /** In visual order, left to right. */
@@ -117,8 +111,22 @@ public final class ComposedLine {
       synchronized (this) {
         known = runs;
         if (known == null) {
-          known = setting.get();
+          known = content().glyphs.get();
           runs = known;
+        }
+      }
+    }
+    return known;
+  }
+
+  private Content content() {
+    Content known = content;
+    if (known == null) {
+      synchronized (this) {
+        known = content;
+        if (known == null) {
+          known = setting.get();
+          content = known;
           setting = null;
         }
       }

@@ -26,7 +26,9 @@ final class LineSetter {
   private final Tabs tabs;
   private final Function<ShapeKey, ShapedParagraph> shaper;
   private final List<Ornament> ornaments;
-  private ComposedLine.Extent whole;
+
+  /** Of every line, where all letters are set alike. */
+  private ComposedLine.Height whole;
 
   /**
    * Glyphs on the first line that are no text of it: a bullet, a drop capital.
@@ -73,6 +75,16 @@ final class LineSetter {
    * @param room what the line has from there
    */
   ComposedLine set(Cut cut, int index, double measure, double indent, double room) {
+    return new ComposedLine(
+        index == 0 ? 0 : cut.start(),
+        cut,
+        height(cut),
+        shaped.rightToLeft(),
+        () -> content(cut, index, measure, indent, room));
+  }
+
+  private ComposedLine.Content content(
+      Cut cut, int index, double measure, double indent, double room) {
     Pieces pieces = pieces(cut);
     Measures.Sums sums = pieces.sums;
     double hangStart = cut.ink() > cut.start() ? model.hangAtStart(cut.start()) : 0;
@@ -89,21 +101,14 @@ final class LineSetter {
             ? Spread.filling(settings.justification(), sums, wanted)
             : new Spread.Filled(Spread.best(settings.justification()), sums.width() + tabbed);
     double width = filled.width();
-    double ratio = spread ? ratio(sums, wanted) : 0;
     double shown = width - hangStart - hangEnd;
     double fromStart = indent - hangStart + (room - shown) * share(cut);
-    boolean rtl = shaped.rightToLeft();
-    double left = rtl ? measure - fromStart - width : fromStart;
-    ComposedLine.Extent extent =
-        extent(cut, left, width, indent + sums.width() + tabbed - hangStart - hangEnd);
-    return new ComposedLine(
-        index == 0 ? 0 : cut.start(),
-        cut.end(),
-        extent,
-        rtl,
-        cut.last(),
-        cut.hyphenated(),
-        ratio,
+    double left = shaped.rightToLeft() ? measure - fromStart - width : fromStart;
+    return new ComposedLine.Content(
+        left,
+        width,
+        indent + sums.width() + tabbed - hangStart - hangEnd,
+        spread ? ratio(sums, wanted) : 0,
         () -> runs(cut, index, pieces, filled.spread(), left, measure));
   }
 
@@ -139,17 +144,17 @@ final class LineSetter {
     };
   }
 
-  private ComposedLine.Extent extent(Cut cut, double left, double width, double needed) {
-    if (shaped.runs().size() == 1 && cut.end() > cut.start()) {
-      // every line is as high as every other
-      ComposedLine.Extent first = whole == null ? measured(cut, 0, 0, 0) : whole;
-      whole = first;
-      return first.at(left, width, needed);
+  private ComposedLine.Height height(Cut cut) {
+    if (shaped.runs().size() != 1 || cut.start() == cut.end()) {
+      return measured(cut);
     }
-    return measured(cut, left, width, needed);
+    if (whole == null) {
+      whole = measured(cut);
+    }
+    return whole;
   }
 
-  private ComposedLine.Extent measured(Cut cut, double left, double width, double needed) {
+  private ComposedLine.Height measured(Cut cut) {
     double ascent = 0;
     double descent = 0;
     double leading = 0;
@@ -168,9 +173,8 @@ final class LineSetter {
     }
     TypeLook empty = looks.getFirst();
     return any
-        ? new ComposedLine.Extent(left, width, ascent, descent, leading, needed)
-        : new ComposedLine.Extent(
-            left, 0, empty.size(), empty.size() * 0.25, empty.leading(), needed);
+        ? new ComposedLine.Height(ascent, descent, leading)
+        : new ComposedLine.Height(empty.size(), empty.size() * 0.25, empty.leading());
   }
 
   // --- pieces

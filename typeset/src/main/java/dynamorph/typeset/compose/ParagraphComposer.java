@@ -39,9 +39,20 @@ public final class ParagraphComposer {
   /** Steps in which the narrowest balanced measure is looked for. */
   private static final int BALANCE_STEPS = 12;
 
-  private record ComposeKey(ParagraphKey paragraph, double measure, double width, String mark) {}
+  private record ComposeKey(ParagraphKey paragraph, double measure, double width, String mark) {
+    /** By what differs most. */
+    @Override
+    public int hashCode() {
+      return paragraph.hashCode() * 31 + Double.hashCode(measure);
+    }
+  }
 
-  private record MeasuredKey(ParagraphKey paragraph, String mark) {}
+  private record MeasuredKey(ParagraphKey paragraph, String mark) {
+    @Override
+    public int hashCode() {
+      return paragraph.hashCode();
+    }
+  }
 
   /** What widths at a size of 1 depend on. */
   private record CoreKey(
@@ -75,28 +86,33 @@ public final class ParagraphComposer {
   private final Hyphenators languages = new Hyphenators();
   private final Cache<ShapeKey, ShapedParagraph> shaped =
       Caffeine.newBuilder()
+          .executor(Runnable::run)
           .maximumWeight(SHAPED_UNITS)
           .weigher((ShapeKey key, ShapedParagraph _) -> key.text().length() + 16)
           .build();
   private final Cache<CandidatesKey, Candidates> candidates =
       Caffeine.newBuilder()
+          .executor(Runnable::run)
           .maximumWeight(SHAPED_UNITS)
           .weigher((CandidatesKey key, Candidates _) -> key.paragraph.text().length() + 16)
           .build();
   private final Cache<MeasuredKey, Measured> allMeasured =
       Caffeine.newBuilder()
+          .executor(Runnable::run)
           .maximumWeight(MEASURED_UNITS)
           .weigher((MeasuredKey key, Measured _) -> key.paragraph.text().length() + 16)
           .build();
   private final Cache<CoreKey, Core> cores =
       Caffeine.newBuilder()
+          .executor(Runnable::run)
           .maximumWeight(MEASURED_UNITS)
           .weigher((CoreKey key, Core _) -> key.shape.text().length() + 16)
           .build();
   private final Cache<HyphenKey, Double> hyphens =
-      Caffeine.newBuilder().maximumSize(HYPHENS).build();
+      Caffeine.newBuilder().executor(Runnable::run).maximumSize(HYPHENS).build();
   private final Cache<ComposeKey, ComposedParagraph> composed =
       Caffeine.newBuilder()
+          .executor(Runnable::run)
           .maximumWeight(COMPOSED_UNITS)
           .weigher((ComposeKey key, ComposedParagraph _) -> key.paragraph.text().length() + 16)
           .build();

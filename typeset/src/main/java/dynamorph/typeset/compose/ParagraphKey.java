@@ -24,10 +24,16 @@ public record ParagraphKey(
     looks = List.copyOf(looks);
   }
 
-  /** Told apart by words and first look alone, since the rest rarely differs by itself. */
+  /** Told apart by its words and the lengths that are dragged most; the rest rarely differs. */
   @Override
   public int hashCode() {
-    return text.hashCode() * 31 + looks.size() + Double.hashCode(looks.getFirst().size());
+    TypeLook first = looks.getFirst();
+    return text.hashCode()
+        + 31 * Double.hashCode(first.size())
+        + 37 * Double.hashCode(first.spacing().tracking())
+        + 41 * Double.hashCode(first.leading())
+        + 43 * Double.hashCode(settings.indents().start())
+        + 47 * Double.hashCode(settings.spaceBefore());
   }
 
   /** The look of an empty line. */

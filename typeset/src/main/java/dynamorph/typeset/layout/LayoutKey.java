@@ -5,6 +5,7 @@ import dynamorph.model.cascade.Placement;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.BoxFit;
 import dynamorph.typeset.compose.ParagraphKey;
@@ -28,12 +29,11 @@ record LayoutKey(
     for (int index = 0; index < story.paragraphs().size(); index++) {
       Paragraph paragraph = story.paragraphs().get(index);
       ResolvedLayer.ResolvedParagraph look = resolved.paragraphs().get(index);
-      List<Integer> lengths = new ArrayList<>(paragraph.spans().size());
-      paragraph.spans().forEach(span -> lengths.add(span.length()));
+      List<Integer> lengths = lengths(paragraph.spans());
       // paragraphs that look alike share their looks, so that they are told equal at a glance
       if (look.spans() != spans) {
         spans = look.spans();
-        types = spans.stream().map(CharacterLook::type).toList();
+        types = List.copyOf(spans.stream().map(CharacterLook::type).toList());
       }
       paragraphs.add(new ParagraphKey(paragraph.text(), lengths, types, look.look(), fallback));
     }
@@ -46,6 +46,12 @@ record LayoutKey(
         point ? 0 : placement.width(),
         high ? placement.height() : 0,
         placement.inside());
+  }
+
+  private static List<Integer> lengths(List<Span> spans) {
+    return spans.size() == 1
+        ? List.of(spans.getFirst().length())
+        : spans.stream().map(Span::length).toList();
   }
 
   boolean isPoint() {

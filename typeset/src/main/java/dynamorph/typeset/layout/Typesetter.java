@@ -27,6 +27,7 @@ public final class Typesetter {
   private final ParagraphComposer composer;
   private final Cache<LayoutKey, TextLayout> layouts =
       Caffeine.newBuilder()
+          .executor(Runnable::run)
           .maximumWeight(LAID_OUT_UNITS)
           .weigher((LayoutKey key, TextLayout _) -> weight(key))
           .build();
