@@ -3,6 +3,7 @@ package dynamorph.bench;
 import dynamorph.model.Project;
 import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Story;
@@ -10,6 +11,7 @@ import dynamorph.model.text.TextRange;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Breaker;
+import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.font.FontLibrary;
@@ -75,6 +77,7 @@ public class LayoutBench {
   private Story longStory;
   private int round;
   private double size = SIZE;
+  private int colour = 0xff000000;
 
   /** New prose for each round. */
   @State(Scope.Benchmark)
@@ -158,12 +161,17 @@ public class LayoutBench {
 
   @Benchmark
   public int sizeByLine() {
-    return lines(set(seenStory, Breaker.LINE_BY_LINE, 300, SIZE + round++ * 1e-6));
+    return lines(set(seenStory, Breaker.LINE_BY_LINE, 300, nextSize()));
+  }
+
+  @Benchmark
+  public int sizeByParagraph() {
+    return lines(set(seenStory, Breaker.WHOLE_PARAGRAPH, 300, nextSize()));
   }
 
   @Benchmark
   public double sizeSkia() {
-    size = SIZE + round++ * 1e-4;
+    size = nextSize();
     return skia(seen, 300);
   }
 
@@ -175,6 +183,22 @@ public class LayoutBench {
   @Benchmark
   public double widthLineBreakMeasurer() {
     return measurer(seen, (float) width());
+  }
+
+  @Benchmark
+  public int colourByLine() {
+    return lines(coloured(Breaker.LINE_BY_LINE));
+  }
+
+  @Benchmark
+  public int colourByParagraph() {
+    return lines(coloured(Breaker.WHOLE_PARAGRAPH));
+  }
+
+  @Benchmark
+  public double colourSkia() {
+    colour = 0xff000000 | round++;
+    return skia(seen, 300);
   }
 
   /** One letter typed into a story of 20,000 words in columns, each time at another place. */
@@ -191,16 +215,32 @@ public class LayoutBench {
     return 290 + round++ % 100_000 * 2e-4;
   }
 
+  /** A size that no cache has; Skia takes sizes for one that differ by less than 1/4096 pt. */
+  private double nextSize() {
+    return SIZE + round++ % 10_000 * 1e-3;
+  }
+
   private TextLayout set(Story story, Breaker breaker, double width, double size) {
+    return layout(story, values(breaker, size), frame(width));
+  }
+
+  private TextLayout coloured(Breaker breaker) {
+    Colour red = Colour.hex("#%02x0000".formatted(round++ % 256));
     PropertySet values =
-        PropertySet.EMPTY
-            .with(Properties.FONT_FAMILY, FAMILY)
-            .with(Properties.SIZE, FontSize.points(size))
-            .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
-            .with(Properties.BREAKER, breaker);
-    PropertySet frame =
-        PropertySet.EMPTY.with(Properties.BOX, BoxFit.GROW).with(Properties.BOX_WIDTH, width);
-    return layout(story, values, frame);
+        values(breaker, SIZE).with(Properties.COAT_COLOUR.at(Address.coat("fill")), red);
+    return layout(seenStory, values, frame(300));
+  }
+
+  private static PropertySet values(Breaker breaker, double size) {
+    return PropertySet.EMPTY
+        .with(Properties.FONT_FAMILY, FAMILY)
+        .with(Properties.SIZE, FontSize.points(size))
+        .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
+        .with(Properties.BREAKER, breaker);
+  }
+
+  private static PropertySet frame(double width) {
+    return PropertySet.EMPTY.with(Properties.BOX, BoxFit.GROW).with(Properties.BOX_WIDTH, width);
   }
 
   private TextLayout columns(Story story) {
@@ -242,7 +282,8 @@ public class LayoutBench {
   private double skia(List<String> paragraphs, float width) {
     double sum = 0;
     for (String text : paragraphs) {
-      try (TextStyle style = new TextStyle().setFontFamily(FAMILY).setFontSize((float) size);
+      try (TextStyle style =
+              new TextStyle().setFontFamily(FAMILY).setFontSize((float) size).setColor(colour);
           ParagraphStyle settings =
               new ParagraphStyle()
                   .setAlignment(io.github.humbleui.skija.paragraph.Alignment.JUSTIFY);

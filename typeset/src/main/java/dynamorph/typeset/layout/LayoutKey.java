@@ -1,6 +1,8 @@
 package dynamorph.typeset.layout;
 
+import com.github.benmanes.caffeine.cache.Interner;
 import dynamorph.model.cascade.CharacterLook;
+import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.Placement;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.TypeLook;
@@ -22,20 +24,28 @@ record LayoutKey(
     double width,
     double height,
     Placement.Inside inside) {
+  /** Equal looks are one object, so that keys are told equal at a glance. */
+  private static final Interner<List<TypeLook>> TYPES = Interner.newWeakInterner();
+
+  private static final Interner<ParagraphLook> SETTINGS = Interner.newWeakInterner();
+
   static LayoutKey of(Story story, ResolvedLayer resolved, boolean fallback) {
     List<ParagraphKey> paragraphs = new ArrayList<>(story.paragraphs().size());
-    List<CharacterLook> spans = null;
+    ResolvedLayer.ResolvedParagraph before = null;
     List<TypeLook> types = List.of();
+    ParagraphLook settings = null;
     for (int index = 0; index < story.paragraphs().size(); index++) {
       Paragraph paragraph = story.paragraphs().get(index);
       ResolvedLayer.ResolvedParagraph look = resolved.paragraphs().get(index);
-      List<Integer> lengths = lengths(paragraph.spans());
-      // paragraphs that look alike share their looks, so that they are told equal at a glance
-      if (look.spans() != spans) {
-        spans = look.spans();
-        types = List.copyOf(spans.stream().map(CharacterLook::type).toList());
+      // paragraphs that look alike share what was resolved
+      if (look != before) {
+        types = types(look.spans());
+        settings = SETTINGS.intern(look.look());
+        before = look;
       }
-      paragraphs.add(new ParagraphKey(paragraph.text(), lengths, types, look.look(), fallback));
+      paragraphs.add(
+          new ParagraphKey(
+              paragraph.text(), lengths(paragraph.spans()), types, settings, fallback));
     }
     Placement placement = resolved.placement();
     boolean point = placement.fit() == BoxFit.POINT;
@@ -46,6 +56,10 @@ record LayoutKey(
         point ? 0 : placement.width(),
         high ? placement.height() : 0,
         placement.inside());
+  }
+
+  private static List<TypeLook> types(List<CharacterLook> spans) {
+    return TYPES.intern(List.copyOf(spans.stream().map(CharacterLook::type).toList()));
   }
 
   private static List<Integer> lengths(List<Span> spans) {

@@ -1,0 +1,65 @@
+package dynamorph.typeset.compose;
+
+import dynamorph.model.cascade.ParagraphLook;
+import dynamorph.model.cascade.TypeLook;
+import dynamorph.typeset.shape.ShapedParagraph;
+import java.util.List;
+
+/**
+ * A shaped paragraph and what was found out about it since, for the settings that it had last. A
+ * change of width, size or spacing finds everything here that does not depend on it.
+ *
+ * @param places where its lines may end
+ * @param cores its widths at a size of 1
+ * @param measured its widths at its size
+ */
+record KnownText(
+    ShapedParagraph shaped,
+    Recent<ParagraphLook.Hyphenation, Candidates> places,
+    Recent<CoreKey, Core> cores,
+    Recent<MeasuredKey, Measured> measured) {
+
+  static KnownText of(ShapedParagraph shaped) {
+    return new KnownText(shaped, new Recent<>(2), new Recent<>(2), new Recent<>(4));
+  }
+
+  /** What widths at a size of 1 depend on. */
+  record CoreKey(
+      List<TypeLook> looks,
+      ParagraphLook.Justification justification,
+      ParagraphLook.Hanging hanging,
+      ParagraphLook.Hyphenation hyphenation,
+      boolean justified,
+      int first) {}
+
+  /** Widths at a size of 1, which hold for every size. */
+  record Core(Measures measures, LineModel model) {}
+
+  /** What everything about a paragraph depends on, but for its measure. */
+  record MeasuredKey(ParagraphKey paragraph, String mark) {}
+
+  /**
+   * Everything about a paragraph that does not depend on its measure.
+   *
+   * @param tabs null if it has none
+   */
+  record Measured(
+      Measures measures,
+      ParagraphStart start,
+      Tabs tabs,
+      LineModel model,
+      Recent<Columns, ComposedParagraph> composed) {
+
+    Measured(Measures measures, ParagraphStart start, Tabs tabs, LineModel model) {
+      this(measures, start, tabs, model, new Recent<>(4));
+    }
+  }
+
+  /**
+   * What a paragraph is set in.
+   *
+   * @param measure room for breaking; endless for text that is not wrapped
+   * @param width of the column that the lines are set in
+   */
+  record Columns(double measure, double width) {}
+}
