@@ -23,6 +23,9 @@ final class Rules {
   /** How far a line keeps away from letters that cross it, in parts of the font's line width. */
   private static final double CLEARANCE = 1;
 
+  /** What is left of a line between two letters shows from this length on, in the same parts. */
+  private static final double SHORTEST = 3;
+
   private Rules() {}
 
   /** The lines at a run that belong to its finish. */
@@ -112,18 +115,16 @@ final class Rules {
     double from = Math.max(line.left(), line.x() + least(run.left()));
     double to = Math.min(line.left() + line.width(), line.x() + most(run.right()));
     float y = (float) (middle - width / 2);
-    if (!lines.skipsInk()) {
-      addPart(rects, from, to, y, width);
-      return;
-    }
     double at = from;
-    float[] crossings = crossings(placed, y, (float) (y + width));
-    double clear = Math.min(width, em * run.size()) * CLEARANCE;
+    double thin = Math.min(width, em * run.size());
+    double shortest = 0;
+    float[] crossings = lines.skipsInk() ? crossings(placed, y, (float) (y + width)) : new float[0];
     for (int index = 0; index + 1 < crossings.length; index += 2) {
-      addPart(rects, at, crossings[index] - clear, y, width);
-      at = Math.max(at, crossings[index + 1] + clear);
+      shortest = SHORTEST * thin;
+      addPart(rects, at, crossings[index] - CLEARANCE * thin, y, width, shortest);
+      at = Math.max(at, crossings[index + 1] + CLEARANCE * thin);
     }
-    addPart(rects, at, to, y, width);
+    addPart(rects, at, to, y, width, shortest);
   }
 
   private static double least(float[] edges) {
@@ -134,8 +135,9 @@ final class Rules {
     return Math.max(edges[0], edges[edges.length - 1]);
   }
 
-  private static void addPart(List<Rect> rects, double from, double to, float y, double width) {
-    if (to - from > width / 2) {
+  private static void addPart(
+      List<Rect> rects, double from, double to, float y, double width, double shortest) {
+    if (to - from > shortest) {
       rects.add(Rect.makeXYWH((float) from, y, (float) (to - from), (float) width));
     }
   }

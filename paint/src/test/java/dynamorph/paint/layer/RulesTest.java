@@ -107,13 +107,30 @@ class RulesTest {
   @Test
   void lettersThatReachBelowBreakTheLineIfWanted() {
     PropertySet under = red(Properties.UNDERLINE);
-    Pixels skipping = paint("Hgpy", under);
+    Pixels skipping = paint("HgHpHyH", under);
     int row = (int) (rows(skipping, RED).middle() * SCALE);
-    Pixels whole = paint("Hgpy", under.with(Properties.LINE_SKIPS, false));
+    Pixels whole = paint("HgHpHyH", under.with(Properties.LINE_SKIPS, false));
     assertThat(runs(skipping, row, argb -> argb == RED.argb())).isGreaterThanOrEqualTo(3);
     assertThat(Painting.count(whole, RED)).isGreaterThan(Painting.count(skipping, RED));
     Pixels untouched = paint("HHHH", under);
     assertThat(runs(untouched, row, argb -> argb == RED.argb())).as("nothing to skip").isEqualTo(1);
+  }
+
+  @Test
+  void noCrumbsOfALineAreLeftBetweenLetters() {
+    Pixels skipping = paint("jyg ypjg ggy py,", red(Properties.UNDERLINE));
+    Rows line = rows(skipping, RED);
+    int row = (int) (line.middle() * SCALE);
+    int part = 0;
+    for (int x = 0; x < skipping.width(); x++) {
+      boolean inside = skipping.argb(x, row) == RED.argb();
+      if (!inside && part > 0) {
+        assertThat(part)
+            .as("up to pixel " + x)
+            .isGreaterThanOrEqualTo(2 * (line.last - line.first));
+      }
+      part = inside ? part + 1 : 0;
+    }
   }
 
   @Test
