@@ -133,16 +133,6 @@ public final class Properties extends ParagraphProperties {
           "",
           "The height of a fixed box, in points.");
 
-  public static final Property<Double> SHRINK_TO =
-      layout(
-          "shrink-to",
-          "Shrink to",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(1, 100, "%"),
-          50.0,
-          "Columns, grid",
-          "How small a shrinking box may set its text, in parts of its size.");
   public static final Property<Double> COLUMNS =
       layout(
           "columns",
@@ -183,6 +173,16 @@ public final class Properties extends ParagraphProperties {
           0.0,
           "Columns, grid",
           "Lines stand on multiples of this, from the first baseline; 0 is no grid.");
+  public static final Property<Double> SHRINK_TO =
+      layout(
+          "shrink-to",
+          "Shrink to",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(1, 100, "%"),
+          50.0,
+          "Columns, grid",
+          "How small a shrinking box may set its text, in parts of its size.");
 
   public static final Property<CoatKind> COAT_KIND =
       coat(
