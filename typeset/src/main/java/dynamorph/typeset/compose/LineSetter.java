@@ -193,7 +193,7 @@ final class LineSetter {
       return whole(cut);
     }
     if (shaped.bidi().isPresent()) {
-      return behind.isEmpty() ? whole(cut) : alone(start, ink, behind, cut);
+      return alone(start, ink, behind, cut);
     }
     int from = start;
     while (!shaped.isSafeToCut(from)) {
@@ -243,7 +243,8 @@ final class LineSetter {
     List<Segment> segments = new ArrayList<>(segments(part, 0, length, start, ink - start));
     if (ends && cut.end() > ink) {
       // the spaces behind the line keep their place for the caret
-      segments.addAll(segments(shaped, ink, cut.end(), 0, Integer.MAX_VALUE));
+      int outside = shaped.rightToLeft() ? 0 : segments.size();
+      segments.addAll(outside, segments(shaped, ink, cut.end(), 0, Integer.MAX_VALUE));
     }
     return new Pieces(() -> segments, own.sums(0, length, ends));
   }
