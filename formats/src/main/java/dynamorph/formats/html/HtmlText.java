@@ -80,9 +80,10 @@ public final class HtmlText {
       css.append("vertical-align:").append(raised ? "super;" : "sub;");
     }
     look.finish().coats().stream()
-        .filter(coat -> coat instanceof Coat.Fill)
+        .filter(coat -> coat.shape() instanceof Coat.Fill)
         .reduce((_, last) -> last)
-        .ifPresent(fill -> css.append("color:").append(fill.colour().toString(), 0, 7).append(';'));
+        .ifPresent(fill ->
+            css.append("color:").append(fill.paint().colour().toString(), 0, 7).append(';'));
     return css.toString();
   }
 

@@ -89,14 +89,14 @@ public final class Cascade {
   /** Without coats there is no plate, whatever its padding would be. */
   private Plate plate(PropertySet own) {
     double size = size(own);
-    List<Coat> coats = Coats.painted(own, Address.PLATE, palette, size);
-    return coats.isEmpty()
+    Finish finish = Coats.finish(own, Address.PLATE, palette, size);
+    return finish.coats().isEmpty()
         ? Plate.NONE
         : new Plate(
             points(own, Properties.PLATE_PADDING_ACROSS.key(), size),
             points(own, Properties.PLATE_PADDING_ALONG.key(), size),
             points(own, Properties.PLATE_RADIUS.key(), size),
-            coats);
+            finish);
   }
 
   private ResolvedLayer.ResolvedParagraph resolve(TextLayer layer, Paragraph paragraph) {
@@ -297,7 +297,7 @@ public final class Cascade {
     double size = size(complete);
     return new CharacterLook(
         Looks.type(complete, size, language),
-        new Finish(Coats.painted(complete, Address.FINISH, palette, size)),
+        Coats.finish(complete, Address.FINISH, palette, size),
         Looks.lines(complete, size, palette));
   }
 

@@ -1,62 +1,119 @@
 package dynamorph.model.cascade;
 
-import dynamorph.model.value.Rgba;
+import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.DashFit;
+import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
 import java.util.List;
 
 /**
- * One visible layer of paint, ready to draw: lengths in points, colours looked up, opacity in the
- * colour's alpha.
+ * One visible layer of paint, ready to draw: lengths in points, colours looked up.
+ *
+ * @param shape what is painted
+ * @param paint what it is painted with
+ * @param opacity of the coat and its effects, 0 to 1
+ * @param blend how it is mixed with what lies below
  */
-public sealed interface Coat {
-  Rgba colour();
+public record Coat(
+    Shape shape, Paint paint, double opacity, BlendMode blend, List<Effect> effects) {
+  public Coat {
+    effects = List.copyOf(effects);
+  }
 
-  List<DropShadow> shadows();
+  /** Whether nothing shows through it. */
+  public boolean isOpaque() {
+    return opacity == 1 && blend == BlendMode.NORMAL && paint.isOpaque();
+  }
 
-  /** How far the coat itself reaches beyond the letter edge, in points, without its effects. */
-  double outset();
+  /** What of the letters, or of the plate, a coat paints. */
+  public sealed interface Shape {
+    /** How far its outermost edge lies beyond the letter edge, in points; never negative. */
+    double outset();
 
-  /** Paints the inside of the letters. */
-  record Fill(Rgba colour, List<DropShadow> shadows) implements Coat {
-    @Override
-    public double outset() {
-      return 0;
+    Corner corner();
+  }
+
+  /**
+   * How edges turn corners.
+   *
+   * @param miterLimit how far a miter may reach, in parts of the width
+   */
+  public record Corner(StrokeJoin join, double miterLimit) {
+    double reach(double width) {
+      return Math.max(0, join == StrokeJoin.MITER ? width * miterLimit : width);
     }
   }
 
   /**
-   * Paints along the letter edge.
+   * Paints what the edge encloses.
    *
-   * @param width points
+   * @param offset points by which the edge is moved outwards
    */
-  record Stroke(
-      Rgba colour, double width, StrokePosition position, StrokeJoin join, List<DropShadow> shadows)
-      implements Coat {
-    /**
-     * How far a miter may reach in widths; sharper corners are cut off (the limit of SVG and PDF is
-     * 4 or 10).
-     */
-    public static final double MITER_LIMIT = 4;
-
+  public record Fill(double offset, Corner corner) implements Shape {
     @Override
     public double outset() {
-      double reach =
-          switch (position) {
+      return corner.reach(offset);
+    }
+  }
+
+  /**
+   * Paints along the edge.
+   *
+   * @param width points
+   * @param offset points by which the edge is moved outwards
+   */
+  public record Stroke(
+      double width,
+      StrokePosition position,
+      double offset,
+      Corner corner,
+      StrokeCap cap,
+      Dashing dashing)
+      implements Shape {
+    /** Points from the letter edge to the outer side of the stroke; negative if inside. */
+    public double outer() {
+      return offset
+          + switch (position) {
             case INSIDE -> 0;
             case CENTRE -> width / 2;
             case OUTSIDE -> width;
           };
-      return join == StrokeJoin.MITER ? reach * MITER_LIMIT : reach;
+    }
+
+    /** Points from the letter edge to the inner side of the stroke. */
+    public double inner() {
+      return outer() - width;
+    }
+
+    @Override
+    public double outset() {
+      double caps = dashing.isSolid() ? 0 : width;
+      return corner.reach(outer()) + caps;
     }
   }
 
   /**
-   * A shadow cast by a coat.
+   * Dashes along a stroke, in points.
    *
-   * @param across offset to the right in points
-   * @param down offset downwards in points
-   * @param blur twice the standard deviation, in points
+   * @param lengths dash, gap, dash, and so on; an even number of them, or none
+   * @param phase how far into them a contour begins
    */
-  record DropShadow(Rgba colour, double across, double down, double blur) {}
+  public record Dashing(List<Double> lengths, double phase, DashFit fit) {
+    public static final Dashing SOLID = new Dashing(List.of(), 0, DashFit.EXACT);
+
+    public Dashing {
+      lengths = List.copyOf(lengths);
+    }
+
+    /** How long one repeat is; never nothing. */
+    public double period() {
+      double sum = lengths.stream().mapToDouble(Double::doubleValue).sum();
+      return Math.max(sum, 1e-9);
+    }
+
+    public boolean isSolid() {
+      return lengths.isEmpty();
+    }
+  }
 }

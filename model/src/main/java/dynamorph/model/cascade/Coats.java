@@ -6,6 +6,8 @@ import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Palette;
+import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.Colour;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
@@ -27,10 +29,14 @@ public final class Coats {
         .toList();
   }
 
-  /** The effects of a coat that are there, shown or not. */
+  /** The effects of a coat that are there, shown or not, in order. */
   public static List<Address> effects(PropertySet values, Address coat) {
     return present(values, Properties.EFFECT_KIND, Properties.EFFECT_REMOVED).stream()
         .filter(address -> address.ownCoat().equals(coat))
+        .sorted(
+            Comparator.<Address>comparingDouble(
+                    address -> value(values, Properties.EFFECT_ORDER.at(address)))
+                .thenComparing(Comparator.naturalOrder()))
         .toList();
   }
 
@@ -50,51 +56,139 @@ public final class Coats {
     return present;
   }
 
-  /** The coats that show, ready to paint on text of a size in points. */
-  static List<Coat> painted(PropertySet values, String host, Palette palette, double size) {
-    return of(values, host).stream()
-        .filter(address -> value(values, Properties.COAT_SHOWN.at(address)))
-        .map(address -> coat(values, address, palette, size))
-        .toList();
-  }
-
-  private static Coat coat(PropertySet values, Address address, Palette palette, double size) {
-    Rgba colour =
-        palette
-            .colour(value(values, Properties.COAT_COLOUR.at(address)))
-            .faded(value(values, Properties.COAT_OPACITY.at(address)));
-    List<Coat.DropShadow> shadows =
-        effects(values, address).stream()
-            .filter(effect -> value(values, Properties.EFFECT_SHOWN.at(effect)))
-            .map(effect -> shadow(values, effect, palette, size))
+  /** What shows, ready to paint on text of a size in points. */
+  static Finish finish(PropertySet values, String host, Palette palette, double size) {
+    Reader reader = new Reader(values, palette, size);
+    List<Coat> coats =
+        of(values, host).stream()
+            .filter(address -> value(values, Properties.COAT_SHOWN.at(address)))
+            .map(reader::coat)
             .toList();
-    return switch (value(values, Properties.COAT_KIND.at(address))) {
-      case FILL -> new Coat.Fill(colour, shadows);
-      case STROKE ->
-          new Coat.Stroke(
-              colour,
-              points(values, Properties.STROKE_WIDTH.at(address), size),
-              value(values, Properties.STROKE_POSITION.at(address)),
-              value(values, Properties.STROKE_JOIN.at(address)),
-              shadows);
-    };
-  }
-
-  private static Coat.DropShadow shadow(
-      PropertySet values, Address effect, Palette palette, double size) {
-    return switch (value(values, Properties.EFFECT_KIND.at(effect))) {
-      case DROP_SHADOW ->
-          new Coat.DropShadow(
-              palette
-                  .colour(value(values, Properties.EFFECT_COLOUR.at(effect)))
-                  .faded(value(values, Properties.EFFECT_OPACITY.at(effect))),
-              points(values, Properties.SHADOW_ACROSS.at(effect), size),
-              points(values, Properties.SHADOW_DOWN.at(effect), size),
-              points(values, Properties.SHADOW_BLUR.at(effect), size));
-    };
+    return new Finish(coats, reader.shownEffects(Address.whole(host)));
   }
 
   static double points(PropertySet values, PropertyKey<Length> key, double size) {
     return value(values, key).toPoints(size);
+  }
+
+  /** Reads coats of one text. */
+  private record Reader(PropertySet values, Palette palette, double size) {
+    private <T> T get(Property<T> property, Address address) {
+      return value(values, property.at(address));
+    }
+
+    private double points(Property<Length> property, Address address) {
+      return get(property, address).toPoints(size);
+    }
+
+    private Rgba colour(Property<Colour> property, Address address) {
+      return palette.colour(get(property, address));
+    }
+
+    Coat coat(Address at) {
+      Coat.Corner corner =
+          new Coat.Corner(get(Properties.STROKE_JOIN, at), get(Properties.MITER_LIMIT, at));
+      double offset = points(Properties.COAT_OFFSET, at);
+      Coat.Shape shape =
+          switch (get(Properties.COAT_KIND, at)) {
+            case FILL -> new Coat.Fill(offset, corner);
+            case STROKE ->
+                new Coat.Stroke(
+                    points(Properties.STROKE_WIDTH, at),
+                    get(Properties.STROKE_POSITION, at),
+                    offset,
+                    corner,
+                    get(Properties.STROKE_CAP, at),
+                    dashing(at));
+          };
+      return new Coat(
+          shape,
+          paint(at),
+          get(Properties.COAT_OPACITY, at),
+          get(Properties.COAT_BLEND, at),
+          shownEffects(at));
+    }
+
+    private Coat.Dashing dashing(Address at) {
+      List<Double> lengths =
+          get(Properties.DASHES, at).lengths().stream()
+              .map(length -> length.toPoints(size))
+              .toList();
+      if (lengths.isEmpty()) {
+        return Coat.Dashing.SOLID;
+      }
+      List<Double> even = new ArrayList<>(lengths);
+      if (lengths.size() % 2 == 1) {
+        even.addAll(lengths);
+      }
+      return new Coat.Dashing(
+          even, points(Properties.DASH_PHASE, at), get(Properties.DASH_FIT, at));
+    }
+
+    private Paint paint(Address at) {
+      return switch (get(Properties.COAT_PAINT, at)) {
+        case SOLID -> new Paint.Solid(colour(Properties.COAT_COLOUR, at));
+        case LINEAR -> gradient(at, Paint.Course.LINEAR);
+        case RADIAL -> gradient(at, Paint.Course.RADIAL);
+        case CONIC -> gradient(at, Paint.Course.CONIC);
+      };
+    }
+
+    private Paint gradient(Address at, Paint.Course course) {
+      List<Paint.Stop> stops =
+          get(Properties.GRADIENT_STOPS, at).stops().stream()
+              .map(stop ->
+                  new Paint.Stop(
+                      palette.colour(stop.colour()).faded(stop.opacity()), stop.position()))
+              .toList();
+      return new Paint.Gradient(
+          course,
+          stops,
+          get(Properties.GRADIENT_ANGLE, at),
+          get(Properties.GRADIENT_ACROSS, at) / 100,
+          get(Properties.GRADIENT_DOWN, at) / 100,
+          get(Properties.GRADIENT_SCALE, at) / 100,
+          get(Properties.GRADIENT_OFFSET, at) / 100,
+          get(Properties.GRADIENT_REPEAT, at),
+          get(Properties.PAINT_FIT, at),
+          get(Properties.COLOUR_MIXING, at));
+    }
+
+    List<Effect> shownEffects(Address coat) {
+      return effects(values, coat).stream()
+          .filter(effect -> get(Properties.EFFECT_SHOWN, effect))
+          .map(this::effect)
+          .toList();
+    }
+
+    private Effect effect(Address at) {
+      double opacity = get(Properties.EFFECT_OPACITY, at);
+      Rgba colour = colour(Properties.EFFECT_COLOUR, at).faded(opacity);
+      BlendMode blend = get(Properties.EFFECT_BLEND, at);
+      double across = points(Properties.SHADOW_ACROSS, at);
+      double down = points(Properties.SHADOW_DOWN, at);
+      double blur = points(Properties.SHADOW_BLUR, at);
+      double spread = points(Properties.EFFECT_SPREAD, at);
+      boolean knockedOut = get(Properties.SHADOW_KNOCKED_OUT, at);
+      return switch (get(Properties.EFFECT_KIND, at)) {
+        case DROP_SHADOW ->
+            new Effect.DropShadow(colour, blend, across, down, blur, spread, knockedOut);
+        case INNER_SHADOW -> new Effect.InnerShadow(colour, blend, across, down, blur, spread);
+        case OUTER_GLOW -> new Effect.OuterGlow(colour, blend, blur, spread, knockedOut);
+        case INNER_GLOW ->
+            new Effect.InnerGlow(colour, blend, blur, spread, get(Properties.GLOW_FROM, at));
+        case BLUR -> new Effect.Blur(blur);
+        case RAISED_EDGE ->
+            new Effect.RaisedEdge(
+                get(Properties.LIGHT_ANGLE, at),
+                get(Properties.LIGHT_HEIGHT, at),
+                points(Properties.EDGE_WIDTH, at),
+                get(Properties.EDGE_DEPTH, at),
+                colour(Properties.LIGHT_COLOUR, at).faded(opacity),
+                get(Properties.LIGHT_BLEND, at),
+                colour(Properties.SHADE_COLOUR, at).faded(opacity),
+                get(Properties.SHADE_BLEND, at));
+      };
+    }
   }
 }

@@ -2,9 +2,15 @@ package dynamorph.model.cascade;
 
 import java.util.List;
 
-/** The whole painted appearance: the coats that show, in paint order. */
-public record Finish(List<Coat> coats) {
+/**
+ * The whole painted appearance.
+ *
+ * @param coats those that show, in paint order
+ * @param effects of everything painted together, in order
+ */
+public record Finish(List<Coat> coats, List<Effect> effects) {
   public Finish {
     coats = List.copyOf(coats);
+    effects = List.copyOf(effects);
   }
 }

@@ -13,6 +13,9 @@ public record Address(String host, String coat, String effect) implements Compar
   public static final String FINISH = "finish";
   public static final String PLATE = "plate";
 
+  /** Stands for the coat of effects that belong to all coats together. */
+  public static final String WHOLE = "whole";
+
   private static final String ID = "[a-z0-9][a-z0-9-]*";
 
   public Address {
@@ -35,6 +38,11 @@ public record Address(String host, String coat, String effect) implements Compar
   /** A coat of the plate. */
   public static Address plateCoat(String coat) {
     return new Address(PLATE, coat, "");
+  }
+
+  /** All coats of a host together; only its effects have values. */
+  public static Address whole(String host) {
+    return new Address(host, WHOLE, "");
   }
 
   /** An effect of this coat. */

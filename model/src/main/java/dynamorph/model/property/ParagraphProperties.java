@@ -14,7 +14,8 @@ import dynamorph.model.value.TabStops;
 import dynamorph.model.value.TextDirection;
 
 /** The properties of paragraphs. Reached through {@link Properties}. */
-public abstract sealed class ParagraphProperties extends CharacterProperties permits Properties {
+public abstract sealed class ParagraphProperties extends CharacterProperties
+    permits FinishProperties {
   public static final Property<Alignment> ALIGNMENT =
       layout(
           "alignment",

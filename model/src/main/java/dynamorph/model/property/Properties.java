@@ -2,8 +2,6 @@ package dynamorph.model.property;
 
 import static dynamorph.model.property.Facet.FINISH;
 import static dynamorph.model.property.Facet.PLACEMENT;
-import static dynamorph.model.property.Registry.coat;
-import static dynamorph.model.property.Registry.effect;
 import static dynamorph.model.property.Registry.layout;
 import static dynamorph.model.property.Registry.painted;
 import static dynamorph.model.property.Registry.table;
@@ -12,12 +10,7 @@ import dynamorph.model.property.Property.Part;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.CoatKind;
-import dynamorph.model.value.Colour;
-import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.Length;
-import dynamorph.model.value.Rgba;
-import dynamorph.model.value.StrokeJoin;
-import dynamorph.model.value.StrokePosition;
 import dynamorph.model.value.VerticalAlignment;
 import java.util.Comparator;
 import java.util.List;
@@ -25,12 +18,10 @@ import java.util.Map;
 import java.util.stream.Stream;
 
 /**
- * The registry of properties. A coat is itself nothing but values under its address: it is there
- * when its {@link #COAT_KIND} is set by any level, so a narrower level can insert a coat, patch one
- * parameter of an inherited one, hide it ({@link #COAT_SHOWN}), take it away ({@link
- * #COAT_REMOVED}) or move it ({@link #COAT_ORDER}).
+ * The registry of properties: those of letters, of paragraphs, of coats and effects, and here those
+ * of plates and places.
  */
-public final class Properties extends ParagraphProperties {
+public final class Properties extends FinishProperties {
   public static final Property<Length> PLATE_PADDING_ACROSS =
       painted(
           "plate-padding-across",
@@ -183,107 +174,6 @@ public final class Properties extends ParagraphProperties {
           50.0,
           "Columns, grid",
           "How small a shrinking box may set its text, in parts of its size.");
-
-  public static final Property<CoatKind> COAT_KIND =
-      coat(
-          "kind",
-          "Kind",
-          new ValueType.Choice<>(CoatKind.class),
-          CoatKind.FILL,
-          "What the coat paints; setting it inserts the coat.");
-  public static final Property<Double> COAT_ORDER =
-      coat(
-          "order",
-          "Order",
-          new ValueType.Number(-1e6, 1e6, ""),
-          0.0,
-          "Coats are painted from the lowest number to the highest.");
-  public static final Property<Boolean> COAT_SHOWN =
-      coat("shown", "Shown", new ValueType.Flag(), true, "Whether the coat is painted.");
-  public static final Property<Boolean> COAT_REMOVED =
-      coat("removed", "Removed", new ValueType.Flag(), false, "Takes an inherited coat away.");
-  public static final Property<Colour> COAT_COLOUR =
-      coat(
-          "colour",
-          "Colour",
-          new ValueType.Colours(),
-          Colour.of(Rgba.BLACK),
-          "What the coat is painted with.");
-  public static final Property<Double> COAT_OPACITY =
-      coat(
-          "opacity",
-          "Opacity",
-          new ValueType.Number(0, 1, ""),
-          1.0,
-          "From 0, unseen, to 1, solid.");
-  public static final Property<Length> STROKE_WIDTH =
-      coat(
-          "width",
-          "Width",
-          new ValueType.Lengths(0, 10_000),
-          Length.points(1),
-          "How wide a stroke is.");
-  public static final Property<StrokePosition> STROKE_POSITION =
-      coat(
-          "position",
-          "Position",
-          new ValueType.Choice<>(StrokePosition.class),
-          StrokePosition.CENTRE,
-          "On which side of the letter edge a stroke lies.");
-  public static final Property<StrokeJoin> STROKE_JOIN =
-      coat(
-          "join",
-          "Join",
-          new ValueType.Choice<>(StrokeJoin.class),
-          StrokeJoin.MITER,
-          "How a stroke turns a corner.");
-
-  public static final Property<EffectKind> EFFECT_KIND =
-      effect(
-          "kind",
-          "Kind",
-          new ValueType.Choice<>(EffectKind.class),
-          EffectKind.DROP_SHADOW,
-          "What the effect is; setting it inserts the effect.");
-  public static final Property<Boolean> EFFECT_SHOWN =
-      effect("shown", "Shown", new ValueType.Flag(), true, "Whether the effect is painted.");
-  public static final Property<Boolean> EFFECT_REMOVED =
-      effect("removed", "Removed", new ValueType.Flag(), false, "Takes an inherited effect away.");
-  public static final Property<Colour> EFFECT_COLOUR =
-      effect(
-          "colour",
-          "Colour",
-          new ValueType.Colours(),
-          Colour.of(Rgba.BLACK),
-          "Colour of the shadow.");
-  public static final Property<Double> EFFECT_OPACITY =
-      effect(
-          "opacity",
-          "Opacity",
-          new ValueType.Number(0, 1, ""),
-          0.4,
-          "From 0, unseen, to 1, solid.");
-  public static final Property<Length> SHADOW_ACROSS =
-      effect(
-          "across",
-          "Across",
-          Registry.SIGNED_LENGTH,
-          Length.em(0.03),
-          "Offset of the shadow to the right.");
-  public static final Property<Length> SHADOW_DOWN =
-      effect(
-          "down",
-          "Down",
-          Registry.SIGNED_LENGTH,
-          Length.em(0.03),
-          "Offset of the shadow downwards.");
-  public static final Property<Length> SHADOW_BLUR =
-      effect(
-          "blur",
-          "Blur",
-          new ValueType.Lengths(0, 10_000),
-          Length.em(0.03),
-          "Twice the standard deviation of the blur.");
 
   /** What lies at the bottom of every cascade: the defaults, and one black fill. */
   public static final PropertySet DEFAULTS = defaults();

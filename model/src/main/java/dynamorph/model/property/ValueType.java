@@ -142,14 +142,7 @@ public sealed interface ValueType<T> {
   record Lengths(double least, double most) implements ValueType<Length> {
     @Override
     public Length parse(String text) {
-      String plain = text.strip();
-      for (Length.Unit unit : Length.Unit.values()) {
-        if (plain.endsWith(unit.symbol())) {
-          String number = plain.substring(0, plain.length() - unit.symbol().length());
-          return checked(new Length(Numbers.parse(number), unit));
-        }
-      }
-      return checked(Length.points(Numbers.parse(plain)));
+      return checked(Length.parse(text));
     }
 
     private Length checked(Length length) {

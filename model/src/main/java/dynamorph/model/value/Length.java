@@ -46,6 +46,22 @@ public record Length(double amount, Unit unit) {
     return new Length(amount, Unit.EM);
   }
 
+  /**
+   * Reads {@code 3 pt}, {@code 0.1 em}, or a number of points.
+   *
+   * @throws IllegalArgumentException if there is no number
+   */
+  public static Length parse(String text) {
+    String plain = text.strip();
+    for (Unit unit : Unit.values()) {
+      if (plain.endsWith(unit.symbol())) {
+        String number = plain.substring(0, plain.length() - unit.symbol().length());
+        return new Length(Numbers.parse(number), unit);
+      }
+    }
+    return points(Numbers.parse(plain));
+  }
+
   /** This length in points, for text of the given size in points. */
   public double toPoints(double sizeInPoints) {
     return unit == Unit.EM ? amount * sizeInPoints : amount;

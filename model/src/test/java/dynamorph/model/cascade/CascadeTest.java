@@ -81,10 +81,11 @@ class CascadeTest {
     Project project =
         project(PropertySet.EMPTY.with(Properties.STROKE_WIDTH.at(RIM), Length.points(7)));
     assertThat(coats(project)).hasSize(2);
-    Coat.Stroke rim = (Coat.Stroke) coats(project).get(1);
+    Coat rimCoat = coats(project).get(1);
+    Coat.Stroke rim = (Coat.Stroke) rimCoat.shape();
     assertThat(rim.width()).isEqualTo(7);
     assertThat(rim.position()).isEqualTo(StrokePosition.OUTSIDE);
-    assertThat(rim.shadows()).hasSize(1);
+    assertThat(rimCoat.effects()).hasSize(1);
 
     Style base = project.styles().get(BASE);
     Project recoloured =
@@ -95,8 +96,8 @@ class CascadeTest {
                     base.withProperties(
                         base.properties()
                             .with(Properties.COAT_COLOUR.at(RIM), Colour.hex("#ff0000")))));
-    assertThat(coats(recoloured).get(1).colour()).hasToString("#ff0000");
-    assertThat(((Coat.Stroke) coats(recoloured).get(1)).width()).isEqualTo(7);
+    assertThat(coats(recoloured).get(1).paint().colour()).hasToString("#ff0000");
+    assertThat(((Coat.Stroke) coats(recoloured).get(1).shape()).width()).isEqualTo(7);
   }
 
   @Test
@@ -105,6 +106,7 @@ class CascadeTest {
         .hasSize(1);
     assertThat(coats(project(PropertySet.EMPTY.with(Properties.COAT_REMOVED.at(FILL), true))))
         .singleElement()
+        .extracting(Coat::shape)
         .isInstanceOf(Coat.Stroke.class);
     Address inner = Address.coat("inner");
     List<Coat> inserted =
@@ -115,11 +117,11 @@ class CascadeTest {
                     .with(Properties.COAT_ORDER.at(inner), 0.5)
                     .with(Properties.COAT_COLOUR.at(inner), Colour.hex("#0000ff"))));
     assertThat(inserted)
-        .extracting(coat -> coat.colour().toString())
+        .extracting(coat -> coat.paint().colour().toString())
         .containsExactly("#005000", "#0000ff", "#000000");
     List<Coat> reordered =
         coats(project(PropertySet.EMPTY.with(Properties.COAT_ORDER.at(RIM), -1.0)));
-    assertThat(reordered.getFirst()).isInstanceOf(Coat.Stroke.class);
+    assertThat(reordered.getFirst().shape()).isInstanceOf(Coat.Stroke.class);
   }
 
   @Test
@@ -134,16 +136,16 @@ class CascadeTest {
   @Test
   void lengthsInEmFollowTheSize() {
     Project project = project(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(50)));
-    assertThat(((Coat.Stroke) coats(project).get(1)).width()).isEqualTo(1);
+    assertThat(((Coat.Stroke) coats(project).get(1).shape()).width()).isEqualTo(1);
   }
 
   @Test
-  void opacityAndSwatchEndUpInTheColour() {
+  void opacityAndSwatchAreLookedUp() {
     Project project = project(PropertySet.EMPTY.with(Properties.COAT_OPACITY.at(FILL), 0.5));
-    assertThat(coats(project).getFirst().colour()).hasToString("#00500080");
+    assertThat(coats(project).getFirst().opacity()).isEqualTo(0.5);
     Project changed =
         project.withPalette(project.palette().with(new Swatch("green", "Green", Rgba.of(9, 9, 9))));
-    assertThat(coats(changed).getFirst().colour()).hasToString("#09090980");
+    assertThat(coats(changed).getFirst().paint().colour()).hasToString("#090909");
   }
 
   @Test

@@ -116,7 +116,7 @@ class WorkedExampleTest {
     assertThat(look.type().leading()).isEqualTo(16 * Leading.AUTOMATIC_SHARE);
     assertThat(look.finish().coats())
         .singleElement()
-        .extracting(Coat::colour)
+        .extracting(coat -> coat.paint().colour())
         .hasToString("#b8470b");
   }
 

@@ -200,6 +200,10 @@ public final class RandomProjects {
           dynamorph.model.value.ScriptFonts.class, List.of("none", "Arab: Amiri; *: EB Garamond"),
           dynamorph.model.value.FeatureSettings.class, List.of("none", "smcp", "-kern, cv05=2"),
           dynamorph.model.value.StylisticSets.class, List.of("none", "1", "2, 7"),
+          dynamorph.model.value.GradientStops.class,
+              List.of("#fbe6a2 0%, #7a4a1e 100%", "#ffffff 12.5% / 40%"),
+          String.class, List.of("", "Copper rim", "\u6642\u8A08"),
+          dynamorph.model.value.Dashes.class, List.of("none", "0.2 em, 0.1 em", "0 pt, 3 pt, 1 em"),
           dynamorph.model.value.TabStops.class, List.of("none", "36", "80 end '. ', 120 decimal"));
 
   @SuppressWarnings("unchecked") // each branch gives the type that its case names

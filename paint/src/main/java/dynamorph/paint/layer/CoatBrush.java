@@ -1,114 +1,118 @@
 package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Coat;
-import dynamorph.model.value.StrokeJoin;
+import dynamorph.model.cascade.Paint.Gradient;
+import dynamorph.model.cascade.Paint.Solid;
+import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.PaintFit;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
-import io.github.humbleui.skija.ClipMode;
-import io.github.humbleui.skija.ImageFilter;
 import io.github.humbleui.skija.Paint;
-import io.github.humbleui.skija.PaintMode;
-import io.github.humbleui.skija.PaintStrokeJoin;
-import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.Shader;
 import io.github.humbleui.types.Rect;
 
-/** Paints one coat on a shape: the letters, or the plate. */
+/** Paints one coat with its effects on a shape. */
 final class CoatBrush {
-  /** What a coat is painted on. */
-  interface Shape {
-    /** Paints the shape itself; the paint says whether it is filled or stroked. */
-    void draw(Canvas canvas, Paint paint);
-
-    /** The edge of the shape. */
-    Path outline();
-
-    /** The box around the shape, without coats and effects. */
-    Box bounds();
-  }
-
   private CoatBrush() {}
 
   /**
-   * Paints a coat with its effects.
+   * Paints a coat.
    *
-   * @param covered whether an opaque fill above hides what lies within the shape's edge. An outer
-   *     stroke then need not be cut at the edge, which leaves no seam between the two.
+   * @param covered whether an opaque fill above hides what lies within the shape's edge
    */
-  static void paint(Canvas canvas, Coat coat, Shape shape, boolean covered) {
-    for (Coat.DropShadow shadow : coat.shadows()) {
-      float deviation = (float) (shadow.blur() / 2);
-      try (ImageFilter filter =
-              ImageFilter.makeDropShadowOnly(
-                  (float) shadow.across(),
-                  (float) shadow.down(),
-                  deviation,
-                  deviation,
-                  shadow.colour().argb());
-          Paint layer = new Paint().setImageFilter(filter)) {
-        Box reach = Reach.of(shape.bounds(), coat);
-        canvas.saveLayer(
-            Rect.makeLTRB(
-                (float) reach.x(),
-                (float) reach.y(),
-                (float) reach.right(),
-                (float) reach.bottom()),
-            layer);
-        paintPlain(canvas, coat, shape, false);
-        canvas.restore();
-      }
-    }
-    paintPlain(canvas, coat, shape, covered);
-  }
-
-  private static void paintPlain(Canvas canvas, Coat coat, Shape shape, boolean covered) {
-    try (Paint paint = new Paint().setAntiAlias(true).setColor(coat.colour().argb())) {
-      switch (coat) {
-        case Coat.Fill _ -> shape.draw(canvas, paint);
-        case Coat.Stroke stroke -> stroke(canvas, stroke, shape, paint, covered);
-      }
+  static void paint(Canvas canvas, Coat coat, Stencil.Shape shape, boolean covered) {
+    Subject subject = new Subject(coat, shape, covered);
+    if (coat.effects().isEmpty()) {
+      plain(canvas, coat, subject);
+    } else {
+      EffectBrush.paint(canvas, subject, coat.effects(), coat.opacity(), coat.blend());
     }
   }
 
-  private static void stroke(
-      Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint, boolean covered) {
-    if (stroke.width() == 0) {
-      return;
+  /** Paints a coat without effects. */
+  private static void plain(Canvas canvas, Coat coat, Subject subject) {
+    boolean simple = coat.blend() == BlendMode.NORMAL && coat.paint() instanceof Solid;
+    boolean whole = coat.opacity() == 1 && coat.paint().isOpaque();
+    if (simple && (whole || !subject.shape.overlaps())) {
+      try (Paint paint = new Paint()) {
+        paint.setColor(coat.paint().colour().faded(coat.opacity()).argb());
+        Stencil.draw(canvas, coat.shape(), subject.shape, paint, subject.covered);
+      }
+    } else if (whole && coat.blend() == BlendMode.NORMAL) {
+      subject.paint(canvas);
+    } else {
+      layered(canvas, subject, coat.opacity(), coat.blend());
     }
-    paint
-        .setMode(PaintMode.STROKE)
-        .setStrokeJoin(join(stroke.join()))
-        .setStrokeMiter((float) Coat.Stroke.MITER_LIMIT)
-        .setStrokeWidth((float) stroke.width());
-    switch (stroke.position()) {
-      case CENTRE -> shape.draw(canvas, paint);
-      case INSIDE -> clipped(canvas, shape, paint, ClipMode.INTERSECT);
-      case OUTSIDE -> {
-        if (covered) {
-          paint.setStrokeWidth((float) stroke.width() * 2);
-          shape.draw(canvas, paint);
-        } else {
-          clipped(canvas, shape, paint, ClipMode.DIFFERENCE);
+  }
+
+  /** Paints a coat as one, so that where its parts overlap they count once. */
+  private static void layered(Canvas canvas, Subject subject, double opacity, BlendMode blend) {
+    try (Paint layer = new Paint().setAlphaf((float) opacity).setBlendMode(Blends.of(blend))) {
+      canvas.saveLayer(rect(subject.reach().grown(1, 1)), layer);
+      subject.paint(canvas);
+      canvas.restore();
+    }
+  }
+
+  static Rect rect(Box box) {
+    return Rect.makeLTRB(
+        (float) box.x(), (float) box.y(), (float) box.right(), (float) box.bottom());
+  }
+
+  /** A coat on a shape, without its effects, opacity and blend mode. */
+  record Subject(Coat coat, Stencil.Shape shape, boolean covered) implements EffectBrush.Subject {
+    @Override
+    public Box reach() {
+      double outset = coat.shape().outset();
+      return shape.bounds().grown(outset, outset);
+    }
+
+    @Override
+    public void cover(Canvas canvas, double spread) {
+      try (Paint paint = new Paint()) {
+        Stencil.drawGrown(canvas, coat.shape(), shape, paint, spread);
+      }
+    }
+
+    @Override
+    public boolean field(Canvas canvas, Box area) {
+      switch (coat.paint()) {
+        case Solid solid -> {
+          try (Paint paint = new Paint().setColor(solid.colour().argb())) {
+            canvas.drawRect(rect(area), paint);
+          }
+        }
+        case Gradient gradient -> {
+          if (gradient.fit() != PaintFit.LAYER) {
+            return false;
+          }
+          Box box = shape.parts(PaintFit.LAYER).getFirst().box();
+          try (Shader shader = Shades.of(gradient, box);
+              Paint paint = new Paint().setShader(shader)) {
+            canvas.drawRect(rect(area), paint);
+          }
+        }
+      }
+      return true;
+    }
+
+    @Override
+    public void paint(Canvas canvas) {
+      switch (coat.paint()) {
+        case Solid solid -> {
+          try (Paint paint = new Paint().setColor(solid.colour().argb())) {
+            Stencil.draw(canvas, coat.shape(), shape, paint, covered);
+          }
+        }
+        case Gradient gradient -> {
+          for (Stencil.Part part : shape.parts(gradient.fit())) {
+            try (Shader shader = Shades.of(gradient, part.box());
+                Paint paint = new Paint().setShader(shader)) {
+              Stencil.draw(canvas, coat.shape(), part.shape(), paint, covered);
+            }
+          }
         }
       }
     }
-  }
-
-  /**
-   * A stroke on one side of the edge is a centred one of twice the width of which one half shows.
-   */
-  private static void clipped(Canvas canvas, Shape shape, Paint paint, ClipMode mode) {
-    paint.setStrokeWidth(paint.getStrokeWidth() * 2);
-    canvas.save();
-    canvas.clipPath(shape.outline(), mode, true);
-    canvas.drawPath(shape.outline(), paint);
-    canvas.restore();
-  }
-
-  private static PaintStrokeJoin join(StrokeJoin join) {
-    return switch (join) {
-      case MITER -> PaintStrokeJoin.MITER;
-      case ROUND -> PaintStrokeJoin.ROUND;
-      case BEVEL -> PaintStrokeJoin.BEVEL;
-    };
   }
 }

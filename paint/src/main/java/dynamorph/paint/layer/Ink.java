@@ -11,6 +11,7 @@ import io.github.humbleui.skija.TextBlobBuilder;
 import io.github.humbleui.types.Point;
 import io.github.humbleui.types.Rect;
 import java.util.List;
+import java.util.function.Consumer;
 
 /**
  * Some glyphs of a layout as something to draw: as text for fills and centred strokes, as an
@@ -58,24 +59,36 @@ final class Ink implements AutoCloseable {
   Path outline() {
     if (outline == null) {
       try (PathBuilder builder = new PathBuilder()) {
-        for (Placed placed : runs) {
-          addOutlines(builder, placed);
-        }
-        rules.forEach(builder::addRect);
+        contours(builder::addPath);
         outline = builder.detach();
       }
     }
     return outline;
   }
 
-  private static void addOutlines(PathBuilder builder, Placed placed) {
+  /** The contours of each glyph and each line, in their place; closed afterwards. */
+  void contours(Consumer<Path> taker) {
+    for (Placed placed : runs) {
+      glyphs(placed, taker);
+    }
+    for (Rect rule : rules) {
+      try (Path path = Path.makeRect(rule)) {
+        taker.accept(path);
+      }
+    }
+  }
+
+  private static void glyphs(Placed placed, Consumer<Path> taker) {
     GlyphRun run = placed.run();
     try (Font font = font(run)) {
       for (int index = 0; index < run.glyphs().length; index++) {
         try (Path glyph = font.getPath(run.glyphs()[index])) {
-          if (glyph != null) {
+          if (glyph != null && !glyph.isEmpty()) {
+            float x = (float) placed.line().x() + run.x()[index];
             float y = (float) placed.line().baseline() + run.y()[index];
-            builder.addPath(glyph, (float) placed.line().x() + run.x()[index], y);
+            try (Path path = glyph.makeOffset(x, y)) {
+              taker.accept(path);
+            }
           }
         }
       }

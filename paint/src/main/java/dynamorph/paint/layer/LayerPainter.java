@@ -3,7 +3,6 @@ package dynamorph.paint.layer;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.model.cascade.CharacterLook;
-import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
@@ -12,11 +11,6 @@ import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
-import io.github.humbleui.skija.Paint;
-import io.github.humbleui.skija.Path;
-import io.github.humbleui.skija.TextBlob;
-import io.github.humbleui.types.RRect;
-import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,23 +21,31 @@ public final class LayerPainter {
   /** The ink of a layout does not change, so it is measured once; gone when the layout is. */
   private final Cache<TextLayout, Box> inkBounds = Caffeine.newBuilder().weakKeys().build();
 
+  private final Cache<TextLayout, Outlines> known = Caffeine.newBuilder().weakKeys().build();
+
   /** Paints the plate and the letters. A fixed box hides the lines that do not fit. */
   public void paint(Canvas canvas, TextLayout layout, ResolvedLayer look) {
     paintPlate(canvas, layout, look.plate());
     Rules.paint(canvas, layout, look, false);
-    Map<Finish, Group> groups = groups(layout, look);
-    List<Letters> letters = new ArrayList<>();
+    Outlines outlines = known.get(layout, _ -> new Outlines());
+    List<Letters> all = new ArrayList<>();
     try {
-      groups.forEach((finish, group) -> letters.add(new Letters(finish, group)));
-      int ranks = letters.stream().mapToInt(group -> group.finish.coats().size()).max().orElse(0);
+      groups(layout, look)
+          .forEach((finish, pieces) -> all.add(new Letters(finish, pieces, layout, outlines)));
+      all.stream()
+          .filter(letters -> !letters.finish().effects().isEmpty())
+          .forEach(letters -> letters.paintWhole(canvas));
+      List<Letters> mixed =
+          all.stream().filter(letters -> letters.finish().effects().isEmpty()).toList();
+      int ranks = mixed.stream().mapToInt(one -> one.finish().coats().size()).max().orElse(0);
       // rank by rank, so that no word's lowest coat lies over its neighbour's letters
       for (int rank = 0; rank < ranks; rank++) {
-        for (Letters group : letters) {
-          group.paint(canvas, rank);
+        for (Letters letters : mixed) {
+          letters.paint(canvas, rank);
         }
       }
     } finally {
-      letters.forEach(Letters::close);
+      all.forEach(Letters::close);
     }
     Rules.paint(canvas, layout, look, true);
   }
@@ -56,12 +58,12 @@ public final class LayerPainter {
     Box bounds = letters;
     for (ResolvedLayer.ResolvedParagraph paragraph : look.paragraphs()) {
       for (var span : paragraph.spans()) {
-        bounds = bounds.with(Reach.of(letters, span.finish().coats()));
+        bounds = bounds.with(Reach.of(letters, span.finish()));
       }
     }
     return look.plate().coats().isEmpty()
         ? bounds
-        : bounds.with(Reach.of(plateBox(layout, look.plate()), look.plate().coats()));
+        : bounds.with(Reach.of(plateBox(layout, look.plate()), look.plate().finish()));
   }
 
   /** The box of the plate, in points of the layout. */
@@ -82,20 +84,15 @@ public final class LayerPainter {
     return bounds == null ? Box.EMPTY : bounds;
   }
 
-  /** Runs of one finish, and the lines at them that are painted like them. */
-  private record Group(List<Ink.Placed> runs, List<Rect> rules) {}
-
-  private static Map<Finish, Group> groups(TextLayout layout, ResolvedLayer look) {
-    Map<Finish, Group> groups = new LinkedHashMap<>();
+  private static Map<Finish, List<Letters.Piece>> groups(TextLayout layout, ResolvedLayer look) {
+    Map<Finish, List<Letters.Piece>> groups = new LinkedHashMap<>();
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {
         CharacterLook own = look.paragraphs().get(line.paragraph()).spans().get(run.span());
-        Group group =
-            groups.computeIfAbsent(
-                own.finish(), _ -> new Group(new ArrayList<>(), new ArrayList<>()));
         Ink.Placed placed = new Ink.Placed(run, line);
-        group.runs.add(placed);
-        group.rules.addAll(Rules.inFinish(placed, own.lines()));
+        groups
+            .computeIfAbsent(own.finish(), _ -> new ArrayList<>())
+            .add(new Letters.Piece(placed, Rules.inFinish(placed, own.lines())));
       }
     }
     return groups;
@@ -106,101 +103,7 @@ public final class LayerPainter {
       return;
     }
     try (PlateShape shape = new PlateShape(plateBox(layout, plate), plate.radius())) {
-      for (int rank = 0; rank < plate.coats().size(); rank++) {
-        CoatBrush.paint(canvas, plate.coats().get(rank), shape, isCovered(plate.coats(), rank));
-      }
-    }
-  }
-
-  private static boolean isCovered(List<Coat> coats, int rank) {
-    return coats.subList(rank + 1, coats.size()).stream()
-        .anyMatch(coat -> coat instanceof Coat.Fill && coat.colour().alpha() == 255);
-  }
-
-  /** Letters of one finish. */
-  private static final class Letters implements CoatBrush.Shape, AutoCloseable {
-    private final Finish finish;
-    private final Ink ink;
-    private final List<Ink.Placed> runs;
-    private Box bounds;
-
-    Letters(Finish finish, Group group) {
-      this.finish = finish;
-      this.runs = group.runs;
-      this.ink = new Ink(group.runs, group.rules);
-    }
-
-    void paint(Canvas canvas, int rank) {
-      if (rank < finish.coats().size()) {
-        CoatBrush.paint(canvas, finish.coats().get(rank), this, isCovered(finish.coats(), rank));
-      }
-    }
-
-    @Override
-    public void draw(Canvas canvas, Paint paint) {
-      TextBlob text = ink.text();
-      if (text != null) {
-        canvas.drawTextBlob(text, 0, 0, paint);
-      }
-      ink.rules().forEach(rule -> canvas.drawRect(rule, paint));
-    }
-
-    @Override
-    public Path outline() {
-      return ink.outline();
-    }
-
-    @Override
-    public Box bounds() {
-      if (bounds == null) {
-        bounds = runs.stream().map(Ink::bounds).reduce(Box::with).orElse(Box.EMPTY);
-      }
-      return bounds;
-    }
-
-    @Override
-    public void close() {
-      ink.close();
-    }
-  }
-
-  /** A rounded box. */
-  private static final class PlateShape implements CoatBrush.Shape, AutoCloseable {
-    private final Box box;
-    private final RRect rounded;
-    private Path outline;
-
-    PlateShape(Box box, double radius) {
-      this.box = box;
-      float most = (float) Math.min(radius, Math.min(box.width(), box.height()) / 2);
-      this.rounded =
-          RRect.makeXYWH(
-              (float) box.x(), (float) box.y(), (float) box.width(), (float) box.height(), most);
-    }
-
-    @Override
-    public void draw(Canvas canvas, Paint paint) {
-      canvas.drawRRect(rounded, paint);
-    }
-
-    @Override
-    public Path outline() {
-      if (outline == null) {
-        outline = Path.makeRRect(rounded);
-      }
-      return outline;
-    }
-
-    @Override
-    public Box bounds() {
-      return box;
-    }
-
-    @Override
-    public void close() {
-      if (outline != null) {
-        outline.close();
-      }
+      FinishBrush.paint(canvas, plate.finish(), shape);
     }
   }
 }

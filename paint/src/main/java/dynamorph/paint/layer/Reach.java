@@ -1,27 +1,34 @@
 package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Coat;
+import dynamorph.model.cascade.Effect;
+import dynamorph.model.cascade.Finish;
 import dynamorph.typeset.layout.Box;
 import java.util.List;
 
 /** How far coats and their effects reach beyond the shape they are painted on. */
 final class Reach {
-  /** A Gaussian blur is drawn as nothing beyond three standard deviations. */
-  private static final double DEVIATIONS = 3;
-
   private Reach() {}
 
-  static Box of(Box shape, Coat coat) {
-    Box own = shape.grown(coat.outset(), coat.outset());
-    Box reach = own;
-    for (Coat.DropShadow shadow : coat.shadows()) {
-      double blur = shadow.blur() / 2 * DEVIATIONS;
-      reach = reach.with(own.moved(shadow.across(), shadow.down()).grown(blur, blur));
+  static Box of(Box shape, Finish finish) {
+    Box reach = shape;
+    for (Coat coat : finish.coats()) {
+      double outset = coat.shape().outset() + outset(coat.effects());
+      reach = reach.with(shape.grown(outset, outset));
     }
-    return reach;
+    double outset = outset(finish.effects());
+    return reach.grown(outset, outset);
   }
 
-  static Box of(Box shape, List<Coat> coats) {
-    return coats.stream().map(coat -> of(shape, coat)).reduce(Box::with).orElse(shape);
+  private static double outset(List<Effect> effects) {
+    double blurred = 0;
+    double reach = 0;
+    for (Effect effect : effects) {
+      if (effect instanceof Effect.Blur) {
+        blurred += effect.outset();
+      }
+      reach = Math.max(reach, blurred + effect.outset());
+    }
+    return reach;
   }
 }

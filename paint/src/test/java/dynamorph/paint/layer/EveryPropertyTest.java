@@ -15,11 +15,13 @@ import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Breaker;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
+import dynamorph.model.value.Dashes;
 import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.ListKind;
+import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
@@ -56,7 +58,12 @@ class EveryPropertyTest {
   @ParameterizedTest
   @MethodSource("keys")
   <T> void isPaintedWhateverItIs(PropertyKey<T> key) {
-    PropertySet company = company(key.property().id());
+    PropertySet company =
+        switch (key.property().part()) {
+          case TEXT -> company(key.property().id());
+          case COAT -> coatCompany(key.property().id());
+          case EFFECT -> effectCompany(key.property().id());
+        };
     String words = key.property().facet() == Facet.PARAGRAPH ? PROSE : WORDS;
     Pixels plain = painted(words, company);
     boolean shows = false;
@@ -82,9 +89,48 @@ class EveryPropertyTest {
           "hyphenate-row",
           "hyphenate-last",
           "hyphen-cost",
-          "kind");
+          "kind",
+          "name");
 
-  /** What a property needs beside it to be seen. */
+  /** What a property of a coat needs beside it to be seen. */
+  private static PropertySet coatCompany(String id) {
+    PropertySet none = PropertySet.EMPTY;
+    PropertySet linear = none.with(Properties.COAT_PAINT.at(RIM), PaintKind.LINEAR);
+    return switch (id) {
+      case "stops", "angle", "centre-down", "gradient-scale", "gradient-offset", "fit", "mixing" ->
+          linear;
+      case "centre-across" -> none.with(Properties.COAT_PAINT.at(RIM), PaintKind.RADIAL);
+      case "repeat" -> linear.with(Properties.GRADIENT_SCALE.at(RIM), 20.0);
+      case "cap", "dash-phase", "dash-fit" ->
+          none.with(Properties.DASHES.at(RIM), Dashes.parse("1.3 pt, 0.9 pt"));
+      default -> none;
+    };
+  }
+
+  /** What a property of an effect needs beside it to be seen. */
+  private static PropertySet effectCompany(String id) {
+    PropertySet none = PropertySet.EMPTY;
+    return switch (id) {
+      case "from" -> none.with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.INNER_GLOW);
+      case "angle",
+          "height",
+          "edge-width",
+          "depth",
+          "light-colour",
+          "light-blend",
+          "shade-colour",
+          "shade-blend" ->
+          none.with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.RAISED_EDGE);
+      case "order" ->
+          none.with(Properties.EFFECT_KIND.at(RIM.effect("glow")), EffectKind.OUTER_GLOW)
+              .with(Properties.EFFECT_COLOUR.at(RIM.effect("glow")), Colour.hex("#ff0000"))
+              .with(Properties.EFFECT_OPACITY.at(RIM.effect("glow")), 1.0);
+      case "knocked-out" -> none.with(Properties.COAT_OPACITY.at(RIM), 0.5);
+      default -> none;
+    };
+  }
+
+  /** What a property of the text needs beside it to be seen. */
   private static PropertySet company(String id) {
     PropertySet none = PropertySet.EMPTY;
     PropertySet justified = none.with(Properties.ALIGNMENT, Alignment.JUSTIFIED);
@@ -198,6 +244,9 @@ class EveryPropertyTest {
       case "font-features" -> List.of("smcp, onum=1", "zzzz=7");
       case "stylistic-sets", "character-variants" -> List.of("1, 2, 20");
       case "tab-stops" -> List.of("90 end '.'", "80, 95 decimal");
+      case "name" -> List.of("", "Copper rim");
+      case "stops" -> List.of("#fbe6a2 0%, #7a4a1e 100%", "#0000ff 50% / 20%");
+      case "dashes" -> List.of("1 pt, 1 pt", "0 pt, 0.2 em, 3 pt", "0.0001 pt");
       case "fallback-fonts" -> List.of("Arab: Source Sans 3, Amiri");
       default -> throw new AssertionError("no sample for " + id);
     };

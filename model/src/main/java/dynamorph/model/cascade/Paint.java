@@ -1,0 +1,75 @@
+package dynamorph.model.cascade;
+
+import dynamorph.model.value.ColourMixing;
+import dynamorph.model.value.GradientRepeat;
+import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.Rgba;
+import java.util.List;
+
+/** What a coat is painted with, colours looked up. */
+public sealed interface Paint {
+  /** What stands for it where only one colour can. */
+  Rgba colour();
+
+  /** Whether nothing shows through it. */
+  boolean isOpaque();
+
+  /** One colour. */
+  record Solid(Rgba colour) implements Paint {
+    @Override
+    public boolean isOpaque() {
+      return colour.alpha() == 255;
+    }
+  }
+
+  /** How colours change over a shape. */
+  enum Course {
+    LINEAR,
+    RADIAL,
+    CONIC
+  }
+
+  /**
+   * A colour and its place.
+   *
+   * @param position from 0, the start, to 1, the end
+   */
+  record Stop(Rgba colour, double position) {}
+
+  /**
+   * Colours that change.
+   *
+   * @param stops at least one, in order of position
+   * @param angle where it runs to, in degrees clockwise from rightwards
+   * @param across middle, in parts of the width of what it is fitted to
+   * @param down middle, in parts of the height
+   * @param scale length, in parts of what it is fitted to
+   * @param offset how far the stops are moved along, in parts of the length
+   */
+  record Gradient(
+      Course course,
+      List<Stop> stops,
+      double angle,
+      double across,
+      double down,
+      double scale,
+      double offset,
+      GradientRepeat repeat,
+      PaintFit fit,
+      ColourMixing mixing)
+      implements Paint {
+    public Gradient {
+      stops = List.copyOf(stops);
+    }
+
+    @Override
+    public Rgba colour() {
+      return stops.get(stops.size() / 2).colour();
+    }
+
+    @Override
+    public boolean isOpaque() {
+      return stops.stream().allMatch(stop -> stop.colour().alpha() == 255);
+    }
+  }
+}

@@ -1,0 +1,98 @@
+package dynamorph.paint.geometry;
+
+import dynamorph.model.cascade.Coat;
+import dynamorph.model.value.StrokeCap;
+import dynamorph.model.value.StrokeJoin;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.PaintMode;
+import io.github.humbleui.skija.PaintStrokeCap;
+import io.github.humbleui.skija.PaintStrokeJoin;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.PathOp;
+
+/** Moves the edges of shapes. The caller closes every path it is given. */
+public final class Edges {
+  /** Curves are kept to a sixteenth of a point at this scale. */
+  private static final float PRECISION = 8;
+
+  private Edges() {}
+
+  /** The same area, its contours not crossing each other. */
+  public static Path united(Path shape) {
+    try (Path nothing = new Path()) {
+      return combined(shape, nothing, PathOp.UNION);
+    }
+  }
+
+  /**
+   * The shape grown by a distance, or shrunk by a negative one: the union of the shape with a
+   * stroke along its edge, or the difference from it.
+   *
+   * @param distance points
+   */
+  public static Path moved(Path shape, double distance, Coat.Corner corner) {
+    if (distance == 0) {
+      return united(shape);
+    }
+    try (Path along = stroked(shape, 2 * Math.abs(distance), corner)) {
+      return combined(shape, along, distance > 0 ? PathOp.UNION : PathOp.DIFFERENCE);
+    }
+  }
+
+  /** What lies in one shape and not in another. */
+  public static Path difference(Path one, Path other) {
+    return combined(one, other, PathOp.DIFFERENCE);
+  }
+
+  /** What lies in either of two shapes. */
+  public static Path union(Path one, Path other) {
+    return combined(one, other, PathOp.UNION);
+  }
+
+  private static Path stroked(Path shape, double width, Coat.Corner corner) {
+    try (Paint paint = new Paint();
+        PathBuilder builder = new PathBuilder()) {
+      setStroke(paint, width, corner, StrokeCap.BUTT);
+      shape.fillWithPaint(paint, builder, PRECISION);
+      return builder.detach();
+    }
+  }
+
+  /** Makes a paint draw along edges. */
+  public static void setStroke(Paint paint, double width, Coat.Corner corner, StrokeCap cap) {
+    paint
+        .setMode(PaintMode.STROKE)
+        .setStrokeWidth((float) width)
+        .setStrokeMiter((float) corner.miterLimit())
+        .setStrokeJoin(join(corner.join()))
+        .setStrokeCap(
+            switch (cap) {
+              case BUTT -> PaintStrokeCap.BUTT;
+              case ROUND -> PaintStrokeCap.ROUND;
+              case SQUARE -> PaintStrokeCap.SQUARE;
+            });
+  }
+
+  private static PaintStrokeJoin join(StrokeJoin join) {
+    return switch (join) {
+      case MITER -> PaintStrokeJoin.MITER;
+      case ROUND -> PaintStrokeJoin.ROUND;
+      case BEVEL -> PaintStrokeJoin.BEVEL;
+    };
+  }
+
+  /** Two shapes as one; where that cannot be worked out, both on top of each other. */
+  private static Path combined(Path one, Path other, PathOp op) {
+    Path combined = Path.makeCombining(one, other, op);
+    if (combined != null) {
+      return combined;
+    }
+    try (PathBuilder builder = new PathBuilder(one)) {
+      if (op == PathOp.UNION) {
+        builder.addPath(other);
+      }
+      return builder.detach();
+    }
+  }
+}

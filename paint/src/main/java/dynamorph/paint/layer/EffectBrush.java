@@ -1,0 +1,341 @@
+package dynamorph.paint.layer;
+
+import dynamorph.model.cascade.Effect;
+import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.GlowFrom;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.effect.Gaussian;
+import dynamorph.paint.effect.Plane;
+import dynamorph.paint.effect.Relief;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.ColorAlphaType;
+import io.github.humbleui.skija.ColorType;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.ImageInfo;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.Pixmap;
+import io.github.humbleui.skija.Surface;
+import io.github.humbleui.types.IRect;
+import java.nio.ByteBuffer;
+import java.util.List;
+
+/**
+ * Paints something with its effects: shadows and glows below it, then itself with light and shade
+ * inside. Effects are worked out on pixels, as many as the canvas has.
+ */
+final class EffectBrush {
+  /** What has effects. Everything is drawn in points. */
+  interface Subject {
+    /** The box around it, without its effects. */
+    Box reach();
+
+    /** Draws what it covers when its edges are moved outwards by a distance. */
+    void cover(Canvas canvas, double distance);
+
+    /** Paints it. */
+    void paint(Canvas canvas);
+
+    /**
+     * Paints an area as it would be if it covered everything.
+     *
+     * @return whether that can be done
+     */
+    boolean field(Canvas canvas, Box area);
+  }
+
+  private final Canvas canvas;
+  private final Subject subject;
+  private final double opacity;
+  private final BlendMode blend;
+  private final IRect clip;
+  private final Grid fine;
+  private double softened;
+
+  private EffectBrush(Canvas canvas, Subject subject, double opacity, BlendMode blend) {
+    this.canvas = canvas;
+    this.subject = subject;
+    this.opacity = opacity;
+    this.blend = blend;
+    this.clip = canvas.getDeviceClipBounds();
+    this.fine = Grid.of(canvas);
+  }
+
+  /**
+   * Paints something with its effects.
+   *
+   * @param opacity of everything
+   * @param blend of the thing itself with what lies below
+   */
+  static void paint(
+      Canvas canvas, Subject subject, List<Effect> effects, double opacity, BlendMode blend) {
+    EffectBrush brush = new EffectBrush(canvas, subject, opacity, blend);
+    if (brush.clip.getWidth() > 0 && brush.fine.scale() > 0) {
+      brush.below(effects);
+      brush.body(effects);
+    }
+  }
+
+  // --- below
+
+  private void below(List<Effect> effects) {
+    softened = 0;
+    for (Effect effect : effects) {
+      switch (effect) {
+        case Effect.Blur blur -> softened = Math.hypot(softened, blur.blur());
+        case Effect.DropShadow shadow ->
+            cast(
+                shadow.colour(),
+                shadow.blend(),
+                shadow.across(),
+                shadow.down(),
+                shadow.blur(),
+                shadow.spread(),
+                shadow.knockedOut());
+        case Effect.OuterGlow glow ->
+            cast(glow.colour(), glow.blend(), 0, 0, glow.blur(), glow.spread(), glow.knockedOut());
+        case Effect.InnerShadow _, Effect.InnerGlow _, Effect.RaisedEdge _ -> {}
+      }
+    }
+  }
+
+  private void cast(
+      Rgba colour,
+      BlendMode mode,
+      double across,
+      double down,
+      double blur,
+      double spread,
+      boolean knockedOut) {
+    double soft = Math.hypot(blur, softened);
+    Grid grid = fine.forBlur(soft);
+    Box reach = subject.reach().grown(Math.max(0, spread), Math.max(0, spread));
+    double around = soft / 2 * Effect.DEVIATIONS;
+    IRect part = grid.part(reach.moved(across, down), around, around, clip);
+    if (part.getWidth() <= 0 || part.getHeight() <= 0) {
+      return;
+    }
+    Plane plane = covered(grid, part, across, down, spread).blurred(grid.deviation(soft));
+    try (Paint paint = paint(colour.faded(opacity), mode)) {
+      if (!knockedOut) {
+        draw(canvas, grid, plane, paint);
+        return;
+      }
+      canvas.saveLayer(canvas.getLocalClipBounds(), paint.setAlphaf(1));
+      try (Paint plain = paint(colour.faded(opacity), BlendMode.NORMAL);
+          Paint out = new Paint().setBlendMode(io.github.humbleui.skija.BlendMode.DST_OUT)) {
+        draw(canvas, grid, plane, plain);
+        IRect own = fine.part(subject.reach(), 0, 0, clip);
+        if (own.getWidth() > 0 && own.getHeight() > 0) {
+          draw(canvas, fine, covered(fine, own, 0, 0, 0), out);
+        }
+      }
+      canvas.restore();
+    }
+  }
+
+  /** What the subject covers, moved and grown by points. */
+  private Plane covered(Grid grid, IRect part, double across, double down, double spread) {
+    return Plane.covered(
+        part,
+        pixels -> {
+          grid.enter(pixels);
+          pixels.translate((float) across, (float) down);
+          subject.cover(pixels, spread);
+        });
+  }
+
+  private static void draw(Canvas canvas, Grid grid, Plane plane, Paint paint) {
+    try (Image image = plane.image()) {
+      grid.draw(canvas, image, plane.x(), plane.y(), paint);
+    }
+  }
+
+  private static Paint paint(Rgba colour, BlendMode mode) {
+    return new Paint().setColor(colour.argb()).setBlendMode(Blends.of(mode));
+  }
+
+  // --- itself
+
+  private void body(List<Effect> effects) {
+    List<Effect> own = effects.stream().filter(effect -> !effect.liesBelow()).toList();
+    double blur = 0;
+    for (Effect effect : own) {
+      blur = effect instanceof Effect.Blur soft ? Math.hypot(blur, soft.blur()) : blur;
+    }
+    Grid grid = fine.forBlur(blur);
+    double around = blur / 2 * Effect.DEVIATIONS;
+    IRect part = grid.part(subject.reach(), around, around + inwards(own), clip);
+    if (part.getWidth() <= 0 || part.getHeight() <= 0) {
+      return;
+    }
+    try (Paint paint = new Paint().setAlphaf((float) opacity).setBlendMode(Blends.of(blend))) {
+      if (own.isEmpty()) {
+        canvas.saveLayer(CoatBrush.rect(subject.reach().grown(1, 1)), paint);
+        subject.paint(canvas);
+        canvas.restore();
+        return;
+      }
+      Picture picture = new Picture(grid, part);
+      picture.make(own);
+      try (Image image = picture.image()) {
+        grid.draw(canvas, image, part.getLeft(), part.getTop(), paint);
+      }
+    }
+  }
+
+  /** How far beyond the clip what lies there counts for light and shade inside, in points. */
+  private static double inwards(List<Effect> effects) {
+    double most = 0;
+    for (Effect effect : effects) {
+      double from =
+          switch (effect) {
+            case Effect.InnerShadow shadow ->
+                Math.max(Math.abs(shadow.across()), Math.abs(shadow.down()))
+                    + Math.abs(shadow.spread())
+                    + shadow.blur() / 2 * Effect.DEVIATIONS;
+            case Effect.InnerGlow glow ->
+                Math.abs(glow.spread()) + glow.blur() / 2 * Effect.DEVIATIONS;
+            case Effect.RaisedEdge edge -> edge.width() / 2 * Effect.DEVIATIONS;
+            case Effect.Blur _, Effect.DropShadow _, Effect.OuterGlow _ -> 0;
+          };
+      most = Math.max(most, from);
+    }
+    return most;
+  }
+
+  /** The subject on pixels of its own, while effects change it. */
+  private final class Picture {
+    private final Grid grid;
+    private final IRect part;
+    private final ByteBuffer bytes;
+    private final ImageInfo info;
+    private Plane covered;
+    private boolean edged;
+
+    Picture(Grid grid, IRect part) {
+      this.grid = grid;
+      this.part = part;
+      this.info =
+          new ImageInfo(
+              part.getWidth(), part.getHeight(), ColorType.RGBA_8888, ColorAlphaType.PREMUL);
+      this.bytes = ByteBuffer.allocateDirect(4 * part.getWidth() * part.getHeight());
+    }
+
+    void make(List<Effect> effects) {
+      covered = covered(grid, part, 0, 0, 0);
+      on(pixels -> {
+        grid.enter(pixels);
+        double margin = (2 + part.getWidth() + part.getHeight()) / grid.scale();
+        boolean fields = subject.field(pixels, subject.reach().grown(margin, margin));
+        if (!fields) {
+          subject.paint(pixels);
+        }
+        edged = !fields;
+      });
+      for (Effect effect : effects) {
+        apply(effect);
+      }
+      if (!edged) {
+        cut();
+      }
+    }
+
+    private void apply(Effect effect) {
+      switch (effect) {
+        case Effect.InnerShadow shadow -> {
+          Plane inside = inside(shadow.across(), shadow.down(), shadow.spread(), shadow.blur());
+          shine(inside.inverted(), shadow.colour(), shadow.blend());
+        }
+        case Effect.InnerGlow glow -> {
+          Plane inside = inside(0, 0, glow.spread(), glow.blur());
+          boolean fromEdge = glow.from() == GlowFrom.EDGE;
+          shine(fromEdge ? inside.inverted() : inside, glow.colour(), glow.blend());
+        }
+        case Effect.RaisedEdge edge -> {
+          Relief relief =
+              Relief.of(
+                  covered,
+                  edge.width() * grid.scale(),
+                  edge.depth(),
+                  grid.direction(edge.angle()),
+                  Math.toRadians(edge.height()));
+          shine(relief.shade(), edge.shade(), edge.shadeBlend());
+          shine(relief.light(), edge.light(), edge.lightBlend());
+        }
+        case Effect.Blur blur -> soften(grid.deviation(blur.blur()));
+        case Effect.DropShadow _, Effect.OuterGlow _ -> {}
+      }
+    }
+
+    /** The covered area, shrunk by a spread and blurred, on a part that has room around it. */
+    private Plane inside(double across, double down, double spread, double blur) {
+      Plane plane =
+          spread == 0 && across == 0 && down == 0
+              ? covered
+              : covered(grid, part, across, down, -spread);
+      return plane.blurred(grid.deviation(blur));
+    }
+
+    private void shine(Plane plane, Rgba colour, BlendMode mode) {
+      Plane shown = plane;
+      boolean atop = edged && mode == BlendMode.NORMAL;
+      if (edged && !atop) {
+        float[] within = plane.values().clone();
+        for (int index = 0; index < within.length; index++) {
+          within[index] *= covered.values()[index];
+        }
+        shown = plane.with(within);
+      }
+      try (Paint paint = paint(colour, mode);
+          Image image = shown.image()) {
+        if (atop) {
+          paint.setBlendMode(io.github.humbleui.skija.BlendMode.SRC_ATOP);
+        }
+        on(pixels -> pixels.drawImage(image, part.getLeft(), part.getTop(), paint));
+      }
+    }
+
+    /** Takes away what lies beyond the edge. */
+    private void cut() {
+      try (Paint within = new Paint().setBlendMode(io.github.humbleui.skija.BlendMode.DST_IN);
+          Image image = covered.image()) {
+        on(pixels -> pixels.drawImage(image, part.getLeft(), part.getTop(), within));
+      }
+      edged = true;
+    }
+
+    private void soften(double deviation) {
+      if (!edged) {
+        cut();
+      }
+      int count = part.getWidth() * part.getHeight();
+      for (int channel = 0; channel < 4; channel++) {
+        float[] plane = new float[count];
+        for (int index = 0; index < count; index++) {
+          plane[index] = bytes.get(index * 4 + channel) & 0xFF;
+        }
+        float[] soft = Gaussian.blur(plane, part.getWidth(), part.getHeight(), deviation);
+        for (int index = 0; index < count; index++) {
+          bytes.put(index * 4 + channel, (byte) (Math.clamp(soft[index], 0f, 255f) + 0.5f));
+        }
+      }
+      covered = covered.blurred(deviation);
+    }
+
+    private void on(java.util.function.Consumer<Canvas> drawing) {
+      try (Pixmap pixmap = Pixmap.make(info, bytes, part.getWidth() * 4);
+          Surface surface = Surface.makeRasterDirect(pixmap)) {
+        Canvas pixels = surface.getCanvas();
+        pixels.translate(-part.getLeft(), -part.getTop());
+        drawing.accept(pixels);
+      }
+    }
+
+    Image image() {
+      byte[] copy = new byte[bytes.capacity()];
+      bytes.get(0, copy);
+      return Image.makeRasterFromBytes(info, copy, part.getWidth() * 4L);
+    }
+  }
+}

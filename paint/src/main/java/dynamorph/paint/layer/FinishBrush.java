@@ -1,0 +1,74 @@
+package dynamorph.paint.layer;
+
+import dynamorph.model.cascade.Coat;
+import dynamorph.model.cascade.Effect;
+import dynamorph.model.cascade.Finish;
+import dynamorph.model.value.BlendMode;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Canvas;
+import java.util.List;
+
+/** Paints all coats of a finish on a shape. */
+final class FinishBrush {
+  private FinishBrush() {}
+
+  /** Paints the coats from the lowest to the highest, and the effects of them together. */
+  static void paint(Canvas canvas, Finish finish, Stencil.Shape shape) {
+    if (finish.effects().isEmpty()) {
+      paintCoats(canvas, finish, shape);
+    } else {
+      EffectBrush.paint(canvas, new Whole(finish, shape), finish.effects(), 1, BlendMode.NORMAL);
+    }
+  }
+
+  private static void paintCoats(Canvas canvas, Finish finish, Stencil.Shape shape) {
+    for (int rank = 0; rank < finish.coats().size(); rank++) {
+      paint(canvas, finish, rank, shape);
+    }
+  }
+
+  /** Paints one of the coats. */
+  static void paint(Canvas canvas, Finish finish, int rank, Stencil.Shape shape) {
+    CoatBrush.paint(canvas, finish.coats().get(rank), shape, isCovered(finish.coats(), rank));
+  }
+
+  private static boolean isCovered(List<Coat> coats, int rank) {
+    return coats.subList(rank + 1, coats.size()).stream().anyMatch(FinishBrush::covers);
+  }
+
+  private static boolean covers(Coat coat) {
+    return coat.shape() instanceof Coat.Fill fill
+        && fill.offset() >= 0
+        && coat.isOpaque()
+        && coat.effects().stream().noneMatch(effect -> effect instanceof Effect.Blur);
+  }
+
+  /** All coats of a finish together. */
+  private record Whole(Finish finish, Stencil.Shape shape) implements EffectBrush.Subject {
+    @Override
+    public Box reach() {
+      return Reach.of(shape.bounds(), new Finish(finish.coats(), List.of()));
+    }
+
+    @Override
+    public void cover(Canvas canvas, double distance) {
+      if (distance == 0) {
+        paintCoats(canvas, finish, shape);
+        return;
+      }
+      for (Coat coat : finish.coats()) {
+        new CoatBrush.Subject(coat, shape, false).cover(canvas, distance);
+      }
+    }
+
+    @Override
+    public void paint(Canvas canvas) {
+      paintCoats(canvas, finish, shape);
+    }
+
+    @Override
+    public boolean field(Canvas canvas, Box area) {
+      return false;
+    }
+  }
+}

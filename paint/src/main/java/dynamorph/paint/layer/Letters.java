@@ -1,0 +1,214 @@
+package dynamorph.paint.layer;
+
+import dynamorph.model.cascade.Coat;
+import dynamorph.model.cascade.Finish;
+import dynamorph.model.value.PaintFit;
+import dynamorph.paint.geometry.Edges;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Line;
+import dynamorph.typeset.layout.TextLayout;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.TextBlob;
+import io.github.humbleui.types.Rect;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+
+/** Letters of one finish, and the lines at them that are painted like them. Close it after use. */
+final class Letters implements Stencil.Shape, AutoCloseable {
+  /**
+   * A run of letters.
+   *
+   * @param rules lines at it
+   */
+  record Piece(Ink.Placed placed, List<Rect> rules) {}
+
+  /** By what a moved edge is told from others of the layout. */
+  private record MovedKey(List<Piece> pieces, double distance, Coat.Corner corner) {}
+
+  private final Finish finish;
+  private final List<Piece> pieces;
+  private final TextLayout layout;
+  private final Outlines outlines;
+  private final Ink ink;
+  private final List<AutoCloseable> parts = new ArrayList<>();
+  private Box bounds;
+
+  Letters(Finish finish, List<Piece> pieces, TextLayout layout, Outlines outlines) {
+    this.finish = finish;
+    this.pieces = pieces;
+    this.layout = layout;
+    this.outlines = outlines;
+    this.ink =
+        new Ink(
+            pieces.stream().map(Piece::placed).toList(),
+            pieces.stream().flatMap(piece -> piece.rules.stream()).toList());
+  }
+
+  Finish finish() {
+    return finish;
+  }
+
+  /** Paints one coat, if there are as many. */
+  void paint(Canvas canvas, int rank) {
+    if (rank < finish.coats().size()) {
+      FinishBrush.paint(canvas, finish, rank, this);
+    }
+  }
+
+  /** Paints all coats and the effects of them together. */
+  void paintWhole(Canvas canvas) {
+    FinishBrush.paint(canvas, finish, this);
+  }
+
+  @Override
+  public void draw(Canvas canvas, Paint paint) {
+    TextBlob text = ink.text();
+    if (text != null) {
+      canvas.drawTextBlob(text, 0, 0, paint);
+    }
+    ink.rules().forEach(rule -> canvas.drawRect(rule, paint));
+  }
+
+  @Override
+  public Path outline() {
+    return ink.outline();
+  }
+
+  @Override
+  public Path moved(double distance, Coat.Corner corner) {
+    return outlines.get(new MovedKey(pieces, distance, corner), () -> move(distance, corner));
+  }
+
+  /** Each contour is moved alone; only those that then meet are united. */
+  private Path move(double distance, Coat.Corner corner) {
+    List<Path> moved = new ArrayList<>();
+    ink.contours(glyph -> moved.add(Edges.moved(glyph, distance, corner)));
+    return Clusters.united(moved);
+  }
+
+  @Override
+  public Box bounds() {
+    if (bounds == null) {
+      bounds =
+          pieces.stream()
+              .map(piece -> Ink.bounds(piece.placed))
+              .reduce(Box::with)
+              .orElse(Box.EMPTY);
+      for (Rect rule : ink.rules()) {
+        Box box = new Box(rule.getLeft(), rule.getTop(), rule.getWidth(), rule.getHeight());
+        bounds = bounds == Box.EMPTY ? box : bounds.with(box);
+      }
+    }
+    return bounds;
+  }
+
+  @Override
+  public List<Stencil.Part> parts(PaintFit fit) {
+    return switch (fit) {
+      case LAYER -> List.of(new Stencil.Part(this, layout.content()));
+      case PARAGRAPH -> byLine(Line::paragraph);
+      case LINE -> byLine(line -> line);
+      case GLYPH -> {
+        List<Stencil.Part> glyphs = new ArrayList<>();
+        ink.contours(glyph -> {
+          PathShape shape = new PathShape(glyph);
+          parts.add(shape);
+          glyphs.add(new Stencil.Part(shape, shape.bounds()));
+        });
+        yield glyphs;
+      }
+    };
+  }
+
+  private List<Stencil.Part> byLine(Function<Line, Object> group) {
+    Map<Object, List<Piece>> grouped = new LinkedHashMap<>();
+    for (Piece piece : pieces) {
+      grouped.computeIfAbsent(group.apply(piece.placed.line()), _ -> new ArrayList<>()).add(piece);
+    }
+    List<Stencil.Part> lines = new ArrayList<>();
+    grouped.forEach((key, own) -> {
+      Letters letters = new Letters(finish, own, layout, outlines);
+      parts.add(letters);
+      Box box =
+          layout.shownLines().stream()
+              .filter(line -> group.apply(line).equals(key))
+              .map(Line::box)
+              .reduce(Box::with)
+              .orElse(Box.EMPTY);
+      lines.add(new Stencil.Part(letters, box));
+    });
+    return lines;
+  }
+
+  @Override
+  public boolean overlaps() {
+    return true;
+  }
+
+  @Override
+  public void close() {
+    ink.close();
+    for (AutoCloseable part : parts) {
+      try {
+        part.close();
+      } catch (Exception failed) {
+        throw new IllegalStateException(failed);
+      }
+    }
+  }
+
+  /** One contour as a shape of its own. */
+  private static final class PathShape implements Stencil.Shape, AutoCloseable {
+    private final Path path;
+    private final Box bounds;
+
+    PathShape(Path path) {
+      try (PathBuilder builder = new PathBuilder(path)) {
+        this.path = builder.detach();
+      }
+      Rect rect = path.computeTightBounds();
+      this.bounds = new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
+    }
+
+    @Override
+    public void draw(Canvas canvas, Paint paint) {
+      canvas.drawPath(path, paint);
+    }
+
+    @Override
+    public Path outline() {
+      return path;
+    }
+
+    @Override
+    public Path moved(double distance, Coat.Corner corner) {
+      return Edges.moved(path, distance, corner);
+    }
+
+    @Override
+    public Box bounds() {
+      return bounds;
+    }
+
+    @Override
+    public List<Stencil.Part> parts(PaintFit fit) {
+      return List.of(new Stencil.Part(this, bounds));
+    }
+
+    @Override
+    public boolean overlaps() {
+      return false;
+    }
+
+    @Override
+    public void close() {
+      path.close();
+    }
+  }
+}

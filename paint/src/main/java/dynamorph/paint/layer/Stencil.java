@@ -1,0 +1,148 @@
+package dynamorph.paint.layer;
+
+import dynamorph.model.cascade.Coat;
+import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.StrokeCap;
+import dynamorph.model.value.StrokeJoin;
+import dynamorph.paint.geometry.DashLine;
+import dynamorph.paint.geometry.Edges;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.ClipMode;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.PaintMode;
+import io.github.humbleui.skija.Path;
+import java.util.List;
+
+/** Draws the area that a coat covers on a shape. */
+final class Stencil {
+  /** What a coat is painted on: letters, or a plate. */
+  interface Shape {
+    /** Paints the shape itself; the paint says whether it is filled or stroked. */
+    void draw(Canvas canvas, Paint paint);
+
+    /** The edge of the shape. */
+    Path outline();
+
+    /** The edge moved outwards, its contours united. The caller closes it. */
+    Path moved(double distance, Coat.Corner corner);
+
+    /** The box around the shape, without coats and effects. */
+    Box bounds();
+
+    /** The parts that a paint is fitted to one by one. */
+    List<Part> parts(PaintFit fit);
+
+    /** Whether parts of the shape may lie over each other. */
+    boolean overlaps();
+  }
+
+  /**
+   * A part of a shape.
+   *
+   * @param box that a paint is fitted to
+   */
+  record Part(Shape shape, Box box) {}
+
+  /** How far corners go that are rounded. */
+  private static final Coat.Corner ROUND = new Coat.Corner(StrokeJoin.ROUND, 4);
+
+  private Stencil() {}
+
+  /**
+   * Draws what a coat covers with a paint whose colour and shader are set.
+   *
+   * @param covered whether an opaque fill above hides what lies within the shape's edge. An outer
+   *     stroke then need not be cut at the edge, which leaves no seam between the two.
+   */
+  static void draw(Canvas canvas, Coat.Shape coat, Shape shape, Paint paint, boolean covered) {
+    paint.setAntiAlias(true);
+    switch (coat) {
+      case Coat.Fill fill -> {
+        if (fill.offset() == 0) {
+          shape.draw(canvas, paint);
+        } else {
+          drawPath(canvas, shape.moved(fill.offset(), fill.corner()), paint);
+        }
+      }
+      case Coat.Stroke stroke when stroke.width() == 0 -> {}
+      case Coat.Stroke stroke when !stroke.dashing().isSolid() ->
+          dashed(canvas, stroke, shape, paint);
+      case Coat.Stroke stroke when stroke.offset() != 0 -> band(canvas, stroke, shape, paint);
+      case Coat.Stroke stroke -> stroke(canvas, stroke, shape, paint, covered);
+    }
+  }
+
+  /** Draws what a coat covers when all its edges are moved outwards, with round corners. */
+  static void drawGrown(Canvas canvas, Coat.Shape coat, Shape shape, Paint paint, double distance) {
+    draw(canvas, distance == 0 ? coat : grown(coat, distance), shape, paint, false);
+  }
+
+  private static Coat.Shape grown(Coat.Shape coat, double distance) {
+    return switch (coat) {
+      case Coat.Fill fill -> new Coat.Fill(fill.offset() + distance, ROUND);
+      case Coat.Stroke stroke -> {
+        double width = Math.max(0, stroke.width() + 2 * distance);
+        boolean dots = stroke.cap() == StrokeCap.ROUND;
+        yield new Coat.Stroke(
+            width,
+            dynamorph.model.value.StrokePosition.CENTRE,
+            (stroke.inner() + stroke.outer()) / 2,
+            dots || stroke.dashing().isSolid() ? ROUND : stroke.corner(),
+            stroke.cap(),
+            stroke.dashing());
+      }
+    };
+  }
+
+  private static void drawPath(Canvas canvas, Path owned, Paint paint) {
+    try (owned) {
+      paint.setMode(PaintMode.FILL);
+      canvas.drawPath(owned, paint);
+    }
+  }
+
+  private static void band(Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint) {
+    try (Path outer = shape.moved(stroke.outer(), stroke.corner());
+        Path inner = shape.moved(stroke.inner(), stroke.corner())) {
+      drawPath(canvas, Edges.difference(outer, inner), paint);
+    }
+  }
+
+  private static void dashed(Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint) {
+    double middle = (stroke.inner() + stroke.outer()) / 2;
+    try (Path line = shape.moved(middle, stroke.corner());
+        Path dashes = DashLine.along(line, stroke.dashing())) {
+      Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
+      canvas.drawPath(dashes, paint);
+    }
+  }
+
+  private static void stroke(
+      Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint, boolean covered) {
+    Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
+    switch (stroke.position()) {
+      case CENTRE -> shape.draw(canvas, paint);
+      case INSIDE -> clipped(canvas, shape, paint, ClipMode.INTERSECT);
+      case OUTSIDE -> {
+        if (covered) {
+          paint.setStrokeWidth((float) stroke.width() * 2);
+          shape.draw(canvas, paint);
+        } else {
+          clipped(canvas, shape, paint, ClipMode.DIFFERENCE);
+        }
+      }
+    }
+  }
+
+  /**
+   * A stroke on one side of the edge is a centred one of twice the width of which one half shows.
+   */
+  private static void clipped(Canvas canvas, Shape shape, Paint paint, ClipMode mode) {
+    paint.setStrokeWidth(paint.getStrokeWidth() * 2);
+    canvas.save();
+    canvas.clipPath(shape.outline(), mode, true);
+    canvas.drawPath(shape.outline(), paint);
+    canvas.restore();
+  }
+}
