@@ -2,13 +2,13 @@ package dynamorph.paint.effect;
 
 /**
  * Gaussian blur of one plane of values, beyond whose edges lies nothing. Blurs of more than a few
- * pixels are done at half the size, and that at half again: two neighbours are averaged, which is a
- * blur of variance 1/4, and interpolated back, which is one of variance 3/4; the blur in between
- * makes up the rest of the variance. What remains of the difference is far below 1/255.
+ * pixels are done at half the size, and that at half again: four neighbours are averaged with the
+ * weights 1, 3, 3, 1 and interpolated back with 3, 1, each of which is a blur of variance 3/4; the
+ * blur in between makes up the rest of the variance. What remains of the difference is below 1/255.
  */
 public final class Gaussian {
   /** From this standard deviation on, half the pixels do. */
-  private static final double HALVED = 2.5;
+  private static final double HALVED = 4;
 
   /** Below this a blur is not to be seen. */
   private static final double LEAST = 0.05;
@@ -33,10 +33,10 @@ public final class Gaussian {
       float[] kernel = kernel(deviation);
       return down(across(plane, width, height, kernel), width, height, kernel);
     }
-    int halfWidth = width / 2 + 2;
-    int halfHeight = height / 2 + 2;
+    int halfWidth = width / 2 + 3;
+    int halfHeight = height / 2 + 3;
     float[] half = halved(plane, width, height, halfWidth, halfHeight);
-    float[] blurred = blur(half, halfWidth, halfHeight, Math.sqrt(deviation * deviation - 1) / 2);
+    float[] blurred = blur(half, halfWidth, halfHeight, Math.sqrt(deviation * deviation - 1.5) / 2);
     return doubled(blurred, halfWidth, width, height);
   }
 
@@ -103,15 +103,25 @@ public final class Gaussian {
     }
   }
 
-  /** Averages of two by two, with a column and a row of nothing before. */
+  /** Averages of four by four, with a column and a row more before. */
   private static float[] halved(
       float[] plane, int width, int height, int halfWidth, int halfHeight) {
     float[] half = new float[halfWidth * halfHeight];
+    float[] row = new float[halfWidth];
     for (int y = 0; y < height; y++) {
-      int row = (y / 2 + 1) * halfWidth + 1;
+      java.util.Arrays.fill(row, 0);
       int from = y * width;
       for (int x = 0; x < width; x++) {
-        half[row + x / 2] += plane[from + x] * 0.25f;
+        float value = plane[from + x] * 0.125f;
+        int at = x / 2 + 1;
+        row[at] += 3 * value;
+        row[at + (x % 2 == 0 ? -1 : 1)] += value;
+      }
+      int near = y / 2 + 1;
+      int far = near + (y % 2 == 0 ? -1 : 1);
+      for (int x = 0; x < halfWidth; x++) {
+        half[near * halfWidth + x] += row[x] * 0.375f;
+        half[far * halfWidth + x] += row[x] * 0.125f;
       }
     }
     return half;

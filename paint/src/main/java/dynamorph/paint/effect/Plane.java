@@ -50,6 +50,16 @@ public record Plane(int x, int y, int width, int height, float[] values) {
     return new Plane(x, y, width, height, others);
   }
 
+  /** A part of this one. */
+  public Plane part(IRect part) {
+    float[] some = new float[part.getWidth() * part.getHeight()];
+    for (int row = 0; row < part.getHeight(); row++) {
+      int from = (part.getTop() - y + row) * width + part.getLeft() - x;
+      System.arraycopy(values, from, some, row * part.getWidth(), part.getWidth());
+    }
+    return new Plane(part.getLeft(), part.getTop(), part.getWidth(), part.getHeight(), some);
+  }
+
   public Plane inverted() {
     float[] inverse = new float[values.length];
     for (int index = 0; index < inverse.length; index++) {

@@ -23,7 +23,7 @@ public final class DashLine {
   private static final double DOT = 1e-3;
 
   /** How finely lengths along curves are measured. */
-  private static final float PRECISION = 16;
+  private static final float PRECISION = 128;
 
   private DashLine() {}
 

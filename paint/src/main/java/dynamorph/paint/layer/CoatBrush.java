@@ -47,7 +47,7 @@ final class CoatBrush {
 
   /** Paints a coat as one, so that where its parts overlap they count once. */
   private static void layered(Canvas canvas, Subject subject, double opacity, BlendMode blend) {
-    try (Paint layer = new Paint().setAlphaf((float) opacity).setBlendMode(Blends.of(blend))) {
+    try (Paint layer = Blends.set(new Paint().setAlphaf((float) opacity), blend)) {
       canvas.saveLayer(rect(subject.reach().grown(1, 1)), layer);
       subject.paint(canvas);
       canvas.restore();

@@ -152,7 +152,7 @@ final class EffectBrush {
   }
 
   private static Paint paint(Rgba colour, BlendMode mode) {
-    return new Paint().setColor(colour.argb()).setBlendMode(Blends.of(mode));
+    return Blends.set(new Paint().setColor(colour.argb()), mode);
   }
 
   // --- itself
@@ -169,7 +169,7 @@ final class EffectBrush {
     if (part.getWidth() <= 0 || part.getHeight() <= 0) {
       return;
     }
-    try (Paint paint = new Paint().setAlphaf((float) opacity).setBlendMode(Blends.of(blend))) {
+    try (Paint paint = Blends.set(new Paint().setAlphaf((float) opacity), blend)) {
       if (own.isEmpty()) {
         canvas.saveLayer(CoatBrush.rect(subject.reach().grown(1, 1)), paint);
         subject.paint(canvas);
@@ -268,13 +268,24 @@ final class EffectBrush {
       }
     }
 
-    /** The covered area, shrunk by a spread and blurred, on a part that has room around it. */
+    /** The covered area, shrunk by a spread and blurred. */
     private Plane inside(double across, double down, double spread, double blur) {
-      Plane plane =
-          spread == 0 && across == 0 && down == 0
-              ? covered
-              : covered(grid, part, across, down, -spread);
-      return plane.blurred(grid.deviation(blur));
+      double deviation = grid.deviation(blur);
+      if (spread == 0 && across == 0 && down == 0) {
+        return covered.blurred(deviation);
+      }
+      // what was moved beyond this part still counts, as far as it is blurred back into it
+      int margin = 1 + (int) Math.min(Grid.FARTHEST, Math.ceil(deviation * Effect.DEVIATIONS));
+      Plane plane = covered(grid, grown(part, margin), across, down, -spread);
+      return plane.blurred(deviation).part(part);
+    }
+
+    private static IRect grown(IRect part, int margin) {
+      return IRect.makeLTRB(
+          part.getLeft() - margin,
+          part.getTop() - margin,
+          part.getRight() + margin,
+          part.getBottom() + margin);
     }
 
     private void shine(Plane plane, Rgba colour, BlendMode mode) {

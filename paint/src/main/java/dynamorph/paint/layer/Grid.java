@@ -23,7 +23,7 @@ record Grid(Matrix33 toCanvas, double coarseness) {
   private static final double COARSEST = 4096;
 
   /** Pixels beyond the clip that are looked at, at most. */
-  private static final double FARTHEST = 1500;
+  static final double FARTHEST = 1500;
 
   static Grid of(Canvas canvas) {
     return new Grid(canvas.getLocalToDeviceAsMatrix33(), 1);

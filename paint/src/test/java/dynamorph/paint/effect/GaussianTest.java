@@ -1,0 +1,87 @@
+package dynamorph.paint.effect;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Compared with the convolution itself, done in double precision. */
+class GaussianTest {
+  private static final int WIDTH = 203;
+  private static final int HEIGHT = 151;
+
+  @ParameterizedTest
+  @ValueSource(doubles = {0.4, 0.9, 2.4, 2.6, 5, 5.2, 11, 23, 60})
+  void differsFromATrueGaussianByLessThanCanBeSeen(double deviation) {
+    float[] plane = shapes();
+    float[] blurred = Gaussian.blur(plane, WIDTH, HEIGHT, deviation);
+    double[] wanted = convolved(plane, deviation);
+    double worst = 0;
+    for (int index = 0; index < plane.length; index++) {
+      worst = Math.max(worst, Math.abs(blurred[index] - wanted[index]));
+    }
+    assertThat(worst * 255).isLessThan(1);
+  }
+
+  @Test
+  void noBlurChangesNothing() {
+    float[] plane = shapes();
+    assertThat(Gaussian.blur(plane, WIDTH, HEIGHT, 0)).isEqualTo(plane).isNotSameAs(plane);
+  }
+
+  @Test
+  void keepsWhatIsThereInSum() {
+    float[] plane = new float[WIDTH * HEIGHT];
+    plane[75 * WIDTH + 101] = 100;
+    double sum = 0;
+    for (float value : Gaussian.blur(plane, WIDTH, HEIGHT, 8)) {
+      sum += value;
+    }
+    assertThat(sum).isCloseTo(100, within(0.1));
+  }
+
+  /** A disc, a bar two pixels wide, a ramp, single pixels, and a block that touches the corner. */
+  private static float[] shapes() {
+    float[] plane = new float[WIDTH * HEIGHT];
+    Random random = new Random(4);
+    for (int y = 0; y < HEIGHT; y++) {
+      for (int x = 0; x < WIDTH; x++) {
+        boolean disc = Math.hypot(x - 60, y - 70) < 31;
+        boolean bar = x / 2 == 55 && y > 20;
+        boolean block = x > 170 && y > 120;
+        boolean dust = random.nextInt(90) == 0;
+        float ramp = x > 120 && x < 160 && y > 30 && y < 90 ? (x - 120) / 40f : 0;
+        plane[y * WIDTH + x] = disc || bar || block || dust ? 1 : ramp;
+      }
+    }
+    return plane;
+  }
+
+  private static double[] convolved(float[] plane, double deviation) {
+    int reach = (int) Math.ceil(deviation * 6);
+    double[] kernel = new double[2 * reach + 1];
+    double sum = 0;
+    for (int index = -reach; index <= reach; index++) {
+      kernel[index + reach] = Math.exp(-0.5 * index * index / (deviation * deviation));
+      sum += kernel[index + reach];
+    }
+    double[] across = new double[plane.length];
+    double[] both = new double[plane.length];
+    for (int at = 0; at < plane.length; at++) {
+      int x = at % WIDTH;
+      for (int step = Math.max(-reach, -x); step <= Math.min(reach, WIDTH - 1 - x); step++) {
+        across[at] += plane[at + step] * kernel[step + reach] / sum;
+      }
+    }
+    for (int at = 0; at < plane.length; at++) {
+      int y = at / WIDTH;
+      for (int step = Math.max(-reach, -y); step <= Math.min(reach, HEIGHT - 1 - y); step++) {
+        both[at] += across[at + step * WIDTH] * kernel[step + reach] / sum;
+      }
+    }
+    return both;
+  }
+}
