@@ -10,11 +10,17 @@ import io.github.humbleui.skija.PaintStrokeJoin;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.PathOp;
+import io.github.humbleui.types.Rect;
 
 /** Moves the edges of shapes. The caller closes every path it is given. */
 public final class Edges {
   /** Curves are kept to a sixteenth of a point at this scale. */
   private static final float PRECISION = 8;
+
+  private static final float MOST_ENLARGED = 64;
+
+  /** Farther out single precision gets coarse. */
+  private static final double FARTHEST = 50_000;
 
   private Edges() {}
 
@@ -82,11 +88,18 @@ public final class Edges {
     };
   }
 
-  /** Two shapes as one; where that cannot be worked out, both on top of each other. */
+  /**
+   * Two shapes as one; where that cannot be worked out, both on top of each other. Curves are told
+   * apart by a quarter of a unit there, so it is done on enlarged shapes.
+   */
   private static Path combined(Path one, Path other, PathOp op) {
-    Path combined = Path.makeCombining(one, other, op);
-    if (combined != null) {
-      return combined;
+    float scale = enlargement(one, other);
+    try (Path large = one.makeScale(scale);
+        Path otherLarge = other.makeScale(scale);
+        Path combined = Path.makeCombining(large, otherLarge, op)) {
+      if (combined != null) {
+        return combined.makeScale(1 / scale);
+      }
     }
     try (PathBuilder builder = new PathBuilder(one)) {
       if (op == PathOp.UNION) {
@@ -94,5 +107,21 @@ public final class Edges {
       }
       return builder.detach();
     }
+  }
+
+  /** A power of two, so that nothing is lost by it. */
+  private static float enlargement(Path one, Path other) {
+    double farthest = Math.max(farthest(one.getBounds()), farthest(other.getBounds()));
+    float scale = MOST_ENLARGED;
+    while (scale > 1 && farthest * scale > FARTHEST) {
+      scale /= 2;
+    }
+    return scale;
+  }
+
+  private static double farthest(Rect bounds) {
+    return Math.max(
+        Math.max(Math.abs(bounds.getLeft()), Math.abs(bounds.getRight())),
+        Math.max(Math.abs(bounds.getTop()), Math.abs(bounds.getBottom())));
   }
 }
