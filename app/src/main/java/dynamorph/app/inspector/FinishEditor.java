@@ -21,8 +21,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -33,8 +36,8 @@ import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 /**
- * The stack of coats, topmost first, each with its eye, colour and width, its details and its
- * shadow below; and the plate.
+ * The stack of coats, topmost first, each with its eye and colour, its details and its effects
+ * below; the effects of all together; and the plate.
  */
 final class FinishEditor extends VBox {
   private static final double LABEL_WIDTH = 74;
@@ -46,8 +49,7 @@ final class FinishEditor extends VBox {
   private final List<PropertyCell<?>> cells = new ArrayList<>();
   private final List<Runnable> refresh = new ArrayList<>();
   private final Set<Address> open = new HashSet<>();
-  private List<Address> built = List.of();
-  private Set<Address> builtOpen = Set.of();
+  private List<Object> built = List.of();
 
   FinishEditor(Workspace workspace, Editors editors, Supplier<Subject> subject) {
     this.workspace = workspace;
@@ -84,34 +86,53 @@ final class FinishEditor extends VBox {
   }
 
   void update(Subject now) {
-    List<Address> wanted = new ArrayList<>();
-    for (String host : List.of(Address.FINISH, Address.PLATE)) {
-      for (Address coat : now.coats(host).reversed()) {
-        wanted.add(coat);
-        wanted.addAll(now.effects(coat));
-      }
-    }
-    if (!wanted.equals(built) || !builtOpen.equals(open)) {
-      build(now, wanted);
+    List<Object> wanted = structure(now);
+    if (!wanted.equals(built)) {
+      built = wanted;
+      build(now);
     }
     cells.forEach(cell -> cell.update(now));
     refresh.forEach(Runnable::run);
   }
 
-  private void build(Subject now, List<Address> wanted) {
-    built = List.copyOf(wanted);
-    builtOpen = Set.copyOf(open);
+  /** What decides which rows there are. */
+  private List<Object> structure(Subject now) {
+    List<Object> structure = new ArrayList<>();
+    for (String host : List.of(Address.FINISH, Address.PLATE)) {
+      List<Address> coats = new ArrayList<>(now.coats(host).reversed());
+      coats.add(Address.whole(host));
+      for (Address coat : coats) {
+        structure.add(coat);
+        if (open.contains(coat)) {
+          structure.add(FinishRows.of(now, coat));
+        }
+        for (Address effect : now.effects(coat)) {
+          structure.add(effect);
+          if (open.contains(effect)) {
+            structure.add(FinishRows.ofEffect(now, effect));
+          }
+        }
+      }
+    }
+    return structure;
+  }
+
+  private void build(Subject now) {
     rows.getChildren().clear();
     cells.clear();
     refresh.clear();
     List<Address> letters = now.coats(Address.FINISH);
     letters.reversed().forEach(coat -> addCoatRows(now, coat));
+    if (!letters.isEmpty()) {
+      addWhole(now, Address.FINISH);
+    }
     List<Address> plate = now.coats(Address.PLATE);
     if (!plate.isEmpty()) {
       Label title = new Label("Plate");
       title.getStyleClass().add("sub-title");
       rows.getChildren().add(title);
       plate.reversed().forEach(coat -> addCoatRows(now, coat));
+      addWhole(now, Address.PLATE);
       rows.getChildren()
           .addAll(
               pair(
@@ -125,51 +146,74 @@ final class FinishEditor extends VBox {
   private void addCoatRows(Subject now, Address coat) {
     rows.getChildren().add(coatRow(coat));
     if (open.contains(coat)) {
-      boolean stroke =
-          now.shown(Properties.COAT_KIND.at(coat)).value().orElse(CoatKind.FILL) == CoatKind.STROKE;
-      VBox details = new VBox(4);
-      details.getStyleClass().add("coat-details");
-      details.getChildren().add(pair("Opacity", Properties.COAT_OPACITY.at(coat), null));
-      if (stroke) {
-        details
-            .getChildren()
-            .addAll(
-                pair(
-                    "Width, join",
-                    Properties.STROKE_WIDTH.at(coat),
-                    Properties.STROKE_JOIN.at(coat)),
-                pair("Position", Properties.STROKE_POSITION.at(coat), null));
-      }
-      if (now.effects(coat).isEmpty()) {
-        details
-            .getChildren()
+      VBox details = details(FinishRows.of(now, coat));
+      HBox more = new HBox(10, effectMenu(coat, "add-effect"));
+      if (FinishRows.isStroke(now, coat)) {
+        more.getChildren()
             .add(
                 adder(
-                    "+ drop shadow",
-                    "add-shadow",
-                    "Let this coat cast a shadow",
-                    () -> addShadow(coat)));
+                    "round dots",
+                    "round-dots",
+                    "Dots of the stroke's width, evenly spaced around each contour",
+                    () -> now().set(FinishRows.dots(now(), coat), Optional.empty())));
       }
+      more.getChildren()
+          .add(
+              adder(
+                  "duplicate",
+                  "duplicate-coat",
+                  "A copy of this coat above it",
+                  () -> duplicate(coat)));
+      more.setAlignment(Pos.CENTER_LEFT);
+      details.getChildren().add(more);
       rows.getChildren().add(details);
     }
-    for (Address effect : now.effects(coat)) {
-      rows.getChildren().add(effectRow(effect));
-      if (open.contains(effect)) {
-        VBox details =
-            new VBox(
-                4,
-                pair(
-                    "Opacity, blur",
-                    Properties.EFFECT_OPACITY.at(effect),
-                    Properties.SHADOW_BLUR.at(effect)),
-                pair(
-                    "Across, down",
-                    Properties.SHADOW_ACROSS.at(effect),
-                    Properties.SHADOW_DOWN.at(effect)));
-        details.getStyleClass().add("coat-details");
-        rows.getChildren().add(details);
-      }
+    now.effects(coat).forEach(effect -> addEffectRows(now, effect));
+  }
+
+  private void addEffectRows(Subject now, Address effect) {
+    rows.getChildren().add(effectRow(now, effect));
+    if (open.contains(effect)) {
+      rows.getChildren().add(details(FinishRows.ofEffect(now, effect)));
     }
+  }
+
+  /** Effects of all coats together. */
+  private void addWhole(Subject now, String host) {
+    Address whole = Address.whole(host);
+    Label title = new Label("All coats together");
+    title.getStyleClass().add("row-label");
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    HBox row = new HBox(4, title, gap, effectMenu(whole, "add-effect-to-all"));
+    row.setAlignment(Pos.CENTER_LEFT);
+    rows.getChildren().add(row);
+    now.effects(whole).forEach(effect -> addEffectRows(now, effect));
+  }
+
+  private VBox details(List<FinishRows.Row> wanted) {
+    VBox details = new VBox(4);
+    details.getStyleClass().add("coat-details");
+    wanted.forEach(row -> details.getChildren().add(pair(row.label(), row.first(), row.second())));
+    return details;
+  }
+
+  private MenuButton effectMenu(Address coat, String id) {
+    MenuButton menu = new MenuButton("+ effect");
+    menu.setId(id);
+    menu.getStyleClass().add("quiet-menu");
+    menu.setTooltip(new Tooltip("Add a shadow, a glow, a blur or a raised edge"));
+    for (EffectKind kind : EffectKind.values()) {
+      MenuItem item = new MenuItem(FinishRows.name(kind));
+      item.setId(id + "-" + kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+      item.setOnAction(_ -> addEffect(coat, kind));
+      menu.getItems().add(item);
+    }
+    return menu;
+  }
+
+  private Subject now() {
+    return subject.get();
   }
 
   private Node coatRow(Address coat) {
@@ -177,7 +221,9 @@ final class FinishEditor extends VBox {
     refresh.add(() -> name.setText(coatName(coat)));
     PropertyCell<?> colour = cell(Properties.COAT_COLOUR.at(coat));
     Button up = Controls.icon(Feather.CHEVRON_UP, "Move up", () -> move(coat, 1));
-    up.disableProperty().set(isAtEnd(coat, true));
+    up.setDisable(isAtEnd(coat, true));
+    Button down = Controls.icon(Feather.CHEVRON_DOWN, "Move down", () -> move(coat, -1));
+    down.setDisable(isAtEnd(coat, false));
     HBox row =
         new HBox(
             4,
@@ -186,14 +232,30 @@ final class FinishEditor extends VBox {
             name,
             colour,
             up,
+            down,
             Controls.icon(
                 Feather.X, "Take this coat away", () -> remove(Properties.COAT_REMOVED.at(coat))));
+    row.setOnKeyPressed(key -> {
+      if (key.isAltDown() && (key.getCode() == KeyCode.UP || key.getCode() == KeyCode.DOWN)) {
+        move(coat, key.getCode() == KeyCode.UP ? 1 : -1);
+        key.consume();
+      }
+    });
     return finished(row, name, colour);
   }
 
-  private Node effectRow(Address effect) {
-    Label name = new Label("Drop shadow");
-    PropertyCell<?> colour = cell(Properties.EFFECT_COLOUR.at(effect));
+  private Node effectRow(Subject now, Address effect) {
+    Label name = new Label();
+    refresh.add(() -> name.setText(effectName(effect)));
+    EffectKind kind =
+        now.shown(Properties.EFFECT_KIND.at(effect)).value().orElse(EffectKind.DROP_SHADOW);
+    PropertyCell<?> colour =
+        switch (kind) {
+          case BLUR -> cell(Properties.SHADOW_BLUR.at(effect));
+          case RAISED_EDGE -> cell(Properties.LIGHT_COLOUR.at(effect));
+          case DROP_SHADOW, INNER_SHADOW, OUTER_GLOW, INNER_GLOW ->
+              cell(Properties.EFFECT_COLOUR.at(effect));
+        };
     HBox row =
         new HBox(
             4,
@@ -223,6 +285,10 @@ final class FinishEditor extends VBox {
     if (kind.isEmpty()) {
       return coat.coat();
     }
+    String own = now.shown(Properties.COAT_NAME.at(coat)).value().orElse("");
+    if (!own.isBlank()) {
+      return own;
+    }
     if (kind.get() == CoatKind.FILL) {
       return "Fill";
     }
@@ -233,6 +299,17 @@ final class FinishEditor extends VBox {
       case CENTRE -> "Stroke";
       case OUTSIDE -> "Stroke outside";
     };
+  }
+
+  private String effectName(Address effect) {
+    String own = now().shown(Properties.EFFECT_NAME.at(effect)).value().orElse("");
+    return own.isBlank()
+        ? now()
+            .shown(Properties.EFFECT_KIND.at(effect))
+            .value()
+            .map(FinishRows::name)
+            .orElse(effect.effect())
+        : own;
   }
 
   private Button expander(Address address) {
@@ -335,22 +412,48 @@ final class FinishEditor extends VBox {
         Optional.empty());
   }
 
-  private void addShadow(Address coat) {
-    Address shadow = coat.effect("shadow");
-    open.add(shadow);
-    subject
-        .get()
-        .set(
-            PropertySet.EMPTY
-                .with(Properties.EFFECT_KIND.at(shadow), EffectKind.DROP_SHADOW)
-                .with(Properties.EFFECT_REMOVED.at(shadow), false),
-            Optional.empty());
+  private void addEffect(Address coat, EffectKind kind) {
+    Subject now = now();
+    List<Address> effects = now.effects(coat);
+    List<String> taken = effects.stream().map(Address::effect).toList();
+    Address effect = coat.effect(freeName(taken, FinishRows.id(kind)));
+    double order =
+        effects.stream()
+            .mapToDouble(one -> now.shown(Properties.EFFECT_ORDER.at(one)).value().orElse(0.0))
+            .max()
+            .orElse(-1);
+    open.add(effect);
+    now.set(
+        FinishRows.start(effect, kind).with(Properties.EFFECT_ORDER.at(effect), order + 1),
+        Optional.empty());
+  }
+
+  /** The copy lies above, with everything that its original shows. */
+  private void duplicate(Address coat) {
+    Subject now = now();
+    List<Address> coats = now.coats(coat.host());
+    Address copy = new Address(coat.host(), freeId(coats, coat.coat()), "");
+    PropertySet values = FinishRows.copied(now, coat, copy);
+    for (Address effect : now.effects(coat)) {
+      values = values.overlaidBy(FinishRows.copied(now, effect, copy.effect(effect.effect())));
+    }
+    int index = coats.indexOf(coat);
+    double above =
+        index + 1 < coats.size()
+            ? (order(now, coat) + order(now, coats.get(index + 1))) / 2
+            : order(now, coat) + 1;
+    open.remove(coat);
+    open.add(copy);
+    now.set(values.with(Properties.COAT_ORDER.at(copy), above), Optional.empty());
   }
 
   private static String freeId(List<Address> taken, String wanted) {
-    List<String> ids = taken.stream().map(Address::coat).toList();
+    return freeName(taken.stream().map(Address::coat).toList(), wanted);
+  }
+
+  private static String freeName(List<String> taken, String wanted) {
     String id = wanted;
-    for (int number = 2; ids.contains(id); number++) {
+    for (int number = 2; taken.contains(id); number++) {
       id = wanted + "-" + number;
     }
     return id;

@@ -10,7 +10,9 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.value.DashFit;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.StrokeCap;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -191,8 +193,7 @@ class StylesJourneyTest extends JourneyTest {
   void aFinishIsBuiltFromAFillAStrokeAPlateAndAShadow() {
     driver.pressText("label-6-title");
     driver.press("add-stroke");
-    driver.robot().clickOn(driver.reveal("#add-shadow"));
-    driver.settle();
+    addEffect("Drop shadow");
     driver.press("add-plate");
     var values = Cascade.of(driver.project()).values(driver.layer("label-6-title"));
     assertThat(Coats.of(values, Address.FINISH))
@@ -201,6 +202,48 @@ class StylesJourneyTest extends JourneyTest {
     assertThat(Coats.effects(values, Address.coat("outline"))).hasSize(1);
     assertThat(Coats.of(values, Address.PLATE)).hasSize(1);
     assertThat(driver.workspace().historyProperty().get().undoLabel()).isPresent();
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  private void addEffect(String name) {
+    driver.robot().clickOn(driver.reveal("#add-effect"));
+    driver.settle();
+    driver
+        .robot()
+        .clickOn(
+            driver
+                .robot()
+                .lookup(".context-menu .label")
+                .match((javafx.scene.control.Label item) -> item.getText().equals(name))
+                .<javafx.scene.Node>query());
+    driver.settle();
+  }
+
+  @Test
+  void aRimOfGlowingRivetsIsBuiltOnAPlainText() {
+    driver.pressText("label-6-title");
+    driver.press("add-stroke");
+    driver.robot().clickOn(driver.reveal("#round-dots"));
+    driver.settle();
+    addEffect("Inner glow");
+    addEffect("Outer glow");
+    addEffect("Outer glow");
+    driver.robot().clickOn(driver.reveal("#duplicate-coat"));
+    driver.settle();
+    var values = Cascade.of(driver.project()).values(driver.layer("label-6-title"));
+    Address rivets = Address.coat("outline");
+    assertThat(Coats.of(values, Address.FINISH))
+        .extracting(Address::coat)
+        .as("the copy lies above")
+        .containsExactly("fill", "outline", "outline-2");
+    for (Address coat : List.of(rivets, Address.coat("outline-2"))) {
+      assertThat(Coats.effects(values, coat))
+          .extracting(Address::effect)
+          .containsExactly("inner-glow", "glow", "glow-2");
+      assertThat(Coats.value(values, Properties.DASH_FIT.at(coat))).isEqualTo(DashFit.CONTOUR);
+      assertThat(Coats.value(values, Properties.STROKE_CAP.at(coat))).isEqualTo(StrokeCap.ROUND);
+    }
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
   }

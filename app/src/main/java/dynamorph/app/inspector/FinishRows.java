@@ -1,0 +1,209 @@
+package dynamorph.app.inspector;
+
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.Property;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.CoatKind;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.DashFit;
+import dynamorph.model.value.Dashes;
+import dynamorph.model.value.EffectKind;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.StrokeCap;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Which values of coats and effects are shown, and what new ones start with. */
+final class FinishRows {
+  /**
+   * One or two values beside a label.
+   *
+   * @param second may be null
+   */
+  record Row(String label, PropertyKey<?> first, PropertyKey<?> second) {}
+
+  private FinishRows() {}
+
+  static boolean isStroke(Subject now, Address coat) {
+    return now.shown(Properties.COAT_KIND.at(coat)).value().orElse(CoatKind.FILL)
+        == CoatKind.STROKE;
+  }
+
+  /** The rows of a coat, as many as mean something for it. */
+  static List<Row> of(Subject now, Address coat) {
+    List<Row> rows = new ArrayList<>();
+    rows.add(
+        new Row(
+            "Opacity, blend", Properties.COAT_OPACITY.at(coat), Properties.COAT_BLEND.at(coat)));
+    PaintKind paint = now.shown(Properties.COAT_PAINT.at(coat)).value().orElse(PaintKind.SOLID);
+    rows.add(
+        new Row(
+            paint == PaintKind.SOLID ? "Paint" : "Paint, fit",
+            Properties.COAT_PAINT.at(coat),
+            paint == PaintKind.SOLID ? null : Properties.PAINT_FIT.at(coat)));
+    if (paint != PaintKind.SOLID) {
+      addGradient(rows, coat);
+    }
+    if (isStroke(now, coat)) {
+      rows.add(
+          new Row(
+              "Width, side",
+              Properties.STROKE_WIDTH.at(coat),
+              Properties.STROKE_POSITION.at(coat)));
+    }
+    rows.add(
+        new Row("Offset, join", Properties.COAT_OFFSET.at(coat), Properties.STROKE_JOIN.at(coat)));
+    if (isStroke(now, coat)) {
+      rows.add(new Row("Dashes", Properties.DASHES.at(coat), null));
+      boolean dashed =
+          now.shown(Properties.DASHES.at(coat))
+              .value()
+              .map(dashes -> !dashes.isSolid())
+              .orElse(true);
+      if (dashed) {
+        rows.add(
+            new Row("Fitted, ends", Properties.DASH_FIT.at(coat), Properties.STROKE_CAP.at(coat)));
+        rows.add(new Row("Start at", Properties.DASH_PHASE.at(coat), null));
+      }
+    }
+    rows.add(
+        new Row("Miter, name", Properties.MITER_LIMIT.at(coat), Properties.COAT_NAME.at(coat)));
+    return rows;
+  }
+
+  private static void addGradient(List<Row> rows, Address coat) {
+    rows.add(new Row("Stops", Properties.GRADIENT_STOPS.at(coat), null));
+    rows.add(
+        new Row(
+            "Angle, scale",
+            Properties.GRADIENT_ANGLE.at(coat),
+            Properties.GRADIENT_SCALE.at(coat)));
+    rows.add(
+        new Row("Middle", Properties.GRADIENT_ACROSS.at(coat), Properties.GRADIENT_DOWN.at(coat)));
+    rows.add(
+        new Row(
+            "Shift, beyond",
+            Properties.GRADIENT_OFFSET.at(coat),
+            Properties.GRADIENT_REPEAT.at(coat)));
+    rows.add(new Row("Mixed in", Properties.COLOUR_MIXING.at(coat), null));
+  }
+
+  /** The rows of an effect, as many as mean something for its kind. */
+  static List<Row> ofEffect(Subject now, Address at) {
+    List<Row> rows = new ArrayList<>();
+    EffectKind kind =
+        now.shown(Properties.EFFECT_KIND.at(at)).value().orElse(EffectKind.DROP_SHADOW);
+    Row opacity =
+        new Row("Opacity, blend", Properties.EFFECT_OPACITY.at(at), Properties.EFFECT_BLEND.at(at));
+    Row soft =
+        new Row("Blur, spread", Properties.SHADOW_BLUR.at(at), Properties.EFFECT_SPREAD.at(at));
+    Row moved =
+        new Row("Across, down", Properties.SHADOW_ACROSS.at(at), Properties.SHADOW_DOWN.at(at));
+    Row knocked = new Row("Knocked out", Properties.SHADOW_KNOCKED_OUT.at(at), null);
+    switch (kind) {
+      case DROP_SHADOW -> rows.addAll(List.of(opacity, soft, moved, knocked));
+      case INNER_SHADOW -> rows.addAll(List.of(opacity, soft, moved));
+      case OUTER_GLOW -> rows.addAll(List.of(opacity, soft, knocked));
+      case INNER_GLOW ->
+          rows.addAll(
+              List.of(opacity, soft, new Row("Shines from", Properties.GLOW_FROM.at(at), null)));
+      case BLUR -> {}
+      case RAISED_EDGE ->
+          rows.addAll(
+              List.of(
+                  new Row(
+                      "Width, depth", Properties.EDGE_WIDTH.at(at), Properties.EDGE_DEPTH.at(at)),
+                  new Row(
+                      "Light, height",
+                      Properties.LIGHT_ANGLE.at(at),
+                      Properties.LIGHT_HEIGHT.at(at)),
+                  new Row("Light blend", Properties.LIGHT_BLEND.at(at), null),
+                  new Row(
+                      "Shade, blend",
+                      Properties.SHADE_COLOUR.at(at),
+                      Properties.SHADE_BLEND.at(at)),
+                  new Row("Opacity", Properties.EFFECT_OPACITY.at(at), null)));
+    }
+    rows.add(new Row("Order, name", Properties.EFFECT_ORDER.at(at), Properties.EFFECT_NAME.at(at)));
+    return rows;
+  }
+
+  static String name(EffectKind kind) {
+    return switch (kind) {
+      case DROP_SHADOW -> "Drop shadow";
+      case INNER_SHADOW -> "Inner shadow";
+      case OUTER_GLOW -> "Outer glow";
+      case INNER_GLOW -> "Inner glow";
+      case BLUR -> "Blur";
+      case RAISED_EDGE -> "Raised edge";
+    };
+  }
+
+  /** What an effect of a kind is called in paths. */
+  static String id(EffectKind kind) {
+    return switch (kind) {
+      case DROP_SHADOW -> "shadow";
+      case INNER_SHADOW -> "inner-shadow";
+      case OUTER_GLOW -> "glow";
+      case INNER_GLOW -> "inner-glow";
+      case BLUR -> "blur";
+      case RAISED_EDGE -> "edge";
+    };
+  }
+
+  /** The values of a new effect, which show it at once. */
+  static PropertySet start(Address at, EffectKind kind) {
+    PropertySet values =
+        PropertySet.EMPTY
+            .with(Properties.EFFECT_KIND.at(at), kind)
+            .with(Properties.EFFECT_REMOVED.at(at), false);
+    return switch (kind) {
+      case DROP_SHADOW, INNER_SHADOW, BLUR -> values;
+      case OUTER_GLOW ->
+          values
+              .with(Properties.EFFECT_COLOUR.at(at), Colour.hex("#ffd98a"))
+              .with(Properties.EFFECT_OPACITY.at(at), 0.8)
+              .with(Properties.SHADOW_BLUR.at(at), Length.em(0.12));
+      case INNER_GLOW ->
+          values
+              .with(Properties.EFFECT_COLOUR.at(at), Colour.hex("#fff6d8"))
+              .with(Properties.EFFECT_OPACITY.at(at), 0.7)
+              .with(Properties.EFFECT_BLEND.at(at), BlendMode.SCREEN)
+              .with(Properties.SHADOW_BLUR.at(at), Length.em(0.08));
+      case RAISED_EDGE -> values.with(Properties.EFFECT_OPACITY.at(at), 0.7);
+    };
+  }
+
+  /** Dots of a stroke's width, about two widths apart, evenly spaced. */
+  static PropertySet dots(Subject now, Address coat) {
+    Length width = now.shown(Properties.STROKE_WIDTH.at(coat)).value().orElse(Length.em(0.03));
+    Length gap = new Length(Math.max(1e-3, width.amount() * 2.5), width.unit());
+    return PropertySet.EMPTY
+        .with(Properties.DASHES.at(coat), new Dashes(List.of(Length.ZERO, gap)))
+        .with(Properties.DASH_FIT.at(coat), DashFit.CONTOUR)
+        .with(Properties.STROKE_CAP.at(coat), StrokeCap.ROUND);
+  }
+
+  /** All values of one coat or effect that differ from their defaults, for another. */
+  static PropertySet copied(Subject now, Address from, Address to) {
+    PropertySet values = PropertySet.EMPTY;
+    for (Property<?> property : Properties.of(from.part()).toList()) {
+      values = withCopy(values, now, property, from, to);
+    }
+    return values;
+  }
+
+  private static <T> PropertySet withCopy(
+      PropertySet values, Subject now, Property<T> property, Address from, Address to) {
+    boolean kind = property.equals(Properties.COAT_KIND) || property.equals(Properties.EFFECT_KIND);
+    Optional<T> value = now.shown(property.at(from)).declared();
+    return value.isPresent() && (kind || !value.get().equals(property.defaultValue()))
+        ? values.with(property.at(to), value.get())
+        : values;
+  }
+}
