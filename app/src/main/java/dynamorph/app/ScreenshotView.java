@@ -49,6 +49,7 @@ final class ScreenshotView {
     views.put("editing-text", ScreenshotView::editing);
     views.put("typesetting", ScreenshotView::typesetting);
     views.put("languages", ScreenshotView::languages);
+    views.put("finish", ScreenshotView::finish);
     views.put("find", ScreenshotView::find);
     views.put(
         "lamp",
@@ -107,6 +108,31 @@ final class ScreenshotView {
           main.stage().fitSelection();
           press(main, "#fold-ligatures");
         });
+  }
+
+  /** A title in several coats, with what they are made of. */
+  private static void finish(MainWindow main) {
+    main.workspace().select(List.of(new LayerId("entrance-title")));
+    main.stage()
+        .afterNextFrame(() -> {
+          main.stage().fitSelection();
+          unfold(main, "finish/rivets");
+          unfold(main, "finish/rivets/light");
+        });
+  }
+
+  private static void unfold(MainWindow main, String address) {
+    for (javafx.scene.Node node : main.scene().getRoot().lookupAll("#inspector .icon-button")) {
+      if (node instanceof javafx.scene.control.Button button
+          && ("Details of " + address).equals(button.getAccessibleText())) {
+        button.fire();
+        break;
+      }
+    }
+    if (main.scene().lookup("#inspector .scroll-pane")
+        instanceof javafx.scene.control.ScrollPane pane) {
+      javafx.application.Platform.runLater(() -> pane.setVvalue(1));
+    }
   }
 
   private static void find(MainWindow main) {

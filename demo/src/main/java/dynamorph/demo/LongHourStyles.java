@@ -45,6 +45,8 @@ import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Breaker;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
+import dynamorph.model.value.DashFit;
+import dynamorph.model.value.Dashes;
 import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.FigureStyle;
 import dynamorph.model.value.FigureWidth;
@@ -54,6 +56,7 @@ import dynamorph.model.value.Length;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
 import dynamorph.model.value.TextCase;
@@ -83,6 +86,7 @@ final class LongHourStyles {
 
   private static final Address FILL = Address.coat("fill");
   private static final Address RIM = Address.coat("rim");
+  private static final Address RIVETS = Address.coat("rivets");
   private static final Address GROUND = Address.plateCoat("ground");
 
   private LongHourStyles() {}
@@ -229,8 +233,12 @@ final class LongHourStyles {
         .with(COAT_COLOUR.at(FILL), Colour.swatch("ink"));
   }
 
+  /** Enamel letters in a copper rim, which is riveted, with lamplight on the rivets. */
   private static PropertySet enamel() {
     Address cast = RIM.effect("cast");
+    Address edge = RIM.effect("edge");
+    Address sheen = FILL.effect("sheen");
+    Address light = RIVETS.effect("light");
     return PropertySet.EMPTY
         .with(FONT_FAMILY, "Anton")
         .with(SIZE, FontSize.points(365))
@@ -241,9 +249,31 @@ final class LongHourStyles {
         .with(COAT_ORDER.at(FILL), 1.0)
         .with(COAT_KIND.at(RIM), CoatKind.STROKE)
         .with(COAT_COLOUR.at(RIM), Colour.swatch("copper"))
-        .with(STROKE_WIDTH.at(RIM), Length.em(0.024))
+        .with(STROKE_WIDTH.at(RIM), Length.em(0.05))
         .with(STROKE_POSITION.at(RIM), StrokePosition.OUTSIDE)
         .with(STROKE_JOIN.at(RIM), StrokeJoin.ROUND)
+        .with(Properties.EFFECT_KIND.at(edge), EffectKind.RAISED_EDGE)
+        .with(Properties.EFFECT_ORDER.at(edge), 1.0)
+        .with(Properties.EFFECT_OPACITY.at(edge), 0.55)
+        .with(Properties.EDGE_WIDTH.at(edge), Length.em(0.025))
+        .with(Properties.EFFECT_KIND.at(sheen), EffectKind.INNER_GLOW)
+        .with(Properties.EFFECT_COLOUR.at(sheen), Colour.hex("#b9e2c8"))
+        .with(Properties.EFFECT_OPACITY.at(sheen), 0.5)
+        .with(Properties.SHADOW_BLUR.at(sheen), Length.em(0.07))
+        .with(COAT_KIND.at(RIVETS), CoatKind.STROKE)
+        .with(Properties.COAT_NAME.at(RIVETS), "Rivets")
+        .with(COAT_ORDER.at(RIVETS), 2.0)
+        .with(COAT_COLOUR.at(RIVETS), Colour.hex("#f2c48d"))
+        .with(STROKE_WIDTH.at(RIVETS), Length.em(0.02))
+        .with(STROKE_JOIN.at(RIVETS), StrokeJoin.ROUND)
+        .with(Properties.COAT_OFFSET.at(RIVETS), Length.em(0.025))
+        .with(Properties.DASHES.at(RIVETS), Dashes.parse("0 pt, 0.075 em"))
+        .with(Properties.DASH_FIT.at(RIVETS), DashFit.CONTOUR)
+        .with(Properties.STROKE_CAP.at(RIVETS), StrokeCap.ROUND)
+        .with(Properties.EFFECT_KIND.at(light), EffectKind.OUTER_GLOW)
+        .with(Properties.EFFECT_COLOUR.at(light), Colour.hex("#ffcf7a"))
+        .with(Properties.EFFECT_OPACITY.at(light), 0.75)
+        .with(Properties.SHADOW_BLUR.at(light), Length.em(0.035))
         .with(Properties.EFFECT_KIND.at(cast), EffectKind.DROP_SHADOW)
         .with(Properties.EFFECT_COLOUR.at(cast), Colour.swatch("shade"))
         .with(Properties.EFFECT_OPACITY.at(cast), 0.9)
@@ -367,6 +397,10 @@ final class LongHourStyles {
     return PropertySet.EMPTY
         .with(SIZE, FontSize.points(150))
         .with(COAT_COLOUR.at(FILL), Colour.swatch("paper"))
+        .with(Properties.COAT_SHOWN.at(RIVETS), false)
+        .with(STROKE_WIDTH.at(RIM), Length.em(0.024))
+        .with(Properties.EFFECT_SHOWN.at(FILL.effect("sheen")), false)
+        .with(Properties.EFFECT_SHOWN.at(RIM.effect("edge")), false)
         .with(Properties.EFFECT_SHOWN.at(RIM.effect("cast")), false);
   }
 

@@ -11,14 +11,18 @@ import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.StrokePosition;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
+import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -40,7 +44,12 @@ import org.kordamp.ikonli.javafx.FontIcon;
  * below; the effects of all together; and the plate.
  */
 final class FinishEditor extends VBox {
-  private static final double LABEL_WIDTH = 74;
+  private static final double LABEL_WIDTH = 80;
+
+  /** Mark the line where a dragged coat would go. */
+  private static final String DROP_ABOVE = "drop-above";
+
+  private static final String DROP_BELOW = "drop-below";
 
   private final Workspace workspace;
   private final Editors editors;
@@ -49,6 +58,7 @@ final class FinishEditor extends VBox {
   private final List<PropertyCell<?>> cells = new ArrayList<>();
   private final List<Runnable> refresh = new ArrayList<>();
   private final Set<Address> open = new HashSet<>();
+  private final Map<Address, Node> coatRows = new HashMap<>();
   private List<Object> built = List.of();
 
   FinishEditor(Workspace workspace, Editors editors, Supplier<Subject> subject) {
@@ -120,6 +130,7 @@ final class FinishEditor extends VBox {
   private void build(Subject now) {
     rows.getChildren().clear();
     cells.clear();
+    coatRows.clear();
     refresh.clear();
     List<Address> letters = now.coats(Address.FINISH);
     letters.reversed().forEach(coat -> addCoatRows(now, coat));
@@ -220,10 +231,6 @@ final class FinishEditor extends VBox {
     Label name = new Label();
     refresh.add(() -> name.setText(coatName(coat)));
     PropertyCell<?> colour = cell(Properties.COAT_COLOUR.at(coat));
-    Button up = Controls.icon(Feather.CHEVRON_UP, "Move up", () -> move(coat, 1));
-    up.setDisable(isAtEnd(coat, true));
-    Button down = Controls.icon(Feather.CHEVRON_DOWN, "Move down", () -> move(coat, -1));
-    down.setDisable(isAtEnd(coat, false));
     HBox row =
         new HBox(
             4,
@@ -231,10 +238,19 @@ final class FinishEditor extends VBox {
             eye(Properties.COAT_SHOWN.at(coat)),
             name,
             colour,
-            up,
-            down,
             Controls.icon(
                 Feather.X, "Take this coat away", () -> remove(Properties.COAT_REMOVED.at(coat))));
+    coatRows.put(coat, row);
+    MenuItem up = item("Move up\tAlt+Up", () -> move(coat, 1));
+    up.setDisable(isAtEnd(coat, true));
+    MenuItem down = item("Move down\tAlt+Down", () -> move(coat, -1));
+    down.setDisable(isAtEnd(coat, false));
+    ContextMenu menu = new ContextMenu(up, down, item("Duplicate", () -> duplicate(coat)));
+    row.setOnContextMenuRequested(at -> menu.show(row, at.getScreenX(), at.getScreenY()));
+    name.setCursor(Cursor.OPEN_HAND);
+    name.setTooltip(new Tooltip("Drag to another place; Alt+Up and Alt+Down move it too"));
+    name.setOnMouseDragged(at -> showDrop(coat, at.getSceneY()));
+    name.setOnMouseReleased(at -> drop(coat, at.getSceneY()));
     row.setOnKeyPressed(key -> {
       if (key.isAltDown() && (key.getCode() == KeyCode.UP || key.getCode() == KeyCode.DOWN)) {
         move(coat, key.getCode() == KeyCode.UP ? 1 : -1);
@@ -472,21 +488,76 @@ final class FinishEditor extends VBox {
     return coats.isEmpty() || (top ? coats.getLast() : coats.getFirst()).equals(coat);
   }
 
-  /** Moves a coat past its neighbour: its order becomes a number beyond the neighbour's. */
+  private static MenuItem item(String name, Runnable work) {
+    MenuItem item = new MenuItem(name);
+    item.setOnAction(_ -> work.run());
+    return item;
+  }
+
   private void move(Address coat, int by) {
-    Subject now = subject.get();
-    List<Address> coats = now.coats(coat.host());
-    int index = coats.indexOf(coat) + by;
-    if (index < 0 || index >= coats.size()) {
+    place(coat, now().coats(coat.host()).indexOf(coat) + by);
+  }
+
+  /**
+   * Puts a coat somewhere else: its order becomes a number between those of its new neighbours.
+   *
+   * @param index among the others, in paint order
+   */
+  private void place(Address coat, int index) {
+    Subject now = now();
+    List<Address> others = new ArrayList<>(now.coats(coat.host()));
+    if (others.indexOf(coat) == index || index < 0 || index >= others.size()) {
       return;
     }
-    double neighbour = order(now, coats.get(index));
-    double beyond =
-        index + by >= 0 && index + by < coats.size()
-            ? (neighbour + order(now, coats.get(index + by))) / 2
-            : neighbour + by;
-    double order = beyond == neighbour ? neighbour + by * 1e-3 : beyond;
-    now.set(PropertySet.EMPTY.with(Properties.COAT_ORDER.at(coat), order), Optional.empty());
+    others.remove(coat);
+    boolean top = index == others.size();
+    double below = index > 0 ? order(now, others.get(index - 1)) : order(now, others.get(0)) - 2;
+    double above = top ? below + 2 : order(now, others.get(index));
+    PropertySet values =
+        PropertySet.EMPTY.with(Properties.COAT_ORDER.at(coat), (below + above) / 2);
+    if (below == above) {
+      // two of one order have no room between them
+      others.add(index, coat);
+      for (int at = 0; at < others.size(); at++) {
+        values = values.with(Properties.COAT_ORDER.at(others.get(at)), (double) at);
+      }
+    }
+    now.set(values, Optional.empty());
+  }
+
+  /** How many rows of other coats lie above a height on the window. */
+  private int rowsAbove(Address coat, double y) {
+    int above = 0;
+    for (Address other : now().coats(coat.host())) {
+      Node row = coatRows.get(other);
+      boolean isAbove = row.localToScene(row.getBoundsInLocal()).getCenterY() < y;
+      above += !other.equals(coat) && isAbove ? 1 : 0;
+    }
+    return above;
+  }
+
+  private void showDrop(Address coat, double y) {
+    int above = rowsAbove(coat, y);
+    List<Address> others = new ArrayList<>(now().coats(coat.host()).reversed());
+    others.remove(coat);
+    coatRows.values().forEach(row -> row.getStyleClass().removeAll(DROP_ABOVE, DROP_BELOW));
+    if (above < others.size()) {
+      coatRows.get(others.get(above)).getStyleClass().add(DROP_ABOVE);
+    } else if (!others.isEmpty()) {
+      coatRows.get(others.getLast()).getStyleClass().add(DROP_BELOW);
+    }
+  }
+
+  private void drop(Address coat, double y) {
+    boolean dragged =
+        coatRows.values().stream()
+            .anyMatch(row ->
+                row.getStyleClass().contains(DROP_ABOVE)
+                    || row.getStyleClass().contains(DROP_BELOW));
+    coatRows.values().forEach(row -> row.getStyleClass().removeAll(DROP_ABOVE, DROP_BELOW));
+    if (dragged) {
+      place(coat, now().coats(coat.host()).size() - 1 - rowsAbove(coat, y));
+    }
   }
 
   /** What was put in here goes without a trace; what is inherited is marked as removed. */

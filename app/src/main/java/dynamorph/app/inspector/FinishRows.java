@@ -37,15 +37,10 @@ final class FinishRows {
   /** The rows of a coat, as many as mean something for it. */
   static List<Row> of(Subject now, Address coat) {
     List<Row> rows = new ArrayList<>();
-    rows.add(
-        new Row(
-            "Opacity, blend", Properties.COAT_OPACITY.at(coat), Properties.COAT_BLEND.at(coat)));
+    rows.add(new Row("Opacity", Properties.COAT_OPACITY.at(coat), null));
+    rows.add(new Row("Blend", Properties.COAT_BLEND.at(coat), null));
     PaintKind paint = now.shown(Properties.COAT_PAINT.at(coat)).value().orElse(PaintKind.SOLID);
-    rows.add(
-        new Row(
-            paint == PaintKind.SOLID ? "Paint" : "Paint, fit",
-            Properties.COAT_PAINT.at(coat),
-            paint == PaintKind.SOLID ? null : Properties.PAINT_FIT.at(coat)));
+    rows.add(new Row("Paint", Properties.COAT_PAINT.at(coat), null));
     if (paint != PaintKind.SOLID) {
       addGradient(rows, coat);
     }
@@ -66,9 +61,9 @@ final class FinishRows {
               .map(dashes -> !dashes.isSolid())
               .orElse(true);
       if (dashed) {
+        rows.add(new Row("Dashes fit", Properties.DASH_FIT.at(coat), null));
         rows.add(
-            new Row("Fitted, ends", Properties.DASH_FIT.at(coat), Properties.STROKE_CAP.at(coat)));
-        rows.add(new Row("Start at", Properties.DASH_PHASE.at(coat), null));
+            new Row("Ends, start", Properties.STROKE_CAP.at(coat), Properties.DASH_PHASE.at(coat)));
       }
     }
     rows.add(
@@ -90,6 +85,7 @@ final class FinishRows {
             "Shift, beyond",
             Properties.GRADIENT_OFFSET.at(coat),
             Properties.GRADIENT_REPEAT.at(coat)));
+    rows.add(new Row("Fitted to", Properties.PAINT_FIT.at(coat), null));
     rows.add(new Row("Mixed in", Properties.COLOUR_MIXING.at(coat), null));
   }
 
@@ -98,20 +94,21 @@ final class FinishRows {
     List<Row> rows = new ArrayList<>();
     EffectKind kind =
         now.shown(Properties.EFFECT_KIND.at(at)).value().orElse(EffectKind.DROP_SHADOW);
-    Row opacity =
-        new Row("Opacity, blend", Properties.EFFECT_OPACITY.at(at), Properties.EFFECT_BLEND.at(at));
+    Row opacity = new Row("Opacity", Properties.EFFECT_OPACITY.at(at), null);
+    Row blend = new Row("Blend", Properties.EFFECT_BLEND.at(at), null);
     Row soft =
         new Row("Blur, spread", Properties.SHADOW_BLUR.at(at), Properties.EFFECT_SPREAD.at(at));
     Row moved =
         new Row("Across, down", Properties.SHADOW_ACROSS.at(at), Properties.SHADOW_DOWN.at(at));
     Row knocked = new Row("Knocked out", Properties.SHADOW_KNOCKED_OUT.at(at), null);
     switch (kind) {
-      case DROP_SHADOW -> rows.addAll(List.of(opacity, soft, moved, knocked));
-      case INNER_SHADOW -> rows.addAll(List.of(opacity, soft, moved));
-      case OUTER_GLOW -> rows.addAll(List.of(opacity, soft, knocked));
+      case DROP_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved, knocked));
+      case INNER_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved));
+      case OUTER_GLOW -> rows.addAll(List.of(opacity, blend, soft, knocked));
       case INNER_GLOW ->
           rows.addAll(
-              List.of(opacity, soft, new Row("Shines from", Properties.GLOW_FROM.at(at), null)));
+              List.of(
+                  opacity, blend, soft, new Row("Shines from", Properties.GLOW_FROM.at(at), null)));
       case BLUR -> {}
       case RAISED_EDGE ->
           rows.addAll(
@@ -123,10 +120,8 @@ final class FinishRows {
                       Properties.LIGHT_ANGLE.at(at),
                       Properties.LIGHT_HEIGHT.at(at)),
                   new Row("Light blend", Properties.LIGHT_BLEND.at(at), null),
-                  new Row(
-                      "Shade, blend",
-                      Properties.SHADE_COLOUR.at(at),
-                      Properties.SHADE_BLEND.at(at)),
+                  new Row("Shade", Properties.SHADE_COLOUR.at(at), null),
+                  new Row("Shade blend", Properties.SHADE_BLEND.at(at), null),
                   new Row("Opacity", Properties.EFFECT_OPACITY.at(at), null)));
     }
     rows.add(new Row("Order, name", Properties.EFFECT_ORDER.at(at), Properties.EFFECT_NAME.at(at)));

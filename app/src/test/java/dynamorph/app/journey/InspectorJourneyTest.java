@@ -149,14 +149,14 @@ class InspectorJourneyTest extends JourneyTest {
   void aCoatIsHiddenByItsEye() {
     select("entrance-title");
     List<Address> before = coats();
-    assertThat(before).extracting(Address::coat).containsExactly("rim", "fill");
+    assertThat(before).extracting(Address::coat).containsExactly("rim", "fill", "rivets");
     driver.robot().clickOn(driver.reveal("#inspector .coat-row .toggle-button"));
     driver.settle();
     assertThat(
             driver
                 .layer("entrance-title")
                 .local()
-                .get(Properties.COAT_SHOWN.at(Address.coat("fill"))))
+                .get(Properties.COAT_SHOWN.at(Address.coat("rivets"))))
         .contains(false);
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);

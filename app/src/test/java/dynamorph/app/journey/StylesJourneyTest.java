@@ -249,6 +249,32 @@ class StylesJourneyTest extends JourneyTest {
   }
 
   @Test
+  void coatsAreMovedByDraggingAndByKeys() {
+    driver.pressText("entrance-title");
+    driver.reveal("#inspector .coat-row");
+    javafx.scene.Node rivets = name("Rivets");
+    javafx.scene.Node rim = name("Stroke outside");
+    driver.robot().drag(rivets).moveTo(rim).moveBy(0, 14).drop();
+    driver.settle();
+    assertThat(coats("entrance-title")).containsExactly("rivets", "rim", "fill");
+    driver.robot().clickOn("#inspector #finish-rivets-colour");
+    driver.robot().press(KeyCode.ESCAPE).release(KeyCode.ESCAPE);
+    driver.robot().press(KeyCode.ALT, KeyCode.UP).release(KeyCode.ALT, KeyCode.UP);
+    driver.settle();
+    assertThat(coats("entrance-title")).containsExactly("rim", "rivets", "fill");
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  private javafx.scene.Node name(String text) {
+    return driver
+        .robot()
+        .lookup("#inspector .coat-row > .label")
+        .match((javafx.scene.control.Label label) -> label.getText().equals(text))
+        .query();
+  }
+
+  @Test
   void aCoatTakenAwayCanBePutInAgain() {
     driver.pressText("label-6-title");
     driver.press("add-stroke");
@@ -260,7 +286,7 @@ class StylesJourneyTest extends JourneyTest {
     takeAwayTopCoat();
     assertThat(coats("entrance-title"))
         .as("an inherited coat is marked as removed")
-        .containsExactly("rim");
+        .containsExactly("rim", "fill");
     assertThat(LocalChanges.count(driver.layer("entrance-title"))).isEqualTo(1);
   }
 
