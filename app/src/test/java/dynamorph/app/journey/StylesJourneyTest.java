@@ -191,6 +191,7 @@ class StylesJourneyTest extends JourneyTest {
 
   @Test
   void aFinishIsBuiltFromAFillAStrokeAPlateAndAShadow() {
+    Driver.needsADisplay();
     driver.pressText("label-6-title");
     driver.press("add-stroke");
     addEffect("Drop shadow");
@@ -222,6 +223,7 @@ class StylesJourneyTest extends JourneyTest {
 
   @Test
   void aRimOfGlowingRivetsIsBuiltOnAPlainText() {
+    Driver.needsADisplay();
     driver.pressText("label-6-title");
     driver.press("add-stroke");
     driver.robot().clickOn(driver.reveal("#round-dots"));
@@ -250,6 +252,7 @@ class StylesJourneyTest extends JourneyTest {
 
   @Test
   void coatsAreMovedByDraggingAndByKeys() {
+    Driver.needsADisplay();
     driver.pressText("entrance-title");
     driver.reveal("#inspector .coat-row");
     javafx.scene.Node rivets = name("Rivets");
