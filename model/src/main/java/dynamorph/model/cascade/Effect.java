@@ -65,7 +65,13 @@ public sealed interface Effect {
       BlendMode lightBlend,
       Rgba shade,
       BlendMode shadeBlend)
-      implements Effect {}
+      implements Effect {
+    /** The same edge in plain colours, which is lit in the same places. */
+    public RaisedEdge shape() {
+      return new RaisedEdge(
+          angle, height, width, depth, Rgba.WHITE, BlendMode.NORMAL, Rgba.BLACK, BlendMode.NORMAL);
+    }
+  }
 
   /** How far it reaches beyond what it belongs to, on any side. */
   default double outset() {

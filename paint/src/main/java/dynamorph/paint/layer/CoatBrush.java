@@ -10,6 +10,7 @@ import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Shader;
 import io.github.humbleui.types.Rect;
+import java.util.List;
 
 /** Paints one coat with its effects on a shape. */
 final class CoatBrush {
@@ -72,6 +73,21 @@ final class CoatBrush {
       try (Paint paint = new Paint()) {
         Stencil.drawGrown(canvas, coat.shape(), shape, paint, spread);
       }
+    }
+
+    @Override
+    public Object coverage() {
+      return List.of(shape.identity(), coat.shape());
+    }
+
+    @Override
+    public Object identity() {
+      return List.of(shape.identity(), coat.shape(), coat.paint());
+    }
+
+    @Override
+    public Planes planes() {
+      return shape.planes();
     }
 
     @Override

@@ -36,6 +36,15 @@ final class EffectBrush {
     /** Paints it. */
     void paint(Canvas canvas);
 
+    /** By what its covered area is told from those of others. */
+    Object coverage();
+
+    /** By what it is told from others altogether. */
+    Object identity();
+
+    /** Where pixels are kept. */
+    Planes planes();
+
     /**
      * Paints an area as it would be if it covered everything.
      *
@@ -50,7 +59,22 @@ final class EffectBrush {
   private final BlendMode blend;
   private final IRect clip;
   private final Grid fine;
+  private final Planes planes;
   private double softened;
+
+  /** A covered area on pixels, moved, grown, and blurred by a deviation in pixels. */
+  private record PlaneKey(
+      Object coverage,
+      Grid grid,
+      IRect part,
+      double across,
+      double down,
+      double spread,
+      double deviation) {}
+
+  private record ReliefKey(Object plane, Effect.RaisedEdge edge) {}
+
+  private record PictureKey(Object identity, List<Effect> effects, Grid grid, IRect part) {}
 
   private EffectBrush(Canvas canvas, Subject subject, double opacity, BlendMode blend) {
     this.canvas = canvas;
@@ -59,6 +83,7 @@ final class EffectBrush {
     this.blend = blend;
     this.clip = canvas.getDeviceClipBounds();
     this.fine = Grid.of(canvas);
+    this.planes = subject.planes();
   }
 
   /**
@@ -115,7 +140,7 @@ final class EffectBrush {
     if (part.getWidth() <= 0 || part.getHeight() <= 0) {
       return;
     }
-    Plane plane = covered(grid, part, across, down, spread).blurred(grid.deviation(soft));
+    Plane plane = covered(grid, part, across, down, spread, grid.deviation(soft));
     try (Paint paint = paint(colour.faded(opacity), mode)) {
       if (!knockedOut) {
         draw(canvas, grid, plane, paint);
@@ -127,15 +152,26 @@ final class EffectBrush {
         draw(canvas, grid, plane, plain);
         IRect own = fine.part(subject.reach(), 0, 0, clip);
         if (own.getWidth() > 0 && own.getHeight() > 0) {
-          draw(canvas, fine, covered(fine, own, 0, 0, 0), out);
+          draw(canvas, fine, covered(fine, own, 0, 0, 0, 0), out);
         }
       }
       canvas.restore();
     }
   }
 
-  /** What the subject covers, moved and grown by points. */
-  private Plane covered(Grid grid, IRect part, double across, double down, double spread) {
+  /** What the subject covers, moved and grown by points, and blurred by pixels. */
+  private Plane covered(
+      Grid grid, IRect part, double across, double down, double spread, double deviation) {
+    PlaneKey key = new PlaneKey(subject.coverage(), grid, part, across, down, spread, deviation);
+    return planes.plane(
+        key,
+        () ->
+            deviation == 0
+                ? drawn(grid, part, across, down, spread)
+                : covered(grid, part, across, down, spread, 0).blurred(deviation));
+  }
+
+  private Plane drawn(Grid grid, IRect part, double across, double down, double spread) {
     return Plane.covered(
         part,
         pixels -> {
@@ -176,9 +212,9 @@ final class EffectBrush {
         canvas.restore();
         return;
       }
-      Picture picture = new Picture(grid, part);
-      picture.make(own);
-      try (Image image = picture.image()) {
+      PictureKey key = new PictureKey(subject.identity(), own, grid, part);
+      byte[] bytes = planes.picture(key, () -> new Picture(grid, part).made(own));
+      try (Image image = Picture.image(part, bytes)) {
         grid.draw(canvas, image, part.getLeft(), part.getTop(), paint);
       }
     }
@@ -212,18 +248,22 @@ final class EffectBrush {
     private final ImageInfo info;
     private Plane covered;
     private boolean edged;
+    private boolean blurredBefore;
 
     Picture(Grid grid, IRect part) {
       this.grid = grid;
       this.part = part;
-      this.info =
-          new ImageInfo(
-              part.getWidth(), part.getHeight(), ColorType.RGBA_8888, ColorAlphaType.PREMUL);
+      this.info = info(part);
       this.bytes = ByteBuffer.allocateDirect(4 * part.getWidth() * part.getHeight());
     }
 
-    void make(List<Effect> effects) {
-      covered = covered(grid, part, 0, 0, 0);
+    private static ImageInfo info(IRect part) {
+      return new ImageInfo(
+          part.getWidth(), part.getHeight(), ColorType.RGBA_8888, ColorAlphaType.PREMUL);
+    }
+
+    byte[] made(List<Effect> effects) {
+      covered = covered(grid, part, 0, 0, 0, 0);
       on(pixels -> {
         grid.enter(pixels);
         double margin = (2 + part.getWidth() + part.getHeight()) / grid.scale();
@@ -239,6 +279,9 @@ final class EffectBrush {
       if (!edged) {
         cut();
       }
+      byte[] copy = new byte[bytes.capacity()];
+      bytes.get(0, copy);
+      return copy;
     }
 
     private void apply(Effect effect) {
@@ -254,12 +297,12 @@ final class EffectBrush {
         }
         case Effect.RaisedEdge edge -> {
           Relief relief =
-              Relief.of(
-                  covered,
-                  edge.width() * grid.scale(),
-                  edge.depth(),
-                  grid.direction(edge.angle()),
-                  Math.toRadians(edge.height()));
+              blurredBefore
+                  ? relief(edge)
+                  : planes.relief(
+                      new ReliefKey(
+                          new PlaneKey(subject.coverage(), grid, part, 0, 0, 0, 0), edge.shape()),
+                      () -> relief(edge));
           shine(relief.shade(), edge.shade(), edge.shadeBlend());
           shine(relief.light(), edge.light(), edge.lightBlend());
         }
@@ -268,16 +311,24 @@ final class EffectBrush {
       }
     }
 
+    private Relief relief(Effect.RaisedEdge edge) {
+      return Relief.of(
+          covered,
+          edge.width() * grid.scale(),
+          edge.depth(),
+          grid.direction(edge.angle()),
+          Math.toRadians(edge.height()));
+    }
+
     /** The covered area, shrunk by a spread and blurred. */
     private Plane inside(double across, double down, double spread, double blur) {
       double deviation = grid.deviation(blur);
       if (spread == 0 && across == 0 && down == 0) {
-        return covered.blurred(deviation);
+        return blurredBefore ? covered.blurred(deviation) : covered(grid, part, 0, 0, 0, deviation);
       }
       // what was moved beyond this part still counts, as far as it is blurred back into it
       int margin = 1 + (int) Math.min(Grid.FARTHEST, Math.ceil(deviation * Effect.DEVIATIONS));
-      Plane plane = covered(grid, grown(part, margin), across, down, -spread);
-      return plane.blurred(deviation).part(part);
+      return covered(grid, grown(part, margin), across, down, -spread, deviation).part(part);
     }
 
     private static IRect grown(IRect part, int margin) {
@@ -332,6 +383,7 @@ final class EffectBrush {
         }
       }
       covered = covered.blurred(deviation);
+      blurredBefore = true;
     }
 
     private void on(java.util.function.Consumer<Canvas> drawing) {
@@ -343,10 +395,8 @@ final class EffectBrush {
       }
     }
 
-    Image image() {
-      byte[] copy = new byte[bytes.capacity()];
-      bytes.get(0, copy);
-      return Image.makeRasterFromBytes(info, copy, part.getWidth() * 4L);
+    static Image image(IRect part, byte[] bytes) {
+      return Image.makeRasterFromBytes(info(part), bytes, part.getWidth() * 4L);
     }
   }
 }

@@ -67,6 +67,21 @@ final class FinishBrush {
     }
 
     @Override
+    public Object coverage() {
+      return List.of(shape.identity(), finish.coats());
+    }
+
+    @Override
+    public Object identity() {
+      return coverage();
+    }
+
+    @Override
+    public Planes planes() {
+      return shape.planes();
+    }
+
+    @Override
     public boolean field(Canvas canvas, Box area) {
       return false;
     }

@@ -21,6 +21,8 @@ public final class LayerPainter {
   /** The ink of a layout does not change, so it is measured once; gone when the layout is. */
   private final Cache<TextLayout, Box> inkBounds = Caffeine.newBuilder().weakKeys().build();
 
+  private final Planes planes = new Planes();
+
   private final Cache<TextLayout, Outlines> known = Caffeine.newBuilder().weakKeys().build();
 
   /** Paints the plate and the letters. A fixed box hides the lines that do not fit. */
@@ -31,7 +33,8 @@ public final class LayerPainter {
     List<Letters> all = new ArrayList<>();
     try {
       groups(layout, look)
-          .forEach((finish, pieces) -> all.add(new Letters(finish, pieces, layout, outlines)));
+          .forEach(
+              (finish, pieces) -> all.add(new Letters(finish, pieces, layout, outlines, planes)));
       all.stream()
           .filter(letters -> !letters.finish().effects().isEmpty())
           .forEach(letters -> letters.paintWhole(canvas));
@@ -98,11 +101,11 @@ public final class LayerPainter {
     return groups;
   }
 
-  private static void paintPlate(Canvas canvas, TextLayout layout, Plate plate) {
+  private void paintPlate(Canvas canvas, TextLayout layout, Plate plate) {
     if (plate.coats().isEmpty()) {
       return;
     }
-    try (PlateShape shape = new PlateShape(plateBox(layout, plate), plate.radius())) {
+    try (PlateShape shape = new PlateShape(plateBox(layout, plate), plate.radius(), planes)) {
       FinishBrush.paint(canvas, plate.finish(), shape);
     }
   }

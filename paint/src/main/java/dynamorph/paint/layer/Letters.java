@@ -35,11 +35,13 @@ final class Letters implements Stencil.Shape, AutoCloseable {
   private final List<Piece> pieces;
   private final TextLayout layout;
   private final Outlines outlines;
+  private final Planes planes;
   private final Ink ink;
   private final List<AutoCloseable> parts = new ArrayList<>();
   private Box bounds;
 
-  Letters(Finish finish, List<Piece> pieces, TextLayout layout, Outlines outlines) {
+  Letters(Finish finish, List<Piece> pieces, TextLayout layout, Outlines outlines, Planes planes) {
+    this.planes = planes;
     this.finish = finish;
     this.pieces = pieces;
     this.layout = layout;
@@ -117,7 +119,7 @@ final class Letters implements Stencil.Shape, AutoCloseable {
       case GLYPH -> {
         List<Stencil.Part> glyphs = new ArrayList<>();
         ink.contours(glyph -> {
-          PathShape shape = new PathShape(glyph);
+          PathShape shape = new PathShape(glyph, planes);
           parts.add(shape);
           glyphs.add(new Stencil.Part(shape, shape.bounds()));
         });
@@ -133,7 +135,7 @@ final class Letters implements Stencil.Shape, AutoCloseable {
     }
     List<Stencil.Part> lines = new ArrayList<>();
     grouped.forEach((key, own) -> {
-      Letters letters = new Letters(finish, own, layout, outlines);
+      Letters letters = new Letters(finish, own, layout, outlines, planes);
       parts.add(letters);
       Box box =
           layout.shownLines().stream()
@@ -144,6 +146,16 @@ final class Letters implements Stencil.Shape, AutoCloseable {
       lines.add(new Stencil.Part(letters, box));
     });
     return lines;
+  }
+
+  @Override
+  public Object identity() {
+    return pieces;
+  }
+
+  @Override
+  public Planes planes() {
+    return planes;
   }
 
   @Override
@@ -167,8 +179,10 @@ final class Letters implements Stencil.Shape, AutoCloseable {
   private static final class PathShape implements Stencil.Shape, AutoCloseable {
     private final Path path;
     private final Box bounds;
+    private final Planes planes;
 
-    PathShape(Path path) {
+    PathShape(Path path, Planes planes) {
+      this.planes = planes;
       try (PathBuilder builder = new PathBuilder(path)) {
         this.path = builder.detach();
       }
@@ -199,6 +213,16 @@ final class Letters implements Stencil.Shape, AutoCloseable {
     @Override
     public List<Stencil.Part> parts(PaintFit fit) {
       return List.of(new Stencil.Part(this, bounds));
+    }
+
+    @Override
+    public Object identity() {
+      return this;
+    }
+
+    @Override
+    public Planes planes() {
+      return planes;
     }
 
     @Override

@@ -14,12 +14,14 @@ import java.util.List;
 final class PlateShape implements Stencil.Shape, AutoCloseable {
   private final Box box;
   private final RRect rounded;
+  private final Planes planes;
   private Path outline;
 
   /**
    * @param radius of its corners in points, as far as the box has room for it
    */
-  PlateShape(Box box, double radius) {
+  PlateShape(Box box, double radius, Planes planes) {
+    this.planes = planes;
     this.box = box;
     float most = (float) Math.min(radius, Math.min(box.width(), box.height()) / 2);
     this.rounded =
@@ -53,6 +55,16 @@ final class PlateShape implements Stencil.Shape, AutoCloseable {
   @Override
   public List<Stencil.Part> parts(PaintFit fit) {
     return List.of(new Stencil.Part(this, box));
+  }
+
+  @Override
+  public Object identity() {
+    return List.of(box, rounded);
+  }
+
+  @Override
+  public Planes planes() {
+    return planes;
   }
 
   @Override

@@ -33,6 +33,12 @@ final class Stencil {
     /** The parts that a paint is fitted to one by one. */
     List<Part> parts(PaintFit fit);
 
+    /** By what the shape is told from others. */
+    Object identity();
+
+    /** Where pixels of effects on it are kept. */
+    Planes planes();
+
     /** Whether parts of the shape may lie over each other. */
     boolean overlaps();
   }

@@ -45,7 +45,7 @@ class EffectsTest {
   }
 
   private static PlateShape box() {
-    return new PlateShape(new Box(40.3, 45.6, 70.5, 50.2), 12);
+    return new PlateShape(new Box(40.3, 45.6, 70.5, 50.2), 12, new Planes());
   }
 
   private static Pixels painted(Finish finish) {
