@@ -268,6 +268,10 @@ public final class MainWindow {
     actions.add("Edit", "Copy texts", "Shortcut+C", selected, layers::copy);
     actions.add("Edit", "Cut texts", "Shortcut+X", selected, layers::cut);
     actions.add("Edit", "Paste texts", "Shortcut+V", layers::paste);
+    FinishActions finish = new FinishActions(workspace);
+    actions.add("Edit", "Copy the finish", "F7", any, finish::copy);
+    actions.add("Edit", "Paste the finish", "F8", any, finish::paste);
+    actions.add("Edit", "Clear the finish", "", any, finish::clear);
     actions.add(
         "Edit", "Bring to front", "Shortcut+Shift+UP", selected, () -> layers.restack(true));
     actions.add(

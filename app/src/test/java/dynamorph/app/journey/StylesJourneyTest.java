@@ -269,6 +269,31 @@ class StylesJourneyTest extends JourneyTest {
     assertThat(driver.project()).isEqualTo(demo);
   }
 
+  @Test
+  void aFinishIsCopiedToOtherTextsAndCleared() {
+    driver.pressText("entrance-title");
+    driver.robot().push(KeyCode.F7);
+    driver.pressText("label-6-title");
+    driver.robot().push(KeyCode.F8);
+    driver.settle();
+    assertThat(coats("label-6-title")).containsExactly("rim", "fill", "rivets");
+    assertThat(finish("label-6-title").coats()).hasSameSizeAs(finish("entrance-title").coats());
+    driver.run("Clear the finish");
+    assertThat(coats("label-6-title")).containsExactly("fill");
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  private dynamorph.model.cascade.Finish finish(String id) {
+    return Cascade.of(driver.project())
+        .resolve(driver.layer(id))
+        .paragraphs()
+        .getFirst()
+        .spans()
+        .getFirst()
+        .finish();
+  }
+
   private javafx.scene.Node name(String text) {
     return driver
         .robot()

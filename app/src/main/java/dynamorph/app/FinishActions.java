@@ -1,0 +1,49 @@
+package dynamorph.app;
+
+import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.TextLayer;
+import dynamorph.model.edit.PutFinish;
+import dynamorph.model.edit.Target;
+import dynamorph.model.property.PropertySet;
+import java.util.Optional;
+
+/** Takes the finish of one text over to others. */
+final class FinishActions {
+  private final Workspace workspace;
+  private Optional<PropertySet> copied = Optional.empty();
+
+  FinishActions(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  void copy() {
+    Optional<TextLayer> first =
+        workspace
+            .project()
+            .layers()
+            .filter(layer -> workspace.selection().contains(layer.id()))
+            .findFirst();
+    first.ifPresent(layer -> {
+      copied = Optional.of(PutFinish.ofFirst(workspace.project(), layer));
+      workspace.tell(Notice.info("Finish copied. Select other texts and paste it."));
+    });
+  }
+
+  void paste() {
+    if (copied.isEmpty()) {
+      workspace.tell(
+          Notice.problem("No finish was copied yet: select a text and copy its finish."));
+      return;
+    }
+    workspace.apply(PutFinish.of(target(), copied.get()));
+  }
+
+  void clear() {
+    workspace.apply(PutFinish.plain(target()));
+  }
+
+  private Target target() {
+    return workspace.selection().target();
+  }
+}
