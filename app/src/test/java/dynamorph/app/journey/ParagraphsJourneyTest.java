@@ -50,7 +50,7 @@ class ParagraphsJourneyTest extends JourneyTest {
   void columnsTheirGutterAndTheirFootAreSet() {
     driver.select(PANEL);
     double top = driver.layout(PANEL).lines().getFirst().baseline();
-    driver.open("fold-shrink-to");
+    driver.open("fold-columns");
     write("columns", "3");
     assertThat(columns()).hasSizeGreaterThanOrEqualTo(2);
     assertThat(inside().columns()).isEqualTo(3);
