@@ -50,8 +50,8 @@ import org.openjdk.jmh.annotations.Warmup;
 /**
  * Setting 60 justified paragraphs of 90 words in a column of 300 pt at 12 pt, one thread: this
  * typesetter, Skia's paragraph module and the JDK's LineBreakMeasurer, on prose that neither has
- * seen, and on the same prose at another width. {@code lines} stops at lines, as Skia does before
- * painting; {@code glyphs} also puts every glyph in its place.
+ * seen, and on the same prose at another width. Stops at lines, as Skia does before painting;
+ * {@code glyphs} also puts every glyph in its place.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
@@ -120,7 +120,7 @@ public class LayoutBench {
   }
 
   @Benchmark
-  public int unseenByLine(Unseen unseen) {
+  public double unseenByLine(Unseen unseen) {
     return lines(set(unseen.story, Breaker.LINE_BY_LINE, 300, SIZE));
   }
 
@@ -130,7 +130,7 @@ public class LayoutBench {
   }
 
   @Benchmark
-  public int unseenByParagraph(Unseen unseen) {
+  public double unseenByParagraph(Unseen unseen) {
     return lines(set(unseen.story, Breaker.WHOLE_PARAGRAPH, 300, SIZE));
   }
 
@@ -145,8 +145,13 @@ public class LayoutBench {
   }
 
   @Benchmark
-  public int widthByLine() {
+  public double widthByLine() {
     return lines(set(seenStory, Breaker.LINE_BY_LINE, width(), SIZE));
+  }
+
+  @Benchmark
+  public double widthByLinePlaces() {
+    return places(set(seenStory, Breaker.LINE_BY_LINE, width(), SIZE));
   }
 
   @Benchmark
@@ -155,17 +160,17 @@ public class LayoutBench {
   }
 
   @Benchmark
-  public int widthByParagraph() {
+  public double widthByParagraph() {
     return lines(set(seenStory, Breaker.WHOLE_PARAGRAPH, width(), SIZE));
   }
 
   @Benchmark
-  public int sizeByLine() {
+  public double sizeByLine() {
     return lines(set(seenStory, Breaker.LINE_BY_LINE, 300, nextSize()));
   }
 
   @Benchmark
-  public int sizeByParagraph() {
+  public double sizeByParagraph() {
     return lines(set(seenStory, Breaker.WHOLE_PARAGRAPH, 300, nextSize()));
   }
 
@@ -186,12 +191,12 @@ public class LayoutBench {
   }
 
   @Benchmark
-  public int colourByLine() {
+  public double colourByLine() {
     return lines(coloured(Breaker.LINE_BY_LINE));
   }
 
   @Benchmark
-  public int colourByParagraph() {
+  public double colourByParagraph() {
     return lines(coloured(Breaker.WHOLE_PARAGRAPH));
   }
 
@@ -203,7 +208,7 @@ public class LayoutBench {
 
   /** One letter typed into a story of 20,000 words in columns, each time at another place. */
   @Benchmark
-  public int typeIntoLongStory() {
+  public double typeIntoLongStory() {
     int at = longStory.length() / 2 + round % 400;
     String letter = String.valueOf((char) ('a' + round++ / 400 % 26));
     Story typed = longStory.replace(TextRange.caret(at), letter);
@@ -265,8 +270,17 @@ public class LayoutBench {
     return typesetter.layout(story, cascade.resolve(layer));
   }
 
-  private static int lines(TextLayout layout) {
+  private static double lines(TextLayout layout) {
     return layout.lines().size();
+  }
+
+  /** Each line with its place and width, which are worked out when they are asked for. */
+  private static double places(TextLayout layout) {
+    double sum = 0;
+    for (Line line : layout.lines()) {
+      sum += line.left() + line.width();
+    }
+    return sum;
   }
 
   private static double glyphs(TextLayout layout) {

@@ -42,6 +42,13 @@ public final class LayoutRatios {
             "whole paragraph", bench::widthByParagraph,
             "Skia", bench::widthSkia));
     report(
+        "the same prose at another width, each line's place asked for",
+        () -> null,
+        turns(
+            "line by line", bench::widthByLinePlaces,
+            "with all glyphs", bench::widthByLineGlyphs,
+            "Skia", bench::widthSkia));
+    report(
         "the same prose at another size",
         () -> null,
         turns(

@@ -34,10 +34,16 @@ public final class ComposedLine {
    * @param left where it begins
    * @param width without trailing spaces
    * @param needed how wide a column must be for it, up to its end indent
+   * @param filled how its white is shared out
+   */
+  record Content(double left, double width, double needed, Supplier<Filled> filled) {}
+
+  /**
+   * A line whose white is shared out.
+   *
    * @param ratio how far its white is stretched
    */
-  record Content(
-      double left, double width, double needed, double ratio, Supplier<List<GlyphRun>> glyphs) {}
+  record Filled(double left, double width, double ratio, Supplier<List<GlyphRun>> glyphs) {}
 
   ComposedLine(int start, Cut cut, Height height, boolean rightToLeft, Supplier<Content> setting) {
     this.start = start;
@@ -101,7 +107,7 @@ public final class ComposedLine {
 
   /** How far its white is stretched, in parts of what the limits allow; negative for shrunk. */
   public double ratio() {
-    return content().ratio;
+    return content().filled.get().ratio;
   }
 
   /** In visual order, left to right. */
@@ -111,7 +117,7 @@ public final class ComposedLine {
       synchronized (this) {
         known = runs;
         if (known == null) {
-          known = content().glyphs.get();
+          known = content().filled.get().glyphs.get();
           runs = known;
         }
       }

@@ -85,14 +85,49 @@ final class LineSetter {
 
   private ComposedLine.Content content(
       Cut cut, int index, double measure, double indent, double room) {
+    boolean any = cut.ink() > cut.start();
+    double hangStart = any ? model.hangAtStart(cut.start()) : 0;
+    boolean flush = !model.isJustified() || isFlush(cut);
+    if (!flush && tabs == null && isWhole(cut)) {
+      double hangEnd = any ? model.hangAtEnd(cut.ink(), false, 0) : 0;
+      double wanted = room + hangStart + hangEnd;
+      double best = measures.lineWidth(cut.start(), cut.ink());
+      // the most common line by far, whose spaces fill the room whatever is asked of them
+      if (best <= wanted && measures.spaces(cut.start(), cut.ink()) > 0) {
+        double from = indent - hangStart;
+        double left = shaped.rightToLeft() ? measure - from - wanted : from;
+        return new ComposedLine.Content(
+            left,
+            wanted,
+            indent + best - hangStart - hangEnd,
+            () -> filled(cut, whole(cut), index, hangStart, hangEnd, measure, indent, room));
+      }
+    }
     Pieces pieces = pieces(cut);
-    Measures.Sums sums = pieces.sums;
-    double hangStart = cut.ink() > cut.start() ? model.hangAtStart(cut.start()) : 0;
     double hyphenWidth = cut.hyphenated() ? hyphenWidth(pieces) : 0;
-    double hangEnd =
-        cut.ink() > cut.start() ? model.hangAtEnd(cut.ink(), cut.hyphenated(), hyphenWidth) : 0;
+    double hangEnd = any ? model.hangAtEnd(cut.ink(), cut.hyphenated(), hyphenWidth) : 0;
+    ComposedLine.Filled filled =
+        filled(cut, pieces, index, hangStart, hangEnd, measure, indent, room);
+    double needed = indent + pieces.sums.width() + tabbed(cut) - hangStart - hangEnd;
+    return new ComposedLine.Content(filled.left(), filled.width(), needed, () -> filled);
+  }
+
+  private double tabbed(Cut cut) {
+    return tabs == null ? 0 : tabs.width(cut.start(), cut.ink());
+  }
+
+  private ComposedLine.Filled filled(
+      Cut cut,
+      Pieces pieces,
+      int index,
+      double hangStart,
+      double hangEnd,
+      double measure,
+      double indent,
+      double room) {
+    Measures.Sums sums = pieces.sums;
     double wanted = room + hangStart + hangEnd;
-    double tabbed = tabs == null ? 0 : tabs.width(cut.start(), cut.ink());
+    double tabbed = tabbed(cut);
     boolean flush = !model.isJustified() || isFlush(cut);
     boolean fits = sums.width() + tabbed <= wanted + LineModel.SLACK;
     boolean spread = model.isJustified() && tabbed == 0 && (!flush || !fits);
@@ -104,10 +139,9 @@ final class LineSetter {
     double shown = width - hangStart - hangEnd;
     double fromStart = indent - hangStart + (room - shown) * share(cut);
     double left = shaped.rightToLeft() ? measure - fromStart - width : fromStart;
-    return new ComposedLine.Content(
+    return new ComposedLine.Filled(
         left,
         width,
-        indent + sums.width() + tabbed - hangStart - hangEnd,
         spread ? ratio(sums, wanted) : 0,
         () -> runs(cut, index, pieces, filled.spread(), left, measure));
   }
@@ -184,14 +218,13 @@ final class LineSetter {
    * together, such as a ligature or a kerned pair, the words there are shaped anew.
    */
   private Pieces pieces(Cut cut) {
+    if (isWhole(cut)) {
+      return whole(cut);
+    }
     int start = cut.start();
     int ink = cut.ink();
     String behind = cut.hyphenated() ? HYPHEN : "";
     boolean safeEnd = behind.isEmpty() && shaped.isSafeToCut(ink);
-    boolean safeStart = shaped.isSafeToCut(start);
-    if (ink == start || safeEnd && safeStart) {
-      return whole(cut);
-    }
     if (shaped.bidi().isPresent()) {
       return alone(start, ink, behind, cut);
     }
@@ -227,6 +260,12 @@ final class LineSetter {
           return segments;
         },
         sums);
+  }
+
+  /** Whether a line is a piece of the paragraph as it was shaped. */
+  private boolean isWhole(Cut cut) {
+    return cut.ink() == cut.start()
+        || !cut.hyphenated() && shaped.isSafeToCut(cut.ink()) && shaped.isSafeToCut(cut.start());
   }
 
   private Pieces whole(Cut cut) {

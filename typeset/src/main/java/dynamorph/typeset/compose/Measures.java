@@ -219,6 +219,11 @@ final class Measures {
     return (shrinks[ink] - shrinks[start]) * scale;
   }
 
+  /** Width of the spaces as the font has them. */
+  double spaces(int start, int ink) {
+    return (spaces[ink] - spaces[start]) * scale;
+  }
+
   /**
    * Everything about a stretch of a line; {@code ends} takes away the space behind its last letter.
    */
@@ -227,7 +232,7 @@ final class Measures {
         ends ? lineWidth(start, ink) : width(start, ink),
         stretch(start, ink),
         shrink(start, ink),
-        (spaces[ink] - spaces[start]) * scale,
+        spaces(start, ink),
         gaps == null ? 0 : (gaps[ink] - gaps[start]) * scale);
   }
 
