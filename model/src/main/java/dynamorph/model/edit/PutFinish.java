@@ -17,6 +17,7 @@ import dynamorph.model.text.Span;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -51,10 +52,10 @@ public record PutFinish(Target target, PropertySet finish, String what) implemen
     Project after = before;
     Cascade cascade = Cascade.of(before);
     for (LayerId id : target.layers()) {
-      TextLayer layer = before.layers().filter(one -> one.id().equals(id)).findFirst().orElse(null);
-      if (layer != null) {
+      Optional<TextLayer> layer = before.layer(id);
+      if (layer.isPresent()) {
         Target own = target instanceof Target.Words ? target : new Target.Layers(List.of(id));
-        after = SetValues.of(own, change(cascade, layer)).applyTo(after);
+        after = SetValues.of(own, change(cascade, layer.get())).applyTo(after);
       }
     }
     return after;

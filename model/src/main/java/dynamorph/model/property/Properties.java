@@ -210,6 +210,14 @@ public final class Properties extends FinishProperties {
           case 4 -> new Address(parts[0], parts[1], parts[2]);
           default -> throw unknown(path, "finish/COAT/PARAMETER");
         };
+    if (address.part() == Part.COAT && address.coat().equals(Address.WHOLE)) {
+      throw new IllegalArgumentException(
+          "\""
+              + path
+              + "\": "
+              + Address.WHOLE
+              + " stands for all coats together and has only effects; give the coat another id");
+    }
     Property<?> property = table(address.part()).get(id);
     if (property == null) {
       throw unknown(path, nearest(id, table(address.part())));

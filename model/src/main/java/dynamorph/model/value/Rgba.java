@@ -44,7 +44,8 @@ public record Rgba(int argb) {
     return 0.2126 * linear(red()) + 0.7152 * linear(green()) + 0.0722 * linear(blue());
   }
 
-  private static double linear(int channel) {
+  /** A channel of 0 to 255 as a share of light from 0 to 1 (IEC 61966-2-1). */
+  public static double linear(int channel) {
     double share = channel / 255.0;
     return share <= 0.04045 ? share / 12.92 : Math.pow((share + 0.055) / 1.055, 2.4);
   }

@@ -6,19 +6,23 @@ import dynamorph.model.Project;
 import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.CharacterLook;
+import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.random.RandomProjects;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class PutFinishTest {
   private static ResolvedLayer look(Project project, TextLayer layer) {
-    TextLayer now =
-        project.layers().filter(one -> one.id().equals(layer.id())).findFirst().orElseThrow();
+    TextLayer now = project.layer(layer.id()).orElseThrow();
     return Cascade.of(project).resolve(now);
   }
 
@@ -40,17 +44,35 @@ class PutFinishTest {
     Target target = new Target.Layers(others.stream().map(TextLayer::id).toList());
     PutFinish put = PutFinish.of(target, PutFinish.ofFirst(project, from));
     Project after = put.applyTo(project);
+    Cascade cascade = Cascade.of(after);
     for (TextLayer other : others) {
-      assertThat(PutFinish.of(target, PutFinish.ofFirst(after, current(after, other))).finish())
-          .satisfies(values ->
-              assertThat(dynamorph.model.cascade.Coats.of(values, "finish"))
-                  .isEqualTo(dynamorph.model.cascade.Coats.of(put.finish(), "finish")));
+      TextLayer now = after.layer(other.id()).orElseThrow();
+      for (Paragraph paragraph : now.story().paragraphs()) {
+        for (Span span : paragraph.spans()) {
+          assertSameFinish(cascade.values(now, paragraph, span), put.finish());
+        }
+      }
     }
     assertThat(put.applyTo(after)).as("twice is once").isEqualTo(after);
   }
 
-  private static TextLayer current(Project project, TextLayer layer) {
-    return project.layers().filter(one -> one.id().equals(layer.id())).findFirst().orElseThrow();
+  /** Values decide, since lengths in em come out differently at another size. */
+  private static void assertSameFinish(PropertySet values, PropertySet wanted) {
+    List<Address> coats = Coats.of(wanted, Address.FINISH);
+    assertThat(Coats.of(values, Address.FINISH)).isEqualTo(coats);
+    for (Address coat : coats) {
+      assertSame(values, wanted, coat);
+      assertThat(Coats.effects(values, coat)).isEqualTo(Coats.effects(wanted, coat));
+      Coats.effects(wanted, coat).forEach(effect -> assertSame(values, wanted, effect));
+    }
+  }
+
+  private static void assertSame(PropertySet values, PropertySet wanted, Address address) {
+    Properties.of(address.part())
+        .forEach(property ->
+            assertThat((Object) Coats.value(values, property.at(address)))
+                .as("%s of %s", property, address)
+                .isEqualTo(Coats.value(wanted, property.at(address))));
   }
 
   @ParameterizedTest

@@ -124,7 +124,7 @@ public final class DashLine {
     double at = start;
     for (int index = 0; index < lengths.size(); index += 2) {
       double dash = lengths.get(index) * dashScale;
-      double from = at < 0 ? at + length : at;
+      double from = at - Math.floor(at / length) * length;
       dashes.add(new Dash(from, from + dash));
       at += dash + lengths.get(index + 1) * gapScale;
     }
@@ -169,7 +169,7 @@ public final class DashLine {
     double to = Math.max(dash.to, from + DOT);
     if (closed && to > length) {
       measure.getSegment((float) from, (float) length, dashed, true);
-      measure.getSegment(0, (float) (to - length), dashed, from >= length);
+      measure.getSegment(0, (float) (to - length), dashed, false);
     } else {
       measure.getSegment(
           (float) Math.min(from, length - DOT), (float) Math.min(to, length), dashed, true);

@@ -24,14 +24,15 @@ final class CoatBrush {
   static void paint(Canvas canvas, Coat coat, Stencil.Shape shape, boolean covered) {
     Subject subject = new Subject(coat, shape, covered);
     if (coat.effects().isEmpty()) {
-      plain(canvas, coat, subject);
+      subject.show(canvas);
     } else {
       EffectBrush.paint(canvas, subject, coat.effects(), coat.opacity(), coat.blend());
     }
   }
 
   /** Paints a coat without effects. */
-  private static void plain(Canvas canvas, Coat coat, Subject subject) {
+  private static void plain(Canvas canvas, Subject subject) {
+    Coat coat = subject.coat;
     boolean simple = coat.blend() == BlendMode.NORMAL && coat.paint() instanceof Solid;
     boolean whole = coat.opacity() == 1 && coat.paint().isOpaque();
     if (simple && (whole || !subject.shape.overlaps())) {
@@ -76,13 +77,18 @@ final class CoatBrush {
     }
 
     @Override
+    public void show(Canvas canvas) {
+      plain(canvas, this);
+    }
+
+    @Override
     public Object coverage() {
       return List.of(shape.identity(), coat.shape());
     }
 
     @Override
     public Object identity() {
-      return List.of(shape.identity(), coat.shape(), coat.paint());
+      return List.of(shape.identity(), coat.shape(), coat.paint(), covered);
     }
 
     @Override

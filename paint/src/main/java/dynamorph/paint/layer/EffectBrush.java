@@ -33,8 +33,11 @@ final class EffectBrush {
     /** Draws what it covers when its edges are moved outwards by a distance. */
     void cover(Canvas canvas, double distance);
 
-    /** Paints it. */
+    /** Paints it, opaque and over nothing. */
     void paint(Canvas canvas);
+
+    /** Paints it as it is shown, mixed with what lies below. */
+    void show(Canvas canvas);
 
     /** By what its covered area is told from those of others. */
     Object coverage();
@@ -195,6 +198,10 @@ final class EffectBrush {
 
   private void body(List<Effect> effects) {
     List<Effect> own = effects.stream().filter(effect -> !effect.liesBelow()).toList();
+    if (own.isEmpty()) {
+      subject.show(canvas);
+      return;
+    }
     double blur = 0;
     for (Effect effect : own) {
       blur = effect instanceof Effect.Blur soft ? Math.hypot(blur, soft.blur()) : blur;
@@ -206,12 +213,6 @@ final class EffectBrush {
       return;
     }
     try (Paint paint = Blends.set(new Paint().setAlphaf((float) opacity), blend)) {
-      if (own.isEmpty()) {
-        canvas.saveLayer(CoatBrush.rect(subject.reach().grown(1, 1)), paint);
-        subject.paint(canvas);
-        canvas.restore();
-        return;
-      }
       PictureKey key = new PictureKey(subject.identity(), own, grid, part);
       byte[] bytes = planes.picture(key, () -> new Picture(grid, part).made(own));
       try (Image image = Picture.image(part, bytes)) {
@@ -248,7 +249,7 @@ final class EffectBrush {
     private final ImageInfo info;
     private Plane covered;
     private boolean edged;
-    private boolean blurredBefore;
+    private double softened;
 
     Picture(Grid grid, IRect part) {
       this.grid = grid;
@@ -296,13 +297,10 @@ final class EffectBrush {
           shine(fromEdge ? inside.inverted() : inside, glow.colour(), glow.blend());
         }
         case Effect.RaisedEdge edge -> {
-          Relief relief =
-              blurredBefore
-                  ? relief(edge)
-                  : planes.relief(
-                      new ReliefKey(
-                          new PlaneKey(subject.coverage(), grid, part, 0, 0, 0, 0), edge.shape()),
-                      () -> relief(edge));
+          ReliefKey key =
+              new ReliefKey(
+                  new PlaneKey(subject.coverage(), grid, part, 0, 0, 0, softened), edge.shape());
+          Relief relief = planes.relief(key, () -> relief(edge));
           shine(relief.shade(), edge.shade(), edge.shadeBlend());
           shine(relief.light(), edge.light(), edge.lightBlend());
         }
@@ -322,9 +320,9 @@ final class EffectBrush {
 
     /** The covered area, shrunk by a spread and blurred. */
     private Plane inside(double across, double down, double spread, double blur) {
-      double deviation = grid.deviation(blur);
+      double deviation = Math.hypot(grid.deviation(blur), softened);
       if (spread == 0 && across == 0 && down == 0) {
-        return blurredBefore ? covered.blurred(deviation) : covered(grid, part, 0, 0, 0, deviation);
+        return covered(grid, part, 0, 0, 0, deviation);
       }
       // what was moved beyond this part still counts, as far as it is blurred back into it
       int margin = 1 + (int) Math.min(Grid.FARTHEST, Math.ceil(deviation * Effect.DEVIATIONS));
@@ -382,8 +380,8 @@ final class EffectBrush {
           bytes.put(index * 4 + channel, (byte) (Math.clamp(soft[index], 0f, 255f) + 0.5f));
         }
       }
-      covered = covered.blurred(deviation);
-      blurredBefore = true;
+      softened = Math.hypot(softened, deviation);
+      covered = covered(grid, part, 0, 0, 0, softened);
     }
 
     private void on(java.util.function.Consumer<Canvas> drawing) {

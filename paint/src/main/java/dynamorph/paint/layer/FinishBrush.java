@@ -57,8 +57,19 @@ final class FinishBrush {
         return;
       }
       for (Coat coat : finish.coats()) {
-        new CoatBrush.Subject(coat, shape, false).cover(canvas, distance);
+        CoatBrush.Subject subject = new CoatBrush.Subject(coat, shape, false);
+        double alpha = coat.opacity() * coat.paint().colour().alpha();
+        double reach = Math.max(0, distance);
+        canvas.saveLayerAlpha(
+            CoatBrush.rect(subject.reach().grown(reach, reach)), (int) Math.round(alpha));
+        subject.cover(canvas, distance);
+        canvas.restore();
       }
+    }
+
+    @Override
+    public void show(Canvas canvas) {
+      paint(canvas);
     }
 
     @Override

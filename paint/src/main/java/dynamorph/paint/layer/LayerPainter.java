@@ -105,7 +105,7 @@ public final class LayerPainter {
     if (plate.coats().isEmpty()) {
       return;
     }
-    try (PlateShape shape = new PlateShape(plateBox(layout, plate), plate.radius(), planes)) {
+    try (Stencil.Shape shape = PathShape.box(plateBox(layout, plate), plate.radius(), planes)) {
       FinishBrush.paint(canvas, plate.finish(), shape);
     }
   }

@@ -10,7 +10,6 @@ import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Path;
-import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.TextBlob;
 import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
@@ -20,7 +19,7 @@ import java.util.Map;
 import java.util.function.Function;
 
 /** Letters of one finish, and the lines at them that are painted like them. Close it after use. */
-final class Letters implements Stencil.Shape, AutoCloseable {
+final class Letters implements Stencil.Shape {
   /**
    * A run of letters.
    *
@@ -37,7 +36,7 @@ final class Letters implements Stencil.Shape, AutoCloseable {
   private final Outlines outlines;
   private final Planes planes;
   private final Ink ink;
-  private final List<AutoCloseable> parts = new ArrayList<>();
+  private final List<Stencil.Shape> parts = new ArrayList<>();
   private Box bounds;
 
   Letters(Finish finish, List<Piece> pieces, TextLayout layout, Outlines outlines, Planes planes) {
@@ -119,7 +118,7 @@ final class Letters implements Stencil.Shape, AutoCloseable {
       case GLYPH -> {
         List<Stencil.Part> glyphs = new ArrayList<>();
         ink.contours(glyph -> {
-          PathShape shape = new PathShape(glyph, planes);
+          PathShape shape = PathShape.copyOf(glyph, planes);
           parts.add(shape);
           glyphs.add(new Stencil.Part(shape, shape.bounds()));
         });
@@ -148,9 +147,10 @@ final class Letters implements Stencil.Shape, AutoCloseable {
     return lines;
   }
 
+  /** The outlines stand for the layout, on whose boxes paints depend. */
   @Override
   public Object identity() {
-    return pieces;
+    return List.of(outlines, pieces);
   }
 
   @Override
@@ -166,73 +166,6 @@ final class Letters implements Stencil.Shape, AutoCloseable {
   @Override
   public void close() {
     ink.close();
-    for (AutoCloseable part : parts) {
-      try {
-        part.close();
-      } catch (Exception failed) {
-        throw new IllegalStateException(failed);
-      }
-    }
-  }
-
-  /** One contour as a shape of its own. */
-  private static final class PathShape implements Stencil.Shape, AutoCloseable {
-    private final Path path;
-    private final Box bounds;
-    private final Planes planes;
-
-    PathShape(Path path, Planes planes) {
-      this.planes = planes;
-      try (PathBuilder builder = new PathBuilder(path)) {
-        this.path = builder.detach();
-      }
-      Rect rect = path.computeTightBounds();
-      this.bounds = new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
-    }
-
-    @Override
-    public void draw(Canvas canvas, Paint paint) {
-      canvas.drawPath(path, paint);
-    }
-
-    @Override
-    public Path outline() {
-      return path;
-    }
-
-    @Override
-    public Path moved(double distance, Coat.Corner corner) {
-      return Edges.moved(path, distance, corner);
-    }
-
-    @Override
-    public Box bounds() {
-      return bounds;
-    }
-
-    @Override
-    public List<Stencil.Part> parts(PaintFit fit) {
-      return List.of(new Stencil.Part(this, bounds));
-    }
-
-    @Override
-    public Object identity() {
-      return this;
-    }
-
-    @Override
-    public Planes planes() {
-      return planes;
-    }
-
-    @Override
-    public boolean overlaps() {
-      return false;
-    }
-
-    @Override
-    public void close() {
-      path.close();
-    }
+    parts.forEach(Stencil.Shape::close);
   }
 }

@@ -23,9 +23,9 @@ final class OkLab {
 
   /** Lightness, green to red, blue to yellow. */
   static double[] of(Rgba colour) {
-    double red = linear(colour.red());
-    double green = linear(colour.green());
-    double blue = linear(colour.blue());
+    double red = Rgba.linear(colour.red());
+    double green = Rgba.linear(colour.green());
+    double blue = Rgba.linear(colour.blue());
     double l = Math.cbrt(0.4122214708 * red + 0.5363325363 * green + 0.0514459929 * blue);
     double m = Math.cbrt(0.2119034982 * red + 0.6806995451 * green + 0.1073969566 * blue);
     double s = Math.cbrt(0.0883024619 * red + 0.2817188376 * green + 0.6299787005 * blue);
@@ -48,11 +48,6 @@ final class OkLab {
 
   private static double cube(double value) {
     return value * value * value;
-  }
-
-  private static double linear(int channel) {
-    double share = channel / 255.0;
-    return share <= 0.04045 ? share / 12.92 : Math.pow((share + 0.055) / 1.055, 2.4);
   }
 
   private static int encoded(double linear) {

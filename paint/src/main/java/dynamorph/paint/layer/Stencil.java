@@ -17,7 +17,7 @@ import java.util.List;
 /** Draws the area that a coat covers on a shape. */
 final class Stencil {
   /** What a coat is painted on: letters, or a plate. */
-  interface Shape {
+  interface Shape extends AutoCloseable {
     /** Paints the shape itself; the paint says whether it is filled or stroked. */
     void draw(Canvas canvas, Paint paint);
 
@@ -41,6 +41,9 @@ final class Stencil {
 
     /** Whether parts of the shape may lie over each other. */
     boolean overlaps();
+
+    @Override
+    void close();
   }
 
   /**

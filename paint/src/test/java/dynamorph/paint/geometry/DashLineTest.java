@@ -102,6 +102,20 @@ class DashLineTest {
   }
 
   @Test
+  void dashesLieOnTheContourWhereverItsCornersAndItsPhaseAre() {
+    List<Dash> onCorners =
+        DashLine.dashes(100, true, List.of(30.0, 70.0), dashing(DashFit.CORNERS, 6.0, 4.0));
+    assertThat(onCorners).extracting(Dash::middle).contains(30.0, 70.0);
+    for (double phase : new double[] {-9, -2, 3, 1e4}) {
+      Coat.Dashing dots = new Coat.Dashing(List.of(2.0, 3.0, 1.0, 4.0), phase, DashFit.CONTOUR);
+      assertThat(DashLine.dashes(100, true, List.of(), dots))
+          .hasSize(20)
+          .allSatisfy(dash -> assertThat(dash.from()).isBetween(0.0, 99.999999));
+    }
+    assertThat(onCorners).allSatisfy(dash -> assertThat(dash.from()).isBetween(0.0, 99.999999));
+  }
+
+  @Test
   void exactDashesKeepTheirLengthsAndBeginInside() {
     Coat.Dashing dashing = new Coat.Dashing(List.of(4.0, 2.0), 1, DashFit.EXACT);
     assertThat(DashLine.dashes(12, true, List.of(), dashing))

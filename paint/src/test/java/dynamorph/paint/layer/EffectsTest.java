@@ -44,8 +44,8 @@ class EffectsTest {
     return new Coat.Stroke(width, position, 0, ROUND, StrokeCap.BUTT, Coat.Dashing.SOLID);
   }
 
-  private static PlateShape box() {
-    return new PlateShape(new Box(40.3, 45.6, 70.5, 50.2), 12, new Planes());
+  private static Stencil.Shape box() {
+    return PathShape.box(new Box(40.3, 45.6, 70.5, 50.2), 12, new Planes());
   }
 
   private static Pixels painted(Finish finish) {
@@ -53,7 +53,7 @@ class EffectsTest {
         SIZE,
         SIZE,
         canvas -> {
-          try (PlateShape box = box()) {
+          try (Stencil.Shape box = box()) {
             FinishBrush.paint(canvas, finish, box);
           }
         });
@@ -69,7 +69,7 @@ class EffectsTest {
             IRect.makeWH(SIZE, SIZE),
             canvas -> {
               canvas.translate((float) across, (float) down);
-              try (PlateShape box = box();
+              try (Stencil.Shape box = box();
                   Paint paint = new Paint()) {
                 Stencil.draw(canvas, shape, box, paint, false);
               }
