@@ -9,6 +9,7 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.EffectKind;
+import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.StrokePosition;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -113,6 +114,7 @@ final class FinishEditor extends VBox {
       coats.add(Address.whole(host));
       for (Address coat : coats) {
         structure.add(coat);
+        structure.add(FinishRows.paint(now, coat));
         if (open.contains(coat)) {
           structure.add(FinishRows.of(now, coat));
         }
@@ -155,7 +157,7 @@ final class FinishEditor extends VBox {
   }
 
   private void addCoatRows(Subject now, Address coat) {
-    rows.getChildren().add(coatRow(coat));
+    rows.getChildren().add(coatRow(now, coat));
     if (open.contains(coat)) {
       VBox details = details(FinishRows.of(now, coat));
       HBox more = new HBox(10, effectMenu(coat, "add-effect"));
@@ -227,10 +229,12 @@ final class FinishEditor extends VBox {
     return subject.get();
   }
 
-  private Node coatRow(Address coat) {
+  private Node coatRow(Subject now, Address coat) {
     Label name = new Label();
     refresh.add(() -> name.setText(coatName(coat)));
-    PropertyCell<?> colour = cell(Properties.COAT_COLOUR.at(coat));
+    boolean solid = FinishRows.paint(now, coat) == PaintKind.SOLID;
+    PropertyCell<?> colour =
+        solid ? cell(Properties.COAT_COLOUR.at(coat)) : cell(Properties.GRADIENT_STOPS.at(coat));
     HBox row =
         new HBox(
             4,

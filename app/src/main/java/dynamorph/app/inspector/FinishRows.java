@@ -34,12 +34,16 @@ final class FinishRows {
         == CoatKind.STROKE;
   }
 
+  static PaintKind paint(Subject now, Address coat) {
+    return now.shown(Properties.COAT_PAINT.at(coat)).value().orElse(PaintKind.SOLID);
+  }
+
   /** The rows of a coat, as many as mean something for it. */
   static List<Row> of(Subject now, Address coat) {
     List<Row> rows = new ArrayList<>();
     rows.add(new Row("Opacity", Properties.COAT_OPACITY.at(coat), null));
     rows.add(new Row("Blend", Properties.COAT_BLEND.at(coat), null));
-    PaintKind paint = now.shown(Properties.COAT_PAINT.at(coat)).value().orElse(PaintKind.SOLID);
+    PaintKind paint = paint(now, coat);
     rows.add(new Row("Paint", Properties.COAT_PAINT.at(coat), null));
     if (paint != PaintKind.SOLID) {
       addGradient(rows, coat);
@@ -72,7 +76,6 @@ final class FinishRows {
   }
 
   private static void addGradient(List<Row> rows, Address coat) {
-    rows.add(new Row("Stops", Properties.GRADIENT_STOPS.at(coat), null));
     rows.add(
         new Row(
             "Angle, scale",

@@ -137,4 +137,12 @@ class PropertiesTest {
     assertThat(Properties.STROKE_WIDTH.type().parse("3")).isEqualTo(Length.points(3));
     assertThat(Length.em(0.5).toPoints(30)).isEqualTo(15);
   }
+
+  @Test
+  void allCoatsTogetherHaveOnlyEffects() {
+    assertThat(Properties.key("finish/whole/shadow/blur").path())
+        .isEqualTo("finish/whole/shadow/blur");
+    assertThatThrownBy(() -> Properties.key("finish/whole/width"))
+        .hasMessageContaining("has only effects");
+  }
 }

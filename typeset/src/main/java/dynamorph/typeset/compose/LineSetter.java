@@ -67,6 +67,12 @@ final class LineSetter {
     }
   }
 
+  /** Where a line goes; see {@link #set}. */
+  private record Slot(int index, double measure, double indent, double room) {}
+
+  /** How far the ends of a line hang out. */
+  private record Hang(double start, double end) {}
+
   /**
    * Sets one line.
    *
@@ -80,35 +86,32 @@ final class LineSetter {
         cut,
         height(cut),
         shaped.rightToLeft(),
-        () -> content(cut, index, measure, indent, room));
+        () -> content(cut, new Slot(index, measure, indent, room)));
   }
 
-  private ComposedLine.Content content(
-      Cut cut, int index, double measure, double indent, double room) {
+  private ComposedLine.Content content(Cut cut, Slot slot) {
     boolean any = cut.ink() > cut.start();
     double hangStart = any ? model.hangAtStart(cut.start()) : 0;
     boolean flush = !model.isJustified() || isFlush(cut);
     if (!flush && tabs == null && isWhole(cut)) {
-      double hangEnd = any ? model.hangAtEnd(cut.ink(), false, 0) : 0;
-      double wanted = room + hangStart + hangEnd;
+      Hang hang = new Hang(hangStart, any ? model.hangAtEnd(cut.ink(), false, 0) : 0);
+      double wanted = slot.room + hang.start + hang.end;
       double best = measures.lineWidth(cut.start(), cut.ink());
       // the most common line by far, whose spaces fill the room whatever is asked of them
       if (best <= wanted && measures.spaces(cut.start(), cut.ink()) > 0) {
-        double from = indent - hangStart;
-        double left = shaped.rightToLeft() ? measure - from - wanted : from;
+        double from = slot.indent - hang.start;
+        double left = shaped.rightToLeft() ? slot.measure - from - wanted : from;
+        double needed = from + best - hang.end;
         return new ComposedLine.Content(
-            left,
-            wanted,
-            indent + best - hangStart - hangEnd,
-            () -> filled(cut, whole(cut), index, hangStart, hangEnd, measure, indent, room));
+            left, wanted, needed, () -> filled(cut, whole(cut), slot, hang));
       }
     }
     Pieces pieces = pieces(cut);
     double hyphenWidth = cut.hyphenated() ? hyphenWidth(pieces) : 0;
-    double hangEnd = any ? model.hangAtEnd(cut.ink(), cut.hyphenated(), hyphenWidth) : 0;
-    ComposedLine.Filled filled =
-        filled(cut, pieces, index, hangStart, hangEnd, measure, indent, room);
-    double needed = indent + pieces.sums.width() + tabbed(cut) - hangStart - hangEnd;
+    Hang hang =
+        new Hang(hangStart, any ? model.hangAtEnd(cut.ink(), cut.hyphenated(), hyphenWidth) : 0);
+    ComposedLine.Filled filled = filled(cut, pieces, slot, hang);
+    double needed = slot.indent + pieces.sums.width() + tabbed(cut) - hang.start - hang.end;
     return new ComposedLine.Content(filled.left(), filled.width(), needed, () -> filled);
   }
 
@@ -116,17 +119,9 @@ final class LineSetter {
     return tabs == null ? 0 : tabs.width(cut.start(), cut.ink());
   }
 
-  private ComposedLine.Filled filled(
-      Cut cut,
-      Pieces pieces,
-      int index,
-      double hangStart,
-      double hangEnd,
-      double measure,
-      double indent,
-      double room) {
+  private ComposedLine.Filled filled(Cut cut, Pieces pieces, Slot slot, Hang hang) {
     Measures.Sums sums = pieces.sums;
-    double wanted = room + hangStart + hangEnd;
+    double wanted = slot.room + hang.start + hang.end;
     double tabbed = tabbed(cut);
     boolean flush = !model.isJustified() || isFlush(cut);
     boolean fits = sums.width() + tabbed <= wanted + LineModel.SLACK;
@@ -136,14 +131,14 @@ final class LineSetter {
             ? Spread.filling(settings.justification(), sums, wanted)
             : new Spread.Filled(Spread.best(settings.justification()), sums.width() + tabbed);
     double width = filled.width();
-    double shown = width - hangStart - hangEnd;
-    double fromStart = indent - hangStart + (room - shown) * share(cut);
-    double left = shaped.rightToLeft() ? measure - fromStart - width : fromStart;
+    double shown = width - hang.start - hang.end;
+    double fromStart = slot.indent - hang.start + (slot.room - shown) * share(cut);
+    double left = shaped.rightToLeft() ? slot.measure - fromStart - width : fromStart;
     return new ComposedLine.Filled(
         left,
         width,
         spread ? ratio(sums, wanted) : 0,
-        () -> runs(cut, index, pieces, filled.spread(), left, measure));
+        () -> runs(cut, pieces, slot, filled.spread(), left));
   }
 
   private static double ratio(Measures.Sums sums, double room) {
@@ -343,8 +338,7 @@ final class LineSetter {
 
   // --- glyphs
 
-  private List<GlyphRun> runs(
-      Cut cut, int index, Pieces pieces, Spread white, double left, double measure) {
+  private List<GlyphRun> runs(Cut cut, Pieces pieces, Slot slot, Spread white, double left) {
     List<GlyphRun> runs = new ArrayList<>();
     List<Tabs.Advance> advances = tabs == null ? List.of() : tabs.advances(cut.start(), cut.ink());
     double trailing = measures.width(cut.ink(), cut.end());
@@ -359,9 +353,9 @@ final class LineSetter {
         Leaders.add(runs, tab, pen.xOf(tab.unit()), shaped, looks, shaper, measures);
       }
     }
-    if (index == 0) {
+    if (slot.index == 0) {
       for (Ornament ornament : ornaments) {
-        Ornaments.add(runs, ornament, looks, shaped.rightToLeft(), measure);
+        Ornaments.add(runs, ornament, looks, shaped.rightToLeft(), slot.measure);
       }
     }
     return List.copyOf(runs);
