@@ -42,6 +42,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Around;
 import dynamorph.model.value.Breaker;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
@@ -413,8 +414,7 @@ final class LongHourStyles {
         .with(COAT_COLOUR.at(FILL), Colour.swatch("card"))
         .with(COAT_KIND.at(GROUND), CoatKind.FILL)
         .with(COAT_COLOUR.at(GROUND), Colour.swatch("copper"))
-        .with(Properties.PLATE_PADDING_ACROSS, Length.em(0.5))
-        .with(Properties.PLATE_PADDING_ALONG, Length.em(0.12))
-        .with(Properties.PLATE_RADIUS, Length.em(0.2));
+        .with(Properties.PLATE_PADDING, Around.pairs(Length.em(0.12), Length.em(0.5)))
+        .with(Properties.PLATE_RADIUS, Around.all(Length.em(0.2)));
   }
 }

@@ -18,6 +18,15 @@ public record Asset(String name, byte[] bytes) {
     return name.startsWith("fonts/");
   }
 
+  public boolean isImage() {
+    return name.startsWith("images/");
+  }
+
+  /** The name without its folder. */
+  public String shortName() {
+    return name.substring(name.lastIndexOf('/') + 1);
+  }
+
   @Override
   public boolean equals(Object other) {
     return other instanceof Asset asset

@@ -148,11 +148,10 @@ final class FinishEditor extends VBox {
       addWhole(now, Address.PLATE);
       rows.getChildren()
           .addAll(
-              pair(
-                  "Padding",
-                  Properties.PLATE_PADDING_ACROSS.key(),
-                  Properties.PLATE_PADDING_ALONG.key()),
-              pair("Corner radius", Properties.PLATE_RADIUS.key(), null));
+              pair("Behind", Properties.PLATE_AROUND.key(), null),
+              pair("Padding", Properties.PLATE_PADDING.key(), null),
+              pair("Corner radius", Properties.PLATE_RADIUS.key(), null),
+              pair("At least wide", Properties.PLATE_LEAST_WIDTH.key(), null));
     }
   }
 

@@ -11,7 +11,6 @@ import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
@@ -36,13 +35,13 @@ import java.util.concurrent.ConcurrentHashMap;
  * against what the walk beyond it yields. A value set on a level narrower than its property allows
  * does not count.
  *
- * <p>A cascade belongs to one set of styles and one palette. It is safe on any thread and remembers
- * each distinct combination of sources, so a thousand layers that follow the same styles hold one
- * look.
+ * <p>A cascade belongs to one set of styles, one palette and the files of one project. It is safe
+ * on any thread and remembers each distinct combination of sources, so a thousand layers that
+ * follow the same styles hold one look.
  */
 public final class Cascade {
   private final StyleBook styles;
-  private final Palette palette;
+  private final Materials materials;
   private final Optional<StyleId> base;
   private final String language;
   private final Map<Place, PropertySet> values = new ConcurrentHashMap<>();
@@ -52,7 +51,7 @@ public final class Cascade {
 
   private Cascade(Project project) {
     this.styles = project.styles();
-    this.palette = project.palette();
+    this.materials = new Materials(project.palette(), project.assets());
     this.base = project.baseStyle();
     this.language = project.language();
   }
@@ -61,11 +60,14 @@ public final class Cascade {
     return new Cascade(project);
   }
 
-  /** This cascade if the project still has the same styles and palette, otherwise a new one. */
+  /**
+   * This cascade if the project still has the same styles, palette and files, otherwise a new one.
+   */
   public Cascade follow(Project project) {
     boolean same =
         project.styles() == styles
-            && project.palette() == palette
+            && project.palette() == materials.palette()
+            && project.assets() == materials.assets()
             && project.baseStyle().equals(base)
             && project.language().equals(language);
     return same ? this : new Cascade(project);
@@ -89,13 +91,14 @@ public final class Cascade {
   /** Without coats there is no plate, whatever its padding would be. */
   private Plate plate(PropertySet own) {
     double size = size(own);
-    Finish finish = Coats.finish(own, Address.PLATE, palette, size);
+    Finish finish = Coats.finish(own, Address.PLATE, materials, size);
     return finish.coats().isEmpty()
         ? Plate.NONE
         : new Plate(
-            points(own, Properties.PLATE_PADDING_ACROSS.key(), size),
-            points(own, Properties.PLATE_PADDING_ALONG.key(), size),
-            points(own, Properties.PLATE_RADIUS.key(), size),
+            value(own, Properties.PLATE_AROUND.key()),
+            Looks.padding(value(own, Properties.PLATE_PADDING.key()), size),
+            Looks.corners(value(own, Properties.PLATE_RADIUS.key()), size),
+            points(own, Properties.PLATE_LEAST_WIDTH.key(), size),
             finish);
   }
 
@@ -144,7 +147,7 @@ public final class Cascade {
 
   /** The colour to paint with. */
   public Rgba colour(Colour colour) {
-    return palette.colour(colour);
+    return materials.colour(colour);
   }
 
   /** The look that complete values give. */
@@ -297,8 +300,8 @@ public final class Cascade {
     double size = size(complete);
     return new CharacterLook(
         Looks.type(complete, size, language),
-        Coats.finish(complete, Address.FINISH, palette, size),
-        Looks.lines(complete, size, palette));
+        Coats.finish(complete, Address.FINISH, materials, size),
+        Looks.lines(complete, size, materials.palette()));
   }
 
   /**

@@ -2,10 +2,13 @@ package dynamorph.model.cascade;
 
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.DashFit;
+import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One visible layer of paint, ready to draw: lengths in points, colours looked up.
@@ -14,16 +17,89 @@ import java.util.List;
  * @param paint what it is painted with
  * @param opacity of the coat and its effects, 0 to 1
  * @param blend how it is mixed with what lies below
+ * @param pose how it is moved, scaled and turned
+ * @param copies that lie below it
  */
 public record Coat(
-    Shape shape, Paint paint, double opacity, BlendMode blend, List<Effect> effects) {
+    Shape shape,
+    Paint paint,
+    double opacity,
+    BlendMode blend,
+    Pose pose,
+    Copies copies,
+    List<Effect> effects) {
   public Coat {
     effects = List.copyOf(effects);
+  }
+
+  /** A coat that lies where the letters are, once. */
+  public static Coat inPlace(
+      Shape shape, Paint paint, double opacity, BlendMode blend, List<Effect> effects) {
+    return new Coat(shape, paint, opacity, blend, Pose.NONE, Copies.NONE, effects);
   }
 
   /** Whether nothing shows through it. */
   public boolean isOpaque() {
     return opacity == 1 && blend == BlendMode.NORMAL && paint.isOpaque();
+  }
+
+  /** Whether it lies where the letters are, once. */
+  public boolean isInPlace() {
+    return pose.isNone() && copies.count() == 0;
+  }
+
+  /**
+   * How a coat is moved, scaled and turned, clockwise, about the middle of what it is painted on.
+   *
+   * @param across points to the right
+   * @param down points downwards
+   * @param scaleAcross 1 for as it is, negative for mirrored
+   * @param turn degrees
+   * @param about what has that middle
+   */
+  public record Pose(
+      double across,
+      double down,
+      double scaleAcross,
+      double scaleDown,
+      double turn,
+      PaintFit about) {
+    public static final Pose NONE = new Pose(0, 0, 1, 1, 0, PaintFit.LAYER);
+
+    public boolean isNone() {
+      return isMoved() && across == 0 && down == 0;
+    }
+
+    /** Whether it is moved at most, which is the same about any middle. */
+    public boolean isMoved() {
+      return scaleAcross == 1 && scaleDown == 1 && turn == 0;
+    }
+  }
+
+  /**
+   * Copies of a coat, each below the one before, and moved on, scaled and turned by one step.
+   *
+   * @param across points to the right
+   * @param down points downwards
+   * @param scale 1 for as it is
+   * @param turn degrees clockwise
+   * @param lastColour what the colours go over into
+   * @param lastOpacity of the last copy, 0 to 1
+   */
+  public record Copies(
+      int count,
+      double across,
+      double down,
+      double scale,
+      double turn,
+      Optional<Rgba> lastColour,
+      double lastOpacity) {
+    public static final Copies NONE = new Copies(0, 0, 0, 1, 0, Optional.empty(), 1);
+
+    /** Whether they are moved at most. */
+    public boolean areMoved() {
+      return scale == 1 && turn == 0;
+    }
   }
 
   /** What of the letters, or of the plate, a coat paints. */

@@ -5,14 +5,15 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.style.Palette;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** Reads the coats out of a complete set of values. */
 public final class Coats {
@@ -57,8 +58,8 @@ public final class Coats {
   }
 
   /** What shows, ready to paint on text of a size in points. */
-  static Finish finish(PropertySet values, String host, Palette palette, double size) {
-    Reader reader = new Reader(values, palette, size);
+  static Finish finish(PropertySet values, String host, Materials materials, double size) {
+    Reader reader = new Reader(values, materials, size);
     List<Coat> coats =
         of(values, host).stream()
             .filter(address -> value(values, Properties.COAT_SHOWN.at(address)))
@@ -72,7 +73,7 @@ public final class Coats {
   }
 
   /** Reads coats of one text. */
-  private record Reader(PropertySet values, Palette palette, double size) {
+  private record Reader(PropertySet values, Materials materials, double size) {
     private <T> T get(Property<T> property, Address address) {
       return value(values, property.at(address));
     }
@@ -82,7 +83,7 @@ public final class Coats {
     }
 
     private Rgba colour(Property<Colour> property, Address address) {
-      return palette.colour(get(property, address));
+      return materials.colour(get(property, address));
     }
 
     Coat coat(Address at) {
@@ -106,7 +107,34 @@ public final class Coats {
           paint(at),
           get(Properties.COAT_OPACITY, at),
           get(Properties.COAT_BLEND, at),
+          pose(at),
+          copies(at),
           shownEffects(at));
+    }
+
+    private Coat.Pose pose(Address at) {
+      return new Coat.Pose(
+          points(Properties.COAT_ACROSS, at),
+          points(Properties.COAT_DOWN, at),
+          get(Properties.COAT_SCALE_ACROSS, at) / 100,
+          get(Properties.COAT_SCALE_DOWN, at) / 100,
+          get(Properties.COAT_TURN, at),
+          get(Properties.TURNED_ABOUT, at));
+    }
+
+    private Coat.Copies copies(Address at) {
+      int count = (int) Math.round(get(Properties.COPIES, at));
+      return count == 0
+          ? Coat.Copies.NONE
+          : new Coat.Copies(
+              count,
+              points(Properties.STEP_ACROSS, at),
+              points(Properties.STEP_DOWN, at),
+              get(Properties.STEP_SCALE, at) / 100,
+              get(Properties.STEP_TURN, at),
+              Optional.of(colour(Properties.LAST_COLOUR, at))
+                  .filter(_ -> get(Properties.COLOURS_STEPPED, at)),
+              get(Properties.LAST_OPACITY, at));
     }
 
     private Coat.Dashing dashing(Address at) {
@@ -131,7 +159,25 @@ public final class Coats {
         case LINEAR -> gradient(at, Paint.Course.LINEAR);
         case RADIAL -> gradient(at, Paint.Course.RADIAL);
         case CONIC -> gradient(at, Paint.Course.CONIC);
+        case PATTERN -> pattern(at);
       };
+    }
+
+    private Paint pattern(Address at) {
+      PatternTile tile = get(Properties.TILE, at);
+      return new Paint.Pattern(
+          tile,
+          colour(Properties.COAT_COLOUR, at),
+          colour(Properties.TILE_GROUND, at),
+          points(Properties.TILE_SIZE, at),
+          get(Properties.TILE_WEIGHT, at) / 100,
+          get(Properties.TILE_ANGLE, at),
+          points(Properties.TILE_ACROSS, at),
+          points(Properties.TILE_DOWN, at),
+          get(Properties.PAINT_FIT, at),
+          tile == PatternTile.IMAGE
+              ? materials.image(get(Properties.TILE_IMAGE, at))
+              : Optional.empty());
     }
 
     private Paint gradient(Address at, Paint.Course course) {
@@ -139,7 +185,7 @@ public final class Coats {
           get(Properties.GRADIENT_STOPS, at).stops().stream()
               .map(stop ->
                   new Paint.Stop(
-                      palette.colour(stop.colour()).faded(stop.opacity()), stop.position()))
+                      materials.colour(stop.colour()).faded(stop.opacity()), stop.position()))
               .toList();
       return new Paint.Gradient(
           course,

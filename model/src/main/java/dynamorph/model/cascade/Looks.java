@@ -7,6 +7,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Palette;
+import dynamorph.model.value.Around;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.FigureStyle;
 import dynamorph.model.value.FigureWidth;
@@ -186,5 +187,21 @@ final class Looks {
 
   private static int whole(PropertySet values, Property<Double> property) {
     return (int) Math.round(value(values, property.key()));
+  }
+
+  static Plate.Padding padding(Around around, double size) {
+    return new Plate.Padding(
+        around.first().toPoints(size),
+        around.second().toPoints(size),
+        around.third().toPoints(size),
+        around.fourth().toPoints(size));
+  }
+
+  static Plate.Corners corners(Around around, double size) {
+    return new Plate.Corners(
+        around.first().toPoints(size),
+        around.second().toPoints(size),
+        around.third().toPoints(size),
+        around.fourth().toPoints(size));
   }
 }

@@ -1,10 +1,13 @@
 package dynamorph.model.cascade;
 
+import dynamorph.model.Asset;
 import dynamorph.model.value.ColourMixing;
 import dynamorph.model.value.GradientRepeat;
 import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
 import java.util.List;
+import java.util.Optional;
 
 /** What a coat is painted with, colours looked up. */
 public sealed interface Paint {
@@ -62,6 +65,10 @@ public sealed interface Paint {
       stops = List.copyOf(stops);
     }
 
+    public Gradient withStops(List<Stop> changed) {
+      return new Gradient(course, changed, angle, across, down, scale, offset, repeat, fit, mixing);
+    }
+
     @Override
     public Rgba colour() {
       return stops.get(stops.size() / 2).colour();
@@ -70,6 +77,46 @@ public sealed interface Paint {
     @Override
     public boolean isOpaque() {
       return stops.stream().allMatch(stop -> stop.colour().alpha() == 255);
+    }
+  }
+
+  /**
+   * A tile that is repeated, from the top left of what it is fitted to.
+   *
+   * @param marks colour of what is drawn on the tile
+   * @param ground colour between
+   * @param size how far a tile is from the next, or how wide an image is, in points
+   * @param weight how much of the tile the mark takes up, 0 to 1
+   * @param angle degrees clockwise
+   * @param across how far the tiles are moved to the right, in points
+   * @param down how far the tiles are moved downwards, in points
+   * @param image what is repeated if the tile is an image; empty if the project has none of that
+   *     name
+   */
+  record Pattern(
+      PatternTile tile,
+      Rgba marks,
+      Rgba ground,
+      double size,
+      double weight,
+      double angle,
+      double across,
+      double down,
+      PaintFit fit,
+      Optional<Asset> image)
+      implements Paint {
+    public Pattern withMarks(Rgba changed) {
+      return new Pattern(tile, changed, ground, size, weight, angle, across, down, fit, image);
+    }
+
+    @Override
+    public Rgba colour() {
+      return marks;
+    }
+
+    @Override
+    public boolean isOpaque() {
+      return tile != PatternTile.IMAGE && marks.alpha() == 255 && ground.alpha() == 255;
     }
   }
 }

@@ -1,11 +1,34 @@
 package dynamorph.model.cascade;
 
+import dynamorph.model.value.PlateAround;
 import java.util.List;
 
-/** The box behind a layer's text; lengths in points. Without coats there is none. */
-public record Plate(double paddingAcross, double paddingAlong, double radius, Finish finish) {
+/**
+ * The box behind a layer's text; lengths in points. Without coats there is none.
+ *
+ * @param leastWidth how wide it is at least
+ */
+public record Plate(
+    PlateAround around, Padding padding, Corners corners, double leastWidth, Finish finish) {
+  /** How far it reaches beyond the text. */
+  public record Padding(double above, double right, double below, double left) {
+    public static final Padding NONE = new Padding(0, 0, 0, 0);
+  }
+
+  /** The radii of its corners. */
+  public record Corners(double topLeft, double topRight, double bottomRight, double bottomLeft) {
+    public static final Corners SHARP = new Corners(0, 0, 0, 0);
+
+    /** The same radius for all. */
+    public static Corners all(double radius) {
+      return new Corners(radius, radius, radius, radius);
+    }
+  }
+
   /** No plate. */
-  public static final Plate NONE = new Plate(0, 0, 0, new Finish(List.of(), List.of()));
+  public static final Plate NONE =
+      new Plate(
+          PlateAround.LAYER, Padding.NONE, Corners.SHARP, 0, new Finish(List.of(), List.of()));
 
   public List<Coat> coats() {
     return finish.coats();

@@ -15,7 +15,7 @@ import dynamorph.model.value.TextDirection;
 
 /** The properties of paragraphs. Reached through {@link Properties}. */
 public abstract sealed class ParagraphProperties extends CharacterProperties
-    permits FinishProperties {
+    permits CoatProperties {
   public static final Property<Alignment> ALIGNMENT =
       layout(
           "alignment",

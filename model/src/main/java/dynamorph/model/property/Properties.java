@@ -8,9 +8,11 @@ import static dynamorph.model.property.Registry.table;
 
 import dynamorph.model.property.Property.Part;
 import dynamorph.model.value.Anchor;
+import dynamorph.model.value.Around;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.PlateAround;
 import dynamorph.model.value.VerticalAlignment;
 import java.util.Comparator;
 import java.util.List;
@@ -21,37 +23,55 @@ import java.util.stream.Stream;
  * The registry of properties: those of letters, of paragraphs, of coats and effects, and here those
  * of plates and places.
  */
-public final class Properties extends FinishProperties {
-  public static final Property<Length> PLATE_PADDING_ACROSS =
+public final class Properties extends EffectProperties {
+  public static final Property<PlateAround> PLATE_AROUND =
       painted(
-          "plate-padding-across",
-          "Plate padding across",
+          "plate-around",
+          "Plate behind",
           FINISH,
           Level.LAYER,
-          Registry.LENGTH,
-          Length.em(0.4),
+          new ValueType.Choice<>(PlateAround.class),
+          PlateAround.LAYER,
           "",
-          "How far the plate reaches beyond the text to the left and right.");
-  public static final Property<Length> PLATE_PADDING_ALONG =
+          "Whether there is one plate, or one behind each paragraph or line; where they meet they are one.");
+  public static final Property<Around> PLATE_PADDING =
       painted(
-          "plate-padding-along",
-          "Plate padding above, below",
+          "plate-padding",
+          "Plate padding",
           FINISH,
           Level.LAYER,
-          Registry.LENGTH,
-          Length.em(0.2),
+          new ValueType.Written<>(
+              Around.class,
+              Around::parse,
+              Registry.AROUND,
+              "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""),
+          Around.pairs(Length.em(0.2), Length.em(0.4)),
           "",
-          "How far the plate reaches beyond the text above and below.");
-  public static final Property<Length> PLATE_RADIUS =
+          "How far the plate reaches beyond the text: all around; above and below, then right and left; or above, right, below, left.");
+  public static final Property<Around> PLATE_RADIUS =
       painted(
           "plate-radius",
           "Plate corner radius",
           FINISH,
           Level.LAYER,
+          new ValueType.Written<>(
+              Around.class,
+              Around::parse,
+              Registry.AROUND,
+              "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""),
+          Around.all(Length.ZERO),
+          "",
+          "Radius of the corners: one, or four clockwise from the top left.");
+  public static final Property<Length> PLATE_LEAST_WIDTH =
+      painted(
+          "plate-least-width",
+          "Plate at least",
+          FINISH,
+          Level.LAYER,
           Registry.LENGTH,
           Length.ZERO,
           "",
-          "Radius of the plate's corners.");
+          "How wide a plate is at least.");
 
   public static final Property<Anchor> ANCHOR =
       layout(

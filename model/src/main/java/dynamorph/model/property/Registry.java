@@ -16,6 +16,10 @@ final class Registry {
   static final ValueType<Length> SIGNED_LENGTH = new ValueType.Lengths(-FAR, FAR);
   static final ValueType<Length> LENGTH = new ValueType.Lengths(0, FAR);
 
+  /** What one, two or four lengths with commas between look like. */
+  static final String AROUND =
+      "^[0-9.]+ ?(pt|em)?(, ?[0-9.]+ ?(pt|em)?|(, ?[0-9.]+ ?(pt|em)?){3})?$";
+
   private static final Map<String, Property<?>> TEXT = new LinkedHashMap<>();
   private static final Map<String, Property<?>> COAT = new LinkedHashMap<>();
   private static final Map<String, Property<?>> EFFECT = new LinkedHashMap<>();

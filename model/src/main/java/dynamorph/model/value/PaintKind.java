@@ -9,5 +9,7 @@ public enum PaintKind {
   /** Colours that change outwards from a centre. */
   RADIAL,
   /** Colours that change around a centre. */
-  CONIC
+  CONIC,
+  /** A tile that is repeated. */
+  PATTERN
 }

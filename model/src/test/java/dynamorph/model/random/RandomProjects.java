@@ -196,6 +196,8 @@ public final class RandomProjects {
 
   private static final java.util.Map<Class<?>, List<String>> WRITTEN =
       java.util.Map.of(
+          dynamorph.model.value.Around.class,
+              List.of("3 pt", "0.2 em, 0.5 em", "0 pt, 1 pt, 2 pt, 0.3 em"),
           dynamorph.model.value.AxisSettings.class, List.of("none", "wght=600", "opsz=9, wght=300"),
           dynamorph.model.value.ScriptFonts.class, List.of("none", "Arab: Amiri; *: EB Garamond"),
           dynamorph.model.value.FeatureSettings.class, List.of("none", "smcp", "-kern, cv05=2"),

@@ -2,6 +2,7 @@ package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Paint.Gradient;
+import dynamorph.model.cascade.Paint.Pattern;
 import dynamorph.model.cascade.Paint.Solid;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintFit;
@@ -22,7 +23,7 @@ final class CoatBrush {
    * @param covered whether an opaque fill above hides what lies within the shape's edge
    */
   static void paint(Canvas canvas, Coat coat, Stencil.Shape shape, boolean covered) {
-    Subject subject = new Subject(coat, shape, covered);
+    Subject subject = new Subject(coat, shape, covered && coat.isInPlace());
     if (coat.effects().isEmpty()) {
       subject.show(canvas);
     } else {
@@ -30,30 +31,82 @@ final class CoatBrush {
     }
   }
 
-  /** Paints a coat without effects. */
+  /** Paints a coat without effects, mixed with what lies below. */
   private static void plain(Canvas canvas, Subject subject) {
     Coat coat = subject.coat;
-    boolean simple = coat.blend() == BlendMode.NORMAL && coat.paint() instanceof Solid;
-    boolean whole = coat.opacity() == 1 && coat.paint().isOpaque();
-    if (simple && (whole || !subject.shape.overlaps())) {
-      try (Paint paint = new Paint()) {
-        paint.setColor(coat.paint().colour().faded(coat.opacity()).argb());
-        Stencil.draw(canvas, coat.shape(), subject.shape, paint, subject.covered);
-      }
-    } else if (whole && coat.blend() == BlendMode.NORMAL) {
+    boolean normal = coat.blend() == BlendMode.NORMAL;
+    if (normal && coat.isInPlace() && coat.paint() instanceof Solid) {
+      once(canvas, coat, subject.shape, subject.covered);
+    } else if (normal && coat.opacity() == 1) {
       subject.paint(canvas);
     } else {
-      layered(canvas, subject, coat.opacity(), coat.blend());
+      try (Paint layer = Blends.set(new Paint().setAlphaf((float) coat.opacity()), coat.blend())) {
+        canvas.saveLayer(rect(subject.reach().grown(1, 1)), layer);
+        subject.paint(canvas);
+        canvas.restore();
+      }
     }
   }
 
-  /** Paints a coat as one, so that where its parts overlap they count once. */
-  private static void layered(Canvas canvas, Subject subject, double opacity, BlendMode blend) {
-    try (Paint layer = Blends.set(new Paint().setAlphaf((float) opacity), blend)) {
-      canvas.saveLayer(rect(subject.reach().grown(1, 1)), layer);
-      subject.paint(canvas);
+  /**
+   * Paints a coat in place and as opaque as it is, without its effects and blend mode. Where its
+   * parts overlap they count once.
+   */
+  private static void once(Canvas canvas, Coat coat, Stencil.Shape shape, boolean covered) {
+    switch (coat.paint()) {
+      case Solid solid -> {
+        double alpha = coat.opacity() * solid.colour().alpha() / 255;
+        try (Paint paint = new Paint()) {
+          if (alpha == 1 || !shape.overlaps()) {
+            paint.setColor(solid.colour().faded(coat.opacity()).argb());
+            Stencil.draw(canvas, coat.shape(), shape, paint, covered);
+          } else {
+            paint.setColor(solid.colour().argb() | 0xFF000000);
+            canvas.saveLayerAlpha(around(coat, shape), (int) Math.round(255 * alpha));
+            Stencil.draw(canvas, coat.shape(), shape, paint, covered);
+            canvas.restore();
+          }
+        }
+      }
+      case Gradient gradient -> {
+        for (Stencil.Part part : shape.parts(gradient.fit())) {
+          try (Shader shader = Shades.of(gradient, part.box())) {
+            shaded(canvas, coat, part.shape(), shader, covered);
+          }
+        }
+      }
+      case Pattern pattern -> {
+        double scale = Grid.of(canvas).scale();
+        for (Stencil.Part part : shape.parts(pattern.fit())) {
+          try (Shader shader = Tiles.of(pattern, part.box(), scale)) {
+            shaded(canvas, coat, part.shape(), shader, covered);
+          }
+        }
+      }
+    }
+  }
+
+  private static void shaded(
+      Canvas canvas, Coat coat, Stencil.Shape shape, Shader shader, boolean covered) {
+    try (Paint paint = new Paint().setShader(shader)) {
+      if (coat.opacity() == 1 && (coat.paint().isOpaque() || !shape.overlaps())) {
+        Stencil.draw(canvas, coat.shape(), shape, paint, covered);
+        return;
+      }
+      Rect around = around(coat, shape);
+      canvas.saveLayerAlpha(around, (int) Math.round(255 * coat.opacity()));
+      try (Paint mask = new Paint()) {
+        Stencil.draw(canvas, coat.shape(), shape, mask, covered);
+      }
+      paint.setBlendMode(io.github.humbleui.skija.BlendMode.SRC_IN);
+      canvas.drawRect(around, paint);
       canvas.restore();
     }
+  }
+
+  private static Rect around(Coat coat, Stencil.Shape shape) {
+    double outset = coat.shape().outset() + 1;
+    return rect(shape.bounds().grown(outset, outset));
   }
 
   static Rect rect(Box box) {
@@ -65,14 +118,20 @@ final class CoatBrush {
   record Subject(Coat coat, Stencil.Shape shape, boolean covered) implements EffectBrush.Subject {
     @Override
     public Box reach() {
-      double outset = coat.shape().outset();
-      return shape.bounds().grown(outset, outset);
+      return new Steps(coat).reach(shape.bounds(), middle());
     }
 
     @Override
     public void cover(Canvas canvas, double spread) {
-      try (Paint paint = new Paint()) {
-        Stencil.drawGrown(canvas, coat.shape(), shape, paint, spread);
+      Steps steps = new Steps(coat);
+      for (int copy : steps.fromBelow()) {
+        try (Paint paint = new Paint().setAlphaf((float) steps.plain(copy).opacity())) {
+          steps.draw(
+              canvas,
+              copy,
+              shape,
+              part -> Stencil.drawGrown(canvas, coat.shape(), part, paint, spread));
+        }
       }
     }
 
@@ -83,12 +142,12 @@ final class CoatBrush {
 
     @Override
     public Object coverage() {
-      return List.of(shape.identity(), coat.shape());
+      return List.of(shape.identity(), coat.shape(), coat.pose(), coat.copies());
     }
 
     @Override
     public Object identity() {
-      return List.of(shape.identity(), coat.shape(), coat.paint(), covered);
+      return List.of(coverage(), coat.paint(), covered);
     }
 
     @Override
@@ -98,42 +157,41 @@ final class CoatBrush {
 
     @Override
     public boolean field(Canvas canvas, Box area) {
-      switch (coat.paint()) {
-        case Solid solid -> {
-          try (Paint paint = new Paint().setColor(solid.colour().argb())) {
-            canvas.drawRect(rect(area), paint);
-          }
-        }
-        case Gradient gradient -> {
-          if (gradient.fit() != PaintFit.LAYER) {
-            return false;
-          }
-          Box box = shape.parts(PaintFit.LAYER).getFirst().box();
-          try (Shader shader = Shades.of(gradient, box);
-              Paint paint = new Paint().setShader(shader)) {
-            canvas.drawRect(rect(area), paint);
-          }
-        }
+      return coat.isInPlace()
+          && switch (coat.paint()) {
+            case Solid solid -> {
+              try (Paint paint = new Paint().setColor(solid.colour().argb())) {
+                canvas.drawRect(rect(area), paint);
+              }
+              yield true;
+            }
+            case Gradient gradient ->
+                gradient.fit() == PaintFit.LAYER
+                    && fieldOf(canvas, area, Shades.of(gradient, middle()));
+            case Pattern pattern ->
+                pattern.fit() == PaintFit.LAYER
+                    && fieldOf(canvas, area, Tiles.of(pattern, middle(), Grid.of(canvas).scale()));
+          };
+    }
+
+    private Box middle() {
+      return shape.parts(PaintFit.LAYER).getFirst().box();
+    }
+
+    private static boolean fieldOf(Canvas canvas, Box area, Shader owned) {
+      try (owned;
+          Paint paint = new Paint().setShader(owned)) {
+        canvas.drawRect(rect(area), paint);
       }
       return true;
     }
 
     @Override
     public void paint(Canvas canvas) {
-      switch (coat.paint()) {
-        case Solid solid -> {
-          try (Paint paint = new Paint().setColor(solid.colour().argb())) {
-            Stencil.draw(canvas, coat.shape(), shape, paint, covered);
-          }
-        }
-        case Gradient gradient -> {
-          for (Stencil.Part part : shape.parts(gradient.fit())) {
-            try (Shader shader = Shades.of(gradient, part.box());
-                Paint paint = new Paint().setShader(shader)) {
-              Stencil.draw(canvas, coat.shape(), part.shape(), paint, covered);
-            }
-          }
-        }
+      Steps steps = new Steps(coat);
+      for (int copy : steps.fromBelow()) {
+        Coat plain = steps.plain(copy);
+        steps.draw(canvas, copy, shape, part -> once(canvas, plain, part, covered));
       }
     }
   }

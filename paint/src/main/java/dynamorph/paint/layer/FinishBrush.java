@@ -4,6 +4,7 @@ import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Effect;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.PaintFit;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
 import java.util.List;
@@ -39,6 +40,7 @@ final class FinishBrush {
   private static boolean covers(Coat coat) {
     return coat.shape() instanceof Coat.Fill fill
         && fill.offset() >= 0
+        && coat.pose().isNone()
         && coat.isOpaque()
         && coat.effects().stream().noneMatch(effect -> effect instanceof Effect.Blur);
   }
@@ -47,7 +49,10 @@ final class FinishBrush {
   private record Whole(Finish finish, Stencil.Shape shape) implements EffectBrush.Subject {
     @Override
     public Box reach() {
-      return Reach.of(shape.bounds(), new Finish(finish.coats(), List.of()));
+      return Reach.of(
+          shape.bounds(),
+          shape.parts(PaintFit.LAYER).getFirst().box(),
+          new Finish(finish.coats(), List.of()));
     }
 
     @Override

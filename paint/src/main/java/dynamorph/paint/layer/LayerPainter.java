@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Paints a layout in the looks of its layer, in points of the layout. Safe on any thread. */
 public final class LayerPainter {
@@ -27,7 +28,7 @@ public final class LayerPainter {
 
   /** Paints the plate and the letters. A fixed box hides the lines that do not fit. */
   public void paint(Canvas canvas, TextLayout layout, ResolvedLayer look) {
-    paintPlate(canvas, layout, look.plate());
+    paintPlate(canvas, layout, look);
     Rules.paint(canvas, layout, look, false);
     Outlines outlines = known.get(layout, _ -> new Outlines());
     List<Letters> all = new ArrayList<>();
@@ -61,17 +62,21 @@ public final class LayerPainter {
     Box bounds = letters;
     for (ResolvedLayer.ResolvedParagraph paragraph : look.paragraphs()) {
       for (var span : paragraph.spans()) {
-        bounds = bounds.with(Reach.of(letters, span.finish()));
+        bounds = bounds.with(Reach.of(letters, layout.content(), span.finish()));
       }
     }
-    return look.plate().coats().isEmpty()
-        ? bounds
-        : bounds.with(Reach.of(plateBox(layout, look.plate()), look.plate().finish()));
+    Box painted = bounds;
+    return plateBox(layout, look)
+        .map(plate -> Reach.of(plate, plate, look.plate().finish()))
+        .map(painted::with)
+        .orElse(painted);
   }
 
-  /** The box of the plate, in points of the layout. */
-  public static Box plateBox(TextLayout layout, Plate plate) {
-    return layout.content().grown(plate.paddingAcross(), plate.paddingAlong());
+  /** The box around the plate, in points of the layout, if there is one. */
+  public static Optional<Box> plateBox(TextLayout layout, ResolvedLayer look) {
+    return look.plate().coats().isEmpty()
+        ? Optional.empty()
+        : PlateForm.runs(layout, look).stream().flatMap(List::stream).reduce(Box::with);
   }
 
   private static Box measure(TextLayout layout) {
@@ -101,11 +106,16 @@ public final class LayerPainter {
     return groups;
   }
 
-  private void paintPlate(Canvas canvas, TextLayout layout, Plate plate) {
+  private void paintPlate(Canvas canvas, TextLayout layout, ResolvedLayer look) {
+    Plate plate = look.plate();
     if (plate.coats().isEmpty()) {
       return;
     }
-    try (Stencil.Shape shape = PathShape.box(plateBox(layout, plate), plate.radius(), planes)) {
+    List<List<Box>> runs = PlateForm.runs(layout, look);
+    if (runs.isEmpty()) {
+      return;
+    }
+    try (Stencil.Shape shape = PathShape.plate(runs, plate.corners(), planes)) {
       FinishBrush.paint(canvas, plate.finish(), shape);
     }
   }

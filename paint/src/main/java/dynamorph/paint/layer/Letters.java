@@ -13,6 +13,7 @@ import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.TextBlob;
 import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,6 +38,7 @@ final class Letters implements Stencil.Shape {
   private final Planes planes;
   private final Ink ink;
   private final List<Stencil.Shape> parts = new ArrayList<>();
+  private final Map<PaintFit, List<Stencil.Part>> partings = new EnumMap<>(PaintFit.class);
   private Box bounds;
 
   Letters(Finish finish, List<Piece> pieces, TextLayout layout, Outlines outlines, Planes planes) {
@@ -111,6 +113,15 @@ final class Letters implements Stencil.Shape {
 
   @Override
   public List<Stencil.Part> parts(PaintFit fit) {
+    List<Stencil.Part> parted = partings.get(fit);
+    if (parted == null) {
+      parted = parted(fit);
+      partings.put(fit, parted);
+    }
+    return parted;
+  }
+
+  private List<Stencil.Part> parted(PaintFit fit) {
     return switch (fit) {
       case LAYER -> List.of(new Stencil.Part(this, layout.content()));
       case PARAGRAPH -> byLine(Line::paragraph);

@@ -1,25 +1,29 @@
 package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Coat;
+import dynamorph.model.cascade.Plate;
 import dynamorph.model.value.PaintFit;
 import dynamorph.paint.geometry.Edges;
+import dynamorph.paint.geometry.JoinedBoxes;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
-import io.github.humbleui.types.RRect;
 import io.github.humbleui.types.Rect;
+import java.util.ArrayList;
 import java.util.List;
 
-/** A path as a shape of one part: a plate, or a single glyph. Close it after use. */
+/** A path as a shape: a plate, or a single glyph. Close it after use. */
 final class PathShape implements Stencil.Shape {
   private final Path path;
   private final Box bounds;
   private final Object identity;
   private final Planes planes;
+  private final List<PathShape> parts;
 
-  private PathShape(Path path, Box bounds, Object identity, Planes planes) {
+  private PathShape(Path path, Box bounds, Object identity, Planes planes, List<PathShape> parts) {
+    this.parts = List.copyOf(parts);
     this.path = path;
     this.bounds = bounds;
     this.identity = identity;
@@ -27,16 +31,26 @@ final class PathShape implements Stencil.Shape {
   }
 
   /**
-   * A rounded box.
+   * A plate.
    *
-   * @param radius of its corners in points, as far as the box has room for it
+   * @param runs its boxes, in runs of those that are one
    */
-  static PathShape box(Box box, double radius, Planes planes) {
-    float most = (float) Math.min(radius, Math.min(box.width(), box.height()) / 2);
-    RRect rounded =
-        RRect.makeXYWH(
-            (float) box.x(), (float) box.y(), (float) box.width(), (float) box.height(), most);
-    return new PathShape(Path.makeRRect(rounded), box, rounded, planes);
+  static PathShape plate(List<List<Box>> runs, Plate.Corners corners, Planes planes) {
+    List<PathShape> parts = new ArrayList<>();
+    for (List<Box> run : runs) {
+      Box bounds = run.stream().reduce(Box::with).orElseThrow();
+      Object identity = List.of(run, corners);
+      parts.add(
+          new PathShape(JoinedBoxes.outline(run, corners), bounds, identity, planes, List.of()));
+    }
+    if (parts.size() == 1) {
+      return parts.getFirst();
+    }
+    try (PathBuilder all = new PathBuilder()) {
+      parts.forEach(part -> all.addPath(part.path));
+      Box bounds = parts.stream().map(PathShape::bounds).reduce(Box::with).orElse(Box.EMPTY);
+      return new PathShape(all.detach(), bounds, List.of(runs, corners), planes, parts);
+    }
   }
 
   /** A shape of its own from a path that is closed by someone else. */
@@ -44,7 +58,7 @@ final class PathShape implements Stencil.Shape {
     Rect rect = path.computeTightBounds();
     Box bounds = new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
     try (PathBuilder builder = new PathBuilder(path)) {
-      return new PathShape(builder.detach(), bounds, new Object(), planes);
+      return new PathShape(builder.detach(), bounds, new Object(), planes, List.of());
     }
   }
 
@@ -70,7 +84,9 @@ final class PathShape implements Stencil.Shape {
 
   @Override
   public List<Stencil.Part> parts(PaintFit fit) {
-    return List.of(new Stencil.Part(this, bounds));
+    return fit == PaintFit.LAYER || parts.isEmpty()
+        ? List.of(new Stencil.Part(this, bounds))
+        : parts.stream().map(part -> new Stencil.Part(part, part.bounds)).toList();
   }
 
   @Override
@@ -91,5 +107,6 @@ final class PathShape implements Stencil.Shape {
   @Override
   public void close() {
     path.close();
+    parts.forEach(PathShape::close);
   }
 }

@@ -10,11 +10,15 @@ import java.util.List;
 final class Reach {
   private Reach() {}
 
-  static Box of(Box shape, Finish finish) {
+  /**
+   * @param shape the box around what is painted on
+   * @param middle the box about whose middle coats are turned
+   */
+  static Box of(Box shape, Box middle, Finish finish) {
     Box reach = shape;
     for (Coat coat : finish.coats()) {
-      double outset = coat.shape().outset() + outset(coat.effects());
-      reach = reach.with(shape.grown(outset, outset));
+      double outset = outset(coat.effects());
+      reach = reach.with(new Steps(coat).reach(shape, middle).grown(outset, outset));
     }
     double outset = outset(finish.effects());
     return reach.grown(outset, outset);

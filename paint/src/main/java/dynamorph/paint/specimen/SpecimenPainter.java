@@ -64,8 +64,7 @@ public final class SpecimenPainter {
     double factor = shownSize(size) / size;
     Box content = layout.content();
     double middle = (content.y() + content.bottom()) / 2;
-    boolean onePlate = !look.plate().coats().isEmpty();
-    double left = onePlate ? look.plate().paddingAcross() : 0;
+    double left = look.plate().coats().isEmpty() ? 0 : look.plate().padding().left();
     return draw(
         width,
         height,

@@ -6,6 +6,7 @@ import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Effect;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Paint.Solid;
+import dynamorph.model.cascade.Plate;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.DashFit;
 import dynamorph.model.value.GlowFrom;
@@ -37,7 +38,7 @@ class EffectsTest {
   private static final float EDGE_STEP = 16.5f;
 
   private static Coat coat(Coat.Shape shape, Rgba colour, Effect... effects) {
-    return new Coat(shape, new Solid(colour), 1, BlendMode.NORMAL, List.of(effects));
+    return Coat.inPlace(shape, new Solid(colour), 1, BlendMode.NORMAL, List.of(effects));
   }
 
   private static Coat.Stroke stroke(double width, StrokePosition position) {
@@ -45,7 +46,8 @@ class EffectsTest {
   }
 
   private static Stencil.Shape box() {
-    return PathShape.box(new Box(40.3, 45.6, 70.5, 50.2), 12, new Planes());
+    return PathShape.plate(
+        List.of(List.of(new Box(40.3, 45.6, 70.5, 50.2))), Plate.Corners.all(12), new Planes());
   }
 
   private static Pixels painted(Finish finish) {
@@ -195,7 +197,7 @@ class EffectsTest {
   @Test
   void opacityCountsOnceForACoatAndItsEffects() {
     Effect glow = new Effect.OuterGlow(BLACK, BlendMode.NORMAL, 0, 5, false);
-    Coat half = new Coat(FILL, new Solid(BLACK), 0.5, BlendMode.NORMAL, List.of(glow));
+    Coat half = Coat.inPlace(FILL, new Solid(BLACK), 0.5, BlendMode.NORMAL, List.of(glow));
     Pixels pixels = painted(half);
     assertThat(pixels.argb(75, 42) >>> 24).as("in the glow").isBetween(126, 129);
     assertThat(pixels.argb(75, 70) >>> 24).as("over the glow").isBetween(190, 193);

@@ -22,6 +22,7 @@ import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
@@ -90,6 +91,8 @@ class EveryPropertyTest {
           "hyphenate-last",
           "hyphen-cost",
           "kind",
+          "tile-image",
+          "plate-least-width",
           "name");
 
   /** What a property of a coat needs beside it to be seen. */
@@ -101,6 +104,19 @@ class EveryPropertyTest {
           linear;
       case "centre-across" -> none.with(Properties.COAT_PAINT.at(RIM), PaintKind.RADIAL);
       case "repeat" -> linear.with(Properties.GRADIENT_SCALE.at(RIM), 20.0);
+      case String own when own.startsWith("tile") ->
+          none.with(Properties.COAT_PAINT.at(RIM), PaintKind.PATTERN)
+              .with(
+                  Properties.TILE.at(RIM),
+                  own.equals("tile-image") ? PatternTile.IMAGE : PatternTile.HATCH);
+      case "about" -> none.with(Properties.COAT_TURN.at(RIM), 20.0);
+      case "step-across", "step-down", "step-scale", "step-turn", "last-opacity" ->
+          none.with(Properties.COPIES.at(RIM), 3.0);
+      case "colours-stepped" ->
+          none.with(Properties.COPIES.at(RIM), 3.0)
+              .with(Properties.LAST_COLOUR.at(RIM), Colour.hex("#00ff00"));
+      case "last-colour" ->
+          none.with(Properties.COPIES.at(RIM), 3.0).with(Properties.COLOURS_STEPPED.at(RIM), true);
       case "cap", "dash-phase", "dash-fit" ->
           none.with(Properties.DASHES.at(RIM), Dashes.parse("1.3 pt, 0.9 pt"));
       default -> none;
@@ -143,7 +159,7 @@ class EveryPropertyTest {
       case "slashed-zero" -> none.with(Properties.FONT_FAMILY, "Source Sans 3");
       case "last-line", "breaker" -> justified;
       case "word-space-most" -> justified.with(Properties.LETTER_MOST, 5.0);
-      case "plate-padding-across", "plate-padding-along", "plate-radius" ->
+      case String own when own.startsWith("plate-") ->
           none.with(Properties.COAT_KIND.at(GROUND), CoatKind.FILL)
               .with(Properties.COAT_COLOUR.at(GROUND), Colour.hex("#ddccaa"));
       case "shrink-to" ->
@@ -246,6 +262,8 @@ class EveryPropertyTest {
       case "tab-stops" -> List.of("90 end '.'", "80, 95 decimal");
       case "name" -> List.of("", "Copper rim");
       case "stops" -> List.of("#fbe6a2 0%, #7a4a1e 100%", "#0000ff 50% / 20%");
+      case "plate-padding", "plate-radius" -> List.of("3 pt", "0 pt, 0.4 em, 90 pt, 2 pt");
+      case "tile-image" -> List.of("", "no-such.png");
       case "dashes" -> List.of("1 pt, 1 pt", "0 pt, 0.2 em, 3 pt", "0.0001 pt");
       case "fallback-fonts" -> List.of("Arab: Source Sans 3, Amiri");
       default -> throw new AssertionError("no sample for " + id);

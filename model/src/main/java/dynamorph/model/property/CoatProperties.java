@@ -1,7 +1,6 @@
 package dynamorph.model.property;
 
 import static dynamorph.model.property.Registry.coat;
-import static dynamorph.model.property.Registry.effect;
 
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.CoatKind;
@@ -9,25 +8,24 @@ import dynamorph.model.value.Colour;
 import dynamorph.model.value.ColourMixing;
 import dynamorph.model.value.DashFit;
 import dynamorph.model.value.Dashes;
-import dynamorph.model.value.EffectKind;
-import dynamorph.model.value.GlowFrom;
 import dynamorph.model.value.GradientRepeat;
 import dynamorph.model.value.GradientStops;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.PaintFit;
 import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
 
 /**
- * The properties of coats and effects. A coat is itself nothing but values under its address: it is
- * there when its {@link #COAT_KIND} is set by any level, so a narrower level can insert a coat,
- * patch one parameter of an inherited one, hide it ({@link #COAT_SHOWN}), take it away ({@link
- * #COAT_REMOVED}) or move it ({@link #COAT_ORDER}). The same holds for effects.
+ * The properties of coats. A coat is itself nothing but values under its address: it is there when
+ * its {@link #COAT_KIND} is set by any level, so a narrower level can insert a coat, patch one
+ * parameter of an inherited one, hide it ({@link #COAT_SHOWN}), take it away ({@link
+ * #COAT_REMOVED}) or move it ({@link #COAT_ORDER}).
  */
-public abstract sealed class FinishProperties extends ParagraphProperties permits Properties {
+public abstract sealed class CoatProperties extends ParagraphProperties permits EffectProperties {
   public static final Property<CoatKind> COAT_KIND =
       coat(
           "kind",
@@ -73,14 +71,14 @@ public abstract sealed class FinishProperties extends ParagraphProperties permit
           "Paint",
           new ValueType.Choice<>(PaintKind.class),
           PaintKind.SOLID,
-          "One colour, or a gradient.");
+          "One colour, a gradient or a pattern.");
   public static final Property<Colour> COAT_COLOUR =
       coat(
           "colour",
           "Colour",
           new ValueType.Colours(),
           Colour.of(Rgba.BLACK),
-          "What a solid coat is painted with.");
+          "What a solid coat, or the marks of a pattern, are painted with.");
   public static final Property<GradientStops> GRADIENT_STOPS =
       coat(
           "stops",
@@ -140,7 +138,7 @@ public abstract sealed class FinishProperties extends ParagraphProperties permit
           "Fitted to",
           new ValueType.Choice<>(PaintFit.class),
           PaintFit.LAYER,
-          "What a gradient is fitted to.");
+          "What a gradient is fitted to, or a pattern begins at.");
   public static final Property<ColourMixing> COLOUR_MIXING =
       coat(
           "mixing",
@@ -148,6 +146,62 @@ public abstract sealed class FinishProperties extends ParagraphProperties permit
           new ValueType.Choice<>(ColourMixing.class),
           ColourMixing.OKLAB,
           "The space in which colours between stops are mixed.");
+  public static final Property<PatternTile> TILE =
+      coat(
+          "tile",
+          "Tile",
+          new ValueType.Choice<>(PatternTile.class),
+          PatternTile.DOTS,
+          "What is repeated in a pattern.");
+  public static final Property<Length> TILE_SIZE =
+      coat(
+          "tile-size",
+          "Tile size",
+          new ValueType.Lengths(0.001, 10_000),
+          Length.em(0.1),
+          "How far a tile is from the next, or how wide an image is.");
+  public static final Property<Double> TILE_WEIGHT =
+      coat(
+          "tile-weight",
+          "Weight",
+          new ValueType.Number(0, 100, "%"),
+          50.0,
+          "How much of a tile its mark takes up.");
+  public static final Property<Double> TILE_ANGLE =
+      coat(
+          "tile-angle",
+          "Tile angle",
+          new ValueType.Number(-3600, 3600, "\u00b0"),
+          0.0,
+          "How far a pattern is turned clockwise.");
+  public static final Property<Length> TILE_ACROSS =
+      coat(
+          "tile-across",
+          "Tiles across",
+          Registry.SIGNED_LENGTH,
+          Length.ZERO,
+          "How far a pattern is moved to the right.");
+  public static final Property<Length> TILE_DOWN =
+      coat(
+          "tile-down",
+          "Tiles down",
+          Registry.SIGNED_LENGTH,
+          Length.ZERO,
+          "How far a pattern is moved downwards.");
+  public static final Property<Colour> TILE_GROUND =
+      coat(
+          "tile-ground",
+          "Ground",
+          new ValueType.Colours(),
+          Colour.hex("#00000000"),
+          "What lies between the marks of a pattern.");
+  public static final Property<String> TILE_IMAGE =
+      coat(
+          "tile-image",
+          "Image",
+          new ValueType.Written<>(String.class, String::strip, "^.*$", "the name of an image"),
+          "",
+          "The image of the project that is repeated.");
   public static final Property<Length> COAT_OFFSET =
       coat(
           "offset",
@@ -215,147 +269,104 @@ public abstract sealed class FinishProperties extends ParagraphProperties permit
           new ValueType.Choice<>(DashFit.class),
           DashFit.EXACT,
           "Whether dashes keep their lengths, go evenly around, or lie on the corners.");
-
-  public static final Property<EffectKind> EFFECT_KIND =
-      effect(
-          "kind",
-          "Kind",
-          new ValueType.Choice<>(EffectKind.class),
-          EffectKind.DROP_SHADOW,
-          "What the effect is; setting it inserts the effect.");
-  public static final Property<String> EFFECT_NAME =
-      effect(
-          "name",
-          "Name",
-          new ValueType.Written<>(String.class, String::strip, "^.*$", "a name"),
-          "",
-          "What the effect is called; without a name it is called after what it does.");
-  public static final Property<Double> EFFECT_ORDER =
-      effect(
-          "order",
-          "Order",
-          new ValueType.Number(-1e6, 1e6, ""),
-          0.0,
-          "Effects are painted from the lowest number to the highest.");
-  public static final Property<Boolean> EFFECT_SHOWN =
-      effect("shown", "Shown", new ValueType.Flag(), true, "Whether the effect is painted.");
-  public static final Property<Boolean> EFFECT_REMOVED =
-      effect("removed", "Removed", new ValueType.Flag(), false, "Takes an inherited effect away.");
-  public static final Property<Colour> EFFECT_COLOUR =
-      effect(
-          "colour",
-          "Colour",
-          new ValueType.Colours(),
-          Colour.of(Rgba.BLACK),
-          "Colour of a shadow or glow.");
-  public static final Property<Double> EFFECT_OPACITY =
-      effect(
-          "opacity",
-          "Opacity",
-          new ValueType.Number(0, 1, ""),
-          0.4,
-          "From 0, unseen, to 1, solid.");
-  public static final Property<BlendMode> EFFECT_BLEND =
-      effect(
-          "blend",
-          "Blend",
-          new ValueType.Choice<>(BlendMode.class),
-          BlendMode.NORMAL,
-          "How a shadow or glow is mixed with what lies below it.");
-  public static final Property<Length> SHADOW_ACROSS =
-      effect(
+  public static final Property<Length> COAT_ACROSS =
+      coat(
           "across",
-          "Across",
-          Registry.SIGNED_LENGTH,
-          Length.em(0.03),
-          "Offset of a shadow to the right.");
-  public static final Property<Length> SHADOW_DOWN =
-      effect(
-          "down", "Down", Registry.SIGNED_LENGTH, Length.em(0.03), "Offset of a shadow downwards.");
-  public static final Property<Length> SHADOW_BLUR =
-      effect(
-          "blur",
-          "Blur",
-          new ValueType.Lengths(0, 10_000),
-          Length.em(0.03),
-          "Twice the standard deviation of the blur.");
-  public static final Property<Length> EFFECT_SPREAD =
-      effect(
-          "spread",
-          "Spread",
+          "Moved across",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
-          "How far a shadow or glow reaches before it is blurred.");
-  public static final Property<Boolean> SHADOW_KNOCKED_OUT =
-      effect(
-          "knocked-out",
-          "Knocked out",
+          "How far the coat is moved to the right.");
+  public static final Property<Length> COAT_DOWN =
+      coat(
+          "down",
+          "Moved down",
+          Registry.SIGNED_LENGTH,
+          Length.ZERO,
+          "How far the coat is moved downwards.");
+  public static final Property<Double> COAT_SCALE_ACROSS =
+      coat(
+          "scale-across",
+          "Scale across",
+          new ValueType.Number(-10_000, 10_000, "%"),
+          100.0,
+          "How wide the coat is drawn; negative mirrors it.");
+  public static final Property<Double> COAT_SCALE_DOWN =
+      coat(
+          "scale-down",
+          "Scale down",
+          new ValueType.Number(-10_000, 10_000, "%"),
+          100.0,
+          "How high the coat is drawn; negative mirrors it.");
+  public static final Property<Double> COAT_TURN =
+      coat(
+          "turn",
+          "Turned",
+          new ValueType.Number(-3600, 3600, "\u00b0"),
+          0.0,
+          "How far the coat is turned clockwise.");
+  public static final Property<PaintFit> TURNED_ABOUT =
+      coat(
+          "about",
+          "About",
+          new ValueType.Choice<>(PaintFit.class),
+          PaintFit.LAYER,
+          "About the middle of what it, and each of its copies, is scaled and turned.");
+  public static final Property<Double> COPIES =
+      coat(
+          "copies",
+          "Copies",
+          new ValueType.Number(0, 500, ""),
+          0.0,
+          "How many more times the coat is drawn, each below the one before and moved on by the step.");
+  public static final Property<Length> STEP_ACROSS =
+      coat(
+          "step-across",
+          "Step across",
+          Registry.SIGNED_LENGTH,
+          Length.em(0.01),
+          "How far each copy is moved to the right.");
+  public static final Property<Length> STEP_DOWN =
+      coat(
+          "step-down",
+          "Step down",
+          Registry.SIGNED_LENGTH,
+          Length.em(0.01),
+          "How far each copy is moved downwards.");
+  public static final Property<Double> STEP_SCALE =
+      coat(
+          "step-scale",
+          "Step scale",
+          new ValueType.Number(1, 1000, "%"),
+          100.0,
+          "How large each copy is, in parts of the one before.");
+  public static final Property<Double> STEP_TURN =
+      coat(
+          "step-turn",
+          "Step turn",
+          new ValueType.Number(-360, 360, "\u00b0"),
+          0.0,
+          "How far each copy is turned clockwise.");
+  public static final Property<Boolean> COLOURS_STEPPED =
+      coat(
+          "colours-stepped",
+          "Colours stepped",
           new ValueType.Flag(),
           false,
-          "Whether a drop shadow or outer glow is cut away beneath what casts it.");
-  public static final Property<GlowFrom> GLOW_FROM =
-      effect(
-          "from",
-          "Shines from",
-          new ValueType.Choice<>(GlowFrom.class),
-          GlowFrom.EDGE,
-          "Where an inner glow is strongest.");
-  public static final Property<Double> LIGHT_ANGLE =
-      effect(
-          "angle",
-          "Light from",
-          new ValueType.Number(-3600, 3600, "\u00b0"),
-          235.0,
-          "Where the light on a raised edge comes from: 0 is from the right, 90 from below.");
-  public static final Property<Double> LIGHT_HEIGHT =
-      effect(
-          "height",
-          "Height",
-          new ValueType.Number(0, 90, "\u00b0"),
-          40.0,
-          "How high that light stands over the surface.");
-  public static final Property<Length> EDGE_WIDTH =
-      effect(
-          "edge-width",
-          "Edge width",
-          new ValueType.Lengths(0, 10_000),
-          Length.em(0.04),
-          "How far a raised edge reaches inwards.");
-  public static final Property<Double> EDGE_DEPTH =
-      effect(
-          "depth",
-          "Depth",
-          new ValueType.Number(-10, 10, ""),
-          1.0,
-          "How steep a raised edge is; negative for a sunken one.");
-  public static final Property<Colour> LIGHT_COLOUR =
-      effect(
-          "light-colour",
-          "Light",
-          new ValueType.Colours(),
-          Colour.of(Rgba.WHITE),
-          "Colour of the lit side of a raised edge.");
-  public static final Property<BlendMode> LIGHT_BLEND =
-      effect(
-          "light-blend",
-          "Light blend",
-          new ValueType.Choice<>(BlendMode.class),
-          BlendMode.SCREEN,
-          "How that light is mixed.");
-  public static final Property<Colour> SHADE_COLOUR =
-      effect(
-          "shade-colour",
-          "Shade",
+          "Whether copies go over, step by step, into the last colour.");
+  public static final Property<Colour> LAST_COLOUR =
+      coat(
+          "last-colour",
+          "Last colour",
           new ValueType.Colours(),
           Colour.of(Rgba.BLACK),
-          "Colour of the other side.");
-  public static final Property<BlendMode> SHADE_BLEND =
-      effect(
-          "shade-blend",
-          "Shade blend",
-          new ValueType.Choice<>(BlendMode.class),
-          BlendMode.MULTIPLY,
-          "How that shade is mixed.");
+          "The colour of the last copy, if colours are stepped.");
+  public static final Property<Double> LAST_OPACITY =
+      coat(
+          "last-opacity",
+          "Last opacity",
+          new ValueType.Number(0, 1, ""),
+          1.0,
+          "How opaque the last copy is; those between are stepped.");
 
-  FinishProperties() {}
+  CoatProperties() {}
 }
