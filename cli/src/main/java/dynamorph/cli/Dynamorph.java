@@ -19,6 +19,7 @@ import picocli.CommandLine.HelpCommand;
       ApplyCommand.class,
       ValidateCommand.class,
       TypesetCommand.class,
+      SpecimenCommand.class,
       FontsCommand.class,
       DemoCommand.class,
       HelpCommand.class

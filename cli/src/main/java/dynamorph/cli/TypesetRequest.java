@@ -1,7 +1,6 @@
 package dynamorph.cli;
 
 import dynamorph.model.property.Properties;
-import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Breaker;
 import dynamorph.model.value.FontSize;
@@ -126,29 +125,13 @@ record TypesetRequest(
   }
 
   private static PropertySet style(JsonNode node) {
-    PropertySet values = PropertySet.EMPTY;
     if (node.isMissingNode()) {
-      return values;
+      return PropertySet.EMPTY;
     }
     if (!node.isObject()) {
       throw new IllegalArgumentException("style: expected an object of property values");
     }
-    for (var entry : node.properties()) {
-      values = decoded(values, Properties.key(entry.getKey()), entry.getValue());
-    }
-    return values;
-  }
-
-  private static <T> PropertySet decoded(PropertySet set, PropertyKey<T> key, JsonNode node) {
-    Object plain =
-        node.isNumber()
-            ? (Object) node.doubleValue()
-            : node.isBoolean() ? (Object) node.booleanValue() : node.stringValue("");
-    try {
-      return set.with(key, key.property().type().decode(plain));
-    } catch (IllegalArgumentException wrong) {
-      throw new IllegalArgumentException(key.path() + ": " + wrong.getMessage(), wrong);
-    }
+    return JsonValues.of(node);
   }
 
   private static TextDirection direction(String text) {

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
@@ -320,5 +321,76 @@ class CommandsTest {
     assertThat(answer.code()).isNotZero();
     assertThat(answer.err())
         .contains("demo.dmorph: assets/fonts/Bell.ttf: the font is empty (0 bytes)");
+  }
+
+  private String finish(String json) throws IOException {
+    Path file = folder.resolve("finish.json");
+    Files.writeString(file, json);
+    return file.toString();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"png", "pdf", "svg"})
+  void aSpecimenOfAFinishIsDrawnInEachForm(String form) throws IOException {
+    String finish =
+        finish(
+            """
+            {"font-family": "Anton", "finish/fill/colour": "#2255aa",
+             "finish/fill/cast/kind": "drop-shadow"}
+            """);
+    Answer answer =
+        run(
+            "specimen",
+            "--finish",
+            finish,
+            "--text",
+            "Hour",
+            "--size",
+            "40",
+            "--scale",
+            "2",
+            "-o",
+            path("specimen." + form));
+    assertThat(answer.code()).isZero();
+    byte[] bytes = Files.readAllBytes(folder.resolve("specimen." + form));
+    String start = new String(bytes, 0, 5, java.nio.charset.StandardCharsets.ISO_8859_1);
+    assertThat(start)
+        .isEqualTo(Map.of("png", "\u0089PNG\r", "pdf", "%PDF-", "svg", "<?xml").get(form));
+    assertThat(answer.err().contains("drop shadow of a fill of the letters"))
+        .as("what is kept as pixels is listed")
+        .isEqualTo(!form.equals("png"));
+  }
+
+  @Test
+  void theOutlineOfASpecimenHasNoPixels() throws IOException {
+    String finish = finish("{\"finish/fill/cast/kind\": \"drop-shadow\"}");
+    Answer answer =
+        run("specimen", "--finish", finish, "--text", "Hour", "--outline", "-o", path("o.svg"));
+    assertThat(answer.code()).isZero();
+    assertThat(answer.err()).isEmpty();
+    assertThat(Files.readString(folder.resolve("o.svg")))
+        .contains("stroke-width")
+        .doesNotContain("<image");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "{\"finish/rim/width\": \"wide\"} | finish/rim/width",
+        "{\"finish/rim/widht\": \"3 pt\"} | did you mean",
+        "{\"finish/fill/colour\": \"swatch:copper\"} | swatches belong to a project",
+        "{\"finish/rim/width\": | line 1",
+        "{\"finish/rim/opacity\": NaN} | line 1",
+        "{\"finish/rim/width\": \"1e9 pt\"} | a length from 0 to 10000",
+        "[] | expected an object"
+      })
+  void aFinishThatIsWrongIsRefusedWithTheReasonAndNothingIsWritten(String given)
+      throws IOException {
+    String[] parts = given.split(" \\| ");
+    Answer answer =
+        run("specimen", "--finish", finish(parts[0]), "--text", "Hour", "-o", path("no.png"));
+    assertThat(answer.code()).isNotZero();
+    assertThat(answer.err()).contains(parts[1]);
+    assertThat(folder.resolve("no.png")).doesNotExist();
   }
 }

@@ -31,7 +31,14 @@ public final class ProjectSchema {
     files.put("project.schema.json", json.writeValueAsString(project()) + "\n");
     files.put("styles.schema.json", json.writeValueAsString(styles()) + "\n");
     files.put("artboard.schema.json", json.writeValueAsString(artboard()) + "\n");
+    files.put("finish.schema.json", json.writeValueAsString(finish()) + "\n");
     return files;
+  }
+
+  /** A finish in a file of its own, which may say something about the letters too. */
+  private static ObjectNode finish() {
+    return document("A finish for the command line: the values of a style, without swatches.")
+        .setAll(properties());
   }
 
   private static ObjectNode header() {

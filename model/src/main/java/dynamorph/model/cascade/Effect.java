@@ -14,6 +14,33 @@ public sealed interface Effect {
     return this instanceof DropShadow || this instanceof OuterGlow;
   }
 
+  /** The same effect laid over what lies below it without mixing. */
+  default Effect unmixed() {
+    return switch (this) {
+      case DropShadow shadow ->
+          new DropShadow(
+              shadow.colour,
+              BlendMode.NORMAL,
+              shadow.across,
+              shadow.down,
+              shadow.blur,
+              shadow.spread,
+              shadow.knockedOut);
+      case OuterGlow glow ->
+          new OuterGlow(glow.colour, BlendMode.NORMAL, glow.blur, glow.spread, glow.knockedOut);
+      case InnerShadow _, InnerGlow _, Blur _, RaisedEdge _ -> this;
+    };
+  }
+
+  /** How it is mixed with what lies below, if it lies below what it belongs to. */
+  default BlendMode blendBelow() {
+    return switch (this) {
+      case DropShadow shadow -> shadow.blend;
+      case OuterGlow glow -> glow.blend;
+      case InnerShadow _, InnerGlow _, Blur _, RaisedEdge _ -> BlendMode.NORMAL;
+    };
+  }
+
   /**
    * A shadow on what lies below.
    *

@@ -57,6 +57,27 @@ public final class DashLine {
     }
   }
 
+  /** The middles of all dashes that {@link #along} lays, unless they are too many to be told. */
+  public static List<Point> middles(Path path, Coat.Dashing dashing) {
+    List<Point> middles = new ArrayList<>();
+    for (Contour contour : contours(path)) {
+      try (Path line = contour.path;
+          PathMeasure measure = new PathMeasure(line, false, PRECISION)) {
+        double length = measure.getLength();
+        if (length / dashing.period() <= MOST_REPEATS) {
+          for (Dash dash : dashes(length, contour.closed, corners(contour, dashing), dashing)) {
+            double at = contour.closed ? dash.middle() % length : dash.middle();
+            Point point = measure.getPosition((float) at);
+            if (point != null) {
+              middles.add(point);
+            }
+          }
+        }
+      }
+    }
+    return middles;
+  }
+
   private static List<Double> corners(Contour contour, Coat.Dashing dashing) {
     return dashing.fit() == DashFit.CORNERS ? contour.corners() : List.of();
   }

@@ -41,7 +41,7 @@ public final class Edges {
     if (distance == 0) {
       return united(shape);
     }
-    try (Path along = stroked(shape, 2 * Math.abs(distance), corner)) {
+    try (Path along = stroked(shape, 2 * Math.abs(distance), corner, StrokeCap.BUTT)) {
       return combined(shape, along, distance > 0 ? PathOp.UNION : PathOp.DIFFERENCE);
     }
   }
@@ -56,10 +56,11 @@ public final class Edges {
     return combined(one, other, PathOp.UNION);
   }
 
-  private static Path stroked(Path shape, double width, Coat.Corner corner) {
+  /** The area that a stroke along a path covers. The caller closes it. */
+  public static Path stroked(Path shape, double width, Coat.Corner corner, StrokeCap cap) {
     try (Paint paint = new Paint();
         PathBuilder builder = new PathBuilder()) {
-      setStroke(paint, width, corner, StrokeCap.BUTT);
+      setStroke(paint, width, corner, cap);
       shape.fillWithPaint(paint, builder, PRECISION);
       return builder.detach();
     }

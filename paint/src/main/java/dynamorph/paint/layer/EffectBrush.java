@@ -18,6 +18,7 @@ import io.github.humbleui.skija.Pixmap;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.IRect;
 import java.nio.ByteBuffer;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -102,6 +103,27 @@ final class EffectBrush {
       brush.below(effects);
       brush.body(effects);
     }
+  }
+
+  /**
+   * Paints one of the shadows and glows below something, alone and without mixing.
+   *
+   * @param index of it among the effects
+   */
+  static void paintBelow(Canvas canvas, Subject subject, List<Effect> effects, int index) {
+    List<Effect> own = new ArrayList<>();
+    for (Effect effect : effects.subList(0, index)) {
+      if (effect instanceof Effect.Blur) {
+        own.add(effect);
+      }
+    }
+    own.add(effects.get(index).unmixed());
+    new EffectBrush(canvas, subject, 1, BlendMode.NORMAL).below(own);
+  }
+
+  /** Paints something with what the effects do inside it, opaque and without mixing. */
+  static void paintBody(Canvas canvas, Subject subject, List<Effect> effects) {
+    new EffectBrush(canvas, subject, 1, BlendMode.NORMAL).body(effects);
   }
 
   // --- below

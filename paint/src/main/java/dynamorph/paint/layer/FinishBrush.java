@@ -45,7 +45,11 @@ final class FinishBrush {
         && coat.effects().stream().noneMatch(effect -> effect instanceof Effect.Blur);
   }
 
-  /** All coats of a finish together. */
+  /** All coats of a finish together, as something with effects. */
+  static EffectBrush.Subject whole(Finish finish, Stencil.Shape shape) {
+    return new Whole(finish, shape);
+  }
+
   private record Whole(Finish finish, Stencil.Shape shape) implements EffectBrush.Subject {
     @Override
     public Box reach() {

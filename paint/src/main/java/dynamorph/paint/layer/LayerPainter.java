@@ -92,7 +92,8 @@ public final class LayerPainter {
     return bounds == null ? Box.EMPTY : bounds;
   }
 
-  private static Map<Finish, List<Letters.Piece>> groups(TextLayout layout, ResolvedLayer look) {
+  /** The letters by the finish they have, in the order in which they are first met. */
+  static Map<Finish, List<Letters.Piece>> groups(TextLayout layout, ResolvedLayer look) {
     Map<Finish, List<Letters.Piece>> groups = new LinkedHashMap<>();
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {

@@ -24,7 +24,8 @@ final class Reach {
     return reach.grown(outset, outset);
   }
 
-  private static double outset(List<Effect> effects) {
+  /** How far effects reach beyond what they belong to, in points. */
+  static double outset(List<Effect> effects) {
     double blurred = 0;
     double reach = 0;
     for (Effect effect : effects) {

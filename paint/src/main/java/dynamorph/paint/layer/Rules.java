@@ -33,12 +33,16 @@ final class Rules {
     return lines.any() && lines.colour().isEmpty() ? all(placed, lines) : List.of();
   }
 
+  /** A line that has its own colour. */
+  record Coloured(Rect rect, Rgba colour) {}
+
   /**
-   * Paints lines that have their own colour.
+   * The lines that have their own colour.
    *
    * @param through whether the lines through letters are wanted, or the others
    */
-  static void paint(Canvas canvas, TextLayout layout, ResolvedLayer look, boolean through) {
+  static List<Coloured> coloured(TextLayout layout, ResolvedLayer look, boolean through) {
+    List<Coloured> coloured = new ArrayList<>();
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {
         LetterLines lines = look.paragraphs().get(line.paragraph()).spans().get(run.span()).lines();
@@ -52,15 +56,20 @@ final class Rules {
                   lines.width(),
                   lines.skipsInk(),
                   lines.colour());
-          paint(canvas, all(new Ink.Placed(run, line), wanted), lines.colour().get());
+          all(new Ink.Placed(run, line), wanted)
+              .forEach(rect -> coloured.add(new Coloured(rect, lines.colour().get())));
         }
       }
     }
+    return coloured;
   }
 
-  private static void paint(Canvas canvas, List<Rect> rects, Rgba colour) {
-    try (Paint paint = new Paint().setAntiAlias(true).setColor(colour.argb())) {
-      rects.forEach(rect -> canvas.drawRect(rect, paint));
+  /** Paints the lines that have their own colour. */
+  static void paint(Canvas canvas, TextLayout layout, ResolvedLayer look, boolean through) {
+    for (Coloured line : coloured(layout, look, through)) {
+      try (Paint paint = new Paint().setAntiAlias(true).setColor(line.colour().argb())) {
+        canvas.drawRect(line.rect(), paint);
+      }
     }
   }
 

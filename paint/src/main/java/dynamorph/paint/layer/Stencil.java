@@ -96,12 +96,36 @@ final class Stencil {
         yield new Coat.Stroke(
             width,
             dynamorph.model.value.StrokePosition.CENTRE,
-            (stroke.inner() + stroke.outer()) / 2,
+            middle(stroke),
             dots || stroke.dashing().isSolid() ? ROUND : stroke.corner(),
             stroke.cap(),
             stroke.dashing());
       }
     };
+  }
+
+  /** The area that a coat covers, as a path to be filled. The caller closes it. */
+  static Path area(Coat.Shape coat, Shape shape) {
+    return switch (coat) {
+      case Coat.Fill fill -> shape.moved(fill.offset(), fill.corner());
+      case Coat.Stroke stroke when stroke.width() == 0 -> new Path();
+      case Coat.Stroke stroke when !stroke.dashing().isSolid() -> {
+        try (Path line = shape.moved(middle(stroke), stroke.corner());
+            Path dashes = DashLine.along(line, stroke.dashing())) {
+          yield Edges.stroked(dashes, stroke.width(), stroke.corner(), stroke.cap());
+        }
+      }
+      case Coat.Stroke stroke -> {
+        try (Path outer = shape.moved(stroke.outer(), stroke.corner());
+            Path inner = shape.moved(stroke.inner(), stroke.corner())) {
+          yield Edges.difference(outer, inner);
+        }
+      }
+    };
+  }
+
+  private static double middle(Coat.Stroke stroke) {
+    return (stroke.inner() + stroke.outer()) / 2;
   }
 
   private static void drawPath(Canvas canvas, Path owned, Paint paint) {
@@ -119,8 +143,7 @@ final class Stencil {
   }
 
   private static void dashed(Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint) {
-    double middle = (stroke.inner() + stroke.outer()) / 2;
-    try (Path line = shape.moved(middle, stroke.corner());
+    try (Path line = shape.moved(middle(stroke), stroke.corner());
         Path dashes = DashLine.along(line, stroke.dashing())) {
       Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
       canvas.drawPath(dashes, paint);

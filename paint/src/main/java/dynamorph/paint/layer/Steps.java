@@ -67,15 +67,23 @@ record Steps(Coat coat) {
     };
   }
 
-  /** Lets something be drawn where a copy of the coat lies on a shape, part by part if needed. */
-  void draw(Canvas canvas, int copy, Stencil.Shape shape, Consumer<Stencil.Shape> drawing) {
+  /** A part of a shape, and where a copy of the coat on it lies. */
+  record Place(Stencil.Shape shape, Matrix33 matrix) {}
+
+  /** Where a copy of the coat lies on a shape, part by part if each has a middle of its own. */
+  List<Place> places(int copy, Stencil.Shape shape) {
     boolean moved = coat.pose().isMoved() && (copy == 0 || coat.copies().areMoved());
     List<Stencil.Part> parts =
         moved ? List.of(new Stencil.Part(shape, Box.EMPTY)) : shape.parts(coat.pose().about());
-    for (Stencil.Part part : parts) {
+    return parts.stream().map(part -> new Place(part.shape(), matrix(copy, part.box()))).toList();
+  }
+
+  /** Lets something be drawn where a copy of the coat lies on a shape. */
+  void draw(Canvas canvas, int copy, Stencil.Shape shape, Consumer<Stencil.Shape> drawing) {
+    for (Place place : places(copy, shape)) {
       canvas.save();
-      canvas.concat(matrix(copy, part.box()));
-      drawing.accept(part.shape());
+      canvas.concat(place.matrix);
+      drawing.accept(place.shape);
       canvas.restore();
     }
   }

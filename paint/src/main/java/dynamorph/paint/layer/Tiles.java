@@ -3,9 +3,14 @@ package dynamorph.paint.layer;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.model.Asset;
+import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Paint.Pattern;
 import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.StrokeCap;
+import dynamorph.model.value.StrokeJoin;
+import dynamorph.paint.artwork.AreaPaint;
+import dynamorph.paint.geometry.Edges;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.FilterMipmap;
@@ -14,8 +19,11 @@ import io.github.humbleui.skija.FilterTileMode;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.MipmapMode;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.RuntimeEffect;
 import io.github.humbleui.skija.Shader;
+import io.github.humbleui.types.Rect;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.EnumMap;
@@ -151,6 +159,98 @@ final class Tiles {
             (float) (box.x() + pattern.across()), (float) (box.y() + pattern.down()))
         .makeConcat(Matrix33.makeRotate((float) pattern.angle()))
         .makeConcat(Matrix33.makeScale((float) unit));
+  }
+
+  /**
+   * A pattern as a form that is repeated.
+   *
+   * @return empty where there is no such form: grain has no order
+   */
+  static Optional<AreaPaint> repeated(Pattern pattern, Box box) {
+    if (pattern.tile() == PatternTile.GRAIN) {
+      return Optional.empty();
+    }
+    if (pattern.tile() == PatternTile.IMAGE) {
+      return Optional.of(
+          pattern
+              .image()
+              .flatMap(asset ->
+                  image(asset)
+                      .map(image ->
+                          (AreaPaint)
+                              new AreaPaint.TiledImage(
+                                  asset,
+                                  image.getWidth(),
+                                  image.getHeight(),
+                                  matrix(pattern, box, pattern.size() / image.getWidth()))))
+              .orElseGet(() -> new AreaPaint.Plain(pattern.ground())));
+    }
+    double width = pattern.tile() == PatternTile.WAVES ? 2 : 1;
+    double height = pattern.tile() == PatternTile.DOTS ? Math.sqrt(3) : 1;
+    return Optional.of(
+        new AreaPaint.Tiled(
+            form(pattern.tile(), (float) pattern.weight()),
+            width,
+            height,
+            pattern.marks(),
+            pattern.ground(),
+            matrix(pattern, box, pattern.size())));
+  }
+
+  /** What the formulas show, as outlines on one tile. */
+  private static Path form(PatternTile tile, float weight) {
+    try (PathBuilder form = new PathBuilder()) {
+      switch (tile) {
+        case DOTS -> {
+          float row = (float) Math.sqrt(3);
+          for (float[] at : new float[][] {{0, 0}, {1, 0}, {0.5f, row / 2}, {0, row}, {1, row}}) {
+            form.addCircle(at[0], at[1], weight / 2);
+          }
+        }
+        case STRIPES -> form.addRect(Rect.makeXYWH(0.5f - weight / 2, 0, weight, 1));
+        case CHECKS -> {
+          // those beyond the tile reach into it when they are large
+          for (int column = -1; column <= 2; column++) {
+            for (int row = -1; row <= 2; row++) {
+              if ((column + row) % 2 == 0) {
+                float x = column / 2f + 0.25f;
+                float y = row / 2f + 0.25f;
+                form.addRect(Rect.makeXYWH(x - weight / 2, y - weight / 2, weight, weight));
+              }
+            }
+          }
+        }
+        case HATCH -> {
+          form.addRect(Rect.makeXYWH(0.5f - weight / 4, 0, weight / 2, 1));
+          form.addRect(Rect.makeXYWH(0, 0.5f - weight / 4, 1, weight / 2));
+        }
+        case WAVES -> {
+          for (int row = -1; row <= 1; row++) {
+            form.addPath(wave(row, weight * 0.7f));
+          }
+        }
+        case GRAIN, IMAGE -> throw new IllegalArgumentException(tile + " has no form");
+      }
+      return form.detach();
+    }
+  }
+
+  private static Path wave(int row, float width) {
+    try (PathBuilder line = new PathBuilder()) {
+      int pieces = 96;
+      for (int piece = -2; piece <= pieces + 2; piece++) {
+        float x = 2f * piece / pieces;
+        float y = row + 0.25f * (float) Math.sin(Math.PI * x);
+        if (piece == -2) {
+          line.moveTo(x, y);
+        } else {
+          line.lineTo(x, y);
+        }
+      }
+      try (Path middle = line.detach()) {
+        return Edges.stroked(middle, width, new Coat.Corner(StrokeJoin.ROUND, 4), StrokeCap.BUTT);
+      }
+    }
   }
 
   private static Shader tiled(Image image, Pattern pattern, Box box) {

@@ -1,0 +1,88 @@
+package dynamorph.cli;
+
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.Colour;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Property values as a project file has them: an object of paths and values. */
+final class JsonValues {
+  private static final JsonMapper MAPPER = JsonMapper.builder().build();
+
+  private JsonValues() {}
+
+  /**
+   * Reads values from a file of their own.
+   *
+   * @throws IllegalArgumentException naming the value that is wrong and what was expected
+   */
+  static PropertySet read(Path file) throws IOException {
+    if (!Files.isRegularFile(file)) {
+      throw new IllegalArgumentException("there is no file " + file);
+    }
+    JsonNode root;
+    try {
+      root = MAPPER.readTree(Files.readString(file));
+    } catch (JacksonException broken) {
+      throw new IllegalArgumentException(
+          file
+              + ": line "
+              + broken.getLocation().getLineNr()
+              + " is no JSON: "
+              + broken.getOriginalMessage(),
+          broken);
+    }
+    try {
+      PropertySet values = of(root);
+      refuseSwatches(values);
+      return values;
+    } catch (IllegalArgumentException wrong) {
+      throw new IllegalArgumentException(file + ": " + wrong.getMessage(), wrong);
+    }
+  }
+
+  /** Reads values from an object. */
+  static PropertySet of(JsonNode node) {
+    if (!node.isObject()) {
+      throw new IllegalArgumentException("expected an object of property values");
+    }
+    PropertySet values = PropertySet.EMPTY;
+    for (var entry : node.properties()) {
+      values = decoded(values, Properties.key(entry.getKey()), entry.getValue());
+    }
+    return values;
+  }
+
+  private static <T> PropertySet decoded(PropertySet set, PropertyKey<T> key, JsonNode node) {
+    Object plain =
+        node.isNumber()
+            ? (Object) node.doubleValue()
+            : node.isBoolean() ? (Object) node.booleanValue() : node.stringValue("");
+    try {
+      return set.with(key, key.property().type().decode(plain));
+    } catch (IllegalArgumentException wrong) {
+      throw new IllegalArgumentException(key.path() + ": " + wrong.getMessage(), wrong);
+    }
+  }
+
+  /** Outside of a project there is no palette. */
+  private static void refuseSwatches(PropertySet values) {
+    for (PropertyKey<?> key : values.keys()) {
+      boolean named =
+          values
+              .get(key)
+              .map(value -> value.toString().contains(Colour.SwatchReference.PREFIX))
+              .orElse(false);
+      if (named) {
+        throw new IllegalArgumentException(
+            key.path() + ": swatches belong to a project; write the colour, such as \"#b0562a\"");
+      }
+    }
+  }
+}

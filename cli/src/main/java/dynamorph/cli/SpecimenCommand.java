@@ -1,0 +1,182 @@
+package dynamorph.cli;
+
+import dynamorph.formats.file.SafeFile;
+import dynamorph.model.Asset;
+import dynamorph.model.Project;
+import dynamorph.model.TextLayer;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Story;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.artwork.Artwork;
+import dynamorph.paint.export.PdfWriter;
+import dynamorph.paint.export.SpecimenSheet;
+import dynamorph.paint.export.SvgWriter;
+import dynamorph.typeset.font.FontLibrary;
+import dynamorph.typeset.layout.Typesetter;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "specimen",
+    description = "Draws words in a finish, as PNG, PDF or SVG.",
+    mixinStandardHelpOptions = true)
+final class SpecimenCommand implements Callable<Integer> {
+  /** The margin around the words, in em. */
+  private static final double MARGIN = 0.25;
+
+  private enum Form {
+    PNG,
+    PDF,
+    SVG
+  }
+
+  @Option(
+      names = "--finish",
+      required = true,
+      paramLabel = "FILE.json",
+      description = "The finish, as property values of a project file; see finish.schema.json.")
+  private Path finish;
+
+  @Option(names = "--text", required = true, paramLabel = "WORDS", description = "What is drawn.")
+  private String text;
+
+  @Option(
+      names = "--font",
+      paramLabel = "FONT",
+      description = "A font file, or the name of a family.")
+  private String font;
+
+  @Option(names = "--size", paramLabel = "PT", description = "The size in points.")
+  private Double size;
+
+  @Option(
+      names = "--background",
+      paramLabel = "COLOUR",
+      description = "What the words lie on, such as \"#1b1d22\"; nothing if it is left out.")
+  private String background;
+
+  @Option(
+      names = "--scale",
+      paramLabel = "S",
+      defaultValue = "1",
+      description = "Pixels per point, of a PNG and of what is kept as pixels; 1 by default.")
+  private double scale;
+
+  @Option(
+      names = "--outline",
+      description = "Draws letter contours, moved edges and dash middles instead.")
+  private boolean outline;
+
+  @Option(
+      names = {"-o", "--output"},
+      required = true,
+      paramLabel = "FILE",
+      description = "What to write: a name that ends in .png, .pdf or .svg.")
+  private Path output;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws IOException {
+    Form form = form();
+    PropertySet values = JsonValues.read(finish);
+    if (!(scale > 0) || !Double.isFinite(scale)) {
+      throw new IllegalArgumentException("--scale: expected a number above 0, found " + scale);
+    }
+    Optional<Rgba> ground = Optional.ofNullable(background).map(Rgba::parse);
+    values = sized(values);
+    List<Asset> files = new ArrayList<>();
+    values = withFont(values, files);
+    try (FontLibrary fonts =
+        files.isEmpty() ? FontLibrary.installed() : FontLibrary.forProject(files)) {
+      TextLayer layer =
+          TextLayer.of("specimen", "Specimen", "")
+              .withStory(Story.of(text.replace("\\n", "\n")))
+              .withLocal(values);
+      ResolvedLayer look = Cascade.of(Project.empty("Specimen")).resolve(layer);
+      var layout = new Typesetter(fonts).layout(layer.story(), look);
+      double em = look.paragraphs().getFirst().spans().getFirst().type().size();
+      SpecimenSheet sheet = new SpecimenSheet(layout, look, ground, outline, em * MARGIN, scale);
+      byte[] bytes = written(sheet, form);
+      SafeFile.write(output, stream -> stream.write(bytes));
+      tell(layout.missingFamilies().stream().toList(), "not on this machine, drawn in another");
+    }
+    return 0;
+  }
+
+  private Form form() {
+    String name = output.getFileName().toString().toLowerCase(Locale.ROOT);
+    for (Form form : Form.values()) {
+      if (name.endsWith("." + form.name().toLowerCase(Locale.ROOT))) {
+        return form;
+      }
+    }
+    throw new IllegalArgumentException(
+        "-o " + output + ": the name must end in .png, .pdf or .svg");
+  }
+
+  private PropertySet sized(PropertySet values) {
+    if (size == null) {
+      return values;
+    }
+    if (!(size > 0 && size <= 10_000)) {
+      throw new IllegalArgumentException(
+          "--size: expected points from above 0 to 10000, found " + size);
+    }
+    return values.with(Properties.SIZE, FontSize.points(size));
+  }
+
+  private PropertySet withFont(PropertySet values, List<Asset> files) throws IOException {
+    if (font == null) {
+      return values;
+    }
+    if (!font.toLowerCase(Locale.ROOT).matches(".*\\.(ttf|otf|ttc|otc)")) {
+      return values.with(Properties.FONT_FAMILY, font);
+    }
+    Path file = Path.of(font);
+    if (!Files.isRegularFile(file)) {
+      throw new IllegalArgumentException("--font: there is no file " + font);
+    }
+    byte[] bytes = Files.readAllBytes(file);
+    String name = "fonts/" + file.getFileName();
+    FontWish own = FontLibrary.wishFor(name, bytes);
+    files.add(new Asset(name, bytes));
+    PropertySet withFamily = values.with(Properties.FONT_FAMILY, own.family());
+    return values.get(Properties.FONT_WEIGHT.key()).isPresent()
+        ? withFamily
+        : withFamily.with(Properties.FONT_WEIGHT, own.weight()).with(Properties.SLANT, own.slant());
+  }
+
+  private byte[] written(SpecimenSheet sheet, Form form) {
+    if (form == Form.PNG) {
+      return sheet.png();
+    }
+    Artwork artwork = sheet.artwork();
+    if (form == Form.PDF && !PdfWriter.canMix(artwork)) {
+      artwork = sheet.flattened("PDF has no blend mode \"plus-lighter\"");
+    }
+    tell(artwork.pictures(), "kept as pixels at scale " + scale);
+    return form == Form.PDF ? PdfWriter.write(artwork) : SvgWriter.write(artwork);
+  }
+
+  private void tell(List<String> things, String what) {
+    for (String thing : things) {
+      spec.commandLine().getErr().println("dynamorph: " + what + ": " + thing);
+    }
+  }
+}

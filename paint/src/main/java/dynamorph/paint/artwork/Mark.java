@@ -1,0 +1,39 @@
+package dynamorph.paint.artwork;
+
+import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.Rgba;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Matrix33;
+import io.github.humbleui.skija.Path;
+import java.util.List;
+
+/** One thing of an artwork. Coordinates in points, y down; opacity from 0 to 1. */
+public sealed interface Mark {
+  /**
+   * A filled area.
+   *
+   * @param matrix from the coordinates of path and paint to those of the artwork
+   */
+  record Area(Path path, AreaPaint paint, Matrix33 matrix, double opacity, BlendMode blend)
+      implements Mark {}
+
+  /** A line as thin as it shows on screens. */
+  record Hairline(Path path, Rgba colour, double width) implements Mark {}
+
+  /**
+   * Pixels, for what cannot be told as areas.
+   *
+   * @param png encoded, with alpha
+   * @param place where it lies
+   * @param what it shows, in words
+   */
+  record Picture(byte[] png, Box place, double opacity, BlendMode blend, String what)
+      implements Mark {}
+
+  /** Marks that are mixed with what lies below as one. */
+  record Group(List<Mark> marks, double opacity, BlendMode blend) implements Mark {
+    public Group {
+      marks = List.copyOf(marks);
+    }
+  }
+}

@@ -1,0 +1,420 @@
+package dynamorph.paint.export;
+
+import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.artwork.AreaPaint;
+import dynamorph.paint.artwork.Artwork;
+import dynamorph.paint.artwork.Contour;
+import dynamorph.paint.artwork.Mark;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Matrix33;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.types.Rect;
+import java.awt.geom.AffineTransform;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.IdentityHashMap;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDFormContentStream;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.PDPatternContentStream;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
+import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.form.PDTransparencyGroupAttributes;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.graphics.pattern.PDAbstractPattern;
+import org.apache.pdfbox.pdmodel.graphics.pattern.PDShadingPattern;
+import org.apache.pdfbox.pdmodel.graphics.pattern.PDTilingPattern;
+import org.apache.pdfbox.pdmodel.graphics.shading.PDShading;
+import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
+import org.apache.pdfbox.util.Matrix;
+
+/**
+ * Writes artworks as PDF (ISO 32000-2): areas with their paints and transparency stay what they
+ * are, pictures are embedded without loss. Colours are those of the screen.
+ */
+public final class PdfWriter implements AutoCloseable {
+  private final PDDocument document = new PDDocument();
+  private final PDPage page;
+
+  /** Where streams look up what they name. */
+  private final Map<PDFormContentStream, PDResources> resources = new IdentityHashMap<>();
+
+  private final float height;
+
+  private PdfWriter(Artwork artwork) {
+    height = (float) artwork.height();
+    page = new PDPage(new PDRectangle((float) artwork.width(), height));
+    document.addPage(page);
+  }
+
+  /** Whether PDF knows the blend modes of an artwork. */
+  public static boolean canMix(Artwork artwork) {
+    return artwork.marks().stream().allMatch(PdfWriter::canMix);
+  }
+
+  private static boolean canMix(Mark mark) {
+    return switch (mark) {
+      case Mark.Area area -> area.blend() != BlendMode.PLUS_LIGHTER;
+      case Mark.Picture picture -> picture.blend() != BlendMode.PLUS_LIGHTER;
+      case Mark.Hairline _ -> true;
+      case Mark.Group group ->
+          group.blend() != BlendMode.PLUS_LIGHTER
+              && group.marks().stream().allMatch(PdfWriter::canMix);
+    };
+  }
+
+  /**
+   * The artwork as a file.
+   *
+   * @throws IllegalArgumentException if it mixes in a way that PDF does not know; see {@link
+   *     #canMix}
+   */
+  public static byte[] write(Artwork artwork) {
+    if (!canMix(artwork)) {
+      throw new IllegalArgumentException("PDF has no blend mode \"plus-lighter\"");
+    }
+    try (PdfWriter writer = new PdfWriter(artwork)) {
+      return writer.written(artwork);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  @Override
+  public void close() throws IOException {
+    document.close();
+  }
+
+  private byte[] written(Artwork artwork) throws IOException {
+    Box all = new Box(0, 0, artwork.width(), artwork.height());
+    PDFormXObject sheet =
+        form(
+            all,
+            sheetContent -> {
+              if (artwork.background().isPresent()) {
+                background(sheetContent, artwork.background().get(), all);
+              }
+              for (Mark mark : artwork.marks()) {
+                draw(sheetContent, mark);
+              }
+            });
+    try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+      // counted from the top, as everything else is
+      content.transform(new Matrix(1, 0, 0, -1, 0, height));
+      content.drawForm(sheet);
+    }
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    document.save(bytes);
+    return bytes.toByteArray();
+  }
+
+  private static void background(PDFormContentStream content, Rgba colour, Box all)
+      throws IOException {
+    content.saveGraphicsState();
+    mix(content, colour.alpha() / 255.0, BlendMode.NORMAL);
+    content.setNonStrokingColor(colour(colour));
+    content.addRect(0, 0, (float) all.width(), (float) all.height());
+    content.fill();
+    content.restoreGraphicsState();
+  }
+
+  /** Puts something on a stream; what goes wrong with the stream ends the writing. */
+  private interface Drawing {
+    void on(PDFormContentStream content) throws IOException;
+  }
+
+  /** A drawing of its own that can be put in place. */
+  private PDFormXObject form(Box box, Drawing drawing) throws IOException {
+    PDFormXObject form = new PDFormXObject(document);
+    form.setResources(new PDResources());
+    form.setBBox(rectangle(box));
+    try (PDFormContentStream content = new PDFormContentStream(form)) {
+      resources.put(content, form.getResources());
+      drawing.on(content);
+    }
+    return form;
+  }
+
+  /** A drawing that is mixed as one (ISO 32000-2, 11.6.6). */
+  private PDFormXObject group(Box box, COSName colours, Drawing drawing) throws IOException {
+    PDFormXObject form = form(box, drawing);
+    COSDictionary group = new COSDictionary();
+    group.setItem(COSName.TYPE, COSName.GROUP);
+    group.setItem(COSName.S, COSName.TRANSPARENCY);
+    group.setItem(COSName.CS, colours);
+    group.setBoolean(COSName.I, true);
+    form.getCOSObject().setItem(COSName.GROUP, new PDTransparencyGroupAttributes(group));
+    return form;
+  }
+
+  private void draw(PDFormContentStream content, Mark mark) throws IOException {
+    content.saveGraphicsState();
+    switch (mark) {
+      case Mark.Area area -> area(content, area);
+      case Mark.Hairline line -> {
+        content.setStrokingColor(colour(line.colour()));
+        content.setLineWidth((float) line.width());
+        trace(content, line.path());
+        content.stroke();
+      }
+      case Mark.Picture picture -> {
+        mix(content, picture.opacity(), picture.blend());
+        image(content, ImageIO.read(new ByteArrayInputStream(picture.png())), picture.place());
+      }
+      case Mark.Group group -> {
+        mix(content, group.opacity(), group.blend());
+        Box all = new Box(0, 0, page.getMediaBox().getWidth(), height);
+        content.drawForm(
+            group(
+                all,
+                COSName.DEVICERGB,
+                inner -> {
+                  for (Mark own : group.marks()) {
+                    draw(inner, own);
+                  }
+                }));
+      }
+    }
+    content.restoreGraphicsState();
+  }
+
+  /** Images stand on their feet in PDF. */
+  private void image(PDFormContentStream content, BufferedImage pixels, Box place)
+      throws IOException {
+    PDImageXObject image = LosslessFactory.createFromImage(document, pixels);
+    content.drawImage(
+        image,
+        new Matrix(
+            (float) place.width(),
+            0,
+            0,
+            (float) -place.height(),
+            (float) place.x(),
+            (float) place.bottom()));
+  }
+
+  private void area(PDFormContentStream content, Mark.Area area) throws IOException {
+    if (area.path().isEmpty()) {
+      return;
+    }
+    content.transform(new Matrix(affine(area.matrix())));
+    switch (area.paint()) {
+      case AreaPaint.Plain(Rgba colour) -> {
+        mix(content, area.opacity() * colour.alpha() / 255.0, area.blend());
+        content.setNonStrokingColor(colour(colour));
+        fill(content, area.path());
+      }
+      case AreaPaint.Ramp ramp -> {
+        Box box = bounds(area.path());
+        PDExtendedGraphicsState state = mixing(area.opacity(), area.blend());
+        if (!ramp.isOpaque()) {
+          state.getCOSObject().setItem(COSName.SMASK, softMask(ramp, box));
+        }
+        content.setGraphicsStateParameters(state);
+        PDShadingPattern pattern = new PDShadingPattern();
+        pattern.setShading(PdfShadings.colours(ramp, box));
+        AffineTransform matrix = affine(area.matrix());
+        matrix.concatenate(ellipse(ramp.course()));
+        pattern.setMatrix(matrix);
+        content.setNonStrokingColor(patterned(content, pattern));
+        fill(content, area.path());
+      }
+      case AreaPaint.Tiled tiled -> {
+        if (tiled.ground().alpha() > 0) {
+          content.saveGraphicsState();
+          mix(content, area.opacity() * tiled.ground().alpha() / 255.0, area.blend());
+          content.setNonStrokingColor(colour(tiled.ground()));
+          fill(content, area.path());
+          content.restoreGraphicsState();
+        }
+        mix(content, area.opacity() * tiled.marks().alpha() / 255.0, area.blend());
+        PDFormXObject tile =
+            form(
+                new Box(0, 0, tiled.width(), tiled.height()),
+                inner -> {
+                  inner.setNonStrokingColor(colour(tiled.marks()));
+                  fill(inner, tiled.form());
+                });
+        tile(content, area, tile, tiled.matrix());
+      }
+      case AreaPaint.TiledImage tiled -> {
+        mix(content, area.opacity(), area.blend());
+        Box box = new Box(0, 0, tiled.width(), tiled.height());
+        BufferedImage pixels = ImageIO.read(new ByteArrayInputStream(Pictures.png(tiled.image())));
+        tile(content, area, form(box, inner -> image(inner, pixels, box)), tiled.matrix());
+      }
+    }
+  }
+
+  private void tile(PDFormContentStream content, Mark.Area area, PDFormXObject tile, Matrix33 place)
+      throws IOException {
+    PDTilingPattern pattern = new PDTilingPattern();
+    pattern.setPaintType(PDTilingPattern.PAINT_COLORED);
+    pattern.setTilingType(PDTilingPattern.TILING_CONSTANT_SPACING);
+    pattern.setResources(new PDResources());
+    pattern.setBBox(tile.getBBox());
+    pattern.setXStep(tile.getBBox().getWidth());
+    pattern.setYStep(tile.getBBox().getHeight());
+    AffineTransform matrix = affine(area.matrix());
+    matrix.concatenate(affine(place));
+    pattern.setMatrix(matrix);
+    try (PDPatternContentStream once = new PDPatternContentStream(pattern)) {
+      once.drawForm(tile);
+    }
+    content.setNonStrokingColor(patterned(content, pattern));
+    fill(content, area.path());
+  }
+
+  private PDColor patterned(PDFormContentStream content, PDAbstractPattern pattern) {
+    PDResources own = resources.get(content);
+    return new PDColor(own.add(pattern), new PDPattern(own));
+  }
+
+  /** The opacity of a gradient as the lightness of a group (ISO 32000-2, 11.6.5.3). */
+  private COSDictionary softMask(AreaPaint.Ramp ramp, Box box) throws IOException {
+    PDShading grey = PdfShadings.opacities(ramp, box);
+    PDFormXObject mask =
+        group(
+            box.grown(1, 1),
+            COSName.DEVICEGRAY,
+            inner -> {
+              inner.transform(new Matrix(ellipse(ramp.course())));
+              inner.shadingFill(grey);
+            });
+    COSDictionary soft = new COSDictionary();
+    soft.setItem(COSName.TYPE, COSName.MASK);
+    soft.setItem(COSName.S, COSName.LUMINOSITY);
+    soft.setItem(COSName.G, mask);
+    return soft;
+  }
+
+  private static AffineTransform ellipse(AreaPaint.Course course) {
+    return switch (course) {
+      case AreaPaint.Along _ -> new AffineTransform();
+      case AreaPaint.Outwards at ->
+          new AffineTransform(at.radiusX(), 0, 0, at.radiusY(), at.x(), at.y());
+    };
+  }
+
+  private static void mix(PDFormContentStream content, double opacity, BlendMode blend)
+      throws IOException {
+    if (opacity < 1 || blend != BlendMode.NORMAL) {
+      content.setGraphicsStateParameters(mixing(opacity, blend));
+    }
+  }
+
+  private static PDExtendedGraphicsState mixing(double opacity, BlendMode blend) {
+    PDExtendedGraphicsState state = new PDExtendedGraphicsState();
+    state.setNonStrokingAlphaConstant((float) opacity);
+    state.getCOSObject().setItem(COSName.BM, COSName.getPDFName(name(blend)));
+    return state;
+  }
+
+  private static String name(BlendMode blend) {
+    return switch (blend) {
+      case NORMAL -> "Normal";
+      case MULTIPLY -> "Multiply";
+      case SCREEN -> "Screen";
+      case OVERLAY -> "Overlay";
+      case DARKEN -> "Darken";
+      case LIGHTEN -> "Lighten";
+      case COLOUR_DODGE -> "ColorDodge";
+      case COLOUR_BURN -> "ColorBurn";
+      case HARD_LIGHT -> "HardLight";
+      case SOFT_LIGHT -> "SoftLight";
+      case DIFFERENCE -> "Difference";
+      case EXCLUSION -> "Exclusion";
+      case HUE -> "Hue";
+      case SATURATION -> "Saturation";
+      case COLOUR -> "Color";
+      case LUMINOSITY -> "Luminosity";
+      case PLUS_LIGHTER ->
+          throw new IllegalArgumentException("PDF has no blend mode \"plus-lighter\"");
+    };
+  }
+
+  private static void fill(PDFormContentStream content, Path path) throws IOException {
+    trace(content, path);
+    if (Contour.isEvenOdd(path)) {
+      content.fillEvenOdd();
+    } else {
+      content.fill();
+    }
+  }
+
+  private static void trace(PDFormContentStream content, Path path) throws IOException {
+    try {
+      Contour.tell(path, new Tracer(content));
+    } catch (UncheckedIOException failed) {
+      throw failed.getCause();
+    }
+  }
+
+  private record Tracer(PDFormContentStream content) implements Contour.Taker {
+    private interface Step {
+      void go() throws IOException;
+    }
+
+    private static void go(Step step) {
+      try {
+        step.go();
+      } catch (IOException failed) {
+        throw new UncheckedIOException(failed);
+      }
+    }
+
+    @Override
+    public void move(float x, float y) {
+      go(() -> content.moveTo(x, y));
+    }
+
+    @Override
+    public void line(float x, float y) {
+      go(() -> content.lineTo(x, y));
+    }
+
+    @Override
+    public void cubic(float x1, float y1, float x2, float y2, float x, float y) {
+      go(() -> content.curveTo(x1, y1, x2, y2, x, y));
+    }
+
+    @Override
+    public void close() {
+      go(content::closePath);
+    }
+  }
+
+  private static PDColor colour(Rgba colour) {
+    float[] parts = {colour.red() / 255f, colour.green() / 255f, colour.blue() / 255f};
+    return new PDColor(parts, PDDeviceRGB.INSTANCE);
+  }
+
+  private static AffineTransform affine(Matrix33 matrix) {
+    float[] m = matrix.getMat();
+    return new AffineTransform(m[0], m[3], m[1], m[4], m[2], m[5]);
+  }
+
+  private static PDRectangle rectangle(Box box) {
+    return new PDRectangle(
+        (float) box.x(), (float) box.y(), (float) box.width(), (float) box.height());
+  }
+
+  private static Box bounds(Path path) {
+    Rect rect = path.computeTightBounds();
+    return new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
+  }
+}

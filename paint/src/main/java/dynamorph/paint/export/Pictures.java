@@ -1,0 +1,19 @@
+package dynamorph.paint.export;
+
+import dynamorph.model.Asset;
+import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.EncoderPNG;
+import io.github.humbleui.skija.Image;
+
+/** Pictures in a form that every file format takes. */
+final class Pictures {
+  private Pictures() {}
+
+  /** An image of the project as PNG, whatever it is stored as. */
+  static byte[] png(Asset image) {
+    try (Image decoded = Image.makeDeferredFromEncodedBytes(image.bytes());
+        Data data = EncoderPNG.encode(decoded)) {
+      return data.getBytes();
+    }
+  }
+}

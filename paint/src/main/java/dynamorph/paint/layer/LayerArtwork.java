@@ -1,0 +1,272 @@
+package dynamorph.paint.layer;
+
+import dynamorph.model.cascade.Coat;
+import dynamorph.model.cascade.Effect;
+import dynamorph.model.cascade.Finish;
+import dynamorph.model.cascade.Paint;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.PaintFit;
+import dynamorph.paint.artwork.AreaPaint;
+import dynamorph.paint.artwork.Mark;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.TextLayout;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.EncoderPNG;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.Matrix33;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.Surface;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/**
+ * What {@link LayerPainter} paints, as marks: areas where a coat is one, pictures for shadows,
+ * glows, blurs, raised edges, conic gradients and grain.
+ */
+public final class LayerArtwork {
+  /** The most pixels of one picture: 64 million. */
+  private static final double MOST_PIXELS = 64e6;
+
+  private final double scale;
+  private final Planes planes = new Planes();
+  private final List<Mark> marks = new ArrayList<>();
+
+  private LayerArtwork(double scale) {
+    this.scale = scale;
+  }
+
+  /**
+   * The marks of a layout in the looks of its layer, in points of the layout.
+   *
+   * @param scale pixels of pictures per point
+   * @throws IllegalArgumentException if a picture would have too many pixels
+   */
+  public static List<Mark> marks(TextLayout layout, ResolvedLayer look, double scale) {
+    LayerArtwork artwork = new LayerArtwork(scale);
+    artwork.addPlate(layout, look);
+    artwork.addRules(layout, look, false);
+    artwork.addLetters(layout, look);
+    artwork.addRules(layout, look, true);
+    return List.copyOf(artwork.marks);
+  }
+
+  private void addPlate(TextLayout layout, ResolvedLayer look) {
+    List<List<Box>> runs =
+        look.plate().coats().isEmpty() ? List.of() : PlateForm.runs(layout, look);
+    if (!runs.isEmpty()) {
+      try (Stencil.Shape shape = PathShape.plate(runs, look.plate().corners(), planes)) {
+        addFinish(look.plate().finish(), shape, "plate");
+      }
+    }
+  }
+
+  private void addRules(TextLayout layout, ResolvedLayer look, boolean through) {
+    for (Rules.Coloured rule : Rules.coloured(layout, look, through)) {
+      marks.add(
+          new Mark.Area(
+              Path.makeRect(rule.rect()),
+              new AreaPaint.Plain(rule.colour()),
+              Matrix33.IDENTITY,
+              1,
+              BlendMode.NORMAL));
+    }
+  }
+
+  private void addLetters(TextLayout layout, ResolvedLayer look) {
+    Outlines outlines = new Outlines();
+    List<Letters> all = new ArrayList<>();
+    LayerPainter.groups(layout, look)
+        .forEach(
+            (finish, pieces) -> all.add(new Letters(finish, pieces, layout, outlines, planes)));
+    try {
+      for (Letters letters : all) {
+        if (!letters.finish().effects().isEmpty()) {
+          addFinish(letters.finish(), letters, "letters");
+        }
+      }
+      List<Letters> mixed =
+          all.stream().filter(letters -> letters.finish().effects().isEmpty()).toList();
+      int ranks = mixed.stream().mapToInt(one -> one.finish().coats().size()).max().orElse(0);
+      for (int rank = 0; rank < ranks; rank++) {
+        for (Letters letters : mixed) {
+          if (rank < letters.finish().coats().size()) {
+            addCoat(letters.finish().coats().get(rank), letters, "letters");
+          }
+        }
+      }
+    } finally {
+      all.forEach(Letters::close);
+    }
+  }
+
+  private void addFinish(Finish finish, Stencil.Shape shape, String what) {
+    EffectBrush.Subject whole = FinishBrush.whole(finish, shape);
+    addBelow(whole, finish.effects(), 1, "all coats of the " + what);
+    List<Effect> inside = inside(finish.effects());
+    if (!inside.isEmpty()) {
+      marks.add(body(whole, inside, 1, BlendMode.NORMAL, "all coats of the " + what));
+      return;
+    }
+    finish.coats().forEach(coat -> addCoat(coat, shape, what));
+  }
+
+  private static List<Effect> inside(List<Effect> effects) {
+    return effects.stream().filter(effect -> !effect.liesBelow()).toList();
+  }
+
+  private void addBelow(
+      EffectBrush.Subject subject, List<Effect> effects, double opacity, String what) {
+    for (int index = 0; index < effects.size(); index++) {
+      Effect effect = effects.get(index);
+      if (effect.liesBelow()) {
+        int own = index;
+        Box reach = grown(subject.reach(), effects);
+        String name = effect instanceof Effect.DropShadow ? "drop shadow" : "outer glow";
+        picture(
+                reach,
+                canvas -> EffectBrush.paintBelow(canvas, subject, effects, own),
+                opacity,
+                effect.blendBelow(),
+                name + " of " + what)
+            .ifPresent(marks::add);
+      }
+    }
+  }
+
+  private static Box grown(Box reach, List<Effect> effects) {
+    double outset = Reach.outset(effects);
+    return reach.grown(outset, outset);
+  }
+
+  private Mark body(
+      EffectBrush.Subject subject,
+      List<Effect> inside,
+      double opacity,
+      BlendMode blend,
+      String what) {
+    return picture(
+            grown(subject.reach(), inside),
+            canvas -> EffectBrush.paintBody(canvas, subject, inside),
+            opacity,
+            blend,
+            what + " with " + String.join(", ", inside.stream().map(LayerArtwork::name).toList()))
+        .orElseGet(() -> new Mark.Group(List.of(), 1, BlendMode.NORMAL));
+  }
+
+  private static String name(Effect effect) {
+    return switch (effect) {
+      case Effect.InnerShadow _ -> "inner shadow";
+      case Effect.InnerGlow _ -> "inner glow";
+      case Effect.Blur _ -> "blur";
+      case Effect.RaisedEdge _ -> "raised edge";
+      case Effect.DropShadow _ -> "drop shadow";
+      case Effect.OuterGlow _ -> "outer glow";
+    };
+  }
+
+  private void addCoat(Coat coat, Stencil.Shape shape, String of) {
+    CoatBrush.Subject subject = new CoatBrush.Subject(coat, shape, false);
+    String what = (coat.shape() instanceof Coat.Fill ? "a fill of the " : "a stroke of the ") + of;
+    addBelow(subject, coat.effects(), coat.opacity(), what);
+    List<Effect> inside = inside(coat.effects());
+    if (!inside.isEmpty()) {
+      marks.add(body(subject, inside, coat.opacity(), coat.blend(), what));
+      return;
+    }
+    Optional<List<Mark>> areas = areas(coat, shape);
+    if (areas.isEmpty()) {
+      String paint = coat.paint() instanceof Paint.Pattern ? "grain" : "a conic gradient";
+      picture(
+              subject.reach().grown(1, 1),
+              subject::paint,
+              coat.opacity(),
+              coat.blend(),
+              what + " in " + paint)
+          .ifPresent(marks::add);
+    } else if (coat.opacity() == 1 && coat.blend() == BlendMode.NORMAL) {
+      marks.addAll(areas.get());
+    } else {
+      marks.add(new Mark.Group(areas.get(), coat.opacity(), coat.blend()));
+    }
+  }
+
+  /** A coat as areas, without its opacity and blend mode; empty if its paint cannot be told so. */
+  private static Optional<List<Mark>> areas(Coat coat, Stencil.Shape shape) {
+    List<Mark> areas = new ArrayList<>();
+    Steps steps = new Steps(coat);
+    for (int copy : steps.fromBelow()) {
+      Coat plain = steps.plain(copy);
+      for (Steps.Place place : steps.places(copy, shape)) {
+        for (Stencil.Part part : parts(plain.paint(), place.shape())) {
+          Optional<AreaPaint> paint = paint(plain.paint(), part.box());
+          if (paint.isEmpty()) {
+            return Optional.empty();
+          }
+          areas.add(
+              new Mark.Area(
+                  Stencil.area(plain.shape(), part.shape()),
+                  paint.get(),
+                  place.matrix(),
+                  plain.opacity(),
+                  BlendMode.NORMAL));
+        }
+      }
+    }
+    return Optional.of(areas);
+  }
+
+  private static List<Stencil.Part> parts(Paint paint, Stencil.Shape shape) {
+    PaintFit fit =
+        switch (paint) {
+          case Paint.Solid _ -> PaintFit.LAYER;
+          case Paint.Gradient gradient -> gradient.fit();
+          case Paint.Pattern pattern -> pattern.fit();
+        };
+    return shape.parts(fit);
+  }
+
+  private static Optional<AreaPaint> paint(Paint paint, Box box) {
+    return switch (paint) {
+      case Paint.Solid solid -> Optional.of(new AreaPaint.Plain(solid.colour()));
+      case Paint.Gradient gradient when gradient.course() == Paint.Course.CONIC -> Optional.empty();
+      case Paint.Gradient gradient -> Optional.of(Shades.ramp(gradient, box));
+      case Paint.Pattern pattern -> Tiles.repeated(pattern, box);
+    };
+  }
+
+  /** Pixels of a box, on whole ones. */
+  private Optional<Mark> picture(
+      Box box, Consumer<Canvas> drawing, double opacity, BlendMode blend, String what) {
+    double left = Math.floor(box.x() * scale);
+    double top = Math.floor(box.y() * scale);
+    double width = Math.ceil(box.right() * scale) - left;
+    double height = Math.ceil(box.bottom() * scale) - top;
+    if (width < 1 || height < 1) {
+      return Optional.empty();
+    }
+    if (width * height > MOST_PIXELS) {
+      throw new IllegalArgumentException(
+          what
+              + " would take "
+              + (long) width
+              + " \u00d7 "
+              + (long) height
+              + " pixels; 64 million is the most. Use a smaller scale, blur or offset");
+    }
+    try (Surface surface = Surface.makeRasterN32Premul((int) width, (int) height)) {
+      Canvas canvas = surface.getCanvas();
+      canvas.translate((float) -left, (float) -top);
+      canvas.scale((float) scale, (float) scale);
+      drawing.accept(canvas);
+      try (Image image = surface.makeImageSnapshot();
+          Data data = EncoderPNG.encode(image)) {
+        Box place = new Box(left / scale, top / scale, width / scale, height / scale);
+        return Optional.of(new Mark.Picture(data.getBytes(), place, opacity, blend, what));
+      }
+    }
+  }
+}
