@@ -2,7 +2,7 @@ package dynamorph.app;
 
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.TextLayer;
+import dynamorph.model.Layer;
 import dynamorph.model.edit.PutFinish;
 import dynamorph.model.edit.Target;
 import dynamorph.model.property.PropertySet;
@@ -18,7 +18,7 @@ final class FinishActions {
   }
 
   void copy() {
-    Optional<TextLayer> first =
+    Optional<Layer> first =
         workspace
             .project()
             .layers()

@@ -4,9 +4,9 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.edit.ArrangeLayers;
 import dynamorph.model.edit.DropLocal;
 import dynamorph.model.edit.Edit;
@@ -28,13 +28,13 @@ final class LayerActions {
   private static final double OFFSET = 24;
 
   private final Workspace workspace;
-  private List<TextLayer> copied = List.of();
+  private List<Layer> copied = List.of();
 
   LayerActions(Workspace workspace) {
     this.workspace = workspace;
   }
 
-  private List<TextLayer> selected() {
+  private List<Layer> selected() {
     return workspace
         .project()
         .layers()
@@ -43,7 +43,7 @@ final class LayerActions {
   }
 
   void selectAll() {
-    workspace.select(workspace.project().layers().map(TextLayer::id).toList());
+    workspace.select(workspace.project().layers().map(Layer::id).toList());
   }
 
   void delete() {
@@ -115,8 +115,8 @@ final class LayerActions {
   }
 
   void duplicate() {
-    Map<ArtboardId, List<TextLayer>> byBoard = new LinkedHashMap<>();
-    for (TextLayer layer : selected()) {
+    Map<ArtboardId, List<Layer>> byBoard = new LinkedHashMap<>();
+    for (Layer layer : selected()) {
       workspace
           .project()
           .artboardOf(layer.id())
@@ -126,11 +126,11 @@ final class LayerActions {
     add("Duplicate", byBoard);
   }
 
-  private void add(String verb, Map<ArtboardId, List<TextLayer>> byBoard) {
+  private void add(String verb, Map<ArtboardId, List<Layer>> byBoard) {
     List<Edit> edits = new ArrayList<>();
     List<LayerId> added = new ArrayList<>();
     byBoard.forEach((board, layers) -> {
-      List<TextLayer> copies = layers.stream().map(this::copyOf).toList();
+      List<Layer> copies = layers.stream().map(this::copyOf).toList();
       copies.forEach(copy -> added.add(copy.id()));
       edits.add(new ArrangeLayers.Add(board, copies, verb));
     });
@@ -140,7 +140,7 @@ final class LayerActions {
     }
   }
 
-  private TextLayer copyOf(TextLayer layer) {
+  private Layer copyOf(Layer layer) {
     double x = layer.frame().get(Properties.POSITION_X.key()).orElse(0.0) + OFFSET;
     double y = layer.frame().get(Properties.POSITION_Y.key()).orElse(0.0) + OFFSET;
     return layer

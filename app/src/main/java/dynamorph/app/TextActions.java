@@ -6,8 +6,8 @@ import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.EditText;
@@ -92,7 +92,7 @@ final class TextActions {
     int next = 0;
     Optional<Selection.Cursor> cursor = workspace.selection().cursor();
     if (cursor.isPresent()) {
-      List<LayerId> order = workspace.project().layers().map(TextLayer::id).toList();
+      List<LayerId> order = workspace.project().layers().map(Layer::id).toList();
       while (next < wrong.size() && !isBehind(wrong.get(next), cursor.get(), order)) {
         next++;
       }
@@ -127,7 +127,7 @@ final class TextActions {
 
   private void suggest() {
     Optional<Selection.Cursor> cursor = workspace.selection().cursor();
-    Optional<TextLayer> layer = cursor.flatMap(at -> workspace.project().layer(at.layer()));
+    Optional<Layer> layer = cursor.flatMap(at -> workspace.project().layer(at.layer()));
     if (layer.isEmpty()) {
       workspace.tell(Notice.info("Put the caret into a marked word first."));
       return;
@@ -186,7 +186,7 @@ final class TextActions {
     workspace.apply(new FillTexts(fillings, script.language()));
   }
 
-  private String words(TextLayer layer, Placeholder script) {
+  private String words(Layer layer, Placeholder script) {
     Cascade cascade = Cascade.of(workspace.project());
     BoxFit fit = cascade.resolve(layer).placement().fit();
     return switch (fit) {
@@ -196,8 +196,8 @@ final class TextActions {
     };
   }
 
-  private boolean fits(Cascade cascade, TextLayer layer, String words) {
-    TextLayer filled = layer.withStory(layer.story().replace(layer.story().all(), words));
+  private boolean fits(Cascade cascade, Layer layer, String words) {
+    Layer filled = layer.withStory(layer.story().replace(layer.story().all(), words));
     return main.studio()
         .maker()
         .typesetter()

@@ -1,7 +1,7 @@
 package dynamorph.bench;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -265,8 +265,7 @@ public class LayoutBench {
   }
 
   private TextLayout layout(Story story, PropertySet values, PropertySet frame) {
-    TextLayer layer =
-        TextLayer.of("t", "T", "").withStory(story).withLocal(values).withFrame(frame);
+    Layer layer = Layer.of("t", "T", "").withStory(story).withLocal(values).withFrame(frame);
     return typesetter.layout(story, cascade.resolve(layer));
   }
 

@@ -1,9 +1,9 @@
 package dynamorph.bench;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -35,10 +35,10 @@ final class ManyLayers {
                 PropertySet.EMPTY
                     .with(Properties.FONT_FAMILY, "Source Sans 3")
                     .with(Properties.SIZE, FontSize.points(11)));
-    List<TextLayer> layers = new ArrayList<>(count);
+    List<Layer> layers = new ArrayList<>(count);
     for (int index = 0; index < count; index++) {
       layers.add(
-          TextLayer.of("t" + index, "Text " + index, WORDS[index % WORDS.length] + " " + index)
+          Layer.of("t" + index, "Text " + index, WORDS[index % WORDS.length] + " " + index)
               .withFollows(List.of(style.id()))
               .withFrame(
                   PropertySet.EMPTY

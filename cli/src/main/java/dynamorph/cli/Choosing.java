@@ -1,8 +1,8 @@
 package dynamorph.cli;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.util.List;
@@ -43,8 +43,8 @@ final class Choosing {
   }
 
   /** All layers of the name; at least one. */
-  static List<TextLayer> layers(Project project, String name) {
-    List<TextLayer> found =
+  static List<Layer> layers(Project project, String name) {
+    List<Layer> found =
         project.artboards().stream()
             .flatMap(board -> board.layers().stream().filter(layer -> isCalled(board, layer, name)))
             .toList();
@@ -56,8 +56,8 @@ final class Choosing {
   }
 
   /** The one layer of the name. */
-  static TextLayer layer(Project project, String name) {
-    List<TextLayer> found = layers(project, name);
+  static Layer layer(Project project, String name) {
+    List<Layer> found = layers(project, name);
     if (found.size() > 1) {
       String ids =
           found.stream().map(layer -> layer.id().value()).collect(Collectors.joining(", "));
@@ -67,7 +67,7 @@ final class Choosing {
     return found.getFirst();
   }
 
-  private static boolean isCalled(Artboard board, TextLayer layer, String name) {
+  private static boolean isCalled(Artboard board, Layer layer, String name) {
     return layer.id().value().equals(name)
         || layer.name().equalsIgnoreCase(name)
         || (board.name() + "/" + layer.name()).equalsIgnoreCase(name);

@@ -1,8 +1,8 @@
 package dynamorph.cli;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
@@ -64,7 +64,7 @@ final class InfoCommand implements Callable<Integer> {
     return node;
   }
 
-  private static ObjectNode layer(Project project, TextLayer layer) {
+  private static ObjectNode layer(Project project, Layer layer) {
     ObjectNode node =
         Json.NODES
             .objectNode()
@@ -116,7 +116,7 @@ final class InfoCommand implements Callable<Integer> {
     out.println(project.name());
     for (Artboard board : project.artboards()) {
       out.println("  " + board.name() + "  " + board.sizeText());
-      for (TextLayer layer : board.layers()) {
+      for (Layer layer : board.layers()) {
         int local = LocalChanges.count(layer);
         String follows =
             Followers.followed(layer).isEmpty()

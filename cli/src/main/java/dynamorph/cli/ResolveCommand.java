@@ -1,7 +1,7 @@
 package dynamorph.cli;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.cascade.Trace;
@@ -55,7 +55,7 @@ final class ResolveCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Project project = file.read();
-    TextLayer layer = Choosing.layer(project, layerName);
+    Layer layer = Choosing.layer(project, layerName);
     if (at != null && (at < 0 || at >= Math.max(1, layer.story().length()))) {
       throw new IllegalArgumentException(
           "--at " + at + " lies outside the text, which has " + layer.story().length() + " units");
@@ -86,7 +86,7 @@ final class ResolveCommand implements Callable<Integer> {
 
   /** A place in a layer that has values. */
   private record Spot(
-      Cascade cascade, TextLayer layer, Optional<Paragraph> paragraph, Optional<Span> span) {
+      Cascade cascade, Layer layer, Optional<Paragraph> paragraph, Optional<Span> span) {
     PropertySet values() {
       return span.isPresent()
           ? cascade.values(layer, paragraph.orElseThrow(), span.get())
@@ -100,7 +100,7 @@ final class ResolveCommand implements Callable<Integer> {
     }
   }
 
-  private Spot spot(Cascade cascade, TextLayer layer) {
+  private Spot spot(Cascade cascade, Layer layer) {
     if (at == null) {
       return new Spot(cascade, layer, Optional.empty(), Optional.empty());
     }

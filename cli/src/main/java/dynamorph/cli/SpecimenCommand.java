@@ -2,8 +2,8 @@ package dynamorph.cli;
 
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Asset;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.FontWish;
 import dynamorph.model.cascade.ResolvedLayer;
@@ -104,8 +104,8 @@ final class SpecimenCommand implements Callable<Integer> {
     values = withFont(values, files);
     try (FontLibrary fonts =
         files.isEmpty() ? FontLibrary.installed() : FontLibrary.forProject(files)) {
-      TextLayer layer =
-          TextLayer.of("specimen", "Specimen", "")
+      Layer layer =
+          Layer.of("specimen", "Specimen", "")
               .withStory(Story.of(text.replace("\\n", "\n")))
               .withLocal(values);
       ResolvedLayer look = Cascade.of(Project.empty("Specimen")).resolve(layer);

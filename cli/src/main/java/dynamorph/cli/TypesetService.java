@@ -2,9 +2,9 @@ package dynamorph.cli;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.Asset;
+import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.FontWish;
 import dynamorph.model.cascade.ResolvedLayer;
@@ -43,7 +43,7 @@ final class TypesetService implements AutoCloseable {
 
   private final Map<String, Fonts> open = new HashMap<>();
 
-  private record Set(TypesetRequest request, Story story, TextLayer layer, TextLayout layout) {}
+  private record Set(TypesetRequest request, Story story, Layer layer, TextLayout layout) {}
 
   /** The lines as words. */
   List<String> lines(TypesetRequest request) throws IOException {
@@ -87,7 +87,7 @@ final class TypesetService implements AutoCloseable {
   byte[] picture(TypesetRequest request, double scale) throws IOException {
     Set set = set(request);
     Fonts fonts = fonts(request);
-    TextLayer placed =
+    Layer placed =
         set.layer.withFrame(
             set.layer
                 .frame()
@@ -125,8 +125,7 @@ final class TypesetService implements AutoCloseable {
           frame.with(Properties.BOX, BoxFit.GROW).with(Properties.BOX_WIDTH, width.getAsDouble());
     }
     Story story = Story.of(request.text());
-    TextLayer layer =
-        TextLayer.of("text", "Text", "").withStory(story).withLocal(values).withFrame(frame);
+    Layer layer = Layer.of("text", "Text", "").withStory(story).withLocal(values).withFrame(frame);
     ResolvedLayer look = Cascade.of(Project.empty("Page")).resolve(layer);
     TextLayout layout = fonts.typesetter.layout(story, look, request.fallback());
     return new Set(request, story, layer, layout);
@@ -238,7 +237,7 @@ final class TypesetService implements AutoCloseable {
   /** Where words may be divided, whether or not the request divides them. */
   private int[] hyphens(Set set, int[] offsets) throws IOException {
     Typesetter typesetter = fonts(set.request).typesetter;
-    TextLayer layer =
+    Layer layer =
         set.layer.withLocal(
             set.layer
                 .local()

@@ -2,7 +2,7 @@ package dynamorph.cli;
 
 import dynamorph.model.Project;
 import dynamorph.paint.layer.LayerPainter;
-import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
 import dynamorph.typeset.font.FontLibrary;
@@ -45,7 +45,7 @@ final class ValidateCommand implements Callable<Integer> {
     return 0;
   }
 
-  private static void report(PrintWriter out, Scene.Board board, PlacedText text) {
+  private static void report(PrintWriter out, Scene.Board board, PlacedLayer text) {
     String place =
         board.artboard().name() + "/" + text.layer().name() + " (" + text.layer().id() + "): ";
     text.layout()

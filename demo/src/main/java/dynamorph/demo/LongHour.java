@@ -12,9 +12,9 @@ import static dynamorph.model.property.Properties.POSITION_Y;
 import static dynamorph.model.property.Properties.SIZE;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -109,8 +109,8 @@ public final class LongHour {
                     + " tooth, every year, to keep the town on time."));
     return board("panel-2", "Text panel 2", 500, 520, LengthUnit.MILLIMETRE, "paper", 960, 0)
         .plus(
-            new TextLayer(
-                TextLayer.of("panel-2-text", "Text", "").id(),
+            new Layer(
+                Layer.of("panel-2-text", "Text", "").id(),
                 "Text",
                 story,
                 box(Anchor.TOP_LEFT, 120, 110, 1180, 1260),
@@ -238,8 +238,8 @@ public final class LongHour {
         .withOrigin(LengthUnit.MILLIMETRE.toPoints(xMm), LengthUnit.MILLIMETRE.toPoints(yMm));
   }
 
-  private static TextLayer layer(String id, String name, String text, PropertySet frame) {
-    return TextLayer.of(id, name, text).withFrame(frame);
+  private static Layer layer(String id, String name, String text, PropertySet frame) {
+    return Layer.of(id, name, text).withFrame(frame);
   }
 
   static PropertySet point(Anchor anchor, double x, double y) {

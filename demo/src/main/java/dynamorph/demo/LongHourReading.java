@@ -4,8 +4,8 @@ import static dynamorph.model.property.Properties.ALIGNMENT;
 import static dynamorph.model.property.Properties.SIZE;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
@@ -64,13 +64,13 @@ final class LongHourReading {
     return LongHour.board(
             "panel-3", "Text panel 3", 620, 410, LengthUnit.MILLIMETRE, "paper", 0, 880)
         .plus(
-            TextLayer.of("panel-3-heading", "Heading", "")
+            Layer.of("panel-3-heading", "Heading", "")
                 .withStory(
                     Story.of(
                         Paragraph.of("How an hour is wound")
                             .withFollows(Optional.of(LongHourStyles.PANEL_HEADING))))
                 .withFrame(LongHour.point(Anchor.TOP_LEFT, 110, 100)))
-        .plus(TextLayer.of("panel-3-text", "Columns", "").withStory(story).withFrame(columns));
+        .plus(Layer.of("panel-3-text", "Columns", "").withStory(story).withFrame(columns));
   }
 
   private static Paragraph paragraph(StyleId style, Span... spans) {
@@ -82,7 +82,7 @@ final class LongHourReading {
     return LongHour.board(
             "languages", "Languages", 280, 410, LengthUnit.MILLIMETRE, "card", 650, 880)
         .plus(
-            TextLayer.of("languages-arabic", "Arabic", "")
+            Layer.of("languages-arabic", "Arabic", "")
                 .withStory(
                     Story.of(
                         "\u0639\u062C\u0644\u0629 \u0627\u0644\u0645\u064A\u0632\u0627\u0646"
@@ -93,7 +93,7 @@ final class LongHourReading {
                 .withFollows(List.of(LongHourStyles.LABEL_ARABIC))
                 .withFrame(LongHour.box(Anchor.TOP_LEFT, 56, 50, 682, 250)))
         .plus(
-            TextLayer.of("languages-japanese", "Japanese", "")
+            Layer.of("languages-japanese", "Japanese", "")
                 .withStory(
                     Story.of(
                         "\u8131\u9032\u8ECA\u30011743\u5E74\n"
@@ -103,7 +103,7 @@ final class LongHourReading {
                 .withFollows(List.of(LongHourStyles.LABEL_JAPANESE))
                 .withFrame(LongHour.box(Anchor.TOP_LEFT, 56, 350, 682, 300)))
         .plus(
-            TextLayer.of("languages-four", "Four scripts", "")
+            Layer.of("languages-four", "Four scripts", "")
                 .withStory(
                     Story.of(
                         "Four towns send a keeper each: Halm writes The Hour in its ledger,"

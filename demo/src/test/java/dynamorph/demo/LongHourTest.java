@@ -3,8 +3,8 @@ package dynamorph.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
@@ -53,7 +53,7 @@ class LongHourTest {
                     layer -> !Followers.followed(layer).isEmpty() && LocalChanges.count(layer) > 0))
         .hasSizeGreaterThanOrEqualTo(3);
     assertThat(project.layers().filter(layer -> Followers.followed(layer).isEmpty()))
-        .extracting(TextLayer::name)
+        .extracting(Layer::name)
         .containsExactly("Title", "Text");
     assertThat(Followers.of(project).unused()).isEmpty();
   }

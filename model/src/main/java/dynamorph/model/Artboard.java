@@ -26,7 +26,7 @@ public record Artboard(
     Colour background,
     double x,
     double y,
-    PVector<TextLayer> layers) {
+    PVector<Layer> layers) {
   /** Ten metres in points. */
   private static final double LARGEST = 28_346.5;
 
@@ -79,22 +79,22 @@ public record Artboard(
     return new Artboard(id, name, width, height, unit, background, changedX, changedY, layers);
   }
 
-  public Artboard withLayers(Collection<TextLayer> changed) {
-    PVector<TextLayer> vector =
-        changed instanceof PVector<TextLayer> same ? same : TreePVector.from(changed);
+  public Artboard withLayers(Collection<Layer> changed) {
+    PVector<Layer> vector =
+        changed instanceof PVector<Layer> same ? same : TreePVector.from(changed);
     return new Artboard(id, name, width, height, unit, background, x, y, vector);
   }
 
-  public Artboard plus(TextLayer layer) {
+  public Artboard plus(Layer layer) {
     return withLayers(layers.plus(layer));
   }
 
   /** With every layer changed; itself if none changes. Untouched parts are shared. */
-  public Artboard mapLayers(UnaryOperator<TextLayer> change) {
-    PVector<TextLayer> changed = layers;
+  public Artboard mapLayers(UnaryOperator<Layer> change) {
+    PVector<Layer> changed = layers;
     int index = 0;
-    for (TextLayer layer : layers) {
-      TextLayer after = change.apply(layer);
+    for (Layer layer : layers) {
+      Layer after = change.apply(layer);
       if (after != layer) {
         changed = changed.with(index, after);
       }
@@ -103,7 +103,7 @@ public record Artboard(
     return changed == layers ? this : withLayers(changed);
   }
 
-  public Optional<TextLayer> layer(LayerId wanted) {
+  public Optional<Layer> layer(LayerId wanted) {
     return layers.stream().filter(layer -> layer.id().equals(wanted)).findFirst();
   }
 

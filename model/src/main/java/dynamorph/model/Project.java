@@ -92,11 +92,11 @@ public record Project(
   }
 
   /** All layers, by artboard in paint order. */
-  public Stream<TextLayer> layers() {
+  public Stream<Layer> layers() {
     return artboards.stream().flatMap(artboard -> artboard.layers().stream());
   }
 
-  public Optional<TextLayer> layer(LayerId id) {
+  public Optional<Layer> layer(LayerId id) {
     return artboards.stream().flatMap(artboard -> artboard.layer(id).stream()).findFirst();
   }
 
@@ -123,12 +123,12 @@ public record Project(
   }
 
   /** With every layer changed; itself if none changes. */
-  public Project mapLayers(UnaryOperator<TextLayer> change) {
+  public Project mapLayers(UnaryOperator<Layer> change) {
     return mapArtboards(artboard -> artboard.mapLayers(change));
   }
 
   /** With some layers changed. */
-  public Project mapLayers(Set<LayerId> ids, UnaryOperator<TextLayer> change) {
+  public Project mapLayers(Set<LayerId> ids, UnaryOperator<Layer> change) {
     return mapLayers(layer -> ids.contains(layer.id()) ? change.apply(layer) : layer);
   }
 }

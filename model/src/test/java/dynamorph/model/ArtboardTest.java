@@ -41,10 +41,8 @@ class ArtboardTest {
 
   @Test
   void untouchedPartsAreShared() {
-    Artboard one =
-        Artboard.empty("a", "A", 10, 10, LengthUnit.POINT).plus(TextLayer.of("t", "T", "x"));
-    Artboard two =
-        Artboard.empty("b", "B", 10, 10, LengthUnit.POINT).plus(TextLayer.of("u", "U", "y"));
+    Artboard one = Artboard.empty("a", "A", 10, 10, LengthUnit.POINT).plus(Layer.of("t", "T", "x"));
+    Artboard two = Artboard.empty("b", "B", 10, 10, LengthUnit.POINT).plus(Layer.of("u", "U", "y"));
     Project project = Project.empty("P").plus(one).plus(two);
     Project changed = project.mapLayers(Set.of(new LayerId("t")), layer -> layer.withName("Other"));
     assertThat(changed.artboards().get(1)).isSameAs(two);
@@ -57,7 +55,7 @@ class ArtboardTest {
   @Test
   void aFrameHoldsPlacementOnly() {
     PropertySet size = PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(3));
-    assertThatThrownBy(() -> TextLayer.of("t", "T", "x").withFrame(size))
+    assertThatThrownBy(() -> Layer.of("t", "T", "x").withFrame(size))
         .hasMessageContaining("placement only");
   }
 

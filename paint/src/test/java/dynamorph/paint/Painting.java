@@ -1,9 +1,9 @@
 package dynamorph.paint;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -31,27 +31,27 @@ public final class Painting {
   }
 
   /** A white artboard of 200 × 100 pt at the plane's origin. */
-  public static Artboard board(TextLayer... layers) {
+  public static Artboard board(Layer... layers) {
     Artboard board = Artboard.empty("a", "A", 200, 100, LengthUnit.POINT);
-    for (TextLayer layer : layers) {
+    for (Layer layer : layers) {
       board = board.plus(layer);
     }
     return board;
   }
 
-  public static Project project(TextLayer... layers) {
+  public static Project project(Layer... layers) {
     return Project.empty("P").plus(board(layers));
   }
 
   /** A full block that fills the font's whole height: an upright black rectangle. */
-  public static TextLayer text(String id, String words, PropertySet local) {
+  public static Layer text(String id, String words, PropertySet local) {
     PropertySet sized =
         PropertySet.EMPTY
             .with(Properties.SIZE, FontSize.points(40))
             .with(Properties.COAT_COLOUR.at(FILL), Colour.of(Rgba.BLACK));
     PropertySet frame =
         PropertySet.EMPTY.with(Properties.POSITION_X, 20.0).with(Properties.POSITION_Y, 10.0);
-    return TextLayer.of(id, id, words).withFrame(frame).withLocal(sized.overlaidBy(local));
+    return Layer.of(id, id, words).withFrame(frame).withLocal(sized.overlaidBy(local));
   }
 
   /** The whole artboard at so many pixels a point, through the stage. */

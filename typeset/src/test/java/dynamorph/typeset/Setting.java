@@ -1,9 +1,9 @@
 package dynamorph.typeset;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.property.Properties;
@@ -46,14 +46,14 @@ public record Setting(Story story, PropertySet values) {
   }
 
   public ResolvedLayer look() {
-    TextLayer layer = layer();
+    Layer layer = layer();
     Project project =
         Project.empty("t").plus(Artboard.empty("a", "A", 500, 500, LengthUnit.POINT).plus(layer));
     return Cascade.of(project).resolve(layer);
   }
 
-  private TextLayer layer() {
-    return TextLayer.of("t", "T", "").withStory(story).withLocal(values);
+  private Layer layer() {
+    return Layer.of("t", "T", "").withStory(story).withLocal(values);
   }
 
   public TextLayout layout() {

@@ -5,7 +5,7 @@ import dynamorph.app.stage.StageView;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.TextLayer;
+import dynamorph.model.Layer;
 import dynamorph.model.edit.ReplaceWords;
 import dynamorph.model.reach.WordSearch;
 import dynamorph.model.style.Style;
@@ -255,13 +255,13 @@ public final class FindPane extends VBox {
     @Override
     protected void updateItem(WordSearch.Hit hit, boolean empty) {
       super.updateItem(hit, empty);
-      Optional<TextLayer> layer =
+      Optional<Layer> layer =
           empty || hit == null ? Optional.empty() : workspace.project().layer(hit.layer());
       setGraphic(layer.map(found -> content(found, hit)).orElse(null));
       setAccessibleText(layer.map(found -> found.name()).orElse(""));
     }
 
-    private VBox content(TextLayer layer, WordSearch.Hit hit) {
+    private VBox content(Layer layer, WordSearch.Hit hit) {
       String text = layer.story().text();
       int start = Math.min(hit.range().start(), text.length());
       int end = Math.min(hit.range().end(), Math.min(text.length(), start + 60));

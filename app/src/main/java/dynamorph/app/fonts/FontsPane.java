@@ -11,7 +11,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.ReplaceFont;
 import dynamorph.model.reach.FontUse;
-import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.font.FontLibrary;
 import java.util.ArrayList;
@@ -206,7 +206,7 @@ public final class FontsPane extends VBox {
         .scene()
         .ifPresent(scene -> {
           for (Scene.Board board : scene.boards()) {
-            for (PlacedText text : board.texts()) {
+            for (PlacedLayer text : board.texts()) {
               for (int letter : text.layout().missingGlyphs()) {
                 missing.computeIfAbsent(letter, _ -> new ArrayList<>()).add(text.layer().id());
               }

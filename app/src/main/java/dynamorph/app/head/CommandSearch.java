@@ -4,7 +4,7 @@ import dynamorph.app.action.Action;
 import dynamorph.app.action.Actions;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
-import dynamorph.model.TextLayer;
+import dynamorph.model.Layer;
 import dynamorph.model.style.Style;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,7 +31,7 @@ public final class CommandSearch extends TextField {
 
   private final Workspace workspace;
   private final Actions actions;
-  private final java.util.function.Consumer<TextLayer> reveal;
+  private final java.util.function.Consumer<Layer> reveal;
   private final Popup popup = new Popup();
   private final ListView<Result> results = new ListView<>();
 
@@ -39,7 +39,7 @@ public final class CommandSearch extends TextField {
    * @param reveal shows a text on the stage
    */
   public CommandSearch(
-      Workspace workspace, Actions actions, java.util.function.Consumer<TextLayer> reveal) {
+      Workspace workspace, Actions actions, java.util.function.Consumer<Layer> reveal) {
     this.workspace = workspace;
     this.actions = actions;
     this.reveal = reveal;
@@ -143,7 +143,7 @@ public final class CommandSearch extends TextField {
           new Result("Edit style " + style.name(), "style", () -> workspace.openDesk(style.id())));
     }
     for (Artboard board : workspace.project().artboards()) {
-      for (TextLayer layer : board.layers()) {
+      for (Layer layer : board.layers()) {
         String words = layer.story().text().lines().findFirst().orElse("");
         all.add(new Result(words + " \u2013 " + board.name(), "text", () -> reveal.accept(layer)));
       }

@@ -3,9 +3,9 @@ package dynamorph.app.inspector;
 import dynamorph.app.field.Editors;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.DropLocal;
 import dynamorph.model.edit.SaveIntoStyle;
@@ -114,7 +114,7 @@ public final class Inspector extends VBox {
     return box;
   }
 
-  private List<TextLayer> selected() {
+  private List<Layer> selected() {
     Set<LayerId> ids = workspace.selection().layers();
     return workspace.project().layers().filter(layer -> ids.contains(layer.id())).toList();
   }
@@ -122,7 +122,7 @@ public final class Inspector extends VBox {
   private void update() {
     cascade = cascade.follow(workspace.project());
     subject = new SelectionSubject(workspace, cascade);
-    List<TextLayer> layers = selected();
+    List<Layer> layers = selected();
     boolean any = !layers.isEmpty();
     for (Region part : List.of(head, scroll)) {
       part.setVisible(any);
@@ -136,7 +136,7 @@ public final class Inspector extends VBox {
     }
   }
 
-  private void updateHead(List<TextLayer> layers) {
+  private void updateHead(List<Layer> layers) {
     boolean words = workspace.selection().cursor().filter(at -> !at.range().isEmpty()).isPresent();
     title.setText(
         words ? "Words in 1 text" : layers.size() == 1 ? "1 text" : layers.size() + " texts");
@@ -148,7 +148,7 @@ public final class Inspector extends VBox {
     localRow.setManaged(local > 0);
   }
 
-  private String place(TextLayer layer) {
+  private String place(Layer layer) {
     String board =
         workspace
             .project()
@@ -158,10 +158,10 @@ public final class Inspector extends VBox {
     return board + layer.name().toLowerCase(java.util.Locale.ROOT);
   }
 
-  private void updateChips(List<TextLayer> layers) {
+  private void updateChips(List<Layer> layers) {
     Project project = workspace.project();
     Map<StyleId, Long> followed = new LinkedHashMap<>();
-    for (TextLayer layer : layers) {
+    for (Layer layer : layers) {
       followed(layer).forEach(id -> followed.merge(id, 1L, Long::sum));
     }
     chips.getChildren().clear();
@@ -183,7 +183,7 @@ public final class Inspector extends VBox {
    * The styles that the layer follows, or the selected words in it: text styles first, then those
    * inside.
    */
-  private List<StyleId> followed(TextLayer layer) {
+  private List<StyleId> followed(Layer layer) {
     List<StyleId> inOrder = new ArrayList<>(layer.follows());
     Stream<StyleId> inside =
         workspace

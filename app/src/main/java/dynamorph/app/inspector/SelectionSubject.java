@@ -2,8 +2,8 @@ package dynamorph.app.inspector;
 
 import dynamorph.app.field.ValueEditor.Shown;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.Source;
@@ -33,7 +33,7 @@ import java.util.Set;
  */
 public final class SelectionSubject implements Subject {
   /** A place in a text that has values of its own. */
-  private record Spot(TextLayer layer, Paragraph paragraph, Span span) {
+  private record Spot(Layer layer, Paragraph paragraph, Span span) {
     Object sources() {
       return List.of(
           layer.follows(),
@@ -49,8 +49,8 @@ public final class SelectionSubject implements Subject {
   private final Target target;
   private final Cascade cascade;
   private final Collection<Spot> spots;
-  private final List<TextLayer> layers;
-  private final Collection<TextLayer> placed;
+  private final List<Layer> layers;
+  private final Collection<Layer> placed;
   private final Set<PropertySet> values = new LinkedHashSet<>();
   private final Set<PropertySet> layerValues = new LinkedHashSet<>();
 
@@ -62,8 +62,8 @@ public final class SelectionSubject implements Subject {
     Set<dynamorph.model.LayerId> ids = target.layers();
     this.layers = project.layers().filter(layer -> ids.contains(layer.id())).toList();
     Map<Object, Spot> distinct = new LinkedHashMap<>();
-    Map<Object, TextLayer> distinctlyPlaced = new LinkedHashMap<>();
-    for (TextLayer layer : layers) {
+    Map<Object, Layer> distinctlyPlaced = new LinkedHashMap<>();
+    for (Layer layer : layers) {
       spots(layer).forEach(spot -> distinct.putIfAbsent(spot.sources(), spot));
       distinctlyPlaced.putIfAbsent(
           List.of(layer.follows(), layer.local().keys(), layer.frame().keys()), layer);
@@ -74,7 +74,7 @@ public final class SelectionSubject implements Subject {
     spots.forEach(spot -> values.add(cascade.values(spot.layer, spot.paragraph, spot.span)));
   }
 
-  private List<Spot> spots(TextLayer layer) {
+  private List<Spot> spots(Layer layer) {
     TextRange range =
         target instanceof Target.Words words
             ? words.range().within(layer.story().all())

@@ -12,7 +12,7 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Rgba;
-import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -136,7 +136,7 @@ public final class ReachStrip extends VBox {
   private Item item(Scene.Found found, int local) {
     LayerId id = found.text().layer().id();
     boolean overset = found.text().layout().overset().isPresent();
-    Optional<PlacedText> earlier = before.flatMap(scene -> scene.find(id)).map(Scene.Found::text);
+    Optional<PlacedLayer> earlier = before.flatMap(scene -> scene.find(id)).map(Scene.Found::text);
     boolean was = earlier.map(text -> text.layout().overset().isPresent()).orElse(false);
     boolean changes = earlier.map(text -> !text.look().equals(found.text().look())).orElse(true);
     return new Item(found, local, overset, overset && !was, changes);
@@ -256,7 +256,7 @@ public final class ReachStrip extends VBox {
       Studio studio, Object layout, Object look, Rgba background, int height) {}
 
   private void draw(ImageView view, Scene.Found found, int height) {
-    PlacedText text = found.text();
+    PlacedLayer text = found.text();
     Rgba background = found.board().background();
     Studio with = studio.get();
     double scale =
@@ -278,7 +278,7 @@ public final class ReachStrip extends VBox {
         thumbnail.pseudoClassStateChanged(picked, workspace.selection().contains(id)));
     Project project = workspace.project();
     if (thumbnails.size() > MOST * 4) {
-      thumbnails.keySet().retainAll(project.layers().map(dynamorph.model.TextLayer::id).toList());
+      thumbnails.keySet().retainAll(project.layers().map(dynamorph.model.Layer::id).toList());
     }
   }
 }

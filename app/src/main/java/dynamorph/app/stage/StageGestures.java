@@ -5,8 +5,8 @@ import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.TextLayer;
 import dynamorph.model.edit.ArrangeLayers;
 import dynamorph.model.edit.MoveLayers;
 import dynamorph.model.edit.Target;
@@ -303,7 +303,7 @@ final class StageGestures {
               .with(Properties.BOX_HEIGHT, Math.max(drawn.height(), 1));
     }
     String id = workspace.ids().next("text");
-    TextLayer layer = TextLayer.of(id, "Text", "").withFrame(frame);
+    Layer layer = Layer.of(id, "Text", "").withFrame(frame);
     if (workspace.apply(
         new ArrangeLayers.Add(board.get().artboard().id(), List.of(layer), "Set"))) {
       workspace.selectionProperty().set(Selection.editing(layer.id(), 0, 0));

@@ -4,15 +4,15 @@ import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.TextRange;
-import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Caret;
@@ -128,7 +128,7 @@ final class StageMarks {
 
   private void drawOverset(GraphicsContext g, Scene scene) {
     for (Scene.Board board : scene.boards()) {
-      for (PlacedText text : board.texts()) {
+      for (PlacedLayer text : board.texts()) {
         if (text.layout().overset().isPresent()) {
           Box box = inNode(StageView.onPlane(new Scene.Found(board, text)));
           drawOversetTag(g, box, text.layout().overset().get());
@@ -142,7 +142,7 @@ final class StageMarks {
 
   private void drawSpelling(GraphicsContext g, Scene scene, SpellingService spelling) {
     for (Scene.Board board : scene.boards()) {
-      for (PlacedText text : board.texts()) {
+      for (PlacedLayer text : board.texts()) {
         List<SpellingService.Misspelt> wrong = spelling.misspelt(text.layer().story(), text.look());
         if (!wrong.isEmpty()) {
           enter(g, new Scene.Found(board, text));
@@ -158,7 +158,7 @@ final class StageMarks {
   }
 
   /** A word is not wrong before it is finished. */
-  private boolean isBeingTyped(PlacedText text, SpellingService.Misspelt word) {
+  private boolean isBeingTyped(PlacedLayer text, SpellingService.Misspelt word) {
     return workspace
         .selection()
         .cursor()
@@ -167,7 +167,7 @@ final class StageMarks {
         .isPresent();
   }
 
-  private void drawWave(GraphicsContext g, PlacedText text, TextRange range) {
+  private void drawWave(GraphicsContext g, PlacedLayer text, TextRange range) {
     double scale = scale();
     Line line = text.layout().lines().get(text.layout().lineAt(range.start()));
     if (line.ascent() * scale < SMALLEST_MARKED) {
@@ -294,8 +294,7 @@ final class StageMarks {
   private record Tag(String style, String changes, double styleWidth, Box box) {}
 
   private Tag tag(Scene.Found found) {
-    TextLayer layer =
-        workspace.project().layer(found.text().layer().id()).orElse(found.text().layer());
+    Layer layer = workspace.project().layer(found.text().layer().id()).orElse(found.text().layer());
     String style = styleNames(layer);
     int local = LocalChanges.count(layer);
     String changes = local == 0 ? "" : " \u00b7 " + local + " local";
@@ -323,7 +322,7 @@ final class StageMarks {
     g.fillText(tag.changes(), tag.box().x() + 7 + tag.styleWidth(), middle);
   }
 
-  private String styleNames(TextLayer layer) {
+  private String styleNames(Layer layer) {
     Project project = workspace.project();
     List<StyleId> followed =
         layer.follows().isEmpty()
@@ -339,7 +338,7 @@ final class StageMarks {
 
   private void drawCursor(
       GraphicsContext g, Scene.Found found, Selection.Cursor cursor, boolean caretOn) {
-    PlacedText text = found.text();
+    PlacedLayer text = found.text();
     TextRange range = cursor.range().within(text.layer().story().all());
     enter(g, found);
     g.setFill(SELECTED_WORDS);

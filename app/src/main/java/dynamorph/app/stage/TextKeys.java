@@ -4,8 +4,8 @@ import com.ibm.icu.text.BreakIterator;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.formats.html.HtmlText;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.EditText;
@@ -58,7 +58,7 @@ final class TextKeys {
     return known != null ? known : new DataFormat(type);
   }
 
-  private record Editing(TextLayer layer, Selection.Cursor cursor) {
+  private record Editing(Layer layer, Selection.Cursor cursor) {
     Story story() {
       return layer.story();
     }
@@ -238,7 +238,7 @@ final class TextKeys {
   /** The marked words with their look, for other programs. */
   private Optional<String> resolved(Editing at, TextRange range) {
     Story slice = at.story().slice(range);
-    TextLayer part = at.layer().withStory(slice);
+    Layer part = at.layer().withStory(slice);
     ResolvedLayer look = Cascade.of(workspace.project()).resolve(part);
     return Optional.of(HtmlText.write(slice, look.paragraphs()));
   }
@@ -399,7 +399,7 @@ final class TextKeys {
     return at;
   }
 
-  void selectWord(TextLayer layer, int offset) {
+  void selectWord(Layer layer, int offset) {
     BreakIterator words = BreakIterator.getWordInstance();
     String text = layer.story().text();
     words.setText(text);
@@ -409,12 +409,12 @@ final class TextKeys {
   }
 
   /** The line as it is set just now; a third press. */
-  void selectLine(TextLayer layer, TextLayout layout, int offset) {
+  void selectLine(Layer layer, TextLayout layout, int offset) {
     TextRange range = layout.lineRange(offset);
     select(layer.id(), range.start(), range.end());
   }
 
-  void selectParagraph(TextLayer layer, int offset) {
+  void selectParagraph(Layer layer, int offset) {
     TextRange range = layer.story().rangeOf(layer.story().paragraphAt(offset));
     select(layer.id(), range.start(), range.end());
   }

@@ -5,8 +5,8 @@ import dynamorph.app.background.Studio;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -306,7 +306,7 @@ public final class StylesColumn extends VBox {
     Map<Rgba, Integer> seen = new LinkedHashMap<>();
     Set<dynamorph.model.LayerId> ids = new HashSet<>();
     List<Followers.Follower> all = followers.direct(style.id());
-    all.stream().limit(50).map(Followers.Follower::layer).map(TextLayer::id).forEach(ids::add);
+    all.stream().limit(50).map(Followers.Follower::layer).map(Layer::id).forEach(ids::add);
     for (Artboard board : project.artboards()) {
       long count =
           ids.isEmpty()

@@ -8,9 +8,9 @@ import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.IdSource;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.SetValues;
 import dynamorph.model.edit.Target;
@@ -155,7 +155,7 @@ final class Driver {
     return workspace().project();
   }
 
-  TextLayer layer(String id) {
+  Layer layer(String id) {
     return project().layer(new LayerId(id)).orElseThrow();
   }
 
@@ -318,7 +318,7 @@ final class Driver {
   }
 
   <T> T value(String id, int index, Property<T> property) {
-    TextLayer layer = layer(id);
+    Layer layer = layer(id);
     var paragraph = layer.story().paragraphs().get(index);
     return Cascade.of(project())
         .values(layer, paragraph, paragraph.spans().getFirst())

@@ -3,8 +3,8 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -81,7 +81,7 @@ class FirstLookJourneyTest extends JourneyTest {
     assertThat(name.getText()).isEqualTo("Label title, ink");
     driver.robot().interact(() -> name.setText("Wheel title"));
     driver.press("keep-style");
-    TextLayer layer = driver.layer("label-3-title");
+    Layer layer = driver.layer("label-3-title");
     assertThat(layer.follows()).containsExactly(driver.styleNamed("Wheel title"));
     assertThat(LocalChanges.count(layer)).isZero();
     assertThat(driver.project().styles().named("Wheel title").orElseThrow().properties().keys())

@@ -2,8 +2,8 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -31,7 +31,7 @@ class InspectorJourneyTest extends JourneyTest {
   }
 
   private FontSize size(String id) {
-    TextLayer layer = driver.layer(id);
+    Layer layer = driver.layer(id);
     var paragraph = layer.story().paragraphs().getFirst();
     return Cascade.of(driver.project())
         .values(layer, paragraph, paragraph.spans().getFirst())
@@ -125,7 +125,7 @@ class InspectorJourneyTest extends JourneyTest {
         .write("10 mm")
         .push(KeyCode.ENTER);
     driver.settle();
-    TextLayer layer = driver.layer("label-6-title");
+    Layer layer = driver.layer("label-6-title");
     assertThat(layer.frame().get(Properties.POSITION_X.key()).orElseThrow()).isBetween(28.3, 28.4);
     assertThat(layer.local().has(Properties.POSITION_X.key())).isFalse();
   }

@@ -3,8 +3,8 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.workspace.Selection;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.TextLayer;
 import dynamorph.model.edit.EditText;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -78,7 +78,7 @@ class TextJourneyTest extends JourneyTest {
                 .nth(2)
                 .<javafx.scene.Node>query());
     driver.settle();
-    TextLayer layer = driver.layer("label-6-title");
+    Layer layer = driver.layer("label-6-title");
     assertThat(layer.story().paragraphs().getFirst().spans())
         .extracting(Span::text)
         .containsExactly("Bell", ", founded in Halm");
@@ -129,7 +129,7 @@ class TextJourneyTest extends JourneyTest {
     driver.settle();
     driver.robot().write("one").push(KeyCode.ENTER).write("two");
     driver.settle();
-    TextLayer fresh = driver.project().artboards().getLast().layers().getLast();
+    Layer fresh = driver.project().artboards().getLast().layers().getLast();
     assertThat(fresh.story().text()).isEqualTo("one\ntwo");
     assertThat(fresh.frame().get(Properties.BOX_WIDTH.key()).orElseThrow()).isGreaterThan(200);
     driver.undoAll();

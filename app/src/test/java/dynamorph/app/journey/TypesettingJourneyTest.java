@@ -3,8 +3,8 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.workspace.Selection;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.property.Properties;
@@ -187,7 +187,7 @@ class TypesettingJourneyTest extends JourneyTest {
   }
 
   private List<String> misspelt(String id) {
-    TextLayer layer = driver.layer(id);
+    Layer layer = driver.layer(id);
     var look = Cascade.of(driver.project()).resolve(layer);
     return driver.spelling().misspelt(layer.story(), look).stream()
         .map(dynamorph.app.spelling.SpellingService.Misspelt::word)

@@ -3,10 +3,10 @@ package dynamorph.formats.project;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Asset;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -154,14 +154,14 @@ final class ProjectReader {
     return colour;
   }
 
-  private TextLayer layer(JsonCursor cursor) {
+  private Layer layer(JsonCursor cursor) {
     cursor.only(Names.ID, Names.NAME, Names.FRAME, Names.FOLLOWS, Names.LOCAL, Names.PARAGRAPHS);
     LayerId id = cursor.field(Names.ID).checked(() -> new LayerId(cursor.field(Names.ID).text()));
     if (!layerIds.add(id)) {
       throw cursor.wrong("two layers have the id \"" + id + "\"");
     }
     return cursor.checked(() ->
-        new TextLayer(
+        new Layer(
             id,
             cursor.field(Names.NAME).text(),
             new Story(cursor.field(Names.PARAGRAPHS).items(this::paragraph)),

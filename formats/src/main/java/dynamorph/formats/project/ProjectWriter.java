@@ -1,8 +1,8 @@
 package dynamorph.formats.project;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -92,7 +92,7 @@ final class ProjectWriter {
     return node;
   }
 
-  private static ObjectNode layer(TextLayer layer) {
+  private static ObjectNode layer(Layer layer) {
     ObjectNode node =
         NODES.objectNode().put(Names.ID, layer.id().value()).put(Names.NAME, layer.name());
     properties(node, Names.FRAME, layer.frame());

@@ -2,8 +2,8 @@ package dynamorph.formats.html;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -54,7 +54,7 @@ class HtmlTextTest {
         Story.of(
             Paragraph.of(Span.of("a < b & "), Span.of("c").withLocal(heavy)),
             Paragraph.of("\u201Cd\u201D"));
-    TextLayer layer = TextLayer.of("t", "T", "").withStory(story);
+    Layer layer = Layer.of("t", "T", "").withStory(story);
     String html = HtmlText.write(story, Cascade.of(Project.empty("p")).resolve(layer).paragraphs());
     Story again = HtmlText.read(html).orElseThrow();
     assertThat(again.text()).isEqualTo(story.text());

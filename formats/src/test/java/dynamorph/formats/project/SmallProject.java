@@ -1,9 +1,9 @@
 package dynamorph.formats.project;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -32,8 +32,8 @@ final class SmallProject {
             .withProperties(
                 PropertySet.EMPTY.with(
                     Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.swatch("copper")));
-    TextLayer one =
-        TextLayer.of("t1", "Title", "Bell")
+    Layer one =
+        Layer.of("t1", "Title", "Bell")
             .withFollows(List.of(new StyleId("loan")))
             .withFrame(PropertySet.EMPTY.with(Properties.POSITION_X, 5.0))
             .withLocal(PropertySet.EMPTY.with(Properties.TRACKING, 10.0));
@@ -43,6 +43,6 @@ final class SmallProject {
         .plus(
             Artboard.empty("a", "A", 300, 200, LengthUnit.POINT)
                 .plus(one)
-                .plus(TextLayer.of("t2", "Text", "founded in Halm")));
+                .plus(Layer.of("t2", "Text", "founded in Halm")));
   }
 }

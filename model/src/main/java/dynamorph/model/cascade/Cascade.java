@@ -3,8 +3,8 @@ package dynamorph.model.cascade;
 import static dynamorph.model.cascade.Coats.points;
 import static dynamorph.model.cascade.Coats.value;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
@@ -74,7 +74,7 @@ public final class Cascade {
   }
 
   /** Everything that decides how the layer looks. */
-  public ResolvedLayer resolve(TextLayer layer) {
+  public ResolvedLayer resolve(Layer layer) {
     List<ResolvedLayer.ResolvedParagraph> paragraphs = new ArrayList<>();
     Paragraph before = null;
     for (Paragraph paragraph : layer.story().paragraphs()) {
@@ -102,7 +102,7 @@ public final class Cascade {
             finish);
   }
 
-  private ResolvedLayer.ResolvedParagraph resolve(TextLayer layer, Paragraph paragraph) {
+  private ResolvedLayer.ResolvedParagraph resolve(Layer layer, Paragraph paragraph) {
     PropertySet own = values(layer, paragraph);
     List<CharacterLook> spans =
         paragraph.spans().stream().map(span -> look(values(layer, paragraph, span))).toList();
@@ -114,17 +114,17 @@ public final class Cascade {
    * The complete values of a layer, apart from what its paragraphs and spans change. Sizes are
    * absolute.
    */
-  public PropertySet values(TextLayer layer) {
+  public PropertySet values(Layer layer) {
     return values(Place.of(layer, true));
   }
 
   /** The complete values of a paragraph of the layer. */
-  public PropertySet values(TextLayer layer, Paragraph paragraph) {
+  public PropertySet values(Layer layer, Paragraph paragraph) {
     return values(Place.of(layer, false).in(paragraph));
   }
 
   /** The complete values of a span in a paragraph of the layer. */
-  public PropertySet values(TextLayer layer, Paragraph paragraph, Span span) {
+  public PropertySet values(Layer layer, Paragraph paragraph, Span span) {
     return values(Place.of(layer, false).in(paragraph).in(span));
   }
 
@@ -181,17 +181,17 @@ public final class Cascade {
   }
 
   /** Where the value of a key comes from, for the layer itself. */
-  public <T> Trace<T> trace(TextLayer layer, PropertyKey<T> key) {
+  public <T> Trace<T> trace(Layer layer, PropertyKey<T> key) {
     return trace(walk(Place.of(layer, true)), key);
   }
 
   /** Where the value of a key comes from, for a paragraph. */
-  public <T> Trace<T> trace(TextLayer layer, Paragraph paragraph, PropertyKey<T> key) {
+  public <T> Trace<T> trace(Layer layer, Paragraph paragraph, PropertyKey<T> key) {
     return trace(walk(Place.of(layer, true).in(paragraph)), key);
   }
 
   /** Where the value of a key comes from, for a span. */
-  public <T> Trace<T> trace(TextLayer layer, Paragraph paragraph, Span span, PropertyKey<T> key) {
+  public <T> Trace<T> trace(Layer layer, Paragraph paragraph, Span span, PropertyKey<T> key) {
     return trace(walk(Place.of(layer, true).in(paragraph).in(span)), key);
   }
 
@@ -308,7 +308,7 @@ public final class Cascade {
    * The place of a layer. Nearly every layer has a frame of its own, so its few values are looked
    * up one by one instead of being merged with the others, which are shared.
    */
-  private Placement placement(TextLayer layer) {
+  private Placement placement(Layer layer) {
     return new Placement(
         placed(layer, Properties.ANCHOR.key()),
         placed(layer, Properties.POSITION_X.key()),
@@ -325,7 +325,7 @@ public final class Cascade {
             placed(layer, Properties.SHRINK_TO.key()) / 100));
   }
 
-  private <T> T placed(TextLayer layer, PropertyKey<T> key) {
+  private <T> T placed(Layer layer, PropertyKey<T> key) {
     Optional<T> own = layer.local().get(key);
     for (int index = layer.follows().size() - 1; index >= 0 && own.isEmpty(); index--) {
       own = placementOf(layer.follows().get(index)).get(key);
@@ -367,7 +367,7 @@ public final class Cascade {
      * Where the layer stands says nothing about its letters; left out, layers in different places
      * share a look.
      */
-    static Place of(TextLayer layer, boolean withPlacement) {
+    static Place of(Layer layer, boolean withPlacement) {
       PropertySet local = withPlacement ? layer.local() : withoutPlacement(layer.local());
       PropertySet frame = withPlacement ? layer.frame() : PropertySet.EMPTY;
       return new Place(

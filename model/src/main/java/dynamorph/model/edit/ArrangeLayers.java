@@ -2,9 +2,9 @@ package dynamorph.model.edit;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -16,7 +16,7 @@ public sealed interface ArrangeLayers extends Edit {
   }
 
   /** Puts new layers on top of an artboard. */
-  record Add(ArtboardId artboard, List<TextLayer> layers, String verb) implements ArrangeLayers {
+  record Add(ArtboardId artboard, List<Layer> layers, String verb) implements ArrangeLayers {
     public Add {
       layers = List.copyOf(layers);
     }
@@ -41,7 +41,7 @@ public sealed interface ArrangeLayers extends Edit {
     @Override
     public Project applyTo(Project before) {
       return before.mapArtboards(board -> {
-        List<TextLayer> kept = new ArrayList<>(board.layers());
+        List<Layer> kept = new ArrayList<>(board.layers());
         boolean changed = kept.removeIf(layer -> layers.contains(layer.id()));
         return changed ? board.withLayers(kept) : board;
       });
@@ -61,8 +61,8 @@ public sealed interface ArrangeLayers extends Edit {
     }
 
     private Artboard restacked(Artboard board) {
-      List<TextLayer> moved = new ArrayList<>(board.layers());
-      List<TextLayer> rest = new ArrayList<>(board.layers());
+      List<Layer> moved = new ArrayList<>(board.layers());
+      List<Layer> rest = new ArrayList<>(board.layers());
       moved.removeIf(layer -> !layers.contains(layer.id()));
       rest.removeIf(layer -> layers.contains(layer.id()));
       if (moved.isEmpty()) {

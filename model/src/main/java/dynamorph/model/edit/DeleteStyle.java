@@ -1,7 +1,7 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -51,12 +51,12 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
     }
     KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(changed));
     return changed.mapLayers(layer -> {
-      TextLayer was = before.layer(layer.id()).orElseThrow();
+      Layer was = before.layer(layer.id()).orElseThrow();
       return was == layer ? layer : look.of(was, layer);
     });
   }
 
-  private TextLayer released(TextLayer layer) {
+  private Layer released(Layer layer) {
     if (!dynamorph.model.reach.Followers.followed(layer).contains(style)) {
       return layer;
     }

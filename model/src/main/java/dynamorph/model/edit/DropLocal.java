@@ -1,7 +1,7 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import java.util.Optional;
@@ -32,7 +32,7 @@ public record DropLocal(Target target, Optional<Set<PropertyKey<?>>> only) imple
             });
   }
 
-  private TextLayer everywhere(TextLayer layer) {
+  private Layer everywhere(Layer layer) {
     return layer
         .withLocal(kept(layer.local()))
         .withStory(
@@ -44,7 +44,7 @@ public record DropLocal(Target target, Optional<Set<PropertyKey<?>>> only) imple
                         .mapSpans(span -> span.withLocal(kept(span.local())))));
   }
 
-  private TextLayer inWords(TextLayer layer, Target.Words words) {
+  private Layer inWords(Layer layer, Target.Words words) {
     return layer.withStory(
         words.range().isEmpty()
             ? layer

@@ -1,7 +1,7 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.TextRange;
@@ -42,7 +42,7 @@ public record Follow(Target target, StyleId style, boolean onTop, boolean dropLo
     return Tidy.layers(changed, target.layers());
   }
 
-  private TextLayer follow(TextLayer layer, Style followed) {
+  private Layer follow(Layer layer, Style followed) {
     TextRange range =
         switch (target) {
           case Target.Layers _ -> layer.story().all();

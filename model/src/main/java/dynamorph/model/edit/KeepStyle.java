@@ -1,8 +1,8 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.Style;
@@ -27,7 +27,7 @@ public record KeepStyle(Target source, Style style) implements Edit {
     KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(added));
     Project changed = added;
     for (LayerId id : source.layers()) {
-      Optional<TextLayer> layer = before.layer(id);
+      Optional<Layer> layer = before.layer(id);
       if (layer.isPresent()) {
         changed = follow(changed, look, layer.get());
       }
@@ -35,12 +35,12 @@ public record KeepStyle(Target source, Style style) implements Edit {
     return Tidy.layers(changed, source.layers());
   }
 
-  private Project follow(Project project, KeptLook look, TextLayer before) {
+  private Project follow(Project project, KeptLook look, Layer before) {
     Target one = source instanceof Target.Words ? source : new Target.Layers(List.of(before.id()));
     boolean onTop = style.level() != StyleLevel.PARAGRAPH;
-    TextLayer now =
+    Layer now =
         new Follow(one, style.id(), onTop, false).applyTo(project).layer(before.id()).orElseThrow();
-    TextLayer kept = look.of(before, withoutCovered(project.styles(), now));
+    Layer kept = look.of(before, withoutCovered(project.styles(), now));
     return project.mapLayers(Set.of(before.id()), _ -> kept);
   }
 
@@ -48,7 +48,7 @@ public record KeepStyle(Target source, Style style) implements Edit {
    * A style followed so far goes where the new one sets all that it sets, itself or through what it
    * is based on.
    */
-  private TextLayer withoutCovered(StyleBook styles, TextLayer layer) {
+  private Layer withoutCovered(StyleBook styles, Layer layer) {
     return layer
         .withFollows(uncovered(styles, layer.follows()))
         .withStory(

@@ -1,6 +1,6 @@
 package dynamorph.model.edit;
 
-import dynamorph.model.TextLayer;
+import dynamorph.model.Layer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
@@ -25,8 +25,8 @@ final class KeptLook {
    *
    * @param was the layer under the earlier styles; with the same words as {@code now}
    */
-  TextLayer of(TextLayer was, TextLayer now) {
-    TextLayer layer = now.withLocal(restored(now.local(), before.values(was), after.values(now)));
+  Layer of(Layer was, Layer now) {
+    Layer layer = now.withLocal(restored(now.local(), before.values(was), after.values(now)));
     List<Paragraph> paragraphs = new ArrayList<>();
     for (int index = 0; index < now.story().paragraphs().size(); index++) {
       Paragraph paragraphWas = was.story().paragraphs().get(index);
@@ -36,7 +36,7 @@ final class KeptLook {
     return layer.withStory(new dynamorph.model.text.Story(paragraphs));
   }
 
-  private Paragraph of(TextLayer layerWas, TextLayer layerNow, Paragraph was, Paragraph now) {
+  private Paragraph of(Layer layerWas, Layer layerNow, Paragraph was, Paragraph now) {
     Paragraph paragraph =
         now.withLocal(
             restored(now.local(), before.values(layerWas, was), after.values(layerNow, now)));

@@ -1,8 +1,8 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -20,7 +20,7 @@ import java.util.Optional;
 public record KernPair(LayerId layer, int offset, double by) implements Edit {
   @Override
   public Project applyTo(Project before) {
-    Optional<TextLayer> found = before.layer(layer);
+    Optional<Layer> found = before.layer(layer);
     if (found.isEmpty()) {
       return before;
     }
@@ -35,7 +35,7 @@ public record KernPair(LayerId layer, int offset, double by) implements Edit {
     return SetValues.of(pair, kerned).applyTo(before);
   }
 
-  private static double now(Project project, TextLayer layer, int letter) {
+  private static double now(Project project, Layer layer, int letter) {
     int index = layer.story().paragraphAt(letter);
     Paragraph paragraph = layer.story().paragraphs().get(index);
     int end = layer.story().startOf(index);

@@ -1,7 +1,7 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.property.Address;
@@ -47,7 +47,7 @@ public record Proposal(
 
   /** Reads the look of the first text of the target. */
   public static Proposal of(Project project, Target target) {
-    TextLayer layer =
+    Layer layer =
         target.layers().stream()
             .flatMap(id -> project.layer(id).stream())
             .findFirst()
@@ -60,7 +60,7 @@ public record Proposal(
     };
   }
 
-  private static Proposal ofLayer(Project project, TextLayer layer) {
+  private static Proposal ofLayer(Project project, Layer layer) {
     Cascade cascade = Cascade.of(project);
     PropertySet values = cascade.values(layer);
     PropertySet without =
@@ -69,7 +69,7 @@ public record Proposal(
         project, StyleLevel.TEXT, values, layer.local(), without, last(layer.follows()), layer);
   }
 
-  private static Proposal ofParagraph(Project project, TextLayer layer, int index) {
+  private static Proposal ofParagraph(Project project, Layer layer, int index) {
     Cascade cascade = Cascade.of(project);
     Paragraph paragraph = layer.story().paragraphs().get(index);
     PropertySet values = cascade.values(layer, paragraph);
@@ -84,7 +84,7 @@ public record Proposal(
         layer);
   }
 
-  private static Proposal ofSpan(Project project, TextLayer layer, int offset) {
+  private static Proposal ofSpan(Project project, Layer layer, int offset) {
     Cascade cascade = Cascade.of(project);
     Paragraph paragraph = layer.story().paragraphs().get(layer.story().paragraphAt(offset));
     Span span = layer.story().spanAt(offset);
@@ -101,7 +101,7 @@ public record Proposal(
       PropertySet local,
       PropertySet without,
       List<StyleId> followed,
-      TextLayer layer) {
+      Layer layer) {
     PropertySet carried =
         values
             .overlaidBy(local)
@@ -132,9 +132,9 @@ public record Proposal(
   }
 
   /** What the text would have if it followed nothing at this level. */
-  private static PropertySet plain(Project project, StyleLevel level, TextLayer layer) {
+  private static PropertySet plain(Project project, StyleLevel level, Layer layer) {
     Cascade cascade = Cascade.of(project);
-    TextLayer bare =
+    Layer bare =
         level == StyleLevel.TEXT
             ? layer.withLocal(PropertySet.EMPTY).withFollows(List.of())
             : layer;
@@ -157,7 +157,7 @@ public record Proposal(
    * 48 pt}.
    */
   private static String name(
-      Project project, PropertySet values, TextLayer layer, Optional<StyleId> base) {
+      Project project, PropertySet values, Layer layer, Optional<StyleId> base) {
     String colour = colourName(project, values);
     double size = Coats.value(values, Properties.SIZE.key()).over(0);
     String family = Coats.value(values, Properties.FONT_FAMILY.key());
@@ -173,7 +173,7 @@ public record Proposal(
         .orElseGet(() -> firstWords(layer.story().text()) + ", " + colour);
   }
 
-  private static String role(double size, TextLayer layer) {
+  private static String role(double size, Layer layer) {
     int length = layer.story().length();
     return length > 160 ? "body" : size >= 36 ? "title" : size >= 16 ? "heading" : "text";
   }

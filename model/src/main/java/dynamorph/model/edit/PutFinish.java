@@ -1,8 +1,8 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.property.Address;
@@ -42,7 +42,7 @@ public record PutFinish(Target target, PropertySet finish, String what) implemen
   }
 
   /** The complete values of the first letter of a layer, which hold its finish. */
-  public static PropertySet ofFirst(Project project, TextLayer layer) {
+  public static PropertySet ofFirst(Project project, Layer layer) {
     Paragraph paragraph = layer.story().paragraphs().getFirst();
     return Cascade.of(project).values(layer, paragraph, paragraph.spans().getFirst());
   }
@@ -52,7 +52,7 @@ public record PutFinish(Target target, PropertySet finish, String what) implemen
     Project after = before;
     Cascade cascade = Cascade.of(before);
     for (LayerId id : target.layers()) {
-      Optional<TextLayer> layer = before.layer(id);
+      Optional<Layer> layer = before.layer(id);
       if (layer.isPresent()) {
         Target own = target instanceof Target.Words ? target : new Target.Layers(List.of(id));
         after = SetValues.of(own, change(cascade, layer.get())).applyTo(after);
@@ -61,7 +61,7 @@ public record PutFinish(Target target, PropertySet finish, String what) implemen
     return after;
   }
 
-  private PropertySet change(Cascade cascade, TextLayer layer) {
+  private PropertySet change(Cascade cascade, Layer layer) {
     List<PropertySet> places = new ArrayList<>();
     places.add(cascade.values(layer));
     for (Paragraph paragraph : layer.story().paragraphs()) {

@@ -1,7 +1,7 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -22,7 +22,7 @@ public record ReplaceFont(String family, String replacement) implements Edit {
     return project.mapLayers(this::changed);
   }
 
-  private TextLayer changed(TextLayer layer) {
+  private Layer changed(Layer layer) {
     PropertySet local = changed(layer.local());
     var story =
         layer

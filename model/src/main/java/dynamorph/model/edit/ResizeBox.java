@@ -1,8 +1,8 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
@@ -29,7 +29,7 @@ public record ResizeBox(
 
   @Override
   public Project applyTo(Project before) {
-    Optional<TextLayer> found = before.layer(layer);
+    Optional<Layer> found = before.layer(layer);
     if (found.isEmpty()) {
       return before;
     }

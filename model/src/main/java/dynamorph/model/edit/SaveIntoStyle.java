@@ -1,8 +1,8 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
@@ -75,7 +75,7 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
       this.cascade = Cascade.of(project);
     }
 
-    void collect(TextLayer layer) {
+    void collect(Layer layer) {
       last(layer.follows())
           .ifPresent(style -> collect(style, layer.local(), cascade.values(layer)));
       for (Paragraph paragraph : layer.story().paragraphs()) {
@@ -149,7 +149,7 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
       return styles;
     }
 
-    TextLayer withoutSaved(TextLayer layer) {
+    Layer withoutSaved(Layer layer) {
       List<Paragraph> paragraphs = new ArrayList<>();
       for (Paragraph paragraph : layer.story().paragraphs()) {
         paragraphs.add(

@@ -1,7 +1,7 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.property.Facet;
@@ -40,7 +40,7 @@ public record SetValues(Target target, PropertySet values, String what) implemen
         before.mapLayers(
             target.layers(),
             layer -> {
-              TextLayer after = layer;
+              Layer after = layer;
               for (PropertyKey<?> key : values.keys()) {
                 after = set(cascade, after, key);
               }
@@ -49,14 +49,14 @@ public record SetValues(Target target, PropertySet values, String what) implemen
     return Tidy.layers(changed, target.layers());
   }
 
-  private TextLayer set(Cascade cascade, TextLayer layer, PropertyKey<?> key) {
+  private Layer set(Cascade cascade, Layer layer, PropertyKey<?> key) {
     return switch (target) {
       case Target.Layers _ -> onLayer(cascade, layer, key);
       case Target.Words(var _, TextRange range) -> onWords(cascade, layer, key, range);
     };
   }
 
-  private TextLayer onWords(Cascade cascade, TextLayer layer, PropertyKey<?> key, TextRange range) {
+  private Layer onWords(Cascade cascade, Layer layer, PropertyKey<?> key, TextRange range) {
     if (key.countsOn(Level.SPAN) && !range.isEmpty()) {
       return layer.withStory(layer.story().mapSpans(range, span -> onSpan(span, key)));
     }
@@ -67,11 +67,11 @@ public record SetValues(Target target, PropertySet values, String what) implemen
     return onLayer(cascade, layer, key);
   }
 
-  private TextLayer onLayer(Cascade cascade, TextLayer layer, PropertyKey<?> key) {
+  private Layer onLayer(Cascade cascade, Layer layer, PropertyKey<?> key) {
     if (key.property().facet() == Facet.PLACEMENT && isOwnFrame(cascade, layer, key)) {
       return layer.withFrame(layer.frame().withFrom(values, key));
     }
-    TextLayer changed = layer.withLocal(layer.local().withFrom(values, key));
+    Layer changed = layer.withLocal(layer.local().withFrom(values, key));
     if (!key.countsOn(Level.PARAGRAPH)) {
       return changed;
     }
@@ -88,20 +88,19 @@ public record SetValues(Target target, PropertySet values, String what) implemen
   }
 
   private Paragraph onParagraph(
-      Cascade cascade, TextLayer layer, Paragraph paragraph, PropertyKey<?> key) {
+      Cascade cascade, Layer layer, Paragraph paragraph, PropertyKey<?> key) {
     Paragraph changed = paragraph.withLocal(paragraph.local().withFrom(values, key));
     return onSpans(cascade, layer, changed, key);
   }
 
-  private Paragraph onSpans(
-      Cascade cascade, TextLayer layer, Paragraph paragraph, PropertyKey<?> key) {
+  private Paragraph onSpans(Cascade cascade, Layer layer, Paragraph paragraph, PropertyKey<?> key) {
     return paragraph.mapSpans(span ->
         cascade.trace(layer, paragraph, span, key).winner().source().level() == Level.SPAN
             ? onSpan(span, key)
             : span);
   }
 
-  private static boolean isOwnFrame(Cascade cascade, TextLayer layer, PropertyKey<?> key) {
+  private static boolean isOwnFrame(Cascade cascade, Layer layer, PropertyKey<?> key) {
     Source source = cascade.trace(layer, key).winner().source();
     return !(source instanceof Source.LocalChange || source instanceof Source.Followed);
   }

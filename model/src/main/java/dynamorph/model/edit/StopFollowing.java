@@ -1,7 +1,7 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -25,14 +25,14 @@ public record StopFollowing(Target target, StyleId style, boolean keepLook) impl
     return Tidy.layers(changed, target.layers());
   }
 
-  private TextRange range(TextLayer layer) {
+  private TextRange range(Layer layer) {
     return target instanceof Target.Words words && !words.range().isEmpty()
         ? words.range()
         : layer.story().all();
   }
 
-  private TextLayer released(TextLayer layer) {
-    TextLayer changed =
+  private Layer released(Layer layer) {
+    Layer changed =
         target instanceof Target.Layers ? layer.withFollows(minus(layer.follows())) : layer;
     return changed.withStory(
         changed

@@ -1,8 +1,8 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.property.Properties;
@@ -28,17 +28,17 @@ final class Tidy {
     return project.mapLayers(ids, tidy::layer);
   }
 
-  private TextLayer layer(TextLayer layer) {
-    TextLayer tidied = layer;
+  private Layer layer(Layer layer) {
+    Layer tidied = layer;
     if (!layer.local().isEmpty()) {
       PropertySet inherited = cascade.values(layer.withLocal(PropertySet.EMPTY));
       tidied = layer.withLocal(different(layer.local(), inherited));
     }
-    TextLayer outer = tidied;
+    Layer outer = tidied;
     return tidied.withStory(tidied.story().mapParagraphs(paragraph -> paragraph(outer, paragraph)));
   }
 
-  private Paragraph paragraph(TextLayer layer, Paragraph paragraph) {
+  private Paragraph paragraph(Layer layer, Paragraph paragraph) {
     Paragraph tidied = paragraph;
     if (!paragraph.local().isEmpty()) {
       PropertySet inherited = cascade.values(layer, paragraph.withLocal(PropertySet.EMPTY));

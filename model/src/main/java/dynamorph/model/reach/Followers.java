@@ -1,8 +1,8 @@
 package dynamorph.model.reach;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
@@ -17,7 +17,7 @@ import java.util.Set;
 /** Who follows which style, counted once for a whole project. */
 public final class Followers {
   /** The following of one layer. */
-  public record Follower(TextLayer layer, int localChanges) {}
+  public record Follower(Layer layer, int localChanges) {}
 
   private final Map<StyleId, List<Follower>> direct = new HashMap<>();
   private final List<Follower> all = new ArrayList<>();
@@ -40,7 +40,7 @@ public final class Followers {
   }
 
   /** The styles that anything in the layer follows itself. */
-  public static Set<StyleId> followed(TextLayer layer) {
+  public static Set<StyleId> followed(Layer layer) {
     Set<StyleId> followed = new HashSet<>(layer.follows());
     for (Paragraph paragraph : layer.story().paragraphs()) {
       paragraph.follows().ifPresent(followed::add);

@@ -1,6 +1,6 @@
 package dynamorph.model.reach;
 
-import dynamorph.model.TextLayer;
+import dynamorph.model.Layer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
@@ -26,7 +26,7 @@ public final class LocalChanges {
   public record Change(Level level, int paragraph, int span, PropertyKey<?> key) {}
 
   /** All changes, widest first. A coat or effect put in by hand is one change, whatever it sets. */
-  public static List<Change> of(TextLayer layer) {
+  public static List<Change> of(Layer layer) {
     List<Change> changes = new ArrayList<>();
     collect(changes, layer.local(), Level.LAYER, -1, -1);
     for (int p = 0; p < layer.story().paragraphs().size(); p++) {
@@ -40,7 +40,7 @@ public final class LocalChanges {
     return changes;
   }
 
-  public static int count(TextLayer layer) {
+  public static int count(Layer layer) {
     return of(layer).size();
   }
 

@@ -1,8 +1,8 @@
 package dynamorph.model.reach;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.ParagraphLook;
@@ -27,13 +27,13 @@ public final class Reach {
   public static Set<LayerId> between(Project before, Project after) {
     Cascade cascadeBefore = Cascade.of(before);
     Cascade cascadeAfter = cascadeBefore.follow(after);
-    Map<LayerId, TextLayer> known =
-        before.layers().collect(Collectors.toMap(TextLayer::id, Function.identity()));
+    Map<LayerId, Layer> known =
+        before.layers().collect(Collectors.toMap(Layer::id, Function.identity()));
     Set<LayerId> touched = new LinkedHashSet<>();
     after
         .layers()
         .forEach(layer -> {
-          TextLayer earlier = known.get(layer.id());
+          Layer earlier = known.get(layer.id());
           boolean same =
               earlier != null
                   && (earlier == layer && cascadeBefore == cascadeAfter
@@ -52,18 +52,18 @@ public final class Reach {
 
   /** Whether every letter looks the same, however the words are cut into spans. */
   private static boolean looksAlike(
-      TextLayer one, ResolvedLayer oneLook, TextLayer other, ResolvedLayer otherLook) {
+      Layer one, ResolvedLayer oneLook, Layer other, ResolvedLayer otherLook) {
     return oneLook.equals(otherLook) && sameLengths(one, other)
         || oneLook.placement().equals(otherLook.placement())
             && oneLook.plate().equals(otherLook.plate())
             && stretches(one, oneLook).equals(stretches(other, otherLook));
   }
 
-  private static boolean sameLengths(TextLayer one, TextLayer other) {
+  private static boolean sameLengths(Layer one, Layer other) {
     return one.story() == other.story() || lengths(one).equals(lengths(other));
   }
 
-  private static List<List<Integer>> lengths(TextLayer layer) {
+  private static List<List<Integer>> lengths(Layer layer) {
     return layer.story().paragraphs().stream()
         .map(paragraph -> paragraph.spans().stream().map(Span::length).toList())
         .toList();
@@ -72,7 +72,7 @@ public final class Reach {
   /** The longest stretch of one look. */
   private record Stretch(ParagraphLook paragraph, CharacterLook look, int length) {}
 
-  private static List<List<Stretch>> stretches(TextLayer layer, ResolvedLayer look) {
+  private static List<List<Stretch>> stretches(Layer layer, ResolvedLayer look) {
     List<List<Stretch>> paragraphs = new ArrayList<>();
     for (int index = 0; index < look.paragraphs().size(); index++) {
       ResolvedLayer.ResolvedParagraph paragraph = look.paragraphs().get(index);

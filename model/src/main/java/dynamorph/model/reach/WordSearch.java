@@ -1,8 +1,8 @@
 package dynamorph.model.reach;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
@@ -53,7 +53,7 @@ public final class WordSearch {
     return hits;
   }
 
-  private static void addParts(Project project, TextLayer layer, StyleId style, List<Hit> hits) {
+  private static void addParts(Project project, Layer layer, StyleId style, List<Hit> hits) {
     int start = 0;
     for (Paragraph paragraph : layer.story().paragraphs()) {
       boolean whole =
@@ -74,12 +74,12 @@ public final class WordSearch {
     }
   }
 
-  private static boolean follows(Project project, TextLayer layer, TextRange range, StyleId style) {
+  private static boolean follows(Project project, Layer layer, TextRange range, StyleId style) {
     return following(project, layer, style).stream()
         .anyMatch(hit -> hit.range().start() <= range.start() && hit.range().end() >= range.end());
   }
 
-  private static List<Hit> following(Project project, TextLayer layer, StyleId style) {
+  private static List<Hit> following(Project project, Layer layer, StyleId style) {
     List<Hit> hits = new ArrayList<>();
     if (layer.follows().stream().anyMatch(id -> isOrComesFrom(project, id, style))) {
       hits.add(new Hit(layer.id(), layer.story().all()));

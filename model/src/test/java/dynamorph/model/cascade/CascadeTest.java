@@ -3,9 +3,9 @@ package dynamorph.model.cascade;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
@@ -62,7 +62,7 @@ class CascadeTest {
                         DERIVED, "Derived", "", StyleLevel.TEXT, Optional.of(BASE), derived, ""))))
         .plus(
             Artboard.empty("a", "A", 100, 100, LengthUnit.POINT)
-                .plus(TextLayer.of("t", "T", "Bell").withFollows(List.of(DERIVED))));
+                .plus(Layer.of("t", "T", "Bell").withFollows(List.of(DERIVED))));
   }
 
   private static List<Coat> coats(Project project) {
@@ -154,12 +154,12 @@ class CascadeTest {
     Style small =
         Style.text("small", "Small", "")
             .withProperties(PropertySet.EMPTY.with(Properties.SIZE, new FontSize.Times(0.5)));
-    TextLayer layer =
+    Layer layer =
         project.layers().findFirst().orElseThrow().withFollows(List.of(DERIVED, small.id()));
     Project stacked = project.withStyles(project.styles().with(small));
     assertThat(Cascade.of(stacked).values(layer).get(Properties.SIZE.key()))
         .contains(FontSize.points(50));
-    TextLayer otherWay = layer.withFollows(List.of(small.id(), DERIVED));
+    Layer otherWay = layer.withFollows(List.of(small.id(), DERIVED));
     assertThat(Cascade.of(stacked).values(otherWay).get(Properties.SIZE.key()))
         .contains(FontSize.points(100));
   }
@@ -172,7 +172,7 @@ class CascadeTest {
                 PropertySet.EMPTY.with(
                     Properties.ALIGNMENT, dynamorph.model.value.Alignment.RIGHT));
     Project project = project(PropertySet.EMPTY);
-    TextLayer layer = project.layers().findFirst().orElseThrow();
+    Layer layer = project.layers().findFirst().orElseThrow();
     Paragraph paragraph = Paragraph.of(span);
     assertThat(Cascade.of(project).values(layer, paragraph, span).get(Properties.ALIGNMENT.key()))
         .contains(dynamorph.model.value.Alignment.START);
@@ -181,7 +181,7 @@ class CascadeTest {
   @Test
   void aStyleThatPlacesComesBeforeTheOwnFrame() {
     Project project = project(PropertySet.EMPTY.with(Properties.ANCHOR, Anchor.BOTTOM_LEFT));
-    TextLayer layer =
+    Layer layer =
         project
             .layers()
             .findFirst()
@@ -201,9 +201,9 @@ class CascadeTest {
   void layersThatFollowTheSameShareOneLook() {
     Project project = project(PropertySet.EMPTY);
     Cascade cascade = Cascade.of(project);
-    TextLayer one = project.layers().findFirst().orElseThrow();
-    TextLayer other =
-        TextLayer.of("u", "U", "Hour")
+    Layer one = project.layers().findFirst().orElseThrow();
+    Layer other =
+        Layer.of("u", "U", "Hour")
             .withFollows(List.of(DERIVED))
             .withFrame(PropertySet.EMPTY.with(Properties.POSITION_X, 40.0));
     CharacterLook first = cascade.resolve(one).paragraphs().getFirst().spans().getFirst();
@@ -236,8 +236,7 @@ class CascadeTest {
                         .forEach(span -> checkTraces(cascade, layer, paragraph, span))));
   }
 
-  private static void checkTraces(
-      Cascade cascade, TextLayer layer, Paragraph paragraph, Span span) {
+  private static void checkTraces(Cascade cascade, Layer layer, Paragraph paragraph, Span span) {
     PropertySet values = cascade.values(layer, paragraph, span);
     for (PropertyKey<?> key : values.keys()) {
       boolean placement = !key.countsOn(Level.PARAGRAPH);
@@ -271,7 +270,7 @@ class CascadeTest {
         });
   }
 
-  private static <T> T computed(Cascade cascade, TextLayer layer, PropertyKey<T> key) {
+  private static <T> T computed(Cascade cascade, Layer layer, PropertyKey<T> key) {
     return cascade.trace(layer, key).winner().computed();
   }
 
@@ -298,8 +297,7 @@ class CascadeTest {
         });
   }
 
-  private static double sizeByHand(
-      Project project, TextLayer layer, Paragraph paragraph, Span span) {
+  private static double sizeByHand(Project project, Layer layer, Paragraph paragraph, Span span) {
     List<PropertySet> nearToFar = new ArrayList<>();
     nearToFar.add(span.local());
     span.follows().reversed().forEach(id -> chain(project, id, nearToFar));

@@ -3,8 +3,8 @@ package dynamorph.model.cascade;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
@@ -32,9 +32,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** What single values become in the looks that typesetting takes. */
 class TypeLooksTest {
   private static ResolvedLayer resolve(PropertySet values) {
-    TextLayer layer =
-        TextLayer.of("t", "T", "words")
-            .withLocal(values.with(Properties.SIZE, FontSize.points(20)));
+    Layer layer =
+        Layer.of("t", "T", "words").withLocal(values.with(Properties.SIZE, FontSize.points(20)));
     return Cascade.of(Project.empty("p")).resolve(layer);
   }
 
@@ -206,8 +205,8 @@ class TypeLooksTest {
 
   @Test
   void aBoxHoldsItsLinesInColumns() {
-    TextLayer layer =
-        TextLayer.of("t", "T", "words")
+    Layer layer =
+        Layer.of("t", "T", "words")
             .withLocal(
                 with(Properties.COLUMNS, 3.0)
                     .with(Properties.GUTTER, 12.0)

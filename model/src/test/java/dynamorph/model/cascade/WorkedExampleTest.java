@@ -3,10 +3,10 @@ package dynamorph.model.cascade;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.SaveIntoStyle;
@@ -82,8 +82,8 @@ class WorkedExampleTest {
         .withBaseStyle(Optional.of(BASE))
         .plus(
             Artboard.empty("a", "A", 100, 100, LengthUnit.POINT)
-                .plus(TextLayer.of("one", "One", "").withStory(Story.of(heading, body)))
-                .plus(TextLayer.of("two", "Two", "").withStory(Story.of(heading))));
+                .plus(Layer.of("one", "One", "").withStory(Story.of(heading, body)))
+                .plus(Layer.of("two", "Two", "").withStory(Story.of(heading))));
   }
 
   private static Style style(
@@ -91,7 +91,7 @@ class WorkedExampleTest {
     return new Style(id, id.value(), "", level, base, values, "");
   }
 
-  private static TextLayer layer(Project project, LayerId id) {
+  private static Layer layer(Project project, LayerId id) {
     return project.layer(id).orElseThrow();
   }
 
@@ -165,7 +165,7 @@ class WorkedExampleTest {
   @Test
   void theTraceOfTheHeadingsSize() {
     Project project = project();
-    TextLayer layer = layer(project, LAYER);
+    Layer layer = layer(project, LAYER);
     Paragraph heading = layer.story().paragraphs().getFirst();
     Trace<FontSize> trace =
         Cascade.of(project)

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -67,15 +67,14 @@ class EditsTest {
             .withStyles(styles)
             .plus(
                 Artboard.empty("a", "A", 100, 100, LengthUnit.POINT)
-                    .plus(
-                        TextLayer.of("one", "One", "Escapement wheel").withFollows(List.of(LABEL)))
-                    .plus(TextLayer.of("two", "Two", "first\nsecond")))
+                    .plus(Layer.of("one", "One", "Escapement wheel").withFollows(List.of(LABEL)))
+                    .plus(Layer.of("two", "Two", "first\nsecond")))
             .plus(
                 Artboard.empty("b", "B", 100, 100, LengthUnit.POINT)
-                    .plus(TextLayer.of("three", "Three", "Bell").withFollows(List.of(LOAN))));
+                    .plus(Layer.of("three", "Three", "Bell").withFollows(List.of(LOAN))));
   }
 
-  private TextLayer layer(Project in, String id) {
+  private Layer layer(Project in, String id) {
     return in.layer(new LayerId(id)).orElseThrow();
   }
 
@@ -322,13 +321,13 @@ class EditsTest {
 
   @Test
   void layersAreAddedRestackedAndDeleted() {
-    TextLayer fresh = TextLayer.of("four", "Four", "new");
+    Layer fresh = Layer.of("four", "Four", "new");
     Project added =
         new ArrangeLayers.Add(new dynamorph.model.ArtboardId("a"), List.of(fresh), "Set")
             .applyTo(project);
     Project back = new ArrangeLayers.Restack(Set.of(fresh.id()), false).applyTo(added);
     assertThat(back.artboards().getFirst().layers())
-        .extracting(TextLayer::name)
+        .extracting(Layer::name)
         .containsExactly("Four", "One", "Two");
     Project gone = new ArrangeLayers.Delete(Set.of(fresh.id())).applyTo(back);
     assertThat(gone).isEqualTo(project);

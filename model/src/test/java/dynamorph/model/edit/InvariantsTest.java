@@ -2,9 +2,9 @@ package dynamorph.model.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.property.Level;
@@ -42,10 +42,10 @@ class InvariantsTest {
     Cascade cascade = Cascade.of(project);
     return project
         .layers()
-        .collect(Collectors.toMap(TextLayer::id, layer -> look(layer, cascade.resolve(layer))));
+        .collect(Collectors.toMap(Layer::id, layer -> look(layer, cascade.resolve(layer))));
   }
 
-  private static List<Object> look(TextLayer layer, ResolvedLayer resolved) {
+  private static List<Object> look(Layer layer, ResolvedLayer resolved) {
     List<Object> look = new ArrayList<>();
     look.add(resolved.placement());
     look.add(resolved.plate().coats().isEmpty() ? "no plate" : resolved.plate());
@@ -163,7 +163,7 @@ class InvariantsTest {
   void savingLocalChangesIntoTheStyleKeepsTheSourcesLook(long seed) {
     RandomProjects random = new RandomProjects(seed);
     Project project = random.project();
-    for (TextLayer layer : project.layers().toList()) {
+    for (Layer layer : project.layers().toList()) {
       // of texts that share a style with their own paragraphs or words, each level is saved by
       // itself
       if (isPlain(layer)) {
@@ -185,7 +185,7 @@ class InvariantsTest {
    * One paragraph of one span that follows one style: nothing else in the text can change with that
    * style.
    */
-  private static boolean isPlain(TextLayer layer) {
+  private static boolean isPlain(Layer layer) {
     return Followers.followed(layer).size() <= 1
         && layer.story().paragraphs().size() == 1
         && layer.story().paragraphs().getFirst().spans().size() == 1;
@@ -245,7 +245,7 @@ class InvariantsTest {
   void droppingAllLocalChangesIsFollowingOnly(long seed) {
     RandomProjects random = new RandomProjects(seed);
     Project project = random.project();
-    Target.Layers all = new Target.Layers(project.layers().map(TextLayer::id).toList());
+    Target.Layers all = new Target.Layers(project.layers().map(Layer::id).toList());
     Project dropped = DropLocal.all(all).applyTo(project);
     assertThat(dropped.layers()).allSatisfy(layer -> assertThat(LocalChanges.of(layer)).isEmpty());
     assertThat(dropped.layers().map(Followers::followed).toList())
@@ -258,7 +258,7 @@ class InvariantsTest {
     RandomProjects random = new RandomProjects(seed);
     Project project = random.project();
     for (Style style : project.styles().list()) {
-      Target.Layers all = new Target.Layers(project.layers().map(TextLayer::id).toList());
+      Target.Layers all = new Target.Layers(project.layers().map(Layer::id).toList());
       Project after = new StopFollowing(all, style.id(), true).applyTo(project);
       assertThat(looks(after)).as(style.name()).isEqualTo(looks(project));
       assertThat(after.layers().map(Followers::followed))
@@ -338,7 +338,7 @@ class InvariantsTest {
   @MethodSource("seeds")
   void tidyingChangesNoLookAndLeavesNothingToTidy(long seed) {
     Project project = new RandomProjects(seed).project();
-    Set<LayerId> all = project.layers().map(TextLayer::id).collect(Collectors.toSet());
+    Set<LayerId> all = project.layers().map(Layer::id).collect(Collectors.toSet());
     Project tidied = Tidy.layers(project, all);
     assertThat(looks(tidied)).isEqualTo(looks(project));
     assertThat(Tidy.layers(tidied, all)).isEqualTo(tidied);
@@ -359,7 +359,7 @@ class InvariantsTest {
           return one.layers()
               .collect(
                   Collectors.toMap(
-                      TextLayer::id,
+                      Layer::id,
                       layer -> {
                         var placement = cascade.resolve(layer).placement();
                         return List.of(placement.x(), placement.y());

@@ -2,8 +2,8 @@ package dynamorph.model.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.Coats;
@@ -21,8 +21,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class PutFinishTest {
-  private static ResolvedLayer look(Project project, TextLayer layer) {
-    TextLayer now = project.layer(layer.id()).orElseThrow();
+  private static ResolvedLayer look(Project project, Layer layer) {
+    Layer now = project.layer(layer.id()).orElseThrow();
     return Cascade.of(project).resolve(now);
   }
 
@@ -38,15 +38,15 @@ class PutFinishTest {
   @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
   void aPastedFinishIsThatOfTheOther(long seed) {
     Project project = new RandomProjects(seed).project();
-    List<TextLayer> layers = project.layers().toList();
-    TextLayer from = layers.getFirst();
-    List<TextLayer> others = layers.subList(1, layers.size());
-    Target target = new Target.Layers(others.stream().map(TextLayer::id).toList());
+    List<Layer> layers = project.layers().toList();
+    Layer from = layers.getFirst();
+    List<Layer> others = layers.subList(1, layers.size());
+    Target target = new Target.Layers(others.stream().map(Layer::id).toList());
     PutFinish put = PutFinish.of(target, PutFinish.ofFirst(project, from));
     Project after = put.applyTo(project);
     Cascade cascade = Cascade.of(after);
-    for (TextLayer other : others) {
-      TextLayer now = after.layer(other.id()).orElseThrow();
+    for (Layer other : others) {
+      Layer now = after.layer(other.id()).orElseThrow();
       for (Paragraph paragraph : now.story().paragraphs()) {
         for (Span span : paragraph.spans()) {
           assertSameFinish(cascade.values(now, paragraph, span), put.finish());
@@ -79,11 +79,11 @@ class PutFinishTest {
   @ValueSource(longs = {1, 2, 3, 4, 5})
   void aClearedFinishIsOneFillWithoutAPlate(long seed) {
     Project project = new RandomProjects(seed).project();
-    List<TextLayer> layers = project.layers().toList();
-    Target target = new Target.Layers(layers.stream().map(TextLayer::id).toList());
+    List<Layer> layers = project.layers().toList();
+    Target target = new Target.Layers(layers.stream().map(Layer::id).toList());
     Project after = PutFinish.plain(target).applyTo(project);
     Finish plain = Cascade.of(Project.empty("e")).look(Properties.DEFAULTS).finish();
-    for (TextLayer layer : layers) {
+    for (Layer layer : layers) {
       assertThat(finishes(look(after, layer))).containsExactly(plain);
       assertThat(look(after, layer).plate()).isEqualTo(Plate.NONE);
     }

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Placement;
 import dynamorph.model.property.Properties;
@@ -42,16 +42,16 @@ class TextEditsTest {
               StyleBook.of(List.of(Style.text("label", "Label", "").withProperties(GARAMOND))))
           .plus(
               Artboard.empty("a", "A", 500, 400, LengthUnit.POINT)
-                  .plus(TextLayer.of("one", "One", "The hour, the Hours of the hour"))
-                  .plus(TextLayer.of("two", "Two", "An hour more").withFollows(List.of(LABEL)))
+                  .plus(Layer.of("one", "One", "The hour, the Hours of the hour"))
+                  .plus(Layer.of("two", "Two", "An hour more").withFollows(List.of(LABEL)))
                   .plus(
-                      TextLayer.of("three", "Three", "")
+                      Layer.of("three", "Three", "")
                           .withStory(
                               Story.of(
                                   Paragraph.of(
                                       Span.of("half an "), Span.of("hour").withLocal(GARAMOND)))))
                   .plus(
-                      TextLayer.of("box", "Box", "in a box")
+                      Layer.of("box", "Box", "in a box")
                           .withFrame(
                               PropertySet.EMPTY
                                   .with(Properties.BOX, BoxFit.FIXED)
@@ -154,7 +154,7 @@ class TextEditsTest {
   void placeholderSetsTheLanguageOnlyWhereItDiffers() {
     FillTexts.Filling filling = new FillTexts.Filling(new LayerId("one"), "neue W\u00F6rter");
     Project after = new FillTexts(List.of(filling), "de").applyTo(project);
-    TextLayer layer = after.layer(new LayerId("one")).orElseThrow();
+    Layer layer = after.layer(new LayerId("one")).orElseThrow();
     assertThat(layer.story().text()).isEqualTo("neue W\u00F6rter");
     assertThat(layer.local().get(Properties.LANGUAGE.key())).contains("de");
     Project same = new FillTexts(List.of(filling), "en-GB").applyTo(project);

@@ -1,9 +1,9 @@
 package dynamorph.model.random;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.edit.Target;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Level;
@@ -101,7 +101,7 @@ public final class RandomProjects {
                     : Optional.empty());
     List<Artboard> boards = new ArrayList<>();
     for (int board = 0; board < 2; board++) {
-      List<TextLayer> layers = new ArrayList<>();
+      List<Layer> layers = new ArrayList<>();
       for (int index = 0; index < 6; index++) {
         layers.add(layer("l" + board + index, styles));
       }
@@ -136,7 +136,7 @@ public final class RandomProjects {
         "");
   }
 
-  private TextLayer layer(String id, List<Style> styles) {
+  private Layer layer(String id, List<Style> styles) {
     List<Paragraph> paragraphs = new ArrayList<>();
     for (int index = 0; index <= random.nextInt(3); index++) {
       paragraphs.add(paragraph(styles));
@@ -144,8 +144,8 @@ public final class RandomProjects {
     PropertySet placement =
         values(4, Level.LAYER)
             .where(key -> key.property().facet() == dynamorph.model.property.Facet.PLACEMENT);
-    return new TextLayer(
-        TextLayer.of(id, id, "").id(),
+    return new Layer(
+        Layer.of(id, id, "").id(),
         "Layer " + id,
         new Story(paragraphs),
         placement,
@@ -250,18 +250,17 @@ public final class RandomProjects {
 
   /** Some layers of a project, at least one. */
   public Target.Layers layers(Project project) {
-    List<TextLayer> all = project.layers().toList();
-    List<TextLayer> some =
-        new ArrayList<>(all.stream().filter(_ -> random.nextInt(3) == 0).toList());
+    List<Layer> all = project.layers().toList();
+    List<Layer> some = new ArrayList<>(all.stream().filter(_ -> random.nextInt(3) == 0).toList());
     if (some.isEmpty()) {
       some.add(pick(all));
     }
-    return new Target.Layers(some.stream().map(TextLayer::id).toList());
+    return new Target.Layers(some.stream().map(Layer::id).toList());
   }
 
   /** Some words of one layer, or a caret. */
   public Target.Words words(Project project) {
-    TextLayer layer = pick(project.layers().toList());
+    Layer layer = pick(project.layers().toList());
     int length = layer.story().length();
     return new Target.Words(
         layer.id(), TextRange.between(random.nextInt(length + 1), random.nextInt(length + 1)));

@@ -3,10 +3,10 @@ package dynamorph.model.reach;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.edit.ArrangeLayers;
 import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.edit.EditText;
@@ -45,14 +45,14 @@ class ReachTest {
                       Style.text("quiet", "Quiet", "").withLevel(StyleLevel.CHARACTER))))
           .plus(
               Artboard.empty("a", "A", 100, 100, LengthUnit.POINT)
-                  .plus(TextLayer.of("one", "One", "x").withFollows(List.of(LABEL)))
+                  .plus(Layer.of("one", "One", "x").withFollows(List.of(LABEL)))
                   .plus(
-                      TextLayer.of("two", "Two", "")
+                      Layer.of("two", "Two", "")
                           .withStory(
                               Story.of(
                                   Paragraph.of(
                                       Span.of("a"), Span.of("b").withFollows(List.of(QUIET))))))
-                  .plus(TextLayer.of("three", "Three", "z")));
+                  .plus(Layer.of("three", "Three", "z")));
 
   private List<String> reached(Project after) {
     return Reach.between(project, after).stream().map(LayerId::value).toList();
@@ -92,7 +92,7 @@ class ReachTest {
             reached(
                 new ArrangeLayers.Add(
                         project.artboards().getFirst().id(),
-                        List.of(TextLayer.of("four", "Four", "")),
+                        List.of(Layer.of("four", "Four", "")),
                         "Set")
                     .applyTo(project)))
         .containsExactly("four");
@@ -101,8 +101,8 @@ class ReachTest {
   @Test
   void localChangesAreListedFromWideToNarrow() {
     Span span = Span.of("x").withLocal(SPACED);
-    TextLayer layer =
-        TextLayer.of("t", "T", "")
+    Layer layer =
+        Layer.of("t", "T", "")
             .withLocal(SPACED)
             .withStory(
                 Story.of(new Paragraph(List.of(Span.of("w"), span), Optional.empty(), SPACED)));
@@ -121,11 +121,11 @@ class ReachTest {
         PropertySet.EMPTY
             .with(Properties.COAT_ORDER.at(RIM), 3.0)
             .with(Properties.COAT_OPACITY.at(RIM), 0.5);
-    assertThat(LocalChanges.count(TextLayer.of("t", "T", "").withLocal(patched))).isEqualTo(2);
+    assertThat(LocalChanges.count(Layer.of("t", "T", "").withLocal(patched))).isEqualTo(2);
     PropertySet put = patched.with(Properties.COAT_KIND.at(RIM), CoatKind.STROKE);
     PropertySet withShadow =
         put.with(Properties.EFFECT_KIND.at(RIM.effect("cast")), EffectKind.DROP_SHADOW);
-    assertThat(LocalChanges.count(TextLayer.of("t", "T", "").withLocal(put))).isEqualTo(1);
-    assertThat(LocalChanges.count(TextLayer.of("t", "T", "").withLocal(withShadow))).isEqualTo(1);
+    assertThat(LocalChanges.count(Layer.of("t", "T", "").withLocal(put))).isEqualTo(1);
+    assertThat(LocalChanges.count(Layer.of("t", "T", "").withLocal(withShadow))).isEqualTo(1);
   }
 }

@@ -2,7 +2,7 @@ package dynamorph.paint.export;
 
 import dynamorph.model.Artboard;
 import dynamorph.paint.layer.LayerPainter;
-import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Data;
@@ -58,7 +58,7 @@ public final class ArtboardPicture {
   /** Paints in points of the artboard. */
   private void paint(Canvas canvas, Scene.Board board) {
     canvas.clear(board.background().argb());
-    for (PlacedText text : board.texts()) {
+    for (PlacedLayer text : board.texts()) {
       canvas.save();
       text.enter(canvas);
       painter.paint(canvas, text.layout(), text.look());

@@ -2,9 +2,9 @@ package dynamorph.paint.scene;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.value.Rgba;
@@ -22,7 +22,7 @@ import java.util.Optional;
  */
 public final class Scene {
   /** An artboard, the colour it is painted with, and its texts in paint order. */
-  public record Board(Artboard artboard, Rgba background, List<PlacedText> texts) {
+  public record Board(Artboard artboard, Rgba background, List<PlacedLayer> texts) {
     /** Where the artboard lies on the plane. */
     public Box onPlane() {
       return new Box(artboard.x(), artboard.y(), artboard.width(), artboard.height());
@@ -30,7 +30,7 @@ public final class Scene {
   }
 
   /** A text and the artboard it stands on. */
-  public record Found(Board board, PlacedText text) {}
+  public record Found(Board board, PlacedLayer text) {}
 
   private final Project project;
   private final Cascade cascade;
@@ -43,7 +43,7 @@ public final class Scene {
     this.boards = List.copyOf(boards);
     this.byId = new HashMap<>();
     for (Board board : boards) {
-      for (PlacedText text : board.texts()) {
+      for (PlacedLayer text : board.texts()) {
         byId.put(text.layer().id(), new Found(board, text));
       }
     }
@@ -72,8 +72,8 @@ public final class Scene {
       boolean sameStyles,
       Cascade cascade,
       SceneMaker maker) {
-    List<PlacedText> texts = new ArrayList<>(artboard.layers().size());
-    for (TextLayer layer : artboard.layers()) {
+    List<PlacedLayer> texts = new ArrayList<>(artboard.layers().size());
+    for (Layer layer : artboard.layers()) {
       Found found = before.map(scene -> scene.byId.get(layer.id())).orElse(null);
       boolean sameSize =
           found != null
@@ -86,18 +86,18 @@ public final class Scene {
     return new Board(artboard, cascade.colour(artboard.background()), List.copyOf(texts));
   }
 
-  private static PlacedText place(
-      Artboard artboard, TextLayer layer, Cascade cascade, SceneMaker maker, Found found) {
+  private static PlacedLayer place(
+      Artboard artboard, Layer layer, Cascade cascade, SceneMaker maker, Found found) {
     ResolvedLayer look = cascade.resolve(layer);
     if (found != null
         && found.text.look().equals(look)
         && found.text.layer().story().equals(layer.story())) {
-      PlacedText same = found.text;
-      return new PlacedText(
+      PlacedLayer same = found.text;
+      return new PlacedLayer(
           layer, same.look(), same.layout(), same.anchorX(), same.anchorY(), same.ink());
     }
     TextLayout layout = maker.typesetter().layout(layer.story(), look);
-    return PlacedText.of(artboard, layer, look, layout, maker.painter().bounds(layout, look));
+    return PlacedLayer.of(artboard, layer, look, layout, maker.painter().bounds(layout, look));
   }
 
   public Project project() {
@@ -119,7 +119,7 @@ public final class Scene {
   /** The topmost text at a point of the plane, give or take some points. */
   public Optional<Found> at(double planeX, double planeY, double tolerance) {
     for (Board board : boards.reversed()) {
-      for (PlacedText text : board.texts().reversed()) {
+      for (PlacedLayer text : board.texts().reversed()) {
         double x = planeX - board.artboard().x();
         double y = planeY - board.artboard().y();
         if (text.isHit(x, y, tolerance)) {
@@ -135,7 +135,7 @@ public final class Scene {
     List<Found> touched = new ArrayList<>();
     for (Board board : boards) {
       Box own = onPlane.moved(-board.artboard().x(), -board.artboard().y());
-      for (PlacedText text : board.texts()) {
+      for (PlacedLayer text : board.texts()) {
         if (text.bounds().overlaps(own)) {
           touched.add(new Found(board, text));
         }

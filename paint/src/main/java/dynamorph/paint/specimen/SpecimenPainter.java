@@ -1,7 +1,7 @@
 package dynamorph.paint.specimen;
 
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.ResolvedLayer;
@@ -15,7 +15,7 @@ import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
-import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.SceneMaker;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
@@ -55,7 +55,7 @@ public final class SpecimenPainter {
       int width,
       int height,
       double scale) {
-    TextLayer layer = sample(style, words);
+    Layer layer = sample(style, words);
     ResolvedLayer look = cascade.resolve(layer);
     TextLayout layout = maker.typesetter().layout(layer.story(), look);
     Line line = layout.lines().getFirst();
@@ -86,8 +86,8 @@ public final class SpecimenPainter {
    */
   public Pixels letters(
       PropertySet values, String words, Rgba background, int width, int height, double scale) {
-    TextLayer layer =
-        TextLayer.of("letters", "letters", "")
+    Layer layer =
+        Layer.of("letters", "letters", "")
             .withStory(Story.of(words))
             .withLocal(values.with(Properties.BOX, BoxFit.POINT));
     ResolvedLayer look = Cascade.of(Project.empty("letters")).resolve(layer);
@@ -118,7 +118,7 @@ public final class SpecimenPainter {
   }
 
   /** A text as it is, fitted into a small box. */
-  public Pixels thumbnail(PlacedText text, Rgba background, int width, int height, double scale) {
+  public Pixels thumbnail(PlacedLayer text, Rgba background, int width, int height, double scale) {
     Box ink = text.ink().with(text.layout().content());
     double room = 0.86;
     double fit =
@@ -169,13 +169,13 @@ public final class SpecimenPainter {
   }
 
   /** One line of plain text that follows the style at the style's own level. */
-  private static TextLayer sample(Style style, String words) {
+  private static Layer sample(Style style, String words) {
     PropertySet upright =
         PropertySet.EMPTY
             .with(Properties.ANCHOR, Anchor.TOP_LEFT)
             .with(Properties.ROTATION, 0.0)
             .with(Properties.BOX, BoxFit.POINT);
-    TextLayer plain = TextLayer.of("specimen", "specimen", "").withLocal(upright);
+    Layer plain = Layer.of("specimen", "specimen", "").withLocal(upright);
     Span span =
         Span.of(words.lines().findFirst().filter(line -> !line.isBlank()).orElse(style.name()));
     return switch (style.level()) {

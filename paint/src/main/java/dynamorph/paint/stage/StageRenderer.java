@@ -4,7 +4,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
 import dynamorph.paint.layer.LayerPainter;
-import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
@@ -56,7 +56,7 @@ public final class StageRenderer implements AutoCloseable {
   }
 
   /** A text that shows in the view. */
-  private record Shown(PlacedText text, double anchorX, double anchorY, Box ink) {
+  private record Shown(PlacedLayer text, double anchorX, double anchorY, Box ink) {
     double phaseX() {
       return anchorX - Math.floor(anchorX);
     }
@@ -94,7 +94,7 @@ public final class StageRenderer implements AutoCloseable {
   private List<Shown> shown(Scene.Board board, View view) {
     Box frame = new Box(0, 0, view.width(), view.height());
     List<Shown> shown = new ArrayList<>();
-    for (PlacedText text : board.texts()) {
+    for (PlacedLayer text : board.texts()) {
       Box onPlane = text.onArtboard(text.ink()).moved(board.artboard().x(), board.artboard().y());
       Box ink = view.toPixels(onPlane);
       if (ink.grown(1, 1).overlaps(frame)) {
@@ -170,7 +170,7 @@ public final class StageRenderer implements AutoCloseable {
   }
 
   /** Paints a text whose anchor lies at the canvas's origin. */
-  private void paint(Canvas canvas, PlacedText text, double scale) {
+  private void paint(Canvas canvas, PlacedLayer text, double scale) {
     canvas.scale((float) scale, (float) scale);
     canvas.rotate((float) text.look().placement().rotation());
     canvas.translate((float) -text.pivotX(), (float) -text.pivotY());

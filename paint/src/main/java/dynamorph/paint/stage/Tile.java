@@ -1,7 +1,7 @@
 package dynamorph.paint.stage;
 
 import dynamorph.model.cascade.ResolvedLayer;
-import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.PlacedLayer;
 import io.github.humbleui.skija.Image;
 
 /**
@@ -11,7 +11,7 @@ import io.github.humbleui.skija.Image;
  * @param left pixels from the anchor's whole pixel to the left edge of the image
  */
 record Tile(
-    PlacedText text,
+    PlacedLayer text,
     double scale,
     double phaseX,
     double phaseY,
@@ -28,7 +28,7 @@ record Tile(
   private static final double PHASE_TOLERANCE = 1 / 32.0;
 
   /** Whether these are the pixels of the text as it is now. */
-  boolean shows(PlacedText now, double nowScale, double nowPhaseX, double nowPhaseY) {
+  boolean shows(PlacedLayer now, double nowScale, double nowPhaseX, double nowPhaseY) {
     return nowScale == scale
         && Math.abs(nowPhaseX - phaseX) <= PHASE_TOLERANCE
         && Math.abs(nowPhaseY - phaseY) <= PHASE_TOLERANCE

@@ -4,8 +4,8 @@ import static dynamorph.paint.Painting.text;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.Asset;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.TextLayer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.property.Address;
@@ -91,7 +91,7 @@ class SpecimenSheetTest {
   }
 
   private static SpecimenSheet sheet(PropertySet look) {
-    TextLayer layer = text("t", "Rag", look);
+    Layer layer = text("t", "Rag", look);
     ResolvedLayer resolved = Cascade.of(Project.empty("p")).resolve(layer);
     TextLayout layout = Painting.maker().typesetter().layout(layer.story(), resolved);
     return new SpecimenSheet(layout, resolved, Optional.of(Rgba.WHITE), false, 12, SCALE);
@@ -220,7 +220,7 @@ class SpecimenSheetTest {
             .withText(Properties.key("finish/rim/kind"), "stroke")
             .withText(Properties.key("finish/rim/colour"), "#cc6600")
             .withText(Properties.key("finish/fill/cast/kind"), "drop-shadow");
-    TextLayer layer =
+    Layer layer =
         text("t", "Rag", look)
             .withFrame(
                 PropertySet.EMPTY
@@ -264,7 +264,7 @@ class SpecimenSheetTest {
             .withText(Properties.key("finish/fill/tile"), "image")
             .withText(Properties.key("finish/fill/tile-size"), "16 pt")
             .withText(Properties.key("finish/fill/tile-image"), "half.png");
-    TextLayer layer = text("t", "Rag", look);
+    Layer layer = text("t", "Rag", look);
     Project project = Project.empty("p").withAssets(List.of(asset));
     ResolvedLayer resolved = Cascade.of(project).resolve(layer);
     TextLayout layout = Painting.maker().typesetter().layout(layer.story(), resolved);

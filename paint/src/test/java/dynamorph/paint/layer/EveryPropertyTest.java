@@ -2,7 +2,7 @@ package dynamorph.paint.layer;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.model.TextLayer;
+import dynamorph.model.Layer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
@@ -201,8 +201,8 @@ class EveryPropertyTest {
             .with(Properties.POSITION_X, 6.0)
             .with(Properties.POSITION_Y, 6.0);
     PropertySet placement = over.where(EveryPropertyTest::isPlacement);
-    TextLayer layer =
-        TextLayer.of("t", "t", words)
+    Layer layer =
+        Layer.of("t", "t", words)
             .withFrame(frame.overlaidBy(placement))
             .withLocal(look.overlaidBy(over.where(key -> !isPlacement(key))));
     return Painting.stage(Painting.project(layer), 4);

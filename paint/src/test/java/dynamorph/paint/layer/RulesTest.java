@@ -3,7 +3,7 @@ package dynamorph.paint.layer;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import dynamorph.model.TextLayer;
+import dynamorph.model.Layer;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
@@ -154,9 +154,9 @@ class RulesTest {
 
   @Test
   void onlyTheWordsThatWantALineHaveOne() {
-    TextLayer layer = Painting.text("t", "HHH HHH", PropertySet.EMPTY);
+    Layer layer = Painting.text("t", "HHH HHH", PropertySet.EMPTY);
     Pixels whole = paint("HHH HHH", red(Properties.UNDERLINE));
-    TextLayer half =
+    Layer half =
         layer.withStory(
             layer
                 .story()

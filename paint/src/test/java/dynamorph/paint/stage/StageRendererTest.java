@@ -19,7 +19,7 @@ import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.layer.LayerPainter;
-import dynamorph.paint.scene.PlacedText;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
 import dynamorph.typeset.layout.Box;
@@ -136,10 +136,10 @@ class StageRendererTest {
     Scene scene = maker.make(project);
     Project moved = new MoveLayers(Target.Layers.of("one"), 5, 0).applyTo(project);
     Scene next = maker.make(moved, scene);
-    PlacedText untouched = scene.find(new LayerId("two")).orElseThrow().text();
+    PlacedLayer untouched = scene.find(new LayerId("two")).orElseThrow().text();
     assertThat(next.find(new LayerId("two")).orElseThrow().text()).isSameAs(untouched);
-    PlacedText before = scene.find(new LayerId("one")).orElseThrow().text();
-    PlacedText after = next.find(new LayerId("one")).orElseThrow().text();
+    PlacedLayer before = scene.find(new LayerId("one")).orElseThrow().text();
+    PlacedLayer after = next.find(new LayerId("one")).orElseThrow().text();
     assertThat(after.layout()).isSameAs(before.layout());
     assertThat(after.anchorX()).isEqualTo(before.anchorX() + 5);
     assertThat(maker.make(moved, next)).isSameAs(next);
@@ -148,7 +148,7 @@ class StageRendererTest {
   @Test
   void pointersHitTurnedTexts() {
     Scene scene = maker.make(project);
-    PlacedText turned = scene.find(new LayerId("two")).orElseThrow().text();
+    PlacedLayer turned = scene.find(new LayerId("two")).orElseThrow().text();
     var middle = turned.toArtboard(turned.layout().width() / 2, turned.layout().height() / 2);
     assertThat(turned.isHit(middle.getX(), middle.getY(), 0)).isTrue();
     var back = turned.toLayout(middle.getX(), middle.getY());

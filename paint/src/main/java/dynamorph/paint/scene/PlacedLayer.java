@@ -1,7 +1,7 @@
 package dynamorph.paint.scene;
 
 import dynamorph.model.Artboard;
-import dynamorph.model.TextLayer;
+import dynamorph.model.Layer;
 import dynamorph.model.cascade.Placement;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.typeset.layout.Box;
@@ -17,17 +17,12 @@ import io.github.humbleui.types.Point;
  * @param anchorY where the anchor lies on the artboard, in points
  * @param ink what is painted, in points of the layout
  */
-public record PlacedText(
-    TextLayer layer,
-    ResolvedLayer look,
-    TextLayout layout,
-    double anchorX,
-    double anchorY,
-    Box ink) {
-  static PlacedText of(
-      Artboard artboard, TextLayer layer, ResolvedLayer look, TextLayout layout, Box ink) {
+public record PlacedLayer(
+    Layer layer, ResolvedLayer look, TextLayout layout, double anchorX, double anchorY, Box ink) {
+  static PlacedLayer of(
+      Artboard artboard, Layer layer, ResolvedLayer look, TextLayout layout, Box ink) {
     Placement placement = look.placement();
-    return new PlacedText(
+    return new PlacedLayer(
         layer,
         look,
         layout,

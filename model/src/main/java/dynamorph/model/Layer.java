@@ -15,14 +15,14 @@ import java.util.Objects;
  * @param follows text styles, last added last
  * @param local local changes
  */
-public record TextLayer(
+public record Layer(
     LayerId id,
     String name,
     Story story,
     PropertySet frame,
     List<StyleId> follows,
     PropertySet local) {
-  public TextLayer {
+  public Layer {
     Objects.requireNonNull(id, "id");
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(story, "story");
@@ -34,32 +34,32 @@ public record TextLayer(
     }
   }
 
-  public static TextLayer of(String id, String name, String text) {
-    return new TextLayer(
+  public static Layer of(String id, String name, String text) {
+    return new Layer(
         new LayerId(id), name, Story.of(text), PropertySet.EMPTY, List.of(), PropertySet.EMPTY);
   }
 
-  public TextLayer withId(LayerId changed) {
-    return new TextLayer(changed, name, story, frame, follows, local);
+  public Layer withId(LayerId changed) {
+    return new Layer(changed, name, story, frame, follows, local);
   }
 
-  public TextLayer withName(String changed) {
-    return new TextLayer(id, changed, story, frame, follows, local);
+  public Layer withName(String changed) {
+    return new Layer(id, changed, story, frame, follows, local);
   }
 
-  public TextLayer withStory(Story changed) {
-    return new TextLayer(id, name, changed, frame, follows, local);
+  public Layer withStory(Story changed) {
+    return new Layer(id, name, changed, frame, follows, local);
   }
 
-  public TextLayer withFrame(PropertySet changed) {
-    return new TextLayer(id, name, story, changed, follows, local);
+  public Layer withFrame(PropertySet changed) {
+    return new Layer(id, name, story, changed, follows, local);
   }
 
-  public TextLayer withFollows(List<StyleId> changed) {
-    return new TextLayer(id, name, story, frame, changed, local);
+  public Layer withFollows(List<StyleId> changed) {
+    return new Layer(id, name, story, frame, changed, local);
   }
 
-  public TextLayer withLocal(PropertySet changed) {
-    return new TextLayer(id, name, story, frame, follows, changed);
+  public Layer withLocal(PropertySet changed) {
+    return new Layer(id, name, story, frame, follows, changed);
   }
 }
