@@ -109,13 +109,8 @@ public final class LongHour {
                     + " tooth, every year, to keep the town on time."));
     return board("panel-2", "Text panel 2", 500, 520, LengthUnit.MILLIMETRE, "paper", 960, 0)
         .plus(
-            new Layer(
-                Layer.of("panel-2-text", "Text", "").id(),
-                "Text",
-                story,
-                box(Anchor.TOP_LEFT, 120, 110, 1180, 1260),
-                List.of(),
-                PropertySet.EMPTY));
+            layer("panel-2-text", "Text", "", box(Anchor.TOP_LEFT, 120, 110, 1180, 1260))
+                .withStory(story));
   }
 
   private static Paragraph heading(String text) {

@@ -41,6 +41,18 @@ final class Names {
   static final String PARAGRAPHS = "paragraphs";
   static final String SPANS = "spans";
   static final String TEXT = "text";
+  static final String SHAPE = "shape";
+  static final String KIND = "kind";
+  static final String RECTANGLE = "rectangle";
+  static final String ELLIPSE = "ellipse";
+  static final String LINE = "line";
+  static final String POLYGON = "polygon";
+  static final String PATH = "path";
+  static final String IMAGE = "image";
+  static final String CORNERS = "corners";
+  static final String RISING = "rising";
+  static final String DEPTH = "depth";
+  static final String DATA = "data";
 
   private Names() {}
 }

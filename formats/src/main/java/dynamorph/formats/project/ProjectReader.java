@@ -155,7 +155,14 @@ final class ProjectReader {
   }
 
   private Layer layer(JsonCursor cursor) {
-    cursor.only(Names.ID, Names.NAME, Names.FRAME, Names.FOLLOWS, Names.LOCAL, Names.PARAGRAPHS);
+    cursor.only(
+        Names.ID,
+        Names.NAME,
+        Names.FRAME,
+        Names.FOLLOWS,
+        Names.LOCAL,
+        Names.PARAGRAPHS,
+        Names.SHAPE);
     LayerId id = cursor.field(Names.ID).checked(() -> new LayerId(cursor.field(Names.ID).text()));
     if (!layerIds.add(id)) {
       throw cursor.wrong("two layers have the id \"" + id + "\"");
@@ -165,6 +172,7 @@ final class ProjectReader {
             id,
             cursor.field(Names.NAME).text(),
             new Story(cursor.field(Names.PARAGRAPHS).items(this::paragraph)),
+            cursor.find(Names.SHAPE).map(Figures::read),
             properties(cursor, Names.FRAME),
             follows(cursor),
             properties(cursor, Names.LOCAL)));

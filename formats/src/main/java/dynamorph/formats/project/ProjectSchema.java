@@ -118,6 +118,7 @@ public final class ProjectSchema {
             Names.FRAME, reference(),
             Names.FOLLOWS, list(pattern(ID)),
             Names.LOCAL, reference(),
+            Names.SHAPE, figure(),
             Names.PARAGRAPHS, list(paragraph).put("minItems", 1)),
         List.of(Names.ID, Names.NAME, Names.PARAGRAPHS));
     fields(
@@ -143,6 +144,44 @@ public final class ProjectSchema {
             Names.Y,
             Names.LAYERS));
     schema.putObject("$defs").set("properties", properties());
+    return schema;
+  }
+
+  /** What a layer shows instead of words. */
+  private static ObjectNode figure() {
+    ObjectNode schema = NODES.objectNode();
+    ArrayNode kinds = schema.putArray("oneOf");
+    ObjectNode corners =
+        type(Properties.PLATE_RADIUS.type()).put("description", "Radii of the corners.");
+    ObjectNode flag = NODES.objectNode().put("type", "boolean");
+    kinds.add(figure(Names.RECTANGLE, Map.of(Names.CORNERS, corners), List.of()));
+    kinds.add(figure(Names.ELLIPSE, Map.of(), List.of()));
+    kinds.add(figure(Names.LINE, Map.of(Names.RISING, flag), List.of()));
+    kinds.add(
+        figure(
+            Names.POLYGON,
+            Map.of(Names.CORNERS, number(3, 100), Names.DEPTH, number(0, 1)),
+            List.of(Names.CORNERS)));
+    kinds.add(
+        figure(
+            Names.PATH,
+            Map.of(
+                Names.DATA, pattern("^\\s*[Mm]"),
+                Names.WIDTH, number(0, 1e9),
+                Names.HEIGHT, number(0, 1e9)),
+            List.of(Names.DATA, Names.WIDTH, Names.HEIGHT)));
+    kinds.add(figure(Names.IMAGE, Map.of(Names.IMAGE, text()), List.of(Names.IMAGE)));
+    return schema;
+  }
+
+  private static ObjectNode figure(
+      String kind, Map<String, ObjectNode> own, List<String> required) {
+    Map<String, ObjectNode> fields = new TreeMap<>(own);
+    fields.put(Names.KIND, NODES.objectNode().put("const", kind));
+    List<String> names = new java.util.ArrayList<>(required);
+    names.add(Names.KIND);
+    ObjectNode schema = NODES.objectNode();
+    fields(schema, fields, names);
     return schema;
   }
 

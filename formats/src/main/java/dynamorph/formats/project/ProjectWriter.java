@@ -98,6 +98,7 @@ final class ProjectWriter {
     properties(node, Names.FRAME, layer.frame());
     follows(node, layer.follows());
     properties(node, Names.LOCAL, layer.local());
+    layer.figure().ifPresent(figure -> node.set(Names.SHAPE, Figures.write(figure)));
     ArrayNode paragraphs = node.putArray(Names.PARAGRAPHS);
     layer.story().paragraphs().forEach(paragraph -> paragraphs.add(paragraph(paragraph)));
     return node;

@@ -5,6 +5,7 @@ import static dynamorph.model.cascade.Coats.value;
 
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
@@ -85,7 +86,17 @@ public final class Cascade {
               : resolve(layer, paragraph));
       before = paragraph;
     }
-    return new ResolvedLayer(placement(layer), plate(values(Place.of(layer, false))), paragraphs);
+    PropertySet own = values(Place.of(layer, false));
+    Optional<Form> form = layer.figure().map(figure -> form(figure, size(own)));
+    Plate plate = form.isPresent() ? Plate.NONE : plate(own);
+    return new ResolvedLayer(placement(layer), plate, paragraphs, form);
+  }
+
+  private Form form(Figure figure, double em) {
+    return new Form(
+        figure,
+        em,
+        figure instanceof Figure.Picture(String image) ? materials.image(image) : Optional.empty());
   }
 
   /** Without coats there is no plate, whatever its padding would be. */

@@ -34,6 +34,10 @@ public record Placement(
     }
   }
 
+  Placement in(BoxFit changed) {
+    return new Placement(anchor, x, y, rotation, changed, width, height, inside);
+  }
+
   /** Where the anchor point lies on an artboard of this width. */
   public double anchorX(double artboardWidth) {
     return anchor.across() * artboardWidth + x;

@@ -1,13 +1,30 @@
 package dynamorph.model.cascade;
 
+import dynamorph.model.value.BoxFit;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Everything that decides how a layer looks, complete and shared between layers that look alike.
+ *
+ * @param form what the layer shows instead of words, in the finish of its only span
  */
-public record ResolvedLayer(Placement placement, Plate plate, List<ResolvedParagraph> paragraphs) {
+public record ResolvedLayer(
+    Placement placement, Plate plate, List<ResolvedParagraph> paragraphs, Optional<Form> form) {
   public ResolvedLayer {
     paragraphs = List.copyOf(paragraphs);
+  }
+
+  /** The same for a figure, which always fills a box. */
+  public ResolvedLayer inBox() {
+    return form.isEmpty() || placement.fit() == BoxFit.FIXED
+        ? this
+        : new ResolvedLayer(placement.in(BoxFit.FIXED), plate, paragraphs, form);
+  }
+
+  /** The finish of the first letters, which is that of a figure. */
+  public Finish finish() {
+    return paragraphs.getFirst().spans().getFirst().finish();
   }
 
   /**

@@ -24,12 +24,17 @@ public record EditText(LayerId layer, TextRange range, Replacement replacement) 
   public Project applyTo(Project before) {
     return before.mapLayers(
         java.util.Set.of(layer),
-        target ->
-            target.withStory(
-                switch (replacement) {
-                  case Replacement.Plain(String text) -> target.story().replace(range, text);
-                  case Replacement.Styled(Story story) -> target.story().replace(range, story);
-                }));
+        target -> {
+          if (!target.isText()) {
+            throw new EditRefused(
+                "\"" + target.name() + "\" is a shape and has no words; put a text over it.");
+          }
+          return target.withStory(
+              switch (replacement) {
+                case Replacement.Plain(String text) -> target.story().replace(range, text);
+                case Replacement.Styled(Story story) -> target.story().replace(range, story);
+              });
+        });
   }
 
   @Override

@@ -1,5 +1,6 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
@@ -27,6 +28,9 @@ public record FillTexts(List<Filling> fillings, String language) implements Edit
   public Project applyTo(Project before) {
     Project project = before;
     for (Filling filling : fillings) {
+      if (before.layer(filling.layer).filter(Layer::isText).isEmpty()) {
+        continue;
+      }
       project =
           project.mapLayers(
               Set.of(filling.layer),

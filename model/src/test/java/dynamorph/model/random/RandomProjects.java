@@ -5,6 +5,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Target;
+import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
@@ -21,6 +22,7 @@ import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
+import dynamorph.model.value.Around;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
@@ -105,6 +107,7 @@ public final class RandomProjects {
       for (int index = 0; index < 6; index++) {
         layers.add(layer("l" + board + index, styles));
       }
+      layers.add(figure("f" + board, styles));
       boards.add(
           Artboard.empty("b" + board, "Board " + board, 300, 200, LengthUnit.MILLIMETRE)
               .withBackground(Colour.swatch("s" + board))
@@ -148,9 +151,25 @@ public final class RandomProjects {
         Layer.of(id, id, "").id(),
         "Layer " + id,
         new Story(paragraphs),
+        Optional.empty(),
         placement,
         follows(styles, StyleLevel.TEXT),
         random.nextBoolean() ? PropertySet.EMPTY : values(3, Level.LAYER));
+  }
+
+  private static final List<Figure> FIGURES =
+      List.of(
+          new Figure.Rectangle(Around.parse("3 pt, 0.2 em, 0 pt, 8 pt")),
+          new Figure.Ellipse(),
+          new Figure.Line(true),
+          new Figure.Polygon(5, 0.4),
+          new Figure.Drawn("M0 0L10 5C10 8 6 9 0 7Z", 10, 9),
+          new Figure.Picture("bell.png"));
+
+  private Layer figure(String id, List<Style> styles) {
+    return Layer.of(id, "Figure " + id, pick(FIGURES))
+        .withFollows(follows(styles, StyleLevel.TEXT))
+        .withLocal(values(2, Level.LAYER));
   }
 
   private Paragraph paragraph(List<Style> styles) {

@@ -3,6 +3,7 @@ package dynamorph.paint.layer;
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Effect;
 import dynamorph.model.cascade.Finish;
+import dynamorph.model.cascade.Form;
 import dynamorph.model.cascade.Paint;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.value.BlendMode;
@@ -47,11 +48,21 @@ public final class LayerArtwork {
    */
   public static List<Mark> marks(TextLayout layout, ResolvedLayer look, double scale) {
     LayerArtwork artwork = new LayerArtwork(scale);
+    if (look.form().isPresent()) {
+      artwork.addFigure(layout.box(), look, look.form().get());
+      return List.copyOf(artwork.marks);
+    }
     artwork.addPlate(layout, look);
     artwork.addRules(layout, look, false);
     artwork.addLetters(layout, look);
     artwork.addRules(layout, look, true);
     return List.copyOf(artwork.marks);
+  }
+
+  private void addFigure(Box box, ResolvedLayer look, Form form) {
+    try (Stencil.Shape shape = FigureForm.shape(form, box, planes)) {
+      addFinish(FigureForm.finish(look, form, box), shape, "shape");
+    }
   }
 
   private void addPlate(TextLayout layout, ResolvedLayer look) {

@@ -62,6 +62,12 @@ public final class LayerOutlines {
       TextLayout layout, ResolvedLayer look, Colours colours, double scale) {
     LayerOutlines outlines = new LayerOutlines(colours, 1 / scale);
     Planes planes = new Planes();
+    if (look.form().isPresent()) {
+      try (Stencil.Shape shape = FigureForm.shape(look.form().get(), layout.box(), planes)) {
+        outlines.add(look.finish(), shape);
+      }
+      return List.copyOf(outlines.marks);
+    }
     List<List<Box>> runs =
         look.plate().coats().isEmpty() ? List.of() : PlateForm.runs(layout, look);
     if (!runs.isEmpty()) {

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.Finish;
+import dynamorph.model.cascade.Form;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.typeset.compose.GlyphRun;
@@ -26,8 +27,14 @@ public final class LayerPainter {
 
   private final Cache<TextLayout, Outlines> known = Caffeine.newBuilder().weakKeys().build();
 
-  /** Paints the plate and the letters. A fixed box hides the lines that do not fit. */
+  /**
+   * Paints the plate and the letters, or the figure. A fixed box hides the lines that do not fit.
+   */
   public void paint(Canvas canvas, TextLayout layout, ResolvedLayer look) {
+    if (look.form().isPresent()) {
+      paintFigure(canvas, layout, look, look.form().get());
+      return;
+    }
     paintPlate(canvas, layout, look);
     Rules.paint(canvas, layout, look, false);
     Outlines outlines = known.get(layout, _ -> new Outlines());
@@ -56,6 +63,9 @@ public final class LayerPainter {
 
   /** The box around everything that is painted, effects included, in points of the layout. */
   public Box bounds(TextLayout layout, ResolvedLayer look) {
+    if (look.form().isPresent()) {
+      return Reach.of(layout.box(), layout.box(), look.finish());
+    }
     Box letters = inkBounds.get(layout, LayerPainter::measure);
     Box rules = Rules.bounds(layout, look);
     letters = rules == Box.EMPTY ? letters : letters == Box.EMPTY ? rules : letters.with(rules);
@@ -105,6 +115,12 @@ public final class LayerPainter {
       }
     }
     return groups;
+  }
+
+  private void paintFigure(Canvas canvas, TextLayout layout, ResolvedLayer look, Form form) {
+    try (Stencil.Shape shape = FigureForm.shape(form, layout.box(), planes)) {
+      FinishBrush.paint(canvas, FigureForm.finish(look, form, layout.box()), shape);
+    }
   }
 
   private void paintPlate(Canvas canvas, TextLayout layout, ResolvedLayer look) {

@@ -170,6 +170,11 @@ final class Letters implements Stencil.Shape {
   }
 
   @Override
+  public boolean isOpen() {
+    return false;
+  }
+
+  @Override
   public boolean overlaps() {
     return true;
   }

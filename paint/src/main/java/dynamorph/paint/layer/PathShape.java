@@ -21,8 +21,11 @@ final class PathShape implements Stencil.Shape {
   private final Object identity;
   private final Planes planes;
   private final List<PathShape> parts;
+  private final boolean open;
 
-  private PathShape(Path path, Box bounds, Object identity, Planes planes, List<PathShape> parts) {
+  private PathShape(
+      Path path, Box bounds, Object identity, Planes planes, List<PathShape> parts, boolean open) {
+    this.open = open;
     this.parts = List.copyOf(parts);
     this.path = path;
     this.bounds = bounds;
@@ -41,7 +44,8 @@ final class PathShape implements Stencil.Shape {
       Box bounds = run.stream().reduce(Box::with).orElseThrow();
       Object identity = List.of(run, corners);
       parts.add(
-          new PathShape(JoinedBoxes.outline(run, corners), bounds, identity, planes, List.of()));
+          new PathShape(
+              JoinedBoxes.outline(run, corners), bounds, identity, planes, List.of(), false));
     }
     if (parts.size() == 1) {
       return parts.getFirst();
@@ -49,8 +53,17 @@ final class PathShape implements Stencil.Shape {
     try (PathBuilder all = new PathBuilder()) {
       parts.forEach(part -> all.addPath(part.path));
       Box bounds = parts.stream().map(PathShape::bounds).reduce(Box::with).orElse(Box.EMPTY);
-      return new PathShape(all.detach(), bounds, List.of(runs, corners), planes, parts);
+      return new PathShape(all.detach(), bounds, List.of(runs, corners), planes, parts, false);
     }
+  }
+
+  /**
+   * A figure in its box.
+   *
+   * @param open whether its path has ends, so that it has no inside and outside
+   */
+  static PathShape figure(Path path, Box box, Object identity, boolean open, Planes planes) {
+    return new PathShape(path, box, identity, planes, List.of(), open);
   }
 
   /** A shape of its own from a path that is closed by someone else. */
@@ -58,7 +71,7 @@ final class PathShape implements Stencil.Shape {
     Rect rect = path.computeTightBounds();
     Box bounds = new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
     try (PathBuilder builder = new PathBuilder(path)) {
-      return new PathShape(builder.detach(), bounds, new Object(), planes, List.of());
+      return new PathShape(builder.detach(), bounds, new Object(), planes, List.of(), false);
     }
   }
 
@@ -74,7 +87,7 @@ final class PathShape implements Stencil.Shape {
 
   @Override
   public Path moved(double distance, Coat.Corner corner) {
-    return Edges.moved(path, distance, corner);
+    return open ? new Path(path) : Edges.moved(path, distance, corner);
   }
 
   @Override
@@ -97,6 +110,11 @@ final class PathShape implements Stencil.Shape {
   @Override
   public Planes planes() {
     return planes;
+  }
+
+  @Override
+  public boolean isOpen() {
+    return open;
   }
 
   @Override

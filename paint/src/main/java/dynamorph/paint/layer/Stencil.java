@@ -4,6 +4,7 @@ import dynamorph.model.cascade.Coat;
 import dynamorph.model.value.PaintFit;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
+import dynamorph.model.value.StrokePosition;
 import dynamorph.paint.geometry.DashLine;
 import dynamorph.paint.geometry.Edges;
 import dynamorph.typeset.layout.Box;
@@ -39,6 +40,9 @@ final class Stencil {
     /** Where pixels of effects on it are kept. */
     Planes planes();
 
+    /** Whether its path has ends: then it has no inside to fill, and strokes lie on it. */
+    boolean isOpen();
+
     /** Whether parts of the shape may lie over each other. */
     boolean overlaps();
 
@@ -66,7 +70,7 @@ final class Stencil {
    */
   static void draw(Canvas canvas, Coat.Shape coat, Shape shape, Paint paint, boolean covered) {
     paint.setAntiAlias(true);
-    switch (coat) {
+    switch (on(coat, shape)) {
       case Coat.Fill fill -> {
         if (fill.offset() == 0) {
           shape.draw(canvas, paint);
@@ -95,7 +99,7 @@ final class Stencil {
         boolean dots = stroke.cap() == StrokeCap.ROUND;
         yield new Coat.Stroke(
             width,
-            dynamorph.model.value.StrokePosition.CENTRE,
+            StrokePosition.CENTRE,
             middle(stroke),
             dots || stroke.dashing().isSolid() ? ROUND : stroke.corner(),
             stroke.cap(),
@@ -106,7 +110,9 @@ final class Stencil {
 
   /** The area that a coat covers, as a path to be filled. The caller closes it. */
   static Path area(Coat.Shape coat, Shape shape) {
-    return switch (coat) {
+    return switch (on(coat, shape)) {
+      case Coat.Stroke stroke when shape.isOpen() && stroke.dashing().isSolid() ->
+          Edges.stroked(shape.outline(), stroke.width(), stroke.corner(), stroke.cap());
       case Coat.Fill fill -> shape.moved(fill.offset(), fill.corner());
       case Coat.Stroke stroke when stroke.width() == 0 -> new Path();
       case Coat.Stroke stroke when !stroke.dashing().isSolid() -> {
@@ -121,6 +127,24 @@ final class Stencil {
           yield Edges.difference(outer, inner);
         }
       }
+    };
+  }
+
+  /** What a coat is on a shape: along an open path, sides and offsets mean nothing. */
+  private static Coat.Shape on(Coat.Shape coat, Shape shape) {
+    if (!shape.isOpen()) {
+      return coat;
+    }
+    return switch (coat) {
+      case Coat.Fill fill -> new Coat.Fill(0, fill.corner());
+      case Coat.Stroke stroke ->
+          new Coat.Stroke(
+              stroke.width(),
+              StrokePosition.CENTRE,
+              0,
+              stroke.corner(),
+              stroke.cap(),
+              stroke.dashing());
     };
   }
 

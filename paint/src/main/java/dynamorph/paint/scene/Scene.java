@@ -88,7 +88,7 @@ public final class Scene {
 
   private static PlacedLayer place(
       Artboard artboard, Layer layer, Cascade cascade, SceneMaker maker, Found found) {
-    ResolvedLayer look = cascade.resolve(layer);
+    ResolvedLayer look = cascade.resolve(layer).inBox();
     if (found != null
         && found.text.look().equals(look)
         && found.text.layer().story().equals(layer.story())) {
