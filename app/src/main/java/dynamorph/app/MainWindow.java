@@ -24,6 +24,7 @@ import dynamorph.app.styles.CardGestures;
 import dynamorph.app.styles.StylesColumn;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
@@ -257,6 +258,8 @@ public final class MainWindow {
                     board -> new ArtboardDialog(workspace).change(scene.getWindow(), board)));
     actions.add("Project", "Delete the artboard", "", this::deleteArtboard);
     actions.add("Project", "Take in a font\u2026", "", files::takeInFont);
+    actions.add("Project", "Take in an image\u2026", "", files::takeInImage);
+    actions.add("Project", "Place an image\u2026", "", files::placeImage);
     actions.add("Edit", "Undo", "Shortcut+Z", workspace::undo);
     actions.add("Edit", "Redo", "Shortcut+Shift+Z", workspace::redo);
     LayerActions layers = new LayerActions(workspace);
@@ -299,6 +302,11 @@ public final class MainWindow {
     actions.add("View", "Zoom to 100 %", "Shortcut+DIGIT1", () -> stage.zoomTo(1));
     actions.add("View", "Zoom in", "Shortcut+EQUALS", () -> stage.zoom(1.25));
     actions.add("View", "Zoom out", "Shortcut+MINUS", () -> stage.zoom(0.8));
+    actions.add(
+        "View",
+        "Outlines",
+        "F9",
+        () -> workspace.outlineShownProperty().set(!workspace.outlineShownProperty().get()));
     actions.add("View", "Change theme", "", () -> dress(theme.other()));
     actions.add("View", "Find an action or a text", "Ctrl+SPACE", search::requestFocus);
     actions.add("View", "Shortcuts", "F1", () -> ShortcutSheet.show(scene, actions));
@@ -351,9 +359,6 @@ public final class MainWindow {
 
   private void plainKey(KeyEvent event) {
     switch (event.getCode()) {
-      case S -> workspace.toolProperty().set(dynamorph.app.workspace.Tool.SELECT);
-      case T -> workspace.toolProperty().set(dynamorph.app.workspace.Tool.TEXT);
-      case H -> workspace.toolProperty().set(dynamorph.app.workspace.Tool.HAND);
       case DELETE, BACK_SPACE -> {
         if (!stage.isFocused()) {
           return;
@@ -361,6 +366,12 @@ public final class MainWindow {
         actions.get("Delete texts").run();
       }
       default -> {
+        for (Tool tool : Tool.values()) {
+          if (event.getCode() == KeyCode.getKeyCode(String.valueOf(tool.key()))) {
+            workspace.toolProperty().set(tool);
+            event.consume();
+          }
+        }
         return;
       }
     }

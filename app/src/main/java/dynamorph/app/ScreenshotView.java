@@ -6,12 +6,16 @@ import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.LayerId;
+import dynamorph.model.edit.SetValues;
+import dynamorph.model.edit.Target;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.GradientStops;
+import dynamorph.model.value.PaintKind;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
@@ -50,6 +54,8 @@ final class ScreenshotView {
     views.put("typesetting", ScreenshotView::typesetting);
     views.put("languages", ScreenshotView::languages);
     views.put("finish", ScreenshotView::finish);
+    views.put("gradient", ScreenshotView::gradient);
+    views.put("outlines", ScreenshotView::outlines);
     views.put("find", ScreenshotView::find);
     views.put(
         "lamp",
@@ -119,6 +125,34 @@ final class ScreenshotView {
           unfold(main, "finish/rivets");
           unfold(main, "finish/rivets/light");
         });
+  }
+
+  /** A gradient on its strip and on the words. */
+  private static void gradient(MainWindow main) {
+    LayerId id = new LayerId("entrance-subtitle");
+    Address fill = Address.coat("fill");
+    main.workspace()
+        .apply(
+            SetValues.of(
+                new Target.Layers(List.of(id)),
+                PropertySet.EMPTY
+                    .with(Properties.COAT_PAINT.at(fill), PaintKind.LINEAR)
+                    .with(Properties.GRADIENT_ANGLE.at(fill), 12.0)
+                    .with(
+                        Properties.GRADIENT_STOPS.at(fill),
+                        GradientStops.parse(
+                            "#7a2f14 0%, #d98a3d 38%, swatch:enamel 72%, #0d2b33 100%"))));
+    main.workspace().select(List.of(id));
+    main.stage()
+        .afterNextFrame(() -> {
+          main.stage().fitSelection();
+          unfold(main, "finish/fill");
+        });
+  }
+
+  private static void outlines(MainWindow main) {
+    finish(main);
+    main.workspace().outlineShownProperty().set(true);
   }
 
   private static void unfold(MainWindow main, String address) {

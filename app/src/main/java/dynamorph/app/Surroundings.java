@@ -9,12 +9,17 @@ import dynamorph.app.files.UserFolder;
 import dynamorph.app.inspector.Subject;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Asset;
+import dynamorph.model.LayerId;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coat;
 import dynamorph.model.edit.PutSwatch;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Rgba;
 import dynamorph.typeset.font.FontLibrary;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -22,6 +27,7 @@ import java.util.function.Supplier;
 /** What value editors ask: fonts of the studio, palette of the project. */
 final class Surroundings implements Editors.Surroundings {
   private final Workspace workspace;
+  private final UserFolder user;
   private final Supplier<Studio> studio;
   private final Supplier<Subject> subject;
   private final Face face;
@@ -37,6 +43,7 @@ final class Surroundings implements Editors.Surroundings {
     this.face = new SubjectFace(studio, subject, pictures, theme);
     this.families = new ProjectFamilies(workspace, studio, face, user);
     this.workspace = workspace;
+    this.user = user;
     this.studio = studio;
     this.subject = subject;
   }
@@ -63,6 +70,56 @@ final class Surroundings implements Editors.Surroundings {
   @Override
   public Palette palette() {
     return workspace.project().palette();
+  }
+
+  private static final String RECENT = "recent-colours.txt";
+  private static final int MOST_RECENT = 14;
+
+  @Override
+  public List<Rgba> recentColours() {
+    return user.lines(RECENT).stream()
+        .filter(line -> line.matches("#[0-9a-f]{6}([0-9a-f]{2})?"))
+        .map(Rgba::parse)
+        .toList();
+  }
+
+  @Override
+  public void usedColour(Rgba colour) {
+    List<Rgba> recent = new ArrayList<>(recentColours());
+    recent.remove(colour);
+    recent.addFirst(colour);
+    user.keepLines(RECENT, recent.stream().limit(MOST_RECENT).map(Rgba::toString).toList());
+  }
+
+  /** The artboard's colour, or that of the plate if there is one. */
+  @Override
+  public Optional<Rgba> background() {
+    return workspace.selection().layers().stream().findFirst().flatMap(this::background);
+  }
+
+  private Optional<Rgba> background(LayerId id) {
+    Cascade cascade = Cascade.of(workspace.project());
+    Optional<Rgba> board =
+        workspace.project().artboardOf(id).map(at -> cascade.colour(at.background()));
+    return workspace
+        .project()
+        .layer(id)
+        .flatMap(layer -> {
+          List<Coat> plate = cascade.resolve(layer).plate().coats();
+          return plate.stream()
+              .filter(coat -> coat.shape() instanceof Coat.Fill && coat.isOpaque())
+              .map(coat -> coat.paint().colour())
+              .reduce((_, upper) -> upper);
+        })
+        .or(() -> board);
+  }
+
+  @Override
+  public List<String> images() {
+    return workspace.project().assets().stream()
+        .filter(Asset::isImage)
+        .map(Asset::shortName)
+        .toList();
   }
 
   @Override

@@ -62,6 +62,11 @@ public final class WindowEdit extends Application {
     }
 
     @Override
+    public Optional<Path> openImage() {
+      return Optional.empty();
+    }
+
+    @Override
     public Unsaved askAboutChanges(String project) {
       return Unsaved.LEAVE;
     }

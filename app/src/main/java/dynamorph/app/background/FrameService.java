@@ -35,7 +35,8 @@ public final class FrameService implements AutoCloseable {
   /** One that shows, one on its way to the interface thread, one in the making. */
   private static final int BUFFERS = 3;
 
-  private record Request(Project project, View view, Rgba surround, Studio studio) {}
+  private record Request(
+      Project project, View view, Rgba surround, boolean outlines, Studio studio) {}
 
   /** Pixels that the toolkit shows without copying. */
   private record Buffer(
@@ -78,9 +79,13 @@ public final class FrameService implements AutoCloseable {
     };
   }
 
-  /** Asks for a frame; a request that waits is replaced. */
-  public void request(Studio with, Project project, View view, Rgba surround) {
-    boolean waiting = next.getAndSet(new Request(project, view, surround, with)) != null;
+  /**
+   * Asks for a frame; a request that waits is replaced.
+   *
+   * @param outlines whether bare geometry is wanted instead of paint
+   */
+  public void request(Studio with, Project project, View view, Rgba surround, boolean outlines) {
+    boolean waiting = next.getAndSet(new Request(project, view, surround, outlines, with)) != null;
     if (!waiting && !worker.isShutdown()) {
       worker.execute(this::work);
     }
@@ -118,6 +123,7 @@ public final class FrameService implements AutoCloseable {
         scene == null
             ? studio.maker().make(request.project)
             : studio.maker().make(request.project, scene);
+    renderer.showOutlines(request.outlines);
     Buffer buffer = buffer(request.view.width(), request.view.height());
     long start = System.nanoTime();
     boolean complete =

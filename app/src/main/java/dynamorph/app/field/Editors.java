@@ -9,9 +9,11 @@ import dynamorph.model.value.Colour;
 import dynamorph.model.value.Expression;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.GradientStops;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Numbers;
+import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StylisticSets;
 import dynamorph.typeset.font.FeatureNames;
 import java.util.List;
@@ -41,7 +43,19 @@ public final class Editors {
     Face face();
 
     /** Keeps a colour as a swatch and returns its id. */
-    String keepSwatch(dynamorph.model.value.Rgba colour);
+    String keepSwatch(Rgba colour);
+
+    /** Colours used lately, the latest first. */
+    List<Rgba> recentColours();
+
+    /** Remembers a colour as the latest. */
+    void usedColour(Rgba colour);
+
+    /** What lies behind what is edited, if that is one colour. */
+    Optional<Rgba> background();
+
+    /** Images of the project, by their short names. */
+    List<String> images();
   }
 
   private final Surroundings surroundings;
@@ -75,9 +89,20 @@ public final class Editors {
       return (ValueEditor<T>)
           new AxisSliders(surroundings.face(), (ValueEditor.Sink<AxisSettings>) sink);
     }
+    if (property.equals(Properties.GRADIENT_STOPS)) {
+      return (ValueEditor<T>)
+          new GradientStrip(surroundings, (ValueEditor.Sink<GradientStops>) sink);
+    }
+    if (property.equals(Properties.TILE_IMAGE)) {
+      return (ValueEditor<T>)
+          combo(
+              surroundings::images,
+              name -> name,
+              name -> ((ValueEditor.Sink<String>) sink).set(name, Optional.empty()));
+    }
     ValueType<T> type = property.type();
     return switch (type) {
-      case ValueType.Number number when property.id().equals("opacity") ->
+      case ValueType.Number number when property.id().endsWith("opacity") ->
           (ValueEditor<T>) text(percent(number), (ValueEditor.Sink<Double>) sink);
       case ValueType.Number number ->
           (ValueEditor<T>) text(number(number), (ValueEditor.Sink<Double>) sink);
@@ -236,7 +261,29 @@ public final class Editors {
 
   @SuppressWarnings("unchecked") // a property's editor takes what its type reads
   private static <V> ValueEditor<V> written(ValueType.Written<V> type, ValueEditor.Sink<?> sink) {
-    return text(values(type::format, type::parse, (value, _) -> value), (ValueEditor.Sink<V>) sink);
+    NumberText.Values<V> values =
+        new NumberText.Values<>() {
+          @Override
+          public String format(V value) {
+            return type.format(value);
+          }
+
+          @Override
+          public V parse(String text) {
+            return type.parse(text);
+          }
+
+          @Override
+          public V nudged(V value, double steps) {
+            return value;
+          }
+
+          @Override
+          public V nudgedAt(V value, double steps, int caret) {
+            return parse(NumberInText.nudged(format(value), caret, steps));
+          }
+        };
+    return text(values, (ValueEditor.Sink<V>) sink);
   }
 
   // --- choices
@@ -265,8 +312,13 @@ public final class Editors {
         value -> sink.set(value, Optional.empty()));
   }
 
+  /** Names of spaces keep the letters they are written with. */
   private static String words(String kebab) {
-    return kebab.replace('-', ' ');
+    return switch (kebab) {
+      case "srgb" -> "sRGB";
+      case "oklab" -> "OKLab";
+      default -> kebab.replace('-', ' ');
+    };
   }
 
   private ValueEditor<StylisticSets> stylisticSets(ValueEditor.Sink<StylisticSets> sink) {

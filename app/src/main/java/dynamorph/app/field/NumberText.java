@@ -25,6 +25,15 @@ public final class NumberText<T> extends TextField {
 
     /** The value so many steps further. */
     T nudged(T value, double steps);
+
+    /**
+     * The same for a value that is several numbers.
+     *
+     * @param caret where the caret stands in the text
+     */
+    default T nudgedAt(T value, double steps, int caret) {
+      return nudged(value, steps);
+    }
   }
 
   /** Units of the window that a drag moves for one step. */
@@ -106,9 +115,13 @@ public final class NumberText<T> extends TextField {
     if (!getText().equals(shownText)) {
       commit();
     }
+    int caret = getSelection().getLength() == getLength() ? -1 : getCaretPosition();
     value.ifPresent(now -> {
       try {
-        sink.set(values.nudged(now, steps), Optional.of(gesture));
+        sink.set(values.nudgedAt(now, steps, caret), Optional.of(gesture));
+        if (caret >= 0) {
+          positionCaret(Math.min(caret, getLength()));
+        }
       } catch (IllegalArgumentException beyondRange) {
         // the end of the range: nothing moves
       }

@@ -23,5 +23,7 @@ public interface Dialogs {
 
   Optional<Path> openFont();
 
+  Optional<Path> openImage();
+
   Unsaved askAboutChanges(String project);
 }

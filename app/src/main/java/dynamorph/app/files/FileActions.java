@@ -8,16 +8,23 @@ import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Asset;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.edit.ArrangeLayers;
 import dynamorph.model.edit.ChangeProject;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.figure.Figure;
+import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FontSize;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.scene.Scene;
@@ -30,6 +37,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 
@@ -267,6 +275,74 @@ public final class FileActions {
           }
         });
       } catch (IOException | FontDamaged | IllegalArgumentException problem) {
+        Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage() + ".")));
+      }
+    });
+  }
+
+  // --- images
+
+  /** Takes an image file into the project, for patterns. */
+  public void takeInImage() {
+    dialogs
+        .openImage()
+        .ifPresent(file ->
+            read(
+                file,
+                image -> {
+                  if (workspace.apply(new ChangeProject.PutAsset(image.asset()))) {
+                    workspace.tell(
+                        Notice.info(
+                            "\"" + image.asset().shortName() + "\" now travels with the project."));
+                  }
+                }));
+  }
+
+  /** Puts an image onto the current artboard, as a layer of its own. */
+  public void placeImage() {
+    Optional<Artboard> board = currentArtboard();
+    if (board.isEmpty()) {
+      workspace.tell(Notice.problem("There is no artboard to place an image on."));
+      return;
+    }
+    dialogs.openImage().ifPresent(file -> read(file, image -> place(image, board.get())));
+  }
+
+  /** Half as wide as the artboard at most, in its middle. */
+  private void place(ImageFile image, Artboard board) {
+    double scale =
+        Math.min(
+            1, Math.min(board.width() / 2 / image.width(), board.height() / 2 / image.height()));
+    PropertySet frame =
+        PropertySet.EMPTY
+            .with(Properties.ANCHOR, Anchor.CENTRE)
+            .with(Properties.BOX, BoxFit.FIXED)
+            .with(Properties.BOX_WIDTH, image.width() * scale)
+            .with(Properties.BOX_HEIGHT, image.height() * scale);
+    PropertySet bare =
+        PropertySet.EMPTY.with(Properties.COAT_SHOWN.at(Address.coat("fill")), false);
+    String name = image.asset().shortName();
+    Layer layer =
+        Layer.of(workspace.ids().next("image"), name, new Figure.Picture(name))
+            .withFrame(frame)
+            .withLocal(bare);
+    boolean placed =
+        workspace.apply(
+            Edit.together(
+                "Place an image",
+                new ChangeProject.PutAsset(image.asset()),
+                new ArrangeLayers.Add(board.id(), List.of(layer), "Place")));
+    if (placed) {
+      workspace.select(List.of(layer.id()));
+    }
+  }
+
+  private void read(Path file, Consumer<ImageFile> taker) {
+    worker.execute(() -> {
+      try {
+        ImageFile image = ImageFile.read(file);
+        Platform.runLater(() -> taker.accept(image));
+      } catch (IOException | IllegalArgumentException problem) {
         Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage() + ".")));
       }
     });

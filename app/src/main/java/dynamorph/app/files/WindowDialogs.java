@@ -49,6 +49,18 @@ public final class WindowDialogs implements Dialogs {
   }
 
   @Override
+  public Optional<Path> openImage() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Choose an image");
+    chooser
+        .getExtensionFilters()
+        .add(
+            new FileChooser.ExtensionFilter(
+                "Images", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif"));
+    return path(chooser.showOpenDialog(owner));
+  }
+
+  @Override
   public Unsaved askAboutChanges(String project) {
     ButtonType save = new ButtonType("Save", ButtonBar.ButtonData.YES);
     ButtonType leave = new ButtonType("Don\u2019t save", ButtonBar.ButtonData.NO);

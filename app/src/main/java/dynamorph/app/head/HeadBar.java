@@ -117,6 +117,8 @@ public final class HeadBar extends HBox {
             actions.item("Artboard settings\u2026"),
             actions.item("Delete the artboard"),
             actions.item("Take in a font\u2026"),
+            actions.item("Take in an image\u2026"),
+            actions.item("Place an image\u2026"),
             new SeparatorMenuItem(),
             actions.item("Change theme"),
             actions.item("Shortcuts"));

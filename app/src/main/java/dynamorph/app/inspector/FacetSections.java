@@ -1,6 +1,7 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Editors;
+import dynamorph.app.finish.FinishEditor;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
@@ -83,6 +84,8 @@ public final class FacetSections extends VBox {
   private final Map<Property<?>, Label> hints = new HashMap<>();
   private final FinishEditor finish;
   private Optional<FontFace> shownFont = Optional.empty();
+  private final Map<Facet, Node> byFacet = new java.util.EnumMap<>(Facet.class);
+  private boolean words = true;
   private String wanted = "";
 
   public FacetSections(Workspace workspace, Editors editors, Supplier<Subject> subject) {
@@ -102,7 +105,17 @@ public final class FacetSections extends VBox {
     searchRow.getStyleClass().add("find-property-row");
     getChildren().add(searchRow);
     for (Facet facet : Facet.values()) {
-      getChildren().add(facet == Facet.FINISH ? finish : section(facet));
+      Node section = facet == Facet.FINISH ? finish : section(facet);
+      byFacet.put(facet, section);
+      getChildren().add(section);
+    }
+  }
+
+  /** Hides what only words have, or shows it again. */
+  public void forWords(boolean wanted) {
+    if (words != wanted) {
+      words = wanted;
+      showRows();
     }
   }
 
@@ -322,8 +335,9 @@ public final class FacetSections extends VBox {
                       part instanceof Fold fold
                           ? fold.isVisible()
                           : rows.stream().anyMatch(row -> row.isIn(part) && isShown(row)));
-      section.setVisible(any);
-      section.setManaged(any);
+      boolean meant = words || section == byFacet.get(Facet.PLACEMENT);
+      section.setVisible(any && meant);
+      section.setManaged(any && meant);
     }
   }
 

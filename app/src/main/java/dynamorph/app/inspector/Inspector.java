@@ -42,6 +42,7 @@ import javafx.scene.layout.VBox;
 public final class Inspector extends VBox {
   private final Workspace workspace;
   private final FacetSections sections;
+  private final FigureSection figures;
   private final Label title = new Label();
   private final Label names = new Label();
   private final FlowPane chips = new FlowPane(6, 4);
@@ -66,7 +67,8 @@ public final class Inspector extends VBox {
     title.getStyleClass().add("section-title");
     names.getStyleClass().add("quiet");
     head = head();
-    scroll = new ScrollPane(sections);
+    figures = new FigureSection(workspace);
+    scroll = new ScrollPane(new VBox(figures, sections));
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -132,20 +134,28 @@ public final class Inspector extends VBox {
     empty.setManaged(!any);
     if (any) {
       updateHead(layers);
+      figures.update(layers);
+      sections.forWords(layers.stream().anyMatch(Layer::isText));
       sections.update();
     }
   }
 
   private void updateHead(List<Layer> layers) {
     boolean words = workspace.selection().cursor().filter(at -> !at.range().isEmpty()).isPresent();
-    title.setText(
-        words ? "Words in 1 text" : layers.size() == 1 ? "1 text" : layers.size() + " texts");
+    title.setText(words ? "Words in 1 text" : counted(layers));
     names.setText(layers.stream().limit(6).map(this::place).collect(Collectors.joining(", ")));
     updateChips(layers);
     int local = layers.stream().mapToInt(LocalChanges::count).sum();
     localCount.setText(local == 1 ? "1 local change" : local + " local changes");
     localRow.setVisible(local > 0);
     localRow.setManaged(local > 0);
+  }
+
+  private static String counted(List<Layer> layers) {
+    boolean texts = layers.stream().allMatch(Layer::isText);
+    boolean shapes = layers.stream().noneMatch(Layer::isText);
+    String what = texts ? "text" : shapes ? "shape" : "layer";
+    return layers.size() == 1 ? "1 " + what : layers.size() + " " + what + "s";
   }
 
   private String place(Layer layer) {

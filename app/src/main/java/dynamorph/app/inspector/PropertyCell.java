@@ -8,6 +8,7 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
@@ -22,7 +23,7 @@ import javafx.scene.layout.Region;
  * A value with its source mark: none for a default, kelp from a style, ember for a local change.
  * The mark opens the trace.
  */
-final class PropertyCell<T> extends HBox {
+public final class PropertyCell<T> extends HBox {
   private static final PseudoClass STYLE = PseudoClass.getPseudoClass("from-style");
   private static final PseudoClass LOCAL = PseudoClass.getPseudoClass("local");
 
@@ -31,7 +32,7 @@ final class PropertyCell<T> extends HBox {
   private final Button mark = new Button();
   private final Tooltip markTip = new Tooltip();
 
-  PropertyCell(
+  public PropertyCell(
       PropertyKey<T> key, Editors editors, Supplier<Subject> subject, Workspace workspace) {
     this.key = key;
     this.editor =
@@ -69,7 +70,7 @@ final class PropertyCell<T> extends HBox {
     getChildren().addAll(mark, node);
   }
 
-  void update(Subject subject) {
+  public void update(Subject subject) {
     Subject.Mark where = subject.mark(key);
     mark.pseudoClassStateChanged(STYLE, where == Subject.Mark.STYLE);
     mark.pseudoClassStateChanged(LOCAL, where == Subject.Mark.LOCAL);
@@ -78,8 +79,15 @@ final class PropertyCell<T> extends HBox {
     editor.show(subject.shown(key));
   }
 
+  /** Takes back what is set here, if anything is. */
+  public void reset(Subject subject) {
+    if (subject.isOwn(key)) {
+      subject.drop(Set.of(key));
+    }
+  }
+
   /** Lets a label be dragged to nudge a number. */
-  void nudgeBy(Node handle) {
+  public void nudgeBy(Node handle) {
     if (editor.node() instanceof NumberText<?> number) {
       number.nudgeBy(handle);
     }

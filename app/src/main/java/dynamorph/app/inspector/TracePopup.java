@@ -87,6 +87,14 @@ final class TracePopup {
                       workspace.apply(
                           new SaveIntoStyle(
                               workspace.selection().target(), Optional.of(Set.of(key))))));
+      case Source.Followed(var _, var _, var style)
+          when workspace
+                  .deskProperty()
+                  .get()
+                  .map(desk -> desk.draft().id().equals(style))
+                  .orElse(false)
+              && subject.isOwn(key) ->
+          java.util.List.of(link("Leave open", popup, () -> subject.drop(Set.of(key))));
       case Source.Followed(var _, var _, var style) ->
           java.util.List.of(link("Edit style", popup, () -> workspace.openDesk(style)));
       case Source.Base(var style) ->

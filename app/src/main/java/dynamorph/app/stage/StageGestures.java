@@ -10,6 +10,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.edit.ArrangeLayers;
 import dynamorph.model.edit.MoveLayers;
 import dynamorph.model.edit.Target;
+import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.BoxFit;
@@ -45,13 +46,19 @@ final class StageGestures {
     PANNING,
     WORDS,
     NEW_BOX,
-    HANDLE
+    NEW_SHAPE,
+    PEN,
+    HANDLE,
+    GRADIENT
   }
 
   private final Workspace workspace;
   private final StageView stage;
   private final TextKeys keys;
   private final BoxHandles boxHandles;
+  private final GradientHandles gradientHandles;
+  private final PenGesture pen;
+  private Optional<GradientHandles.Handle> gradientGrip = Optional.empty();
   private Drag drag = Drag.NONE;
   private double pressX;
   private double pressY;
@@ -68,6 +75,15 @@ final class StageGestures {
     this.stage = stage;
     this.keys = new TextKeys(workspace, stage);
     this.boxHandles = new BoxHandles(workspace, stage);
+    this.gradientHandles = new GradientHandles(workspace, stage);
+    this.pen = new PenGesture(workspace, stage);
+    workspace
+        .toolProperty()
+        .addListener((_, before, now) -> {
+          if (before == Tool.DRAW && now != Tool.DRAW) {
+            pen.finish();
+          }
+        });
   }
 
   void install() {
@@ -110,6 +126,10 @@ final class StageGestures {
     if (event.getButton() != MouseButton.PRIMARY) {
       return Drag.NONE;
     }
+    gradientGrip = gradientHandles.at(event.getX(), event.getY());
+    if (gradientGrip.isPresent()) {
+      return Drag.GRADIENT;
+    }
     grip = boxHandles.at(event.getX(), event.getY());
     if (grip.isPresent()) {
       return Drag.HANDLE;
@@ -127,15 +147,26 @@ final class StageGestures {
     if (workspace.toolProperty().get() == Tool.TEXT) {
       return pressWithTextTool(hit, event);
     }
-    if (hit.isPresent() && event.getClickCount() >= 2) {
+    if (workspace.toolProperty().get() == Tool.SHAPE) {
+      workspace.select(List.of());
+      return Drag.NEW_SHAPE;
+    }
+    if (workspace.toolProperty().get() == Tool.DRAW) {
+      return pen.pressed(event.getX(), event.getY(), event.getClickCount()) ? Drag.PEN : Drag.NONE;
+    }
+    if (hit.filter(StageGestures::isText).isPresent() && event.getClickCount() >= 2) {
       edit(hit.get(), event);
       return Drag.WORDS;
     }
     return pressToSelect(hit, event);
   }
 
+  private static boolean isText(Scene.Found found) {
+    return found.text().layer().isText();
+  }
+
   private Drag pressWithTextTool(Optional<Scene.Found> hit, MouseEvent event) {
-    if (hit.isPresent()) {
+    if (hit.filter(StageGestures::isText).isPresent()) {
       edit(hit.get(), event);
       return Drag.WORDS;
     }
@@ -198,8 +229,13 @@ final class StageGestures {
       case MARQUEE -> marquee(event);
       case NEW_BOX ->
           stage.setMarquee(Optional.of(Box.between(pressX, pressY, event.getX(), event.getY())));
+      case NEW_SHAPE -> stage.setMarquee(Optional.of(drawnBox(event)));
+      case PEN -> pen.dragged(event.getX(), event.getY());
       case WORDS -> extendWords(event);
       case HANDLE -> resize(across, down);
+      case GRADIENT ->
+          gradientGrip.ifPresent(
+              handle -> gradientHandles.move(handle, event.getX(), event.getY(), gesture));
       case NONE -> {}
     }
     lastX = event.getX();
@@ -268,14 +304,48 @@ final class StageGestures {
         stage.setMarquee(Optional.empty());
         newText(event);
       }
+      case NEW_SHAPE -> {
+        stage.setMarquee(Optional.empty());
+        newShape(event);
+      }
       case WAITING_TO_MOVE -> pressedSelected.ifPresent(id -> workspace.select(List.of(id)));
-      case MOVING, HANDLE -> workspace.endGesture();
+      case MOVING, HANDLE, GRADIENT -> workspace.endGesture();
       default -> {}
     }
     drag = Drag.NONE;
     updateCursor();
     event.consume();
   }
+
+  /** What is drawn; with Shift it is as wide as high. */
+  private Box drawnBox(MouseEvent event) {
+    double x = event.getX();
+    double y = event.getY();
+    if (event.isShiftDown()) {
+      double side = Math.max(Math.abs(x - pressX), Math.abs(y - pressY));
+      x = pressX + Math.copySign(side, x - pressX);
+      y = pressY + Math.copySign(side, y - pressY);
+    }
+    return Box.between(pressX, pressY, x, y);
+  }
+
+  private void newShape(MouseEvent event) {
+    Box drawn = toPlane(drawnBox(event));
+    if (!isFar(event)) {
+      double width = SHAPE_WIDTH / (stage.view().scale() / stage.pixelRatio());
+      drawn = new Box(drawn.x(), drawn.y(), width, width * 0.6);
+    }
+    Figure figure = workspace.shapeProperty().get();
+    if (figure instanceof Figure.Line) {
+      figure = new Figure.Line((event.getX() < pressX) != (event.getY() < pressY));
+    }
+    if (new NewLayers(workspace, stage).add(figure, drawn)) {
+      workspace.toolProperty().set(Tool.SELECT);
+    }
+  }
+
+  /** How wide a shape is that was only pressed, in units of the window. */
+  private static final double SHAPE_WIDTH = 160;
 
   private void newText(MouseEvent event) {
     Box drawn = toPlane(Box.between(pressX, pressY, event.getX(), event.getY()));
@@ -312,7 +382,16 @@ final class StageGestures {
   }
 
   private void moved(MouseEvent event) {
+    if (workspace.toolProperty().get() == Tool.DRAW) {
+      pen.moved(event.getX(), event.getY());
+      stage.setCursor(Cursor.CROSSHAIR);
+      return;
+    }
     Optional<Scene.Found> hit = hit(event.getX(), event.getY());
+    if (gradientHandles.at(event.getX(), event.getY()).isPresent()) {
+      stage.setCursor(Cursor.HAND);
+      return;
+    }
     Optional<BoxHandles.Grip> over = boxHandles.at(event.getX(), event.getY());
     if (over.isPresent()) {
       stage.setCursor(over.get().cursor());
@@ -335,7 +414,11 @@ final class StageGestures {
     stage.setCursor(
         spaceHeld || workspace.toolProperty().get() == Tool.HAND
             ? Cursor.OPEN_HAND
-            : workspace.toolProperty().get() == Tool.TEXT ? Cursor.TEXT : Cursor.DEFAULT);
+            : switch (workspace.toolProperty().get()) {
+              case TEXT -> Cursor.TEXT;
+              case SHAPE, DRAW -> Cursor.CROSSHAIR;
+              case SELECT, HAND -> Cursor.DEFAULT;
+            });
   }
 
   /** On a misspelt word: what may have been meant. */
@@ -384,6 +467,10 @@ final class StageGestures {
       }
       return;
     }
+    if (workspace.toolProperty().get() == Tool.DRAW && pen.keyPressed(event)) {
+      event.consume();
+      return;
+    }
     boolean plain = !event.isShortcutDown() && !event.isControlDown();
     boolean handled =
         switch (event.getCode()) {
@@ -421,6 +508,9 @@ final class StageGestures {
       return false;
     }
     LayerId id = workspace.selection().layers().getFirst();
+    if (workspace.project().layer(id).filter(Layer::isText).isEmpty()) {
+      return false;
+    }
     int end = workspace.project().layer(id).map(layer -> layer.story().length()).orElse(0);
     workspace.selectionProperty().set(Selection.editing(id, 0, end));
     return true;

@@ -7,6 +7,7 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.figure.PenDraft;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
@@ -51,11 +52,13 @@ final class StageMarks {
   private final Workspace workspace;
   private final StageView stage;
   private final BoxHandles handles;
+  private final GradientHandles gradient;
 
   StageMarks(Workspace workspace, StageView stage) {
     this.workspace = workspace;
     this.stage = stage;
     this.handles = new BoxHandles(workspace, stage);
+    this.gradient = new GradientHandles(workspace, stage);
   }
 
   void draw(GraphicsContext g, Optional<Box> marquee, Optional<LayerId> hovered, boolean caretOn) {
@@ -84,6 +87,7 @@ final class StageMarks {
       scene.get().find(id).ifPresent(found -> drawSelected(g, found, tags));
     }
     drawHandles(g);
+    gradient.draw(g);
     if (workspace.hiddenLettersProperty().get()) {
       selection.layers().stream()
           .flatMap(id -> scene.get().find(id).stream())
@@ -93,6 +97,62 @@ final class StageMarks {
       stage.edited().ifPresent(found -> drawCursor(g, found, selection.cursor().get(), caretOn));
     }
     marquee.ifPresent(box -> drawMarquee(g, box));
+    drawPen(g);
+  }
+
+  private PenDraft pen = PenDraft.EMPTY;
+  private Optional<double[]> penNext = Optional.empty();
+
+  void setPen(PenDraft draft, Optional<double[]> next) {
+    pen = draft;
+    penNext = next;
+  }
+
+  private void drawPen(GraphicsContext g) {
+    if (pen.isEmpty()) {
+      return;
+    }
+    PenDraft shown = penNext.map(at -> pen.plus(at[0], at[1])).orElse(pen);
+    g.setStroke(KELP);
+    g.setLineWidth(1.6);
+    g.beginPath();
+    for (int piece = 0; piece < shown.pieces(); piece++) {
+      for (int step = piece == 0 ? 0 : 1; step <= PEN_STEPS; step++) {
+        double[] at = shown.at(piece, step / (double) PEN_STEPS);
+        if (piece == 0 && step == 0) {
+          g.moveTo(stageX(at[0]), stageY(at[1]));
+        } else {
+          g.lineTo(stageX(at[0]), stageY(at[1]));
+        }
+      }
+    }
+    g.stroke();
+    for (PenDraft.Knot knot : pen.knots()) {
+      double x = stageX(knot.x());
+      double y = stageY(knot.y());
+      double outX = stageX(knot.x() + knot.handleX());
+      double outY = stageY(knot.y() + knot.handleY());
+      g.setLineWidth(1);
+      g.strokeLine(2 * x - outX, 2 * y - outY, outX, outY);
+      g.setFill(Color.WHITE);
+      g.fillRect(x - 3, y - 3, 6, 6);
+      g.strokeRect(x - 3, y - 3, 6, 6);
+      if (outX != x || outY != y) {
+        g.setFill(KELP);
+        g.fillOval(outX - 2.5, outY - 2.5, 5, 5);
+        g.fillOval(2 * x - outX - 2.5, 2 * y - outY - 2.5, 5, 5);
+      }
+    }
+  }
+
+  private static final int PEN_STEPS = 24;
+
+  private double stageX(double planeX) {
+    return stage.view().toPixelX(planeX) / stage.pixelRatio();
+  }
+
+  private double stageY(double planeY) {
+    return stage.view().toPixelY(planeY) / stage.pixelRatio();
   }
 
   /** A name gives way to a tag. */

@@ -4,7 +4,9 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.head.NoticeBar;
 import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.figure.Figure;
 import dynamorph.model.value.Numbers;
+import java.util.List;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -16,6 +18,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 
 /** The stage with its tools, its zoom and the notices over it. */
@@ -24,7 +27,9 @@ public final class StagePane extends StackPane {
 
   public StagePane(Workspace workspace, StageView stage) {
     setMinSize(0, 0);
-    Node tools = tools(workspace);
+    VBox tools = new VBox(6, tools(workspace), shapes(workspace));
+    tools.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    tools.setPickOnBounds(false);
     Node zoom = zoom(stage);
     NoticeBar notice = new NoticeBar(workspace);
     getChildren().addAll(stage, tools, zoom, notice);
@@ -52,7 +57,7 @@ public final class StagePane extends StackPane {
       ToggleButton button = new ToggleButton(tool.label());
       button.getStyleClass().add("tool");
       button.setId("tool-" + tool.name().toLowerCase(java.util.Locale.ROOT));
-      button.setTooltip(new Tooltip(tool.help() + "  " + tool.label().charAt(0)));
+      button.setTooltip(new Tooltip(tool.help() + "  " + tool.key()));
       button.setToggleGroup(group);
       button.setFocusTraversable(false);
       button.setSelected(workspace.toolProperty().get() == tool);
@@ -65,6 +70,38 @@ public final class StagePane extends StackPane {
     }
     return bar;
   }
+
+  /** The shapes that can be drawn; they show while that is what pressing does. */
+  private static Node shapes(Workspace workspace) {
+    ToggleGroup group = new ToggleGroup();
+    HBox bar = new HBox(2);
+    bar.getStyleClass().add("tools");
+    bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    for (Figure figure : SHAPES) {
+      ToggleButton button = new ToggleButton(figure.name());
+      button.getStyleClass().add("tool");
+      button.setId("shape-" + figure.name().toLowerCase(java.util.Locale.ROOT));
+      button.setToggleGroup(group);
+      button.setFocusTraversable(false);
+      button.setSelected(figure.equals(workspace.shapeProperty().get()));
+      button.setOnAction(_ -> {
+        workspace.shapeProperty().set(figure);
+        button.setSelected(true);
+      });
+      bar.getChildren().add(button);
+    }
+    bar.visibleProperty().bind(workspace.toolProperty().isEqualTo(Tool.SHAPE));
+    bar.managedProperty().bind(bar.visibleProperty());
+    return bar;
+  }
+
+  private static final List<Figure> SHAPES =
+      List.of(
+          Figure.Rectangle.SHARP,
+          new Figure.Ellipse(),
+          new Figure.Line(false),
+          new Figure.Polygon(6, 0),
+          new Figure.Polygon(5, 0.5));
 
   private static Node zoom(StageView stage) {
     Label percent = new Label();

@@ -9,6 +9,7 @@ import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.figure.PenDraft;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.stage.View;
 import dynamorph.typeset.layout.Box;
@@ -78,6 +79,8 @@ public final class StageView extends Region {
     workspace.shownProperty().addListener((_, _, _) -> request());
     workspace.selectionProperty().addListener((_, _, _) -> selectionChanged());
     workspace.hiddenLettersProperty().addListener((_, _, _) -> selectionChanged());
+    workspace.outlineShownProperty().addListener((_, _, _) -> request());
+    workspace.gradientInHandProperty().addListener((_, _, _) -> drawMarks());
     theme.addListener((_, _, _) -> request());
     view.addListener((_, _, _) -> viewChanged());
     widthProperty().addListener((_, _, _) -> resized());
@@ -244,7 +247,12 @@ public final class StageView extends Region {
 
   private void request() {
     if (view().width() > 1) {
-      frames.request(studio.get(), workspace.shownProperty().get(), view(), theme.get().stage());
+      frames.request(
+          studio.get(),
+          workspace.shownProperty().get(),
+          view(),
+          theme.get().stage(),
+          workspace.outlineShownProperty().get());
     }
   }
 
@@ -304,6 +312,16 @@ public final class StageView extends Region {
       caretOn = !caretOn;
       drawMarks();
     }
+  }
+
+  /**
+   * Shows a path that is being drawn.
+   *
+   * @param next where the pointer is, on the plane: the next point would be there
+   */
+  void setPen(PenDraft draft, Optional<double[]> next) {
+    painter.setPen(draft, next);
+    drawMarks();
   }
 
   void setMarquee(Optional<Box> box) {

@@ -9,12 +9,16 @@ import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Follow;
 import dynamorph.model.edit.History;
 import dynamorph.model.edit.Target;
+import dynamorph.model.figure.Figure;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
@@ -42,7 +46,14 @@ public final class Workspace {
   private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>(Selection.NONE);
   private final BooleanProperty hiddenLetters = new SimpleBooleanProperty();
   private final BooleanProperty typographicQuotes = new SimpleBooleanProperty(true);
+  private final BooleanProperty outlineShown = new SimpleBooleanProperty();
+  private final ObjectProperty<Optional<Address>> soloCoat =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final ObjectProperty<Optional<GradientInHand>> gradientInHand =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final CoatClipboard coatClipboard = new CoatClipboard();
   private final BooleanProperty spellingShown = new SimpleBooleanProperty(true);
+  private final ObjectProperty<Figure> shape = new SimpleObjectProperty<>(Figure.Rectangle.SHARP);
   private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.SELECT);
   private final ObjectProperty<Optional<StyleId>> pickedStyle =
       new SimpleObjectProperty<>(Optional.empty());
@@ -57,6 +68,12 @@ public final class Workspace {
     this.history = new ReadOnlyObjectWrapper<>(History.unsaved(project));
     this.shown = new ReadOnlyObjectWrapper<>(project);
     beforeShown.addListener((_, _, _) -> showAgain());
+    soloCoat.addListener((_, _, _) -> showAgain());
+    selection.addListener((_, before, now) -> {
+      if (!before.layers().equals(now.layers())) {
+        soloCoat.set(Optional.empty());
+      }
+    });
   }
 
   public IdSource ids() {
@@ -106,6 +123,34 @@ public final class Workspace {
     return hiddenLetters;
   }
 
+  /** Whether the stage shows contours, moved edges and dash middles instead of paint. */
+  public BooleanProperty outlineShownProperty() {
+    return outlineShown;
+  }
+
+  /** The coat that shows alone on what is selected; nothing of that is kept. */
+  public ObjectProperty<Optional<Address>> soloCoatProperty() {
+    return soloCoat;
+  }
+
+  /** A gradient that is being edited, so that the stage shows handles for it. */
+  public ObjectProperty<Optional<GradientInHand>> gradientInHandProperty() {
+    return gradientInHand;
+  }
+
+  /**
+   * A gradient that is being edited.
+   *
+   * @param coat that is painted with it
+   * @param set takes changed values, and what tells one drag from another
+   */
+  public record GradientInHand(Address coat, BiConsumer<PropertySet, Object> set) {}
+
+  /** A coat or effect that was copied. */
+  public CoatClipboard coatClipboard() {
+    return coatClipboard;
+  }
+
   /** Whether misspelt words are marked. */
   public BooleanProperty spellingShownProperty() {
     return spellingShown;
@@ -114,6 +159,11 @@ public final class Workspace {
   /** Whether straight quotation marks become those of the language while typing. */
   public BooleanProperty typographicQuotesProperty() {
     return typographicQuotes;
+  }
+
+  /** The shape that is drawn next. */
+  public ObjectProperty<Figure> shapeProperty() {
+    return shape;
   }
 
   public ObjectProperty<Tool> toolProperty() {
@@ -293,7 +343,12 @@ public final class Workspace {
   }
 
   private void showAgain() {
-    shown.set(worked());
+    Project worked = worked();
+    shown.set(
+        soloCoat
+            .get()
+            .map(coat -> SoloCoat.alone(worked, selection.get().layers(), coat))
+            .orElse(worked));
   }
 
   private Project worked() {

@@ -78,6 +78,24 @@ class EditorsTest {
     public String keepSwatch(Rgba colour) {
       return "kept";
     }
+
+    @Override
+    public List<Rgba> recentColours() {
+      return List.of();
+    }
+
+    @Override
+    public void usedColour(Rgba colour) {}
+
+    @Override
+    public Optional<Rgba> background() {
+      return Optional.of(Rgba.WHITE);
+    }
+
+    @Override
+    public List<String> images() {
+      return List.of();
+    }
   }
 
   @Start

@@ -76,6 +76,11 @@ final class Driver {
     }
 
     @Override
+    public Optional<Path> openImage() {
+      return file;
+    }
+
+    @Override
     public Unsaved askAboutChanges(String project) {
       return Unsaved.LEAVE;
     }

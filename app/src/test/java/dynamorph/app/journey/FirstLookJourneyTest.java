@@ -144,7 +144,7 @@ class FirstLookJourneyTest extends JourneyTest {
     ComboBox<Double> weight = driver.robot().lookup("#style-desk #font-weight").queryComboBox();
     driver.robot().interact(() -> weight.setValue(800.0));
     driver.robot().clickOn(driver.reveal("#style-desk #finish-fill-colour"));
-    TextField hex = driver.robot().lookup(".colour-popup .text-field").query();
+    TextField hex = driver.robot().lookup("#colour-written").query();
     driver
         .robot()
         .clickOn(hex)

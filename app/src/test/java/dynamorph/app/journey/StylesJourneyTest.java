@@ -325,7 +325,7 @@ class StylesJourneyTest extends JourneyTest {
             driver
                 .robot()
                 .lookup("#inspector .coat-row .icon-button")
-                .match(button -> "Take this coat away".equals(button.getAccessibleText()))
+                .match(button -> "Take this coat away  Delete".equals(button.getAccessibleText()))
                 .<javafx.scene.Node>query());
     driver.settle();
   }

@@ -34,7 +34,8 @@ public record ResizeBox(
       return before;
     }
     PropertySet values = Cascade.of(before).values(found.get());
-    BoxFit fit = values.get(Properties.BOX.key()).orElse(BoxFit.POINT);
+    BoxFit fit =
+        found.get().isText() ? values.get(Properties.BOX.key()).orElse(BoxFit.POINT) : BoxFit.FIXED;
     if (fit == BoxFit.POINT) {
       throw new EditRefused("A point has no box; choose a box under Placement first.");
     }

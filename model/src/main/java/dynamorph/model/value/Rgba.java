@@ -44,6 +44,22 @@ public record Rgba(int argb) {
     return 0.2126 * linear(red()) + 0.7152 * linear(green()) + 0.0722 * linear(blue());
   }
 
+  /** The contrast with another opaque colour, 1 to 21 (WCAG 2.2, definition of contrast ratio). */
+  public double contrast(Rgba other) {
+    double lighter = Math.max(luminance(), other.luminance());
+    double darker = Math.min(luminance(), other.luminance());
+    return (lighter + 0.05) / (darker + 0.05);
+  }
+
+  /** This colour laid over an opaque one. */
+  public Rgba over(Rgba ground) {
+    double share = alpha() / 255.0;
+    return of(
+        (int) Math.round(red() * share + ground.red() * (1 - share)),
+        (int) Math.round(green() * share + ground.green() * (1 - share)),
+        (int) Math.round(blue() * share + ground.blue() * (1 - share)));
+  }
+
   /** A channel of 0 to 255 as a share of light from 0 to 1 (IEC 61966-2-1). */
   public static double linear(int channel) {
     double share = channel / 255.0;

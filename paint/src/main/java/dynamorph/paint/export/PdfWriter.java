@@ -10,15 +10,11 @@ import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.types.Rect;
-import java.awt.geom.AffineTransform;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.IdentityHashMap;
 import java.util.Map;
-import javax.imageio.ImageIO;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -33,7 +29,6 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.form.PDTransparencyGroupAttributes;
-import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.graphics.pattern.PDAbstractPattern;
 import org.apache.pdfbox.pdmodel.graphics.pattern.PDShadingPattern;
@@ -173,7 +168,7 @@ public final class PdfWriter implements AutoCloseable {
       }
       case Mark.Picture picture -> {
         mix(content, picture.opacity(), picture.blend());
-        image(content, ImageIO.read(new ByteArrayInputStream(picture.png())), picture.place());
+        image(content, picture.png(), picture.place());
       }
       case Mark.Group group -> {
         mix(content, group.opacity(), group.blend());
@@ -193,9 +188,8 @@ public final class PdfWriter implements AutoCloseable {
   }
 
   /** Images stand on their feet in PDF. */
-  private void image(PDFormContentStream content, BufferedImage pixels, Box place)
-      throws IOException {
-    PDImageXObject image = LosslessFactory.createFromImage(document, pixels);
+  private void image(PDFormContentStream content, byte[] png, Box place) throws IOException {
+    PDImageXObject image = PDImageXObject.createFromByteArray(document, png, "picture.png");
     content.drawImage(
         image,
         new Matrix(
@@ -211,7 +205,7 @@ public final class PdfWriter implements AutoCloseable {
     if (area.path().isEmpty()) {
       return;
     }
-    content.transform(new Matrix(affine(area.matrix())));
+    content.transform(affine(area.matrix()));
     switch (area.paint()) {
       case AreaPaint.Plain(Rgba colour) -> {
         mix(content, area.opacity() * colour.alpha() / 255.0, area.blend());
@@ -227,9 +221,7 @@ public final class PdfWriter implements AutoCloseable {
         content.setGraphicsStateParameters(state);
         PDShadingPattern pattern = new PDShadingPattern();
         pattern.setShading(PdfShadings.colours(ramp, box));
-        AffineTransform matrix = affine(area.matrix());
-        matrix.concatenate(ellipse(ramp.course()));
-        pattern.setMatrix(matrix);
+        place(pattern, affine(area.matrix()), ellipse(ramp.course()));
         content.setNonStrokingColor(patterned(content, pattern));
         fill(content, area.path());
       }
@@ -254,8 +246,8 @@ public final class PdfWriter implements AutoCloseable {
       case AreaPaint.TiledImage tiled -> {
         mix(content, area.opacity(), area.blend());
         Box box = new Box(0, 0, tiled.width(), tiled.height());
-        BufferedImage pixels = ImageIO.read(new ByteArrayInputStream(Pictures.png(tiled.image())));
-        tile(content, area, form(box, inner -> image(inner, pixels, box)), tiled.matrix());
+        byte[] png = Pictures.png(tiled.image());
+        tile(content, area, form(box, inner -> image(inner, png, box)), tiled.matrix());
       }
     }
   }
@@ -269,14 +261,17 @@ public final class PdfWriter implements AutoCloseable {
     pattern.setBBox(tile.getBBox());
     pattern.setXStep(tile.getBBox().getWidth());
     pattern.setYStep(tile.getBBox().getHeight());
-    AffineTransform matrix = affine(area.matrix());
-    matrix.concatenate(affine(place));
-    pattern.setMatrix(matrix);
+    place(pattern, affine(area.matrix()), affine(place));
     try (PDPatternContentStream once = new PDPatternContentStream(pattern)) {
       once.drawForm(tile);
     }
     content.setNonStrokingColor(patterned(content, pattern));
     fill(content, area.path());
+  }
+
+  /** Lets a pattern lie as its area does, and then in its own way. */
+  private static void place(PDAbstractPattern pattern, Matrix area, Matrix own) {
+    pattern.getCOSObject().setItem(COSName.MATRIX, own.multiply(area).toCOSArray());
   }
 
   private PDColor patterned(PDFormContentStream content, PDAbstractPattern pattern) {
@@ -292,7 +287,7 @@ public final class PdfWriter implements AutoCloseable {
             box.grown(1, 1),
             COSName.DEVICEGRAY,
             inner -> {
-              inner.transform(new Matrix(ellipse(ramp.course())));
+              inner.transform(ellipse(ramp.course()));
               inner.shadingFill(grey);
             });
     COSDictionary soft = new COSDictionary();
@@ -302,11 +297,12 @@ public final class PdfWriter implements AutoCloseable {
     return soft;
   }
 
-  private static AffineTransform ellipse(AreaPaint.Course course) {
+  private static Matrix ellipse(AreaPaint.Course course) {
     return switch (course) {
-      case AreaPaint.Along _ -> new AffineTransform();
+      case AreaPaint.Along _ -> new Matrix();
       case AreaPaint.Outwards at ->
-          new AffineTransform(at.radiusX(), 0, 0, at.radiusY(), at.x(), at.y());
+          new Matrix(
+              (float) at.radiusX(), 0, 0, (float) at.radiusY(), (float) at.x(), (float) at.y());
     };
   }
 
@@ -403,9 +399,9 @@ public final class PdfWriter implements AutoCloseable {
     return new PDColor(parts, PDDeviceRGB.INSTANCE);
   }
 
-  private static AffineTransform affine(Matrix33 matrix) {
+  private static Matrix affine(Matrix33 matrix) {
     float[] m = matrix.getMat();
-    return new AffineTransform(m[0], m[3], m[1], m[4], m[2], m[5]);
+    return new Matrix(m[0], m[3], m[1], m[4], m[2], m[5]);
   }
 
   private static PDRectangle rectangle(Box box) {

@@ -141,6 +141,20 @@ final class Ink implements AutoCloseable {
     return bounds == null ? Box.EMPTY : bounds;
   }
 
+  /** The box around the contours of the first glyph of a run that draws anything. */
+  static Box firstGlyph(Placed placed) {
+    Box[] first = {Box.EMPTY};
+    glyphs(
+        placed,
+        path -> {
+          if (first[0] == Box.EMPTY) {
+            Rect rect = path.computeTightBounds();
+            first[0] = new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
+          }
+        });
+    return first[0];
+  }
+
   @Override
   public void close() {
     if (blob != null) {

@@ -7,6 +7,8 @@ import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Form;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.property.Address;
+import dynamorph.model.value.PaintFit;
 import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
@@ -87,6 +89,40 @@ public final class LayerPainter {
     return look.plate().coats().isEmpty()
         ? Optional.empty()
         : PlateForm.runs(layout, look).stream().flatMap(List::stream).reduce(Box::with);
+  }
+
+  /**
+   * The box that a paint is fitted to, the first if there are several.
+   *
+   * @param host whose coat is painted: {@link Address#FINISH} or {@link Address#PLATE}
+   */
+  public static Optional<Box> paintBox(
+      TextLayout layout, ResolvedLayer look, String host, PaintFit fit) {
+    if (look.form().isPresent()) {
+      return Optional.of(layout.box());
+    }
+    if (host.equals(Address.PLATE)) {
+      return look.plate().coats().isEmpty()
+          ? Optional.empty()
+          : PlateForm.runs(layout, look).stream()
+              .map(run -> run.stream().reduce(Box::with).orElse(Box.EMPTY))
+              .reduce((one, other) -> fit == PaintFit.LAYER ? one.with(other) : one);
+    }
+    return switch (fit) {
+      case LAYER -> Optional.of(layout.content());
+      case LINE -> layout.shownLines().stream().map(Line::box).findFirst();
+      case PARAGRAPH ->
+          layout.shownLines().stream()
+              .filter(line -> line.paragraph() == layout.lines().getFirst().paragraph())
+              .map(Line::box)
+              .reduce(Box::with);
+      case GLYPH ->
+          layout.shownLines().stream()
+              .flatMap(line -> line.runs().stream().map(run -> new Ink.Placed(run, line)))
+              .map(Ink::firstGlyph)
+              .filter(box -> box.width() > 0)
+              .findFirst();
+    };
   }
 
   private static Box measure(TextLayout layout) {

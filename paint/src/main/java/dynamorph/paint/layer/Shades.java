@@ -5,6 +5,7 @@ import dynamorph.model.cascade.Paint.Gradient;
 import dynamorph.model.cascade.Paint.Stop;
 import dynamorph.model.value.ColourMixing;
 import dynamorph.model.value.GradientRepeat;
+import dynamorph.model.value.OkLab;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.artwork.AreaPaint;
 import dynamorph.typeset.layout.Box;

@@ -2,6 +2,7 @@ package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Paint;
+import dynamorph.model.value.OkLab;
 import dynamorph.model.value.Rgba;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;

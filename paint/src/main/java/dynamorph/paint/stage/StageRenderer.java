@@ -3,6 +3,7 @@ package dynamorph.paint.stage;
 import dynamorph.model.LayerId;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
+import dynamorph.paint.layer.LayerOutlines;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
@@ -44,6 +45,7 @@ public final class StageRenderer implements AutoCloseable {
   private final Executor helpers;
   private final int helperCount;
   private final Map<LayerId, Tile> tiles = new HashMap<>();
+  private boolean outlines;
 
   /**
    * @param helpers runs the painting that is done beside the calling thread
@@ -55,8 +57,16 @@ public final class StageRenderer implements AutoCloseable {
     this.helperCount = helperCount;
   }
 
+  /** Shows contours, moved edges and dash middles instead of paint, or paint again. */
+  public void showOutlines(boolean wanted) {
+    if (wanted != outlines) {
+      outlines = wanted;
+      close();
+    }
+  }
+
   /** A text that shows in the view. */
-  private record Shown(PlacedLayer text, double anchorX, double anchorY, Box ink) {
+  private record Shown(PlacedLayer text, double anchorX, double anchorY, Box ink, Rgba ground) {
     double phaseX() {
       return anchorX - Math.floor(anchorX);
     }
@@ -100,7 +110,7 @@ public final class StageRenderer implements AutoCloseable {
       if (ink.grown(1, 1).overlaps(frame)) {
         double anchorX = view.toPixelX(board.artboard().x() + text.anchorX());
         double anchorY = view.toPixelY(board.artboard().y() + text.anchorY());
-        shown.add(new Shown(text, anchorX, anchorY, ink));
+        shown.add(new Shown(text, anchorX, anchorY, ink, board.background()));
       }
     }
     return shown;
@@ -155,7 +165,7 @@ public final class StageRenderer implements AutoCloseable {
     try (Surface surface = Surface.makeRasterN32Premul(width, height)) {
       Canvas canvas = surface.getCanvas();
       canvas.translate((float) (shown.phaseX() - left), (float) (shown.phaseY() - top));
-      paint(canvas, shown.text, view.scale());
+      paint(canvas, shown.text, shown.ground, view.scale());
       return new Tile(
           shown.text,
           view.scale(),
@@ -170,11 +180,16 @@ public final class StageRenderer implements AutoCloseable {
   }
 
   /** Paints a text whose anchor lies at the canvas's origin. */
-  private void paint(Canvas canvas, PlacedLayer text, double scale) {
+  private void paint(Canvas canvas, PlacedLayer text, Rgba ground, double scale) {
     canvas.scale((float) scale, (float) scale);
     canvas.rotate((float) text.look().placement().rotation());
     canvas.translate((float) -text.pivotX(), (float) -text.pivotY());
-    painter.paint(canvas, text.layout(), text.look());
+    if (outlines) {
+      LayerOutlines.paint(
+          canvas, text.layout(), text.look(), LayerOutlines.Colours.on(ground), scale);
+    } else {
+      painter.paint(canvas, text.layout(), text.look());
+    }
   }
 
   private void paintBoard(Canvas canvas, Scene.Board board, List<Shown> shown, View view) {
@@ -201,7 +216,7 @@ public final class StageRenderer implements AutoCloseable {
       } else {
         canvas.save();
         canvas.translate((float) one.anchorX, (float) one.anchorY);
-        paint(canvas, one.text, view.scale());
+        paint(canvas, one.text, one.ground, view.scale());
         canvas.restore();
       }
     }

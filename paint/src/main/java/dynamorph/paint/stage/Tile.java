@@ -38,6 +38,7 @@ record Tile(
   private static boolean paintsAlike(ResolvedLayer one, ResolvedLayer other) {
     return one.placement().rotation() == other.placement().rotation()
         && one.placement().anchor() == other.placement().anchor()
+        && one.form().equals(other.form())
         && one.plate().equals(other.plate())
         && one.paragraphs().equals(other.paragraphs());
   }

@@ -10,6 +10,7 @@ import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Paint;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.OkLab;
 import dynamorph.model.value.PaintFit;
 import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;

@@ -1,5 +1,6 @@
-package dynamorph.app.inspector;
+package dynamorph.app.finish;
 
+import dynamorph.app.inspector.Subject;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
@@ -13,6 +14,7 @@ import dynamorph.model.value.Dashes;
 import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.StrokeCap;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,8 +47,10 @@ final class FinishRows {
     rows.add(new Row("Blend", Properties.COAT_BLEND.at(coat), null));
     PaintKind paint = paint(now, coat);
     rows.add(new Row("Paint", Properties.COAT_PAINT.at(coat), null));
-    if (paint != PaintKind.SOLID) {
-      addGradient(rows, coat);
+    switch (paint) {
+      case SOLID -> {}
+      case LINEAR, RADIAL, CONIC -> addGradient(rows, coat);
+      case PATTERN -> addPattern(rows, now, coat);
     }
     if (isStroke(now, coat)) {
       rows.add(
@@ -75,7 +79,65 @@ final class FinishRows {
     return rows;
   }
 
+  private static void addPattern(List<Row> rows, Subject now, Address coat) {
+    boolean image =
+        now.shown(Properties.TILE.at(coat)).value().orElse(PatternTile.DOTS) == PatternTile.IMAGE;
+    rows.add(new Row("Tile", Properties.TILE.at(coat), null));
+    if (image) {
+      rows.add(new Row("Image", Properties.TILE_IMAGE.at(coat), null));
+      rows.add(
+          new Row("Size, angle", Properties.TILE_SIZE.at(coat), Properties.TILE_ANGLE.at(coat)));
+    } else {
+      rows.add(new Row("Ground", Properties.TILE_GROUND.at(coat), null));
+      rows.add(
+          new Row("Size, weight", Properties.TILE_SIZE.at(coat), Properties.TILE_WEIGHT.at(coat)));
+      rows.add(new Row("Turned", Properties.TILE_ANGLE.at(coat), null));
+    }
+    rows.add(new Row("Shifted", Properties.TILE_ACROSS.at(coat), Properties.TILE_DOWN.at(coat)));
+    rows.add(new Row("Begins at", Properties.PAINT_FIT.at(coat), null));
+  }
+
+  /** How a coat is moved and turned. */
+  static List<Row> pose(Address coat) {
+    return List.of(
+        new Row("Moved", Properties.COAT_ACROSS.at(coat), Properties.COAT_DOWN.at(coat)),
+        new Row(
+            "Scale \u2194 \u2195",
+            Properties.COAT_SCALE_ACROSS.at(coat),
+            Properties.COAT_SCALE_DOWN.at(coat)),
+        new Row("Turned, about", Properties.COAT_TURN.at(coat), Properties.TURNED_ABOUT.at(coat)));
+  }
+
+  /** How a coat is repeated. */
+  static List<Row> copies(Address coat) {
+    return List.of(
+        new Row("Copies, fade to", Properties.COPIES.at(coat), Properties.LAST_OPACITY.at(coat)),
+        new Row("Step", Properties.STEP_ACROSS.at(coat), Properties.STEP_DOWN.at(coat)),
+        new Row("Scale, turn", Properties.STEP_SCALE.at(coat), Properties.STEP_TURN.at(coat)),
+        new Row(
+            "Colours to", Properties.COLOURS_STEPPED.at(coat), Properties.LAST_COLOUR.at(coat)));
+  }
+
+  /** Whether any of these is other than it is by default. */
+  static boolean areUsed(Subject now, List<Row> rows) {
+    return rows.stream().anyMatch(row -> isUsed(now, row.first()) || isUsed(now, row.second()));
+  }
+
+  private static <T> boolean isUsed(Subject now, PropertyKey<T> key) {
+    return !now.shown(key)
+        .value()
+        .map(value -> value.equals(key.property().defaultValue()))
+        .orElse(false);
+  }
+
+  /** Whether an effect is cast to one side. */
+  static boolean isCast(Subject now, Address effect) {
+    EffectKind kind = now.shown(Properties.EFFECT_KIND.at(effect)).value().orElse(EffectKind.BLUR);
+    return kind == EffectKind.DROP_SHADOW || kind == EffectKind.INNER_SHADOW;
+  }
+
   private static void addGradient(List<Row> rows, Address coat) {
+    rows.add(new Row("", Properties.GRADIENT_STOPS.at(coat), null));
     rows.add(
         new Row(
             "Angle, scale",

@@ -1,0 +1,2 @@
+/** The editor of finishes: the stack of coats, their effects, gradients and plates. */
+package dynamorph.app.finish;
