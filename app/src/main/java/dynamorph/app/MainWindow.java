@@ -9,6 +9,7 @@ import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.find.FindPane;
+import dynamorph.app.finish.ReadyPane;
 import dynamorph.app.fonts.FontsPane;
 import dynamorph.app.head.CommandSearch;
 import dynamorph.app.head.HeadBar;
@@ -56,6 +57,7 @@ public final class MainWindow {
   private final StylesColumn styles;
   private final FindPane find;
   private final FontsPane fonts;
+  private final ReadyPane ready;
   private final SpellingService spelling;
   private final KeepPane keep;
   private final FileActions files;
@@ -116,6 +118,7 @@ public final class MainWindow {
     this.fonts =
         new FontsPane(
             workspace, stage, current, new ProjectFamilies(workspace, current, plainFace, user));
+    this.ready = new ReadyPane(workspace, stage, current, pictures);
     listActions();
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
@@ -142,7 +145,7 @@ public final class MainWindow {
   }
 
   private StackPane side(Inspector inspector, StyleDesk desk) {
-    StackPane side = new StackPane(inspector, desk, keep);
+    StackPane side = new StackPane(inspector, desk, keep, ready);
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
@@ -151,7 +154,12 @@ public final class MainWindow {
             () -> workspace.deskProperty().get().isPresent(), workspace.deskProperty());
     desk.visibleProperty().bind(onDesk);
     keep.visibleProperty().bind(workspace.keepingProperty().and(onDesk.not()));
-    inspector.visibleProperty().bind(keep.visibleProperty().not().and(onDesk.not()));
+    BooleanBinding choosing =
+        workspace.readyShownProperty().and(onDesk.not()).and(keep.visibleProperty().not());
+    ready.visibleProperty().bind(choosing);
+    inspector
+        .visibleProperty()
+        .bind(keep.visibleProperty().not().and(onDesk.not()).and(choosing.not()));
     workspace
         .keepingProperty()
         .addListener((_, _, opening) -> {
@@ -180,6 +188,10 @@ public final class MainWindow {
 
   FindPane find() {
     return find;
+  }
+
+  ReadyPane ready() {
+    return ready;
   }
 
   FontsPane fonts() {
@@ -293,6 +305,7 @@ public final class MainWindow {
         () -> layers.followedStyle().ifPresent(workspace::openDesk));
     actions.add("Styles", "Drop local changes", "Shortcut+BACK_SPACE", any, layers::dropLocal);
     actions.add("Styles", "Save local changes into the style", "", any, layers::saveIntoStyle);
+    actions.add("Styles", "Ready-made finishes\u2026", "F10", ready::open);
     actions.add("Styles", "Go to the styles", "Shortcut+L", styles::focusFirst);
     actions.add("Styles", "Commit the style", "Shortcut+ENTER", onDesk, this::commitDesk);
     actions.add("Styles", "Discard the style", "", onDesk, workspace::discardDesk);

@@ -55,6 +55,7 @@ final class ScreenshotView {
     views.put("languages", ScreenshotView::languages);
     views.put("finish", ScreenshotView::finish);
     views.put("gradient", ScreenshotView::gradient);
+    views.put("ready-made", ScreenshotView::ready);
     views.put("outlines", ScreenshotView::outlines);
     views.put("find", ScreenshotView::find);
     views.put(
@@ -147,6 +148,18 @@ final class ScreenshotView {
         .afterNextFrame(() -> {
           main.stage().fitSelection();
           unfold(main, "finish/fill");
+        });
+  }
+
+  private static void ready(MainWindow main) {
+    main.workspace().select(List.of(new LayerId("web-title")));
+    main.stage()
+        .afterNextFrame(() -> {
+          main.stage().fitSelection();
+          main.ready().open();
+          if (main.scene().lookup("#ready-comic") instanceof javafx.scene.Node card) {
+            javafx.application.Platform.runLater(card::requestFocus);
+          }
         });
   }
 

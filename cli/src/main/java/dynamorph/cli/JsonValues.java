@@ -1,6 +1,6 @@
 package dynamorph.cli;
 
-import dynamorph.model.property.Properties;
+import dynamorph.formats.project.PropertyJson;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Colour;
@@ -39,35 +39,11 @@ final class JsonValues {
           broken);
     }
     try {
-      PropertySet values = of(root);
+      PropertySet values = PropertyJson.read(root);
       refuseSwatches(values);
       return values;
     } catch (IllegalArgumentException wrong) {
       throw new IllegalArgumentException(file + ": " + wrong.getMessage(), wrong);
-    }
-  }
-
-  /** Reads values from an object. */
-  static PropertySet of(JsonNode node) {
-    if (!node.isObject()) {
-      throw new IllegalArgumentException("expected an object of property values");
-    }
-    PropertySet values = PropertySet.EMPTY;
-    for (var entry : node.properties()) {
-      values = decoded(values, Properties.key(entry.getKey()), entry.getValue());
-    }
-    return values;
-  }
-
-  private static <T> PropertySet decoded(PropertySet set, PropertyKey<T> key, JsonNode node) {
-    Object plain =
-        node.isNumber()
-            ? (Object) node.doubleValue()
-            : node.isBoolean() ? (Object) node.booleanValue() : node.stringValue("");
-    try {
-      return set.with(key, key.property().type().decode(plain));
-    } catch (IllegalArgumentException wrong) {
-      throw new IllegalArgumentException(key.path() + ": " + wrong.getMessage(), wrong);
     }
   }
 

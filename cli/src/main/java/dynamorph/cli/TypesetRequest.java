@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.formats.project.PropertyJson;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Breaker;
@@ -131,7 +132,7 @@ record TypesetRequest(
     if (!node.isObject()) {
       throw new IllegalArgumentException("style: expected an object of property values");
     }
-    return JsonValues.of(node);
+    return PropertyJson.read(node);
   }
 
   private static TextDirection direction(String text) {

@@ -96,6 +96,11 @@ public final class FinishEditor extends VBox {
             title,
             gap,
             adder(
+                "ready-made",
+                "ready-made",
+                "Choose from finishes that come with the program  F10",
+                () -> workspace.readyShownProperty().set(true)),
+            adder(
                 "+ fill",
                 "add-fill",
                 "Add a fill over the others",

@@ -46,6 +46,7 @@ public final class Workspace {
   private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>(Selection.NONE);
   private final BooleanProperty hiddenLetters = new SimpleBooleanProperty();
   private final BooleanProperty typographicQuotes = new SimpleBooleanProperty(true);
+  private final BooleanProperty readyShown = new SimpleBooleanProperty();
   private final BooleanProperty outlineShown = new SimpleBooleanProperty();
   private final ObjectProperty<Optional<Address>> soloCoat =
       new SimpleObjectProperty<>(Optional.empty());
@@ -121,6 +122,11 @@ public final class Workspace {
   /** Whether spaces, tabs and paragraph ends show in what is selected. */
   public BooleanProperty hiddenLettersProperty() {
     return hiddenLetters;
+  }
+
+  /** Whether the ready-made finishes lie open. */
+  public BooleanProperty readyShownProperty() {
+    return readyShown;
   }
 
   /** Whether the stage shows contours, moved edges and dash middles instead of paint. */

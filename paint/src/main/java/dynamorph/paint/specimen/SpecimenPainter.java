@@ -108,6 +108,35 @@ public final class SpecimenPainter {
         });
   }
 
+  /**
+   * Words in a look of their own, as large as there is room for.
+   *
+   * @param look all that is not as by default
+   */
+  public Pixels wearing(
+      PropertySet look, String words, Rgba background, int width, int height, double scale) {
+    Layer layer = Layer.of("specimen", "specimen", words).withLocal(look);
+    ResolvedLayer resolved = Cascade.of(Project.empty("specimen")).resolve(layer);
+    TextLayout layout = maker.typesetter().layout(layer.story(), resolved);
+    Box ink = maker.painter().bounds(layout, resolved).with(layout.content());
+    double fit = Math.min(1, Math.min(width * ROOM / ink.width(), height * ROOM / ink.height()));
+    return draw(
+        width,
+        height,
+        scale,
+        background,
+        canvas -> {
+          canvas.translate(width / 2f, height / 2f);
+          canvas.scale((float) fit, (float) fit);
+          canvas.translate(
+              (float) -(ink.x() + ink.width() / 2), (float) -(ink.y() + ink.height() / 2));
+          maker.painter().paint(canvas, layout, resolved);
+        });
+  }
+
+  /** How much of a small picture words may take up. */
+  private static final double ROOM = 0.94;
+
   /** Space in front of a specimen, in points. */
   private static final float MARGIN = 10;
 

@@ -1,0 +1,2 @@
+/** The finishes that come with the program. */
+package dynamorph.formats.finish;

@@ -1,0 +1,39 @@
+package dynamorph.formats.project;
+
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import tools.jackson.databind.JsonNode;
+
+/** Property values outside of a project file: an object of paths and values. */
+public final class PropertyJson {
+  private PropertyJson() {}
+
+  /**
+   * Reads values.
+   *
+   * @throws IllegalArgumentException naming the value that is wrong and what was expected
+   */
+  public static PropertySet read(JsonNode node) {
+    if (!node.isObject()) {
+      throw new IllegalArgumentException("expected an object of property values");
+    }
+    PropertySet values = PropertySet.EMPTY;
+    for (var entry : node.properties()) {
+      values = decoded(values, Properties.key(entry.getKey()), entry.getValue());
+    }
+    return values;
+  }
+
+  private static <T> PropertySet decoded(PropertySet set, PropertyKey<T> key, JsonNode node) {
+    Object plain =
+        node.isNumber()
+            ? (Object) node.doubleValue()
+            : node.isBoolean() ? (Object) node.booleanValue() : node.stringValue("");
+    try {
+      return set.with(key, key.property().type().decode(plain));
+    } catch (IllegalArgumentException wrong) {
+      throw new IllegalArgumentException(key.path() + ": " + wrong.getMessage(), wrong);
+    }
+  }
+}

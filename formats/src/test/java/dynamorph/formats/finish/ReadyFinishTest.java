@@ -1,0 +1,112 @@
+package dynamorph.formats.finish;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.model.Layer;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.cascade.Finish;
+import dynamorph.model.edit.WearFinish;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Facet;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.random.RandomProjects;
+import dynamorph.model.value.Length;
+import dynamorph.paint.Pixels;
+import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.scene.SceneMaker;
+import dynamorph.paint.specimen.SpecimenPainter;
+import dynamorph.typeset.font.FontLibrary;
+import dynamorph.typeset.layout.Typesetter;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class ReadyFinishTest {
+  private static final FontLibrary FONTS = FontLibrary.shipped();
+
+  static Stream<ReadyFinish> all() {
+    return ReadyFinish.all().stream();
+  }
+
+  @Test
+  void thereAreTwentyFourInNamedGroups() {
+    assertThat(ReadyFinish.all()).hasSize(24);
+    assertThat(ReadyFinish.all().stream().map(ReadyFinish::name).distinct()).hasSize(24);
+    assertThat(ReadyFinish.all().stream().collect(Collectors.groupingBy(ReadyFinish::group)))
+        .hasSize(4)
+        .allSatisfy((_, group) -> assertThat(group).hasSize(6));
+  }
+
+  @ParameterizedTest
+  @MethodSource("all")
+  void eachIsOnlyAFinishAndGrowsWithItsText(ReadyFinish finish) {
+    for (PropertyKey<?> key : finish.values().keys()) {
+      assertThat(key.property().facet()).isEqualTo(Facet.FINISH);
+      if (finish.values().get(key).orElseThrow() instanceof Length length) {
+        assertThat(length.unit() == Length.Unit.EM || length.amount() == 0)
+            .as("%s is in em", key.path())
+            .isTrue();
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("all")
+  void eachLooksLikeNoOther(ReadyFinish finish) {
+    SpecimenPainter painter =
+        new SpecimenPainter(new SceneMaker(new Typesetter(FONTS), new LayerPainter()));
+    PropertySet large =
+        PropertySet.EMPTY.with(
+            dynamorph.model.property.Properties.SIZE, dynamorph.model.value.FontSize.points(40));
+    Pixels pixels =
+        painter.wearing(large.overlaidBy(finish.values()), "Hour", finish.ground(), 120, 60, 1);
+    Set<Integer> colours = new HashSet<>();
+    for (int y = 0; y < 60; y++) {
+      for (int x = 0; x < 120; x++) {
+        colours.add(pixels.argb(x, y));
+      }
+    }
+    assertThat(colours).as("more than ground and ink").hasSizeGreaterThan(30);
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+  void whoeverWearsOneHasItsCoatsAndNoOthersAndCanTakeAnother(long seed) {
+    Project project = new RandomProjects(seed).project();
+    List<Layer> layers = project.layers().toList();
+    for (ReadyFinish finish : List.of(ReadyFinish.all().get(6), ReadyFinish.all().get(15))) {
+      WearFinish wear =
+          new WearFinish(
+              layers.stream().map(Layer::id).toList(), finish.style(), ReadyFinish::isOne);
+      project = wear.applyTo(project);
+      Cascade cascade = Cascade.of(project);
+      Finish bare =
+          Cascade.of(Project.empty("bare"))
+              .resolve(Layer.of("bare", "bare", "x").withLocal(finish.values()))
+              .finish();
+      for (Layer layer : project.layers().toList()) {
+        PropertySet values = cascade.values(layer);
+        assertThat(Coats.of(values, Address.FINISH)).hasSameSizeAs(bare.coats());
+        assertThat(layer.follows().stream().filter(ReadyFinish::isOne))
+            .containsExactly(finish.style().id());
+        assertThat(values.get(dynamorph.model.property.Properties.FONT_FAMILY.key()))
+            .as("the letters stay as they are")
+            .isEqualTo(
+                cascade
+                    .values(
+                        layer.withFollows(
+                            layer.follows().stream().filter(id -> !ReadyFinish.isOne(id)).toList()))
+                    .get(dynamorph.model.property.Properties.FONT_FAMILY.key()));
+      }
+    }
+  }
+}
