@@ -8,7 +8,7 @@ package dynamorph.paint.effect;
  */
 public final class Gaussian {
   /** From this standard deviation on, half the pixels do. */
-  private static final double HALVED = 4;
+  private static final double HALVED = 6.5;
 
   /** Below this a blur is not to be seen. */
   private static final double LEAST = 0.05;
@@ -56,32 +56,62 @@ public final class Gaussian {
     return kernel;
   }
 
-  private static float[] across(float[] plane, int width, int height, float[] kernel) {
+  /** What 1 is as a whole number. */
+  private static final float WHOLE = 1 << 16;
+
+  /**
+   * Rows, blurred, as whole numbers. Sums are of another type than what is summed, since only then
+   * is the compiler sure that they are not the same, and makes vector instructions of the loops.
+   */
+  private static int[] across(float[] plane, int width, int height, float[] kernel) {
     int reach = kernel.length - 1;
-    float[] out = new float[plane.length];
-    float[] row = new float[width + 2 * reach];
+    int[] out = new int[plane.length];
+    int[] row = new int[width + 2 * reach];
     float[] sum = new float[width];
     for (int y = 0; y < height; y++) {
-      System.arraycopy(plane, y * width, row, reach, width);
-      for (int x = 0; x < width; x++) {
-        sum[x] = kernel[0] * row[x + reach];
+      if (take(row, plane, y * width, reach, width)) {
+        start(sum, row, reach, kernel[0]);
+        for (int step = 1; step <= reach; step++) {
+          addBoth(sum, row, reach - step, reach + step, kernel[step]);
+        }
+        round(out, y * width, sum);
       }
-      for (int step = 1; step <= reach; step++) {
-        addBoth(sum, row, reach - step, reach + step, kernel[step]);
-      }
-      System.arraycopy(sum, 0, out, y * width, width);
     }
     return out;
   }
 
-  /** Kept small and plain, so that it is compiled to vector instructions. */
-  private static void addBoth(float[] sum, float[] row, int one, int other, float weight) {
+  /**
+   * @return whether there is anything in the row
+   */
+  private static boolean take(int[] row, float[] plane, int from, int reach, int width) {
+    int any = 0;
+    for (int x = 0; x < width; x++) {
+      int value = (int) (plane[from + x] * WHOLE);
+      row[reach + x] = value;
+      any |= value;
+    }
+    return any != 0;
+  }
+
+  private static void start(float[] sum, int[] row, int from, float weight) {
+    for (int x = 0; x < sum.length; x++) {
+      sum[x] = weight * row[from + x];
+    }
+  }
+
+  private static void addBoth(float[] sum, int[] row, int one, int other, float weight) {
     for (int x = 0; x < sum.length; x++) {
       sum[x] += weight * (row[x + one] + row[x + other]);
     }
   }
 
-  private static float[] down(float[] plane, int width, int height, float[] kernel) {
+  private static void round(int[] out, int to, float[] sum) {
+    for (int x = 0; x < sum.length; x++) {
+      out[to + x] = (int) (sum[x] + 0.5f);
+    }
+  }
+
+  private static float[] down(int[] plane, int width, int height, float[] kernel) {
     float[] out = new float[plane.length];
     float[] sum = new float[width];
     for (int y = 0; y < height; y++) {
@@ -89,7 +119,7 @@ public final class Gaussian {
       for (int step = 1 - kernel.length; step < kernel.length; step++) {
         int from = y + step;
         if (from >= 0 && from < height) {
-          add(sum, plane, from * width, kernel[Math.abs(step)]);
+          add(sum, plane, from * width, kernel[Math.abs(step)] / WHOLE);
         }
       }
       System.arraycopy(sum, 0, out, y * width, width);
@@ -97,7 +127,7 @@ public final class Gaussian {
     return out;
   }
 
-  private static void add(float[] sum, float[] plane, int from, float weight) {
+  private static void add(float[] sum, int[] plane, int from, float weight) {
     for (int x = 0; x < sum.length; x++) {
       sum[x] += weight * plane[from + x];
     }

@@ -1,6 +1,9 @@
 package dynamorph.paint.effect;
 
+import dynamorph.model.value.Rgba;
 import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.ColorAlphaType;
+import io.github.humbleui.skija.ColorType;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Pixmap;
@@ -33,9 +36,11 @@ public record Plane(int x, int y, int width, int height, float[] values) {
       canvas.translate(-part.getLeft(), -part.getTop());
       drawing.accept(canvas);
     }
+    byte[] levels = new byte[width * height];
+    bytes.get(0, levels);
     float[] values = new float[width * height];
     for (int index = 0; index < values.length; index++) {
-      values[index] = (bytes.get(index) & 0xFF) * (1 / 255f);
+      values[index] = (levels[index] & 0xFF) * (1 / 255f);
     }
     return new Plane(part.getLeft(), part.getTop(), width, height, values);
   }
@@ -60,6 +65,18 @@ public record Plane(int x, int y, int width, int height, float[] values) {
     return new Plane(part.getLeft(), part.getTop(), part.getWidth(), part.getHeight(), some);
   }
 
+  /** A part that this one lies in, with nothing around it. */
+  public Plane padded(IRect part) {
+    int wide = part.getWidth();
+    float[] more = new float[wide * part.getHeight()];
+    int across = x - part.getLeft();
+    int down = y - part.getTop();
+    for (int row = 0; row < height; row++) {
+      System.arraycopy(values, row * width, more, (row + down) * wide + across, width);
+    }
+    return new Plane(part.getLeft(), part.getTop(), wide, part.getHeight(), more);
+  }
+
   public Plane inverted() {
     float[] inverse = new float[values.length];
     for (int index = 0; index < inverse.length; index++) {
@@ -68,12 +85,40 @@ public record Plane(int x, int y, int width, int height, float[] values) {
     return with(inverse);
   }
 
+  /** An image in a colour, which canvases copy as it is. The caller closes it. */
+  public Image image(Rgba colour) {
+    int[] shades = new int[256];
+    for (int level = 0; level < 256; level++) {
+      int alpha = Math.round(colour.alpha() * level / 255f);
+      shades[level] =
+          alpha << 24
+              | Math.round(colour.red() * alpha / 255f) << 16
+              | Math.round(colour.green() * alpha / 255f) << 8
+              | Math.round(colour.blue() * alpha / 255f);
+    }
+    byte[] levels = levels();
+    int[] pixels = new int[levels.length];
+    for (int index = 0; index < pixels.length; index++) {
+      pixels[index] = shades[levels[index] & 0xFF];
+    }
+    ByteBuffer bytes =
+        ByteBuffer.allocate(4 * pixels.length).order(java.nio.ByteOrder.LITTLE_ENDIAN);
+    bytes.asIntBuffer().put(pixels);
+    ImageInfo info = new ImageInfo(width, height, ColorType.BGRA_8888, ColorAlphaType.PREMUL);
+    return Image.makeRasterFromBytes(info, bytes.array(), 4L * width);
+  }
+
   /** An image that takes the colour it is drawn with. The caller closes it. */
   public Image image() {
-    byte[] bytes = new byte[values.length];
-    for (int index = 0; index < bytes.length; index++) {
-      bytes[index] = (byte) (Math.clamp(values[index], 0f, 1f) * 255f + 0.5f);
+    return Image.makeRasterFromBytes(ImageInfo.makeA8(width, height), levels(), width);
+  }
+
+  /** The values from 0 to 255. */
+  public byte[] levels() {
+    byte[] levels = new byte[values.length];
+    for (int index = 0; index < levels.length; index++) {
+      levels[index] = (byte) (Math.clamp(values[index], 0f, 1f) * 255f + 0.5f);
     }
-    return Image.makeRasterFromBytes(ImageInfo.makeA8(width, height), bytes, width);
+    return levels;
   }
 }

@@ -51,6 +51,11 @@ public final class Edges {
     return combined(one, other, PathOp.DIFFERENCE);
   }
 
+  /** What lies in both of two shapes. */
+  public static Path common(Path one, Path other) {
+    return combined(one, other, PathOp.INTERSECT);
+  }
+
   /** What lies in either of two shapes. */
   public static Path union(Path one, Path other) {
     return combined(one, other, PathOp.UNION);

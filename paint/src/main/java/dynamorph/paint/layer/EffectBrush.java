@@ -61,10 +61,10 @@ final class EffectBrush {
   private final Subject subject;
   private final double opacity;
   private final BlendMode blend;
+  private final Grid.Shift shift;
   private final IRect clip;
   private final Grid fine;
   private final Planes planes;
-  private double softened;
 
   /** A covered area on pixels, moved, grown, and blurred by a deviation in pixels. */
   private record PlaneKey(
@@ -85,7 +85,8 @@ final class EffectBrush {
     this.subject = subject;
     this.opacity = opacity;
     this.blend = blend;
-    this.clip = canvas.getDeviceClipBounds();
+    this.shift = Grid.Shift.of(canvas);
+    this.clip = shift.clip(canvas);
     this.fine = Grid.of(canvas);
     this.planes = subject.planes();
   }
@@ -128,56 +129,106 @@ final class EffectBrush {
 
   // --- below
 
-  private void below(List<Effect> effects) {
-    softened = 0;
-    for (Effect effect : effects) {
-      switch (effect) {
-        case Effect.Blur blur -> softened = Math.hypot(softened, blur.blur());
-        case Effect.DropShadow shadow ->
-            cast(
-                shadow.colour(),
-                shadow.blend(),
-                shadow.across(),
-                shadow.down(),
-                shadow.blur(),
-                shadow.spread(),
-                shadow.knockedOut());
-        case Effect.OuterGlow glow ->
-            cast(glow.colour(), glow.blend(), 0, 0, glow.blur(), glow.spread(), glow.knockedOut());
-        case Effect.InnerShadow _, Effect.InnerGlow _, Effect.RaisedEdge _ -> {}
-      }
-    }
-  }
-
-  private void cast(
+  /**
+   * A shadow or glow where it falls.
+   *
+   * @param soft its blur and that of blurs before it, in points
+   */
+  private record Cast(
       Rgba colour,
       BlendMode mode,
       double across,
       double down,
-      double blur,
+      double soft,
       double spread,
-      boolean knockedOut) {
-    double soft = Math.hypot(blur, softened);
-    Grid grid = fine.forBlur(soft);
-    Box reach = subject.reach().grown(Math.max(0, spread), Math.max(0, spread));
-    double around = soft / 2 * Effect.DEVIATIONS;
-    IRect part = grid.part(reach.moved(across, down), around, around, clip);
-    if (part.getWidth() <= 0 || part.getHeight() <= 0) {
+      boolean knockedOut) {}
+
+  private void below(List<Effect> effects) {
+    List<Cast> casts = casts(effects);
+    if (casts.size() > 1) {
+      // what they share first, then each beside the others
+      IRect own = fine.part(subject.reach(), 0, 0, clip);
+      if (own.getWidth() > 0 && own.getHeight() > 0) {
+        covered(fine, own, 0, 0, 0, 0);
+      }
+      casts.parallelStream().filter(this::onlyBlurs).forEach(this::plane);
+    }
+    casts.forEach(this::cast);
+  }
+
+  /** Whether nothing need be drawn for it any more, which one thread at a time may do. */
+  private boolean onlyBlurs(Cast cast) {
+    return cast.across == 0
+        && cast.down == 0
+        && cast.spread == 0
+        && fine.forBlur(cast.soft).equals(fine);
+  }
+
+  private static List<Cast> casts(List<Effect> effects) {
+    double softened = 0;
+    List<Cast> casts = new ArrayList<>();
+    for (Effect effect : effects) {
+      switch (effect) {
+        case Effect.Blur blur -> softened = Math.hypot(softened, blur.blur());
+        case Effect.DropShadow shadow ->
+            casts.add(
+                new Cast(
+                    shadow.colour(),
+                    shadow.blend(),
+                    shadow.across(),
+                    shadow.down(),
+                    Math.hypot(shadow.blur(), softened),
+                    shadow.spread(),
+                    shadow.knockedOut()));
+        case Effect.OuterGlow glow ->
+            casts.add(
+                new Cast(
+                    glow.colour(),
+                    glow.blend(),
+                    0,
+                    0,
+                    Math.hypot(glow.blur(), softened),
+                    glow.spread(),
+                    glow.knockedOut()));
+        case Effect.InnerShadow _, Effect.InnerGlow _, Effect.RaisedEdge _ -> {}
+      }
+    }
+    return casts;
+  }
+
+  /** The pixels of a shadow or glow; null if none of it shows. */
+  private Plane plane(Cast cast) {
+    Grid grid = fine.forBlur(cast.soft);
+    double grown = Math.max(0, cast.spread);
+    Box reach = subject.reach().grown(grown, grown);
+    double around = cast.soft / 2 * Effect.DEVIATIONS;
+    IRect part = grid.part(reach.moved(cast.across, cast.down), around, around, clip);
+    return part.getWidth() <= 0 || part.getHeight() <= 0
+        ? null
+        : covered(grid, part, cast.across, cast.down, cast.spread, grid.deviation(cast.soft));
+  }
+
+  private void cast(Cast cast) {
+    Grid grid = fine.forBlur(cast.soft);
+    Plane plane = plane(cast);
+    if (plane == null) {
       return;
     }
-    Plane plane = covered(grid, part, across, down, spread, grid.deviation(soft));
+    Rgba colour = cast.colour;
+    BlendMode mode = cast.mode;
+    boolean knockedOut = cast.knockedOut;
     try (Paint paint = paint(colour.faded(opacity), mode)) {
       if (!knockedOut) {
-        draw(canvas, grid, plane, paint);
+        shade(grid, plane, colour.faded(opacity), mode);
         return;
       }
       canvas.saveLayer(canvas.getLocalClipBounds(), paint.setAlphaf(1));
       try (Paint plain = paint(colour.faded(opacity), BlendMode.NORMAL);
           Paint out = new Paint().setBlendMode(io.github.humbleui.skija.BlendMode.DST_OUT)) {
-        draw(canvas, grid, plane, plain);
+        draw(grid, plane, plain);
         IRect own = fine.part(subject.reach(), 0, 0, clip);
         if (own.getWidth() > 0 && own.getHeight() > 0) {
-          draw(canvas, fine, covered(fine, own, 0, 0, 0, 0), out);
+          draw(fine, covered(fine, own, 0, 0, 0, 0), out);
         }
       }
       canvas.restore();
@@ -192,8 +243,18 @@ final class EffectBrush {
         key,
         () ->
             deviation == 0
-                ? drawn(grid, part, across, down, spread)
-                : covered(grid, part, across, down, spread, 0).blurred(deviation));
+                ? base(grid, part, across, down, spread)
+                : base(grid, part, across, down, spread).blurred(deviation));
+  }
+
+  /** What is to be blurred: drawn no larger than it is, so that blurs of any width share it. */
+  private Plane base(Grid grid, IRect part, double across, double down, double spread) {
+    double grown = Math.max(0, spread);
+    Box reach = subject.reach().grown(grown, grown).moved(across, down);
+    IRect own = grid.part(reach, 0, 0, part, 1);
+    return own.getWidth() <= 0 || own.getHeight() <= 0 || own.equals(part)
+        ? drawn(grid, part, across, down, spread)
+        : covered(grid, own, across, down, spread, 0).padded(part);
   }
 
   private Plane drawn(Grid grid, IRect part, double across, double down, double spread) {
@@ -206,9 +267,23 @@ final class EffectBrush {
         });
   }
 
-  private static void draw(Canvas canvas, Grid grid, Plane plane, Paint paint) {
+  /** Draws a plane in a colour; one that only lies over what is below is drawn fastest. */
+  private void shade(Grid grid, Plane plane, Rgba colour, BlendMode mode) {
+    if (mode != BlendMode.NORMAL || grid.coarseness() != 1) {
+      try (Paint paint = paint(colour, mode)) {
+        draw(grid, plane, paint);
+      }
+      return;
+    }
+    try (Image image = plane.image(colour);
+        Paint plain = new Paint()) {
+      grid.draw(canvas, shift, image, plane.x(), plane.y(), plain);
+    }
+  }
+
+  private void draw(Grid grid, Plane plane, Paint paint) {
     try (Image image = plane.image()) {
-      grid.draw(canvas, image, plane.x(), plane.y(), paint);
+      grid.draw(canvas, shift, image, plane.x(), plane.y(), paint);
     }
   }
 
@@ -238,7 +313,7 @@ final class EffectBrush {
       PictureKey key = new PictureKey(subject.identity(), own, grid, part);
       byte[] bytes = planes.picture(key, () -> new Picture(grid, part).made(own));
       try (Image image = Picture.image(part, bytes)) {
-        grid.draw(canvas, image, part.getLeft(), part.getTop(), paint);
+        grid.draw(canvas, shift, image, part.getLeft(), part.getTop(), paint);
       }
     }
   }
@@ -282,7 +357,7 @@ final class EffectBrush {
 
     private static ImageInfo info(IRect part) {
       return new ImageInfo(
-          part.getWidth(), part.getHeight(), ColorType.RGBA_8888, ColorAlphaType.PREMUL);
+          part.getWidth(), part.getHeight(), ColorType.BGRA_8888, ColorAlphaType.PREMUL);
     }
 
     byte[] made(List<Effect> effects) {
@@ -369,8 +444,9 @@ final class EffectBrush {
         }
         shown = plane.with(within);
       }
-      try (Paint paint = paint(colour, mode);
-          Image image = shown.image()) {
+      boolean plain = mode == BlendMode.NORMAL;
+      try (Paint paint = plain ? new Paint() : paint(colour, mode);
+          Image image = plain ? shown.image(colour) : shown.image()) {
         if (atop) {
           paint.setBlendMode(io.github.humbleui.skija.BlendMode.SRC_ATOP);
         }
@@ -380,10 +456,18 @@ final class EffectBrush {
 
     /** Takes away what lies beyond the edge. */
     private void cut() {
-      try (Paint within = new Paint().setBlendMode(io.github.humbleui.skija.BlendMode.DST_IN);
-          Image image = covered.image()) {
-        on(pixels -> pixels.drawImage(image, part.getLeft(), part.getTop(), within));
+      byte[] within = covered.levels();
+      byte[] pixels = new byte[bytes.capacity()];
+      bytes.get(0, pixels);
+      for (int index = 0; index < within.length; index++) {
+        int level = within[index] & 0xFF;
+        if (level < 255) {
+          for (int at = 4 * index; at < 4 * index + 4; at++) {
+            pixels[at] = (byte) (((pixels[at] & 0xFF) * level + 127) / 255);
+          }
+        }
       }
+      bytes.put(0, pixels);
       edged = true;
     }
 

@@ -7,6 +7,8 @@ import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintFit;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 /** Paints all coats of a finish on a shape. */
@@ -23,14 +25,43 @@ final class FinishBrush {
   }
 
   private static void paintCoats(Canvas canvas, Finish finish, Stencil.Shape shape) {
+    prepare(canvas, finish, shape);
     for (int rank = 0; rank < finish.coats().size(); rank++) {
       paint(canvas, finish, rank, shape);
     }
   }
 
+  /** Paints coats that take some time side by side, so that they only need be copied. */
+  static void prepare(Canvas canvas, Finish finish, Stencil.Shape shape) {
+    List<KeptCoat> missing = new ArrayList<>();
+    for (int rank = 0; rank < finish.coats().size(); rank++) {
+      KeptCoat kept = KeptCoat.of(canvas, subject(finish, rank, shape));
+      if (kept != null && !kept.isKnown()) {
+        missing.add(kept);
+      }
+    }
+    if (missing.size() > 1) {
+      // the longest first, so that the others fill the time beside it
+      missing.sort(Comparator.comparingInt(KeptCoat::effort).reversed());
+      missing.parallelStream().forEach(KeptCoat::make);
+    }
+  }
+
+  private static CoatBrush.Subject subject(Finish finish, int rank, Stencil.Shape shape) {
+    Coat coat = finish.coats().get(rank);
+    boolean covered = isCovered(finish.coats(), rank) && coat.isInPlace();
+    return new CoatBrush.Subject(coat, shape, covered);
+  }
+
   /** Paints one of the coats. */
   static void paint(Canvas canvas, Finish finish, int rank, Stencil.Shape shape) {
-    CoatBrush.paint(canvas, finish.coats().get(rank), shape, isCovered(finish.coats(), rank));
+    CoatBrush.Subject subject = subject(finish, rank, shape);
+    KeptCoat kept = KeptCoat.of(canvas, subject);
+    if (kept == null) {
+      CoatBrush.paint(canvas, subject.coat(), shape, subject.covered());
+    } else {
+      kept.draw(canvas);
+    }
   }
 
   private static boolean isCovered(List<Coat> coats, int rank) {

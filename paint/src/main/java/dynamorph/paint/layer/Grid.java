@@ -11,9 +11,10 @@ import io.github.humbleui.types.Rect;
 
 /**
  * The pixels that an effect is worked out on: those of the canvas, or coarser ones where a wide
- * blur leaves no detail.
+ * blur leaves no detail. They are counted from a pixel near the origin of the points, so that what
+ * is known of them holds wherever the canvas is moved by whole pixels; see {@link Shift}.
  *
- * @param toCanvas from points to pixels of the canvas
+ * @param toCanvas from points to these pixels, without their coarseness
  * @param coarseness pixels of the canvas along one of these, a power of two
  */
 record Grid(Matrix33 toCanvas, double coarseness) {
@@ -25,8 +26,27 @@ record Grid(Matrix33 toCanvas, double coarseness) {
   /** Pixels beyond the clip that are looked at, at most. */
   static final double FARTHEST = 1500;
 
+  /** How many whole pixels lie between the origin of a canvas and that of its grid. */
+  record Shift(int x, int y) {
+    static Shift of(Canvas canvas) {
+      float[] m = canvas.getLocalToDeviceAsMatrix33().getMat();
+      return new Shift((int) Math.floor(m[2]), (int) Math.floor(m[5]));
+    }
+
+    /** What shows of a canvas, in pixels of its grid. */
+    IRect clip(Canvas canvas) {
+      IRect clip = canvas.getDeviceClipBounds();
+      return IRect.makeLTRB(
+          clip.getLeft() - x, clip.getTop() - y, clip.getRight() - x, clip.getBottom() - y);
+    }
+  }
+
   static Grid of(Canvas canvas) {
-    return new Grid(canvas.getLocalToDeviceAsMatrix33(), 1);
+    float[] m = canvas.getLocalToDeviceAsMatrix33().getMat().clone();
+    Shift shift = Shift.of(canvas);
+    m[2] -= shift.x;
+    m[5] -= shift.y;
+    return new Grid(new Matrix33(m), 1);
   }
 
   /** The coarsest grid that a blur can be worked out on. */
@@ -90,6 +110,21 @@ record Grid(Matrix33 toCanvas, double coarseness) {
     return IRect.makeLTRB(fromX, fromY, Math.max(fromX, toX), Math.max(fromY, toY));
   }
 
+  /** The pixels that a box touches, with a border of some, as far as they lie in a part. */
+  IRect part(Box points, double around, double beyond, IRect within, int border) {
+    IRect far = IRect.makeLTRB(-FAR, -FAR, FAR, FAR);
+    IRect all = part(points, around, beyond, far);
+    int left = Math.max(within.getLeft(), all.getLeft() - border);
+    int top = Math.max(within.getTop(), all.getTop() - border);
+    return IRect.makeLTRB(
+        left,
+        top,
+        Math.max(left, Math.min(within.getRight(), all.getRight() + border)),
+        Math.max(top, Math.min(within.getBottom(), all.getBottom() + border)));
+  }
+
+  private static final int FAR = 1 << 24;
+
   private int lower(double canvasPixels) {
     return (int) Math.floor(canvasPixels / coarseness);
   }
@@ -105,9 +140,10 @@ record Grid(Matrix33 toCanvas, double coarseness) {
   }
 
   /** Draws an image of some of these pixels where they lie on the canvas. */
-  void draw(Canvas canvas, Image image, int x, int y, Paint paint) {
+  void draw(Canvas canvas, Shift shift, Image image, int x, int y, Paint paint) {
     canvas.save();
     canvas.resetMatrix();
+    canvas.translate(shift.x, shift.y);
     if (coarseness == 1) {
       canvas.drawImage(image, x, y, paint);
     } else {

@@ -50,6 +50,7 @@ public final class LayerPainter {
           .forEach(letters -> letters.paintWhole(canvas));
       List<Letters> mixed =
           all.stream().filter(letters -> letters.finish().effects().isEmpty()).toList();
+      mixed.forEach(letters -> letters.prepare(canvas));
       int ranks = mixed.stream().mapToInt(one -> one.finish().coats().size()).max().orElse(0);
       // rank by rank, so that no word's lowest coat lies over its neighbour's letters
       for (int rank = 0; rank < ranks; rank++) {

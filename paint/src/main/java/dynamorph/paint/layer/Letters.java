@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /** Letters of one finish, and the lines at them that are painted like them. Close it after use. */
 final class Letters implements Stencil.Shape {
@@ -57,6 +58,11 @@ final class Letters implements Stencil.Shape {
     return finish;
   }
 
+  /** Works out what takes some time, side by side. */
+  void prepare(Canvas canvas) {
+    FinishBrush.prepare(canvas, finish, this);
+  }
+
   /** Paints one coat, if there are as many. */
   void paint(Canvas canvas, int rank) {
     if (rank < finish.coats().size()) {
@@ -88,8 +94,24 @@ final class Letters implements Stencil.Shape {
     return outlines.get(new MovedKey(pieces, distance, corner), () -> move(distance, corner));
   }
 
+  @Override
+  public Path kept(Object key, Supplier<Path> maker) {
+    return outlines.get(List.of(pieces, key), maker);
+  }
+
+  @Override
+  public Stencil.Shape again() {
+    return new Letters(finish, pieces, layout, outlines, planes);
+  }
+
+  /** In few letters all contours are moved at once: the work grows faster than their number. */
+  private static final int FEW = 600;
+
   /** Each contour is moved alone; only those that then meet are united. */
   private Path move(double distance, Coat.Corner corner) {
+    if (outline().getVerbsCount() < FEW) {
+      return Edges.moved(outline(), distance, corner);
+    }
     List<Path> moved = new ArrayList<>();
     ink.contours(glyph -> moved.add(Edges.moved(glyph, distance, corner)));
     return Clusters.united(moved);

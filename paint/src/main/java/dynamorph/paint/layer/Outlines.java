@@ -3,19 +3,20 @@ package dynamorph.paint.layer;
 import io.github.humbleui.skija.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Supplier;
 
 /**
  * Edges of one layout that took some time to work out. They are kept as bytes of the heap, so that
- * nothing outside of it outlives its use. Safe on any thread.
+ * nothing outside of it outlives its use. Safe on any thread; what one works out, others wait for.
  */
 final class Outlines {
   private static final int MOST = 64;
 
-  private final Map<Object, byte[]> known =
+  private final Map<Object, CompletableFuture<byte[]>> known =
       new LinkedHashMap<>(16, 0.75f, true) {
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Object, byte[]> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<Object, CompletableFuture<byte[]>> eldest) {
           return size() > MOST;
         }
       };
@@ -26,17 +27,24 @@ final class Outlines {
    * @param key by which it is told from other edges of the layout
    */
   Path get(Object key, Supplier<Path> maker) {
-    byte[] bytes;
+    CompletableFuture<byte[]> own = new CompletableFuture<>();
+    CompletableFuture<byte[]> other;
     synchronized (known) {
-      bytes = known.get(key);
+      other = known.putIfAbsent(key, own);
     }
-    if (bytes != null) {
-      return Path.makeFromBytes(bytes);
+    if (other != null) {
+      return Path.makeFromBytes(other.join());
     }
-    Path made = maker.get();
-    synchronized (known) {
-      known.put(key, made.serializeToBytes());
+    try {
+      Path made = maker.get();
+      own.complete(made.serializeToBytes());
+      return made;
+    } catch (RuntimeException failed) {
+      synchronized (known) {
+        known.remove(key, own);
+      }
+      own.completeExceptionally(failed);
+      throw failed;
     }
-    return made;
   }
 }

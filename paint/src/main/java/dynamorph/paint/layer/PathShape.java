@@ -13,6 +13,7 @@ import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 
 /** A path as a shape: a plate, or a single glyph. Close it after use. */
 final class PathShape implements Stencil.Shape {
@@ -88,6 +89,17 @@ final class PathShape implements Stencil.Shape {
   @Override
   public Path moved(double distance, Coat.Corner corner) {
     return open ? new Path(path) : Edges.moved(path, distance, corner);
+  }
+
+  @Override
+  public Path kept(Object key, Supplier<Path> maker) {
+    return maker.get();
+  }
+
+  @Override
+  public Stencil.Shape again() {
+    List<PathShape> own = parts.stream().map(part -> (PathShape) part.again()).toList();
+    return new PathShape(new Path(path), bounds, identity, planes, own, open);
   }
 
   @Override

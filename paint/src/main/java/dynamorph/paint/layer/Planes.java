@@ -35,6 +35,10 @@ final class Planes {
     return (byte[]) get(key, maker, bytes -> bytes.length);
   }
 
+  boolean has(Object key) {
+    return known.getIfPresent(key) != null;
+  }
+
   private <T> Object get(
       Object key, Supplier<T> maker, java.util.function.ToIntFunction<T> weight) {
     Held held = known.getIfPresent(key);

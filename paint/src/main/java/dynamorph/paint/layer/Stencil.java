@@ -14,6 +14,7 @@ import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
 import io.github.humbleui.skija.Path;
 import java.util.List;
+import java.util.function.Supplier;
 
 /** Draws the area that a coat covers on a shape. */
 final class Stencil {
@@ -27,6 +28,12 @@ final class Stencil {
 
     /** The edge moved outwards, its contours united. The caller closes it. */
     Path moved(double distance, Coat.Corner corner);
+
+    /** A path that belongs to the shape and takes some time to work out. The caller closes it. */
+    Path kept(Object key, Supplier<Path> maker);
+
+    /** The same shape once more, for another thread. The caller closes it. */
+    Shape again();
 
     /** The box around the shape, without coats and effects. */
     Box bounds();
@@ -81,7 +88,7 @@ final class Stencil {
       case Coat.Stroke stroke when stroke.width() == 0 -> {}
       case Coat.Stroke stroke when !stroke.dashing().isSolid() ->
           dashed(canvas, stroke, shape, paint);
-      case Coat.Stroke stroke when stroke.offset() != 0 -> band(canvas, stroke, shape, paint);
+      case Coat.Stroke stroke when stroke.offset() != 0 -> moved(canvas, stroke, shape, paint);
       case Coat.Stroke stroke -> stroke(canvas, stroke, shape, paint, covered);
     }
   }
@@ -116,15 +123,20 @@ final class Stencil {
       case Coat.Fill fill -> shape.moved(fill.offset(), fill.corner());
       case Coat.Stroke stroke when stroke.width() == 0 -> new Path();
       case Coat.Stroke stroke when !stroke.dashing().isSolid() -> {
-        try (Path line = shape.moved(middle(stroke), stroke.corner());
-            Path dashes = DashLine.along(line, stroke.dashing())) {
+        try (Path dashes = dashes(stroke, shape)) {
           yield Edges.stroked(dashes, stroke.width(), stroke.corner(), stroke.cap());
         }
       }
       case Coat.Stroke stroke -> {
-        try (Path outer = shape.moved(stroke.outer(), stroke.corner());
-            Path inner = shape.moved(stroke.inner(), stroke.corner())) {
-          yield Edges.difference(outer, inner);
+        boolean centred = stroke.position() == StrokePosition.CENTRE;
+        double width = centred ? stroke.width() : 2 * stroke.width();
+        try (Path edge = shape.moved(stroke.offset(), stroke.corner());
+            Path along = Edges.stroked(edge, width, stroke.corner(), stroke.cap())) {
+          yield switch (stroke.position()) {
+            case CENTRE -> Edges.united(along);
+            case OUTSIDE -> Edges.difference(along, edge);
+            case INSIDE -> Edges.common(along, edge);
+          };
         }
       }
     };
@@ -159,19 +171,37 @@ final class Stencil {
     }
   }
 
-  private static void band(Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint) {
-    try (Path outer = shape.moved(stroke.outer(), stroke.corner());
-        Path inner = shape.moved(stroke.inner(), stroke.corner())) {
-      drawPath(canvas, Edges.difference(outer, inner), paint);
+  /** An edge that is moved is stroked as the letter edge would be. */
+  private static void moved(Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint) {
+    try (Path edge = shape.moved(stroke.offset(), stroke.corner())) {
+      Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
+      switch (stroke.position()) {
+        case CENTRE -> canvas.drawPath(edge, paint);
+        case INSIDE -> clipped(canvas, edge, paint, ClipMode.INTERSECT);
+        case OUTSIDE -> clipped(canvas, edge, paint, ClipMode.DIFFERENCE);
+      }
     }
   }
 
   private static void dashed(Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint) {
-    try (Path line = shape.moved(middle(stroke), stroke.corner());
-        Path dashes = DashLine.along(line, stroke.dashing())) {
+    try (Path dashes = dashes(stroke, shape)) {
       Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
       canvas.drawPath(dashes, paint);
     }
+  }
+
+  /** By what dashes along an edge are told from others. */
+  private record DashKey(double distance, Coat.Corner corner, Coat.Dashing dashing) {}
+
+  private static Path dashes(Coat.Stroke stroke, Shape shape) {
+    double middle = middle(stroke);
+    return shape.kept(
+        new DashKey(middle, stroke.corner(), stroke.dashing()),
+        () -> {
+          try (Path line = shape.moved(middle, stroke.corner())) {
+            return DashLine.along(line, stroke.dashing());
+          }
+        });
   }
 
   private static void stroke(
@@ -179,13 +209,13 @@ final class Stencil {
     Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
     switch (stroke.position()) {
       case CENTRE -> shape.draw(canvas, paint);
-      case INSIDE -> clipped(canvas, shape, paint, ClipMode.INTERSECT);
+      case INSIDE -> clipped(canvas, shape.outline(), paint, ClipMode.INTERSECT);
       case OUTSIDE -> {
         if (covered) {
           paint.setStrokeWidth((float) stroke.width() * 2);
           shape.draw(canvas, paint);
         } else {
-          clipped(canvas, shape, paint, ClipMode.DIFFERENCE);
+          clipped(canvas, shape.outline(), paint, ClipMode.DIFFERENCE);
         }
       }
     }
@@ -194,11 +224,11 @@ final class Stencil {
   /**
    * A stroke on one side of the edge is a centred one of twice the width of which one half shows.
    */
-  private static void clipped(Canvas canvas, Shape shape, Paint paint, ClipMode mode) {
+  private static void clipped(Canvas canvas, Path edge, Paint paint, ClipMode mode) {
     paint.setStrokeWidth(paint.getStrokeWidth() * 2);
     canvas.save();
-    canvas.clipPath(shape.outline(), mode, true);
-    canvas.drawPath(shape.outline(), paint);
+    canvas.clipPath(edge, mode, true);
+    canvas.drawPath(edge, paint);
     canvas.restore();
   }
 }

@@ -120,10 +120,10 @@ class EffectsTest {
       float difference = Math.abs(outside[index] - wanted[index]) * 255;
       sum += difference;
       assertThat(difference)
-          .as("a stroke is bent at the scale of the canvas")
-          .isLessThan(3 * EDGE_STEP);
+          .as("both edges of a pixel are shared out in two ways")
+          .isLessThan(5 * EDGE_STEP);
     }
-    assertThat(sum / outside.length).isLessThan(0.1);
+    assertThat(sum / outside.length).isLessThan(0.2);
   }
 
   @Test

@@ -1,0 +1,144 @@
+package dynamorph.paint.layer;
+
+import dynamorph.model.cascade.Coat;
+import dynamorph.model.cascade.Effect;
+import dynamorph.model.cascade.Paint.Solid;
+import dynamorph.model.value.BlendMode;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.ColorAlphaType;
+import io.github.humbleui.skija.ColorType;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.ImageInfo;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.Pixmap;
+import io.github.humbleui.skija.Surface;
+import io.github.humbleui.types.IRect;
+import java.nio.ByteBuffer;
+import java.util.List;
+
+/**
+ * A coat that takes some time to paint, as pixels that are kept: a change of another coat then only
+ * copies it. Coats are painted side by side when several are not known yet.
+ */
+final class KeptCoat {
+  /** Larger ones are not kept: 8 million pixels. */
+  private static final long MOST_PIXELS = 8_000_000;
+
+  private final CoatBrush.Subject subject;
+  private final Grid grid;
+  private final Grid.Shift shift;
+  private final IRect part;
+
+  /**
+   * @param opacity of the coat
+   */
+  private record Key(
+      Object identity, List<Effect> effects, double opacity, Grid grid, IRect part) {}
+
+  private KeptCoat(CoatBrush.Subject subject, Grid grid, Grid.Shift shift, IRect part) {
+    this.subject = subject;
+    this.grid = grid;
+    this.shift = shift;
+    this.part = part;
+  }
+
+  /** The coat of a subject on a canvas; null if it is better painted anew each time. */
+  static KeptCoat of(Canvas canvas, CoatBrush.Subject subject) {
+    if (!isWorthIt(subject.coat())) {
+      return null;
+    }
+    Grid grid = Grid.of(canvas);
+    Grid.Shift shift = Grid.Shift.of(canvas);
+    double outset = Reach.outset(subject.coat().effects());
+    Box reach = subject.reach().grown(outset, outset);
+    IRect part = grid.part(reach, 0, 0, shift.clip(canvas));
+    long pixels = (long) part.getWidth() * part.getHeight();
+    return grid.scale() > 0 && pixels > 0 && pixels <= MOST_PIXELS
+        ? new KeptCoat(subject, grid, shift, part)
+        : null;
+  }
+
+  /**
+   * Edges that are known are as quickly painted as copied; what mixes with what is below must not
+   * be.
+   */
+  private static boolean isWorthIt(Coat coat) {
+    boolean plain =
+        coat.isInPlace()
+            && coat.effects().isEmpty()
+            && coat.paint() instanceof Solid
+            && switch (coat.shape()) {
+              case Coat.Fill _ -> true;
+              case Coat.Stroke stroke -> stroke.dashing().isSolid();
+            };
+    boolean mixesBelow =
+        coat.effects().stream()
+            .anyMatch(effect ->
+                effect.liesBelow()
+                    && (effect.blendBelow() != BlendMode.NORMAL
+                        || coat.blend() != BlendMode.NORMAL));
+    return !plain && !mixesBelow;
+  }
+
+  private Key key() {
+    Coat coat = subject.coat();
+    return new Key(subject.identity(), coat.effects(), coat.opacity(), grid, part);
+  }
+
+  boolean isKnown() {
+    return subject.planes().has(key());
+  }
+
+  /** How long it takes, roughly. */
+  int effort() {
+    return subject.coat().effects().size();
+  }
+
+  /** Paints the pixels, if they are not known; on any thread. */
+  void make() {
+    bytes();
+  }
+
+  private byte[] bytes() {
+    return subject.planes().picture(key(), this::painted);
+  }
+
+  private byte[] painted() {
+    ByteBuffer bytes = ByteBuffer.allocateDirect(4 * part.getWidth() * part.getHeight());
+    Coat own = subject.coat();
+    Coat unmixed =
+        new Coat(
+            own.shape(),
+            own.paint(),
+            own.opacity(),
+            BlendMode.NORMAL,
+            own.pose(),
+            own.copies(),
+            own.effects());
+    try (Pixmap pixmap = Pixmap.make(info(), bytes, part.getWidth() * 4);
+        Surface surface = Surface.makeRasterDirect(pixmap);
+        Stencil.Shape shape = subject.shape().again()) {
+      Canvas canvas = surface.getCanvas();
+      canvas.translate(-part.getLeft(), -part.getTop());
+      grid.enter(canvas);
+      CoatBrush.paint(canvas, unmixed, shape, subject.covered());
+    }
+    byte[] copy = new byte[bytes.capacity()];
+    bytes.get(0, copy);
+    return copy;
+  }
+
+  private ImageInfo info() {
+    return new ImageInfo(
+        part.getWidth(), part.getHeight(), ColorType.BGRA_8888, ColorAlphaType.PREMUL);
+  }
+
+  /** Shows the coat, mixed with what lies below. */
+  void draw(Canvas canvas) {
+    try (Paint paint = Blends.set(new Paint(), subject.coat().blend());
+        Image image = Image.makeRasterFromBytes(info(), bytes(), part.getWidth() * 4L)) {
+      grid.draw(canvas, shift, image, part.getLeft(), part.getTop(), paint);
+    }
+  }
+}
