@@ -233,7 +233,7 @@ class FinishJourneyTest extends JourneyTest {
     assertThat(place).isCloseTo(0.52, within(0.02));
     driver.robot().push(KeyCode.DELETE);
     driver.settle();
-    assertThat(values("entrance-subtitle").get(stops).orElseThrow().stops()).hasSize(2);
+    assertThat(Coats.value(values("entrance-subtitle"), stops).stops()).hasSize(2);
     // the middle of the line lies in the middle of the words
     Point2D middle = driver.middleOf("entrance-subtitle");
     driver.robot().drag(middle).dropTo(middle.add(20, 6));
