@@ -41,7 +41,7 @@ import org.kordamp.ikonli.feather.Feather;
  * behind.
  */
 final class ColourPicker {
-  private static final int WIDTH = 236;
+  private static final int WIDTH = 262;
   private static final int FIELD_HEIGHT = 118;
   private static final int STRIP_HEIGHT = 14;
 

@@ -32,6 +32,9 @@ final class Letters implements Stencil.Shape {
   /** By what a moved edge is told from others of the layout. */
   private record MovedKey(List<Piece> pieces, double distance, Coat.Corner corner) {}
 
+  private static final Coat.Corner UNTURNED =
+      new Coat.Corner(dynamorph.model.value.StrokeJoin.MITER, 4);
+
   private final Finish finish;
   private final List<Piece> pieces;
   private final TextLayout layout;
@@ -91,7 +94,9 @@ final class Letters implements Stencil.Shape {
 
   @Override
   public Path moved(double distance, Coat.Corner corner) {
-    return outlines.get(new MovedKey(pieces, distance, corner), () -> move(distance, corner));
+    // where nothing is moved no corner is turned
+    Coat.Corner turned = distance == 0 ? UNTURNED : corner;
+    return outlines.get(new MovedKey(pieces, distance, turned), () -> move(distance, turned));
   }
 
   @Override

@@ -208,8 +208,21 @@ final class Stencil {
       Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint, boolean covered) {
     Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
     switch (stroke.position()) {
-      case CENTRE -> shape.draw(canvas, paint);
-      case INSIDE -> clipped(canvas, shape.outline(), paint, ClipMode.INTERSECT);
+      case CENTRE -> {
+        if (shape.isOpen()) {
+          shape.draw(canvas, paint);
+        } else {
+          // contours that overlap have one edge, or seams would show in joined and variable letters
+          try (Path edge = shape.moved(0, stroke.corner())) {
+            canvas.drawPath(edge, paint);
+          }
+        }
+      }
+      case INSIDE -> {
+        try (Path edge = shape.moved(0, stroke.corner())) {
+          clipped(canvas, edge, paint, ClipMode.INTERSECT);
+        }
+      }
       case OUTSIDE -> {
         if (covered) {
           paint.setStrokeWidth((float) stroke.width() * 2);

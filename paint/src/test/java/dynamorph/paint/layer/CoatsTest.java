@@ -196,6 +196,26 @@ class CoatsTest {
     assertThat((double) count(wide, BLUE)).isCloseTo(60 * height * 16 - letter, within(700.0));
   }
 
+  @ParameterizedTest
+  @EnumSource(StrokePosition.class)
+  void overlappingLettersHaveOneEdgeWithoutSeams(StrokePosition position) {
+    PropertySet close =
+        stroke(position, 1, 1)
+            .with(Properties.COAT_SHOWN.at(FILL), false)
+            .with(Properties.TRACKING, -200.0);
+    // two upright bars that overlap: no stroke may run between their outer edges
+    Pixels pixels = stage(project(text("t", "II", close)), 4);
+    int row = 4 * 40;
+    int strokes = 0;
+    boolean in = false;
+    for (int x = 0; x < pixels.width(); x++) {
+      boolean red = pixels.argb(x, row) == RED.argb();
+      strokes += red && !in ? 1 : 0;
+      in = red;
+    }
+    assertThat(strokes).isEqualTo(2);
+  }
+
   @Test
   void wordsOfOneTextHaveTheirOwnFinish() {
     PropertySet plain = PropertySet.EMPTY;
