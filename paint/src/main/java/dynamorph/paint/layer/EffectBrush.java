@@ -151,7 +151,9 @@ final class EffectBrush {
       if (own.getWidth() > 0 && own.getHeight() > 0) {
         covered(fine, own, 0, 0, 0, 0);
       }
-      casts.parallelStream().filter(this::onlyBlurs).forEach(this::plane);
+      if ((long) own.getWidth() * own.getHeight() > FinishBrush.WORTH_SHARING) {
+        casts.parallelStream().filter(this::onlyBlurs).forEach(this::plane);
+      }
     }
     casts.forEach(this::cast);
   }

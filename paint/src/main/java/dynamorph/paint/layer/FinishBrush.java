@@ -31,6 +31,9 @@ final class FinishBrush {
     }
   }
 
+  /** With fewer pixels than this, asking another thread takes longer than it helps. */
+  static final long WORTH_SHARING = 200_000;
+
   /** Paints coats that take some time side by side, so that they only need be copied. */
   static void prepare(Canvas canvas, Finish finish, Stencil.Shape shape) {
     List<KeptCoat> missing = new ArrayList<>();
@@ -40,7 +43,8 @@ final class FinishBrush {
         missing.add(kept);
       }
     }
-    if (missing.size() > 1) {
+    long pixels = missing.stream().mapToLong(KeptCoat::pixels).sum();
+    if (missing.size() > 1 && pixels > WORTH_SHARING) {
       // the longest first, so that the others fill the time beside it
       missing.sort(Comparator.comparingInt(KeptCoat::effort).reversed());
       missing.parallelStream().forEach(KeptCoat::make);

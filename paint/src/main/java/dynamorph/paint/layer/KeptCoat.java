@@ -90,6 +90,10 @@ final class KeptCoat {
     return subject.planes().has(key());
   }
 
+  long pixels() {
+    return (long) part.getWidth() * part.getHeight();
+  }
+
   /** How long it takes, roughly. */
   int effort() {
     return subject.coat().effects().size();
