@@ -5,6 +5,7 @@ import dynamorph.app.background.PictureService;
 import dynamorph.app.background.Studio;
 import dynamorph.app.desk.StyleDesk;
 import dynamorph.app.field.Editors;
+import dynamorph.app.field.Eyedropper;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
@@ -349,6 +350,9 @@ public final class MainWindow {
   }
 
   private void keyPressed(KeyEvent event) {
+    if (Eyedropper.isOpen(scene)) {
+      return;
+    }
     boolean typing = scene.getFocusOwner() instanceof TextInputControl;
     boolean editingText = workspace.selection().cursor().isPresent() && stage.isFocused();
     boolean desk = workspace.deskProperty().get().isPresent();

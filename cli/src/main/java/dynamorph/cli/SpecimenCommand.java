@@ -19,7 +19,6 @@ import dynamorph.paint.export.SvgWriter;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.layout.Typesetter;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -145,17 +144,12 @@ final class SpecimenCommand implements Callable<Integer> {
     if (font == null) {
       return values;
     }
-    if (!font.toLowerCase(Locale.ROOT).matches(".*\\.(ttf|otf|ttc|otc)")) {
+    if (!FontFile.isOne(font)) {
       return values.with(Properties.FONT_FAMILY, font);
     }
-    Path file = Path.of(font);
-    if (!Files.isRegularFile(file)) {
-      throw new IllegalArgumentException("--font: there is no file " + font);
-    }
-    byte[] bytes = Files.readAllBytes(file);
-    String name = "fonts/" + file.getFileName();
-    FontWish own = FontLibrary.wishFor(name, bytes);
-    files.add(new Asset(name, bytes));
+    FontFile file = FontFile.read(font);
+    FontWish own = file.wish();
+    files.add(file.asset());
     PropertySet withFamily = values.with(Properties.FONT_FAMILY, own.family());
     return values.get(Properties.FONT_WEIGHT.key()).isPresent()
         ? withFamily

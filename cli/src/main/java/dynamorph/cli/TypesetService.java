@@ -1,7 +1,6 @@
 package dynamorph.cli;
 
 import dynamorph.model.Artboard;
-import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
@@ -24,8 +23,6 @@ import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.layout.TextLayout;
 import dynamorph.typeset.layout.Typesetter;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -132,21 +129,13 @@ final class TypesetService implements AutoCloseable {
   }
 
   private Fonts fonts(TypesetRequest request) throws IOException {
-    String file = request.font().filter(TypesetService::isFile).orElse("");
+    String file = request.font().filter(FontFile::isOne).orElse("");
     Fonts known = open.get(file);
     if (known == null) {
-      known = file.isEmpty() ? machine() : withFile(Path.of(file));
+      known = file.isEmpty() ? machine() : withFile(file);
       open.put(file, known);
     }
     return known;
-  }
-
-  private static boolean isFile(String font) {
-    boolean named = font.toLowerCase(java.util.Locale.ROOT).matches(".*\\.(ttf|otf|ttc|otc)");
-    if (named && !Files.isRegularFile(Path.of(font))) {
-      throw new IllegalArgumentException("font: there is no file " + font);
-    }
-    return named;
   }
 
   private static Fonts machine() {
@@ -154,12 +143,10 @@ final class TypesetService implements AutoCloseable {
     return new Fonts(library, new Typesetter(library), null);
   }
 
-  private static Fonts withFile(Path file) throws IOException {
-    byte[] bytes = Files.readAllBytes(file);
-    String name = "fonts/" + file.getFileName();
-    FontWish own = FontLibrary.wishFor(name, bytes);
-    FontLibrary library = FontLibrary.forProject(List.of(new Asset(name, bytes)));
-    return new Fonts(library, new Typesetter(library), own);
+  private static Fonts withFile(String file) throws IOException {
+    FontFile own = FontFile.read(file);
+    FontLibrary library = FontLibrary.forProject(List.of(own.asset()));
+    return new Fonts(library, new Typesetter(library), own.wish());
   }
 
   /**

@@ -106,7 +106,11 @@ final class ColourPicker {
     content.setPadding(new Insets(12));
     content.getStylesheets().setAll(below.getScene().getStylesheets());
     popup.getContent().setAll(content);
-    popup.setOnHidden(_ -> surroundings.usedColour(current));
+    popup.setOnHidden(_ -> {
+      if (!current.equals(start)) {
+        surroundings.usedColour(current);
+      }
+    });
     redraw();
     var corner = below.localToScreen(0, below.getBoundsInLocal().getHeight() + 4);
     popup.show(below, Math.max(0, corner.getX() - 60), corner.getY());

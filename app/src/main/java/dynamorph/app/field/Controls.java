@@ -2,10 +2,17 @@ package dynamorph.app.field;
 
 import dynamorph.model.style.Style;
 import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.util.StringConverter;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
@@ -33,6 +40,29 @@ public final class Controls {
     button.setAccessibleText(help);
     button.setOnAction(_ -> work.run());
     return button;
+  }
+
+  /** The head of a pane: its title, and a cross that closes it. */
+  public static HBox paneHead(String title, Runnable close) {
+    Label words = new Label(title);
+    words.getStyleClass().add("section-title");
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    HBox head = new HBox(6, words, gap, icon(Feather.X, "Close  Esc", close));
+    head.setAlignment(Pos.CENTER_LEFT);
+    return head;
+  }
+
+  /** Lets Escape close a pane, wherever in it the keyboard is. */
+  public static void closeOnEscape(Node pane, Runnable close) {
+    pane.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        event -> {
+          if (event.getCode() == KeyCode.ESCAPE) {
+            close.run();
+            event.consume();
+          }
+        });
   }
 
   /** A box to choose what a style is based on, or nothing. */

@@ -19,13 +19,14 @@ import javafx.scene.text.Font;
  * Takes a colour from any pixel of the window. A glass beside the pointer shows the pixels around
  * it, enlarged; a press takes the one in the middle, Escape leaves it.
  */
-final class Eyedropper {
+public final class Eyedropper {
   /** Pixels across in the glass; odd, so that one lies in the middle. */
   private static final int SHOWN = 11;
 
   private static final double ENLARGED = 9;
   private static final double SIZE = SHOWN * ENLARGED;
   private static final double BESIDE = 18;
+  private static final String GLASS = "eyedropper-glass";
 
   private final Scene scene;
   private final Consumer<Rgba> taker;
@@ -46,8 +47,13 @@ final class Eyedropper {
     }
   }
 
+  /** Whether one waits for a press in a window; Escape then belongs to it. */
+  public static boolean isOpen(Scene scene) {
+    return scene.lookup("#" + GLASS) != null;
+  }
+
   private void begin(Pane root) {
-    over.setId("eyedropper-glass");
+    over.setId(GLASS);
     over.setCursor(Cursor.CROSSHAIR);
     over.setPickOnBounds(true);
     over.setFocusTraversable(true);

@@ -77,7 +77,7 @@ public final class FinishEditor extends VBox {
   private final Set<Address> copied = new HashSet<>();
   private final Map<Address, Node> coatRows = new HashMap<>();
   private List<Object> built = List.of();
-  private Optional<Address> inHand = Optional.empty();
+  private Optional<Workspace.GradientInHand> inHand = Optional.empty();
 
   public FinishEditor(Workspace workspace, Editors editors, Supplier<Subject> subject) {
     this.workspace = workspace;
@@ -160,17 +160,15 @@ public final class FinishEditor extends VBox {
         wanted = gradient && open.contains(coat) ? Optional.of(coat) : wanted;
       }
     }
-    Optional<Address> had =
-        workspace.gradientInHandProperty().get().map(Workspace.GradientInHand::coat);
-    if (!wanted.equals(had) || wanted.isPresent() && !inHand.equals(had)) {
-      workspace
-          .gradientInHandProperty()
-          .set(
-              wanted.map(coat ->
-                  new Workspace.GradientInHand(
-                      coat, (values, gesture) -> now().set(values, Optional.of(gesture)))));
+    boolean mine = inHand.equals(workspace.gradientInHandProperty().get());
+    boolean same = mine && inHand.map(Workspace.GradientInHand::coat).equals(wanted);
+    if (!same && (wanted.isPresent() || mine)) {
+      inHand =
+          wanted.map(coat ->
+              new Workspace.GradientInHand(
+                  coat, (values, gesture) -> now().set(values, Optional.of(gesture))));
+      workspace.gradientInHandProperty().set(inHand);
     }
-    inHand = wanted;
   }
 
   /** What decides which rows there are. */

@@ -24,21 +24,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import org.kordamp.ikonli.feather.Feather;
 
 /**
  * The finishes that come with the program, in groups, drawn with the selected words in their own
@@ -66,12 +61,7 @@ public final class ReadyPane extends VBox {
     this.pictures = pictures;
     getStyleClass().addAll("inspector", "ready-pane");
     setId("ready-pane");
-    Label title = new Label("Ready-made finishes");
-    title.getStyleClass().add("section-title");
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox head = new HBox(6, title, gap, Controls.icon(Feather.X, "Close  Esc", this::close));
-    head.setAlignment(Pos.CENTER_LEFT);
+    HBox head = Controls.paneHead("Ready-made finishes", this::close);
     hint.getStyleClass().add("quiet");
     hint.setWrapText(true);
     ScrollPane scroll = new ScrollPane(groups());
@@ -81,14 +71,7 @@ public final class ReadyPane extends VBox {
     getChildren().addAll(head, hint, scroll);
     workspace.selectionProperty().addListener((_, _, _) -> drawIfOpen());
     workspace.historyProperty().addListener((_, _, _) -> drawIfOpen());
-    addEventFilter(
-        KeyEvent.KEY_PRESSED,
-        event -> {
-          if (event.getCode() == KeyCode.ESCAPE) {
-            close();
-            event.consume();
-          }
-        });
+    Controls.closeOnEscape(this, this::close);
     visibleProperty()
         .addListener((_, _, shown) -> {
           if (shown) {

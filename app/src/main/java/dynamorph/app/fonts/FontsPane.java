@@ -25,13 +25,10 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import org.kordamp.ikonli.feather.Feather;
 
 /**
  * Lists the families that the project asks for, the missing ones first, with what a replacement
@@ -58,12 +55,7 @@ public final class FontsPane extends VBox {
     setId("fonts-pane");
     setPrefWidth(WIDTH);
     setMaxSize(WIDTH, Region.USE_PREF_SIZE);
-    Label title = new Label("Fonts in this project");
-    title.getStyleClass().add("section-title");
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox head = new HBox(6, title, gap, Controls.icon(Feather.X, "Close  Esc", this::close));
-    head.setAlignment(Pos.CENTER_LEFT);
+    HBox head = Controls.paneHead("Fonts in this project", this::close);
     ScrollPane scroll = new ScrollPane(rows);
     scroll.setFitToWidth(true);
     scroll.setMaxHeight(MOST_HEIGHT);
@@ -71,14 +63,7 @@ public final class FontsPane extends VBox {
     getChildren().addAll(head, scroll);
     workspace.historyProperty().addListener((_, _, _) -> listIfOpen());
     stage.frameProperty().addListener((_, _, _) -> listIfOpen());
-    addEventFilter(
-        KeyEvent.KEY_PRESSED,
-        event -> {
-          if (event.getCode() == KeyCode.ESCAPE) {
-            close();
-            event.consume();
-          }
-        });
+    Controls.closeOnEscape(this, this::close);
     setVisible(false);
     managedProperty().bind(visibleProperty());
   }

@@ -70,6 +70,12 @@ public final class Workspace {
     this.shown = new ReadOnlyObjectWrapper<>(project);
     beforeShown.addListener((_, _, _) -> showAgain());
     soloCoat.addListener((_, _, _) -> showAgain());
+    desk.addListener((_, before, now) -> {
+      // whose gradient it was is not shown any more
+      if (before.isPresent() != now.isPresent()) {
+        gradientInHand.set(Optional.empty());
+      }
+    });
     selection.addListener((_, before, now) -> {
       if (!before.layers().equals(now.layers())) {
         soloCoat.set(Optional.empty());

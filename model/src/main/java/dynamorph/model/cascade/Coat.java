@@ -38,6 +38,11 @@ public record Coat(
     return new Coat(shape, paint, opacity, blend, Pose.NONE, Copies.NONE, effects);
   }
 
+  /** The same coat, mixed in another way. */
+  public Coat mixedIn(BlendMode changed) {
+    return new Coat(shape, paint, opacity, changed, pose, copies, effects);
+  }
+
   /** Whether nothing shows through it. */
   public boolean isOpaque() {
     return opacity == 1 && blend == BlendMode.NORMAL && paint.isOpaque();

@@ -87,12 +87,15 @@ public record Plane(int x, int y, int width, int height, float[] values) {
 
   /** An image in a colour, which canvases copy as it is. The caller closes it. */
   public Image image(Rgba colour) {
-    int alpha = colour.alpha();
-    int red = (colour.red() * alpha + 127) / 255;
-    int green = (colour.green() * alpha + 127) / 255;
-    int blue = (colour.blue() * alpha + 127) / 255;
+    float alpha = colour.alpha() / 255f;
     int[] pixels = new int[values.length];
-    shade(pixels, values, alpha, red, green, blue);
+    shade(
+        pixels,
+        values,
+        255 * alpha,
+        colour.red() * alpha,
+        colour.green() * alpha,
+        colour.blue() * alpha);
     ByteBuffer bytes =
         ByteBuffer.allocate(4 * pixels.length).order(java.nio.ByteOrder.LITTLE_ENDIAN);
     bytes.asIntBuffer().put(pixels);
@@ -101,18 +104,15 @@ public record Plane(int x, int y, int width, int height, float[] values) {
   }
 
   /** Kept plain, so that it is compiled to vector instructions. */
-  private static void shade(int[] pixels, float[] values, int alpha, int red, int green, int blue) {
+  private static void shade(
+      int[] pixels, float[] values, float alpha, float red, float green, float blue) {
     for (int index = 0; index < pixels.length; index++) {
-      int level = (int) (Math.min(1f, Math.max(0f, values[index])) * 255f + 0.5f);
-      int a = level * alpha + 128;
-      int r = level * red + 128;
-      int g = level * green + 128;
-      int b = level * blue + 128;
+      float share = Math.min(1f, Math.max(0f, values[index]));
       pixels[index] =
-          (a + (a >> 8) >> 8) << 24
-              | (r + (r >> 8) >> 8) << 16
-              | (g + (g >> 8) >> 8) << 8
-              | (b + (b >> 8) >> 8);
+          (int) (share * alpha + 0.5f) << 24
+              | (int) (share * red + 0.5f) << 16
+              | (int) (share * green + 0.5f) << 8
+              | (int) (share * blue + 0.5f);
     }
   }
 

@@ -9,15 +9,9 @@ import dynamorph.paint.effect.Plane;
 import dynamorph.paint.effect.Relief;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
-import io.github.humbleui.skija.ColorAlphaType;
-import io.github.humbleui.skija.ColorType;
 import io.github.humbleui.skija.Image;
-import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Paint;
-import io.github.humbleui.skija.Pixmap;
-import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.IRect;
-import java.nio.ByteBuffer;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -216,16 +210,14 @@ final class EffectBrush {
     if (plane == null) {
       return;
     }
-    Rgba colour = cast.colour;
-    BlendMode mode = cast.mode;
-    boolean knockedOut = cast.knockedOut;
-    try (Paint paint = paint(colour.faded(opacity), mode)) {
-      if (!knockedOut) {
-        shade(grid, plane, colour.faded(opacity), mode);
-        return;
-      }
+    Rgba colour = cast.colour.faded(opacity);
+    if (!cast.knockedOut) {
+      shade(grid, plane, colour, cast.mode);
+      return;
+    }
+    try (Paint paint = paint(colour, cast.mode)) {
       canvas.saveLayer(canvas.getLocalClipBounds(), paint.setAlphaf(1));
-      try (Paint plain = paint(colour.faded(opacity), BlendMode.NORMAL);
+      try (Paint plain = paint(colour, BlendMode.NORMAL);
           Paint out = new Paint().setBlendMode(io.github.humbleui.skija.BlendMode.DST_OUT)) {
         draw(grid, plane, plain);
         IRect own = fine.part(subject.reach(), 0, 0, clip);
@@ -314,7 +306,7 @@ final class EffectBrush {
     try (Paint paint = Blends.set(new Paint().setAlphaf((float) opacity), blend)) {
       PictureKey key = new PictureKey(subject.identity(), own, grid, part);
       byte[] bytes = planes.picture(key, () -> new Picture(grid, part).made(own));
-      try (Image image = Picture.image(part, bytes)) {
+      try (Image image = Raster.image(part, bytes)) {
         grid.draw(canvas, shift, image, part.getLeft(), part.getTop(), paint);
       }
     }
@@ -344,8 +336,7 @@ final class EffectBrush {
   private final class Picture {
     private final Grid grid;
     private final IRect part;
-    private final ByteBuffer bytes;
-    private final ImageInfo info;
+    private final Raster raster;
     private Plane covered;
     private boolean edged;
     private double softened;
@@ -353,18 +344,12 @@ final class EffectBrush {
     Picture(Grid grid, IRect part) {
       this.grid = grid;
       this.part = part;
-      this.info = info(part);
-      this.bytes = ByteBuffer.allocateDirect(4 * part.getWidth() * part.getHeight());
-    }
-
-    private static ImageInfo info(IRect part) {
-      return new ImageInfo(
-          part.getWidth(), part.getHeight(), ColorType.BGRA_8888, ColorAlphaType.PREMUL);
+      this.raster = new Raster(part);
     }
 
     byte[] made(List<Effect> effects) {
       covered = covered(grid, part, 0, 0, 0, 0);
-      on(pixels -> {
+      raster.draw(pixels -> {
         grid.enter(pixels);
         double margin = (2 + part.getWidth() + part.getHeight()) / grid.scale();
         boolean fields = subject.field(pixels, subject.reach().grown(margin, margin));
@@ -379,9 +364,7 @@ final class EffectBrush {
       if (!edged) {
         cut();
       }
-      byte[] copy = new byte[bytes.capacity()];
-      bytes.get(0, copy);
-      return copy;
+      return raster.copy();
     }
 
     private void apply(Effect effect) {
@@ -452,15 +435,14 @@ final class EffectBrush {
         if (atop) {
           paint.setBlendMode(io.github.humbleui.skija.BlendMode.SRC_ATOP);
         }
-        on(pixels -> pixels.drawImage(image, part.getLeft(), part.getTop(), paint));
+        raster.draw(pixels -> pixels.drawImage(image, part.getLeft(), part.getTop(), paint));
       }
     }
 
     /** Takes away what lies beyond the edge. */
     private void cut() {
       byte[] within = covered.levels();
-      byte[] pixels = new byte[bytes.capacity()];
-      bytes.get(0, pixels);
+      byte[] pixels = raster.copy();
       for (int index = 0; index < within.length; index++) {
         int level = within[index] & 0xFF;
         if (level < 255) {
@@ -469,7 +451,7 @@ final class EffectBrush {
           }
         }
       }
-      bytes.put(0, pixels);
+      raster.put(pixels);
       edged = true;
     }
 
@@ -478,31 +460,20 @@ final class EffectBrush {
         cut();
       }
       int count = part.getWidth() * part.getHeight();
+      byte[] bytes = raster.copy();
       for (int channel = 0; channel < 4; channel++) {
         float[] plane = new float[count];
         for (int index = 0; index < count; index++) {
-          plane[index] = bytes.get(index * 4 + channel) & 0xFF;
+          plane[index] = bytes[index * 4 + channel] & 0xFF;
         }
         float[] soft = Gaussian.blur(plane, part.getWidth(), part.getHeight(), deviation);
         for (int index = 0; index < count; index++) {
-          bytes.put(index * 4 + channel, (byte) (Math.clamp(soft[index], 0f, 255f) + 0.5f));
+          bytes[index * 4 + channel] = (byte) (Math.clamp(soft[index], 0f, 255f) + 0.5f);
         }
       }
+      raster.put(bytes);
       softened = Math.hypot(softened, deviation);
       covered = covered(grid, part, 0, 0, 0, softened);
-    }
-
-    private void on(java.util.function.Consumer<Canvas> drawing) {
-      try (Pixmap pixmap = Pixmap.make(info, bytes, part.getWidth() * 4);
-          Surface surface = Surface.makeRasterDirect(pixmap)) {
-        Canvas pixels = surface.getCanvas();
-        pixels.translate(-part.getLeft(), -part.getTop());
-        drawing.accept(pixels);
-      }
-    }
-
-    static Image image(IRect part, byte[] bytes) {
-      return Image.makeRasterFromBytes(info(part), bytes, part.getWidth() * 4L);
     }
   }
 }

@@ -6,15 +6,9 @@ import dynamorph.model.cascade.Paint.Solid;
 import dynamorph.model.value.BlendMode;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
-import io.github.humbleui.skija.ColorAlphaType;
-import io.github.humbleui.skija.ColorType;
 import io.github.humbleui.skija.Image;
-import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Paint;
-import io.github.humbleui.skija.Pixmap;
-import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.IRect;
-import java.nio.ByteBuffer;
 import java.util.List;
 
 /**
@@ -109,39 +103,21 @@ final class KeptCoat {
   }
 
   private byte[] painted() {
-    ByteBuffer bytes = ByteBuffer.allocateDirect(4 * part.getWidth() * part.getHeight());
-    Coat own = subject.coat();
-    Coat unmixed =
-        new Coat(
-            own.shape(),
-            own.paint(),
-            own.opacity(),
-            BlendMode.NORMAL,
-            own.pose(),
-            own.copies(),
-            own.effects());
-    try (Pixmap pixmap = Pixmap.make(info(), bytes, part.getWidth() * 4);
-        Surface surface = Surface.makeRasterDirect(pixmap);
-        Stencil.Shape shape = subject.shape().again()) {
-      Canvas canvas = surface.getCanvas();
-      canvas.translate(-part.getLeft(), -part.getTop());
-      grid.enter(canvas);
-      CoatBrush.paint(canvas, unmixed, shape, subject.covered());
+    Raster raster = new Raster(part);
+    Coat unmixed = subject.coat().mixedIn(BlendMode.NORMAL);
+    try (Stencil.Shape shape = subject.shape().again()) {
+      raster.draw(canvas -> {
+        grid.enter(canvas);
+        CoatBrush.paint(canvas, unmixed, shape, subject.covered());
+      });
     }
-    byte[] copy = new byte[bytes.capacity()];
-    bytes.get(0, copy);
-    return copy;
-  }
-
-  private ImageInfo info() {
-    return new ImageInfo(
-        part.getWidth(), part.getHeight(), ColorType.BGRA_8888, ColorAlphaType.PREMUL);
+    return raster.copy();
   }
 
   /** Shows the coat, mixed with what lies below. */
   void draw(Canvas canvas) {
     try (Paint paint = Blends.set(new Paint(), subject.coat().blend());
-        Image image = Image.makeRasterFromBytes(info(), bytes(), part.getWidth() * 4L)) {
+        Image image = Raster.image(part, bytes())) {
       grid.draw(canvas, shift, image, part.getLeft(), part.getTop(), paint);
     }
   }

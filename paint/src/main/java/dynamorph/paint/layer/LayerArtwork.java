@@ -94,21 +94,10 @@ public final class LayerArtwork {
         .forEach(
             (finish, pieces) -> all.add(new Letters(finish, pieces, layout, outlines, planes)));
     try {
-      for (Letters letters : all) {
-        if (!letters.finish().effects().isEmpty()) {
-          addFinish(letters.finish(), letters, "letters");
-        }
-      }
-      List<Letters> mixed =
-          all.stream().filter(letters -> letters.finish().effects().isEmpty()).toList();
-      int ranks = mixed.stream().mapToInt(one -> one.finish().coats().size()).max().orElse(0);
-      for (int rank = 0; rank < ranks; rank++) {
-        for (Letters letters : mixed) {
-          if (rank < letters.finish().coats().size()) {
-            addCoat(letters.finish().coats().get(rank), letters, "letters");
-          }
-        }
-      }
+      LayerPainter.inOrder(
+          all,
+          letters -> addFinish(letters.finish(), letters, "letters"),
+          (letters, rank) -> addCoat(letters.finish().coats().get(rank), letters, "letters"));
     } finally {
       all.forEach(Letters::close);
     }

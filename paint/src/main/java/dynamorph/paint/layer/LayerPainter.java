@@ -19,6 +19,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.ObjIntConsumer;
 
 /** Paints a layout in the looks of its layer, in points of the layout. Safe on any thread. */
 public final class LayerPainter {
@@ -46,22 +48,34 @@ public final class LayerPainter {
           .forEach(
               (finish, pieces) -> all.add(new Letters(finish, pieces, layout, outlines, planes)));
       all.stream()
-          .filter(letters -> !letters.finish().effects().isEmpty())
-          .forEach(letters -> letters.paintWhole(canvas));
-      List<Letters> mixed =
-          all.stream().filter(letters -> letters.finish().effects().isEmpty()).toList();
-      mixed.forEach(letters -> letters.prepare(canvas));
-      int ranks = mixed.stream().mapToInt(one -> one.finish().coats().size()).max().orElse(0);
-      // rank by rank, so that no word's lowest coat lies over its neighbour's letters
-      for (int rank = 0; rank < ranks; rank++) {
-        for (Letters letters : mixed) {
-          letters.paint(canvas, rank);
-        }
-      }
+          .filter(letters -> letters.finish().effects().isEmpty())
+          .forEach(letters -> letters.prepare(canvas));
+      inOrder(
+          all,
+          letters -> letters.paintWhole(canvas),
+          (letters, rank) -> letters.paint(canvas, rank));
     } finally {
       all.forEach(Letters::close);
     }
     Rules.paint(canvas, layout, look, true);
+  }
+
+  /**
+   * Goes through letters as they are painted: those whose coats have effects together as a whole,
+   * the others rank by rank, so that no word's lowest coat lies over its neighbour's letters.
+   */
+  static void inOrder(List<Letters> all, Consumer<Letters> whole, ObjIntConsumer<Letters> coat) {
+    all.stream().filter(letters -> !letters.finish().effects().isEmpty()).forEach(whole);
+    List<Letters> mixed =
+        all.stream().filter(letters -> letters.finish().effects().isEmpty()).toList();
+    int ranks = mixed.stream().mapToInt(one -> one.finish().coats().size()).max().orElse(0);
+    for (int rank = 0; rank < ranks; rank++) {
+      for (Letters letters : mixed) {
+        if (rank < letters.finish().coats().size()) {
+          coat.accept(letters, rank);
+        }
+      }
+    }
   }
 
   /** The box around everything that is painted, effects included, in points of the layout. */

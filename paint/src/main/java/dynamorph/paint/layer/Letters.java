@@ -66,11 +66,9 @@ final class Letters implements Stencil.Shape {
     FinishBrush.prepare(canvas, finish, this);
   }
 
-  /** Paints one coat, if there are as many. */
+  /** Paints one coat. */
   void paint(Canvas canvas, int rank) {
-    if (rank < finish.coats().size()) {
-      FinishBrush.paint(canvas, finish, rank, this);
-    }
+    FinishBrush.paint(canvas, finish, rank, this);
   }
 
   /** Paints all coats and the effects of them together. */

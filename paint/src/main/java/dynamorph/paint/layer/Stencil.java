@@ -88,7 +88,6 @@ final class Stencil {
       case Coat.Stroke stroke when stroke.width() == 0 -> {}
       case Coat.Stroke stroke when !stroke.dashing().isSolid() ->
           dashed(canvas, stroke, shape, paint);
-      case Coat.Stroke stroke when stroke.offset() != 0 -> moved(canvas, stroke, shape, paint);
       case Coat.Stroke stroke -> stroke(canvas, stroke, shape, paint, covered);
     }
   }
@@ -171,18 +170,6 @@ final class Stencil {
     }
   }
 
-  /** An edge that is moved is stroked as the letter edge would be. */
-  private static void moved(Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint) {
-    try (Path edge = shape.moved(stroke.offset(), stroke.corner())) {
-      Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
-      switch (stroke.position()) {
-        case CENTRE -> canvas.drawPath(edge, paint);
-        case INSIDE -> clipped(canvas, edge, paint, ClipMode.INTERSECT);
-        case OUTSIDE -> clipped(canvas, edge, paint, ClipMode.DIFFERENCE);
-      }
-    }
-  }
-
   private static void dashed(Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint) {
     try (Path dashes = dashes(stroke, shape)) {
       Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
@@ -204,31 +191,25 @@ final class Stencil {
         });
   }
 
+  /**
+   * Strokes the edge, moved or not. Contours that overlap have one edge, or seams would show in
+   * joined and variable letters.
+   */
   private static void stroke(
       Canvas canvas, Coat.Stroke stroke, Shape shape, Paint paint, boolean covered) {
     Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
-    switch (stroke.position()) {
-      case CENTRE -> {
-        if (shape.isOpen()) {
-          shape.draw(canvas, paint);
-        } else {
-          // contours that overlap have one edge, or seams would show in joined and variable letters
-          try (Path edge = shape.moved(0, stroke.corner())) {
-            canvas.drawPath(edge, paint);
-          }
-        }
-      }
-      case INSIDE -> {
-        try (Path edge = shape.moved(0, stroke.corner())) {
-          clipped(canvas, edge, paint, ClipMode.INTERSECT);
-        }
-      }
-      case OUTSIDE -> {
-        if (covered) {
-          paint.setStrokeWidth((float) stroke.width() * 2);
-          shape.draw(canvas, paint);
-        } else {
-          clipped(canvas, shape.outline(), paint, ClipMode.DIFFERENCE);
+    boolean outside = stroke.position() == StrokePosition.OUTSIDE;
+    if (shape.isOpen()) {
+      shape.draw(canvas, paint);
+    } else if (covered && outside && stroke.offset() == 0) {
+      paint.setStrokeWidth((float) stroke.width() * 2);
+      shape.draw(canvas, paint);
+    } else {
+      try (Path edge = shape.moved(stroke.offset(), stroke.corner())) {
+        switch (stroke.position()) {
+          case CENTRE -> canvas.drawPath(edge, paint);
+          case INSIDE -> clipped(canvas, edge, paint, ClipMode.INTERSECT);
+          case OUTSIDE -> clipped(canvas, edge, paint, ClipMode.DIFFERENCE);
         }
       }
     }

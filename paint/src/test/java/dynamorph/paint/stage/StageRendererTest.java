@@ -6,11 +6,14 @@ import static dynamorph.paint.Painting.text;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.edit.ChangeFigure;
 import dynamorph.model.edit.MoveLayers;
 import dynamorph.model.edit.SetValues;
 import dynamorph.model.edit.Target;
+import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Colour;
@@ -182,5 +185,44 @@ class StageRendererTest {
         .hasMessageContaining("no pixels");
     org.assertj.core.api.Assertions.assertThatThrownBy(() -> picture.png(board, Double.NaN))
         .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void outlinesReplaceThePaintAndItComesBack() {
+    Scene scene = maker.make(project);
+    View view = new View(200, 100, 1, 0, 0);
+    try (StageRenderer renderer = renderer()) {
+      Pixels painted = render(renderer, scene, view);
+      renderer.showOutlines(true);
+      Pixels bare = render(renderer, scene, view);
+      assertThat(Painting.count(bare, Rgba.BLACK))
+          .isLessThan(Painting.count(painted, Rgba.BLACK) / 4);
+      assertThat(bare.bytes()).isNotEqualTo(painted.bytes());
+      renderer.showOutlines(false);
+      assertThat(render(renderer, scene, view).bytes()).isEqualTo(painted.bytes());
+    }
+  }
+
+  @Test
+  void aShapeThatTakesAnotherFormIsPaintedAnew() {
+    PropertySet frame =
+        PropertySet.EMPTY
+            .with(Properties.BOX_WIDTH, 100.0)
+            .with(Properties.BOX_HEIGHT, 60.0)
+            .with(Properties.POSITION_X, 20.0)
+            .with(Properties.POSITION_Y, 20.0);
+    Project shapes = Painting.project(Layer.of("s", "s", Figure.Rectangle.SHARP).withFrame(frame));
+    View view = new View(200, 100, 1, 0, 0);
+    try (StageRenderer renderer = renderer()) {
+      Scene scene = maker.make(shapes);
+      int square = Painting.count(render(renderer, scene, view), Rgba.BLACK);
+      Project round =
+          new ChangeFigure(java.util.List.of(new LayerId("s")), _ -> new Figure.Ellipse())
+              .applyTo(shapes);
+      Scene changed = maker.make(round, scene);
+      int ellipse = Painting.count(render(renderer, changed, view), Rgba.BLACK);
+      assertThat(square).isEqualTo(100 * 60);
+      assertThat((double) ellipse).isCloseTo(Math.PI / 4 * square, within(200.0));
+    }
   }
 }
