@@ -91,7 +91,8 @@ class PlaneTest {
         for (int channel = 0; channel < 3; channel++) {
           double exact = ink[channel] * alpha + ground[channel] * (1 - alpha);
           int shown = coloured.argb(x, y) >> 8 * channel & 0xFF;
-          assertThat((double) shown).isCloseTo(Math.rint(exact), within(1.0));
+          // one step by rounding, and one by how canvases copy pixels in whole numbers
+          assertThat((double) shown).isCloseTo(Math.rint(exact), within(2.0));
         }
       }
     }
