@@ -1,5 +1,6 @@
 package dynamorph.model;
 
+import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Colour;
 import java.util.Collection;
 import java.util.Objects;
@@ -16,6 +17,7 @@ import org.pcollections.TreePVector;
  * @param x where its left edge lies on the plane of all artboards, in points
  * @param y where its top edge lies on that plane, in points
  * @param layers in paint order, lowest first
+ * @param baseStyle the style that plain text on it takes instead of the project's base style
  */
 public record Artboard(
     ArtboardId id,
@@ -26,7 +28,8 @@ public record Artboard(
     Colour background,
     double x,
     double y,
-    PVector<Layer> layers) {
+    PVector<Layer> layers,
+    Optional<StyleId> baseStyle) {
   /** Ten metres in points. */
   private static final double LARGEST = 28_346.5;
 
@@ -35,6 +38,7 @@ public record Artboard(
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(unit, "unit");
     Objects.requireNonNull(background, "background");
+    Objects.requireNonNull(baseStyle, "baseStyle");
     if (!(width >= 1 && width <= LARGEST && height >= 1 && height <= LARGEST)) {
       throw new IllegalArgumentException(
           "an artboard is between 1 pt and 10 m on each side, got "
@@ -60,29 +64,36 @@ public record Artboard(
         Colour.hex("#ffffff"),
         0,
         0,
-        TreePVector.empty());
+        TreePVector.empty(),
+        Optional.empty());
   }
 
   public Artboard withName(String changed) {
-    return new Artboard(id, changed, width, height, unit, background, x, y, layers);
+    return new Artboard(id, changed, width, height, unit, background, x, y, layers, baseStyle);
   }
 
   public Artboard withSize(double changedWidth, double changedHeight) {
-    return new Artboard(id, name, changedWidth, changedHeight, unit, background, x, y, layers);
+    return new Artboard(
+        id, name, changedWidth, changedHeight, unit, background, x, y, layers, baseStyle);
   }
 
   public Artboard withBackground(Colour changed) {
-    return new Artboard(id, name, width, height, unit, changed, x, y, layers);
+    return new Artboard(id, name, width, height, unit, changed, x, y, layers, baseStyle);
   }
 
   public Artboard withOrigin(double changedX, double changedY) {
-    return new Artboard(id, name, width, height, unit, background, changedX, changedY, layers);
+    return new Artboard(
+        id, name, width, height, unit, background, changedX, changedY, layers, baseStyle);
   }
 
   public Artboard withLayers(Collection<Layer> changed) {
     PVector<Layer> vector =
         changed instanceof PVector<Layer> same ? same : TreePVector.from(changed);
-    return new Artboard(id, name, width, height, unit, background, x, y, vector);
+    return new Artboard(id, name, width, height, unit, background, x, y, vector, baseStyle);
+  }
+
+  public Artboard withBaseStyle(Optional<StyleId> changed) {
+    return new Artboard(id, name, width, height, unit, background, x, y, layers, changed);
   }
 
   public Artboard plus(Layer layer) {

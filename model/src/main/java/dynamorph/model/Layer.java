@@ -8,6 +8,9 @@ import dynamorph.model.text.Story;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * A text on an artboard, or a figure.
@@ -18,6 +21,8 @@ import java.util.Optional;
  *     are the layer's own and no local changes; the styles it follows come before them.
  * @param follows text styles, last added last
  * @param local local changes
+ * @param muted styles that count for nothing in this layer for now, wherever in it they are
+ *     followed
  */
 public record Layer(
     LayerId id,
@@ -26,13 +31,15 @@ public record Layer(
     Optional<Figure> figure,
     PropertySet frame,
     List<StyleId> follows,
-    PropertySet local) {
+    PropertySet local,
+    Set<StyleId> muted) {
   public Layer {
     Objects.requireNonNull(id, "id");
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(story, "story");
     follows = List.copyOf(follows);
     Objects.requireNonNull(local, "local");
+    muted = Set.copyOf(muted);
     if (figure.isPresent() && !story.text().isEmpty()) {
       throw new IllegalArgumentException("a layer shows a figure or words, not both");
     }
@@ -50,7 +57,8 @@ public record Layer(
         Optional.empty(),
         PropertySet.EMPTY,
         List.of(),
-        PropertySet.EMPTY);
+        PropertySet.EMPTY,
+        Set.of());
   }
 
   /** A layer that shows a figure. */
@@ -63,30 +71,61 @@ public record Layer(
   }
 
   public Layer withId(LayerId changed) {
-    return new Layer(changed, name, story, figure, frame, follows, local);
+    return new Layer(changed, name, story, figure, frame, follows, local, muted);
   }
 
   public Layer withName(String changed) {
-    return new Layer(id, changed, story, figure, frame, follows, local);
+    return new Layer(id, changed, story, figure, frame, follows, local, muted);
   }
 
   public Layer withStory(Story changed) {
-    return new Layer(id, name, changed, figure, frame, follows, local);
+    return new Layer(id, name, changed, figure, frame, follows, local, muted);
   }
 
   public Layer withFigure(Optional<Figure> changed) {
-    return new Layer(id, name, story, changed, frame, follows, local);
+    return new Layer(id, name, story, changed, frame, follows, local, muted);
   }
 
   public Layer withFrame(PropertySet changed) {
-    return new Layer(id, name, story, figure, changed, follows, local);
+    return new Layer(id, name, story, figure, changed, follows, local, muted);
   }
 
   public Layer withFollows(List<StyleId> changed) {
-    return new Layer(id, name, story, figure, frame, changed, local);
+    return new Layer(id, name, story, figure, frame, changed, local, muted);
   }
 
   public Layer withLocal(PropertySet changed) {
-    return new Layer(id, name, story, figure, frame, follows, changed);
+    return new Layer(id, name, story, figure, frame, follows, changed, muted);
+  }
+
+  public Layer withMuted(Set<StyleId> changed) {
+    return new Layer(id, name, story, figure, frame, follows, local, changed);
+  }
+
+  /** Those of the followed styles that count. */
+  public List<StyleId> counting(List<StyleId> followed) {
+    return muted.isEmpty()
+        ? followed
+        : followed.stream().filter(style -> !muted.contains(style)).toList();
+  }
+
+  /**
+   * With every style that is followed anywhere in it changed for another, or left out; one that
+   * would then stand twice in a stack stands once.
+   */
+  public Layer mapFollows(Function<StyleId, Optional<StyleId>> change) {
+    return withFollows(mapped(follows, change))
+        .withMuted(
+            muted.stream().flatMap(id -> change.apply(id).stream()).collect(Collectors.toSet()))
+        .withStory(
+            story.mapParagraphs(paragraph ->
+                paragraph
+                    .withFollows(paragraph.follows().flatMap(change))
+                    .mapSpans(span -> span.withFollows(mapped(span.follows(), change)))));
+  }
+
+  private static List<StyleId> mapped(
+      List<StyleId> followed, Function<StyleId, Optional<StyleId>> change) {
+    return followed.stream().flatMap(id -> change.apply(id).stream()).distinct().toList();
   }
 }

@@ -5,12 +5,15 @@ import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.pcollections.PVector;
 import org.pcollections.TreePVector;
@@ -43,6 +46,16 @@ public record Project(
     assets = List.copyOf(assets);
     if (baseStyle.isPresent() && styles.find(baseStyle.get()).isEmpty()) {
       throw new IllegalArgumentException("the base style \"" + baseStyle.get() + "\" is not there");
+    }
+    for (Artboard artboard : artboards) {
+      if (artboard.baseStyle().filter(id -> styles.find(id).isEmpty()).isPresent()) {
+        throw new IllegalArgumentException(
+            "the base style \""
+                + artboard.baseStyle().get()
+                + "\" of the artboard \""
+                + artboard.name()
+                + "\" is not there");
+      }
     }
   }
 
@@ -104,9 +117,21 @@ public record Project(
     return artboards.stream().filter(artboard -> artboard.id().equals(id)).findFirst();
   }
 
+  /** Those of some layers that are there, by id. */
+  public Map<LayerId, Layer> layersOf(Set<LayerId> ids) {
+    return layers()
+        .filter(layer -> ids.contains(layer.id()))
+        .collect(Collectors.toMap(Layer::id, Function.identity()));
+  }
+
   /** The artboard that a layer stands on. */
   public Optional<Artboard> artboardOf(LayerId id) {
     return artboards.stream().filter(artboard -> artboard.layer(id).isPresent()).findFirst();
+  }
+
+  /** The style that plain text on an artboard takes: its own base, or that of the project. */
+  public Optional<StyleId> baseOf(Artboard artboard) {
+    return artboard.baseStyle().or(() -> baseStyle);
   }
 
   /** With every artboard changed; itself if none changes. */

@@ -24,6 +24,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -32,9 +33,9 @@ import java.util.concurrent.ConcurrentHashMap;
  * <p>The walk goes from narrow to wide and the first value set counts: the span's local changes,
  * its character styles (last added first); the paragraph's local changes, its paragraph style; the
  * layer's local changes, its text styles (last added first), its own frame; the base style; the
- * default. Each style brings what it is based on, nearest first. A relative size is worked out
- * against what the walk beyond it yields. A value set on a level narrower than its property allows
- * does not count.
+ * default. Each style brings what it is based on, nearest first; one that is muted in the layer
+ * counts for nothing. A relative size is worked out against what the walk beyond it yields. A value
+ * set on a level narrower than its property allows does not count.
  *
  * <p>A cascade belongs to one set of styles, one palette and the files of one project. It is safe
  * on any thread and remembers each distinct combination of sources, so a thousand layers that
@@ -44,21 +45,36 @@ public final class Cascade {
   private final StyleBook styles;
   private final Materials materials;
   private final Optional<StyleId> base;
+  private final BoardBases boardBases;
   private final String language;
-  private final Map<Place, PropertySet> values = new ConcurrentHashMap<>();
-  private final Map<PropertySet, CharacterLook> looks = new ConcurrentHashMap<>();
-  private final Map<PropertySet, ParagraphLook> paragraphLooks = new ConcurrentHashMap<>();
-  private final Map<StyleId, PropertySet> placements = new ConcurrentHashMap<>();
+  private final Memory memory;
 
-  private Cascade(Project project) {
+  /** What has been worked out so far; it holds wherever layers stand. */
+  private record Memory(
+      Map<Place, PropertySet> values,
+      Map<PropertySet, CharacterLook> looks,
+      Map<PropertySet, ParagraphLook> paragraphLooks,
+      Map<StyleId, PropertySet> placements) {
+    Memory() {
+      this(
+          new ConcurrentHashMap<>(),
+          new ConcurrentHashMap<>(),
+          new ConcurrentHashMap<>(),
+          new ConcurrentHashMap<>());
+    }
+  }
+
+  private Cascade(Project project, BoardBases boardBases, Memory memory) {
     this.styles = project.styles();
     this.materials = new Materials(project.palette(), project.assets());
     this.base = project.baseStyle();
+    this.boardBases = boardBases;
     this.language = project.language();
+    this.memory = memory;
   }
 
   public static Cascade of(Project project) {
-    return new Cascade(project);
+    return new Cascade(project, BoardBases.of(project), new Memory());
   }
 
   /**
@@ -71,7 +87,17 @@ public final class Cascade {
             && project.assets() == materials.assets()
             && project.baseStyle().equals(base)
             && project.language().equals(language);
-    return same ? this : new Cascade(project);
+    if (!same) {
+      return of(project);
+    }
+    BoardBases bases = boardBases.follow(project);
+    return bases == boardBases ? this : new Cascade(project, bases, memory);
+  }
+
+  /** The style that plain text of the layer takes. */
+  private Optional<StyleId> baseOf(Layer layer) {
+    Optional<StyleId> own = boardBases.of(layer.id());
+    return own.isPresent() ? own : base;
   }
 
   /** Everything that decides how the layer looks. */
@@ -86,7 +112,7 @@ public final class Cascade {
               : resolve(layer, paragraph));
       before = paragraph;
     }
-    PropertySet own = values(Place.of(layer, false));
+    PropertySet own = values(place(layer, false));
     Optional<Form> form = layer.figure().map(figure -> form(figure, size(own)));
     Plate plate = form.isPresent() ? Plate.NONE : plate(own);
     return new ResolvedLayer(placement(layer), plate, paragraphs, form);
@@ -118,7 +144,7 @@ public final class Cascade {
     List<CharacterLook> spans =
         paragraph.spans().stream().map(span -> look(values(layer, paragraph, span))).toList();
     return new ResolvedLayer.ResolvedParagraph(
-        paragraphLooks.computeIfAbsent(own, Cascade::paragraphLook), spans);
+        memory.paragraphLooks.computeIfAbsent(own, Cascade::paragraphLook), spans);
   }
 
   /**
@@ -126,30 +152,38 @@ public final class Cascade {
    * absolute.
    */
   public PropertySet values(Layer layer) {
-    return values(Place.of(layer, true));
+    return values(place(layer, true));
   }
 
   /** The complete values of a paragraph of the layer. */
   public PropertySet values(Layer layer, Paragraph paragraph) {
-    return values(Place.of(layer, false).in(paragraph));
+    return values(place(layer, false).in(paragraph));
   }
 
   /** The complete values of a span in a paragraph of the layer. */
   public PropertySet values(Layer layer, Paragraph paragraph, Span span) {
-    return values(Place.of(layer, false).in(paragraph).in(span));
+    return values(place(layer, false).in(paragraph).in(span));
+  }
+
+  /** The complete values of a span, with where its layer stands. */
+  public PropertySet valuesWithPlacement(Layer layer, Paragraph paragraph, Span span) {
+    PropertySet placement = values(layer).where(key -> key.property().facet() == Facet.PLACEMENT);
+    return values(layer, paragraph, span).overlaidBy(placement);
   }
 
   /** The complete values of plain text that follows the one style. */
   public PropertySet values(Style style) {
     Place nowhere =
         new Place(
+            Set.of(),
             List.of(),
             PropertySet.EMPTY,
             PropertySet.EMPTY,
             Optional.empty(),
             PropertySet.EMPTY,
             List.of(),
-            PropertySet.EMPTY);
+            PropertySet.EMPTY,
+            base);
     List<Contribution> walk = new ArrayList<>();
     addStyle(walk, style.level().level(), style);
     walk.addAll(walk(nowhere));
@@ -163,7 +197,7 @@ public final class Cascade {
 
   /** The look that complete values give. */
   public CharacterLook look(PropertySet complete) {
-    return looks.computeIfAbsent(complete, this::characterLook);
+    return memory.looks.computeIfAbsent(complete, this::characterLook);
   }
 
   /** The paragraph settings that complete values give. */
@@ -193,24 +227,24 @@ public final class Cascade {
 
   /** Where the value of a key comes from, for the layer itself. */
   public <T> Trace<T> trace(Layer layer, PropertyKey<T> key) {
-    return trace(walk(Place.of(layer, true)), key);
+    return trace(walk(place(layer, true)), key);
   }
 
   /** Where the value of a key comes from, for a paragraph. */
   public <T> Trace<T> trace(Layer layer, Paragraph paragraph, PropertyKey<T> key) {
-    return trace(walk(Place.of(layer, true).in(paragraph)), key);
+    return trace(walk(place(layer, true).in(paragraph)), key);
   }
 
   /** Where the value of a key comes from, for a span. */
   public <T> Trace<T> trace(Layer layer, Paragraph paragraph, Span span, PropertyKey<T> key) {
-    return trace(walk(Place.of(layer, true).in(paragraph).in(span)), key);
+    return trace(walk(place(layer, true).in(paragraph).in(span)), key);
   }
 
   /** Where the value of a key comes from, for a style and what it is based on. */
   public <T> Trace<T> trace(Style style, PropertyKey<T> key) {
     List<Contribution> walk = new ArrayList<>();
     addStyle(walk, style.level().level(), style);
-    addFoundation(walk);
+    addFoundation(walk, base);
     return trace(walk, key);
   }
 
@@ -235,8 +269,8 @@ public final class Cascade {
   }
 
   private PropertySet values(Place place) {
-    PropertySet known = values.get(place);
-    return known != null ? known : values.computeIfAbsent(place, this::mergeWalk);
+    PropertySet known = memory.values.get(place);
+    return known != null ? known : memory.values.computeIfAbsent(place, this::mergeWalk);
   }
 
   private PropertySet mergeWalk(Place place) {
@@ -274,12 +308,12 @@ public final class Cascade {
     walk.add(new Contribution(new Source.LocalChange(Level.LAYER), place.layerLocal));
     place.layerFollows.reversed().forEach(id -> addStyle(walk, Level.LAYER, id));
     walk.add(new Contribution(new Source.OwnFrame(), place.frame));
-    addFoundation(walk);
+    addFoundation(walk, place.base);
     return walk;
   }
 
-  private void addFoundation(List<Contribution> walk) {
-    base.ifPresent(id ->
+  private void addFoundation(List<Contribution> walk, Optional<StyleId> plain) {
+    plain.ifPresent(id ->
         styles
             .chain(id)
             .forEach(style ->
@@ -338,17 +372,18 @@ public final class Cascade {
 
   private <T> T placed(Layer layer, PropertyKey<T> key) {
     Optional<T> own = layer.local().get(key);
-    for (int index = layer.follows().size() - 1; index >= 0 && own.isEmpty(); index--) {
-      own = placementOf(layer.follows().get(index)).get(key);
+    List<StyleId> follows = layer.counting(layer.follows());
+    for (int index = follows.size() - 1; index >= 0 && own.isEmpty(); index--) {
+      own = placementOf(follows.get(index)).get(key);
     }
     return own.or(() -> layer.frame().get(key))
-        .or(() -> base.flatMap(id -> placementOf(id).get(key)))
+        .or(() -> baseOf(layer).flatMap(id -> placementOf(id).get(key)))
         .orElse(key.property().defaultValue());
   }
 
   /** The placement that a style sets, itself or through what it is based on; mostly nothing. */
   private PropertySet placementOf(StyleId id) {
-    return placements.computeIfAbsent(
+    return memory.placements.computeIfAbsent(
         id,
         wanted -> {
           PropertySet merged = PropertySet.EMPTY;
@@ -365,56 +400,68 @@ public final class Cascade {
     return complete.get(Properties.SIZE.key()).map(size -> size.over(0)).orElse(0.0);
   }
 
+  /**
+   * Where the layer stands says nothing about its letters; left out, layers in different places
+   * share a look.
+   */
+  private Place place(Layer layer, boolean withPlacement) {
+    PropertySet local = withPlacement ? layer.local() : withoutPlacement(layer.local());
+    PropertySet frame = withPlacement ? layer.frame() : PropertySet.EMPTY;
+    return new Place(
+        layer.muted(),
+        layer.counting(layer.follows()),
+        local,
+        frame,
+        Optional.empty(),
+        PropertySet.EMPTY,
+        List.of(),
+        PropertySet.EMPTY,
+        baseOf(layer));
+  }
+
+  private static PropertySet withoutPlacement(PropertySet local) {
+    return local.isEmpty() ? local : local.where(key -> key.property().facet() != Facet.PLACEMENT);
+  }
+
   /** A combination of sources; the key under which merged values are remembered. */
   private record Place(
+      Set<StyleId> muted,
       List<StyleId> layerFollows,
       PropertySet layerLocal,
       PropertySet frame,
       Optional<StyleId> paragraphFollows,
       PropertySet paragraphLocal,
       List<StyleId> spanFollows,
-      PropertySet spanLocal) {
-    /**
-     * Where the layer stands says nothing about its letters; left out, layers in different places
-     * share a look.
-     */
-    static Place of(Layer layer, boolean withPlacement) {
-      PropertySet local = withPlacement ? layer.local() : withoutPlacement(layer.local());
-      PropertySet frame = withPlacement ? layer.frame() : PropertySet.EMPTY;
-      return new Place(
-          layer.follows(),
-          local,
-          frame,
-          Optional.empty(),
-          PropertySet.EMPTY,
-          List.of(),
-          PropertySet.EMPTY);
-    }
-
-    private static PropertySet withoutPlacement(PropertySet local) {
-      return local.where(key -> key.property().facet() != Facet.PLACEMENT);
-    }
-
+      PropertySet spanLocal,
+      Optional<StyleId> base) {
     Place in(Paragraph paragraph) {
       return new Place(
+          muted,
           layerFollows,
           layerLocal,
           frame,
-          paragraph.follows(),
+          paragraph.follows().filter(style -> !muted.contains(style)),
           paragraph.local(),
           spanFollows,
-          spanLocal);
+          spanLocal,
+          base);
     }
 
     Place in(Span span) {
+      List<StyleId> counting =
+          muted.isEmpty()
+              ? span.follows()
+              : span.follows().stream().filter(style -> !muted.contains(style)).toList();
       return new Place(
+          muted,
           layerFollows,
           layerLocal,
           frame,
           paragraphFollows,
           paragraphLocal,
-          span.follows(),
-          span.local());
+          counting,
+          span.local(),
+          base);
     }
   }
 }

@@ -1,5 +1,7 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
 import dynamorph.model.Asset;
 import dynamorph.model.Project;
 import dynamorph.model.style.Style;
@@ -15,17 +17,7 @@ public sealed interface ChangeProject extends Edit {
   record SetBaseStyle(Optional<StyleId> style) implements ChangeProject {
     @Override
     public Project applyTo(Project before) {
-      style
-          .flatMap(before.styles()::find)
-          .filter(base -> base.level() != StyleLevel.TEXT)
-          .ifPresent(base -> {
-            throw new EditRefused(
-                "Only a text style can be the base; \""
-                    + base.name()
-                    + "\" is a "
-                    + base.level().label()
-                    + " style.");
-          });
+      checkLevel(before, style);
       return before.withBaseStyle(style);
     }
 
@@ -37,6 +29,41 @@ public sealed interface ChangeProject extends Edit {
           .map(name -> "Make \"" + name + "\" the base style")
           .orElse("Have no base style");
     }
+  }
+
+  /** Chooses the style that plain text on one artboard takes, or that of the project. */
+  record SetArtboardBase(ArtboardId artboard, Optional<StyleId> style) implements ChangeProject {
+    @Override
+    public Project applyTo(Project before) {
+      checkLevel(before, style);
+      return before.mapArtboards(board ->
+          board.id().equals(artboard) && !board.baseStyle().equals(style)
+              ? board.withBaseStyle(style)
+              : board);
+    }
+
+    @Override
+    public String label(Project before) {
+      String board = before.artboard(artboard).map(Artboard::name).orElse("the artboard");
+      return style
+          .flatMap(before.styles()::find)
+          .map(base -> "Make \"" + base.name() + "\" the base style of " + board)
+          .orElse("Let " + board + " have the base style of the project");
+    }
+  }
+
+  private static void checkLevel(Project project, Optional<StyleId> style) {
+    style
+        .flatMap(project.styles()::find)
+        .filter(base -> base.level() != StyleLevel.TEXT)
+        .ifPresent(base -> {
+          throw new EditRefused(
+              "Only a text style can be the base; \""
+                  + base.name()
+                  + "\" is a "
+                  + base.level().label()
+                  + " style.");
+        });
   }
 
   /** Takes a file into the project, in the place of one with the same name. */

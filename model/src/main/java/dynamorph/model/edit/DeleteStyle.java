@@ -1,20 +1,26 @@
 package dynamorph.model.edit;
 
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
-import java.util.List;
-import java.util.Objects;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Takes a style out of the project.
  *
- * @param replacement what its followers follow instead; without one they keep their look as local
- *     changes. It has the level of the deleted style. What was based on the deleted style is then
- *     based on its base.
+ * <p>With a replacement its followers follow that, and what was derived from it is derived from the
+ * replacement. Without one they keep their look: followers by local changes, derived styles by
+ * taking its values into themselves.
+ *
+ * @param replacement has the level of the deleted style
  */
 public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implements Edit {
   @Override
@@ -24,6 +30,23 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
             .styles()
             .find(style)
             .orElseThrow(() -> new EditRefused("The style is no longer in the project."));
+    check(before, gone);
+    Project without =
+        before
+            .withBaseStyle(before.baseStyle().flatMap(this::replaced))
+            .mapArtboards(board ->
+                board.baseStyle().filter(style::equals).isPresent()
+                    ? board.withBaseStyle(replacement)
+                    : board)
+            .mapLayers(layer ->
+                Followers.followed(layer).contains(style)
+                    ? layer.mapFollows(this::replaced)
+                    : layer);
+    Project changed = without.withStyles(remaining(before.styles(), gone));
+    return replacement.isPresent() ? changed : withLooksKept(before, changed);
+  }
+
+  private void check(Project before, Style gone) {
     if (replacement.filter(style::equals).isPresent()) {
       throw new EditRefused("A style cannot be replaced by itself.");
     }
@@ -40,43 +63,46 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
                   + gone.level().label()
                   + " style.");
         });
-    Project without =
+  }
+
+  /** A replacement that is itself derived from the deleted style takes its values into itself. */
+  private StyleBook remaining(StyleBook styles, Style gone) {
+    Optional<Style> other = replacement.map(styles::get);
+    Set<StyleId> absorbing =
+        styles
+            .derivedFrom(style)
+            .map(Style::id)
+            .filter(id -> other.isEmpty() || styles.family(id).contains(other.get().id()))
+            .collect(Collectors.toSet());
+    StyleBook changed = styles;
+    for (Style derived : styles.derivedFrom(style).toList()) {
+      changed =
+          changed.with(
+              absorbing.contains(derived.id())
+                  ? derived
+                      .withProperties(CombineStyles.over(gone.properties(), derived.properties()))
+                      .withBasedOn(gone.basedOn())
+                  : derived.withBasedOn(replacement));
+    }
+    return changed.without(style);
+  }
+
+  /** Where the base style goes all plain text is touched, so every layer is looked at. */
+  private Project withLooksKept(Project before, Project changed) {
+    boolean wasBase =
+        !before.baseStyle().equals(changed.baseStyle())
+            || before.artboards().stream()
+                .anyMatch(board -> board.baseStyle().filter(style::equals).isPresent());
+    Set<LayerId> touched =
         before
-            .withBaseStyle(
-                before.baseStyle().flatMap(id -> id.equals(style) ? replacement : Optional.of(id)))
-            .mapLayers(this::released);
-    Project changed = without.withStyles(before.styles().without(style));
-    if (replacement.isPresent()) {
-      return changed;
-    }
+            .layers()
+            .filter(layer -> wasBase || Followers.followed(layer).contains(style))
+            .map(Layer::id)
+            .collect(Collectors.toSet());
+    Map<LayerId, Layer> were = before.layersOf(touched);
     KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(changed));
-    return changed.mapLayers(layer -> {
-      Layer was = before.layer(layer.id()).orElseThrow();
-      return was == layer ? layer : look.of(was, layer);
-    });
-  }
-
-  private Layer released(Layer layer) {
-    if (!dynamorph.model.reach.Followers.followed(layer).contains(style)) {
-      return layer;
-    }
-    return layer
-        .withFollows(replaced(layer.follows()))
-        .withStory(
-            layer
-                .story()
-                .mapParagraphs(paragraph ->
-                    paragraph
-                        .withFollows(paragraph.follows().flatMap(this::replaced))
-                        .mapSpans(span -> span.withFollows(replaced(span.follows())))));
-  }
-
-  private List<StyleId> replaced(List<StyleId> follows) {
-    return follows.stream()
-        .map(id -> replaced(id).orElse(null))
-        .filter(Objects::nonNull)
-        .distinct()
-        .toList();
+    Project kept = changed.mapLayers(touched, layer -> look.of(were.get(layer.id()), layer));
+    return Tidy.layers(kept, touched);
   }
 
   private Optional<StyleId> replaced(StyleId id) {

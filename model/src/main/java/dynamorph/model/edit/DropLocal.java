@@ -2,8 +2,11 @@ package dynamorph.model.edit;
 
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import java.util.EnumSet;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -11,14 +14,25 @@ import java.util.Set;
  * Takes local changes away, so that what is followed shows again.
  *
  * @param only the keys to drop, or empty for all
+ * @param facets the facets in which they are dropped
  */
-public record DropLocal(Target target, Optional<Set<PropertyKey<?>>> only) implements Edit {
+public record DropLocal(Target target, Optional<Set<PropertyKey<?>>> only, Set<Facet> facets)
+    implements Edit {
+  public DropLocal {
+    facets = Set.copyOf(facets);
+  }
+
   public static DropLocal all(Target target) {
-    return new DropLocal(target, Optional.empty());
+    return in(target, EnumSet.allOf(Facet.class));
+  }
+
+  /** Those of some facets. */
+  public static DropLocal in(Target target, Set<Facet> facets) {
+    return new DropLocal(target, Optional.empty(), facets);
   }
 
   public static DropLocal of(Target target, Set<PropertyKey<?>> keys) {
-    return new DropLocal(target, Optional.of(keys));
+    return new DropLocal(target, Optional.of(keys), EnumSet.allOf(Facet.class));
   }
 
   @Override
@@ -59,11 +73,19 @@ public record DropLocal(Target target, Optional<Set<PropertyKey<?>>> only) imple
   }
 
   private PropertySet kept(PropertySet local) {
-    return only.map(keys -> local.where(key -> !keys.contains(key))).orElse(PropertySet.EMPTY);
+    return local.where(key ->
+        !facets.contains(key.property().facet())
+            || only.filter(keys -> !keys.contains(key)).isPresent());
   }
 
   @Override
   public String label(Project before) {
-    return "Drop local changes of " + target.label();
+    String which =
+        facets.size() == 1
+            ? facets.iterator().next().label().toLowerCase(Locale.ROOT) + " "
+            : only.filter(keys -> keys.size() == 1)
+                .map(keys -> keys.iterator().next().label().toLowerCase(Locale.ROOT) + " ")
+                .orElse("");
+    return "Drop local " + which + "changes of " + target.label();
   }
 }

@@ -1,33 +1,39 @@
 package dynamorph.model.edit;
 
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.property.Facet;
+import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.TextRange;
 import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Lets the target follow a style. A paragraph style on whole layers goes to all their paragraphs, a
  * character style to all their spans; a text style on words is refused.
  *
- * @param onTop whether it is added over the styles that are followed, or takes their place
- * @param dropLocal whether local changes go
+ * @param manner what is left alone, and whether it goes on top
  */
-public record Follow(Target target, StyleId style, boolean onTop, boolean dropLocal)
-    implements Edit {
+public record Follow(Target target, StyleId style, Manner manner) implements Edit {
   public static Follow replacing(Target target, StyleId style) {
-    return new Follow(target, style, false, false);
+    return new Follow(target, style, Manner.PLAIN);
   }
 
   public static Follow onTop(Target target, StyleId style) {
-    return new Follow(target, style, true, false);
+    return new Follow(target, style, Manner.PLAIN.onTop(true));
   }
 
   public Follow droppingLocal() {
-    return new Follow(target, style, onTop, true);
+    return new Follow(target, style, manner.droppingLocal());
   }
 
   @Override
@@ -37,9 +43,26 @@ public record Follow(Target target, StyleId style, boolean onTop, boolean dropLo
             .styles()
             .find(style)
             .orElseThrow(() -> new EditRefused("The style is no longer in the project."));
-    Project dropped = dropLocal ? DropLocal.all(target).applyTo(before) : before;
-    Project changed = dropped.mapLayers(target.layers(), layer -> follow(layer, followed));
-    return Tidy.layers(changed, target.layers());
+    Project dropped =
+        manner.keepsAllLocal()
+            ? before
+            : DropLocal.in(target, EnumSet.complementOf(facetsKept())).applyTo(before);
+    Project changed = dropped.mapLayers(target.layers(), layer -> unmuted(follow(layer, followed)));
+    return Tidy.layers(
+        manner.leaves().isEmpty() ? changed : leftAlone(before, changed), target.layers());
+  }
+
+  private EnumSet<Facet> facetsKept() {
+    EnumSet<Facet> kept = EnumSet.noneOf(Facet.class);
+    kept.addAll(manner.keepsLocal());
+    return kept;
+  }
+
+  private Project leftAlone(Project before, Project changed) {
+    Cascade cascade = Cascade.of(before);
+    KeptLook look = new KeptLook(cascade, cascade.follow(changed), manner::leavesAlone);
+    Map<LayerId, Layer> were = before.layersOf(target.layers());
+    return changed.mapLayers(target.layers(), layer -> look.of(were.get(layer.id()), layer));
   }
 
   private Layer follow(Layer layer, Style followed) {
@@ -70,8 +93,19 @@ public record Follow(Target target, StyleId style, boolean onTop, boolean dropLo
     };
   }
 
+  /** What is put on counts; what is followed no more is not remembered as muted. */
+  private Layer unmuted(Layer layer) {
+    if (layer.muted().isEmpty()) {
+      return layer;
+    }
+    Set<StyleId> muted = new HashSet<>(layer.muted());
+    muted.retainAll(Followers.followed(layer));
+    muted.remove(style);
+    return layer.withMuted(muted);
+  }
+
   private List<StyleId> added(List<StyleId> follows) {
-    if (!onTop) {
+    if (!manner.onTop()) {
       return List.of(style);
     }
     List<StyleId> stacked = new ArrayList<>(follows);
@@ -83,7 +117,7 @@ public record Follow(Target target, StyleId style, boolean onTop, boolean dropLo
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    String verb = onTop ? "Add" : "Follow";
+    String verb = manner.onTop() ? "Add" : "Follow";
     return verb + " \"" + name + "\" on " + target.label();
   }
 }

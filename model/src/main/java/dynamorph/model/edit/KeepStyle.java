@@ -15,15 +15,19 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Keeps a look as a new style and lets its source follow it, without changing how the source looks:
+ * Keeps a look as a style and lets its source follow it, without changing how the source looks:
  * what the style leaves out stays with the styles followed before, or as local changes.
  *
  * @param source the texts or words that the look was taken from
+ * @param style a new one, or one that is there and becomes this; then all that follows it changes
  */
 public record KeepStyle(Target source, Style style) implements Edit {
   @Override
   public Project applyTo(Project before) {
-    Project added = new AddStyle(style, "Keep").applyTo(before);
+    Project added =
+        replaces(before)
+            ? new ChangeStyle(style).applyTo(before)
+            : new AddStyle(style, "Keep").applyTo(before);
     KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(added));
     Project changed = added;
     for (LayerId id : source.layers()) {
@@ -39,7 +43,10 @@ public record KeepStyle(Target source, Style style) implements Edit {
     Target one = source instanceof Target.Words ? source : new Target.Layers(List.of(before.id()));
     boolean onTop = style.level() != StyleLevel.PARAGRAPH;
     Layer now =
-        new Follow(one, style.id(), onTop, false).applyTo(project).layer(before.id()).orElseThrow();
+        new Follow(one, style.id(), Manner.PLAIN.onTop(onTop))
+            .applyTo(project)
+            .layer(before.id())
+            .orElseThrow();
     Layer kept = look.of(before, withoutCovered(project.styles(), now));
     return project.mapLayers(Set.of(before.id()), _ -> kept);
   }
@@ -75,8 +82,15 @@ public record KeepStyle(Target source, Style style) implements Edit {
     return keys;
   }
 
+  private boolean replaces(Project project) {
+    return project.styles().find(style.id()).isPresent();
+  }
+
   @Override
   public String label(Project before) {
+    if (replaces(before)) {
+      return "Give \"" + style.name() + "\" the look of " + source.label();
+    }
     return "Keep style \"" + style.name() + "\"";
   }
 }

@@ -9,15 +9,26 @@ import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
 
 /** Keeps the look of a layer, by local changes, when what it follows has changed. */
 final class KeptLook {
   private final Cascade before;
   private final Cascade after;
+  private final Predicate<PropertyKey<?>> kept;
 
   KeptLook(Cascade before, Cascade after) {
+    this(before, after, _ -> true);
+  }
+
+  /**
+   * @param kept which values are kept; the others are taken as they are now
+   */
+  KeptLook(Cascade before, Cascade after, Predicate<PropertyKey<?>> kept) {
     this.before = before;
     this.after = after;
+    this.kept = kept;
   }
 
   /**
@@ -76,22 +87,37 @@ final class KeptLook {
     return pieces;
   }
 
-  private static PropertySet restored(PropertySet local, PropertySet wanted, PropertySet actual) {
+  private PropertySet restored(PropertySet local, PropertySet wanted, PropertySet actual) {
     PropertySet restored = local;
     for (PropertyKey<?> key : wanted.keys()) {
-      if (!wanted.get(key).equals(actual.get(key))) {
-        restored = restored.withFrom(wanted, key);
+      if (kept.test(key)) {
+        restored = restored(restored, key, wanted, actual);
       }
     }
     for (PropertyKey<?> key : actual.keys()) {
-      if (!wanted.has(key)) {
+      if (!wanted.has(key) && kept.test(key)) {
         restored = takenBack(restored, key);
       }
     }
     return restored;
   }
 
-  private static <T> PropertySet takenBack(PropertySet local, PropertyKey<T> key) {
+  /** A colour by a swatch is kept as it was even if the swatch has changed. */
+  private <T> PropertySet restored(
+      PropertySet local, PropertyKey<T> key, PropertySet wanted, PropertySet actual) {
+    T was = wanted.get(key).orElseThrow();
+    if (!actual.get(key).equals(Optional.of(was))) {
+      return local.with(key, repainted(was) ? Recoloured.literal(was, before::colour) : was);
+    }
+    return repainted(was) ? local.with(key, Recoloured.literal(was, before::colour)) : local;
+  }
+
+  private boolean repainted(Object value) {
+    return !Recoloured.literal(value, before::colour)
+        .equals(Recoloured.literal(value, after::colour));
+  }
+
+  static <T> PropertySet takenBack(PropertySet local, PropertyKey<T> key) {
     if (key.property().equals(Properties.COAT_KIND)) {
       return local.with(Properties.COAT_REMOVED.at(key.address()), true);
     }

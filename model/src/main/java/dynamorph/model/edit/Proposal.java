@@ -63,10 +63,9 @@ public record Proposal(
   private static Proposal ofLayer(Project project, Layer layer) {
     Cascade cascade = Cascade.of(project);
     PropertySet values = cascade.values(layer);
-    PropertySet without =
-        cascade.values(layer.withLocal(PropertySet.EMPTY).withFollows(last(layer.follows())));
-    return propose(
-        project, StyleLevel.TEXT, values, layer.local(), without, last(layer.follows()), layer);
+    List<StyleId> followed = last(layer.counting(layer.follows()));
+    PropertySet without = cascade.values(layer.withLocal(PropertySet.EMPTY).withFollows(followed));
+    return propose(project, StyleLevel.TEXT, values, layer.local(), without, followed, layer);
   }
 
   private static Proposal ofParagraph(Project project, Layer layer, int index) {

@@ -76,15 +76,16 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
     }
 
     void collect(Layer layer) {
-      last(layer.follows())
+      last(layer.counting(layer.follows()))
           .ifPresent(style -> collect(style, layer.local(), cascade.values(layer)));
       for (Paragraph paragraph : layer.story().paragraphs()) {
         paragraph
             .follows()
+            .filter(style -> !layer.muted().contains(style))
             .ifPresent(
                 style -> collect(style, paragraph.local(), cascade.values(layer, paragraph)));
         for (Span span : paragraph.spans()) {
-          last(span.follows())
+          last(layer.counting(span.follows()))
               .ifPresent(
                   style -> collect(style, span.local(), cascade.values(layer, paragraph, span)));
         }
@@ -154,11 +155,15 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
       for (Paragraph paragraph : layer.story().paragraphs()) {
         paragraphs.add(
             paragraph
-                .withLocal(left(paragraph.follows(), paragraph.local()))
-                .mapSpans(span -> span.withLocal(left(last(span.follows()), span.local()))));
+                .withLocal(
+                    left(
+                        paragraph.follows().filter(style -> !layer.muted().contains(style)),
+                        paragraph.local()))
+                .mapSpans(span ->
+                    span.withLocal(left(last(layer.counting(span.follows())), span.local()))));
       }
       return layer
-          .withLocal(left(last(layer.follows()), layer.local()))
+          .withLocal(left(last(layer.counting(layer.follows())), layer.local()))
           .withStory(new dynamorph.model.text.Story(paragraphs));
     }
 

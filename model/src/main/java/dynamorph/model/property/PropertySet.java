@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /** A sparse, immutable set of values by key, in registry order. What is not set is left open. */
 public final class PropertySet {
@@ -66,6 +67,23 @@ public final class PropertySet {
     TreeMap<PropertyKey<?>, Object> merged = new TreeMap<>(values);
     merged.putAll(nearer.values);
     return new PropertySet(merged);
+  }
+
+  /**
+   * With every value changed; itself if none changes.
+   *
+   * @param change gives a value of the same type
+   */
+  public PropertySet mapValues(UnaryOperator<Object> change) {
+    TreeMap<PropertyKey<?>, Object> changed = null;
+    for (Map.Entry<PropertyKey<?>, Object> entry : values.entrySet()) {
+      Object after = change.apply(entry.getValue());
+      if (!after.equals(entry.getValue())) {
+        changed = changed == null ? new TreeMap<>(values) : changed;
+        changed.put(entry.getKey(), after);
+      }
+    }
+    return changed == null ? this : new PropertySet(changed);
   }
 
   public SortedSet<PropertyKey<?>> keys() {

@@ -1,42 +1,129 @@
 package dynamorph.model.reach;
 
+import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
-import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import org.pcollections.PVector;
 
-/** Who follows which style, counted once for a whole project. */
+/**
+ * Who follows which style, counted once for a whole project. What is known of an artboard is used
+ * again as long as its layers stay, so that after an edit only the changed artboards are counted.
+ */
 public final class Followers {
   /** The following of one layer. */
   public record Follower(Layer layer, int localChanges) {}
 
-  private final Map<StyleId, List<Follower>> direct = new HashMap<>();
-  private final List<Follower> all = new ArrayList<>();
-  private final Project project;
+  /**
+   * How many layers a style has an effect on.
+   *
+   * @param direct those that follow it themselves
+   * @param all those that follow it or one based on it, and all plain text for a base style
+   * @param deviating those of the direct ones that have local changes
+   */
+  public record Count(int direct, int all, int deviating) {
+    static final Count NONE = new Count(0, 0, 0);
+  }
 
-  private Followers(Project project) {
+  private final Project project;
+  private final Map<PVector<Layer>, Board> boards;
+  private final Map<StyleId, Count> counts;
+
+  private Followers(Project project, Map<PVector<Layer>, Board> known) {
     this.project = project;
-    project
-        .layers()
-        .forEach(layer -> {
-          Follower follower = new Follower(layer, LocalChanges.count(layer));
-          all.add(follower);
-          followed(layer)
-              .forEach(id -> direct.computeIfAbsent(id, _ -> new ArrayList<>()).add(follower));
-        });
+    this.boards = new IdentityHashMap<>();
+    for (Artboard artboard : project.artboards()) {
+      Board board = known.get(artboard.layers());
+      boards.put(artboard.layers(), board == null ? new Board(artboard.layers()) : board);
+    }
+    this.counts = counted();
   }
 
   public static Followers of(Project project) {
-    return new Followers(project);
+    return new Followers(project, Map.of());
+  }
+
+  /** The same for a project that came out of this one. */
+  public Followers follow(Project changed) {
+    return changed == project ? this : new Followers(changed, boards);
+  }
+
+  /** The layers of one artboard by what they follow. */
+  private static final class Board {
+    private final List<Follower> all = new ArrayList<>();
+    private final Map<StyleId, BitSet> direct = new HashMap<>();
+    private final Map<Set<StyleId>, int[]> groups = new HashMap<>();
+
+    Board(PVector<Layer> layers) {
+      Map<List<StyleId>, Set<StyleId>> known = new HashMap<>();
+      for (Layer layer : layers) {
+        int local = LocalChanges.count(layer);
+        Set<StyleId> followed =
+            isPlainInside(layer)
+                ? known.computeIfAbsent(layer.follows(), Set::copyOf)
+                : followed(layer);
+        for (StyleId id : followed) {
+          direct.computeIfAbsent(id, _ -> new BitSet()).set(all.size());
+        }
+        int[] group = groups.computeIfAbsent(followed, _ -> new int[2]);
+        group[0]++;
+        group[1] += local > 0 ? 1 : 0;
+        all.add(new Follower(layer, local));
+      }
+    }
+  }
+
+  /** Whether nothing inside the layer follows a style of its own. */
+  private static boolean isPlainInside(Layer layer) {
+    for (Paragraph paragraph : layer.story().paragraphs()) {
+      if (paragraph.follows().isPresent()) {
+        return false;
+      }
+      for (Span span : paragraph.spans()) {
+        if (!span.follows().isEmpty()) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  private Map<StyleId, Count> counted() {
+    Map<StyleId, int[]> sums = new HashMap<>();
+    for (Artboard artboard : project.artboards()) {
+      Optional<StyleId> base = project.baseOf(artboard);
+      Board board = boards.get(artboard.layers());
+      board.groups.forEach((followed, group) -> {
+        Set<StyleId> reached = new HashSet<>();
+        followed.forEach(id -> addChain(reached, id));
+        base.ifPresent(id -> addChain(reached, id));
+        reached.forEach(id -> sums.computeIfAbsent(id, _ -> new int[3])[1] += group[0]);
+        for (StyleId id : followed) {
+          int[] sum = sums.computeIfAbsent(id, _ -> new int[3]);
+          sum[0] += group[0];
+          sum[2] += group[1];
+        }
+      });
+    }
+    Map<StyleId, Count> counted = new HashMap<>();
+    sums.forEach((id, sum) -> counted.put(id, new Count(sum[0], sum[1], sum[2])));
+    return counted;
+  }
+
+  private void addChain(Set<StyleId> reached, StyleId id) {
+    project.styles().chain(id).forEach(style -> reached.add(style.id()));
   }
 
   /** The styles that anything in the layer follows itself. */
@@ -51,30 +138,57 @@ public final class Followers {
     return followed;
   }
 
-  /** The layers that follow the style itself. */
+  /** How many layers the style has an effect on. */
+  public Count count(StyleId style) {
+    return counts.getOrDefault(style, Count.NONE);
+  }
+
+  /** The layers that follow the style itself, in project order. */
   public List<Follower> direct(StyleId style) {
-    return direct.getOrDefault(style, List.of());
+    return collected(Set.of(style), false);
   }
 
   /**
-   * The layers that follow the style or one based on it, in project order; all of them for the base
-   * style.
+   * The layers that follow the style or one based on it, in project order; all plain text for a
+   * base style.
    */
   public List<Follower> of(StyleId style) {
-    Set<StyleId> family = project.styles().family(style);
-    if (project.baseStyle().filter(family::contains).isPresent()) {
-      return all;
+    return collected(project.styles().family(style), true);
+  }
+
+  private List<Follower> collected(Set<StyleId> family, boolean plainText) {
+    List<Follower> found = new ArrayList<>();
+    for (Artboard artboard : project.artboards()) {
+      Board board = boards.get(artboard.layers());
+      if (plainText && project.baseOf(artboard).filter(family::contains).isPresent()) {
+        found.addAll(board.all);
+      } else {
+        BitSet following = new BitSet();
+        for (StyleId id : family) {
+          BitSet direct = board.direct.get(id);
+          if (direct != null) {
+            following.or(direct);
+          }
+        }
+        following.stream().mapToObj(board.all::get).forEach(found::add);
+      }
     }
-    Set<LayerId> ids = new HashSet<>();
-    family.forEach(id -> direct(id).forEach(follower -> ids.add(follower.layer().id())));
-    return all.stream().filter(follower -> ids.contains(follower.layer().id())).toList();
+    return found;
   }
 
   /** The styles that nothing follows and nothing is based on. */
   public List<Style> unused() {
+    Set<StyleId> bases = new HashSet<>();
+    project.styles().stream().flatMap(style -> style.basedOn().stream()).forEach(bases::add);
     return project.styles().stream()
-        .filter(style -> of(style.id()).isEmpty())
-        .filter(style -> project.styles().derivedFrom(style.id()).findAny().isEmpty())
+        .filter(style -> count(style.id()).all() == 0 && !bases.contains(style.id()))
+        .filter(style -> !isBase(style.id()))
         .toList();
+  }
+
+  private boolean isBase(StyleId id) {
+    return project.baseStyle().filter(id::equals).isPresent()
+        || project.artboards().stream()
+            .anyMatch(board -> board.baseStyle().filter(id::equals).isPresent());
   }
 }

@@ -40,8 +40,26 @@ public final class LocalChanges {
     return changes;
   }
 
+  /** How many there are; most layers have none. */
   public static int count(Layer layer) {
-    return of(layer).size();
+    return isNone(layer) ? 0 : of(layer).size();
+  }
+
+  private static boolean isNone(Layer layer) {
+    if (!layer.local().isEmpty()) {
+      return false;
+    }
+    for (Paragraph paragraph : layer.story().paragraphs()) {
+      if (!paragraph.local().isEmpty()) {
+        return false;
+      }
+      for (Span span : paragraph.spans()) {
+        if (!span.local().isEmpty()) {
+          return false;
+        }
+      }
+    }
+    return true;
   }
 
   private static void collect(

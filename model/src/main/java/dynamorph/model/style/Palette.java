@@ -42,4 +42,8 @@ public record Palette(List<Swatch> swatches) {
     }
     return new Palette(changed);
   }
+
+  public Palette without(String id) {
+    return new Palette(swatches.stream().filter(swatch -> !swatch.id().equals(id)).toList());
+  }
 }

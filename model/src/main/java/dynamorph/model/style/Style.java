@@ -10,6 +10,8 @@ import java.util.Optional;
  * @param group path of the group it stands in, parts separated by {@code /}; empty for none
  * @param basedOn the style that fills in what this one leaves open
  * @param sample words that its specimen shows when no text of the project does
+ * @param label a colour that people sort it by, if any
+ * @param note what people wrote down about it
  */
 public record Style(
     StyleId id,
@@ -18,7 +20,9 @@ public record Style(
     StyleLevel level,
     Optional<StyleId> basedOn,
     PropertySet properties,
-    String sample) {
+    String sample,
+    Optional<ColourLabel> label,
+    String note) {
   public Style {
     Objects.requireNonNull(id, "id");
     name = name.strip();
@@ -30,6 +34,20 @@ public record Style(
     Objects.requireNonNull(basedOn, "basedOn");
     Objects.requireNonNull(properties, "properties");
     Objects.requireNonNull(sample, "sample");
+    Objects.requireNonNull(label, "label");
+    Objects.requireNonNull(note, "note");
+  }
+
+  /** A style without label and note. */
+  public Style(
+      StyleId id,
+      String name,
+      String group,
+      StyleLevel level,
+      Optional<StyleId> basedOn,
+      PropertySet properties,
+      String sample) {
+    this(id, name, group, level, basedOn, properties, sample, Optional.empty(), "");
   }
 
   public static Style text(String id, String name, String group) {
@@ -38,22 +56,38 @@ public record Style(
   }
 
   public Style withName(String changed) {
-    return new Style(id, changed, group, level, basedOn, properties, sample);
+    return new Style(id, changed, group, level, basedOn, properties, sample, label, note);
   }
 
   public Style withGroup(String changed) {
-    return new Style(id, name, changed, level, basedOn, properties, sample);
+    return new Style(id, name, changed, level, basedOn, properties, sample, label, note);
   }
 
   public Style withLevel(StyleLevel changed) {
-    return new Style(id, name, group, changed, basedOn, properties, sample);
+    return new Style(id, name, group, changed, basedOn, properties, sample, label, note);
   }
 
   public Style withBasedOn(Optional<StyleId> changed) {
-    return new Style(id, name, group, level, changed, properties, sample);
+    return new Style(id, name, group, level, changed, properties, sample, label, note);
   }
 
   public Style withProperties(PropertySet changed) {
-    return new Style(id, name, group, level, basedOn, changed, sample);
+    return new Style(id, name, group, level, basedOn, changed, sample, label, note);
+  }
+
+  public Style withSample(String changed) {
+    return new Style(id, name, group, level, basedOn, properties, changed, label, note);
+  }
+
+  public Style withLabel(Optional<ColourLabel> changed) {
+    return new Style(id, name, group, level, basedOn, properties, sample, changed, note);
+  }
+
+  public Style withNote(String changed) {
+    return new Style(id, name, group, level, basedOn, properties, sample, label, changed);
+  }
+
+  public Style withId(StyleId changed) {
+    return new Style(changed, name, group, level, basedOn, properties, sample, label, note);
   }
 }

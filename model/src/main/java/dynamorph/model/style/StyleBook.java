@@ -2,12 +2,13 @@ package dynamorph.model.style;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.pcollections.HashTreePMap;
 import org.pcollections.PMap;
@@ -97,15 +98,19 @@ public final class StyleBook {
 
   /** The style and everything based on it, however far. */
   public Set<StyleId> family(StyleId id) {
-    Set<StyleId> family = new HashSet<>(Set.of(id));
-    boolean grew = true;
-    while (grew) {
-      grew =
-          family.addAll(
-              stream()
-                  .filter(style -> style.basedOn().filter(family::contains).isPresent())
-                  .map(Style::id)
-                  .collect(Collectors.toSet()));
+    Map<StyleId, List<StyleId>> derived = new HashMap<>();
+    for (StyleId other : order) {
+      byId.get(other)
+          .basedOn()
+          .ifPresent(base -> derived.computeIfAbsent(base, _ -> new ArrayList<>()).add(other));
+    }
+    Set<StyleId> family = new HashSet<>();
+    List<StyleId> open = new ArrayList<>(List.of(id));
+    while (!open.isEmpty()) {
+      StyleId next = open.removeLast();
+      if (family.add(next)) {
+        open.addAll(derived.getOrDefault(next, List.of()));
+      }
     }
     return family;
   }
@@ -127,6 +132,15 @@ public final class StyleBook {
       changed = changed.with(derived.withBasedOn(gone.basedOn()));
     }
     return changed;
+  }
+
+  /** With styles moved to stand before another, or at the end, in the order given. */
+  public StyleBook moved(List<StyleId> ids, Optional<StyleId> before) {
+    List<StyleId> changed = new ArrayList<>(order);
+    changed.removeAll(ids);
+    int at = before.map(changed::indexOf).filter(index -> index >= 0).orElse(changed.size());
+    changed.addAll(at, ids.stream().filter(byId::containsKey).toList());
+    return changed.equals(order) ? this : new StyleBook(TreePVector.from(changed), byId);
   }
 
   /** With one style changed. */

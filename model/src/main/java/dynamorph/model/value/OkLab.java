@@ -37,6 +37,22 @@ public final class OkLab {
     };
   }
 
+  /** How far apart two colours look, 0 for the same and about 1 for black and white. */
+  public static double distance(Rgba one, Rgba other) {
+    double[] first = of(one);
+    double[] second = of(other);
+    double alpha = (one.alpha() - other.alpha()) / 255.0;
+    return Math.sqrt(
+        square(first[0] - second[0])
+            + square(first[1] - second[1])
+            + square(first[2] - second[2])
+            + square(alpha));
+  }
+
+  private static double square(double number) {
+    return number * number;
+  }
+
   /** Lightness 0 to 1, chroma from 0, hue 0 to 360 degrees. */
   public static double[] lch(Rgba colour) {
     double[] lab = of(colour);

@@ -113,8 +113,7 @@ class FigureEditsTest {
   @Test
   void aShapeFollowsStylesMovesAndIsDeletedLikeAText() {
     Project followed =
-        new Follow(new Target.Layers(List.of(TEXT, SHAPE)), look.id(), false, false)
-            .applyTo(project);
+        Follow.replacing(new Target.Layers(List.of(TEXT, SHAPE)), look.id()).applyTo(project);
     Cascade cascade = Cascade.of(followed);
     assertThat(cascade.resolve(layer(followed, SHAPE)).finish())
         .as("a button and its label share one finish")

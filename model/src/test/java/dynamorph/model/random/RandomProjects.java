@@ -4,14 +4,18 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.edit.Manner;
 import dynamorph.model.edit.Target;
 import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Address;
+import dynamorph.model.property.Aspect;
+import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.property.ValueType;
+import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -29,9 +33,13 @@ import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.stream.Collectors;
 import org.pcollections.TreePVector;
 
 /**
@@ -94,13 +102,7 @@ public final class RandomProjects {
                     random.nextBoolean() ? List.of("Halm", "Oostvoort") : List.of()))
             .withPalette(new Palette(swatches))
             .withStyles(StyleBook.of(styles))
-            .withBaseStyle(
-                random.nextBoolean()
-                    ? styles.stream()
-                        .filter(style -> style.level() == StyleLevel.TEXT)
-                        .map(Style::id)
-                        .findFirst()
-                    : Optional.empty());
+            .withBaseStyle(random.nextBoolean() ? textStyle(styles) : Optional.empty());
     List<Artboard> boards = new ArrayList<>();
     for (int board = 0; board < 2; board++) {
       List<Layer> layers = new ArrayList<>();
@@ -112,9 +114,15 @@ public final class RandomProjects {
           Artboard.empty("b" + board, "Board " + board, 300, 200, LengthUnit.MILLIMETRE)
               .withBackground(Colour.swatch("s" + board))
               .withOrigin(board * 900, 0)
+              .withBaseStyle(random.nextInt(3) == 0 ? textStyle(styles) : Optional.empty())
               .withLayers(layers));
     }
     return project.withArtboards(TreePVector.from(boards));
+  }
+
+  private Optional<StyleId> textStyle(List<Style> styles) {
+    return Optional.of(
+        pick(styles.stream().filter(style -> style.level() == StyleLevel.TEXT).toList()).id());
   }
 
   /**
@@ -136,7 +144,9 @@ public final class RandomProjects {
         level,
         base,
         values(random.nextInt(6), level.level()),
-        "");
+        "",
+        random.nextBoolean() ? Optional.empty() : Optional.of(pick(List.of(ColourLabel.values()))),
+        random.nextBoolean() ? "" : "A note");
   }
 
   private Layer layer(String id, List<Style> styles) {
@@ -145,8 +155,7 @@ public final class RandomProjects {
       paragraphs.add(paragraph(styles));
     }
     PropertySet placement =
-        values(4, Level.LAYER)
-            .where(key -> key.property().facet() == dynamorph.model.property.Facet.PLACEMENT);
+        values(4, Level.LAYER).where(key -> key.property().facet() == Facet.PLACEMENT);
     return new Layer(
         Layer.of(id, id, "").id(),
         "Layer " + id,
@@ -154,7 +163,8 @@ public final class RandomProjects {
         Optional.empty(),
         placement,
         follows(styles, StyleLevel.TEXT),
-        random.nextBoolean() ? PropertySet.EMPTY : values(3, Level.LAYER));
+        random.nextBoolean() ? PropertySet.EMPTY : values(3, Level.LAYER),
+        random.nextInt(4) == 0 ? Set.of(pick(styles).id()) : Set.of());
   }
 
   private static final List<Figure> FIGURES =
@@ -283,6 +293,17 @@ public final class RandomProjects {
     int length = layer.story().length();
     return new Target.Words(
         layer.id(), TextRange.between(random.nextInt(length + 1), random.nextInt(length + 1)));
+  }
+
+  /** Some manner of following. */
+  public Manner manner() {
+    Set<Aspect> leaves =
+        Arrays.stream(Aspect.values()).filter(_ -> number(3) == 0).collect(Collectors.toSet());
+    Set<Facet> kept =
+        chance()
+            ? EnumSet.allOf(Facet.class)
+            : Arrays.stream(Facet.values()).filter(_ -> chance()).collect(Collectors.toSet());
+    return new Manner(chance(), leaves, kept);
   }
 
   public int number(int bound) {

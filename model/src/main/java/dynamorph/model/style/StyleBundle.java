@@ -1,0 +1,68 @@
+package dynamorph.model.style;
+
+import dynamorph.model.Asset;
+import dynamorph.model.Project;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.GradientStops;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Styles that go from one project to another, with what they need: those they are based on, the
+ * swatches they paint with, the images of their patterns.
+ *
+ * @param styles bases before what is based on them
+ */
+public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset> assets) {
+  public StyleBundle {
+    styles = List.copyOf(styles);
+    swatches = List.copyOf(swatches);
+    assets = List.copyOf(assets);
+  }
+
+  /**
+   * What these styles need to look the same elsewhere.
+   *
+   * @param loose further values that come along, such as local changes of copied texts
+   */
+  public static StyleBundle of(
+      Project project, Collection<StyleId> wanted, Collection<PropertySet> loose) {
+    Set<Style> styles = new LinkedHashSet<>();
+    for (StyleId id : wanted) {
+      styles.addAll(project.styles().chain(id).reversed());
+    }
+    Set<String> swatches = new LinkedHashSet<>();
+    Set<String> images = new LinkedHashSet<>();
+    styles.forEach(style -> collect(style.properties(), swatches, images));
+    loose.forEach(values -> collect(values, swatches, images));
+    return new StyleBundle(
+        List.copyOf(styles),
+        project.palette().swatches().stream()
+            .filter(swatch -> swatches.contains(swatch.id()))
+            .toList(),
+        project.assets().stream()
+            .filter(asset -> asset.isImage() && images.contains(asset.shortName()))
+            .toList());
+  }
+
+  private static void collect(PropertySet values, Set<String> swatches, Set<String> images) {
+    for (PropertyKey<?> key : values.keys()) {
+      Object value = values.get(key).orElseThrow();
+      switch (value) {
+        case Colour.SwatchReference(String swatch) -> swatches.add(swatch);
+        case GradientStops gradient ->
+            gradient.stops().stream()
+                .map(GradientStops.Stop::colour)
+                .filter(Colour.SwatchReference.class::isInstance)
+                .forEach(colour -> swatches.add(((Colour.SwatchReference) colour).swatch()));
+        case String name when key.property().equals(Properties.TILE_IMAGE) -> images.add(name);
+        default -> {}
+      }
+    }
+  }
+}
