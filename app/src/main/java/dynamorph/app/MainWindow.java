@@ -309,7 +309,7 @@ public final class MainWindow {
     actions.add("Styles", "Ready-made finishes\u2026", "F10", ready::open);
     actions.add("Styles", "Go to the styles", "Shortcut+L", styles::focusFirst);
     actions.add("Styles", "Commit the style", "Shortcut+ENTER", onDesk, this::commitDesk);
-    actions.add("Styles", "Discard the style", "", onDesk, workspace::discardDesk);
+    actions.add("Styles", "Discard the style", "", onDesk, workspace::discardPending);
     new TextActions(this, workspace).list(actions, any);
     actions.add("View", "Show all artboards", "Shortcut+DIGIT0", stage::fitAll);
     actions.add("View", "Show the selection", "Shortcut+DIGIT2", stage::fitSelection);
@@ -346,7 +346,7 @@ public final class MainWindow {
   /** Takes what is being typed in a field along. */
   private void commitDesk() {
     stage.requestFocus();
-    workspace.commitDesk();
+    workspace.commitPending();
   }
 
   private void keyPressed(KeyEvent event) {
@@ -357,7 +357,7 @@ public final class MainWindow {
     boolean editingText = workspace.selection().cursor().isPresent() && stage.isFocused();
     boolean desk = workspace.deskProperty().get().isPresent();
     if (event.getCode() == KeyCode.ESCAPE && desk && !typing) {
-      workspace.discardDesk();
+      workspace.discardPending();
       event.consume();
     } else if (event.getCode() == KeyCode.B && desk && !typing && !event.isShortcutDown()) {
       workspace.beforeShownProperty().set(true);

@@ -3,6 +3,7 @@ package dynamorph.cli;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Follow;
+import dynamorph.model.edit.Manner;
 import dynamorph.model.edit.Target;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -55,9 +56,12 @@ final class ApplyCommand implements Callable<Integer> {
     LinkedHashSet<LayerId> layers = new LinkedHashSet<>();
     layerNames.forEach(
         name -> Choosing.layers(project, name).forEach(layer -> layers.add(layer.id())));
+    Manner manner = Manner.PLAIN.onTop(onTop);
     file.edit(
         new Follow(
-            new Target.Layers(layers), Choosing.style(project, styleName).id(), onTop, dropLocal),
+            new Target.Layers(layers),
+            Choosing.style(project, styleName).id(),
+            dropLocal ? manner.droppingLocal() : manner),
         output);
     return 0;
   }

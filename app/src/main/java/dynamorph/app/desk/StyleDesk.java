@@ -74,10 +74,10 @@ public final class StyleDesk extends VBox {
     commit.getStyleClass().add("commit");
     commit.setId("commit");
     commit.setTooltip(new Tooltip("Commit: change it everywhere  Ctrl+Enter"));
-    commit.setOnAction(_ -> workspace.commitDesk());
+    commit.setOnAction(_ -> workspace.commitPending());
     discard.setId("discard");
     discard.setTooltip(new Tooltip("Discard: leave the style as it was  Esc"));
-    discard.setOnAction(_ -> workspace.discardDesk());
+    discard.setOnAction(_ -> workspace.discardPending());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     Label before = new Label("hold B: before");

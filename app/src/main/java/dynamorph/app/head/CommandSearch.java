@@ -137,7 +137,9 @@ public final class CommandSearch extends TextField {
       if (selected) {
         all.add(
             new Result(
-                "Follow " + style.name(), "style", () -> workspace.follow(style.id(), false)));
+                "Follow " + style.name(),
+                "style",
+                () -> workspace.following().put(style.id(), false, false)));
       }
       all.add(
           new Result("Edit style " + style.name(), "style", () -> workspace.openDesk(style.id())));

@@ -1,15 +1,21 @@
 package dynamorph.app.head;
 
 import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Notice.Offer;
+import dynamorph.app.workspace.Notice.Tick;
 import dynamorph.app.workspace.Workspace;
+import java.util.List;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
@@ -25,7 +31,7 @@ public final class NoticeBar extends HBox {
   private static final Duration SHOWN = Duration.seconds(7);
 
   private final Label text = new Label();
-  private final Hyperlink offer = new Hyperlink();
+  private final HBox offers = new HBox(10);
   private final PauseTransition leave = new PauseTransition(SHOWN);
 
   public NoticeBar(Workspace workspace) {
@@ -37,12 +43,13 @@ public final class NoticeBar extends HBox {
     setAccessibleRole(AccessibleRole.TEXT);
     text.setWrapText(true);
     text.setMaxWidth(460);
-    offer.setMinWidth(Region.USE_PREF_SIZE);
+    offers.setAlignment(Pos.CENTER_LEFT);
+    offers.setMinWidth(Region.USE_PREF_SIZE);
     Button close = new Button("", new FontIcon(Feather.X));
     close.getStyleClass().add("icon-button");
     close.setAccessibleText("Close");
     close.setOnAction(_ -> workspace.clearNotice());
-    getChildren().addAll(text, offer, close);
+    getChildren().addAll(text, offers, close);
     leave.setOnFinished(_ -> workspace.clearNotice());
     workspace.noticeProperty().addListener((_, _, notice) -> show(notice));
     show(workspace.noticeProperty().get());
@@ -55,17 +62,34 @@ public final class NoticeBar extends HBox {
       text.setText(told.text());
       setAccessibleText(told.text());
       pseudoClassStateChanged(PROBLEM, told.problem());
-      offer.setVisible(told.action().isPresent());
-      offer.setManaged(told.action().isPresent());
-      told.action()
-          .ifPresent(action -> {
-            offer.setText(action.label());
-            offer.setVisited(false);
-            offer.setOnAction(_ -> action.run().run());
-          });
+      offers.getChildren().setAll(told.offers().stream().map(NoticeBar::button).toList());
+      offers.setManaged(!told.offers().isEmpty());
       if (!told.problem()) {
         leave.playFromStart();
       }
     });
+  }
+
+  private static Node button(Offer offer) {
+    return switch (offer) {
+      case Offer.Press(String label, Runnable run) -> {
+        Hyperlink link = new Hyperlink(label);
+        link.setMinWidth(Region.USE_PREF_SIZE);
+        link.setOnAction(_ -> run.run());
+        yield link;
+      }
+      case Offer.Ticks(String label, List<Tick> ticks) -> {
+        MenuButton menu = new MenuButton(label);
+        menu.setMinWidth(Region.USE_PREF_SIZE);
+        menu.getStyleClass().add("quiet-menu");
+        for (Tick tick : ticks) {
+          CheckMenuItem item = new CheckMenuItem(tick.label());
+          item.setSelected(tick.on());
+          item.setOnAction(_ -> tick.flip().run());
+          menu.getItems().add(item);
+        }
+        yield menu;
+      }
+    };
   }
 }

@@ -229,7 +229,7 @@ public final class Inspector extends VBox {
       Menu group =
           groups.computeIfAbsent(style.group().isEmpty() ? "Base" : style.group(), Menu::new);
       MenuItem item = new MenuItem(style.name());
-      item.setOnAction(_ -> workspace.follow(style.id(), true));
+      item.setOnAction(_ -> workspace.following().put(style.id(), true, false));
       group.getItems().add(item);
     }
     add.getItems().addAll(groups.values().stream().filter(Objects::nonNull).toList());

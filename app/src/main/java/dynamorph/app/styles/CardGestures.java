@@ -161,7 +161,7 @@ public final class CardGestures {
       workspace.tell(
           Notice.info("Select texts first and press the style again, or drag it onto a text."));
     } else {
-      workspace.follow(id, onTop);
+      workspace.following().put(id, onTop, false);
     }
   }
 
@@ -199,7 +199,8 @@ public final class CardGestures {
     workspace.endPreview();
     over = Optional.empty();
     layerAt(new Point2D(event.getSceneX(), event.getSceneY()))
-        .ifPresent(layer -> workspace.follow(targetOf(layer), id, event.isAltDown()));
+        .ifPresent(layer ->
+            workspace.following().put(targetOf(layer), id, event.isAltDown(), event.isShiftDown()));
   }
 
   /** Dropped on one of several selected texts, a style goes to all of them. */
@@ -269,8 +270,12 @@ public final class CardGestures {
     boolean none = workspace.selection().isEmpty();
     menu.getItems()
         .addAll(
-            item("Follow on the selection", none, () -> workspace.follow(id, false)),
-            item("Add on top of what is followed", none, () -> workspace.follow(id, true)),
+            item(
+                "Follow on the selection", none, () -> workspace.following().put(id, false, false)),
+            item(
+                "Add on top of what is followed",
+                none,
+                () -> workspace.following().put(id, true, false)),
             item("Select followers", false, () -> selectFollowers(id)),
             new SeparatorMenuItem(),
             item("Edit style", false, () -> workspace.openDesk(id)),

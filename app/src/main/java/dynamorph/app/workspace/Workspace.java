@@ -6,18 +6,17 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
-import dynamorph.model.edit.Follow;
 import dynamorph.model.edit.History;
-import dynamorph.model.edit.Target;
+import dynamorph.model.edit.HoldBack;
 import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.reach.Followers;
-import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiConsumer;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -62,13 +61,22 @@ public final class Workspace {
   private final BooleanProperty keeping = new SimpleBooleanProperty(false);
   private final BooleanProperty beforeShown = new SimpleBooleanProperty(false);
   private Optional<Edit> preview = Optional.empty();
-  private boolean dropsLocal;
+  private final Following following = new Following(this);
+  private final ReadOnlyObjectWrapper<Optional<Review>> review =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ObjectProperty<Set<LayerId>> heldBack = new SimpleObjectProperty<>(Set.of());
+  private final ObjectProperty<HeldAs> heldAs = new SimpleObjectProperty<>(HeldAs.LOCAL);
+  private final ObjectProperty<Optional<Sampling>> sampling =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final BooleanProperty reachOpen = new SimpleBooleanProperty();
 
   public Workspace(IdSource ids, Project project) {
     this.ids = ids;
     this.history = new ReadOnlyObjectWrapper<>(History.unsaved(project));
     this.shown = new ReadOnlyObjectWrapper<>(project);
     beforeShown.addListener((_, _, _) -> showAgain());
+    heldBack.addListener((_, _, _) -> showAgain());
+    heldAs.addListener((_, _, _) -> showAgain());
     soloCoat.addListener((_, _, _) -> showAgain());
     desk.addListener((_, before, now) -> {
       // whose gradient it was is not shown any more
@@ -197,14 +205,40 @@ public final class Workspace {
     return beforeShown;
   }
 
+  /** What is about to be done and is being looked at first. */
+  public ReadOnlyObjectProperty<Optional<Review>> reviewProperty() {
+    return review.getReadOnlyProperty();
+  }
+
+  /** Texts that a pending change leaves alone. */
+  public ObjectProperty<Set<LayerId>> heldBackProperty() {
+    return heldBack;
+  }
+
+  /** How those keep their look. */
+  public ObjectProperty<HeldAs> heldAsProperty() {
+    return heldAs;
+  }
+
+  /** What the sampler holds. */
+  public ObjectProperty<Optional<Sampling>> samplingProperty() {
+    return sampling;
+  }
+
+  /** Whether everything that a style or a change reaches is shown at large. */
+  public BooleanProperty reachOpenProperty() {
+    return reachOpen;
+  }
+
   // --- opening
   // ---------------------------------------------------------------------------------------------------
 
   /** Shows another project. */
   public void open(Project project, Optional<Path> from) {
     preview = Optional.empty();
-    desk.set(Optional.empty());
+    closePending();
     keeping.set(false);
+    reachOpen.set(false);
     pickedStyle.set(Optional.empty());
     selection.set(Selection.NONE);
     publish(from.isPresent() ? History.opened(project) : History.unsaved(project));
@@ -235,12 +269,8 @@ public final class Workspace {
    * @param gesture equal for all edits of the gesture
    */
   public boolean apply(Edit edit, Optional<Object> gesture) {
-    if (desk.get().isPresent()) {
-      tell(
-          Notice.problem(
-              "The style \""
-                  + desk.get().get().original().name()
-                  + "\" is being edited: commit or discard it first."));
+    if (desk.get().isPresent() || review.get().isPresent()) {
+      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
       return false;
     }
     try {
@@ -254,6 +284,12 @@ public final class Workspace {
     }
   }
 
+  private String whatIsPending() {
+    return desk.get()
+        .map(open -> "The style \"" + open.original().name() + "\" is being edited")
+        .orElseGet(() -> review.get().map(Review::title).orElse("") + " is not committed yet");
+  }
+
   /** Ends a gesture: the next edit is a step of its own. */
   public void endGesture() {
     history.set(history.get().sealed());
@@ -262,6 +298,8 @@ public final class Workspace {
   public void undo() {
     if (desk.get().isPresent()) {
       putDesk(desk.get().get().undone());
+    } else if (review.get().isPresent()) {
+      discardPending();
     } else {
       publish(history.get().undo());
     }
@@ -286,47 +324,9 @@ public final class Workspace {
   // --- following
   // -------------------------------------------------------------------------------------------------
 
-  /** Lets the selection follow a style; tells about local changes and offers the other choice. */
-  public void follow(StyleId style, boolean onTop) {
-    follow(selection.get().target(), style, onTop);
-  }
-
-  /** Lets a target follow a style; tells about local changes and offers the other choice. */
-  public void follow(Target target, StyleId style, boolean onTop) {
-    long deviating =
-        target.layers().stream()
-            .flatMap(id -> project().layer(id).stream())
-            .filter(layer -> LocalChanges.count(layer) > 0)
-            .count();
-    Follow follow = new Follow(target, style, onTop, dropsLocal);
-    if (!apply(follow)) {
-      return;
-    }
-    pickedStyle.set(Optional.of(style));
-    int count = target.layers().size();
-    if (deviating > 0 && target instanceof Target.Layers) {
-      offerOtherChoice(follow, deviating, count);
-    } else {
-      String name = project().styles().get(style).name();
-      tell(
-          Notice.info(target.label() + (count == 1 ? " follows \"" : " follow \"") + name + "\"."));
-    }
-  }
-
-  /** What was done with local changes, and the other choice, which then holds for the session. */
-  private void offerOtherChoice(Follow done, long deviating, int count) {
-    String which = count == 1 ? "This text has" : deviating + " of " + count + " texts have";
-    Follow other = new Follow(done.target(), done.style(), done.onTop(), !done.dropLocal());
-    Runnable change =
-        () -> {
-          dropsLocal = other.dropLocal();
-          undo();
-          apply(other);
-        };
-    tell(
-        done.dropLocal()
-            ? Notice.offering(which + " lost local changes.", "Keep them", change)
-            : Notice.offering(which + " local changes; they are kept.", "Drop them", change));
+  /** How styles are put on text. */
+  public Following following() {
+    return following;
   }
 
   // --- trying out
@@ -334,7 +334,7 @@ public final class Workspace {
 
   /** Shows the project as an edit would make it, until something else is shown. */
   public void preview(Edit edit) {
-    if (desk.get().isEmpty()) {
+    if (pending().isEmpty() && desk.get().isEmpty()) {
       preview = Optional.of(edit);
       showAgain();
     }
@@ -343,7 +343,9 @@ public final class Workspace {
   /** Shows the selection in a style, without changing anything. */
   public void previewFollowing(StyleId style) {
     if (!selection.get().isEmpty()) {
-      preview(new Follow(selection.get().target(), style, false, dropsLocal));
+      preview(
+          following.edit(
+              selection.get().target(), style, false, following.stampingProperty().get()));
     }
   }
 
@@ -366,8 +368,9 @@ public final class Workspace {
   private Project worked() {
     Project present = project();
     try {
-      if (desk.get().isPresent() && !beforeShown.get()) {
-        return new ChangeStyle(desk.get().get().draft()).applyTo(present);
+      Optional<Edit> pending = pendingForSome();
+      if (pending.isPresent()) {
+        return beforeShown.get() ? present : pending.get().applyTo(present);
       }
       return preview.isPresent() ? preview.get().applyTo(present) : present;
     } catch (EditRefused notPossible) {
@@ -393,8 +396,13 @@ public final class Workspace {
         return;
       }
     }
+    if (review.get().isPresent()) {
+      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
+      return;
+    }
     preview = Optional.empty();
     keeping.set(false);
+    heldBack.set(Set.of());
     pickedStyle.set(Optional.of(style));
     putDesk(Desk.open(project().styles().get(style)));
   }
@@ -409,35 +417,127 @@ public final class Workspace {
     showAgain();
   }
 
-  /** Puts the draft into the project, as one step. */
-  public void commitDesk() {
-    Optional<Desk> open = desk.get();
-    if (open.isEmpty()) {
-      return;
-    }
-    Style draft = open.get().draft();
-    beforeShown.set(false);
-    desk.set(Optional.empty());
-    if (!apply(new ChangeStyle(draft))) {
-      putDesk(open.get());
-      return;
-    }
-    int count = Followers.of(project()).of(draft.id()).size();
-    if (open.get().isChanged()) {
-      tell(
-          Notice.info(
-              "\""
-                  + draft.name()
-                  + "\" changed for "
-                  + (count == 1 ? "1 text." : count + " texts.")));
-    }
+  // --- what is not committed yet
+  // ---------------------------------------------------------------------------------
+
+  /** The change on the desk or under review. */
+  public Optional<Edit> pending() {
+    return desk.get()
+        .filter(Desk::isChanged)
+        .<Edit>map(open -> new ChangeStyle(open.draft()))
+        .or(() -> review.get().map(Review::edit));
   }
 
-  /** Leaves the style as it was. */
-  public void discardDesk() {
-    beforeShown.set(false);
-    desk.set(Optional.empty());
+  /** The same, without those that are held back. */
+  private Optional<Edit> pendingForSome() {
+    return pending()
+        .map(
+            edit -> heldBack.get().isEmpty() ? edit : new HoldBack(edit, heldBack.get(), branch()));
+  }
+
+  /** The derived style that those held back would follow. */
+  private Optional<HoldBack.Branch> branch() {
+    return desk.get()
+        .filter(_ -> heldAs.get() == HeldAs.DERIVED)
+        .map(open ->
+            new HoldBack.Branch(
+                open.original().id(),
+                branchId(),
+                freeName(open.original().name() + ", as it was")));
+  }
+
+  private StyleId branchId() {
+    if (nextBranch.isEmpty()) {
+      nextBranch = Optional.of(new StyleId(ids.next("style")));
+    }
+    return nextBranch.get();
+  }
+
+  private Optional<StyleId> nextBranch = Optional.empty();
+
+  /** A name for a style that none has yet. */
+  public String freeName(String wanted) {
+    String name = wanted;
+    for (int number = 2; project().styles().named(name).isPresent(); number++) {
+      name = wanted + " " + number;
+    }
+    return name;
+  }
+
+  /**
+   * Shows an edit and what it reaches, to be committed or discarded; in place of what is under
+   * review. Returns whether it is possible; a refusal is told in a notice.
+   */
+  public boolean review(Review wanted) {
+    if (desk.get().isPresent()) {
+      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
+      return false;
+    }
+    try {
+      wanted.edit().applyTo(project());
+    } catch (EditRefused refused) {
+      tell(Notice.problem(refused.getMessage()));
+      return false;
+    }
+    preview = Optional.empty();
+    keeping.set(false);
+    review.set(Optional.of(wanted));
     showAgain();
+    return true;
+  }
+
+  /** Does what is pending, as one step. */
+  public void commitPending() {
+    Optional<Edit> edit = pendingForSome();
+    Optional<Desk> open = desk.get();
+    Optional<Review> looked = review.get();
+    Set<LayerId> held = heldBack.get();
+    if (edit.isEmpty()) {
+      if (open.isPresent()) {
+        discardPending();
+      }
+      return;
+    }
+    Project before = project();
+    closePending();
+    if (!apply(edit.get())) {
+      desk.set(open);
+      review.set(looked);
+      heldBack.set(held);
+      showAgain();
+      return;
+    }
+    int count = Reach.between(before, project()).size();
+    String what =
+        open.map(done -> "\"" + done.draft().name() + "\" changed")
+            .orElseGet(() -> looked.orElseThrow().title() + ": done");
+    String kept =
+        held.isEmpty() ? "" : " " + counted(held.size()) + " held back " + heldAs.get() + ".";
+    tell(
+        Notice.offering(
+            what
+                + (count == 0 ? "; no text looks different." : " for " + counted(count) + ".")
+                + kept,
+            "Undo",
+            this::undo));
+  }
+
+  private static String counted(int texts) {
+    return texts == 1 ? "1 text" : texts + " texts";
+  }
+
+  /** Leaves everything as it was. */
+  public void discardPending() {
+    closePending();
+    showAgain();
+  }
+
+  private void closePending() {
+    beforeShown.set(false);
+    nextBranch = Optional.empty();
+    desk.set(Optional.empty());
+    review.set(Optional.empty());
+    heldBack.set(Set.of());
   }
 
   // --- telling

@@ -55,7 +55,7 @@ class ActionsJourneyTest extends JourneyTest {
           .robot()
           .interact(() -> {
             driver.workspace().keepingProperty().set(false);
-            driver.workspace().discardDesk();
+            driver.workspace().discardPending();
           });
       driver.undoAll();
       assertThat(driver.project()).as(action.name()).isEqualTo(demo);

@@ -384,6 +384,17 @@ final class Driver {
     return settle();
   }
 
+  /** Presses what a notice offers. */
+  Driver offer(String label) {
+    robot.clickOn(
+        robot
+            .lookup("#notice .hyperlink")
+            .match(node ->
+                node instanceof javafx.scene.control.Hyperlink link && link.getText().equals(label))
+            .<javafx.scene.Node>query());
+    return settle();
+  }
+
   String notice() {
     return workspace().noticeProperty().get().map(told -> told.text()).orElse("");
   }

@@ -119,18 +119,7 @@ class FirstLookJourneyTest extends JourneyTest {
     assertThat(driver.workspace().historyProperty().get().undoLabel())
         .contains("Follow \"Wheel title\" on 5 texts");
     assertThat(driver.notice()).contains("1 of 5 texts have local changes; they are kept.");
-    driver
-        .robot()
-        .interact(() ->
-            driver
-                .workspace()
-                .noticeProperty()
-                .get()
-                .orElseThrow()
-                .action()
-                .orElseThrow()
-                .run()
-                .run());
+    driver.offer("Drop");
     assertThat(LocalChanges.count(driver.layer("label-5-title"))).isZero();
   }
 

@@ -121,7 +121,7 @@ class ParagraphsJourneyTest extends JourneyTest {
     driver.settle();
     assertThat(driver.workspace().project()).as("not yet").isEqualTo(demo);
     driver.waitFor("the stage shows the draft", () -> driver.layout(PANEL).lines().size() > lines);
-    driver.robot().interact(driver.workspace()::commitDesk);
+    driver.robot().interact(driver.workspace()::commitPending);
     driver.settle();
     assertThat(driver.value(PANEL, 1, Properties.INDENT_START).toString()).startsWith("180");
     driver.robot().interact(driver.workspace()::undo);

@@ -81,7 +81,7 @@ class LookingTest {
     workspace.draft(
         workspace.deskProperty().get().orElseThrow().draft().withName("Other"), Optional.empty());
     assertThat(workspace.gradientInHandProperty().get()).as("a draft goes on").isPresent();
-    workspace.discardDesk();
+    workspace.discardPending();
     assertThat(workspace.gradientInHandProperty().get()).isEmpty();
   }
 }

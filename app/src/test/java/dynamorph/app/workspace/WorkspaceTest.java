@@ -41,10 +41,19 @@ class WorkspaceTest {
     return workspace.noticeProperty().get().map(Notice::text).orElse("");
   }
 
+  private Runnable offer(String label) {
+    return workspace.noticeProperty().get().orElseThrow().offers().stream()
+        .filter(offer -> offer.label().equals(label))
+        .map(Notice.Offer.Press.class::cast)
+        .map(Notice.Offer.Press::run)
+        .findFirst()
+        .orElseThrow();
+  }
+
   @Test
   void followingTellsAndCanBeUndone() {
     workspace.select(List.of(BELL));
-    workspace.follow(TAG, false);
+    workspace.following().put(TAG, false, false);
     assertThat(workspace.project().layer(BELL).orElseThrow().follows()).containsExactly(TAG);
     assertThat(workspace.pickedStyleProperty().get()).contains(TAG);
     workspace.undo();
@@ -56,17 +65,17 @@ class WorkspaceTest {
   @Test
   void localChangesAreKeptUntilThePersonChoosesOtherwiseForTheSession() {
     workspace.select(List.of(BOB));
-    workspace.follow(TAG, false);
+    workspace.following().put(TAG, false, false);
     assertThat(notice()).isEqualTo("This text has local changes; they are kept.");
     assertThat(LocalChanges.count(workspace.project().layer(BOB).orElseThrow())).isPositive();
-    workspace.noticeProperty().get().orElseThrow().action().orElseThrow().run().run();
+    offer("Drop").run();
     assertThat(LocalChanges.count(workspace.project().layer(BOB).orElseThrow())).isZero();
-    assertThat(notice()).isEqualTo("This text has local changes; they are kept.");
+    assertThat(notice()).isEqualTo("Local changes of this text were dropped.");
     workspace.undo();
     assertThat(workspace.project()).isEqualTo(demo);
-    workspace.follow(TAG, false);
+    workspace.following().put(TAG, false, false);
     assertThat(LocalChanges.count(workspace.project().layer(BOB).orElseThrow())).isZero();
-    assertThat(notice()).isEqualTo("This text has lost local changes.");
+    assertThat(notice()).isEqualTo("Local changes of this text were dropped.");
   }
 
   @Test
@@ -92,12 +101,13 @@ class WorkspaceTest {
   }
 
   @Test
-  void aRefusedEditIsToldAndChangesNothing() {
+  void aTextStyleOnWordsIsRefusedWithAnOffer() {
     workspace.selectionProperty().set(Selection.editing(BELL, 0, 4));
-    workspace.follow(TAG, false);
-    assertThat(workspace.noticeProperty().get().orElseThrow().problem()).isTrue();
+    workspace.following().put(TAG, false, false);
     assertThat(notice()).contains("text style");
     assertThat(workspace.project()).isSameAs(demo);
+    offer("Put it on the whole text").run();
+    assertThat(workspace.project().layer(BELL).orElseThrow().follows()).containsExactly(TAG);
   }
 
   @Test
@@ -121,7 +131,7 @@ class WorkspaceTest {
     workspace.beforeShownProperty().set(true);
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
     workspace.beforeShownProperty().set(false);
-    workspace.commitDesk();
+    workspace.commitPending();
     assertThat(workspace.project().styles().get(TAG).properties().get(Properties.TRACKING.key()))
         .contains(99.0);
     assertThat(notice()).isEqualTo("\"Tag\" changed for 1 text.");
@@ -142,7 +152,7 @@ class WorkspaceTest {
     workspace.undo();
     workspace.undo();
     assertThat(workspace.deskProperty().get().orElseThrow().isChanged()).isFalse();
-    workspace.discardDesk();
+    workspace.discardPending();
     assertThat(workspace.project()).isSameAs(demo);
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
   }
@@ -156,7 +166,7 @@ class WorkspaceTest {
     assertThat(notice()).contains("commit or discard it first");
     workspace.openDesk(new StyleId("notice"));
     assertThat(workspace.deskProperty().get().orElseThrow().original().id()).isEqualTo(TAG);
-    workspace.discardDesk();
+    workspace.discardPending();
     workspace.openDesk(new StyleId("notice"));
     workspace.openDesk(TAG);
     assertThat(workspace.deskProperty().get().orElseThrow().original().id()).isEqualTo(TAG);
@@ -169,7 +179,7 @@ class WorkspaceTest {
     workspace.draft(
         draft.withBasedOn(Optional.of(new StyleId("label-title-loan"))), Optional.empty());
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
-    workspace.commitDesk();
+    workspace.commitPending();
     assertThat(workspace.deskProperty().get()).isPresent();
     assertThat(notice()).contains("circle");
     assertThat(workspace.project()).isSameAs(demo);

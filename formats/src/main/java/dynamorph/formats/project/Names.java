@@ -28,6 +28,9 @@ final class Names {
   static final String BASED_ON = "basedOn";
   static final String PROPERTIES = "properties";
   static final String SAMPLE = "sample";
+  static final String LABEL = "label";
+  static final String NOTE = "note";
+  static final String MUTED = "muted";
   static final String WIDTH = "width";
   static final String HEIGHT = "height";
   static final String UNIT = "unit";

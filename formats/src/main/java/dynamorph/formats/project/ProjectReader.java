@@ -10,6 +10,7 @@ import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -92,7 +93,9 @@ final class ProjectReader {
         Names.LEVEL,
         Names.BASED_ON,
         Names.PROPERTIES,
-        Names.SAMPLE);
+        Names.SAMPLE,
+        Names.LABEL,
+        Names.NOTE);
     StyleLevel level = level(cursor.field(Names.LEVEL));
     Optional<StyleId> basedOn =
         cursor.find(Names.BASED_ON).map(base -> base.checked(() -> new StyleId(base.text())));
@@ -104,7 +107,16 @@ final class ProjectReader {
             level,
             basedOn,
             properties(cursor, Names.PROPERTIES),
-            cursor.find(Names.SAMPLE).map(JsonCursor::text).orElse("")));
+            cursor.find(Names.SAMPLE).map(JsonCursor::text).orElse(""),
+            cursor.find(Names.LABEL).map(ProjectReader::colourLabel),
+            cursor.find(Names.NOTE).map(JsonCursor::text).orElse("")));
+  }
+
+  private static ColourLabel colourLabel(JsonCursor cursor) {
+    return Arrays.stream(ColourLabel.values())
+        .filter(label -> label.label().equals(cursor.text()))
+        .findFirst()
+        .orElseThrow(() -> cursor.wrong("there is no colour label \"" + cursor.text() + "\""));
   }
 
   private static StyleLevel level(JsonCursor cursor) {
@@ -126,7 +138,8 @@ final class ProjectReader {
         Names.BACKGROUND,
         Names.X,
         Names.Y,
-        Names.LAYERS);
+        Names.LAYERS,
+        Names.BASE_STYLE);
     return cursor.checked(() ->
         new Artboard(
             new ArtboardId(cursor.field(Names.ID).text()),
@@ -137,7 +150,8 @@ final class ProjectReader {
             colour(cursor.field(Names.BACKGROUND)),
             cursor.field(Names.X).number(),
             cursor.field(Names.Y).number(),
-            TreePVector.from(cursor.field(Names.LAYERS).items(this::layer))));
+            TreePVector.from(cursor.field(Names.LAYERS).items(this::layer)),
+            cursor.find(Names.BASE_STYLE).map(this::styleReference)));
   }
 
   private static LengthUnit unit(JsonCursor cursor) {
@@ -161,6 +175,7 @@ final class ProjectReader {
         Names.FRAME,
         Names.FOLLOWS,
         Names.LOCAL,
+        Names.MUTED,
         Names.PARAGRAPHS,
         Names.SHAPE);
     LayerId id = cursor.field(Names.ID).checked(() -> new LayerId(cursor.field(Names.ID).text()));
@@ -174,8 +189,9 @@ final class ProjectReader {
             new Story(cursor.field(Names.PARAGRAPHS).items(this::paragraph)),
             cursor.find(Names.SHAPE).map(Figures::read),
             properties(cursor, Names.FRAME),
-            follows(cursor),
-            properties(cursor, Names.LOCAL)));
+            follows(cursor, Names.FOLLOWS),
+            properties(cursor, Names.LOCAL),
+            Set.copyOf(follows(cursor, Names.MUTED))));
   }
 
   private Paragraph paragraph(JsonCursor cursor) {
@@ -191,14 +207,13 @@ final class ProjectReader {
     cursor.only(Names.TEXT, Names.FOLLOWS, Names.LOCAL);
     return cursor.checked(() ->
         new Span(
-            cursor.field(Names.TEXT).text(), follows(cursor), properties(cursor, Names.LOCAL)));
+            cursor.field(Names.TEXT).text(),
+            follows(cursor, Names.FOLLOWS),
+            properties(cursor, Names.LOCAL)));
   }
 
-  private List<StyleId> follows(JsonCursor cursor) {
-    return cursor
-        .find(Names.FOLLOWS)
-        .map(list -> list.items(this::styleReference))
-        .orElse(List.of());
+  private List<StyleId> follows(JsonCursor cursor, String field) {
+    return cursor.find(field).map(list -> list.items(this::styleReference)).orElse(List.of());
   }
 
   private StyleId styleReference(JsonCursor cursor) {

@@ -3,6 +3,8 @@ package dynamorph.formats.project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.ValueType;
+import dynamorph.model.style.ColourLabel;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -90,6 +92,9 @@ public final class ProjectSchema {
             Names.LEVEL, choice(List.of("text", "paragraph", "character")),
             Names.BASED_ON, pattern(ID),
             Names.SAMPLE, text(),
+            Names.LABEL,
+                choice(Arrays.stream(ColourLabel.values()).map(ColourLabel::label).toList()),
+            Names.NOTE, text(),
             Names.PROPERTIES, reference()),
         List.of(Names.ID, Names.NAME, Names.LEVEL));
     fields(schema, Map.of(Names.STYLES, list(style)), List.of(Names.STYLES));
@@ -118,6 +123,7 @@ public final class ProjectSchema {
             Names.FRAME, reference(),
             Names.FOLLOWS, list(pattern(ID)),
             Names.LOCAL, reference(),
+            Names.MUTED, list(pattern(ID)),
             Names.SHAPE, figure(),
             Names.PARAGRAPHS, list(paragraph).put("minItems", 1)),
         List.of(Names.ID, Names.NAME, Names.PARAGRAPHS));
@@ -132,6 +138,7 @@ public final class ProjectSchema {
             Names.BACKGROUND, pattern(COLOUR),
             Names.X, NODES.objectNode().put("type", "number"),
             Names.Y, NODES.objectNode().put("type", "number"),
+            Names.BASE_STYLE, pattern(ID),
             Names.LAYERS, list(layer)),
         List.of(
             Names.ID,

@@ -71,6 +71,10 @@ final class ProjectWriter {
     if (!style.sample().isEmpty()) {
       node.put(Names.SAMPLE, style.sample());
     }
+    style.label().ifPresent(label -> node.put(Names.LABEL, label.label()));
+    if (!style.note().isEmpty()) {
+      node.put(Names.NOTE, style.note());
+    }
     properties(node, Names.PROPERTIES, style.properties());
     return node;
   }
@@ -87,6 +91,7 @@ final class ProjectWriter {
             .put(Names.BACKGROUND, artboard.background().toString())
             .put(Names.X, artboard.x())
             .put(Names.Y, artboard.y());
+    artboard.baseStyle().ifPresent(id -> node.put(Names.BASE_STYLE, id.value()));
     ArrayNode layers = node.putArray(Names.LAYERS);
     artboard.layers().forEach(layer -> layers.add(layer(layer)));
     return node;
@@ -96,8 +101,9 @@ final class ProjectWriter {
     ObjectNode node =
         NODES.objectNode().put(Names.ID, layer.id().value()).put(Names.NAME, layer.name());
     properties(node, Names.FRAME, layer.frame());
-    follows(node, layer.follows());
+    follows(node, Names.FOLLOWS, layer.follows());
     properties(node, Names.LOCAL, layer.local());
+    follows(node, Names.MUTED, layer.muted().stream().sorted().toList());
     layer.figure().ifPresent(figure -> node.set(Names.SHAPE, Figures.write(figure)));
     ArrayNode paragraphs = node.putArray(Names.PARAGRAPHS);
     layer.story().paragraphs().forEach(paragraph -> paragraphs.add(paragraph(paragraph)));
@@ -111,15 +117,15 @@ final class ProjectWriter {
     ArrayNode spans = node.putArray(Names.SPANS);
     for (Span span : paragraph.spans()) {
       ObjectNode child = spans.addObject().put(Names.TEXT, span.text());
-      follows(child, span.follows());
+      follows(child, Names.FOLLOWS, span.follows());
       properties(child, Names.LOCAL, span.local());
     }
     return node;
   }
 
-  private static void follows(ObjectNode node, List<StyleId> follows) {
+  private static void follows(ObjectNode node, String field, List<StyleId> follows) {
     if (!follows.isEmpty()) {
-      ArrayNode list = node.putArray(Names.FOLLOWS);
+      ArrayNode list = node.putArray(field);
       follows.forEach(id -> list.add(id.value()));
     }
   }
