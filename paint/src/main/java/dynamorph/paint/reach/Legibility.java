@@ -1,0 +1,190 @@
+package dynamorph.paint.reach;
+
+import dynamorph.model.LengthUnit;
+import dynamorph.model.cascade.CharacterLook;
+import dynamorph.model.cascade.Finish;
+import dynamorph.model.cascade.Plate;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.cascade.TypeLook;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.Pixels;
+import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.scene.PlacedLayer;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Line;
+import io.github.humbleui.skija.Canvas;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Measures how well letters stand out from what is really behind them: the artboard, the layers
+ * below and their own plate are painted, then the letters alone, and the contrast (WCAG 2.2) is
+ * taken pixel by pixel where a letter covers.
+ */
+final class Legibility {
+  /** Pixels that an em has in the sample: enough for stems to cover whole pixels. */
+  private static final double EM_PIXELS = 28;
+
+  private static final int MOST_WIDTH = 320;
+  private static final int MOST_HEIGHT = 64;
+
+  /** Of 255; a pixel covered by less is an edge and says nothing about the letter's colour. */
+  private static final int COVERED = 250;
+
+  /** Fewer covered pixels than this are no letters. */
+  private static final int LEAST_PIXELS = 12;
+
+  private static final double WANTED = 4.5;
+  private static final double WANTED_LARGE = 3;
+  private static final double LARGE = 18;
+  private static final double LARGE_BOLD = 14;
+  private static final double BOLD = 700;
+
+  /** Pixels that make a CSS point, by which WCAG counts sizes on screens. */
+  private static final double PIXELS_PER_POINT = 96.0 / 72;
+
+  private final LayerPainter painter;
+
+  Legibility(LayerPainter painter) {
+    this.painter = painter;
+  }
+
+  /**
+   * The contrast of a text with what is behind it.
+   *
+   * @param contrast 1 to 21, the one that three quarters of the letters' pixels reach; letters of
+   *     several coats count by the quarter that stands out most, since a rim makes them legible
+   * @param wanted the least that level AA asks for at that size
+   */
+  record Reading(double contrast, double wanted) {
+    boolean isLow() {
+      return contrast < wanted;
+    }
+  }
+
+  /** Reads a text where its first line stands. Empty if no letter is seen there. */
+  Optional<Reading> of(Scene.Found found) {
+    PlacedLayer text = found.text();
+    if (!text.layer().isText() || text.layout().shownLines().isEmpty()) {
+      return Optional.empty();
+    }
+    Line line = text.layout().shownLines().getFirst();
+    CharacterLook first = text.look().paragraphs().get(line.paragraph()).spans().getFirst();
+    if (first.finish().coats().isEmpty()) {
+      return Optional.empty();
+    }
+    double size = first.type().size() * text.layout().scale();
+    double scale = EM_PIXELS / size;
+    Box box = line.box();
+    int width = (int) Math.clamp(Math.ceil(box.width() * scale), 1, MOST_WIDTH);
+    int height = (int) Math.clamp(Math.ceil(box.height() * scale), 1, MOST_HEIGHT);
+    Pixels behind =
+        Pixels.draw(
+            width,
+            height,
+            canvas -> {
+              look(canvas, box, scale);
+              paintBehind(canvas, found);
+            });
+    Pixels letters =
+        Pixels.draw(
+            width,
+            height,
+            canvas -> {
+              look(canvas, box, scale);
+              painter.paint(canvas, text.layout(), onlyLetters(text.look()));
+            });
+    double[] contrasts = contrasts(behind, letters);
+    if (contrasts.length < LEAST_PIXELS) {
+      return Optional.empty();
+    }
+    double share = first.finish().coats().size() > 1 ? 0.75 : 0.25;
+    double reached = contrasts[(int) (share * (contrasts.length - 1))];
+    return Optional.of(new Reading(reached, wanted(found, first.type(), size)));
+  }
+
+  private static double wanted(Scene.Found found, TypeLook type, double size) {
+    double unit = found.board().artboard().unit() == LengthUnit.PIXEL ? PIXELS_PER_POINT : 1;
+    boolean large = size >= LARGE * unit || type.weight() >= BOLD && size >= LARGE_BOLD * unit;
+    return large ? WANTED_LARGE : WANTED;
+  }
+
+  /** Lets a canvas count in points of the layout, with the corner of a box at its origin. */
+  private static void look(Canvas canvas, Box box, double scale) {
+    canvas.scale((float) scale, (float) scale);
+    canvas.translate((float) -box.x(), (float) -box.y());
+  }
+
+  /** Paints in points of the text's own layout what lies under its letters. */
+  private void paintBehind(Canvas canvas, Scene.Found found) {
+    PlacedLayer text = found.text();
+    canvas.clear(found.board().background().argb());
+    Box own = text.bounds();
+    canvas.save();
+    leave(canvas, text);
+    for (PlacedLayer lower : found.board().texts()) {
+      if (lower == text || lower.layer().id().equals(text.layer().id())) {
+        break;
+      }
+      if (lower.onArtboard(lower.ink()).overlaps(own)) {
+        canvas.save();
+        lower.enter(canvas);
+        painter.paint(canvas, lower.layout(), lower.look());
+        canvas.restore();
+      }
+    }
+    canvas.restore();
+    if (!text.look().plate().coats().isEmpty()) {
+      painter.paint(canvas, text.layout(), onlyPlate(text.look()));
+    }
+  }
+
+  /** The other way round than {@link PlacedLayer#enter}. */
+  private static void leave(Canvas canvas, PlacedLayer text) {
+    canvas.translate((float) text.pivotX(), (float) text.pivotY());
+    canvas.rotate((float) -text.look().placement().rotation());
+    canvas.translate((float) -text.anchorX(), (float) -text.anchorY());
+  }
+
+  private static ResolvedLayer onlyLetters(ResolvedLayer look) {
+    return new ResolvedLayer(look.placement(), Plate.NONE, look.paragraphs(), look.form());
+  }
+
+  private static ResolvedLayer onlyPlate(ResolvedLayer look) {
+    Finish bare = new Finish(List.of(), List.of());
+    return new ResolvedLayer(
+        look.placement(),
+        look.plate(),
+        look.paragraphs().stream()
+            .map(paragraph ->
+                new ResolvedLayer.ResolvedParagraph(
+                    paragraph.look(),
+                    paragraph.spans().stream()
+                        .map(span ->
+                            new CharacterLook(
+                                span.type(), bare, dynamorph.model.cascade.LetterLines.NONE))
+                        .toList()))
+            .toList(),
+        look.form());
+  }
+
+  /** In rising order, for every pixel that a letter covers. */
+  private static double[] contrasts(Pixels behind, Pixels letters) {
+    double[] found = new double[behind.width() * behind.height()];
+    int count = 0;
+    for (int y = 0; y < behind.height(); y++) {
+      for (int x = 0; x < behind.width(); x++) {
+        Rgba letter = new Rgba(letters.argb(x, y));
+        if (letter.alpha() >= COVERED) {
+          Rgba ground = new Rgba(behind.argb(x, y));
+          found[count++] = letter.contrast(ground);
+        }
+      }
+    }
+    double[] contrasts = Arrays.copyOf(found, count);
+    Arrays.sort(contrasts);
+    return contrasts;
+  }
+}
