@@ -19,10 +19,14 @@ import dynamorph.app.inspector.SelectionSubject;
 import dynamorph.app.inspector.Subject;
 import dynamorph.app.keep.KeepPane;
 import dynamorph.app.reach.ReachStrip;
+import dynamorph.app.reach.ReachView;
+import dynamorph.app.reach.ReachWatch;
 import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.stage.StagePane;
 import dynamorph.app.stage.StageView;
 import dynamorph.app.styles.CardGestures;
+import dynamorph.app.styles.SettlePane;
+import dynamorph.app.styles.Specimens;
 import dynamorph.app.styles.StylesColumn;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Notice;
@@ -61,6 +65,7 @@ public final class MainWindow {
   private final ReadyPane ready;
   private final SpellingService spelling;
   private final KeepPane keep;
+  private final ReachWatch reach;
   private final FileActions files;
   private final Scene scene;
   private final CommandSearch search;
@@ -79,11 +84,12 @@ public final class MainWindow {
     this.files = new FileActions(workspace, current, dialogs, user);
     Pane overlay = new Pane();
     overlay.setMouseTransparent(true);
+    Specimens specimens = new Specimens(current, pictures);
+    SettlePane settle = new SettlePane(workspace, specimens);
     this.styles =
         new StylesColumn(
             workspace,
-            current,
-            pictures,
+            specimens,
             stage.themeProperty(),
             new CardGestures(workspace, stage, overlay));
     Function<Supplier<Subject>, Editors> editors =
@@ -124,14 +130,16 @@ public final class MainWindow {
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
     frame.setLeft(styles);
-    frame.setRight(side(inspector, desk));
+    frame.setRight(side(inspector, desk, settle));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
     frame.setCenter(stagePane);
-    ReachStrip reach = new ReachStrip(workspace, stage, current, pictures);
+    this.reach = new ReachWatch(workspace, stage);
+    ReachStrip strip = new ReachStrip(workspace, stage, current, pictures, reach);
+    stagePane.addInFront(new ReachView(workspace, stage, current, pictures, reach));
     BorderPane middle = new BorderPane(frame.getCenter());
-    middle.setBottom(reach);
+    middle.setBottom(strip);
     middle.setMinSize(0, 0);
     frame.setCenter(middle);
     styles.setPrefWidth(STYLES_WIDTH);
@@ -145,8 +153,8 @@ public final class MainWindow {
     stage.requestFocus();
   }
 
-  private StackPane side(Inspector inspector, StyleDesk desk) {
-    StackPane side = new StackPane(inspector, desk, keep, ready);
+  private StackPane side(Inspector inspector, StyleDesk desk, SettlePane settle) {
+    StackPane side = new StackPane(inspector, desk, keep, ready, settle);
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
@@ -154,13 +162,20 @@ public final class MainWindow {
         Bindings.createBooleanBinding(
             () -> workspace.deskProperty().get().isPresent(), workspace.deskProperty());
     desk.visibleProperty().bind(onDesk);
-    keep.visibleProperty().bind(workspace.keepingProperty().and(onDesk.not()));
+    BooleanBinding settling =
+        Bindings.createBooleanBinding(
+            () -> workspace.settlingProperty().get().isPresent(), workspace.settlingProperty());
+    settle.visibleProperty().bind(settling);
+    keep.visibleProperty().bind(workspace.keepingProperty().and(onDesk.or(settling).not()));
     BooleanBinding choosing =
-        workspace.readyShownProperty().and(onDesk.not()).and(keep.visibleProperty().not());
+        workspace
+            .readyShownProperty()
+            .and(onDesk.or(settling).not())
+            .and(keep.visibleProperty().not());
     ready.visibleProperty().bind(choosing);
     inspector
         .visibleProperty()
-        .bind(keep.visibleProperty().not().and(onDesk.not()).and(choosing.not()));
+        .bind(keep.visibleProperty().not().and(onDesk.or(settling).not()).and(choosing.not()));
     workspace
         .keepingProperty()
         .addListener((_, _, opening) -> {
@@ -213,7 +228,7 @@ public final class MainWindow {
 
   /** Whether everything that is drawn beside the interface thread shows. */
   public boolean isUpToDate() {
-    return stage.isUpToDate() && pictures.isIdle();
+    return stage.isUpToDate() && pictures.isIdle() && reach.isIdle();
   }
 
   public Workspace workspace() {
@@ -243,9 +258,13 @@ public final class MainWindow {
     BooleanBinding any =
         Bindings.createBooleanBinding(
             () -> !workspace.selection().isEmpty(), workspace.selectionProperty());
-    BooleanBinding onDesk =
+    BooleanBinding pending =
         Bindings.createBooleanBinding(
-            () -> workspace.deskProperty().get().isPresent(), workspace.deskProperty());
+            () ->
+                workspace.deskProperty().get().isPresent()
+                    || workspace.reviewProperty().get().isPresent(),
+            workspace.deskProperty(),
+            workspace.reviewProperty());
     actions.add("Project", "New project", "Shortcut+N", files::newProject);
     actions.add("Project", "Open\u2026", "Shortcut+O", files::open);
     actions.add("Project", "Save", "Shortcut+S", files::save);
@@ -308,9 +327,14 @@ public final class MainWindow {
     actions.add("Styles", "Save local changes into the style", "", any, layers::saveIntoStyle);
     actions.add("Styles", "Ready-made finishes\u2026", "F10", ready::open);
     actions.add("Styles", "Go to the styles", "Shortcut+L", styles::focusFirst);
-    actions.add("Styles", "Commit the style", "Shortcut+ENTER", onDesk, this::commitDesk);
-    actions.add("Styles", "Discard the style", "", onDesk, workspace::discardPending);
+    actions.add("Styles", "Commit the change", "Shortcut+ENTER", pending, this::commit);
+    actions.add("Styles", "Discard the change", "", pending, workspace::discardPending);
     new TextActions(this, workspace).list(actions, any);
+    actions.add(
+        "View",
+        "Show the reach at large",
+        "Shortcut+R",
+        () -> workspace.reachOpenProperty().set(!workspace.reachOpenProperty().get()));
     actions.add("View", "Show all artboards", "Shortcut+DIGIT0", stage::fitAll);
     actions.add("View", "Show the selection", "Shortcut+DIGIT2", stage::fitSelection);
     actions.add("View", "Zoom to 100 %", "Shortcut+DIGIT1", () -> stage.zoomTo(1));
@@ -344,7 +368,7 @@ public final class MainWindow {
   }
 
   /** Takes what is being typed in a field along. */
-  private void commitDesk() {
+  private void commit() {
     stage.requestFocus();
     workspace.commitPending();
   }
@@ -355,7 +379,8 @@ public final class MainWindow {
     }
     boolean typing = scene.getFocusOwner() instanceof TextInputControl;
     boolean editingText = workspace.selection().cursor().isPresent() && stage.isFocused();
-    boolean desk = workspace.deskProperty().get().isPresent();
+    boolean desk =
+        workspace.deskProperty().get().isPresent() || workspace.reviewProperty().get().isPresent();
     if (event.getCode() == KeyCode.ESCAPE && desk && !typing) {
       workspace.discardPending();
       event.consume();
@@ -405,6 +430,7 @@ public final class MainWindow {
     stage.close();
     pictures.close();
     spelling.close();
+    reach.close();
     files.close();
   }
 }

@@ -49,6 +49,7 @@ final class ScreenshotView {
     Map<String, Consumer<MainWindow>> views = new LinkedHashMap<>();
     views.put("artboards", ScreenshotView::artboards);
     views.put("style-desk", ScreenshotView::desk);
+    views.put("reach", ScreenshotView::reach);
     views.put("keep-style", ScreenshotView::keep);
     views.put("editing-text", ScreenshotView::editing);
     views.put("typesetting", ScreenshotView::typesetting);
@@ -88,6 +89,13 @@ final class ScreenshotView {
             .with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.hex("#c2560b"));
     workspace.draft(desk.draft().withProperties(bolder), Optional.empty());
     main.stage().afterNextFrame(main.stage()::fitAll);
+  }
+
+  /** Everything that a dangerous edit would change. */
+  private static void reach(MainWindow main) {
+    desk(main);
+    main.workspace().heldBackProperty().set(java.util.Set.of(new LayerId("label-5-title")));
+    main.workspace().reachOpenProperty().set(true);
   }
 
   private static void keep(MainWindow main) {

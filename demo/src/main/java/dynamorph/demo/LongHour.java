@@ -18,9 +18,7 @@ import dynamorph.model.Project;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
-import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Anchor;
@@ -33,8 +31,8 @@ import java.util.TreeSet;
 import org.pcollections.TreePVector;
 
 /**
- * Makes the demo project: an entrance panel, two text panels, three object labels, labels in other
- * scripts and a square for the web.
+ * Makes the demo project: an entrance panel, two text panels, seven object labels, labels in other
+ * scripts, a square for the web and a ticket.
  */
 public final class LongHour {
   private LongHour() {}
@@ -57,7 +55,12 @@ public final class LongHour {
                 bell(),
                 LongHourReading.columnsPanel(),
                 LongHourReading.languages(),
-                webSquare())));
+                webSquare(),
+                LongHourLabels.crank(),
+                LongHourLabels.hammer(),
+                LongHourLabels.hand(),
+                LongHourLabels.oilCan(),
+                LongHourLabels.ticket())));
   }
 
   private static Artboard entrance() {
@@ -122,26 +125,28 @@ public final class LongHour {
   }
 
   private static Artboard escapement() {
-    return label(
+    return LongHourLabels.label(
         3,
         0,
+        660,
         List.of(LongHourStyles.LABEL_TITLE),
         PropertySet.EMPTY,
         "Escapement wheel, 1743",
-        material("gilt brass, steel"),
+        LongHourLabels.material("gilt brass, steel"),
         "Lets one tooth pass at each swing, and counts the seconds of the town.");
   }
 
   private static Artboard pendulum() {
-    return label(
+    return LongHourLabels.label(
         5,
         310,
+        660,
         List.of(LongHourStyles.LABEL_LOAN),
         PropertySet.EMPTY
             .with(SIZE, new FontSize.Times(1.15))
             .with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.swatch("plum")),
         "Pendulum bob",
-        material("lead, brass, 41 kg, on loan from Oostvoort"),
+        LongHourLabels.material("lead, brass, 41 kg, on loan from Oostvoort"),
         "Three men carried it up the stair in 1743. It took five to bring it down.");
   }
 
@@ -176,33 +181,6 @@ public final class LongHour {
                 .withLocal(text));
   }
 
-  private static Artboard label(
-      int number,
-      double x,
-      List<StyleId> titleFollows,
-      PropertySet titleLocal,
-      String title,
-      Paragraph material,
-      String text) {
-    String id = "label-" + number;
-    return board(id, "Label " + number, 280, 160, LengthUnit.MILLIMETRE, "card", x, 660)
-        .plus(
-            layer(id + "-title", "Title", title, box(Anchor.TOP_LEFT, 48, 28, 700, 108))
-                .withFollows(titleFollows)
-                .withLocal(titleLocal))
-        .plus(
-            layer(id + "-material", "Material", "", box(Anchor.TOP_LEFT, 48, 146, 700, 54))
-                .withStory(Story.of(material))
-                .withFollows(List.of(LongHourStyles.LABEL_TEXT)))
-        .plus(
-            layer(id + "-text", "Text", text, box(Anchor.TOP_LEFT, 48, 226, 700, 190))
-                .withFollows(List.of(LongHourStyles.LABEL_TEXT)));
-  }
-
-  private static Paragraph material(String text) {
-    return Paragraph.of(Span.of(text).withFollows(List.of(LongHourStyles.MATERIAL)));
-  }
-
   private static Artboard webSquare() {
     return board("web", "Web square", 1080, 1080, LengthUnit.PIXEL, "enamel", 960, 580)
         .plus(
@@ -233,7 +211,7 @@ public final class LongHour {
         .withOrigin(LengthUnit.MILLIMETRE.toPoints(xMm), LengthUnit.MILLIMETRE.toPoints(yMm));
   }
 
-  private static Layer layer(String id, String name, String text, PropertySet frame) {
+  static Layer layer(String id, String name, String text, PropertySet frame) {
     return Layer.of(id, name, text).withFrame(frame);
   }
 

@@ -84,6 +84,8 @@ final class LongHourStyles {
   static final StyleId MATERIAL = new StyleId("material");
   static final StyleId WEB_TITLE = new StyleId("web-title");
   static final StyleId TAG = new StyleId("tag");
+  static final StyleId TICKET_SIZE = new StyleId("ticket-size");
+  static final StyleId TICKET_LINE = new StyleId("ticket-line");
 
   private static final Address FILL = Address.coat("fill");
   private static final Address RIM = Address.coat("rim");
@@ -213,7 +215,23 @@ final class LongHourStyles {
                 material(),
                 "gilt brass, steel, oak"),
             text(WEB_TITLE, "Web title", "Screen", Optional.empty(), webTitle(), "The Long Hour"),
-            text(TAG, "Tag", "Screen", Optional.empty(), tag(), "Open till nine")));
+            text(TAG, "Tag", "Screen", Optional.empty(), tag(), "Open till nine"),
+            text(
+                TICKET_SIZE,
+                "Ticket size",
+                "Ticket",
+                Optional.empty(),
+                PropertySet.EMPTY.with(SIZE, FontSize.points(64)),
+                "The Long Hour"),
+            text(
+                TICKET_LINE,
+                "Ticket line",
+                "Ticket",
+                Optional.of(NOTICE),
+                PropertySet.EMPTY
+                    .with(SIZE, new FontSize.Times(0.36))
+                    .with(COAT_COLOUR.at(FILL), Colour.swatch("paper")),
+                "Admits one")));
   }
 
   private static Style text(

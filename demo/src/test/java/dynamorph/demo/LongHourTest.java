@@ -34,7 +34,12 @@ class LongHourTest {
             "Label 6",
             "Text panel 3",
             "Languages",
-            "Web square");
+            "Web square",
+            "Label 7",
+            "Label 8",
+            "Label 9",
+            "Label 10",
+            "Ticket");
     assertThat(project.artboards().getFirst().sizeText()).isEqualTo("900 \u00d7 600 mm");
     assertThat(project.styles().size()).isGreaterThanOrEqualTo(8);
     assertThat(project.styles().stream().filter(style -> style.basedOn().isPresent()))

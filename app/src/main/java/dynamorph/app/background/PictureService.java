@@ -46,6 +46,7 @@ public final class PictureService implements AutoCloseable {
       view.setImage(ready);
       return;
     }
+    pending.incrementAndGet();
     worker.execute(() -> {
       try {
         Image drawn = known.get(key, _ -> image(draw.get()));
@@ -56,6 +57,8 @@ public final class PictureService implements AutoCloseable {
         });
       } catch (RuntimeException failed) {
         LOG.error("a picture could not be drawn", failed);
+      } finally {
+        Platform.runLater(pending::decrementAndGet);
       }
     });
   }

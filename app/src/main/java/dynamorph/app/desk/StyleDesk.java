@@ -60,6 +60,9 @@ public final class StyleDesk extends VBox {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(banner(), buttons(), scroll);
     workspace.deskProperty().addListener((_, _, desk) -> desk.ifPresent(this::update));
+    workspace
+        .heldBackProperty()
+        .addListener((_, _, _) -> workspace.deskProperty().get().ifPresent(this::update));
   }
 
   private VBox banner() {
@@ -148,7 +151,11 @@ public final class StyleDesk extends VBox {
     int all = followers.of(draft.id()).size();
     title.setText("Editing style " + draft.name());
     reach.setText(reachText(project, followers, draft, all));
-    commit.setText(all == 0 ? "Commit" : "Commit for " + all);
+    int held = workspace.heldBackProperty().get().size();
+    commit.setText(
+        all == 0
+            ? "Commit"
+            : held == 0 ? "Commit for " + all : "Commit for " + (all - held) + " of " + all);
     commit.setDisable(!desk.isChanged());
     if (!name.isFocused()) {
       name.setText(draft.name());

@@ -25,13 +25,15 @@ import org.kordamp.ikonli.feather.Feather;
 public final class StagePane extends StackPane {
   private static final double ZOOM_STEP = 1.25;
 
+  private final NoticeBar notice;
+
   public StagePane(Workspace workspace, StageView stage) {
     setMinSize(0, 0);
     VBox tools = new VBox(6, tools(workspace), shapes(workspace));
     tools.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     tools.setPickOnBounds(false);
     Node zoom = zoom(stage);
-    NoticeBar notice = new NoticeBar(workspace);
+    notice = new NoticeBar(workspace);
     getChildren().addAll(stage, tools, zoom, notice);
     setAlignment(tools, Pos.TOP_LEFT);
     setAlignment(zoom, Pos.BOTTOM_RIGHT);
@@ -46,6 +48,11 @@ public final class StagePane extends StackPane {
     getChildren().add(pane);
     setAlignment(pane, Pos.TOP_RIGHT);
     setMargin(pane, new Insets(12));
+  }
+
+  /** Puts a pane in front of the stage while it is visible; notices stay over it. */
+  public void addInFront(Region pane) {
+    getChildren().add(getChildren().indexOf(notice), pane);
   }
 
   private static Node tools(Workspace workspace) {

@@ -5,25 +5,14 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.LayerId;
-import dynamorph.model.Project;
-import dynamorph.model.edit.AddStyle;
-import dynamorph.model.edit.ChangeProject;
 import dynamorph.model.edit.ChangeStyle;
-import dynamorph.model.edit.DeleteStyle;
-import dynamorph.model.edit.Follow;
 import dynamorph.model.edit.Target;
-import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.style.StyleLevel;
 import java.util.List;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Point2D;
-import javafx.scene.control.ContextMenu;
-import javafx.scene.control.Menu;
-import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyEvent;
@@ -49,6 +38,7 @@ public final class CardGestures {
   private final PauseTransition rest = new PauseTransition(REST);
   private final PauseTransition press = new PauseTransition(DOUBLE_PRESS);
   private final ImageView ghost = new ImageView();
+  private final StyleMenu menu;
   private StylesColumn column;
   private Point2D pressedAt = Point2D.ZERO;
   private boolean dragging;
@@ -61,6 +51,7 @@ public final class CardGestures {
     this.workspace = workspace;
     this.stage = stage;
     this.overlay = overlay;
+    this.menu = new StyleMenu(workspace, this::rename);
     ghost.setOpacity(0.85);
     ghost.setMouseTransparent(true);
   }
@@ -90,7 +81,7 @@ public final class CardGestures {
     card.edit.setOnAction(_ -> workspace.openDesk(id));
     card.setOnContextMenuRequested(event -> {
       press.stop();
-      menu(card, id).show(card, event.getScreenX(), event.getScreenY());
+      menu.of(card, id, column.chosenWith(id)).show(card, event.getScreenX(), event.getScreenY());
       event.consume();
     });
     return card;
@@ -143,16 +134,22 @@ public final class CardGestures {
       press.stop();
       workspace.endPreview();
       workspace.openDesk(id);
+    } else if (event.isShortcutDown()) {
+      column.flipChosen(id);
+    } else if (event.isShiftDown() && !event.isAltDown()) {
+      column.extendChosen(id);
     } else if (event.getClickCount() == 1) {
-      boolean onTop = event.isAltDown();
-      press.setOnFinished(_ -> choose(id, onTop));
+      boolean onTop = event.isAltDown() && !event.isShiftDown();
+      boolean stamps = event.isAltDown() && event.isShiftDown();
+      press.setOnFinished(_ -> choose(id, onTop, stamps));
       press.playFromStart();
     }
     event.consume();
   }
 
   /** Lets the selection follow the style; with nothing selected the style is only picked. */
-  private void choose(StyleId id, boolean onTop) {
+  private void choose(StyleId id, boolean onTop, boolean stamps) {
+    column.clearChosen();
     boolean deskOpen = workspace.deskProperty().get().isPresent();
     if (deskOpen) {
       workspace.openDesk(id);
@@ -161,7 +158,12 @@ public final class CardGestures {
       workspace.tell(
           Notice.info("Select texts first and press the style again, or drag it onto a text."));
     } else {
-      workspace.following().put(id, onTop, false);
+      workspace
+          .following()
+          .put(
+              id,
+              onTop || workspace.following().mannerProperty().get().onTop(),
+              stamps || workspace.following().stampingProperty().get());
     }
   }
 
@@ -184,11 +186,21 @@ public final class CardGestures {
     }
     Point2D at = overlay.sceneToLocal(now);
     ghost.relocate(at.getX() + 12, at.getY() + 8);
+    column.showDrop(now, id);
     Optional<LayerId> under = layerAt(now);
     if (!under.equals(over)) {
       over = under;
       over.ifPresentOrElse(
-          layer -> workspace.preview(Follow.replacing(targetOf(layer), id)), workspace::endPreview);
+          layer ->
+              workspace.preview(
+                  workspace
+                      .following()
+                      .edit(
+                          targetOf(layer),
+                          id,
+                          event.isAltDown(),
+                          workspace.following().stampingProperty().get())),
+          workspace::endPreview);
     }
     event.consume();
   }
@@ -198,9 +210,17 @@ public final class CardGestures {
     overlay.getChildren().remove(ghost);
     workspace.endPreview();
     over = Optional.empty();
+    column.drop(new Point2D(event.getSceneX(), event.getSceneY()), id);
     layerAt(new Point2D(event.getSceneX(), event.getSceneY()))
         .ifPresent(layer ->
-            workspace.following().put(targetOf(layer), id, event.isAltDown(), event.isShiftDown()));
+            workspace
+                .following()
+                .put(
+                    targetOf(layer),
+                    id,
+                    event.isAltDown() && !event.isShiftDown(),
+                    event.isAltDown() && event.isShiftDown()
+                        || workspace.following().stampingProperty().get()));
   }
 
   /** Dropped on one of several selected texts, a style goes to all of them. */
@@ -237,7 +257,10 @@ public final class CardGestures {
         if (workspace.selection().isEmpty()) {
           workspace.openDesk(id);
         } else {
-          choose(id, event.isAltDown());
+          choose(
+              id,
+              event.isAltDown() && !event.isShiftDown(),
+              event.isAltDown() && event.isShiftDown());
         }
       }
       case E -> {
@@ -247,124 +270,18 @@ public final class CardGestures {
         workspace.openDesk(id);
       }
       case F2 -> rename(card, id);
-      case DELETE, BACK_SPACE -> workspace.apply(new DeleteStyle(id, Optional.empty()));
+      case DELETE, BACK_SPACE -> menu.delete(column.chosenWith(id));
       case ESCAPE -> {
         workspace.endPreview();
         stage.requestFocus();
       }
-      case CONTEXT_MENU -> menu(card, id).show(card, javafx.geometry.Side.BOTTOM, 20, -10);
+      case CONTEXT_MENU ->
+          menu.of(card, id, column.chosenWith(id)).show(card, javafx.geometry.Side.BOTTOM, 20, -10);
       default -> {
         return;
       }
     }
     event.consume();
-  }
-
-  // --- menu
-  // --------------------------------------------------------------------------------------------------------
-
-  private ContextMenu menu(StyleCard card, StyleId id) {
-    Project project = workspace.project();
-    Style style = project.styles().get(id);
-    ContextMenu menu = new ContextMenu();
-    boolean none = workspace.selection().isEmpty();
-    menu.getItems()
-        .addAll(
-            item(
-                "Follow on the selection", none, () -> workspace.following().put(id, false, false)),
-            item(
-                "Add on top of what is followed",
-                none,
-                () -> workspace.following().put(id, true, false)),
-            item("Select followers", false, () -> selectFollowers(id)),
-            new SeparatorMenuItem(),
-            item("Edit style", false, () -> workspace.openDesk(id)),
-            item(
-                "Derive a style",
-                false,
-                () -> add(AddStyle.derived(style, newId(), freeName(style.name() + ", variant")))),
-            item(
-                "Duplicate",
-                false,
-                () -> add(AddStyle.duplicate(style, newId(), freeName(style.name() + ", copy")))),
-            item("Rename", false, () -> rename(card, id)));
-    if (style.level() == StyleLevel.TEXT) {
-      boolean isBase = project.baseStyle().filter(id::equals).isPresent();
-      menu.getItems()
-          .add(
-              item(
-                  isBase ? "Have no base style" : "Make it the base style",
-                  false,
-                  () ->
-                      workspace.apply(
-                          new ChangeProject.SetBaseStyle(
-                              isBase ? Optional.empty() : Optional.of(id)))));
-    }
-    menu.getItems().addAll(new SeparatorMenuItem(), deleteMenu(project, style));
-    return menu;
-  }
-
-  private MenuItem deleteMenu(Project project, Style style) {
-    int followers = Followers.of(project).direct(style.id()).size();
-    if (followers == 0) {
-      return item(
-          "Delete", false, () -> workspace.apply(new DeleteStyle(style.id(), Optional.empty())));
-    }
-    Menu delete =
-        new Menu("Delete; its " + followers + (followers == 1 ? " follower" : " followers"));
-    delete
-        .getItems()
-        .add(
-            item(
-                "keep the look, as local changes",
-                false,
-                () -> workspace.apply(new DeleteStyle(style.id(), Optional.empty()))));
-    delete.getItems().add(new SeparatorMenuItem());
-    project.styles().stream()
-        .filter(other -> other.level() == style.level() && !other.id().equals(style.id()))
-        .forEach(other ->
-            delete
-                .getItems()
-                .add(
-                    item(
-                        "follow " + other.name(),
-                        false,
-                        () ->
-                            workspace.apply(
-                                new DeleteStyle(style.id(), Optional.of(other.id()))))));
-    return delete;
-  }
-
-  private static MenuItem item(String label, boolean disabled, Runnable work) {
-    MenuItem item = new MenuItem(label);
-    item.setDisable(disabled);
-    item.setOnAction(_ -> work.run());
-    return item;
-  }
-
-  private void selectFollowers(StyleId id) {
-    workspace.select(
-        Followers.of(workspace.project()).of(id).stream()
-            .map(follower -> follower.layer().id())
-            .toList());
-  }
-
-  private StyleId newId() {
-    return new StyleId(workspace.ids().next("style"));
-  }
-
-  private String freeName(String wanted) {
-    String name = wanted;
-    for (int number = 2; workspace.project().styles().named(name).isPresent(); number++) {
-      name = wanted + " " + number;
-    }
-    return name;
-  }
-
-  private void add(AddStyle edit) {
-    if (workspace.apply(edit)) {
-      workspace.openDesk(edit.style().id());
-    }
   }
 
   /** Puts a field in the place of the name. */

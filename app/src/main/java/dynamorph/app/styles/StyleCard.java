@@ -1,5 +1,6 @@
 package dynamorph.app.styles;
 
+import dynamorph.model.style.ColourLabel;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -12,6 +13,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
 
 /** A specimen with the style's name, level and counts. Knows nothing of what pressing it does. */
@@ -24,6 +27,10 @@ final class StyleCard extends HBox {
 
   private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
   private static final PseudoClass IN_USE = PseudoClass.getPseudoClass("followed");
+  private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+  private static final PseudoClass DROP_ABOVE = PseudoClass.getPseudoClass("drop-above");
+  private static final PseudoClass DROP_BELOW = PseudoClass.getPseudoClass("drop-below");
+  private static final PseudoClass DROP_ON = PseudoClass.getPseudoClass("drop-on");
 
   final ImageView specimen = new ImageView();
   final Button edit = new Button("Edit");
@@ -33,6 +40,8 @@ final class StyleCard extends HBox {
   private final Label count = new Label();
   private final Label local = new Label();
   private final Region elbow = new Region();
+  private final Circle dot = new Circle(4);
+  private final Tooltip note = new Tooltip();
 
   StyleCard() {
     setFocusTraversable(true);
@@ -56,7 +65,7 @@ final class StyleCard extends HBox {
     local.setMinWidth(Region.USE_PREF_SIZE);
     count.setMinWidth(Region.USE_PREF_SIZE);
     edit.setMinWidth(Region.USE_PREF_SIZE);
-    HBox footer = new HBox(6, name, level, gap, count, local, edit);
+    HBox footer = new HBox(6, dot, name, level, gap, count, local, edit);
     footer.setAlignment(Pos.CENTER_LEFT);
     footer.getStyleClass().add("style-footer");
     StackPane picture = new StackPane(specimen);
@@ -94,10 +103,34 @@ final class StyleCard extends HBox {
     name.setText(style.name());
     level.setText(base ? "base" : style.level().label());
     count.setText(String.valueOf(followers));
+    dot.setVisible(style.label().isPresent());
+    dot.setManaged(style.label().isPresent());
+    style.label().ifPresent(label -> dot.setFill(colour(label)));
+    note.setText(style.note());
+    name.setTooltip(style.note().isBlank() ? null : note);
     local.setText(deviating == 0 ? "" : deviating + " local");
     local.setManaged(deviating > 0);
     String followed = followers == 1 ? "1 follower" : followers + " followers";
     setAccessibleText(style.name() + ", " + style.level().label() + " style, " + followed);
+  }
+
+  static Color colour(ColourLabel label) {
+    return Color.rgb(label.colour().red(), label.colour().green(), label.colour().blue());
+  }
+
+  /** Where a card that is dragged would land. */
+  void showDrop(boolean above, boolean below) {
+    pseudoClassStateChanged(DROP_ABOVE, above);
+    pseudoClassStateChanged(DROP_BELOW, below);
+  }
+
+  /** Whether a text that is dragged here would give the style its look. */
+  void showTaking(boolean over) {
+    pseudoClassStateChanged(DROP_ON, over);
+  }
+
+  void markChosen(boolean chosen) {
+    pseudoClassStateChanged(CHOSEN, chosen);
   }
 
   void mark(boolean picked, boolean followed) {

@@ -4,10 +4,12 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 
@@ -21,12 +23,24 @@ final class StyleOrder {
   /**
    * Groups in the order of their first style; a style whose base is not wanted or in another group
    * stands by itself.
+   *
+   * @param sort the order within a group and under a base; empty for that of the project
    */
-  static Map<String, List<Entry>> of(StyleBook styles, Predicate<Style> wanted) {
-    List<Style> shown = styles.stream().filter(wanted).toList();
+  static Map<String, List<Entry>> of(
+      StyleBook styles, Predicate<Style> wanted, Optional<Comparator<Style>> sort) {
+    Set<String> groupOrder = new java.util.LinkedHashSet<>();
+    List<Style> shown = new ArrayList<>();
+    styles.stream()
+        .filter(wanted)
+        .forEach(style -> {
+          groupOrder.add(style.group());
+          shown.add(style);
+        });
+    sort.ifPresent(shown::sort);
     Set<StyleId> ids = new HashSet<>();
     shown.forEach(style -> ids.add(style.id()));
     Map<String, List<Entry>> groups = new LinkedHashMap<>();
+    groupOrder.forEach(group -> groups.put(group, new ArrayList<>()));
     for (Style style : shown) {
       boolean tucked =
           style
@@ -35,7 +49,7 @@ final class StyleOrder {
               .filter(base -> ids.contains(base.id()) && base.group().equals(style.group()))
               .isPresent();
       if (!tucked) {
-        add(groups.computeIfAbsent(style.group(), _ -> new ArrayList<>()), style, 0, shown);
+        add(groups.get(style.group()), style, 0, shown);
       }
     }
     return groups;

@@ -1,36 +1,34 @@
 package dynamorph.app.styles;
 
-import dynamorph.app.background.PictureService;
-import dynamorph.app.background.Studio;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.Artboard;
-import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.ArrangeStyles;
 import dynamorph.model.property.Properties;
-import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
-import dynamorph.model.style.Palette;
+import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.style.StyleLevel;
-import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SequencedSet;
 import java.util.Set;
-import java.util.function.Supplier;
 import javafx.beans.value.ObservableValue;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -61,9 +59,7 @@ public final class StylesColumn extends VBox {
   }
 
   private final Workspace workspace;
-  private final Supplier<Studio> studio;
-  private final PictureService pictures;
-  private final ObservableValue<Theme> theme;
+  private final Specimens specimens;
   private final Button keep = new Button("Keep this look\u2026");
   private final TextField filter = new TextField();
   private final ComboBox<Show> show = new ComboBox<>();
@@ -76,16 +72,14 @@ public final class StylesColumn extends VBox {
 
   public StylesColumn(
       Workspace workspace,
-      Supplier<Studio> studio,
-      PictureService pictures,
+      Specimens specimens,
       ObservableValue<Theme> theme,
       CardGestures gestures) {
     this.workspace = workspace;
-    this.studio = studio;
-    this.pictures = pictures;
-    this.theme = theme;
+    this.specimens = specimens;
     this.gestures = gestures;
     this.cascade = Cascade.of(workspace.project());
+    this.followers = Followers.of(workspace.project());
     getStyleClass().add("styles-column");
     setId("styles");
     scroll.setContent(list);
@@ -133,7 +127,28 @@ public final class StylesColumn extends VBox {
     show.setAccessibleText("Which styles are listed");
     show.valueProperty().addListener((_, _, _) -> update());
     HBox.setHgrow(filter, Priority.ALWAYS);
-    return new HBox(6, filter, show);
+    MannerMenu manner = new MannerMenu(workspace.following());
+    HBox.setHgrow(manner, Priority.ALWAYS);
+    HBox second = new HBox(6, manner, sortMenu());
+    second.setAlignment(Pos.CENTER_LEFT);
+    return new VBox(4, new HBox(6, filter, show), second);
+  }
+
+  private MenuButton sortMenu() {
+    MenuButton menu = new MenuButton("Sorted " + sort.label());
+    menu.getStyleClass().add("quiet-menu");
+    menu.setMinWidth(Region.USE_PREF_SIZE);
+    menu.setAccessibleText("How styles are sorted");
+    for (StyleSort one : StyleSort.values()) {
+      MenuItem item = new MenuItem(one.label());
+      item.setOnAction(_ -> {
+        sort = one;
+        menu.setText("Sorted " + one.label());
+        update();
+      });
+      menu.getItems().add(item);
+    }
+    return menu;
   }
 
   /** Puts the keyboard into the column. */
@@ -170,17 +185,23 @@ public final class StylesColumn extends VBox {
     return index >= 0 && index < order.size() ? card(order.get(index)) : Optional.empty();
   }
 
+  private Followers followers;
+
   private void update() {
     Project project = workspace.shownProperty().get();
     cascade = cascade.follow(project);
-    Followers followers = Followers.of(workspace.project());
+    followers = followers.follow(workspace.project());
     Map<String, List<StyleOrder.Entry>> groups =
-        StyleOrder.of(project.styles(), style -> wanted(style, followers));
+        StyleOrder.of(project.styles(), style -> wanted(style, followers), sort.order(followers));
     List<Node> rows = new ArrayList<>();
     List<StyleId> shownOrder = new ArrayList<>();
     groups.forEach((group, entries) -> {
-      rows.add(groupHead(group, entries.size()));
-      for (StyleOrder.Entry entry : entries) {
+      if (isInShutGroup(group)) {
+        return;
+      }
+      boolean open = !shut.contains(group);
+      rows.add(groupHead(group, entries.size(), open));
+      for (StyleOrder.Entry entry : open ? entries : List.<StyleOrder.Entry>of()) {
         rows.add(cardFor(project, followers, entry));
         shownOrder.add(entry.style().id());
       }
@@ -201,8 +222,8 @@ public final class StylesColumn extends VBox {
         switch (show.getValue()) {
           case ALL -> true;
           case FOLLOWED -> followedBySelection().contains(style.id());
-          case DEVIATING -> deviating(followers, style) > 0;
-          case UNUSED -> followers.of(style.id()).isEmpty();
+          case DEVIATING -> followers.count(style.id()).deviating() > 0;
+          case UNUSED -> followers.count(style.id()).all() == 0;
         };
     String text = filter.getText().strip().toLowerCase(java.util.Locale.ROOT);
     String words =
@@ -212,32 +233,35 @@ public final class StylesColumn extends VBox {
             + " "
             + style.level().label()
             + " "
+            + style.note()
+            + " "
+            + style.label().map(ColourLabel::label).orElse("")
+            + " "
             + cascade.values(style).get(Properties.FONT_FAMILY.key()).orElse("");
     return kind && words.toLowerCase(java.util.Locale.ROOT).contains(text);
   }
 
-  private static long deviating(Followers followers, Style style) {
-    return followers.direct(style.id()).stream()
-        .filter(follower -> follower.localChanges() > 0)
-        .count();
+  private final Map<String, GroupHead> groupHeads = new HashMap<>();
+  private final Set<String> shut = new HashSet<>();
+  private StyleSort sort = StyleSort.BY_HAND;
+
+  /** Whether a group that this one stands in is shut. */
+  private boolean isInShutGroup(String group) {
+    return shut.stream().anyMatch(outer -> !outer.isEmpty() && group.startsWith(outer + "/"));
   }
 
-  private final Map<String, Node> groupHeads = new HashMap<>();
+  private Node groupHead(String group, int size, boolean open) {
+    GroupHead head =
+        groupHeads.computeIfAbsent(group, name -> new GroupHead(workspace, name, () -> flip(name)));
+    head.show(size, open);
+    return head;
+  }
 
-  private Node groupHead(String group, int size) {
-    return groupHeads.computeIfAbsent(
-        group + " " + size,
-        _ -> {
-          Label name = new Label(group.isEmpty() ? "Base" : group);
-          name.getStyleClass().add("group-title");
-          Region gap = new Region();
-          HBox.setHgrow(gap, Priority.ALWAYS);
-          Label count = new Label(String.valueOf(size));
-          count.getStyleClass().add("quiet");
-          HBox head = new HBox(name, gap, count);
-          head.getStyleClass().add("group-head");
-          return head;
-        });
+  private void flip(String group) {
+    if (!shut.remove(group)) {
+      shut.add(group);
+    }
+    update();
   }
 
   private Node emptyState(Project project) {
@@ -255,73 +279,12 @@ public final class StylesColumn extends VBox {
     Style style = entry.style();
     StyleCard card = cards.computeIfAbsent(style.id(), id -> gestures.install(new StyleCard(), id));
     boolean base = project.baseStyle().filter(style.id()::equals).isPresent();
-    int count = followers.of(style.id()).size();
-    card.show(style, entry.depth(), count, deviating(followers, style), base);
-    drawSpecimen(project, followers, card, entry);
-    return card;
-  }
-
-  /** What a specimen depends on; the values may refer to swatches, so the palette is part of it. */
-  private record SpecimenKey(
-      Studio studio,
-      PropertySet values,
-      Palette palette,
-      StyleLevel level,
-      String words,
-      Rgba background,
-      int width,
-      double scale) {}
-
-  private void drawSpecimen(
-      Project project, Followers followers, StyleCard card, StyleOrder.Entry entry) {
-    Style style = entry.style();
+    Followers.Count count = followers.count(style.id());
+    card.show(style, entry.depth(), count.all(), count.deviating(), base);
     int width = (int) (StyleCard.WIDTH - entry.depth() * StyleCard.INDENT) - 2;
-    double scale =
-        getScene() == null || getScene().getWindow() == null
-            ? 1
-            : getScene().getWindow().getOutputScaleX();
-    Rgba background = background(project, followers, style);
-    Studio with = studio.get();
-    Cascade now = cascade;
-    String words = style.sample().isBlank() ? style.name() : style.sample();
-    pictures.show(
-        card.specimen,
-        new SpecimenKey(
-            with,
-            now.values(style),
-            project.palette(),
-            style.level(),
-            words,
-            background,
-            width,
-            scale),
-        () ->
-            with.specimens()
-                .specimen(
-                    now, style, words, background, width, (int) StyleCard.SPECIMEN_HEIGHT, scale));
-  }
-
-  /** The artboard colour that the style is seen on most, so that pale letters show. */
-  private Rgba background(Project project, Followers followers, Style style) {
-    Map<Rgba, Integer> seen = new LinkedHashMap<>();
-    Set<dynamorph.model.LayerId> ids = new HashSet<>();
-    List<Followers.Follower> all = followers.direct(style.id());
-    all.stream().limit(50).map(Followers.Follower::layer).map(Layer::id).forEach(ids::add);
-    for (Artboard board : project.artboards()) {
-      long count =
-          ids.isEmpty()
-              ? 0
-              : board.layers().stream().filter(layer -> ids.contains(layer.id())).count();
-      if (count > 0) {
-        seen.merge(project.palette().colour(board.background()), (int) count, Integer::sum);
-      }
-    }
-    int most = seen.values().stream().mapToInt(Integer::intValue).max().orElse(0);
-    return seen.entrySet().stream()
-        .filter(entry -> entry.getValue() == most)
-        .findFirst()
-        .map(Map.Entry::getKey)
-        .orElse(new Rgba(0xFFFBF8F1));
+    specimens.show(
+        card.specimen, project, cascade, followers, style, width, (int) StyleCard.SPECIMEN_HEIGHT);
+    return card;
   }
 
   private Set<StyleId> followedBySelection() {
@@ -342,8 +305,124 @@ public final class StylesColumn extends VBox {
             .map(desk -> desk.original().id())
             .or(() -> workspace.pickedStyleProperty().get());
     Set<StyleId> followed = followedBySelection();
-    cards.forEach(
-        (id, card) -> card.mark(picked.filter(id::equals).isPresent(), followed.contains(id)));
+    cards.forEach((id, card) -> {
+      card.mark(picked.filter(id::equals).isPresent(), followed.contains(id));
+      card.markChosen(chosen.contains(id));
+    });
     keep.setDisable(workspace.selection().isEmpty() || workspace.deskProperty().get().isPresent());
+  }
+
+  // --- several cards
+  // ---------------------------------------------------------------------------------------------
+
+  private final SequencedSet<StyleId> chosen = new LinkedHashSet<>();
+
+  /** The chosen cards if this one is among them, else this one alone. */
+  SequencedSet<StyleId> chosenWith(StyleId id) {
+    return chosen.contains(id)
+        ? new LinkedHashSet<>(order.stream().filter(chosen::contains).toList())
+        : new LinkedHashSet<>(List.of(id));
+  }
+
+  void flipChosen(StyleId id) {
+    if (!chosen.remove(id)) {
+      chosen.add(id);
+    }
+    markCards();
+  }
+
+  /** Chooses all cards from the one chosen last to this one. */
+  void extendChosen(StyleId id) {
+    int from = chosen.isEmpty() ? order.indexOf(id) : order.indexOf(chosen.getLast());
+    int to = order.indexOf(id);
+    chosen.addAll(order.subList(Math.min(from, to), Math.max(from, to) + 1));
+    markCards();
+  }
+
+  void clearChosen() {
+    chosen.clear();
+    markCards();
+  }
+
+  // --- dropping
+  // --------------------------------------------------------------------------------------------------
+
+  /** Where dragged cards would land: before a card or behind it, or in a group. */
+  private record Landing(Optional<StyleCard> card, boolean above, Optional<GroupHead> head) {}
+
+  private Optional<Landing> landing(Point2D inWindow) {
+    if (!scroll.localToScene(scroll.getBoundsInLocal()).contains(inWindow)) {
+      return Optional.empty();
+    }
+    for (Node row : list.getChildren()) {
+      Bounds bounds = row.localToScene(row.getBoundsInLocal());
+      if (bounds.contains(inWindow)) {
+        boolean above = inWindow.getY() < bounds.getCenterY();
+        return switch (row) {
+          case StyleCard card ->
+              Optional.of(new Landing(Optional.of(card), above, Optional.empty()));
+          case GroupHead head ->
+              Optional.of(new Landing(Optional.empty(), above, Optional.of(head)));
+          default -> Optional.empty();
+        };
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Shows where a dragged card would land. */
+  void showDrop(Point2D inWindow, StyleId dragged) {
+    Optional<Landing> at = landing(inWindow);
+    cards
+        .values()
+        .forEach(card -> {
+          boolean here = at.flatMap(Landing::card).filter(card::equals).isPresent();
+          boolean sorts = sort == StyleSort.BY_HAND;
+          card.showDrop(
+              here && sorts && at.orElseThrow().above(),
+              here && sorts && !at.orElseThrow().above());
+        });
+    groupHeads
+        .values()
+        .forEach(head -> head.showDrop(at.flatMap(Landing::head).filter(head::equals).isPresent()));
+  }
+
+  /** Moves the dragged card, and those chosen with it, to where they are dropped. */
+  void drop(Point2D inWindow, StyleId dragged) {
+    Optional<Landing> at = landing(inWindow);
+    showDrop(new Point2D(-1, -1), dragged);
+    List<StyleId> moved = List.copyOf(chosenWith(dragged));
+    at.flatMap(Landing::head)
+        .ifPresent(
+            head -> workspace.apply(new ArrangeStyles.Move(moved, Optional.empty(), head.group())));
+    at.flatMap(Landing::card)
+        .flatMap(this::idOf)
+        .filter(id -> !moved.contains(id))
+        .ifPresent(id -> {
+          Style target = workspace.project().styles().get(id);
+          Optional<StyleId> before = at.orElseThrow().above() ? Optional.of(id) : after(id);
+          workspace.apply(new ArrangeStyles.Move(moved, before, target.group()));
+        });
+  }
+
+  /** The style that stands behind one in the project. */
+  private Optional<StyleId> after(StyleId id) {
+    List<StyleId> all = workspace.project().styles().stream().map(Style::id).toList();
+    int next = all.indexOf(id) + 1;
+    return next < all.size() ? Optional.of(all.get(next)) : Optional.empty();
+  }
+
+  private Optional<StyleId> idOf(StyleCard card) {
+    return cards.entrySet().stream()
+        .filter(entry -> entry.getValue() == card)
+        .map(Map.Entry::getKey)
+        .findFirst();
+  }
+
+  /** The style whose card lies at a point of the window, while texts are dragged over it. */
+  public Optional<StyleId> takingAt(Point2D inWindow) {
+    Optional<StyleId> at = landing(inWindow).flatMap(Landing::card).flatMap(this::idOf);
+    cards.forEach((id, card) -> card.showTaking(at.filter(id::equals).isPresent()));
+    return at;
   }
 }

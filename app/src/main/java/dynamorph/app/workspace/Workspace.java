@@ -15,6 +15,7 @@ import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
@@ -69,6 +70,10 @@ public final class Workspace {
   private final ObjectProperty<Optional<Sampling>> sampling =
       new SimpleObjectProperty<>(Optional.empty());
   private final BooleanProperty reachOpen = new SimpleBooleanProperty();
+  private final ReadOnlyObjectWrapper<Optional<Settling>> settling =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ObjectProperty<Optional<List<StyleId>>> kitWanted =
+      new SimpleObjectProperty<>(Optional.empty());
 
   public Workspace(IdSource ids, Project project) {
     this.ids = ids;
@@ -228,6 +233,26 @@ public final class Workspace {
   /** Whether everything that a style or a change reaches is shown at large. */
   public BooleanProperty reachOpenProperty() {
     return reachOpen;
+  }
+
+  /** Styles that are to go, while it is settled what becomes of their followers. */
+  public ReadOnlyObjectProperty<Optional<Settling>> settlingProperty() {
+    return settling.getReadOnlyProperty();
+  }
+
+  /** Begins to settle what becomes of the followers of styles that are to go. */
+  public void openSettling(Settling wanted) {
+    if (desk.get().isPresent() || review.get().isPresent()) {
+      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
+      return;
+    }
+    keeping.set(false);
+    settling.set(Optional.of(wanted));
+  }
+
+  /** Styles that shall be written into a kit; whoever writes files takes them. */
+  public ObjectProperty<Optional<List<StyleId>>> kitWantedProperty() {
+    return kitWanted;
   }
 
   // --- opening
@@ -537,6 +562,7 @@ public final class Workspace {
     nextBranch = Optional.empty();
     desk.set(Optional.empty());
     review.set(Optional.empty());
+    settling.set(Optional.empty());
     heldBack.set(Set.of());
   }
 

@@ -3,6 +3,7 @@ package dynamorph.app.styles;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.demo.LongHour;
+import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
@@ -19,8 +20,8 @@ class StyleOrderTest {
   @Test
   void derivedStylesAreTuckedUnderTheirBase() {
     Map<String, List<StyleOrder.Entry>> groups =
-        StyleOrder.of(LongHour.project().styles(), _ -> true);
-    assertThat(groups.keySet()).containsExactly("", "Panels", "Labels", "Screen");
+        StyleOrder.of(LongHour.project().styles(), _ -> true, Optional.empty());
+    assertThat(groups.keySet()).containsExactly("", "Panels", "Labels", "Screen", "Ticket");
     assertThat(shown(groups.get("Panels")))
         .containsExactly(
             "Enamel title",
@@ -45,7 +46,8 @@ class StyleOrderTest {
   @Test
   void aDerivedStyleWhoseBaseIsNotListedStandsByItself() {
     Map<String, List<StyleOrder.Entry>> groups =
-        StyleOrder.of(LongHour.project().styles(), style -> style.name().contains("loan"));
+        StyleOrder.of(
+            LongHour.project().styles(), style -> style.name().contains("loan"), Optional.empty());
     assertThat(groups).containsOnlyKeys("Labels");
     assertThat(shown(groups.get("Labels"))).containsExactly("Label title, loan");
   }
@@ -56,8 +58,21 @@ class StyleOrderTest {
     Style derived = Style.text("b", "B", "Two").withBasedOn(Optional.of(new StyleId("a")));
     Style deeper = Style.text("c", "C", "Two").withBasedOn(Optional.of(new StyleId("b")));
     Map<String, List<StyleOrder.Entry>> groups =
-        StyleOrder.of(StyleBook.of(List.of(base, derived, deeper)), _ -> true);
+        StyleOrder.of(StyleBook.of(List.of(base, derived, deeper)), _ -> true, Optional.empty());
     assertThat(shown(groups.get("One"))).containsExactly("A");
     assertThat(shown(groups.get("Two"))).containsExactly("B", ">C");
+  }
+
+  @Test
+  void sortingByUseOrNameStaysWithinGroupsAndUnderBases() {
+    Followers followers = Followers.of(LongHour.project());
+    Map<String, List<StyleOrder.Entry>> byUse =
+        StyleOrder.of(LongHour.project().styles(), _ -> true, StyleSort.USE.order(followers));
+    assertThat(byUse.keySet()).containsExactly("", "Panels", "Labels", "Screen", "Ticket");
+    assertThat(shown(byUse.get("Labels")).getFirst()).isEqualTo("Label text");
+    Map<String, List<StyleOrder.Entry>> byName =
+        StyleOrder.of(LongHour.project().styles(), _ -> true, StyleSort.NAME.order(followers));
+    assertThat(shown(byName.get("Panels")))
+        .containsSubsequence("Enamel title", "Lead-in", "Notice", "Panel body", ">Column text");
   }
 }

@@ -31,12 +31,14 @@ import java.util.stream.Stream;
  * from what the text would have without it, what it could be based on, and a name that says what it
  * is.
  *
+ * @param source what it was taken from, as far as a style of the level goes
  * @param values all values at the level of the selection, those set by hand as they were set
  * @param different the keys that differ from what the style followed now, or else the base style,
  *     gives
  * @param basedOn the style followed now at that level, if any
  */
 public record Proposal(
+    Target source,
     StyleLevel level,
     PropertySet values,
     Set<PropertyKey<?>> different,
@@ -45,36 +47,54 @@ public record Proposal(
     String group,
     String sample) {
 
-  /** Reads the look of the first text of the target. */
+  /** Reads the look of the first text of the target, at the level that the target has. */
   public static Proposal of(Project project, Target target) {
+    return of(
+        project,
+        target,
+        switch (target) {
+          case Target.Layers _ -> StyleLevel.TEXT;
+          case Target.Words words ->
+              words.range().isEmpty() ? StyleLevel.PARAGRAPH : StyleLevel.CHARACTER;
+        });
+  }
+
+  /** Reads the look of the first text, paragraph or letter of the target. */
+  public static Proposal of(Project project, Target target, StyleLevel level) {
     Layer layer =
         target.layers().stream()
             .flatMap(id -> project.layer(id).stream())
             .findFirst()
             .orElseThrow(() -> new EditRefused("Select a text whose look shall be kept."));
-    return switch (target) {
-      case Target.Layers _ -> ofLayer(project, layer);
-      case Target.Words words when words.range().isEmpty() ->
-          ofParagraph(project, layer, layer.story().paragraphAt(words.range().start()));
-      case Target.Words words -> ofSpan(project, layer, words.range().start() + 1);
+    int offset = target instanceof Target.Words words ? words.range().start() : 0;
+    Target source =
+        level == StyleLevel.TEXT && target instanceof Target.Words words
+            ? new Target.Layers(words.layers())
+            : target;
+    return switch (level) {
+      case TEXT -> ofLayer(project, source, layer);
+      case PARAGRAPH -> ofParagraph(project, source, layer, layer.story().paragraphAt(offset));
+      case CHARACTER -> ofSpan(project, source, layer, offset + 1);
     };
   }
 
-  private static Proposal ofLayer(Project project, Layer layer) {
+  private static Proposal ofLayer(Project project, Target source, Layer layer) {
     Cascade cascade = Cascade.of(project);
     PropertySet values = cascade.values(layer);
     List<StyleId> followed = last(layer.counting(layer.follows()));
     PropertySet without = cascade.values(layer.withLocal(PropertySet.EMPTY).withFollows(followed));
-    return propose(project, StyleLevel.TEXT, values, layer.local(), without, followed, layer);
+    return propose(
+        project, source, StyleLevel.TEXT, values, layer.local(), without, followed, layer);
   }
 
-  private static Proposal ofParagraph(Project project, Layer layer, int index) {
+  private static Proposal ofParagraph(Project project, Target source, Layer layer, int index) {
     Cascade cascade = Cascade.of(project);
     Paragraph paragraph = layer.story().paragraphs().get(index);
     PropertySet values = cascade.values(layer, paragraph);
     PropertySet without = cascade.values(layer, paragraph.withLocal(PropertySet.EMPTY));
     return propose(
         project,
+        source,
         StyleLevel.PARAGRAPH,
         values,
         paragraph.local(),
@@ -83,18 +103,26 @@ public record Proposal(
         layer);
   }
 
-  private static Proposal ofSpan(Project project, Layer layer, int offset) {
+  private static Proposal ofSpan(Project project, Target source, Layer layer, int offset) {
     Cascade cascade = Cascade.of(project);
     Paragraph paragraph = layer.story().paragraphs().get(layer.story().paragraphAt(offset));
     Span span = layer.story().spanAt(offset);
     PropertySet values = cascade.values(layer, paragraph, span);
     PropertySet without = cascade.values(layer, paragraph, span.withLocal(PropertySet.EMPTY));
     return propose(
-        project, StyleLevel.CHARACTER, values, span.local(), without, last(span.follows()), layer);
+        project,
+        source,
+        StyleLevel.CHARACTER,
+        values,
+        span.local(),
+        without,
+        last(span.follows()),
+        layer);
   }
 
   private static Proposal propose(
       Project project,
+      Target source,
       StyleLevel level,
       PropertySet values,
       PropertySet local,
@@ -118,7 +146,7 @@ public record Proposal(
     String group = base.map(id -> project.styles().get(id).group()).orElse("");
     String sample = firstWords(layer.story().text());
     return new Proposal(
-        level, carried, different, base, name(project, values, layer, base), group, sample);
+        source, level, carried, different, base, name(project, values, layer, base), group, sample);
   }
 
   private static <T> boolean differs(PropertyKey<T> key, PropertySet values, PropertySet plain) {

@@ -13,9 +13,9 @@ public record Problem(Kind kind, String detail, boolean isNew) {
     MISSING_GLYPHS("missing glyphs"),
     OFF_ARTBOARD("off the artboard"),
     COLLISION("placed on another"),
-    OVER_ANOTHER("over another layer"),
+    OVER_ANOTHER("over another"),
     LOW_CONTRAST("low contrast"),
-    LINES("other line count");
+    LINES("reflow");
 
     private final String label;
 
