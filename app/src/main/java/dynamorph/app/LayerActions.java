@@ -8,9 +8,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.ArrangeLayers;
-import dynamorph.model.edit.DropLocal;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.SaveIntoStyle;
 import dynamorph.model.property.Properties;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.StyleId;
@@ -69,14 +67,6 @@ final class LayerActions {
 
   void restack(boolean toFront) {
     workspace.apply(new ArrangeLayers.Restack(workspace.selection().layers(), toFront));
-  }
-
-  void dropLocal() {
-    workspace.apply(DropLocal.all(workspace.selection().target()));
-  }
-
-  void saveIntoStyle() {
-    workspace.apply(SaveIntoStyle.all(workspace.selection().target()));
   }
 
   /** The style that the selection follows most directly. */

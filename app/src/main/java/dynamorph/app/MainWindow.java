@@ -18,6 +18,7 @@ import dynamorph.app.inspector.Inspector;
 import dynamorph.app.inspector.SelectionSubject;
 import dynamorph.app.inspector.Subject;
 import dynamorph.app.keep.KeepPane;
+import dynamorph.app.palette.SwatchPane;
 import dynamorph.app.reach.ReachStrip;
 import dynamorph.app.reach.ReachView;
 import dynamorph.app.reach.ReachWatch;
@@ -34,7 +35,10 @@ import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.AddStyle;
 import dynamorph.model.edit.ArrangeArtboards;
+import dynamorph.model.edit.DeleteStyles;
+import dynamorph.model.style.Style;
 import dynamorph.typeset.font.FontDamaged;
 import java.util.List;
 import java.util.function.Function;
@@ -103,6 +107,10 @@ public final class MainWindow {
                     () -> stage.themeProperty().get(),
                     user));
     Inspector inspector = new Inspector(workspace, editors);
+    SwatchPane swatch =
+        new SwatchPane(
+            workspace,
+            editors.apply(() -> new SelectionSubject(workspace, Cascade.of(workspace.project()))));
     StyleDesk desk = new StyleDesk(workspace, editors);
     this.keep = new KeepPane(workspace);
     this.search =
@@ -130,7 +138,7 @@ public final class MainWindow {
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
     frame.setLeft(styles);
-    frame.setRight(side(inspector, desk, settle));
+    frame.setRight(side(inspector, desk, settle, swatch));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
@@ -153,8 +161,9 @@ public final class MainWindow {
     stage.requestFocus();
   }
 
-  private StackPane side(Inspector inspector, StyleDesk desk, SettlePane settle) {
-    StackPane side = new StackPane(inspector, desk, keep, ready, settle);
+  private StackPane side(
+      Inspector inspector, StyleDesk desk, SettlePane settle, SwatchPane swatch) {
+    StackPane side = new StackPane(inspector, desk, keep, ready, settle, swatch);
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
@@ -166,16 +175,18 @@ public final class MainWindow {
         Bindings.createBooleanBinding(
             () -> workspace.settlingProperty().get().isPresent(), workspace.settlingProperty());
     settle.visibleProperty().bind(settling);
-    keep.visibleProperty().bind(workspace.keepingProperty().and(onDesk.or(settling).not()));
+    BooleanBinding onSwatch =
+        Bindings.createBooleanBinding(
+            () -> workspace.openSwatchProperty().get().isPresent(), workspace.openSwatchProperty());
+    swatch.visibleProperty().bind(onSwatch);
+    BooleanBinding taken = onDesk.or(settling).or(onSwatch);
+    keep.visibleProperty().bind(workspace.keepingProperty().and(taken.not()));
     BooleanBinding choosing =
-        workspace
-            .readyShownProperty()
-            .and(onDesk.or(settling).not())
-            .and(keep.visibleProperty().not());
+        workspace.readyShownProperty().and(taken.not()).and(keep.visibleProperty().not());
     ready.visibleProperty().bind(choosing);
     inspector
         .visibleProperty()
-        .bind(keep.visibleProperty().not().and(onDesk.or(settling).not()).and(choosing.not()));
+        .bind(keep.visibleProperty().not().and(taken.not()).and(choosing.not()));
     workspace
         .keepingProperty()
         .addListener((_, _, opening) -> {
@@ -323,8 +334,30 @@ public final class MainWindow {
         "Shortcut+E",
         any,
         () -> layers.followedStyle().ifPresent(workspace::openDesk));
-    actions.add("Styles", "Drop local changes", "Shortcut+BACK_SPACE", any, layers::dropLocal);
-    actions.add("Styles", "Save local changes into the style", "", any, layers::saveIntoStyle);
+    actions.add(
+        "Styles", "Drop local changes", "Shortcut+BACK_SPACE", any, workspace.deviations()::drop);
+    actions.add(
+        "Styles",
+        "Save local changes into the style",
+        "",
+        any,
+        workspace.deviations()::saveIntoStyle);
+    actions.add(
+        "Styles",
+        "Make a derived style of the local changes",
+        "",
+        any,
+        workspace.deviations()::deriveStyle);
+    actions.add(
+        "Styles",
+        "Drop local changes on all followers\u2026",
+        "",
+        any,
+        workspace.deviations()::dropOnAllFollowers);
+    actions.add("Styles", "Keep the stack as one style", "", any, workspace.deviations()::combine);
+    actions.add("Styles", "Clear all formatting", "", any, workspace.deviations()::clearFormatting);
+    actions.add("Styles", "Delete unused styles", "", this::deleteUnused);
+    actions.add("Styles", "New empty style", "", this::newStyle);
     actions.add("Styles", "Ready-made finishes\u2026", "F10", ready::open);
     actions.add("Styles", "Go to the styles", "Shortcut+L", styles::focusFirst);
     actions.add("Styles", "Commit the change", "Shortcut+ENTER", pending, this::commit);
@@ -367,6 +400,28 @@ public final class MainWindow {
         });
   }
 
+  private void deleteUnused() {
+    DeleteStyles unused = DeleteStyles.unused(workspace.project());
+    int count = unused.styles().size();
+    if (count == 0) {
+      workspace.tell(Notice.info("Every style is followed or is the base of one that is."));
+    } else if (workspace.apply(unused)) {
+      workspace.tell(
+          Notice.offering(
+              count == 1 ? "1 unused style deleted." : count + " unused styles deleted.",
+              "Undo",
+              workspace::undo));
+    }
+  }
+
+  private void newStyle() {
+    Style empty =
+        Style.text(workspace.ids().next("style"), workspace.freeName("Untitled look"), "");
+    if (workspace.apply(new AddStyle(empty, "New"))) {
+      workspace.openDesk(empty.id());
+    }
+  }
+
   /** Takes what is being typed in a field along. */
   private void commit() {
     stage.requestFocus();
@@ -380,7 +435,10 @@ public final class MainWindow {
     boolean typing = scene.getFocusOwner() instanceof TextInputControl;
     boolean editingText = workspace.selection().cursor().isPresent() && stage.isFocused();
     boolean desk =
-        workspace.deskProperty().get().isPresent() || workspace.reviewProperty().get().isPresent();
+        workspace.deskProperty().get().isPresent()
+            || workspace.reviewProperty().get().isPresent()
+            || workspace.openSwatchProperty().get().isPresent()
+            || workspace.settlingProperty().get().isPresent();
     if (event.getCode() == KeyCode.ESCAPE && desk && !typing) {
       workspace.discardPending();
       event.consume();

@@ -61,6 +61,13 @@ public final class StyleDesk extends VBox {
     getChildren().addAll(banner(), buttons(), scroll);
     workspace.deskProperty().addListener((_, _, desk) -> desk.ifPresent(this::update));
     workspace
+        .wantedValueProperty()
+        .addListener((_, _, wanted) ->
+            wanted.ifPresent(key -> {
+              sections.reveal(key);
+              workspace.wantedValueProperty().set(Optional.empty());
+            }));
+    workspace
         .heldBackProperty()
         .addListener((_, _, _) -> workspace.deskProperty().get().ifPresent(this::update));
   }

@@ -85,6 +85,7 @@ public final class FacetSections extends VBox {
   private final FinishEditor finish;
   private Optional<FontFace> shownFont = Optional.empty();
   private final Map<Facet, Node> byFacet = new java.util.EnumMap<>(Facet.class);
+  private final TextField search = new TextField();
   private boolean words = true;
   private String wanted = "";
 
@@ -94,7 +95,6 @@ public final class FacetSections extends VBox {
     this.subject = subject;
     this.finish = new FinishEditor(workspace, editors, subject);
     getStyleClass().add("facets");
-    TextField search = new TextField();
     search.setId("find-property");
     search.setPromptText("Find a property");
     search.setAccessibleText("Find a property");
@@ -108,6 +108,15 @@ public final class FacetSections extends VBox {
       Node section = facet == Facet.FINISH ? finish : section(facet);
       byFacet.put(facet, section);
       getChildren().add(section);
+    }
+  }
+
+  /** Shows one value alone, as if it had been searched for; the finish is shown whole. */
+  public void reveal(PropertyKey<?> key) {
+    search.setText(key.property().facet() == Facet.FINISH ? "" : key.property().label());
+    Node row = lookup("#" + key.path().replace('/', '-'));
+    if (row != null) {
+      row.requestFocus();
     }
   }
 

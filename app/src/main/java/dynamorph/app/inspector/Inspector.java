@@ -1,16 +1,16 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Editors;
-import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.DropLocal;
-import dynamorph.model.edit.SaveIntoStyle;
+import dynamorph.model.edit.MuteStyle;
+import dynamorph.model.edit.StackStyles;
 import dynamorph.model.edit.StopFollowing;
 import dynamorph.model.edit.Target;
+import dynamorph.model.property.Facet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
@@ -25,6 +25,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
@@ -32,6 +33,9 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -90,15 +94,50 @@ public final class Inspector extends VBox {
     HBox.setHgrow(gap, Priority.ALWAYS);
     Hyperlink drop = new Hyperlink("Drop");
     drop.setId("drop-local");
-    drop.setOnAction(_ -> dropLocal());
+    drop.setOnAction(_ -> {
+      workspace.deviations().drop();
+      backToTheStage();
+    });
     Hyperlink save = new Hyperlink("Save into style");
     save.setId("save-into-style");
-    save.setOnAction(_ -> saveIntoStyle());
-    localRow.getChildren().addAll(localCount, gap, drop, save);
+    save.setOnAction(_ -> {
+      workspace.deviations().saveIntoStyle();
+      backToTheStage();
+    });
+    localRow.getChildren().addAll(localCount, gap, drop, save, more());
     localRow.setAlignment(Pos.CENTER_LEFT);
     VBox box = new VBox(6, first, chips, localRow);
     box.getStyleClass().add("inspector-head");
     return box;
+  }
+
+  /** What else can be done about local changes. */
+  private MenuButton more() {
+    MenuButton more = new MenuButton();
+    more.setId("local-more");
+    more.getStyleClass().add("quiet-menu");
+    more.setAccessibleText("More about local changes");
+    more.setTooltip(new Tooltip("More about local changes"));
+    for (Facet facet : Facet.values()) {
+      more.getItems()
+          .add(
+              item(
+                  "Drop " + facet.label().toLowerCase(java.util.Locale.ROOT),
+                  () -> workspace.deviations().drop(facet)));
+    }
+    more.getItems()
+        .addAll(
+            new SeparatorMenuItem(),
+            item("Make a derived style of them", workspace.deviations()::deriveStyle),
+            item("Drop them on all followers\u2026", workspace.deviations()::dropOnAllFollowers),
+            item("Clear all formatting", workspace.deviations()::clearFormatting));
+    return more;
+  }
+
+  private static MenuItem item(String label, Runnable work) {
+    MenuItem item = new MenuItem(label);
+    item.setOnAction(_ -> work.run());
+    return item;
   }
 
   private static VBox empty() {
@@ -211,15 +250,75 @@ public final class Inspector extends VBox {
   private MenuButton chip(Style style, long count, int of) {
     MenuButton chip = new MenuButton(style.name() + (count < of ? " (" + count + ")" : ""));
     chip.getStyleClass().add("style-chip");
-    MenuItem edit = new MenuItem("Edit style");
-    edit.setOnAction(_ -> workspace.openDesk(style.id()));
-    MenuItem release = new MenuItem("Stop following, keep the look");
-    release.setOnAction(_ -> workspace.apply(new StopFollowing(target(), style.id(), true)));
-    MenuItem fallBack = new MenuItem("Stop following, fall back");
-    fallBack.setOnAction(_ -> workspace.apply(new StopFollowing(target(), style.id(), false)));
-    chip.getItems().addAll(edit, release, fallBack);
+    List<Layer> layers = selected();
+    Set<LayerId> ids = layers.stream().map(Layer::id).collect(Collectors.toSet());
+    boolean muted = layers.stream().anyMatch(layer -> layer.muted().contains(style.id()));
+    boolean stacked =
+        layers.stream()
+            .anyMatch(layer -> layer.follows().size() > 1 && layer.follows().contains(style.id()));
+    chip.pseudoClassStateChanged(PseudoClass.getPseudoClass("muted"), muted);
+    if (muted) {
+      chip.setText(chip.getText() + ", muted");
+    }
+    chip.getItems()
+        .addAll(
+            item("Edit style", () -> workspace.openDesk(style.id())),
+            item(
+                muted ? "Unmute" : "Mute: it counts for nothing here for now",
+                () -> workspace.apply(new MuteStyle(ids, style.id(), !muted))));
+    if (stacked) {
+      chip.getItems()
+          .addAll(
+              item("Nearer: counts before the others", () -> stack(ids, style, 1)),
+              item("Farther", () -> stack(ids, style, -1)),
+              item("Keep the stack as one style", workspace.deviations()::combine));
+      dragToReorder(chip, ids, style);
+    }
+    chip.getItems()
+        .addAll(
+            new SeparatorMenuItem(),
+            item(
+                "Stop following, keep the look",
+                () -> workspace.apply(new StopFollowing(target(), style.id(), true))),
+            item(
+                "Stop following, fall back",
+                () -> workspace.apply(new StopFollowing(target(), style.id(), false))));
     return chip;
   }
+
+  private void stack(Set<LayerId> ids, Style style, int by) {
+    workspace.apply(new StackStyles(ids, style.id(), by));
+  }
+
+  /** A chip that is dragged over others takes the place of the one it is dropped on. */
+  private void dragToReorder(MenuButton chip, Set<LayerId> ids, Style style) {
+    double[] pressed = {0};
+    chip.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> pressed[0] = event.getSceneX());
+    chip.addEventFilter(
+        MouseEvent.MOUSE_RELEASED,
+        event -> {
+          if (Math.abs(event.getSceneX() - pressed[0]) < DRAG_THRESHOLD) {
+            return;
+          }
+          List<javafx.scene.Node> all =
+              chips.getChildren().stream()
+                  .filter(node -> node.getStyleClass().contains("style-chip"))
+                  .toList();
+          for (javafx.scene.Node other : all) {
+            boolean over =
+                other
+                    .localToScene(other.getBoundsInLocal())
+                    .contains(event.getSceneX(), event.getSceneY());
+            if (over && other != chip) {
+              stack(ids, style, all.indexOf(other) - all.indexOf(chip));
+              event.consume();
+            }
+          }
+        });
+  }
+
+  /** How far the pointer moves before a press on a chip is a drag. */
+  private static final double DRAG_THRESHOLD = 8;
 
   private MenuButton addOnTop(Project project) {
     MenuButton add = new MenuButton("+ add on top");
@@ -240,49 +339,11 @@ public final class Inspector extends VBox {
     return workspace.selection().target();
   }
 
-  private void dropLocal() {
-    workspace.apply(DropLocal.all(new Target.Layers(workspace.selection().layers())));
-    backToTheStage();
-  }
-
   /** What was pressed goes away; the keyboard then belongs to the stage, not to the next field. */
   private void backToTheStage() {
     javafx.scene.Node stage = getScene() == null ? null : getScene().lookup("#stage");
     if (stage != null) {
       stage.requestFocus();
-    }
-  }
-
-  /** Saves, and says how many other texts changed with it. */
-  private void saveIntoStyle() {
-    SaveIntoStyle save = SaveIntoStyle.all(new Target.Layers(workspace.selection().layers()));
-    List<Style> styles;
-    try {
-      styles = save.styles(workspace.project());
-    } catch (dynamorph.model.edit.EditRefused refused) {
-      workspace.tell(Notice.problem(refused.getMessage()));
-      return;
-    }
-    if (workspace.apply(save)) {
-      backToTheStage();
-      Followers followers = Followers.of(workspace.project());
-      Set<LayerId> reached =
-          styles.stream()
-              .flatMap(style -> followers.of(style.id()).stream())
-              .map(follower -> follower.layer().id())
-              .collect(Collectors.toSet());
-      String into =
-          styles.stream()
-              .map(style -> "\"" + style.name() + "\"")
-              .collect(Collectors.joining(", "));
-      workspace.tell(
-          Notice.offering(
-              "Saved into "
-                  + into
-                  + "; "
-                  + (reached.size() == 1 ? "1 text follows." : reached.size() + " texts follow."),
-              "Undo",
-              workspace::undo));
     }
   }
 }

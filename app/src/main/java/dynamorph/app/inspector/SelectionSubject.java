@@ -34,9 +34,11 @@ import java.util.Set;
 public final class SelectionSubject implements Subject {
   /** A place in a text that has values of its own. */
   private record Spot(Layer layer, Paragraph paragraph, Span span) {
-    Object sources() {
+    Object sources(Cascade cascade) {
       return List.of(
           layer.follows(),
+          layer.muted(),
+          cascade.baseOf(layer),
           layer.local().where(key -> key.property().facet() != Facet.PLACEMENT),
           paragraph.follows(),
           paragraph.local(),
@@ -64,9 +66,10 @@ public final class SelectionSubject implements Subject {
     Map<Object, Spot> distinct = new LinkedHashMap<>();
     Map<Object, Layer> distinctlyPlaced = new LinkedHashMap<>();
     for (Layer layer : layers) {
-      spots(layer).forEach(spot -> distinct.putIfAbsent(spot.sources(), spot));
+      spots(layer).forEach(spot -> distinct.putIfAbsent(spot.sources(cascade), spot));
       distinctlyPlaced.putIfAbsent(
-          List.of(layer.follows(), layer.local().keys(), layer.frame().keys()), layer);
+          List.of(layer.follows(), layer.muted(), layer.local().keys(), layer.frame().keys()),
+          layer);
       layerValues.add(cascade.values(layer));
     }
     this.spots = distinct.values();

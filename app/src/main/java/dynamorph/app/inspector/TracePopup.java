@@ -3,9 +3,13 @@ package dynamorph.app.inspector;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.cascade.Trace;
-import dynamorph.model.edit.SaveIntoStyle;
+import dynamorph.model.edit.SaveValue;
 import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.property.ValueType;
+import dynamorph.model.style.StyleId;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Pos;
@@ -41,9 +45,9 @@ final class TracePopup {
     title.getStyleClass().add("section-title");
     content.getChildren().add(title);
     Trace<T> trace = subject.trace(key);
+    Actions<T> actions = new Actions<>(popup, workspace, subject, key, trace);
     for (Trace.Step<T> step : trace.steps()) {
-      boolean counts = step == trace.winner();
-      content.getChildren().add(row(popup, workspace, subject, key, step, counts));
+      content.getChildren().add(row(workspace, key, step, actions));
     }
     popup.getContent().add(content);
     var corner = mark.localToScreen(8, mark.getHeight() + 2);
@@ -51,17 +55,12 @@ final class TracePopup {
   }
 
   private static <T> Node row(
-      Popup popup,
-      Workspace workspace,
-      Subject subject,
-      PropertyKey<T> key,
-      Trace.Step<T> step,
-      boolean counts) {
+      Workspace workspace, PropertyKey<T> key, Trace.Step<T> step, Actions<T> actions) {
     ValueType<T> type = key.property().type();
     String declared = type.format(step.declared());
     String computed = type.format(step.computed());
     Label value = new Label(declared.equals(computed) ? computed : declared + " = " + computed);
-    value.getStyleClass().add(counts ? "trace-winner" : "trace-overridden");
+    value.getStyleClass().add(actions.counts(step) ? "trace-winner" : "trace-overridden");
     Label source = new Label(SourceNames.of(workspace.project(), step.source()));
     source.getStyleClass().add("quiet");
     VBox words = new VBox(value, source);
@@ -70,46 +69,79 @@ final class TracePopup {
     HBox row = new HBox(10, words, gap);
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("trace-row");
-    row.getChildren().addAll(actions(popup, workspace, subject, key, step.source()));
+    row.getChildren().addAll(actions.of(step));
     return row;
   }
 
-  private static java.util.List<Node> actions(
-      Popup popup, Workspace workspace, Subject subject, PropertyKey<?> key, Source source) {
-    return switch (source) {
-      case Source.LocalChange _ ->
-          java.util.List.of(
-              link("Drop", popup, () -> subject.drop(Set.of(key))),
-              link(
-                  "Save into style",
-                  popup,
-                  () ->
-                      workspace.apply(
-                          new SaveIntoStyle(
-                              workspace.selection().target(), Optional.of(Set.of(key))))));
-      case Source.Followed(var _, var _, var style)
-          when workspace
-                  .deskProperty()
-                  .get()
-                  .map(desk -> desk.draft().id().equals(style))
-                  .orElse(false)
-              && subject.isOwn(key) ->
-          java.util.List.of(link("Leave open", popup, () -> subject.drop(Set.of(key))));
-      case Source.Followed(var _, var _, var style) ->
-          java.util.List.of(link("Edit style", popup, () -> workspace.openDesk(style)));
-      case Source.Base(var style) ->
-          java.util.List.of(link("Edit style", popup, () -> workspace.openDesk(style)));
-      case Source.OwnFrame _, Source.Default _ -> java.util.List.of();
-    };
-  }
+  /** What can be done at each level of a trace. */
+  private record Actions<T>(
+      Popup popup, Workspace workspace, Subject subject, PropertyKey<T> key, Trace<T> trace) {
+    boolean counts(Trace.Step<T> step) {
+      return step == trace.winner();
+    }
 
-  private static Hyperlink link(String label, Popup popup, Runnable work) {
-    Hyperlink link = new Hyperlink(label);
-    link.setMinWidth(Region.USE_PREF_SIZE);
-    link.setOnAction(_ -> {
-      popup.hide();
-      work.run();
-    });
-    return link;
+    private Optional<StyleId> onDesk() {
+      return workspace.deskProperty().get().map(desk -> desk.draft().id());
+    }
+
+    List<Node> of(Trace.Step<T> step) {
+      List<Node> links = new ArrayList<>();
+      switch (step.source()) {
+        case Source.LocalChange _ -> {
+          links.add(link("Drop", () -> subject.drop(Set.of(key))));
+          if (counts(step)) {
+            links.add(link("Save into style", () -> workspace.deviations().saveIntoStyle(key)));
+          }
+        }
+        case Source.Followed(var _, var _, var style) -> addForStyle(links, step, style);
+        case Source.Base(var style) -> addForStyle(links, step, style);
+        case Source.OwnFrame _, Source.Default _ -> addSetHere(links, step);
+      }
+      return links;
+    }
+
+    private void addForStyle(List<Node> links, Trace.Step<T> step, StyleId style) {
+      if (onDesk().filter(style::equals).isPresent()) {
+        if (subject.isOwn(key)) {
+          links.add(link("Leave open", () -> subject.drop(Set.of(key))));
+        }
+        return;
+      }
+      links.add(link("Open", () -> workspace.openDesk(style, key)));
+      boolean hand = trace.winner().source() instanceof Source.LocalChange;
+      if (hand && onDesk().isEmpty()) {
+        links.add(link("Save into it", () -> saveInto(style)));
+      }
+      addSetHere(links, step);
+    }
+
+    /** An overridden value can be taken here in place of the one that counts. */
+    private void addSetHere(List<Node> links, Trace.Step<T> step) {
+      if (!counts(step)) {
+        links.add(
+            link(
+                "Set here",
+                () -> subject.set(PropertySet.EMPTY.with(key, step.computed()), Optional.empty())));
+      }
+    }
+
+    private void saveInto(StyleId style) {
+      SaveValue<T> save =
+          new SaveValue<>(workspace.selection().target(), style, key, trace.winner().computed());
+      String name = workspace.project().styles().get(style).name();
+      workspace
+          .deviations()
+          .doOrReview(save, "Save into \"" + name + "\"", "Save", "Saved into \"" + name + "\".");
+    }
+
+    private Hyperlink link(String label, Runnable work) {
+      Hyperlink link = new Hyperlink(label);
+      link.setMinWidth(Region.USE_PREF_SIZE);
+      link.setOnAction(_ -> {
+        popup.hide();
+        work.run();
+      });
+      return link;
+    }
   }
 }

@@ -5,14 +5,17 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.edit.Follow;
 import dynamorph.model.edit.KeepStyle;
 import dynamorph.model.edit.Proposal;
+import dynamorph.model.edit.Target;
+import dynamorph.model.property.Aspect;
 import dynamorph.model.property.Facet;
-import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
-import dynamorph.model.property.ValueType;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.survey.Likeness;
 import dynamorph.model.value.Colour;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -37,6 +40,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
 
 /**
  * The save step: lists every value that could be included, ticked where it differs from what the
@@ -49,6 +53,9 @@ public final class KeepPane extends VBox {
   private final TextField name = new TextField();
   private final TextField group = new TextField();
   private final ComboBox<Optional<Style>> base = Controls.baseStyles();
+  private final ComboBox<StyleLevel> level = new ComboBox<>();
+  private final VBox alike = new VBox(4);
+  private boolean reading;
   private final VBox list = new VBox();
   private final Label count = new Label();
   private final Button keep = new Button("Keep style");
@@ -77,7 +84,37 @@ public final class KeepPane extends VBox {
     grid.addRow(0, Controls.rowLabel("Name"), name);
     grid.addRow(1, Controls.rowLabel("Group"), group);
     grid.addRow(2, Controls.rowLabel("Based on"), base);
-    VBox head = new VBox(6, heading, from, grid);
+    grid.addRow(3, Controls.rowLabel("Level"), level);
+    level.getItems().setAll(StyleLevel.values());
+    level.setId("keep-level");
+    level.setMaxWidth(Double.MAX_VALUE);
+    level.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(StyleLevel shown) {
+            return shown == null ? "" : shown.label();
+          }
+
+          @Override
+          public StyleLevel fromString(String text) {
+            return StyleLevel.TEXT;
+          }
+        });
+    level
+        .valueProperty()
+        .addListener((_, _, wanted) -> {
+          if (!reading && wanted != null && proposal != null && wanted != proposal.level()) {
+            read(Optional.of(wanted));
+          }
+        });
+    base.valueProperty()
+        .addListener((_, _, _) -> {
+          if (!reading) {
+            warn();
+          }
+        });
+    alike.setId("keep-alike");
+    VBox head = new VBox(6, heading, from, grid, alike);
     head.getStyleClass().add("inspector-head");
     return head;
   }
@@ -91,11 +128,10 @@ public final class KeepPane extends VBox {
             preset("All", key -> key.property().facet() != Facet.PLACEMENT),
             preset(
                 "Without font",
-                key ->
-                    proposal.different().contains(key)
-                        && !key.property().equals(Properties.FONT_FAMILY)
-                        && !key.property().equals(Properties.FONT_WEIGHT)),
-            preset("Without colours", key -> proposal.different().contains(key) && !isColour(key)),
+                key -> proposal.different().contains(key) && !Aspect.FONT.covers(key)),
+            preset(
+                "Without colours",
+                key -> proposal.different().contains(key) && !Aspect.COLOURS.covers(key)),
             preset(
                 "Placement too",
                 key ->
@@ -103,10 +139,6 @@ public final class KeepPane extends VBox {
                         || key.property().facet() == Facet.PLACEMENT));
     row.getStyleClass().add("presets");
     return row;
-  }
-
-  private static boolean isColour(PropertyKey<?> key) {
-    return key.property().type() instanceof ValueType.Colours;
   }
 
   private Button preset(String label, Predicate<PropertyKey<?>> included) {
@@ -137,12 +169,21 @@ public final class KeepPane extends VBox {
 
   /** Reads the look of the selection anew. Returns whether there is one to keep. */
   public boolean open() {
+    return read(Optional.empty());
+  }
+
+  private boolean read(Optional<StyleLevel> wanted) {
+    Target target = workspace.selection().target();
     try {
-      proposal = Proposal.of(workspace.project(), workspace.selection().target());
+      proposal =
+          wanted
+              .map(one -> Proposal.of(workspace.project(), target, one))
+              .orElseGet(() -> Proposal.of(workspace.project(), target));
     } catch (EditRefused nothing) {
       workspace.tell(Notice.problem(nothing.getMessage()));
       return false;
     }
+    reading = true;
     from.setText(
         "A "
             + proposal.level().label()
@@ -150,6 +191,7 @@ public final class KeepPane extends VBox {
             + (proposal.sample().isBlank()
                 ? "the selection"
                 : "\u201c" + proposal.sample() + "\u201d"));
+    level.setValue(proposal.level());
     name.setText(proposal.name());
     group.setText(proposal.group());
     base.getItems().clear();
@@ -158,10 +200,51 @@ public final class KeepPane extends VBox {
         .filter(style -> style.level() == proposal.level())
         .forEach(style -> base.getItems().add(Optional.of(style)));
     base.setValue(proposal.basedOn().flatMap(workspace.project().styles()::find));
+    reading = false;
     buildList();
     name.requestFocus();
     name.selectAll();
     return true;
+  }
+
+  /** Says which styles look the same or nearly so, and offers to follow one of them instead. */
+  private void warn() {
+    alike.getChildren().clear();
+    Likeness.of(workspace.project(), style(new StyleId("candidate"), "Candidate")).stream()
+        .limit(2)
+        .forEach(found -> alike.getChildren().add(warning(found)));
+  }
+
+  private Node warning(Likeness.Alike found) {
+    String differing =
+        found.differences().stream()
+            .map(key -> key.property().label().toLowerCase(java.util.Locale.ROOT))
+            .distinct()
+            .collect(Collectors.joining(", "));
+    Label words =
+        new Label(
+            "\u201c"
+                + found.style().name()
+                + (found.isEqual()
+                    ? "\u201d looks the same"
+                    : "\u201d is nearly the same: other " + differing));
+    words.setWrapText(true);
+    words.getStyleClass().add("problem-text");
+    Hyperlink follow = new Hyperlink("Follow it");
+    follow.setMinWidth(Region.USE_PREF_SIZE);
+    follow.setOnAction(_ -> {
+      workspace.keepingProperty().set(false);
+      workspace.apply(Follow.replacing(proposal.source(), found.style().id()).droppingLocal());
+    });
+    HBox row = new HBox(6, words, follow);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  private Style style(StyleId id, String called) {
+    Optional<StyleId> basedOn =
+        base.getValue() == null ? Optional.empty() : base.getValue().map(Style::id);
+    return proposal.style(id, called, included(), basedOn).withGroup(group.getText().strip());
   }
 
   /** What differs stands on top; the rest follows by facet. */
@@ -255,6 +338,7 @@ public final class KeepPane extends VBox {
 
   private void updateCount() {
     count.setText(included().size() + " of " + boxes.size() + " values");
+    warn();
   }
 
   private void keep() {
@@ -271,11 +355,8 @@ public final class KeepPane extends VBox {
       return;
     }
     StyleId id = new StyleId(workspace.ids().next("style"));
-    Optional<StyleId> basedOn =
-        base.getValue() == null ? Optional.empty() : base.getValue().map(Style::id);
-    Style style =
-        proposal.style(id, name.getText(), included(), basedOn).withGroup(group.getText().strip());
-    if (workspace.apply(new KeepStyle(workspace.selection().target(), style))) {
+    Style style = style(id, name.getText());
+    if (workspace.apply(new KeepStyle(proposal.source(), style))) {
       workspace.keepingProperty().set(false);
       workspace.pickedStyleProperty().set(Optional.of(id));
       workspace.tell(

@@ -13,6 +13,7 @@ import dynamorph.model.edit.Target;
 import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.value.BoxFit;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
@@ -49,7 +50,10 @@ final class StageGestures {
     NEW_SHAPE,
     PEN,
     HANDLE,
-    GRADIENT
+    GRADIENT,
+    SAMPLE,
+    SAMPLED_WORDS,
+    SAMPLED_TEXTS
   }
 
   private final Workspace workspace;
@@ -58,6 +62,8 @@ final class StageGestures {
   private final BoxHandles boxHandles;
   private final GradientHandles gradientHandles;
   private final PenGesture pen;
+  private final SamplerGesture sampler;
+  private Optional<Scene.Found> sampledOn = Optional.empty();
   private Optional<GradientHandles.Handle> gradientGrip = Optional.empty();
   private Drag drag = Drag.NONE;
   private double pressX;
@@ -77,11 +83,15 @@ final class StageGestures {
     this.boxHandles = new BoxHandles(workspace, stage);
     this.gradientHandles = new GradientHandles(workspace, stage);
     this.pen = new PenGesture(workspace, stage);
+    this.sampler = new SamplerGesture(workspace);
     workspace
         .toolProperty()
         .addListener((_, before, now) -> {
           if (before == Tool.DRAW && now != Tool.DRAW) {
             pen.finish();
+          }
+          if (before == Tool.SAMPLER && now != Tool.SAMPLER) {
+            sampler.endPreview();
           }
         });
   }
@@ -91,7 +101,12 @@ final class StageGestures {
     stage.setOnMouseDragged(this::dragged);
     stage.setOnMouseReleased(this::released);
     stage.setOnMouseMoved(this::moved);
-    stage.setOnMouseExited(_ -> stage.setHovered(Optional.empty()));
+    stage.setOnMouseExited(_ -> {
+      stage.setHovered(Optional.empty());
+      if (workspace.toolProperty().get() == Tool.SAMPLER) {
+        sampler.endPreview();
+      }
+    });
     stage.setOnScroll(this::scrolled);
     stage.setOnZoom(this::zoomed);
     stage.setOnContextMenuRequested(this::menuRequested);
@@ -125,6 +140,9 @@ final class StageGestures {
     }
     if (event.getButton() != MouseButton.PRIMARY) {
       return Drag.NONE;
+    }
+    if (workspace.toolProperty().get() == Tool.SAMPLER) {
+      return pressWithSampler(event);
     }
     gradientGrip = gradientHandles.at(event.getX(), event.getY());
     if (gradientGrip.isPresent()) {
@@ -172,6 +190,68 @@ final class StageGestures {
     }
     workspace.select(List.of());
     return Drag.NEW_BOX;
+  }
+
+  private Drag pressWithSampler(MouseEvent event) {
+    sampler.endPreview();
+    sampledOn = hit(event.getX(), event.getY());
+    if (sampledOn.isEmpty()) {
+      return sampler.takes(event.isAltDown()) ? Drag.NONE : Drag.SAMPLED_TEXTS;
+    }
+    if (sampler.takes(event.isAltDown())) {
+      sampler.take(
+          sampledOn.get(),
+          isText(sampledOn.get()) ? offsetAt(sampledOn.get(), event.getX(), event.getY()) : 0);
+      return Drag.NONE;
+    }
+    return Drag.SAMPLE;
+  }
+
+  /** A press stamps the text, or with Shift the word; a drag stamps what it covered. */
+  private void stampSample(MouseEvent event) {
+    Scene.Found found = sampledOn.orElseThrow();
+    LayerId id = found.text().layer().id();
+    if (event.isShiftDown() && isText(found)) {
+      sampler.stamp(SamplerGesture.word(found, offsetAt(found, event.getX(), event.getY())));
+    } else {
+      sampler.stampLayers(List.of(id));
+    }
+  }
+
+  private void stampWords(MouseEvent event) {
+    Scene.Found found = sampledOn.orElseThrow();
+    int from = offsetAt(found, pressX, pressY);
+    int to = offsetAt(found, event.getX(), event.getY());
+    workspace.select(List.of());
+    if (from != to) {
+      sampler.stamp(new Target.Words(found.text().layer().id(), TextRange.between(from, to)));
+    }
+  }
+
+  /** With Ctrl only what lies wholly inside is stamped. */
+  private void stampTexts(MouseEvent event) {
+    Box box = toPlane(Box.between(pressX, pressY, event.getX(), event.getY()));
+    stage.setMarquee(Optional.empty());
+    if (!isFar(event)) {
+      return;
+    }
+    stage
+        .scene()
+        .map(scene ->
+            scene.touching(box).stream()
+                .filter(found -> !event.isShortcutDown() || encloses(box, found))
+                .map(found -> found.text().layer().id())
+                .toList())
+        .filter(ids -> !ids.isEmpty())
+        .ifPresent(sampler::stampLayers);
+  }
+
+  private static boolean encloses(Box box, Scene.Found found) {
+    Box own = StageView.onPlane(found);
+    return box.x() <= own.x()
+        && box.y() <= own.y()
+        && box.right() >= own.right()
+        && box.bottom() >= own.bottom();
   }
 
   private Drag pressToSelect(Optional<Scene.Found> hit, MouseEvent event) {
@@ -233,6 +313,15 @@ final class StageGestures {
       case PEN -> pen.dragged(event.getX(), event.getY());
       case WORDS -> extendWords(event);
       case HANDLE -> resize(across, down);
+      case SAMPLE -> {
+        if (isFar(event) && sampledOn.filter(StageGestures::isText).isPresent()) {
+          drag = Drag.SAMPLED_WORDS;
+          showSampledWords(event);
+        }
+      }
+      case SAMPLED_WORDS -> showSampledWords(event);
+      case SAMPLED_TEXTS ->
+          stage.setMarquee(Optional.of(Box.between(pressX, pressY, event.getX(), event.getY())));
       case GRADIENT ->
           gradientGrip.ifPresent(
               handle -> gradientHandles.move(handle, event.getX(), event.getY(), gesture));
@@ -241,6 +330,17 @@ final class StageGestures {
     lastX = event.getX();
     lastY = event.getY();
     event.consume();
+  }
+
+  private void showSampledWords(MouseEvent event) {
+    Scene.Found found = sampledOn.orElseThrow();
+    workspace
+        .selectionProperty()
+        .set(
+            Selection.editing(
+                found.text().layer().id(),
+                offsetAt(found, pressX, pressY),
+                offsetAt(found, event.getX(), event.getY())));
   }
 
   private boolean isFar(MouseEvent event) {
@@ -309,6 +409,9 @@ final class StageGestures {
         newShape(event);
       }
       case WAITING_TO_MOVE -> pressedSelected.ifPresent(id -> workspace.select(List.of(id)));
+      case SAMPLE -> stampSample(event);
+      case SAMPLED_WORDS -> stampWords(event);
+      case SAMPLED_TEXTS -> stampTexts(event);
       case MOVING, HANDLE, GRADIENT -> workspace.endGesture();
       default -> {}
     }
@@ -388,6 +491,10 @@ final class StageGestures {
       return;
     }
     Optional<Scene.Found> hit = hit(event.getX(), event.getY());
+    if (workspace.toolProperty().get() == Tool.SAMPLER) {
+      overWithSampler(event, hit);
+      return;
+    }
     if (gradientHandles.at(event.getX(), event.getY()).isPresent()) {
       stage.setCursor(Cursor.HAND);
       return;
@@ -410,13 +517,25 @@ final class StageGestures {
     }
   }
 
+  private void overWithSampler(MouseEvent event, Optional<Scene.Found> hit) {
+    stage.setHovered(hit.map(found -> found.text().layer().id()));
+    stage.setCursor(Cursor.CROSSHAIR);
+    boolean stamps = !sampler.takes(event.isAltDown());
+    sampler.preview(
+        hit.filter(_ -> stamps)
+            .map(found ->
+                event.isShiftDown() && isText(found)
+                    ? SamplerGesture.word(found, offsetAt(found, event.getX(), event.getY()))
+                    : new Target.Layers(List.of(found.text().layer().id()))));
+  }
+
   private void updateCursor() {
     stage.setCursor(
         spaceHeld || workspace.toolProperty().get() == Tool.HAND
             ? Cursor.OPEN_HAND
             : switch (workspace.toolProperty().get()) {
               case TEXT -> Cursor.TEXT;
-              case SHAPE, DRAW -> Cursor.CROSSHAIR;
+              case SHAPE, DRAW, SAMPLER -> Cursor.CROSSHAIR;
               case SELECT, HAND -> Cursor.DEFAULT;
             });
   }
@@ -481,6 +600,12 @@ final class StageGestures {
           }
           case ENTER, F2 -> editSelected();
           case ESCAPE -> {
+            if (workspace.toolProperty().get() == Tool.SAMPLER) {
+              if (!sampler.empty()) {
+                workspace.toolProperty().set(Tool.SELECT);
+              }
+              yield true;
+            }
             boolean had = !workspace.selection().isEmpty();
             workspace.select(List.of());
             yield had;

@@ -29,7 +29,7 @@ public final class StagePane extends StackPane {
 
   public StagePane(Workspace workspace, StageView stage) {
     setMinSize(0, 0);
-    VBox tools = new VBox(6, tools(workspace), shapes(workspace));
+    VBox tools = new VBox(6, tools(workspace), shapes(workspace), new SamplerBar(workspace));
     tools.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     tools.setPickOnBounds(false);
     Node zoom = zoom(stage);

@@ -1,5 +1,6 @@
 package dynamorph.app.styles;
 
+import dynamorph.app.palette.PaletteStrip;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
@@ -87,7 +88,7 @@ public final class StylesColumn extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     list.getStyleClass().add("style-list");
-    getChildren().addAll(head(), filters(), scroll);
+    getChildren().addAll(head(), filters(), scroll, new PaletteStrip(workspace));
     gestures.attach(this);
     workspace.shownProperty().addListener((_, _, _) -> update());
     workspace.historyProperty().addListener((_, _, _) -> update());

@@ -6,6 +6,10 @@ public enum Tool {
   TEXT("Text", 'T', "Set a new text: press for a line, drag for a box; press in a text to edit it"),
   SHAPE("Shape", 'A', "Drag out a shape; Shift keeps it as wide as high"),
   DRAW("Draw", 'D', "Draw a path: press for corners, drag for curves; Enter ends it"),
+  SAMPLER(
+      "Sampler",
+      'Q',
+      "Take the look of one text and stamp it on others: press texts, drag over words or around several"),
   HAND("Hand", 'H', "Move the view");
 
   private final String label;

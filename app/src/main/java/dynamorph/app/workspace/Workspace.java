@@ -10,6 +10,7 @@ import dynamorph.model.edit.History;
 import dynamorph.model.edit.HoldBack;
 import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Address;
+import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
@@ -63,6 +64,9 @@ public final class Workspace {
   private final BooleanProperty beforeShown = new SimpleBooleanProperty(false);
   private Optional<Edit> preview = Optional.empty();
   private final Following following = new Following(this);
+  private final Deviations deviations = new Deviations(this);
+  private final ObjectProperty<Optional<PropertyKey<?>>> wantedValue =
+      new SimpleObjectProperty<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<Review>> review =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Set<LayerId>> heldBack = new SimpleObjectProperty<>(Set.of());
@@ -71,6 +75,8 @@ public final class Workspace {
       new SimpleObjectProperty<>(Optional.empty());
   private final BooleanProperty reachOpen = new SimpleBooleanProperty();
   private final ReadOnlyObjectWrapper<Optional<Settling>> settling =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<String>> openSwatch =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Optional<List<StyleId>>> kitWanted =
       new SimpleObjectProperty<>(Optional.empty());
@@ -250,6 +256,22 @@ public final class Workspace {
     settling.set(Optional.of(wanted));
   }
 
+  /** The swatch that is being edited. */
+  public ReadOnlyObjectProperty<Optional<String>> openSwatchProperty() {
+    return openSwatch.getReadOnlyProperty();
+  }
+
+  /** Opens a swatch for editing. */
+  public void openSwatch(String id) {
+    if (desk.get().isPresent() || review.get().isPresent()) {
+      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
+      return;
+    }
+    keeping.set(false);
+    settling.set(Optional.empty());
+    openSwatch.set(Optional.of(id));
+  }
+
   /** Styles that shall be written into a kit; whoever writes files takes them. */
   public ObjectProperty<Optional<List<StyleId>>> kitWantedProperty() {
     return kitWanted;
@@ -354,6 +376,11 @@ public final class Workspace {
     return following;
   }
 
+  /** What was set by hand on top of styles. */
+  public Deviations deviations() {
+    return deviations;
+  }
+
   // --- trying out
   // ------------------------------------------------------------------------------------------------
 
@@ -430,6 +457,17 @@ public final class Workspace {
     heldBack.set(Set.of());
     pickedStyle.set(Optional.of(style));
     putDesk(Desk.open(project().styles().get(style)));
+  }
+
+  /** Opens a style for editing, at one of its values. */
+  public void openDesk(StyleId style, PropertyKey<?> at) {
+    openDesk(style);
+    wantedValue.set(Optional.of(at));
+  }
+
+  /** The value that the desk shall show; taken away when it does. */
+  public ObjectProperty<Optional<PropertyKey<?>>> wantedValueProperty() {
+    return wantedValue;
   }
 
   /** Changes the draft on the desk. */
@@ -563,6 +601,7 @@ public final class Workspace {
     desk.set(Optional.empty());
     review.set(Optional.empty());
     settling.set(Optional.empty());
+    openSwatch.set(Optional.empty());
     heldBack.set(Set.of());
   }
 

@@ -2,6 +2,8 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
@@ -17,7 +19,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -120,8 +124,8 @@ class StylesJourneyTest extends JourneyTest {
         "the strip tells what would be overset",
         () ->
             driver.robot().lookup("#reach .problem-text").queryAllAs(Label.class).stream()
-                .anyMatch(label -> label.getText().equals("2 would be overset")));
-    assertThat(driver.robot().lookup("#reach .thumbnail").queryAll()).hasSize(2);
+                .anyMatch(label -> label.getText().equals("6 overset")));
+    assertThat(driver.robot().lookup("#reach .thumbnail").queryAll()).hasSize(6);
   }
 
   @Test
@@ -136,10 +140,20 @@ class StylesJourneyTest extends JourneyTest {
         .push(KeyCode.ENTER);
     driver.settle();
     assertThat(driver.project().styles().get(LABEL).name()).isEqualTo("Wheel");
+    Project renamed = driver.project();
     focusCard(LABEL);
     driver.robot().rightClickOn("#style-" + LABEL);
-    driver.robot().clickOn("Delete; its 1 follower");
-    driver.robot().clickOn("follow Tag");
+    driver.robot().clickOn("Delete");
+    driver.settle();
+    driver.robot().clickOn("#settle-follow");
+    ComboBox<Optional<Style>> instead = driver.robot().lookup("#settle-instead").query();
+    driver
+        .robot()
+        .interact(() -> instead.setValue(driver.project().styles().find(new StyleId("tag"))));
+    driver.settle();
+    assertThat(driver.project()).as("only shown so far").isEqualTo(renamed);
+    assertThat(driver.workspace().shownProperty().get().styles().find(LABEL)).isEmpty();
+    driver.robot().clickOn("#settle-commit");
     driver.settle();
     assertThat(driver.project().styles().find(LABEL)).isEmpty();
     assertThat(driver.layer("label-3-title").follows()).containsExactly(new StyleId("tag"));
@@ -151,7 +165,7 @@ class StylesJourneyTest extends JourneyTest {
   void allFollowersAreSelectedFromTheMenu() {
     Driver.needsADisplay();
     chooseFromMenu(new StyleId("label-text"), "Select followers");
-    assertThat(driver.workspace().selection().layers()).hasSize(8);
+    assertThat(driver.workspace().selection().layers()).hasSize(16);
   }
 
   @Test
@@ -360,14 +374,17 @@ class StylesJourneyTest extends JourneyTest {
     assertThat(driver.project()).isEqualTo(demo);
   }
 
+  private Artboard webSquare() {
+    return driver.project().artboard(new ArtboardId("web")).orElseThrow();
+  }
+
   @Test
   void textsAreDuplicatedDeletedCopiedAndPasted() {
     driver.pressText("web-open");
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.D);
     driver.settle();
-    assertThat(driver.project().artboards().getLast().layers()).hasSize(4);
-    assertThat(driver.project().artboards().getLast().layers().getLast().follows())
-        .containsExactly(new StyleId("tag"));
+    assertThat(webSquare().layers()).hasSize(4);
+    assertThat(webSquare().layers().getLast().follows()).containsExactly(new StyleId("tag"));
     driver.robot().push(KeyCode.DELETE);
     driver.settle();
     assertThat(driver.project()).isEqualTo(demo);

@@ -95,7 +95,7 @@ public final class Cascade {
   }
 
   /** The style that plain text of the layer takes. */
-  private Optional<StyleId> baseOf(Layer layer) {
+  public Optional<StyleId> baseOf(Layer layer) {
     Optional<StyleId> own = boardBases.of(layer.id());
     return own.isPresent() ? own : base;
   }

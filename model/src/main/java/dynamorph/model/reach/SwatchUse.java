@@ -1,0 +1,80 @@
+package dynamorph.model.reach;
+
+import dynamorph.model.Layer;
+import dynamorph.model.Project;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.StyleBundle;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.value.Colour;
+import java.util.List;
+
+/**
+ * What is painted with a swatch.
+ *
+ * @param styles how many styles name it
+ * @param layers how many layers name it by hand
+ * @param artboards how many artboards it is the ground of
+ */
+public record SwatchUse(int styles, int layers, int artboards) {
+  public static SwatchUse of(Project project, String swatch) {
+    int styles =
+        (int)
+            project.styles().stream()
+                .filter(style -> names(project, style.properties(), swatch))
+                .count();
+    int layers = (int) project.layers().filter(layer -> names(project, layer, swatch)).count();
+    int artboards =
+        (int)
+            project.artboards().stream()
+                .filter(board -> board.background().equals(Colour.swatch(swatch)))
+                .count();
+    return new SwatchUse(styles, layers, artboards);
+  }
+
+  private static boolean names(Project project, Layer layer, String swatch) {
+    if (names(project, layer.local(), swatch)) {
+      return true;
+    }
+    for (Paragraph paragraph : layer.story().paragraphs()) {
+      if (names(project, paragraph.local(), swatch)) {
+        return true;
+      }
+      for (Span span : paragraph.spans()) {
+        if (names(project, span.local(), swatch)) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+
+  private static boolean names(Project project, PropertySet values, String swatch) {
+    return !values.isEmpty()
+        && StyleBundle.of(project, List.of(), List.of(values)).swatches().stream()
+            .anyMatch(one -> one.id().equals(swatch));
+  }
+
+  public boolean isUnused() {
+    return styles == 0 && layers == 0 && artboards == 0;
+  }
+
+  /** In words: {@code in 3 styles, by hand on 1 text}. */
+  public String text() {
+    if (isUnused()) {
+      return "Nothing is painted with it";
+    }
+    List<String> parts = new java.util.ArrayList<>();
+    if (styles > 0) {
+      parts.add("in " + (styles == 1 ? "1 style" : styles + " styles"));
+    }
+    if (layers > 0) {
+      parts.add("by hand on " + (layers == 1 ? "1 text" : layers + " texts"));
+    }
+    if (artboards > 0) {
+      parts.add("behind " + (artboards == 1 ? "1 artboard" : artboards + " artboards"));
+    }
+    String text = String.join(", ", parts);
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+  }
+}
