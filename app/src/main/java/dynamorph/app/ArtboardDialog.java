@@ -1,14 +1,22 @@
 package dynamorph.app;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.LengthUnit;
+import dynamorph.model.edit.AddStyle;
 import dynamorph.model.edit.ArrangeArtboards;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
+import dynamorph.model.survey.BaseProposal;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Expression;
 import dynamorph.model.value.Numbers;
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.scene.control.ButtonType;
@@ -16,6 +24,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Dialog;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.stage.Window;
 
@@ -27,6 +36,8 @@ final class ArtboardDialog {
   private final TextField height = new TextField();
   private final ComboBox<String> unit = new ComboBox<>();
   private final ComboBox<String> colour = new ComboBox<>();
+  private final ComboBox<Optional<Style>> base = Controls.styles("as in the project");
+  private BaseProposal proposal = new BaseProposal(Optional.empty(), false);
 
   ArtboardDialog(Workspace workspace) {
     this.workspace = workspace;
@@ -46,12 +57,22 @@ final class ArtboardDialog {
     int number = workspace.project().artboards().size() + 1;
     Artboard fresh = Artboard.empty(id, "Artboard " + number, 1080, 1080, LengthUnit.PIXEL);
     ask(owner, "New artboard", fresh)
-        .ifPresent(made -> workspace.apply(new ArrangeArtboards.Add(made)));
+        .ifPresent(made -> workspace.apply(withBase(made, new ArrangeArtboards.Add(made))));
+  }
+
+  /** A base style that was only proposed is put into the project in the same step. */
+  private Edit withBase(Artboard made, Edit edit) {
+    return proposal.isNew() && made.baseStyle().equals(proposal.style().map(Style::id))
+        ? Edit.together(
+            edit.label(workspace.project()),
+            new AddStyle(proposal.style().orElseThrow(), "New"),
+            edit)
+        : edit;
   }
 
   void change(Window owner, Artboard artboard) {
     ask(owner, "Artboard settings", artboard)
-        .ifPresent(made -> workspace.apply(new ArrangeArtboards.Change(made)));
+        .ifPresent(made -> workspace.apply(withBase(made, new ArrangeArtboards.Change(made))));
   }
 
   private Optional<Artboard> ask(Window owner, String title, Artboard start) {
@@ -66,6 +87,15 @@ final class ArtboardDialog {
     grid.addRow(1, new Label("Width"), width, unit);
     grid.addRow(2, new Label("Height"), height);
     grid.addRow(3, new Label("Background"), colour);
+    grid.addRow(4, new Label("Base style"), base);
+    GridPane.setColumnSpan(base, 2);
+    base.setTooltip(new Tooltip("The style of plain text on this artboard"));
+    boolean isNew = workspace.project().artboard(start.id()).isEmpty();
+    propose(start, isNew);
+    for (TextField side : List.of(width, height)) {
+      side.textProperty().addListener((_, _, _) -> propose(start, isNew));
+    }
+    unit.valueProperty().addListener((_, _, _) -> propose(start, isNew));
     Dialog<ButtonType> dialog = new Dialog<>();
     dialog.initOwner(owner);
     dialog.setTitle(title);
@@ -74,6 +104,38 @@ final class ArtboardDialog {
     dialog.getDialogPane().getButtonTypes().addAll(ButtonType.OK, ButtonType.CANCEL);
     name.requestFocus();
     return dialog.showAndWait().filter(answer -> answer == ButtonType.OK).flatMap(_ -> read(start));
+  }
+
+  /** A new artboard gets the base style that suits its size; for others it is only offered. */
+  private void propose(Artboard start, boolean choose) {
+    double wide;
+    double high;
+    try {
+      LengthUnit chosen = LengthUnit.values()[unit.getSelectionModel().getSelectedIndex()];
+      wide = chosen.toPoints(number(width));
+      high = chosen.toPoints(number(height));
+    } catch (IllegalArgumentException unfinished) {
+      return;
+    }
+    proposal =
+        BaseProposal.of(
+            workspace.project(), wide, high, new StyleId(workspace.ids().next("style")));
+    Optional<Style> now =
+        base.getValue() == null
+            ? start.baseStyle().flatMap(workspace.project().styles()::find)
+            : base.getValue();
+    base.getItems().clear();
+    base.getItems().add(Optional.empty());
+    if (proposal.isNew()) {
+      base.getItems().add(proposal.style());
+    }
+    workspace.project().styles().stream()
+        .filter(style -> style.level() == StyleLevel.TEXT)
+        .forEach(style -> base.getItems().add(Optional.of(style)));
+    base.setValue(
+        choose
+            ? proposal.style()
+            : now.filter(style -> base.getItems().contains(Optional.of(style))));
   }
 
   private Optional<Artboard> read(Artboard start) {
@@ -86,7 +148,9 @@ final class ArtboardDialog {
           sized
               .withBackground(read(colour.getValue()))
               .withOrigin(start.x(), start.y())
-              .withLayers(start.layers()));
+              .withLayers(start.layers())
+              .withBaseStyle(
+                  base.getValue() == null ? Optional.empty() : base.getValue().map(Style::id)));
     } catch (IllegalArgumentException wrong) {
       workspace.tell(Notice.problem(wrong.getMessage() + "."));
       return Optional.empty();

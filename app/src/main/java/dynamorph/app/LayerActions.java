@@ -1,6 +1,7 @@
 package dynamorph.app;
 
 import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Sampling;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
@@ -8,9 +9,15 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.ArrangeLayers;
+import dynamorph.model.edit.BringLayers;
+import dynamorph.model.edit.BringLook;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.Sample;
+import dynamorph.model.edit.StampSample;
+import dynamorph.model.edit.Target;
 import dynamorph.model.property.Properties;
 import dynamorph.model.reach.Followers;
+import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -27,6 +34,8 @@ final class LayerActions {
 
   private final Workspace workspace;
   private List<Layer> copied = List.of();
+  private Project copiedFrom;
+  private int copiedIn;
 
   LayerActions(Workspace workspace) {
     this.workspace = workspace;
@@ -80,13 +89,19 @@ final class LayerActions {
   }
 
   void copy() {
-    copied = selected();
+    remember();
     workspace.tell(
         Notice.info(copied.size() == 1 ? "1 text copied." : copied.size() + " texts copied."));
   }
 
-  void cut() {
+  private void remember() {
     copied = selected();
+    copiedFrom = workspace.project();
+    copiedIn = workspace.openedProperty().get();
+  }
+
+  void cut() {
+    remember();
     delete();
   }
 
@@ -101,8 +116,56 @@ final class LayerActions {
             .findFirst()
             .flatMap(project::artboardOf)
             .or(() -> project.artboards().stream().findFirst());
-    target.ifPresent(board -> add("Paste", Map.of(board.id(), copied)));
+    target.ifPresent(board -> {
+      if (copiedIn == workspace.openedProperty().get()) {
+        add("Paste", Map.of(board.id(), copied));
+      } else {
+        bring(board);
+      }
+    });
   }
+
+  /** Texts of another project bring their styles. */
+  private void bring(Artboard board) {
+    List<Layer> copies = copied.stream().map(this::copyOf).toList();
+    workspace.bring(
+        StyleBundle.of(copiedFrom, copied), styles -> new BringLayers(styles, board.id(), copies));
+    workspace.select(copies.stream().map(Layer::id).toList());
+  }
+
+  /** Takes the look of the first selected text, to be put on others. */
+  void copyLook() {
+    selected().stream()
+        .findFirst()
+        .ifPresent(layer -> {
+          int offset = workspace.selection().cursor().map(at -> at.range().start()).orElse(0);
+          lookCopied = Optional.of(Sample.of(workspace.project(), layer, offset));
+          lookFrom = workspace.project();
+          lookIn = workspace.openedProperty().get();
+          workspace.tell(Notice.info("Copied the look of " + lookCopied.get().from() + "."));
+        });
+  }
+
+  /** Puts the look that was copied on the selection, with the styles it follows. */
+  void pasteLook() {
+    if (lookCopied.isEmpty() || workspace.selection().isEmpty()) {
+      workspace.tell(Notice.info("Copy the look of a text first."));
+      return;
+    }
+    Sample sample = lookCopied.get();
+    Target target = workspace.selection().target();
+    if (lookIn == workspace.openedProperty().get()) {
+      workspace.apply(new StampSample(target, sample, Sampling.USUAL, true));
+    } else {
+      workspace.bring(
+          StyleBundle.of(lookFrom, sample.followed(), List.of(sample.values())),
+          styles -> new BringLook(styles, target, sample, Sampling.USUAL));
+    }
+  }
+
+  private Optional<Sample> lookCopied = Optional.empty();
+  private Project lookFrom;
+  private int lookIn;
 
   void duplicate() {
     Map<ArtboardId, List<Layer>> byBoard = new LinkedHashMap<>();

@@ -25,6 +25,7 @@ import dynamorph.app.reach.ReachWatch;
 import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.stage.StagePane;
 import dynamorph.app.stage.StageView;
+import dynamorph.app.styles.ArrivalPane;
 import dynamorph.app.styles.CardGestures;
 import dynamorph.app.styles.SettlePane;
 import dynamorph.app.styles.Specimens;
@@ -90,12 +91,14 @@ public final class MainWindow {
     overlay.setMouseTransparent(true);
     Specimens specimens = new Specimens(current, pictures);
     SettlePane settle = new SettlePane(workspace, specimens);
+    ArrivalPane arrival = new ArrivalPane(workspace, specimens);
     this.styles =
         new StylesColumn(
             workspace,
             specimens,
             stage.themeProperty(),
             new CardGestures(workspace, stage, overlay));
+    stage.setDropPlace(styles.dropPlace());
     Function<Supplier<Subject>, Editors> editors =
         subject ->
             new Editors(
@@ -138,7 +141,7 @@ public final class MainWindow {
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
     frame.setLeft(styles);
-    frame.setRight(side(inspector, desk, settle, swatch));
+    frame.setRight(side(inspector, desk, settle, swatch, arrival));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
@@ -162,8 +165,12 @@ public final class MainWindow {
   }
 
   private StackPane side(
-      Inspector inspector, StyleDesk desk, SettlePane settle, SwatchPane swatch) {
-    StackPane side = new StackPane(inspector, desk, keep, ready, settle, swatch);
+      Inspector inspector,
+      StyleDesk desk,
+      SettlePane settle,
+      SwatchPane swatch,
+      ArrivalPane arrival) {
+    StackPane side = new StackPane(inspector, desk, keep, ready, settle, swatch, arrival);
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
@@ -179,7 +186,11 @@ public final class MainWindow {
         Bindings.createBooleanBinding(
             () -> workspace.openSwatchProperty().get().isPresent(), workspace.openSwatchProperty());
     swatch.visibleProperty().bind(onSwatch);
-    BooleanBinding taken = onDesk.or(settling).or(onSwatch);
+    BooleanBinding arriving =
+        Bindings.createBooleanBinding(
+            () -> workspace.arrivalProperty().get().isPresent(), workspace.arrivalProperty());
+    arrival.visibleProperty().bind(arriving);
+    BooleanBinding taken = onDesk.or(settling).or(onSwatch).or(arriving);
     keep.visibleProperty().bind(workspace.keepingProperty().and(taken.not()));
     BooleanBinding choosing =
         workspace.readyShownProperty().and(taken.not()).and(keep.visibleProperty().not());
@@ -314,6 +325,8 @@ public final class MainWindow {
     actions.add("Edit", "Copy texts", "Shortcut+C", selected, layers::copy);
     actions.add("Edit", "Cut texts", "Shortcut+X", selected, layers::cut);
     actions.add("Edit", "Paste texts", "Shortcut+V", layers::paste);
+    actions.add("Edit", "Copy the look", "F5", any, layers::copyLook);
+    actions.add("Edit", "Paste the look", "F6", any, layers::pasteLook);
     FinishActions finish = new FinishActions(workspace);
     actions.add("Edit", "Copy the finish", "F7", any, finish::copy);
     actions.add("Edit", "Paste the finish", "F8", any, finish::paste);
@@ -358,6 +371,8 @@ public final class MainWindow {
     actions.add("Styles", "Clear all formatting", "", any, workspace.deviations()::clearFormatting);
     actions.add("Styles", "Delete unused styles", "", this::deleteUnused);
     actions.add("Styles", "New empty style", "", this::newStyle);
+    actions.add("Styles", "Take in styles\u2026", "", files::takeInStyles);
+    actions.add("Styles", "Save all styles as a kit\u2026", "", files::saveAllAsKit);
     actions.add("Styles", "Ready-made finishes\u2026", "F10", ready::open);
     actions.add("Styles", "Go to the styles", "Shortcut+L", styles::focusFirst);
     actions.add("Styles", "Commit the change", "Shortcut+ENTER", pending, this::commit);

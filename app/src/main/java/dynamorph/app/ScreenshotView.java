@@ -2,20 +2,30 @@ package dynamorph.app;
 
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Desk;
+import dynamorph.app.workspace.Review;
+import dynamorph.app.workspace.Sampling;
 import dynamorph.app.workspace.Selection;
+import dynamorph.app.workspace.Settling;
+import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.LayerId;
+import dynamorph.model.edit.PutSwatch;
+import dynamorph.model.edit.Sample;
 import dynamorph.model.edit.SetValues;
 import dynamorph.model.edit.Target;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.GradientStops;
 import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.Rgba;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
@@ -26,7 +36,10 @@ import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
-import javafx.scene.image.WritableImage;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.stage.Popup;
+import javafx.stage.Window;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 
@@ -51,6 +64,10 @@ final class ScreenshotView {
     views.put("style-desk", ScreenshotView::desk);
     views.put("reach", ScreenshotView::reach);
     views.put("keep-style", ScreenshotView::keep);
+    views.put("trace", ScreenshotView::trace);
+    views.put("sampler", ScreenshotView::sampler);
+    views.put("settle", ScreenshotView::settle);
+    views.put("swatch", ScreenshotView::swatch);
     views.put("editing-text", ScreenshotView::editing);
     views.put("typesetting", ScreenshotView::typesetting);
     views.put("languages", ScreenshotView::languages);
@@ -96,6 +113,51 @@ final class ScreenshotView {
     desk(main);
     main.workspace().heldBackProperty().set(java.util.Set.of(new LayerId("label-5-title")));
     main.workspace().reachOpenProperty().set(true);
+  }
+
+  /** Where a size comes from that is relative to what a style gives. */
+  private static void trace(MainWindow main) {
+    main.workspace().select(List.of(new LayerId("label-5-title")));
+    main.stage()
+        .afterNextFrame(() -> {
+          main.stage().fitSelection();
+          Platform.runLater(() -> press(main, "#mark-size"));
+        });
+  }
+
+  /** A loaded sampler over the text that it would be stamped on. */
+  private static void sampler(MainWindow main) {
+    Workspace workspace = main.workspace();
+    workspace.toolProperty().set(Tool.SAMPLER);
+    var sample =
+        Sample.of(
+            workspace.project(),
+            workspace.project().layer(new LayerId("label-5-title")).orElseThrow(),
+            0);
+    var held = new Sampling(sample, Sampling.USUAL, true);
+    workspace.samplingProperty().set(Optional.of(held));
+    main.stage()
+        .afterNextFrame(() -> {
+          main.stage().fitAll();
+          workspace.preview(held.on(new Target.Layers(List.of(new LayerId("label-6-title")))));
+        });
+  }
+
+  /** A followed style that is to go, and what its followers would follow instead. */
+  private static void settle(MainWindow main) {
+    main.workspace().openSettling(Settling.delete(List.of(new StyleId("label-title-loan"))));
+    Platform.runLater(() -> press(main, "#settle-follow"));
+  }
+
+  private static void swatch(MainWindow main) {
+    main.workspace().openSwatch("copper");
+    main.workspace()
+        .review(
+            new Review(
+                "Change swatch \"Copper\"",
+                new PutSwatch(new Swatch("copper", "Copper", Rgba.of(0xE8, 0xB0, 0x4A))),
+                "Commit"));
+    main.stage().afterNextFrame(main.stage()::fitAll);
   }
 
   private static void keep(MainWindow main) {
@@ -201,9 +263,10 @@ final class ScreenshotView {
   }
 
   private static void press(MainWindow main, String query) {
-    if (main.scene().lookup("#inspector " + query)
-        instanceof javafx.scene.control.ToggleButton toggle) {
-      toggle.fire();
+    Node found = main.scene().lookup("#inspector " + query);
+    Node node = found == null ? main.scene().lookup(query) : found;
+    if (node instanceof ButtonBase button) {
+      button.fire();
     }
   }
 
@@ -242,16 +305,34 @@ final class ScreenshotView {
   }
 
   private static void write(MainWindow main, Path file) {
-    WritableImage picture = main.scene().snapshot(null);
+    BufferedImage picture = withPopups(main);
     int code = 0;
     try {
-      SafeFile.write(
-          file, stream -> ImageIO.write(SwingFXUtils.fromFXImage(picture, null), "png", stream));
+      SafeFile.write(file, stream -> ImageIO.write(picture, "png", stream));
     } catch (IOException problem) {
       System.err.println("dynamorph: " + problem.getMessage());
       code = 1;
     }
     Platform.exit();
     System.exit(code);
+  }
+
+  /** The window with the popups that are open over it, each where it stands. */
+  private static BufferedImage withPopups(MainWindow main) {
+    BufferedImage picture = SwingFXUtils.fromFXImage(main.scene().snapshot(null), null);
+    var corner = main.scene().getRoot().localToScreen(0, 0);
+    Graphics2D over = picture.createGraphics();
+    for (Window window : Window.getWindows()) {
+      if (window instanceof Popup && window.isShowing()) {
+        BufferedImage popup = SwingFXUtils.fromFXImage(window.getScene().snapshot(null), null);
+        over.drawImage(
+            popup,
+            (int) Math.round(window.getX() - corner.getX()),
+            (int) Math.round(window.getY() - corner.getY()),
+            null);
+      }
+    }
+    over.dispose();
+    return picture;
   }
 }

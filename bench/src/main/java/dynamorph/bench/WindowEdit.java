@@ -67,6 +67,16 @@ public final class WindowEdit extends Application {
     }
 
     @Override
+    public Optional<Path> openStyles() {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<Path> saveKit(String proposed) {
+      return Optional.empty();
+    }
+
+    @Override
     public Unsaved askAboutChanges(String project) {
       return Unsaved.LEAVE;
     }

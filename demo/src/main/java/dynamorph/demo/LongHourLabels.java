@@ -35,7 +35,7 @@ final class LongHourLabels {
     return label(
         8,
         COLUMN,
-        210,
+        230,
         List.of(LongHourStyles.LABEL_TITLE),
         PropertySet.EMPTY,
         "Striking hammer",
@@ -47,7 +47,7 @@ final class LongHourLabels {
     return label(
         9,
         COLUMN,
-        420,
+        460,
         List.of(LongHourStyles.LABEL_LOAN),
         PropertySet.EMPTY,
         "Minute hand, bent",
@@ -60,7 +60,7 @@ final class LongHourLabels {
     return label(
         10,
         COLUMN,
-        630,
+        690,
         List.of(LongHourStyles.LABEL_TITLE),
         PropertySet.EMPTY.with(Properties.TRACKING, 40.0),
         "Oil can and funnel",
@@ -69,7 +69,7 @@ final class LongHourLabels {
   }
 
   static Artboard ticket() {
-    return LongHour.board("ticket", "Ticket", 180, 80, LengthUnit.MILLIMETRE, "enamel", COLUMN, 840)
+    return LongHour.board("ticket", "Ticket", 180, 80, LengthUnit.MILLIMETRE, "enamel", COLUMN, 920)
         .plus(
             LongHour.layer(
                     "ticket-title", "Title", "The Long Hour", LongHour.point(Anchor.TOP, 0, 28))

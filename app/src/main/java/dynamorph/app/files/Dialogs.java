@@ -25,5 +25,10 @@ public interface Dialogs {
 
   Optional<Path> openImage();
 
+  /** A kit or a project to take styles from. */
+  Optional<Path> openStyles();
+
+  Optional<Path> saveKit(String proposed);
+
   Unsaved askAboutChanges(String project);
 }

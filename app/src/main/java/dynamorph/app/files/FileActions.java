@@ -4,6 +4,7 @@ import dynamorph.app.background.Studio;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.formats.file.SafeFile;
+import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
@@ -21,8 +22,10 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.survey.BaseProposal;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FontSize;
@@ -63,6 +66,13 @@ public final class FileActions {
     this.studio = studio;
     this.dialogs = dialogs;
     this.user = user;
+    workspace
+        .kitWantedProperty()
+        .addListener((_, _, wanted) ->
+            wanted.ifPresent(styles -> {
+              workspace.kitWantedProperty().set(Optional.empty());
+              saveKit(StyleBundle.of(workspace.project(), styles, List.of()));
+            }));
   }
 
   public UserFolder user() {
@@ -87,20 +97,13 @@ public final class FileActions {
             "",
             StyleLevel.TEXT,
             Optional.empty(),
-            PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(baseSize(board))),
+            PropertySet.EMPTY.with(
+                Properties.SIZE, FontSize.points(BaseProposal.size(board.width(), board.height()))),
             "");
     return Project.empty("Untitled")
         .withStyles(StyleBook.of(List.of(style)))
         .withBaseStyle(Optional.of(base))
         .plus(board);
-  }
-
-  /**
-   * A thirtieth of the shorter side: text that can be read on the whole artboard, at any size of
-   * it.
-   */
-  private static double baseSize(Artboard board) {
-    return Math.rint(Math.min(board.width(), board.height()) / 30);
   }
 
   public void open() {
@@ -172,6 +175,51 @@ public final class FileActions {
       case LEAVE -> leave.run();
       case CANCEL -> {}
     }
+  }
+
+  // --- styles
+  // -----------------------------------------------------------------------------------------------------
+
+  /** Brings the styles of a kit or of another project; names that are taken are settled first. */
+  public void takeInStyles() {
+    dialogs
+        .openStyles()
+        .ifPresent(file ->
+            worker.execute(() -> {
+              try {
+                StyleBundle bundle = KitFile.read(file);
+                Platform.runLater(() -> workspace.bring(bundle, styles -> styles));
+              } catch (IOException problem) {
+                Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage())));
+              }
+            }));
+  }
+
+  /** Writes every style of the project into a kit. */
+  public void saveAllAsKit() {
+    saveKit(StyleBundle.all(workspace.project()));
+  }
+
+  private void saveKit(StyleBundle bundle) {
+    String name = workspace.project().name();
+    dialogs
+        .saveKit(name + KitFile.ENDING)
+        .ifPresent(file ->
+            worker.execute(() -> {
+              try {
+                KitFile.write(name, bundle, file);
+                int count = bundle.styles().size();
+                Platform.runLater(() ->
+                    workspace.tell(
+                        Notice.info(
+                            (count == 1 ? "1 style" : count + " styles")
+                                + " saved in "
+                                + file.getFileName()
+                                + ".")));
+              } catch (IOException problem) {
+                Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage())));
+              }
+            }));
   }
 
   // --- saving

@@ -1,5 +1,6 @@
 package dynamorph.app.files;
 
+import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import java.io.File;
 import java.nio.file.Path;
@@ -58,6 +59,25 @@ public final class WindowDialogs implements Dialogs {
             new FileChooser.ExtensionFilter(
                 "Images", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif"));
     return path(chooser.showOpenDialog(owner));
+  }
+
+  @Override
+  public Optional<Path> openStyles() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Take in styles");
+    chooser
+        .getExtensionFilters()
+        .add(
+            new FileChooser.ExtensionFilter(
+                "Kits and projects", "*" + KitFile.ENDING, "*" + ProjectFile.ENDING));
+    return path(chooser.showOpenDialog(owner));
+  }
+
+  @Override
+  public Optional<Path> saveKit(String proposed) {
+    FileChooser chooser = chooser("Save styles as a kit", "Kits", "*" + KitFile.ENDING);
+    chooser.setInitialFileName(proposed);
+    return path(chooser.showSaveDialog(owner)).map(file -> withEnding(file, KitFile.ENDING));
   }
 
   @Override

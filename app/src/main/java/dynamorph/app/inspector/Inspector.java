@@ -41,6 +41,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
 
 /** What the selection is made of: the styles it follows, its local changes, and every value. */
 public final class Inspector extends VBox {
@@ -90,6 +92,7 @@ public final class Inspector extends VBox {
     title.setMinWidth(Region.USE_PREF_SIZE);
     localCount.getStyleClass().add("local-count");
     localCount.setId("local-count");
+    localCount.setMinWidth(Region.USE_PREF_SIZE);
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     Hyperlink drop = new Hyperlink("Drop");
@@ -113,7 +116,7 @@ public final class Inspector extends VBox {
 
   /** What else can be done about local changes. */
   private MenuButton more() {
-    MenuButton more = new MenuButton();
+    MenuButton more = new MenuButton("", new FontIcon(Feather.MORE_HORIZONTAL));
     more.setId("local-more");
     more.getStyleClass().add("quiet-menu");
     more.setAccessibleText("More about local changes");

@@ -61,6 +61,7 @@ public final class PropertyCell<T> extends HBox {
     if (node instanceof Control control) {
       control.setTooltip(new Tooltip(key.property().help()));
     }
+    mark.setId("mark-" + key.path().replace('/', '-'));
     node.setAccessibleText(key.property().label());
     HBox.setHgrow(node, Priority.ALWAYS);
     if (node instanceof Region region) {

@@ -52,6 +52,9 @@ final class TracePopup {
     popup.getContent().add(content);
     var corner = mark.localToScreen(8, mark.getHeight() + 2);
     popup.show(mark, Math.max(0, corner.getX() - 80), corner.getY());
+    var window = mark.getScene().getWindow();
+    double right = window.getX() + mark.getScene().getX() + mark.getScene().getWidth();
+    popup.setX(Math.max(window.getX(), Math.min(popup.getX(), right - popup.getWidth())));
   }
 
   private static <T> Node row(
@@ -63,6 +66,7 @@ final class TracePopup {
     value.getStyleClass().add(actions.counts(step) ? "trace-winner" : "trace-overridden");
     Label source = new Label(SourceNames.of(workspace.project(), step.source()));
     source.getStyleClass().add("quiet");
+    source.setWrapText(true);
     VBox words = new VBox(value, source);
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);

@@ -7,6 +7,7 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Review;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.edit.DeleteSwatch;
+import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.PutSwatch;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -90,7 +91,12 @@ public final class SwatchPane extends VBox {
     workspace
         .openSwatchProperty()
         .addListener((_, _, id) -> id.ifPresentOrElse(this::open, () -> draft = Optional.empty()));
-    workspace.reviewProperty().addListener((_, _, review) -> commit.setDisable(review.isEmpty()));
+    workspace
+        .reviewProperty()
+        .addListener((_, _, review) -> {
+          commit.setDisable(review.isEmpty());
+          review.map(Review::edit).ifPresent(this::showPut);
+        });
   }
 
   private HBox buttons() {
@@ -117,6 +123,15 @@ public final class SwatchPane extends VBox {
       delete.getItems().setAll(deletions(swatch, use));
       show(swatch);
     });
+  }
+
+  /** Shows what is under review, whoever asked for it. */
+  private void showPut(Edit edit) {
+    if (edit instanceof PutSwatch(Swatch put)
+        && draft.filter(open -> open.id().equals(put.id()) && !open.equals(put)).isPresent()) {
+      draft = Optional.of(put);
+      show(put);
+    }
   }
 
   private void show(Swatch swatch) {

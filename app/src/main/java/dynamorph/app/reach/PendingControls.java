@@ -38,10 +38,17 @@ final class PendingControls {
     return workspace.deskProperty().get().isPresent() ? List.of(left, heldAs) : List.of(left);
   }
 
-  /** The buttons that do or discard what is under review; a style's own are on its desk. */
+  /**
+   * The buttons that do or discard what is under review; those of a style, a swatch or a deletion
+   * are on their panes.
+   */
   List<Node> buttons() {
     Optional<Review> review = workspace.reviewProperty().get();
-    if (review.isEmpty()) {
+    boolean onItsPane =
+        workspace.settlingProperty().get().isPresent()
+            || workspace.openSwatchProperty().get().isPresent()
+            || workspace.arrivalProperty().get().isPresent();
+    if (review.isEmpty() || onItsPane) {
       return List.of();
     }
     Button commit = new Button(review.get().commitLabel());

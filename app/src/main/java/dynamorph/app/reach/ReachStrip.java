@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
@@ -66,6 +67,8 @@ public final class ReachStrip extends VBox {
     scroll.setFitToHeight(true);
     words.setAlignment(Pos.CENTER_LEFT);
     words.setMinHeight(26);
+    // the scroll bar lies over the foot of the row
+    row.setPadding(new Insets(0, 0, 12, 0));
     getChildren().addAll(words, scroll);
     watch.reportProperty().addListener((_, _, report) -> show(report));
     workspace.selectionProperty().addListener((_, _, _) -> markSelected());
@@ -112,6 +115,9 @@ public final class ReachStrip extends VBox {
     title.setMinWidth(Region.USE_PREF_SIZE);
     shown.add(title);
     report.ifPresent(told -> ReachWords.of(told).forEach(piece -> shown.add(words(piece))));
+    if (report.isEmpty() && review.isPresent()) {
+      shown.add(words(new ReachWords.Piece("no text looks different", "quiet-words")));
+    }
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     shown.add(gap);

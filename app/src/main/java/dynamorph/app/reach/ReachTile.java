@@ -35,7 +35,7 @@ final class ReachTile extends Button {
   private final Label place = new Label();
   private final Button leaveOut = new Button();
   private final StackPane earlierFrame = new StackPane(earlier);
-  private final StackPane nowFrame = new StackPane(now, badge, leaveOut);
+  private final StackPane nowFrame = new StackPane(now, leaveOut);
   private final Tooltip tip = new Tooltip();
 
   /**
@@ -52,11 +52,12 @@ final class ReachTile extends Button {
     nowFrame.setMaxWidth(width + 2);
     leaveOut.getStyleClass().add("leave-out");
     leaveOut.setFocusTraversable(false);
-    StackPane.setAlignment(badge, Pos.TOP_RIGHT);
     StackPane.setAlignment(leaveOut, Pos.BOTTOM_RIGHT);
     place.getStyleClass().add("thumbnail-place");
     place.setMaxWidth(width);
-    setGraphic(new VBox(3, earlierFrame, nowFrame, place));
+    badge.setMaxWidth(width);
+    VBox words = new VBox(-2, place, badge);
+    setGraphic(new VBox(3, earlierFrame, nowFrame, words));
     setTooltip(tip);
     leaveOut
         .visibleProperty()
@@ -121,7 +122,6 @@ final class ReachTile extends Button {
                 .map(problem -> problem.kind().label())
                 .orElse(lines.isEmpty() && entry.local() > 0 ? entry.local() + " local" : lines);
     badge.setText(words);
-    badge.setVisible(!words.isEmpty());
     String look =
         entry.heldBack() || !lines.isEmpty() && worst.isEmpty()
             ? "badge-plain"

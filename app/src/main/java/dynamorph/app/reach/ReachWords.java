@@ -31,7 +31,12 @@ final class ReachWords {
     long texts = report.total() - held;
     String on = " on " + (boards == 1 ? "1 artboard" : boards + " artboards");
     if (report.comparing()) {
-      pieces.add(new Piece(texts == 1 ? "1 text changes" : texts + " texts change", "quiet-words"));
+      pieces.add(
+          new Piece(
+              report.total() == 0
+                  ? "no text looks different"
+                  : texts == 1 ? "1 text changes" : texts + " texts change",
+              "quiet-words"));
       for (Problem.Kind kind : Problem.Kind.values()) {
         long newly = report.newly(kind);
         if (newly > 0) {

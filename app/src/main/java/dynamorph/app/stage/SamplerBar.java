@@ -14,12 +14,15 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Tells what the sampler holds and what of it is stamped; shows while the sampler is in hand. */
 final class SamplerBar extends VBox {
+  private static final double WIDTH = 440;
+
   private final Workspace workspace;
 
   SamplerBar(Workspace workspace) {
@@ -54,7 +57,8 @@ final class SamplerBar extends VBox {
     empty.setOnAction(_ -> workspace.samplingProperty().set(Optional.empty()));
     HBox head = new HBox(10, title, empty);
     head.setAlignment(Pos.CENTER_LEFT);
-    HBox facets = new HBox(4);
+    FlowPane facets = new FlowPane(4, 4);
+    facets.setPrefWrapLength(WIDTH);
     for (Facet facet : Facet.values()) {
       facets.getChildren().add(toggle(facet, sampling));
     }
@@ -71,7 +75,10 @@ final class SamplerBar extends VBox {
             "Press a text; Shift: a word. Drag over letters, or from the ground around texts"
                 + " (Ctrl: only those inside). Alt: take another.");
     hint.getStyleClass().add("quiet");
-    getChildren().setAll(head, facets, follow, hint);
+    hint.setWrapText(true);
+    hint.setPrefWidth(WIDTH);
+    facets.getChildren().add(follow);
+    getChildren().setAll(head, facets, hint);
   }
 
   private ToggleButton toggle(Facet facet, Sampling sampling) {

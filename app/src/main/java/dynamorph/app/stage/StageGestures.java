@@ -20,6 +20,7 @@ import dynamorph.typeset.layout.Box;
 import io.github.humbleui.types.Point;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
@@ -305,7 +306,10 @@ final class StageGestures {
           return;
         }
       }
-      case MOVING -> move(across, down);
+      case MOVING -> {
+        move(across, down);
+        stage.dropPlace().ifPresent(place -> place.over(inWindow(event)));
+      }
       case MARQUEE -> marquee(event);
       case NEW_BOX ->
           stage.setMarquee(Optional.of(Box.between(pressX, pressY, event.getX(), event.getY())));
@@ -412,12 +416,30 @@ final class StageGestures {
       case SAMPLE -> stampSample(event);
       case SAMPLED_WORDS -> stampWords(event);
       case SAMPLED_TEXTS -> stampTexts(event);
-      case MOVING, HANDLE, GRADIENT -> workspace.endGesture();
+      case MOVING -> dropOrEnd(event);
+      case HANDLE, GRADIENT -> workspace.endGesture();
       default -> {}
     }
     drag = Drag.NONE;
     updateCursor();
     event.consume();
+  }
+
+  private static Point2D inWindow(MouseEvent event) {
+    return new Point2D(event.getSceneX(), event.getSceneY());
+  }
+
+  /**
+   * Texts dropped outside the stage go back to where they were; what was hit takes note of them.
+   */
+  private void dropOrEnd(MouseEvent event) {
+    workspace.endGesture();
+    Optional<StageView.DropPlace> place =
+        stage.dropPlace().filter(there -> there.over(inWindow(event)));
+    if (place.isPresent()) {
+      workspace.undo();
+      place.get().drop(inWindow(event));
+    }
   }
 
   /** What is drawn; with Shift it is as wide as high. */

@@ -91,6 +91,25 @@ public final class StageView extends Region {
     new StageGestures(workspace, this).install();
   }
 
+  /** Something outside the stage that texts can be dragged onto. */
+  public interface DropPlace {
+    /** Whether texts can be dropped at a point of the window; shows it. */
+    boolean over(Point2D inWindow);
+
+    /** What is done with the selected texts when they are dropped there. */
+    void drop(Point2D inWindow);
+  }
+
+  private Optional<DropPlace> dropPlace = Optional.empty();
+
+  public void setDropPlace(DropPlace place) {
+    dropPlace = Optional.of(place);
+  }
+
+  Optional<DropPlace> dropPlace() {
+    return dropPlace;
+  }
+
   /** Lets misspelt words be marked. */
   public void setSpelling(SpellingService service) {
     spelling = Optional.of(service);

@@ -6,11 +6,14 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.formats.html.HtmlText;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
+import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.edit.BringWords;
 import dynamorph.model.edit.EditText;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
+import dynamorph.model.style.StyleBundle;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
@@ -42,6 +45,8 @@ final class TextKeys {
   private final Workspace workspace;
   private final StageView stage;
   private Optional<Story> copied = Optional.empty();
+  private Project copiedFrom;
+  private int copiedIn;
   private double wantedX = Double.NaN;
   private Object typingGesture = new Object();
   private int typedUpTo = -1;
@@ -221,6 +226,8 @@ final class TextKeys {
       return;
     }
     copied = Optional.of(at.story().slice(at.range()));
+    copiedFrom = workspace.project();
+    copiedIn = workspace.openedProperty().get();
     ClipboardContent content = new ClipboardContent();
     content.putString(at.story().text(at.range()));
     content.put(STYLED, "story");
@@ -258,6 +265,10 @@ final class TextKeys {
         !plain
             && clipboard.hasContent(STYLED)
             && copied.filter(story -> story.text().equals(text)).isPresent();
+    if (ours && copiedIn != workspace.openedProperty().get()) {
+      bring(at, copied.orElseThrow());
+      return;
+    }
     Optional<Story> styled =
         ours
             ? copied
@@ -272,6 +283,14 @@ final class TextKeys {
             : EditText.plain(at.layer().id(), at.range(), clean);
     int length = styled.map(Story::length).orElse(clean.length());
     replace(at, edit, length, new Object());
+  }
+
+  /** Words of another project bring their styles. */
+  private void bring(Editing at, Story words) {
+    Layer part = Layer.of("words", "words", "").withStory(words);
+    workspace.bring(
+        StyleBundle.of(copiedFrom, List.of(part)),
+        styles -> new BringWords(styles, at.layer().id(), at.range(), words));
   }
 
   /** Only what words stand out by. */

@@ -87,6 +87,11 @@ public final class CardGestures {
     return card;
   }
 
+  /** Shows what giving a style the look of the selection would change. */
+  void takeLook(Style style) {
+    menu.takeLook(style);
+  }
+
   // --- trying out
   // --------------------------------------------------------------------------------------------------
 

@@ -131,11 +131,7 @@ public final class SettlePane extends VBox {
               .getChildren()
               .add(
                   specimen(
-                      project,
-                      cascade,
-                      followers,
-                      stays,
-                      settling.merges() ? "stays" : "is followed instead"));
+                      project, cascade, followers, stays, settling.merges() ? "stays" : "instead"));
           going.stream()
               .findFirst()
               .ifPresent(style -> content.getChildren().add(differences(project, style, stays)));

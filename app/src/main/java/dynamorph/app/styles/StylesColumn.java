@@ -1,6 +1,7 @@
 package dynamorph.app.styles;
 
 import dynamorph.app.palette.PaletteStrip;
+import dynamorph.app.stage.StageView;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
@@ -129,10 +130,15 @@ public final class StylesColumn extends VBox {
     show.valueProperty().addListener((_, _, _) -> update());
     HBox.setHgrow(filter, Priority.ALWAYS);
     MannerMenu manner = new MannerMenu(workspace.following());
+    manner.setMinWidth(0);
+    filter.setMinWidth(60);
+    filter.setPrefWidth(60);
     HBox.setHgrow(manner, Priority.ALWAYS);
     HBox second = new HBox(6, manner, sortMenu());
     second.setAlignment(Pos.CENTER_LEFT);
-    return new VBox(4, new HBox(6, filter, show), second);
+    VBox rows = new VBox(4, new HBox(6, filter, show), second);
+    rows.getStyleClass().add("filter-rows");
+    return rows;
   }
 
   private MenuButton sortMenu() {
@@ -421,9 +427,25 @@ public final class StylesColumn extends VBox {
   }
 
   /** The style whose card lies at a point of the window, while texts are dragged over it. */
-  public Optional<StyleId> takingAt(Point2D inWindow) {
+  private Optional<StyleId> takingAt(Point2D inWindow) {
     Optional<StyleId> at = landing(inWindow).flatMap(Landing::card).flatMap(this::idOf);
     cards.forEach((id, card) -> card.showTaking(at.filter(id::equals).isPresent()));
     return at;
+  }
+
+  /** Lets texts be dragged from the stage onto a card, whose style then gets their look. */
+  public StageView.DropPlace dropPlace() {
+    return new StageView.DropPlace() {
+      @Override
+      public boolean over(Point2D inWindow) {
+        return takingAt(inWindow).isPresent();
+      }
+
+      @Override
+      public void drop(Point2D inWindow) {
+        takingAt(inWindow).ifPresent(id -> gestures.takeLook(workspace.project().styles().get(id)));
+        takingAt(new Point2D(-1, -1));
+      }
+    };
   }
 }

@@ -3,6 +3,7 @@ package dynamorph.app.workspace;
 import dynamorph.model.IdSource;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.edit.BringStyles;
 import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
@@ -14,12 +15,15 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.function.Function;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
@@ -75,6 +79,8 @@ public final class Workspace {
       new SimpleObjectProperty<>(Optional.empty());
   private final BooleanProperty reachOpen = new SimpleBooleanProperty();
   private final ReadOnlyObjectWrapper<Optional<Settling>> settling =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<Arrival>> arrival =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<String>> openSwatch =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -254,6 +260,29 @@ public final class Workspace {
     }
     keeping.set(false);
     settling.set(Optional.of(wanted));
+  }
+
+  /** Styles from elsewhere whose names have to be settled. */
+  public ReadOnlyObjectProperty<Optional<Arrival>> arrivalProperty() {
+    return arrival.getReadOnlyProperty();
+  }
+
+  /**
+   * Takes in styles of another project: at once if no name collides, else when that is settled.
+   *
+   * @param edit what is done with the styles, given how names are settled
+   */
+  public void bring(StyleBundle bundle, Function<BringStyles, Edit> edit) {
+    List<BringStyles.Collision> collisions = BringStyles.collisions(project(), bundle);
+    if (collisions.isEmpty()) {
+      apply(edit.apply(new BringStyles(bundle, Map.of())));
+    } else if (desk.get().isPresent() || review.get().isPresent()) {
+      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
+    } else {
+      keeping.set(false);
+      settling.set(Optional.empty());
+      arrival.set(Optional.of(new Arrival(bundle, collisions, edit)));
+    }
   }
 
   /** The swatch that is being edited. */
@@ -602,6 +631,7 @@ public final class Workspace {
     review.set(Optional.empty());
     settling.set(Optional.empty());
     openSwatch.set(Optional.empty());
+    arrival.set(Optional.empty());
     heldBack.set(Set.of());
   }
 

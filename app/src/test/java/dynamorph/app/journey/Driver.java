@@ -81,6 +81,16 @@ final class Driver {
     }
 
     @Override
+    public Optional<Path> openStyles() {
+      return file;
+    }
+
+    @Override
+    public Optional<Path> saveKit(String proposed) {
+      return file;
+    }
+
+    @Override
     public Unsaved askAboutChanges(String project) {
       return Unsaved.LEAVE;
     }

@@ -3,6 +3,7 @@ package dynamorph.formats.project;
 /** Every word of the file format. */
 final class Names {
   static final String FORMAT = "dynamorph-project";
+  static final String KIT_FORMAT = "dynamorph-kit";
   static final int VERSION = 1;
 
   static final String HEADER_ENTRY = "dynamorph.json";

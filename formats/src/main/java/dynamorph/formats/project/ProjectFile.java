@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
@@ -47,12 +48,17 @@ public final class ProjectFile {
    * @throws IOException if it cannot be written; what was there before is still there
    */
   public static void write(Project project, Path file) throws IOException {
-    SafeFile.write(file, stream -> write(project, stream));
+    write(project, file, Names.FORMAT);
   }
 
-  private static void write(Project project, OutputStream stream) throws IOException {
+  static void write(Project project, Path file, String format) throws IOException {
+    SafeFile.write(file, stream -> write(project, stream, format));
+  }
+
+  private static void write(Project project, OutputStream stream, String format)
+      throws IOException {
     try (ZipOutputStream zip = new ZipOutputStream(stream)) {
-      put(zip, Names.HEADER_ENTRY, json(ProjectWriter.header()));
+      put(zip, Names.HEADER_ENTRY, json(ProjectWriter.header(format)));
       put(zip, Names.PROJECT_ENTRY, json(ProjectWriter.project(project)));
       put(zip, Names.STYLES_ENTRY, json(ProjectWriter.styles(project)));
       for (Artboard artboard : project.artboards()) {
@@ -83,11 +89,16 @@ public final class ProjectFile {
    *     the message is one line that names the file, the place in it and the problem
    */
   public static Project read(Path file) throws ProjectReadException {
+    return read(file, Set.of(Names.FORMAT));
+  }
+
+  /** The same for files of other formats that are built alike. */
+  static Project read(Path file, Set<String> formats) throws ProjectReadException {
     if (Files.isDirectory(file)) {
       throw new ProjectReadException(file, "", "this is a folder, not a project file");
     }
     try (ZipFile zip = new ZipFile(file.toFile())) {
-      checkHeader(file, zip);
+      checkHeader(file, zip, formats);
       return new ProjectReader(entry -> document(zip, entry)).read(assets(zip));
     } catch (JsonCursor.Wrong wrong) {
       throw new ProjectReadException(file, wrong.place(), wrong.getMessage());
@@ -115,17 +126,19 @@ public final class ProjectFile {
     }
   }
 
-  private static void checkHeader(Path file, ZipFile zip) throws ProjectReadException {
+  private static void checkHeader(Path file, ZipFile zip, Set<String> formats)
+      throws ProjectReadException {
     if (zip.getEntry(Names.HEADER_ENTRY) == null) {
       throw new ProjectReadException(
           file, "", "this is not a Dynamorph project: " + Names.HEADER_ENTRY + " is missing");
     }
     JsonCursor header = document(zip, Names.HEADER_ENTRY);
     String format = header.field(Names.FORMAT_NAME).text();
-    if (!format.equals(Names.FORMAT)) {
+    if (!formats.contains(format)) {
+      String expected = String.join("\" or \"", new java.util.TreeSet<>(formats));
       throw header
           .field(Names.FORMAT_NAME)
-          .wrong("expected \"" + Names.FORMAT + "\", found \"" + format + "\"");
+          .wrong("expected \"" + expected + "\", found \"" + format + "\"");
     }
     double version = header.field(Names.FORMAT_VERSION).number();
     if (version != Names.VERSION) {

@@ -48,7 +48,7 @@ public final class ProjectSchema {
     fields(
         schema,
         Map.of(
-            Names.FORMAT_NAME, NODES.objectNode().put("const", Names.FORMAT),
+            Names.FORMAT_NAME, choice(List.of(Names.FORMAT, Names.KIT_FORMAT)),
             Names.FORMAT_VERSION, NODES.objectNode().put("const", Names.VERSION)),
         List.of(Names.FORMAT_NAME, Names.FORMAT_VERSION));
     return schema;

@@ -21,10 +21,10 @@ final class ProjectWriter {
 
   private ProjectWriter() {}
 
-  static ObjectNode header() {
+  static ObjectNode header(String format) {
     return NODES
         .objectNode()
-        .put(Names.FORMAT_NAME, Names.FORMAT)
+        .put(Names.FORMAT_NAME, format)
         .put(Names.FORMAT_VERSION, Names.VERSION);
   }
 

@@ -41,7 +41,7 @@ class ProjectSchemaTest {
   @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
   void whatIsWrittenKeepsToTheSchemas(long seed) {
     Project project = new RandomProjects(seed).project();
-    assertValid("header.schema.json", ProjectWriter.header());
+    assertValid("header.schema.json", ProjectWriter.header(Names.FORMAT));
     assertValid("project.schema.json", ProjectWriter.project(project));
     assertValid("styles.schema.json", ProjectWriter.styles(project));
     project

@@ -66,6 +66,16 @@ public record BringStyles(StyleBundle bundle, Map<StyleId, Choice> choices) impl
   /** A project that styles have come to, with the ids that they have there. */
   public record Arrived(
       Project project, Map<StyleId, StyleId> styles, Map<String, String> swatches) {
+    /** A sample of the other project, with the styles as they are called here. */
+    public Sample settled(Sample sample) {
+      return new Sample(
+          sample.from(),
+          sample.layerFollows().stream().map(id -> styles.getOrDefault(id, id)).toList(),
+          sample.paragraphFollows().map(id -> styles.getOrDefault(id, id)),
+          sample.spanFollows().stream().map(id -> styles.getOrDefault(id, id)).toList(),
+          Recoloured.values(sample.values(), colour -> recoloured(swatches, colour)));
+    }
+
     /** A layer of the other project, following the styles as they are called here. */
     public Layer settled(Layer layer) {
       return Recoloured.layer(layer, colour -> recoloured(swatches, colour))

@@ -36,8 +36,9 @@ public record Sample(
     int index = layer.story().paragraphAt(offset);
     Paragraph paragraph = layer.story().paragraphs().get(index);
     Span span = layer.story().spanAt(Math.max(offset, layer.story().startOf(index) + 1));
+    String board = project.artboardOf(layer.id()).map(artboard -> artboard.name() + " ").orElse("");
     return new Sample(
-        layer.name(),
+        board + layer.name().toLowerCase(java.util.Locale.ROOT),
         layer.counting(layer.follows()),
         paragraph.follows().filter(style -> !layer.muted().contains(style)),
         layer.counting(span.follows()),

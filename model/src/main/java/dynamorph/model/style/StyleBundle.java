@@ -1,12 +1,17 @@
 package dynamorph.model.style;
 
 import dynamorph.model.Asset;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.text.Paragraph;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.GradientStops;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -14,7 +19,7 @@ import java.util.Set;
 
 /**
  * Styles that go from one project to another, with what they need: those they are based on, the
- * swatches they paint with, the images of their patterns.
+ * swatches they paint with, the images of their patterns, the fonts that the project brought.
  *
  * @param styles bases before what is based on them
  */
@@ -23,6 +28,37 @@ public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset>
     styles = List.copyOf(styles);
     swatches = List.copyOf(swatches);
     assets = List.copyOf(assets);
+  }
+
+  /** Everything that a project holds in styles and swatches. */
+  public static StyleBundle all(Project project) {
+    StyleBundle needed = of(project, project.styles().stream().map(Style::id).toList(), List.of());
+    return new StyleBundle(needed.styles(), project.palette().swatches(), needed.assets());
+  }
+
+  /** What texts need to look the same elsewhere. */
+  public static StyleBundle of(Project project, Collection<Layer> layers) {
+    Set<StyleId> wanted = new LinkedHashSet<>();
+    List<PropertySet> loose = new ArrayList<>();
+    Set<String> pictures = new LinkedHashSet<>();
+    for (Layer layer : layers) {
+      wanted.addAll(Followers.followed(layer));
+      loose.add(layer.local());
+      for (Paragraph paragraph : layer.story().paragraphs()) {
+        loose.add(paragraph.local());
+        paragraph.spans().forEach(span -> loose.add(span.local()));
+      }
+      if (layer.figure().orElse(null) instanceof Figure.Picture(String image)) {
+        pictures.add(image);
+      }
+    }
+    StyleBundle bundle = of(project, wanted, loose);
+    List<Asset> assets = new ArrayList<>(bundle.assets());
+    project.assets().stream()
+        .filter(asset -> asset.isImage() && pictures.contains(asset.shortName()))
+        .filter(asset -> !assets.contains(asset))
+        .forEach(assets::add);
+    return new StyleBundle(bundle.styles(), bundle.swatches(), assets);
   }
 
   /**
@@ -46,7 +82,8 @@ public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset>
             .filter(swatch -> swatches.contains(swatch.id()))
             .toList(),
         project.assets().stream()
-            .filter(asset -> asset.isImage() && images.contains(asset.shortName()))
+            .filter(
+                asset -> asset.isFont() || asset.isImage() && images.contains(asset.shortName()))
             .toList());
   }
 
