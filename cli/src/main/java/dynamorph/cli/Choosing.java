@@ -5,6 +5,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.Swatch;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -25,6 +26,20 @@ final class Choosing {
                     + "\"; there are: "
                     + project.styles().stream()
                         .map(Style::name)
+                        .collect(Collectors.joining("; "))));
+  }
+
+  static Swatch swatch(Project project, String name) {
+    return project.palette().swatches().stream()
+        .filter(swatch -> swatch.name().equalsIgnoreCase(name.strip()) || swatch.id().equals(name))
+        .findFirst()
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                "no swatch is called \""
+                    + name
+                    + "\"; there are: "
+                    + project.palette().swatches().stream()
+                        .map(Swatch::name)
                         .collect(Collectors.joining("; "))));
   }
 

@@ -2,8 +2,6 @@ package dynamorph.cli;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.ChangeStyle;
-import dynamorph.model.property.Properties;
-import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import java.io.IOException;
@@ -48,39 +46,8 @@ final class SetCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     Project project = file.read();
     Style style = Choosing.style(project, styleName);
-    PropertySet values = style.properties();
-    for (String assignment : assignments) {
-      values = assigned(style, values, assignment, project);
-    }
+    PropertySet values = Assignments.over(style.properties(), assignments, style.level(), project);
     file.edit(new ChangeStyle(style.withProperties(values)), output);
     return 0;
-  }
-
-  private static PropertySet assigned(
-      Style style, PropertySet values, String assignment, Project project) {
-    int equals = assignment.indexOf('=');
-    if (equals < 1) {
-      throw new IllegalArgumentException("\"" + assignment + "\": write property=value");
-    }
-    PropertyKey<?> key = Properties.key(assignment.substring(0, equals));
-    if (!style.level().carries(key.property())) {
-      throw new IllegalArgumentException(
-          key.path() + ": a " + style.level().label() + " style cannot carry it");
-    }
-    String value = assignment.substring(equals + 1);
-    PropertySet changed = value.isBlank() ? values.without(key) : values.withText(key, value);
-    checkSwatch(changed, key, project);
-    return changed;
-  }
-
-  private static void checkSwatch(PropertySet values, PropertyKey<?> key, Project project) {
-    boolean unknown =
-        values.get(key).orElse(null)
-                instanceof dynamorph.model.value.Colour.SwatchReference(String swatch)
-            && project.palette().find(swatch).isEmpty();
-    if (unknown) {
-      throw new IllegalArgumentException(
-          key.path() + ": there is no swatch of that id in the palette");
-    }
   }
 }

@@ -67,7 +67,7 @@ class CommandsTest {
   @Test
   void infoListsWhoFollowsWhat() {
     JsonNode info = run("info", demo, "--json").json();
-    assertThat(info.get("artboards")).hasSize(8);
+    assertThat(info.get("artboards")).hasSize(13);
     assertThat(info.get("styles").size()).isGreaterThanOrEqualTo(8);
     JsonNode loanTitle = layer(info, "label-5-title");
     assertThat(loanTitle.get("follows").get(0).stringValue()).isEqualTo("Label title, loan");
@@ -122,9 +122,17 @@ class CommandsTest {
     Project before = ProjectFile.read(Path.of(demo));
     Project after = ProjectFile.read(Path.of(changed));
     assertThat(Reach.between(before, after))
-        .containsExactlyInAnyOrder(new LayerId("label-3-title"), new LayerId("label-5-title"));
+        .extracting(LayerId::value)
+        .containsExactlyInAnyOrder(
+            "label-3-title",
+            "label-5-title",
+            "label-7-title",
+            "label-8-title",
+            "label-9-title",
+            "label-10-title");
     assertThat(boardsThatLookDifferent(before, demo, changed))
-        .containsExactlyInAnyOrder("Label 3", "Label 5");
+        .containsExactlyInAnyOrder(
+            "Label 3", "Label 5", "Label 7", "Label 8", "Label 9", "Label 10");
   }
 
   @Test
@@ -142,7 +150,7 @@ class CommandsTest {
     Project before = ProjectFile.read(Path.of(demo));
     Project after = ProjectFile.read(Path.of(changed));
     Set<LayerId> followers = Reach.between(before, after);
-    assertThat(followers).hasSize(7);
+    assertThat(followers).hasSize(15);
     try (FontLibrary fonts = FontLibrary.shipped()) {
       SceneMaker maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());
       for (Artboard board : before.artboards()) {
@@ -205,7 +213,7 @@ class CommandsTest {
     run("set", demo, "--style", "enamel-title", "finish/rim/colour=#000000", "-o", changed);
     Project before = ProjectFile.read(Path.of(demo));
     assertThat(boardsThatLookDifferent(before, demo, changed))
-        .containsExactlyInAnyOrder("Entrance panel", "Web square");
+        .containsExactlyInAnyOrder("Entrance panel", "Web square", "Ticket");
   }
 
   private Set<String> boardsThatLookDifferent(Project project, String one, String other)
@@ -248,7 +256,7 @@ class CommandsTest {
 
   @Test
   void validateFindsTheDemoSound() {
-    assertThat(run("validate", demo).out()).startsWith("sound: 8 artboards");
+    assertThat(run("validate", demo).out()).startsWith("sound: 13 artboards");
   }
 
   @Test
@@ -288,6 +296,14 @@ class CommandsTest {
         "set DEMO --style Material alignment=right -o DIR/x.dmorph | a character style cannot carry it",
         "set DEMO --style Tag finish/fill/colour=swatch:gold -o DIR/x.dmorph | there is no swatch of that id",
         "apply DEMO --style Tag --to Ghost -o DIR/x.dmorph | no layer is called \"Ghost\"",
+        "follow DEMO --style Tag --where artboard~Nowhere -o DIR/x.dmorph | no layer matches",
+        "follow DEMO --style Tag --where colour=red -o DIR/x.dmorph | \"colour\" cannot be asked for",
+        "drop DEMO --where local>0 | say where to with -o FILE",
+        "reach DEMO --style Tag --swatch Gold=#fff size=3 | no swatch is called \"Gold\"",
+        "reach DEMO | say what changes",
+        "merge DEMO --into Tag --style Material --dry-run | cannot stand in for a character style",
+        "delete DEMO --dry-run | say which styles",
+        "derive DEMO --from Tag --name Tag -o DIR/x.dmorph | there is a style called \"Tag\" already",
         "frobnicate | frobnicate",
         "render DEMO --artboard web | Missing required option"
       })
@@ -304,7 +320,25 @@ class CommandsTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"info", "resolve", "render", "set", "apply", "validate", "demo"})
+  @ValueSource(
+      strings = {
+        "info",
+        "resolve",
+        "render",
+        "set",
+        "apply",
+        "validate",
+        "demo",
+        "reach",
+        "follow",
+        "stamp",
+        "drop",
+        "save-into",
+        "detach",
+        "derive",
+        "merge",
+        "delete"
+      })
   void everyCommandExplainsItself(String command) {
     Answer answer = run(command, "--help");
     assertThat(answer.code()).isZero();

@@ -1,0 +1,53 @@
+package dynamorph.cli;
+
+import dynamorph.model.Project;
+import dynamorph.model.edit.DeleteStyles;
+import dynamorph.model.style.StyleId;
+import java.io.IOException;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "delete",
+    description = "Deletes styles; what follows them keeps its look, or follows another style.",
+    mixinStandardHelpOptions = true)
+final class DeleteCommand implements Callable<Integer> {
+  @Mixin private ProjectArgument file;
+  @Mixin private EditOutput output;
+
+  @Option(names = "--style", paramLabel = "NAME", description = "Name or id; may be repeated.")
+  private List<String> styleNames = List.of();
+
+  @Option(names = "--unused", description = "Deletes all that nothing follows or is based on.")
+  private boolean unused;
+
+  @Option(
+      names = "--replace-by",
+      paramLabel = "NAME",
+      description = "What followers follow instead.")
+  private String replacement;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws IOException {
+    Project project = file.read();
+    LinkedHashSet<StyleId> styles = new LinkedHashSet<>();
+    styleNames.forEach(name -> styles.add(Choosing.style(project, name).id()));
+    if (unused) {
+      styles.addAll(DeleteStyles.unused(project).styles());
+    } else if (styles.isEmpty()) {
+      throw new IllegalArgumentException("say which styles with --style NAME, or --unused");
+    }
+    Optional<StyleId> instead =
+        Optional.ofNullable(replacement).map(name -> Choosing.style(project, name).id());
+    return output.finish(project, new DeleteStyles(styles, instead), spec.commandLine().getOut());
+  }
+}

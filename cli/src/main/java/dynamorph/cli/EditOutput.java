@@ -1,0 +1,41 @@
+package dynamorph.cli;
+
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import picocli.CommandLine.Option;
+
+/** Where the project of an edit goes, or that only its reach is wanted. */
+final class EditOutput {
+  @Option(
+      names = {"-o", "--output"},
+      paramLabel = "FILE",
+      description = "The project to write.")
+  private Path output;
+
+  @Option(
+      names = "--dry-run",
+      description = "Prints what would change and which problems that makes; writes nothing.")
+  private boolean dryRun;
+
+  @Option(names = "--json", description = "With --dry-run: prints JSON instead of lines.")
+  private boolean json;
+
+  /** Applies the edit: writes the project, or tells what it would change. */
+  int finish(Project before, Edit edit, PrintWriter out) throws IOException {
+    if (output == null && !dryRun) {
+      throw new IllegalArgumentException("say where to with -o FILE, or look first with --dry-run");
+    }
+    Project after = edit.applyTo(before);
+    if (dryRun) {
+      new ReachPrinter(before, after).print(out, json);
+    }
+    if (output != null) {
+      ProjectFile.write(after, output);
+    }
+    return 0;
+  }
+}

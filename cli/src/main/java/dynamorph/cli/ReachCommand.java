@@ -1,0 +1,85 @@
+package dynamorph.cli;
+
+import dynamorph.model.Project;
+import dynamorph.model.edit.ChangeStyle;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.PutSwatch;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.Swatch;
+import dynamorph.model.value.ColourText;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "reach",
+    description = {
+      "Tells what a change of a style or a swatch would do: which texts, which values, which problems."
+    },
+    mixinStandardHelpOptions = true)
+final class ReachCommand implements Callable<Integer> {
+  @Mixin private ProjectArgument file;
+
+  @Option(names = "--style", paramLabel = "NAME", description = "Name or id of the style.")
+  private String styleName;
+
+  @Option(
+      names = "--swatch",
+      paramLabel = "NAME=COLOUR",
+      description = "A swatch with another colour, such as Copper=#c2560b.")
+  private String swatch;
+
+  @Parameters(
+      index = "1..*",
+      arity = "0..*",
+      paramLabel = "property=value",
+      description = "What the style would set; with no value it leaves it open.")
+  private List<String> assignments = List.of();
+
+  @Option(names = "--json", description = "Prints JSON instead of lines.")
+  private boolean json;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws IOException {
+    Project project = file.read();
+    List<Edit> edits = new ArrayList<>();
+    if (styleName != null) {
+      Style style = Choosing.style(project, styleName);
+      edits.add(
+          new ChangeStyle(
+              style.withProperties(
+                  Assignments.over(style.properties(), assignments, style.level(), project))));
+    } else if (!assignments.isEmpty()) {
+      throw new IllegalArgumentException("say which style with --style NAME");
+    }
+    if (swatch != null) {
+      edits.add(new PutSwatch(swatch(project)));
+    }
+    if (edits.isEmpty()) {
+      throw new IllegalArgumentException(
+          "say what changes: --style NAME property=value, or --swatch");
+    }
+    Edit edit = Edit.together("Reach", edits.toArray(Edit[]::new));
+    new ReachPrinter(project, edit.applyTo(project)).print(spec.commandLine().getOut(), json);
+    return 0;
+  }
+
+  private Swatch swatch(Project project) {
+    int equals = swatch.lastIndexOf('=');
+    if (equals < 1) {
+      throw new IllegalArgumentException("\"" + swatch + "\": write NAME=COLOUR");
+    }
+    Swatch known = Choosing.swatch(project, swatch.substring(0, equals));
+    return new Swatch(
+        known.id(), known.name(), ColourText.parse(swatch.substring(equals + 1).strip()));
+  }
+}

@@ -1,0 +1,271 @@
+package dynamorph.model.reach;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.value.Numbers;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.DoublePredicate;
+import java.util.function.Predicate;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Chooses layers in words: {@code style=Label title && artboard~Panel}, {@code local>0 ||
+ * !style~o}, {@code (size>=40 && font=Anton)}. {@code =} and {@code !=} compare whole values,
+ * {@code ~} and {@code !~} parts of them, both without regard to case; numbers take {@code <},
+ * {@code <=}, {@code >} and {@code >=} too. A value goes up to the next {@code &&}, {@code ||} or
+ * {@code )}, or stands in quotation marks.
+ */
+public final class LayerQuery {
+  /** What can be asked about a layer. */
+  public enum Field {
+    STYLE("a style that anything in it follows"),
+    FOLLOWS("the same, or a style that one of those is based on"),
+    ARTBOARD("name or id of its artboard"),
+    NAME("its name"),
+    ID("its id"),
+    TEXT("its words"),
+    KIND("text or shape"),
+    FONT("font family of its first letter"),
+    SIZE("size of its first letter in points"),
+    LOCAL("how many local changes it has");
+
+    private final String help;
+
+    Field(String help) {
+      this.help = help;
+    }
+
+    /** What it stands for, for people. */
+    public String help() {
+      return help;
+    }
+
+    String word() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
+  private static final Pattern TERM = Pattern.compile("\\s*([a-z]+)\\s*(!=|!~|<=|>=|=|~|<|>)\\s*");
+
+  /** A layer with what is asked about it. */
+  private record Candidate(Project project, Cascade cascade, Artboard board, Layer layer) {}
+
+  private final String text;
+  private final Predicate<Candidate> wanted;
+  private int at;
+
+  private LayerQuery(String text) {
+    this.text = text;
+    this.wanted = any();
+    if (at < text.length()) {
+      throw wrong("nothing more was expected");
+    }
+  }
+
+  /**
+   * Reads a query.
+   *
+   * @throws IllegalArgumentException if it cannot be read; the message says where
+   */
+  public static LayerQuery parse(String text) {
+    return new LayerQuery(text);
+  }
+
+  /** The layers of the project that it chooses, in order. */
+  public List<LayerId> in(Project project) {
+    Cascade cascade = Cascade.of(project);
+    List<LayerId> found = new ArrayList<>();
+    for (Artboard board : project.artboards()) {
+      for (Layer layer : board.layers()) {
+        if (wanted.test(new Candidate(project, cascade, board, layer))) {
+          found.add(layer.id());
+        }
+      }
+    }
+    return found;
+  }
+
+  // --- reading
+  // ----------------------------------------------------------------------------------------------------
+
+  private Predicate<Candidate> any() {
+    Predicate<Candidate> any = all();
+    while (take("||")) {
+      any = any.or(all());
+    }
+    return any;
+  }
+
+  private Predicate<Candidate> all() {
+    Predicate<Candidate> all = one();
+    while (take("&&")) {
+      all = all.and(one());
+    }
+    return all;
+  }
+
+  private Predicate<Candidate> one() {
+    if (take("!")) {
+      return one().negate();
+    }
+    if (take("(")) {
+      Predicate<Candidate> inner = any();
+      if (!take(")")) {
+        throw wrong("a ) is missing");
+      }
+      return inner;
+    }
+    return term();
+  }
+
+  private boolean take(String sign) {
+    skipBlanks();
+    boolean there = text.startsWith(sign, at);
+    if (there) {
+      at += sign.length();
+    }
+    return there;
+  }
+
+  private void skipBlanks() {
+    while (at < text.length() && Character.isWhitespace(text.charAt(at))) {
+      at++;
+    }
+  }
+
+  private Predicate<Candidate> term() {
+    Matcher matcher = TERM.matcher(text).region(at, text.length());
+    if (!matcher.lookingAt()) {
+      throw wrong("expected something like style=Label");
+    }
+    Field field = field(matcher.group(1));
+    String comparison = matcher.group(2);
+    at = matcher.end();
+    String value = value();
+    return term(field, comparison, value);
+  }
+
+  private Field field(String word) {
+    for (Field field : Field.values()) {
+      if (field.word().equals(word)) {
+        return field;
+      }
+    }
+    List<String> words = new ArrayList<>();
+    for (Field field : Field.values()) {
+      words.add(field.word());
+    }
+    throw wrong("\"" + word + "\" cannot be asked for; there are " + String.join(", ", words));
+  }
+
+  private String value() {
+    if (at < text.length() && text.charAt(at) == '"') {
+      int end = text.indexOf('"', at + 1);
+      if (end < 0) {
+        throw wrong("a quotation mark is missing");
+      }
+      String value = text.substring(at + 1, end);
+      at = end + 1;
+      return value;
+    }
+    int end = text.length();
+    for (String stop : List.of("&&", "||", ")")) {
+      int found = text.indexOf(stop, at);
+      end = found >= 0 ? Math.min(end, found) : end;
+    }
+    String value = text.substring(at, end).strip();
+    at = end;
+    return value;
+  }
+
+  private Predicate<Candidate> term(Field field, String comparison, String value) {
+    if (comparison.startsWith("<") || comparison.startsWith(">")) {
+      DoublePredicate holds = comparing(comparison, number(value));
+      return candidate -> holds.test(number(field, candidate));
+    }
+    boolean part = comparison.endsWith("~");
+    String lower = value.toLowerCase(Locale.ROOT);
+    Predicate<Candidate> is =
+        candidate ->
+            values(field, candidate).stream()
+                .map(one -> one.toLowerCase(Locale.ROOT))
+                .anyMatch(one -> part ? one.contains(lower) : one.equals(lower));
+    return comparison.startsWith("!") ? is.negate() : is;
+  }
+
+  private double number(String value) {
+    try {
+      return Numbers.parse(value);
+    } catch (IllegalArgumentException none) {
+      throw wrong("\"" + value + "\" is not a number");
+    }
+  }
+
+  private static DoublePredicate comparing(String comparison, double value) {
+    return switch (comparison) {
+      case "<" -> number -> number < value;
+      case "<=" -> number -> number <= value;
+      case ">" -> number -> number > value;
+      default -> number -> number >= value;
+    };
+  }
+
+  private double number(Field field, Candidate candidate) {
+    return switch (field) {
+      case LOCAL -> LocalChanges.count(candidate.layer());
+      case SIZE -> Coats.value(first(candidate), Properties.SIZE.key()).over(0);
+      default -> Double.NaN;
+    };
+  }
+
+  private static PropertySet first(Candidate candidate) {
+    var paragraph = candidate.layer().story().paragraphs().getFirst();
+    return candidate.cascade().values(candidate.layer(), paragraph, paragraph.spans().getFirst());
+  }
+
+  private static List<String> values(Field field, Candidate candidate) {
+    Layer layer = candidate.layer();
+    return switch (field) {
+      case STYLE -> names(candidate.project(), Followers.followed(layer), false);
+      case FOLLOWS -> names(candidate.project(), Followers.followed(layer), true);
+      case ARTBOARD -> List.of(candidate.board().name(), candidate.board().id().value());
+      case NAME -> List.of(layer.name());
+      case ID -> List.of(layer.id().value());
+      case TEXT -> List.of(layer.story().text());
+      case KIND -> List.of(layer.isText() ? "text" : "shape");
+      case FONT -> List.of(Coats.value(first(candidate), Properties.FONT_FAMILY.key()));
+      case SIZE ->
+          List.of(Numbers.format(Coats.value(first(candidate), Properties.SIZE.key()).over(0)));
+      case LOCAL -> List.of(String.valueOf(LocalChanges.count(layer)));
+    };
+  }
+
+  private static List<String> names(Project project, Set<StyleId> followed, boolean bases) {
+    List<String> names = new ArrayList<>();
+    for (StyleId id : followed) {
+      List<Style> chain = project.styles().chain(id);
+      for (Style style : bases ? chain : chain.subList(0, Math.min(1, chain.size()))) {
+        names.add(style.name());
+        names.add(style.id().value());
+      }
+    }
+    return names;
+  }
+
+  private IllegalArgumentException wrong(String what) {
+    return new IllegalArgumentException(
+        "cannot read \"" + text + "\" at character " + (at + 1) + ": " + what);
+  }
+}
