@@ -139,6 +139,8 @@ public final class FrameService implements AutoCloseable {
         buffer.shared.updateBuffer(_ -> null);
         show.accept(new Frame(shown, request.view, buffer.image));
       });
+      // what is out of sight is set once the frame is on its way
+      shown.setRest(() -> next.get() != null);
     }
   }
 

@@ -44,7 +44,7 @@ public final class SwatchPane extends VBox {
   private final TextField name = new TextField();
   private final ValueEditor<Colour> colour;
   private final Button commit = new Button("Commit");
-  private final MenuButton delete = new MenuButton("Delete");
+  private final MenuButton delete = new MenuButton("Delete swatch");
   private Optional<Swatch> draft = Optional.empty();
 
   public SwatchPane(Workspace workspace, Editors editors) {

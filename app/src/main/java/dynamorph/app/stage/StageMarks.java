@@ -188,8 +188,13 @@ final class StageMarks {
 
   private void drawOverset(GraphicsContext g, Scene scene) {
     for (Scene.Board board : scene.boards()) {
+      Box sight =
+          stage
+              .view()
+              .toPlane(new Box(0, 0, stage.view().width(), stage.view().height()))
+              .moved(-board.artboard().x(), -board.artboard().y());
       for (PlacedLayer text : board.texts()) {
-        if (text.layout().overset().isPresent()) {
+        if (text.mayTouch(sight) && text.layout().overset().isPresent()) {
           Box box = inNode(StageView.onPlane(new Scene.Found(board, text)));
           drawOversetTag(g, box, text.layout().overset().get());
         }

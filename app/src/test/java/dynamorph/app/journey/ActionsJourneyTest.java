@@ -86,7 +86,7 @@ class ActionsJourneyTest extends JourneyTest {
   void whatCannotBeDoneNowIsDisabled() {
     driver.robot().interact(() -> driver.workspace().select(List.of()));
     assertThat(action("Duplicate texts").enabled().get()).isFalse();
-    assertThat(action("Commit the style").enabled().get()).isFalse();
+    assertThat(action("Commit the change").enabled().get()).isFalse();
     driver
         .robot()
         .interact(() ->

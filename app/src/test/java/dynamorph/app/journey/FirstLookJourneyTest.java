@@ -229,6 +229,12 @@ class FirstLookJourneyTest extends JourneyTest {
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
     assertThat(LocalChanges.count(driver.layer("label-5-title"))).isEqualTo(2);
     driver.press("save-into-style");
+    driver.settle();
+    assertThat(LocalChanges.count(driver.layer("label-5-title")))
+        .as("another text would change")
+        .isEqualTo(2);
+    driver.robot().clickOn(".review-commit");
+    driver.settle();
     assertThat(LocalChanges.count(driver.layer("label-5-title"))).isZero();
     assertThat(
             driver

@@ -3,6 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.workspace.Selection;
+import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.EditText;
@@ -129,7 +130,7 @@ class TextJourneyTest extends JourneyTest {
     driver.settle();
     driver.robot().write("one").push(KeyCode.ENTER).write("two");
     driver.settle();
-    Layer fresh = driver.project().artboards().getLast().layers().getLast();
+    Layer fresh = driver.project().artboard(new ArtboardId("web")).orElseThrow().layers().getLast();
     assertThat(fresh.story().text()).isEqualTo("one\ntwo");
     assertThat(fresh.frame().get(Properties.BOX_WIDTH.key()).orElseThrow()).isGreaterThan(200);
     driver.undoAll();

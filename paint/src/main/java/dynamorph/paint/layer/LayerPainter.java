@@ -99,6 +99,26 @@ public final class LayerPainter {
         .orElse(painted);
   }
 
+  /** How far what is painted can reach around letters in a box, plate and effects included. */
+  public static Box reach(Box letters, ResolvedLayer look) {
+    Box reach = letters;
+    for (ResolvedLayer.ResolvedParagraph paragraph : look.paragraphs()) {
+      for (var span : paragraph.spans()) {
+        reach = reach.with(Reach.of(letters, letters, span.finish()));
+      }
+    }
+    if (!look.plate().coats().isEmpty()) {
+      var padding = look.plate().padding();
+      double most =
+          Math.max(
+              Math.max(Math.abs(padding.left()), Math.abs(padding.right())),
+              Math.max(Math.abs(padding.above()), Math.abs(padding.below())));
+      Box plate = letters.grown(most + look.plate().leastWidth(), most);
+      reach = reach.with(Reach.of(plate, plate, look.plate().finish()));
+    }
+    return reach;
+  }
+
   /** The box around the plate, in points of the layout, if there is one. */
   public static Optional<Box> plateBox(TextLayout layout, ResolvedLayer look) {
     return look.plate().coats().isEmpty()

@@ -11,34 +11,120 @@ import io.github.humbleui.types.Point;
 
 /**
  * A text where it stands on its artboard. Its own coordinates are those of its layout; they are
- * turned about the anchor.
- *
- * @param anchorX where the anchor lies on the artboard, in points
- * @param anchorY where the anchor lies on the artboard, in points
- * @param ink what is painted, in points of the layout
+ * turned about the anchor. The text is set when its lines are first asked for, so that of many
+ * texts only those in sight have to be set before a frame shows.
  */
-public record PlacedLayer(
-    Layer layer, ResolvedLayer look, TextLayout layout, double anchorX, double anchorY, Box ink) {
-  static PlacedLayer of(
-      Artboard artboard, Layer layer, ResolvedLayer look, TextLayout layout, Box ink) {
+public final class PlacedLayer {
+  private final Layer layer;
+  private final ResolvedLayer look;
+  private final double anchorX;
+  private final double anchorY;
+  private final Setting setting;
+
+  private PlacedLayer(
+      Layer layer, ResolvedLayer look, double anchorX, double anchorY, Setting setting) {
+    this.layer = layer;
+    this.look = look;
+    this.anchorX = anchorX;
+    this.anchorY = anchorY;
+    this.setting = setting;
+  }
+
+  static PlacedLayer of(Artboard artboard, Layer layer, ResolvedLayer look, SceneMaker maker) {
     Placement placement = look.placement();
     return new PlacedLayer(
         layer,
         look,
-        layout,
         placement.anchorX(artboard.width()),
         placement.anchorY(artboard.height()),
-        ink);
+        new Setting(maker, layer, look));
+  }
+
+  /** The same text in the same place, as another state of its layer. */
+  PlacedLayer as(Layer changed) {
+    return new PlacedLayer(changed, look, anchorX, anchorY, setting);
+  }
+
+  /** The lines of a text and what is painted of them, worked out when first asked for. */
+  private static final class Setting {
+    private final SceneMaker maker;
+    private final Layer layer;
+    private final ResolvedLayer look;
+    private final Box room;
+    private volatile TextLayout layout;
+    private volatile Box ink;
+
+    Setting(SceneMaker maker, Layer layer, ResolvedLayer look) {
+      this.maker = maker;
+      this.layer = layer;
+      this.look = look;
+      this.room = Room.of(layer, look);
+    }
+
+    /** Two threads that ask at once get the same from the typesetter's memory. */
+    TextLayout layout() {
+      TextLayout known = layout;
+      if (known == null) {
+        known = maker.typesetter().layout(layer.story(), look);
+        layout = known;
+      }
+      return known;
+    }
+
+    Box ink() {
+      Box known = ink;
+      if (known == null) {
+        known = maker.painter().bounds(layout(), look);
+        ink = known;
+      }
+      return known;
+    }
+  }
+
+  public Layer layer() {
+    return layer;
+  }
+
+  public ResolvedLayer look() {
+    return look;
+  }
+
+  public TextLayout layout() {
+    return setting.layout();
+  }
+
+  /** Where the anchor lies on the artboard, in points. */
+  public double anchorX() {
+    return anchorX;
+  }
+
+  /** Where the anchor lies on the artboard, in points. */
+  public double anchorY() {
+    return anchorY;
+  }
+
+  /** What is painted, in points of the layout. */
+  public Box ink() {
+    return setting.ink();
+  }
+
+  /**
+   * Whether anything of the text could lie in a box of the artboard; told without setting it, and
+   * rather yes than no.
+   */
+  public boolean mayTouch(Box onArtboard) {
+    return setting.room == Room.UNKNOWN
+        || setting.room.moved(anchorX, anchorY).overlaps(onArtboard);
   }
 
   /** How far right of the layout's left edge the anchor lies. */
   public double pivotX() {
-    return look.placement().anchor().across() * layout.width();
+    return look.placement().anchor().across() * layout().width();
   }
 
   /** How far below the layout's top edge the anchor lies. */
   public double pivotY() {
-    return look.placement().anchor().down() * layout.height();
+    return look.placement().anchor().down() * layout().height();
   }
 
   /** Lets a canvas that counts in points of the artboard count in points of the layout. */
@@ -87,12 +173,12 @@ public record PlacedLayer(
 
   /** The upright box on the artboard around the layout. */
   public Box bounds() {
-    return onArtboard(layout.box());
+    return onArtboard(layout().box());
   }
 
   /** Whether a point of the artboard hits the text's box or its ink, give or take some points. */
   public boolean isHit(double x, double y, double tolerance) {
     Point point = toLayout(x, y);
-    return layout.box().grown(tolerance, tolerance).contains(point.getX(), point.getY());
+    return layout().box().grown(tolerance, tolerance).contains(point.getX(), point.getY());
   }
 }

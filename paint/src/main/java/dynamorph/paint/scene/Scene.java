@@ -9,16 +9,16 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.value.Rgba;
 import dynamorph.typeset.layout.Box;
-import dynamorph.typeset.layout.TextLayout;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 
 /**
- * A project with everything resolved, set and placed. Immutable; what did not change is shared with
- * the scene before.
+ * A project with everything resolved and placed, and set when it is asked for. Immutable; what did
+ * not change is shared with the scene before.
  */
 public final class Scene {
   /** An artboard, the colour it is painted with, and its texts in paint order. */
@@ -92,12 +92,9 @@ public final class Scene {
     if (found != null
         && found.text.look().equals(look)
         && found.text.layer().story().equals(layer.story())) {
-      PlacedLayer same = found.text;
-      return new PlacedLayer(
-          layer, same.look(), same.layout(), same.anchorX(), same.anchorY(), same.ink());
+      return found.text.as(layer);
     }
-    TextLayout layout = maker.typesetter().layout(layer.story(), look);
-    return PlacedLayer.of(artboard, layer, look, layout, maker.painter().bounds(layout, look));
+    return PlacedLayer.of(artboard, layer, look, maker);
   }
 
   public Project project() {
@@ -122,7 +119,8 @@ public final class Scene {
       for (PlacedLayer text : board.texts().reversed()) {
         double x = planeX - board.artboard().x();
         double y = planeY - board.artboard().y();
-        if (text.isHit(x, y, tolerance)) {
+        Box near = new Box(x, y, 0, 0).grown(tolerance, tolerance);
+        if (text.mayTouch(near) && text.isHit(x, y, tolerance)) {
           return Optional.of(new Found(board, text));
         }
       }
@@ -136,12 +134,28 @@ public final class Scene {
     for (Board board : boards) {
       Box own = onPlane.moved(-board.artboard().x(), -board.artboard().y());
       for (PlacedLayer text : board.texts()) {
-        if (text.bounds().overlaps(own)) {
+        if (text.mayTouch(own) && text.bounds().overlaps(own)) {
           touched.add(new Found(board, text));
         }
       }
     }
     return touched;
+  }
+
+  /**
+   * Sets the texts that have not been asked for yet.
+   *
+   * @param enough asked before each; when it says so the rest is left
+   */
+  public void setRest(BooleanSupplier enough) {
+    for (Board board : boards) {
+      for (PlacedLayer text : board.texts()) {
+        if (enough.getAsBoolean()) {
+          return;
+        }
+        text.ink();
+      }
+    }
   }
 
   /** The artboard at a point of the plane. */

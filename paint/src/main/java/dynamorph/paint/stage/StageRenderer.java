@@ -104,7 +104,11 @@ public final class StageRenderer implements AutoCloseable {
   private List<Shown> shown(Scene.Board board, View view) {
     Box frame = new Box(0, 0, view.width(), view.height());
     List<Shown> shown = new ArrayList<>();
+    Box sight = view.toPlane(frame.grown(2, 2)).moved(-board.artboard().x(), -board.artboard().y());
     for (PlacedLayer text : board.texts()) {
+      if (!text.mayTouch(sight)) {
+        continue;
+      }
       Box onPlane = text.onArtboard(text.ink()).moved(board.artboard().x(), board.artboard().y());
       Box ink = view.toPixels(onPlane);
       if (ink.grown(1, 1).overlaps(frame)) {

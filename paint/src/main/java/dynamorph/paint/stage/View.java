@@ -57,6 +57,15 @@ public record View(int width, int height, double scale, long offsetX, long offse
         toPixelX(plane.x()), toPixelY(plane.y()), plane.width() * scale, plane.height() * scale);
   }
 
+  /** The box of the plane that a box of the view shows. */
+  public Box toPlane(Box pixels) {
+    return new Box(
+        toPlaneX(pixels.x()),
+        toPlaneY(pixels.y()),
+        pixels.width() / scale,
+        pixels.height() / scale);
+  }
+
   public View panned(double across, double down) {
     return new View(width, height, scale, offsetX + Math.round(across), offsetY + Math.round(down));
   }
