@@ -148,22 +148,18 @@ final class ReachPrinter {
   }
 
   private <T> Optional<Change<T>> change(PropertyKey<T> key, PropertySet was, PropertySet is) {
-    Optional<T> before = painted(cascadeBefore, was.get(key));
-    Optional<T> after = painted(cascadeAfter, is.get(key));
-    boolean swatchesOnly = !was.get(key).equals(is.get(key)) && before.equals(after);
-    boolean same =
-        before.equals(after) && !swatchesOnly
-            || was.has(key) == is.has(key)
-                && before.equals(after)
-                && Coats.value(was, key).equals(Coats.value(is, key));
-    if (same) {
-      return Optional.empty();
+    if (was.get(key).equals(is.get(key))) {
+      Optional<T> before = painted(cascadeBefore, was.get(key));
+      Optional<T> after = painted(cascadeAfter, is.get(key));
+      return before.equals(after)
+          ? Optional.empty()
+          : Optional.of(new Change<>(key, before, after));
     }
-    boolean repainted = was.get(key).equals(is.get(key));
-    return Optional.of(
-        repainted
-            ? new Change<>(key, before, after)
-            : new Change<>(key, was.get(key), is.get(key)));
+    boolean onlySaidOtherwise =
+        was.has(key) == is.has(key) && Coats.value(was, key).equals(Coats.value(is, key));
+    return onlySaidOtherwise
+        ? Optional.empty()
+        : Optional.of(new Change<>(key, was.get(key), is.get(key)));
   }
 
   /** A colour as it is painted, so that a swatch with another colour is told. */

@@ -41,6 +41,7 @@ public final class StyleDesk extends VBox {
   private final Button discard = new Button("Discard");
   private final TextField name = new TextField();
   private final TextField group = new TextField();
+  private final TextField note = new TextField();
   private final ComboBox<Optional<Style>> base = Controls.baseStyles();
   private final Label level = new Label();
   private Subject subject;
@@ -120,6 +121,11 @@ public final class StyleDesk extends VBox {
     grid.addRow(1, Controls.rowLabel("Group"), group);
     grid.addRow(2, Controls.rowLabel("Based on"), base);
     grid.addRow(3, Controls.rowLabel("Level"), level);
+    note.setId("style-note");
+    note.setPromptText("What it is for");
+    note.setOnAction(_ -> annotate());
+    note.focusedProperty().addListener((_, _, focused) -> leaveField(focused, this::annotate));
+    grid.addRow(4, Controls.rowLabel("Note"), note);
     return grid;
   }
 
@@ -139,6 +145,12 @@ public final class StyleDesk extends VBox {
     draft()
         .ifPresent(
             draft -> workspace.draft(draft.withGroup(group.getText().strip()), Optional.empty()));
+  }
+
+  private void annotate() {
+    draft()
+        .ifPresent(
+            draft -> workspace.draft(draft.withNote(note.getText().strip()), Optional.empty()));
   }
 
   private void rebase(Optional<StyleId> chosen) {
@@ -169,6 +181,9 @@ public final class StyleDesk extends VBox {
     }
     if (!group.isFocused()) {
       group.setText(draft.group());
+    }
+    if (!note.isFocused()) {
+      note.setText(draft.note());
     }
     level.setText(draft.level().label());
     base.getItems().setAll(bases(project, draft));

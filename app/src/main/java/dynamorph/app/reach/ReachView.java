@@ -2,11 +2,14 @@ package dynamorph.app.reach;
 
 import dynamorph.app.background.PictureService;
 import dynamorph.app.background.Studio;
+import dynamorph.app.field.Controls;
 import dynamorph.app.stage.StageView;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.DropLocal;
 import dynamorph.model.edit.Target;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Style;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -18,6 +21,7 @@ import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -83,7 +87,9 @@ public final class ReachView extends VBox {
   private final Label chosen = new Label();
   private final Button drop = new Button("Drop local changes");
   private final Button leaveOut = new Button("Leave out");
+  private final ComboBox<Optional<Style>> through = Controls.styles("through any style");
   private Show show = Show.ALL;
+  private boolean listing;
 
   public ReachView(
       Workspace workspace,
@@ -163,6 +169,19 @@ public final class ReachView extends VBox {
       chips.put(which, chip);
       bar.getChildren().add(chip);
     }
+    through.setId("reach-through");
+    through.setAccessibleText("Which style the texts follow");
+    through
+        .valueProperty()
+        .addListener((_, _, _) -> {
+          if (!listing) {
+            update();
+          }
+        });
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    bar.getChildren().addAll(gap, through);
+    bar.setAlignment(Pos.CENTER_LEFT);
     return bar;
   }
 
@@ -191,14 +210,43 @@ public final class ReachView extends VBox {
     return watch
         .reportProperty()
         .get()
-        .map(report -> report.entries().stream().filter(show::has).toList())
+        .map(report -> report.entries().stream().filter(show::has).filter(this::isThrough).toList())
         .orElse(List.of());
+  }
+
+  /** Whether a text itself follows the style that is asked for. */
+  private boolean isThrough(ReachReport.Entry entry) {
+    return through.getValue() == null
+        || through
+            .getValue()
+            .map(style ->
+                Followers.followed(entry.text().after().text().layer()).contains(style.id()))
+            .orElse(true);
+  }
+
+  /** Offers the styles that the texts reached follow themselves. */
+  private void listStyles(Optional<ReachReport> report) {
+    List<Optional<Style>> offered = new ArrayList<>(List.of(Optional.empty()));
+    report.stream()
+        .flatMap(told -> told.entries().stream())
+        .flatMap(entry -> Followers.followed(entry.text().after().text().layer()).stream().sorted())
+        .distinct()
+        .flatMap(id -> workspace.project().styles().find(id).stream())
+        .forEach(style -> offered.add(Optional.of(style)));
+    if (!offered.equals(through.getItems())) {
+      listing = true;
+      Optional<Style> chosen = through.getValue() == null ? Optional.empty() : through.getValue();
+      through.getItems().setAll(offered);
+      through.setValue(offered.contains(chosen) ? chosen : Optional.empty());
+      listing = false;
+    }
   }
 
   private void update() {
     if (!isVisible()) {
       return;
     }
+    listStyles(watch.reportProperty().get());
     Optional<ReachReport> report = watch.reportProperty().get();
     title.setText(
         report
