@@ -149,7 +149,9 @@ final class StageGestures {
     if (gradientGrip.isPresent()) {
       return Drag.GRADIENT;
     }
-    grip = boxHandles.at(event.getX(), event.getY());
+    // on a text that is small on the screen its handles lie everywhere; two presses mean its words
+    boolean twice = event.getClickCount() >= 2;
+    grip = twice ? Optional.empty() : boxHandles.at(event.getX(), event.getY());
     if (grip.isPresent()) {
       return Drag.HANDLE;
     }
