@@ -13,9 +13,16 @@ final class ReachGestures {
   private final Workspace workspace;
   private final StageView stage;
 
-  ReachGestures(Workspace workspace, StageView stage) {
+  private final boolean selects;
+
+  /**
+   * @param selects whether a press selects even while a style is edited, which otherwise leaves the
+   *     selection alone
+   */
+  ReachGestures(Workspace workspace, StageView stage, boolean selects) {
     this.workspace = workspace;
     this.stage = stage;
+    this.selects = selects;
   }
 
   void install(ReachTile tile, LayerId id) {
@@ -27,7 +34,7 @@ final class ReachGestures {
       }
     });
     tile.setOnAction(_ -> {
-      if (workspace.deskProperty().get().isEmpty()) {
+      if (selects || workspace.deskProperty().get().isEmpty()) {
         workspace.select(List.of(id));
       }
       stage.reveal(id);

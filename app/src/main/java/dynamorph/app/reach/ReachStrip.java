@@ -56,7 +56,7 @@ public final class ReachStrip extends VBox {
     this.studio = studio;
     this.pictures = pictures;
     this.watch = watch;
-    this.gestures = new ReachGestures(workspace, stage);
+    this.gestures = new ReachGestures(workspace, stage, false);
     this.held = new PendingControls(workspace);
     getStyleClass().add("reach-strip");
     setId("reach");

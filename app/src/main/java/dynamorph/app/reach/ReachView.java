@@ -101,7 +101,7 @@ public final class ReachView extends VBox {
     this.studio = studio;
     this.pictures = pictures;
     this.watch = watch;
-    this.gestures = new ReachGestures(workspace, stage);
+    this.gestures = new ReachGestures(workspace, stage, true);
     this.controls = new PendingControls(workspace);
     getStyleClass().add("reach-view");
     setId("reach-view");
@@ -128,6 +128,9 @@ public final class ReachView extends VBox {
     setOnKeyPressed(event -> {
       if (event.getCode() == KeyCode.ESCAPE) {
         workspace.reachOpenProperty().set(false);
+        event.consume();
+      } else if (event.getCode() == KeyCode.X && !event.isShortcutDown()) {
+        gestures.flipHeldBack(selected());
         event.consume();
       } else if (event.getCode() == KeyCode.A && event.isShortcutDown()) {
         workspace.select(shown().stream().map(ReachReport.Entry::id).toList());

@@ -60,6 +60,9 @@ final class BoxHandles {
     }
   }
 
+  /** On a lower box handles above and below would leave nothing to move it by. */
+  private static final double ROOM_TO_GRASP = 28;
+
   /** The handles that show; none for a point, or for several texts. */
   List<Grip> shown() {
     Selection selection = workspace.selection();
@@ -83,7 +86,7 @@ final class BoxHandles {
         boolean side = across == 0 || down == 0;
         boolean room =
             across == 0
-                ? box.width() * scale > ROOM_FOR_SIDES
+                ? box.width() * scale > ROOM_FOR_SIDES && box.height() * scale > ROOM_TO_GRASP
                 : box.height() * scale > ROOM_FOR_SIDES;
         if ((across != 0 || down != 0) && (!side || room)) {
           grips.add(grip(found, across, down, scale));

@@ -171,9 +171,7 @@ class StyleSystemJourneyTest extends JourneyTest {
     driver.waitFor(
         "all are looked at",
         () -> driver.robot().lookup("#reach-view .thumbnail").queryAll().size() == 6);
-    driver
-        .robot()
-        .interact(() -> driver.robot().lookup("#reach-view .thumbnail").query().requestFocus());
+    driver.robot().clickOn("#reach-view .thumbnail");
     driver.robot().push(KeyCode.X);
     driver.settle();
     assertThat(driver.workspace().heldBackProperty().get()).hasSize(1);
