@@ -454,7 +454,10 @@ public final class MainWindow {
             || workspace.reviewProperty().get().isPresent()
             || workspace.openSwatchProperty().get().isPresent()
             || workspace.settlingProperty().get().isPresent();
-    if (event.getCode() == KeyCode.ESCAPE && desk && !typing) {
+    if (event.getCode() == KeyCode.ESCAPE && workspace.reachOpenProperty().get()) {
+      workspace.reachOpenProperty().set(false);
+      event.consume();
+    } else if (event.getCode() == KeyCode.ESCAPE && desk && !typing) {
       workspace.discardPending();
       event.consume();
     } else if (event.getCode() == KeyCode.B && desk && !typing && !event.isShortcutDown()) {

@@ -622,7 +622,7 @@ final class StageGestures {
             updateCursor();
             yield plain;
           }
-          case ENTER, F2 -> editSelected();
+          case ENTER, F2 -> plain && editSelected();
           case ESCAPE -> {
             if (workspace.toolProperty().get() == Tool.SAMPLER) {
               if (!sampler.empty()) {
