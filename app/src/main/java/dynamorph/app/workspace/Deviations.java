@@ -145,7 +145,7 @@ public final class Deviations {
     StyleId id = new StyleId(workspace.ids().next("style"));
     String what =
         deviation.size() == 1
-            ? deviation.keys().first().property().label().toLowerCase(java.util.Locale.ROOT)
+            ? deviation.keys().getFirst().property().label().toLowerCase(java.util.Locale.ROOT)
             : "variant";
     Style derived =
         new Style(

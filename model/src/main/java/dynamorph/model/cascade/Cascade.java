@@ -17,9 +17,12 @@ import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.VerticalAlignment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -54,15 +57,30 @@ public final class Cascade {
       Map<Place, PropertySet> values,
       Map<PropertySet, CharacterLook> looks,
       Map<PropertySet, ParagraphLook> paragraphLooks,
-      Map<StyleId, PropertySet> placements) {
+      Map<StyleId, PropertySet> placements,
+      Map<Worn, PropertySet> worn,
+      Map<Place, Shared> shared) {
     Memory() {
       this(
+          new ConcurrentHashMap<>(),
+          new ConcurrentHashMap<>(),
           new ConcurrentHashMap<>(),
           new ConcurrentHashMap<>(),
           new ConcurrentHashMap<>(),
           new ConcurrentHashMap<>());
     }
   }
+
+  /**
+   * A style over plain text.
+   *
+   * @param style the style with what it is based on; empty for plain text alone
+   */
+  private record Worn(Optional<StyleId> style, Optional<StyleId> base) {}
+
+  /** What layers of one span that have the same sources share. */
+  private record Shared(
+      PropertySet own, Plate plate, List<ResolvedLayer.ResolvedParagraph> paragraphs) {}
 
   private Cascade(Project project, BoardBases boardBases, Memory memory) {
     this.styles = project.styles();
@@ -102,6 +120,29 @@ public final class Cascade {
 
   /** Everything that decides how the layer looks. */
   public ResolvedLayer resolve(Layer layer) {
+    Shared shared = shared(layer);
+    Optional<Form> form = layer.figure().map(figure -> form(figure, size(shared.own())));
+    Plate plate = form.isPresent() ? Plate.NONE : shared.plate();
+    return new ResolvedLayer(placement(layer), plate, shared.paragraphs(), form);
+  }
+
+  /** Most layers hold one span, and thousands of them have the same sources. */
+  private Shared shared(Layer layer) {
+    List<Paragraph> paragraphs = layer.story().paragraphs();
+    if (paragraphs.size() > 1 || paragraphs.getFirst().spans().size() > 1) {
+      return resolveShared(layer);
+    }
+    Paragraph only = paragraphs.getFirst();
+    Place place = place(layer, false).in(only).in(only.spans().getFirst());
+    Shared known = memory.shared.get(place);
+    if (known == null) {
+      known = resolveShared(layer);
+      memory.shared.put(place, known);
+    }
+    return known;
+  }
+
+  private Shared resolveShared(Layer layer) {
     List<ResolvedLayer.ResolvedParagraph> paragraphs = new ArrayList<>();
     Paragraph before = null;
     for (Paragraph paragraph : layer.story().paragraphs()) {
@@ -113,9 +154,7 @@ public final class Cascade {
       before = paragraph;
     }
     PropertySet own = values(place(layer, false));
-    Optional<Form> form = layer.figure().map(figure -> form(figure, size(own)));
-    Plate plate = form.isPresent() ? Plate.NONE : plate(own);
-    return new ResolvedLayer(placement(layer), plate, paragraphs, form);
+    return new Shared(own, plate(own), List.copyOf(paragraphs));
   }
 
   private Form form(Figure figure, double em) {
@@ -273,21 +312,71 @@ public final class Cascade {
     return known != null ? known : memory.values.computeIfAbsent(place, this::mergeWalk);
   }
 
+  /** The same as laying all levels of the walk over each other, from wide to narrow. */
   private PropertySet mergeWalk(Place place) {
-    return merge(walk(place));
+    boolean plain = place.frame.isEmpty() && !place.layerFollows.isEmpty();
+    PropertySet merged =
+        plain
+            ? worn(Optional.of(place.layerFollows.getFirst()), place.base)
+            : over(worn(Optional.empty(), place.base), place.frame, Level.LAYER);
+    for (StyleId id : place.layerFollows.subList(plain ? 1 : 0, place.layerFollows.size())) {
+      merged = overChain(merged, id, Level.LAYER);
+    }
+    merged = over(merged, place.layerLocal, Level.LAYER);
+    if (place.paragraphFollows.isPresent()) {
+      merged = overChain(merged, place.paragraphFollows.get(), Level.PARAGRAPH);
+    }
+    merged = over(merged, place.paragraphLocal, Level.PARAGRAPH);
+    for (StyleId id : place.spanFollows) {
+      merged = overChain(merged, id, Level.SPAN);
+    }
+    return over(merged, place.spanLocal, Level.SPAN);
   }
+
+  private PropertySet overChain(PropertySet below, StyleId id, Level level) {
+    PropertySet merged = below;
+    for (Style style : styles.chain(id).reversed()) {
+      merged = over(merged, style.properties(), level);
+    }
+    return merged;
+  }
+
+  /** Plain text in a text style; what that is based on is laid over plain text once for all. */
+  private PropertySet worn(Optional<StyleId> style, Optional<StyleId> base) {
+    Worn key = new Worn(style, base);
+    PropertySet known = memory.worn.get(key);
+    if (known == null) {
+      known =
+          style.isEmpty()
+              ? base.map(id -> overChain(Properties.DEFAULTS, id, Level.LAYER))
+                  .orElse(Properties.DEFAULTS)
+              : style
+                  .flatMap(styles::find)
+                  .map(found -> over(worn(found.basedOn(), base), found.properties(), Level.LAYER))
+                  .orElseGet(() -> worn(Optional.empty(), base));
+      memory.worn.put(key, known);
+    }
+    return known;
+  }
+
+  private static PropertySet over(PropertySet below, PropertySet above, Level level) {
+    if (above.isEmpty()) {
+      return below;
+    }
+    PropertySet counting = level == Level.LAYER ? above : above.where(key -> key.countsOn(level));
+    Optional<FontSize> size = counting.get(SIZE);
+    PropertySet merged = below.overlaidBy(counting);
+    return size.isPresent() && !(size.get() instanceof FontSize.Absolute)
+        ? merged.with(SIZE, FontSize.points(size.get().over(size(below))))
+        : merged;
+  }
+
+  private static final PropertyKey<FontSize> SIZE = Properties.SIZE.key();
 
   private static PropertySet merge(List<Contribution> walk) {
     PropertySet merged = PropertySet.EMPTY;
     for (Contribution contribution : walk.reversed()) {
-      Level level = contribution.source().level();
-      PropertySet counting = contribution.values().where(key -> key.countsOn(level));
-      Optional<FontSize> size = counting.get(Properties.SIZE.key());
-      double inherited = merged.isEmpty() ? 0 : size(merged);
-      merged = merged.overlaidBy(counting);
-      if (size.isPresent()) {
-        merged = merged.with(Properties.SIZE, FontSize.points(size.get().over(inherited)));
-      }
+      merged = over(merged, contribution.values(), contribution.source().level());
     }
     return merged;
   }
@@ -354,50 +443,70 @@ public final class Cascade {
    * up one by one instead of being merged with the others, which are shared.
    */
   private Placement placement(Layer layer) {
+    PropertySet given = placementGiven(layer);
     return new Placement(
-        placed(layer, Properties.ANCHOR.key()),
-        placed(layer, Properties.POSITION_X.key()),
-        placed(layer, Properties.POSITION_Y.key()),
-        placed(layer, Properties.ROTATION.key()),
-        placed(layer, Properties.BOX.key()),
-        placed(layer, Properties.BOX_WIDTH.key()),
-        placed(layer, Properties.BOX_HEIGHT.key()),
+        value(given, ANCHOR),
+        value(given, POSITION_X),
+        value(given, POSITION_Y),
+        value(given, ROTATION),
+        value(given, BOX),
+        value(given, BOX_WIDTH),
+        value(given, BOX_HEIGHT),
         new Placement.Inside(
-            (int) Math.round(placed(layer, Properties.COLUMNS.key())),
-            placed(layer, Properties.GUTTER.key()),
-            placed(layer, Properties.VERTICAL_ALIGNMENT.key()),
-            placed(layer, Properties.BASELINE_GRID.key()),
-            placed(layer, Properties.SHRINK_TO.key()) / 100));
+            (int) Math.round(value(given, COLUMNS)),
+            value(given, GUTTER),
+            value(given, VERTICAL_ALIGNMENT),
+            value(given, BASELINE_GRID),
+            value(given, SHRINK_TO) / 100));
   }
 
-  private <T> T placed(Layer layer, PropertyKey<T> key) {
-    Optional<T> own = layer.local().get(key);
-    List<StyleId> follows = layer.counting(layer.follows());
-    for (int index = follows.size() - 1; index >= 0 && own.isEmpty(); index--) {
-      own = placementOf(follows.get(index)).get(key);
+  private static final PropertyKey<Anchor> ANCHOR = Properties.ANCHOR.key();
+  private static final PropertyKey<Double> POSITION_X = Properties.POSITION_X.key();
+  private static final PropertyKey<Double> POSITION_Y = Properties.POSITION_Y.key();
+  private static final PropertyKey<Double> ROTATION = Properties.ROTATION.key();
+  private static final PropertyKey<BoxFit> BOX = Properties.BOX.key();
+  private static final PropertyKey<Double> BOX_WIDTH = Properties.BOX_WIDTH.key();
+  private static final PropertyKey<Double> BOX_HEIGHT = Properties.BOX_HEIGHT.key();
+  private static final PropertyKey<Double> COLUMNS = Properties.COLUMNS.key();
+  private static final PropertyKey<Double> GUTTER = Properties.GUTTER.key();
+  private static final PropertyKey<VerticalAlignment> VERTICAL_ALIGNMENT =
+      Properties.VERTICAL_ALIGNMENT.key();
+  private static final PropertyKey<Double> BASELINE_GRID = Properties.BASELINE_GRID.key();
+  private static final PropertyKey<Double> SHRINK_TO = Properties.SHRINK_TO.key();
+
+  /** The values of the Placement facet that anything sets for a layer; mostly its frame alone. */
+  private PropertySet placementGiven(Layer layer) {
+    Optional<StyleId> plain = baseOf(layer);
+    PropertySet given = plain.isEmpty() ? PropertySet.EMPTY : placementOf(plain.get());
+    given = given.overlaidBy(layer.frame());
+    for (StyleId id : layer.counting(layer.follows())) {
+      given = given.overlaidBy(placementOf(id));
     }
-    return own.or(() -> layer.frame().get(key))
-        .or(() -> baseOf(layer).flatMap(id -> placementOf(id).get(key)))
-        .orElse(key.property().defaultValue());
+    return layer.local().isEmpty()
+        ? given
+        : given.overlaidBy(layer.local().where(key -> key.property().facet() == Facet.PLACEMENT));
   }
 
   /** The placement that a style sets, itself or through what it is based on; mostly nothing. */
   private PropertySet placementOf(StyleId id) {
-    return memory.placements.computeIfAbsent(
-        id,
-        wanted -> {
-          PropertySet merged = PropertySet.EMPTY;
-          for (Style style : styles.chain(wanted).reversed()) {
-            merged =
-                merged.overlaidBy(
-                    style.properties().where(key -> key.property().facet() == Facet.PLACEMENT));
-          }
-          return merged;
-        });
+    PropertySet known = memory.placements.get(id);
+    return known != null
+        ? known
+        : memory.placements.computeIfAbsent(
+            id,
+            wanted -> {
+              PropertySet merged = PropertySet.EMPTY;
+              for (Style style : styles.chain(wanted).reversed()) {
+                merged =
+                    merged.overlaidBy(
+                        style.properties().where(key -> key.property().facet() == Facet.PLACEMENT));
+              }
+              return merged;
+            });
   }
 
   private static double size(PropertySet complete) {
-    return complete.get(Properties.SIZE.key()).map(size -> size.over(0)).orElse(0.0);
+    return complete.get(SIZE).map(size -> size.over(0)).orElse(0.0);
   }
 
   /**

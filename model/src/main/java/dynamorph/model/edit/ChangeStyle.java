@@ -1,11 +1,18 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
+import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * Puts a changed style in the place of the one with the same id: name, group, level, base or
@@ -24,12 +31,48 @@ public record ChangeStyle(Style style) implements Edit {
       return before;
     }
     Project changed = before.withStyles(checked(before));
-    Set<LayerId> followers =
-        Followers.of(changed).of(style.id()).stream()
-            .filter(follower -> follower.localChanges() > 0)
-            .map(follower -> follower.layer().id())
-            .collect(Collectors.toSet());
-    return Tidy.layers(changed, followers);
+    return Tidy.layers(changed, redundant(before, changed));
+  }
+
+  /**
+   * The layers whose local changes may say now what they would inherit anyway: only values that the
+   * style gives otherwise than before can do that.
+   */
+  private Set<LayerId> redundant(Project before, Project changed) {
+    Set<PropertyKey<?>> given = givenOtherwise(before, changed);
+    if (given.isEmpty()) {
+      return Set.of();
+    }
+    Set<LayerId> found = new HashSet<>();
+    for (Artboard board : changed.artboards()) {
+      for (Layer layer : board.layers()) {
+        if (LocalChanges.any(layer, given::contains)) {
+          found.add(layer.id());
+        }
+      }
+    }
+    if (found.isEmpty()) {
+      return found;
+    }
+    Set<LayerId> followers = new HashSet<>();
+    Followers.of(changed).of(style.id()).forEach(one -> followers.add(one.layer().id()));
+    found.retainAll(followers);
+    return found;
+  }
+
+  /** Coats that come or go take all their values along. */
+  private Set<PropertyKey<?>> givenOtherwise(Project before, Project changed) {
+    PropertySet was = Cascade.of(before).values(before.styles().get(style.id()));
+    PropertySet is = Cascade.of(changed).values(style);
+    Set<PropertyKey<?>> keys = new HashSet<>();
+    for (PropertySet values : List.of(was, is)) {
+      for (PropertyKey<?> key : values.keys()) {
+        if (!was.get(key).equals(is.get(key))) {
+          keys.add(key);
+        }
+      }
+    }
+    return keys;
   }
 
   private dynamorph.model.style.StyleBook checked(Project before) {

@@ -24,7 +24,7 @@ public record SetValues(Target target, PropertySet values, String what) implemen
   public static SetValues of(Target target, PropertySet values) {
     String what =
         values.size() == 1
-            ? values.keys().first().property().label().toLowerCase(java.util.Locale.ROOT)
+            ? values.keys().getFirst().property().label().toLowerCase(java.util.Locale.ROOT)
             : values.size() + " properties";
     return new SetValues(target, values, what);
   }

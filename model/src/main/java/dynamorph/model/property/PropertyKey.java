@@ -6,14 +6,30 @@ import java.util.Objects;
  * What a value is filed under: a property, and for the parameters of coats and effects which one.
  * Written {@code size}, {@code finish/outline/width} or {@code finish/outline/shadow/blur}.
  */
-public record PropertyKey<T>(Property<T> property, Address address)
-    implements Comparable<PropertyKey<?>> {
-  public PropertyKey {
-    Objects.requireNonNull(address, "address");
+public final class PropertyKey<T> implements Comparable<PropertyKey<?>> {
+  private final Property<T> property;
+  private final Address address;
+  // keys are compared more often than anything else, so what that needs is worked out once
+  private final int rank;
+  private final int hash;
+
+  public PropertyKey(Property<T> property, Address address) {
+    this.property = Objects.requireNonNull(property, "property");
+    this.address = Objects.requireNonNull(address, "address");
     if (property.part() != address.part()) {
       throw new IllegalArgumentException(
           "\"" + property.id() + "\" cannot stand at \"" + address + "\"");
     }
+    this.rank = Properties.rank(property);
+    this.hash = 31 * property.hashCode() + (address == Address.TEXT ? 0 : address.hashCode());
+  }
+
+  public Property<T> property() {
+    return property;
+  }
+
+  public Address address() {
+    return address;
   }
 
   /** Whether a value set on the given level counts. The plate is one for the whole layer. */
@@ -36,9 +52,22 @@ public record PropertyKey<T>(Property<T> property, Address address)
   @Override
   public int compareTo(PropertyKey<?> other) {
     int byAddress = address == other.address ? 0 : address.compareTo(other.address);
-    return byAddress != 0 || property == other.property
-        ? byAddress
-        : Integer.compare(Properties.rank(property), Properties.rank(other.property));
+    return byAddress != 0 ? byAddress : Integer.compare(rank, other.rank);
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return this == other
+        || other instanceof PropertyKey<?> key
+            && key.rank == rank
+            && key.hash == hash
+            && key.property.equals(property)
+            && (key.address == address || key.address.equals(address));
+  }
+
+  @Override
+  public int hashCode() {
+    return hash;
   }
 
   @Override

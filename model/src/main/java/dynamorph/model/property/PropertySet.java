@@ -1,38 +1,82 @@
 package dynamorph.model.property;
 
+import java.util.AbstractSet;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.Iterator;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.SortedSet;
-import java.util.TreeMap;
+import java.util.SequencedSet;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
-/** A sparse, immutable set of values by key, in registry order. What is not set is left open. */
+/**
+ * A sparse, immutable set of values by key, in registry order. What is not set is left open. Two
+ * sorted arrays, since sets are laid over each other far more often than anything else is done.
+ */
 public final class PropertySet {
-  public static final PropertySet EMPTY = new PropertySet(new TreeMap<>());
+  public static final PropertySet EMPTY = new PropertySet(new PropertyKey<?>[0], new Object[0]);
 
-  private final TreeMap<PropertyKey<?>, Object> values;
+  private final PropertyKey<?>[] keys;
+  private final Object[] values;
   private final int hash;
 
-  private PropertySet(TreeMap<PropertyKey<?>, Object> values) {
+  private PropertySet(PropertyKey<?>[] keys, Object[] values) {
+    this(keys, values, hash(keys, values));
+  }
+
+  private PropertySet(PropertyKey<?>[] keys, Object[] values, int hash) {
+    this.keys = keys;
     this.values = values;
-    this.hash = values.hashCode();
+    this.hash = hash;
+  }
+
+  private static int hash(PropertyKey<?>[] keys, Object[] values) {
+    int sum = 0;
+    for (int index = 0; index < keys.length; index++) {
+      sum += hash(keys[index], values[index]);
+    }
+    return sum;
+  }
+
+  /** The hash of a set is the sum of these, so that of a changed set need not be summed anew. */
+  private static int hash(PropertyKey<?> key, Object value) {
+    return key.hashCode() ^ value.hashCode();
+  }
+
+  private int find(PropertyKey<?> key) {
+    return Arrays.binarySearch(keys, key);
   }
 
   /** The value set for a key. */
   @SuppressWarnings("unchecked") // with() files a value only under a key of its own type
   public <T> Optional<T> get(PropertyKey<T> key) {
-    return Optional.ofNullable((T) values.get(key));
+    int at = find(key);
+    return at < 0 ? Optional.empty() : Optional.of((T) values[at]);
   }
 
   public boolean has(PropertyKey<?> key) {
-    return values.containsKey(key);
+    return find(key) >= 0;
   }
 
   public <T> PropertySet with(PropertyKey<T> key, T value) {
-    TreeMap<PropertyKey<?>, Object> changed = new TreeMap<>(values);
-    changed.put(key, value);
-    return new PropertySet(changed);
+    Objects.requireNonNull(value, "value");
+    int at = find(key);
+    if (at >= 0) {
+      Object[] changed = values.clone();
+      changed[at] = value;
+      return new PropertySet(keys, changed, hash - hash(key, values[at]) + hash(key, value));
+    }
+    int place = -at - 1;
+    PropertyKey<?>[] moreKeys = Arrays.copyOf(keys, keys.length + 1);
+    Object[] moreValues = Arrays.copyOf(values, values.length + 1);
+    System.arraycopy(keys, place, moreKeys, place + 1, keys.length - place);
+    System.arraycopy(values, place, moreValues, place + 1, values.length - place);
+    moreKeys[place] = key;
+    moreValues[place] = value;
+    return new PropertySet(moreKeys, moreValues, hash + hash(key, value));
   }
 
   /** With a value of the text itself. */
@@ -51,22 +95,69 @@ public final class PropertySet {
 
   /** Only the values whose keys pass. */
   public PropertySet where(Predicate<PropertyKey<?>> wanted) {
-    if (values.isEmpty()) {
+    int count = 0;
+    boolean[] kept = new boolean[keys.length];
+    for (int index = 0; index < keys.length; index++) {
+      kept[index] = wanted.test(keys[index]);
+      count += kept[index] ? 1 : 0;
+    }
+    if (count == keys.length) {
       return this;
     }
-    TreeMap<PropertyKey<?>, Object> kept = new TreeMap<>(values);
-    kept.keySet().removeIf(wanted.negate());
-    return kept.size() == values.size() ? this : kept.isEmpty() ? EMPTY : new PropertySet(kept);
+    if (count == 0) {
+      return EMPTY;
+    }
+    PropertyKey<?>[] fewerKeys = new PropertyKey<?>[count];
+    Object[] fewerValues = new Object[count];
+    int at = 0;
+    for (int index = 0; index < keys.length; index++) {
+      if (kept[index]) {
+        fewerKeys[at] = keys[index];
+        fewerValues[at++] = values[index];
+      }
+    }
+    return new PropertySet(fewerKeys, fewerValues);
   }
 
   /** These values, with those of the other set over them. */
   public PropertySet overlaidBy(PropertySet nearer) {
-    if (nearer.isEmpty()) {
+    if (nearer.keys.length == 0) {
       return this;
     }
-    TreeMap<PropertyKey<?>, Object> merged = new TreeMap<>(values);
-    merged.putAll(nearer.values);
-    return new PropertySet(merged);
+    if (keys.length == 0) {
+      return nearer;
+    }
+    PropertyKey<?>[] mergedKeys = new PropertyKey<?>[keys.length + nearer.keys.length];
+    Object[] mergedValues = new Object[mergedKeys.length];
+    int mine = 0;
+    int theirs = 0;
+    int at = 0;
+    int sum = hash + nearer.hash;
+    while (mine < keys.length && theirs < nearer.keys.length) {
+      int order = keys[mine] == nearer.keys[theirs] ? 0 : keys[mine].compareTo(nearer.keys[theirs]);
+      if (order < 0) {
+        mergedKeys[at] = keys[mine];
+        mergedValues[at++] = values[mine++];
+      } else {
+        mergedKeys[at] = nearer.keys[theirs];
+        mergedValues[at++] = nearer.values[theirs++];
+        if (order == 0) {
+          sum -= hash(keys[mine], values[mine]);
+          mine++;
+        }
+      }
+    }
+    int left = keys.length - mine;
+    System.arraycopy(keys, mine, mergedKeys, at, left);
+    System.arraycopy(values, mine, mergedValues, at, left);
+    at += left;
+    int more = nearer.keys.length - theirs;
+    System.arraycopy(nearer.keys, theirs, mergedKeys, at, more);
+    System.arraycopy(nearer.values, theirs, mergedValues, at, more);
+    at += more;
+    return at == mergedKeys.length
+        ? new PropertySet(mergedKeys, mergedValues, sum)
+        : new PropertySet(Arrays.copyOf(mergedKeys, at), Arrays.copyOf(mergedValues, at), sum);
   }
 
   /**
@@ -75,28 +166,67 @@ public final class PropertySet {
    * @param change gives a value of the same type
    */
   public PropertySet mapValues(UnaryOperator<Object> change) {
-    TreeMap<PropertyKey<?>, Object> changed = null;
-    for (Map.Entry<PropertyKey<?>, Object> entry : values.entrySet()) {
-      Object after = change.apply(entry.getValue());
-      if (!after.equals(entry.getValue())) {
-        changed = changed == null ? new TreeMap<>(values) : changed;
-        changed.put(entry.getKey(), after);
+    Object[] changed = values;
+    for (int index = 0; index < values.length; index++) {
+      Object after = change.apply(values[index]);
+      if (!after.equals(values[index])) {
+        changed = changed == values ? values.clone() : changed;
+        changed[index] = after;
       }
     }
-    return changed == null ? this : new PropertySet(changed);
+    return changed == values ? this : new PropertySet(keys, changed);
   }
 
-  public SortedSet<PropertyKey<?>> keys() {
-    return java.util.Collections.unmodifiableSortedSet(
-        (SortedSet<PropertyKey<?>>) values.navigableKeySet());
+  /** The keys, in registry order. */
+  public SequencedSet<PropertyKey<?>> keys() {
+    return new Keys(keys);
+  }
+
+  /** The keys as a set that needs no copy. */
+  private static final class Keys extends AbstractSet<PropertyKey<?>>
+      implements SequencedSet<PropertyKey<?>> {
+    private final PropertyKey<?>[] keys;
+
+    Keys(PropertyKey<?>[] keys) {
+      this.keys = keys;
+    }
+
+    @Override
+    public Iterator<PropertyKey<?>> iterator() {
+      return asList().iterator();
+    }
+
+    private List<PropertyKey<?>> asList() {
+      return Collections.unmodifiableList(Arrays.asList(keys));
+    }
+
+    @Override
+    public int size() {
+      return keys.length;
+    }
+
+    @Override
+    public boolean contains(Object key) {
+      return key instanceof PropertyKey<?> wanted && Arrays.binarySearch(keys, wanted) >= 0;
+    }
+
+    @Override
+    public PropertyKey<?> getFirst() {
+      return asList().getFirst();
+    }
+
+    @Override
+    public SequencedSet<PropertyKey<?>> reversed() {
+      return new java.util.LinkedHashSet<>(asList().reversed());
+    }
   }
 
   public boolean isEmpty() {
-    return values.isEmpty();
+    return keys.length == 0;
   }
 
   public int size() {
-    return values.size();
+    return keys.length;
   }
 
   /** Builds a set from text, as the command line gives it: {@code size=12 pt}. */
@@ -120,7 +250,10 @@ public final class PropertySet {
   @Override
   public boolean equals(Object other) {
     return this == other
-        || other instanceof PropertySet set && set.hash == hash && set.values.equals(values);
+        || other instanceof PropertySet set
+            && set.hash == hash
+            && Arrays.equals(keys, set.keys)
+            && Arrays.equals(values, set.values);
   }
 
   @Override
@@ -130,6 +263,10 @@ public final class PropertySet {
 
   @Override
   public String toString() {
-    return values.toString();
+    StringBuilder text = new StringBuilder("{");
+    for (int index = 0; index < keys.length; index++) {
+      text.append(index == 0 ? "" : ", ").append(keys[index]).append('=').append(values[index]);
+    }
+    return text.append('}').toString();
   }
 }

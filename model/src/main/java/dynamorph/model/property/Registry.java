@@ -33,7 +33,7 @@ final class Registry {
   }
 
   static int rank(Property<?> property) {
-    return RANKS.get(property);
+    return RANKS.getOrDefault(property, Integer.MAX_VALUE);
   }
 
   static Map<String, Property<?>> table(Part part) {

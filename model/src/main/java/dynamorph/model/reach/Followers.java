@@ -66,22 +66,32 @@ public final class Followers {
     private final Map<StyleId, BitSet> direct = new HashMap<>();
     private final Map<Set<StyleId>, int[]> groups = new HashMap<>();
 
+    /** Layers that follow the same: who they are, how many, how many of them deviate. */
+    private record Group(List<BitSet> direct, int[] counts) {}
+
     Board(PVector<Layer> layers) {
-      Map<List<StyleId>, Set<StyleId>> known = new HashMap<>();
+      Map<List<StyleId>, Group> known = new HashMap<>();
       for (Layer layer : layers) {
         int local = LocalChanges.count(layer);
-        Set<StyleId> followed =
+        Group group =
             isPlainInside(layer)
-                ? known.computeIfAbsent(layer.follows(), Set::copyOf)
-                : followed(layer);
-        for (StyleId id : followed) {
-          direct.computeIfAbsent(id, _ -> new BitSet()).set(all.size());
+                ? known.computeIfAbsent(layer.follows(), follows -> group(Set.copyOf(follows)))
+                : group(followed(layer));
+        for (BitSet followers : group.direct) {
+          followers.set(all.size());
         }
-        int[] group = groups.computeIfAbsent(followed, _ -> new int[2]);
-        group[0]++;
-        group[1] += local > 0 ? 1 : 0;
+        group.counts[0]++;
+        group.counts[1] += local > 0 ? 1 : 0;
         all.add(new Follower(layer, local));
       }
+    }
+
+    private Group group(Set<StyleId> followed) {
+      List<BitSet> sets = new ArrayList<>(followed.size());
+      for (StyleId id : followed) {
+        sets.add(direct.computeIfAbsent(id, _ -> new BitSet()));
+      }
+      return new Group(sets, groups.computeIfAbsent(followed, _ -> new int[2]));
     }
   }
 

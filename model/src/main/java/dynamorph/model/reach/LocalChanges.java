@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** What was set by hand on a layer. */
 public final class LocalChanges {
@@ -46,20 +47,36 @@ public final class LocalChanges {
   }
 
   private static boolean isNone(Layer layer) {
-    if (!layer.local().isEmpty()) {
-      return false;
+    return !any(layer, _ -> true);
+  }
+
+  /** Whether any value of these is set by hand anywhere in the layer. */
+  public static boolean any(Layer layer, Predicate<PropertyKey<?>> wanted) {
+    if (any(layer.local(), wanted)) {
+      return true;
     }
     for (Paragraph paragraph : layer.story().paragraphs()) {
-      if (!paragraph.local().isEmpty()) {
-        return false;
+      if (any(paragraph.local(), wanted)) {
+        return true;
       }
       for (Span span : paragraph.spans()) {
-        if (!span.local().isEmpty()) {
-          return false;
+        if (any(span.local(), wanted)) {
+          return true;
         }
       }
     }
-    return true;
+    return false;
+  }
+
+  private static boolean any(PropertySet local, Predicate<PropertyKey<?>> wanted) {
+    if (!local.isEmpty()) {
+      for (PropertyKey<?> key : local.keys()) {
+        if (wanted.test(key)) {
+          return true;
+        }
+      }
+    }
+    return false;
   }
 
   private static void collect(
