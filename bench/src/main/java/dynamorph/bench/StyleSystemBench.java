@@ -3,9 +3,12 @@ package dynamorph.bench;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Population;
+import dynamorph.model.cascade.SharedLook;
 import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.edit.History;
 import dynamorph.model.reach.Followers;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -32,6 +35,7 @@ import org.openjdk.jmh.infra.Blackhole;
 public class StyleSystemBench {
   private Project project;
   private Cascade cascade;
+  private Population population;
   private Followers followers;
   private History history;
   private boolean large;
@@ -42,6 +46,7 @@ public class StyleSystemBench {
     cascade = Cascade.of(project);
     project.layers().forEach(cascade::resolve);
     followers = Followers.of(project);
+    population = Population.of(project);
     history = History.opened(project).apply(edit());
   }
 
@@ -50,9 +55,26 @@ public class StyleSystemBench {
     return new ChangeStyle(StyleSystem.changed(project, large));
   }
 
-  /** The base style changes; then every text is resolved. */
+  /**
+   * The base style changes; then every combination of sources is resolved once, and every text has
+   * the look of its combination.
+   */
   @Benchmark
   public void editToAllResolved(Blackhole hole) {
+    project = edit().applyTo(project);
+    cascade = cascade.follow(project);
+    population = population.follow(project);
+    List<SharedLook> looks = population.resolve(cascade);
+    for (var board : project.artboards()) {
+      for (int combination : population.on(board)) {
+        hole.consume(looks.get(combination));
+      }
+    }
+  }
+
+  /** The same, asking for each text by itself, with its place. */
+  @Benchmark
+  public void editToEachResolved(Blackhole hole) {
     project = edit().applyTo(project);
     cascade = cascade.follow(project);
     for (var board : project.artboards()) {

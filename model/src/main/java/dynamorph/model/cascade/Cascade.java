@@ -59,7 +59,7 @@ public final class Cascade {
       Map<PropertySet, ParagraphLook> paragraphLooks,
       Map<StyleId, PropertySet> placements,
       Map<Worn, PropertySet> worn,
-      Map<Place, Shared> shared) {
+      Map<Place, SharedLook> shared) {
     Memory() {
       this(
           new ConcurrentHashMap<>(),
@@ -77,10 +77,6 @@ public final class Cascade {
    * @param style the style with what it is based on; empty for plain text alone
    */
   private record Worn(Optional<StyleId> style, Optional<StyleId> base) {}
-
-  /** What layers of one span that have the same sources share. */
-  private record Shared(
-      PropertySet own, Plate plate, List<ResolvedLayer.ResolvedParagraph> paragraphs) {}
 
   private Cascade(Project project, BoardBases boardBases, Memory memory) {
     this.styles = project.styles();
@@ -120,21 +116,21 @@ public final class Cascade {
 
   /** Everything that decides how the layer looks. */
   public ResolvedLayer resolve(Layer layer) {
-    Shared shared = shared(layer);
+    SharedLook shared = shared(layer);
     Optional<Form> form = layer.figure().map(figure -> form(figure, size(shared.own())));
     Plate plate = form.isPresent() ? Plate.NONE : shared.plate();
     return new ResolvedLayer(placement(layer), plate, shared.paragraphs(), form);
   }
 
   /** Most layers hold one span, and thousands of them have the same sources. */
-  private Shared shared(Layer layer) {
+  SharedLook shared(Layer layer) {
     List<Paragraph> paragraphs = layer.story().paragraphs();
     if (paragraphs.size() > 1 || paragraphs.getFirst().spans().size() > 1) {
       return resolveShared(layer);
     }
     Paragraph only = paragraphs.getFirst();
     Place place = place(layer, false).in(only).in(only.spans().getFirst());
-    Shared known = memory.shared.get(place);
+    SharedLook known = memory.shared.get(place);
     if (known == null) {
       known = resolveShared(layer);
       memory.shared.put(place, known);
@@ -142,7 +138,34 @@ public final class Cascade {
     return known;
   }
 
-  private Shared resolveShared(Layer layer) {
+  /**
+   * All that decides the look of a layer but the styles themselves: layers for which this is equal
+   * look alike, apart from their words and where they stand.
+   */
+  Object sources(Layer layer) {
+    List<Paragraph> paragraphs = layer.story().paragraphs();
+    Place own = place(layer, false);
+    if (paragraphs.size() == 1 && paragraphs.getFirst().spans().size() == 1) {
+      Paragraph only = paragraphs.getFirst();
+      return own.in(only).in(only.spans().getFirst());
+    }
+    List<List<Place>> places = new ArrayList<>();
+    for (Paragraph paragraph : paragraphs) {
+      Place outer = own.in(paragraph);
+      places.add(paragraph.spans().stream().map(outer::in).toList());
+    }
+    return places;
+  }
+
+  /** Whether any style or base sets where text stands; mostly none does. */
+  public boolean stylesPlace() {
+    return styles.stream()
+        .anyMatch(style ->
+            style.properties().keys().stream()
+                .anyMatch(key -> key.property().facet() == Facet.PLACEMENT));
+  }
+
+  private SharedLook resolveShared(Layer layer) {
     List<ResolvedLayer.ResolvedParagraph> paragraphs = new ArrayList<>();
     Paragraph before = null;
     for (Paragraph paragraph : layer.story().paragraphs()) {
@@ -154,7 +177,7 @@ public final class Cascade {
       before = paragraph;
     }
     PropertySet own = values(place(layer, false));
-    return new Shared(own, plate(own), List.copyOf(paragraphs));
+    return new SharedLook(own, plate(own), paragraphs);
   }
 
   private Form form(Figure figure, double em) {
@@ -442,7 +465,7 @@ public final class Cascade {
    * The place of a layer. Nearly every layer has a frame of its own, so its few values are looked
    * up one by one instead of being merged with the others, which are shared.
    */
-  private Placement placement(Layer layer) {
+  public Placement placement(Layer layer) {
     PropertySet given = placementGiven(layer);
     return new Placement(
         value(given, ANCHOR),

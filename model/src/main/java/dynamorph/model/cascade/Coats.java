@@ -49,7 +49,7 @@ public final class Coats {
   private static List<Address> present(
       PropertySet values, Property<?> kind, Property<Boolean> removed) {
     List<Address> present = new ArrayList<>();
-    for (PropertyKey<?> key : values.keys()) {
+    for (PropertyKey<?> key : values.keysOfCoats()) {
       if (key.property().equals(kind) && !value(values, removed.at(key.address()))) {
         present.add(key.address());
       }

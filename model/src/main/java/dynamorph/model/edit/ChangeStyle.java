@@ -1,6 +1,5 @@
 package dynamorph.model.edit;
 
-import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -13,6 +12,7 @@ import dynamorph.model.style.Style;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Puts a changed style in the place of the one with the same id: name, group, level, base or
@@ -43,14 +43,12 @@ public record ChangeStyle(Style style) implements Edit {
     if (given.isEmpty()) {
       return Set.of();
     }
-    Set<LayerId> found = new HashSet<>();
-    for (Artboard board : changed.artboards()) {
-      for (Layer layer : board.layers()) {
-        if (LocalChanges.any(layer, given::contains)) {
-          found.add(layer.id());
-        }
-      }
-    }
+    Set<LayerId> found =
+        changed.artboards().parallelStream()
+            .flatMap(board -> board.layers().stream())
+            .filter(layer -> LocalChanges.any(layer, given::contains))
+            .map(Layer::id)
+            .collect(Collectors.toSet());
     if (found.isEmpty()) {
       return found;
     }

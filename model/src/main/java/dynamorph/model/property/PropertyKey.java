@@ -16,7 +16,8 @@ public final class PropertyKey<T> implements Comparable<PropertyKey<?>> {
   public PropertyKey(Property<T> property, Address address) {
     this.property = Objects.requireNonNull(property, "property");
     this.address = Objects.requireNonNull(address, "address");
-    if (property.part() != address.part()) {
+    if (address != Address.TEXT && property.part() != address.part()
+        || address == Address.TEXT && property.part() != Property.Part.TEXT) {
       throw new IllegalArgumentException(
           "\"" + property.id() + "\" cannot stand at \"" + address + "\"");
     }

@@ -182,6 +182,15 @@ public final class PropertySet {
     return new Keys(keys);
   }
 
+  /** The keys of coats and effects, in registry order; they stand behind those of the text. */
+  public List<PropertyKey<?>> keysOfCoats() {
+    int from = keys.length;
+    while (from > 0 && keys[from - 1].address() != Address.TEXT) {
+      from--;
+    }
+    return Collections.unmodifiableList(Arrays.asList(keys).subList(from, keys.length));
+  }
+
   /** The keys as a set that needs no copy. */
   private static final class Keys extends AbstractSet<PropertyKey<?>>
       implements SequencedSet<PropertyKey<?>> {
@@ -193,7 +202,7 @@ public final class PropertySet {
 
     @Override
     public Iterator<PropertyKey<?>> iterator() {
-      return asList().iterator();
+      return Arrays.asList(keys).iterator(); // which removes nothing
     }
 
     private List<PropertyKey<?>> asList() {

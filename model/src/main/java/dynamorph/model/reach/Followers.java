@@ -44,9 +44,15 @@ public final class Followers {
   private Followers(Project project, Map<PVector<Layer>, Board> known) {
     this.project = project;
     this.boards = new IdentityHashMap<>();
-    for (Artboard artboard : project.artboards()) {
-      Board board = known.get(artboard.layers());
-      boards.put(artboard.layers(), board == null ? new Board(artboard.layers()) : board);
+    List<Board> there =
+        project.artboards().parallelStream()
+            .map(artboard -> {
+              Board board = known.get(artboard.layers());
+              return board == null ? new Board(artboard.layers()) : board;
+            })
+            .toList();
+    for (int index = 0; index < there.size(); index++) {
+      boards.put(project.artboards().get(index).layers(), there.get(index));
     }
     this.counts = counted();
   }
@@ -62,7 +68,7 @@ public final class Followers {
 
   /** The layers of one artboard by what they follow. */
   private static final class Board {
-    private final List<Follower> all = new ArrayList<>();
+    private final List<Follower> all;
     private final Map<StyleId, BitSet> direct = new HashMap<>();
     private final Map<Set<StyleId>, int[]> groups = new HashMap<>();
 
@@ -70,11 +76,12 @@ public final class Followers {
     private record Group(List<BitSet> direct, int[] counts) {}
 
     Board(PVector<Layer> layers) {
+      all = new ArrayList<>(layers.size());
       Map<List<StyleId>, Group> known = new HashMap<>();
       for (Layer layer : layers) {
         int local = LocalChanges.count(layer);
         Group group =
-            isPlainInside(layer)
+            !layer.story().followsInside()
                 ? known.computeIfAbsent(layer.follows(), follows -> group(Set.copyOf(follows)))
                 : group(followed(layer));
         for (BitSet followers : group.direct) {
@@ -95,38 +102,34 @@ public final class Followers {
     }
   }
 
-  /** Whether nothing inside the layer follows a style of its own. */
-  private static boolean isPlainInside(Layer layer) {
-    for (Paragraph paragraph : layer.story().paragraphs()) {
-      if (paragraph.follows().isPresent()) {
-        return false;
-      }
-      for (Span span : paragraph.spans()) {
-        if (!span.follows().isEmpty()) {
-          return false;
-        }
-      }
-    }
-    return true;
-  }
+  /** Layers that follow the same over the same plain text count together, wherever they stand. */
+  private record Kind(Set<StyleId> followed, Optional<StyleId> base) {}
 
   private Map<StyleId, Count> counted() {
-    Map<StyleId, int[]> sums = new HashMap<>();
+    Map<Kind, int[]> kinds = new HashMap<>();
     for (Artboard artboard : project.artboards()) {
       Optional<StyleId> base = project.baseOf(artboard);
-      Board board = boards.get(artboard.layers());
-      board.groups.forEach((followed, group) -> {
-        Set<StyleId> reached = new HashSet<>();
-        followed.forEach(id -> addChain(reached, id));
-        base.ifPresent(id -> addChain(reached, id));
-        reached.forEach(id -> sums.computeIfAbsent(id, _ -> new int[3])[1] += group[0]);
-        for (StyleId id : followed) {
-          int[] sum = sums.computeIfAbsent(id, _ -> new int[3]);
-          sum[0] += group[0];
-          sum[2] += group[1];
-        }
-      });
+      boards
+          .get(artboard.layers())
+          .groups
+          .forEach((followed, group) -> {
+            int[] sum = kinds.computeIfAbsent(new Kind(followed, base), _ -> new int[2]);
+            sum[0] += group[0];
+            sum[1] += group[1];
+          });
     }
+    Map<StyleId, int[]> sums = new HashMap<>();
+    kinds.forEach((kind, group) -> {
+      Set<StyleId> reached = new HashSet<>();
+      kind.followed.forEach(id -> addChain(reached, id));
+      kind.base.ifPresent(id -> addChain(reached, id));
+      reached.forEach(id -> sums.computeIfAbsent(id, _ -> new int[3])[1] += group[0]);
+      for (StyleId id : kind.followed) {
+        int[] sum = sums.computeIfAbsent(id, _ -> new int[3]);
+        sum[0] += group[0];
+        sum[2] += group[1];
+      }
+    });
     Map<StyleId, Count> counted = new HashMap<>();
     sums.forEach((id, sum) -> counted.put(id, new Count(sum[0], sum[1], sum[2])));
     return counted;

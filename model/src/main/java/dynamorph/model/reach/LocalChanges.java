@@ -55,6 +55,9 @@ public final class LocalChanges {
     if (any(layer.local(), wanted)) {
       return true;
     }
+    if (!layer.story().deviatesInside()) {
+      return false;
+    }
     for (Paragraph paragraph : layer.story().paragraphs()) {
       if (any(paragraph.local(), wanted)) {
         return true;

@@ -1,20 +1,23 @@
 package dynamorph.model.reach;
 
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.ParagraphLook;
+import dynamorph.model.cascade.Population;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.cascade.SharedLook;
 import dynamorph.model.text.Span;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /** What a change touches: exactly the layers that look different after it. */
 public final class Reach {
@@ -27,27 +30,85 @@ public final class Reach {
   public static Set<LayerId> between(Project before, Project after) {
     Cascade cascadeBefore = Cascade.of(before);
     Cascade cascadeAfter = cascadeBefore.follow(after);
-    Map<LayerId, Layer> known =
-        before.layers().collect(Collectors.toMap(Layer::id, Function.identity()));
     Set<LayerId> touched = new LinkedHashSet<>();
-    after
-        .layers()
-        .forEach(layer -> {
-          Layer earlier = known.get(layer.id());
-          boolean same =
-              earlier != null
-                  && (earlier == layer && cascadeBefore == cascadeAfter
-                      || earlier.story().text().equals(layer.story().text())
-                          && looksAlike(
-                              earlier,
-                              cascadeBefore.resolve(earlier),
-                              layer,
-                              cascadeAfter.resolve(layer)));
-          if (!same) {
-            touched.add(layer.id());
-          }
-        });
+    Map<ArtboardId, Artboard> known = new HashMap<>();
+    before.artboards().forEach(board -> known.put(board.id(), board));
+    Unchanged unchanged = new Unchanged(before, after, cascadeBefore, cascadeAfter);
+    Map<LayerId, Layer> earlier = new HashMap<>();
+    boolean sameBase = before.baseStyle().equals(after.baseStyle());
+    for (Artboard board : after.artboards()) {
+      Artboard was = known.get(board.id());
+      if (sameBase
+          && was != null
+          && was.layers() == board.layers()
+          && was.baseStyle().equals(board.baseStyle())) {
+        unchanged.collect(board, touched);
+        continue;
+      }
+      if (earlier.isEmpty()) {
+        before.layers().forEach(layer -> earlier.put(layer.id(), layer));
+      }
+      for (Layer layer : board.layers()) {
+        Layer then = earlier.get(layer.id());
+        boolean same =
+            then != null
+                && (then == layer && cascadeBefore == cascadeAfter
+                    || then.story().text().equals(layer.story().text())
+                        && looksAlike(
+                            then, cascadeBefore.resolve(then), layer, cascadeAfter.resolve(layer)));
+        if (!same) {
+          touched.add(layer.id());
+        }
+      }
+    }
     return touched;
+  }
+
+  /** Artboards whose layers are as they were, so that only styles can have changed their looks. */
+  private static final class Unchanged {
+    private final Cascade before;
+    private final Cascade after;
+    private final boolean placed;
+    private final Population population;
+    private boolean[] differs;
+
+    Unchanged(Project before, Project after, Cascade cascadeBefore, Cascade cascadeAfter) {
+      this.before = cascadeBefore;
+      this.after = cascadeAfter;
+      this.placed = cascadeBefore.stylesPlace() || cascadeAfter.stylesPlace();
+      this.population = cascadeBefore == cascadeAfter ? null : Population.of(after);
+    }
+
+    /** Each combination of sources is resolved once under either cascade. */
+    private boolean[] differs() {
+      if (differs == null) {
+        List<SharedLook> one = population.resolve(before);
+        List<SharedLook> other = population.resolve(after);
+        differs = new boolean[one.size()];
+        for (int index = 0; index < differs.length; index++) {
+          differs[index] =
+              !one.get(index).plate().equals(other.get(index).plate())
+                  || !one.get(index).paragraphs().equals(other.get(index).paragraphs());
+        }
+      }
+      return differs;
+    }
+
+    void collect(Artboard board, Set<LayerId> touched) {
+      if (before == after) {
+        return;
+      }
+      int[] combinations = population.on(board);
+      int index = 0;
+      for (Layer layer : board.layers()) {
+        boolean moved = placed && !before.placement(layer).equals(after.placement(layer));
+        boolean figure = layer.figure().isPresent();
+        boolean different = differs()[combinations[index++]];
+        if (figure ? !before.resolve(layer).equals(after.resolve(layer)) : different || moved) {
+          touched.add(layer.id());
+        }
+      }
+    }
   }
 
   /** Whether every letter looks the same, however the words are cut into spans. */

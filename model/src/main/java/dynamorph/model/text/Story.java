@@ -7,14 +7,60 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** The text of a layer: one or more paragraphs. */
-public record Story(List<Paragraph> paragraphs) {
+public final class Story {
   private static final Pattern LINE_END = Pattern.compile("\\r\\n|[\\r\\n\\u2029]");
 
-  public Story {
+  private final List<Paragraph> paragraphs;
+  // most stories say neither, and whole projects are asked
+  private final boolean follows;
+  private final boolean deviates;
+
+  public Story(List<Paragraph> paragraphs) {
     if (paragraphs.isEmpty()) {
       throw new IllegalArgumentException("a story has at least one paragraph, which may be empty");
     }
-    paragraphs = List.copyOf(paragraphs);
+    this.paragraphs = List.copyOf(paragraphs);
+    boolean anyFollows = false;
+    boolean anyLocal = false;
+    for (Paragraph paragraph : this.paragraphs) {
+      anyFollows |= paragraph.follows().isPresent();
+      anyLocal |= !paragraph.local().isEmpty();
+      for (Span span : paragraph.spans()) {
+        anyFollows |= !span.follows().isEmpty();
+        anyLocal |= !span.local().isEmpty();
+      }
+    }
+    this.follows = anyFollows;
+    this.deviates = anyLocal;
+  }
+
+  public List<Paragraph> paragraphs() {
+    return paragraphs;
+  }
+
+  /** Whether any paragraph or span follows a style of its own. */
+  public boolean followsInside() {
+    return follows;
+  }
+
+  /** Whether any paragraph or span has local changes. */
+  public boolean deviatesInside() {
+    return deviates;
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return this == other || other instanceof Story story && story.paragraphs.equals(paragraphs);
+  }
+
+  @Override
+  public int hashCode() {
+    return paragraphs.hashCode();
+  }
+
+  @Override
+  public String toString() {
+    return paragraphs.toString();
   }
 
   /** Plain text; each line end starts a new paragraph. */

@@ -8,6 +8,8 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
+import dynamorph.model.cascade.Population;
+import dynamorph.model.cascade.SharedLook;
 import dynamorph.model.property.Aspect;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertyKey;
@@ -329,6 +331,32 @@ class StyleInvariantsTest {
       assertThat(Followers.followed(layer(after, id))).isEmpty();
       assertThat(LocalChanges.of(layer(after, id))).isEmpty();
       assertThat(layer(after, id).story().text()).isEqualTo(layer(project, id).story().text());
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void whatACombinationOfSourcesGivesIsWhatEachOfItsLayersResolvesTo(long seed) {
+    RandomProjects random = new RandomProjects(seed);
+    Project project = random.project();
+    Population population = Population.of(project);
+    Style style = random.pick(project.styles().list());
+    Project changed =
+        new ChangeStyle(style.withProperties(random.values(6, style.level().level())))
+            .applyTo(project);
+    changed =
+        SetValues.of(random.layers(changed), random.values(2, style.level().level()))
+            .applyTo(changed);
+    population = population.follow(changed);
+    Cascade cascade = Cascade.of(changed);
+    List<SharedLook> looks = population.resolve(cascade);
+    for (var board : changed.artboards()) {
+      int[] combinations = population.on(board);
+      for (int index = 0; index < combinations.length; index++) {
+        Layer layer = board.layers().get(index);
+        assertThat(looks.get(combinations[index]).paragraphs())
+            .isEqualTo(cascade.resolve(layer).paragraphs());
+      }
     }
   }
 }
