@@ -282,10 +282,6 @@ public final class Properties extends EffectProperties {
     return row[other.length()];
   }
 
-  static int rank(Property<?> property) {
-    return Registry.rank(property);
-  }
-
   private static PropertySet defaults() {
     PropertySet set = PropertySet.EMPTY;
     for (Property<?> property : table(Part.TEXT).values()) {

@@ -13,6 +13,7 @@ import java.util.Objects;
  * @param group what it stands under inside its facet when it is not needed every day; empty if it
  *     is
  * @param help one line for people
+ * @param rank its place in the registry, which is the order that people see
  */
 public record Property<T>(
     String id,
@@ -24,7 +25,8 @@ public record Property<T>(
     T defaultValue,
     boolean relayout,
     String group,
-    String help) {
+    String help,
+    int rank) {
   /** What a property belongs to. */
   public enum Part {
     TEXT,

@@ -21,7 +21,7 @@ public final class PropertyKey<T> implements Comparable<PropertyKey<?>> {
       throw new IllegalArgumentException(
           "\"" + property.id() + "\" cannot stand at \"" + address + "\"");
     }
-    this.rank = Properties.rank(property);
+    this.rank = property.rank();
     this.hash = 31 * property.hashCode() + (address == Address.TEXT ? 0 : address.hashCode());
   }
 

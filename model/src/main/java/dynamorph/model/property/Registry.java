@@ -3,7 +3,6 @@ package dynamorph.model.property;
 import dynamorph.model.property.Property.Part;
 import dynamorph.model.value.Length;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,16 +23,11 @@ final class Registry {
   private static final Map<String, Property<?>> COAT = new LinkedHashMap<>();
   private static final Map<String, Property<?>> EFFECT = new LinkedHashMap<>();
   private static final List<Property<?>> ORDER = new ArrayList<>();
-  private static final Map<Property<?>, Integer> RANKS = new HashMap<>();
 
   private Registry() {}
 
   static List<Property<?>> order() {
     return ORDER;
-  }
-
-  static int rank(Property<?> property) {
-    return RANKS.getOrDefault(property, Integer.MAX_VALUE);
   }
 
   static Map<String, Property<?>> table(Part part) {
@@ -55,7 +49,8 @@ final class Registry {
       String group,
       String help) {
     return register(
-        new Property<>(id, label, facet, Part.TEXT, narrowest, type, value, true, group, help));
+        new Property<>(
+            id, label, facet, Part.TEXT, narrowest, type, value, true, group, help, ORDER.size()));
   }
 
   /** A property of the text that only repaints. */
@@ -69,24 +64,44 @@ final class Registry {
       String group,
       String help) {
     return register(
-        new Property<>(id, label, facet, Part.TEXT, narrowest, type, value, false, group, help));
+        new Property<>(
+            id, label, facet, Part.TEXT, narrowest, type, value, false, group, help, ORDER.size()));
   }
 
   static <T> Property<T> coat(String id, String label, ValueType<T> type, T value, String help) {
     return register(
         new Property<>(
-            id, label, Facet.FINISH, Part.COAT, Level.SPAN, type, value, false, "", help));
+            id,
+            label,
+            Facet.FINISH,
+            Part.COAT,
+            Level.SPAN,
+            type,
+            value,
+            false,
+            "",
+            help,
+            ORDER.size()));
   }
 
   static <T> Property<T> effect(String id, String label, ValueType<T> type, T value, String help) {
     return register(
         new Property<>(
-            id, label, Facet.FINISH, Part.EFFECT, Level.SPAN, type, value, false, "", help));
+            id,
+            label,
+            Facet.FINISH,
+            Part.EFFECT,
+            Level.SPAN,
+            type,
+            value,
+            false,
+            "",
+            help,
+            ORDER.size()));
   }
 
   private static <T> Property<T> register(Property<T> property) {
     table(property.part()).put(property.id(), property);
-    RANKS.put(property, ORDER.size());
     ORDER.add(property);
     return property;
   }
