@@ -36,10 +36,8 @@ import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.AddStyle;
 import dynamorph.model.edit.ArrangeArtboards;
 import dynamorph.model.edit.DeleteStyles;
-import dynamorph.model.style.Style;
 import dynamorph.typeset.font.FontDamaged;
 import java.util.List;
 import java.util.function.Function;
@@ -146,7 +144,7 @@ public final class MainWindow {
     stagePane.addOver(find);
     stagePane.addOver(fonts);
     frame.setCenter(stagePane);
-    this.reach = new ReachWatch(workspace, stage);
+    this.reach = new ReachWatch(workspace, stage, current);
     ReachStrip strip = new ReachStrip(workspace, stage, current, pictures, reach);
     stagePane.addInFront(new ReachView(workspace, stage, current, pictures, reach));
     BorderPane middle = new BorderPane(frame.getCenter());
@@ -370,7 +368,7 @@ public final class MainWindow {
     actions.add("Styles", "Keep the stack as one style", "", any, workspace.deviations()::combine);
     actions.add("Styles", "Clear all formatting", "", any, workspace.deviations()::clearFormatting);
     actions.add("Styles", "Delete unused styles", "", this::deleteUnused);
-    actions.add("Styles", "New empty style", "", this::newStyle);
+    actions.add("Styles", "New empty style", "", styles::addEmpty);
     actions.add("Styles", "Take in styles\u2026", "", files::takeInStyles);
     actions.add("Styles", "Save all styles as a kit\u2026", "", files::saveAllAsKit);
     actions.add("Styles", "Ready-made finishes\u2026", "F10", ready::open);
@@ -426,14 +424,6 @@ public final class MainWindow {
               count == 1 ? "1 unused style deleted." : count + " unused styles deleted.",
               "Undo",
               workspace::undo));
-    }
-  }
-
-  private void newStyle() {
-    Style empty =
-        Style.text(workspace.ids().next("style"), workspace.freeName("Untitled look"), "");
-    if (workspace.apply(new AddStyle(empty, "New"))) {
-      workspace.openDesk(empty.id());
     }
   }
 

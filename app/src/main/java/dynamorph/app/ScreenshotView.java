@@ -37,7 +37,9 @@ import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Node;
+import javafx.scene.SnapshotParameters;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.paint.Color;
 import javafx.stage.Popup;
 import javafx.stage.Window;
 import javafx.util.Duration;
@@ -105,7 +107,8 @@ final class ScreenshotView {
             .with(Properties.SIZE, FontSize.points(96))
             .with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.hex("#c2560b"));
     workspace.draft(desk.draft().withProperties(bolder), Optional.empty());
-    main.stage().afterNextFrame(main.stage()::fitAll);
+    // once the strip below has taken its room
+    pause(main.stage()::fitAll);
   }
 
   /** Everything that a dangerous edit would change. */
@@ -323,12 +326,15 @@ final class ScreenshotView {
     var corner = main.scene().getRoot().localToScreen(0, 0);
     Graphics2D over = picture.createGraphics();
     for (Window window : Window.getWindows()) {
-      if (window instanceof Popup && window.isShowing()) {
-        BufferedImage popup = SwingFXUtils.fromFXImage(window.getScene().snapshot(null), null);
+      if (window instanceof Popup popup && window.isShowing()) {
+        SnapshotParameters clear = new SnapshotParameters();
+        clear.setFill(Color.TRANSPARENT);
+        Node content = popup.getContent().getFirst();
+        var place = content.localToScreen(content.getBoundsInLocal());
         over.drawImage(
-            popup,
-            (int) Math.round(window.getX() - corner.getX()),
-            (int) Math.round(window.getY() - corner.getY()),
+            SwingFXUtils.fromFXImage(content.snapshot(clear, null), null),
+            (int) Math.round(place.getMinX() - corner.getX()),
+            (int) Math.round(place.getMinY() - corner.getY()),
             null);
       }
     }

@@ -1,6 +1,8 @@
 package dynamorph.app.field;
 
+import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.Style;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -20,6 +22,16 @@ import org.kordamp.ikonli.javafx.FontIcon;
 /** Small controls that several views share. */
 public final class Controls {
   private Controls() {}
+
+  /** What people call a value: {@code Size}, {@code rim width}, {@code ground colour}. */
+  public static String label(PropertyKey<?> key) {
+    return key.address().coat().isEmpty()
+        ? key.property().label()
+        : key.address().coat()
+            + (key.address().effect().isEmpty() ? "" : " " + key.address().effect())
+            + " "
+            + key.property().label().toLowerCase(Locale.ROOT);
+  }
 
   /** The label in front of a row of fields. */
   public static Label rowLabel(String text) {

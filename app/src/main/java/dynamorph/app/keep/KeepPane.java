@@ -298,7 +298,7 @@ public final class KeepPane extends VBox {
 
   private <T> Node row(PropertyKey<T> key) {
     boolean differs = proposal.different().contains(key);
-    CheckBox box = new CheckBox(label(key));
+    CheckBox box = new CheckBox(Controls.label(key));
     box.setSelected(differs);
     box.setOnAction(_ -> updateCount());
     boxes.put(key, box);
@@ -310,15 +310,6 @@ public final class KeepPane extends VBox {
     HBox row = new HBox(6, box, gap, value);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
-  }
-
-  private static String label(PropertyKey<?> key) {
-    return key.address().coat().isEmpty()
-        ? key.property().label()
-        : key.address().coat()
-            + (key.address().effect().isEmpty() ? "" : " " + key.address().effect())
-            + " "
-            + key.property().label().toLowerCase(java.util.Locale.ROOT);
   }
 
   private <T> String text(PropertyKey<T> key) {

@@ -116,7 +116,7 @@ public final class ReachStrip extends VBox {
     shown.add(title);
     report.ifPresent(told -> ReachWords.of(told).forEach(piece -> shown.add(words(piece))));
     if (report.isEmpty() && review.isPresent()) {
-      shown.add(words(new ReachWords.Piece("no text looks different", "quiet-words")));
+      shown.add(words(new ReachWords.Piece("looking\u2026", "quiet-words")));
     }
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);

@@ -2,9 +2,11 @@ package dynamorph.app.reach;
 
 import dynamorph.app.background.Frame;
 import dynamorph.app.background.FrameService;
+import dynamorph.app.background.Studio;
 import dynamorph.app.stage.StageView;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.LayerId;
+import dynamorph.model.Project;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
@@ -14,6 +16,7 @@ import dynamorph.paint.reach.Examination;
 import dynamorph.paint.reach.ReachedText;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
+import dynamorph.paint.scene.SceneMaker;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -24,6 +27,7 @@ import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -44,13 +48,18 @@ public final class ReachWatch implements AutoCloseable {
   /** Looks kept, so that leaving texts out does not look at the others again. */
   private static final int KEPT = 20_000;
 
+  /**
+   * @param compared the project without the pending change, if there is one
+   * @param followers those that follow the picked style, if there is none
+   */
   private record Request(
       long number,
       String title,
-      Optional<Scene> before,
+      Optional<Project> compared,
       Scene after,
-      List<LayerId> ids,
-      Set<LayerId> heldBack) {}
+      List<LayerId> followers,
+      Set<LayerId> heldBack,
+      SceneMaker maker) {}
 
   /** A look depends on what stands there before and after, by identity. */
   private record Pair(Optional<PlacedLayer> before, PlacedLayer after) {
@@ -77,13 +86,15 @@ public final class ReachWatch implements AutoCloseable {
   private final AtomicReference<Request> next = new AtomicReference<>();
   private final Map<Pair, ReachedText> looked = new HashMap<>();
   private volatile boolean busy;
-  private Optional<Scene> before = Optional.empty();
+  private final Supplier<Studio> studio;
+  private volatile Optional<Scene> before = Optional.empty();
   private Followers followers;
   private long number;
 
-  public ReachWatch(Workspace workspace, StageView stage) {
+  public ReachWatch(Workspace workspace, StageView stage, Supplier<Studio> studio) {
     this.workspace = workspace;
     this.stage = stage;
+    this.studio = studio;
     this.followers = Followers.of(workspace.project());
     stage.frameProperty().addListener((_, _, frame) -> frame.ifPresent(this::framed));
     workspace.pickedStyleProperty().addListener((_, _, _) -> update());
@@ -124,7 +135,7 @@ public final class ReachWatch implements AutoCloseable {
       report.set(Optional.empty());
       return;
     }
-    request(scene.get(), style, comparing && before.isPresent());
+    request(scene.get(), style, comparing);
   }
 
   private void request(Scene scene, Optional<StyleId> style, boolean comparing) {
@@ -136,10 +147,15 @@ public final class ReachWatch implements AutoCloseable {
             .orElseGet(() ->
                 style.flatMap(workspace.project().styles()::find).map(Style::name).orElse(""));
     Set<LayerId> held = workspace.heldBackProperty().get();
-    List<LayerId> ids =
-        comparing ? changed(before.get(), scene, held) : followersOf(style.orElseThrow());
     Request request =
-        new Request(++number, title, comparing ? before : Optional.empty(), scene, ids, held);
+        new Request(
+            ++number,
+            title,
+            comparing ? Optional.of(workspace.project()) : Optional.empty(),
+            scene,
+            comparing ? List.of() : followersOf(style.orElseThrow()),
+            held,
+            studio.get().maker());
     boolean waiting = next.getAndSet(request) != null;
     if (!waiting && !worker.isShutdown()) {
       worker.execute(this::work);
@@ -189,10 +205,15 @@ public final class ReachWatch implements AutoCloseable {
   }
 
   private void examine(Request request) {
-    Examination examination = new Examination(request.before, request.after, painter);
+    Optional<Scene> earlier = request.compared.map(project -> sceneOf(project, request));
+    List<LayerId> ids =
+        earlier
+            .map(scene -> changed(scene, request.after, request.heldBack))
+            .orElse(request.followers);
+    Examination examination = new Examination(earlier, request.after, painter);
     List<ReachedText> texts = new ArrayList<>();
     List<ReachedText> open = new ArrayList<>();
-    for (LayerId id : request.ids) {
+    for (LayerId id : ids) {
       if (next.get() != null) {
         return;
       }
@@ -208,7 +229,7 @@ public final class ReachWatch implements AutoCloseable {
           });
     }
     open.sort(ReachedText.MOST_URGENT);
-    publish(request, texts, open);
+    publish(request, ids, texts, open);
     long told = System.nanoTime();
     if (looked.size() > KEPT) {
       looked.clear();
@@ -221,26 +242,38 @@ public final class ReachWatch implements AutoCloseable {
       looked.put(pair(done), done);
       texts.add(done);
       if (System.nanoTime() - told > PAUSE_NANOS) {
-        publish(request, texts, open);
+        publish(request, ids, texts, open);
         told = System.nanoTime();
       }
     }
-    publish(request, texts, open);
+    publish(request, ids, texts, open);
+  }
+
+  /** The stage may not have shown the project without the change yet. */
+  private Scene sceneOf(Project project, Request request) {
+    Optional<Scene> shown = before.filter(scene -> scene.project() == project);
+    if (shown.isPresent()) {
+      return shown.get();
+    }
+    Scene made = request.maker.make(project, before.orElse(request.after));
+    before = Optional.of(made);
+    return made;
   }
 
   private static Pair pair(ReachedText text) {
     return new Pair(text.before().map(Scene.Found::text), text.after().text());
   }
 
-  private void publish(Request request, List<ReachedText> done, List<ReachedText> open) {
+  private void publish(
+      Request request, List<LayerId> ids, List<ReachedText> done, List<ReachedText> open) {
     List<ReachedText> all = new ArrayList<>(done);
     all.addAll(open);
-    boolean comparing = request.before.isPresent();
+    boolean comparing = request.compared.isPresent();
     if (comparing) {
       all.sort(ReachedText.MOST_URGENT);
     } else {
       Map<LayerId, Integer> order = new HashMap<>();
-      request.ids.forEach(id -> order.put(id, order.size()));
+      ids.forEach(id -> order.put(id, order.size()));
       all.sort(java.util.Comparator.comparing(text -> order.get(text.id())));
     }
     List<ReachReport.Entry> entries =

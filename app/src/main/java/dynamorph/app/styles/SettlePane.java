@@ -290,7 +290,7 @@ public final class SettlePane extends VBox {
     Label goes = quiet(text(project, key, difference.one()));
     Label stays = new Label(text(project, key, difference.other()));
     goes.getStyleClass().add("trace-overridden");
-    grid.addRow(row, new Label(key.label()), goes, stays);
+    grid.addRow(row, new Label(Controls.label(key)), goes, stays);
   }
 
   private static <T> String text(Project project, PropertyKey<T> key, T value) {

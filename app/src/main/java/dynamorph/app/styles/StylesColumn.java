@@ -1,11 +1,13 @@
 package dynamorph.app.styles;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.palette.PaletteStrip;
 import dynamorph.app.stage.StageView;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.AddStyle;
 import dynamorph.model.edit.ArrangeStyles;
 import dynamorph.model.property.Properties;
 import dynamorph.model.reach.Followers;
@@ -38,6 +40,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
 
 /** All styles of the project as specimens, by group, derived ones tucked under their base. */
 public final class StylesColumn extends VBox {
@@ -113,9 +116,20 @@ public final class StylesColumn extends VBox {
     keep.setId("keep-look");
     keep.setTooltip(new Tooltip("Keep the look of the selection as a style  Ctrl+K"));
     keep.setOnAction(_ -> workspace.keepingProperty().set(true));
-    HBox head = new HBox(8, title, gap, keep);
+    Button empty = Controls.icon(Feather.PLUS, "New empty style", this::addEmpty);
+    empty.setId("new-style");
+    HBox head = new HBox(8, title, gap, empty, keep);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
+  }
+
+  /** A style that sets nothing yet, open on the desk. */
+  public void addEmpty() {
+    Style empty =
+        Style.text(workspace.ids().next("style"), workspace.freeName("Untitled look"), "");
+    if (workspace.apply(new AddStyle(empty, "New"))) {
+      workspace.openDesk(empty.id());
+    }
   }
 
   private Node filters() {

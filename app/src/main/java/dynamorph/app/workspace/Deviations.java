@@ -124,8 +124,8 @@ public final class Deviations {
   }
 
   /**
-   * Makes a style of what the first selected text changes by hand; every text that deviates just so
-   * from the same style follows it too.
+   * Makes a style of what the first selected text changes by hand. Every text that deviates just so
+   * from the same style follows it too; with several texts selected, those of them that do.
    */
   public void deriveStyle() {
     Project project = workspace.project();
@@ -142,6 +142,9 @@ public final class Deviations {
         DeriveFromLocal.deviatingAlike(project, base.id(), deviation).stream()
             .map(Layer::id)
             .collect(Collectors.toCollection(LinkedHashSet::new));
+    if (workspace.selection().layers().size() > 1) {
+      alike.retainAll(workspace.selection().layers());
+    }
     StyleId id = new StyleId(workspace.ids().next("style"));
     String what =
         deviation.size() == 1
