@@ -2,25 +2,19 @@ package dynamorph.cli;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.DeleteStyles;
+import dynamorph.model.edit.Edit;
 import dynamorph.model.style.StyleId;
-import java.io.IOException;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 @Command(
     name = "delete",
     description = "Deletes styles; what follows them keeps its look, or follows another style.",
     mixinStandardHelpOptions = true)
-final class DeleteCommand implements Callable<Integer> {
-  @Mixin private ProjectArgument file;
-  @Mixin private EditOutput output;
+final class DeleteCommand extends EditCommand {
 
   @Option(names = "--style", paramLabel = "NAME", description = "Name or id; may be repeated.")
   private List<String> styleNames = List.of();
@@ -34,11 +28,8 @@ final class DeleteCommand implements Callable<Integer> {
       description = "What followers follow instead.")
   private String replacement;
 
-  @Spec private CommandSpec spec;
-
   @Override
-  public Integer call() throws IOException {
-    Project project = file.read();
+  Edit edit(Project project) {
     LinkedHashSet<StyleId> styles = new LinkedHashSet<>();
     styleNames.forEach(name -> styles.add(Choosing.style(project, name).id()));
     if (unused) {
@@ -48,6 +39,6 @@ final class DeleteCommand implements Callable<Integer> {
     }
     Optional<StyleId> instead =
         Optional.ofNullable(replacement).map(name -> Choosing.style(project, name).id());
-    return output.finish(project, new DeleteStyles(styles, instead), spec.commandLine().getOut());
+    return new DeleteStyles(styles, instead);
   }
 }

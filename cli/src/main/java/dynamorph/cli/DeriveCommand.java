@@ -2,27 +2,21 @@ package dynamorph.cli;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.AddStyle;
+import dynamorph.model.edit.Edit;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
-import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(
     name = "derive",
     description = "Derives a style from another: it sets what is given and follows the rest.",
     mixinStandardHelpOptions = true)
-final class DeriveCommand implements Callable<Integer> {
-  @Mixin private ProjectArgument file;
-  @Mixin private EditOutput output;
+final class DeriveCommand extends EditCommand {
 
   @Option(
       names = "--from",
@@ -45,11 +39,8 @@ final class DeriveCommand implements Callable<Integer> {
       description = "What it sets.")
   private List<String> assignments = List.of();
 
-  @Spec private CommandSpec spec;
-
   @Override
-  public Integer call() throws IOException {
-    Project project = file.read();
+  Edit edit(Project project) {
     if (project.styles().named(name).isPresent()) {
       throw new IllegalArgumentException("there is a style called \"" + name + "\" already");
     }
@@ -60,7 +51,7 @@ final class DeriveCommand implements Callable<Integer> {
             .style()
             .withProperties(
                 Assignments.over(PropertySet.EMPTY, assignments, base.level(), project));
-    return output.finish(project, new AddStyle(derived, "Derive"), spec.commandLine().getOut());
+    return new AddStyle(derived, "Derive");
   }
 
   /** An id that reads like the name. */
