@@ -164,7 +164,7 @@ final class ScreenshotView {
   }
 
   private static void keep(MainWindow main) {
-    main.workspace().select(List.of(new LayerId("label-5-title")));
+    main.workspace().select(List.of(new LayerId("label-6-title")));
     main.workspace().keepingProperty().set(true);
   }
 

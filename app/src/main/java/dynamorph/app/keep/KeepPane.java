@@ -230,6 +230,9 @@ public final class KeepPane extends VBox {
                     : "\u201d is nearly the same: other " + differing));
     words.setWrapText(true);
     words.getStyleClass().add("problem-text");
+    words.setMaxWidth(Double.MAX_VALUE);
+    words.setMinHeight(Region.USE_PREF_SIZE);
+    HBox.setHgrow(words, Priority.ALWAYS);
     Hyperlink follow = new Hyperlink("Follow it");
     follow.setMinWidth(Region.USE_PREF_SIZE);
     follow.setOnAction(_ -> {

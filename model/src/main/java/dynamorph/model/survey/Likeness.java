@@ -2,6 +2,7 @@ package dynamorph.model.survey;
 
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -19,6 +20,9 @@ import java.util.TreeSet;
 public final class Likeness {
   /** Numbers this near to each other, as a share of the larger, are nearly the same. */
   private static final double NEAR_NUMBER = 0.05;
+
+  /** Thousandths of an em. */
+  private static final double NEAR_TRACKING = 10;
 
   /** Colours this near in OKLab are nearly the same. */
   private static final double NEAR_COLOUR = 0.04;
@@ -69,7 +73,10 @@ public final class Likeness {
         continue;
       }
       boolean near =
-          mine.isPresent() && theirs.isPresent() && isNear(cascade, mine.get(), theirs.get());
+          mine.isPresent()
+              && theirs.isPresent()
+              && (isNear(cascade, mine.get(), theirs.get())
+                  || isSlightTracking(key, mine.get(), theirs.get()));
       if (!near || slight.size() == MOST_DIFFERENCES) {
         return Optional.empty();
       }
@@ -92,6 +99,14 @@ public final class Likeness {
               && OkLab.distance(cascade.colour(colour), cascade.colour(second)) < NEAR_COLOUR;
       default -> false;
     };
+  }
+
+  /** Tracking is near nothing so often that a share of it says little. */
+  private static boolean isSlightTracking(PropertyKey<?> key, Object one, Object other) {
+    return key.property().equals(Properties.TRACKING)
+        && one instanceof Double first
+        && other instanceof Double second
+        && Math.abs(first - second) <= NEAR_TRACKING;
   }
 
   private static boolean isNear(double one, double other) {
