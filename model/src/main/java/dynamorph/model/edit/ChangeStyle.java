@@ -1,5 +1,6 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -9,6 +10,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -45,9 +47,7 @@ public record ChangeStyle(Style style) implements Edit {
     }
     Set<LayerId> found =
         changed.artboards().parallelStream()
-            .flatMap(board -> board.layers().stream())
-            .filter(layer -> LocalChanges.any(layer, given::contains))
-            .map(Layer::id)
+            .flatMap(board -> deviating(board, given).stream())
             .collect(Collectors.toSet());
     if (found.isEmpty()) {
       return found;
@@ -55,6 +55,17 @@ public record ChangeStyle(Style style) implements Edit {
     Set<LayerId> followers = new HashSet<>();
     Followers.of(changed).of(style.id()).forEach(one -> followers.add(one.layer().id()));
     found.retainAll(followers);
+    return found;
+  }
+
+  private static List<LayerId> deviating(Artboard board, Set<PropertyKey<?>> given) {
+    List<LayerId> found = new ArrayList<>();
+    for (Layer layer : board.layers()) {
+      boolean plain = layer.local().isEmpty() && !layer.story().deviatesInside();
+      if (!plain && LocalChanges.any(layer, given::contains)) {
+        found.add(layer.id());
+      }
+    }
     return found;
   }
 
