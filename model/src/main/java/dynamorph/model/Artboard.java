@@ -1,44 +1,66 @@
 package dynamorph.model;
 
+import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
 import dynamorph.model.value.Colour;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.pcollections.PVector;
 import org.pcollections.TreePVector;
 
-/**
- * A surface to set text on.
- *
- * @param width in points, positive
- * @param height in points, positive
- * @param x where its left edge lies on the plane of all artboards, in points
- * @param y where its top edge lies on that plane, in points
- * @param layers in paint order, lowest first
- * @param baseStyle the style that plain text on it takes instead of the project's base style
- */
-public record Artboard(
-    ArtboardId id,
-    String name,
-    double width,
-    double height,
-    LengthUnit unit,
-    Colour background,
-    double x,
-    double y,
-    PVector<Layer> layers,
-    Optional<StyleId> baseStyle) {
+/** A surface to set text on. */
+public final class Artboard {
   /** Ten metres in points. */
   private static final double LARGEST = 28_346.5;
 
-  public Artboard {
-    Objects.requireNonNull(id, "id");
-    Objects.requireNonNull(name, "name");
-    Objects.requireNonNull(unit, "unit");
-    Objects.requireNonNull(background, "background");
-    Objects.requireNonNull(baseStyle, "baseStyle");
+  private final ArtboardId id;
+  private final String name;
+  private final double width;
+  private final double height;
+  private final LengthUnit unit;
+  private final Colour background;
+  private final double x;
+  private final double y;
+  private final PVector<Layer> layers;
+  private final Optional<StyleId> baseStyle;
+  // a style is edited far more often than an artboard
+  private volatile Set<PropertyKey<?>> setByHand;
+
+  /**
+   * @param width in points, positive
+   * @param height in points, positive
+   * @param x where its left edge lies on the plane of all artboards, in points
+   * @param y where its top edge lies on that plane, in points
+   * @param layers in paint order, lowest first
+   * @param baseStyle the style that plain text on it takes instead of the project's base style
+   */
+  public Artboard(
+      ArtboardId id,
+      String name,
+      double width,
+      double height,
+      LengthUnit unit,
+      Colour background,
+      double x,
+      double y,
+      PVector<Layer> layers,
+      Optional<StyleId> baseStyle) {
+    this.id = Objects.requireNonNull(id, "id");
+    this.name = Objects.requireNonNull(name, "name");
+    this.unit = Objects.requireNonNull(unit, "unit");
+    this.background = Objects.requireNonNull(background, "background");
+    this.layers = Objects.requireNonNull(layers, "layers");
+    this.baseStyle = Objects.requireNonNull(baseStyle, "baseStyle");
+    this.width = width;
+    this.height = height;
+    this.x = x;
+    this.y = y;
     if (!(width >= 1 && width <= LARGEST && height >= 1 && height <= LARGEST)) {
       throw new IllegalArgumentException(
           "an artboard is between 1 pt and 10 m on each side, got "
@@ -50,6 +72,100 @@ public record Artboard(
     if (!Double.isFinite(x) || !Double.isFinite(y)) {
       throw new IllegalArgumentException("the place of an artboard must be finite");
     }
+  }
+
+  public ArtboardId id() {
+    return id;
+  }
+
+  public String name() {
+    return name;
+  }
+
+  /** In points. */
+  public double width() {
+    return width;
+  }
+
+  /** In points. */
+  public double height() {
+    return height;
+  }
+
+  public LengthUnit unit() {
+    return unit;
+  }
+
+  public Colour background() {
+    return background;
+  }
+
+  /** Where its left edge lies on the plane of all artboards, in points. */
+  public double x() {
+    return x;
+  }
+
+  /** Where its top edge lies on the plane of all artboards, in points. */
+  public double y() {
+    return y;
+  }
+
+  /** In paint order, lowest first. */
+  public PVector<Layer> layers() {
+    return layers;
+  }
+
+  /** The style that plain text on it takes instead of the project's base style. */
+  public Optional<StyleId> baseStyle() {
+    return baseStyle;
+  }
+
+  /** Every value that is set by hand anywhere on it. */
+  public Set<PropertyKey<?>> setByHand() {
+    Set<PropertyKey<?>> known = setByHand;
+    if (known == null) {
+      known = new HashSet<>();
+      for (Layer layer : layers) {
+        known.addAll(layer.local().keys());
+        if (layer.story().deviatesInside()) {
+          for (Paragraph paragraph : layer.story().paragraphs()) {
+            known.addAll(paragraph.local().keys());
+            for (Span span : paragraph.spans()) {
+              known.addAll(span.local().keys());
+            }
+          }
+        }
+      }
+      known = Set.copyOf(known);
+      setByHand = known;
+    }
+    return known;
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return this == other
+        || other instanceof Artboard board
+            && board.id.equals(id)
+            && board.name.equals(name)
+            && Double.compare(board.width, width) == 0
+            && Double.compare(board.height, height) == 0
+            && board.unit == unit
+            && board.background.equals(background)
+            && Double.compare(board.x, x) == 0
+            && Double.compare(board.y, y) == 0
+            && board.baseStyle.equals(baseStyle)
+            && board.layers.equals(layers);
+  }
+
+  @Override
+  public int hashCode() {
+    return Objects.hash(id, name, width, height, unit, background, x, y, layers, baseStyle);
+  }
+
+  @Override
+  public String toString() {
+    return "Artboard " + id + " \"" + name + "\", " + sizeText() + ", " + layers;
   }
 
   /** An empty artboard; sizes in its unit. */

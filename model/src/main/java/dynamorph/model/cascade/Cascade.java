@@ -60,14 +60,17 @@ public final class Cascade {
       Map<StyleId, PropertySet> placements,
       Map<Worn, PropertySet> worn,
       Map<Place, SharedLook> shared) {
-    Memory() {
+    /**
+     * @param many how many combinations are to be expected
+     */
+    Memory(int many) {
       this(
+          new ConcurrentHashMap<>(many),
+          new ConcurrentHashMap<>(many),
+          new ConcurrentHashMap<>(many),
           new ConcurrentHashMap<>(),
           new ConcurrentHashMap<>(),
-          new ConcurrentHashMap<>(),
-          new ConcurrentHashMap<>(),
-          new ConcurrentHashMap<>(),
-          new ConcurrentHashMap<>());
+          new ConcurrentHashMap<>(many));
     }
   }
 
@@ -88,7 +91,7 @@ public final class Cascade {
   }
 
   public static Cascade of(Project project) {
-    return new Cascade(project, BoardBases.of(project), new Memory());
+    return new Cascade(project, BoardBases.of(project), new Memory(16));
   }
 
   /**
@@ -102,7 +105,8 @@ public final class Cascade {
             && project.baseStyle().equals(base)
             && project.language().equals(language);
     if (!same) {
-      return of(project);
+      int many = Math.max(16, memory.values.size());
+      return new Cascade(project, BoardBases.of(project), new Memory(many));
     }
     BoardBases bases = boardBases.follow(project);
     return bases == boardBases ? this : new Cascade(project, bases, memory);
@@ -388,10 +392,9 @@ public final class Cascade {
     }
     PropertySet counting = level == Level.LAYER ? above : above.where(key -> key.countsOn(level));
     Optional<FontSize> size = counting.get(SIZE);
-    PropertySet merged = below.overlaidBy(counting);
-    return size.isPresent() && !(size.get() instanceof FontSize.Absolute)
-        ? merged.with(SIZE, FontSize.points(size.get().over(size(below))))
-        : merged;
+    boolean relative = size.isPresent() && !(size.get() instanceof FontSize.Absolute);
+    return below.overlaidBy(
+        relative ? counting.with(SIZE, FontSize.points(size.get().over(size(below)))) : counting);
   }
 
   private static final PropertyKey<FontSize> SIZE = Properties.SIZE.key();

@@ -11,6 +11,7 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -46,7 +47,8 @@ public record ChangeStyle(Style style) implements Edit {
       return Set.of();
     }
     Set<LayerId> found =
-        changed.artboards().parallelStream()
+        changed.artboards().stream()
+            .filter(board -> !Collections.disjoint(board.setByHand(), given))
             .flatMap(board -> deviating(board, given).stream())
             .collect(Collectors.toSet());
     if (found.isEmpty()) {

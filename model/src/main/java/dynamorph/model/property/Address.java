@@ -16,18 +16,28 @@ public record Address(String host, String coat, String effect) implements Compar
   /** Stands for the coat of effects that belong to all coats together. */
   public static final String WHOLE = "whole";
 
-  private static final String ID = "[a-z0-9][a-z0-9-]*";
-
   public Address {
     boolean text = host.isEmpty() && coat.isEmpty() && effect.isEmpty();
     boolean known = host.equals(FINISH) || host.equals(PLATE);
-    if (!text && !(known && coat.matches(ID) && (effect.isEmpty() || effect.matches(ID)))) {
+    if (!text && !(known && isId(coat) && (effect.isEmpty() || isId(effect)))) {
       throw new IllegalArgumentException(
           "\""
               + String.join("/", host, coat, effect)
               + "\" does not name a coat; write finish/COAT"
               + " or plate/COAT, with ids of a-z, 0-9 and -");
     }
+  }
+
+  /** Letters, digits and hyphens, of which the first is no hyphen. */
+  private static boolean isId(String text) {
+    for (int index = 0; index < text.length(); index++) {
+      char unit = text.charAt(index);
+      boolean letter = unit >= 'a' && unit <= 'z' || unit >= '0' && unit <= '9';
+      if (!letter && (unit != '-' || index == 0)) {
+        return false;
+      }
+    }
+    return !text.isEmpty();
   }
 
   /** A coat of the letters. */

@@ -127,6 +127,28 @@ public final class PropertySet {
     if (keys.length == 0) {
       return nearer;
     }
+    return nearer.keys.length <= FEW ? overlaidByFew(nearer) : merged(nearer);
+  }
+
+  /** So few keys are looked up one by one. */
+  private static final int FEW = 16;
+
+  /** Complete sets have nearly every key already, so mostly only values change. */
+  private PropertySet overlaidByFew(PropertySet nearer) {
+    Object[] changed = values.clone();
+    int sum = hash;
+    for (int index = 0; index < nearer.keys.length; index++) {
+      int at = find(nearer.keys[index]);
+      if (at < 0) {
+        return merged(nearer);
+      }
+      sum += hash(keys[at], nearer.values[index]) - hash(keys[at], changed[at]);
+      changed[at] = nearer.values[index];
+    }
+    return new PropertySet(keys, changed, sum);
+  }
+
+  private PropertySet merged(PropertySet nearer) {
     PropertyKey<?>[] mergedKeys = new PropertyKey<?>[keys.length + nearer.keys.length];
     Object[] mergedValues = new Object[mergedKeys.length];
     int mine = 0;
