@@ -5,9 +5,12 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Facet;
+import dynamorph.model.property.Level;
 import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.Map;
@@ -36,6 +39,9 @@ public record Stamp(Target target, StyleId style, Manner manner) implements Edit
       cleared = DropLocal.in(target, gone).applyTo(cleared);
     }
     Project base = cleared;
+    if (target instanceof Target.Words words && isForTexts(before)) {
+      return SetValues.of(target, onWords(before, set, words)).applyTo(base);
+    }
     Project wearing = Follow.onTop(target, style).applyTo(base);
     Cascade cascade = Cascade.of(base);
     KeptLook look = new KeptLook(cascade, cascade, key -> !manner.leavesAlone(key));
@@ -43,6 +49,22 @@ public record Stamp(Target target, StyleId style, Manner manner) implements Edit
     Project stamped =
         base.mapLayers(target.layers(), layer -> look.of(worn.get(layer.id()), layer));
     return Tidy.layers(stamped, target.layers());
+  }
+
+  private boolean isForTexts(Project project) {
+    return project
+        .styles()
+        .find(style)
+        .filter(found -> found.level() == StyleLevel.TEXT)
+        .isPresent();
+  }
+
+  /** Words cannot follow a text style, but its values can be set on them, as far as they count. */
+  private PropertySet onWords(Project project, Set<PropertyKey<?>> set, Target.Words words) {
+    Level level = words.range().isEmpty() ? Level.PARAGRAPH : Level.SPAN;
+    return Cascade.of(project)
+        .values(project.styles().get(style))
+        .where(key -> set.contains(key) && key.countsOn(level));
   }
 
   @Override
