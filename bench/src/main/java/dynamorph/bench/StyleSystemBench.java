@@ -27,7 +27,7 @@ import org.openjdk.jmh.infra.Blackhole;
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
-@Warmup(iterations = 5, time = 2)
+@Warmup(iterations = 10, time = 2)
 @Measurement(iterations = 5, time = 2)
 @Fork(
     value = 1,
