@@ -13,20 +13,13 @@ import picocli.CommandLine.Option;
     mixinStandardHelpOptions = true)
 final class DetachCommand extends EditCommand {
   @Mixin private Selector selector;
-
-  @Option(
-      names = "--style",
-      required = true,
-      paramLabel = "NAME",
-      description = "Name or id of the style.")
-  private String styleName;
+  @Mixin private StyleOption style;
 
   @Option(names = "--fall-back", description = "Loses the look that the style gave.")
   private boolean fallBack;
 
   @Override
   Edit edit(Project project) {
-    return new StopFollowing(
-        selector.in(project), Choosing.style(project, styleName).id(), !fallBack);
+    return new StopFollowing(selector.in(project), style.in(project), !fallBack);
   }
 }

@@ -13,21 +13,14 @@ import picocli.CommandLine.Option;
     mixinStandardHelpOptions = true)
 final class FollowCommand extends EditCommand {
   @Mixin private Selector selector;
+  @Mixin private StyleOption style;
   @Mixin private MannerOptions manner;
-
-  @Option(
-      names = "--style",
-      required = true,
-      paramLabel = "NAME",
-      description = "Name or id of the style.")
-  private String styleName;
 
   @Option(names = "--on-top", description = "Adds it over what is followed.")
   private boolean onTop;
 
   @Override
   Edit edit(Project project) {
-    return new Follow(
-        selector.in(project), Choosing.style(project, styleName).id(), manner.manner(onTop));
+    return new Follow(selector.in(project), style.in(project), manner.manner(onTop));
   }
 }

@@ -5,7 +5,6 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Stamp;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Option;
 
 @Command(
     name = "stamp",
@@ -13,18 +12,11 @@ import picocli.CommandLine.Option;
     mixinStandardHelpOptions = true)
 final class StampCommand extends EditCommand {
   @Mixin private Selector selector;
+  @Mixin private StyleOption style;
   @Mixin private MannerOptions manner;
-
-  @Option(
-      names = "--style",
-      required = true,
-      paramLabel = "NAME",
-      description = "Name or id of the style.")
-  private String styleName;
 
   @Override
   Edit edit(Project project) {
-    return new Stamp(
-        selector.in(project), Choosing.style(project, styleName).id(), manner.manner(false));
+    return new Stamp(selector.in(project), style.in(project), manner.manner(false));
   }
 }

@@ -29,6 +29,7 @@ import dynamorph.model.survey.BaseProposal;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Numbers;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.font.FontDamaged;
@@ -212,7 +213,7 @@ public final class FileActions {
                 Platform.runLater(() ->
                     workspace.tell(
                         Notice.info(
-                            (count == 1 ? "1 style" : count + " styles")
+                            Numbers.counted(count, "style")
                                 + " saved in "
                                 + file.getFileName()
                                 + ".")));

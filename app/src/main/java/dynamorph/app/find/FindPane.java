@@ -10,6 +10,7 @@ import dynamorph.model.edit.ReplaceWords;
 import dynamorph.model.reach.WordSearch;
 import dynamorph.model.style.Style;
 import dynamorph.model.text.WordQuery;
+import dynamorph.model.value.Numbers;
 import java.util.List;
 import java.util.Optional;
 import javafx.collections.FXCollections;
@@ -187,7 +188,7 @@ public final class FindPane extends VBox {
     List<WordSearch.Hit> hits = hits();
     list.getItems().setAll(hits);
     boolean asked = !words.getText().isEmpty() || chosenStyle().isPresent();
-    count.setText(!asked ? "" : hits.size() == 1 ? "1 place" : hits.size() + " places");
+    count.setText(!asked ? "" : Numbers.counted(hits.size(), "place"));
     boolean nothing = hits.isEmpty() || words.getText().isEmpty();
     one.setDisable(nothing);
     all.setDisable(nothing);

@@ -15,6 +15,7 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -188,7 +189,7 @@ public final class Inspector extends VBox {
     names.setText(layers.stream().limit(6).map(this::place).collect(Collectors.joining(", ")));
     updateChips(layers);
     int local = layers.stream().mapToInt(LocalChanges::count).sum();
-    localCount.setText(local == 1 ? "1 local change" : local + " local changes");
+    localCount.setText(Numbers.counted(local, "local change"));
     localRow.setVisible(local > 0);
     localRow.setManaged(local > 0);
   }

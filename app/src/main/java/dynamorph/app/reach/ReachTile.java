@@ -3,6 +3,7 @@ package dynamorph.app.reach;
 import dynamorph.app.background.PictureService;
 import dynamorph.app.background.Studio;
 import dynamorph.model.LayerId;
+import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.reach.Problem;
 import dynamorph.paint.scene.PlacedLayer;
@@ -88,7 +89,7 @@ final class ReachTile extends Button {
         entry.text().problems().stream()
             .map(problem -> (problem.isNew() ? "new: " : "") + problem.detail())
             .collect(Collectors.joining("\n"));
-    String local = entry.local() == 0 ? "" : "\n" + counted(entry.local());
+    String local = entry.local() == 0 ? "" : "\n" + Numbers.counted(entry.local(), "local change");
     tip.setText(
         board
             + ", "
@@ -98,10 +99,6 @@ final class ReachTile extends Button {
             + "\nPress to go there, with Shift or Ctrl to select several"
             + (comparing ? "; X leaves it out." : "."));
     setAccessibleText(board + ", " + name + (problems.isEmpty() ? "" : ", " + problems) + local);
-  }
-
-  private static String counted(int local) {
-    return local == 1 ? "1 local change" : local + " local changes";
   }
 
   private void showBadge(ReachReport.Entry entry) {

@@ -1,5 +1,6 @@
 package dynamorph.app.reach;
 
+import dynamorph.model.value.Numbers;
 import dynamorph.paint.reach.Problem;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,7 +30,7 @@ final class ReachWords {
             .distinct()
             .count();
     long texts = report.total() - held;
-    String on = " on " + (boards == 1 ? "1 artboard" : boards + " artboards");
+    String on = " on " + Numbers.counted(boards, "artboard");
     if (report.comparing()) {
       pieces.add(
           new Piece(
@@ -49,9 +50,7 @@ final class ReachWords {
     } else {
       pieces.add(
           new Piece(
-              report.total() == 0
-                  ? "nothing follows it yet"
-                  : (texts == 1 ? "1 text" : texts + " texts") + on,
+              report.total() == 0 ? "nothing follows it yet" : Numbers.counted(texts, "text") + on,
               "quiet-words"));
       for (Problem.Kind kind : Problem.Kind.values()) {
         long there = report.count(entry -> entry.text().has(kind));

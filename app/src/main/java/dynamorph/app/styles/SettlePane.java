@@ -14,6 +14,7 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Colour;
+import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -247,9 +248,7 @@ public final class SettlePane extends VBox {
     int all = followers.count(style.id()).all();
     long derived = project.styles().derivedFrom(style.id()).count();
     Label counts =
-        quiet(
-            (all == 1 ? "1 follower" : all + " followers")
-                + (derived == 0 ? "" : ", " + derived + " derived"));
+        quiet(Numbers.counted(all, "follower") + (derived == 0 ? "" : ", " + derived + " derived"));
     HBox footer = new HBox(6, name, says, gap, counts);
     footer.setAlignment(Pos.CENTER_LEFT);
     footer.getStyleClass().add("style-footer");

@@ -1,6 +1,7 @@
 package dynamorph.app.styles;
 
 import dynamorph.model.style.ColourLabel;
+import dynamorph.model.value.Numbers;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -110,7 +111,7 @@ final class StyleCard extends HBox {
     name.setTooltip(style.note().isBlank() ? null : note);
     local.setText(deviating == 0 ? "" : deviating + " local");
     local.setManaged(deviating > 0);
-    String followed = followers == 1 ? "1 follower" : followers + " followers";
+    String followed = Numbers.counted(followers, "follower");
     setAccessibleText(style.name() + ", " + style.level().label() + " style, " + followed);
   }
 

@@ -19,6 +19,7 @@ import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.value.Numbers;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -116,7 +117,7 @@ public final class Deviations {
     }
     others.removeAll(workspace.selection().layers());
     if (!others.isEmpty()) {
-      String texts = others.size() == 1 ? "1 more text" : others.size() + " more texts";
+      String texts = Numbers.counted(others.size(), "more text");
       workspace.review(new Review(title, edit, commit + ", change " + texts));
     } else if (workspace.apply(edit)) {
       workspace.tell(Notice.offering(done, "Undo", workspace::undo));

@@ -17,6 +17,7 @@ import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.value.Numbers;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -604,18 +605,18 @@ public final class Workspace {
         open.map(done -> "\"" + done.draft().name() + "\" changed")
             .orElseGet(() -> looked.orElseThrow().title() + ": done");
     String kept =
-        held.isEmpty() ? "" : " " + counted(held.size()) + " held back " + heldAs.get() + ".";
+        held.isEmpty()
+            ? ""
+            : " " + Numbers.counted(held.size(), "text") + " held back " + heldAs.get() + ".";
     tell(
         Notice.offering(
             what
-                + (count == 0 ? "; no text looks different." : " for " + counted(count) + ".")
+                + (count == 0
+                    ? "; no text looks different."
+                    : " for " + Numbers.counted(count, "text") + ".")
                 + kept,
             "Undo",
             this::undo));
-  }
-
-  private static String counted(int texts) {
-    return texts == 1 ? "1 text" : texts + " texts";
   }
 
   /** Leaves everything as it was. */

@@ -9,6 +9,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.value.Numbers;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -95,7 +96,7 @@ public record HoldBack(Edit edit, Set<LayerId> layers, Optional<Branch> branch) 
 
   @Override
   public String label(Project before) {
-    String but = layers.size() == 1 ? "1 text" : layers.size() + " texts";
+    String but = Numbers.counted(layers.size(), "text");
     return edit.label(before) + (layers.isEmpty() ? "" : ", but not for " + but);
   }
 }

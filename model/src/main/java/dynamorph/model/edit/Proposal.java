@@ -150,10 +150,7 @@ public record Proposal(
   }
 
   private static <T> boolean differs(PropertyKey<T> key, PropertySet values, PropertySet plain) {
-    boolean makesCoat =
-        key.property().equals(Properties.COAT_KIND)
-            || key.property().equals(Properties.EFFECT_KIND);
-    return makesCoat
+    return key.isKind()
         ? !values.get(key).equals(plain.get(key))
         : !Coats.value(values, key).equals(Coats.value(plain, key));
   }

@@ -2,6 +2,7 @@ package dynamorph.model.edit;
 
 import dynamorph.model.LayerId;
 import dynamorph.model.text.TextRange;
+import dynamorph.model.value.Numbers;
 import java.util.LinkedHashSet;
 import java.util.SequencedSet;
 import java.util.Set;
@@ -30,7 +31,7 @@ public sealed interface Target {
 
     @Override
     public String label() {
-      return layers.size() == 1 ? "1 text" : layers.size() + " texts";
+      return Numbers.counted(layers.size(), "text");
     }
   }
 

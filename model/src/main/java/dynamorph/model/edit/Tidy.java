@@ -5,7 +5,6 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
-import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
@@ -67,10 +66,7 @@ final class Tidy {
     if (neverPlain) {
       return true;
     }
-    boolean makesCoat =
-        key.property().equals(Properties.COAT_KIND)
-            || key.property().equals(Properties.EFFECT_KIND);
-    if (makesCoat && !inherited.has(key)) {
+    if (key.isKind() && !inherited.has(key)) {
       return true;
     }
     return !relativeOne && !Coats.value(inherited, key).equals(value);

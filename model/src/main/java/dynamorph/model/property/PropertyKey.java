@@ -38,6 +38,11 @@ public final class PropertyKey<T> implements Comparable<PropertyKey<?>> {
     return address.host().equals(Address.PLATE) ? level == Level.LAYER : property.countsOn(level);
   }
 
+  /** Whether a value puts in the coat or effect that it stands at, instead of changing one. */
+  public boolean isKind() {
+    return property.equals(Properties.COAT_KIND) || property.equals(Properties.EFFECT_KIND);
+  }
+
   /** The path of this key, as files and the command line write it. */
   public String path() {
     return address == Address.TEXT || address.host().isEmpty()

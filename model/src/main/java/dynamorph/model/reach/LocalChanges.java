@@ -3,7 +3,6 @@ package dynamorph.model.reach;
 import dynamorph.model.Layer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Level;
-import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
@@ -86,16 +85,12 @@ public final class LocalChanges {
       List<Change> changes, PropertySet local, Level level, int paragraph, int span) {
     Set<Address> inserted = new LinkedHashSet<>();
     for (PropertyKey<?> key : local.keys()) {
-      if (key.property().equals(Properties.COAT_KIND)
-          || key.property().equals(Properties.EFFECT_KIND)) {
+      if (key.isKind()) {
         inserted.add(key.address());
       }
     }
     for (PropertyKey<?> key : local.keys()) {
-      boolean kind =
-          key.property().equals(Properties.COAT_KIND)
-              || key.property().equals(Properties.EFFECT_KIND);
-      boolean withItsCoat = inserted.contains(key.address()) && !kind;
+      boolean withItsCoat = inserted.contains(key.address()) && !key.isKind();
       boolean effectOfInserted =
           !key.address().effect().isEmpty() && inserted.contains(key.address().ownCoat());
       if (!withItsCoat && !effectOfInserted) {

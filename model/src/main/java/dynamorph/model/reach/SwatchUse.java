@@ -7,6 +7,7 @@ import dynamorph.model.style.StyleBundle;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.value.Colour;
+import dynamorph.model.value.Numbers;
 import java.util.List;
 
 /**
@@ -66,13 +67,13 @@ public record SwatchUse(int styles, int layers, int artboards) {
     }
     List<String> parts = new java.util.ArrayList<>();
     if (styles > 0) {
-      parts.add("in " + (styles == 1 ? "1 style" : styles + " styles"));
+      parts.add("in " + Numbers.counted(styles, "style"));
     }
     if (layers > 0) {
-      parts.add("by hand on " + (layers == 1 ? "1 text" : layers + " texts"));
+      parts.add("by hand on " + Numbers.counted(layers, "text"));
     }
     if (artboards > 0) {
-      parts.add("behind " + (artboards == 1 ? "1 artboard" : artboards + " artboards"));
+      parts.add("behind " + Numbers.counted(artboards, "artboard"));
     }
     String text = String.join(", ", parts);
     return Character.toUpperCase(text.charAt(0)) + text.substring(1);

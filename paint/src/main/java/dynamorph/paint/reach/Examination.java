@@ -1,6 +1,7 @@
 package dynamorph.paint.reach;
 
 import dynamorph.model.LayerId;
+import dynamorph.model.value.Numbers;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.reach.Problem.Kind;
 import dynamorph.paint.scene.PlacedLayer;
@@ -144,8 +145,7 @@ public final class Examination {
     return before == after
         ? Optional.empty()
         : Optional.of(
-            new Problem(
-                Kind.LINES, (after == 1 ? "1 line" : after + " lines") + ", was " + before, true));
+            new Problem(Kind.LINES, Numbers.counted(after, "line") + ", was " + before, true));
   }
 
   /** Lies on a layer that it did not lie on before. */

@@ -1,0 +1,19 @@
+package dynamorph.cli;
+
+import dynamorph.model.Project;
+import dynamorph.model.style.StyleId;
+import picocli.CommandLine.Option;
+
+/** The one style that a command is about. */
+final class StyleOption {
+  @Option(
+      names = "--style",
+      required = true,
+      paramLabel = "NAME",
+      description = "Name or id of the style.")
+  private String styleName;
+
+  StyleId in(Project project) {
+    return Choosing.style(project, styleName).id();
+  }
+}
