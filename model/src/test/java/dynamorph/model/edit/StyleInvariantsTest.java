@@ -22,8 +22,10 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.style.Swatch;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -134,10 +136,7 @@ class StyleInvariantsTest {
   void aChangedSwatchLeavesAloneWhatIsHeldBack(long seed) {
     RandomProjects random = new RandomProjects(seed);
     Project project = random.project();
-    Edit edit =
-        new PutSwatch(
-            new dynamorph.model.style.Swatch(
-                "s1", "Other", dynamorph.model.value.Rgba.of(1, 2, 3)));
+    Edit edit = new PutSwatch(new Swatch("s1", "Other", Rgba.of(1, 2, 3)));
     Set<LayerId> reached = Reach.between(project, edit.applyTo(project));
     Project after = HoldBack.byLocalChanges(edit, reached).applyTo(project);
     assertThat(looks(after)).isEqualTo(looks(project));
@@ -289,20 +288,7 @@ class StyleInvariantsTest {
     from = from.mapArtboards(board -> board.withBaseStyle(Optional.empty()));
     Project source = from;
     List<Layer> layers = source.layers().toList();
-    Set<StyleId> wanted = new HashSet<>();
-    List<PropertySet> loose = new ArrayList<>();
-    for (Layer layer : layers) {
-      wanted.addAll(Followers.followed(layer));
-      loose.add(layer.local());
-      layer
-          .story()
-          .paragraphs()
-          .forEach(paragraph -> {
-            loose.add(paragraph.local());
-            paragraph.spans().forEach(span -> loose.add(span.local()));
-          });
-    }
-    StyleBundle bundle = StyleBundle.of(source, wanted, loose);
+    StyleBundle bundle = StyleBundle.of(source, layers);
     Project empty = Project.empty("Other").withAssets(source.assets());
     BringStyles.Arrived arrived = new BringStyles(bundle, Map.of()).arrive(empty);
     Project there =
