@@ -5,9 +5,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dynamorph.model.Project;
 import dynamorph.model.random.RandomProjects;
+import dynamorph.model.style.ColourLabel;
+import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBundle;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -40,5 +46,43 @@ class KitFileTest {
     assertThatThrownBy(() -> ProjectFile.read(file))
         .isInstanceOf(ProjectReadException.class)
         .hasMessageContaining("expected \"dynamorph-project\", found \"dynamorph-kit\"");
+  }
+
+  @Test
+  void labelsNotesAndBasesTravelInAKit() throws IOException {
+    Style base = project.styles().list().getFirst().withNote("Only on enamel.");
+    Style derived =
+        Style.text("mine", "Mine", "Signs")
+            .withBasedOn(Optional.of(base.id()))
+            .withLabel(Optional.of(ColourLabel.MOSS));
+    Project noted = project.withStyles(project.styles().with(base).with(derived));
+    Path file = folder.resolve("one.dmkit");
+    KitFile.write("One", StyleBundle.of(noted, List.of(derived.id()), List.of()), file);
+    assertThat(KitFile.read(file).styles()).contains(base, derived);
+  }
+
+  @Test
+  void aDamagedOrMissingKitIsNamed() throws IOException {
+    Path damaged = Files.writeString(folder.resolve("damaged.dmkit"), "no archive");
+    assertThatThrownBy(() -> KitFile.read(damaged))
+        .isInstanceOf(ProjectReadException.class)
+        .hasMessageContaining("damaged.dmkit");
+    assertThatThrownBy(() -> KitFile.read(folder.resolve("gone.dmkit")))
+        .isInstanceOf(ProjectReadException.class)
+        .hasMessageContaining("gone.dmkit");
+  }
+
+  @Test
+  void whatCannotBeWrittenLeavesTheKitThatWasThere() throws IOException {
+    Path file = folder.resolve("all.dmkit");
+    KitFile.write("All", StyleBundle.all(project), file);
+    byte[] before = Files.readAllBytes(file);
+    Path nowhere = folder.resolve("no/such/folder.dmkit");
+    assertThatThrownBy(() -> KitFile.write("All", StyleBundle.all(project), nowhere))
+        .isInstanceOf(IOException.class);
+    assertThat(Files.readAllBytes(file)).isEqualTo(before);
+    try (Stream<Path> left = Files.list(folder)) {
+      assertThat(left).containsExactly(file);
+    }
   }
 }
