@@ -154,6 +154,8 @@ public record Project(
 
   /** With some layers changed. */
   public Project mapLayers(Set<LayerId> ids, UnaryOperator<Layer> change) {
-    return mapLayers(layer -> ids.contains(layer.id()) ? change.apply(layer) : layer);
+    return ids.isEmpty()
+        ? this
+        : mapLayers(layer -> ids.contains(layer.id()) ? change.apply(layer) : layer);
   }
 }

@@ -569,7 +569,11 @@ public final class Cascade {
       List<StyleId> spanFollows,
       PropertySet spanLocal,
       Optional<StyleId> base) {
+    /** The place of a paragraph; the same where the paragraph adds nothing, as most do. */
     Place in(Paragraph paragraph) {
+      if (paragraph.follows().isEmpty() && paragraph.local().isEmpty()) {
+        return this;
+      }
       return new Place(
           muted,
           layerFollows,
@@ -582,7 +586,11 @@ public final class Cascade {
           base);
     }
 
+    /** The place of a span; the same where the span adds nothing. */
     Place in(Span span) {
+      if (span.follows().isEmpty() && span.local().isEmpty()) {
+        return this;
+      }
       List<StyleId> counting =
           muted.isEmpty()
               ? span.follows()

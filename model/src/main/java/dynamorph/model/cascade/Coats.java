@@ -11,9 +11,11 @@ import dynamorph.model.value.Length;
 import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /** Reads the coats out of a complete set of values. */
 public final class Coats {
@@ -21,24 +23,22 @@ public final class Coats {
 
   /** The coats of a host that are there, shown or not, in paint order. */
   public static List<Address> of(PropertySet values, String host) {
-    return present(values, Properties.COAT_KIND, Properties.COAT_REMOVED).stream()
-        .filter(address -> address.host().equals(host))
-        .sorted(
-            Comparator.<Address>comparingDouble(
-                    address -> value(values, Properties.COAT_ORDER.at(address)))
-                .thenComparing(Comparator.naturalOrder()))
-        .toList();
+    return present(
+        values,
+        Properties.COAT_KIND,
+        Properties.COAT_REMOVED,
+        Properties.COAT_ORDER,
+        address -> address.host().equals(host));
   }
 
   /** The effects of a coat that are there, shown or not, in order. */
   public static List<Address> effects(PropertySet values, Address coat) {
-    return present(values, Properties.EFFECT_KIND, Properties.EFFECT_REMOVED).stream()
-        .filter(address -> address.ownCoat().equals(coat))
-        .sorted(
-            Comparator.<Address>comparingDouble(
-                    address -> value(values, Properties.EFFECT_ORDER.at(address)))
-                .thenComparing(Comparator.naturalOrder()))
-        .toList();
+    return present(
+        values,
+        Properties.EFFECT_KIND,
+        Properties.EFFECT_REMOVED,
+        Properties.EFFECT_ORDER,
+        address -> address.ownCoat().equals(coat));
   }
 
   /** The value of a key, or its property's default where the set leaves it open. */
@@ -46,26 +46,42 @@ public final class Coats {
     return values.get(key).orElse(key.property().defaultValue());
   }
 
+  /** Mostly there are few and often none, which is asked for every distinct look. */
   private static List<Address> present(
-      PropertySet values, Property<?> kind, Property<Boolean> removed) {
-    List<Address> present = new ArrayList<>();
+      PropertySet values,
+      Property<?> kind,
+      Property<Boolean> removed,
+      Property<Double> order,
+      Predicate<Address> wanted) {
+    List<Address> present = List.of();
     for (PropertyKey<?> key : values.keysOfCoats()) {
-      if (key.property().equals(kind) && !value(values, removed.at(key.address()))) {
+      if (key.property().equals(kind)
+          && wanted.test(key.address())
+          && !value(values, removed.at(key.address()))) {
+        present = present.isEmpty() ? new ArrayList<>(4) : present;
         present.add(key.address());
       }
     }
-    return present;
+    if (present.size() > 1) {
+      present.sort(
+          Comparator.<Address>comparingDouble(address -> value(values, order.at(address)))
+              .thenComparing(Comparator.naturalOrder()));
+    }
+    return Collections.unmodifiableList(present);
   }
 
   /** What shows, ready to paint on text of a size in points. */
   static Finish finish(PropertySet values, String host, Materials materials, double size) {
     Reader reader = new Reader(values, materials, size);
-    List<Coat> coats =
-        of(values, host).stream()
-            .filter(address -> value(values, Properties.COAT_SHOWN.at(address)))
-            .map(reader::coat)
-            .toList();
-    return new Finish(coats, reader.shownEffects(Address.whole(host)));
+    List<Coat> coats = new ArrayList<>(4);
+    for (Address address : of(values, host)) {
+      if (value(values, Properties.COAT_SHOWN.at(address))) {
+        coats.add(reader.coat(address));
+      }
+    }
+    return coats.isEmpty()
+        ? Finish.NONE
+        : new Finish(coats, reader.shownEffects(Address.whole(host)));
   }
 
   static double points(PropertySet values, PropertyKey<Length> key, double size) {
@@ -201,10 +217,13 @@ public final class Coats {
     }
 
     List<Effect> shownEffects(Address coat) {
-      return effects(values, coat).stream()
-          .filter(effect -> get(Properties.EFFECT_SHOWN, effect))
-          .map(this::effect)
-          .toList();
+      List<Address> there = effects(values, coat);
+      return there.isEmpty()
+          ? List.of()
+          : there.stream()
+              .filter(effect -> get(Properties.EFFECT_SHOWN, effect))
+              .map(this::effect)
+              .toList();
     }
 
     private Effect effect(Address at) {

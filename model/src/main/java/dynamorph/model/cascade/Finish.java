@@ -9,6 +9,9 @@ import java.util.List;
  * @param effects of everything painted together, in order
  */
 public record Finish(List<Coat> coats, List<Effect> effects) {
+  /** Nothing is painted. */
+  public static final Finish NONE = new Finish(List.of(), List.of());
+
   public Finish {
     coats = List.copyOf(coats);
     effects = List.copyOf(effects);

@@ -27,8 +27,7 @@ public record Plate(
 
   /** No plate. */
   public static final Plate NONE =
-      new Plate(
-          PlateAround.LAYER, Padding.NONE, Corners.SHARP, 0, new Finish(List.of(), List.of()));
+      new Plate(PlateAround.LAYER, Padding.NONE, Corners.SHARP, 0, Finish.NONE);
 
   public List<Coat> coats() {
     return finish.coats();

@@ -43,7 +43,7 @@ public record Property<T>(
 
   /** The key of a property of the text itself. */
   public PropertyKey<T> key() {
-    return new PropertyKey<>(this, Address.TEXT);
+    return Registry.textKey(this);
   }
 
   /** The key of a property of one coat or effect. */

@@ -12,6 +12,7 @@ public final class PropertyKey<T> implements Comparable<PropertyKey<?>> {
   // keys are compared more often than anything else, so what that needs is worked out once
   private final int rank;
   private final int hash;
+  private final int place;
 
   public PropertyKey(Property<T> property, Address address) {
     this.property = Objects.requireNonNull(property, "property");
@@ -23,6 +24,12 @@ public final class PropertyKey<T> implements Comparable<PropertyKey<?>> {
     }
     this.rank = property.rank();
     this.hash = 31 * property.hashCode() + (address == Address.TEXT ? 0 : address.hashCode());
+    this.place = address == Address.TEXT ? Registry.textPlace(property) : -1;
+  }
+
+  /** Where this key stands in a set that has all properties of the text; -1 if that varies. */
+  int placeInComplete() {
+    return place;
   }
 
   public Property<T> property() {

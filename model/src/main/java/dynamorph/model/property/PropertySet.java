@@ -46,8 +46,16 @@ public final class PropertySet {
     return key.hashCode() ^ value.hashCode();
   }
 
+  /** In complete sets the keys of the text stand where they stand in the registry. */
   private int find(PropertyKey<?> key) {
-    return Arrays.binarySearch(keys, key);
+    int place = key.placeInComplete();
+    if (place >= 0 && place < keys.length && keys[place].equals(key)) {
+      return place;
+    }
+    int coats = Registry.textCount();
+    boolean complete =
+        keys.length >= coats && keys[coats - 1].placeInComplete() == coats - 1 && place < 0;
+    return Arrays.binarySearch(keys, complete ? coats : 0, keys.length, key);
   }
 
   /** The value set for a key. */

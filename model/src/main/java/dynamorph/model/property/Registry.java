@@ -24,6 +24,11 @@ final class Registry {
   private static final Map<String, Property<?>> EFFECT = new LinkedHashMap<>();
   private static final List<Property<?>> ORDER = new ArrayList<>();
 
+  /** By rank: the key of a property of the text, and how many of the text stand before it. */
+  private static final List<PropertyKey<?>> TEXT_KEYS = new ArrayList<>();
+
+  private static final List<Integer> TEXT_PLACES = new ArrayList<>();
+
   private Registry() {}
 
   static List<Property<?>> order() {
@@ -101,8 +106,30 @@ final class Registry {
   }
 
   private static <T> Property<T> register(Property<T> property) {
+    boolean ofText = property.part() == Part.TEXT;
+    TEXT_PLACES.add(ofText ? TEXT.size() : -1);
     table(property.part()).put(property.id(), property);
     ORDER.add(property);
+    TEXT_KEYS.add(ofText ? new PropertyKey<>(property, Address.TEXT) : null);
     return property;
+  }
+
+  /** The one key of a property of the text. */
+  @SuppressWarnings("unchecked") // the key at a rank is that of the property of the rank
+  static <T> PropertyKey<T> textKey(Property<T> property) {
+    PropertyKey<?> key = property.rank() < TEXT_KEYS.size() ? TEXT_KEYS.get(property.rank()) : null;
+    return key != null && key.property() == property
+        ? (PropertyKey<T>) key
+        : new PropertyKey<>(property, Address.TEXT);
+  }
+
+  /** How many properties of the text there are. */
+  static int textCount() {
+    return TEXT.size();
+  }
+
+  /** How many properties of the text stand before this one, or -1 if it is none of them. */
+  static int textPlace(Property<?> property) {
+    return property.rank() < TEXT_PLACES.size() ? TEXT_PLACES.get(property.rank()) : -1;
   }
 }

@@ -8,7 +8,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import java.util.ArrayList;
-import java.util.BitSet;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.pcollections.PVector;
 
 /**
@@ -66,73 +67,105 @@ public final class Followers {
     return changed == project ? this : new Followers(changed, boards);
   }
 
-  /** The layers of one artboard by what they follow. */
-  private static final class Board {
-    private final List<Follower> all;
-    private final Map<StyleId, BitSet> direct = new HashMap<>();
-    private final Map<Set<StyleId>, int[]> groups = new HashMap<>();
-
-    /** Layers that follow the same: who they are, how many, how many of them deviate. */
-    private record Group(List<BitSet> direct, int[] counts) {}
-
-    Board(PVector<Layer> layers) {
-      all = new ArrayList<>(layers.size());
-      Map<List<StyleId>, Group> known = new HashMap<>();
-      for (Layer layer : layers) {
-        int local = LocalChanges.count(layer);
-        Group group =
-            !layer.story().followsInside()
-                ? known.computeIfAbsent(layer.follows(), follows -> group(Set.copyOf(follows)))
-                : group(followed(layer));
-        for (BitSet followers : group.direct) {
-          followers.set(all.size());
-        }
-        group.counts[0]++;
-        group.counts[1] += local > 0 ? 1 : 0;
-        all.add(new Follower(layer, local));
-      }
-    }
-
-    private Group group(Set<StyleId> followed) {
-      List<BitSet> sets = new ArrayList<>(followed.size());
-      for (StyleId id : followed) {
-        sets.add(direct.computeIfAbsent(id, _ -> new BitSet()));
-      }
-      return new Group(sets, groups.computeIfAbsent(followed, _ -> new int[2]));
+  /**
+   * Layers of one artboard that follow the same.
+   *
+   * @param key the one style, or the set of all; one style is by far the most frequent, and the
+   *     plainer key
+   */
+  private record Group(Object key, Set<StyleId> followed, Sum sum) {
+    static Group of(Set<StyleId> followed) {
+      Object key = followed.size() == 1 ? followed.iterator().next() : followed;
+      return new Group(key, followed, new Sum());
     }
   }
 
-  /** Layers that follow the same over the same plain text count together, wherever they stand. */
-  private record Kind(Set<StyleId> followed, Optional<StyleId> base) {}
+  /** How many layers, and how many of them deviate. */
+  private static final class Sum {
+    private int layers;
+    private int deviating;
+
+    void add(int more, int moreDeviating) {
+      layers += more;
+      deviating += moreDeviating;
+    }
+  }
+
+  /** The layers of one artboard by what they follow. */
+  private static final class Board {
+    private final PVector<Layer> layers;
+    private final int[] local;
+    private final int[] groupOf;
+    private final List<Group> groups = new ArrayList<>();
+
+    Board(PVector<Layer> layers) {
+      this.layers = layers;
+      this.local = new int[layers.size()];
+      this.groupOf = new int[layers.size()];
+      Map<Object, Integer> known = new HashMap<>();
+      int index = 0;
+      for (Layer layer : layers) {
+        local[index] = LocalChanges.count(layer);
+        groupOf[index] = group(layer, known);
+        groups.get(groupOf[index]).sum.add(1, local[index] > 0 ? 1 : 0);
+        index++;
+      }
+    }
+
+    private int group(Layer layer, Map<Object, Integer> known) {
+      boolean one = layer.follows().size() == 1 && !layer.story().followsInside();
+      Object key = one ? layer.follows().getFirst() : followed(layer);
+      Integer group = known.get(key);
+      if (group == null) {
+        groups.add(Group.of(one ? Set.of(layer.follows().getFirst()) : followed(layer)));
+        group = groups.size() - 1;
+        known.put(key, group);
+      }
+      return group;
+    }
+
+    void collect(Predicate<Set<StyleId>> wanted, List<Follower> found) {
+      boolean[] collected = new boolean[groups.size()];
+      for (int group = 0; group < collected.length; group++) {
+        collected[group] = wanted.test(groups.get(group).followed);
+      }
+      for (int index = 0; index < local.length; index++) {
+        if (collected[groupOf[index]]) {
+          found.add(new Follower(layers.get(index), local[index]));
+        }
+      }
+    }
+  }
 
   private Map<StyleId, Count> counted() {
-    Map<Kind, int[]> kinds = new HashMap<>();
+    Map<Optional<StyleId>, Map<Object, Group>> byBase = new HashMap<>();
     for (Artboard artboard : project.artboards()) {
-      Optional<StyleId> base = project.baseOf(artboard);
-      boards
-          .get(artboard.layers())
-          .groups
-          .forEach((followed, group) -> {
-            int[] sum = kinds.computeIfAbsent(new Kind(followed, base), _ -> new int[2]);
-            sum[0] += group[0];
-            sum[1] += group[1];
-          });
+      Map<Object, Group> kinds =
+          byBase.computeIfAbsent(project.baseOf(artboard), _ -> new HashMap<>());
+      for (Group group : boards.get(artboard.layers()).groups) {
+        kinds
+            .computeIfAbsent(group.key, _ -> Group.of(group.followed))
+            .sum
+            .add(group.sum.layers, group.sum.deviating);
+      }
     }
     Map<StyleId, int[]> sums = new HashMap<>();
-    kinds.forEach((kind, group) -> {
-      Set<StyleId> reached = new HashSet<>();
-      kind.followed.forEach(id -> addChain(reached, id));
-      kind.base.ifPresent(id -> addChain(reached, id));
-      reached.forEach(id -> sums.computeIfAbsent(id, _ -> new int[3])[1] += group[0]);
-      for (StyleId id : kind.followed) {
-        int[] sum = sums.computeIfAbsent(id, _ -> new int[3]);
-        sum[0] += group[0];
-        sum[2] += group[1];
-      }
-    });
+    byBase.forEach((base, kinds) -> kinds.values().forEach(kind -> addTo(sums, base, kind)));
     Map<StyleId, Count> counted = new HashMap<>();
     sums.forEach((id, sum) -> counted.put(id, new Count(sum[0], sum[1], sum[2])));
     return counted;
+  }
+
+  private void addTo(Map<StyleId, int[]> sums, Optional<StyleId> base, Group kind) {
+    Set<StyleId> reached = new HashSet<>();
+    kind.followed.forEach(id -> addChain(reached, id));
+    base.ifPresent(id -> addChain(reached, id));
+    reached.forEach(id -> sums.computeIfAbsent(id, _ -> new int[3])[1] += kind.sum.layers);
+    for (StyleId id : kind.followed) {
+      int[] sum = sums.computeIfAbsent(id, _ -> new int[3]);
+      sum[0] += kind.sum.layers;
+      sum[2] += kind.sum.deviating;
+    }
   }
 
   private void addChain(Set<StyleId> reached, StyleId id) {
@@ -172,19 +205,10 @@ public final class Followers {
   private List<Follower> collected(Set<StyleId> family, boolean plainText) {
     List<Follower> found = new ArrayList<>();
     for (Artboard artboard : project.artboards()) {
-      Board board = boards.get(artboard.layers());
-      if (plainText && project.baseOf(artboard).filter(family::contains).isPresent()) {
-        found.addAll(board.all);
-      } else {
-        BitSet following = new BitSet();
-        for (StyleId id : family) {
-          BitSet direct = board.direct.get(id);
-          if (direct != null) {
-            following.or(direct);
-          }
-        }
-        following.stream().mapToObj(board.all::get).forEach(found::add);
-      }
+      boolean all = plainText && project.baseOf(artboard).filter(family::contains).isPresent();
+      boards
+          .get(artboard.layers())
+          .collect(followed -> all || !Collections.disjoint(followed, family), found);
     }
     return found;
   }

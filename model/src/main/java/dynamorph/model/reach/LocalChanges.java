@@ -42,11 +42,8 @@ public final class LocalChanges {
 
   /** How many there are; most layers have none. */
   public static int count(Layer layer) {
-    return isNone(layer) ? 0 : of(layer).size();
-  }
-
-  private static boolean isNone(Layer layer) {
-    return !any(layer, _ -> true);
+    PropertySet local = layer.local();
+    return local.size() < 2 && !layer.story().deviatesInside() ? local.size() : of(layer).size();
   }
 
   /** Whether any value of these is set by hand anywhere in the layer. */

@@ -15,7 +15,6 @@ import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
 import io.github.humbleui.skija.Canvas;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -153,7 +152,7 @@ final class Legibility {
   }
 
   private static ResolvedLayer onlyPlate(ResolvedLayer look) {
-    Finish bare = new Finish(List.of(), List.of());
+    Finish bare = Finish.NONE;
     return new ResolvedLayer(
         look.placement(),
         look.plate(),
