@@ -75,9 +75,9 @@ final class ReachTile extends Button {
     earlierFrame.setVisible(comparing);
     earlierFrame.setManaged(comparing);
     if (comparing) {
-      entry.text().before().ifPresent(was -> draw(earlier, was, height));
+      entry.text().before().ifPresent(was -> draw(earlier, was, Optional.of(found), height));
     }
-    draw(now, found, height);
+    draw(now, found, entry.text().before().filter(_ -> comparing), height);
     showBadge(entry);
     leaveOut.setManaged(comparing);
     leaveOut.setText(entry.heldBack() ? "put back" : "leave out");
@@ -132,10 +132,20 @@ final class ReachTile extends Button {
 
   /** What a picture depends on. */
   private record PictureKey(
-      Studio studio, Object layout, Object look, Rgba background, int width, int height) {}
+      Studio studio,
+      Object layout,
+      Object look,
+      Object beside,
+      Rgba background,
+      int width,
+      int height) {}
 
-  private void draw(ImageView view, Scene.Found found, int height) {
+  /**
+   * @param beside what it is compared with, at the same scale
+   */
+  private void draw(ImageView view, Scene.Found found, Optional<Scene.Found> beside, int height) {
     PlacedLayer text = found.text();
+    List<PlacedLayer> others = beside.map(Scene.Found::text).stream().toList();
     Rgba background = found.board().background();
     Studio with = studio.get();
     double scale =
@@ -147,8 +157,15 @@ final class ReachTile extends Button {
     Object look = List.of(text.look().plate(), text.look().paragraphs());
     pictures.show(
         view,
-        new PictureKey(with, text.layout(), look, background, width, height),
-        () -> with.specimens().thumbnail(text, background, width, height, scale));
+        new PictureKey(
+            with,
+            text.layout(),
+            look,
+            others.stream().map(PlacedLayer::layout).toList(),
+            background,
+            width,
+            height),
+        () -> with.specimens().thumbnail(text, others, background, width, height, scale));
   }
 
   /** Which text a tile of the strip or the view stands for. */

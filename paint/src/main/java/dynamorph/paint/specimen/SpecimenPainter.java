@@ -23,6 +23,7 @@ import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Draws specimens of styles and thumbnails of texts. Safe on any thread. */
 public final class SpecimenPainter {
@@ -33,6 +34,9 @@ public final class SpecimenPainter {
   private static final double SMALLEST = 13;
 
   private static final double LARGEST = 27;
+
+  /** The part of a thumbnail that its text may fill. */
+  private static final double THUMBNAIL_ROOM = 0.86;
 
   private final SceneMaker maker;
 
@@ -148,19 +152,29 @@ public final class SpecimenPainter {
 
   /** A text as it is, fitted into a small box. */
   public Pixels thumbnail(PlacedLayer text, Rgba background, int width, int height, double scale) {
-    Box ink = text.ink().with(text.layout().content());
-    double room = 0.86;
-    double fit =
-        Math.min(
-            width * room / Math.max(1, ink.width()), height * room / Math.max(1, ink.height()));
-    double size =
-        text.layout().lines().stream()
-            .mapToDouble(line -> line.ascent() + line.descent())
-            .max()
-            .orElse(12);
-    // a long text shows its beginning at a size that can be read instead of shrinking to grey
-    double factor = Math.max(fit, Math.min(11 / size, height * room / size));
-    boolean cropped = factor > fit;
+    return thumbnail(text, List.of(), background, width, height, scale);
+  }
+
+  /**
+   * A text as it is, fitted into a small box.
+   *
+   * @param beside texts that it is compared with: all are drawn at the same scale, so that a larger
+   *     one looks larger
+   */
+  public Pixels thumbnail(
+      PlacedLayer text,
+      List<PlacedLayer> beside,
+      Rgba background,
+      int width,
+      int height,
+      double scale) {
+    Box ink = inkAndContent(text);
+    double factor =
+        Stream.concat(Stream.of(text), beside.stream())
+            .mapToDouble(one -> factor(one, width, height))
+            .min()
+            .orElseThrow();
+    boolean cropped = factor > fit(ink, width, height);
     return draw(
         width,
         height,
@@ -179,6 +193,28 @@ public final class SpecimenPainter {
           }
           maker.painter().paint(canvas, text.layout(), text.look());
         });
+  }
+
+  private static Box inkAndContent(PlacedLayer text) {
+    return text.ink().with(text.layout().content());
+  }
+
+  private static double fit(Box ink, int width, int height) {
+    double room = THUMBNAIL_ROOM;
+    return Math.min(
+        width * room / Math.max(1, ink.width()), height * room / Math.max(1, ink.height()));
+  }
+
+  /** A long text shows its beginning at a size that can be read instead of shrinking to grey. */
+  private static double factor(PlacedLayer text, int width, int height) {
+    double size =
+        text.layout().lines().stream()
+            .mapToDouble(line -> line.ascent() + line.descent())
+            .max()
+            .orElse(12);
+    return Math.max(
+        fit(inkAndContent(text), width, height),
+        Math.min(11 / size, height * THUMBNAIL_ROOM / size));
   }
 
   private static Pixels draw(

@@ -16,6 +16,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -142,5 +143,31 @@ class SpecimenPainterTest {
         painter.thumbnail(scene.boards().getFirst().texts().getFirst(), Rgba.WHITE, 104, 60, 1);
     assertThat(reddish(pixels)).isEqualTo(!words.isEmpty());
     assertThat(pixels.argb(103, 59)).isEqualTo(Rgba.WHITE.argb());
+  }
+
+  @Test
+  void textsThatAreComparedAreDrawnAtOneScale() {
+    PlacedLayer small = sized(12);
+    PlacedLayer large = sized(24);
+    int alone = Painting.count(painter.thumbnail(small, Rgba.WHITE, 104, 60, 1), RED);
+    int beside =
+        Painting.count(painter.thumbnail(small, List.of(large), Rgba.WHITE, 104, 60, 1), RED);
+    int other =
+        Painting.count(painter.thumbnail(large, List.of(small), Rgba.WHITE, 104, 60, 1), RED);
+    assertThat(beside).isLessThan(alone / 2).isLessThan(other / 2);
+  }
+
+  private static PlacedLayer sized(double points) {
+    Scene scene =
+        Painting.maker()
+            .make(
+                Painting.project(
+                    Painting.text(
+                        "t",
+                        "Hour",
+                        PropertySet.EMPTY
+                            .with(Properties.SIZE, FontSize.points(points))
+                            .with(Properties.COAT_COLOUR.at(Painting.FILL), Colour.of(RED)))));
+    return scene.boards().getFirst().texts().getFirst();
   }
 }
