@@ -138,6 +138,13 @@ final class ResolveCommand implements Callable<Integer> {
                   ? ""
                   : ", through " + project.styles().get(followed).name());
       case Source.OwnFrame() -> "own frame";
+      case Source.TrackChange(var track) -> "track " + track + " by hand";
+      case Source.TrackStyle(var track, var followed, var style) ->
+          "style "
+              + project.styles().get(style).name()
+              + (followed.equals(style) ? "" : ", through " + project.styles().get(followed).name())
+              + ", of the track "
+              + track;
       case Source.Base(var style) -> "base style " + project.styles().get(style).name();
       case Source.Default() -> "default";
     };

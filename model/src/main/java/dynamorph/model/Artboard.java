@@ -4,9 +4,12 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Colour;
 import java.util.Collection;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -14,7 +17,7 @@ import java.util.function.UnaryOperator;
 import org.pcollections.PVector;
 import org.pcollections.TreePVector;
 
-/** A surface to set text on. */
+/** A surface to set text on; with a timeline it is a film, whose texts are seen for a time each. */
 public final class Artboard {
   /** Ten metres in points. */
   private static final double LARGEST = 28_346.5;
@@ -29,6 +32,7 @@ public final class Artboard {
   private final double y;
   private final PVector<Layer> layers;
   private final Optional<StyleId> baseStyle;
+  private final Optional<Timeline> timeline;
   // a style is edited far more often than an artboard
   private volatile Set<PropertyKey<?>> setByHand;
 
@@ -39,6 +43,7 @@ public final class Artboard {
    * @param y where its top edge lies on that plane, in points
    * @param layers in paint order, lowest first
    * @param baseStyle the style that plain text on it takes instead of the project's base style
+   * @param timeline what makes it a film
    */
   public Artboard(
       ArtboardId id,
@@ -50,13 +55,15 @@ public final class Artboard {
       double x,
       double y,
       PVector<Layer> layers,
-      Optional<StyleId> baseStyle) {
+      Optional<StyleId> baseStyle,
+      Optional<Timeline> timeline) {
     this.id = Objects.requireNonNull(id, "id");
     this.name = Objects.requireNonNull(name, "name");
     this.unit = Objects.requireNonNull(unit, "unit");
     this.background = Objects.requireNonNull(background, "background");
     this.layers = Objects.requireNonNull(layers, "layers");
     this.baseStyle = Objects.requireNonNull(baseStyle, "baseStyle");
+    this.timeline = Objects.requireNonNull(timeline, "timeline");
     this.width = width;
     this.height = height;
     this.x = x;
@@ -120,6 +127,15 @@ public final class Artboard {
     return baseStyle;
   }
 
+  /** What makes it a film. */
+  public Optional<Timeline> timeline() {
+    return timeline;
+  }
+
+  public boolean isFilm() {
+    return timeline.isPresent();
+  }
+
   /** Every value that is set by hand anywhere on it. */
   public Set<PropertyKey<?>> setByHand() {
     Set<PropertyKey<?>> known = setByHand;
@@ -155,12 +171,14 @@ public final class Artboard {
             && Double.compare(board.x, x) == 0
             && Double.compare(board.y, y) == 0
             && board.baseStyle.equals(baseStyle)
+            && board.timeline.equals(timeline)
             && board.layers.equals(layers);
   }
 
   @Override
   public int hashCode() {
-    return Objects.hash(id, name, width, height, unit, background, x, y, layers, baseStyle);
+    return Objects.hash(
+        id, name, width, height, unit, background, x, y, layers, baseStyle, timeline);
   }
 
   @Override
@@ -181,35 +199,56 @@ public final class Artboard {
         0,
         0,
         TreePVector.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 
   public Artboard withName(String changed) {
-    return new Artboard(id, changed, width, height, unit, background, x, y, layers, baseStyle);
+    return new Artboard(
+        id, changed, width, height, unit, background, x, y, layers, baseStyle, timeline);
   }
 
   public Artboard withSize(double changedWidth, double changedHeight) {
     return new Artboard(
-        id, name, changedWidth, changedHeight, unit, background, x, y, layers, baseStyle);
+        id, name, changedWidth, changedHeight, unit, background, x, y, layers, baseStyle, timeline);
   }
 
   public Artboard withBackground(Colour changed) {
-    return new Artboard(id, name, width, height, unit, changed, x, y, layers, baseStyle);
+    return new Artboard(id, name, width, height, unit, changed, x, y, layers, baseStyle, timeline);
   }
 
   public Artboard withOrigin(double changedX, double changedY) {
     return new Artboard(
-        id, name, width, height, unit, background, changedX, changedY, layers, baseStyle);
+        id, name, width, height, unit, background, changedX, changedY, layers, baseStyle, timeline);
   }
 
   public Artboard withLayers(Collection<Layer> changed) {
     PVector<Layer> vector =
         changed instanceof PVector<Layer> same ? same : TreePVector.from(changed);
-    return new Artboard(id, name, width, height, unit, background, x, y, vector, baseStyle);
+    return new Artboard(
+        id, name, width, height, unit, background, x, y, vector, baseStyle, timeline);
   }
 
   public Artboard withBaseStyle(Optional<StyleId> changed) {
-    return new Artboard(id, name, width, height, unit, background, x, y, layers, changed);
+    return new Artboard(id, name, width, height, unit, background, x, y, layers, changed, timeline);
+  }
+
+  public Artboard withTimeline(Optional<Timeline> changed) {
+    return new Artboard(
+        id, name, width, height, unit, background, x, y, layers, baseStyle, changed);
+  }
+
+  /** With its timeline changed; itself if it has none or nothing changes. */
+  public Artboard mapTimeline(UnaryOperator<Timeline> change) {
+    Optional<Timeline> changed = timeline.map(change);
+    return changed.equals(timeline) ? this : withTimeline(changed);
+  }
+
+  /** The texts that lie on a track, in paint order. */
+  public List<Layer> on(TrackId track) {
+    return layers.stream()
+        .filter(layer -> layer.track().filter(track::equals).isPresent())
+        .toList();
   }
 
   public Artboard plus(Layer layer) {

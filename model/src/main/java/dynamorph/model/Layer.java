@@ -5,6 +5,8 @@ import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Story;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.TrackId;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -23,6 +25,7 @@ import java.util.stream.Collectors;
  * @param local local changes
  * @param muted styles that count for nothing in this layer for now, wherever in it they are
  *     followed
+ * @param timing when it is seen, for titles and cues; a text on a still artboard is always there
  */
 public record Layer(
     LayerId id,
@@ -32,7 +35,8 @@ public record Layer(
     PropertySet frame,
     List<StyleId> follows,
     PropertySet local,
-    Set<StyleId> muted) {
+    Set<StyleId> muted,
+    Optional<Timing> timing) {
   public Layer {
     Objects.requireNonNull(id, "id");
     Objects.requireNonNull(name, "name");
@@ -58,7 +62,8 @@ public record Layer(
         PropertySet.EMPTY,
         List.of(),
         PropertySet.EMPTY,
-        Set.of());
+        Set.of(),
+        Optional.empty());
   }
 
   /** A layer that shows a figure. */
@@ -71,35 +76,48 @@ public record Layer(
   }
 
   public Layer withId(LayerId changed) {
-    return new Layer(changed, name, story, figure, frame, follows, local, muted);
+    return new Layer(changed, name, story, figure, frame, follows, local, muted, timing);
   }
 
   public Layer withName(String changed) {
-    return new Layer(id, changed, story, figure, frame, follows, local, muted);
+    return new Layer(id, changed, story, figure, frame, follows, local, muted, timing);
   }
 
   public Layer withStory(Story changed) {
-    return new Layer(id, name, changed, figure, frame, follows, local, muted);
+    return new Layer(id, name, changed, figure, frame, follows, local, muted, timing);
   }
 
   public Layer withFigure(Optional<Figure> changed) {
-    return new Layer(id, name, story, changed, frame, follows, local, muted);
+    return new Layer(id, name, story, changed, frame, follows, local, muted, timing);
   }
 
   public Layer withFrame(PropertySet changed) {
-    return new Layer(id, name, story, figure, changed, follows, local, muted);
+    return new Layer(id, name, story, figure, changed, follows, local, muted, timing);
   }
 
   public Layer withFollows(List<StyleId> changed) {
-    return new Layer(id, name, story, figure, frame, changed, local, muted);
+    return new Layer(id, name, story, figure, frame, changed, local, muted, timing);
   }
 
   public Layer withLocal(PropertySet changed) {
-    return new Layer(id, name, story, figure, frame, follows, changed, muted);
+    return new Layer(id, name, story, figure, frame, follows, changed, muted, timing);
   }
 
   public Layer withMuted(Set<StyleId> changed) {
-    return new Layer(id, name, story, figure, frame, follows, local, changed);
+    return new Layer(id, name, story, figure, frame, follows, local, changed, timing);
+  }
+
+  public Layer withTiming(Optional<Timing> changed) {
+    return new Layer(id, name, story, figure, frame, follows, local, muted, changed);
+  }
+
+  public Layer withTiming(Timing changed) {
+    return withTiming(Optional.of(changed));
+  }
+
+  /** The track that it lies on, if it is a title or a cue. */
+  public Optional<TrackId> track() {
+    return timing.map(Timing::track);
   }
 
   /** Those of the followed styles that count. */

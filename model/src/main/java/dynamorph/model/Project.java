@@ -3,7 +3,11 @@ package dynamorph.model;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -57,6 +61,54 @@ public record Project(
                 + "\" is not there");
       }
     }
+    checkTracks(artboards, styles);
+  }
+
+  private static void checkTracks(List<Artboard> artboards, StyleBook styles) {
+    Set<TrackId> ids = new HashSet<>();
+    for (Artboard board : artboards) {
+      for (Track track : board.timeline().map(Timeline::tracks).orElse(List.of())) {
+        if (!ids.add(track.id())) {
+          throw new IllegalArgumentException("two tracks have the id \"" + track.id() + "\"");
+        }
+        if (track instanceof Track.Captions captions) {
+          Stream.concat(captions.follows().stream(), captions.speakers().values().stream())
+              .filter(id -> styles.find(id).isEmpty())
+              .findFirst()
+              .ifPresent(id -> {
+                throw new IllegalArgumentException(
+                    "the style \"" + id + "\" of the track \"" + track.name() + "\" is not there");
+              });
+        }
+      }
+    }
+  }
+
+  /** The artboards that are no films. */
+  public Stream<Artboard> still() {
+    return artboards.stream().filter(board -> !board.isFilm());
+  }
+
+  /** The artboards with a timeline. */
+  public Stream<Artboard> films() {
+    return artboards.stream().filter(Artboard::isFilm);
+  }
+
+  /** The film that a track belongs to. */
+  public Optional<Artboard> filmOf(TrackId track) {
+    return films()
+        .filter(board -> board.timeline().flatMap(line -> line.track(track)).isPresent())
+        .findFirst();
+  }
+
+  /** The caption track that a cue lies on. */
+  public Optional<Track.Captions> captionsOf(Layer cue) {
+    return cue.track()
+        .flatMap(id ->
+            films()
+                .flatMap(board -> board.timeline().orElseThrow().captions())
+                .filter(track -> track.id().equals(id))
+                .findFirst());
   }
 
   /** A project with nothing in it. */

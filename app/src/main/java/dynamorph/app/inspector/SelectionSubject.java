@@ -135,7 +135,8 @@ public final class SelectionSubject implements Subject {
         case Source.LocalChange _ -> {
           return Mark.LOCAL;
         }
-        case Source.Followed _, Source.Base _ -> mark = Mark.STYLE;
+        case Source.Followed _, Source.Base _, Source.TrackStyle _, Source.TrackChange _ ->
+            mark = Mark.STYLE;
         case Source.OwnFrame _, Source.Default _ -> {}
       }
     }

@@ -4,6 +4,8 @@ import dynamorph.model.Project;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 
 /** How the window calls the places where values are set. */
 final class SourceNames {
@@ -22,9 +24,23 @@ final class SourceNames {
               ? name(project, style)
               : name(project, style) + ", through " + name(project, followed);
       case Source.OwnFrame() -> "The text's own place";
+      case Source.TrackChange(var track) -> "Set for the track " + track(project, track);
+      case Source.TrackStyle(var track, var followed, var style) ->
+          name(project, style)
+              + (followed.equals(style) ? "" : ", through " + name(project, followed))
+              + ", of the track "
+              + track(project, track);
       case Source.Base(var style) -> name(project, style) + ", the base style";
       case Source.Default() -> "Default";
     };
+  }
+
+  private static String track(Project project, TrackId id) {
+    return project
+        .filmOf(id)
+        .flatMap(film -> film.timeline().flatMap(line -> line.track(id)))
+        .map(Track::name)
+        .orElse("of a film");
   }
 
   private static String name(Project project, StyleId id) {

@@ -98,8 +98,9 @@ final class TracePopup {
           }
         }
         case Source.Followed(var _, var _, var style) -> addForStyle(links, step, style);
+        case Source.TrackStyle(var _, var _, var style) -> addForStyle(links, step, style);
         case Source.Base(var style) -> addForStyle(links, step, style);
-        case Source.OwnFrame _, Source.Default _ -> addSetHere(links, step);
+        case Source.TrackChange _, Source.OwnFrame _, Source.Default _ -> addSetHere(links, step);
       }
       return links;
     }

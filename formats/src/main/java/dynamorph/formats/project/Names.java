@@ -57,6 +57,36 @@ final class Names {
   static final String RISING = "rising";
   static final String DEPTH = "depth";
   static final String DATA = "data";
+  static final String TIMELINE = "timeline";
+  static final String FRAME_RATE = "frameRate";
+  static final String DROP_FRAME = "dropFrame";
+  static final String FIRST_FRAME = "firstFrame";
+  static final String DURATION = "duration";
+  static final String TRACKS = "tracks";
+  static final String TRACK = "track";
+  static final String TIMING = "timing";
+  static final String IN = "in";
+  static final String OUT = "out";
+  static final String START = "start";
+  static final String FADE_IN = "fadeIn";
+  static final String FADE_OUT = "fadeOut";
+  static final String SPEAKER = "speaker";
+  static final String SPEAKERS = "speakers";
+  static final String HIDDEN = "hidden";
+  static final String LOCKED = "locked";
+  static final String FOOTAGE = "footage";
+  static final String TITLES = "titles";
+  static final String CAPTIONS = "captions";
+  static final String CLIPS = "clips";
+  static final String DRAWN = "drawn";
+  static final String FILE = "file";
+  static final String RULES = "rules";
+  static final String LINES = "lines";
+  static final String LINE_LENGTH = "lineLength";
+  static final String READING_SPEED = "readingSpeed";
+  static final String SHORTEST = "shortest";
+  static final String LONGEST = "longest";
+  static final String GAP = "gap";
 
   private Names() {}
 }

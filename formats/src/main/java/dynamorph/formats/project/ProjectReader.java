@@ -40,6 +40,8 @@ final class ProjectReader {
   private StyleBook styles = StyleBook.EMPTY;
   private Palette palette = Palette.EMPTY;
   private final Set<LayerId> layerIds = new HashSet<>();
+  private final TimelineReader timelines =
+      new TimelineReader(this::styleReference, cursor -> properties(cursor, Names.LOCAL));
 
   /**
    * @param documents gives the document of an entry, or throws if there is none
@@ -59,16 +61,19 @@ final class ProjectReader {
     List<Artboard> artboards =
         root.field(Names.ARTBOARDS).items(entry -> artboard(documents.apply(entry.text())));
     Optional<StyleId> base = root.find(Names.BASE_STYLE).map(this::styleReference);
-    return new Project(
-        root.field(Names.NAME).text(),
-        TreePVector.from(artboards),
-        styles,
-        palette,
-        base,
-        root.field(Names.LANGUAGE).text(),
-        new TreeSet<>(
-            root.find(Names.WORDS).map(words -> words.items(JsonCursor::text)).orElse(List.of())),
-        assets);
+    return root.checked(() ->
+        new Project(
+            root.field(Names.NAME).text(),
+            TreePVector.from(artboards),
+            styles,
+            palette,
+            base,
+            root.field(Names.LANGUAGE).text(),
+            new TreeSet<>(
+                root.find(Names.WORDS)
+                    .map(words -> words.items(JsonCursor::text))
+                    .orElse(List.of())),
+            assets));
   }
 
   private Swatch swatch(JsonCursor cursor) {
@@ -139,7 +144,8 @@ final class ProjectReader {
         Names.X,
         Names.Y,
         Names.LAYERS,
-        Names.BASE_STYLE);
+        Names.BASE_STYLE,
+        Names.TIMELINE);
     return cursor.checked(() ->
         new Artboard(
             new ArtboardId(cursor.field(Names.ID).text()),
@@ -151,7 +157,8 @@ final class ProjectReader {
             cursor.field(Names.X).number(),
             cursor.field(Names.Y).number(),
             TreePVector.from(cursor.field(Names.LAYERS).items(this::layer)),
-            cursor.find(Names.BASE_STYLE).map(this::styleReference)));
+            cursor.find(Names.BASE_STYLE).map(this::styleReference),
+            cursor.find(Names.TIMELINE).map(timelines::timeline)));
   }
 
   private static LengthUnit unit(JsonCursor cursor) {
@@ -177,7 +184,8 @@ final class ProjectReader {
         Names.LOCAL,
         Names.MUTED,
         Names.PARAGRAPHS,
-        Names.SHAPE);
+        Names.SHAPE,
+        Names.TIMING);
     LayerId id = cursor.field(Names.ID).checked(() -> new LayerId(cursor.field(Names.ID).text()));
     if (!layerIds.add(id)) {
       throw cursor.wrong("two layers have the id \"" + id + "\"");
@@ -191,7 +199,8 @@ final class ProjectReader {
             properties(cursor, Names.FRAME),
             follows(cursor, Names.FOLLOWS),
             properties(cursor, Names.LOCAL),
-            Set.copyOf(follows(cursor, Names.MUTED))));
+            Set.copyOf(follows(cursor, Names.MUTED)),
+            cursor.find(Names.TIMING).map(timelines::timing)));
   }
 
   private Paragraph paragraph(JsonCursor cursor) {

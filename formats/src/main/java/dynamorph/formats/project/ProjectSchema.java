@@ -4,6 +4,8 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.ValueType;
 import dynamorph.model.style.ColourLabel;
+import dynamorph.model.timeline.Media;
+import dynamorph.model.timeline.Time;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -125,21 +127,23 @@ public final class ProjectSchema {
             Names.LOCAL, reference(),
             Names.MUTED, list(pattern(ID)),
             Names.SHAPE, figure(),
+            Names.TIMING, timing(),
             Names.PARAGRAPHS, list(paragraph).put("minItems", 1)),
         List.of(Names.ID, Names.NAME, Names.PARAGRAPHS));
     fields(
         schema,
-        Map.of(
-            Names.ID, pattern(ID),
-            Names.NAME, text(),
-            Names.WIDTH, number(1, 28_346.5),
-            Names.HEIGHT, number(1, 28_346.5),
-            Names.UNIT, choice(List.of("pt", "mm", "in", "px")),
-            Names.BACKGROUND, pattern(COLOUR),
-            Names.X, NODES.objectNode().put("type", "number"),
-            Names.Y, NODES.objectNode().put("type", "number"),
-            Names.BASE_STYLE, pattern(ID),
-            Names.LAYERS, list(layer)),
+        Map.ofEntries(
+            Map.entry(Names.ID, pattern(ID)),
+            Map.entry(Names.NAME, text()),
+            Map.entry(Names.WIDTH, number(1, 28_346.5)),
+            Map.entry(Names.HEIGHT, number(1, 28_346.5)),
+            Map.entry(Names.UNIT, choice(List.of("pt", "mm", "in", "px"))),
+            Map.entry(Names.BACKGROUND, pattern(COLOUR)),
+            Map.entry(Names.X, NODES.objectNode().put("type", "number")),
+            Map.entry(Names.Y, NODES.objectNode().put("type", "number")),
+            Map.entry(Names.BASE_STYLE, pattern(ID)),
+            Map.entry(Names.TIMELINE, timeline()),
+            Map.entry(Names.LAYERS, list(layer))),
         List.of(
             Names.ID,
             Names.NAME,
@@ -151,6 +155,97 @@ public final class ProjectSchema {
             Names.Y,
             Names.LAYERS));
     schema.putObject("$defs").set("properties", properties());
+    return schema;
+  }
+
+  private static ObjectNode time() {
+    return NODES
+        .objectNode()
+        .put("type", "integer")
+        .put("minimum", 0)
+        .put("maximum", Time.LONGEST.ticks())
+        .put("description", "Ticks of 1/90,000,000 s.");
+  }
+
+  private static ObjectNode flag() {
+    return NODES.objectNode().put("type", "boolean");
+  }
+
+  private static ObjectNode timing() {
+    ObjectNode schema = NODES.objectNode();
+    fields(
+        schema,
+        Map.of(
+            Names.TRACK, text(),
+            Names.IN, time(),
+            Names.OUT, time(),
+            Names.FADE_IN, time(),
+            Names.FADE_OUT, time(),
+            Names.SPEAKER, text()),
+        List.of(Names.TRACK, Names.IN, Names.OUT));
+    return schema;
+  }
+
+  private static ObjectNode timeline() {
+    ObjectNode clip = NODES.objectNode();
+    fields(
+        clip,
+        Map.of(
+            Names.ID, text(),
+            Names.NAME, text(),
+            Names.DRAWN,
+                choice(Arrays.stream(Media.Scenery.values()).map(Media.Scenery::label).toList()),
+            Names.IMAGE, text(),
+            Names.FILE, text(),
+            Names.IN, time(),
+            Names.OUT, time(),
+            Names.START, time()),
+        List.of(Names.ID, Names.NAME, Names.IN, Names.OUT, Names.START));
+    ObjectNode rules = NODES.objectNode();
+    fields(
+        rules,
+        Map.of(
+            Names.LINES, number(1, 20),
+            Names.LINE_LENGTH, number(4, 400),
+            Names.READING_SPEED, number(1, 200),
+            Names.SHORTEST, time(),
+            Names.LONGEST, time(),
+            Names.GAP, time()),
+        List.of(
+            Names.LINES,
+            Names.LINE_LENGTH,
+            Names.READING_SPEED,
+            Names.SHORTEST,
+            Names.LONGEST,
+            Names.GAP));
+    ObjectNode speakers = NODES.objectNode().put("type", "object");
+    speakers.set("additionalProperties", pattern(ID));
+    ObjectNode track = NODES.objectNode();
+    fields(
+        track,
+        Map.ofEntries(
+            Map.entry(Names.ID, text().put("minLength", 1)),
+            Map.entry(Names.NAME, text()),
+            Map.entry(Names.KIND, choice(List.of(Names.TITLES, Names.FOOTAGE, Names.CAPTIONS))),
+            Map.entry(Names.HIDDEN, flag()),
+            Map.entry(Names.LOCKED, flag()),
+            Map.entry(Names.CLIPS, list(clip)),
+            Map.entry(Names.LANGUAGE, text()),
+            Map.entry(Names.FOLLOWS, list(pattern(ID))),
+            Map.entry(Names.LOCAL, reference()),
+            Map.entry(Names.SPEAKERS, speakers),
+            Map.entry(Names.RULES, rules)),
+        List.of(Names.ID, Names.NAME, Names.KIND));
+    ObjectNode schema = NODES.objectNode();
+    fields(
+        schema,
+        Map.of(
+            Names.FRAME_RATE, pattern("^[0-9]+(/[0-9]+)?$"),
+            Names.DROP_FRAME, flag(),
+            Names.FIRST_FRAME, NODES.objectNode().put("type", "integer").put("minimum", 0),
+            Names.DURATION, time(),
+            Names.TRACKS, list(track)),
+        List.of(Names.FRAME_RATE, Names.DURATION, Names.TRACKS));
     return schema;
   }
 

@@ -10,6 +10,13 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.timeline.CaptionRules;
+import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.Media;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.Track;
 import java.util.List;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -92,6 +99,7 @@ final class ProjectWriter {
             .put(Names.X, artboard.x())
             .put(Names.Y, artboard.y());
     artboard.baseStyle().ifPresent(id -> node.put(Names.BASE_STYLE, id.value()));
+    artboard.timeline().ifPresent(line -> node.set(Names.TIMELINE, timeline(line)));
     ArrayNode layers = node.putArray(Names.LAYERS);
     artboard.layers().forEach(layer -> layers.add(layer(layer)));
     return node;
@@ -104,9 +112,98 @@ final class ProjectWriter {
     follows(node, Names.FOLLOWS, layer.follows());
     properties(node, Names.LOCAL, layer.local());
     follows(node, Names.MUTED, layer.muted().stream().sorted().toList());
+    layer.timing().ifPresent(timing -> node.set(Names.TIMING, timing(timing)));
     layer.figure().ifPresent(figure -> node.set(Names.SHAPE, Figures.write(figure)));
     ArrayNode paragraphs = node.putArray(Names.PARAGRAPHS);
     layer.story().paragraphs().forEach(paragraph -> paragraphs.add(paragraph(paragraph)));
+    return node;
+  }
+
+  private static ObjectNode timeline(Timeline timeline) {
+    ObjectNode node = NODES.objectNode().put(Names.FRAME_RATE, timeline.rate().toString());
+    if (timeline.timecode().drop()) {
+      node.put(Names.DROP_FRAME, true);
+    }
+    if (timeline.firstFrame() != 0) {
+      node.put(Names.FIRST_FRAME, timeline.firstFrame());
+    }
+    node.put(Names.DURATION, timeline.duration().ticks());
+    ArrayNode tracks = node.putArray(Names.TRACKS);
+    timeline.tracks().forEach(track -> tracks.add(track(track)));
+    return node;
+  }
+
+  private static ObjectNode track(Track track) {
+    ObjectNode node =
+        NODES.objectNode().put(Names.ID, track.id().value()).put(Names.NAME, track.name());
+    if (track.state().hidden()) {
+      node.put(Names.HIDDEN, true);
+    }
+    if (track.state().locked()) {
+      node.put(Names.LOCKED, true);
+    }
+    switch (track) {
+      case Track.Titles _ -> node.put(Names.KIND, Names.TITLES);
+      case Track.Footage footage -> {
+        node.put(Names.KIND, Names.FOOTAGE);
+        ArrayNode clips = node.putArray(Names.CLIPS);
+        footage.clips().forEach(clip -> clips.add(clip(clip)));
+      }
+      case Track.Captions captions -> {
+        node.put(Names.KIND, Names.CAPTIONS).put(Names.LANGUAGE, captions.language());
+        follows(node, Names.FOLLOWS, captions.follows());
+        properties(node, Names.LOCAL, captions.local());
+        if (!captions.speakers().isEmpty()) {
+          ObjectNode speakers = node.putObject(Names.SPEAKERS);
+          captions.speakers().forEach((name, style) -> speakers.put(name, style.value()));
+        }
+        if (!captions.rules().equals(CaptionRules.USUAL)) {
+          node.set(Names.RULES, rules(captions.rules()));
+        }
+      }
+    }
+    return node;
+  }
+
+  private static ObjectNode clip(Clip clip) {
+    ObjectNode node = NODES.objectNode().put(Names.ID, clip.id()).put(Names.NAME, clip.name());
+    switch (clip.media()) {
+      case Media.Drawn(var scenery) -> node.put(Names.DRAWN, scenery.label());
+      case Media.Still(var asset) -> node.put(Names.IMAGE, asset);
+      case Media.File(var path) -> node.put(Names.FILE, path);
+    }
+    return node.put(Names.IN, clip.in().ticks())
+        .put(Names.OUT, clip.out().ticks())
+        .put(Names.START, clip.start().ticks());
+  }
+
+  private static ObjectNode rules(CaptionRules rules) {
+    return NODES
+        .objectNode()
+        .put(Names.LINES, rules.lines())
+        .put(Names.LINE_LENGTH, rules.lineLength())
+        .put(Names.READING_SPEED, rules.readingSpeed())
+        .put(Names.SHORTEST, rules.shortest().ticks())
+        .put(Names.LONGEST, rules.longest().ticks())
+        .put(Names.GAP, rules.gap().ticks());
+  }
+
+  private static ObjectNode timing(Timing timing) {
+    ObjectNode node =
+        NODES
+            .objectNode()
+            .put(Names.TRACK, timing.track().value())
+            .put(Names.IN, timing.in().ticks())
+            .put(Names.OUT, timing.out().ticks());
+    if (!timing.fadeIn().equals(Time.ZERO)) {
+      node.put(Names.FADE_IN, timing.fadeIn().ticks());
+    }
+    if (!timing.fadeOut().equals(Time.ZERO)) {
+      node.put(Names.FADE_OUT, timing.fadeOut().ticks());
+    }
+    if (!timing.speaker().isEmpty()) {
+      node.put(Names.SPEAKER, timing.speaker());
+    }
     return node;
   }
 

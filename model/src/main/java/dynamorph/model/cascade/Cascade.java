@@ -17,6 +17,7 @@ import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Colour;
@@ -35,10 +36,11 @@ import java.util.concurrent.ConcurrentHashMap;
  *
  * <p>The walk goes from narrow to wide and the first value set counts: the span's local changes,
  * its character styles (last added first); the paragraph's local changes, its paragraph style; the
- * layer's local changes, its text styles (last added first), its own frame; the base style; the
- * default. Each style brings what it is based on, nearest first; one that is muted in the layer
- * counts for nothing. A relative size is worked out against what the walk beyond it yields. A value
- * set on a level narrower than its property allows does not count.
+ * layer's local changes, its text styles (last added first), its own frame; for a cue its track's
+ * local changes and text styles; the base style; the default. Each style brings what it is based
+ * on, nearest first; one that is muted in the layer counts for nothing. A relative size is worked
+ * out against what the walk beyond it yields. A value set on a level narrower than its property
+ * allows does not count.
  *
  * <p>A cascade belongs to one set of styles, one palette and the files of one project. It is safe
  * on any thread and remembers each distinct combination of sources, so a thousand layers that
@@ -48,7 +50,7 @@ public final class Cascade {
   private final StyleBook styles;
   private final Materials materials;
   private final Optional<StyleId> base;
-  private final BoardBases boardBases;
+  private final Grounds grounds;
   private final String language;
   private final Memory memory;
 
@@ -59,6 +61,7 @@ public final class Cascade {
       Map<PropertySet, ParagraphLook> paragraphLooks,
       Map<StyleId, PropertySet> placements,
       Map<Worn, PropertySet> worn,
+      Map<Ground, PropertySet> grounds,
       Map<Place, SharedLook> shared) {
     /**
      * @param many how many combinations are to be expected
@@ -68,6 +71,7 @@ public final class Cascade {
           new ConcurrentHashMap<>(many),
           new ConcurrentHashMap<>(many),
           new ConcurrentHashMap<>(many),
+          new ConcurrentHashMap<>(),
           new ConcurrentHashMap<>(),
           new ConcurrentHashMap<>(),
           new ConcurrentHashMap<>(many));
@@ -81,17 +85,17 @@ public final class Cascade {
    */
   private record Worn(Optional<StyleId> style, Optional<StyleId> base) {}
 
-  private Cascade(Project project, BoardBases boardBases, Memory memory) {
+  private Cascade(Project project, Grounds grounds, Memory memory) {
     this.styles = project.styles();
     this.materials = new Materials(project.palette(), project.assets());
     this.base = project.baseStyle();
-    this.boardBases = boardBases;
+    this.grounds = grounds;
     this.language = project.language();
     this.memory = memory;
   }
 
   public static Cascade of(Project project) {
-    return new Cascade(project, BoardBases.of(project), new Memory(16));
+    return new Cascade(project, Grounds.of(project), new Memory(16));
   }
 
   /**
@@ -106,16 +110,15 @@ public final class Cascade {
             && project.language().equals(language);
     if (!same) {
       int many = Math.max(16, memory.values.size());
-      return new Cascade(project, BoardBases.of(project), new Memory(many));
+      return new Cascade(project, Grounds.of(project), new Memory(many));
     }
-    BoardBases bases = boardBases.follow(project);
-    return bases == boardBases ? this : new Cascade(project, bases, memory);
+    Grounds now = grounds.follow(project);
+    return now == grounds ? this : new Cascade(project, now, memory);
   }
 
   /** The style that plain text of the layer takes. */
   public Optional<StyleId> baseOf(Layer layer) {
-    Optional<StyleId> own = boardBases.of(layer.id());
-    return own.isPresent() ? own : base;
+    return grounds.of(layer).base();
   }
 
   /** Everything that decides how the layer looks. */
@@ -249,7 +252,8 @@ public final class Cascade {
             PropertySet.EMPTY,
             List.of(),
             PropertySet.EMPTY,
-            base);
+            Ground.plain(base),
+            Optional.empty());
     List<Contribution> walk = new ArrayList<>();
     addStyle(walk, style.level().level(), style);
     walk.addAll(walk(nowhere));
@@ -341,11 +345,12 @@ public final class Cascade {
 
   /** The same as laying all levels of the walk over each other, from wide to narrow. */
   private PropertySet mergeWalk(Place place) {
-    boolean plain = place.frame.isEmpty() && !place.layerFollows.isEmpty();
+    boolean plain =
+        place.frame.isEmpty() && !place.layerFollows.isEmpty() && place.ground.isPlain();
     PropertySet merged =
         plain
-            ? worn(Optional.of(place.layerFollows.getFirst()), place.base)
-            : over(worn(Optional.empty(), place.base), place.frame, Level.LAYER);
+            ? worn(Optional.of(place.layerFollows.getFirst()), place.ground.base())
+            : over(onGround(place.ground), place.frame, Level.LAYER);
     for (StyleId id : place.layerFollows.subList(plain ? 1 : 0, place.layerFollows.size())) {
       merged = overChain(merged, id, Level.LAYER);
     }
@@ -358,6 +363,21 @@ public final class Cascade {
       merged = overChain(merged, id, Level.SPAN);
     }
     return over(merged, place.spanLocal, Level.SPAN);
+  }
+
+  /** Text that sets nothing itself. */
+  private PropertySet onGround(Ground ground) {
+    return ground.isPlain()
+        ? worn(Optional.empty(), ground.base())
+        : memory.grounds.computeIfAbsent(
+            ground,
+            wanted -> {
+              PropertySet merged = worn(Optional.empty(), wanted.base());
+              for (StyleId id : wanted.follows()) {
+                merged = overChain(merged, id, Level.LAYER);
+              }
+              return over(merged, wanted.local(), Level.LAYER);
+            });
   }
 
   private PropertySet overChain(PropertySet below, StyleId id, Level level) {
@@ -423,8 +443,21 @@ public final class Cascade {
     walk.add(new Contribution(new Source.LocalChange(Level.LAYER), place.layerLocal));
     place.layerFollows.reversed().forEach(id -> addStyle(walk, Level.LAYER, id));
     walk.add(new Contribution(new Source.OwnFrame(), place.frame));
-    addFoundation(walk, place.base);
+    place.track.ifPresent(track -> addTrack(walk, track, place.ground));
+    addFoundation(walk, place.ground.base());
     return walk;
+  }
+
+  private void addTrack(List<Contribution> walk, TrackId track, Ground ground) {
+    walk.add(new Contribution(new Source.TrackChange(track), ground.local()));
+    for (StyleId id : ground.follows().reversed()) {
+      styles
+          .chain(id)
+          .forEach(style ->
+              walk.add(
+                  new Contribution(
+                      new Source.TrackStyle(track, id, style.id()), style.properties())));
+    }
   }
 
   private void addFoundation(List<Contribution> walk, Optional<StyleId> plain) {
@@ -502,15 +535,32 @@ public final class Cascade {
 
   /** The values of the Placement facet that anything sets for a layer; mostly its frame alone. */
   private PropertySet placementGiven(Layer layer) {
-    Optional<StyleId> plain = baseOf(layer);
+    Ground ground = groundOf(layer);
+    Optional<StyleId> plain = ground.base();
     PropertySet given = plain.isEmpty() ? PropertySet.EMPTY : placementOf(plain.get());
+    for (StyleId id : ground.follows()) {
+      given = given.overlaidBy(placementOf(id));
+    }
+    given = given.overlaidBy(placed(ground.local()));
     given = given.overlaidBy(layer.frame());
     for (StyleId id : layer.counting(layer.follows())) {
       given = given.overlaidBy(placementOf(id));
     }
-    return layer.local().isEmpty()
-        ? given
-        : given.overlaidBy(layer.local().where(key -> key.property().facet() == Facet.PLACEMENT));
+    return given.overlaidBy(placed(layer.local()));
+  }
+
+  private static PropertySet placed(PropertySet values) {
+    return values.isEmpty()
+        ? values
+        : values.where(key -> key.property().facet() == Facet.PLACEMENT);
+  }
+
+  /** What lies below the layer; styles that are muted in it count for nothing there either. */
+  private Ground groundOf(Layer layer) {
+    Ground ground = grounds.of(layer);
+    return layer.muted().isEmpty() || ground.follows().isEmpty()
+        ? ground
+        : new Ground(ground.base(), layer.counting(ground.follows()), ground.local());
   }
 
   /** The placement that a style sets, itself or through what it is based on; mostly nothing. */
@@ -551,7 +601,8 @@ public final class Cascade {
         PropertySet.EMPTY,
         List.of(),
         PropertySet.EMPTY,
-        baseOf(layer));
+        groundOf(layer),
+        grounds.trackOf(layer));
   }
 
   private static PropertySet withoutPlacement(PropertySet local) {
@@ -568,7 +619,8 @@ public final class Cascade {
       PropertySet paragraphLocal,
       List<StyleId> spanFollows,
       PropertySet spanLocal,
-      Optional<StyleId> base) {
+      Ground ground,
+      Optional<TrackId> track) {
     /** The place of a paragraph; the same where the paragraph adds nothing, as most do. */
     Place in(Paragraph paragraph) {
       if (paragraph.follows().isEmpty() && paragraph.local().isEmpty()) {
@@ -583,7 +635,8 @@ public final class Cascade {
           paragraph.local(),
           spanFollows,
           spanLocal,
-          base);
+          ground,
+          track);
     }
 
     /** The place of a span; the same where the span adds nothing. */
@@ -604,7 +657,8 @@ public final class Cascade {
           paragraphLocal,
           counting,
           span.local(),
-          base);
+          ground,
+          track);
     }
   }
 }

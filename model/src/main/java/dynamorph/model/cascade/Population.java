@@ -4,6 +4,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Timeline;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -23,7 +24,7 @@ public final class Population {
    *
    * @param combinations for each layer the number of its combination
    */
-  private record Board(Optional<StyleId> base, int[] combinations) {}
+  private record Board(Optional<StyleId> base, Optional<Timeline> timeline, int[] combinations) {}
 
   private final Project project;
   private final Map<PVector<Layer>, Board> boards;
@@ -43,10 +44,15 @@ public final class Population {
     for (Artboard artboard : project.artboards()) {
       Optional<StyleId> base = project.baseOf(artboard);
       Board board = known.get(artboard.layers());
-      boolean same = board != null && board.base().equals(base);
+      boolean same =
+          board != null
+              && board.base().equals(base)
+              && board.timeline().equals(artboard.timeline());
       boards.put(
           artboard.layers(),
-          same ? board : new Board(base, combinations(cascade, artboard.layers())));
+          same
+              ? board
+              : new Board(base, artboard.timeline(), combinations(cascade, artboard.layers())));
     }
   }
 

@@ -2,6 +2,7 @@ package dynamorph.model.cascade;
 
 import dynamorph.model.property.Level;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.TrackId;
 
 /** Where a value was set. */
 public sealed interface Source {
@@ -21,6 +22,27 @@ public sealed interface Source {
 
   /** The layer's own place, which is no local change. */
   record OwnFrame() implements Source {
+    @Override
+    public Level level() {
+      return Level.LAYER;
+    }
+  }
+
+  /** Set by hand for all cues of a track. */
+  record TrackChange(TrackId track) implements Source {
+    @Override
+    public Level level() {
+      return Level.LAYER;
+    }
+  }
+
+  /**
+   * Set in a style that all cues of a track take, or that their speaker brings.
+   *
+   * @param followed the style that the track follows
+   * @param style the style that sets the value: {@code followed} or one it is based on
+   */
+  record TrackStyle(TrackId track, StyleId followed, StyleId style) implements Source {
     @Override
     public Level level() {
       return Level.LAYER;

@@ -5,8 +5,12 @@ import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.TrackId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Puts layers on an artboard, takes them away, or names them. */
@@ -27,7 +31,28 @@ public sealed interface ArrangeLayers extends Edit {
         throw new EditRefused("The artboard is no longer in the project.");
       }
       return before.mapArtboards(board ->
-          board.id().equals(artboard) ? board.withLayers(board.layers().plusAll(layers)) : board);
+          board.id().equals(artboard)
+              ? board.withLayers(
+                  board.layers().plusAll(layers.stream().map(layer -> on(board, layer)).toList()))
+              : board);
+    }
+
+    /** A still artboard has no time; in a film a text needs one. */
+    private static Layer on(Artboard board, Layer layer) {
+      Optional<TrackId> track =
+          layer.track().filter(id -> board.timeline().flatMap(line -> line.track(id)).isPresent());
+      return track.isPresent() ? layer : layer.withTiming(firstTiming(board));
+    }
+
+    private static Optional<Timing> firstTiming(Artboard board) {
+      return board
+          .timeline()
+          .flatMap(line ->
+              line.titles()
+                  .findFirst()
+                  .map(titles ->
+                      Timing.of(
+                          titles.id(), Time.ZERO, Time.min(line.duration(), Time.ofMillis(5000)))));
     }
 
     @Override

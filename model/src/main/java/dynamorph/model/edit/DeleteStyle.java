@@ -38,6 +38,9 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
                 board.baseStyle().filter(style::equals).isPresent()
                     ? board.withBaseStyle(replacement)
                     : board)
+            .mapArtboards(board ->
+                board.mapTimeline(
+                    line -> line.mapCaptions(track -> track.mapFollows(this::replaced))))
             .mapLayers(layer ->
                 Followers.followed(layer).contains(style)
                     ? layer.mapFollows(this::replaced)
@@ -93,10 +96,15 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
         !before.baseStyle().equals(changed.baseStyle())
             || before.artboards().stream()
                 .anyMatch(board -> board.baseStyle().filter(style::equals).isPresent());
+    Followers followers = Followers.of(before);
+    Set<LayerId> direct =
+        followers.direct(style).stream()
+            .map(follower -> follower.layer().id())
+            .collect(Collectors.toSet());
     Set<LayerId> touched =
         before
             .layers()
-            .filter(layer -> wasBase || Followers.followed(layer).contains(style))
+            .filter(layer -> wasBase || direct.contains(layer.id()))
             .map(Layer::id)
             .collect(Collectors.toSet());
     Map<LayerId, Layer> were = before.layersOf(touched);

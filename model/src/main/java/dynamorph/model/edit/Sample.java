@@ -7,6 +7,8 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.timeline.Track;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -39,15 +41,26 @@ public record Sample(
     String board = project.artboardOf(layer.id()).map(artboard -> artboard.name() + " ").orElse("");
     return new Sample(
         board + layer.name().toLowerCase(java.util.Locale.ROOT),
-        layer.counting(layer.follows()),
+        layer.counting(follows(project, layer)),
         paragraph.follows().filter(style -> !layer.muted().contains(style)),
         layer.counting(span.follows()),
         cascade.valuesWithPlacement(layer, paragraph, span));
   }
 
+  private static List<StyleId> follows(Project project, Layer layer) {
+    Optional<Track.Captions> track = project.captionsOf(layer);
+    if (track.isEmpty()) {
+      return layer.follows();
+    }
+    List<StyleId> follows = new ArrayList<>(track.get().follows());
+    follows.removeAll(layer.follows());
+    follows.addAll(layer.follows());
+    return follows;
+  }
+
   /** The styles followed there, widest first. */
   public List<StyleId> followed() {
-    List<StyleId> followed = new java.util.ArrayList<>(layerFollows);
+    List<StyleId> followed = new ArrayList<>(layerFollows);
     paragraphFollows.ifPresent(followed::add);
     followed.addAll(spanFollows);
     return followed;

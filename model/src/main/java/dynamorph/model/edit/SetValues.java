@@ -102,7 +102,10 @@ public record SetValues(Target target, PropertySet values, String what) implemen
 
   private static boolean isOwnFrame(Cascade cascade, Layer layer, PropertyKey<?> key) {
     Source source = cascade.trace(layer, key).winner().source();
-    return !(source instanceof Source.LocalChange || source instanceof Source.Followed);
+    return !(source instanceof Source.LocalChange
+        || source instanceof Source.Followed
+        || source instanceof Source.TrackStyle
+        || source instanceof Source.TrackChange);
   }
 
   private Span onSpan(Span span, PropertyKey<?> key) {

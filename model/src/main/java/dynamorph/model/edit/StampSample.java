@@ -12,6 +12,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.TextRange;
+import dynamorph.model.timeline.Track;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -74,7 +75,7 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
     return switch (target) {
       case Target.Layers _ ->
           layer
-              .withFollows(there(project, sample.layerFollows()))
+              .withFollows(besideTrack(project, layer, there(project, sample.layerFollows())))
               .withStory(
                   layer
                       .story()
@@ -85,6 +86,12 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
                                   span -> span.withFollows(there(project, sample.spanFollows())))));
       case Target.Words words -> followInWords(project, layer, words.range());
     };
+  }
+
+  /** A cue takes the styles of its track already. */
+  private static List<StyleId> besideTrack(Project project, Layer layer, List<StyleId> follows) {
+    List<StyleId> taken = project.captionsOf(layer).map(Track.Captions::follows).orElse(List.of());
+    return follows.stream().filter(style -> !taken.contains(style)).toList();
   }
 
   /** A paragraph takes a paragraph style if all of it is meant. */

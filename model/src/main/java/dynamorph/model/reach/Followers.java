@@ -7,6 +7,9 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -49,7 +52,9 @@ public final class Followers {
         project.artboards().parallelStream()
             .map(artboard -> {
               Board board = known.get(artboard.layers());
-              return board == null ? new Board(artboard.layers()) : board;
+              return board == null || !board.timeline.equals(artboard.timeline())
+                  ? new Board(artboard)
+                  : board;
             })
             .toList();
     for (int index = 0; index < there.size(); index++) {
@@ -94,12 +99,19 @@ public final class Followers {
   /** The layers of one artboard by what they follow. */
   private static final class Board {
     private final PVector<Layer> layers;
+    private final Optional<Timeline> timeline;
+    private final Map<TrackId, Track.Captions> tracks = new HashMap<>();
     private final int[] local;
     private final int[] groupOf;
     private final List<Group> groups = new ArrayList<>();
 
-    Board(PVector<Layer> layers) {
-      this.layers = layers;
+    Board(Artboard artboard) {
+      this.layers = artboard.layers();
+      this.timeline = artboard.timeline();
+      timeline.ifPresent(line ->
+          line.captions()
+              .filter(track -> !track.follows().isEmpty() || !track.speakers().isEmpty())
+              .forEach(track -> tracks.put(track.id(), track)));
       this.local = new int[layers.size()];
       this.groupOf = new int[layers.size()];
       Map<Object, Integer> known = new HashMap<>();
@@ -113,15 +125,32 @@ public final class Followers {
     }
 
     private int group(Layer layer, Map<Object, Integer> known) {
-      boolean one = layer.follows().size() == 1 && !layer.story().followsInside();
-      Object key = one ? layer.follows().getFirst() : followed(layer);
+      boolean one =
+          layer.follows().size() == 1
+              && !layer.story().followsInside()
+              && (tracks.isEmpty() || layer.timing().isEmpty());
+      Object key = one ? layer.follows().getFirst() : takenBy(layer);
       Integer group = known.get(key);
       if (group == null) {
-        groups.add(Group.of(one ? Set.of(layer.follows().getFirst()) : followed(layer)));
+        groups.add(Group.of(one ? Set.of(layer.follows().getFirst()) : takenBy(layer)));
         group = groups.size() - 1;
         known.put(key, group);
       }
       return group;
+    }
+
+    /** What a layer follows, and for a cue what its track does. */
+    private Set<StyleId> takenBy(Layer layer) {
+      Set<StyleId> taken = followed(layer);
+      layer
+          .timing()
+          .filter(timing -> tracks.containsKey(timing.track()))
+          .ifPresent(timing -> {
+            Track.Captions track = tracks.get(timing.track());
+            taken.addAll(track.follows());
+            Optional.ofNullable(track.speakers().get(timing.speaker())).ifPresent(taken::add);
+          });
+      return taken;
     }
 
     void collect(Predicate<Set<StyleId>> wanted, List<Follower> found) {

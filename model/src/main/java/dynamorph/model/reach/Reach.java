@@ -41,6 +41,7 @@ public final class Reach {
       if (sameBase
           && was != null
           && was.layers() == board.layers()
+          && was.timeline().equals(board.timeline())
           && was.baseStyle().equals(board.baseStyle())) {
         unchanged.collect(board, touched);
         continue;

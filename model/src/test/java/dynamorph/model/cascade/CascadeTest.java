@@ -305,6 +305,16 @@ class CascadeTest {
     paragraph.follows().ifPresent(id -> chain(project, id, nearToFar));
     nearToFar.add(layer.local());
     layer.follows().reversed().forEach(id -> chain(project, id, nearToFar));
+    project
+        .captionsOf(layer)
+        .ifPresent(track -> {
+          nearToFar.add(track.local());
+          layer
+              .timing()
+              .map(timing -> track.speakers().get(timing.speaker()))
+              .ifPresent(id -> chain(project, id, nearToFar));
+          track.follows().reversed().forEach(id -> chain(project, id, nearToFar));
+        });
     project.baseStyle().ifPresent(id -> chain(project, id, nearToFar));
     double size = 12;
     for (PropertySet set : nearToFar.reversed()) {

@@ -26,6 +26,12 @@ import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Around;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
@@ -36,6 +42,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
@@ -117,7 +124,35 @@ public final class RandomProjects {
               .withBaseStyle(random.nextInt(3) == 0 ? textStyle(styles) : Optional.empty())
               .withLayers(layers));
     }
+    if (random.nextBoolean()) {
+      boards.set(1, film(boards.get(1), styles));
+    }
     return project.withArtboards(TreePVector.from(boards));
+  }
+
+  /** The artboard with a timeline, its layers titles and cues. */
+  private Artboard film(Artboard board, List<Style> styles) {
+    Track.Captions captions =
+        Track.Captions.of("captions", "Captions", random.nextBoolean() ? "ar" : "en")
+            .withFollows(follows(styles, StyleLevel.TEXT))
+            .withSpeakers(random.nextBoolean() ? Map.of("Ilse", pick(styles).id()) : Map.of())
+            .withLocal(random.nextBoolean() ? PropertySet.EMPTY : values(3, Level.LAYER));
+    Timeline timeline =
+        Timeline.of(pick(FrameRate.USUAL), Time.ofMillis(60_000))
+            .plus(new Track.Titles(new TrackId("titles"), "Titles", Track.State.OPEN))
+            .plus(captions);
+    return board
+        .withTimeline(Optional.of(timeline))
+        .mapLayers(layer -> layer.withTiming(timing(layer.isText() && random.nextInt(3) > 0)));
+  }
+
+  private Timing timing(boolean cue) {
+    long in = random.nextInt(50_000);
+    return Timing.of(
+            new TrackId(cue ? "captions" : "titles"),
+            Time.ofMillis(in),
+            Time.ofMillis(in + 200 + random.nextInt(6000)))
+        .withSpeaker(cue && random.nextBoolean() ? "Ilse" : "");
   }
 
   private Optional<StyleId> textStyle(List<Style> styles) {
@@ -164,7 +199,8 @@ public final class RandomProjects {
         placement,
         follows(styles, StyleLevel.TEXT),
         random.nextBoolean() ? PropertySet.EMPTY : values(3, Level.LAYER),
-        random.nextInt(4) == 0 ? Set.of(pick(styles).id()) : Set.of());
+        random.nextInt(4) == 0 ? Set.of(pick(styles).id()) : Set.of(),
+        Optional.empty());
   }
 
   private static final List<Figure> FIGURES =

@@ -1,0 +1,34 @@
+package dynamorph.model.timeline;
+
+import java.util.Locale;
+
+/** Where the pictures of a clip come from. */
+public sealed interface Media {
+  /** Drawn by code, the same for the same frame everywhere. */
+  record Drawn(Scenery scenery) implements Media {}
+
+  /**
+   * One picture that stands.
+   *
+   * @param asset name of a picture that the project carries
+   */
+  record Still(String asset) implements Media {}
+
+  /**
+   * Numbered pictures in a folder, or a video.
+   *
+   * @param path of the video, or of the first picture; relative to the project file where possible
+   */
+  record File(String path) implements Media {}
+
+  /** What is drawn. */
+  enum Scenery {
+    GEARS,
+    PENDULUM,
+    DIAL;
+
+    public String label() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+}

@@ -1,0 +1,116 @@
+package dynamorph.model.timeline;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+
+/**
+ * What makes an artboard a film: its texts are seen for a time each, over footage.
+ *
+ * @param timecode how its frames are numbered, which says the frame rate too
+ * @param firstFrame the number of its first frame, as timecode counts
+ * @param duration after which it is over, at least one frame
+ * @param tracks from the top of the picture to the bottom, captions included
+ */
+public record Timeline(Timecode timecode, long firstFrame, Time duration, List<Track> tracks) {
+  public Timeline {
+    Objects.requireNonNull(timecode, "timecode");
+    tracks = List.copyOf(tracks);
+    if (firstFrame < 0) {
+      throw new IllegalArgumentException("the first timecode is not negative");
+    }
+    if (duration.isBefore(timecode.rate().frame()) || duration.isAfter(Time.LONGEST)) {
+      throw new IllegalArgumentException(
+          "a timeline lasts from one frame to a thousand hours, got " + duration);
+    }
+    Set<TrackId> ids = new HashSet<>();
+    for (Track track : tracks) {
+      if (!ids.add(track.id())) {
+        throw new IllegalArgumentException("two tracks have the id \"" + track.id() + "\"");
+      }
+    }
+  }
+
+  public static Timeline of(FrameRate rate, Time duration) {
+    return new Timeline(new Timecode(rate, false), 0, duration, List.of());
+  }
+
+  public FrameRate rate() {
+    return timecode.rate();
+  }
+
+  /** How many frames it has. */
+  public long frames() {
+    return rate().frameAt(duration.plus(rate().frame()).minus(new Time(1)));
+  }
+
+  /** The timecode of a moment. */
+  public String codeAt(Time time) {
+    return timecode.format(firstFrame + rate().frameAt(time));
+  }
+
+  /**
+   * The moment that a timecode names; the nearest frame within the timeline.
+   *
+   * @throws IllegalArgumentException if it is malformed
+   */
+  public Time timeOf(String code) {
+    long frame = timecode.parse(code) - firstFrame;
+    return rate().at(Math.clamp(frame, 0, Math.max(0, frames() - 1)));
+  }
+
+  public Optional<Track> track(TrackId id) {
+    return tracks.stream().filter(track -> track.id().equals(id)).findFirst();
+  }
+
+  public Stream<Track.Captions> captions() {
+    return tracks.stream().filter(Track.Captions.class::isInstance).map(Track.Captions.class::cast);
+  }
+
+  public Stream<Track.Titles> titles() {
+    return tracks.stream().filter(Track.Titles.class::isInstance).map(Track.Titles.class::cast);
+  }
+
+  public Stream<Track.Footage> footage() {
+    return tracks.stream().filter(Track.Footage.class::isInstance).map(Track.Footage.class::cast);
+  }
+
+  public Timeline withTimecode(Timecode changed) {
+    return new Timeline(changed, firstFrame, duration, tracks);
+  }
+
+  public Timeline withFirstFrame(long changed) {
+    return new Timeline(timecode, changed, duration, tracks);
+  }
+
+  public Timeline withDuration(Time changed) {
+    return new Timeline(timecode, firstFrame, changed, tracks);
+  }
+
+  public Timeline withTracks(List<Track> changed) {
+    return new Timeline(timecode, firstFrame, duration, changed);
+  }
+
+  public Timeline plus(Track track) {
+    List<Track> more = new ArrayList<>(tracks);
+    more.add(track);
+    return withTracks(more);
+  }
+
+  /** With every track changed; itself if none changes. */
+  public Timeline mapTracks(UnaryOperator<Track> change) {
+    List<Track> changed = tracks.stream().map(change).toList();
+    return changed.equals(tracks) ? this : withTracks(changed);
+  }
+
+  /** With every caption track changed. */
+  public Timeline mapCaptions(UnaryOperator<Track.Captions> change) {
+    return mapTracks(
+        track -> track instanceof Track.Captions captions ? change.apply(captions) : track);
+  }
+}

@@ -1,0 +1,23 @@
+package dynamorph.model.timeline;
+
+import java.util.Objects;
+
+/** Names a track within its project. */
+public record TrackId(String value) implements Comparable<TrackId> {
+  public TrackId {
+    Objects.requireNonNull(value, "value");
+    if (value.isBlank()) {
+      throw new IllegalArgumentException("the id of a track is not blank");
+    }
+  }
+
+  @Override
+  public int compareTo(TrackId other) {
+    return value.compareTo(other.value);
+  }
+
+  @Override
+  public String toString() {
+    return value;
+  }
+}
