@@ -6,6 +6,7 @@ import dynamorph.model.Project;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
+import dynamorph.model.timeline.Track;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -44,17 +45,43 @@ final class Choosing {
   }
 
   static Artboard artboard(Project project, String name) {
-    return project.artboards().stream()
+    return board(project.artboards(), "artboard", name);
+  }
+
+  static Artboard film(Project project, String name) {
+    return board(project.films().toList(), "film", name);
+  }
+
+  private static Artboard board(List<Artboard> boards, String what, String name) {
+    return boards.stream()
         .filter(board -> board.name().equalsIgnoreCase(name) || board.id().value().equals(name))
         .findFirst()
         .orElseThrow(() ->
             new IllegalArgumentException(
-                "no artboard is called \""
+                "no "
+                    + what
+                    + " is called \""
                     + name
                     + "\"; there are: "
-                    + project.artboards().stream()
-                        .map(Artboard::name)
-                        .collect(Collectors.joining("; "))));
+                    + boards.stream().map(Artboard::name).collect(Collectors.joining("; "))));
+  }
+
+  /** The track of captions of the name or id, or language. */
+  static Track.Captions captions(Project project, String name) {
+    List<Track.Captions> tracks =
+        project.films().flatMap(film -> film.timeline().orElseThrow().captions()).toList();
+    return tracks.stream()
+        .filter(track ->
+            track.name().equalsIgnoreCase(name)
+                || track.id().value().equals(name)
+                || track.language().equalsIgnoreCase(name))
+        .findFirst()
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                "no caption track is called \""
+                    + name
+                    + "\"; there are: "
+                    + tracks.stream().map(Track::name).collect(Collectors.joining("; "))));
   }
 
   /** All layers of the name; at least one. */

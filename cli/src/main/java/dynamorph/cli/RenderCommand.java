@@ -3,7 +3,14 @@ package dynamorph.cli;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
 import dynamorph.paint.export.ArtboardPicture;
+import dynamorph.paint.film.FilmPicture;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.FrameSequence;
+import dynamorph.paint.film.MediaSource;
+import dynamorph.paint.film.ProjectStills;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
@@ -14,6 +21,8 @@ import java.nio.file.Path;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -22,17 +31,51 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "render",
-    description = "Draws an artboard as a PNG.",
+    description = "Draws an artboard or a frame of a film as a PNG, or many frames of a film.",
     mixinStandardHelpOptions = true)
 final class RenderCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
 
+  @ArgGroup(multiplicity = "1")
+  private What what;
+
+  /** Which surface is drawn. */
+  static final class What {
+    @Option(names = "--artboard", paramLabel = "NAME", description = "Name or id of the artboard.")
+    private String artboard;
+
+    @Option(names = "--timeline", paramLabel = "NAME", description = "Name or id of the film.")
+    private String timeline;
+  }
+
   @Option(
-      names = "--artboard",
-      required = true,
-      paramLabel = "NAME",
-      description = "Name or id of the artboard.")
-  private String artboardName;
+      names = "--time",
+      paramLabel = "TIMECODE",
+      description = "Which frame of the film, such as 00:00:31:12; its first by default.")
+  private String time;
+
+  @Option(
+      names = "--range",
+      paramLabel = "A-B",
+      description = "Frames from one timecode to another, both included.")
+  private String range;
+
+  @Option(
+      names = "--frames",
+      paramLabel = "DIR",
+      description = "The folder for the frames of a range; those that are there are kept.")
+  private Path frames;
+
+  @Option(
+      names = "--titles-only",
+      description = "Titles and captions without footage, over nothing.")
+  private boolean titlesOnly;
+
+  @Option(
+      names = "--workers",
+      paramLabel = "N",
+      description = "How many frames are drawn at once; as many as there are cores by default.")
+  private int workers = Runtime.getRuntime().availableProcessors();
 
   @Option(
       names = "--scale",
@@ -43,7 +86,6 @@ final class RenderCommand implements Callable<Integer> {
 
   @Option(
       names = {"-o", "--output"},
-      required = true,
       paramLabel = "PNG",
       description = "The picture to write.")
   private Path output;
@@ -52,8 +94,19 @@ final class RenderCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
+    if (range == null && output == null) {
+      throw new CommandLine.ParameterException(
+          spec.commandLine(), "say where the picture goes with -o FILE");
+    }
+    if (range != null && (what.timeline == null || frames == null)) {
+      throw new CommandLine.ParameterException(
+          spec.commandLine(), "a --range goes with --timeline NAME and --frames DIR");
+    }
     Project project = file.read();
-    Artboard artboard = Choosing.artboard(project, artboardName);
+    Artboard artboard =
+        what.timeline == null
+            ? Choosing.artboard(project, what.artboard)
+            : Choosing.film(project, what.timeline);
     try (FontLibrary fonts = FontLibrary.forProject(project.assets())) {
       LayerPainter painter = new LayerPainter();
       Scene scene = new SceneMaker(new Typesetter(fonts), painter).make(project);
@@ -62,11 +115,64 @@ final class RenderCommand implements Callable<Integer> {
               .filter(candidate -> candidate.artboard().id().equals(artboard.id()))
               .findFirst()
               .orElseThrow();
-      byte[] png = new ArtboardPicture(painter).png(board, scale);
-      SafeFile.write(output, stream -> stream.write(png));
+      if (what.timeline == null) {
+        write(new ArtboardPicture(painter).png(board, scale));
+      } else {
+        renderFilm(project, board, painter);
+      }
       warn(board);
     }
     return 0;
+  }
+
+  private void renderFilm(Project project, Scene.Board board, LayerPainter painter)
+      throws IOException {
+    FilmPicture picture =
+        new FilmPicture(
+            painter, new FootagePainter(new ProjectStills(project.assets(), MediaSource.NONE)));
+    FilmPicture.Under under = titlesOnly ? FilmPicture.Under.NOTHING : FilmPicture.Under.FOOTAGE;
+    Timeline timeline = board.artboard().timeline().orElseThrow();
+    if (range == null) {
+      Time at = time == null ? Time.ZERO : timeOf(timeline, time);
+      write(picture.png(board, at, scale, under));
+      return;
+    }
+    int dash = range.indexOf('-', 1);
+    if (dash < 0) {
+      throw new CommandLine.ParameterException(
+          spec.commandLine(), "write --range as 00:00:01:00-00:00:02:00");
+    }
+    long first = timeline.rate().frameAt(timeOf(timeline, range.substring(0, dash)));
+    long last = timeline.rate().frameAt(timeOf(timeline, range.substring(dash + 1)));
+    FrameSequence.Outcome outcome =
+        new FrameSequence(picture, Math.max(1, workers))
+            .write(
+                new FrameSequence.Order(board, first, last, scale, under),
+                frames,
+                done -> {
+                  if (done % 25 == 0) {
+                    spec.commandLine().getErr().println(done + " of " + (last - first + 1));
+                  }
+                },
+                () -> false);
+    spec.commandLine()
+        .getOut()
+        .println(
+            outcome.written()
+                + " frames written"
+                + (outcome.kept() > 0 ? ", " + outcome.kept() + " were there" : ""));
+  }
+
+  private Time timeOf(Timeline timeline, String code) {
+    try {
+      return timeline.timeOf(code);
+    } catch (IllegalArgumentException wrong) {
+      throw new CommandLine.ParameterException(spec.commandLine(), wrong.getMessage());
+    }
+  }
+
+  private void write(byte[] png) throws IOException {
+    SafeFile.write(output, stream -> stream.write(png));
   }
 
   private void warn(Scene.Board board) {

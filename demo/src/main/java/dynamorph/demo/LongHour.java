@@ -32,7 +32,7 @@ import org.pcollections.TreePVector;
 
 /**
  * Makes the demo project: an entrance panel, two text panels, seven object labels, labels in other
- * scripts, a square for the web and a ticket.
+ * scripts, a square for the web, a ticket and a film.
  */
 public final class LongHour {
   private LongHour() {}
@@ -60,7 +60,8 @@ public final class LongHour {
                 LongHourLabels.hammer(),
                 LongHourLabels.hand(),
                 LongHourLabels.oilCan(),
-                LongHourLabels.ticket())));
+                LongHourLabels.ticket(),
+                LongHourFilm.film())));
   }
 
   private static Artboard entrance() {

@@ -42,7 +42,9 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Around;
+import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Breaker;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
@@ -86,6 +88,16 @@ final class LongHourStyles {
   static final StyleId TAG = new StyleId("tag");
   static final StyleId TICKET_SIZE = new StyleId("ticket-size");
   static final StyleId TICKET_LINE = new StyleId("ticket-line");
+  static final StyleId FILM_TITLE = new StyleId("film-title");
+  static final StyleId SECTION_TITLE = new StyleId("section-title");
+  static final StyleId NAME_TITLE = new StyleId("name-title");
+  static final StyleId NAME_ARCHIVE = new StyleId("name-title-archive");
+  static final StyleId NAME_ROLE = new StyleId("name-role");
+  static final StyleId CAPTION = new StyleId("caption");
+  static final StyleId CAPTION_ARABIC = new StyleId("caption-arabic");
+  static final StyleId CAPTION_JAPANESE = new StyleId("caption-japanese");
+  static final StyleId SOUND = new StyleId("sound");
+  static final StyleId ARCHIVE_VOICE = new StyleId("archive-voice");
 
   private static final Address FILL = Address.coat("fill");
   private static final Address RIM = Address.coat("rim");
@@ -231,7 +243,152 @@ final class LongHourStyles {
                 PropertySet.EMPTY
                     .with(SIZE, new FontSize.Times(0.36))
                     .with(COAT_COLOUR.at(FILL), Colour.swatch("paper")),
-                "Admits one")));
+                "Admits one"),
+            text(
+                FILM_TITLE,
+                "Film title",
+                "Film",
+                Optional.of(ENAMEL),
+                filmTitle(),
+                "Eight Days to Wind"),
+            text(
+                SECTION_TITLE,
+                "Section title",
+                "Film",
+                Optional.empty(),
+                sectionTitle(),
+                "II \u00b7 Measured"),
+            text(NAME_TITLE, "Name title", "Film", Optional.empty(), nameTitle(), "Ilse Maarten"),
+            text(
+                NAME_ARCHIVE,
+                "Name title, archive",
+                "Film",
+                Optional.of(NAME_TITLE),
+                PropertySet.EMPTY.with(COAT_COLOUR.at(GROUND), Colour.swatch("copper")),
+                "Archive, 1951"),
+            new Style(
+                NAME_ROLE,
+                "Name role",
+                "Film",
+                StyleLevel.PARAGRAPH,
+                Optional.empty(),
+                PropertySet.EMPTY
+                    .with(SIZE, new FontSize.Times(0.62))
+                    .with(FONT_WEIGHT, 500.0)
+                    .with(COAT_COLOUR.at(FILL), Colour.hex("#f3dfc0")),
+                "horologist"),
+            text(
+                CAPTION,
+                "Caption",
+                "Captions",
+                Optional.empty(),
+                caption(),
+                "She winds it on Mondays."),
+            text(
+                CAPTION_ARABIC,
+                "Caption, Arabic",
+                "Captions",
+                Optional.of(CAPTION),
+                PropertySet.EMPTY
+                    .with(FONT_FAMILY, "Amiri")
+                    .with(SIZE, new FontSize.Times(1.1)),
+                "\u0646\u0645\u0644\u0624\u0647\u0627 \u064a\u0648\u0645 \u0627\u0644\u0627\u062b\u0646\u064a\u0646."),
+            text(
+                CAPTION_JAPANESE,
+                "Caption, Japanese",
+                "Captions",
+                Optional.of(CAPTION),
+                PropertySet.EMPTY
+                    .with(FONT_FAMILY, "Noto Sans JP")
+                    .with(SIZE, new FontSize.Times(0.94)),
+                "\u6708\u66dc\u65e5\u306b\u5dfb\u304d\u307e\u3059\u3002"),
+            new Style(
+                SOUND,
+                "Sound",
+                "Captions",
+                StyleLevel.CHARACTER,
+                Optional.empty(),
+                PropertySet.EMPTY.with(FONT_FAMILY, "EB Garamond").with(SLANT, Slant.ITALIC),
+                "[clock strikes four]"),
+            new Style(
+                ARCHIVE_VOICE,
+                "Archive voice",
+                "Captions",
+                StyleLevel.CHARACTER,
+                Optional.empty(),
+                PropertySet.EMPTY.with(COAT_COLOUR.at(FILL), Colour.hex("#ffd9a0")),
+                "Eight days")));
+  }
+
+  /** The enamel title on the first frames of the film, where it lies on the clockwork. */
+  private static PropertySet filmTitle() {
+    return PropertySet.EMPTY
+        .with(SIZE, FontSize.points(190))
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("paper"))
+        .with(Properties.EFFECT_COLOUR.at(RIM.effect("cast")), Colour.hex("#10202a"))
+        .with(Properties.COAT_SHOWN.at(RIVETS), false)
+        .with(Properties.ANCHOR, Anchor.CENTRE)
+        .with(Properties.POSITION_X, 0.0)
+        .with(Properties.POSITION_Y, -30.0);
+  }
+
+  private static PropertySet sectionTitle() {
+    Address cast = FILL.effect("cast");
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Barlow Condensed")
+        .with(FONT_WEIGHT, 600.0)
+        .with(SIZE, FontSize.points(112))
+        .with(TRACKING, 60.0)
+        .with(CASE, TextCase.UPPER)
+        .with(ALIGNMENT, Alignment.CENTRE)
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("paper"))
+        .with(Properties.EFFECT_KIND.at(cast), EffectKind.DROP_SHADOW)
+        .with(Properties.EFFECT_COLOUR.at(cast), Colour.hex("#10202a"))
+        .with(Properties.EFFECT_OPACITY.at(cast), 0.8)
+        .with(Properties.SHADOW_DOWN.at(cast), Length.em(0.03))
+        .with(Properties.SHADOW_BLUR.at(cast), Length.em(0.08))
+        .with(Properties.ANCHOR, Anchor.CENTRE)
+        .with(Properties.POSITION_X, 0.0)
+        .with(Properties.POSITION_Y, 0.0);
+  }
+
+  /** On a plate at the lower left of any frame, upright or wide. */
+  private static PropertySet nameTitle() {
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Barlow Condensed")
+        .with(FONT_WEIGHT, 600.0)
+        .with(SIZE, FontSize.points(68))
+        .with(LEADING, new Leading.Relative(1.16))
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("card"))
+        .with(COAT_KIND.at(GROUND), CoatKind.FILL)
+        .with(COAT_COLOUR.at(GROUND), Colour.swatch("enamel"))
+        .with(Properties.PLATE_PADDING, Around.pairs(Length.em(0.14), Length.em(0.42)))
+        .with(Properties.PLATE_RADIUS, Around.all(Length.em(0.08)))
+        .with(Properties.ANCHOR, Anchor.BOTTOM_LEFT)
+        .with(Properties.POSITION_X, 130.0)
+        .with(Properties.POSITION_Y, -250.0);
+  }
+
+  private static PropertySet caption() {
+    Address cast = FILL.effect("cast");
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Source Sans 3")
+        .with(FONT_WEIGHT, 600.0)
+        .with(SIZE, FontSize.points(50))
+        .with(LEADING, new Leading.Relative(1.25))
+        .with(ALIGNMENT, Alignment.CENTRE)
+        .with(Properties.BALANCE, true)
+        .with(COAT_COLOUR.at(FILL), Colour.hex("#ffffff"))
+        .with(Properties.EFFECT_KIND.at(cast), EffectKind.DROP_SHADOW)
+        .with(Properties.EFFECT_COLOUR.at(cast), Colour.hex("#000000"))
+        .with(Properties.EFFECT_OPACITY.at(cast), 0.85)
+        .with(Properties.SHADOW_DOWN.at(cast), Length.em(0.04))
+        .with(Properties.SHADOW_BLUR.at(cast), Length.em(0.12))
+        .with(Properties.ANCHOR, Anchor.BOTTOM)
+        .with(Properties.POSITION_X, 0.0)
+        .with(Properties.POSITION_Y, -90.0)
+        .with(Properties.BOX, BoxFit.GROW)
+        .with(Properties.BOX_WIDTH, 1180.0);
   }
 
   private static Style text(

@@ -8,6 +8,8 @@ import dynamorph.model.cascade.Coats;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.Property;
+import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -66,7 +68,28 @@ public record WearFinish(List<LayerId> layers, Style style, Predicate<StyleId> r
       }
       local = withoutEffects(local, values, own, Address.whole(host));
     }
-    return layer.withLocal(local);
+    return layer.withLocal(withOwn(local, values, own));
+  }
+
+  /** What lies below may have taken away or hidden a coat of the same name. */
+  private static PropertySet withOwn(PropertySet local, PropertySet values, PropertySet own) {
+    PropertySet changed = local;
+    for (PropertyKey<?> key : own.keys()) {
+      if (key.isKind()) {
+        boolean coat = key.property().equals(Properties.COAT_KIND);
+        changed =
+            put(changed, values, coat ? Properties.COAT_REMOVED : Properties.EFFECT_REMOVED, key);
+        changed = put(changed, values, coat ? Properties.COAT_SHOWN : Properties.EFFECT_SHOWN, key);
+      }
+    }
+    return changed;
+  }
+
+  private static PropertySet put(
+      PropertySet local, PropertySet values, Property<Boolean> property, PropertyKey<?> kind) {
+    PropertyKey<Boolean> key = property.at(kind.address());
+    boolean usual = property.defaultValue();
+    return Coats.value(values, key) == usual ? local : local.with(key, usual);
   }
 
   private static PropertySet withoutEffects(

@@ -7,9 +7,15 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Rgba;
 import dynamorph.typeset.layout.Box;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,8 +27,41 @@ import java.util.function.BooleanSupplier;
  * not change is shared with the scene before.
  */
 public final class Scene {
-  /** An artboard, the colour it is painted with, and its texts in paint order. */
-  public record Board(Artboard artboard, Rgba background, List<PlacedLayer> texts) {
+  /**
+   * An artboard, the colour it is painted with, and its texts in paint order.
+   *
+   * @param at the moment that is seen, for a film of which only that is
+   */
+  public record Board(
+      Artboard artboard, Rgba background, List<PlacedLayer> texts, Optional<Time> at) {
+    /** An artboard with all its texts, whenever they are seen. */
+    public Board(Artboard artboard, Rgba background, List<PlacedLayer> texts) {
+      this(artboard, background, texts, Optional.empty());
+    }
+
+    /** A film as it is at one moment: the texts that are seen, the lowest track first. */
+    public Board liveAt(Time moment) {
+      Timeline timeline = artboard.timeline().orElseThrow();
+      Map<TrackId, Integer> order = new HashMap<>();
+      for (Track track : timeline.tracks()) {
+        if (!track.state().hidden()) {
+          order.put(track.id(), -order.size());
+        }
+      }
+      List<PlacedLayer> live = new ArrayList<>();
+      for (PlacedLayer text : texts) {
+        Optional<Timing> timing = text.layer().timing();
+        if (timing.isPresent()
+            && timing.get().isLive(moment)
+            && order.containsKey(timing.get().track())) {
+          live.add(text);
+        }
+      }
+      live.sort(
+          Comparator.comparing(text -> order.get(text.layer().timing().orElseThrow().track())));
+      return new Board(artboard, background, List.copyOf(live), Optional.of(moment));
+    }
+
     /** Where the artboard lies on the plane. */
     public Box onPlane() {
       return new Box(artboard.x(), artboard.y(), artboard.width(), artboard.height());
@@ -95,6 +134,32 @@ public final class Scene {
       return found.text.as(layer);
     }
     return PlacedLayer.of(artboard, layer, look, maker);
+  }
+
+  /** What can be seen of a project: its still artboards, or one film at one moment. */
+  public sealed interface Sight {
+    /** The artboards that are no films. */
+    record Still() implements Sight {}
+
+    /** One film at one moment. */
+    record Film(ArtboardId artboard, Time at) implements Sight {}
+  }
+
+  /** This scene with only what is in sight. */
+  public Scene in(Sight sight) {
+    List<Board> seen =
+        switch (sight) {
+          case Sight.Still _ ->
+              boards.stream().filter(board -> !board.artboard().isFilm()).toList();
+          case Sight.Film(ArtboardId film, Time at) ->
+              boards.stream()
+                  .filter(board -> board.artboard().id().equals(film))
+                  .filter(board -> board.artboard().isFilm())
+                  .map(board -> board.liveAt(at))
+                  .toList();
+        };
+    boolean all = seen.size() == boards.size() && sight instanceof Sight.Still;
+    return all ? this : new Scene(project, cascade, seen);
   }
 
   public Project project() {

@@ -1,8 +1,11 @@
 package dynamorph.paint.stage;
 
 import dynamorph.model.LayerId;
+import dynamorph.model.timeline.Time;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.MediaSource;
 import dynamorph.paint.layer.LayerOutlines;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.PlacedLayer;
@@ -46,6 +49,12 @@ public final class StageRenderer implements AutoCloseable {
   private final int helperCount;
   private final Map<LayerId, Tile> tiles = new HashMap<>();
   private boolean outlines;
+  private FootagePainter footage = new FootagePainter(MediaSource.NONE);
+
+  /** Gives what paints the footage of films. */
+  public void setFootage(FootagePainter painter) {
+    footage = painter;
+  }
 
   /**
    * @param helpers runs the painting that is done beside the calling thread
@@ -208,15 +217,23 @@ public final class StageRenderer implements AutoCloseable {
     try (Paint paint = new Paint().setColor(board.background().argb())) {
       canvas.drawRect(rect, paint);
     }
+    board.at().ifPresent(at -> paintFootage(canvas, board, at, rect));
     for (Shown one : shown) {
+      double visibility = visibility(board, one.text);
+      if (visibility == 0) {
+        continue;
+      }
       Tile tile = tiles.get(one.text.layer().id());
       boolean current =
           tile != null && tile.shows(one.text, view.scale(), one.phaseX(), one.phaseY());
       if (current) {
-        canvas.drawImage(
-            tile.image(),
-            (float) Math.floor(one.anchorX) + tile.left(),
-            (float) Math.floor(one.anchorY) + tile.top());
+        try (Paint faded = new Paint().setAlphaf((float) visibility)) {
+          canvas.drawImage(
+              tile.image(),
+              (float) Math.floor(one.anchorX) + tile.left(),
+              (float) Math.floor(one.anchorY) + tile.top(),
+              faded);
+        }
       } else {
         canvas.save();
         canvas.translate((float) one.anchorX, (float) one.anchorY);
@@ -224,6 +241,20 @@ public final class StageRenderer implements AutoCloseable {
         canvas.restore();
       }
     }
+  }
+
+  private static double visibility(Scene.Board board, PlacedLayer text) {
+    return board.at().isEmpty() || text.layer().timing().isEmpty()
+        ? 1
+        : text.layer().timing().get().visibility(board.at().get());
+  }
+
+  private void paintFootage(Canvas canvas, Scene.Board board, Time at, Rect rect) {
+    canvas.save();
+    canvas.translate(rect.getLeft(), rect.getTop());
+    footage.paint(
+        canvas, board.artboard().timeline().orElseThrow(), at, rect.getWidth(), rect.getHeight());
+    canvas.restore();
   }
 
   /**

@@ -1,0 +1,198 @@
+package dynamorph.paint.film;
+
+import dynamorph.model.timeline.Media.Scenery;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.PaintMode;
+import io.github.humbleui.skija.PaintStrokeCap;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.Shader;
+import io.github.humbleui.types.Point;
+import io.github.humbleui.types.Rect;
+
+/**
+ * Moving pictures of a clockwork, drawn by code: the same second always gives the same picture, on
+ * any machine and at any size.
+ */
+final class Clockwork {
+  private static final int BRASS = 0xFF8A5A2B;
+  private static final int LIGHT_BRASS = 0xFFB07A3E;
+  private static final int NIGHT = 0xFF1D3540;
+  private static final int RUST = 0xFF6A4A35;
+  private static final int DUSK = 0xFF22313F;
+  private static final int MOSS = 0xFF2F5A4C;
+  private static final int IVORY = 0xFFF0E6D2;
+  private static final int SAND = 0xFFCDB891;
+  private static final int INK = 0xFF2A2A2A;
+
+  private Clockwork() {}
+
+  /**
+   * Paints a scene into a frame that begins at the origin.
+   *
+   * @param seconds since it began
+   */
+  static void paint(Canvas canvas, Scenery scenery, double seconds, double width, double height) {
+    // drawn in a frame 1000 wide; the middle is what counts
+    double unit = Math.max(width / 1000, height / 562.5);
+    try (Paint paint = new Paint().setAntiAlias(true)) {
+      switch (scenery) {
+        case GEARS -> {
+          ground(canvas, paint, NIGHT, RUST, width, height);
+          enter(canvas, width, height, unit);
+          gears(canvas, paint, seconds);
+        }
+        case PENDULUM -> {
+          ground(canvas, paint, DUSK, MOSS, width, height);
+          enter(canvas, width, height, unit);
+          pendulum(canvas, paint, seconds);
+        }
+        case DIAL -> {
+          ground(canvas, paint, IVORY, SAND, width, height);
+          enter(canvas, width, height, unit);
+          dial(canvas, paint, seconds);
+        }
+      }
+      canvas.restore();
+    }
+  }
+
+  private static void enter(Canvas canvas, double width, double height, double unit) {
+    canvas.save();
+    canvas.translate((float) (width / 2), (float) (height / 2));
+    canvas.scale((float) unit, (float) unit);
+  }
+
+  private static void ground(
+      Canvas canvas, Paint paint, int from, int to, double width, double height) {
+    try (Shader shader =
+        Shader.makeLinearGradient(
+            new Point(0, 0), new Point((float) width, (float) height), new int[] {from, to})) {
+      paint.setShader(shader);
+      canvas.drawRect(Rect.makeWH((float) width, (float) height), paint);
+      paint.setShader(null);
+    }
+  }
+
+  private static void gears(Canvas canvas, Paint paint, double seconds) {
+    double turn = seconds * 12;
+    gear(canvas, paint, -225, -40, 150, 24, turn);
+    // half as many teeth turn twice as fast, the other way, half a tooth ahead
+    gear(canvas, paint, -225 + 237, 24, 75, 12, -2 * turn + 15 + 30 * 0.5);
+    gear(canvas, paint, 300, -150, 104, 16, 1.5 * turn);
+  }
+
+  private static void gear(
+      Canvas canvas, Paint paint, double x, double y, double radius, int teeth, double degrees) {
+    canvas.save();
+    canvas.translate((float) x, (float) y);
+    canvas.rotate((float) (degrees % 360));
+    double deep = 19;
+    try (PathBuilder builder = new PathBuilder()) {
+      for (int tooth = 0; tooth < teeth; tooth++) {
+        double middle = 2 * Math.PI * tooth / teeth;
+        double step = 2 * Math.PI / teeth;
+        corner(builder, radius - deep, middle - step * 0.32, tooth == 0);
+        corner(builder, radius + deep / 2, middle - step * 0.18, false);
+        corner(builder, radius + deep / 2, middle + step * 0.18, false);
+        corner(builder, radius - deep, middle + step * 0.32, false);
+      }
+      builder.closePath();
+      builder.addCircle(0, 0, (float) (radius * 0.66));
+      builder.setFillMode(io.github.humbleui.skija.PathFillMode.EVEN_ODD);
+      try (Path path = builder.build()) {
+        paint.setMode(PaintMode.FILL).setColor(BRASS);
+        canvas.drawPath(path, paint);
+      }
+    }
+    paint.setMode(PaintMode.STROKE).setColor(LIGHT_BRASS).setStrokeWidth((float) (radius * 0.07));
+    canvas.drawCircle(0, 0, (float) (radius * 0.7), paint);
+    paint.setColor(BRASS).setStrokeWidth((float) (radius * 0.12));
+    for (int spoke = 0; spoke < 5; spoke++) {
+      double angle = 2 * Math.PI * spoke / 5;
+      canvas.drawLine(
+          0,
+          0,
+          (float) (Math.cos(angle) * radius * 0.68),
+          (float) (Math.sin(angle) * radius * 0.68),
+          paint);
+    }
+    paint.setMode(PaintMode.FILL).setColor(LIGHT_BRASS);
+    canvas.drawCircle(0, 0, (float) (radius * 0.17), paint);
+    canvas.restore();
+  }
+
+  private static void corner(PathBuilder builder, double radius, double angle, boolean first) {
+    float x = (float) (Math.cos(angle) * radius);
+    float y = (float) (Math.sin(angle) * radius);
+    if (first) {
+      builder.moveTo(x, y);
+    } else {
+      builder.lineTo(x, y);
+    }
+  }
+
+  /** Swings once in two seconds, 14 degrees to each side. */
+  private static void pendulum(Canvas canvas, Paint paint, double seconds) {
+    double angle = 14 * Math.cos(Math.PI * seconds);
+    // the wheel goes on by one tooth at each end of the swing
+    double ticks = Math.floor(seconds);
+    double since = seconds - ticks;
+    double wheel = 12 * (ticks + Math.min(1, since * 8));
+    gear(canvas, paint, 0, -215, 62, 30, wheel);
+    canvas.save();
+    canvas.translate(0, -240);
+    canvas.rotate((float) angle);
+    paint
+        .setMode(PaintMode.STROKE)
+        .setStrokeCap(PaintStrokeCap.ROUND)
+        .setColor(LIGHT_BRASS)
+        .setStrokeWidth(9);
+    canvas.drawLine(0, 0, 0, 380, paint);
+    paint.setMode(PaintMode.FILL).setColor(BRASS);
+    canvas.drawCircle(0, 396, 62, paint);
+    paint.setColor(LIGHT_BRASS);
+    canvas.drawCircle(0, 396, 46, paint);
+    paint.setColor(BRASS);
+    canvas.drawCircle(0, 396, 12, paint);
+    canvas.restore();
+  }
+
+  /** The long hand goes round in a minute, the short one in twelve. */
+  private static void dial(Canvas canvas, Paint paint, double seconds) {
+    paint.setMode(PaintMode.FILL).setColor(0xFFFBF6EA);
+    canvas.drawCircle(0, 0, 236, paint);
+    paint.setMode(PaintMode.STROKE).setColor(BRASS).setStrokeWidth(14);
+    canvas.drawCircle(0, 0, 236, paint);
+    for (int mark = 0; mark < 60; mark++) {
+      double angle = 2 * Math.PI * mark / 60;
+      boolean hour = mark % 5 == 0;
+      double inner = hour ? 188 : 208;
+      paint.setColor(INK).setStrokeWidth(hour ? 9 : 3);
+      canvas.drawLine(
+          (float) (Math.cos(angle) * inner),
+          (float) (Math.sin(angle) * inner),
+          (float) (Math.cos(angle) * 218),
+          (float) (Math.sin(angle) * 218),
+          paint);
+    }
+    hand(canvas, paint, 300 + seconds * 0.5, 122, 15);
+    hand(canvas, paint, 40 + seconds * 6, 176, 9);
+    paint.setMode(PaintMode.FILL).setColor(BRASS);
+    canvas.drawCircle(0, 0, 15, paint);
+  }
+
+  private static void hand(
+      Canvas canvas, Paint paint, double degrees, double length, double thick) {
+    double angle = Math.toRadians(degrees - 90);
+    paint.setMode(PaintMode.STROKE).setStrokeCap(PaintStrokeCap.ROUND).setColor(INK);
+    paint.setStrokeWidth((float) thick);
+    canvas.drawLine(
+        (float) (-Math.cos(angle) * 26),
+        (float) (-Math.sin(angle) * 26),
+        (float) (Math.cos(angle) * length),
+        (float) (Math.sin(angle) * length),
+        paint);
+  }
+}

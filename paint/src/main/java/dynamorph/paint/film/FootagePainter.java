@@ -1,0 +1,90 @@
+package dynamorph.paint.film;
+
+import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.Media;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.PaintMode;
+import io.github.humbleui.skija.SamplingMode;
+import io.github.humbleui.types.Rect;
+import java.util.Optional;
+
+/** Paints what lies under the titles of a film. */
+public final class FootagePainter {
+  private static final int GAP_COLOUR = 0xFF3A3F44;
+  private static final int GAP_STRIPE = 0xFF454B51;
+
+  private final MediaSource media;
+
+  public FootagePainter(MediaSource media) {
+    this.media = media;
+  }
+
+  /**
+   * Paints the footage at a moment over a frame that begins at the canvas's origin; nothing where
+   * no clip is.
+   *
+   * @param width of the frame, in points
+   * @param height of the frame, in points
+   */
+  public void paint(Canvas canvas, Timeline timeline, Time at, double width, double height) {
+    timeline.tracks().reversed().stream()
+        .filter(track -> !track.state().hidden())
+        .forEach(track -> {
+          if (track instanceof dynamorph.model.timeline.Track.Footage footage) {
+            footage.at(at).ifPresent(clip -> paint(canvas, clip, at, width, height));
+          }
+        });
+  }
+
+  private void paint(Canvas canvas, Clip clip, Time at, double width, double height) {
+    Time inside = clip.mediaTime(at);
+    canvas.save();
+    canvas.clipRect(Rect.makeWH((float) width, (float) height));
+    if (clip.media() instanceof Media.Drawn(Media.Scenery scenery)) {
+      Clockwork.paint(canvas, scenery, inside.seconds(), width, height);
+    } else {
+      Optional<Image> picture = media.picture(clip.media(), inside);
+      if (picture.isPresent()) {
+        cover(canvas, picture.get(), width, height);
+      } else {
+        paintGap(canvas, width, height);
+      }
+    }
+    canvas.restore();
+  }
+
+  /** Fills the frame with a picture, cutting what is too much. */
+  private static void cover(Canvas canvas, Image image, double width, double height) {
+    double scale = Math.max(width / image.getWidth(), height / image.getHeight());
+    double across = image.getWidth() * scale;
+    double down = image.getHeight() * scale;
+    canvas.drawImageRect(
+        image,
+        Rect.makeWH(image.getWidth(), image.getHeight()),
+        Rect.makeXYWH(
+            (float) ((width - across) / 2),
+            (float) ((height - down) / 2),
+            (float) across,
+            (float) down),
+        SamplingMode.LINEAR,
+        null,
+        true);
+  }
+
+  /** Stripes that stand in for media that is missing. */
+  private static void paintGap(Canvas canvas, double width, double height) {
+    double step = Math.max(4, width / 24);
+    try (Paint paint = new Paint().setColor(GAP_COLOUR)) {
+      canvas.drawRect(Rect.makeWH((float) width, (float) height), paint);
+      paint.setColor(GAP_STRIPE).setMode(PaintMode.STROKE).setStrokeWidth((float) (step * 0.5));
+      paint.setAntiAlias(true);
+      for (double x = -height; x < width + step; x += step * 1.5) {
+        canvas.drawLine((float) x, (float) height, (float) (x + height), 0, paint);
+      }
+    }
+  }
+}
