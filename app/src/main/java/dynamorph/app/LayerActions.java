@@ -12,6 +12,7 @@ import dynamorph.model.edit.ArrangeLayers;
 import dynamorph.model.edit.BringLayers;
 import dynamorph.model.edit.BringLook;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.OffTrack;
 import dynamorph.model.edit.Sample;
 import dynamorph.model.edit.StampSample;
 import dynamorph.model.edit.Target;
@@ -115,21 +116,39 @@ final class LayerActions {
         workspace.selection().layers().stream()
             .findFirst()
             .flatMap(project::artboardOf)
-            .or(() -> project.artboards().stream().findFirst());
+            .or(() -> workspace.screening().board())
+            .or(() -> project.still().findFirst());
     target.ifPresent(board -> {
       if (copiedIn == workspace.openedProperty().get()) {
-        add("Paste", Map.of(board.id(), copied));
+        add("Paste", Map.of(board.id(), copied.stream().map(layer -> on(board, layer)).toList()));
       } else {
         bring(board);
       }
     });
   }
 
+  /** A text keeps its track in its own film and leaves it for another surface. */
+  private Layer on(Artboard board, Layer layer) {
+    boolean there =
+        layer
+            .track()
+            .filter(id -> board.timeline().flatMap(line -> line.track(id)).isPresent())
+            .isPresent();
+    return there
+        ? layer
+        : workspace.screening().timed(board, OffTrack.of(workspace.project(), layer));
+  }
+
   /** Texts of another project bring their styles. */
   private void bring(Artboard board) {
-    List<Layer> copies = copied.stream().map(this::copyOf).toList();
+    List<Layer> alone = copied.stream().map(layer -> OffTrack.of(copiedFrom, layer)).toList();
+    List<Layer> copies =
+        alone.stream()
+            .map(this::copyOf)
+            .map(layer -> workspace.screening().timed(board, layer))
+            .toList();
     workspace.bring(
-        StyleBundle.of(copiedFrom, copied), styles -> new BringLayers(styles, board.id(), copies));
+        StyleBundle.of(copiedFrom, alone), styles -> new BringLayers(styles, board.id(), copies));
     workspace.select(copies.stream().map(Layer::id).toList());
   }
 

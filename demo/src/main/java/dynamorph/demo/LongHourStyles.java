@@ -289,9 +289,7 @@ final class LongHourStyles {
                 "Caption, Arabic",
                 "Captions",
                 Optional.of(CAPTION),
-                PropertySet.EMPTY
-                    .with(FONT_FAMILY, "Amiri")
-                    .with(SIZE, new FontSize.Times(1.1)),
+                PropertySet.EMPTY.with(FONT_FAMILY, "Amiri").with(SIZE, new FontSize.Times(1.1)),
                 "\u0646\u0645\u0644\u0624\u0647\u0627 \u064a\u0648\u0645 \u0627\u0644\u0627\u062b\u0646\u064a\u0646."),
             text(
                 CAPTION_JAPANESE,

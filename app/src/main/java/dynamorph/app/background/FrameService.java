@@ -1,8 +1,12 @@
 package dynamorph.app.background;
 
+import dynamorph.model.Asset;
 import dynamorph.model.Project;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.MediaSource;
+import dynamorph.paint.film.ProjectStills;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.stage.StageRenderer;
 import dynamorph.paint.stage.View;
@@ -36,7 +40,12 @@ public final class FrameService implements AutoCloseable {
   private static final int BUFFERS = 3;
 
   private record Request(
-      Project project, View view, Rgba surround, boolean outlines, Studio studio) {}
+      Project project,
+      Scene.Sight sight,
+      View view,
+      Rgba surround,
+      boolean outlines,
+      Studio studio) {}
 
   /** Pixels that the toolkit shows without copying. */
   private record Buffer(
@@ -59,6 +68,11 @@ public final class FrameService implements AutoCloseable {
   private Studio studio;
   private StageRenderer renderer;
   private Scene scene;
+  private Scene still;
+  private Scene stillOf;
+  private FootagePainter footage;
+  private List<Asset> footageAssets = List.of();
+  private final MediaSource media = MediaSource.NONE;
   private volatile boolean busy;
 
   /**
@@ -82,10 +96,13 @@ public final class FrameService implements AutoCloseable {
   /**
    * Asks for a frame; a request that waits is replaced.
    *
+   * @param sight the artboards, or a film at a moment
    * @param outlines whether bare geometry is wanted instead of paint
    */
-  public void request(Studio with, Project project, View view, Rgba surround, boolean outlines) {
-    boolean waiting = next.getAndSet(new Request(project, view, surround, outlines, with)) != null;
+  public void request(
+      Studio with, Project project, Scene.Sight sight, View view, Rgba surround, boolean outlines) {
+    Request request = new Request(project, sight, view, surround, outlines, with);
+    boolean waiting = next.getAndSet(request) != null;
     if (!waiting && !worker.isShutdown()) {
       worker.execute(this::work);
     }
@@ -123,12 +140,14 @@ public final class FrameService implements AutoCloseable {
         scene == null
             ? studio.maker().make(request.project)
             : studio.maker().make(request.project, scene);
+    Scene seen = inSight(request);
     renderer.showOutlines(request.outlines);
+    renderer.setFootage(footage(request.project));
     Buffer buffer = buffer(request.view.width(), request.view.height());
     long start = System.nanoTime();
     boolean complete =
         renderer.render(
-            scene,
+            seen,
             request.view,
             request.surround,
             buffer.pixels,
@@ -137,11 +156,31 @@ public final class FrameService implements AutoCloseable {
       Scene shown = scene;
       Platform.runLater(() -> {
         buffer.shared.updateBuffer(_ -> null);
-        show.accept(new Frame(shown, request.view, buffer.image));
+        show.accept(new Frame(seen, shown, request.sight, request.view, buffer.image));
       });
       // what is out of sight is set once the frame is on its way
       shown.setRest(() -> next.get() != null);
     }
+  }
+
+  /** Of the artboards the same scene stays in sight while nothing changes. */
+  private Scene inSight(Request request) {
+    if (!(request.sight instanceof Scene.Sight.Still)) {
+      return scene.in(request.sight);
+    }
+    if (still == null || stillOf != scene) {
+      still = scene.in(request.sight);
+      stillOf = scene;
+    }
+    return still;
+  }
+
+  private FootagePainter footage(Project project) {
+    if (footage == null || !footageAssets.equals(project.assets())) {
+      footageAssets = project.assets();
+      footage = new FootagePainter(new ProjectStills(footageAssets, media));
+    }
+    return footage;
   }
 
   private Buffer buffer(int width, int height) {

@@ -380,7 +380,8 @@ public final class FileActions {
             Edit.together(
                 "Place an image",
                 new ChangeProject.PutAsset(image.asset()),
-                new ArrangeLayers.Add(board.id(), List.of(layer), "Place")));
+                new ArrangeLayers.Add(
+                    board.id(), List.of(workspace.screening().timed(board, layer)), "Place")));
     if (placed) {
       workspace.select(List.of(layer.id()));
     }

@@ -188,7 +188,7 @@ public final class FontsPane extends VBox {
   private Map<Integer, List<LayerId>> missingLetters() {
     Map<Integer, List<LayerId>> missing = new TreeMap<>();
     stage
-        .scene()
+        .whole()
         .ifPresent(scene -> {
           for (Scene.Board board : scene.boards()) {
             for (PlacedLayer text : board.texts()) {

@@ -114,14 +114,14 @@ public final class ReachWatch implements AutoCloseable {
   }
 
   private void framed(Frame frame) {
-    if (frame.scene().project() == workspace.project()) {
-      before = Optional.of(frame.scene());
+    if (frame.whole().project() == workspace.project()) {
+      before = Optional.of(frame.whole());
     }
     update();
   }
 
   private void update() {
-    Optional<Scene> scene = stage.scene();
+    Optional<Scene> scene = stage.whole();
     Optional<StyleId> style =
         workspace
             .deskProperty()

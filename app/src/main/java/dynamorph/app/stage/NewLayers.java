@@ -55,7 +55,11 @@ final class NewLayers {
     Layer layer =
         Layer.of(id, figure.name(), figure).withFrame(frame).withLocal(startingFinish(figure));
     boolean added =
-        workspace.apply(new ArrangeLayers.Add(board.get().artboard().id(), List.of(layer), "Draw"));
+        workspace.apply(
+            new ArrangeLayers.Add(
+                board.get().artboard().id(),
+                List.of(workspace.screening().timed(board.get().artboard(), layer)),
+                "Draw"));
     if (added) {
       workspace.select(List.of(layer.id()));
     }

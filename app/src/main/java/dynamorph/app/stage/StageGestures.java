@@ -502,7 +502,10 @@ final class StageGestures {
     String id = workspace.ids().next("text");
     Layer layer = Layer.of(id, "Text", "").withFrame(frame);
     if (workspace.apply(
-        new ArrangeLayers.Add(board.get().artboard().id(), List.of(layer), "Set"))) {
+        new ArrangeLayers.Add(
+            board.get().artboard().id(),
+            List.of(workspace.screening().timed(board.get().artboard(), layer)),
+            "Set"))) {
       workspace.selectionProperty().set(Selection.editing(layer.id(), 0, 0));
       workspace.toolProperty().set(Tool.SELECT);
     }

@@ -13,6 +13,7 @@ import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.TextRange;
+import dynamorph.model.timeline.SafeArea;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
@@ -77,6 +78,9 @@ final class StageMarks {
                 .map(found -> tag(found).box())
                 .toList();
     drawNames(g, scene.get(), tagBoxes);
+    if (workspace.screening().safeAreasShownProperty().get()) {
+      drawSafeAreas(g, scene.get());
+    }
     drawOverset(g, scene.get());
     stage.spelling().ifPresent(spelling -> drawSpelling(g, scene.get(), spelling));
     hovered
@@ -171,6 +175,30 @@ final class StageMarks {
         g.fillText(shown, box.x(), box.y() - 5);
       }
     }
+  }
+
+  /** The parts of a film that every screen shows: SMPTE ST 2046-1. */
+  private void drawSafeAreas(GraphicsContext g, Scene scene) {
+    for (Scene.Board board : scene.boards()) {
+      if (board.artboard().isFilm()) {
+        Box box = inNode(board.onPlane());
+        g.setLineWidth(1);
+        g.setStroke(Color.color(1, 1, 1, 0.28));
+        strokeInside(g, box, SafeArea.ACTION.share());
+        g.setStroke(Color.color(1, 1, 1, 0.5));
+        strokeInside(g, box, SafeArea.TITLE.share());
+      }
+    }
+  }
+
+  private static void strokeInside(GraphicsContext g, Box box, double share) {
+    double across = box.width() * (1 - share) / 2;
+    double down = box.height() * (1 - share) / 2;
+    g.strokeRect(
+        Math.round(box.x() + across) + 0.5,
+        Math.round(box.y() + down) + 0.5,
+        Math.round(box.width() - 2 * across),
+        Math.round(box.height() - 2 * down));
   }
 
   private static String cut(String name, double room) {

@@ -7,6 +7,7 @@ import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.ArtboardId;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.figure.PenDraft;
@@ -15,7 +16,9 @@ import dynamorph.paint.stage.View;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Caret;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.animation.Animation;
@@ -77,6 +80,9 @@ public final class StageView extends Region {
     marks.setManaged(false);
     getChildren().addAll(picture, marks);
     workspace.shownProperty().addListener((_, _, _) -> request());
+    workspace.screening().playheadProperty().addListener((_, _, _) -> request());
+    workspace.screening().filmProperty().addListener((_, was, now) -> sightChanged(was, now));
+    workspace.screening().safeAreasShownProperty().addListener((_, _, _) -> drawMarks());
     workspace.selectionProperty().addListener((_, _, _) -> selectionChanged());
     workspace.hiddenLettersProperty().addListener((_, _, _) -> selectionChanged());
     workspace.outlineShownProperty().addListener((_, _, _) -> request());
@@ -152,7 +158,26 @@ public final class StageView extends Region {
     return frame.getReadOnlyProperty();
   }
 
-  /** The scene of the last finished frame, if any has come yet. */
+  /** The scene of the whole project in the last finished frame, whatever was in sight. */
+  public Optional<Scene> whole() {
+    return frame.get().map(Frame::whole);
+  }
+
+  /** The artboards and each film are looked at as they were left. */
+  private void sightChanged(Optional<ArtboardId> was, Optional<ArtboardId> now) {
+    left.put(was, view());
+    View before = left.get(now);
+    if (before == null) {
+      fitAll();
+    } else {
+      view.set(before.sized(view().width(), view().height()));
+    }
+    request();
+  }
+
+  private final Map<Optional<ArtboardId>, View> left = new HashMap<>();
+
+  /** The scene in sight of the last finished frame, if any has come yet. */
   public Optional<Scene> scene() {
     return frame.get().map(Frame::scene);
   }
@@ -189,8 +214,10 @@ public final class StageView extends Region {
   /** Shows all artboards. */
   public void fitAll() {
     Project project = workspace.project();
+    Optional<ArtboardId> film = workspace.screening().filmProperty().get();
     Box bounds =
         project.artboards().stream()
+            .filter(board -> film.isPresent() ? film.get().equals(board.id()) : !board.isFilm())
             .map(board -> new Box(board.x(), board.y(), board.width(), board.height()))
             .reduce(Box::with)
             .orElse(new Box(0, 0, 800, 600));
@@ -210,6 +237,21 @@ public final class StageView extends Region {
 
   /** Shows a layer in the middle, without zooming unless it would not be seen. */
   public void reveal(LayerId id) {
+    boolean elsewhere =
+        workspace
+            .shownProperty()
+            .get()
+            .layer(id)
+            .filter(layer -> workspace.screening().bring(layer))
+            .isPresent();
+    if (elsewhere) {
+      afterNextFrame(() -> revealInSight(id));
+    } else {
+      revealInSight(id);
+    }
+  }
+
+  private void revealInSight(LayerId id) {
     scene().flatMap(scene -> scene.find(id)).map(StageView::onPlane).ifPresent(this::reveal);
   }
 
@@ -234,6 +276,7 @@ public final class StageView extends Region {
 
   /** Fits the artboards once the stage has its size. */
   public void fitWhenSized() {
+    left.clear();
     fitWanted = true;
     resized();
   }
@@ -269,6 +312,7 @@ public final class StageView extends Region {
       frames.request(
           studio.get(),
           workspace.shownProperty().get(),
+          workspace.screening().sight(),
           view(),
           theme.get().stage(),
           workspace.outlineShownProperty().get());
@@ -297,6 +341,7 @@ public final class StageView extends Region {
             .get()
             .filter(last -> last.scene().project().equals(workspace.shownProperty().get()))
             .filter(last -> last.view().equals(view()))
+            .filter(last -> last.sight().equals(workspace.screening().sight()))
             .isPresent();
   }
 

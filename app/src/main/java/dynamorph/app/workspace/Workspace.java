@@ -70,6 +70,7 @@ public final class Workspace {
   private Optional<Edit> preview = Optional.empty();
   private final Following following = new Following(this);
   private final Deviations deviations = new Deviations(this);
+  private final Screening screening = new Screening(this);
   private final ObjectProperty<Optional<PropertyKey<?>>> wantedValue =
       new SimpleObjectProperty<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<Review>> review =
@@ -318,6 +319,7 @@ public final class Workspace {
     reachOpen.set(false);
     pickedStyle.set(Optional.empty());
     selection.set(Selection.NONE);
+    screening.close();
     publish(from.isPresent() ? History.opened(project) : History.unsaved(project));
     file.set(from);
     opened.set(opened.get() + 1);
@@ -395,6 +397,7 @@ public final class Workspace {
     selection.set(selection.get().within(changed.present()));
     pickedStyle.set(
         pickedStyle.get().filter(id -> changed.present().styles().find(id).isPresent()));
+    screening.follow(changed.present());
     showAgain();
   }
 
@@ -409,6 +412,11 @@ public final class Workspace {
   /** What was set by hand on top of styles. */
   public Deviations deviations() {
     return deviations;
+  }
+
+  /** Which film is looked at instead of the artboards. */
+  public Screening screening() {
+    return screening;
   }
 
   // --- trying out

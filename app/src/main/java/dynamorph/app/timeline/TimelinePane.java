@@ -1,0 +1,61 @@
+package dynamorph.app.timeline;
+
+import dynamorph.app.stage.StageView;
+import dynamorph.app.workspace.Workspace;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** Under the viewer: what plays the film, and its tracks. */
+public final class TimelinePane extends VBox {
+  private static final double HEIGHT = 250;
+
+  private final TrackLanes lanes;
+  private final Player player;
+
+  public TimelinePane(
+      Workspace workspace, StageView stage, CueWatch watch, FilmActions actions) {
+    getStyleClass().add("timeline-pane");
+    setId("timeline");
+    this.lanes = new TrackLanes(workspace, stage, watch);
+    this.player = new Player(workspace.screening(), stage);
+    actions.setPickedClip(lanes::pickedClip);
+    TrackHeads heads = new TrackHeads(workspace, lanes, actions);
+    HBox tracks = new HBox(heads, lanes);
+    HBox.setHgrow(lanes, Priority.ALWAYS);
+    VBox.setVgrow(tracks, Priority.ALWAYS);
+    tracks.setMinHeight(0);
+    getChildren().addAll(new TransportBar(workspace, watch, lanes, actions), tracks);
+    setPrefHeight(HEIGHT);
+    setMinHeight(120);
+    visibleProperty()
+        .bind(
+            javafx.beans.binding.Bindings.createBooleanBinding(
+                () -> workspace.screening().filmProperty().get().isPresent(),
+                workspace.screening().filmProperty()));
+    managedProperty().bind(visibleProperty());
+  }
+
+  /** The lanes, for whoever drops something on them. */
+  TrackLanes lanes() {
+    return lanes;
+  }
+
+  /** How many frames should have been seen since the film was started. */
+  public long framesAsked() {
+    return player.asked();
+  }
+
+  /** How many of those were. */
+  public long framesShown() {
+    return player.shown();
+  }
+
+  /** A plain button. */
+  static Button button(String label, Runnable work) {
+    Button button = new Button(label);
+    button.setOnAction(_ -> work.run());
+    return button;
+  }
+}

@@ -1,0 +1,268 @@
+package dynamorph.app.timeline;
+
+import dynamorph.app.field.Controls;
+import dynamorph.app.workspace.Screening;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Layer;
+import dynamorph.model.edit.ChangeTimeline;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
+import org.kordamp.ikonli.feather.Feather;
+
+/** The names of the tracks, whether they are seen, and what can be done with each. */
+final class TrackHeads extends Pane {
+  private static final double WIDTH = 150;
+
+  private final Workspace workspace;
+  private final Screening screening;
+  private final TrackLanes lanes;
+  private final FilmActions actions;
+  private Optional<Timeline> shown = Optional.empty();
+
+  TrackHeads(Workspace workspace, TrackLanes lanes, FilmActions actions) {
+    this.workspace = workspace;
+    this.screening = workspace.screening();
+    this.lanes = lanes;
+    this.actions = actions;
+    getStyleClass().add("track-heads");
+    setMinWidth(WIDTH);
+    setPrefWidth(WIDTH);
+    setMaxWidth(WIDTH);
+    setMinHeight(0);
+    Rectangle clip = new Rectangle();
+    clip.widthProperty().bind(widthProperty());
+    clip.heightProperty().bind(heightProperty());
+    setClip(clip);
+    workspace.shownProperty().addListener((_, _, _) -> update());
+    screening.filmProperty().addListener((_, _, _) -> update());
+    lanes.onScrolledDown(this::place);
+    heightProperty().addListener((_, _, _) -> place());
+    update();
+  }
+
+  private void update() {
+    Optional<Timeline> now = screening.timeline();
+    if (now.equals(shown)) {
+      return;
+    }
+    shown = now;
+    List<Node> heads = new ArrayList<>();
+    now.ifPresent(line -> line.tracks().forEach(track -> heads.add(head(track))));
+    getChildren().setAll(heads);
+    place();
+  }
+
+  private void place() {
+    for (int row = 0; row < getChildren().size(); row++) {
+      getChildren().get(row).setLayoutY(TrackLanes.RULER + row * TrackLanes.ROW - lanes.top());
+      getChildren().get(row).setVisible(getChildren().get(row).getLayoutY() > -2);
+    }
+  }
+
+  private Node head(Track track) {
+    Label name = new Label(label(track));
+    name.getStyleClass().add("track-name");
+    name.setMinWidth(0);
+    name.setTooltip(new Tooltip(help(track)));
+    name.setOnMouseClicked(event -> {
+      if (event.getClickCount() == 2) {
+        rename(track);
+      } else if (track instanceof Track.Captions) {
+        screening.cueTrackProperty().set(Optional.of(track.id()));
+      }
+    });
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    boolean hidden = track.state().hidden();
+    boolean locked = track.state().locked();
+    Button eye =
+        Controls.icon(
+            hidden ? Feather.EYE_OFF : Feather.EYE,
+            hidden ? "Show the track" : "Hide the track",
+            () -> put(track.withState(new Track.State(!hidden, locked))));
+    Button lock =
+        Controls.icon(
+            locked ? Feather.LOCK : Feather.UNLOCK,
+            locked ? "Unlock the track" : "Lock the track",
+            () -> put(track.withState(new Track.State(hidden, !locked))));
+    eye.getStyleClass().add("track-button");
+    lock.getStyleClass().add("track-button");
+    eye.setOpacity(hidden ? 1 : 0.6);
+    lock.setOpacity(locked ? 1 : 0.35);
+    HBox head = new HBox(1, name, gap, eye, lock);
+    head.setAlignment(Pos.CENTER_LEFT);
+    head.getStyleClass().add("track-head");
+    head.setMinHeight(TrackLanes.ROW);
+    head.setMaxHeight(TrackLanes.ROW);
+    head.setPrefSize(WIDTH, TrackLanes.ROW);
+    head.setId("track-" + track.id());
+    head.setUserData(track.id());
+    head.setOnContextMenuRequested(event -> {
+      ContextMenu menu = menu(track);
+      menu.show(head, event.getScreenX(), event.getScreenY());
+      event.consume();
+    });
+    return head;
+  }
+
+  private static String label(Track track) {
+    return track instanceof Track.Captions ? "Captions " + track.name() : track.name();
+  }
+
+  private String help(Track track) {
+    return switch (track) {
+      case Track.Footage _ -> "Footage. Double-click to rename.";
+      case Track.Titles _ -> "Titles. Double-click to rename.";
+      case Track.Captions captions ->
+          "Captions, "
+              + captions.language()
+              + (captions.follows().isEmpty()
+                  ? ", follows no style"
+                  : ", follows "
+                      + String.join(
+                          ", ",
+                          captions.follows().stream()
+                              .map(id -> workspace.project().styles().get(id).name())
+                              .toList()))
+              + ". Press to list its cues.";
+    };
+  }
+
+  private void put(Track changed) {
+    screening
+        .board()
+        .ifPresent(board -> workspace.apply(new ChangeTimeline.PutTrack(board.id(), changed)));
+  }
+
+  /** A field in the place of the name. */
+  private void rename(Track track) {
+    HBox head = (HBox) lookup("#track-" + track.id().value().replace(".", "\\."));
+    if (head == null) {
+      return;
+    }
+    TextField field = new TextField(track.name());
+    field.getStyleClass().add("rename-field");
+    field.setPrefWidth(96);
+    head.getChildren().set(0, field);
+    field.requestFocus();
+    field.selectAll();
+    boolean[] done = {false};
+    Runnable take =
+        () -> {
+          if (!done[0]) {
+            done[0] = true;
+            shown = Optional.empty();
+            if (!field.getText().isBlank() && !field.getText().strip().equals(track.name())) {
+              put(track.withName(field.getText().strip()));
+            }
+            update();
+          }
+        };
+    field.setOnAction(_ -> take.run());
+    field.focusedProperty().addListener((_, _, focused) -> {
+      if (!focused) {
+        take.run();
+      }
+    });
+    field.setOnKeyPressed(event -> {
+      if (event.getCode() == KeyCode.ESCAPE) {
+        field.setText(track.name());
+        take.run();
+        event.consume();
+      }
+    });
+  }
+
+  ContextMenu menu(Track track) {
+    ContextMenu menu = new ContextMenu();
+    menu.getItems().add(item("Rename", () -> rename(track)));
+    menu.getItems().add(item("Move up", () -> move(track, -1)));
+    menu.getItems().add(item("Move down", () -> move(track, 1)));
+    menu.getItems().add(item("Delete the track", () -> delete(track)));
+    menu.getItems().add(new SeparatorMenuItem());
+    if (!(track instanceof Track.Footage)) {
+      menu.getItems().add(item("Select all on it", () -> selectAll(track)));
+    }
+    if (track instanceof Track.Captions captions) {
+      menu.getItems().add(follow(captions));
+      menu.getItems()
+          .addAll(
+              item("List its cues", () ->
+                  screening.cueTrackProperty().set(Optional.of(track.id()))),
+              item("Rules\u2026", () -> actions.editRules(captions)),
+              item("Export its cues\u2026", () -> actions.exportCaptions(captions)));
+    }
+    return menu;
+  }
+
+  private Menu follow(Track.Captions track) {
+    Menu menu = new Menu("Follow");
+    for (Style style : workspace.project().styles().list()) {
+      if (style.level() == StyleLevel.TEXT) {
+        CheckMenuItem item = new CheckMenuItem(style.name());
+        item.setSelected(track.follows().contains(style.id()));
+        item.setOnAction(_ -> put(track.withFollows(flipped(track.follows(), style.id()))));
+        menu.getItems().add(item);
+      }
+    }
+    return menu;
+  }
+
+  private static List<StyleId> flipped(List<StyleId> follows, StyleId style) {
+    List<StyleId> changed = new ArrayList<>(follows);
+    if (!changed.remove(style)) {
+      changed.add(style);
+    }
+    return changed;
+  }
+
+  private void move(Track track, int by) {
+    screening
+        .board()
+        .ifPresent(
+            board -> workspace.apply(new ChangeTimeline.MoveTrack(board.id(), track.id(), by)));
+  }
+
+  private void delete(Track track) {
+    screening
+        .board()
+        .ifPresent(
+            board -> workspace.apply(new ChangeTimeline.DeleteTrack(board.id(), track.id())));
+  }
+
+  private void selectAll(Track track) {
+    screening
+        .board()
+        .ifPresent(
+            board -> workspace.select(board.on(track.id()).stream().map(Layer::id).toList()));
+  }
+
+  private static MenuItem item(String label, Runnable work) {
+    MenuItem item = new MenuItem(label);
+    item.setOnAction(_ -> work.run());
+    return item;
+  }
+}

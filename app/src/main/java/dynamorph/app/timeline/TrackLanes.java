@@ -1,0 +1,729 @@
+package dynamorph.app.timeline;
+
+import dynamorph.app.stage.StageView;
+import dynamorph.app.workspace.Screening;
+import dynamorph.app.workspace.Selection;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.edit.ChangeTimeline;
+import dynamorph.model.edit.Retime;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.text.Font;
+
+/**
+ * The tracks of a film from left to right: titles and cues as blocks that can be selected, moved
+ * and trimmed, clips under them, and the playhead over all.
+ */
+final class TrackLanes extends Region {
+  static final double RULER = 24;
+  static final double ROW = 28;
+  private static final double EDGE = 6;
+  private static final double SNAP = 7;
+  private static final Font WORDS = Font.font("Source Sans 3", 12);
+  private static final Font NUMBERS = Font.font("Source Sans 3", 11);
+
+  private final Workspace workspace;
+  private final Screening screening;
+  private final StageView stage;
+  private final CueWatch watch;
+  private final Canvas canvas = new Canvas();
+  private LaneView view = new LaneView(0, 12);
+  private boolean fitted;
+  private Optional<Drag> drag = Optional.empty();
+  private double top;
+
+  TrackLanes(Workspace workspace, StageView stage, CueWatch watch) {
+    this.workspace = workspace;
+    this.screening = workspace.screening();
+    this.stage = stage;
+    this.watch = watch;
+    getStyleClass().add("track-lanes");
+    setId("track-lanes");
+    setFocusTraversable(true);
+    setAccessibleRole(AccessibleRole.NODE);
+    setAccessibleText("Tracks of the film");
+    canvas.setManaged(false);
+    getChildren().add(canvas);
+    setMinSize(0, 0);
+    widthProperty().addListener((_, _, _) -> resized());
+    heightProperty().addListener((_, _, _) -> resized());
+    workspace.shownProperty().addListener((_, _, _) -> draw());
+    workspace.selectionProperty().addListener((_, _, _) -> draw());
+    screening.filmProperty().addListener((_, _, _) -> filmChanged());
+    screening.playheadProperty().addListener((_, _, _) -> playheadMoved());
+    screening.loopProperty().addListener((_, _, _) -> draw());
+    watch.problemsProperty().addListener((_, _, _) -> draw());
+    stage.themeProperty().addListener((_, _, _) -> draw());
+    setOnMousePressed(this::pressed);
+    setOnMouseDragged(this::dragged);
+    setOnMouseReleased(this::released);
+    setOnMouseMoved(this::moved);
+    setOnScroll(this::scrolled);
+  }
+
+  // --- what is seen
+  // ----------------------------------------------------------------------------------------------
+
+  private void filmChanged() {
+    fitted = false;
+    top = 0;
+    resized();
+  }
+
+  private void resized() {
+    canvas.setWidth(getWidth());
+    canvas.setHeight(getHeight());
+    if (!fitted && getWidth() > 10 && screening.timeline().isPresent()) {
+      fitted = true;
+      fitAll();
+    }
+    draw();
+  }
+
+  /** Shows the whole film. */
+  void fitAll() {
+    screening.timeline().ifPresent(line -> view = LaneView.fitting(line.duration(), getWidth()));
+    draw();
+  }
+
+  void zoom(double factor) {
+    double x = view.x(screening.playheadProperty().get());
+    view = view.zoomed(factor, x >= 0 && x <= getWidth() ? x : getWidth() / 2);
+    draw();
+  }
+
+  /** How far the rows are scrolled up, in pixels. */
+  double top() {
+    return top;
+  }
+
+  private Runnable scrolledDown = () -> {};
+
+  /** Told when the rows are scrolled up or down. */
+  void onScrolledDown(Runnable told) {
+    scrolledDown = told;
+  }
+
+  private void playheadMoved() {
+    double x = view.x(screening.playheadProperty().get());
+    if (screening.playingProperty().get() && (x < 0 || x > getWidth() - 20)) {
+      view = view.panned(x - 40);
+    }
+    draw();
+  }
+
+  private List<Track> tracks() {
+    return screening.timeline().map(Timeline::tracks).orElse(List.of());
+  }
+
+  private double y(int row) {
+    return RULER + row * ROW - top;
+  }
+
+  private Optional<Track> trackAt(double y) {
+    int row = (int) Math.floor((y - RULER + top) / ROW);
+    return y < RULER || row < 0 || row >= tracks().size()
+        ? Optional.empty()
+        : Optional.of(tracks().get(row));
+  }
+
+  // --- drawing
+  // ---------------------------------------------------------------------------------------------------
+
+  private void draw() {
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    LaneColours colours = LaneColours.of(stage.themeProperty().get());
+    g.setFill(colours.ground());
+    g.fillRect(0, 0, getWidth(), getHeight());
+    Optional<Artboard> board = screening.board();
+    if (board.isEmpty()) {
+      return;
+    }
+    Timeline line = board.get().timeline().orElseThrow();
+    drawRows(g, colours, board.get(), line);
+    drawRuler(g, colours, line);
+    drawPlayhead(g, colours);
+    drag.ifPresent(now -> now.draw(g, colours));
+  }
+
+  private void drawRows(GraphicsContext g, LaneColours colours, Artboard board, Timeline line) {
+    Map<TrackId, Integer> rows = new HashMap<>();
+    for (int row = 0; row < line.tracks().size(); row++) {
+      rows.put(line.tracks().get(row).id(), row);
+      g.setStroke(colours.line());
+      double foot = Math.round(y(row + 1)) - 0.5;
+      g.strokeLine(0, foot, getWidth(), foot);
+      if (line.tracks().get(row) instanceof Track.Footage footage) {
+        for (Clip clip : footage.clips()) {
+          boolean picked = pickedClip.filter(clip.id()::equals).isPresent();
+          drawBlock(
+              g,
+              y(row),
+              clip.in(),
+              clip.out(),
+              clip.name(),
+              picked,
+              colours.plain(),
+              colours.plainSoft(),
+              colours,
+              footage.state().hidden());
+        }
+      }
+    }
+    Time from = view.time(0);
+    Time to = view.time(getWidth());
+    Selection selection = workspace.selection();
+    for (Layer layer : board.layers()) {
+      Optional<Timing> timing = layer.timing();
+      if (timing.isEmpty()
+          || !timing.get().overlaps(from, to)
+          || !rows.containsKey(timing.get().track())) {
+        continue;
+      }
+      int row = rows.get(timing.get().track());
+      boolean problem = !watch.of(layer.id()).isEmpty();
+      boolean local = LocalChanges.count(layer) > 0;
+      boolean hidden = line.tracks().get(row).state().hidden();
+      drawBlock(
+          g,
+          y(row),
+          timing.get().in(),
+          timing.get().out(),
+          layer.story().text().replaceAll("[\\n\\u2028\\u2029]+", " \u00b7 "),
+          selection.contains(layer.id()),
+          problem ? colours.problem() : local ? colours.local() : colours.style(),
+          problem ? colours.problemSoft() : local ? colours.localSoft() : colours.styleSoft(),
+          colours,
+          hidden);
+    }
+  }
+
+  private void drawBlock(
+      GraphicsContext g,
+      double y,
+      Time in,
+      Time out,
+      String words,
+      boolean selected,
+      javafx.scene.paint.Color edge,
+      javafx.scene.paint.Color fill,
+      LaneColours colours,
+      boolean hidden) {
+    double x = view.x(in);
+    double width = Math.max(2, view.x(out) - x - 1);
+    if (x > getWidth() || x + width < 0) {
+      return;
+    }
+    double height = ROW - 7;
+    g.setGlobalAlpha(hidden ? 0.45 : 1);
+    g.setFill(fill);
+    g.fillRoundRect(x, y + 3, width, height, 5, 5);
+    g.setFill(edge);
+    g.fillRoundRect(x, y + 3, Math.min(3, width), height, 2, 2);
+    if (width > 26) {
+      g.save();
+      g.beginPath();
+      g.rect(x + 6, y, width - 10, ROW);
+      g.clip();
+      g.setFill(colours.words());
+      g.setFont(WORDS);
+      g.setTextBaseline(VPos.CENTER);
+      // a block that begins out of sight still says what it is
+      g.fillText(words, Math.max(x, 0) + 8, y + 3 + height / 2);
+      g.restore();
+    }
+    g.setGlobalAlpha(1);
+    if (selected) {
+      g.setStroke(colours.mark());
+      g.setLineWidth(1.6);
+      g.strokeRoundRect(x, y + 3, width, height, 5, 5);
+      g.setLineWidth(1);
+    }
+  }
+
+  private void drawRuler(GraphicsContext g, LaneColours colours, Timeline line) {
+    g.setFill(colours.ground());
+    g.fillRect(0, 0, getWidth(), RULER - 1);
+    screening
+        .loopProperty()
+        .get()
+        .ifPresent(loop -> {
+          g.setFill(colours.styleSoft());
+          g.fillRect(view.x(loop.from()), 0, view.x(loop.to()) - view.x(loop.from()), RULER - 1);
+        });
+    g.setStroke(colours.line());
+    g.strokeLine(0, RULER - 0.5, getWidth(), RULER - 0.5);
+    g.setFont(NUMBERS);
+    g.setTextBaseline(VPos.CENTER);
+    double step = view.step();
+    for (double at = Math.floor(view.start() / step) * step;
+        at < view.start() + getWidth() / view.scale();
+        at += step) {
+      Time time = line.rate().snap(Time.ofSeconds(at));
+      if (time.isAfter(line.duration())) {
+        break;
+      }
+      double x = Math.round(view.x(time)) + 0.5;
+      g.setStroke(colours.plain());
+      g.strokeLine(x, RULER - 7, x, RULER - 1);
+      g.setFill(colours.quiet());
+      String code = line.codeAt(time);
+      // whole seconds need no frames
+      g.fillText(step >= 1 ? code.substring(0, code.length() - 3) : code, x + 4, 10);
+    }
+    double end = view.x(line.duration());
+    if (end < getWidth()) {
+      g.setFill(colours.line().deriveColor(0, 1, 1, 0.6));
+      g.fillRect(end, 0, getWidth() - end, getHeight());
+    }
+  }
+
+  private void drawPlayhead(GraphicsContext g, LaneColours colours) {
+    double x = Math.round(view.x(screening.playheadProperty().get())) + 0.5;
+    if (x < -6 || x > getWidth() + 6) {
+      return;
+    }
+    g.setStroke(colours.mark());
+    g.setLineWidth(1.5);
+    g.strokeLine(x, 4, x, getHeight());
+    g.setLineWidth(1);
+    g.setFill(colours.mark());
+    g.fillPolygon(new double[] {x - 5, x + 5, x}, new double[] {1, 1, 9}, 3);
+  }
+
+  // --- finding things
+  // --------------------------------------------------------------------------------------------
+
+  private enum Part {
+    IN,
+    MIDDLE,
+    OUT
+  }
+
+  /** A text or a clip under the pointer. */
+  private record Hit(Track track, Optional<Layer> layer, Optional<Clip> clip, Part part) {
+    Time in() {
+      return layer
+          .map(found -> found.timing().orElseThrow().in())
+          .orElseGet(() -> clip.orElseThrow().in());
+    }
+  }
+
+  private Optional<Hit> hit(double x, double y) {
+    Optional<Track> track = trackAt(y);
+    Optional<Artboard> board = screening.board();
+    if (track.isEmpty() || board.isEmpty()) {
+      return Optional.empty();
+    }
+    if (track.get() instanceof Track.Footage footage) {
+      return footage.clips().reversed().stream()
+          .filter(clip -> isOver(x, clip.in(), clip.out()))
+          .findFirst()
+          .map(clip ->
+              new Hit(
+                  footage, Optional.empty(), Optional.of(clip), part(x, clip.in(), clip.out())));
+    }
+    return board.get().on(track.get().id()).reversed().stream()
+        .filter(layer -> isOver(x, time(layer).in(), time(layer).out()))
+        .findFirst()
+        .map(layer ->
+            new Hit(
+                track.get(),
+                Optional.of(layer),
+                Optional.empty(),
+                part(x, time(layer).in(), time(layer).out())));
+  }
+
+  private static Timing time(Layer layer) {
+    return layer.timing().orElseThrow();
+  }
+
+  private boolean isOver(double x, Time in, Time out) {
+    return x >= view.x(in) - 1 && x <= Math.max(view.x(out), view.x(in) + 3);
+  }
+
+  private Part part(double x, Time in, Time out) {
+    double edge = Math.min(EDGE, (view.x(out) - view.x(in)) / 4);
+    return x < view.x(in) + edge ? Part.IN : x > view.x(out) - edge ? Part.OUT : Part.MIDDLE;
+  }
+
+  // --- gestures
+  // --------------------------------------------------------------------------------------------------
+
+  private Optional<String> pickedClip = Optional.empty();
+
+  /** The clip that was pressed last, with its track. */
+  Optional<Map.Entry<TrackId, String>> pickedClip() {
+    return tracks().stream()
+        .filter(Track.Footage.class::isInstance)
+        .map(Track.Footage.class::cast)
+        .filter(track -> track.clips().stream().anyMatch(clip -> isPicked(clip)))
+        .findFirst()
+        .map(track -> Map.entry(track.id(), pickedClip.orElseThrow()));
+  }
+
+  private boolean isPicked(Clip clip) {
+    return pickedClip.filter(clip.id()::equals).isPresent();
+  }
+
+  private interface Drag {
+    void to(MouseEvent event);
+
+    default void end() {}
+
+    default void draw(GraphicsContext g, LaneColours colours) {}
+  }
+
+  private void moved(MouseEvent event) {
+    Optional<Hit> hit = hit(event.getX(), event.getY());
+    boolean edge =
+        hit.filter(found -> found.part != Part.MIDDLE && !found.track.state().locked()).isPresent();
+    setCursor(edge ? Cursor.H_RESIZE : Cursor.DEFAULT);
+  }
+
+  private void pressed(MouseEvent event) {
+    requestFocus();
+    if (event.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    if (event.getY() < RULER) {
+      screening.playingProperty().set(false);
+      start(now -> screening.seek(view.time(now.getX())), event);
+      return;
+    }
+    Optional<Hit> hit = hit(event.getX(), event.getY());
+    pickedClip = hit.flatMap(Hit::clip).map(Clip::id);
+    if (hit.isEmpty()) {
+      pressedNothing(event);
+    } else if (hit.get().layer().isPresent()) {
+      pressedText(event, hit.get());
+    } else {
+      workspace.select(List.of());
+      if (!hit.get().track().state().locked()) {
+        drag = Optional.of(new ClipDrag(hit.get(), event.getX()));
+      }
+    }
+    draw();
+  }
+
+  private void start(Drag wanted, MouseEvent event) {
+    drag = Optional.of(wanted);
+    wanted.to(event);
+  }
+
+  private void pressedText(MouseEvent event, Hit hit) {
+    LayerId id = hit.layer().orElseThrow().id();
+    if (event.isShiftDown() || event.isShortcutDown()) {
+      workspace.selectionProperty().set(workspace.selection().toggled(id));
+    } else if (!workspace.selection().contains(id)) {
+      workspace.select(List.of(id));
+    }
+    if (event.getClickCount() == 2) {
+      stage.reveal(id);
+      int end = hit.layer().orElseThrow().story().length();
+      workspace.selectionProperty().set(Selection.editing(id, 0, end));
+      stage.requestFocus();
+    } else if (!hit.track().state().locked()) {
+      drag = Optional.of(new TextDrag(hit, event.getX()));
+    }
+  }
+
+  private void pressedNothing(MouseEvent event) {
+    boolean more = event.isShiftDown() || event.isShortcutDown();
+    Set<LayerId> before = more ? workspace.selection().layers() : Set.of();
+    workspace.select(before);
+    screening.playingProperty().set(false);
+    drag = Optional.of(new Marquee(before, event.getX(), event.getY()));
+  }
+
+  private void dragged(MouseEvent event) {
+    drag.ifPresent(now -> now.to(event));
+    draw();
+  }
+
+  private void released(MouseEvent event) {
+    drag.ifPresent(Drag::end);
+    drag = Optional.empty();
+    draw();
+  }
+
+  private void scrolled(ScrollEvent event) {
+    if (event.isShortcutDown()) {
+      view = view.zoomed(Math.exp(event.getDeltaY() * 0.004), event.getX());
+    } else if (event.isShiftDown() || Math.abs(event.getDeltaX()) > Math.abs(event.getDeltaY())) {
+      double by = event.getDeltaX() != 0 ? event.getDeltaX() : event.getDeltaY();
+      view = view.panned(-by);
+    } else if (rowsHeight() > getHeight()) {
+      top = Math.clamp(top - event.getDeltaY(), 0, rowsHeight() - getHeight());
+      scrolledDown.run();
+    } else {
+      view = view.panned(-event.getDeltaY());
+    }
+    event.consume();
+    draw();
+  }
+
+  private double rowsHeight() {
+    return RULER + tracks().size() * ROW;
+  }
+
+  /** Where edges are drawn to: the playhead, the edges of others, the ends. */
+  private Time snapped(Time wanted, Set<LayerId> moving, Optional<String> clip) {
+    Timeline line = screening.timeline().orElseThrow();
+    List<Time> places = new ArrayList<>();
+    places.add(screening.playheadProperty().get());
+    places.add(Time.ZERO);
+    places.add(line.duration());
+    for (Layer layer : screening.board().orElseThrow().layers()) {
+      if (!moving.contains(layer.id())) {
+        layer.timing().ifPresent(timing -> places.addAll(List.of(timing.in(), timing.out())));
+      }
+    }
+    line.footage()
+        .flatMap(track -> track.clips().stream())
+        .filter(other -> clip.filter(other.id()::equals).isEmpty())
+        .forEach(other -> places.addAll(List.of(other.in(), other.out())));
+    Time near = line.rate().snap(wanted);
+    double least = SNAP;
+    for (Time place : places) {
+      double away = Math.abs(view.x(place) - view.x(wanted));
+      if (away < least) {
+        least = away;
+        near = place;
+      }
+    }
+    return near;
+  }
+
+  /** Moves or trims all selected texts by the same time. */
+  private final class TextDrag implements Drag {
+    private final Hit hit;
+    private final double from;
+    private final Object gesture = new Object();
+    private final Map<LayerId, Timing> were = new LinkedHashMap<>();
+    private boolean begun;
+
+    TextDrag(Hit hit, double from) {
+      this.hit = hit;
+      this.from = from;
+      Set<TrackId> open = new LinkedHashSet<>();
+      tracks().stream()
+          .filter(track -> !track.state().locked())
+          .forEach(track -> open.add(track.id()));
+      for (Layer layer : screening.board().orElseThrow().layers()) {
+        if (workspace.selection().contains(layer.id())
+            && layer.track().filter(open::contains).isPresent()) {
+          were.put(layer.id(), time(layer));
+        }
+      }
+    }
+
+    @Override
+    public void to(MouseEvent event) {
+      if (!begun
+          && Math.abs(event.getX() - from) < 4
+          && trackAt(event.getY()).equals(Optional.of(hit.track()))) {
+        return;
+      }
+      begun = true;
+      Timing own = were.get(hit.layer().orElseThrow().id());
+      if (own == null) {
+        return;
+      }
+      Time by = view.length(event.getX() - from);
+      boolean atOut = hit.part() == Part.OUT;
+      Time edge = atOut ? own.out() : own.in();
+      Time wanted = edge.plus(by);
+      Time near = event.isAltDown() ? wanted : snapped(wanted, were.keySet(), Optional.empty());
+      if (hit.part() == Part.MIDDLE
+          && near.equals(screening.timeline().orElseThrow().rate().snap(wanted))) {
+        // the end may lie nearer to something than the beginning
+        Time end = snapped(own.out().plus(by), were.keySet(), Optional.empty());
+        Time other = end.minus(own.length());
+        near = isOnFrame(end) ? near : other;
+      }
+      change(near.minus(edge), event.getY());
+    }
+
+    private boolean isOnFrame(Time time) {
+      return screening.timeline().orElseThrow().rate().snap(time).equals(time);
+    }
+
+    private void change(Time by, double y) {
+      Time frame = screening.timeline().orElseThrow().rate().frame();
+      Time earliest = were.values().stream().map(Timing::in).min(Time::compareTo).orElseThrow();
+      Time possible = hit.part() == Part.OUT ? by : Time.max(by, Time.ZERO.minus(earliest));
+      Map<LayerId, Timing> now = new LinkedHashMap<>();
+      were.forEach((id, was) -> now.put(id, changed(was, possible, frame, y)));
+      workspace.apply(
+          new Retime(now, hit.part() == Part.MIDDLE ? "Move" : "Trim"), Optional.of(gesture));
+    }
+
+    private Timing changed(Timing was, Time by, Time frame, double y) {
+      return switch (hit.part()) {
+        case IN -> was.between(Time.min(was.in().plus(by), was.out().minus(frame)), was.out());
+        case OUT -> was.between(was.in(), Time.max(was.out().plus(by), was.in().plus(frame)));
+        case MIDDLE -> {
+          Optional<Track> other = trackAt(y).filter(track -> takes(track));
+          Timing moved = was.moved(by);
+          yield were.size() == 1 && other.isPresent() ? moved.withTrack(other.get().id()) : moved;
+        }
+      };
+    }
+
+    private boolean takes(Track track) {
+      return track.getClass() == hit.track().getClass() && !track.state().locked();
+    }
+
+    @Override
+    public void end() {
+      workspace.endGesture();
+    }
+  }
+
+  /** Moves or trims a clip; trimming its beginning keeps its pictures where they are. */
+  private final class ClipDrag implements Drag {
+    private final Hit hit;
+    private final Clip was;
+    private final double from;
+    private final Object gesture = new Object();
+
+    ClipDrag(Hit hit, double from) {
+      this.hit = hit;
+      this.was = hit.clip().orElseThrow();
+      this.from = from;
+    }
+
+    @Override
+    public void to(MouseEvent event) {
+      Time frame = screening.timeline().orElseThrow().rate().frame();
+      Time edge = hit.part() == Part.OUT ? was.out() : was.in();
+      Time wanted = edge.plus(view.length(event.getX() - from));
+      Time near = Time.max(Time.ZERO, snapped(wanted, Set.of(), Optional.of(was.id())));
+      Clip now =
+          switch (hit.part()) {
+            case MIDDLE -> was.moved(near.minus(was.in()));
+            case OUT -> was.between(was.in(), Time.max(near, was.in().plus(frame)), was.start());
+            case IN -> {
+              Time least = Time.max(Time.ZERO, was.in().minus(was.start()));
+              Time in = Time.max(least, Time.min(near, was.out().minus(frame)));
+              yield was.between(in, was.out(), was.start().plus(in.minus(was.in())));
+            }
+          };
+      if (!now.equals(was) || event.getX() != from) {
+        workspace.apply(
+            new ChangeTimeline.PutClip(screening.board().orElseThrow().id(), hit.track().id(), now),
+            Optional.of(gesture));
+      }
+    }
+
+    @Override
+    public void end() {
+      workspace.endGesture();
+    }
+  }
+
+  /** Selects what a rectangle touches; without dragging, goes to the moment that was pressed. */
+  private final class Marquee implements Drag {
+    private final Set<LayerId> before;
+    private final double fromX;
+    private final double fromY;
+    private double toX;
+    private double toY;
+    private boolean moved;
+
+    Marquee(Set<LayerId> before, double x, double y) {
+      this.before = before;
+      this.fromX = x;
+      this.fromY = y;
+      this.toX = x;
+      this.toY = y;
+    }
+
+    @Override
+    public void to(MouseEvent event) {
+      toX = event.getX();
+      toY = event.getY();
+      moved |= Math.hypot(toX - fromX, toY - fromY) > 4;
+      if (!moved) {
+        return;
+      }
+      Time from = view.time(Math.min(fromX, toX));
+      Time to = view.time(Math.max(fromX, toX));
+      Set<TrackId> rows = new LinkedHashSet<>();
+      for (int row = 0; row < tracks().size(); row++) {
+        if (y(row + 1) > Math.min(fromY, toY) && y(row) < Math.max(fromY, toY)) {
+          rows.add(tracks().get(row).id());
+        }
+      }
+      Set<LayerId> touched = new LinkedHashSet<>(before);
+      for (Layer layer : screening.board().orElseThrow().layers()) {
+        if (layer.timing().filter(own -> rows.contains(own.track())).isPresent()
+            && time(layer).overlaps(from, to)) {
+          touched.add(layer.id());
+        }
+      }
+      workspace.select(touched);
+    }
+
+    @Override
+    public void end() {
+      if (!moved) {
+        screening.seek(view.time(fromX));
+      }
+    }
+
+    @Override
+    public void draw(GraphicsContext g, LaneColours colours) {
+      if (moved) {
+        g.setStroke(colours.mark());
+        g.strokeRect(
+            Math.round(Math.min(fromX, toX)) + 0.5,
+            Math.round(Math.min(fromY, toY)) + 0.5,
+            Math.abs(toX - fromX),
+            Math.abs(toY - fromY));
+      }
+    }
+  }
+
+  /** Where the middle of a block lies in this node; for whoever points at it. */
+  Optional<javafx.geometry.Point2D> middleOf(LayerId id) {
+    return screening
+        .board()
+        .flatMap(board -> board.layer(id))
+        .flatMap(layer ->
+            layer
+                .timing()
+                .map(timing -> {
+                  List<TrackId> rows = tracks().stream().map(Track::id).toList();
+                  return new javafx.geometry.Point2D(
+                      (view.x(timing.in()) + view.x(timing.out())) / 2,
+                      y(rows.indexOf(timing.track())) + ROW / 2);
+                }));
+  }
+}

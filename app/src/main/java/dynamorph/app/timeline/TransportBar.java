@@ -1,0 +1,222 @@
+package dynamorph.app.timeline;
+
+import dynamorph.app.field.Controls;
+import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Screening;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.LayerId;
+import dynamorph.model.value.Numbers;
+import dynamorph.typeset.caption.CueProblem;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/** Plays the film, says where it is, and tells what is wrong with its captions. */
+final class TransportBar extends HBox {
+  private final Workspace workspace;
+  private final Screening screening;
+  private final CueWatch watch;
+  private final FilmActions actions;
+  private final TextField code = new TextField();
+  private final Label rate = new Label();
+  private final HBox problems = new HBox(8);
+  private final MenuButton film = new MenuButton();
+
+  TransportBar(Workspace workspace, CueWatch watch, TrackLanes lanes, FilmActions actions) {
+    this.workspace = workspace;
+    this.screening = workspace.screening();
+    this.watch = watch;
+    this.actions = actions;
+    getStyleClass().add("transport");
+    setAlignment(Pos.CENTER_LEFT);
+    setSpacing(6);
+    Button play = new Button("Play");
+    play.getStyleClass().add("play");
+    play.setId("play");
+    play.setTooltip(new Tooltip("Play or pause  Space"));
+    play.setFocusTraversable(false);
+    play.setOnAction(_ -> actions.playOrPause());
+    screening
+        .playingProperty()
+        .addListener((_, _, playing) -> play.setText(playing ? "Pause" : "Play"));
+    ToggleButton loop = new ToggleButton("", new FontIcon(Feather.REPEAT));
+    loop.getStyleClass().add("icon-button");
+    loop.setId("loop");
+    loop.setTooltip(new Tooltip("Play what is selected over and over, else the whole film"));
+    loop.setFocusTraversable(false);
+    loop.setOnAction(_ -> actions.loop(loop.isSelected()));
+    screening
+        .loopProperty()
+        .addListener((_, _, now) -> loop.setSelected(now.isPresent()));
+    code.setId("timecode");
+    code.getStyleClass().add("timecode");
+    code.setPrefColumnCount(9);
+    code.setTooltip(new Tooltip("Where the film is; type a timecode to go there"));
+    code.setOnAction(_ -> goTo());
+    code.focusedProperty().addListener((_, _, focused) -> {
+      if (!focused) {
+        update();
+      }
+    });
+    rate.getStyleClass().add("quiet");
+    rate.setMinWidth(0);
+    problems.setAlignment(Pos.CENTER_RIGHT);
+    problems.setMinWidth(0);
+    film.getStyleClass().add("film-menu");
+    film.setId("film-menu");
+    film.setOnShowing(_ -> fillFilms());
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    getChildren()
+        .addAll(
+            Controls.icon(
+                Feather.SKIP_BACK, "To the edit before  Alt+Shift+Left", () ->
+                    screening.toEdit(false)),
+            Controls.icon(
+                Feather.CHEVRON_LEFT, "One frame back  Alt+Left", () -> screening.step(-1)),
+            play,
+            Controls.icon(
+                Feather.CHEVRON_RIGHT, "One frame on  Alt+Right", () -> screening.step(1)),
+            Controls.icon(
+                Feather.SKIP_FORWARD, "To the next edit  Alt+Shift+Right", () ->
+                    screening.toEdit(true)),
+            loop,
+            code,
+            rate,
+            gap,
+            problems,
+            add(),
+            Controls.icon(Feather.ZOOM_OUT, "Show more of the time", () -> lanes.zoom(1 / 1.5)),
+            Controls.icon(Feather.ZOOM_IN, "Show less of the time", () -> lanes.zoom(1.5)),
+            Controls.icon(Feather.MAXIMIZE_2, "Show the whole film", lanes::fitAll),
+            film);
+    for (Node node : getChildren()) {
+      if (node instanceof Button button) {
+        button.setFocusTraversable(false);
+      }
+    }
+    screening.playheadProperty().addListener((_, _, _) -> update());
+    screening.filmProperty().addListener((_, _, _) -> update());
+    workspace.shownProperty().addListener((_, _, _) -> update());
+    watch.problemsProperty().addListener((_, _, _) -> showProblems());
+    update();
+  }
+
+  private MenuButton add() {
+    MenuButton menu = new MenuButton("Add");
+    menu.setId("film-add");
+    menu.setMinWidth(Region.USE_PREF_SIZE);
+    menu.getItems()
+        .addAll(
+            item("Title at the playhead", actions::addTitle),
+            item("Cue at the playhead", actions::addCue),
+            item("Titles from a table\u2026", actions::titlesFromTable),
+            item("Captions from a file\u2026", actions::importCaptions),
+            item("Track of titles", actions::addTitleTrack),
+            item("Track of captions\u2026", actions::addCaptionTrack),
+            item("Track of footage", actions::addFootageTrack),
+            item("Footage\u2026", actions::addFootage));
+    return menu;
+  }
+
+  private static MenuItem item(String label, Runnable work) {
+    MenuItem item = new MenuItem(label);
+    item.setOnAction(_ -> work.run());
+    return item;
+  }
+
+  private void fillFilms() {
+    List<MenuItem> items = new ArrayList<>();
+    for (Artboard board : workspace.project().films().toList()) {
+      items.add(item(board.name(), () -> screening.open(board.id())));
+    }
+    items.add(new javafx.scene.control.SeparatorMenuItem());
+    items.add(item("New film\u2026", actions::newFilm));
+    items.add(item("Film settings\u2026", actions::filmSettings));
+    film.getItems().setAll(items);
+  }
+
+  private void goTo() {
+    screening
+        .timeline()
+        .ifPresent(line -> {
+          try {
+            screening.seek(line.timeOf(code.getText()));
+          } catch (IllegalArgumentException wrong) {
+            workspace.tell(Notice.problem(wrong.getMessage()));
+          }
+          update();
+        });
+  }
+
+  private void update() {
+    film.setText(screening.board().map(Artboard::name).orElse("Film"));
+    screening
+        .timeline()
+        .ifPresent(line -> {
+          if (!code.isFocused() || screening.playingProperty().get()) {
+            code.setText(line.codeAt(screening.playheadProperty().get()));
+          }
+          rate.setText(
+              line.rate().words()
+                  + " \u00b7 "
+                  + Numbers.format(line.duration().seconds(), 1)
+                  + " s");
+        });
+  }
+
+  /** The kind of problem that most cues have, with a way to fix it. */
+  private void showProblems() {
+    List<CueProblem> all =
+        watch.problemsProperty().get().values().stream().flatMap(List::stream).toList();
+    Optional<CueProblem.Kind> worst =
+        java.util.Arrays.stream(CueProblem.Kind.values())
+            .filter(kind -> all.stream().anyMatch(problem -> problem.kind() == kind))
+            .max(
+                java.util.Comparator.comparingLong(kind ->
+                    all.stream().filter(problem -> problem.kind() == kind).count()));
+    if (worst.isEmpty()) {
+      problems.getChildren().clear();
+      return;
+    }
+    CueProblem.Kind kind = worst.get();
+    List<LayerId> cues =
+        all.stream().filter(problem -> problem.kind() == kind).map(CueProblem::cue).toList();
+    Label words = new Label(Numbers.counted(cues.size(), "cue") + ": " + kind.label());
+    words.getStyleClass().add("problem-text");
+    words.setMinWidth(0);
+    Hyperlink next = new Hyperlink("Next");
+    next.setTooltip(new Tooltip("Go to the next cue with a problem"));
+    next.setMinWidth(Region.USE_PREF_SIZE);
+    next.setOnAction(_ -> actions.toProblem(cues));
+    problems.getChildren().setAll(words, next);
+    if (kind.isOfTime() || kind.isOfLines()) {
+      Hyperlink fix = new Hyperlink("Fix\u2026");
+      fix.setId("fix-cues");
+      fix.setMinWidth(Region.USE_PREF_SIZE);
+      fix.setTooltip(
+          new Tooltip(
+              kind.isOfTime()
+                  ? "Let these cues stay longer where there is room"
+                  : "Break these cues into lines anew"));
+      fix.setOnAction(_ -> actions.fix(kind));
+      problems.getChildren().add(fix);
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** The timeline of a film: playing it, its tracks, its cues. */
+package dynamorph.app.timeline;

@@ -1,0 +1,305 @@
+package dynamorph.formats.captions;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Placement;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Facet;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.Rgba;
+import dynamorph.model.value.Slant;
+import dynamorph.typeset.caption.CaptionBreaks;
+import dynamorph.typeset.caption.CueList;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** A track of captions, worked out for files: what each cue says, where, and in which look. */
+final class CaptionExport {
+  private static final Address FILL = Address.coat("fill");
+
+  private final Project project;
+  private final Track.Captions track;
+  private final Cascade cascade;
+  private final FrameBox frame;
+  private final PropertySet plain;
+  private final Placement place;
+  private final List<WrittenCue> cues = new ArrayList<>();
+
+  CaptionExport(Project project, Artboard film, Track.Captions track) {
+    this.project = project;
+    this.track = track;
+    this.cascade = Cascade.of(project);
+    this.frame = new FrameBox(film.width(), film.height());
+    Layer empty =
+        Layer.of("plain", "plain", "x")
+            .withTiming(Timing.of(track.id(), Time.ZERO, Time.ofMillis(1000)));
+    this.plain = cascade.values(empty);
+    this.place = cascade.placement(empty);
+    for (Layer cue : CueList.of(film, track).cues()) {
+      cues.add(written(cue));
+    }
+  }
+
+  List<WrittenCue> cues() {
+    return cues;
+  }
+
+  Track.Captions track() {
+    return track;
+  }
+
+  FrameBox frame() {
+    return frame;
+  }
+
+  /** The complete values of a cue that sets nothing itself. */
+  PropertySet plain() {
+    return plain;
+  }
+
+  Placement place() {
+    return place;
+  }
+
+  Style style(StyleId id) {
+    return project.styles().get(id);
+  }
+
+  /** The style with what it is based on laid under it. */
+  PropertySet values(StyleId id) {
+    PropertySet merged = PropertySet.EMPTY;
+    for (Style style : project.styles().chain(id).reversed()) {
+      merged = merged.overlaidBy(style.properties());
+    }
+    return merged;
+  }
+
+  Rgba colour(PropertySet values) {
+    return cascade.colour(
+        values.get(Properties.COAT_COLOUR.at(FILL)).orElse(Properties.COAT_COLOUR.defaultValue()));
+  }
+
+  Rgba colour(dynamorph.model.value.Colour colour) {
+    return cascade.colour(colour);
+  }
+
+  /** Character styles that words of the cues follow, and styles that speakers bring. */
+  Map<StyleId, Style> wordStyles() {
+    Map<StyleId, Style> used = new LinkedHashMap<>();
+    for (WrittenCue cue : cues) {
+      for (WrittenCue.Run run : cue.runs()) {
+        run.follows().forEach(id -> used.put(id, style(id)));
+      }
+    }
+    return used;
+  }
+
+  private WrittenCue written(Layer cue) {
+    Timing timing = CueList.time(cue);
+    List<WrittenCue.Run> runs = new ArrayList<>();
+    PropertySet base =
+        cascade.values(
+            Layer.of("plain", "plain", "x").withTiming(timing.withSpeaker(timing.speaker())));
+    boolean first = true;
+    for (Paragraph paragraph : cue.story().paragraphs()) {
+      if (!first) {
+        runs.add(run("\u2028", base, List.of(), PropertySet.EMPTY));
+      }
+      first = false;
+      for (Span span : paragraph.spans()) {
+        PropertySet values = cascade.values(cue, paragraph, span);
+        List<StyleId> characters =
+            span.follows().stream()
+                .filter(id -> style(id).level() == StyleLevel.CHARACTER)
+                .toList();
+        runs.add(run(span.text(), values, characters, span.local()));
+      }
+    }
+    Placement own = cascade.placement(cue);
+    boolean moved = own.anchor() != place.anchor() || own.x() != place.x() || own.y() != place.y();
+    return new WrittenCue(
+        cue.id(),
+        timing.in(),
+        timing.out(),
+        timing.speaker(),
+        broken(runs, cue),
+        moved ? key(own.anchor()) : 2,
+        moved && (own.anchor().across() != 0.5 || own.x() != 0)
+            ? Optional.of(frame.shareAcross(own.anchor(), own.x()))
+            : Optional.empty(),
+        moved ? Optional.of(frame.shareDown(own.anchor(), own.y())) : Optional.empty(),
+        cue.follows(),
+        cue.local().where(key -> key.property().facet() != Facet.PLACEMENT));
+  }
+
+  static int key(Anchor anchor) {
+    int across = (int) Math.round(anchor.across() * 2);
+    int down = (int) Math.round(anchor.down() * 2);
+    return (2 - down) * 3 + across + 1;
+  }
+
+  private WrittenCue.Run run(
+      String text, PropertySet values, List<StyleId> follows, PropertySet local) {
+    double weight = number(values, Properties.FONT_WEIGHT.key());
+    double usual = number(plain, Properties.FONT_WEIGHT.key());
+    boolean italic = slant(values) == Slant.ITALIC && slant(plain) != Slant.ITALIC;
+    boolean underline = flag(values) && !flag(plain);
+    Rgba colour = colour(values);
+    return new WrittenCue.Run(
+        text.replace("\n", "\u2028").replace("\u2029", "\u2028"),
+        weight >= 600 && weight > usual,
+        italic,
+        underline,
+        colour.equals(colour(plain)) ? Optional.empty() : Optional.of(colour),
+        follows,
+        local);
+  }
+
+  private static double number(PropertySet values, PropertyKey<Double> key) {
+    return values.get(key).orElse(key.property().defaultValue());
+  }
+
+  private static Slant slant(PropertySet values) {
+    return values.get(Properties.SLANT.key()).orElse(Slant.UPRIGHT);
+  }
+
+  private static boolean flag(PropertySet values) {
+    return values.get(Properties.UNDERLINE.key()).orElse(false);
+  }
+
+  /** A cue that is not broken by hand is broken as its track wants it. */
+  private List<WrittenCue.Run> broken(List<WrittenCue.Run> runs, Layer cue) {
+    StringBuilder all = new StringBuilder();
+    runs.forEach(run -> all.append(run.text()));
+    List<String> lines = all.indexOf("\u2028") >= 0 ? List.of() : CaptionBreaks.lines(cue, track);
+    if (lines.size() < 2) {
+      return merged(runs);
+    }
+    List<Integer> ends = ends(all.toString(), lines);
+    List<WrittenCue.Run> changed = new ArrayList<>();
+    int start = 0;
+    for (WrittenCue.Run run : runs) {
+      StringBuilder text = new StringBuilder();
+      for (int index = 0; index < run.text().length(); index++) {
+        boolean ended = ends.contains(start + index);
+        char unit = run.text().charAt(index);
+        if (ended) {
+          text.append('\u2028');
+        }
+        if (!ended || !Character.isWhitespace(unit)) {
+          text.append(unit);
+        }
+      }
+      start += run.text().length();
+      changed.add(with(run, text.toString()));
+    }
+    return merged(changed);
+  }
+
+  /** Where each line but the last ends in the text. */
+  private static List<Integer> ends(String text, List<String> lines) {
+    List<Integer> ends = new ArrayList<>();
+    int at = 0;
+    for (String line : lines.subList(0, lines.size() - 1)) {
+      int left = line.replaceAll("\\s", "").length();
+      while (left > 0) {
+        left -= Character.isWhitespace(text.charAt(at++)) ? 0 : 1;
+      }
+      ends.add(at);
+    }
+    return ends;
+  }
+
+  private static WrittenCue.Run with(WrittenCue.Run run, String text) {
+    return new WrittenCue.Run(
+        text, run.bold(), run.italic(), run.underline(), run.colour(), run.follows(), run.local());
+  }
+
+  private static List<WrittenCue.Run> merged(List<WrittenCue.Run> runs) {
+    List<WrittenCue.Run> merged = new ArrayList<>();
+    for (WrittenCue.Run run : runs) {
+      if (!merged.isEmpty() && with(merged.getLast(), "").equals(with(run, ""))) {
+        WrittenCue.Run last = merged.removeLast();
+        merged.add(with(last, last.text() + run.text()));
+      } else if (!run.text().isEmpty()) {
+        merged.add(run);
+      }
+    }
+    return merged;
+  }
+
+  /** What any caption format leaves behind of a style. */
+  List<Remark> losses(boolean carriesStyles) {
+    List<Remark> losses = new ArrayList<>();
+    if (!carriesStyles) {
+      losses.add(
+          new Remark(
+              0,
+              "fonts, sizes, plates, outlines and shadows stay behind; bold, italic, underlined and"
+                  + " coloured words and places on the frame are kept"));
+      return losses;
+    }
+    List<StyleId> all = new ArrayList<>(track.follows());
+    all.addAll(wordStyles().keySet());
+    for (StyleId id : all) {
+      List<String> left =
+          values(id).keys().stream()
+              .filter(key -> !carried(key))
+              .map(PropertyKey::label)
+              .distinct()
+              .toList();
+      if (!left.isEmpty()) {
+        losses.add(
+            new Remark(
+                0, "of \"" + style(id).name() + "\" stays behind: " + String.join(", ", left)));
+      }
+    }
+    return losses;
+  }
+
+  private static boolean carried(PropertyKey<?> key) {
+    boolean fill = key.address().equals(FILL);
+    boolean ground = key.address().equals(CueCss.GROUND);
+    boolean shadow = key.address().ownCoat().equals(FILL) && !key.address().effect().isEmpty();
+    return switch (key.property().id()) {
+      case "colour", "kind" -> fill || ground || shadow;
+      case "across", "down", "blur", "opacity" -> shadow;
+      default ->
+          key.address() == Address.TEXT
+              && List.of(
+                      "font-family",
+                      "font-weight",
+                      "slant",
+                      "size",
+                      "underline",
+                      "overline",
+                      "strike",
+                      "leading",
+                      "alignment",
+                      "language",
+                      "anchor",
+                      "position-x",
+                      "position-y",
+                      "box",
+                      "box-width",
+                      "plate-padding")
+                  .contains(key.property().id());
+    };
+  }
+}

@@ -1,0 +1,203 @@
+package dynamorph.formats.captions;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.Project;
+import dynamorph.model.timeline.Track;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Reads and writes files of captions, in the format that their endings or contents tell. */
+public final class CaptionFiles {
+  /** Far above any real file, and far below what fills the memory. */
+  private static final long LARGEST = 64L << 20;
+
+  /** The most cues that one file may bring: a thousand hours have fewer. */
+  public static final int MOST_CUES = 200_000;
+
+  /** The longest words of one cue, in characters; what is longer is cut. */
+  private static final int LONGEST_CUE = 10_000;
+
+  private CaptionFiles() {}
+
+  /** The formats. */
+  public enum Format {
+    SUBRIP("srt"),
+    WEBVTT("vtt"),
+    TIMED_TEXT("ttml", "xml", "dfxp", "itt");
+
+    private final List<String> endings;
+
+    Format(String... endings) {
+      this.endings = List.of(endings);
+    }
+
+    /** The usual ending of its files, without a dot. */
+    public String ending() {
+      return endings.getFirst();
+    }
+
+    /**
+     * The format that the ending of a name tells.
+     *
+     * @throws IllegalArgumentException listing the endings
+     */
+    public static Format of(String name) {
+      String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+      return Arrays.stream(values())
+          .filter(format -> format.endings.contains(ending))
+          .findFirst()
+          .orElseThrow(() ->
+              new IllegalArgumentException(
+                  "\"" + name + "\": captions are in files that end in .srt, .vtt or .ttml"));
+    }
+  }
+
+  /**
+   * What was read.
+   *
+   * @param remarks what was repaired, left out or cannot be carried over
+   */
+  public record Read(CaptionSheet sheet, List<Remark> remarks) {}
+
+  /**
+   * What was written.
+   *
+   * @param remarks what the format does not carry
+   */
+  public record Written(String text, List<Remark> remarks) {}
+
+  /**
+   * Reads a file.
+   *
+   * @param frame of the film that it is for
+   * @throws CaptionsUnreadable naming what is wrong and where
+   */
+  public static Read read(Path file, FrameBox frame) throws IOException {
+    if (!Files.exists(file)) {
+      throw new CaptionsUnreadable(file.getFileName() + ": there is no such file");
+    }
+    if (Files.size(file) > LARGEST) {
+      throw new CaptionsUnreadable(file.getFileName() + ": it is larger than 64 MB");
+    }
+    try {
+      return read(Files.readAllBytes(file), file.getFileName().toString(), frame);
+    } catch (CaptionsUnreadable wrong) {
+      throw new CaptionsUnreadable(file.getFileName() + ": " + wrong.getMessage());
+    }
+  }
+
+  /** Reads the bytes of a file; its contents tell the format, its name where they do not. */
+  public static Read read(byte[] bytes, String name, FrameBox frame) throws CaptionsUnreadable {
+    String text = CaptionText.decode(bytes);
+    if (text.isBlank()) {
+      throw new CaptionsUnreadable("the file is empty");
+    }
+    List<Remark> remarks = new ArrayList<>();
+    CaptionSheet sheet =
+        switch (format(text, name)) {
+          case WEBVTT -> WebVtt.read(text, frame, remarks);
+          case TIMED_TEXT -> TimedText.read(text, frame, remarks);
+          case SUBRIP -> SubRip.read(text, remarks);
+        };
+    if (sheet.cues().size() > MOST_CUES) {
+      throw new CaptionsUnreadable(
+          "it has " + sheet.cues().size() + " cues; " + MOST_CUES + " is the most");
+    }
+    if (sheet.cues().isEmpty()) {
+      String first = remarks.isEmpty() ? "" : "; " + remarks.getFirst();
+      throw new CaptionsUnreadable("it has no cue that can be read" + first);
+    }
+    return new Read(capped(sheet, remarks), List.copyOf(remarks));
+  }
+
+  private static Format format(String text, String name) throws CaptionsUnreadable {
+    if (WebVtt.isOne(text)) {
+      return Format.WEBVTT;
+    }
+    if (TimedText.isOne(text)) {
+      return Format.TIMED_TEXT;
+    }
+    if (SubRip.isOne(text)) {
+      return Format.SUBRIP;
+    }
+    try {
+      return Format.of(name);
+    } catch (IllegalArgumentException unknown) {
+      throw new CaptionsUnreadable("this is neither SubRip, WebVTT nor TTML");
+    }
+  }
+
+  private static CaptionSheet capped(CaptionSheet sheet, List<Remark> remarks) {
+    boolean tooLong = sheet.cues().stream().anyMatch(cue -> cue.story().length() > LONGEST_CUE);
+    if (!tooLong) {
+      return sheet;
+    }
+    List<CaptionSheet.Cue> cues = new ArrayList<>();
+    for (CaptionSheet.Cue cue : sheet.cues()) {
+      if (cue.story().length() <= LONGEST_CUE) {
+        cues.add(cue);
+      } else {
+        remarks.add(
+            new Remark(
+                0,
+                "the cue at "
+                    + cue.in()
+                    + " has "
+                    + cue.story().length()
+                    + " characters and is cut to "
+                    + LONGEST_CUE));
+        cues.add(
+            new CaptionSheet.Cue(
+                cue.name(),
+                cue.in(),
+                cue.out(),
+                cue.speaker(),
+                cue.story().slice(new dynamorph.model.text.TextRange(0, LONGEST_CUE)),
+                cue.follows(),
+                cue.local()));
+      }
+    }
+    return new CaptionSheet(
+        sheet.language(), sheet.rate(), sheet.styles(), sheet.follows(), sheet.local(), cues);
+  }
+
+  /** A track of a film as the text of a file. */
+  public static Written write(Project project, Artboard film, Track.Captions track, Format format) {
+    CaptionExport captions = new CaptionExport(project, film, track);
+    String text =
+        switch (format) {
+          case SUBRIP -> SubRip.write(captions.cues());
+          case WEBVTT -> VttWriter.write(captions);
+          case TIMED_TEXT -> TimedTextWriter.write(captions);
+        };
+    return new Written(text, captions.losses(format != Format.SUBRIP));
+  }
+
+  /**
+   * Writes a track into a file, beside its place first and then moved there.
+   *
+   * @return what the format does not carry
+   */
+  public static List<Remark> write(Project project, Artboard film, Track.Captions track, Path file)
+      throws IOException {
+    Written written = write(project, film, track, Format.of(file.getFileName().toString()));
+    dynamorph.formats.file.SafeFile.write(
+        file, stream -> stream.write(written.text().getBytes(StandardCharsets.UTF_8)));
+    return written.remarks();
+  }
+
+  /** The language that a name tells, as in {@code film.de.srt}. */
+  public static Optional<String> language(String name) {
+    String[] parts = name.split("\\.");
+    return parts.length > 2 && parts[parts.length - 2].matches("[a-z]{2,3}(-[A-Za-z]{2,4})?")
+        ? Optional.of(parts[parts.length - 2])
+        : Optional.empty();
+  }
+}

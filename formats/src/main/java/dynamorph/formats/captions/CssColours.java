@@ -1,0 +1,98 @@
+package dynamorph.formats.captions;
+
+import dynamorph.model.value.Rgba;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Colours as caption files write them: names, hexadecimal, rgb() and rgba(). */
+final class CssColours {
+  private static final Map<String, String> NAMES =
+      Map.ofEntries(
+          Map.entry("transparent", "#00000000"),
+          Map.entry("black", "#000000"),
+          Map.entry("silver", "#c0c0c0"),
+          Map.entry("gray", "#808080"),
+          Map.entry("grey", "#808080"),
+          Map.entry("white", "#ffffff"),
+          Map.entry("maroon", "#800000"),
+          Map.entry("red", "#ff0000"),
+          Map.entry("purple", "#800080"),
+          Map.entry("fuchsia", "#ff00ff"),
+          Map.entry("magenta", "#ff00ff"),
+          Map.entry("green", "#008000"),
+          Map.entry("lime", "#00ff00"),
+          Map.entry("olive", "#808000"),
+          Map.entry("yellow", "#ffff00"),
+          Map.entry("navy", "#000080"),
+          Map.entry("blue", "#0000ff"),
+          Map.entry("teal", "#008080"),
+          Map.entry("aqua", "#00ffff"),
+          Map.entry("cyan", "#00ffff"),
+          Map.entry("orange", "#ffa500"));
+  private static final Pattern FUNCTION =
+      Pattern.compile(
+          "rgba?\\(\\s*(\\d{1,3})\\s*[, ]\\s*(\\d{1,3})\\s*[, ]\\s*(\\d{1,3})"
+              + "(?:\\s*[,/]\\s*([0-9.]+%?))?\\s*\\)");
+
+  private CssColours() {}
+
+  /** Colours of CSS; alpha in rgba() is a fraction. */
+  static Optional<Rgba> parse(String text) {
+    return parse(text, false);
+  }
+
+  /** Colours of TTML; alpha in rgba() is a byte. */
+  static Optional<Rgba> parseTimedText(String text) {
+    return parse(text, true);
+  }
+
+  private static Optional<Rgba> parse(String text, boolean byteAlpha) {
+    String plain = text.strip().toLowerCase(Locale.ROOT);
+    Matcher function = FUNCTION.matcher(plain);
+    if (function.matches()) {
+      int alpha = alpha(function.group(4), byteAlpha);
+      return Optional.of(
+          new Rgba(
+              alpha << 24
+                  | channel(function.group(1)) << 16
+                  | channel(function.group(2)) << 8
+                  | channel(function.group(3))));
+    }
+    String hex = NAMES.getOrDefault(plain, plain);
+    if (!hex.startsWith("#") && hex.matches("[0-9a-f]{6}")) {
+      hex = "#" + hex;
+    }
+    try {
+      return hex.startsWith("#") ? Optional.of(Rgba.parse(hex)) : Optional.empty();
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
+    }
+  }
+
+  private static int channel(String digits) {
+    return Math.min(255, Integer.parseInt(digits));
+  }
+
+  private static int alpha(String text, boolean byteAlpha) {
+    if (text == null) {
+      return 255;
+    }
+    try {
+      double value =
+          text.endsWith("%")
+              ? Double.parseDouble(text.substring(0, text.length() - 1)) / 100
+              : Double.parseDouble(text) / (byteAlpha ? 255 : 1);
+      return (int) Math.round(Math.clamp(value, 0, 1) * 255);
+    } catch (NumberFormatException wrong) {
+      return 255;
+    }
+  }
+
+  /** {@code #rrggbb}, with two more digits if it is not opaque. */
+  static String hex(Rgba colour) {
+    return colour.toString();
+  }
+}

@@ -1,0 +1,13 @@
+package dynamorph.formats.captions;
+
+/**
+ * Something that was repaired, left out or cannot be carried over.
+ *
+ * @param line in the file, from 1; 0 where there is none
+ */
+public record Remark(int line, String words) {
+  @Override
+  public String toString() {
+    return line == 0 ? words : "line " + line + ": " + words;
+  }
+}
