@@ -31,13 +31,20 @@ import dynamorph.app.styles.SettlePane;
 import dynamorph.app.styles.Specimens;
 import dynamorph.app.styles.StylesColumn;
 import dynamorph.app.theme.Theme;
+import dynamorph.app.timeline.CuePane;
+import dynamorph.app.timeline.CueWatch;
+import dynamorph.app.timeline.FilmActions;
+import dynamorph.app.timeline.SideTabs;
+import dynamorph.app.timeline.TimelinePane;
 import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.ArrangeArtboards;
 import dynamorph.model.edit.DeleteStyles;
+import dynamorph.paint.film.FilmPicture;
 import dynamorph.typeset.font.FontDamaged;
 import java.util.List;
 import java.util.function.Function;
@@ -67,6 +74,9 @@ public final class MainWindow {
   private final FontsPane fonts;
   private final ReadyPane ready;
   private final SpellingService spelling;
+  private final CueWatch cueWatch;
+  private final FilmActions films;
+  private final TimelinePane timeline;
   private final KeepPane keep;
   private final ReachWatch reach;
   private final FileActions files;
@@ -131,6 +141,10 @@ public final class MainWindow {
             () -> new SelectionSubject(workspace, Cascade.of(workspace.project())),
             pictures,
             () -> stage.themeProperty().get());
+    this.cueWatch = new CueWatch(workspace);
+    this.films =
+        new FilmActions(workspace, stage, cueWatch, dialogs, current, () -> scene().getWindow());
+    this.timeline = new TimelinePane(workspace, stage, cueWatch, films);
     this.fonts =
         new FontsPane(
             workspace, stage, current, new ProjectFamilies(workspace, current, plainFace, user));
@@ -139,7 +153,8 @@ public final class MainWindow {
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
     frame.setLeft(styles);
-    frame.setRight(side(inspector, desk, settle, swatch, arrival));
+    CuePane cues = new CuePane(workspace, cueWatch, films);
+    frame.setRight(side(inspector, cues, desk, settle, swatch, arrival));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
@@ -148,7 +163,7 @@ public final class MainWindow {
     ReachStrip strip = new ReachStrip(workspace, stage, current, pictures, reach);
     stagePane.addInFront(new ReachView(workspace, stage, current, pictures, reach));
     BorderPane middle = new BorderPane(frame.getCenter());
-    middle.setBottom(strip);
+    middle.setBottom(new VBox(timeline, strip));
     middle.setMinSize(0, 0);
     frame.setCenter(middle);
     styles.setPrefWidth(STYLES_WIDTH);
@@ -164,11 +179,13 @@ public final class MainWindow {
 
   private StackPane side(
       Inspector inspector,
+      CuePane cues,
       StyleDesk desk,
       SettlePane settle,
       SwatchPane swatch,
       ArrivalPane arrival) {
-    StackPane side = new StackPane(inspector, desk, keep, ready, settle, swatch, arrival);
+    SideTabs tabs = new SideTabs(workspace, inspector, cues);
+    StackPane side = new StackPane(tabs, desk, keep, ready, settle, swatch, arrival);
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
@@ -193,9 +210,7 @@ public final class MainWindow {
     BooleanBinding choosing =
         workspace.readyShownProperty().and(taken.not()).and(keep.visibleProperty().not());
     ready.visibleProperty().bind(choosing);
-    inspector
-        .visibleProperty()
-        .bind(keep.visibleProperty().not().and(taken.not()).and(choosing.not()));
+    tabs.visibleProperty().bind(keep.visibleProperty().not().and(taken.not()).and(choosing.not()));
     workspace
         .keepingProperty()
         .addListener((_, _, opening) -> {
@@ -242,13 +257,21 @@ public final class MainWindow {
     return scene;
   }
 
+  public TimelinePane timeline() {
+    return timeline;
+  }
+
+  public FilmActions films() {
+    return films;
+  }
+
   public StageView stage() {
     return stage;
   }
 
   /** Whether everything that is drawn beside the interface thread shows. */
   public boolean isUpToDate() {
-    return stage.isUpToDate() && pictures.isIdle() && reach.isIdle();
+    return stage.isUpToDate() && pictures.isIdle() && reach.isIdle() && cueWatch.isIdle();
   }
 
   public Workspace workspace() {
@@ -270,7 +293,53 @@ public final class MainWindow {
     stage.themeProperty().set(theme);
   }
 
+  private void listFilmActions() {
+    BooleanBinding film =
+        Bindings.createBooleanBinding(
+            () -> workspace.screening().isOpen(), workspace.screening().filmProperty());
+    Screening screening = workspace.screening();
+    actions.add("Film", "New film\u2026", "", films::newFilm);
+    actions.add("Film", "Film settings\u2026", "", film, films::filmSettings);
+    actions.add("Film", "Play or pause", "", film, films::playOrPause);
+    actions.add("Film", "One frame on", "Alt+RIGHT", film, () -> screening.step(1));
+    actions.add("Film", "One frame back", "Alt+LEFT", film, () -> screening.step(-1));
+    actions.add("Film", "To the next edit", "Alt+Shift+RIGHT", film, () -> screening.toEdit(true));
+    actions.add(
+        "Film", "To the edit before", "Alt+Shift+LEFT", film, () -> screening.toEdit(false));
+    actions.add("Film", "Add a title at the playhead", "", film, films::addTitle);
+    actions.add("Film", "Add a cue at the playhead", "Alt+C", film, films::addCue);
+    actions.add("Film", "Split at the playhead", "Alt+S", film, films::split);
+    actions.add("Film", "Begin at the playhead", "Alt+I", film, () -> films.trimToPlayhead(true));
+    actions.add("Film", "End at the playhead", "Alt+O", film, () -> films.trimToPlayhead(false));
+    actions.add("Film", "Fade in and out", "Alt+F", film, films::fade);
+    actions.add("Film", "Delete and close the gap", "Shift+DELETE", film, films::deleteClosingGap);
+    actions.add("Film", "Select all on the track", "Alt+A", film, films::selectTrack);
+    actions.add(
+        "Film",
+        "Show safe areas",
+        "",
+        film,
+        () -> screening.safeAreasShownProperty().set(!screening.safeAreasShownProperty().get()));
+    actions.add("Film", "Take in captions\u2026", "", film, films::importCaptions);
+    actions.add("Film", "Export the captions\u2026", "", film, films::exportListed);
+    actions.add("Film", "Export all captions\u2026", "", film, films::exportAllCaptions);
+    actions.add("Film", "Export the frame\u2026", "", film, films::exportFrame);
+    actions.add(
+        "Film",
+        "Export the frames\u2026",
+        "",
+        film,
+        () -> films.exportFrames(FilmPicture.Under.FOOTAGE));
+    actions.add(
+        "Film",
+        "Export titles over nothing\u2026",
+        "",
+        film,
+        () -> films.exportFrames(FilmPicture.Under.NOTHING));
+  }
+
   private void listActions() {
+    listFilmActions();
     BooleanBinding selected =
         Bindings.createBooleanBinding(
             () -> !workspace.selection().isEmpty() && workspace.selection().cursor().isEmpty(),
@@ -468,10 +537,24 @@ public final class MainWindow {
   private void plainKey(KeyEvent event) {
     switch (event.getCode()) {
       case DELETE, BACK_SPACE -> {
-        if (!stage.isFocused()) {
+        boolean onFilm = workspace.screening().isOpen() && films.deleteClip();
+        boolean onLanes =
+            scene.getFocusOwner() != null && "track-lanes".equals(scene.getFocusOwner().getId());
+        if (onFilm) {
+          event.consume();
+          return;
+        }
+        if (!stage.isFocused() && !onLanes) {
           return;
         }
         actions.get("Delete texts").run();
+      }
+      case SPACE -> {
+        if (!workspace.screening().isOpen()
+            || scene.getFocusOwner() instanceof javafx.scene.control.ButtonBase) {
+          return;
+        }
+        films.playOrPause();
       }
       default -> {
         for (Tool tool : Tool.values()) {
@@ -497,6 +580,8 @@ public final class MainWindow {
     pictures.close();
     spelling.close();
     reach.close();
+    cueWatch.close();
+    films.close();
     files.close();
   }
 }

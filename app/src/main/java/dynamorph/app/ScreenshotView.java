@@ -19,6 +19,8 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.GradientStops;
@@ -77,6 +79,8 @@ final class ScreenshotView {
     views.put("gradient", ScreenshotView::gradient);
     views.put("ready-made", ScreenshotView::ready);
     views.put("outlines", ScreenshotView::outlines);
+    views.put("timeline", ScreenshotView::timeline);
+    views.put("cues", ScreenshotView::cues);
     views.put("find", ScreenshotView::find);
     views.put(
         "lamp",
@@ -86,6 +90,23 @@ final class ScreenshotView {
         });
     views.put("empty", _ -> {});
     return views;
+  }
+
+  /** A name title over the film, which stands elsewhere than its style says. */
+  private static void timeline(MainWindow main) {
+    Workspace workspace = main.workspace();
+    workspace.screening().open();
+    workspace.screening().seek(Time.ofMillis(30_480));
+    workspace.select(List.of(new LayerId("name-dessa")));
+  }
+
+  /** The cues of the film in a list, one of which reads too fast. */
+  private static void cues(MainWindow main) {
+    Workspace workspace = main.workspace();
+    workspace.screening().open();
+    workspace.screening().cueTrackProperty().set(Optional.of(new TrackId("captions-en")));
+    workspace.screening().seek(Time.ofMillis(26_000));
+    workspace.select(List.of(new LayerId("cue-en-5")));
   }
 
   private static void artboards(MainWindow main) {

@@ -42,6 +42,26 @@ public final class WindowEdit extends Application {
   /** Nobody is asked anything. */
   private static final class NoDialogs implements Dialogs {
     @Override
+    public Optional<Path> openCaptions() {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<Path> saveCaptions(String proposed) {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<Path> openTable() {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<Path> saveFrames(String proposed) {
+      return Optional.empty();
+    }
+
+    @Override
     public Optional<Path> open() {
       return Optional.empty();
     }

@@ -30,5 +30,17 @@ public interface Dialogs {
 
   Optional<Path> saveKit(String proposed);
 
+  /** A file of captions. */
+  Optional<Path> openCaptions();
+
+  /** Where captions go; the ending tells the format. */
+  Optional<Path> saveCaptions(String proposed);
+
+  /** A table of titles. */
+  Optional<Path> openTable();
+
+  /** A folder for the frames of a film. */
+  Optional<Path> saveFrames(String proposed);
+
   Unsaved askAboutChanges(String project);
 }

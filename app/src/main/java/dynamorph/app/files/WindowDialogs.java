@@ -81,6 +81,50 @@ public final class WindowDialogs implements Dialogs {
   }
 
   @Override
+  public Optional<Path> openCaptions() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Take in captions");
+    chooser
+        .getExtensionFilters()
+        .add(
+            new FileChooser.ExtensionFilter(
+                "Captions", "*.srt", "*.vtt", "*.ttml", "*.xml", "*.dfxp", "*.itt"));
+    return path(chooser.showOpenDialog(owner));
+  }
+
+  @Override
+  public Optional<Path> saveCaptions(String proposed) {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Export captions");
+    chooser
+        .getExtensionFilters()
+        .addAll(
+            new FileChooser.ExtensionFilter("WebVTT", "*.vtt"),
+            new FileChooser.ExtensionFilter("SubRip", "*.srt"),
+            new FileChooser.ExtensionFilter("TTML", "*.ttml"));
+    chooser.setInitialFileName(proposed);
+    return path(chooser.showSaveDialog(owner))
+        .map(file -> file.getFileName().toString().contains(".") ? file : withEnding(file, ".vtt"));
+  }
+
+  @Override
+  public Optional<Path> openTable() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Choose a table");
+    chooser
+        .getExtensionFilters()
+        .add(new FileChooser.ExtensionFilter("Tables", "*.csv", "*.tsv", "*.txt"));
+    return path(chooser.showOpenDialog(owner));
+  }
+
+  @Override
+  public Optional<Path> saveFrames(String proposed) {
+    javafx.stage.DirectoryChooser chooser = new javafx.stage.DirectoryChooser();
+    chooser.setTitle("A folder for the frames of " + proposed);
+    return path(chooser.showDialog(owner));
+  }
+
+  @Override
   public Unsaved askAboutChanges(String project) {
     ButtonType save = new ButtonType("Save", ButtonBar.ButtonData.YES);
     ButtonType leave = new ButtonType("Don\u2019t save", ButtonBar.ButtonData.NO);

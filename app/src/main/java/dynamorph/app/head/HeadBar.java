@@ -15,6 +15,7 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -54,11 +55,52 @@ public final class HeadBar extends HBox {
     fillExportMenu();
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    getChildren().addAll(logo(), project, saved, gap, search, undo, redo, export);
+    Region before = new Region();
+    HBox.setHgrow(before, Priority.ALWAYS);
+    getChildren().addAll(logo(), project, saved, before, views(), gap, search, undo, redo, export);
     workspace.historyProperty().addListener((_, _, _) -> update());
     workspace.fileProperty().addListener((_, _, _) -> update());
     workspace.deskProperty().addListener((_, _, _) -> update());
     update();
+  }
+
+  /** Whether the artboards are looked at or a film. */
+  private Node views() {
+    ToggleButton artboards = view("Artboards", "view-artboards");
+    ToggleButton timeline = view("Timeline", "view-timeline");
+    artboards.setOnAction(_ -> {
+      workspace.screening().close();
+      show(artboards, timeline);
+    });
+    timeline.setOnAction(_ -> {
+      if (workspace.project().films().findAny().isPresent()) {
+        workspace.screening().open();
+      } else {
+        actions.get("New film\u2026").run();
+      }
+      show(artboards, timeline);
+    });
+    workspace.screening().filmProperty().addListener((_, _, _) -> show(artboards, timeline));
+    show(artboards, timeline);
+    HBox bar = new HBox(artboards, timeline);
+    bar.getStyleClass().add("views");
+    bar.setMaxHeight(Region.USE_PREF_SIZE);
+    bar.setMinWidth(Region.USE_PREF_SIZE);
+    return bar;
+  }
+
+  private void show(ToggleButton artboards, ToggleButton timeline) {
+    boolean film = workspace.screening().isOpen();
+    artboards.setSelected(!film);
+    timeline.setSelected(film);
+  }
+
+  private static ToggleButton view(String label, String id) {
+    ToggleButton button = new ToggleButton(label);
+    button.getStyleClass().add("view");
+    button.setId(id);
+    button.setFocusTraversable(false);
+    return button;
   }
 
   /** A drop that takes another shape: the mark of the program. */
@@ -126,7 +168,7 @@ public final class HeadBar extends HBox {
 
   private void fillExportMenu() {
     export.getItems().clear();
-    for (Artboard board : workspace.project().artboards()) {
+    for (Artboard board : workspace.project().still().toList()) {
       Menu menu = new Menu(board.name());
       for (double scale : new double[] {0.5, 1, 2, 4}) {
         long width = Math.round(board.width() * scale);
@@ -136,6 +178,19 @@ public final class HeadBar extends HBox {
         menu.getItems().add(item);
       }
       export.getItems().add(menu);
+    }
+    if (workspace.project().films().findAny().isPresent()) {
+      if (!export.getItems().isEmpty()) {
+        export.getItems().add(new SeparatorMenuItem());
+      }
+      export
+          .getItems()
+          .addAll(
+              actions.item("Export the frame\u2026"),
+              actions.item("Export the frames\u2026"),
+              actions.item("Export titles over nothing\u2026"),
+              actions.item("Export the captions\u2026"),
+              actions.item("Export all captions\u2026"));
     }
     if (export.getItems().isEmpty()) {
       MenuItem none = new MenuItem("There is no artboard to export");

@@ -18,6 +18,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -218,9 +219,19 @@ public final class Inspector extends VBox {
       followed(layer).forEach(id -> followed.merge(id, 1L, Long::sum));
     }
     chips.getChildren().clear();
+    Set<StyleId> ofTracks =
+        layers.stream()
+            .flatMap(layer -> project.captionsOf(layer).stream())
+            .flatMap(track -> track.follows().stream())
+            .collect(Collectors.toCollection(LinkedHashSet::new));
+    if (!ofTracks.isEmpty()) {
+      addTrackChips(project, ofTracks);
+    }
     Label lead =
         new Label(
-            followed.isEmpty() ? "follows nothing" : layers.size() == 1 ? "follows" : "follow");
+            followed.isEmpty()
+                ? ofTracks.isEmpty() ? "follows nothing" : "and nothing itself"
+                : layers.size() == 1 ? "follows" : "follow");
     lead.getStyleClass().add("quiet");
     chips.setAlignment(Pos.CENTER_LEFT);
     chips.getChildren().add(lead);
@@ -230,6 +241,24 @@ public final class Inspector extends VBox {
             .find(id)
             .ifPresent(style -> chips.getChildren().add(chip(style, count, layers.size()))));
     chips.getChildren().add(addOnTop(project));
+  }
+
+  /** What cues take from their track. */
+  private void addTrackChips(Project project, Set<StyleId> ofTracks) {
+    Label words = new Label("track follows");
+    words.getStyleClass().add("quiet");
+    chips.getChildren().add(words);
+    for (StyleId id : ofTracks) {
+      project
+          .styles()
+          .find(id)
+          .ifPresent(style -> {
+            MenuButton chip = new MenuButton(style.name());
+            chip.getStyleClass().add("style-chip");
+            chip.getItems().add(item("Edit style", () -> workspace.openDesk(id)));
+            chips.getChildren().add(chip);
+          });
+    }
   }
 
   /**

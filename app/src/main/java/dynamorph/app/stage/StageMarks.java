@@ -24,6 +24,7 @@ import dynamorph.typeset.layout.Overset;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -417,10 +418,16 @@ final class StageMarks {
 
   private String styleNames(Layer layer) {
     Project project = workspace.project();
-    List<StyleId> followed =
+    List<StyleId> own =
         layer.follows().isEmpty()
             ? Followers.followed(layer).stream().sorted().toList()
             : layer.follows();
+    List<StyleId> followed =
+        Stream.concat(
+                project.captionsOf(layer).stream().flatMap(track -> track.follows().stream()),
+                own.stream())
+            .distinct()
+            .toList();
     return followed.isEmpty()
         ? "follows nothing"
         : followed.stream()

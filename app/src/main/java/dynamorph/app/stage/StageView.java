@@ -222,7 +222,11 @@ public final class StageView extends Region {
             .reduce(Box::with)
             .orElse(new Box(0, 0, 800, 600));
     fit(bounds);
+    fitted = Optional.of(view());
   }
+
+  /** The view that shows everything, while it is kept: a stage of another size shows it all too. */
+  private Optional<View> fitted = Optional.empty();
 
   /** Shows what is selected, or everything if nothing is. */
   public void fitSelection() {
@@ -287,7 +291,7 @@ public final class StageView extends Region {
     }
     marks.setWidth(getWidth());
     marks.setHeight(getHeight());
-    if (fitWanted) {
+    if (fitWanted || fitted.filter(view()::equals).isPresent()) {
       fitWanted = false;
       fitAll();
       request();

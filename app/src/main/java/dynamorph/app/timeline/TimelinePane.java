@@ -14,8 +14,7 @@ public final class TimelinePane extends VBox {
   private final TrackLanes lanes;
   private final Player player;
 
-  public TimelinePane(
-      Workspace workspace, StageView stage, CueWatch watch, FilmActions actions) {
+  public TimelinePane(Workspace workspace, StageView stage, CueWatch watch, FilmActions actions) {
     getStyleClass().add("timeline-pane");
     setId("timeline");
     this.lanes = new TrackLanes(workspace, stage, watch);

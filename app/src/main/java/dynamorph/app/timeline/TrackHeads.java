@@ -3,6 +3,7 @@ package dynamorph.app.timeline;
 import dynamorph.app.field.Controls;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.edit.ChangeTimeline;
 import dynamorph.model.style.Style;
@@ -20,6 +21,7 @@ import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
@@ -40,6 +42,7 @@ final class TrackHeads extends Pane {
   private final Screening screening;
   private final TrackLanes lanes;
   private final FilmActions actions;
+  private final MenuButton films = new MenuButton();
   private Optional<Timeline> shown = Optional.empty();
 
   TrackHeads(Workspace workspace, TrackLanes lanes, FilmActions actions) {
@@ -47,6 +50,13 @@ final class TrackHeads extends Pane {
     this.screening = workspace.screening();
     this.lanes = lanes;
     this.actions = actions;
+    films.getStyleClass().add("film-menu");
+    films.setId("film-menu");
+    films.setPrefSize(WIDTH - 1, TrackLanes.RULER - 1);
+    films.setMaxSize(WIDTH - 1, TrackLanes.RULER - 1);
+    films.setFocusTraversable(false);
+    films.setOnShowing(_ -> fillFilms());
+    fillFilms();
     getStyleClass().add("track-heads");
     setMinWidth(WIDTH);
     setPrefWidth(WIDTH);
@@ -71,14 +81,29 @@ final class TrackHeads extends Pane {
     shown = now;
     List<Node> heads = new ArrayList<>();
     now.ifPresent(line -> line.tracks().forEach(track -> heads.add(head(track))));
+    heads.add(films);
     getChildren().setAll(heads);
+    films.setText(screening.board().map(Artboard::name).orElse("Film"));
     place();
   }
 
+  private void fillFilms() {
+    List<MenuItem> items = new ArrayList<>();
+    for (Artboard board : workspace.project().films().toList()) {
+      items.add(item(board.name(), () -> screening.open(board.id())));
+    }
+    items.add(new SeparatorMenuItem());
+    items.add(item("New film\u2026", actions::newFilm));
+    items.add(item("Film settings\u2026", actions::filmSettings));
+    films.getItems().setAll(items);
+  }
+
   private void place() {
-    for (int row = 0; row < getChildren().size(); row++) {
+    for (int row = 0; row < getChildren().size() - 1; row++) {
       getChildren().get(row).setLayoutY(TrackLanes.RULER + row * TrackLanes.ROW - lanes.top());
-      getChildren().get(row).setVisible(getChildren().get(row).getLayoutY() > -2);
+      getChildren()
+          .get(row)
+          .setVisible(getChildren().get(row).getLayoutY() > TrackLanes.RULER - TrackLanes.ROW / 2);
     }
   }
 
@@ -182,11 +207,13 @@ final class TrackHeads extends Pane {
           }
         };
     field.setOnAction(_ -> take.run());
-    field.focusedProperty().addListener((_, _, focused) -> {
-      if (!focused) {
-        take.run();
-      }
-    });
+    field
+        .focusedProperty()
+        .addListener((_, _, focused) -> {
+          if (!focused) {
+            take.run();
+          }
+        });
     field.setOnKeyPressed(event -> {
       if (event.getCode() == KeyCode.ESCAPE) {
         field.setText(track.name());
@@ -210,8 +237,8 @@ final class TrackHeads extends Pane {
       menu.getItems().add(follow(captions));
       menu.getItems()
           .addAll(
-              item("List its cues", () ->
-                  screening.cueTrackProperty().set(Optional.of(track.id()))),
+              item(
+                  "List its cues", () -> screening.cueTrackProperty().set(Optional.of(track.id()))),
               item("Rules\u2026", () -> actions.editRules(captions)),
               item("Export its cues\u2026", () -> actions.exportCaptions(captions)));
     }

@@ -4,11 +4,9 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
 import dynamorph.model.value.Numbers;
 import dynamorph.typeset.caption.CueProblem;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -36,7 +34,6 @@ final class TransportBar extends HBox {
   private final TextField code = new TextField();
   private final Label rate = new Label();
   private final HBox problems = new HBox(8);
-  private final MenuButton film = new MenuButton();
 
   TransportBar(Workspace workspace, CueWatch watch, TrackLanes lanes, FilmActions actions) {
     this.workspace = workspace;
@@ -61,41 +58,39 @@ final class TransportBar extends HBox {
     loop.setTooltip(new Tooltip("Play what is selected over and over, else the whole film"));
     loop.setFocusTraversable(false);
     loop.setOnAction(_ -> actions.loop(loop.isSelected()));
-    screening
-        .loopProperty()
-        .addListener((_, _, now) -> loop.setSelected(now.isPresent()));
+    screening.loopProperty().addListener((_, _, now) -> loop.setSelected(now.isPresent()));
     code.setId("timecode");
     code.getStyleClass().add("timecode");
     code.setPrefColumnCount(9);
     code.setTooltip(new Tooltip("Where the film is; type a timecode to go there"));
     code.setOnAction(_ -> goTo());
-    code.focusedProperty().addListener((_, _, focused) -> {
-      if (!focused) {
-        update();
-      }
-    });
+    code.focusedProperty()
+        .addListener((_, _, focused) -> {
+          if (!focused) {
+            update();
+          }
+        });
     rate.getStyleClass().add("quiet");
     rate.setMinWidth(0);
     problems.setAlignment(Pos.CENTER_RIGHT);
     problems.setMinWidth(0);
-    film.getStyleClass().add("film-menu");
-    film.setId("film-menu");
-    film.setOnShowing(_ -> fillFilms());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     getChildren()
         .addAll(
             Controls.icon(
-                Feather.SKIP_BACK, "To the edit before  Alt+Shift+Left", () ->
-                    screening.toEdit(false)),
+                Feather.SKIP_BACK,
+                "To the edit before  Alt+Shift+Left",
+                () -> screening.toEdit(false)),
             Controls.icon(
                 Feather.CHEVRON_LEFT, "One frame back  Alt+Left", () -> screening.step(-1)),
             play,
             Controls.icon(
                 Feather.CHEVRON_RIGHT, "One frame on  Alt+Right", () -> screening.step(1)),
             Controls.icon(
-                Feather.SKIP_FORWARD, "To the next edit  Alt+Shift+Right", () ->
-                    screening.toEdit(true)),
+                Feather.SKIP_FORWARD,
+                "To the next edit  Alt+Shift+Right",
+                () -> screening.toEdit(true)),
             loop,
             code,
             rate,
@@ -104,8 +99,7 @@ final class TransportBar extends HBox {
             add(),
             Controls.icon(Feather.ZOOM_OUT, "Show more of the time", () -> lanes.zoom(1 / 1.5)),
             Controls.icon(Feather.ZOOM_IN, "Show less of the time", () -> lanes.zoom(1.5)),
-            Controls.icon(Feather.MAXIMIZE_2, "Show the whole film", lanes::fitAll),
-            film);
+            Controls.icon(Feather.MAXIMIZE_2, "Show the whole film", lanes::fitAll));
     for (Node node : getChildren()) {
       if (node instanceof Button button) {
         button.setFocusTraversable(false);
@@ -141,17 +135,6 @@ final class TransportBar extends HBox {
     return item;
   }
 
-  private void fillFilms() {
-    List<MenuItem> items = new ArrayList<>();
-    for (Artboard board : workspace.project().films().toList()) {
-      items.add(item(board.name(), () -> screening.open(board.id())));
-    }
-    items.add(new javafx.scene.control.SeparatorMenuItem());
-    items.add(item("New film\u2026", actions::newFilm));
-    items.add(item("Film settings\u2026", actions::filmSettings));
-    film.getItems().setAll(items);
-  }
-
   private void goTo() {
     screening
         .timeline()
@@ -166,13 +149,15 @@ final class TransportBar extends HBox {
   }
 
   private void update() {
-    film.setText(screening.board().map(Artboard::name).orElse("Film"));
     screening
         .timeline()
         .ifPresent(line -> {
           if (!code.isFocused() || screening.playingProperty().get()) {
             code.setText(line.codeAt(screening.playheadProperty().get()));
           }
+          code.getTooltip()
+              .setText(
+                  "Where the film is, at " + line.rate().words() + "; type a timecode to go there");
           rate.setText(
               line.rate().words()
                   + " \u00b7 "
@@ -189,8 +174,11 @@ final class TransportBar extends HBox {
         java.util.Arrays.stream(CueProblem.Kind.values())
             .filter(kind -> all.stream().anyMatch(problem -> problem.kind() == kind))
             .max(
-                java.util.Comparator.comparingLong(kind ->
-                    all.stream().filter(problem -> problem.kind() == kind).count()));
+                java.util.Comparator.comparingLong(
+                    kind -> all.stream().filter(problem -> problem.kind() == kind).count()));
+    // what is wrong needs the room more than what never changes
+    rate.setVisible(worst.isEmpty());
+    rate.setManaged(worst.isEmpty());
     if (worst.isEmpty()) {
       problems.getChildren().clear();
       return;
@@ -198,9 +186,9 @@ final class TransportBar extends HBox {
     CueProblem.Kind kind = worst.get();
     List<LayerId> cues =
         all.stream().filter(problem -> problem.kind() == kind).map(CueProblem::cue).toList();
-    Label words = new Label(Numbers.counted(cues.size(), "cue") + ": " + kind.label());
+    Label words = new Label(kind.of(cues.size()));
     words.getStyleClass().add("problem-text");
-    words.setMinWidth(0);
+    words.setMinWidth(Region.USE_PREF_SIZE);
     Hyperlink next = new Hyperlink("Next");
     next.setTooltip(new Tooltip("Go to the next cue with a problem"));
     next.setMinWidth(Region.USE_PREF_SIZE);

@@ -91,6 +91,26 @@ final class Driver {
     }
 
     @Override
+    public Optional<Path> openCaptions() {
+      return file;
+    }
+
+    @Override
+    public Optional<Path> saveCaptions(String proposed) {
+      return file;
+    }
+
+    @Override
+    public Optional<Path> openTable() {
+      return file;
+    }
+
+    @Override
+    public Optional<Path> saveFrames(String proposed) {
+      return file;
+    }
+
+    @Override
     public Unsaved askAboutChanges(String project) {
       return Unsaved.LEAVE;
     }

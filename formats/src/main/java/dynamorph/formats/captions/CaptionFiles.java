@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.file.PlainText;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Track;
@@ -95,7 +96,7 @@ public final class CaptionFiles {
 
   /** Reads the bytes of a file; its contents tell the format, its name where they do not. */
   public static Read read(byte[] bytes, String name, FrameBox frame) throws CaptionsUnreadable {
-    String text = CaptionText.decode(bytes);
+    String text = PlainText.decode(bytes);
     if (text.isBlank()) {
       throw new CaptionsUnreadable("the file is empty");
     }

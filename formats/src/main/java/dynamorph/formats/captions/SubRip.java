@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.file.PlainText;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -38,12 +39,12 @@ final class SubRip {
 
   /** Whether text looks like a SubRip file. */
   static boolean isOne(String text) {
-    return CaptionText.lines(text.substring(0, Math.min(text.length(), 4000))).stream()
+    return PlainText.lines(text.substring(0, Math.min(text.length(), 4000))).stream()
         .anyMatch(line -> TIMES.matcher(line).matches());
   }
 
   static CaptionSheet read(String text, List<Remark> remarks) {
-    List<String> lines = CaptionText.lines(text);
+    List<String> lines = PlainText.lines(text);
     List<CaptionSheet.Cue> cues = new ArrayList<>();
     List<Integer> starts = new ArrayList<>();
     for (int index = 0; index < lines.size(); index++) {

@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.file.PlainText;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -56,7 +57,7 @@ final class WebVtt {
       throw new CaptionsUnreadable("line 1: a WebVTT file begins with the word WEBVTT");
     }
     String clean = text.replace('\u0000', '\ufffd');
-    return new WebVtt(CaptionText.lines(clean), frame, remarks).sheet();
+    return new WebVtt(PlainText.lines(clean), frame, remarks).sheet();
   }
 
   private boolean ended() {

@@ -102,6 +102,19 @@ public record CueList(Track.Captions track, List<Layer> cues) {
     return changed;
   }
 
+  /** Cues that are still seen when the next begins, made to end there. */
+  public Map<LayerId, Timing> overlapsCut() {
+    Map<LayerId, Timing> changed = new LinkedHashMap<>();
+    for (int index = 0; index + 1 < cues.size(); index++) {
+      Timing own = time(cues.get(index));
+      Time next = time(cues.get(index + 1)).in();
+      if (own.out().isAfter(next) && own.in().isBefore(next)) {
+        changed.put(cues.get(index).id(), own.between(own.in(), next));
+      }
+    }
+    return changed;
+  }
+
   /**
    * Cues that are read too fast or stay too short, made to last as long as they need where there is
    * room before the next one, and then to begin earlier where there is room after the one before.

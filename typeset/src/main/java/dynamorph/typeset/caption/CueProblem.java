@@ -10,27 +10,34 @@ import dynamorph.model.LayerId;
 public record CueProblem(LayerId cue, Kind kind, String detail) {
   /** What can be wrong. */
   public enum Kind {
-    TOO_FAST("reads too fast"),
-    TOO_SHORT("too short"),
-    TOO_LONG("too long"),
-    GAP("too small a gap"),
-    OVERLAP("overlaps the next"),
-    LINES("too many lines"),
-    LINE_LENGTH("too long a line"),
-    EMPTY("empty"),
-    OUTSIDE("outside the safe area"),
-    CONTRAST("hard to read"),
-    GLYPHS("missing letters");
+    TOO_FAST("reads too fast", "read too fast"),
+    TOO_SHORT("too short", "are too short"),
+    TOO_LONG("too long", "are too long"),
+    GAP("too small a gap", "leave too small a gap"),
+    OVERLAP("overlaps the next", "overlap the next"),
+    LINES("too many lines", "have too many lines"),
+    LINE_LENGTH("too long a line", "have too long a line"),
+    EMPTY("empty", "are empty"),
+    OUTSIDE("outside the safe area", "stand outside the safe area"),
+    CONTRAST("hard to read", "are hard to read"),
+    GLYPHS("missing letters", "have letters that their font lacks");
 
     private final String label;
+    private final String several;
 
-    Kind(String label) {
+    Kind(String label, String several) {
       this.label = label;
+      this.several = several;
     }
 
-    /** In lower case, as after "this cue". */
+    /** Of one cue, in lower case. */
     public String label() {
       return label;
+    }
+
+    /** Of so many cues, as in {@code 3 cues read too fast}. */
+    public String of(int count) {
+      return count == 1 ? "1 cue: " + label : count + " cues " + several;
     }
 
     /** Whether a fix by changing times is possible. */

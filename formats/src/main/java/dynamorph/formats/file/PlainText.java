@@ -1,4 +1,4 @@
-package dynamorph.formats.captions;
+package dynamorph.formats.file;
 
 import com.ibm.icu.text.CharsetDetector;
 import com.ibm.icu.text.CharsetMatch;
@@ -10,14 +10,14 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 
 /** Finds out in which encoding bytes are written, and what they say. */
-final class CaptionText {
-  private CaptionText() {}
+public final class PlainText {
+  private PlainText() {}
 
   /**
    * The text of a file: by its byte order mark, as UTF-8 if it is, as UTF-16 if every other byte is
    * zero, else in the encoding that its letters make likely.
    */
-  static String decode(byte[] bytes) {
+  public static String decode(byte[] bytes) {
     if (starts(bytes, 0xEF, 0xBB, 0xBF)) {
       return text(bytes, 3, StandardCharsets.UTF_8);
     }
@@ -84,7 +84,7 @@ final class CaptionText {
   }
 
   /** Lines, however they end. */
-  static List<String> lines(String text) {
+  public static List<String> lines(String text) {
     return List.of(text.split("\r\n|\r|\n", -1));
   }
 }

@@ -1,0 +1,2 @@
+/** Tables of texts, such as the names that appear in a film. */
+package dynamorph.formats.table;
