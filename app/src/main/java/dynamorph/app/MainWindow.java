@@ -141,7 +141,7 @@ public final class MainWindow {
             () -> new SelectionSubject(workspace, Cascade.of(workspace.project())),
             pictures,
             () -> stage.themeProperty().get());
-    this.cueWatch = new CueWatch(workspace);
+    this.cueWatch = new CueWatch(workspace, stage);
     this.films =
         new FilmActions(workspace, stage, cueWatch, dialogs, current, () -> scene().getWindow());
     this.timeline = new TimelinePane(workspace, stage, cueWatch, films);

@@ -235,6 +235,10 @@ final class TimedTextWriter {
     if (values.get(Properties.UNDERLINE.key()).orElse(false)) {
       styling("textDecoration", "underline");
     }
+    Optional<VttWriter.Shadow> shadow = VttWriter.shadow(captions, values);
+    if (shadow.isPresent()) {
+      styling("textShadow", shadow.get().lengths() + " " + shadow.get().colour());
+    }
     Optional<Leading> leading = values.get(Properties.LEADING.key());
     if (leading.isPresent() && leading.get() instanceof Leading.Relative(double share)) {
       styling("lineHeight", VttWriter.plain(share * 100) + "%");

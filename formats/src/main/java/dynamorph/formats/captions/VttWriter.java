@@ -102,7 +102,8 @@ final class VttWriter {
         .filter(Leading.Relative.class::isInstance)
         .ifPresent(
             leading -> css.add("line-height: " + plain(((Leading.Relative) leading).share())));
-    shadow(values).ifPresent(css::add);
+    shadow(captions, values)
+        .ifPresent(shadow -> css.add("text-shadow: " + shadow.colour() + " " + shadow.lengths()));
     return css;
   }
 
@@ -126,7 +127,10 @@ final class VttWriter {
     };
   }
 
-  private Optional<String> shadow(PropertySet values) {
+  /** A shadow of the letters, ready for either format. */
+  record Shadow(String colour, String lengths) {}
+
+  static Optional<Shadow> shadow(CaptionExport captions, PropertySet values) {
     for (PropertyKey<?> key : values.keysOfCoats()) {
       if (key.property().equals(Properties.EFFECT_KIND)
           && key.address().ownCoat().equals(CueCss.FILL)
@@ -143,14 +147,13 @@ final class VttWriter {
                         .get(Properties.EFFECT_OPACITY.at(at))
                         .orElse(Properties.EFFECT_OPACITY.defaultValue()));
         return Optional.of(
-            "text-shadow: "
-                + CssColours.hex(colour)
-                + " "
-                + length(values, Properties.SHADOW_ACROSS.at(at))
-                + " "
-                + length(values, Properties.SHADOW_DOWN.at(at))
-                + " "
-                + length(values, Properties.SHADOW_BLUR.at(at)));
+            new Shadow(
+                CssColours.hex(colour),
+                length(values, Properties.SHADOW_ACROSS.at(at))
+                    + " "
+                    + length(values, Properties.SHADOW_DOWN.at(at))
+                    + " "
+                    + length(values, Properties.SHADOW_BLUR.at(at))));
       }
     }
     return Optional.empty();

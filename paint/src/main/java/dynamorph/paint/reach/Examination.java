@@ -1,7 +1,13 @@
 package dynamorph.paint.reach;
 
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
+import dynamorph.model.timeline.SafeArea;
 import dynamorph.model.value.Numbers;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.MediaSource;
+import dynamorph.paint.film.ProjectStills;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.reach.Problem.Kind;
 import dynamorph.paint.scene.PlacedLayer;
@@ -43,7 +49,10 @@ public final class Examination {
   public Examination(Optional<Scene> before, Scene after, LayerPainter painter) {
     this.before = before;
     this.after = after;
-    this.legibility = new Legibility(painter);
+    this.legibility =
+        new Legibility(
+            painter,
+            new FootagePainter(new ProjectStills(after.project().assets(), MediaSource.NONE)));
     this.seen = new SeenChange(painter);
   }
 
@@ -70,8 +79,16 @@ public final class Examination {
   }
 
   private Optional<Problem> low(Scene.Found found) {
-    return legibility
-        .of(found)
+    // a title is looked at in the middle of its time
+    Optional<Legibility.Reading> seenNow =
+        found.board().artboard().isFilm()
+            ? found
+                .text()
+                .layer()
+                .timing()
+                .flatMap(own -> legibility.of(found, own.in().plus(own.length().times(1, 2))))
+            : legibility.of(found);
+    return seenNow
         .filter(Legibility.Reading::isLow)
         .map(reading ->
             new Problem(
@@ -124,8 +141,28 @@ public final class Examination {
         && !text.layer().story().text().isBlank()
         && isBeyond(content, board)) {
       problems.add(new Problem(Kind.OFF_ARTBOARD, "stands out of the artboard", false));
+    } else if (isOutOfSafeArea(found)) {
+      problems.add(
+          new Problem(Kind.OUT_OF_SAFE_AREA, "a screen may cut it off or crowd it", false));
     }
     return problems;
+  }
+
+  /** Whether words of a film stand where screens may cut them off. */
+  public static boolean isOutOfSafeArea(Scene.Found found) {
+    Artboard board = found.board().artboard();
+    PlacedLayer text = found.text();
+    double share = SafeArea.TITLE.share();
+    Box safe =
+        new Box(
+            board.width() * (1 - share) / 2,
+            board.height() * (1 - share) / 2,
+            board.width() * share,
+            board.height() * share);
+    return board.isFilm()
+        && text.layer().isText()
+        && !text.layer().story().text().isBlank()
+        && isBeyond(content(text), safe.grown(EDGE, EDGE));
   }
 
   private static Box content(PlacedLayer text) {
@@ -153,7 +190,8 @@ public final class Examination {
     Box content = content(now.text());
     Box earlier = content(found.text());
     for (PlacedLayer other : now.board().texts()) {
-      if (other.layer().id().equals(now.text().layer().id())) {
+      if (other.layer().id().equals(now.text().layer().id())
+          || !areSeenTogether(other.layer(), now.text().layer())) {
         continue;
       }
       double share = overlap(content, content(other));
@@ -169,6 +207,14 @@ public final class Examination {
       }
     }
     return Optional.empty();
+  }
+
+  private static boolean areSeenTogether(Layer one, Layer other) {
+    return one.timing().isEmpty()
+        || other
+            .timing()
+            .filter(own -> own.overlaps(one.timing().get().in(), one.timing().get().out()))
+            .isPresent();
   }
 
   private double overlapBefore(Box earlier, PlacedLayer other) {

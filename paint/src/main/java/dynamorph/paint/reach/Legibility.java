@@ -1,13 +1,19 @@
 package dynamorph.paint.reach;
 
+import dynamorph.model.Artboard;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.TypeLook;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
+import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
@@ -15,6 +21,7 @@ import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
 import io.github.humbleui.skija.Canvas;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -22,7 +29,7 @@ import java.util.Optional;
  * below and their own plate are painted, then the letters alone, and the contrast (WCAG 2.2) is
  * taken pixel by pixel where a letter covers.
  */
-final class Legibility {
+public final class Legibility {
   /** Pixels that an em has in the sample: enough for stems to cover whole pixels. */
   private static final double EM_PIXELS = 28;
 
@@ -45,9 +52,14 @@ final class Legibility {
   private static final double PIXELS_PER_POINT = 96.0 / 72;
 
   private final LayerPainter painter;
+  private final FootagePainter footage;
 
-  Legibility(LayerPainter painter) {
+  /**
+   * @param footage paints what lies under the titles of films
+   */
+  public Legibility(LayerPainter painter, FootagePainter footage) {
     this.painter = painter;
+    this.footage = footage;
   }
 
   /**
@@ -57,14 +69,35 @@ final class Legibility {
    *     several coats count by the quarter that stands out most, since a rim makes them legible
    * @param wanted the least that level AA asks for at that size
    */
-  record Reading(double contrast, double wanted) {
-    boolean isLow() {
+  public record Reading(double contrast, double wanted) {
+    public boolean isLow() {
       return contrast < wanted;
     }
   }
 
+  /** Reads a title or cue at a moment of its film. */
+  public Optional<Reading> of(Scene.Found found, Time at) {
+    Scene.Board live = found.board().liveAt(at);
+    Timeline timeline = live.artboard().timeline().orElseThrow();
+    Optional<TrackId> own = found.text().layer().track();
+    // captions in other languages are not shown together with these
+    List<PlacedLayer> under =
+        live.texts().stream()
+            .filter(text ->
+                text.layer().track().equals(own)
+                    || text.layer()
+                        .track()
+                        .flatMap(timeline::track)
+                        .filter(Track.Titles.class::isInstance)
+                        .isPresent())
+            .toList();
+    Scene.Board ground =
+        new Scene.Board(live.artboard(), live.background(), under, Optional.of(at));
+    return of(new Scene.Found(ground, found.text()));
+  }
+
   /** Reads a text where its first line stands. Empty if no letter is seen there. */
-  Optional<Reading> of(Scene.Found found) {
+  public Optional<Reading> of(Scene.Found found) {
     PlacedLayer text = found.text();
     if (!text.layer().isText() || text.layout().shownLines().isEmpty()) {
       return Optional.empty();
@@ -123,6 +156,14 @@ final class Legibility {
     Box own = text.bounds();
     canvas.save();
     leave(canvas, text);
+    found
+        .board()
+        .at()
+        .ifPresent(at -> {
+          Artboard artboard = found.board().artboard();
+          footage.paint(
+              canvas, artboard.timeline().orElseThrow(), at, artboard.width(), artboard.height());
+        });
     for (PlacedLayer lower : found.board().texts()) {
       if (lower == text || lower.layer().id().equals(text.layer().id())) {
         break;

@@ -12,6 +12,7 @@ public record Problem(Kind kind, String detail, boolean isNew) {
     OVERSET("overset"),
     MISSING_GLYPHS("missing glyphs"),
     OFF_ARTBOARD("off the artboard"),
+    OUT_OF_SAFE_AREA("out of the safe area"),
     COLLISION("placed on another"),
     OVER_ANOTHER("over another"),
     LOW_CONTRAST("low contrast"),

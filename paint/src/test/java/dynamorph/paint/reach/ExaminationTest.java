@@ -20,6 +20,8 @@ import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.MediaSource;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
@@ -125,7 +127,7 @@ class ExaminationTest {
 
   private double contrast(Layer... layers) {
     Scene scene = maker.make(Painting.project(layers));
-    return new Legibility(new LayerPainter())
+    return new Legibility(new LayerPainter(), new FootagePainter(MediaSource.NONE))
         .of(scene.find(ONE).orElseThrow())
         .orElseThrow()
         .contrast();

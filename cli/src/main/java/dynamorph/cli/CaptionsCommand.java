@@ -1,0 +1,151 @@
+package dynamorph.cli;
+
+import dynamorph.formats.captions.BringCaptions;
+import dynamorph.formats.captions.CaptionFiles;
+import dynamorph.formats.captions.CaptionSheet;
+import dynamorph.formats.captions.FrameBox;
+import dynamorph.formats.captions.Remark;
+import dynamorph.formats.file.SafeFile;
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Artboard;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "captions",
+    description =
+        "Turns a file of captions into another format, or writes a caption track of a project.",
+    mixinStandardHelpOptions = true)
+final class CaptionsCommand implements Callable<Integer> {
+  @Parameters(
+      index = "0",
+      paramLabel = "IN",
+      description = "A file of captions (.srt, .vtt, .ttml) or a project.")
+  private Path in;
+
+  @Parameters(
+      index = "1",
+      arity = "0..1",
+      paramLabel = "OUT",
+      description = "The file to write; its ending tells the format.")
+  private Path out;
+
+  @Option(
+      names = {"-o", "--output"},
+      paramLabel = "OUT",
+      description = "The same.")
+  private Path output;
+
+  @Option(
+      names = "--track",
+      paramLabel = "NAME",
+      description = "Of a project: the name, id or language of the track.")
+  private String track;
+
+  @Option(
+      names = "--frame-rate",
+      paramLabel = "R",
+      description = "Sets all times to the nearest frame of this rate, such as 25 or 30000/1001.")
+  private String rate;
+
+  @Option(
+      names = "--report",
+      paramLabel = "FILE",
+      description = "Writes what was repaired and what the format does not carry.")
+  private Path report;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws IOException {
+    Path to =
+        Optional.ofNullable(output)
+            .or(() -> Optional.ofNullable(out))
+            .orElseThrow(() ->
+                new ParameterException(
+                    spec.commandLine(), "say which file to write: captions IN OUT"));
+    CaptionFiles.Format.of(to.getFileName().toString());
+    List<Remark> remarks =
+        in.toString().endsWith(ProjectFile.ENDING) ? ofProject(to) : converted(to);
+    if (report != null) {
+      String text = String.join("\n", remarks.stream().map(Remark::toString).toList());
+      SafeFile.write(
+          report, stream -> stream.write((text + "\n").getBytes(StandardCharsets.UTF_8)));
+    } else {
+      remarks.forEach(remark -> spec.commandLine().getErr().println("dynamorph: " + remark));
+    }
+    return 0;
+  }
+
+  private List<Remark> ofProject(Path to) throws IOException {
+    if (track == null) {
+      throw new ParameterException(
+          spec.commandLine(), "say which track of the project with --track NAME");
+    }
+    Project project = ProjectFile.read(in);
+    Track.Captions captions = Choosing.captions(project, track);
+    return CaptionFiles.write(project, project.filmOf(captions.id()).orElseThrow(), captions, to);
+  }
+
+  private List<Remark> converted(Path to) throws IOException {
+    CaptionFiles.Read read = CaptionFiles.read(in, FrameBox.HD);
+    CaptionSheet sheet = rate == null ? read.sheet() : snapped(read.sheet());
+    String language =
+        sheet.language().isBlank()
+            ? CaptionFiles.language(in.getFileName().toString()).orElse("en")
+            : sheet.language();
+    Track.Captions captions = Track.Captions.of("captions", "Captions", language);
+    Artboard film =
+        Artboard.empty("film", "Film", 1920, 1080, LengthUnit.PIXEL)
+            .withTimeline(Optional.of(Timeline.of(FrameRate.PAL, Time.ofMillis(1000))));
+    Project project =
+        new BringCaptions(film.id(), captions, sheet, "c")
+            .applyTo(Project.empty("Captions").plus(film));
+    List<Remark> remarks = new ArrayList<>(read.remarks());
+    remarks.addAll(
+        CaptionFiles.write(
+            project,
+            project.artboard(film.id()).orElseThrow(),
+            project
+                .artboard(film.id())
+                .flatMap(board -> board.timeline().orElseThrow().captions().findFirst())
+                .orElseThrow(),
+            to));
+    return remarks;
+  }
+
+  private CaptionSheet snapped(CaptionSheet sheet) {
+    FrameRate frames = FrameRate.parse(rate);
+    return new CaptionSheet(
+        sheet.language(),
+        Optional.of(frames),
+        sheet.styles(),
+        sheet.follows(),
+        sheet.local(),
+        sheet.cues().stream()
+            .map(cue -> {
+              Time from = frames.snap(cue.in());
+              Time to = Time.max(frames.snap(cue.out()), from.plus(frames.frame()));
+              return new CaptionSheet.Cue(
+                  cue.name(), from, to, cue.speaker(), cue.story(), cue.follows(), cue.local());
+            })
+            .toList());
+  }
+}

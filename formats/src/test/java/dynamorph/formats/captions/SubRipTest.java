@@ -1,0 +1,110 @@
+package dynamorph.formats.captions;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dynamorph.model.property.Properties;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.Slant;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class SubRipTest {
+  private static final String TWO =
+      """
+      1
+      00:00:01,000 --> 00:00:02,500
+      Für Elise
+
+      2
+      00:00:03,000 --> 00:00:04,000
+      ist zu spät.
+      Zweite Zeile
+      """;
+
+  private static CaptionFiles.Read read(byte[] bytes) throws CaptionsUnreadable {
+    return CaptionFiles.read(bytes, "film.srt", FrameBox.HD);
+  }
+
+  static CaptionFiles.Read read(String text) throws CaptionsUnreadable {
+    return read(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static List<String> texts(CaptionFiles.Read read) {
+    return read.sheet().cues().stream().map(CaptionSheet.Cue::text).toList();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"UTF-8", "UTF-16LE", "UTF-16BE", "ISO-8859-1", "windows-1252"})
+  void everyUsualEncodingIsRead(String charset) throws CaptionsUnreadable {
+    assertThat(texts(read(TWO.getBytes(Charset.forName(charset)))))
+        .containsExactly("Für Elise", "ist zu spät.\nZweite Zeile");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"UTF-8", "UTF-16LE", "UTF-16BE"})
+  void aByteOrderMarkIsNoLetter(String charset) throws CaptionsUnreadable {
+    assertThat(read(("\uFEFF" + TWO).getBytes(Charset.forName(charset))).sheet().cues()).hasSize(2);
+  }
+
+  @Test
+  void whatIsCommonlyWrongIsRead() throws CaptionsUnreadable {
+    String text =
+        "\n\n00:00:01.5 --> 0:00:02.250\r\nno number, dots\r\n\r\n\r\n7\r\n00:00:03,000 -->"
+            + " 00:00:04,000 X1:10\r\n\r\nstray blank line before\n\nand inside\n3\n"
+            + "00:00:05,000->00:00:06,000\nshort arrow";
+    CaptionFiles.Read read = read(text);
+    assertThat(texts(read))
+        .containsExactly("no number, dots", "stray blank line before\n\nand inside", "short arrow");
+    assertThat(read.sheet().cues().getFirst().in().millis()).isEqualTo(1500);
+    assertThat(read.sheet().cues().getFirst().out().millis()).isEqualTo(2250);
+  }
+
+  @Test
+  void timesThatRunBackwardsAreLeftOutAndTold() throws CaptionsUnreadable {
+    CaptionFiles.Read read = read(TWO + "\n3\n00:00:09,000 --> 00:00:08,000\nbackwards\n");
+    assertThat(read.sheet().cues()).hasSize(2);
+    assertThat(read.remarks()).hasSize(1);
+    assertThat(read.remarks().getFirst().toString())
+        .isEqualTo("line 11: left out: it would be seen from 00:00:09.000 to 00:00:08.000");
+  }
+
+  @Test
+  void tagsBecomeLocalChangesOfWords() throws CaptionsUnreadable {
+    CaptionSheet.Cue cue =
+        read("1\n00:00:01,000 --> 00:00:02,000\n{\\an8}a <i>b <b>c</i> d</b>"
+                + " <font color=\"#ff0000\">e</font> <x>f\n")
+            .sheet()
+            .cues()
+            .getFirst();
+    assertThat(cue.text()).isEqualTo("a b c d e <x>f");
+    var spans = cue.story().paragraphs().getFirst().spans();
+    assertThat(spans.get(1).local().get(Properties.SLANT.key())).contains(Slant.ITALIC);
+    assertThat(spans.get(2).local().get(Properties.FONT_WEIGHT.key())).contains(700.0);
+    assertThat(spans.get(2).local().get(Properties.SLANT.key())).contains(Slant.ITALIC);
+    assertThat(cue.local().get(Properties.ANCHOR.key())).contains(Anchor.TOP);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "   \n", "not captions at all", "1\n2\n3\n"})
+  void whatIsNoCaptionFileIsRefused(String text) {
+    assertThatThrownBy(() -> read(text)).isInstanceOf(CaptionsUnreadable.class);
+  }
+
+  @Test
+  void oneHugeCueIsCutAndManyAreRefused() throws CaptionsUnreadable {
+    CaptionFiles.Read read =
+        read("1\n00:00:01,000 --> 00:00:02,000\n" + "word ".repeat(250_000) + "\n");
+    assertThat(read.sheet().cues().getFirst().story().length()).isEqualTo(10_000);
+    assertThat(read.remarks()).isNotEmpty();
+    StringBuilder many = new StringBuilder();
+    for (int index = 0; index <= CaptionFiles.MOST_CUES; index++) {
+      many.append("00:00:01,000 --> 00:00:02,000\na\n\n");
+    }
+    assertThatThrownBy(() -> read(many.toString())).hasMessageContaining("200000 is the most");
+  }
+}
