@@ -142,8 +142,7 @@ public final class MainWindow {
             pictures,
             () -> stage.themeProperty().get());
     this.cueWatch = new CueWatch(workspace, stage);
-    this.films =
-        new FilmActions(workspace, stage, cueWatch, dialogs, current, () -> scene().getWindow());
+    this.films = new FilmActions(workspace, stage, dialogs, current, () -> scene().getWindow());
     this.timeline = new TimelinePane(workspace, stage, cueWatch, films);
     this.fonts =
         new FontsPane(

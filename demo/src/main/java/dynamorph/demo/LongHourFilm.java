@@ -204,7 +204,7 @@ final class LongHourFilm {
             41.8,
             "She winds it on Mondays. It takes her an hour and two hundred turns of"
                 + " the crank."),
-        new Said(44.2, 47, "Archive", "Eight days, if you are generous.", false),
+        new Said(44.6, 47.2, "Archive", "Eight days, if you are generous.", false),
         new Said(47.4, 49.8, "Archive", "And then the weights are on the floor again.", false),
         Said.of(50.4, 53, "The bell was cast with the town\u2019s spoons in it."),
         Said.of(53.4, 56, "So it has a taste of soup, they say."),

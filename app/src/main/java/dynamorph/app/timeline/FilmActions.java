@@ -70,7 +70,6 @@ public final class FilmActions implements AutoCloseable {
   private final Workspace workspace;
   private final Screening screening;
   private final StageView stage;
-  private final CueWatch watch;
   private final Dialogs dialogs;
   private final Supplier<Window> window;
   private final Supplier<Studio> studio;
@@ -81,14 +80,12 @@ public final class FilmActions implements AutoCloseable {
   public FilmActions(
       Workspace workspace,
       StageView stage,
-      CueWatch watch,
       Dialogs dialogs,
       Supplier<Studio> studio,
       Supplier<Window> window) {
     this.workspace = workspace;
     this.screening = workspace.screening();
     this.stage = stage;
-    this.watch = watch;
     this.dialogs = dialogs;
     this.studio = studio;
     this.window = window;
@@ -802,34 +799,59 @@ public final class FilmActions implements AutoCloseable {
     stage.reveal(cue.id());
   }
 
-  /** Does what can be done about a kind of problem on all tracks, and says what is left. */
-  void fix(CueProblem.Kind kind) {
+  /** Does what can be done about a kind of problem, and says what is left. */
+  void fix(CueProblem.Kind kind, List<LayerId> cues) {
     Optional<Artboard> board = screening.board();
     if (board.isEmpty()) {
       return;
     }
-    long before = count(kind);
-    if (kind.isOfLines()) {
-      line(board.get())
-          .captions()
-          .forEach(track -> {
-            CueList list = CueList.of(screening.board().orElseThrow(), track);
-            List<Layer> wrong =
-                list.cues().stream()
-                    .filter(cue ->
-                        watch.of(cue.id()).stream().anyMatch(found -> found.kind().isOfLines()))
-                    .toList();
-            if (!wrong.isEmpty()) {
-              breakLines(list, wrong);
-            }
-          });
-      return;
+    switch (kind) {
+      case LINES, LINE_LENGTH -> fixLines(board.get(), cues);
+      case EMPTY -> {
+        if (workspace.apply(new ArrangeLayers.Delete(java.util.Set.copyOf(cues)))) {
+          workspace.tell(
+              Notice.offering(
+                  Numbers.counted(cues.size(), "empty cue") + " deleted.",
+                  "Undo",
+                  workspace::undo));
+        }
+      }
+      case OUTSIDE, CONTRAST, GLYPHS -> openStyle(board.get(), cues);
+      case TOO_FAST, TOO_SHORT, TOO_LONG, GAP, OVERLAP -> fixTimes(board.get(), kind, cues);
     }
-    Map<LayerId, Timing> changed = new HashMap<>();
-    line(board.get())
+  }
+
+  private void fixLines(Artboard board, List<LayerId> cues) {
+    line(board)
         .captions()
-        .filter(track -> !track.state().locked())
-        .forEach(track -> changed.putAll(fixed(CueList.of(board.get(), track), kind)));
+        .forEach(track -> {
+          CueList list = CueList.of(screening.board().orElseThrow(), track);
+          List<Layer> wrong = list.cues().stream().filter(cue -> cues.contains(cue.id())).toList();
+          if (!wrong.isEmpty()) {
+            breakLines(list, wrong);
+          }
+        });
+  }
+
+  /** What cues look like and where they stand is changed where all of them have it from. */
+  private void openStyle(Artboard board, List<LayerId> cues) {
+    Optional<Layer> first = board.layer(cues.getFirst());
+    first.ifPresent(this::show);
+    first
+        .flatMap(workspace.project()::captionsOf)
+        .filter(track -> !track.follows().isEmpty())
+        .ifPresentOrElse(
+            track -> workspace.openDesk(track.follows().getLast()),
+            () ->
+                workspace.tell(Notice.info("The track follows no style: change the cue itself.")));
+  }
+
+  private void fixTimes(Artboard board, CueProblem.Kind kind, List<LayerId> cues) {
+    Map<LayerId, Timing> changed = new HashMap<>();
+    line(board)
+        .captions()
+        .filter(track -> !track.state().locked() && !track.state().hidden())
+        .forEach(track -> changed.putAll(fixed(CueList.of(board, track), kind)));
     if (changed.isEmpty()) {
       workspace.tell(
           Notice.info(
@@ -841,14 +863,15 @@ public final class FilmActions implements AutoCloseable {
       long left =
           line(screening.board().orElseThrow())
               .captions()
+              .filter(track -> !track.state().hidden())
               .flatMap(track ->
                   CueChecks.of(CueList.of(screening.board().orElseThrow(), track)).stream())
               .filter(problem -> problem.kind() == kind)
               .count();
       String rest =
           left == 0
-              ? "; none is " + kind.label() + " now."
-              : "; " + left + " of " + before + " have no room and stay as they are.";
+              ? "; no cue is left that " + kind.label() + "."
+              : "; " + left + " of " + cues.size() + " have no room and stay as they are.";
       workspace.tell(
           Notice.offering(
               Numbers.counted(changed.size(), "cue") + " changed" + rest, "Undo", workspace::undo));
@@ -859,15 +882,9 @@ public final class FilmActions implements AutoCloseable {
     return switch (kind) {
       case GAP -> list.gapsClosed(list.track().rules().gap());
       case OVERLAP -> list.overlapsCut();
+      case TOO_LONG -> list.shortened();
       default -> list.spread();
     };
-  }
-
-  private long count(CueProblem.Kind kind) {
-    return watch.problemsProperty().get().values().stream()
-        .flatMap(List::stream)
-        .filter(problem -> problem.kind() == kind)
-        .count();
   }
 
   // --- files

@@ -4,10 +4,14 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.value.Numbers;
 import dynamorph.typeset.caption.CueProblem;
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -72,6 +76,7 @@ final class TransportBar extends HBox {
         });
     rate.getStyleClass().add("quiet");
     rate.setMinWidth(0);
+    makeProblemControls();
     problems.setAlignment(Pos.CENTER_RIGHT);
     problems.setMinWidth(0);
     Region gap = new Region();
@@ -166,45 +171,91 @@ final class TransportBar extends HBox {
         });
   }
 
-  /** The kind of problem that most cues have, with a way to fix it. */
+  private Optional<CueProblem.Kind> chosen = Optional.empty();
+
+  /** One kind of problem with a way to fix it; the others can be chosen. */
   private void showProblems() {
-    List<CueProblem> all =
-        watch.problemsProperty().get().values().stream().flatMap(List::stream).toList();
-    Optional<CueProblem.Kind> worst =
-        java.util.Arrays.stream(CueProblem.Kind.values())
-            .filter(kind -> all.stream().anyMatch(problem -> problem.kind() == kind))
-            .max(
-                java.util.Comparator.comparingLong(
-                    kind -> all.stream().filter(problem -> problem.kind() == kind).count()));
+    Map<CueProblem.Kind, List<LayerId>> byKind = new EnumMap<>(CueProblem.Kind.class);
+    watch
+        .problemsProperty()
+        .get()
+        .values()
+        .forEach(found ->
+            found.stream()
+                .filter(problem -> isOnShownTrack(problem.cue()))
+                .forEach(problem ->
+                    byKind
+                        .computeIfAbsent(problem.kind(), _ -> new ArrayList<>())
+                        .add(problem.cue())));
     // what is wrong needs the room more than what never changes
-    rate.setVisible(worst.isEmpty());
-    rate.setManaged(worst.isEmpty());
-    if (worst.isEmpty()) {
+    rate.setVisible(byKind.isEmpty());
+    rate.setManaged(byKind.isEmpty());
+    if (byKind.isEmpty()) {
       problems.getChildren().clear();
       return;
     }
-    CueProblem.Kind kind = worst.get();
-    List<LayerId> cues =
-        all.stream().filter(problem -> problem.kind() == kind).map(CueProblem::cue).toList();
-    Label words = new Label(kind.of(cues.size()));
-    words.getStyleClass().add("problem-text");
-    words.setMinWidth(Region.USE_PREF_SIZE);
-    Hyperlink next = new Hyperlink("Next");
-    next.setTooltip(new Tooltip("Go to the next cue with a problem"));
-    next.setMinWidth(Region.USE_PREF_SIZE);
-    next.setOnAction(_ -> actions.toProblem(cues));
-    problems.getChildren().setAll(words, next);
-    if (kind.isOfTime() || kind.isOfLines()) {
-      Hyperlink fix = new Hyperlink("Fix\u2026");
-      fix.setId("fix-cues");
-      fix.setMinWidth(Region.USE_PREF_SIZE);
-      fix.setTooltip(
-          new Tooltip(
-              kind.isOfTime()
-                  ? "Let these cues stay longer where there is room"
-                  : "Break these cues into lines anew"));
-      fix.setOnAction(_ -> actions.fix(kind));
-      problems.getChildren().add(fix);
+    CueProblem.Kind kind =
+        chosen.filter(byKind::containsKey).orElseGet(() -> byKind.keySet().iterator().next());
+    shownKind = kind;
+    shownCues = byKind.get(kind);
+    kinds.setText(kind.of(shownCues.size()));
+    kinds
+        .getItems()
+        .setAll(
+            byKind.entrySet().stream()
+                .map(entry ->
+                    item(
+                        entry.getKey().of(entry.getValue().size()),
+                        () -> choose(entry.getKey(), entry.getValue())))
+                .toList());
+    fix.setText(fixLabel(kind));
+    if (problems.getChildren().isEmpty()) {
+      problems.getChildren().setAll(kinds, next, fix);
     }
+  }
+
+  private void choose(CueProblem.Kind kind, List<LayerId> cues) {
+    chosen = Optional.of(kind);
+    showProblems();
+    actions.toProblem(cues);
+  }
+
+  private final MenuButton kinds = new MenuButton();
+  private final Hyperlink next = new Hyperlink("Next");
+  private final Hyperlink fix = new Hyperlink();
+  private CueProblem.Kind shownKind = CueProblem.Kind.TOO_FAST;
+  private List<LayerId> shownCues = List.of();
+
+  private void makeProblemControls() {
+    kinds.getStyleClass().add("problem-menu");
+    kinds.setId("cue-problems");
+    kinds.setMinWidth(Region.USE_PREF_SIZE);
+    next.setTooltip(new Tooltip("Go to the next cue with this problem"));
+    next.setMinWidth(Region.USE_PREF_SIZE);
+    next.setOnAction(_ -> actions.toProblem(shownCues));
+    fix.setId("fix-cues");
+    fix.setMinWidth(Region.USE_PREF_SIZE);
+    fix.setOnAction(_ -> actions.fix(shownKind, shownCues));
+  }
+
+  private boolean isOnShownTrack(LayerId cue) {
+    return screening
+        .board()
+        .flatMap(board -> board.layer(cue).flatMap(Layer::track))
+        .flatMap(id -> screening.timeline().flatMap(line -> line.track(id)))
+        .filter(track -> !track.state().hidden())
+        .isPresent();
+  }
+
+  private static String fixLabel(CueProblem.Kind kind) {
+    return switch (kind) {
+      case TOO_FAST, TOO_SHORT -> "Lengthen";
+      case TOO_LONG -> "Shorten";
+      case GAP -> "Close";
+      case OVERLAP -> "Cut";
+      case LINES, LINE_LENGTH -> "Break lines";
+      case EMPTY -> "Delete";
+      case OUTSIDE, CONTRAST, GLYPHS -> "Open the style";
+    };
   }
 }

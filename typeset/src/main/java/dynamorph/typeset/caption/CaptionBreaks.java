@@ -6,6 +6,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.timeline.CaptionRules;
 import dynamorph.model.timeline.Track;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -30,9 +31,6 @@ public final class CaptionBreaks {
 
   /** What a break before a conjunction saves. */
   private static final double BEFORE_CONJUNCTION = -40;
-
-  /** What each character over the length costs. */
-  private static final double TOO_LONG = 4000;
 
   /** Words that belong to what follows them. */
   private static final Map<String, Set<String>> LEADING =
@@ -84,88 +82,117 @@ public final class CaptionBreaks {
     if (length <= rules.lineLength()) {
       return List.of(plain);
     }
-    List<Integer> breaks = breaks(plain, language);
-    for (int count = Math.ceilDiv(length, rules.lineLength()); count < breaks.size(); count++) {
-      List<String> lines = broken(plain, breaks, count, language, rules.lineLength());
-      if (lines.stream().allMatch(line -> count(line) <= rules.lineLength())) {
-        return lines;
+    return new Paragraph(plain, language, rules.lineLength()).lines();
+  }
+
+  /** One paragraph with what is known of each place where a line may end. */
+  private static final class Paragraph {
+    private final String text;
+    private final int longest;
+    private final int[] breaks;
+    private final double[] sense;
+    private final int[] read;
+    private final int[] trimmed;
+
+    Paragraph(String text, String language, int longest) {
+      this.text = text;
+      this.longest = longest;
+      BreakIterator iterator = BreakIterator.getLineInstance(ULocale.forLanguageTag(language));
+      iterator.setText(text);
+      List<Integer> found = new ArrayList<>();
+      for (int at = iterator.first(); at != BreakIterator.DONE; at = iterator.next()) {
+        found.add(at);
+      }
+      this.breaks = found.stream().mapToInt(Integer::intValue).toArray();
+      this.sense = new double[breaks.length];
+      this.read = new int[breaks.length];
+      this.trimmed = new int[breaks.length];
+      for (int place = 1; place < breaks.length; place++) {
+        String piece = text.substring(breaks[place - 1], breaks[place]);
+        read[place] = read[place - 1] + piece.codePointCount(0, piece.length());
+        int spaces = piece.length() - piece.stripTrailing().length();
+        trimmed[place] = read[place] - spaces;
+        sense[place] = sense(text, breaks[place - 1], breaks[place], language);
       }
     }
-    return broken(plain, breaks, breaks.size() - 1, language, rules.lineLength());
-  }
 
-  private static int count(String line) {
-    return line.codePointCount(0, line.length());
-  }
-
-  /** Where a line may begin or end, the start and the end included. */
-  private static List<Integer> breaks(String text, String language) {
-    BreakIterator iterator = BreakIterator.getLineInstance(ULocale.forLanguageTag(language));
-    iterator.setText(text);
-    List<Integer> breaks = new ArrayList<>();
-    for (int at = iterator.first(); at != BreakIterator.DONE; at = iterator.next()) {
-      breaks.add(at);
+    /** Characters of a line between two places. */
+    private int length(int start, int end) {
+      return trimmed[end] - read[start];
     }
-    return breaks;
-  }
 
-  /** The best way to make a number of lines. */
-  private static List<String> broken(
-      String text, List<Integer> breaks, int lines, String language, int longest) {
-    int places = breaks.size();
-    double mean = (double) count(text) / lines;
-    double[][] cost = new double[lines + 1][places];
-    int[][] from = new int[lines + 1][places];
-    for (double[] row : cost) {
-      java.util.Arrays.fill(row, Double.POSITIVE_INFINITY);
-    }
-    cost[0][0] = 0;
-    // a line is never much longer than allowed, so only near breaks can begin it
-    for (int line = 1; line <= lines; line++) {
-      for (int end = line; end < places; end++) {
-        for (int start = end - 1; start >= line - 1; start--) {
-          int length = count(text.substring(breaks.get(start), breaks.get(end)).stripTrailing());
-          if (length > longest && start < end - 1) {
-            break;
-          }
-          double own = (length - mean) * (length - mean) + Math.max(0, length - longest) * TOO_LONG;
-          double sum = cost[line - 1][start] + own + sense(text, breaks.get(end), language);
-          if (sum < cost[line][end]) {
-            cost[line][end] = sum;
-            from[line][end] = start;
+    List<String> lines() {
+      int count = fewest();
+      int places = breaks.length;
+      double mean = (double) read[places - 1] / count;
+      double[][] cost = new double[count + 1][places];
+      int[][] from = new int[count + 1][places];
+      for (double[] row : cost) {
+        Arrays.fill(row, Double.POSITIVE_INFINITY);
+      }
+      cost[0][0] = 0;
+      for (int line = 1; line <= count; line++) {
+        for (int end = line; end < places; end++) {
+          // a line is never longer than allowed unless it cannot be divided
+          for (int start = end - 1; start >= line - 1; start--) {
+            int length = length(start, end);
+            if (length > longest && start < end - 1) {
+              break;
+            }
+            double sum = cost[line - 1][start] + (length - mean) * (length - mean) + sense[end];
+            if (sum < cost[line][end]) {
+              cost[line][end] = sum;
+              from[line][end] = start;
+            }
           }
         }
       }
+      List<String> made = new ArrayList<>();
+      int end = places - 1;
+      for (int line = count; line > 0; line--) {
+        int start = from[line][end];
+        made.addFirst(text.substring(breaks[start], breaks[end]).strip());
+        end = start;
+      }
+      return made;
     }
-    List<String> made = new ArrayList<>();
-    int end = places - 1;
-    for (int line = lines; line > 0 && Double.isFinite(cost[line][end]); line--) {
-      int start = from[line][end];
-      made.addFirst(text.substring(breaks.get(start), breaks.get(end)).strip());
-      end = start;
+
+    /** As many lines as there are when each takes as much as it can. */
+    private int fewest() {
+      int count = 0;
+      int start = 0;
+      while (start < breaks.length - 1) {
+        int end = start + 1;
+        while (end + 1 < breaks.length && length(start, end + 1) <= longest) {
+          end++;
+        }
+        start = end;
+        count++;
+      }
+      return count;
     }
-    return end == 0 && !made.isEmpty() ? made : List.of(text);
   }
 
   /** What a break at a place does to the sense. */
-  private static double sense(String text, int at, String language) {
+  private static double sense(String text, int from, int at, String language) {
     if (at >= text.length()) {
       return 0;
     }
-    String before = text.substring(0, at).stripTrailing();
-    char last = before.isEmpty() ? ' ' : before.charAt(before.length() - 1);
+    String piece = text.substring(from, at).stripTrailing();
+    char last = piece.isEmpty() ? ' ' : piece.charAt(piece.length() - 1);
     if (",;:.!?\u2026\u2014\u2013)\u3001\u3002\uff0c\uff01\uff1f\u060c\u061b\u061f".indexOf(last)
         >= 0) {
       return AT_PUNCTUATION;
     }
     String tongue = Locale.forLanguageTag(language).getLanguage();
-    String ended = word(before.substring(before.lastIndexOf(' ') + 1));
-    if (LEADING.getOrDefault(tongue, Set.of()).contains(ended)) {
+    if (LEADING.getOrDefault(tongue, Set.of()).contains(word(piece))) {
       return TORN;
     }
-    String rest = text.substring(at).stripLeading();
-    int space = rest.indexOf(' ');
-    String next = word(space < 0 ? rest : rest.substring(0, space));
+    int end = at;
+    while (end < text.length() && !Character.isWhitespace(text.charAt(end))) {
+      end++;
+    }
+    String next = word(text.substring(at, end));
     return CONJUNCTIONS.getOrDefault(tongue, Set.of()).contains(next) ? BEFORE_CONJUNCTION : 0;
   }
 

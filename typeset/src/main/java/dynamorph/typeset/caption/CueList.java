@@ -115,6 +115,17 @@ public record CueList(Track.Captions track, List<Layer> cues) {
     return changed;
   }
 
+  /** Cues that stay longer than the rules of the track allow, made to end sooner. */
+  public Map<LayerId, Timing> shortened() {
+    return timings(
+        cues,
+        cue -> {
+          Timing own = time(cue);
+          Time latest = own.in().plus(track.rules().longest());
+          return own.out().isAfter(latest) ? own.between(own.in(), latest) : own;
+        });
+  }
+
   /**
    * Cues that are read too fast or stay too short, made to last as long as they need where there is
    * room before the next one, and then to begin earlier where there is room after the one before.

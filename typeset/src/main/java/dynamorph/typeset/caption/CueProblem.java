@@ -39,14 +39,5 @@ public record CueProblem(LayerId cue, Kind kind, String detail) {
     public String of(int count) {
       return count == 1 ? "1 cue: " + label : count + " cues " + several;
     }
-
-    /** Whether a fix by changing times is possible. */
-    public boolean isOfTime() {
-      return this == TOO_FAST || this == TOO_SHORT || this == GAP || this == OVERLAP;
-    }
-
-    public boolean isOfLines() {
-      return this == LINES || this == LINE_LENGTH;
-    }
   }
 }

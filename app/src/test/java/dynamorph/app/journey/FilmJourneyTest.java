@@ -1,0 +1,324 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.demo.LongHour;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.Swatch;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.Rgba;
+import dynamorph.typeset.caption.CueChecks;
+import dynamorph.typeset.caption.CueList;
+import dynamorph.typeset.caption.CueProblem;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+
+/** A motion designer works on the film of the demo. */
+@ExtendWith(ApplicationExtension.class)
+class FilmJourneyTest {
+  @TempDir private Path folder;
+  private Driver driver;
+
+  @Start
+  void open(Stage stage) {
+    driver = Driver.open(stage, LongHour.project(), folder);
+  }
+
+  private Timeline line() {
+    return driver.project().films().findFirst().orElseThrow().timeline().orElseThrow();
+  }
+
+  private CueList cues(String track) {
+    return CueList.of(
+        driver.project().films().findFirst().orElseThrow(),
+        line().captions().filter(one -> one.name().equals(track)).findFirst().orElseThrow());
+  }
+
+  private Driver look() {
+    driver.settle().press("view-timeline");
+    return driver;
+  }
+
+  private void seek(long millis) {
+    driver.robot().interact(() -> driver.workspace().screening().seek(Time.ofMillis(millis)));
+    driver.settle();
+  }
+
+  /** Where a title stands across its frame, in points. */
+  private double across(String id) {
+    return driver
+        .stage()
+        .scene()
+        .orElseThrow()
+        .find(new LayerId(id))
+        .orElseThrow()
+        .text()
+        .bounds()
+        .x();
+  }
+
+  @Test
+  void allNameTitlesMoveWhenTheirStyleDoes() {
+    look();
+    seek(11_000);
+    double joost = across("name-joost");
+    seek(26_000);
+    double before = across("name-ilse");
+    StyleId name = driver.styleNamed("Name title");
+    driver
+        .robot()
+        .interact(() -> {
+          driver.workspace().openDesk(name);
+          Style draft = driver.workspace().deskProperty().get().orElseThrow().draft();
+          driver
+              .workspace()
+              .draft(
+                  draft.withProperties(
+                      draft
+                          .properties()
+                          .with(Properties.ANCHOR, Anchor.BOTTOM_RIGHT)
+                          .with(Properties.POSITION_X, -130.0)),
+                  Optional.empty());
+        });
+    driver.settle();
+    assertThat(across("name-ilse")).as("seen before").isGreaterThan(before + 100);
+    driver.robot().interact(driver.workspace()::commitPending);
+    driver.settle();
+    seek(11_000);
+    assertThat(across("name-joost")).isGreaterThan(before + 100);
+    driver.robot().interact(driver.workspace()::undo);
+    driver.settle();
+    assertThat(across("name-joost")).isEqualTo(joost);
+  }
+
+  @Test
+  void cuesThatReadTooFastAreFixed() {
+    look();
+    driver.waitFor("problems are known", () -> driver.isShown("#fix-cues"));
+    long before = tooFast();
+    driver.press("fix-cues");
+    assertThat(tooFast()).isLessThan(before);
+    assertThat(driver.workspace().noticeProperty().get().orElseThrow().text())
+        .contains("have no room");
+    driver.robot().interact(driver.workspace()::undo);
+    driver.settle();
+    assertThat(tooFast()).isEqualTo(before);
+  }
+
+  private long tooFast() {
+    return CueChecks.of(cues("English")).stream()
+        .filter(problem -> problem.kind() == CueProblem.Kind.TOO_FAST)
+        .count();
+  }
+
+  @Test
+  void captionsWithStylesComeInFollowTheBrandColourAndGoOutAgain() throws IOException {
+    Path file = folder.resolve("gallery.nl.vtt");
+    Files.writeString(
+        file,
+        """
+        WEBVTT
+
+        STYLE
+        ::cue { color: #a9522b; font-size: 48px }
+        ::cue(.loud) { font-weight: bold }
+
+        00:01.000 --> 00:03.000
+        De klok <c.loud>sloeg</c> vier.
+
+        00:04.000 --> 00:06.000 line:10%
+        En toen niet meer.
+        """);
+    look();
+    driver.answers().file(file);
+    driver.robot().interact(() -> action("Take in captions\u2026"));
+    driver.waitFor("the track is there", () -> line().captions().count() == 4);
+    Track.Captions track = line().captions().toList().get(3);
+    assertThat(track.language()).isEqualTo("nl");
+    assertThat(cues(track.name()).cues()).hasSize(2);
+    StyleId caption = track.follows().getFirst();
+    driver
+        .robot()
+        .interact(() -> {
+          Style style = driver.project().styles().get(caption);
+          driver
+              .workspace()
+              .apply(
+                  new dynamorph.model.edit.ChangeStyle(
+                      style.withProperties(
+                          style
+                              .properties()
+                              .with(
+                                  Properties.COAT_COLOUR.at(
+                                      dynamorph.model.property.Address.coat("fill")),
+                                  dynamorph.model.value.Colour.swatch("copper")))));
+          driver
+              .workspace()
+              .apply(
+                  new dynamorph.model.edit.PutSwatch(
+                      new Swatch("copper", "Copper", Rgba.parse("#1177cc"))));
+        });
+    Path out = folder.resolve("gallery.ttml");
+    driver.answers().file(out);
+    driver.robot().interact(() -> action("Export the captions\u2026"));
+    driver.waitFor("the file is there", () -> Files.exists(out));
+    String text = Files.readString(out);
+    assertThat(text).contains("tts:color=\"#1177cc\"").contains("sloeg").contains("10%");
+    driver.answers().file(folder.resolve("nothing.srt"));
+    Project before = driver.project();
+    driver.robot().interact(() -> action("Take in captions\u2026"));
+    driver.waitFor(
+        "the failure is told",
+        () ->
+            driver
+                .workspace()
+                .noticeProperty()
+                .get()
+                .orElseThrow()
+                .text()
+                .contains("there is no such file"));
+    assertThat(driver.project()).isEqualTo(before);
+  }
+
+  private void action(String name) {
+    driver.actions().stream()
+        .filter(one -> one.name().equals(name))
+        .findFirst()
+        .orElseThrow()
+        .run();
+  }
+
+  @Test
+  void manyTitlesAreRestyledByOneDropAndOneCommit() {
+    look();
+    List<LayerId> names =
+        driver.project().films().findFirst().orElseThrow().layers().stream()
+            .filter(layer -> layer.id().value().startsWith("name-"))
+            .map(Layer::id)
+            .toList();
+    seek(26_000);
+    driver.robot().interact(() -> driver.workspace().select(List.of(names.get(1))));
+    driver.settle();
+    driver.robot().interact(() -> action("Select all on the track"));
+    assertThat(driver.workspace().selection().layers()).containsExactlyInAnyOrderElementsOf(names);
+    driver
+        .robot()
+        .interact(() ->
+            driver.workspace().following().put(driver.styleNamed("Section title"), false, false));
+    driver.settle();
+    assertThat(names)
+        .allMatch(id ->
+            driver
+                .project()
+                .layer(id)
+                .orElseThrow()
+                .follows()
+                .contains(driver.styleNamed("Section title")));
+    driver.robot().interact(driver.workspace()::undo);
+    assertThat(names)
+        .noneMatch(id ->
+            driver
+                .project()
+                .layer(id)
+                .orElseThrow()
+                .follows()
+                .contains(driver.styleNamed("Section title")));
+  }
+
+  @Test
+  void cuesAreEditedInTheList() {
+    look();
+    driver.press("tab-cues");
+    Layer first = cues("English").cues().getFirst();
+    driver.robot().interact(() -> driver.workspace().select(List.of(first.id())));
+    driver.settle();
+    driver.robot().interact(() -> driver.node("cue-list").requestFocus());
+    driver.robot().type(KeyCode.ENTER);
+    driver.waitFor("the words can be edited", () -> driver.isShown("#cue-field"));
+    driver.waitFor("the field has the keyboard", () -> driver.node("cue-field").isFocused());
+    driver.robot().write("Four");
+    driver.robot().push(KeyCode.CONTROL, KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.layer(first.id().value()).story().text()).isEqualTo("Four");
+    seek(20_100);
+    driver.robot().interact(() -> action("Add a cue at the playhead"));
+    assertThat(cues("English").cues()).hasSize(18);
+    Set<LayerId> added = driver.workspace().selection().layers();
+    assertThat(driver.layer(added.iterator().next().value()).timing().orElseThrow().in())
+        .isEqualTo(Time.ofMillis(20_080));
+  }
+
+  @Test
+  void aTitleIsMovedOnTheTimelineAndSplit() {
+    Driver.needsADisplay();
+    look();
+    var lanes = driver.node("track-lanes");
+    Time was = driver.layer("title-part-1").timing().orElseThrow().in();
+    double scale = lanes.getLayoutBounds().getWidth() * 0.97 / 72;
+    var from = lanes.localToScreen(16 * scale, 24 + 14);
+    driver.robot().drag(from).dropTo(from.getX() + 8 * scale, from.getY());
+    driver.settle();
+    Time now = driver.layer("title-part-1").timing().orElseThrow().in();
+    assertThat(now.minus(was).seconds()).isBetween(7.0, 9.0);
+    seek(24_000);
+    driver.robot().interact(() -> action("Split at the playhead"));
+    assertThat(driver.layer("title-part-1").timing().orElseThrow().out())
+        .isEqualTo(Time.ofMillis(24_000));
+  }
+
+  @Test
+  void theFilmPlaysStepsAndGoesBackToTheArtboards() {
+    look();
+    driver.press("play");
+    driver.waitFor(
+        "the film has gone on",
+        () -> driver.workspace().screening().playheadProperty().get().isAfter(Time.ofMillis(400)));
+    driver.robot().interact(() -> driver.workspace().screening().playingProperty().set(false));
+    seek(8_000);
+    driver.robot().interact(() -> action("One frame on"));
+    assertThat(driver.workspace().screening().playheadProperty().get())
+        .isEqualTo(Time.ofMillis(8_040));
+    driver.robot().interact(() -> action("To the next edit"));
+    assertThat(driver.workspace().screening().playheadProperty().get())
+        .isEqualTo(Time.ofMillis(8_400));
+    driver.press("view-artboards");
+    assertThat(driver.workspace().screening().isOpen()).isFalse();
+    assertThat(driver.stage().scene().orElseThrow().boards())
+        .noneMatch(board -> board.artboard().isFilm());
+    driver.robot().interact(() -> driver.stage().reveal(new LayerId("name-nour")));
+    driver.settle();
+    assertThat(driver.workspace().screening().isOpen()).as("a title is shown in its film").isTrue();
+  }
+
+  /** Values that only show in what a person moves by hand. */
+  @Test
+  void aTitleMovedByHandIsALocalChange() {
+    look();
+    seek(26_000);
+    driver.pressText("name-ilse");
+    driver.robot().push(KeyCode.RIGHT);
+    driver.settle();
+    PropertySet local = driver.layer("name-ilse").local();
+    assertThat(local.get(Properties.POSITION_X.key())).isPresent();
+  }
+}

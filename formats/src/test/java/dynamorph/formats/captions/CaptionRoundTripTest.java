@@ -1,0 +1,242 @@
+package dynamorph.formats.captions;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.EditRefused;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Slant;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Captions that are written and read again, alone and with their styles. */
+class CaptionRoundTripTest {
+  private static final StyleId CAPTION = new StyleId("caption");
+  private static final StyleId SOUND = new StyleId("sound");
+  private static final Track.Captions TRACK =
+      Track.Captions.of("en", "English", "en")
+          .withFollows(List.of(CAPTION))
+          .withSpeakers(Map.of("Archive", SOUND));
+
+  private static Project project(List<Layer> cues) {
+    Style caption =
+        Style.text("caption", "Caption", "")
+            .withProperties(
+                PropertySet.EMPTY
+                    .with(Properties.FONT_FAMILY, "Anton")
+                    .with(Properties.SIZE, FontSize.points(54))
+                    .with(Properties.COAT_COLOUR.at(CueCss.FILL), Colour.hex("#ffeedd"))
+                    .with(Properties.ANCHOR, Anchor.BOTTOM)
+                    .with(Properties.POSITION_Y, -90.0));
+    Style sound =
+        Style.text("sound", "Sound", "")
+            .withLevel(StyleLevel.CHARACTER)
+            .withProperties(PropertySet.EMPTY.with(Properties.SLANT, Slant.ITALIC));
+    Artboard film =
+        Artboard.empty("film", "Film", 1920, 1080, LengthUnit.PIXEL)
+            .withTimeline(
+                Optional.of(Timeline.of(FrameRate.PAL, Time.ofMillis(600_000)).plus(TRACK)))
+            .withLayers(cues);
+    return Project.empty("P").withStyles(StyleBook.of(List.of(caption, sound))).plus(film);
+  }
+
+  private static Layer cue(int number, Time in, Time out, Span... spans) {
+    return Layer.of("c" + number, "Cue", "")
+        .withStory(Story.of(Paragraph.of(spans)))
+        .withTiming(Timing.of(TRACK.id(), in, out));
+  }
+
+  private static List<Layer> random(long seed) {
+    SplittableRandom random = new SplittableRandom(seed);
+    List<String> words =
+        List.of(
+            "bell",
+            "<tooth>",
+            "a & b",
+            "\u0633\u0627\u0639\u0629",
+            "\u6642\u8a08",
+            "-->",
+            "Stra\u00dfe",
+            "\u2028next",
+            "\ud83d\udd14",
+            "{braces}");
+    List<Layer> cues = new ArrayList<>();
+    long at = 0;
+    for (int number = 0; number < 40; number++) {
+      long in = at + random.nextInt(3000);
+      long out = in + 200 + random.nextInt(6000);
+      at = out;
+      List<Span> spans = new ArrayList<>();
+      for (int span = 0; span <= random.nextInt(3); span++) {
+        String text =
+            words.get(random.nextInt(words.size())) + " " + words.get(random.nextInt(words.size()));
+        Span plain = Span.of((span == 0 ? "x" : " ") + text + "y");
+        spans.add(random.nextInt(3) == 0 ? plain.withFollows(List.of(SOUND)) : plain);
+      }
+      cues.add(cue(number, Time.ofMillis(in), Time.ofMillis(out), spans.toArray(Span[]::new)));
+    }
+    return cues;
+  }
+
+  private static CaptionFiles.Read again(Project project, CaptionFiles.Format format)
+      throws CaptionsUnreadable {
+    Artboard film = project.artboards().getFirst();
+    String text = CaptionFiles.write(project, film, TRACK, format).text();
+    return CaptionFiles.read(
+        text.getBytes(StandardCharsets.UTF_8), "film." + format.ending(), FrameBox.HD);
+  }
+
+  @ParameterizedTest
+  @EnumSource(CaptionFiles.Format.class)
+  void timesAndWordsComeBack(CaptionFiles.Format format) throws CaptionsUnreadable {
+    for (long seed = 1; seed <= 12; seed++) {
+      Project project = project(random(seed));
+      List<CaptionSheet.Cue> cues = again(project, format).sheet().cues();
+      List<Layer> were = project.layers().toList();
+      assertThat(cues).hasSize(were.size());
+      for (int index = 0; index < cues.size(); index++) {
+        Timing timing = were.get(index).timing().orElseThrow();
+        assertThat(cues.get(index).in()).isEqualTo(timing.in());
+        assertThat(cues.get(index).out()).isEqualTo(timing.out());
+        String words = were.get(index).story().text().replace('\u2028', '\n');
+        assertThat(cues.get(index).text().replaceAll("\\s+", " "))
+            .isEqualTo(words.replaceAll("\\s+", " "));
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = CaptionFiles.Format.class,
+      names = {"WEBVTT", "TIMED_TEXT"})
+  void stylesPlacesAndSpeakersComeBack(CaptionFiles.Format format) throws CaptionsUnreadable {
+    Layer raised =
+        cue(1, Time.ofMillis(1000), Time.ofMillis(2000), Span.of("raised"))
+            .withLocal(PropertySet.EMPTY.with(Properties.POSITION_Y, -540.0));
+    Layer spoken =
+        cue(2, Time.ofMillis(3000), Time.ofMillis(4000), Span.of("said"))
+            .withTiming(
+                Timing.of(TRACK.id(), Time.ofMillis(3000), Time.ofMillis(4000))
+                    .withSpeaker("Archive"));
+    Layer ding =
+        cue(
+            3,
+            Time.ofMillis(5000),
+            Time.ofMillis(6000),
+            Span.of("a "),
+            Span.of("ding").withFollows(List.of(SOUND)));
+    Project before = project(List.of(raised, spoken, ding));
+    CaptionSheet sheet = again(before, format).sheet();
+    Artboard empty =
+        Artboard.empty("other", "Other", 1920, 1080, LengthUnit.PIXEL)
+            .withTimeline(Optional.of(Timeline.of(FrameRate.PAL, Time.ofMillis(1000))));
+    Project after =
+        new BringCaptions(empty.id(), Track.Captions.of("t", "T", "en"), sheet, "n")
+            .applyTo(Project.empty("O").plus(empty));
+    Cascade cascade = Cascade.of(after);
+    List<Layer> cues = after.layers().toList();
+    assertThat(
+            cascade.placement(cues.get(0)).anchor().down() * 1080
+                + cascade.placement(cues.get(0)).y())
+        .isEqualTo(540.0);
+    assertThat(cues.get(1).timing().orElseThrow().speaker()).isEqualTo("Archive");
+    for (Layer cue : cues) {
+      Paragraph paragraph = cue.story().paragraphs().getFirst();
+      PropertySet values = cascade.values(cue, paragraph, paragraph.spans().getFirst());
+      assertThat(values.get(Properties.FONT_FAMILY.key())).contains("Anton");
+      assertThat(values.get(Properties.COAT_COLOUR.at(CueCss.FILL)))
+          .contains(Colour.hex("#ffeedd"));
+      assertThat(values.get(Properties.SIZE.key()).orElseThrow().over(0))
+          .isCloseTo(54, Assertions.within(0.01));
+    }
+    Paragraph last = cues.get(2).story().paragraphs().getFirst();
+    assertThat(cascade.values(cues.get(2), last, last.spans().get(1)).get(Properties.SLANT.key()))
+        .contains(Slant.ITALIC);
+    assertThat(after.artboard(empty.id()).orElseThrow().timeline().orElseThrow().duration())
+        .as("a film becomes as long as its captions")
+        .isEqualTo(Time.ofMillis(6000));
+  }
+
+  @Test
+  void anEqualStyleIsFollowedAndAnotherGetsANumber() {
+    Project project = project(List.of());
+    Style same = project.styles().get(SOUND);
+    Style other =
+        Style.text("x", "Caption", "")
+            .withProperties(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(9)));
+    CaptionSheet sheet =
+        new CaptionSheet(
+            "en",
+            Optional.empty(),
+            List.of(other, same),
+            List.of(other.id()),
+            PropertySet.EMPTY,
+            List.of(CaptionSheet.Cue.of("", Time.ZERO, Time.ofMillis(900), Story.of("a"))));
+    Project after =
+        new BringCaptions(
+                project.artboards().getFirst().id(),
+                Track.Captions.of("new", "New", "de"),
+                sheet,
+                "n")
+            .applyTo(project);
+    assertThat(after.styles().list().stream().map(Style::name))
+        .containsExactlyInAnyOrder("Caption", "Sound", "Caption 2");
+    assertThat(
+            after
+                .artboards()
+                .getFirst()
+                .timeline()
+                .orElseThrow()
+                .captions()
+                .toList()
+                .get(1)
+                .follows())
+        .hasSize(1);
+    Assertions.assertThatThrownBy(() ->
+            new BringCaptions(
+                    new dynamorph.model.ArtboardId("gone"),
+                    Track.Captions.of("new", "New", "de"),
+                    sheet,
+                    "n")
+                .applyTo(project))
+        .isInstanceOf(EditRefused.class);
+  }
+
+  @Test
+  void whatAFormatDoesNotCarryIsTold() {
+    Project project = project(List.of(cue(1, Time.ZERO, Time.ofMillis(900), Span.of("a"))));
+    Artboard film = project.artboards().getFirst();
+    assertThat(CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.SUBRIP).remarks())
+        .hasSize(1);
+    assertThat(CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.WEBVTT).remarks())
+        .isEmpty();
+  }
+}
