@@ -40,7 +40,7 @@ public final class WindowEdit extends Application {
   }
 
   /** Nobody is asked anything. */
-  private static final class NoDialogs implements Dialogs {
+  static final class NoDialogs implements Dialogs {
     @Override
     public Optional<Path> openCaptions() {
       return Optional.empty();

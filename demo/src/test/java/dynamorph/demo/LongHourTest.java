@@ -3,12 +3,15 @@ package dynamorph.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
@@ -39,7 +42,8 @@ class LongHourTest {
             "Label 8",
             "Label 9",
             "Label 10",
-            "Ticket");
+            "Ticket",
+            "Eight Days to Wind");
     assertThat(project.artboards().getFirst().sizeText()).isEqualTo("900 \u00d7 600 mm");
     assertThat(project.styles().size()).isGreaterThanOrEqualTo(8);
     assertThat(project.styles().stream().filter(style -> style.basedOn().isPresent()))
@@ -57,7 +61,11 @@ class LongHourTest {
                 .filter(
                     layer -> !Followers.followed(layer).isEmpty() && LocalChanges.count(layer) > 0))
         .hasSizeGreaterThanOrEqualTo(3);
-    assertThat(project.layers().filter(layer -> Followers.followed(layer).isEmpty()))
+    assertThat(
+            project
+                .layers()
+                .filter(layer ->
+                    Followers.followed(layer).isEmpty() && project.captionsOf(layer).isEmpty()))
         .extracting(Layer::name)
         .containsExactly("Title", "Text");
     assertThat(Followers.of(project).unused()).isEmpty();
@@ -93,5 +101,16 @@ class LongHourTest {
     Path file = folder.resolve("hour.dmorph");
     ProjectFile.write(project, file);
     assertThat(ProjectFile.read(file)).isEqualTo(project);
+  }
+
+  @Test
+  void theFilmHasTitlesAndCaptionsInThreeLanguages() {
+    Artboard film = project.films().findFirst().orElseThrow();
+    Timeline line = film.timeline().orElseThrow();
+    assertThat(line.frames()).isEqualTo(1800);
+    assertThat(line.captions().map(Track.Captions::language)).containsExactly("en-GB", "ar", "ja");
+    assertThat(line.captions().allMatch(track -> film.on(track.id()).size() >= 10)).isTrue();
+    assertThat(film.layers().stream().filter(layer -> layer.id().value().startsWith("name-")))
+        .hasSize(6);
   }
 }

@@ -2,6 +2,7 @@ package dynamorph.app.background;
 
 import dynamorph.model.Asset;
 import dynamorph.model.Project;
+import dynamorph.model.timeline.Time;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
 import dynamorph.paint.film.FootagePainter;
@@ -36,6 +37,12 @@ public final class FrameService implements AutoCloseable {
    */
   private static final long PATIENCE_NANOS = 250_000_000;
 
+  /** Titles that are seen so soon are painted while there is time. */
+  private static final Time AHEAD = Time.ofMillis(3000);
+
+  /** Texts of a film that are painted ahead. */
+  private static final int MOST_AHEAD = 60;
+
   /** One that shows, one on its way to the interface thread, one in the making. */
   private static final int BUFFERS = 3;
 
@@ -45,6 +52,7 @@ public final class FrameService implements AutoCloseable {
       View view,
       Rgba surround,
       boolean outlines,
+      boolean playing,
       Studio studio) {}
 
   /** Pixels that the toolkit shows without copying. */
@@ -60,6 +68,7 @@ public final class FrameService implements AutoCloseable {
 
   private final ExecutorService worker = Executors.newSingleThreadExecutor(daemon("frames"));
   private final ExecutorService helpers;
+  private final ExecutorService ahead = Executors.newSingleThreadExecutor(patient("ahead"));
   private final int helperCount;
   private final Consumer<Frame> show;
   private final AtomicReference<Request> next = new AtomicReference<>();
@@ -93,15 +102,31 @@ public final class FrameService implements AutoCloseable {
     };
   }
 
+  /** Makes threads that leave the machine to others. */
+  private static java.util.concurrent.ThreadFactory patient(String name) {
+    return work -> {
+      Thread thread = daemon(name).newThread(work);
+      thread.setPriority(Thread.MIN_PRIORITY);
+      return thread;
+    };
+  }
+
   /**
    * Asks for a frame; a request that waits is replaced.
    *
    * @param sight the artboards, or a film at a moment
    * @param outlines whether bare geometry is wanted instead of paint
+   * @param playing whether the next frame is due in a moment, so that only what is needed is done
    */
   public void request(
-      Studio with, Project project, Scene.Sight sight, View view, Rgba surround, boolean outlines) {
-    Request request = new Request(project, sight, view, surround, outlines, with);
+      Studio with,
+      Project project,
+      Scene.Sight sight,
+      View view,
+      Rgba surround,
+      boolean outlines,
+      boolean playing) {
+    Request request = new Request(project, sight, view, surround, outlines, playing, with);
     boolean waiting = next.getAndSet(request) != null;
     if (!waiting && !worker.isShutdown()) {
       worker.execute(this::work);
@@ -159,6 +184,13 @@ public final class FrameService implements AutoCloseable {
         show.accept(new Frame(seen, shown, request.sight, request.view, buffer.image));
       });
       // what is out of sight is set once the frame is on its way
+      if (request.sight instanceof Scene.Sight.Film film) {
+        renderer.prepare(shown.soon(film, AHEAD), request.view, MOST_AHEAD, ahead);
+        // while the film stands still, what a seek may show is painted too
+        if (!request.playing) {
+          renderer.prepare(shown.near(film), request.view, MOST_AHEAD, ahead);
+        }
+      }
       shown.setRest(() -> next.get() != null);
     }
   }
@@ -200,5 +232,6 @@ public final class FrameService implements AutoCloseable {
   public void close() {
     worker.shutdownNow();
     helpers.shutdownNow();
+    ahead.shutdownNow();
   }
 }

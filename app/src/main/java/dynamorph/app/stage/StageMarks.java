@@ -69,6 +69,10 @@ final class StageMarks {
     if (scene.isEmpty()) {
       return;
     }
+    if (workspace.screening().playingProperty().get()) {
+      drawFrames(g, scene.get(), List.of());
+      return;
+    }
     Selection selection = workspace.selection();
     boolean tags = selection.layers().size() <= MOST_TAGS && selection.cursor().isEmpty();
     List<Box> tagBoxes =
@@ -78,10 +82,7 @@ final class StageMarks {
                 .flatMap(id -> scene.get().find(id).stream())
                 .map(found -> tag(found).box())
                 .toList();
-    drawNames(g, scene.get(), tagBoxes);
-    if (workspace.screening().safeAreasShownProperty().get()) {
-      drawSafeAreas(g, scene.get());
-    }
+    drawFrames(g, scene.get(), tagBoxes);
     drawOverset(g, scene.get());
     stage.spelling().ifPresent(spelling -> drawSpelling(g, scene.get(), spelling));
     hovered
@@ -103,6 +104,14 @@ final class StageMarks {
     }
     marquee.ifPresent(box -> drawMarquee(g, box));
     drawPen(g);
+  }
+
+  /** What belongs to artboards and films themselves; all that is seen while a film plays. */
+  private void drawFrames(GraphicsContext g, Scene scene, List<Box> tags) {
+    drawNames(g, scene, tags);
+    if (workspace.screening().safeAreasShownProperty().get()) {
+      drawSafeAreas(g, scene);
+    }
   }
 
   private PenDraft pen = PenDraft.EMPTY;

@@ -83,6 +83,7 @@ public final class StageView extends Region {
     workspace.screening().playheadProperty().addListener((_, _, _) -> request());
     workspace.screening().filmProperty().addListener((_, was, now) -> sightChanged(was, now));
     workspace.screening().safeAreasShownProperty().addListener((_, _, _) -> drawMarks());
+    workspace.screening().playingProperty().addListener((_, _, _) -> drawMarks());
     workspace.selectionProperty().addListener((_, _, _) -> selectionChanged());
     workspace.hiddenLettersProperty().addListener((_, _, _) -> selectionChanged());
     workspace.outlineShownProperty().addListener((_, _, _) -> request());
@@ -319,7 +320,8 @@ public final class StageView extends Region {
           workspace.screening().sight(),
           view(),
           theme.get().stage(),
-          workspace.outlineShownProperty().get());
+          workspace.outlineShownProperty().get(),
+          workspace.screening().playingProperty().get());
     }
   }
 
@@ -327,7 +329,10 @@ public final class StageView extends Region {
     frame.set(Optional.of(finished));
     picture.setImage(finished.image());
     placePicture();
-    drawMarks();
+    // marks do not move with the film; painting them for every frame would cost more than the frame
+    if (!workspace.screening().playingProperty().get()) {
+      drawMarks();
+    }
     List<Runnable> waiting = List.copyOf(afterFrame);
     afterFrame.clear();
     waiting.forEach(Runnable::run);

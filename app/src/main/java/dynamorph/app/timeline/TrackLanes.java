@@ -27,12 +27,15 @@ import java.util.Set;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
+import javafx.scene.Group;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
 
 /**
@@ -52,6 +55,9 @@ final class TrackLanes extends Region {
   private final StageView stage;
   private final CueWatch watch;
   private final Canvas canvas = new Canvas();
+  private final Rectangle needle = new Rectangle(1.5, 10);
+  private final Polygon needleHead = new Polygon(-5, 1, 5, 1, 0, 9);
+  private final Group playhead = new Group(needle, needleHead);
   private LaneView view = new LaneView(0, 12);
   private boolean fitted;
   private Optional<Drag> drag = Optional.empty();
@@ -68,7 +74,14 @@ final class TrackLanes extends Region {
     setAccessibleRole(AccessibleRole.NODE);
     setAccessibleText("Tracks of the film");
     canvas.setManaged(false);
-    getChildren().add(canvas);
+    // the playhead moves with every frame, so it is no part of what is painted for that
+    playhead.setManaged(false);
+    playhead.setMouseTransparent(true);
+    Rectangle clip = new Rectangle();
+    clip.widthProperty().bind(widthProperty());
+    clip.heightProperty().bind(heightProperty());
+    setClip(clip);
+    getChildren().addAll(canvas, playhead);
     setMinSize(0, 0);
     widthProperty().addListener((_, _, _) -> resized());
     heightProperty().addListener((_, _, _) -> resized());
@@ -133,8 +146,17 @@ final class TrackLanes extends Region {
     double x = view.x(screening.playheadProperty().get());
     if (screening.playingProperty().get() && (x < 0 || x > getWidth() - 20)) {
       view = view.panned(x - 40);
+      draw();
+    } else {
+      placePlayhead();
     }
-    draw();
+  }
+
+  private void placePlayhead() {
+    needle.setX(-0.75);
+    needle.setY(4);
+    needle.setHeight(Math.max(0, getHeight() - 4));
+    playhead.setLayoutX(Math.round(view.x(screening.playheadProperty().get())) + 0.5);
   }
 
   private List<Track> tracks() {
@@ -167,7 +189,9 @@ final class TrackLanes extends Region {
     Timeline line = board.get().timeline().orElseThrow();
     drawRows(g, colours, board.get(), line);
     drawRuler(g, colours, line);
-    drawPlayhead(g, colours);
+    needle.setFill(colours.mark());
+    needleHead.setFill(colours.mark());
+    placePlayhead();
     drag.ifPresent(now -> now.draw(g, colours));
   }
 
@@ -301,19 +325,6 @@ final class TrackLanes extends Region {
       g.setFill(colours.line().deriveColor(0, 1, 1, 0.6));
       g.fillRect(end, 0, getWidth() - end, getHeight());
     }
-  }
-
-  private void drawPlayhead(GraphicsContext g, LaneColours colours) {
-    double x = Math.round(view.x(screening.playheadProperty().get())) + 0.5;
-    if (x < -6 || x > getWidth() + 6) {
-      return;
-    }
-    g.setStroke(colours.mark());
-    g.setLineWidth(1.5);
-    g.strokeLine(x, 4, x, getHeight());
-    g.setLineWidth(1);
-    g.setFill(colours.mark());
-    g.fillPolygon(new double[] {x - 5, x + 5, x}, new double[] {1, 1, 9}, 3);
   }
 
   // --- finding things

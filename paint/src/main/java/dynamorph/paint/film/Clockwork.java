@@ -1,13 +1,18 @@
 package dynamorph.paint.film;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.model.timeline.Media.Scenery;
 import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
 import io.github.humbleui.skija.PaintStrokeCap;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Shader;
+import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Point;
 import io.github.humbleui.types.Rect;
 
@@ -64,7 +69,45 @@ final class Clockwork {
     canvas.scale((float) unit, (float) unit);
   }
 
+  /** Grounds that were painted, by their pixels; a film has few sizes at a time. */
+  private static final Cache<Ground, Image> GROUNDS = Caffeine.newBuilder().maximumSize(8).build();
+
+  /** A ground, in device pixels. */
+  private record Ground(int from, int to, int width, int height) {}
+
+  /** The ground stands still, and mixing its colours anew costs more than all that moves. */
   private static void ground(
+      Canvas canvas, Paint paint, int from, int to, double width, double height) {
+    float[] matrix = canvas.getLocalToDeviceAsMatrix33().getMat();
+    int across = (int) Math.max(1, Math.round(width * matrix[0]));
+    int down = (int) Math.max(1, Math.round(height * matrix[4]));
+    if ((long) across * down > LARGEST_GROUND) {
+      mix(canvas, paint, from, to, width, height);
+      return;
+    }
+    Image image =
+        GROUNDS.get(
+            new Ground(from, to, across, down),
+            wanted -> {
+              try (Surface surface = Surface.makeRasterN32Premul(across, down);
+                  Paint mixing = new Paint()) {
+                mix(surface.getCanvas(), mixing, wanted.from, wanted.to, across, down);
+                return surface.makeImageSnapshot();
+              }
+            });
+    canvas.drawImageRect(
+        image,
+        Rect.makeWH(across, down),
+        Rect.makeWH((float) width, (float) height),
+        SamplingMode.DEFAULT,
+        null,
+        true);
+  }
+
+  /** Pixels of a ground that is kept, at most. */
+  private static final long LARGEST_GROUND = 4096L * 2304;
+
+  private static void mix(
       Canvas canvas, Paint paint, int from, int to, double width, double height) {
     try (Shader shader =
         Shader.makeLinearGradient(

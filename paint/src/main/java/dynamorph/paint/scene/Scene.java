@@ -39,6 +39,18 @@ public final class Scene {
       this(artboard, background, texts, Optional.empty());
     }
 
+    /** A film with the texts that are seen at some moment of a stretch of time. */
+    public Board liveBetween(Time from, Time to) {
+      return new Board(
+          artboard,
+          background,
+          texts.stream()
+              .filter(
+                  text -> text.layer().timing().filter(own -> own.overlaps(from, to)).isPresent())
+              .toList(),
+          Optional.of(from));
+    }
+
     /** A film as it is at one moment: the texts that are seen, the lowest track first. */
     public Board liveAt(Time moment) {
       Timeline timeline = artboard.timeline().orElseThrow();
@@ -160,6 +172,42 @@ public final class Scene {
         };
     boolean all = seen.size() == boards.size() && sight instanceof Sight.Still;
     return all ? this : new Scene(project, cascade, seen);
+  }
+
+  /** This scene with only the texts of a film, those that are seen nearest to a moment first. */
+  public Scene near(Sight.Film sight) {
+    Comparator<PlacedLayer> byDistance =
+        Comparator.comparingLong(text ->
+            text.layer()
+                .timing()
+                .map(own -> Math.abs(own.in().ticks() - sight.at().ticks()))
+                .orElse(Long.MAX_VALUE));
+    return new Scene(
+        project,
+        cascade,
+        boards.stream()
+            .filter(board -> board.artboard().id().equals(sight.artboard()))
+            .map(board ->
+                new Board(
+                    board.artboard(),
+                    board.background(),
+                    board.texts().stream().sorted(byDistance).limit(NEAR).toList()))
+            .toList());
+  }
+
+  /** Texts that are near a moment, at most. */
+  private static final int NEAR = 100;
+
+  /** This scene with only what a film will show soon. */
+  public Scene soon(Sight.Film sight, Time ahead) {
+    return new Scene(
+        project,
+        cascade,
+        boards.stream()
+            .filter(board -> board.artboard().id().equals(sight.artboard()))
+            .filter(board -> board.artboard().isFilm())
+            .map(board -> board.liveBetween(sight.at(), sight.at().plus(ahead)))
+            .toList());
   }
 
   public Project project() {

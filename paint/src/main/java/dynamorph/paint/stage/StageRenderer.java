@@ -17,12 +17,16 @@ import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.RRect;
 import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
@@ -70,7 +74,7 @@ public final class StageRenderer implements AutoCloseable {
   public void showOutlines(boolean wanted) {
     if (wanted != outlines) {
       outlines = wanted;
-      close();
+      forgetAll();
     }
   }
 
@@ -95,6 +99,7 @@ public final class StageRenderer implements AutoCloseable {
    */
   public boolean render(
       Scene scene, View view, Rgba surround, Pixels target, BooleanSupplier outdated) {
+    takeUpAhead();
     List<List<Shown>> shown = scene.boards().stream().map(board -> shown(board, view)).toList();
     paintMissing(shown.stream().flatMap(List::stream).toList(), view, outdated);
     if (outdated.getAsBoolean()) {
@@ -108,6 +113,59 @@ public final class StageRenderer implements AutoCloseable {
     });
     forgetUnseen(shown);
     return true;
+  }
+
+  /**
+   * Lets somebody paint what may be shown soon, and returns at once. What is painted is taken up by
+   * the next frame; what waits when another view is prepared for is left.
+   *
+   * @param most texts, the first in the boards
+   * @param with runs the painting; not the helpers, which frames wait for
+   */
+  public void prepare(Scene scene, View view, int most, Executor with) {
+    preparedFor = view;
+    List<Shown> soon =
+        scene.boards().stream()
+            .flatMap(board -> shown(board, view).stream())
+            .filter(one -> !isTooLarge(one, view) && !hasTile(one, view))
+            .limit(most)
+            .toList();
+    for (Shown one : soon) {
+      if (pending.add(one.text)) {
+        with.execute(() -> {
+          if (!closed && view.equals(preparedFor)) {
+            ahead.add(tile(one, view));
+          } else {
+            left.add(one.text);
+          }
+        });
+      }
+    }
+  }
+
+  /** Tiles that helpers have painted ahead. */
+  private final Queue<Tile> ahead = new ConcurrentLinkedQueue<>();
+
+  private final Set<PlacedLayer> pending = Collections.newSetFromMap(new IdentityHashMap<>());
+  private final Queue<PlacedLayer> left = new ConcurrentLinkedQueue<>();
+  private volatile View preparedFor;
+  private volatile boolean closed;
+
+  private void takeUpAhead() {
+    for (PlacedLayer text = left.poll(); text != null; text = left.poll()) {
+      pending.remove(text);
+    }
+    for (Tile tile = ahead.poll(); tile != null; tile = ahead.poll()) {
+      pending.remove(tile.text());
+      keep(tile);
+    }
+  }
+
+  private void keep(Tile tile) {
+    Tile before = tiles.put(tile.text().layer().id(), tile);
+    if (before != null) {
+      before.close();
+    }
   }
 
   private List<Shown> shown(Scene.Board board, View view) {
@@ -150,10 +208,7 @@ public final class StageRenderer implements AutoCloseable {
     helping.forEach(CompletableFuture::join);
     for (Tile tile : painted) {
       if (tile != null) {
-        Tile before = tiles.put(tile.text().layer().id(), tile);
-        if (before != null) {
-          before.close();
-        }
+        keep(tile);
       }
     }
   }
@@ -306,6 +361,12 @@ public final class StageRenderer implements AutoCloseable {
 
   @Override
   public void close() {
+    closed = true;
+    forgetAll();
+  }
+
+  private void forgetAll() {
+    takeUpAhead();
     tiles.values().forEach(Tile::close);
     tiles.clear();
   }

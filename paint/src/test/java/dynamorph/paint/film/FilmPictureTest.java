@@ -176,6 +176,31 @@ class FilmPictureTest {
   }
 
   @Test
+  void whatIsPaintedAheadIsWhatIsShown() {
+    Project project = film(Optional.empty(), title("t", 0, 1000), title("later", 2000, 3000));
+    Scene scene = Painting.maker().make(project);
+    var id = project.artboards().getFirst().id();
+    View view = new View(320, 180, 1, 0, 0);
+    Scene.Sight.Film now = new Scene.Sight.Film(id, Time.ZERO);
+    Scene.Sight.Film then = new Scene.Sight.Film(id, Time.ofMillis(2000));
+    Pixels ahead = Pixels.blank(320, 180);
+    Pixels plain = Pixels.blank(320, 180);
+    List<Runnable> waiting = new ArrayList<>();
+    try (StageRenderer renderer = new StageRenderer(new LayerPainter(), Runnable::run, 0);
+        StageRenderer other = new StageRenderer(new LayerPainter(), Runnable::run, 0)) {
+      renderer.render(scene.in(now), view, Rgba.BLACK, ahead, () -> false);
+      renderer.prepare(scene.soon(now, Time.ofMillis(2500)), view, 60, waiting::add);
+      assertThat(waiting).as("the one that shows is painted").hasSize(1);
+      renderer.prepare(scene.near(now), view, 60, waiting::add);
+      assertThat(waiting).as("none is painted twice").hasSize(1);
+      waiting.forEach(Runnable::run);
+      renderer.render(scene.in(then), view, Rgba.BLACK, ahead, () -> false);
+      other.render(scene.in(then), view, Rgba.BLACK, plain, () -> false);
+    }
+    assertThat(ahead.bytes()).isEqualTo(plain.bytes());
+  }
+
+  @Test
   void aSequenceGoesOnWhereItStopped(@TempDir Path folder) throws IOException {
     Project project = film(Optional.of(Media.Scenery.PENDULUM), title("t", 0, 4000));
     FrameSequence sequence = new FrameSequence(picture(), 2);

@@ -1,0 +1,98 @@
+package dynamorph.bench;
+
+import dynamorph.app.MainWindow;
+import dynamorph.app.files.UserFolder;
+import dynamorph.app.theme.Theme;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.demo.LongHour;
+import dynamorph.model.IdSource;
+import dynamorph.model.timeline.Time;
+import java.nio.file.Files;
+import java.util.Locale;
+import java.util.random.RandomGenerator;
+import javafx.animation.PauseTransition;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+
+/**
+ * Plays the film of the demo in the real window, its frames 1920 pixels wide, and tells how many of
+ * the frames that the clock asked for were not seen; then goes to frames here and there and tells
+ * how long each took to show.
+ */
+public final class WindowFilm extends Application {
+  private static final double SECONDS = Double.parseDouble(System.getProperty("film.seconds", "40"));
+
+  public static void main(String[] arguments) {
+    Application.launch(WindowFilm.class, arguments);
+  }
+
+  @Override
+  public void start(Stage stage) throws Exception {
+    Theme.loadFonts();
+    UserFolder user = new UserFolder(Files.createTempDirectory("dynamorph"));
+    user.setWelcomed();
+    Workspace workspace =
+        new Workspace(IdSource.random(RandomGenerator.getDefault()), LongHour.project());
+    MainWindow window = new MainWindow(workspace, new WindowEdit.NoDialogs(), user, Theme.CHALK);
+    stage.setScene(window.scene());
+    stage.setWidth(Double.parseDouble(System.getProperty("film.width", "2560")));
+    stage.setHeight(Double.parseDouble(System.getProperty("film.height", "1500")));
+    stage.show();
+    workspace.screening().open();
+    after(
+        3,
+        () -> {
+          window.stage().fitAll();
+          if (Boolean.getBoolean("film.full")) window.stage().zoomTo(1);
+          after(3, () -> play(window));
+        });
+  }
+
+  private static void after(double seconds, Runnable work) {
+    PauseTransition pause = new PauseTransition(Duration.seconds(seconds));
+    pause.setOnFinished(_ -> work.run());
+    pause.play();
+  }
+
+  private void play(MainWindow window) {
+    window.workspace().screening().playingProperty().set(true);
+    after(
+        SECONDS,
+        () -> {
+          long asked = window.timeline().framesAsked();
+          long shown = window.timeline().framesShown();
+          window.workspace().screening().playingProperty().set(false);
+          System.out.printf(
+              Locale.ROOT,
+              "played %.0f s at 1920 x 1080: %d frames asked, %d seen, %.2f %% dropped%n",
+              SECONDS,
+              asked,
+              shown,
+              100.0 * Math.max(0, asked - shown) / asked);
+          scrub(window, 0, 0, 0);
+        });
+  }
+
+  private void scrub(MainWindow window, int count, double sum, double worst) {
+    if (count == 40) {
+      System.out.printf(
+          Locale.ROOT,
+          "scrubbed to 40 frames: %.1f ms on average, %.1f ms at most%n",
+          sum / count,
+          worst);
+      Platform.exit();
+      System.exit(0);
+    }
+    Time to = Time.ofMillis((count * 7919L) % 71_000);
+    long start = System.nanoTime();
+    window.workspace().screening().seek(to);
+    window
+        .stage()
+        .afterNextFrame(() -> {
+          double took = (System.nanoTime() - start) / 1e6;
+          after(0.15, () -> scrub(window, count + 1, sum + took, Math.max(worst, took)));
+        });
+  }
+}
