@@ -10,6 +10,7 @@ import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Time;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -34,6 +35,14 @@ class ActionsJourneyTest extends JourneyTest {
           "Artboard settings\u2026",
           "Take in a font\u2026",
           "Rename the text\u2026",
+          "New film\u2026",
+          "Film settings\u2026",
+          "Take in captions\u2026",
+          "Export the captions\u2026",
+          "Export all captions\u2026",
+          "Export the frame\u2026",
+          "Export the frames\u2026",
+          "Export titles over nothing\u2026",
           "Shortcuts",
           "Find and replace",
           "Fonts in this project",
@@ -57,6 +66,34 @@ class ActionsJourneyTest extends JourneyTest {
             driver.workspace().keepingProperty().set(false);
             driver.workspace().discardPending();
           });
+      driver.undoAll();
+      assertThat(driver.project()).as(action.name()).isEqualTo(demo);
+      if (!after.equals(demo)) {
+        redoAll();
+        assertThat(driver.project()).as("%s again", action.name()).isEqualTo(after);
+        driver.undoAll();
+      }
+    }
+  }
+
+  @Test
+  void everyActionOnAFilmIsTakenBackByUndo() {
+    List<LayerId> some = List.of(new LayerId("name-ilse"), new LayerId("cue-en-5"));
+    for (Action action : driver.actions()) {
+      if (NOT_EDITS.contains(action.name()) || !action.group().equals("Film")) {
+        continue;
+      }
+      driver
+          .robot()
+          .interact(() -> {
+            driver.workspace().screening().open();
+            driver.workspace().screening().seek(Time.ofMillis(26_000));
+            driver.workspace().select(some);
+            action.run();
+            driver.workspace().screening().playingProperty().set(false);
+          });
+      driver.settle();
+      Project after = driver.project();
       driver.undoAll();
       assertThat(driver.project()).as(action.name()).isEqualTo(demo);
       if (!after.equals(demo)) {
