@@ -96,7 +96,7 @@ final class RenderCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     if (range == null && output == null) {
       throw new CommandLine.ParameterException(
-          spec.commandLine(), "say where the picture goes with -o FILE");
+          spec.commandLine(), "Missing required option: '--output=PNG', where the picture goes");
     }
     if (range != null && (what.timeline == null || frames == null)) {
       throw new CommandLine.ParameterException(

@@ -67,7 +67,7 @@ class CommandsTest {
   @Test
   void infoListsWhoFollowsWhat() {
     JsonNode info = run("info", demo, "--json").json();
-    assertThat(info.get("artboards")).hasSize(13);
+    assertThat(info.get("artboards")).hasSize(14);
     assertThat(info.get("styles").size()).isGreaterThanOrEqualTo(8);
     JsonNode loanTitle = layer(info, "label-5-title");
     assertThat(loanTitle.get("follows").get(0).stringValue()).isEqualTo("Label title, loan");
@@ -213,7 +213,7 @@ class CommandsTest {
     run("set", demo, "--style", "enamel-title", "finish/rim/colour=#000000", "-o", changed);
     Project before = ProjectFile.read(Path.of(demo));
     assertThat(boardsThatLookDifferent(before, demo, changed))
-        .containsExactlyInAnyOrder("Entrance panel", "Web square", "Ticket");
+        .containsExactlyInAnyOrder("Entrance panel", "Web square", "Ticket", "Eight Days to Wind");
   }
 
   private Set<String> boardsThatLookDifferent(Project project, String one, String other)
@@ -256,7 +256,7 @@ class CommandsTest {
 
   @Test
   void validateFindsTheDemoSound() {
-    assertThat(run("validate", demo).out()).startsWith("sound: 13 artboards");
+    assertThat(run("validate", demo).out()).startsWith("sound: 14 artboards");
   }
 
   @Test

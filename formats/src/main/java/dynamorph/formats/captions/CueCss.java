@@ -151,8 +151,8 @@ final class CueCss {
 
   private static final Pattern SHADOW_FORM =
       Pattern.compile(
-          "(\\S+)\\s+(-?[\\d.]+)(px|em)\\s+(-?[\\d.]+)(px|em)(?:\\s+([\\d.]+)(px|em))?"
-              + "|(-?[\\d.]+)(px|em)\\s+(-?[\\d.]+)(px|em)(?:\\s+([\\d.]+)(px|em))?\\s+(\\S+)");
+          "(\\S+)\\s+(-?[\\d.]+)(px|em)?\\s+(-?[\\d.]+)(px|em)?(?:\\s+([\\d.]+)(px|em)?)?"
+              + "|(-?[\\d.]+)(px|em)?\\s+(-?[\\d.]+)(px|em)?(?:\\s+([\\d.]+)(px|em)?)?\\s+(\\S+)");
 
   private static Optional<PropertySet> shadow(String value) {
     if (value.equals("none")) {
@@ -163,7 +163,11 @@ final class CueCss {
     if (!found.matches()) {
       return Optional.empty();
     }
-    boolean colourFirst = found.group(1) != null;
+    // a length may be a bare number too, but a colour is none
+    boolean colourFirst = found.group(1) != null && CssColours.parse(found.group(1)).isPresent();
+    if (!colourFirst && found.group(14) == null) {
+      return Optional.empty();
+    }
     int from = colourFirst ? 2 : 8;
     Optional<Rgba> colour = CssColours.parse(colourFirst ? found.group(1) : found.group(14));
     return colour.map(rgba ->
@@ -180,6 +184,6 @@ final class CueCss {
 
   private static Length length(Matcher found, int group) {
     double number = Double.parseDouble(found.group(group));
-    return found.group(group + 1).equals("em") ? Length.em(number) : Length.points(number);
+    return "em".equals(found.group(group + 1)) ? Length.em(number) : Length.points(number);
   }
 }
