@@ -1,8 +1,10 @@
 package dynamorph.app;
 
+import dynamorph.app.stage.TextTransfer;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Sampling;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.formats.project.TextFragment;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
@@ -20,12 +22,15 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.TextInputDialog;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.DataFormat;
 import javafx.stage.Window;
 
 /** What can be done with whole texts. */
@@ -51,7 +56,12 @@ final class LayerActions {
   }
 
   void selectAll() {
-    workspace.select(workspace.project().layers().map(Layer::id).toList());
+    Optional<Artboard> film = workspace.screening().board();
+    List<Layer> all =
+        film.map(board -> List.copyOf(board.layers()))
+            .orElseGet(() ->
+                workspace.project().still().flatMap(board -> board.layers().stream()).toList());
+    workspace.select(all.stream().map(Layer::id).toList());
   }
 
   void delete() {
@@ -99,6 +109,30 @@ final class LayerActions {
     copied = selected();
     copiedFrom = workspace.project();
     copiedIn = workspace.openedProperty().get();
+    own = TextTransfer.content(copiedFrom, copied);
+    Clipboard.getSystemClipboard().setContent(own);
+  }
+
+  /** What was put on the clipboard here; something else on it comes from another window. */
+  private Map<DataFormat, Object> own = Map.of();
+
+  /** Puts texts of another window onto an artboard; their styles come with them. */
+  void take(byte[] bytes, Artboard board) {
+    try {
+      Project from = TextFragment.read(bytes);
+      List<Layer> texts = from.layers().toList();
+      List<Layer> copies =
+          texts.stream()
+              .map(this::copyOf)
+              .map(layer -> workspace.screening().timed(board, layer))
+              .toList();
+      workspace.bring(
+          StyleBundle.of(from, texts), styles -> new BringLayers(styles, board.id(), copies));
+      workspace.select(copies.stream().map(Layer::id).toList());
+    } catch (IOException wrong) {
+      workspace.tell(
+          Notice.problem("These are no texts that can be taken in: " + wrong.getMessage()));
+    }
   }
 
   void cut() {
@@ -108,7 +142,10 @@ final class LayerActions {
 
   /** Puts the copied texts on the artboard of the selection, else on the one they came from. */
   void paste() {
-    if (copied.isEmpty() || workspace.selection().cursor().isPresent()) {
+    Optional<byte[]> foreign =
+        TextTransfer.in(Clipboard.getSystemClipboard())
+            .filter(bytes -> !TextTransfer.isOf(bytes, own));
+    if (copied.isEmpty() && foreign.isEmpty() || workspace.selection().cursor().isPresent()) {
       return;
     }
     Project project = workspace.project();
@@ -118,6 +155,10 @@ final class LayerActions {
             .flatMap(project::artboardOf)
             .or(() -> workspace.screening().board())
             .or(() -> project.still().findFirst());
+    if (foreign.isPresent()) {
+      target.ifPresent(board -> take(foreign.get(), board));
+      return;
+    }
     target.ifPresent(board -> {
       if (copiedIn == workspace.openedProperty().get()) {
         add("Paste", Map.of(board.id(), copied.stream().map(layer -> on(board, layer)).toList()));

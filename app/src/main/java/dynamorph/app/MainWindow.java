@@ -383,6 +383,7 @@ public final class MainWindow {
     actions.add("Edit", "Undo", "Shortcut+Z", workspace::undo);
     actions.add("Edit", "Redo", "Shortcut+Shift+Z", workspace::redo);
     LayerActions layers = new LayerActions(workspace);
+    stage.onTextsDropped(layers::take);
     actions.add("Edit", "Duplicate texts", "Shortcut+D", selected, layers::duplicate);
     actions.add("Edit", "Delete texts", "", selected, layers::delete);
     actions.add(

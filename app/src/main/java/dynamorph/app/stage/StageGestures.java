@@ -301,6 +301,9 @@ final class StageGestures {
     switch (drag) {
       case PANNING -> stage.pan(across, down);
       case WAITING_TO_MOVE -> {
+        if (event.isAltDown()) {
+          return; // the texts leave the window
+        }
         if (isFar(event)) {
           drag = Drag.MOVING;
           move(event.getX() - pressX, event.getY() - pressY);

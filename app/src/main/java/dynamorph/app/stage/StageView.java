@@ -7,6 +7,7 @@ import dynamorph.app.spelling.SpellingService;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -96,6 +97,15 @@ public final class StageView extends Region {
     blink.setCycleCount(Animation.INDEFINITE);
     blink.play();
     new StageGestures(workspace, this).install();
+  }
+
+  /**
+   * Lets texts be dragged in from other windows.
+   *
+   * @param drop takes the bytes of texts and the artboard that they fell on
+   */
+  public void onTextsDropped(java.util.function.BiConsumer<byte[], Artboard> drop) {
+    new TextTransfer(workspace, this).install(drop);
   }
 
   /** Something outside the stage that texts can be dragged onto. */

@@ -2,6 +2,7 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.app.stage.TextTransfer;
 import dynamorph.app.workspace.HeldAs;
 import dynamorph.demo.LongHour;
 import dynamorph.formats.project.KitFile;
@@ -28,6 +29,7 @@ import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
@@ -214,7 +216,10 @@ class StyleSystemJourneyTest extends JourneyTest {
     driver.robot().clickOn("#swatch-commit");
     driver.settle();
     assertThat(driver.project().palette().find("copper").orElseThrow().name()).isEqualTo("Brass");
-    assertThat(Reach.between(demo, driver.project())).hasSize(6);
+    assertThat(Reach.between(demo, driver.project()))
+        .as("panels, labels, the web and the titles of the film")
+        .hasSize(9)
+        .contains(new LayerId("title-opening"), new LayerId("name-archive"));
   }
 
   @Test
@@ -347,5 +352,42 @@ class StyleSystemJourneyTest extends JourneyTest {
     assertThat(driver.project().styles().get(LABEL).properties().get(Properties.TRACKING.key()))
         .contains(40.0);
     assertThat(Reach.between(demo, driver.project())).doesNotContain(new LayerId("label-10-title"));
+  }
+
+  @Test
+  void textsOfAnotherWindowComeOverTheClipboardWithTheirStyles() {
+    Project other = LongHour.project();
+    var renamed = other.styles().get(LOAN).withName("Lent by others");
+    Project elsewhere = other.withStyles(other.styles().with(renamed));
+    Layer bob = elsewhere.layer(new LayerId("label-5-title")).orElseThrow();
+    int before = driver.project().layers().toList().size();
+    driver
+        .robot()
+        .interact(() -> {
+          Clipboard.getSystemClipboard().setContent(TextTransfer.content(elsewhere, List.of(bob)));
+          driver.workspace().select(List.of(new LayerId("web-open")));
+          action("Paste texts").run();
+        });
+    driver.settle();
+    List<Layer> layers = driver.project().layers().toList();
+    assertThat(layers).hasSize(before + 1);
+    Layer pasted =
+        layers.stream()
+            .filter(layer -> driver.workspace().selection().contains(layer.id()))
+            .findFirst()
+            .orElseThrow();
+    assertThat(pasted.story().text()).isEqualTo("Pendulum bob");
+    assertThat(pasted.follows()).containsExactly(driver.styleNamed("Lent by others"));
+    assertThat(driver.project().artboardOf(pasted.id()).orElseThrow().id().value())
+        .isEqualTo("web");
+    driver.robot().interact(driver.workspace()::undo);
+    assertThat(driver.project().styles().named("Lent by others")).isEmpty();
+  }
+
+  private dynamorph.app.action.Action action(String name) {
+    return driver.actions().stream()
+        .filter(one -> one.name().equals(name))
+        .findFirst()
+        .orElseThrow();
   }
 }

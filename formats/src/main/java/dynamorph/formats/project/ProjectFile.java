@@ -55,6 +55,11 @@ public final class ProjectFile {
     SafeFile.write(file, stream -> write(project, stream, format));
   }
 
+  /** Writes the bytes of a project file; the stream is closed. */
+  static void write(Project project, OutputStream stream) throws IOException {
+    write(project, stream, Names.FORMAT);
+  }
+
   private static void write(Project project, OutputStream stream, String format)
       throws IOException {
     try (ZipOutputStream zip = new ZipOutputStream(stream)) {

@@ -1,0 +1,64 @@
+package dynamorph.formats.project;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.edit.BringStyles;
+import dynamorph.model.edit.OffTrack;
+import dynamorph.model.style.StyleBundle;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Texts on their way from one window to another: a small project of one artboard that holds them
+ * with all they need to look the same.
+ */
+public final class TextFragment {
+  /** What the clipboard calls it. */
+  public static final String TYPE = "application/x-dynamorph-texts";
+
+  private static final double SIDE = 2000;
+
+  private TextFragment() {}
+
+  /** The bytes of some texts of a project. */
+  public static byte[] write(Project project, List<Layer> texts) {
+    List<Layer> alone = texts.stream().map(text -> OffTrack.of(project, text)).toList();
+    StyleBundle needed = StyleBundle.of(project, alone);
+    BringStyles.Arrived arrived = new BringStyles(needed, Map.of()).arrive(Project.empty("Texts"));
+    Project small =
+        arrived
+            .project()
+            .plus(
+                Artboard.empty("texts", "Texts", SIDE, SIDE, LengthUnit.POINT)
+                    .withLayers(alone.stream().map(arrived::settled).toList()));
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try {
+      ProjectFile.write(small, bytes);
+    } catch (IOException impossible) {
+      throw new UncheckedIOException(impossible);
+    }
+    return bytes.toByteArray();
+  }
+
+  /**
+   * Reads them again.
+   *
+   * @throws IOException if they are no texts of this program
+   */
+  public static Project read(byte[] bytes) throws IOException {
+    Path file = Files.createTempFile("dynamorph-texts", ProjectFile.ENDING);
+    try {
+      Files.write(file, bytes);
+      return ProjectFile.read(file);
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+}
