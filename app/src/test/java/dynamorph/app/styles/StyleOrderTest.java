@@ -21,7 +21,8 @@ class StyleOrderTest {
   void derivedStylesAreTuckedUnderTheirBase() {
     Map<String, List<StyleOrder.Entry>> groups =
         StyleOrder.of(LongHour.project().styles(), _ -> true, Optional.empty());
-    assertThat(groups.keySet()).containsExactly("", "Panels", "Labels", "Screen", "Ticket");
+    assertThat(groups.keySet())
+        .containsExactly("", "Panels", "Labels", "Screen", "Ticket", "Film", "Captions");
     assertThat(shown(groups.get("Panels")))
         .containsExactly(
             "Enamel title",
@@ -68,7 +69,8 @@ class StyleOrderTest {
     Followers followers = Followers.of(LongHour.project());
     Map<String, List<StyleOrder.Entry>> byUse =
         StyleOrder.of(LongHour.project().styles(), _ -> true, StyleSort.USE.order(followers));
-    assertThat(byUse.keySet()).containsExactly("", "Panels", "Labels", "Screen", "Ticket");
+    assertThat(byUse.keySet())
+        .containsExactly("", "Panels", "Labels", "Screen", "Ticket", "Film", "Captions");
     assertThat(shown(byUse.get("Labels")).getFirst()).isEqualTo("Label text");
     Map<String, List<StyleOrder.Entry>> byName =
         StyleOrder.of(LongHour.project().styles(), _ -> true, StyleSort.NAME.order(followers));
