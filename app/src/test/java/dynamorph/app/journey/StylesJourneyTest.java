@@ -356,7 +356,7 @@ class StylesJourneyTest extends JourneyTest {
         .clickOn(driver.robot().lookup(".styles-column .text-field").<javafx.scene.Node>query())
         .write("garamond");
     driver.settle();
-    assertThat(driver.robot().lookup(".style-card-row").queryAll()).hasSizeBetween(8, 12);
+    assertThat(driver.robot().lookup(".style-card-row").queryAll()).hasSizeBetween(12, 16);
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.A).write("nothing like it");
     driver.settle();
     assertThat(driver.robot().lookup(".style-card-row").queryAll()).isEmpty();
