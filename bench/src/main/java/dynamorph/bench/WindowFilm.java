@@ -22,7 +22,8 @@ import javafx.util.Duration;
  * how long each took to show.
  */
 public final class WindowFilm extends Application {
-  private static final double SECONDS = Double.parseDouble(System.getProperty("film.seconds", "40"));
+  private static final double SECONDS =
+      Double.parseDouble(System.getProperty("film.seconds", "40"));
 
   public static void main(String[] arguments) {
     Application.launch(WindowFilm.class, arguments);
