@@ -305,36 +305,39 @@ public final class MainWindow {
     actions.add("Film", "To the next edit", "Alt+Shift+RIGHT", film, () -> screening.toEdit(true));
     actions.add(
         "Film", "To the edit before", "Alt+Shift+LEFT", film, () -> screening.toEdit(false));
-    actions.add("Film", "Add a title at the playhead", "", film, films::addTitle);
-    actions.add("Film", "Add a cue at the playhead", "Alt+C", film, films::addCue);
-    actions.add("Film", "Split at the playhead", "Alt+S", film, films::split);
-    actions.add("Film", "Begin at the playhead", "Alt+I", film, () -> films.trimToPlayhead(true));
-    actions.add("Film", "End at the playhead", "Alt+O", film, () -> films.trimToPlayhead(false));
-    actions.add("Film", "Fade in and out", "Alt+F", film, films::fade);
-    actions.add("Film", "Delete and close the gap", "Shift+DELETE", film, films::deleteClosingGap);
-    actions.add("Film", "Select all on the track", "Alt+A", film, films::selectTrack);
+    actions.add("Film", "Add a title at the playhead", "", film, films.titles()::addTitle);
+    actions.add("Film", "Add a cue at the playhead", "Alt+C", film, films.cues()::addCue);
+    actions.add("Film", "Split at the playhead", "Alt+S", film, films.titles()::split);
+    actions.add(
+        "Film", "Begin at the playhead", "Alt+I", film, () -> films.titles().trimToPlayhead(true));
+    actions.add(
+        "Film", "End at the playhead", "Alt+O", film, () -> films.titles().trimToPlayhead(false));
+    actions.add("Film", "Fade in and out", "Alt+F", film, films.titles()::fade);
+    actions.add(
+        "Film", "Delete and close the gap", "Shift+DELETE", film, films.titles()::deleteClosingGap);
+    actions.add("Film", "Select all on the track", "Alt+A", film, films.titles()::selectTrack);
     actions.add(
         "Film",
         "Show safe areas",
         "",
         film,
         () -> screening.safeAreasShownProperty().set(!screening.safeAreasShownProperty().get()));
-    actions.add("Film", "Take in captions\u2026", "", film, films::importCaptions);
-    actions.add("Film", "Export the captions\u2026", "", film, films::exportListed);
-    actions.add("Film", "Export all captions\u2026", "", film, films::exportAllCaptions);
-    actions.add("Film", "Export the frame\u2026", "", film, films::exportFrame);
+    actions.add("Film", "Take in captions\u2026", "", film, films.files()::importCaptions);
+    actions.add("Film", "Export the captions\u2026", "", film, films.files()::exportListed);
+    actions.add("Film", "Export all captions\u2026", "", film, films.files()::exportAllCaptions);
+    actions.add("Film", "Export the frame\u2026", "", film, films.files()::exportFrame);
     actions.add(
         "Film",
         "Export the frames\u2026",
         "",
         film,
-        () -> films.exportFrames(FilmPicture.Under.FOOTAGE));
+        () -> films.files().exportFrames(FilmPicture.Under.FOOTAGE));
     actions.add(
         "Film",
         "Export titles over nothing\u2026",
         "",
         film,
-        () -> films.exportFrames(FilmPicture.Under.NOTHING));
+        () -> films.files().exportFrames(FilmPicture.Under.NOTHING));
   }
 
   private void listActions() {
@@ -537,7 +540,7 @@ public final class MainWindow {
   private void plainKey(KeyEvent event) {
     switch (event.getCode()) {
       case DELETE, BACK_SPACE -> {
-        boolean onFilm = workspace.screening().isOpen() && films.deleteClip();
+        boolean onFilm = workspace.screening().isOpen() && films.tracks().deleteClip();
         boolean onLanes =
             scene.getFocusOwner() != null && "track-lanes".equals(scene.getFocusOwner().getId());
         if (onFilm) {

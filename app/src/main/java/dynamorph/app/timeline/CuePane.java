@@ -116,7 +116,7 @@ public final class CuePane extends VBox {
     screening.playheadProperty().addListener((_, _, _) -> follow());
     workspace.selectionProperty().addListener((_, _, _) -> selectedElsewhere());
     watch.problemsProperty().addListener((_, _, _) -> list.refresh());
-    actions.onEditCue(this::edit);
+    actions.cues().onEditCue(this::edit);
     update();
   }
 
@@ -131,7 +131,7 @@ public final class CuePane extends VBox {
   private HBox buttons() {
     Button add = new Button("New");
     add.setTooltip(new Tooltip("A new cue at the playhead  Alt+C"));
-    add.setOnAction(_ -> actions.addCue());
+    add.setOnAction(_ -> actions.cues().addCue());
     add.setId("cue-add");
     Button split = new Button("Split");
     split.setTooltip(new Tooltip("Split the cue at the caret, or at the playhead"));
@@ -141,20 +141,20 @@ public final class CuePane extends VBox {
     Button merge = new Button("Merge");
     merge.setId("cue-merge");
     merge.setTooltip(new Tooltip("Join the selected cues into one"));
-    merge.setOnAction(_ -> actions.mergeCues());
+    merge.setOnAction(_ -> actions.cues().mergeCues());
     MenuButton more = new MenuButton("Times");
     more.setId("cue-times");
     more.getItems()
         .addAll(
-            item("Shift from the playhead on\u2026", actions::shiftCues),
-            item("Stretch to another rate of frames\u2026", actions::stretchCues),
-            item("Close small gaps", actions::closeGaps),
-            item("Spread by reading speed", actions::spread));
+            item("Shift from the playhead on\u2026", actions.cues()::shiftCues),
+            item("Stretch to another rate of frames\u2026", actions.cues()::stretchCues),
+            item("Close small gaps", actions.cues()::closeGaps),
+            item("Spread by reading speed", actions.cues()::spread));
     Button lines = new Button("Break lines");
     lines.setId("cue-lines");
     lines.setTooltip(
         new Tooltip("Break the selected cues into lines by the rules of the track, else all"));
-    lines.setOnAction(_ -> actions.breakLines());
+    lines.setOnAction(_ -> actions.cues().breakLines());
     HBox row = new HBox(4, add, split, merge, more, lines);
     row.getStyleClass().add("cue-buttons");
     row.getChildren().forEach(node -> ((Region) node).setMinWidth(Region.USE_PREF_SIZE));
@@ -392,9 +392,9 @@ public final class CuePane extends VBox {
       int offset = caret.get();
       editing = Optional.empty();
       list.refresh();
-      actions.splitCue(cue.get().id(), offset);
+      actions.cues().splitCue(cue.get().id(), offset);
     } else {
-      actions.split();
+      actions.titles().split();
     }
   }
 
@@ -519,7 +519,7 @@ public final class CuePane extends VBox {
             } else if (event.getCode() == KeyCode.ENTER && event.isShortcutDown()) {
               String text = field.getText();
               close.run();
-              actions.setWords(cue.id(), text);
+              actions.cues().setWords(cue.id(), text);
               list.requestFocus();
               event.consume();
             }
@@ -530,7 +530,7 @@ public final class CuePane extends VBox {
             if (!focused && !done[0]) {
               String text = field.getText();
               close.run();
-              actions.setWords(cue.id(), text);
+              actions.cues().setWords(cue.id(), text);
             }
           });
       javafx.application.Platform.runLater(() -> {

@@ -2,7 +2,6 @@ package dynamorph.app.timeline;
 
 import dynamorph.app.stage.StageView;
 import dynamorph.app.workspace.Workspace;
-import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -11,15 +10,14 @@ import javafx.scene.layout.VBox;
 public final class TimelinePane extends VBox {
   private static final double HEIGHT = 250;
 
-  private final TrackLanes lanes;
   private final Player player;
 
   public TimelinePane(Workspace workspace, StageView stage, CueWatch watch, FilmActions actions) {
     getStyleClass().add("timeline-pane");
     setId("timeline");
-    this.lanes = new TrackLanes(workspace, stage, watch);
+    TrackLanes lanes = new TrackLanes(workspace, stage, watch);
     this.player = new Player(workspace.screening(), stage);
-    actions.setPickedClip(lanes::pickedClip);
+    actions.tracks().setPickedClip(lanes::pickedClip);
     TrackHeads heads = new TrackHeads(workspace, lanes, actions);
     HBox tracks = new HBox(heads, lanes);
     HBox.setHgrow(lanes, Priority.ALWAYS);
@@ -36,11 +34,6 @@ public final class TimelinePane extends VBox {
     managedProperty().bind(visibleProperty());
   }
 
-  /** The lanes, for whoever drops something on them. */
-  TrackLanes lanes() {
-    return lanes;
-  }
-
   /** How many frames should have been seen since the film was started. */
   public long framesAsked() {
     return player.asked();
@@ -49,12 +42,5 @@ public final class TimelinePane extends VBox {
   /** How many of those were. */
   public long framesShown() {
     return player.shown();
-  }
-
-  /** A plain button. */
-  static Button button(String label, Runnable work) {
-    Button button = new Button(label);
-    button.setOnAction(_ -> work.run());
-    return button;
   }
 }

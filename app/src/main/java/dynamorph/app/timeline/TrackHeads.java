@@ -239,8 +239,8 @@ final class TrackHeads extends Pane {
           .addAll(
               item(
                   "List its cues", () -> screening.cueTrackProperty().set(Optional.of(track.id()))),
-              item("Rules\u2026", () -> actions.editRules(captions)),
-              item("Export its cues\u2026", () -> actions.exportCaptions(captions)));
+              item("Rules\u2026", () -> actions.tracks().editRules(captions)),
+              item("Export its cues\u2026", () -> actions.files().exportCaptions(captions)));
     }
     return menu;
   }

@@ -337,13 +337,7 @@ final class TrackLanes extends Region {
   }
 
   /** A text or a clip under the pointer. */
-  private record Hit(Track track, Optional<Layer> layer, Optional<Clip> clip, Part part) {
-    Time in() {
-      return layer
-          .map(found -> found.timing().orElseThrow().in())
-          .orElseGet(() -> clip.orElseThrow().in());
-    }
-  }
+  private record Hit(Track track, Optional<Layer> layer, Optional<Clip> clip, Part part) {}
 
   private Optional<Hit> hit(double x, double y) {
     Optional<Track> track = trackAt(y);
@@ -720,21 +714,5 @@ final class TrackLanes extends Region {
             Math.abs(toY - fromY));
       }
     }
-  }
-
-  /** Where the middle of a block lies in this node; for whoever points at it. */
-  Optional<javafx.geometry.Point2D> middleOf(LayerId id) {
-    return screening
-        .board()
-        .flatMap(board -> board.layer(id))
-        .flatMap(layer ->
-            layer
-                .timing()
-                .map(timing -> {
-                  List<TrackId> rows = tracks().stream().map(Track::id).toList();
-                  return new javafx.geometry.Point2D(
-                      (view.x(timing.in()) + view.x(timing.out())) / 2,
-                      y(rows.indexOf(timing.track())) + ROW / 2);
-                }));
   }
 }

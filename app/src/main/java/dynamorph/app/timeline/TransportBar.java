@@ -123,14 +123,14 @@ final class TransportBar extends HBox {
     menu.setMinWidth(Region.USE_PREF_SIZE);
     menu.getItems()
         .addAll(
-            item("Title at the playhead", actions::addTitle),
-            item("Cue at the playhead", actions::addCue),
-            item("Titles from a table\u2026", actions::titlesFromTable),
-            item("Captions from a file\u2026", actions::importCaptions),
-            item("Track of titles", actions::addTitleTrack),
-            item("Track of captions\u2026", actions::addCaptionTrack),
-            item("Track of footage", actions::addFootageTrack),
-            item("Footage\u2026", actions::addFootage));
+            item("Title at the playhead", actions.titles()::addTitle),
+            item("Cue at the playhead", actions.cues()::addCue),
+            item("Titles from a table\u2026", actions.titles()::titlesFromTable),
+            item("Captions from a file\u2026", actions.files()::importCaptions),
+            item("Track of titles", actions.tracks()::addTitleTrack),
+            item("Track of captions\u2026", actions.tracks()::addCaptionTrack),
+            item("Track of footage", actions.tracks()::addFootageTrack),
+            item("Footage\u2026", actions.tracks()::addFootage));
     return menu;
   }
 
@@ -217,7 +217,7 @@ final class TransportBar extends HBox {
   private void choose(CueProblem.Kind kind, List<LayerId> cues) {
     chosen = Optional.of(kind);
     showProblems();
-    actions.toProblem(cues);
+    actions.fixes().toProblem(cues);
   }
 
   private final MenuButton kinds = new MenuButton();
@@ -232,10 +232,10 @@ final class TransportBar extends HBox {
     kinds.setMinWidth(Region.USE_PREF_SIZE);
     next.setTooltip(new Tooltip("Go to the next cue with this problem"));
     next.setMinWidth(Region.USE_PREF_SIZE);
-    next.setOnAction(_ -> actions.toProblem(shownCues));
+    next.setOnAction(_ -> actions.fixes().toProblem(shownCues));
     fix.setId("fix-cues");
     fix.setMinWidth(Region.USE_PREF_SIZE);
-    fix.setOnAction(_ -> actions.fix(shownKind, shownCues));
+    fix.setOnAction(_ -> actions.fixes().fix(shownKind, shownCues));
   }
 
   private boolean isOnShownTrack(LayerId cue) {

@@ -126,7 +126,7 @@ final class Grounds {
     return byLayer.isEmpty() ? plain : byLayer.getOrDefault(layer.id(), plain);
   }
 
-  /** The track whose cues stand on a ground, for layers of a caption track. */
+  /** The caption track of a layer, if it is a cue. */
   Optional<TrackId> trackOf(Layer layer) {
     return layer.track().filter(lanes::containsKey);
   }

@@ -1,0 +1,278 @@
+package dynamorph.app.timeline;
+
+import dynamorph.app.background.FrameService;
+import dynamorph.app.background.Studio;
+import dynamorph.app.files.Dialogs;
+import dynamorph.app.workspace.Notice;
+import dynamorph.app.workspace.Screening;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.formats.captions.BringCaptions;
+import dynamorph.formats.captions.CaptionFiles;
+import dynamorph.formats.captions.FrameBox;
+import dynamorph.formats.captions.Remark;
+import dynamorph.formats.file.SafeFile;
+import dynamorph.model.Artboard;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.value.Numbers;
+import dynamorph.paint.film.FilmPicture;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.FrameSequence;
+import dynamorph.paint.film.MediaSource;
+import dynamorph.paint.film.ProjectStills;
+import dynamorph.paint.scene.Scene;
+import dynamorph.paint.scene.SceneMaker;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+
+/** Takes captions in from files, and hands captions and frames on. */
+public final class FilmFiles implements AutoCloseable {
+  private final OpenFilm film;
+  private final Workspace workspace;
+  private final Screening screening;
+  private final Dialogs dialogs;
+  private final Supplier<Studio> studio;
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(FrameService.daemon("captions"));
+
+  FilmFiles(OpenFilm film, Dialogs dialogs, Supplier<Studio> studio) {
+    this.film = film;
+    this.workspace = film.workspace();
+    this.screening = workspace.screening();
+    this.dialogs = dialogs;
+    this.studio = studio;
+  }
+
+  public void importCaptions() {
+    film.wanted()
+        .ifPresent(board -> dialogs.openCaptions().ifPresent(file -> importCaptions(board, file)));
+  }
+
+  private void importCaptions(Artboard board, Path file) {
+    FrameBox frame = new FrameBox(board.width(), board.height());
+    workspace.tell(Notice.info("Reading " + file.getFileName() + "\u2026"));
+    worker.execute(() -> {
+      try {
+        CaptionFiles.Read read = CaptionFiles.read(file, frame);
+        Platform.runLater(() -> take(board, file, read));
+      } catch (IOException wrong) {
+        Platform.runLater(
+            () -> workspace.tell(Notice.problem("Not taken in: " + wrong.getMessage() + ".")));
+      }
+    });
+  }
+
+  private void take(Artboard board, Path file, CaptionFiles.Read read) {
+    String name = file.getFileName().toString();
+    String language =
+        read.sheet().language().isBlank()
+            ? CaptionFiles.language(name).orElse(workspace.project().language())
+            : read.sheet().language();
+    Track.Captions track =
+        Track.Captions.of(workspace.ids().next("track"), TrackActions.nameOf(language), language)
+            .withFollows(
+                read.sheet().follows().isEmpty()
+                    ? OpenFilm.line(board)
+                        .captions()
+                        .findFirst()
+                        .map(Track.Captions::follows)
+                        .orElse(List.of())
+                    : List.of());
+    if (workspace.apply(
+        new BringCaptions(board.id(), track, read.sheet(), workspace.ids().next("c")))) {
+      screening.cueTrackProperty().set(Optional.of(track.id()));
+      workspace.tell(
+          Notice.offering(
+              Numbers.counted(read.sheet().cues().size(), "cue")
+                  + " taken in from "
+                  + name
+                  + told(read.remarks())
+                  + ".",
+              "Undo",
+              workspace::undo));
+    }
+  }
+
+  private static String told(List<Remark> remarks) {
+    return remarks.isEmpty()
+        ? ""
+        : "; "
+            + Numbers.counted(remarks.size(), "remark")
+            + ": "
+            + String.join("; ", remarks.stream().limit(2).map(Remark::toString).toList());
+  }
+
+  public void exportCaptions(Track.Captions track) {
+    film.wanted()
+        .ifPresent(board ->
+            dialogs
+                .saveCaptions(board.name() + "." + track.language() + ".vtt")
+                .ifPresent(file -> export(board, track, file)));
+  }
+
+  /** Asks for the file of the track whose cues are listed. */
+  public void exportListed() {
+    screening.captions().ifPresentOrElse(this::exportCaptions, film::wanted);
+  }
+
+  private void export(Artboard board, Track.Captions track, Path file) {
+    var project = workspace.project();
+    worker.execute(() -> {
+      try {
+        List<Remark> remarks = CaptionFiles.write(project, board, track, file);
+        Platform.runLater(() ->
+            workspace.tell(Notice.info("Exported " + file.getFileName() + told(remarks) + ".")));
+      } catch (IOException | IllegalArgumentException problem) {
+        Platform.runLater(
+            () -> workspace.tell(Notice.problem("Not exported: " + problem.getMessage() + ".")));
+      }
+    });
+  }
+
+  /** All caption tracks into one folder, each in the format that is chosen. */
+  public void exportAllCaptions() {
+    film.wanted()
+        .ifPresent(board ->
+            dialogs
+                .saveCaptions(board.name() + ".vtt")
+                .ifPresent(file -> {
+                  String name = file.getFileName().toString();
+                  int dot = name.lastIndexOf('.');
+                  OpenFilm.line(board)
+                      .captions()
+                      .forEach(track ->
+                          export(
+                              board,
+                              track,
+                              file.resolveSibling(
+                                  name.substring(0, dot < 0 ? name.length() : dot)
+                                      + "."
+                                      + track.language()
+                                      + (dot < 0 ? ".vtt" : name.substring(dot)))));
+                }));
+  }
+
+  /**
+   * Exports the looped part of the film, or all of it, as numbered pictures.
+   *
+   * @param under whether the footage lies under the titles
+   */
+  public void exportFrames(FilmPicture.Under under) {
+    film.wanted()
+        .ifPresent(board ->
+            dialogs.saveFrames(board.name()).ifPresent(folder -> export(board, folder, under)));
+  }
+
+  private void export(Artboard board, Path folder, FilmPicture.Under under) {
+    FrameRate rate = OpenFilm.line(board).rate();
+    Optional<Screening.Loop> loop = screening.loopProperty().get();
+    long first = loop.map(part -> rate.frameAt(part.from())).orElse(0L);
+    long last =
+        loop.map(part -> rate.frameAt(part.to()) - 1).orElse(OpenFilm.line(board).frames() - 1);
+    var project = workspace.project();
+    SceneMaker maker = studio.get().maker();
+    AtomicBoolean cancelled = new AtomicBoolean();
+    long all = last - first + 1;
+    tellProgress(0, all, cancelled);
+    worker.execute(() -> {
+      try {
+        Scene scene = maker.make(project);
+        FilmPicture picture =
+            new FilmPicture(
+                maker.painter(),
+                new FootagePainter(new ProjectStills(project.assets(), MediaSource.NONE)));
+        Scene.Board film =
+            scene.boards().stream()
+                .filter(one -> one.artboard().id().equals(board.id()))
+                .findFirst()
+                .orElseThrow();
+        int workers = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
+        FrameSequence.Outcome outcome =
+            new FrameSequence(picture, workers)
+                .write(
+                    new FrameSequence.Order(film, first, last, 1, under),
+                    folder,
+                    done -> {
+                      if (done % 10 == 0) {
+                        Platform.runLater(() -> tellProgress(done, all, cancelled));
+                      }
+                    },
+                    cancelled::get);
+        Platform.runLater(() ->
+            workspace.tell(
+                Notice.info(
+                    (outcome.complete() ? "Exported " : "Stopped after ")
+                        + Numbers.counted((int) outcome.written(), "frame")
+                        + (outcome.kept() > 0 ? "; " + outcome.kept() + " were there" : "")
+                        + ".")));
+      } catch (IOException | RuntimeException failed) {
+        Platform.runLater(
+            () -> workspace.tell(Notice.problem("Not exported: " + failed.getMessage() + ".")));
+      }
+    });
+  }
+
+  private void tellProgress(long done, long all, AtomicBoolean cancelled) {
+    if (!cancelled.get()) {
+      workspace.tell(
+          Notice.offering(
+              "Exporting frames: " + done + " of " + all + ".",
+              "Cancel",
+              () -> cancelled.set(true)));
+    }
+  }
+
+  /** The frame at the playhead as a picture. */
+  public void exportFrame() {
+    film.wanted()
+        .ifPresent(board ->
+            dialogs
+                .savePicture(
+                    board.name()
+                        + " "
+                        + OpenFilm.line(board)
+                            .codeAt(screening.playheadProperty().get())
+                            .replaceAll("[:;]", "-")
+                        + ".png")
+                .ifPresent(file -> exportFrame(board, file)));
+  }
+
+  private void exportFrame(Artboard board, Path file) {
+    var project = workspace.project();
+    SceneMaker maker = studio.get().maker();
+    Time at = screening.playheadProperty().get();
+    worker.execute(() -> {
+      try {
+        Scene.Board film =
+            maker.make(project).boards().stream()
+                .filter(one -> one.artboard().id().equals(board.id()))
+                .findFirst()
+                .orElseThrow();
+        byte[] png =
+            new FilmPicture(
+                    maker.painter(),
+                    new FootagePainter(new ProjectStills(project.assets(), MediaSource.NONE)))
+                .png(film, at, 1, FilmPicture.Under.FOOTAGE);
+        SafeFile.write(file, stream -> stream.write(png));
+        Platform.runLater(
+            () -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));
+      } catch (IOException failed) {
+        Platform.runLater(
+            () -> workspace.tell(Notice.problem("Not exported: " + failed.getMessage() + ".")));
+      }
+    });
+  }
+
+  @Override
+  public void close() {
+    worker.shutdownNow();
+  }
+}

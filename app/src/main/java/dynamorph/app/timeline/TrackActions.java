@@ -1,0 +1,141 @@
+package dynamorph.app.timeline;
+
+import dynamorph.app.workspace.Screening;
+import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.edit.ChangeTimeline;
+import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.Media;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/** What can be done with the tracks of a film and the footage on them. */
+public final class TrackActions {
+  private final OpenFilm film;
+  private final Workspace workspace;
+  private final Screening screening;
+  private Supplier<Optional<Map.Entry<TrackId, String>>> pickedClip = Optional::empty;
+
+  TrackActions(OpenFilm film) {
+    this.film = film;
+    this.workspace = film.workspace();
+    this.screening = workspace.screening();
+  }
+
+  void setPickedClip(Supplier<Optional<Map.Entry<TrackId, String>>> picked) {
+    pickedClip = picked;
+  }
+
+  void addTitleTrack() {
+    addTrack(count ->
+        new Track.Titles(
+            new TrackId(workspace.ids().next("track")), "Titles " + count, Track.State.OPEN));
+  }
+
+  void addFootageTrack() {
+    addTrack(count ->
+        new Track.Footage(
+            new TrackId(workspace.ids().next("track")),
+            "Footage " + count,
+            Track.State.OPEN,
+            List.of()));
+  }
+
+  private void addTrack(java.util.function.IntFunction<Track> made) {
+    film.wanted()
+        .ifPresent(board ->
+            workspace.apply(
+                new ChangeTimeline.PutTrack(
+                    board.id(), made.apply(OpenFilm.line(board).tracks().size() + 1))));
+  }
+
+  void addCaptionTrack() {
+    film.wanted()
+        .ifPresent(board ->
+            FilmDialogs.text(
+                    film.window().get(), "Track of captions", "Language, such as en or ar", "en")
+                .ifPresent(language -> {
+                  Track.Captions track =
+                      Track.Captions.of(workspace.ids().next("track"), nameOf(language), language)
+                          .withFollows(
+                              OpenFilm.line(board)
+                                  .captions()
+                                  .findFirst()
+                                  .map(Track.Captions::follows)
+                                  .orElse(List.of()));
+                  if (workspace.apply(new ChangeTimeline.PutTrack(board.id(), track))) {
+                    screening.cueTrackProperty().set(Optional.of(track.id()));
+                  }
+                }));
+  }
+
+  /** What a language calls itself. */
+  static String nameOf(String language) {
+    java.util.Locale locale = java.util.Locale.forLanguageTag(language);
+    String name = locale.getDisplayLanguage(locale);
+    return name.isBlank() ? language : name.substring(0, 1).toUpperCase(locale) + name.substring(1);
+  }
+
+  void editRules(Track.Captions track) {
+    film.wanted()
+        .ifPresent(board ->
+            FilmDialogs.rules(film.window().get(), track.rules())
+                .ifPresent(rules ->
+                    workspace.apply(
+                        new ChangeTimeline.PutTrack(board.id(), track.withRules(rules)))));
+  }
+
+  void addFootage() {
+    film.wanted()
+        .ifPresent(board -> {
+          List<String> choices = new ArrayList<>();
+          for (Media.Scenery scenery : Media.Scenery.values()) {
+            choices.add("Drawn: " + scenery.label());
+          }
+          workspace.project().assets().stream()
+              .filter(dynamorph.model.Asset::isImage)
+              .forEach(asset -> choices.add("Image: " + asset.shortName()));
+          FilmDialogs.choice(film.window().get(), "Footage", choices)
+              .ifPresent(choice -> addFootage(board, choice));
+        });
+  }
+
+  private void addFootage(Artboard board, String choice) {
+    String name = choice.substring(choice.indexOf(": ") + 2);
+    Media media =
+        choice.startsWith("Image")
+            ? new Media.Still(name)
+            : new Media.Drawn(Media.Scenery.valueOf(name.toUpperCase(java.util.Locale.ROOT)));
+    Optional<Track.Footage> track = OpenFilm.line(board).footage().findFirst();
+    Time in = screening.playheadProperty().get();
+    Time out = Time.min(in.plus(Time.ofMillis(10_000)), OpenFilm.line(board).duration());
+    Clip clip = new Clip(workspace.ids().next("clip"), name, media, in, out, Time.ZERO);
+    Track.Footage to =
+        track.orElseGet(() ->
+            new Track.Footage(
+                new TrackId(workspace.ids().next("track")),
+                "Footage",
+                Track.State.OPEN,
+                List.of()));
+    List<Clip> clips = new ArrayList<>(to.clips());
+    clips.add(clip);
+    workspace.apply(new ChangeTimeline.PutTrack(board.id(), to.withClips(clips)));
+  }
+
+  /** Takes away the clip that was pressed last. Returns whether there was one. */
+  public boolean deleteClip() {
+    Optional<Artboard> board = film.board();
+    Optional<Map.Entry<TrackId, String>> clip = pickedClip.get();
+    return board.isPresent()
+        && clip.isPresent()
+        && workspace.apply(
+            new ChangeTimeline.DeleteClip(
+                board.get().id(), clip.get().getKey(), clip.get().getValue()));
+  }
+}
