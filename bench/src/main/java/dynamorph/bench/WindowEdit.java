@@ -2,6 +2,7 @@ package dynamorph.bench;
 
 import dynamorph.app.MainWindow;
 import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileQuestion;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
@@ -42,57 +43,7 @@ public final class WindowEdit extends Application {
   /** Nobody is asked anything. */
   static final class NoDialogs implements Dialogs {
     @Override
-    public Optional<Path> openCaptions() {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> saveCaptions(String proposed) {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> openTable() {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> saveFrames(String proposed) {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> open() {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> saveProject(String proposed) {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> savePicture(String proposed) {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> openFont() {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> openImage() {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> openStyles() {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> saveKit(String proposed) {
+    public Optional<Path> choose(FileQuestion question, String proposed) {
       return Optional.empty();
     }
 

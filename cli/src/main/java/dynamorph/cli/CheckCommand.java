@@ -6,8 +6,6 @@ import dynamorph.model.Project;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.paint.film.FootagePainter;
-import dynamorph.paint.film.MediaSource;
-import dynamorph.paint.film.ProjectStills;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.reach.Legibility;
 import dynamorph.paint.reach.SeenCues;
@@ -53,11 +51,7 @@ final class CheckCommand implements Callable<Integer> {
     try (FontLibrary fonts = FontLibrary.forProject(project.assets())) {
       LayerPainter painter = new LayerPainter();
       Scene scene = new SceneMaker(new Typesetter(fonts), painter).make(project);
-      SeenCues seen =
-          new SeenCues(
-              new Legibility(
-                  painter,
-                  new FootagePainter(new ProjectStills(project.assets(), MediaSource.NONE))));
+      SeenCues seen = new SeenCues(new Legibility(painter, FootagePainter.of(project)));
       project
           .films()
           .forEach(film ->

@@ -9,8 +9,6 @@ import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.film.FilmPicture;
 import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.film.FrameSequence;
-import dynamorph.paint.film.MediaSource;
-import dynamorph.paint.film.ProjectStills;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
@@ -110,11 +108,7 @@ final class RenderCommand implements Callable<Integer> {
     try (FontLibrary fonts = FontLibrary.forProject(project.assets())) {
       LayerPainter painter = new LayerPainter();
       Scene scene = new SceneMaker(new Typesetter(fonts), painter).make(project);
-      Scene.Board board =
-          scene.boards().stream()
-              .filter(candidate -> candidate.artboard().id().equals(artboard.id()))
-              .findFirst()
-              .orElseThrow();
+      Scene.Board board = scene.board(artboard.id()).orElseThrow();
       if (what.timeline == null) {
         write(new ArtboardPicture(painter).png(board, scale));
       } else {
@@ -127,9 +121,7 @@ final class RenderCommand implements Callable<Integer> {
 
   private void renderFilm(Project project, Scene.Board board, LayerPainter painter)
       throws IOException {
-    FilmPicture picture =
-        new FilmPicture(
-            painter, new FootagePainter(new ProjectStills(project.assets(), MediaSource.NONE)));
+    FilmPicture picture = new FilmPicture(painter, FootagePainter.of(project));
     FilmPicture.Under under = titlesOnly ? FilmPicture.Under.NOTHING : FilmPicture.Under.FOOTAGE;
     Timeline timeline = board.artboard().timeline().orElseThrow();
     if (range == null) {

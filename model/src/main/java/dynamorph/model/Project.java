@@ -6,6 +6,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
@@ -109,6 +110,26 @@ public record Project(
                 .flatMap(board -> board.timeline().orElseThrow().captions())
                 .filter(track -> track.id().equals(id))
                 .findFirst());
+  }
+
+  /**
+   * The styles that a layer takes as a whole, the nearest last: those of its track, then its own.
+   */
+  public List<StyleId> taken(Layer layer) {
+    Optional<Track.Captions> track = captionsOf(layer);
+    if (track.isEmpty()) {
+      return layer.follows();
+    }
+    List<StyleId> taken =
+        new ArrayList<>(track.get().taken(layer.timing().orElseThrow().speaker()));
+    taken.removeAll(layer.follows());
+    taken.addAll(layer.follows());
+    return taken;
+  }
+
+  /** With every caption track changed. */
+  public Project mapCaptions(UnaryOperator<Track.Captions> change) {
+    return mapArtboards(board -> board.mapTimeline(line -> line.mapCaptions(change)));
   }
 
   /** A project with nothing in it. */

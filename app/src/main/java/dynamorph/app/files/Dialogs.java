@@ -12,35 +12,17 @@ public interface Dialogs {
     CANCEL
   }
 
-  Optional<Path> open();
-
   /**
-   * @param proposed name of the file
+   * Asks for a file or a folder.
+   *
+   * @param proposed name of what will be written; of a folder what it is for; else empty
    */
-  Optional<Path> saveProject(String proposed);
+  Optional<Path> choose(FileQuestion question, String proposed);
 
-  Optional<Path> savePicture(String proposed);
-
-  Optional<Path> openFont();
-
-  Optional<Path> openImage();
-
-  /** A kit or a project to take styles from. */
-  Optional<Path> openStyles();
-
-  Optional<Path> saveKit(String proposed);
-
-  /** A file of captions. */
-  Optional<Path> openCaptions();
-
-  /** Where captions go; the ending tells the format. */
-  Optional<Path> saveCaptions(String proposed);
-
-  /** A table of titles. */
-  Optional<Path> openTable();
-
-  /** A folder for the frames of a film. */
-  Optional<Path> saveFrames(String proposed);
+  /** Asks for something that is there. */
+  default Optional<Path> choose(FileQuestion question) {
+    return choose(question, "");
+  }
 
   Unsaved askAboutChanges(String project);
 }

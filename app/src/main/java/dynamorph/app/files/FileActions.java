@@ -108,7 +108,7 @@ public final class FileActions {
   }
 
   public void open() {
-    afterSettlingChanges(() -> dialogs.open().ifPresent(this::read));
+    afterSettlingChanges(() -> dialogs.choose(FileQuestion.PROJECT).ifPresent(this::read));
   }
 
   /** Opens a file after asking about changes. */
@@ -184,7 +184,7 @@ public final class FileActions {
   /** Brings the styles of a kit or of another project; names that are taken are settled first. */
   public void takeInStyles() {
     dialogs
-        .openStyles()
+        .choose(FileQuestion.STYLES)
         .ifPresent(file ->
             worker.execute(() -> {
               try {
@@ -204,7 +204,7 @@ public final class FileActions {
   private void saveKit(StyleBundle bundle) {
     String name = workspace.project().name();
     dialogs
-        .saveKit(name + KitFile.ENDING)
+        .choose(FileQuestion.SAVED_KIT, name + KitFile.ENDING)
         .ifPresent(file ->
             worker.execute(() -> {
               try {
@@ -240,7 +240,7 @@ public final class FileActions {
 
   private void saveAs(Runnable then) {
     dialogs
-        .saveProject(workspace.project().name() + ProjectFile.ENDING)
+        .choose(FileQuestion.SAVED_PROJECT, workspace.project().name() + ProjectFile.ENDING)
         .ifPresent(file -> write(file, then));
   }
 
@@ -270,7 +270,7 @@ public final class FileActions {
   public void exportArtboard(ArtboardId id, double scale) {
     Optional<Artboard> artboard = workspace.project().artboard(id);
     artboard
-        .flatMap(board -> dialogs.savePicture(board.name() + ".png"))
+        .flatMap(board -> dialogs.choose(FileQuestion.SAVED_PICTURE, board.name() + ".png"))
         .ifPresent(file -> export(id, scale, file));
   }
 
@@ -281,11 +281,7 @@ public final class FileActions {
     worker.execute(() -> {
       try {
         Scene scene = with.maker().make(project);
-        Scene.Board board =
-            scene.boards().stream()
-                .filter(one -> one.artboard().id().equals(id))
-                .findFirst()
-                .orElseThrow();
+        Scene.Board board = scene.board(id).orElseThrow();
         byte[] png = new ArtboardPicture(with.maker().painter()).png(board, scale);
         SafeFile.write(file, stream -> stream.write(png));
         Platform.runLater(
@@ -309,7 +305,7 @@ public final class FileActions {
 
   /** Takes a font file into the project, so that it travels with it. */
   public void takeInFont() {
-    dialogs.openFont().ifPresent(this::takeInFont);
+    dialogs.choose(FileQuestion.FONT).ifPresent(this::takeInFont);
   }
 
   private void takeInFont(Path file) {
@@ -334,7 +330,7 @@ public final class FileActions {
   /** Takes an image file into the project, for patterns. */
   public void takeInImage() {
     dialogs
-        .openImage()
+        .choose(FileQuestion.IMAGE)
         .ifPresent(file ->
             read(
                 file,
@@ -354,7 +350,9 @@ public final class FileActions {
       workspace.tell(Notice.problem("There is no artboard to place an image on."));
       return;
     }
-    dialogs.openImage().ifPresent(file -> read(file, image -> place(image, board.get())));
+    dialogs
+        .choose(FileQuestion.IMAGE)
+        .ifPresent(file -> read(file, image -> place(image, board.get())));
   }
 
   /** Half as wide as the artboard at most, in its middle. */

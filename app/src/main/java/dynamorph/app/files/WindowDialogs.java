@@ -1,13 +1,13 @@
 package dynamorph.app.files;
 
-import dynamorph.formats.project.KitFile;
-import dynamorph.formats.project.ProjectFile;
 import java.io.File;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
+import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
 
@@ -20,108 +20,21 @@ public final class WindowDialogs implements Dialogs {
   }
 
   @Override
-  public Optional<Path> open() {
-    return path(
-        chooser("Open a project", "Dynamorph projects", "*" + ProjectFile.ENDING)
-            .showOpenDialog(owner));
-  }
-
-  @Override
-  public Optional<Path> saveProject(String proposed) {
-    FileChooser chooser =
-        chooser("Save the project", "Dynamorph projects", "*" + ProjectFile.ENDING);
-    chooser.setInitialFileName(proposed);
-    return path(chooser.showSaveDialog(owner)).map(file -> withEnding(file, ProjectFile.ENDING));
-  }
-
-  @Override
-  public Optional<Path> savePicture(String proposed) {
-    FileChooser chooser = chooser("Export the artboard", "PNG pictures", "*.png");
-    chooser.setInitialFileName(proposed);
-    return path(chooser.showSaveDialog(owner)).map(file -> withEnding(file, ".png"));
-  }
-
-  @Override
-  public Optional<Path> openFont() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Take a font into the project");
-    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Fonts", "*.ttf", "*.otf"));
-    return path(chooser.showOpenDialog(owner));
-  }
-
-  @Override
-  public Optional<Path> openImage() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Choose an image");
-    chooser
-        .getExtensionFilters()
-        .add(
-            new FileChooser.ExtensionFilter(
-                "Images", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif"));
-    return path(chooser.showOpenDialog(owner));
-  }
-
-  @Override
-  public Optional<Path> openStyles() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Take in styles");
-    chooser
-        .getExtensionFilters()
-        .add(
-            new FileChooser.ExtensionFilter(
-                "Kits and projects", "*" + KitFile.ENDING, "*" + ProjectFile.ENDING));
-    return path(chooser.showOpenDialog(owner));
-  }
-
-  @Override
-  public Optional<Path> saveKit(String proposed) {
-    FileChooser chooser = chooser("Save styles as a kit", "Kits", "*" + KitFile.ENDING);
-    chooser.setInitialFileName(proposed);
-    return path(chooser.showSaveDialog(owner)).map(file -> withEnding(file, KitFile.ENDING));
-  }
-
-  @Override
-  public Optional<Path> openCaptions() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Take in captions");
-    chooser
-        .getExtensionFilters()
-        .add(
-            new FileChooser.ExtensionFilter(
-                "Captions", "*.srt", "*.vtt", "*.ttml", "*.xml", "*.dfxp", "*.itt"));
-    return path(chooser.showOpenDialog(owner));
-  }
-
-  @Override
-  public Optional<Path> saveCaptions(String proposed) {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Export captions");
-    chooser
-        .getExtensionFilters()
-        .addAll(
-            new FileChooser.ExtensionFilter("WebVTT", "*.vtt"),
-            new FileChooser.ExtensionFilter("SubRip", "*.srt"),
-            new FileChooser.ExtensionFilter("TTML", "*.ttml"));
-    chooser.setInitialFileName(proposed);
-    return path(chooser.showSaveDialog(owner))
-        .map(file -> file.getFileName().toString().contains(".") ? file : withEnding(file, ".vtt"));
-  }
-
-  @Override
-  public Optional<Path> openTable() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Choose a table");
-    chooser
-        .getExtensionFilters()
-        .add(new FileChooser.ExtensionFilter("Tables", "*.csv", "*.tsv", "*.txt"));
-    return path(chooser.showOpenDialog(owner));
-  }
-
-  @Override
-  public Optional<Path> saveFrames(String proposed) {
-    javafx.stage.DirectoryChooser chooser = new javafx.stage.DirectoryChooser();
-    chooser.setTitle("A folder for the frames of " + proposed);
-    return path(chooser.showDialog(owner));
+  public Optional<Path> choose(FileQuestion question, String proposed) {
+    return switch (question.way()) {
+      case OPEN -> path(chooser(question).showOpenDialog(owner));
+      case SAVE -> {
+        FileChooser chooser = chooser(question);
+        chooser.setInitialFileName(proposed);
+        yield path(chooser.showSaveDialog(owner))
+            .map(file -> file.resolveSibling(question.ended(file.getFileName().toString())));
+      }
+      case FOLDER -> {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle(question.title() + " of " + proposed);
+        yield path(chooser.showDialog(owner));
+      }
+    };
   }
 
   @Override
@@ -141,19 +54,17 @@ public final class WindowDialogs implements Dialogs {
     return answer == save ? Unsaved.SAVE : answer == leave ? Unsaved.LEAVE : Unsaved.CANCEL;
   }
 
-  private static FileChooser chooser(String title, String what, String pattern) {
+  private static FileChooser chooser(FileQuestion question) {
     FileChooser chooser = new FileChooser();
-    chooser.setTitle(title);
-    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(what, pattern));
+    chooser.setTitle(question.title());
+    for (FileQuestion.Kind kind : question.kinds()) {
+      List<String> patterns = kind.endings().stream().map(ending -> "*" + ending).toList();
+      chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind.name(), patterns));
+    }
     return chooser;
   }
 
   private static Optional<Path> path(File file) {
     return Optional.ofNullable(file).map(File::toPath);
-  }
-
-  private static Path withEnding(Path file, String ending) {
-    String name = file.getFileName().toString();
-    return name.endsWith(ending) ? file : file.resolveSibling(name + ending);
   }
 }

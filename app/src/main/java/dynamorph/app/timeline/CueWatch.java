@@ -7,8 +7,6 @@ import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
 import dynamorph.model.timeline.Track;
 import dynamorph.paint.film.FootagePainter;
-import dynamorph.paint.film.MediaSource;
-import dynamorph.paint.film.ProjectStills;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.reach.Legibility;
 import dynamorph.paint.reach.SeenCues;
@@ -146,11 +144,7 @@ public final class CueWatch implements AutoCloseable {
       seenOver = over;
       seen.clear();
     }
-    SeenCues cues =
-        new SeenCues(
-            new Legibility(
-                painter,
-                new FootagePainter(new ProjectStills(scene.project().assets(), MediaSource.NONE))));
+    SeenCues cues = new SeenCues(new Legibility(painter, FootagePainter.of(scene.project())));
     long shown = System.nanoTime();
     publish(withKnown(request, scene, found));
     for (Track.Captions track : request.board.timeline().orElseThrow().captions().toList()) {

@@ -3,6 +3,7 @@ package dynamorph.app.timeline;
 import dynamorph.app.background.FrameService;
 import dynamorph.app.background.Studio;
 import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileQuestion;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
@@ -19,8 +20,6 @@ import dynamorph.model.value.Numbers;
 import dynamorph.paint.film.FilmPicture;
 import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.film.FrameSequence;
-import dynamorph.paint.film.MediaSource;
-import dynamorph.paint.film.ProjectStills;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
 import java.io.IOException;
@@ -53,7 +52,8 @@ public final class FilmFiles implements AutoCloseable {
 
   public void importCaptions() {
     film.wanted()
-        .ifPresent(board -> dialogs.openCaptions().ifPresent(file -> importCaptions(board, file)));
+        .ifPresent(board ->
+            dialogs.choose(FileQuestion.CAPTIONS).ifPresent(file -> importCaptions(board, file)));
   }
 
   private void importCaptions(Artboard board, Path file) {
@@ -114,7 +114,7 @@ public final class FilmFiles implements AutoCloseable {
     film.wanted()
         .ifPresent(board ->
             dialogs
-                .saveCaptions(board.name() + "." + track.language() + ".vtt")
+                .choose(FileQuestion.SAVED_CAPTIONS, board.name() + "." + track.language() + ".vtt")
                 .ifPresent(file -> export(board, track, file)));
   }
 
@@ -142,7 +142,7 @@ public final class FilmFiles implements AutoCloseable {
     film.wanted()
         .ifPresent(board ->
             dialogs
-                .saveCaptions(board.name() + ".vtt")
+                .choose(FileQuestion.SAVED_CAPTIONS, board.name() + ".vtt")
                 .ifPresent(file -> {
                   String name = file.getFileName().toString();
                   int dot = name.lastIndexOf('.');
@@ -168,7 +168,9 @@ public final class FilmFiles implements AutoCloseable {
   public void exportFrames(FilmPicture.Under under) {
     film.wanted()
         .ifPresent(board ->
-            dialogs.saveFrames(board.name()).ifPresent(folder -> export(board, folder, under)));
+            dialogs
+                .choose(FileQuestion.FRAMES, board.name())
+                .ifPresent(folder -> export(board, folder, under)));
   }
 
   private void export(Artboard board, Path folder, FilmPicture.Under under) {
@@ -185,15 +187,8 @@ public final class FilmFiles implements AutoCloseable {
     worker.execute(() -> {
       try {
         Scene scene = maker.make(project);
-        FilmPicture picture =
-            new FilmPicture(
-                maker.painter(),
-                new FootagePainter(new ProjectStills(project.assets(), MediaSource.NONE)));
-        Scene.Board film =
-            scene.boards().stream()
-                .filter(one -> one.artboard().id().equals(board.id()))
-                .findFirst()
-                .orElseThrow();
+        FilmPicture picture = new FilmPicture(maker.painter(), FootagePainter.of(project));
+        Scene.Board film = scene.board(board.id()).orElseThrow();
         int workers = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
         FrameSequence.Outcome outcome =
             new FrameSequence(picture, workers)
@@ -235,7 +230,8 @@ public final class FilmFiles implements AutoCloseable {
     film.wanted()
         .ifPresent(board ->
             dialogs
-                .savePicture(
+                .choose(
+                    FileQuestion.SAVED_PICTURE,
                     board.name()
                         + " "
                         + OpenFilm.line(board)
@@ -251,15 +247,9 @@ public final class FilmFiles implements AutoCloseable {
     Time at = screening.playheadProperty().get();
     worker.execute(() -> {
       try {
-        Scene.Board film =
-            maker.make(project).boards().stream()
-                .filter(one -> one.artboard().id().equals(board.id()))
-                .findFirst()
-                .orElseThrow();
+        Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
         byte[] png =
-            new FilmPicture(
-                    maker.painter(),
-                    new FootagePainter(new ProjectStills(project.assets(), MediaSource.NONE)))
+            new FilmPicture(maker.painter(), FootagePainter.of(project))
                 .png(film, at, 1, FilmPicture.Under.FOOTAGE);
         SafeFile.write(file, stream -> stream.write(png));
         Platform.runLater(

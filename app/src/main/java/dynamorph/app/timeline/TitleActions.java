@@ -1,6 +1,7 @@
 package dynamorph.app.timeline;
 
 import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileQuestion;
 import dynamorph.app.stage.StageView;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Screening;
@@ -187,7 +188,7 @@ public final class TitleActions {
       return;
     }
     dialogs
-        .openTable()
+        .choose(FileQuestion.TABLE)
         .ifPresent(file -> {
           try {
             takeTable(board.get(), pattern.get(), TitleTable.read(file));

@@ -54,7 +54,9 @@ public final class Deviations {
   /** Drops the local changes of everything that follows what the first selected text follows. */
   public void dropOnAllFollowers() {
     first()
-        .map(layer -> layer.follows().isEmpty() ? null : layer.follows().getLast())
+        .map(workspace.project()::taken)
+        .filter(taken -> !taken.isEmpty())
+        .map(List::getLast)
         .ifPresentOrElse(this::dropOnFollowers, () -> tellNothingIsFollowed());
   }
 
@@ -138,7 +140,8 @@ public final class Deviations {
               "There is nothing here to make a style of: the text needs local changes on top of a text style."));
       return;
     }
-    Style base = project.styles().get(first().orElseThrow().follows().getLast());
+    Style base =
+        project.styles().get(DeriveFromLocal.base(project, first().orElseThrow()).orElseThrow());
     Set<LayerId> alike =
         DeriveFromLocal.deviatingAlike(project, base.id(), deviation).stream()
             .map(Layer::id)

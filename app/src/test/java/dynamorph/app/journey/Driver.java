@@ -3,6 +3,7 @@ package dynamorph.app.journey;
 import dynamorph.app.MainWindow;
 import dynamorph.app.action.Action;
 import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileQuestion;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Selection;
@@ -56,57 +57,7 @@ final class Driver {
     }
 
     @Override
-    public Optional<Path> open() {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> saveProject(String proposed) {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> savePicture(String proposed) {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> openFont() {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> openImage() {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> openStyles() {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> saveKit(String proposed) {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> openCaptions() {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> saveCaptions(String proposed) {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> openTable() {
-      return file;
-    }
-
-    @Override
-    public Optional<Path> saveFrames(String proposed) {
+    public Optional<Path> choose(FileQuestion question, String proposed) {
       return file;
     }
 

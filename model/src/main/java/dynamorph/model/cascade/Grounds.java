@@ -11,7 +11,6 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -82,13 +81,9 @@ final class Grounds {
     PropertySet local =
         PropertySet.EMPTY.with(Properties.LANGUAGE, track.language()).overlaidBy(track.local());
     Map<String, Ground> spoken = new HashMap<>();
-    track
-        .speakers()
-        .forEach((speaker, style) -> {
-          List<StyleId> follows = new ArrayList<>(track.follows());
-          follows.add(style);
-          spoken.put(speaker, new Ground(base, follows, local));
-        });
+    for (String speaker : track.speakers().keySet()) {
+      spoken.put(speaker, new Ground(base, track.taken(speaker), local));
+    }
     return new Lane(track, new Ground(base, track.follows(), local), spoken);
   }
 

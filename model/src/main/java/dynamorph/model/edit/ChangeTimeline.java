@@ -122,19 +122,24 @@ public sealed interface ChangeTimeline extends Edit {
     }
   }
 
+  private static Project withClips(
+      Project before, ArtboardId film, TrackId track, UnaryOperator<List<Clip>> change) {
+    return mapped(
+        before,
+        film,
+        board ->
+            board.mapTimeline(line ->
+                line.mapTracks(other ->
+                    other instanceof Track.Footage footage && footage.id().equals(track)
+                        ? footage.withClips(change.apply(footage.clips()))
+                        : other)));
+  }
+
   /** Puts a clip on a footage track, in the place of the one with the same id. */
   record PutClip(ArtboardId film, TrackId track, Clip clip) implements ChangeTimeline {
     @Override
     public Project applyTo(Project before) {
-      return mapped(
-          before,
-          film,
-          board ->
-              board.mapTimeline(line ->
-                  line.mapTracks(other ->
-                      other instanceof Track.Footage footage && footage.id().equals(track)
-                          ? footage.withClips(changed(footage.clips()))
-                          : other)));
+      return withClips(before, film, track, this::changed);
     }
 
     private List<Clip> changed(List<Clip> clips) {
@@ -158,18 +163,11 @@ public sealed interface ChangeTimeline extends Edit {
   record DeleteClip(ArtboardId film, TrackId track, String clip) implements ChangeTimeline {
     @Override
     public Project applyTo(Project before) {
-      return mapped(
+      return withClips(
           before,
           film,
-          board ->
-              board.mapTimeline(line ->
-                  line.mapTracks(other ->
-                      other instanceof Track.Footage footage && footage.id().equals(track)
-                          ? footage.withClips(
-                              footage.clips().stream()
-                                  .filter(one -> !one.id().equals(clip))
-                                  .toList())
-                          : other)));
+          track,
+          clips -> clips.stream().filter(one -> !one.id().equals(clip)).toList());
     }
 
     @Override

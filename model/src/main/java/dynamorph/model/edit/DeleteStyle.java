@@ -38,9 +38,7 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
                 board.baseStyle().filter(style::equals).isPresent()
                     ? board.withBaseStyle(replacement)
                     : board)
-            .mapArtboards(board ->
-                board.mapTimeline(
-                    line -> line.mapCaptions(track -> track.mapFollows(this::replaced))))
+            .mapCaptions(track -> track.mapFollows(this::replaced))
             .mapLayers(layer ->
                 Followers.followed(layer).contains(style)
                     ? layer.mapFollows(this::replaced)

@@ -34,6 +34,7 @@ public record DeleteSwatch(String swatch, Optional<String> replacement) implemen
         .withPalette(before.palette().without(swatch))
         .withStyles(styles)
         .mapArtboards(board -> board.withBackground(change.apply(board.background())))
+        .mapCaptions(track -> track.withLocal(Recoloured.values(track.local(), change)))
         .mapLayers(layer -> Recoloured.layer(layer, change));
   }
 

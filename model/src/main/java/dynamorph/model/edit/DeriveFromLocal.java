@@ -7,8 +7,10 @@ import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Track;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -22,31 +24,47 @@ public record DeriveFromLocal(Style derived, Set<LayerId> layers) implements Edi
     layers = Set.copyOf(layers);
   }
 
+  /**
+   * The style that a layer deviates from: the last one that it follows itself, else that of its
+   * track, unless the track or the speaker brings something over it.
+   */
+  public static Optional<StyleId> base(Project project, Layer layer) {
+    Optional<Track.Captions> track =
+        layer.follows().isEmpty() ? project.captionsOf(layer) : Optional.empty();
+    List<StyleId> taken = project.taken(layer);
+    boolean covered =
+        track
+            .filter(own ->
+                !own.local().isEmpty()
+                    || own.speakers().containsKey(layer.timing().orElseThrow().speaker()))
+            .isPresent();
+    return taken.isEmpty() || covered || layer.muted().contains(taken.getLast())
+        ? Optional.empty()
+        : Optional.of(taken.getLast());
+  }
+
   /** What a layer changes by hand on top of the text style it follows last, and that it carries. */
   public static PropertySet deviation(Project project, Layer layer) {
-    return layer.follows().isEmpty() || layer.muted().contains(layer.follows().getLast())
-        ? PropertySet.EMPTY
-        : layer
-            .local()
-            .where(key ->
-                key.property().facet() != Facet.PLACEMENT
-                    && project
-                        .styles()
-                        .find(layer.follows().getLast())
-                        .filter(style -> style.level().carries(key.property()))
-                        .isPresent());
+    return base(project, layer)
+        .flatMap(project.styles()::find)
+        .map(style ->
+            layer
+                .local()
+                .where(key ->
+                    key.property().facet() != Facet.PLACEMENT
+                        && style.level().carries(key.property())))
+        .orElse(PropertySet.EMPTY);
   }
 
   /** The followers of a style that deviate from it by all of these values. */
   public static List<Layer> deviatingAlike(Project project, StyleId style, PropertySet values) {
-    return project.layers().filter(layer -> isDeviating(layer, style, values)).toList();
+    return project.layers().filter(layer -> isDeviating(project, layer, style, values)).toList();
   }
 
-  private static boolean isDeviating(Layer layer, StyleId style, PropertySet values) {
+  private static boolean isDeviating(
+      Project project, Layer layer, StyleId style, PropertySet values) {
     return !values.isEmpty()
-        && !layer.follows().isEmpty()
-        && !layer.muted().contains(style)
-        && layer.follows().getLast().equals(style)
+        && base(project, layer).filter(style::equals).isPresent()
         && layer.local().where(values::has).equals(values);
   }
 
@@ -60,11 +78,13 @@ public record DeriveFromLocal(Style derived, Set<LayerId> layers) implements Edi
     return added.mapLayers(
         layers,
         layer -> {
-          if (!isDeviating(layer, base, derived.properties())) {
+          if (!isDeviating(before, layer, base, derived.properties())) {
             return layer;
           }
           List<StyleId> follows = new ArrayList<>(layer.follows());
-          follows.set(follows.size() - 1, derived.id());
+          // what a cue has from its track it keeps under the new style
+          follows.remove(base);
+          follows.add(derived.id());
           return layer
               .withFollows(follows)
               .withLocal(layer.local().where(key -> !derived.properties().has(key)));

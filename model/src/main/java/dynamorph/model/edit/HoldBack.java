@@ -10,6 +10,8 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Numbers;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -91,7 +93,14 @@ public record HoldBack(Edit edit, Set<LayerId> layers, Optional<Branch> branch) 
             layer ->
                 Followers.followed(layer).contains(was.id())
                     ? layer.mapFollows(id -> Optional.of(id.equals(was.id()) ? derived.id() : id))
-                    : layer);
+                    : edited.taken(layer).contains(was.id()) ? onTop(layer, derived.id()) : layer);
+  }
+
+  /** A cue that has the style from its track takes the derived one over it. */
+  private static Layer onTop(Layer layer, StyleId derived) {
+    List<StyleId> follows = new ArrayList<>(layer.follows());
+    follows.addFirst(derived);
+    return layer.withFollows(follows);
   }
 
   @Override

@@ -19,7 +19,9 @@ public record ReplaceFont(String family, String replacement) implements Edit {
       }
     }
     Project project = styles == before.styles() ? before : before.withStyles(styles);
-    return project.mapLayers(this::changed);
+    return project
+        .mapCaptions(track -> track.withLocal(changed(track.local())))
+        .mapLayers(this::changed);
   }
 
   private Layer changed(Layer layer) {

@@ -7,7 +7,6 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
-import dynamorph.model.timeline.Track;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -41,21 +40,10 @@ public record Sample(
     String board = project.artboardOf(layer.id()).map(artboard -> artboard.name() + " ").orElse("");
     return new Sample(
         board + layer.name().toLowerCase(java.util.Locale.ROOT),
-        layer.counting(follows(project, layer)),
+        layer.counting(project.taken(layer)),
         paragraph.follows().filter(style -> !layer.muted().contains(style)),
         layer.counting(span.follows()),
         cascade.valuesWithPlacement(layer, paragraph, span));
-  }
-
-  private static List<StyleId> follows(Project project, Layer layer) {
-    Optional<Track.Captions> track = project.captionsOf(layer);
-    if (track.isEmpty()) {
-      return layer.follows();
-    }
-    List<StyleId> follows = new ArrayList<>(track.get().follows());
-    follows.removeAll(layer.follows());
-    follows.addAll(layer.follows());
-    return follows;
   }
 
   /** The styles followed there, widest first. */

@@ -13,6 +13,7 @@ import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.timeline.Track;
 import dynamorph.model.value.FontSize;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -76,8 +77,7 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
     }
 
     void collect(Layer layer) {
-      last(layer.counting(layer.follows()))
-          .ifPresent(style -> collect(style, layer.local(), cascade.values(layer)));
+      nearest(layer).ifPresent(style -> collect(style, reaching(layer), cascade.values(layer)));
       for (Paragraph paragraph : layer.story().paragraphs()) {
         paragraph
             .follows()
@@ -90,6 +90,20 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
                   style -> collect(style, span.local(), cascade.values(layer, paragraph, span)));
         }
       }
+    }
+
+    /** The style nearest to the layer as a whole: one of its own, else one of its track. */
+    private Optional<StyleId> nearest(Layer layer) {
+      return last(layer.counting(project.taken(layer)));
+    }
+
+    /** Local changes of the layer that would count as well if its nearest style set them. */
+    private PropertySet reaching(Layer layer) {
+      PropertySet between =
+          layer.counting(layer.follows()).isEmpty()
+              ? project.captionsOf(layer).map(Track.Captions::local).orElse(PropertySet.EMPTY)
+              : PropertySet.EMPTY;
+      return layer.local().where(key -> !between.has(key));
     }
 
     private void collect(StyleId style, PropertySet local, PropertySet resolved) {
@@ -163,7 +177,11 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
                     span.withLocal(left(last(layer.counting(span.follows())), span.local()))));
       }
       return layer
-          .withLocal(left(last(layer.counting(layer.follows())), layer.local()))
+          .withLocal(
+              layer
+                  .local()
+                  .where(key ->
+                      !reaching(layer).has(key) || left(nearest(layer), layer.local()).has(key)))
           .withStory(new dynamorph.model.text.Story(paragraphs));
     }
 

@@ -12,7 +12,6 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.TextRange;
-import dynamorph.model.timeline.Track;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -90,7 +89,11 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
 
   /** A cue takes the styles of its track already. */
   private static List<StyleId> besideTrack(Project project, Layer layer, List<StyleId> follows) {
-    List<StyleId> taken = project.captionsOf(layer).map(Track.Captions::follows).orElse(List.of());
+    List<StyleId> taken =
+        project
+            .captionsOf(layer)
+            .map(track -> track.taken(layer.timing().orElseThrow().speaker()))
+            .orElse(List.of());
     return follows.stream().filter(style -> !taken.contains(style)).toList();
   }
 

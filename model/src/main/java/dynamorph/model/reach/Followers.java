@@ -145,11 +145,7 @@ public final class Followers {
       layer
           .timing()
           .filter(timing -> tracks.containsKey(timing.track()))
-          .ifPresent(timing -> {
-            Track.Captions track = tracks.get(timing.track());
-            taken.addAll(track.follows());
-            Optional.ofNullable(track.speakers().get(timing.speaker())).ifPresent(taken::add);
-          });
+          .ifPresent(timing -> taken.addAll(tracks.get(timing.track()).taken(timing.speaker())));
       return taken;
     }
 
@@ -249,7 +245,16 @@ public final class Followers {
     return project.styles().stream()
         .filter(style -> count(style.id()).all() == 0 && !bases.contains(style.id()))
         .filter(style -> !isBase(style.id()))
+        .filter(style -> !isOfTrack(style.id()))
         .toList();
+  }
+
+  /** A track may follow a style before it has any cue. */
+  private boolean isOfTrack(StyleId id) {
+    return project
+        .films()
+        .flatMap(film -> film.timeline().orElseThrow().captions())
+        .anyMatch(track -> track.follows().contains(id) || track.speakers().containsValue(id));
   }
 
   private boolean isBase(StyleId id) {

@@ -33,6 +33,7 @@ public final class FontUse {
         .forEach(layer -> {
           Set<String> asked = new java.util.TreeSet<>();
           family(layer.local(), asked::add);
+          project.captionsOf(layer).ifPresent(track -> family(track.local(), asked::add));
           layer
               .story()
               .paragraphs()

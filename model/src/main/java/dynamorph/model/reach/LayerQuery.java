@@ -238,8 +238,8 @@ public final class LayerQuery {
   private static List<String> values(Field field, Candidate candidate) {
     Layer layer = candidate.layer();
     return switch (field) {
-      case STYLE -> names(candidate.project(), Followers.followed(layer), false);
-      case FOLLOWS -> names(candidate.project(), Followers.followed(layer), true);
+      case STYLE -> names(candidate.project(), taken(candidate), false);
+      case FOLLOWS -> names(candidate.project(), taken(candidate), true);
       case ARTBOARD -> List.of(candidate.board().name(), candidate.board().id().value());
       case NAME -> List.of(layer.name());
       case ID -> List.of(layer.id().value());
@@ -250,6 +250,12 @@ public final class LayerQuery {
           List.of(Numbers.format(Coats.value(first(candidate), Properties.SIZE.key()).over(0)));
       case LOCAL -> List.of(String.valueOf(LocalChanges.count(layer)));
     };
+  }
+
+  private static Set<StyleId> taken(Candidate candidate) {
+    Set<StyleId> taken = Followers.followed(candidate.layer());
+    taken.addAll(candidate.project().taken(candidate.layer()));
+    return taken;
   }
 
   private static List<String> names(Project project, Set<StyleId> followed, boolean bases) {

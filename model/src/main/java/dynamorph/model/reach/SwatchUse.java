@@ -17,7 +17,7 @@ import java.util.List;
  * @param layers how many layers name it by hand
  * @param artboards how many artboards it is the ground of
  */
-public record SwatchUse(int styles, int layers, int artboards) {
+public record SwatchUse(int styles, int layers, int artboards, int tracks) {
   public static SwatchUse of(Project project, String swatch) {
     int styles =
         (int)
@@ -30,7 +30,14 @@ public record SwatchUse(int styles, int layers, int artboards) {
             project.artboards().stream()
                 .filter(board -> board.background().equals(Colour.swatch(swatch)))
                 .count();
-    return new SwatchUse(styles, layers, artboards);
+    int tracks =
+        (int)
+            project
+                .films()
+                .flatMap(film -> film.timeline().orElseThrow().captions())
+                .filter(track -> names(project, track.local(), swatch))
+                .count();
+    return new SwatchUse(styles, layers, artboards, tracks);
   }
 
   private static boolean names(Project project, Layer layer, String swatch) {
@@ -57,7 +64,7 @@ public record SwatchUse(int styles, int layers, int artboards) {
   }
 
   public boolean isUnused() {
-    return styles == 0 && layers == 0 && artboards == 0;
+    return styles == 0 && layers == 0 && artboards == 0 && tracks == 0;
   }
 
   /** In words: {@code in 3 styles, by hand on 1 text}. */
@@ -74,6 +81,9 @@ public record SwatchUse(int styles, int layers, int artboards) {
     }
     if (artboards > 0) {
       parts.add("behind " + Numbers.counted(artboards, "artboard"));
+    }
+    if (tracks > 0) {
+      parts.add("on " + Numbers.counted(tracks, "track"));
     }
     String text = String.join(", ", parts);
     return Character.toUpperCase(text.charAt(0)) + text.substring(1);

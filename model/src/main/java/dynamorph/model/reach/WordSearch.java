@@ -44,7 +44,7 @@ public final class WordSearch {
     project
         .layers()
         .forEach(layer -> {
-          if (layer.follows().stream().anyMatch(id -> isOrComesFrom(project, id, style))) {
+          if (project.taken(layer).stream().anyMatch(id -> isOrComesFrom(project, id, style))) {
             hits.add(new Hit(layer.id(), layer.story().all()));
           } else {
             addParts(project, layer, style, hits);
@@ -81,7 +81,7 @@ public final class WordSearch {
 
   private static List<Hit> following(Project project, Layer layer, StyleId style) {
     List<Hit> hits = new ArrayList<>();
-    if (layer.follows().stream().anyMatch(id -> isOrComesFrom(project, id, style))) {
+    if (project.taken(layer).stream().anyMatch(id -> isOrComesFrom(project, id, style))) {
       hits.add(new Hit(layer.id(), layer.story().all()));
     }
     addParts(project, layer, style, hits);

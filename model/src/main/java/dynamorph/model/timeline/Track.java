@@ -2,6 +2,7 @@ package dynamorph.model.timeline;
 
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -145,6 +146,17 @@ public sealed interface Track {
 
     public Captions withRules(CaptionRules changed) {
       return new Captions(id, name, state, language, follows, local, speakers, changed);
+    }
+
+    /** The styles that a cue takes: those of the track, then what its speaker brings. */
+    public List<StyleId> taken(String speaker) {
+      StyleId brought = speakers.get(speaker);
+      if (brought == null) {
+        return follows;
+      }
+      List<StyleId> taken = new ArrayList<>(follows);
+      taken.add(brought);
+      return taken;
     }
 
     /** With every style changed for another, or left out. */

@@ -11,13 +11,21 @@ import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Source;
+import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
+import dynamorph.model.reach.FontUse;
+import dynamorph.model.reach.LayerQuery;
 import dynamorph.model.reach.Reach;
+import dynamorph.model.reach.SwatchUse;
+import dynamorph.model.reach.WordSearch;
+import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.Swatch;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Media;
@@ -26,7 +34,9 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Rgba;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -216,6 +226,94 @@ class ChangeTimelineTest {
             .applyTo(project);
     assertThat(out.layer(new LayerId("n")).orElseThrow().timing()).isEmpty();
     assertThat(size(out, "n")).as("it follows what its track follows").isEqualTo(40);
+  }
+
+  private static Project onTrack(PropertySet local) {
+    return new ChangeTimeline.PutTrack(FILM, CUES.withLocal(local)).applyTo(project());
+  }
+
+  private static PropertySet trackLocal(Project project) {
+    return line(project).captions().findFirst().orElseThrow().local();
+  }
+
+  @Test
+  void whatIsSetForATrackIsChangedWhereverColoursAndFontsAre() {
+    PropertyKey<Colour> fill = Properties.COAT_COLOUR.at(Address.coat("fill"));
+    Project project =
+        onTrack(
+                PropertySet.EMPTY
+                    .with(fill, Colour.swatch("brand"))
+                    .with(Properties.FONT_FAMILY, "Anton"))
+            .withPalette(new Palette(List.of(new Swatch("brand", "Brand", Rgba.of(1, 2, 3)))));
+    assertThat(SwatchUse.of(project, "brand").text()).isEqualTo("On 1 track");
+    Project without = new DeleteSwatch("brand", Optional.empty()).applyTo(project);
+    assertThat(trackLocal(without).get(fill)).contains(Colour.of(Rgba.of(1, 2, 3)));
+    assertThat(FontUse.of(project).of("Anton").layers()).hasSize(3);
+    Project other = new ReplaceFont("Anton", "Caveat").applyTo(project);
+    assertThat(trackLocal(other).get(Properties.FONT_FAMILY.key())).contains("Caveat");
+  }
+
+  @Test
+  void aStyleThatATrackFollowsIsInUseBeforeThereIsAnyCue() {
+    Project empty = project().mapArtboards(board -> board.withLayers(List.of()));
+    assertThat(Followers.of(empty).unused()).isEmpty();
+    assertThat(DeleteStyles.unused(empty).styles()).isEmpty();
+  }
+
+  @Test
+  void cuesAreFoundByWhatTheirTrackFollows() {
+    assertThat(LayerQuery.parse("style=Caption").in(project()))
+        .containsExactly(new LayerId("a"), new LayerId("b"), new LayerId("c"));
+    assertThat(WordSearch.following(project(), CAPTION)).hasSize(3);
+  }
+
+  private static Project deviating(Project project, double points) {
+    return project.mapLayers(
+        Set.of(new LayerId("a")),
+        layer -> layer.withLocal(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(points))));
+  }
+
+  @Test
+  void aLocalChangeOfACueIsSavedIntoTheStyleOfItsTrack() {
+    Target cue = new Target.Layers(List.of(new LayerId("a")));
+    Project after = SaveIntoStyle.all(cue).applyTo(deviating(project(), 33));
+    assertThat(size(after, "a")).isEqualTo(33);
+    assertThat(size(after, "b")).isEqualTo(33);
+    assertThat(after.layer(new LayerId("a")).orElseThrow().local()).isEqualTo(PropertySet.EMPTY);
+    Project between =
+        deviating(onTrack(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(50))), 33);
+    assertThatThrownBy(() -> SaveIntoStyle.all(cue).applyTo(between))
+        .as("the style would not reach the cue through what the track sets")
+        .isInstanceOf(EditRefused.class);
+  }
+
+  @Test
+  void aDeviationOfACueBecomesAStyleOverThatOfItsTrack() {
+    Project project = deviating(project(), 33);
+    Layer cue = project.layer(new LayerId("a")).orElseThrow();
+    PropertySet deviation = DeriveFromLocal.deviation(project, cue);
+    Style derived =
+        Style.text("loud", "Loud", "").withBasedOn(Optional.of(CAPTION)).withProperties(deviation);
+    assertThat(DeriveFromLocal.deviatingAlike(project, CAPTION, deviation)).containsExactly(cue);
+    Project after = new DeriveFromLocal(derived, Set.of(cue.id())).applyTo(project);
+    assertThat(after.layer(cue.id()).orElseThrow().follows()).containsExactly(derived.id());
+    assertThat(size(after, "a")).isEqualTo(33);
+  }
+
+  @Test
+  void aCueThatIsHeldBackKeepsItsLookByADerivedStyle() {
+    Style caption = project().styles().get(CAPTION);
+    ChangeStyle larger =
+        new ChangeStyle(
+            caption.withProperties(
+                caption.properties().with(Properties.SIZE, FontSize.points(80))));
+    HoldBack.Branch branch =
+        new HoldBack.Branch(CAPTION, new StyleId("as-it-was"), "Caption, as it was");
+    Project after =
+        new HoldBack(larger, Set.of(new LayerId("b")), Optional.of(branch)).applyTo(project());
+    assertThat(size(after, "a")).isEqualTo(80);
+    assertThat(size(after, "b")).isEqualTo(40);
+    assertThat(after.layer(new LayerId("b")).orElseThrow().local()).isEqualTo(PropertySet.EMPTY);
   }
 
   private static Timeline line(Project project) {

@@ -172,7 +172,7 @@ class StyleInvariantsTest {
       if (deviation.isEmpty()) {
         continue;
       }
-      StyleId base = layer.follows().getLast();
+      StyleId base = DeriveFromLocal.base(project, layer).orElseThrow();
       Style derived =
           Style.text("derived", "Derived", "")
               .withBasedOn(Optional.of(base))

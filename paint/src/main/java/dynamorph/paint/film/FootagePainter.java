@@ -1,5 +1,6 @@
 package dynamorph.paint.film;
 
+import dynamorph.model.Project;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
@@ -21,6 +22,11 @@ public final class FootagePainter {
 
   public FootagePainter(MediaSource media) {
     this.media = media;
+  }
+
+  /** Paints the footage of films of a project, with the pictures that it carries. */
+  public static FootagePainter of(Project project) {
+    return new FootagePainter(new ProjectStills(project.assets(), MediaSource.NONE));
   }
 
   /**

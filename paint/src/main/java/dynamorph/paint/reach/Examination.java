@@ -6,8 +6,6 @@ import dynamorph.model.LayerId;
 import dynamorph.model.timeline.SafeArea;
 import dynamorph.model.value.Numbers;
 import dynamorph.paint.film.FootagePainter;
-import dynamorph.paint.film.MediaSource;
-import dynamorph.paint.film.ProjectStills;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.reach.Problem.Kind;
 import dynamorph.paint.scene.PlacedLayer;
@@ -49,10 +47,7 @@ public final class Examination {
   public Examination(Optional<Scene> before, Scene after, LayerPainter painter) {
     this.before = before;
     this.after = after;
-    this.legibility =
-        new Legibility(
-            painter,
-            new FootagePainter(new ProjectStills(after.project().assets(), MediaSource.NONE)));
+    this.legibility = new Legibility(painter, FootagePainter.of(after.project()));
     this.seen = new SeenChange(painter);
   }
 

@@ -222,6 +222,10 @@ public final class Scene {
     return boards;
   }
 
+  public Optional<Board> board(ArtboardId id) {
+    return boards.stream().filter(board -> board.artboard().id().equals(id)).findFirst();
+  }
+
   public Optional<Found> find(LayerId id) {
     return Optional.ofNullable(byId.get(id));
   }
