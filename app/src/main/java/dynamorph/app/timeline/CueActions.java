@@ -80,7 +80,7 @@ public final class CueActions {
   }
 
   /** Cuts a cue in two at a place in its words; the time is shared by their lengths. */
-  void splitCue(LayerId id, int offset) {
+  public void splitCue(LayerId id, int offset) {
     Optional<Artboard> board = film.board();
     Optional<Layer> found = board.flatMap(film -> film.layer(id));
     if (found.isEmpty()) {
@@ -103,7 +103,7 @@ public final class CueActions {
             new ChangeWords(Map.of(id, halves.first(), half, halves.second()), "Split")));
   }
 
-  void mergeCues() {
+  public void mergeCues() {
     cues()
         .ifPresent(list -> {
           List<LayerId> selected =
@@ -118,7 +118,7 @@ public final class CueActions {
         });
   }
 
-  void shiftCues() {
+  public void shiftCues() {
     cues()
         .ifPresent(list ->
             FilmDialogs.text(
@@ -136,7 +136,7 @@ public final class CueActions {
                 }));
   }
 
-  void stretchCues() {
+  public void stretchCues() {
     cues()
         .ifPresent(list ->
             FilmDialogs.rates(film.window().get(), film.lineNow().rate())
@@ -151,11 +151,11 @@ public final class CueActions {
                 }));
   }
 
-  void closeGaps() {
+  public void closeGaps() {
     cues().ifPresent(list -> apply(list.gapsClosed(SMALL_GAP), "Close gaps of"));
   }
 
-  void spread() {
+  public void spread() {
     cues().ifPresent(list -> apply(list.spread(), "Spread"));
   }
 
@@ -168,7 +168,7 @@ public final class CueActions {
   }
 
   /** Breaks the selected cues into lines anew, all of the track if none is selected. */
-  void breakLines() {
+  public void breakLines() {
     cues()
         .ifPresent(list -> {
           List<Layer> some =
@@ -178,7 +178,7 @@ public final class CueActions {
   }
 
   /** Breaks cues of the listed tracks into lines by the rules of their tracks, as one step. */
-  void breakLines(List<Layer> cues) {
+  public void breakLines(List<Layer> cues) {
     Map<LayerId, Story> broken = new LinkedHashMap<>();
     for (Layer cue : cues) {
       workspace

@@ -13,6 +13,7 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.value.Numbers;
 import dynamorph.typeset.caption.CueList;
 import dynamorph.typeset.caption.CueProblem;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -115,7 +116,7 @@ public final class CuePane extends VBox {
     screening.cueTrackProperty().addListener((_, _, _) -> update());
     screening.playheadProperty().addListener((_, _, _) -> follow());
     workspace.selectionProperty().addListener((_, _, _) -> selectedElsewhere());
-    watch.problemsProperty().addListener((_, _, _) -> list.refresh());
+    watch.problemsProperty().addListener((_, _, _) -> refreshCells());
     actions.cues().onEditCue(this::edit);
     update();
   }
@@ -271,7 +272,7 @@ public final class CuePane extends VBox {
     }
     if (!seen.equals(live)) {
       live = seen;
-      list.refresh();
+      refreshCells();
       if (at >= 0 && editing.isEmpty() && screening.playingProperty().get()) {
         list.scrollTo(Math.max(0, at - 3));
       }
@@ -372,7 +373,7 @@ public final class CuePane extends VBox {
   /** Edits the words of a cue where they stand. */
   void edit(LayerId id) {
     editing = Optional.of(id);
-    list.refresh();
+    refreshCells();
     for (int index = 0; index < rows.size(); index++) {
       if (rows.get(index).id().equals(id)) {
         list.scrollTo(Math.max(0, index - 2));
@@ -380,7 +381,25 @@ public final class CuePane extends VBox {
     }
   }
 
-  private Optional<Integer> caret = Optional.empty();
+  /** The field that a cue is edited in. */
+  private record Editor(LayerId cue, TextArea area) {}
+
+  private Optional<Editor> editor = Optional.empty();
+
+  /**
+   * Shows the cue as a row again.
+   *
+   * @param take whether the words that were typed are kept
+   */
+  private void endEditing(boolean take) {
+    Optional<Editor> ended = editor;
+    editor = Optional.empty();
+    editing = Optional.empty();
+    refreshCells();
+    ended
+        .filter(_ -> take)
+        .ifPresent(one -> actions.cues().setWords(one.cue(), one.area().getText()));
+  }
 
   private void split() {
     Optional<LayerId> id = editing.or(() -> workspace.selection().layers().stream().findFirst());
@@ -388,14 +407,20 @@ public final class CuePane extends VBox {
         id.flatMap(wanted -> screening.board().flatMap(board -> board.layer(wanted)));
     if (cue.isEmpty()) {
       workspace.tell(dynamorph.app.workspace.Notice.info("Select the cue that shall be split."));
-    } else if (editing.isPresent() && caret.isPresent()) {
-      int offset = caret.get();
-      editing = Optional.empty();
-      list.refresh();
+    } else if (editor.isPresent()) {
+      int offset = editor.get().area().getCaretPosition();
+      endEditing(true);
       actions.cues().splitCue(cue.get().id(), offset);
     } else {
       actions.titles().split();
     }
+  }
+
+  private final List<Cell> cells = new ArrayList<>();
+
+  /** Shows every row anew; the list's own way would make new rows and end the editing of one. */
+  private void refreshCells() {
+    cells.forEach(Cell::show);
   }
 
   private final class Cell extends ListCell<Layer> {
@@ -408,6 +433,7 @@ public final class CuePane extends VBox {
     private final HBox row = new HBox(8, new VBox(0, in, out), middle, speed);
 
     Cell() {
+      cells.add(this);
       in.getStyleClass().add("cue-time");
       out.getStyleClass().add("cue-time-out");
       in.setMinWidth(72);
@@ -452,7 +478,12 @@ public final class CuePane extends VBox {
     @Override
     protected void updateItem(Layer cue, boolean empty) {
       super.updateItem(cue, empty);
-      boolean nothing = empty || cue == null || cue.timing().isEmpty();
+      show();
+    }
+
+    private void show() {
+      Layer cue = getItem();
+      boolean nothing = isEmpty() || cue == null || cue.timing().isEmpty();
       pseudoClassStateChanged(LIVE, !nothing && live.filter(cue.id()::equals).isPresent());
       if (nothing) {
         setGraphic(null);
@@ -484,7 +515,12 @@ public final class CuePane extends VBox {
                       .map(found -> found.kind().label() + ": " + found.detail())
                       .collect(Collectors.joining("\n"))));
       if (editing.filter(cue.id()::equals).isPresent()) {
-        if (!(middle.getChildren().getFirst() instanceof TextArea)) {
+        boolean shown =
+            editor
+                .filter(one -> one.cue().equals(cue.id()))
+                .filter(one -> middle.getChildren().getFirst() == one.area())
+                .isPresent();
+        if (!shown) {
           middle.getChildren().setAll(field(cue));
         }
       } else {
@@ -500,26 +536,14 @@ public final class CuePane extends VBox {
       field.setPrefRowCount(3);
       field.getStyleClass().add("cue-field");
       field.setId("cue-field");
-      caret = Optional.empty();
-      field.caretPositionProperty().addListener((_, _, now) -> caret = Optional.of(now.intValue()));
-      boolean[] done = {false};
-      Runnable close =
-          () -> {
-            done[0] = true;
-            editing = editing.filter(id -> !id.equals(cue.id()));
-            list.refresh();
-          };
+      Editor own = new Editor(cue.id(), field);
+      editor = Optional.of(own);
       field.addEventFilter(
           KeyEvent.KEY_PRESSED,
           event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-              close.run();
-              list.requestFocus();
-              event.consume();
-            } else if (event.getCode() == KeyCode.ENTER && event.isShortcutDown()) {
-              String text = field.getText();
-              close.run();
-              actions.cues().setWords(cue.id(), text);
+            boolean taken = event.getCode() == KeyCode.ENTER && event.isShortcutDown();
+            if (taken || event.getCode() == KeyCode.ESCAPE) {
+              endEditing(taken);
               list.requestFocus();
               event.consume();
             }
@@ -527,10 +551,8 @@ public final class CuePane extends VBox {
       field
           .focusedProperty()
           .addListener((_, _, focused) -> {
-            if (!focused && !done[0]) {
-              String text = field.getText();
-              close.run();
-              actions.cues().setWords(cue.id(), text);
+            if (!focused && editor.filter(own::equals).isPresent()) {
+              endEditing(true);
             }
           });
       javafx.application.Platform.runLater(() -> {

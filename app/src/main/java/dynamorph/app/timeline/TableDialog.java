@@ -41,6 +41,7 @@ final class TableDialog {
     TextField begin = new TextField(line.codeAt(start.start()));
     TextField gap = new TextField("0");
     ListView<String> preview = new ListView<>();
+    preview.setId("table-preview");
     preview.setPrefSize(460, 220);
     Label sum = new Label();
     sum.getStyleClass().add("quiet");

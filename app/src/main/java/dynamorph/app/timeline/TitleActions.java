@@ -172,7 +172,7 @@ public final class TitleActions {
         });
   }
 
-  void titlesFromTable() {
+  public void titlesFromTable() {
     Optional<Artboard> board = film.wanted();
     Optional<Layer> pattern =
         board.flatMap(film ->

@@ -32,13 +32,13 @@ public final class TrackActions {
     pickedClip = picked;
   }
 
-  void addTitleTrack() {
+  public void addTitleTrack() {
     addTrack(count ->
         new Track.Titles(
             new TrackId(workspace.ids().next("track")), "Titles " + count, Track.State.OPEN));
   }
 
-  void addFootageTrack() {
+  public void addFootageTrack() {
     addTrack(count ->
         new Track.Footage(
             new TrackId(workspace.ids().next("track")),
@@ -55,7 +55,7 @@ public final class TrackActions {
                     board.id(), made.apply(OpenFilm.line(board).tracks().size() + 1))));
   }
 
-  void addCaptionTrack() {
+  public void addCaptionTrack() {
     film.wanted()
         .ifPresent(board ->
             FilmDialogs.text(
@@ -82,7 +82,7 @@ public final class TrackActions {
     return name.isBlank() ? language : name.substring(0, 1).toUpperCase(locale) + name.substring(1);
   }
 
-  void editRules(Track.Captions track) {
+  public void editRules(Track.Captions track) {
     film.wanted()
         .ifPresent(board ->
             FilmDialogs.rules(film.window().get(), track.rules())
@@ -91,7 +91,7 @@ public final class TrackActions {
                         new ChangeTimeline.PutTrack(board.id(), track.withRules(rules)))));
   }
 
-  void addFootage() {
+  public void addFootage() {
     film.wanted()
         .ifPresent(board -> {
           List<String> choices = new ArrayList<>();

@@ -105,6 +105,10 @@ final class Driver {
     return robot;
   }
 
+  MainWindow window() {
+    return window;
+  }
+
   Workspace workspace() {
     return window.workspace();
   }
