@@ -46,6 +46,10 @@ import javafx.util.StringConverter;
 /** The cues of a caption track as a list: when, what, how fast; edited where they stand. */
 public final class CuePane extends VBox {
   private static final PseudoClass LIVE = PseudoClass.getPseudoClass("live");
+
+  /** About as many fit into a row of the list. */
+  private static final int CHARACTERS_IN_ROW = 19;
+
   private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
   private final Workspace workspace;
@@ -533,7 +537,10 @@ public final class CuePane extends VBox {
     private TextArea field(Layer cue) {
       TextArea field = new TextArea(cue.story().text().replace('\u2028', '\n'));
       field.setWrapText(true);
-      field.setPrefRowCount(3);
+      // high enough for all the words, with a line to write on
+      int wrapped =
+          CueList.lines(cue).stream().mapToInt(line -> 1 + line.length() / CHARACTERS_IN_ROW).sum();
+      field.setPrefRowCount(wrapped + 1);
       field.getStyleClass().add("cue-field");
       field.setId("cue-field");
       Editor own = new Editor(cue.id(), field);

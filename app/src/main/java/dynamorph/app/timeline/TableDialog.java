@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.collections.FXCollections;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Dialog;
@@ -60,14 +61,10 @@ final class TableDialog {
     begin.textProperty().addListener((_, _, _) -> show.run());
     gap.textProperty().addListener((_, _, _) -> show.run());
     show.run();
+    HBox times = new HBox(8, new Label("First at"), begin, new Label("Seconds between"), gap);
+    times.setAlignment(Pos.CENTER_LEFT);
     VBox content =
-        new VBox(
-            10,
-            new Label("What are the columns for?"),
-            columns,
-            new HBox(8, new Label("First at"), begin, new Label("Seconds between"), gap),
-            preview,
-            sum);
+        new VBox(10, new Label("What are the columns for?"), columns, times, preview, sum);
     content.setPadding(new Insets(16));
     Dialog<BringTitles> dialog = new Dialog<>();
     dialog.initOwner(owner);
