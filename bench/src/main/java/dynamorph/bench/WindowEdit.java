@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.random.RandomGenerator;
 import javafx.animation.AnimationTimer;
@@ -45,6 +46,11 @@ public final class WindowEdit extends Application {
     @Override
     public Optional<Path> choose(FileQuestion question, String proposed) {
       return Optional.empty();
+    }
+
+    @Override
+    public boolean agrees(String question, List<String> consequences, String verb) {
+      return true;
     }
 
     @Override

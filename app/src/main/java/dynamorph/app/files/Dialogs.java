@@ -1,6 +1,7 @@
 package dynamorph.app.files;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 
 /** Questions that only the person can answer; tests answer them otherwise. */
@@ -23,6 +24,13 @@ public interface Dialogs {
   default Optional<Path> choose(FileQuestion question) {
     return choose(question, "");
   }
+
+  /**
+   * Whether something shall be done though it has consequences.
+   *
+   * @param verb what is done, such as {@code Export}
+   */
+  boolean agrees(String question, List<String> consequences, String verb);
 
   Unsaved askAboutChanges(String project);
 }

@@ -54,6 +54,19 @@ public final class WindowDialogs implements Dialogs {
     return answer == save ? Unsaved.SAVE : answer == leave ? Unsaved.LEAVE : Unsaved.CANCEL;
   }
 
+  @Override
+  public boolean agrees(String question, List<String> consequences, String verb) {
+    ButtonType go = new ButtonType(verb, ButtonBar.ButtonData.YES);
+    Alert alert =
+        new Alert(
+            Alert.AlertType.CONFIRMATION, String.join("\n", consequences), go, ButtonType.CANCEL);
+    alert.initOwner(owner);
+    alert.setHeaderText(question);
+    alert.setGraphic(null);
+    alert.getDialogPane().setPrefWidth(460);
+    return alert.showAndWait().filter(go::equals).isPresent();
+  }
+
   private static FileChooser chooser(FileQuestion question) {
     FileChooser chooser = new FileChooser();
     chooser.setTitle(question.title());

@@ -57,8 +57,7 @@ final class FilmDialogs {
               across,
               down,
               timecode,
-              timecode.parse(
-                  first.getText().replace(';', ':').isBlank() ? "0:00:00:00" : first.getText()),
+              first.getText().isBlank() ? 0 : timecode.parse(first.getText()),
               Time.ofSeconds(number(seconds, "the duration")));
         };
     return ask(

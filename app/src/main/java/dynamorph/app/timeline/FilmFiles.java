@@ -13,6 +13,7 @@ import dynamorph.formats.captions.FrameBox;
 import dynamorph.formats.captions.Remark;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
+import dynamorph.model.Project;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Track;
@@ -24,6 +25,7 @@ import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -115,26 +117,12 @@ public final class FilmFiles implements AutoCloseable {
         .ifPresent(board ->
             dialogs
                 .choose(FileQuestion.SAVED_CAPTIONS, board.name() + "." + track.language() + ".vtt")
-                .ifPresent(file -> export(board, track, file)));
+                .ifPresent(file -> export(List.of(new CaptionFile(board, track, file)))));
   }
 
   /** Asks for the file of the track whose cues are listed. */
   public void exportListed() {
     screening.captions().ifPresentOrElse(this::exportCaptions, film::wanted);
-  }
-
-  private void export(Artboard board, Track.Captions track, Path file) {
-    var project = workspace.project();
-    worker.execute(() -> {
-      try {
-        List<Remark> remarks = CaptionFiles.write(project, board, track, file);
-        Platform.runLater(() ->
-            workspace.tell(Notice.info("Exported " + file.getFileName() + told(remarks) + ".")));
-      } catch (IOException | IllegalArgumentException problem) {
-        Platform.runLater(
-            () -> workspace.tell(Notice.problem("Not exported: " + problem.getMessage() + ".")));
-      }
-    });
   }
 
   /** All caption tracks into one folder, each in the format that is chosen. */
@@ -143,21 +131,80 @@ public final class FilmFiles implements AutoCloseable {
         .ifPresent(board ->
             dialogs
                 .choose(FileQuestion.SAVED_CAPTIONS, board.name() + ".vtt")
-                .ifPresent(file -> {
-                  String name = file.getFileName().toString();
-                  int dot = name.lastIndexOf('.');
-                  OpenFilm.line(board)
-                      .captions()
-                      .forEach(track ->
-                          export(
-                              board,
-                              track,
-                              file.resolveSibling(
-                                  name.substring(0, dot < 0 ? name.length() : dot)
-                                      + "."
-                                      + track.language()
-                                      + (dot < 0 ? ".vtt" : name.substring(dot)))));
-                }));
+                .ifPresent(file ->
+                    export(
+                        OpenFilm.line(board)
+                            .captions()
+                            .map(track ->
+                                new CaptionFile(board, track, beside(file, track.language())))
+                            .toList())));
+  }
+
+  /** The file of one language: {@code film.vtt} becomes {@code film.de.vtt}. */
+  private static Path beside(Path file, String language) {
+    String name = file.getFileName().toString();
+    int dot = name.lastIndexOf('.');
+    String plain = dot < 0 ? name : name.substring(0, dot);
+    String ending = dot < 0 ? ".vtt" : name.substring(dot);
+    return file.resolveSibling(plain + "." + language + ending);
+  }
+
+  private record CaptionFile(Artboard board, Track.Captions track, Path file) {
+    String name() {
+      return file.getFileName().toString();
+    }
+  }
+
+  /** Writes tracks; what the format leaves behind is told before anything is written. */
+  private void export(List<CaptionFile> files) {
+    var project = workspace.project();
+    inBackground(() -> {
+      List<Remark> left = new ArrayList<>();
+      for (CaptionFile one : files) {
+        CaptionFiles.Format format = CaptionFiles.Format.of(one.name());
+        left.addAll(CaptionFiles.write(project, one.board(), one.track(), format).remarks());
+      }
+      Platform.runLater(() -> {
+        if (left.isEmpty() || agreed(left)) {
+          inBackground(() -> write(project, files));
+        }
+      });
+    });
+  }
+
+  private boolean agreed(List<Remark> left) {
+    return dialogs.agrees(
+        "Some of the look stays behind in this format",
+        left.stream().map(Remark::toString).distinct().toList(),
+        "Export");
+  }
+
+  private void write(Project project, List<CaptionFile> files) throws IOException {
+    for (CaptionFile one : files) {
+      CaptionFiles.write(project, one.board(), one.track(), one.file());
+    }
+    String what =
+        files.size() == 1
+            ? files.getFirst().name()
+            : Numbers.counted(files.size(), "caption track");
+    Platform.runLater(() -> workspace.tell(Notice.info("Exported " + what + ".")));
+  }
+
+  /** Work on files that may fail. */
+  private interface Work {
+    void run() throws IOException;
+  }
+
+  /** Runs beside the window; a failure is told, and leaves the files as they were. */
+  private void inBackground(Work work) {
+    worker.execute(() -> {
+      try {
+        work.run();
+      } catch (IOException | RuntimeException failed) {
+        Platform.runLater(
+            () -> workspace.tell(Notice.problem("Not exported: " + failed.getMessage() + ".")));
+      }
+    });
   }
 
   /**
@@ -184,34 +231,29 @@ public final class FilmFiles implements AutoCloseable {
     AtomicBoolean cancelled = new AtomicBoolean();
     long all = last - first + 1;
     tellProgress(0, all, cancelled);
-    worker.execute(() -> {
-      try {
-        Scene scene = maker.make(project);
-        FilmPicture picture = new FilmPicture(maker.painter(), FootagePainter.of(project));
-        Scene.Board film = scene.board(board.id()).orElseThrow();
-        int workers = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
-        FrameSequence.Outcome outcome =
-            new FrameSequence(picture, workers)
-                .write(
-                    new FrameSequence.Order(film, first, last, 1, under),
-                    folder,
-                    done -> {
-                      if (done % 10 == 0) {
-                        Platform.runLater(() -> tellProgress(done, all, cancelled));
-                      }
-                    },
-                    cancelled::get);
-        Platform.runLater(() ->
-            workspace.tell(
-                Notice.info(
-                    (outcome.complete() ? "Exported " : "Stopped after ")
-                        + Numbers.counted((int) outcome.written(), "frame")
-                        + (outcome.kept() > 0 ? "; " + outcome.kept() + " were there" : "")
-                        + ".")));
-      } catch (IOException | RuntimeException failed) {
-        Platform.runLater(
-            () -> workspace.tell(Notice.problem("Not exported: " + failed.getMessage() + ".")));
-      }
+    inBackground(() -> {
+      Scene scene = maker.make(project);
+      FilmPicture picture = new FilmPicture(maker.painter(), FootagePainter.of(project));
+      Scene.Board film = scene.board(board.id()).orElseThrow();
+      int workers = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
+      FrameSequence.Outcome outcome =
+          new FrameSequence(picture, workers)
+              .write(
+                  new FrameSequence.Order(film, first, last, 1, under),
+                  folder,
+                  done -> {
+                    if (done % 10 == 0) {
+                      Platform.runLater(() -> tellProgress(done, all, cancelled));
+                    }
+                  },
+                  cancelled::get);
+      Platform.runLater(() ->
+          workspace.tell(
+              Notice.info(
+                  (outcome.complete() ? "Exported " : "Stopped after ")
+                      + Numbers.counted((int) outcome.written(), "frame")
+                      + (outcome.kept() > 0 ? "; " + outcome.kept() + " were there" : "")
+                      + ".")));
     });
   }
 
@@ -245,19 +287,13 @@ public final class FilmFiles implements AutoCloseable {
     var project = workspace.project();
     SceneMaker maker = studio.get().maker();
     Time at = screening.playheadProperty().get();
-    worker.execute(() -> {
-      try {
-        Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
-        byte[] png =
-            new FilmPicture(maker.painter(), FootagePainter.of(project))
-                .png(film, at, 1, FilmPicture.Under.FOOTAGE);
-        SafeFile.write(file, stream -> stream.write(png));
-        Platform.runLater(
-            () -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));
-      } catch (IOException failed) {
-        Platform.runLater(
-            () -> workspace.tell(Notice.problem("Not exported: " + failed.getMessage() + ".")));
-      }
+    inBackground(() -> {
+      Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
+      byte[] png =
+          new FilmPicture(maker.painter(), FootagePainter.of(project))
+              .png(film, at, 1, FilmPicture.Under.FOOTAGE);
+      SafeFile.write(file, stream -> stream.write(png));
+      Platform.runLater(() -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));
     });
   }
 

@@ -52,6 +52,24 @@ final class Driver {
   static final class Answers implements Dialogs {
     private Optional<Path> file = Optional.empty();
 
+    private boolean agrees = true;
+    private List<String> told = List.of();
+
+    /** Whether consequences are taken. */
+    void agree(boolean wanted) {
+      agrees = wanted;
+    }
+
+    /** The consequences that were told last. */
+    List<String> told() {
+      return told;
+    }
+
+    private boolean agreeing(List<String> consequences) {
+      told = consequences;
+      return agrees;
+    }
+
     void file(Path chosen) {
       file = Optional.of(chosen);
     }
@@ -59,6 +77,11 @@ final class Driver {
     @Override
     public Optional<Path> choose(FileQuestion question, String proposed) {
       return file;
+    }
+
+    @Override
+    public boolean agrees(String question, List<String> consequences, String verb) {
+      return agreeing(consequences);
     }
 
     @Override

@@ -200,6 +200,21 @@ class FilmJourneyTest {
     assertThat(driver.project()).isEqualTo(before);
   }
 
+  @Test
+  void whatAFormatLeavesBehindIsToldBeforeAnythingIsWritten() {
+    look();
+    Path out = folder.resolve("names.srt");
+    driver.answers().file(out);
+    driver.answers().agree(false);
+    driver.robot().interact(() -> action("Export the captions\u2026"));
+    driver.waitFor("it is told", () -> !driver.answers().told().isEmpty());
+    assertThat(driver.answers().told().getFirst()).contains("fonts, sizes, plates");
+    assertThat(out).doesNotExist();
+    driver.answers().agree(true);
+    driver.robot().interact(() -> action("Export the captions\u2026"));
+    driver.waitFor("the file is there", () -> Files.exists(out));
+  }
+
   private void action(String name) {
     driver.actions().stream()
         .filter(one -> one.name().equals(name))

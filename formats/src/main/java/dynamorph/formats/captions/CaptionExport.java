@@ -25,9 +25,11 @@ import dynamorph.typeset.caption.CaptionBreaks;
 import dynamorph.typeset.caption.CueList;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** A track of captions, worked out for files: what each cue says, where, and in which look. */
 final class CaptionExport {
@@ -244,10 +246,10 @@ final class CaptionExport {
     return merged;
   }
 
-  /** What any caption format leaves behind of a style. */
-  List<Remark> losses(boolean carriesStyles) {
+  /** What a format leaves behind of the styles of the track, its speakers and its words. */
+  List<Remark> losses(CaptionFiles.Format format) {
     List<Remark> losses = new ArrayList<>();
-    if (!carriesStyles) {
+    if (format == CaptionFiles.Format.SUBRIP) {
       losses.add(
           new Remark(
               0,
@@ -255,12 +257,16 @@ final class CaptionExport {
                   + " coloured words and places on the frame are kept"));
       return losses;
     }
-    List<StyleId> all = new ArrayList<>(track.follows());
+    boolean regions = format == CaptionFiles.Format.TIMED_TEXT;
+    Set<StyleId> all = new LinkedHashSet<>(track.follows());
+    all.addAll(track.speakers().values());
     all.addAll(wordStyles().keySet());
+    cues.forEach(cue -> all.addAll(cue.follows()));
     for (StyleId id : all) {
+      PropertySet values = values(id);
       List<String> left =
-          values(id).keys().stream()
-              .filter(key -> !carried(key))
+          values.keys().stream()
+              .filter(key -> !Carried.is(values, key, regions))
               .map(PropertyKey::label)
               .distinct()
               .toList();
@@ -273,33 +279,18 @@ final class CaptionExport {
     return losses;
   }
 
-  private static boolean carried(PropertyKey<?> key) {
-    boolean fill = key.address().equals(FILL);
-    boolean ground = key.address().equals(CueCss.GROUND);
-    boolean shadow = key.address().ownCoat().equals(FILL) && !key.address().effect().isEmpty();
-    return switch (key.property().id()) {
-      case "colour", "kind" -> fill || ground || shadow;
-      case "across", "down", "blur", "opacity" -> shadow;
-      default ->
-          key.address() == Address.TEXT
-              && List.of(
-                      "font-family",
-                      "font-weight",
-                      "slant",
-                      "size",
-                      "underline",
-                      "overline",
-                      "strike",
-                      "leading",
-                      "alignment",
-                      "language",
-                      "anchor",
-                      "position-x",
-                      "position-y",
-                      "box",
-                      "box-width",
-                      "plate-padding")
-                  .contains(key.property().id());
-    };
+  /** The lines over, under and through letters, as style sheets name them. */
+  static List<String> decorations(PropertySet values) {
+    List<String> lines = new ArrayList<>();
+    if (values.get(Properties.UNDERLINE.key()).orElse(false)) {
+      lines.add("underline");
+    }
+    if (values.get(Properties.OVERLINE.key()).orElse(false)) {
+      lines.add("overline");
+    }
+    if (values.get(Properties.STRIKE.key()).orElse(false)) {
+      lines.add("line-through");
+    }
+    return lines;
   }
 }

@@ -178,7 +178,7 @@ public final class CaptionFiles {
           case WEBVTT -> VttWriter.write(captions);
           case TIMED_TEXT -> TimedTextWriter.write(captions);
         };
-    return new Written(text, captions.losses(format != Format.SUBRIP));
+    return new Written(text, captions.losses(format));
   }
 
   /**

@@ -154,7 +154,8 @@ final class CueCss {
           "(\\S+)\\s+(-?[\\d.]+)(px|em)?\\s+(-?[\\d.]+)(px|em)?(?:\\s+([\\d.]+)(px|em)?)?"
               + "|(-?[\\d.]+)(px|em)?\\s+(-?[\\d.]+)(px|em)?(?:\\s+([\\d.]+)(px|em)?)?\\s+(\\S+)");
 
-  private static Optional<PropertySet> shadow(String value) {
+  /** A shadow of letters; the colour may stand first, as in style sheets, or last. */
+  static Optional<PropertySet> shadow(String value) {
     if (value.equals("none")) {
       return Optional.of(PropertySet.EMPTY);
     }

@@ -140,7 +140,7 @@ final class TimedText {
           Context inner = inner(open.peek(), name);
           switch (name) {
             case "tt" -> root();
-            case "style" -> style(open.size());
+            case "style" -> style();
             case "region" -> region();
             case "agent" -> agent();
             case "name" -> inAgentName = openAgent != null;
@@ -167,6 +167,9 @@ final class TimedText {
         case XMLStreamConstants.END_ELEMENT -> {
           open.pop();
           inAgentName = false;
+          if (xml.getLocalName().equals("region")) {
+            currentRegion = null;
+          }
           if (xml.getLocalName().equals("p") && paragraph != null) {
             cue(paragraph, words);
             words = null;
@@ -241,13 +244,13 @@ final class TimedText {
   // --- styles and regions
   // ----------------------------------------------------------------------------------------
 
-  private void style(int depth) {
+  private void style() {
     String id = attribute(XML, "id");
     PropertySet values = values();
     if (id != null) {
       List<String> based = names(xml.getAttributeValue(null, "style"));
       declared.put(id, new Declared(id, based, values));
-    } else if (depth > 3 && currentRegion != null) {
+    } else if (currentRegion != null) {
       regions.merge(currentRegion, values, PropertySet::overlaidBy);
     }
   }
@@ -385,7 +388,7 @@ final class TimedText {
                               new Leading.Relative(
                                   Double.parseDouble(text.substring(0, text.length() - 1)) / 100)))
                       : Optional.empty();
-          case "textShadow" -> CueCssShadow.read(text);
+          case "textShadow" -> CueCss.shadow(text);
           case "origin",
               "extent",
               "displayAlign",

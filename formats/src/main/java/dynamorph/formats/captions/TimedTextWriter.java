@@ -232,8 +232,9 @@ final class TimedTextWriter {
     if (slant.isPresent() && !(whole && slant.get() == Slant.UPRIGHT)) {
       styling("fontStyle", slant.get() == Slant.ITALIC ? "italic" : "normal");
     }
-    if (values.get(Properties.UNDERLINE.key()).orElse(false)) {
-      styling("textDecoration", "underline");
+    List<String> lines = CaptionExport.decorations(values);
+    if (!lines.isEmpty()) {
+      styling("textDecoration", String.join(" ", lines).replace("line-through", "lineThrough"));
     }
     Optional<VttWriter.Shadow> shadow = VttWriter.shadow(captions, values);
     if (shadow.isPresent()) {

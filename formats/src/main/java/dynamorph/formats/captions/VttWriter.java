@@ -94,8 +94,9 @@ final class VttWriter {
         Properties.SLANT.key(),
         whole,
         slant -> "font-style: " + (slant == Slant.ITALIC ? "italic" : "normal"));
-    if (values.get(Properties.UNDERLINE.key()).orElse(false)) {
-      css.add("text-decoration: underline");
+    List<String> lines = CaptionExport.decorations(values);
+    if (!lines.isEmpty()) {
+      css.add("text-decoration: " + String.join(" ", lines));
     }
     values
         .get(Properties.LEADING.key())

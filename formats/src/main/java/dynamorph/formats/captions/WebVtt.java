@@ -280,10 +280,8 @@ final class WebVtt {
       return share;
     }
     double line = Double.parseDouble(number);
-    if (line == -1 || line == -0.0 && number.startsWith("-")) {
-      return Optional.empty();
-    }
-    return Optional.of(Math.clamp(line < 0 ? (line + 1) * LINE - LINE : line * LINE, -95, 95));
+    // the last line is where captions stand anyway
+    return line == -1 ? Optional.empty() : Optional.of(Math.clamp(line * LINE, -95, 95));
   }
 
   private void region(List<String> rest) {

@@ -237,6 +237,11 @@ class CaptionRoundTripTest {
     assertThat(CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.SUBRIP).remarks())
         .hasSize(1);
     assertThat(CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.WEBVTT).remarks())
+        .as("where the track stands is told by each cue, not by its style")
+        .singleElement()
+        .asString()
+        .contains("Anchor");
+    assertThat(CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.TIMED_TEXT).remarks())
         .isEmpty();
   }
 }

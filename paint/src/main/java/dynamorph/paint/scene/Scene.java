@@ -164,8 +164,7 @@ public final class Scene {
           case Sight.Still _ ->
               boards.stream().filter(board -> !board.artboard().isFilm()).toList();
           case Sight.Film(ArtboardId film, Time at) ->
-              boards.stream()
-                  .filter(board -> board.artboard().id().equals(film))
+              board(film).stream()
                   .filter(board -> board.artboard().isFilm())
                   .map(board -> board.liveAt(at))
                   .toList();
@@ -185,8 +184,7 @@ public final class Scene {
     return new Scene(
         project,
         cascade,
-        boards.stream()
-            .filter(board -> board.artboard().id().equals(sight.artboard()))
+        board(sight.artboard()).stream()
             .map(board ->
                 new Board(
                     board.artboard(),
@@ -203,9 +201,7 @@ public final class Scene {
     return new Scene(
         project,
         cascade,
-        boards.stream()
-            .filter(board -> board.artboard().id().equals(sight.artboard()))
-            .filter(board -> board.artboard().isFilm())
+        board(sight.artboard()).stream()
             .map(board -> board.liveBetween(sight.at(), sight.at().plus(ahead)))
             .toList());
   }
