@@ -196,5 +196,16 @@ public record Coat(
     public boolean isSolid() {
       return lengths.isEmpty();
     }
+
+    /** Whether all dashes are of no length, at least this far from each other. */
+    public boolean isDotted(double apart) {
+      for (int index = 0; index < lengths.size(); index++) {
+        double length = lengths.get(index);
+        if (index % 2 == 0 ? length > 0 : length < apart) {
+          return false;
+        }
+      }
+      return !isSolid();
+    }
   }
 }

@@ -8,7 +8,7 @@ package dynamorph.paint.effect;
  */
 public final class Gaussian {
   /** From this standard deviation on, half the pixels do. */
-  private static final double HALVED = 6.5;
+  private static final double HALVED = 3;
 
   /** Below this a blur is not to be seen. */
   private static final double LEAST = 0.05;
@@ -115,11 +115,17 @@ public final class Gaussian {
     float[] out = new float[plane.length];
     float[] sum = new float[width];
     for (int y = 0; y < height; y++) {
-      java.util.Arrays.fill(sum, 0);
-      for (int step = 1 - kernel.length; step < kernel.length; step++) {
-        int from = y + step;
-        if (from >= 0 && from < height) {
-          add(sum, plane, from * width, kernel[Math.abs(step)] / WHOLE);
+      start(sum, plane, y * width, kernel[0] / WHOLE);
+      for (int step = 1; step < kernel.length; step++) {
+        float weight = kernel[step] / WHOLE;
+        int above = y - step;
+        int below = y + step;
+        if (above >= 0 && below < height) {
+          addBoth(sum, plane, above * width, below * width, weight);
+        } else if (above >= 0) {
+          add(sum, plane, above * width, weight);
+        } else if (below < height) {
+          add(sum, plane, below * width, weight);
         }
       }
       System.arraycopy(sum, 0, out, y * width, width);
@@ -137,43 +143,82 @@ public final class Gaussian {
   private static float[] halved(
       float[] plane, int width, int height, int halfWidth, int halfHeight) {
     float[] half = new float[halfWidth * halfHeight];
-    float[] row = new float[halfWidth];
-    for (int y = 0; y < height; y++) {
-      java.util.Arrays.fill(row, 0);
-      int from = y * width;
-      for (int x = 0; x < width; x++) {
-        float value = plane[from + x] * 0.125f;
-        int at = x / 2 + 1;
-        row[at] += 3 * value;
-        row[at + (x % 2 == 0 ? -1 : 1)] += value;
+    // three empty columns before and some behind, so that no row ends too early
+    int[] row = new int[2 * halfWidth + 4];
+    for (int y = 0; y < halfHeight; y++) {
+      int first = 2 * y - 3;
+      if (first >= height || !sumRows(row, plane, width, height, first)) {
+        continue;
       }
-      int near = y / 2 + 1;
-      int far = near + (y % 2 == 0 ? -1 : 1);
+      int to = y * halfWidth;
       for (int x = 0; x < halfWidth; x++) {
-        half[near * halfWidth + x] += row[x] * 0.375f;
-        half[far * halfWidth + x] += row[x] * 0.125f;
+        int at = 2 * x;
+        half[to + x] = (3f * (row[at + 1] + row[at + 2]) + row[at] + row[at + 3]) / (8f * WHOLE);
       }
     }
     return half;
   }
 
+  /**
+   * Four rows with the weights 1, 3, 3, 1, as whole numbers.
+   *
+   * @return whether there is anything in them
+   */
+  private static boolean sumRows(int[] row, float[] plane, int width, int height, int first) {
+    int one = within(first, height) * width;
+    int two = within(first + 1, height) * width;
+    int three = within(first + 2, height) * width;
+    int four = within(first + 3, height) * width;
+    float far = first >= 0 ? WHOLE / 8 : 0;
+    float near = first + 1 >= 0 && first + 1 < height ? 3 * WHOLE / 8 : 0;
+    float next = first + 2 >= 0 && first + 2 < height ? 3 * WHOLE / 8 : 0;
+    float last = first + 3 < height ? WHOLE / 8 : 0;
+    int any = 0;
+    for (int x = 0; x < width; x++) {
+      int value =
+          (int)
+              (far * plane[one + x]
+                  + near * plane[two + x]
+                  + next * plane[three + x]
+                  + last * plane[four + x]);
+      row[3 + x] = value;
+      any |= value;
+    }
+    return any != 0;
+  }
+
+  private static int within(int row, int height) {
+    return Math.clamp(row, 0, height - 1);
+  }
+
+  /** First along the rows, of which there are still half as many, then down. */
   private static float[] doubled(float[] half, int halfWidth, int width, int height) {
+    int rows = half.length / halfWidth;
+    int[] wide = new int[rows * width];
+    for (int y = 0; y < rows; y++) {
+      widen(half, y * halfWidth, wide, y * width, width);
+    }
     float[] out = new float[width * height];
-    float[] row = new float[halfWidth];
+    float[] row = new float[width];
     for (int y = 0; y < height; y++) {
-      int near = (y / 2 + 1) * halfWidth;
-      int far = near + (y % 2 == 0 ? -halfWidth : halfWidth);
-      boolean inside = far + halfWidth <= half.length;
-      for (int x = 0; x < halfWidth; x++) {
-        row[x] = 0.75f * half[near + x] + (inside ? 0.25f * half[far + x] : 0);
-      }
-      int to = y * width;
-      for (int x = 0; x < width; x++) {
-        int at = x / 2 + 1;
-        int beside = at + (x % 2 == 0 ? -1 : 1);
-        out[to + x] = 0.75f * row[at] + (beside < halfWidth ? 0.25f * row[beside] : 0);
-      }
+      int near = y / 2 + 1;
+      int far = y % 2 == 0 ? near - 1 : near + 1;
+      start(row, wide, near * width, 0.75f / WHOLE);
+      add(row, wide, far * width, 0.25f / WHOLE);
+      System.arraycopy(row, 0, out, y * width, width);
     }
     return out;
+  }
+
+  private static void widen(float[] half, int from, int[] wide, int to, int width) {
+    for (int x = 0; x + 1 < width; x += 2) {
+      float middle = 0.75f * WHOLE * half[from + x / 2 + 1];
+      wide[to + x] = (int) (middle + 0.25f * WHOLE * half[from + x / 2]);
+      wide[to + x + 1] = (int) (middle + 0.25f * WHOLE * half[from + x / 2 + 2]);
+    }
+    if (width % 2 == 1) {
+      float middle = 0.75f * WHOLE * half[from + width / 2 + 1];
+      wide[to + width - 1] = (int) (middle + 0.25f * WHOLE * half[from + width / 2]);
+    }
   }
 }

@@ -29,15 +29,15 @@ public record Plane(int x, int y, int width, int height, float[] values) {
   public static Plane covered(IRect part, Consumer<Canvas> drawing) {
     int width = part.getWidth();
     int height = part.getHeight();
-    ByteBuffer bytes = ByteBuffer.allocateDirect(width * height);
-    try (Pixmap pixmap = Pixmap.make(ImageInfo.makeA8(width, height), bytes, width);
-        Surface surface = Surface.makeRasterDirect(pixmap)) {
+    byte[] levels = new byte[width * height];
+    try (Surface surface = Surface.makeRaster(ImageInfo.makeA8(width, height));
+        Pixmap pixmap = new Pixmap()) {
       Canvas canvas = surface.getCanvas();
       canvas.translate(-part.getLeft(), -part.getTop());
       drawing.accept(canvas);
+      surface.peekPixels(pixmap);
+      pixmap.getBuffer().get(0, levels);
     }
-    byte[] levels = new byte[width * height];
-    bytes.get(0, levels);
     float[] values = new float[width * height];
     for (int index = 0; index < values.length; index++) {
       values[index] = (levels[index] & 0xFF) * (1 / 255f);

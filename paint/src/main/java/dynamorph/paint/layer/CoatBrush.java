@@ -6,12 +6,14 @@ import dynamorph.model.cascade.Paint.Pattern;
 import dynamorph.model.cascade.Paint.Solid;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintFit;
+import dynamorph.paint.geometry.Dots;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Shader;
 import io.github.humbleui.types.Rect;
 import java.util.List;
+import java.util.Optional;
 
 /** Paints one coat with its effects on a shape. */
 final class CoatBrush {
@@ -133,6 +135,11 @@ final class CoatBrush {
               part -> Stencil.drawGrown(canvas, coat.shape(), part, paint, spread));
         }
       }
+    }
+
+    @Override
+    public Optional<Dots> dots(double distance) {
+      return coat.isInPlace() ? Stencil.dots(coat.shape(), shape, distance) : Optional.empty();
     }
 
     @Override

@@ -7,6 +7,7 @@ import dynamorph.model.value.Rgba;
 import dynamorph.paint.effect.Gaussian;
 import dynamorph.paint.effect.Plane;
 import dynamorph.paint.effect.Relief;
+import dynamorph.paint.geometry.Dots;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Image;
@@ -14,6 +15,7 @@ import io.github.humbleui.skija.Paint;
 import io.github.humbleui.types.IRect;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Paints something with its effects: shadows and glows below it, then itself with light and shade
@@ -27,6 +29,11 @@ final class EffectBrush {
 
     /** Draws what it covers when its edges are moved outwards by a distance. */
     void cover(Canvas canvas, double distance);
+
+    /** What it covers, if that is nothing but dots, their edges moved outwards. */
+    default Optional<Dots> dots(double distance) {
+      return Optional.empty();
+    }
 
     /** Paints it, opaque and over nothing. */
     void paint(Canvas canvas);
@@ -233,25 +240,29 @@ final class EffectBrush {
   private Plane covered(
       Grid grid, IRect part, double across, double down, double spread, double deviation) {
     PlaneKey key = new PlaneKey(subject.coverage(), grid, part, across, down, spread, deviation);
+    double grown = Math.max(0, spread);
+    IRect own = grid.part(subject.reach().grown(grown, grown).moved(across, down), 0, 0, part, 0);
+    boolean all = own.equals(part) || own.getWidth() <= 0 || own.getHeight() <= 0;
     return planes.plane(
         key,
-        () ->
-            deviation == 0
-                ? base(grid, part, across, down, spread)
-                : base(grid, part, across, down, spread).blurred(deviation));
-  }
-
-  /** What is to be blurred: drawn no larger than it is, so that blurs of any width share it. */
-  private Plane base(Grid grid, IRect part, double across, double down, double spread) {
-    double grown = Math.max(0, spread);
-    Box reach = subject.reach().grown(grown, grown).moved(across, down);
-    IRect own = grid.part(reach, 0, 0, part, 1);
-    return own.getWidth() <= 0 || own.getHeight() <= 0 || own.equals(part)
-        ? drawn(grid, part, across, down, spread)
-        : covered(grid, own, across, down, spread, 0).padded(part);
+        () -> {
+          if (deviation == 0 && all) {
+            return drawn(grid, part, across, down, spread);
+          }
+          // drawn no larger than it is, so that blurs of any width share it
+          Plane sharp = covered(grid, all ? part : own, across, down, spread, 0);
+          Plane padded = all ? sharp : sharp.padded(part);
+          return deviation == 0 ? padded : padded.blurred(deviation);
+        });
   }
 
   private Plane drawn(Grid grid, IRect part, double across, double down, double spread) {
+    if (across == 0 && down == 0 && Dots.stayRound(grid.toPixels())) {
+      Optional<Dots> dots = subject.dots(spread);
+      if (dots.isPresent()) {
+        return dots.get().covered(grid.toPixels(), part);
+      }
+    }
     return Plane.covered(
         part,
         pixels -> {
@@ -305,10 +316,16 @@ final class EffectBrush {
     }
     try (Paint paint = Blends.set(new Paint().setAlphaf((float) opacity), blend)) {
       PictureKey key = new PictureKey(subject.identity(), own, grid, part);
-      byte[] bytes = planes.picture(key, () -> new Picture(grid, part).made(own));
+      byte[] bytes = planes.picture(key, () -> picture(grid, part, own));
       try (Image image = Raster.image(part, bytes)) {
         grid.draw(canvas, shift, image, part.getLeft(), part.getTop(), paint);
       }
+    }
+  }
+
+  private byte[] picture(Grid grid, IRect part, List<Effect> effects) {
+    try (Raster raster = new Raster(part)) {
+      return new Picture(grid, part, raster).made(effects);
     }
   }
 
@@ -341,10 +358,10 @@ final class EffectBrush {
     private boolean edged;
     private double softened;
 
-    Picture(Grid grid, IRect part) {
+    Picture(Grid grid, IRect part, Raster raster) {
       this.grid = grid;
       this.part = part;
-      this.raster = new Raster(part);
+      this.raster = raster;
     }
 
     byte[] made(List<Effect> effects) {
@@ -441,17 +458,7 @@ final class EffectBrush {
 
     /** Takes away what lies beyond the edge. */
     private void cut() {
-      byte[] within = covered.levels();
-      byte[] pixels = raster.copy();
-      for (int index = 0; index < within.length; index++) {
-        int level = within[index] & 0xFF;
-        if (level < 255) {
-          for (int at = 4 * index; at < 4 * index + 4; at++) {
-            pixels[at] = (byte) (((pixels[at] & 0xFF) * level + 127) / 255);
-          }
-        }
-      }
-      raster.put(pixels);
+      raster.fade(covered.values());
       edged = true;
     }
 

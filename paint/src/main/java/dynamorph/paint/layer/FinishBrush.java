@@ -34,20 +34,36 @@ final class FinishBrush {
   /** With fewer pixels than this, asking another thread takes longer than it helps. */
   static final long WORTH_SHARING = 200_000;
 
-  /** Paints coats that take some time side by side, so that they only need be copied. */
+  /**
+   * Something worked out ahead, on any thread.
+   *
+   * @param effort how long it takes, roughly
+   */
+  private record Task(int effort, Runnable work) {}
+
+  /**
+   * Works out side by side what takes some time: coats that then only need be copied, and edges
+   * that then only need be drawn.
+   */
   static void prepare(Canvas canvas, Finish finish, Stencil.Shape shape) {
-    List<KeptCoat> missing = new ArrayList<>();
+    List<Task> missing = new ArrayList<>();
+    long pixels = 0;
     for (int rank = 0; rank < finish.coats().size(); rank++) {
-      KeptCoat kept = KeptCoat.of(canvas, subject(finish, rank, shape));
-      if (kept != null && !kept.isKnown()) {
-        missing.add(kept);
+      CoatBrush.Subject subject = subject(finish, rank, shape);
+      KeptCoat kept = KeptCoat.of(canvas, subject);
+      if (kept == null) {
+        Coat.Shape form = subject.coat().shape();
+        Stencil.missingEdge(form, shape, subject.covered())
+            .ifPresent(edge -> missing.add(new Task(0, edge)));
+      } else if (!kept.isKnown()) {
+        missing.add(new Task(1 + kept.effort(), kept::make));
+        pixels += kept.pixels();
       }
     }
-    long pixels = missing.stream().mapToLong(KeptCoat::pixels).sum();
     if (missing.size() > 1 && pixels > WORTH_SHARING) {
       // the longest first, so that the others fill the time beside it
-      missing.sort(Comparator.comparingInt(KeptCoat::effort).reversed());
-      missing.parallelStream().forEach(KeptCoat::make);
+      missing.sort(Comparator.comparingInt(Task::effort).reversed());
+      missing.parallelStream().forEach(task -> task.work.run());
     }
   }
 

@@ -133,6 +133,12 @@ record Grid(Matrix33 toCanvas, double coarseness) {
     return (int) Math.ceil(canvasPixels / coarseness);
   }
 
+  /** From points to these pixels. */
+  Matrix33 toPixels() {
+    float coarse = (float) (1 / coarseness);
+    return Matrix33.makeScale(coarse, coarse).makeConcat(toCanvas);
+  }
+
   /** Makes a canvas whose unit is a pixel of this grid take drawing in points. */
   void enter(Canvas canvas) {
     canvas.scale((float) (1 / coarseness), (float) (1 / coarseness));

@@ -55,6 +55,19 @@ final class Ink implements AutoCloseable {
     return blob;
   }
 
+  /**
+   * From this many pixels an em on, filling contours takes less time than laying masks on each
+   * other.
+   */
+  private static final double LARGE = 80;
+
+  /** Whether it is better drawn as an outline than as text. */
+  boolean isLarge(double scale) {
+    return runs.stream()
+        .map(Placed::run)
+        .allMatch(run -> run.size() * scale >= LARGE && !run.face().isColourful());
+  }
+
   /** The contours of all glyphs. */
   Path outline() {
     if (outline == null) {

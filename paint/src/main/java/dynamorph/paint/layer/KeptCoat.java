@@ -58,8 +58,10 @@ final class KeptCoat {
    * be.
    */
   private static boolean isWorthIt(Coat coat) {
+    boolean moved =
+        coat.copies().count() == 0 && coat.opacity() == 1 && coat.blend() == BlendMode.NORMAL;
     boolean plain =
-        coat.isInPlace()
+        (coat.isInPlace() || moved)
             && coat.effects().isEmpty()
             && coat.paint() instanceof Solid
             && switch (coat.shape()) {
@@ -103,15 +105,15 @@ final class KeptCoat {
   }
 
   private byte[] painted() {
-    Raster raster = new Raster(part);
     Coat unmixed = subject.coat().mixedIn(BlendMode.NORMAL);
-    try (Stencil.Shape shape = subject.shape().again()) {
+    try (Raster raster = new Raster(part);
+        Stencil.Shape shape = subject.shape().again()) {
       raster.draw(canvas -> {
         grid.enter(canvas);
         CoatBrush.paint(canvas, unmixed, shape, subject.covered());
       });
+      return raster.copy();
     }
-    return raster.copy();
   }
 
   /** Shows the coat, mixed with what lies below. */

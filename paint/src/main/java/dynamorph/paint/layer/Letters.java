@@ -78,6 +78,10 @@ final class Letters implements Stencil.Shape {
 
   @Override
   public void draw(Canvas canvas, Paint paint) {
+    if (ink.isLarge(Grid.of(canvas).scale())) {
+      canvas.drawPath(ink.outline(), paint);
+      return;
+    }
     TextBlob text = ink.text();
     if (text != null) {
       canvas.drawTextBlob(text, 0, 0, paint);
@@ -192,6 +196,11 @@ final class Letters implements Stencil.Shape {
   @Override
   public Planes planes() {
     return planes;
+  }
+
+  @Override
+  public boolean keepsEdges() {
+    return true;
   }
 
   @Override

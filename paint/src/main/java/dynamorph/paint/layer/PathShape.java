@@ -125,6 +125,11 @@ final class PathShape implements Stencil.Shape {
   }
 
   @Override
+  public boolean keepsEdges() {
+    return false;
+  }
+
+  @Override
   public boolean isOpen() {
     return open;
   }

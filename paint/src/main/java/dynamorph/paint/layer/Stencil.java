@@ -6,6 +6,7 @@ import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
 import dynamorph.paint.geometry.DashLine;
+import dynamorph.paint.geometry.Dots;
 import dynamorph.paint.geometry.Edges;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
@@ -14,6 +15,7 @@ import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
 import io.github.humbleui.skija.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 
 /** Draws the area that a coat covers on a shape. */
@@ -46,6 +48,9 @@ final class Stencil {
 
     /** Where pixels of effects on it are kept. */
     Planes planes();
+
+    /** Whether edges that were moved are kept, so that working them out ahead helps. */
+    boolean keepsEdges();
 
     /** Whether its path has ends: then it has no inside to fill, and strokes lie on it. */
     boolean isOpen();
@@ -92,9 +97,49 @@ final class Stencil {
     }
   }
 
+  /** Works out the edge that a coat is drawn along, on any thread; empty if that is no work. */
+  static Optional<Runnable> missingEdge(Coat.Shape coat, Shape shape, boolean covered) {
+    if (!shape.keepsEdges()) {
+      return Optional.empty();
+    }
+    return switch (coat) {
+      case Coat.Fill fill when fill.offset() != 0 ->
+          Optional.of(() -> moveAgain(shape, fill.offset(), fill.corner()));
+      case Coat.Stroke stroke
+          when stroke.width() > 0
+              && !shape.isOpen()
+              && !(covered
+                  && stroke.position() == StrokePosition.OUTSIDE
+                  && stroke.offset() == 0) ->
+          Optional.of(() -> moveAgain(shape, stroke.offset(), stroke.corner()));
+      case Coat.Fill _, Coat.Stroke _ -> Optional.empty();
+    };
+  }
+
+  private static void moveAgain(Shape shape, double distance, Coat.Corner corner) {
+    try (Shape own = shape.again()) {
+      own.moved(distance, corner).close();
+    }
+  }
+
   /** Draws what a coat covers when all its edges are moved outwards, with round corners. */
   static void drawGrown(Canvas canvas, Coat.Shape coat, Shape shape, Paint paint, double distance) {
     draw(canvas, distance == 0 ? coat : grown(coat, distance), shape, paint, false);
+  }
+
+  /** What a coat covers when its edges are moved outwards, if that is nothing but round dots. */
+  static Optional<Dots> dots(Coat.Shape coat, Shape shape, double distance) {
+    return switch (on(coat, shape)) {
+      case Coat.Stroke stroke
+          when stroke.cap() == StrokeCap.ROUND
+              && stroke.dashing().isDotted(stroke.width() + 2 * distance)
+              && stroke.width() + 2 * distance > 0 -> {
+        try (Path dashes = dashes(stroke, shape)) {
+          yield Dots.of(dashes, stroke.width() + 2 * distance);
+        }
+      }
+      case Coat.Fill _, Coat.Stroke _ -> Optional.empty();
+    };
   }
 
   private static Coat.Shape grown(Coat.Shape coat, double distance) {

@@ -106,7 +106,9 @@ public final class StageRenderer implements AutoCloseable {
       return false;
     }
     target.drawOver(canvas -> {
-      canvas.clear(surround.argb());
+      if (scene.boards().stream().noneMatch(board -> fills(board, view))) {
+        canvas.clear(surround.argb());
+      }
       for (int index = 0; index < shown.size(); index++) {
         paintBoard(canvas, scene.boards().get(index), shown.get(index), view);
       }
@@ -260,14 +262,28 @@ public final class StageRenderer implements AutoCloseable {
     }
   }
 
-  private void paintBoard(Canvas canvas, Scene.Board board, List<Shown> shown, View view) {
+  /** The whole pixels of an artboard. */
+  private static Rect pixels(Scene.Board board, View view) {
     Box box = view.toPixels(board.onPlane());
-    Rect rect =
-        Rect.makeLTRB(
-            Math.round(box.x()),
-            Math.round(box.y()),
-            Math.round(box.right()),
-            Math.round(box.bottom()));
+    return Rect.makeLTRB(
+        Math.round(box.x()),
+        Math.round(box.y()),
+        Math.round(box.right()),
+        Math.round(box.bottom()));
+  }
+
+  /** Whether nothing is seen but this artboard. */
+  private static boolean fills(Scene.Board board, View view) {
+    Rect rect = pixels(board, view);
+    return board.background().alpha() == 255
+        && rect.getLeft() <= 0
+        && rect.getTop() <= 0
+        && rect.getRight() >= view.width()
+        && rect.getBottom() >= view.height();
+  }
+
+  private void paintBoard(Canvas canvas, Scene.Board board, List<Shown> shown, View view) {
+    Rect rect = pixels(board, view);
     paintShade(canvas, rect);
     try (Paint paint = new Paint().setColor(board.background().argb())) {
       canvas.drawRect(rect, paint);

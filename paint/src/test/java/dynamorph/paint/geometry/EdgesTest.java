@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.cascade.Coat;
+import dynamorph.model.value.Slant;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.paint.effect.Plane;
+import dynamorph.typeset.font.FontLibrary;
+import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathMeasure;
@@ -54,6 +57,36 @@ class EdgesTest {
         assertThat(moved.computeTightBounds()).isEqualTo(Rect.makeLTRB(-2, -2, 12, 12));
       }
     }
+  }
+
+  /** Bevels of curves, which join smoothly, once came out with parts of letters missing. */
+  @ParameterizedTest
+  @CsvSource({"U, 4", "g, 4", "H, -3", "8, -3"})
+  void bevelsOfLettersCoverWhatTheyShould(String letter, double distance) {
+    try (FontLibrary fonts = FontLibrary.shipped();
+        Font font = fonts.match("EB Garamond", 400, Slant.ITALIC).face().font(160);
+        Path glyph = font.getPath(font.getStringGlyphs(letter)[0]).makeOffset(20, 130);
+        Path round = Edges.moved(glyph, distance, new Coat.Corner(StrokeJoin.ROUND, 4));
+        Path bevel = Edges.moved(glyph, distance, new Coat.Corner(StrokeJoin.BEVEL, 4))) {
+      double wanted = sum(round);
+      assertThat(sum(bevel)).isBetween(0.985 * wanted, 1.001 * wanted);
+    }
+  }
+
+  private static double sum(Path path) {
+    Plane plane =
+        Plane.covered(
+            IRect.makeXYWH(0, 0, 200, 200),
+            canvas -> {
+              try (Paint paint = new Paint().setAntiAlias(true)) {
+                canvas.drawPath(path, paint);
+              }
+            });
+    double sum = 0;
+    for (float value : plane.values()) {
+      sum += value;
+    }
+    return sum;
   }
 
   @Test

@@ -32,6 +32,9 @@ public final class FontFace {
   private static final int PAGE = 256;
   private static final int PAGES = 0x110000 / PAGE;
 
+  /** Tables with glyphs that are more than contours. */
+  private static final List<String> COLOURS = List.of("COLR", "CBDT", "sbix", "SVG ");
+
   private final String family;
   private final double weight;
   private final Slant slant;
@@ -45,6 +48,7 @@ public final class FontFace {
   private final Map<String, Boolean> substitutes = new ConcurrentHashMap<>();
   private final SortedMap<String, String> features;
   private final boolean kerned;
+  private final boolean colourful;
   private volatile Set<String> featuresOfSpace;
 
   /** Where the font wants lines, in em: offsets are of their upper edge, above the baseline. */
@@ -64,6 +68,7 @@ public final class FontFace {
     this.shaping = shaping;
     this.features = java.util.Collections.unmodifiableSortedMap(shaping.features());
     this.kerned = features.containsKey("kern") || shaping.hasTable("kern");
+    this.colourful = COLOURS.stream().anyMatch(shaping::hasTable);
     try (Font font = font(METRICS_SIZE)) {
       FontMetrics metrics = font.getMetrics();
       this.ascent = -metrics.getAscent() / METRICS_SIZE;
@@ -115,6 +120,11 @@ public final class FontFace {
 
   public Typeface typeface() {
     return typeface;
+  }
+
+  /** Whether glyphs may have colours of their own, or be pictures. */
+  public boolean isColourful() {
+    return colourful;
   }
 
   /** What HarfBuzz shapes this face with. */

@@ -1,0 +1,157 @@
+package dynamorph.paint.geometry;
+
+import dynamorph.paint.effect.Plane;
+import io.github.humbleui.skija.Matrix33;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathVerb;
+import io.github.humbleui.types.IRect;
+import io.github.humbleui.types.Point;
+import java.util.Arrays;
+import java.util.Optional;
+
+/**
+ * Round dots of one size. What they cover is worked out disc by disc, which takes a tenth of the
+ * time of a path with as many contours.
+ *
+ * @param x of the middles, in points
+ * @param y as many
+ * @param radius in points
+ */
+public record Dots(float[] x, float[] y, double radius) {
+  /** Dashes no longer than this are dots, in points. */
+  private static final double SHORT = 4e-3;
+
+  /** How much the axes of a matrix may differ and still leave discs round. */
+  private static final double ROUND = 1e-4;
+
+  /**
+   * Places of Gauss and Legendre between -1 and 1, and the weights there; the other half mirrors.
+   */
+  private static final double[] PLACES = {
+    0.1834346424956498, 0.5255324099163290, 0.7966664774136267, 0.9602898564975363
+  };
+
+  private static final double[] WEIGHTS = {
+    0.3626837833783620, 0.3137066458778873, 0.2223810344533745, 0.1012285362903763
+  };
+
+  /**
+   * The dots that a path of dashes draws with round caps; empty if some are longer.
+   *
+   * @param width of the stroke, in points
+   */
+  public static Optional<Dots> of(Path dashes, double width) {
+    Point[] points = dashes.getPoints();
+    PathVerb[] verbs = dashes.getVerbs();
+    float[] x = new float[verbs.length];
+    float[] y = new float[verbs.length];
+    int dots = 0;
+    int at = 0;
+    for (PathVerb verb : verbs) {
+      if (verb == PathVerb.MOVE) {
+        x[dots] = points[at].getX();
+        y[dots++] = points[at].getY();
+      }
+      int next = at + pointsOf(verb);
+      for (; at < next; at++) {
+        if (Math.hypot(points[at].getX() - x[dots - 1], points[at].getY() - y[dots - 1]) > SHORT) {
+          return Optional.empty();
+        }
+      }
+    }
+    return dots == 0
+        ? Optional.empty()
+        : Optional.of(new Dots(Arrays.copyOf(x, dots), Arrays.copyOf(y, dots), width / 2));
+  }
+
+  private static int pointsOf(PathVerb verb) {
+    return switch (verb) {
+      case MOVE, LINE -> 1;
+      case QUAD, CONIC -> 2;
+      case CUBIC -> 3;
+      case CLOSE, DONE -> 0;
+    };
+  }
+
+  /** Whether discs stay round. */
+  public static boolean stayRound(Matrix33 matrix) {
+    float[] m = matrix.getMat();
+    double size = Math.hypot(m[0], m[3]);
+    return size > 0
+        && Math.abs(Math.hypot(m[1], m[4]) - size) < ROUND * size
+        && Math.abs(m[0] * m[1] + m[3] * m[4]) < ROUND * size * size;
+  }
+
+  /**
+   * What they cover.
+   *
+   * @param toPixels from points to pixels of the picture, see {@link #stayRound}
+   * @param part pixels of the picture
+   */
+  public Plane covered(Matrix33 toPixels, IRect part) {
+    float[] m = toPixels.getMat();
+    double size = Math.hypot(m[0], m[3]);
+    Plane plane =
+        new Plane(
+            part.getLeft(),
+            part.getTop(),
+            part.getWidth(),
+            part.getHeight(),
+            new float[part.getWidth() * part.getHeight()]);
+    for (int dot = 0; dot < x.length; dot++) {
+      double middleX = m[0] * x[dot] + m[1] * y[dot] + m[2] - part.getLeft();
+      double middleY = m[3] * x[dot] + m[4] * y[dot] + m[5] - part.getTop();
+      add(plane, middleX, middleY, radius * size);
+    }
+    return plane;
+  }
+
+  /** Row by row: the share of a row that lies in the disc is an integral over its chords. */
+  private static void add(Plane plane, double x, double y, double radius) {
+    int first = Math.max(0, (int) Math.floor(y - radius));
+    int last = Math.min(plane.height() - 1, (int) Math.floor(y + radius));
+    for (int row = first; row <= last; row++) {
+      double from = Math.max(row, y - radius) - y;
+      double to = Math.min(row + 1, y + radius) - y;
+      double half = (to - from) / 2;
+      double middle = (to + from) / 2;
+      for (int place = 0; place < PLACES.length && half > 0; place++) {
+        double weight = WEIGHTS[place] * half;
+        addChord(plane, row, x, chord(radius, middle + PLACES[place] * half), weight);
+        addChord(plane, row, x, chord(radius, middle - PLACES[place] * half), weight);
+      }
+    }
+  }
+
+  /** Half of the chord at a height over the middle. */
+  private static double chord(double radius, double height) {
+    return Math.sqrt(Math.max(0, radius * radius - height * height));
+  }
+
+  private static void addChord(Plane plane, int row, double x, double half, double weight) {
+    double left = Math.max(0, x - half);
+    double right = Math.min(plane.width(), x + half);
+    if (left >= right) {
+      return;
+    }
+    float[] values = plane.values();
+    int from = (int) left;
+    int to = (int) right;
+    int at = row * plane.width();
+    if (from == to) {
+      add(values, at + from, (right - left) * weight);
+      return;
+    }
+    add(values, at + from, (from + 1 - left) * weight);
+    for (int column = from + 1; column < to; column++) {
+      add(values, at + column, weight);
+    }
+    if (right > to) {
+      add(values, at + to, (right - to) * weight);
+    }
+  }
+
+  private static void add(float[] values, int at, double share) {
+    values[at] = (float) Math.min(1, values[at] + share);
+  }
+}

@@ -1,0 +1,94 @@
+package dynamorph.paint.geometry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dynamorph.model.cascade.Coat;
+import dynamorph.model.value.DashFit;
+import dynamorph.paint.effect.Plane;
+import io.github.humbleui.skija.Matrix33;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.PaintMode;
+import io.github.humbleui.skija.PaintStrokeCap;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.types.IRect;
+import io.github.humbleui.types.Rect;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class DotsTest {
+  private static final IRect PART = IRect.makeXYWH(-30, -20, 160, 120);
+
+  private static Path dotted(Path line, double gap) {
+    return DashLine.along(line, new Coat.Dashing(List.of(0.0, gap), 0, DashFit.CONTOUR));
+  }
+
+  private static Path oval() {
+    return Path.makeOval(Rect.makeXYWH(3.3f, 4.7f, 61, 43));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1, 4", "0.15, 4", "2.3, 1.7", "0.6, 9"})
+  void whatTheyCoverIsTheirArea(double scale, double width) {
+    try (Path line = oval();
+        Path dashes = dotted(line, 10)) {
+      Dots dots = Dots.of(dashes, width).orElseThrow();
+      Plane plane = dots.covered(Matrix33.makeScale((float) scale), PART);
+      double sum = 0;
+      for (float value : plane.values()) {
+        sum += value;
+      }
+      double disc = Math.PI * width * width / 4 * scale * scale;
+      assertThat(sum / (dots.x().length * disc)).isCloseTo(1, within(0.002));
+    }
+  }
+
+  /** The drawing library covers the same but for its own rounding of edges. */
+  @ParameterizedTest
+  @CsvSource({"1, 4, 0", "0.37, 4, 0", "1.6, 7, 0", "1.2, 5, 33"})
+  void theyAreTheStrokeWithRoundCaps(float scale, double width, float turn) {
+    Matrix33 matrix = Matrix33.makeScale(scale).makeConcat(Matrix33.makeRotate(turn));
+    try (Path line = oval();
+        Path dashes = dotted(line, 12);
+        Paint paint =
+            new Paint()
+                .setAntiAlias(true)
+                .setMode(PaintMode.STROKE)
+                .setStrokeWidth((float) width)
+                .setStrokeCap(PaintStrokeCap.ROUND)) {
+      Plane wanted =
+          Plane.covered(
+              PART,
+              canvas -> {
+                canvas.concat(matrix);
+                canvas.drawPath(dashes, paint);
+              });
+      Plane plane = Dots.of(dashes, width).orElseThrow().covered(matrix, PART);
+      double worst = 0;
+      for (int index = 0; index < wanted.values().length; index++) {
+        worst = Math.max(worst, Math.abs(wanted.values()[index] - plane.values()[index]));
+      }
+      assertThat(worst).isLessThan(0.03);
+    }
+  }
+
+  @Test
+  void dashesAreNoDots() {
+    try (Path line = oval();
+        Path dashes = DashLine.along(line, new Coat.Dashing(List.of(2.0, 5.0), 0, DashFit.EXACT));
+        Path nothing = new Path()) {
+      assertThat(Dots.of(dashes, 3)).isEqualTo(Optional.empty());
+      assertThat(Dots.of(nothing, 3)).isEqualTo(Optional.empty());
+    }
+  }
+
+  @Test
+  void discsAreRoundOnlyInSquareMatrices() {
+    assertThat(Dots.stayRound(Matrix33.makeRotate(20).makeConcat(Matrix33.makeScale(3)))).isTrue();
+    assertThat(Dots.stayRound(Matrix33.makeScale(1, 2))).isFalse();
+    assertThat(Dots.stayRound(Matrix33.makeSkew(0.2f, 0))).isFalse();
+  }
+}
