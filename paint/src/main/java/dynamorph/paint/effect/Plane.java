@@ -9,7 +9,7 @@ import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Pixmap;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.IRect;
-import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.util.function.Consumer;
 
 /**
@@ -96,11 +96,13 @@ public record Plane(int x, int y, int width, int height, float[] values) {
         colour.red() * alpha,
         colour.green() * alpha,
         colour.blue() * alpha);
-    ByteBuffer bytes =
-        ByteBuffer.allocate(4 * pixels.length).order(java.nio.ByteOrder.LITTLE_ENDIAN);
-    bytes.asIntBuffer().put(pixels);
     ImageInfo info = new ImageInfo(width, height, ColorType.BGRA_8888, ColorAlphaType.PREMUL);
-    return Image.makeRasterFromBytes(info, bytes.array(), 4L * width);
+    try (Surface surface = Surface.makeRaster(info);
+        Pixmap pixmap = new Pixmap()) {
+      surface.peekPixels(pixmap);
+      pixmap.getBuffer().order(ByteOrder.LITTLE_ENDIAN).asIntBuffer().put(pixels);
+      return surface.makeImageSnapshot();
+    }
   }
 
   /** Kept plain, so that it is compiled to vector instructions. */
