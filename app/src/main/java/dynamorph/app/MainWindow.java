@@ -322,6 +322,8 @@ public final class MainWindow {
         "",
         film,
         () -> screening.safeAreasShownProperty().set(!screening.safeAreasShownProperty().get()));
+    actions.add("Film", "Add footage\u2026", "", film, films.footage()::addFromFile);
+    actions.add("Film", "Find missing footage\u2026", "", film, films.footage()::findMissing);
     actions.add("Film", "Take in captions\u2026", "", film, films.files()::importCaptions);
     actions.add("Film", "Export the captions\u2026", "", film, films.files()::exportListed);
     actions.add("Film", "Export all captions\u2026", "", film, films.files()::exportAllCaptions);
@@ -586,5 +588,6 @@ public final class MainWindow {
     cueWatch.close();
     films.close();
     files.close();
+    workspace.footage().close();
   }
 }

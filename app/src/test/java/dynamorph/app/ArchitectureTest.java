@@ -26,6 +26,8 @@ class ArchitectureTest {
         .definedBy("dynamorph.typeset..")
         .layer("paint")
         .definedBy("dynamorph.paint..")
+        .layer("footage")
+        .definedBy("dynamorph.footage..")
         .layer("formats")
         .definedBy("dynamorph.formats..")
         .layer("demo")
@@ -42,10 +44,12 @@ class ArchitectureTest {
         .mayOnlyBeAccessedByLayers("cli", "app")
         .whereLayer("formats")
         .mayOnlyBeAccessedByLayers("cli", "app")
+        .whereLayer("footage")
+        .mayOnlyBeAccessedByLayers("cli", "app")
         .whereLayer("paint")
-        .mayOnlyBeAccessedByLayers("formats", "cli", "app")
+        .mayOnlyBeAccessedByLayers("footage", "formats", "cli", "app")
         .whereLayer("typeset")
-        .mayOnlyBeAccessedByLayers("paint", "formats", "cli", "app")
+        .mayOnlyBeAccessedByLayers("paint", "footage", "formats", "cli", "app")
         .check(CLASSES);
   }
 

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.footage.FootageFiles;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
@@ -48,10 +49,11 @@ final class CheckCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     Project project = file.read();
     List<Told> all = new ArrayList<>();
-    try (FontLibrary fonts = FontLibrary.forProject(project.assets())) {
+    try (FontLibrary fonts = FontLibrary.forProject(project.assets());
+        FootageFiles footage = new FootageFiles()) {
       LayerPainter painter = new LayerPainter();
       Scene scene = new SceneMaker(new Typesetter(fonts), painter).make(project);
-      SeenCues seen = new SeenCues(new Legibility(painter, FootagePainter.of(project)));
+      SeenCues seen = new SeenCues(new Legibility(painter, FootagePainter.of(project, footage)));
       project
           .films()
           .forEach(film ->

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.footage.FootageFiles;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -90,11 +91,12 @@ final class ReachPrinter {
 
   private List<ReachedText> texts() {
     Set<LayerId> reached = Reach.between(before, after);
-    try (FontLibrary fonts = FontLibrary.forProject(after.assets())) {
+    try (FontLibrary fonts = FontLibrary.forProject(after.assets());
+        FootageFiles footage = new FootageFiles()) {
       SceneMaker maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());
       Scene scene = maker.make(before);
       Examination examination =
-          new Examination(Optional.of(scene), maker.make(after, scene), maker.painter());
+          new Examination(Optional.of(scene), maker.make(after, scene), maker.painter(), footage);
       return reached.stream()
           .flatMap(id -> examination.glance(id).stream())
           .map(examination::look)

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.footage.FootageFiles;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
@@ -105,23 +106,25 @@ final class RenderCommand implements Callable<Integer> {
         what.timeline == null
             ? Choosing.artboard(project, what.artboard)
             : Choosing.film(project, what.timeline);
-    try (FontLibrary fonts = FontLibrary.forProject(project.assets())) {
+    try (FontLibrary fonts = FontLibrary.forProject(project.assets());
+        FootageFiles footage = new FootageFiles()) {
       LayerPainter painter = new LayerPainter();
       Scene scene = new SceneMaker(new Typesetter(fonts), painter).make(project);
       Scene.Board board = scene.board(artboard.id()).orElseThrow();
       if (what.timeline == null) {
         write(new ArtboardPicture(painter).png(board, scale));
       } else {
-        renderFilm(project, board, painter);
+        renderFilm(project, board, painter, footage);
       }
       warn(board);
     }
     return 0;
   }
 
-  private void renderFilm(Project project, Scene.Board board, LayerPainter painter)
+  private void renderFilm(
+      Project project, Scene.Board board, LayerPainter painter, FootageFiles footage)
       throws IOException {
-    FilmPicture picture = new FilmPicture(painter, FootagePainter.of(project));
+    FilmPicture picture = new FilmPicture(painter, FootagePainter.of(project, footage));
     FilmPicture.Under under = titlesOnly ? FilmPicture.Under.NOTHING : FilmPicture.Under.FOOTAGE;
     Timeline timeline = board.artboard().timeline().orElseThrow();
     if (range == null) {

@@ -3,6 +3,8 @@ package dynamorph.model;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
@@ -130,6 +132,19 @@ public record Project(
   /** With every caption track changed. */
   public Project mapCaptions(UnaryOperator<Track.Captions> change) {
     return mapArtboards(board -> board.mapTimeline(line -> line.mapCaptions(change)));
+  }
+
+  /** With every media of every clip changed. */
+  public Project mapMedia(UnaryOperator<Media> change) {
+    return mapArtboards(board -> board.mapTimeline(line -> line.mapMedia(change)));
+  }
+
+  /** The media of all clips of all films. */
+  public Stream<Media> media() {
+    return films()
+        .flatMap(film -> film.timeline().orElseThrow().footage())
+        .flatMap(track -> track.clips().stream())
+        .map(Clip::media);
   }
 
   /** A project with nothing in it. */

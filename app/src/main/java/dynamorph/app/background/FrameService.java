@@ -81,13 +81,15 @@ public final class FrameService implements AutoCloseable {
   private Scene stillOf;
   private FootagePainter footage;
   private List<Asset> footageAssets = List.of();
-  private final MediaSource media = MediaSource.NONE;
+  private final MediaSource media;
   private volatile boolean busy;
 
   /**
+   * @param media gives the pictures under films that the project does not carry
    * @param show takes each finished frame, on the interface thread
    */
-  public FrameService(Consumer<Frame> show) {
+  public FrameService(MediaSource media, Consumer<Frame> show) {
+    this.media = media;
     this.show = show;
     this.helperCount = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
     this.helpers = Executors.newFixedThreadPool(helperCount, daemon("tiles"));

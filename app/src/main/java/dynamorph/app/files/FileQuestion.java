@@ -24,6 +24,26 @@ public enum FileQuestion {
       kind("SubRip", ".srt"),
       kind("TTML", ".ttml")),
   TABLE("Choose a table", Way.OPEN, kind("Tables", ".csv", ".tsv", ".txt")),
+  FOOTAGE(
+      "Choose footage",
+      Way.OPEN,
+      kind(
+          "Videos and pictures",
+          ".mp4",
+          ".mov",
+          ".m4v",
+          ".mkv",
+          ".webm",
+          ".avi",
+          ".mxf",
+          ".mpg",
+          ".mpeg",
+          ".png",
+          ".jpg",
+          ".jpeg",
+          ".webp",
+          ".gif"),
+      kind("All files", "")),
   FRAMES("A folder for the frames", Way.FOLDER);
 
   /** Whether something there is wanted, a new file, or a folder. */

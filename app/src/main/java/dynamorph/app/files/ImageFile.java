@@ -12,16 +12,22 @@ import java.nio.file.Path;
  * @param width pixels
  * @param height pixels
  */
-record ImageFile(Asset asset, double width, double height) {
+public record ImageFile(Asset asset, double width, double height) {
   /** The largest file that is taken in: 64 megabytes. */
   private static final long LARGEST = 64L << 20;
+
+  /** Whether the name of a file is that of a picture. */
+  public static boolean isOne(Path file) {
+    String name = file.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
+    return FileQuestion.IMAGE.kinds().getFirst().endings().stream().anyMatch(name::endsWith);
+  }
 
   /**
    * Reads an image.
    *
    * @throws IllegalArgumentException if it is none, or too large
    */
-  static ImageFile read(Path file) throws IOException {
+  public static ImageFile read(Path file) throws IOException {
     if (Files.size(file) > LARGEST) {
       throw new IllegalArgumentException(
           file.getFileName() + " is larger than 64 megabytes; make it smaller first");

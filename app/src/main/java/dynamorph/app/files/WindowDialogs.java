@@ -71,7 +71,8 @@ public final class WindowDialogs implements Dialogs {
     FileChooser chooser = new FileChooser();
     chooser.setTitle(question.title());
     for (FileQuestion.Kind kind : question.kinds()) {
-      List<String> patterns = kind.endings().stream().map(ending -> "*" + ending).toList();
+      List<String> patterns =
+          kind.endings().stream().map(ending -> ending.isEmpty() ? "*.*" : "*" + ending).toList();
       chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind.name(), patterns));
     }
     return chooser;

@@ -50,7 +50,7 @@ public final class StageView extends Region {
   private final Workspace workspace;
   private Optional<SpellingService> spelling = Optional.empty();
   private final Supplier<Studio> studio;
-  private final FrameService frames = new FrameService(this::show);
+  private final FrameService frames;
   private final ImageView picture = new ImageView();
   private final Canvas marks = new Canvas();
   private final StageMarks painter;
@@ -67,6 +67,7 @@ public final class StageView extends Region {
 
   public StageView(Workspace workspace, Supplier<Studio> studio) {
     this.workspace = workspace;
+    this.frames = new FrameService(workspace.footage(), this::show);
     this.studio = studio;
     this.painter = new StageMarks(workspace, this);
     getStyleClass().add("stage");

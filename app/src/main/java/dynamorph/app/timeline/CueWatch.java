@@ -144,7 +144,9 @@ public final class CueWatch implements AutoCloseable {
       seenOver = over;
       seen.clear();
     }
-    SeenCues cues = new SeenCues(new Legibility(painter, FootagePainter.of(scene.project())));
+    SeenCues cues =
+        new SeenCues(
+            new Legibility(painter, FootagePainter.of(scene.project(), workspace.footage())));
     long shown = System.nanoTime();
     publish(withKnown(request, scene, found));
     for (Track.Captions track : request.board.timeline().orElseThrow().captions().toList()) {

@@ -23,6 +23,7 @@ public final class FilmActions implements AutoCloseable {
   private final Workspace workspace;
   private final Screening screening;
   private final TrackActions tracks;
+  private final FootageActions footage;
   private final TitleActions titles;
   private final CueActions cues;
   private final CueFixes fixes;
@@ -38,6 +39,7 @@ public final class FilmActions implements AutoCloseable {
     this.workspace = workspace;
     this.screening = workspace.screening();
     this.tracks = new TrackActions(film);
+    this.footage = new FootageActions(film, dialogs);
     this.titles = new TitleActions(film, stage, dialogs);
     this.cues = new CueActions(film);
     this.fixes = new CueFixes(film, stage, cues);
@@ -46,6 +48,10 @@ public final class FilmActions implements AutoCloseable {
 
   public TrackActions tracks() {
     return tracks;
+  }
+
+  public FootageActions footage() {
+    return footage;
   }
 
   public TitleActions titles() {
@@ -155,6 +161,7 @@ public final class FilmActions implements AutoCloseable {
 
   @Override
   public void close() {
+    footage.close();
     files.close();
   }
 }

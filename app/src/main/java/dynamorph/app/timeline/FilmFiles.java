@@ -233,7 +233,8 @@ public final class FilmFiles implements AutoCloseable {
     tellProgress(0, all, cancelled);
     inBackground(() -> {
       Scene scene = maker.make(project);
-      FilmPicture picture = new FilmPicture(maker.painter(), FootagePainter.of(project));
+      FilmPicture picture =
+          new FilmPicture(maker.painter(), FootagePainter.of(project, workspace.footage()));
       Scene.Board film = scene.board(board.id()).orElseThrow();
       int workers = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
       FrameSequence.Outcome outcome =
@@ -290,7 +291,7 @@ public final class FilmFiles implements AutoCloseable {
     inBackground(() -> {
       Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
       byte[] png =
-          new FilmPicture(maker.painter(), FootagePainter.of(project))
+          new FilmPicture(maker.painter(), FootagePainter.of(project, workspace.footage()))
               .png(film, at, 1, FilmPicture.Under.FOOTAGE);
       SafeFile.write(file, stream -> stream.write(png));
       Platform.runLater(() -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));

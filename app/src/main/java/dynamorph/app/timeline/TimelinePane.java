@@ -15,7 +15,7 @@ public final class TimelinePane extends VBox {
   public TimelinePane(Workspace workspace, StageView stage, CueWatch watch, FilmActions actions) {
     getStyleClass().add("timeline-pane");
     setId("timeline");
-    TrackLanes lanes = new TrackLanes(workspace, stage, watch);
+    TrackLanes lanes = new TrackLanes(workspace, stage, watch, actions);
     this.player = new Player(workspace.screening(), stage);
     actions.tracks().setPickedClip(lanes::pickedClip);
     TrackHeads heads = new TrackHeads(workspace, lanes, actions);

@@ -4,12 +4,8 @@ import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.edit.ChangeTimeline;
-import dynamorph.model.timeline.Clip;
-import dynamorph.model.timeline.Media;
-import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -89,43 +85,6 @@ public final class TrackActions {
                 .ifPresent(rules ->
                     workspace.apply(
                         new ChangeTimeline.PutTrack(board.id(), track.withRules(rules)))));
-  }
-
-  public void addFootage() {
-    film.wanted()
-        .ifPresent(board -> {
-          List<String> choices = new ArrayList<>();
-          for (Media.Scenery scenery : Media.Scenery.values()) {
-            choices.add("Drawn: " + scenery.label());
-          }
-          workspace.project().assets().stream()
-              .filter(dynamorph.model.Asset::isImage)
-              .forEach(asset -> choices.add("Image: " + asset.shortName()));
-          FilmDialogs.choice(film.window().get(), "Footage", choices)
-              .ifPresent(choice -> addFootage(board, choice));
-        });
-  }
-
-  private void addFootage(Artboard board, String choice) {
-    String name = choice.substring(choice.indexOf(": ") + 2);
-    Media media =
-        choice.startsWith("Image")
-            ? new Media.Still(name)
-            : new Media.Drawn(Media.Scenery.valueOf(name.toUpperCase(java.util.Locale.ROOT)));
-    Optional<Track.Footage> track = OpenFilm.line(board).footage().findFirst();
-    Time in = screening.playheadProperty().get();
-    Time out = Time.min(in.plus(Time.ofMillis(10_000)), OpenFilm.line(board).duration());
-    Clip clip = new Clip(workspace.ids().next("clip"), name, media, in, out, Time.ZERO);
-    Track.Footage to =
-        track.orElseGet(() ->
-            new Track.Footage(
-                new TrackId(workspace.ids().next("track")),
-                "Footage",
-                Track.State.OPEN,
-                List.of()));
-    List<Clip> clips = new ArrayList<>(to.clips());
-    clips.add(clip);
-    workspace.apply(new ChangeTimeline.PutTrack(board.id(), to.withClips(clips)));
   }
 
   /** Takes away the clip that was pressed last. Returns whether there was one. */

@@ -4,6 +4,7 @@ import dynamorph.app.stage.StageView;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.footage.FootageFiles;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -11,6 +12,7 @@ import dynamorph.model.edit.ChangeTimeline;
 import dynamorph.model.edit.Retime;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
@@ -30,9 +32,12 @@ import javafx.scene.Cursor;
 import javafx.scene.Group;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
@@ -63,7 +68,13 @@ final class TrackLanes extends Region {
   private Optional<Drag> drag = Optional.empty();
   private double top;
 
-  TrackLanes(Workspace workspace, StageView stage, CueWatch watch) {
+  private final FootageActions footage;
+  private final Runnable deleted;
+  private final ContextMenu menu = new ContextMenu();
+
+  TrackLanes(Workspace workspace, StageView stage, CueWatch watch, FilmActions actions) {
+    this.footage = actions.footage();
+    this.deleted = () -> actions.tracks().deleteClip();
     this.workspace = workspace;
     this.screening = workspace.screening();
     this.stage = stage;
@@ -97,6 +108,32 @@ final class TrackLanes extends Region {
     setOnMouseReleased(this::released);
     setOnMouseMoved(this::moved);
     setOnScroll(this::scrolled);
+    setOnDragOver(event -> {
+      if (event.getDragboard().hasFiles() && screening.isOpen()) {
+        event.acceptTransferModes(TransferMode.COPY);
+      }
+      event.consume();
+    });
+    setOnDragDropped(event -> {
+      boolean files = event.getDragboard().hasFiles() && screening.isOpen();
+      if (files) {
+        var place =
+            new FootageActions.Place(
+                trackAt(event.getY()).map(Track::id), view.time(Math.max(0, event.getX())));
+        event.getDragboard().getFiles().forEach(file -> footage.add(file.toPath(), place));
+      }
+      event.setDropCompleted(files);
+      event.consume();
+    });
+    setOnContextMenuRequested(event ->
+        hit(event.getX(), event.getY())
+            .flatMap(Hit::clip)
+            .ifPresent(pressed -> {
+              pickedClip = Optional.of(pressed.id());
+              draw();
+              menu.getItems().setAll(items(pressed));
+              menu.show(this, event.getScreenX(), event.getScreenY());
+            }));
   }
 
   // --- what is seen
@@ -159,6 +196,15 @@ final class TrackLanes extends Region {
     playhead.setLayoutX(Math.round(view.x(screening.playheadProperty().get())) + 0.5);
   }
 
+  private List<MenuItem> items(Clip clip) {
+    MenuItem find = new MenuItem("Find the file\u2026");
+    find.setDisable(!(clip.media() instanceof Media.File));
+    find.setOnAction(_ -> footage.findAgain(clip));
+    MenuItem delete = new MenuItem("Delete the clip");
+    delete.setOnAction(_ -> deleted.run());
+    return List.of(find, delete);
+  }
+
   private List<Track> tracks() {
     return screening.timeline().map(Timeline::tracks).orElse(List.of());
   }
@@ -205,15 +251,16 @@ final class TrackLanes extends Region {
       if (line.tracks().get(row) instanceof Track.Footage footage) {
         for (Clip clip : footage.clips()) {
           boolean picked = pickedClip.filter(clip.id()::equals).isPresent();
+          boolean there = FootageFiles.isThere(clip.media());
           drawBlock(
               g,
               y(row),
               clip.in(),
               clip.out(),
-              clip.name(),
+              there ? clip.name() : clip.name() + " is missing",
               picked,
-              colours.plain(),
-              colours.plainSoft(),
+              there ? colours.plain() : colours.problem(),
+              there ? colours.plainSoft() : colours.problemSoft(),
               colours,
               footage.state().hidden());
         }

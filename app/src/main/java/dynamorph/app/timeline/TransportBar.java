@@ -130,7 +130,8 @@ final class TransportBar extends HBox {
             item("Track of titles", actions.tracks()::addTitleTrack),
             item("Track of captions\u2026", actions.tracks()::addCaptionTrack),
             item("Track of footage", actions.tracks()::addFootageTrack),
-            item("Footage\u2026", actions.tracks()::addFootage));
+            item("Footage from a file\u2026", actions.footage()::addFromFile),
+            item("Footage that is drawn\u2026", actions.footage()::addDrawn));
     return menu;
   }
 

@@ -1,5 +1,6 @@
 package dynamorph.app.workspace;
 
+import dynamorph.footage.FootageFiles;
 import dynamorph.model.IdSource;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -88,6 +89,13 @@ public final class Workspace {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Optional<List<StyleId>>> kitWanted =
       new SimpleObjectProperty<>(Optional.empty());
+
+  private final FootageFiles footage = new FootageFiles();
+
+  /** The videos and pictures under films; closed with the window. */
+  public FootageFiles footage() {
+    return footage;
+  }
 
   public Workspace(IdSource ids, Project project) {
     this.ids = ids;

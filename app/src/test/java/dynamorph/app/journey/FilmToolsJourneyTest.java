@@ -3,15 +3,19 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.demo.LongHour;
+import dynamorph.footage.FootageFiles;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
+import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.typeset.caption.CueList;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,6 +30,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import javafx.stage.Window;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -360,7 +365,7 @@ class FilmToolsJourneyTest {
     Track.Captions dutch = (Track.Captions) line().tracks().getLast();
     assertThat(dutch.name()).isEqualTo("Nederlands");
     assertThat(dutch.follows()).as("like the other captions").isNotEmpty();
-    later(() -> driver.window().films().tracks().addFootage());
+    later(() -> driver.window().films().footage().addDrawn());
     answer(ButtonType.OK);
     driver.settle();
     assertThat(((Track.Footage) track("footage")).clips()).hasSize(4);
@@ -372,6 +377,60 @@ class FilmToolsJourneyTest {
     LayerId title = driver.workspace().selection().layers().getFirst();
     assertThat(driver.layer(title.value()).story().text()).isEqualTo("Noon");
     assertThat(time(title.value()).in()).isEqualTo(Time.ofMillis(20_000));
+  }
+
+  private Path numbered(Path folder, int number) throws IOException {
+    Path file = Files.createDirectories(folder).resolve("sea.%03d.png".formatted(number));
+    BufferedImage image = new BufferedImage(64, 36, BufferedImage.TYPE_INT_RGB);
+    for (int at = 0; at < 64 * 36; at++) {
+      image.setRGB(at % 64, at / 64, 0xC04020);
+    }
+    ImageIO.write(image, "png", file.toFile());
+    return file;
+  }
+
+  private Clip lastClip() {
+    return line().footage().findFirst().orElseThrow().clips().getLast();
+  }
+
+  @Test
+  void footageComesInFromFilesIsMissedAndFoundAgain() throws IOException {
+    look("tab-properties");
+    seek(20_000);
+    for (int number = 7; number < 57; number++) {
+      numbered(folder.resolve("shots"), number);
+    }
+    Path first = folder.resolve("shots/sea.007.png");
+    driver.answers().file(first);
+    int before = line().footage().findFirst().orElseThrow().clips().size();
+    driver.robot().interact(() -> action("Add footage\u2026"));
+    driver.waitFor(
+        "the clip is there",
+        () -> line().footage().findFirst().orElseThrow().clips().size() == before + 1);
+    assertThat(lastClip().in()).isEqualTo(Time.ofMillis(20_000));
+    assertThat(lastClip().out()).as("fifty frames").isEqualTo(Time.ofMillis(22_000));
+    assertThat(driver.notice()).contains("64 \u00d7 36");
+    driver.robot().interact(() -> action("Find missing footage\u2026"));
+    assertThat(driver.notice()).contains("No footage of this film is missing");
+    Files.move(folder.resolve("shots"), folder.resolve("moved"));
+    driver.answers().file(folder.resolve("moved/sea.007.png"));
+    driver.robot().interact(() -> action("Find missing footage\u2026"));
+    driver.waitFor(
+        "it is found",
+        () -> lastClip().media().equals(new Media.File(written(folder.resolve("moved")))));
+    driver.robot().interact(() -> driver.workspace().undo());
+    assertThat(FootageFiles.isThere(lastClip().media())).isFalse();
+    Path words = Files.writeString(folder.resolve("words.mp4"), "no video");
+    driver.answers().file(words);
+    var unchanged = driver.project();
+    driver.robot().interact(() -> action("Add footage\u2026"));
+    driver.waitFor("it is told", () -> driver.notice().startsWith("Not added: words.mp4"));
+    assertThat(driver.project()).isEqualTo(unchanged);
+  }
+
+  private static String written(Path folder) {
+    Path file = folder.resolve("sea.007.png").toAbsolutePath().normalize();
+    return file.toString().replace('\\', '/');
   }
 
   @Test

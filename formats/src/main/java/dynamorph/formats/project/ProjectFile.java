@@ -52,7 +52,8 @@ public final class ProjectFile {
   }
 
   static void write(Project project, Path file, String format) throws IOException {
-    SafeFile.write(file, stream -> write(project, stream, format));
+    Project moved = MediaPaths.relative(project, file);
+    SafeFile.write(file, stream -> write(moved, stream, format));
   }
 
   /** Writes the bytes of a project file; the stream is closed. */
@@ -104,7 +105,8 @@ public final class ProjectFile {
     }
     try (ZipFile zip = new ZipFile(file.toFile())) {
       checkHeader(file, zip, formats);
-      return new ProjectReader(entry -> document(zip, entry)).read(assets(zip));
+      Project project = new ProjectReader(entry -> document(zip, entry)).read(assets(zip));
+      return MediaPaths.absolute(project, file);
     } catch (JsonCursor.Wrong wrong) {
       throw new ProjectReadException(file, wrong.place(), wrong.getMessage());
     } catch (NoSuchFileException | java.io.FileNotFoundException missing) {

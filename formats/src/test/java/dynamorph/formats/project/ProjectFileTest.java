@@ -3,11 +3,20 @@ package dynamorph.formats.project;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dynamorph.model.Artboard;
 import dynamorph.model.Asset;
+import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.random.RandomProjects;
+import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Media;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -16,6 +25,7 @@ import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
@@ -44,6 +54,42 @@ class ProjectFileTest {
             .withAssets(List.of(new Asset("fonts/Bell.ttf", new byte[] {1, 2, 3})));
     ProjectFile.write(project, file);
     assertThat(ProjectFile.read(file)).isEqualTo(project);
+  }
+
+  /** A project and its footage may be moved together. */
+  @Test
+  void footageIsFoundFromWhereTheProjectLies() throws IOException {
+    Project project = filmOf(folder.resolve("shots/sea.mp4"));
+    ProjectFile.write(project, file);
+    assertThat(ProjectFile.read(file)).isEqualTo(project);
+    Path moved = Files.createDirectories(folder.resolve("elsewhere")).resolve("hour.dmorph");
+    Files.move(file, moved);
+    assertThat(ProjectFile.read(moved).media())
+        .containsExactly(new Media.File(written(folder.resolve("elsewhere/shots/sea.mp4"))));
+    ProjectFile.write(project, moved);
+    assertThat(ProjectFile.read(moved)).as("saved elsewhere").isEqualTo(project);
+  }
+
+  private static String written(Path path) {
+    return path.toAbsolutePath().normalize().toString().replace('\\', '/');
+  }
+
+  private static Project filmOf(Path footage) {
+    Clip clip =
+        new Clip(
+            "c",
+            "Sea",
+            new Media.File(written(footage)),
+            Time.ZERO,
+            Time.ofMillis(1000),
+            Time.ZERO);
+    Timeline line =
+        Timeline.of(FrameRate.PAL, Time.ofMillis(4000))
+            .plus(new Track.Footage(new TrackId("f"), "Footage", Track.State.OPEN, List.of(clip)));
+    return Project.empty("Hour")
+        .plus(
+            Artboard.empty("a", "Film", 640, 360, LengthUnit.PIXEL)
+                .withTimeline(Optional.of(line)));
   }
 
   @Test

@@ -6,6 +6,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
@@ -173,6 +174,30 @@ public sealed interface ChangeTimeline extends Edit {
     @Override
     public String label(Project before) {
       return "Delete the clip";
+    }
+  }
+
+  /**
+   * Says where media is found now.
+   *
+   * @param paths by the paths that were
+   */
+  record FindMedia(Map<String, String> paths) implements ChangeTimeline {
+    public FindMedia {
+      paths = Map.copyOf(paths);
+    }
+
+    @Override
+    public Project applyTo(Project before) {
+      return before.mapMedia(media ->
+          media instanceof Media.File(String path)
+              ? new Media.File(paths.getOrDefault(path, path))
+              : media);
+    }
+
+    @Override
+    public String label(Project before) {
+      return "Find footage again";
     }
   }
 

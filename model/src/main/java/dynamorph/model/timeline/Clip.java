@@ -34,6 +34,10 @@ public record Clip(String id, String name, Media media, Time in, Time out, Time 
     return new Clip(id, name, media, from, to, changedStart);
   }
 
+  public Clip withMedia(Media changed) {
+    return new Clip(id, name, changed, in, out, start);
+  }
+
   public Clip moved(Time by) {
     return new Clip(id, name, media, in.plus(by), out.plus(by), start);
   }

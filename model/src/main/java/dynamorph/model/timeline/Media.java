@@ -17,7 +17,8 @@ public sealed interface Media {
   /**
    * Numbered pictures in a folder, or a video.
    *
-   * @param path of the video, or of the first picture; relative to the project file where possible
+   * @param path of the video, or of the first picture; in a project file it begins at the folder of
+   *     that file where it can
    */
   record File(String path) implements Media {}
 

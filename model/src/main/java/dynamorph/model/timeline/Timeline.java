@@ -92,6 +92,17 @@ public record Timeline(Timecode timecode, long firstFrame, Time duration, List<T
     return new Timeline(timecode, firstFrame, changed, tracks);
   }
 
+  /** With the media of every clip changed; the same if none is. */
+  public Timeline mapMedia(UnaryOperator<Media> change) {
+    return mapTracks(track ->
+        track instanceof Track.Footage footage
+            ? footage.withClips(
+                footage.clips().stream()
+                    .map(clip -> clip.withMedia(change.apply(clip.media())))
+                    .toList())
+            : track);
+  }
+
   public Timeline withTracks(List<Track> changed) {
     return new Timeline(timecode, firstFrame, duration, changed);
   }

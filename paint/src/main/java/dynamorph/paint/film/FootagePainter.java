@@ -2,6 +2,7 @@ package dynamorph.paint.film;
 
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
@@ -11,7 +12,6 @@ import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
 import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.types.Rect;
-import java.util.Optional;
 
 /** Paints what lies under the titles of a film. */
 public final class FootagePainter {
@@ -24,9 +24,13 @@ public final class FootagePainter {
     this.media = media;
   }
 
-  /** Paints the footage of films of a project, with the pictures that it carries. */
-  public static FootagePainter of(Project project) {
-    return new FootagePainter(new ProjectStills(project.assets(), MediaSource.NONE));
+  /**
+   * Paints the footage of films of a project, with the pictures that it carries.
+   *
+   * @param others gives what the project does not carry
+   */
+  public static FootagePainter of(Project project, MediaSource others) {
+    return new FootagePainter(new ProjectStills(project.assets(), others));
   }
 
   /**
@@ -41,22 +45,24 @@ public final class FootagePainter {
         .filter(track -> !track.state().hidden())
         .forEach(track -> {
           if (track instanceof dynamorph.model.timeline.Track.Footage footage) {
-            footage.at(at).ifPresent(clip -> paint(canvas, clip, at, width, height));
+            footage
+                .at(at)
+                .ifPresent(clip -> paint(canvas, clip, at, timeline.rate(), width, height));
           }
         });
   }
 
-  private void paint(Canvas canvas, Clip clip, Time at, double width, double height) {
+  private void paint(
+      Canvas canvas, Clip clip, Time at, FrameRate rate, double width, double height) {
     Time inside = clip.mediaTime(at);
     canvas.save();
     canvas.clipRect(Rect.makeWH((float) width, (float) height));
     if (clip.media() instanceof Media.Drawn(Media.Scenery scenery)) {
       Clockwork.paint(canvas, scenery, inside.seconds(), width, height);
     } else {
-      Optional<Image> picture = media.picture(clip.media(), inside);
-      if (picture.isPresent()) {
-        cover(canvas, picture.get(), width, height);
-      } else {
+      boolean seen =
+          media.show(clip.media(), inside, rate, picture -> cover(canvas, picture, width, height));
+      if (!seen) {
         paintGap(canvas, width, height);
       }
     }

@@ -1,19 +1,23 @@
 package dynamorph.paint.film;
 
+import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import io.github.humbleui.skija.Image;
-import java.util.Optional;
+import java.util.function.Consumer;
 
 /** Gives the pictures of media that are not drawn by code. Safe on any thread. */
 @FunctionalInterface
 public interface MediaSource {
   /** Has nothing. */
-  MediaSource NONE = (_, _) -> Optional.empty();
+  MediaSource NONE = (_, _, _, _) -> false;
 
   /**
-   * The picture at a moment of the media; empty if it is missing or cannot be read. The caller does
-   * not close it.
+   * Shows the picture at a moment of the media.
+   *
+   * @param rate of the film; numbered pictures follow each other at it
+   * @param taker gets the picture, which lives only until it returns
+   * @return false if it is missing or cannot be read
    */
-  Optional<Image> picture(Media media, Time at);
+  boolean show(Media media, Time at, FrameRate rate, Consumer<Image> taker);
 }

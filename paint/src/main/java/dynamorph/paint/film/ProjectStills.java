@@ -1,12 +1,14 @@
 package dynamorph.paint.film;
 
 import dynamorph.model.Asset;
+import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import dynamorph.paint.layer.AssetImages;
 import io.github.humbleui.skija.Image;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /**
  * The pictures that a project carries; what lies outside it comes from elsewhere.
@@ -16,12 +18,16 @@ import java.util.Optional;
  */
 public record ProjectStills(List<Asset> assets, MediaSource others) implements MediaSource {
   @Override
-  public Optional<Image> picture(Media media, Time at) {
-    return media instanceof Media.Still(String name)
-        ? assets.stream()
+  public boolean show(Media media, Time at, FrameRate rate, Consumer<Image> taker) {
+    if (!(media instanceof Media.Still(String name))) {
+      return others.show(media, at, rate, taker);
+    }
+    Optional<Image> image =
+        assets.stream()
             .filter(asset -> asset.isImage() && asset.shortName().equals(name))
             .findFirst()
-            .flatMap(AssetImages::image)
-        : others.picture(media, at);
+            .flatMap(AssetImages::image);
+    image.ifPresent(taker);
+    return image.isPresent();
   }
 }

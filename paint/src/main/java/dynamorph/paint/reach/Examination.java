@@ -6,6 +6,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.timeline.SafeArea;
 import dynamorph.model.value.Numbers;
 import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.MediaSource;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.reach.Problem.Kind;
 import dynamorph.paint.scene.PlacedLayer;
@@ -43,11 +44,13 @@ public final class Examination {
   /**
    * @param before the scene without the change, if there is a change
    * @param after the scene with it
+   * @param footage gives the pictures under films that the project does not carry
    */
-  public Examination(Optional<Scene> before, Scene after, LayerPainter painter) {
+  public Examination(
+      Optional<Scene> before, Scene after, LayerPainter painter, MediaSource footage) {
     this.before = before;
     this.after = after;
-    this.legibility = new Legibility(painter, FootagePainter.of(after.project()));
+    this.legibility = new Legibility(painter, FootagePainter.of(after.project(), footage));
     this.seen = new SeenChange(painter);
   }
 

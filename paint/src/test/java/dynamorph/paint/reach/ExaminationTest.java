@@ -36,7 +36,8 @@ class ExaminationTest {
   private ReachedText looked(Project before, Project after) {
     Scene scene = maker.make(before);
     Examination examination =
-        new Examination(Optional.of(scene), maker.make(after, scene), new LayerPainter());
+        new Examination(
+            Optional.of(scene), maker.make(after, scene), new LayerPainter(), MediaSource.NONE);
     return examination.look(examination.glance(ONE).orElseThrow());
   }
 

@@ -1,0 +1,250 @@
+package dynamorph.footage;
+
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Media;
+import dynamorph.model.timeline.Time;
+import dynamorph.paint.film.MediaSource;
+import io.github.humbleui.skija.Image;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+
+/**
+ * The videos and numbered pictures that films of a project are made of. Pictures that were seen are
+ * kept for a while, and the next ones are decoded ahead, so that playing need not wait. Safe on any
+ * thread.
+ */
+public final class FootageFiles implements MediaSource, AutoCloseable {
+  /** Bytes of pictures kept: three seconds of small ones, a second of large ones. */
+  private static final long MOST_BYTES = 256L << 20;
+
+  /** How many frames are decoded ahead. */
+  private static final int AHEAD = 4;
+
+  /** After this time a file that could not be read is tried again. */
+  private static final long RETRY_NANOS = TimeUnit.SECONDS.toNanos(3);
+
+  private record Key(Path file, Time at, FrameRate rate) {}
+
+  /** A decoded picture, closed when nobody looks at it and it is not kept any more. */
+  private static final class Shot {
+    private final Image image;
+    private int lookers;
+    private boolean kept = true;
+
+    Shot(Image image) {
+      this.image = image;
+    }
+
+    long bytes() {
+      return 4L * image.getWidth() * image.getHeight();
+    }
+  }
+
+  /** Footage that is open, or why it is not. */
+  private static final class Opened {
+    private final Reel reel;
+    private final long triedAt = System.nanoTime();
+
+    Opened(Reel reel) {
+      this.reel = reel;
+    }
+
+    boolean isWorthRetrying() {
+      return reel == null && System.nanoTime() - triedAt > RETRY_NANOS;
+    }
+  }
+
+  private final Map<Path, Opened> reels = new HashMap<>();
+  private final Map<Key, Shot> shots = new LinkedHashMap<>(16, 0.75f, true);
+  private final Object decoding = new Object();
+  private final ExecutorService ahead;
+  private long bytes;
+  private volatile Key lastShown;
+  private volatile boolean closed;
+
+  public FootageFiles() {
+    this.ahead =
+        Executors.newSingleThreadExecutor(work -> {
+          Thread thread = new Thread(work, "dynamorph-footage");
+          thread.setDaemon(true);
+          return thread;
+        });
+  }
+
+  /** Whether media is where it should be. */
+  public static boolean isThere(Media media) {
+    return !(media instanceof Media.File file)
+        || path(file).filter(Files::isRegularFile).isPresent();
+  }
+
+  private static Optional<Path> path(Media.File media) {
+    try {
+      return Optional.of(Path.of(media.path()));
+    } catch (InvalidPathException foreign) {
+      return Optional.empty();
+    }
+  }
+
+  /**
+   * What a video, or the pictures numbered like one, are.
+   *
+   * @throws FootageUnreadable saying which and why
+   */
+  public static FootageFacts facts(Path file, FrameRate rate) throws FootageUnreadable {
+    try (Reel reel = open(file)) {
+      return reel.facts(rate);
+    }
+  }
+
+  /** How many pictures are numbered like one and follow it, with it; 1 if it has no number. */
+  public static int numberedLike(Path picture) {
+    try {
+      return NumberedPictures.isPicture(picture) ? NumberedPictures.from(picture).count() : 1;
+    } catch (FootageUnreadable missing) {
+      return 0;
+    }
+  }
+
+  private static Reel open(Path file) throws FootageUnreadable {
+    return NumberedPictures.isPicture(file) ? NumberedPictures.from(file) : VideoFile.open(file);
+  }
+
+  @Override
+  public boolean show(Media media, Time at, FrameRate rate, Consumer<Image> taker) {
+    Optional<Path> file = media instanceof Media.File from ? path(from) : Optional.empty();
+    if (file.isEmpty() || closed) {
+      return false;
+    }
+    Key key = new Key(file.get(), at, rate);
+    boolean another = !key.equals(lastShown);
+    lastShown = key;
+    Optional<Shot> shot = lookedAt(key);
+    if (shot.isEmpty()) {
+      shot = decoded(key);
+    }
+    if (another && shot.isPresent()) {
+      decodeAhead(key);
+    }
+    shot.ifPresent(seen -> {
+      try {
+        taker.accept(seen.image);
+      } finally {
+        leave(seen);
+      }
+    });
+    return shot.isPresent();
+  }
+
+  private void decodeAhead(Key from) {
+    if (closed) {
+      return;
+    }
+    ahead.execute(() -> {
+      Key next = from;
+      for (int step = 0; step < AHEAD && from.equals(lastShown) && !closed; step++) {
+        next = new Key(next.file, next.at.plus(next.rate.frame()), next.rate);
+        Optional<Shot> known = lookedAt(next);
+        (known.isPresent() ? known : decoded(next)).ifPresent(this::leave);
+      }
+    });
+  }
+
+  /** A picture that is kept, as seen by one more; {@link #leave} it. */
+  private Optional<Shot> lookedAt(Key key) {
+    synchronized (shots) {
+      Shot shot = shots.get(key);
+      if (shot != null) {
+        shot.lookers++;
+      }
+      return Optional.ofNullable(shot);
+    }
+  }
+
+  private Optional<Shot> decoded(Key key) {
+    synchronized (decoding) {
+      // somebody may have decoded it while this waited
+      Optional<Shot> known = lookedAt(key);
+      if (known.isPresent() || closed) {
+        return known;
+      }
+      Opened opened = reels.get(key.file);
+      if (opened == null || opened.isWorthRetrying()) {
+        opened = new Opened(openOrNull(key.file));
+        reels.put(key.file, opened);
+      }
+      if (opened.reel == null) {
+        return Optional.empty();
+      }
+      try {
+        return Optional.of(keep(key, new Shot(opened.reel.picture(key.at, key.rate))));
+      } catch (FootageUnreadable broken) {
+        opened.reel.close();
+        reels.put(key.file, new Opened(null));
+        return Optional.empty();
+      }
+    }
+  }
+
+  private static Reel openOrNull(Path file) {
+    try {
+      return open(file);
+    } catch (FootageUnreadable missing) {
+      return null;
+    }
+  }
+
+  private Shot keep(Key key, Shot shot) {
+    synchronized (shots) {
+      shot.lookers++;
+      shots.put(key, shot);
+      bytes += shot.bytes();
+      var oldest = shots.entrySet().iterator();
+      while (bytes > MOST_BYTES && shots.size() > 1) {
+        Shot old = oldest.next().getValue();
+        oldest.remove();
+        drop(old);
+      }
+      return shot;
+    }
+  }
+
+  private void drop(Shot shot) {
+    bytes -= shot.bytes();
+    shot.kept = false;
+    if (shot.lookers == 0) {
+      shot.image.close();
+    }
+  }
+
+  private void leave(Shot shot) {
+    synchronized (shots) {
+      shot.lookers--;
+      if (shot.lookers == 0 && !shot.kept) {
+        shot.image.close();
+      }
+    }
+  }
+
+  @Override
+  public void close() {
+    closed = true;
+    ahead.shutdownNow();
+    synchronized (decoding) {
+      reels.values().stream().filter(one -> one.reel != null).forEach(one -> one.reel.close());
+      reels.clear();
+    }
+    synchronized (shots) {
+      shots.values().forEach(this::drop);
+      shots.clear();
+    }
+  }
+}

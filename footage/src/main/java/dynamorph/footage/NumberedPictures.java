@@ -1,0 +1,114 @@
+package dynamorph.footage;
+
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
+import io.github.humbleui.skija.Image;
+import java.io.IOException;
+import java.math.BigInteger;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * Pictures whose names end in a number, one for each frame of the film: {@code shot.0001.png},
+ * {@code shot.0002.png} and so on. Where numbers are missing the picture before stays.
+ */
+final class NumberedPictures implements Reel {
+  private static final Pattern NUMBERED = Pattern.compile("(.*?)(\\d+)(\\.[^.]+)");
+  private static final List<String> ENDINGS = List.of(".png", ".jpg", ".jpeg", ".webp", ".gif");
+
+  /** A picture and how many frames after the first it is due. */
+  private record Numbered(long frame, Path file) {}
+
+  private final List<Numbered> pictures;
+
+  private NumberedPictures(List<Numbered> pictures) {
+    this.pictures = pictures;
+  }
+
+  /** Whether a file is a picture by its name. */
+  static boolean isPicture(Path file) {
+    String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
+    return ENDINGS.stream().anyMatch(name::endsWith);
+  }
+
+  /**
+   * The pictures in the folder of one that are numbered like it, from that one on.
+   *
+   * @throws FootageUnreadable if it is not there
+   */
+  static NumberedPictures from(Path first) throws FootageUnreadable {
+    String name = first.getFileName().toString();
+    Matcher like = NUMBERED.matcher(name);
+    if (!Files.isRegularFile(first)) {
+      throw new FootageUnreadable(name + ": there is no such file");
+    }
+    if (!like.matches()) {
+      return new NumberedPictures(List.of(new Numbered(0, first)));
+    }
+    BigInteger start = new BigInteger(like.group(2));
+    List<Numbered> found = new ArrayList<>();
+    try (Stream<Path> files = Files.list(first.toAbsolutePath().getParent())) {
+      files.forEach(file -> {
+        Matcher other = NUMBERED.matcher(file.getFileName().toString());
+        if (other.matches()
+            && other.group(1).equals(like.group(1))
+            && other.group(3).equals(like.group(3))) {
+          BigInteger frame = new BigInteger(other.group(2)).subtract(start);
+          if (frame.signum() >= 0 && frame.bitLength() < 40) {
+            found.add(new Numbered(frame.longValue(), file));
+          }
+        }
+      });
+    } catch (IOException | java.io.UncheckedIOException failed) {
+      throw new FootageUnreadable(name + ": its folder cannot be read");
+    }
+    found.sort(Comparator.comparingLong(Numbered::frame));
+    return new NumberedPictures(List.copyOf(found));
+  }
+
+  int count() {
+    return pictures.size();
+  }
+
+  @Override
+  public Image picture(Time at, FrameRate rate) throws FootageUnreadable {
+    long frame = rate.frameAt(at);
+    int low = 0;
+    int high = pictures.size() - 1;
+    while (low < high) {
+      int middle = (low + high + 1) / 2;
+      if (pictures.get(middle).frame <= frame) {
+        low = middle;
+      } else {
+        high = middle - 1;
+      }
+    }
+    return read(pictures.get(low).file);
+  }
+
+  private static Image read(Path file) throws FootageUnreadable {
+    try (Image encoded = Image.makeDeferredFromEncodedBytes(Files.readAllBytes(file))) {
+      return Pictures.decoded(encoded);
+    } catch (IOException | RuntimeException failed) {
+      throw new FootageUnreadable(file.getFileName() + ": it is no picture that can be read");
+    }
+  }
+
+  @Override
+  public FootageFacts facts(FrameRate rate) throws FootageUnreadable {
+    try (Image first = read(pictures.getFirst().file)) {
+      Time duration = rate.at(pictures.getLast().frame + 1);
+      return new FootageFacts(first.getWidth(), first.getHeight(), duration, !first.isOpaque());
+    }
+  }
+
+  @Override
+  public void close() {}
+}

@@ -1,0 +1,295 @@
+package dynamorph.footage;
+
+import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_VP8;
+import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_VP9;
+import static org.bytedeco.ffmpeg.global.avcodec.av_packet_alloc;
+import static org.bytedeco.ffmpeg.global.avcodec.av_packet_free;
+import static org.bytedeco.ffmpeg.global.avcodec.av_packet_unref;
+import static org.bytedeco.ffmpeg.global.avcodec.avcodec_alloc_context3;
+import static org.bytedeco.ffmpeg.global.avcodec.avcodec_find_decoder;
+import static org.bytedeco.ffmpeg.global.avcodec.avcodec_find_decoder_by_name;
+import static org.bytedeco.ffmpeg.global.avcodec.avcodec_flush_buffers;
+import static org.bytedeco.ffmpeg.global.avcodec.avcodec_free_context;
+import static org.bytedeco.ffmpeg.global.avcodec.avcodec_open2;
+import static org.bytedeco.ffmpeg.global.avcodec.avcodec_parameters_to_context;
+import static org.bytedeco.ffmpeg.global.avcodec.avcodec_receive_frame;
+import static org.bytedeco.ffmpeg.global.avcodec.avcodec_send_packet;
+import static org.bytedeco.ffmpeg.global.avformat.AVSEEK_FLAG_BACKWARD;
+import static org.bytedeco.ffmpeg.global.avformat.av_find_best_stream;
+import static org.bytedeco.ffmpeg.global.avformat.av_read_frame;
+import static org.bytedeco.ffmpeg.global.avformat.av_seek_frame;
+import static org.bytedeco.ffmpeg.global.avformat.avformat_close_input;
+import static org.bytedeco.ffmpeg.global.avformat.avformat_find_stream_info;
+import static org.bytedeco.ffmpeg.global.avformat.avformat_open_input;
+import static org.bytedeco.ffmpeg.global.avutil.AVERROR_EAGAIN;
+import static org.bytedeco.ffmpeg.global.avutil.AVMEDIA_TYPE_VIDEO;
+import static org.bytedeco.ffmpeg.global.avutil.AV_DICT_IGNORE_SUFFIX;
+import static org.bytedeco.ffmpeg.global.avutil.AV_LOG_FATAL;
+import static org.bytedeco.ffmpeg.global.avutil.AV_NOPTS_VALUE;
+import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_FLAG_ALPHA;
+import static org.bytedeco.ffmpeg.global.avutil.av_dict_get;
+import static org.bytedeco.ffmpeg.global.avutil.av_frame_alloc;
+import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
+import static org.bytedeco.ffmpeg.global.avutil.av_frame_unref;
+import static org.bytedeco.ffmpeg.global.avutil.av_log_set_level;
+import static org.bytedeco.ffmpeg.global.avutil.av_pix_fmt_desc_get;
+import static org.bytedeco.ffmpeg.global.avutil.av_strerror;
+
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
+import io.github.humbleui.skija.Image;
+import java.math.BigInteger;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.bytedeco.ffmpeg.avcodec.AVCodec;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avcodec.AVPacket;
+import org.bytedeco.ffmpeg.avformat.AVFormatContext;
+import org.bytedeco.ffmpeg.avformat.AVStream;
+import org.bytedeco.ffmpeg.avutil.AVDictionary;
+import org.bytedeco.ffmpeg.avutil.AVDictionaryEntry;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVRational;
+import org.bytedeco.javacpp.PointerPointer;
+
+/**
+ * A video, decoded by FFmpeg. A picture is seen from its own time until that of the next one, so a
+ * moment shows the same picture however it was come to: played, stepped or sought.
+ */
+final class VideoFile implements Reel {
+  /** Within this many seconds ahead decoding on is quicker than seeking. */
+  private static final double NEAR_SECONDS = 1.5;
+
+  private final String name;
+  private final AVFormatContext container;
+  private final AVCodecContext decoder;
+  private final AVStream stream;
+  private final int index;
+  private final long origin;
+  private final AVPacket packet = av_packet_alloc();
+  private final VideoPixels pixels = new VideoPixels();
+  private AVFrame current = av_frame_alloc();
+  private AVFrame next = av_frame_alloc();
+  private boolean hasCurrent;
+  private boolean hasNext;
+  private boolean drained;
+
+  private VideoFile(String name, AVFormatContext container) throws FootageUnreadable {
+    this.name = name;
+    this.container = container;
+    check(avformat_find_stream_info(container, (PointerPointer<?>) null));
+    this.index =
+        check(av_find_best_stream(container, AVMEDIA_TYPE_VIDEO, -1, -1, (AVCodec) null, 0));
+    this.stream = container.streams(index);
+    this.origin = stream.start_time() == AV_NOPTS_VALUE ? 0 : stream.start_time();
+    AVCodec codec = codec();
+    this.decoder = avcodec_alloc_context3(codec);
+    check(avcodec_parameters_to_context(decoder, stream.codecpar()));
+    decoder.thread_count(0);
+    check(avcodec_open2(decoder, codec, (AVDictionary) null));
+  }
+
+  /**
+   * Opens a video.
+   *
+   * @throws FootageUnreadable saying why
+   */
+  static VideoFile open(Path file) throws FootageUnreadable {
+    String name = file.getFileName().toString();
+    if (!Files.isRegularFile(file)) {
+      throw new FootageUnreadable(name + ": there is no such file");
+    }
+    try {
+      return open(file, name);
+    } catch (LinkageError unusable) {
+      throw new FootageUnreadable(
+          name + ": the decoder does not run on this machine (" + unusable.getMessage() + ")");
+    }
+  }
+
+  private static VideoFile open(Path file, String name) throws FootageUnreadable {
+    // what is wrong with a file is told by this program
+    av_log_set_level(AV_LOG_FATAL);
+    AVFormatContext container = new AVFormatContext(null);
+    int opened = avformat_open_input(container, file.toAbsolutePath().toString(), null, null);
+    if (opened < 0) {
+      throw new FootageUnreadable(name + ": " + why(opened));
+    }
+    try {
+      return new VideoFile(name, container);
+    } catch (FootageUnreadable wrong) {
+      avformat_close_input(container);
+      throw wrong;
+    }
+  }
+
+  /** The usual decoder of these formats leaves out the alpha channel. */
+  private AVCodec codec() throws FootageUnreadable {
+    int id = stream.codecpar().codec_id();
+    AVDictionaryEntry alpha =
+        av_dict_get(stream.metadata(), "alpha_mode", null, AV_DICT_IGNORE_SUFFIX);
+    AVCodec found = null;
+    if (alpha != null && !alpha.isNull() && (id == AV_CODEC_ID_VP9 || id == AV_CODEC_ID_VP8)) {
+      found = avcodec_find_decoder_by_name(id == AV_CODEC_ID_VP9 ? "libvpx-vp9" : "libvpx");
+    }
+    if (found == null || found.isNull()) {
+      found = avcodec_find_decoder(id);
+    }
+    if (found == null || found.isNull()) {
+      throw new FootageUnreadable(name + ": no decoder for its format is here");
+    }
+    return found;
+  }
+
+  private int check(int result) throws FootageUnreadable {
+    if (result < 0) {
+      throw new FootageUnreadable(name + ": " + why(result));
+    }
+    return result;
+  }
+
+  private static String why(int error) {
+    byte[] words = new byte[256];
+    av_strerror(error, words, words.length);
+    int length = 0;
+    while (length < words.length && words[length] != 0) {
+      length++;
+    }
+    String told = new String(words, 0, length, StandardCharsets.UTF_8).toLowerCase();
+    return told.isBlank() ? "it cannot be read" : "it cannot be read: " + told;
+  }
+
+  @Override
+  public Image picture(Time at, FrameRate rate) throws FootageUnreadable {
+    find(timestamp(at));
+    return pixels.image(name, current, stream.sample_aspect_ratio());
+  }
+
+  /**
+   * A moment in units of the stream. Timestamps are rounded when a file is written, so this is
+   * rounded too: to cut it off would show the picture before now and then.
+   */
+  private long timestamp(Time at) {
+    AVRational unit = stream.time_base();
+    BigInteger whole =
+        BigInteger.valueOf(Time.TICKS_PER_SECOND).multiply(BigInteger.valueOf(unit.num()));
+    BigInteger twice = BigInteger.valueOf(at.ticks()).multiply(BigInteger.valueOf(2L * unit.den()));
+    return origin + twice.add(whole).divide(whole.shiftLeft(1)).longValueExact();
+  }
+
+  private Time time(long timestamp) {
+    AVRational unit = stream.time_base();
+    return new Time(
+        BigInteger.valueOf(timestamp)
+            .multiply(BigInteger.valueOf(Time.TICKS_PER_SECOND))
+            .multiply(BigInteger.valueOf(unit.num()))
+            .divide(BigInteger.valueOf(unit.den()))
+            .longValueExact());
+  }
+
+  /** Makes the current picture the one that is seen at a timestamp. */
+  private void find(long wanted) throws FootageUnreadable {
+    double near = NEAR_SECONDS * stream.time_base().den() / stream.time_base().num();
+    boolean ahead =
+        hasCurrent
+            && wanted >= current.best_effort_timestamp()
+            && wanted - current.best_effort_timestamp() < near;
+    if (!ahead && (hasCurrent || wanted > origin + near)) {
+      seekBefore(wanted, (long) near);
+    }
+    while (true) {
+      if (!hasNext) {
+        hasNext = decode(next);
+      }
+      if (!hasNext && !hasCurrent) {
+        throw new FootageUnreadable(name + ": it has no pictures that can be decoded");
+      }
+      if (!hasNext || hasCurrent && next.best_effort_timestamp() > wanted) {
+        return;
+      }
+      step();
+    }
+  }
+
+  private void step() {
+    AVFrame before = current;
+    av_frame_unref(before);
+    current = next;
+    next = before;
+    hasCurrent = true;
+    hasNext = false;
+  }
+
+  /**
+   * Goes to a picture that is not after a timestamp. Files are indexed by when pictures are
+   * decoded, which is before those are that they follow; so the nearest one may still be too late.
+   */
+  private void seekBefore(long wanted, long step) throws FootageUnreadable {
+    for (long from = wanted; ; from -= step) {
+      seek(Math.max(origin, from));
+      hasNext = decode(next);
+      if (from <= origin || hasNext && next.best_effort_timestamp() <= wanted) {
+        return;
+      }
+    }
+  }
+
+  private void seek(long wanted) throws FootageUnreadable {
+    if (av_seek_frame(container, index, wanted, AVSEEK_FLAG_BACKWARD) < 0) {
+      check(av_seek_frame(container, index, origin, AVSEEK_FLAG_BACKWARD));
+    }
+    avcodec_flush_buffers(decoder);
+    av_frame_unref(current);
+    av_frame_unref(next);
+    hasCurrent = false;
+    hasNext = false;
+    drained = false;
+  }
+
+  /** Whether there was another picture; broken pieces of a file are passed over. */
+  private boolean decode(AVFrame into) {
+    while (true) {
+      int received = avcodec_receive_frame(decoder, into);
+      if (received >= 0) {
+        return true;
+      }
+      if (received != AVERROR_EAGAIN() || drained) {
+        return false;
+      }
+      if (av_read_frame(container, packet) < 0) {
+        drained = true;
+        avcodec_send_packet(decoder, null);
+      } else {
+        if (packet.stream_index() == index) {
+          avcodec_send_packet(decoder, packet);
+        }
+        av_packet_unref(packet);
+      }
+    }
+  }
+
+  @Override
+  public FootageFacts facts(FrameRate rate) throws FootageUnreadable {
+    long duration = stream.duration();
+    Time lasts =
+        duration != AV_NOPTS_VALUE && duration > 0
+            ? time(duration)
+            : container.duration() > 0
+                ? new Time(container.duration() * (Time.TICKS_PER_SECOND / 1_000_000))
+                : rate.frame();
+    boolean alpha = (av_pix_fmt_desc_get(decoder.pix_fmt()).flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
+    int width = VideoPixels.shownWidth(decoder.width(), stream.sample_aspect_ratio());
+    return new FootageFacts(width, decoder.height(), lasts, alpha);
+  }
+
+  @Override
+  public void close() {
+    pixels.close();
+    av_frame_free(current);
+    av_frame_free(next);
+    av_packet_free(packet);
+    avcodec_free_context(decoder);
+    avformat_close_input(container);
+  }
+}

@@ -1,0 +1,233 @@
+package dynamorph.footage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Media;
+import dynamorph.model.timeline.Time;
+import dynamorph.paint.Pixels;
+import dynamorph.paint.film.FootagePainter;
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.EncoderPNG;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.Surface;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class FootageFilesTest {
+  private static final int PICTURES = 90;
+
+  @TempDir private Path folder;
+  private final FootageFiles footage = new FootageFiles();
+
+  @AfterEach
+  void close() {
+    footage.close();
+  }
+
+  /** The grey in the middle of the picture at a moment; -1 if there is none. */
+  private int grey(Path file, Time at, FrameRate rate) {
+    AtomicInteger grey = new AtomicInteger(-1);
+    footage.show(
+        new Media.File(file.toString()), at, rate, image -> grey.set(middle(image) & 0xFF));
+    return grey.get();
+  }
+
+  private static int middle(Image image) {
+    Pixels pixels =
+        Pixels.draw(
+            image.getWidth(), image.getHeight(), (Canvas canvas) -> canvas.drawImage(image, 0, 0));
+    return pixels.argb(image.getWidth() / 2, image.getHeight() / 2);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "25, ffv1, shot.mkv, 1",
+    "30000/1001, ffv1, shot.mkv, 1",
+    "24, ffv1, shot.mkv, 30",
+    "60000/1001, ffv1, shot.mkv, 1"
+  })
+  void eachFrameOfTheFilmShowsItsOwnPicture(String rate, String codec, String name, int between)
+      throws IOException {
+    Path file =
+        SampleVideo.write(
+            folder.resolve(name), PICTURES, rate, "-c:v", codec, "-g", String.valueOf(between));
+    FrameRate film = FrameRate.parse(rate);
+    for (int frame = 0; frame < PICTURES; frame++) {
+      assertThat(grey(file, film.at(frame), film))
+          .as("frame %d", frame)
+          .isEqualTo(SampleVideo.FIRST_GREY + frame);
+    }
+  }
+
+  /** Pictures that depend on those before, with some that are shown before those they follow. */
+  @Test
+  void aMomentShowsTheSamePictureHoweverItIsComeTo() throws IOException {
+    Path file =
+        SampleVideo.write(
+            folder.resolve("shot.mp4"),
+            PICTURES,
+            "30000/1001",
+            "-c:v",
+            "mpeg4",
+            "-q:v",
+            "1",
+            "-g",
+            "24",
+            "-bf",
+            "2");
+    FrameRate film = FrameRate.NTSC;
+    int[] played =
+        IntStream.range(0, PICTURES).map(frame -> grey(file, film.at(frame), film)).toArray();
+    for (int frame = 0; frame < PICTURES; frame++) {
+      assertThat(played[frame]).isCloseTo(SampleVideo.FIRST_GREY + frame, within(1));
+    }
+    Random random = new Random(8);
+    for (int step = 0; step < 60; step++) {
+      int frame = random.nextInt(PICTURES);
+      try (FootageFiles fresh = step % 10 == 0 ? new FootageFiles() : null) {
+        FootageFiles from = fresh == null ? footage : fresh;
+        AtomicInteger grey = new AtomicInteger();
+        // never the moments that are kept
+        Time at = film.at(frame).plus(new Time(1 + random.nextInt(1000)));
+        from.show(
+            new Media.File(file.toString()), at, film, image -> grey.set(middle(image) & 0xFF));
+        assertThat(grey.get()).as("frame %d", frame).isEqualTo(played[frame]);
+      }
+    }
+  }
+
+  @Test
+  void afterItsEndTheLastPictureStays() throws IOException {
+    Path file = SampleVideo.write(folder.resolve("a.mkv"), 10, "25", "-c:v", "ffv1");
+    assertThat(grey(file, Time.ofMillis(60_000), FrameRate.PAL))
+        .isEqualTo(SampleVideo.FIRST_GREY + 9);
+    assertThat(FootageFiles.facts(file, FrameRate.PAL))
+        .isEqualTo(new FootageFacts(64, 48, Time.ofMillis(400), false));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"qtrle, a.mov, argb", "libvpx-vp9, a.webm, yuva420p"})
+  void whatIsTransparentLetsThroughWhatIsBelow(String codec, String name, String pixels)
+      throws IOException {
+    Path file = SampleVideo.transparent(folder.resolve(name), "-c:v", codec, "-pix_fmt", pixels);
+    int[] argb = new int[1];
+    boolean shown =
+        footage.show(
+            new Media.File(file.toString()),
+            Time.ZERO,
+            FrameRate.PAL,
+            image -> argb[0] = middle(image));
+    assertThat(shown).isTrue();
+    assertThat(argb[0] >>> 24).isCloseTo(128, within(3));
+    assertThat(argb[0] >> 8 & 0xFF).isCloseTo(100, within(4));
+    assertThat(FootageFiles.facts(file, FrameRate.PAL).hasAlpha()).isEqualTo(codec.equals("qtrle"));
+  }
+
+  @Test
+  void pixelsThatAreNotSquareAreMadeSo() throws IOException {
+    Path file =
+        SampleVideo.write(folder.resolve("wide.mkv"), 3, "25", "-c:v", "mpeg4", "-aspect", "8:3");
+    assertThat(FootageFiles.facts(file, FrameRate.PAL).width()).isEqualTo(128);
+    int[] width = new int[1];
+    footage.show(
+        new Media.File(file.toString()),
+        Time.ZERO,
+        FrameRate.PAL,
+        image -> width[0] = image.getWidth());
+    assertThat(width[0]).isEqualTo(128);
+  }
+
+  private void picture(String name, int grey) throws IOException {
+    try (Surface surface = Surface.makeRasterN32Premul(8, 6)) {
+      surface.getCanvas().clear(0xFF000000 | grey << 16 | grey << 8 | grey);
+      try (Image image = surface.makeImageSnapshot()) {
+        Files.write(folder.resolve(name), EncoderPNG.encode(image).getBytes());
+      }
+    }
+  }
+
+  @Test
+  void numberedPicturesFollowEachOtherAndGapsHoldThePictureBefore() throws IOException {
+    picture("shot.0098.png", 10);
+    picture("shot.0099.png", 20);
+    picture("shot.100.png", 30);
+    picture("shot.0104.png", 40);
+    picture("other.0101.png", 250);
+    Path first = folder.resolve("shot.0099.png");
+    int[] seen =
+        IntStream.range(0, 8)
+            .map(frame -> grey(first, FrameRate.FILM.at(frame), FrameRate.FILM))
+            .toArray();
+    assertThat(seen).containsExactly(20, 30, 30, 30, 30, 40, 40, 40);
+    assertThat(FootageFiles.numberedLike(first)).isEqualTo(3);
+    assertThat(FootageFiles.facts(first, FrameRate.FILM).duration())
+        .isEqualTo(FrameRate.FILM.at(6));
+  }
+
+  @Test
+  void whatIsMissingOrBrokenIsToldAndShowsNothing() throws IOException {
+    Path missing = folder.resolve("gone.mp4");
+    Path words = Files.writeString(folder.resolve("words.mp4"), "no video at all");
+    Path picture = Files.writeString(folder.resolve("words.png"), "no picture at all");
+    assertThat(grey(missing, Time.ZERO, FrameRate.PAL)).isEqualTo(-1);
+    assertThat(grey(words, Time.ZERO, FrameRate.PAL)).isEqualTo(-1);
+    assertThat(grey(picture, Time.ZERO, FrameRate.PAL)).isEqualTo(-1);
+    assertThatThrownBy(() -> FootageFiles.facts(missing, FrameRate.PAL))
+        .isInstanceOf(FootageUnreadable.class)
+        .hasMessage("gone.mp4: there is no such file");
+    assertThatThrownBy(() -> FootageFiles.facts(words, FrameRate.PAL))
+        .isInstanceOf(FootageUnreadable.class)
+        .hasMessageStartingWith("words.mp4: it cannot be read");
+    assertThatThrownBy(() -> FootageFiles.facts(picture, FrameRate.PAL))
+        .hasMessageContaining("words.png");
+    assertThat(FootageFiles.isThere(new Media.File(missing.toString()))).isFalse();
+    assertThat(FootageFiles.isThere(new Media.File(words.toString()))).isTrue();
+  }
+
+  /** A file cut short shows what it has. */
+  @Test
+  void halfAVideoIsShownAsFarAsItGoes() throws IOException {
+    Path file = SampleVideo.write(folder.resolve("a.mkv"), 60, "25", "-c:v", "ffv1", "-g", "1");
+    byte[] bytes = Files.readAllBytes(file);
+    Path half = folder.resolve("half.mkv");
+    Files.write(half, java.util.Arrays.copyOf(bytes, bytes.length / 2));
+    assertThat(grey(half, Time.ofMillis(200), FrameRate.PAL)).isEqualTo(SampleVideo.FIRST_GREY + 5);
+    assertThat(grey(half, Time.ofMillis(2300), FrameRate.PAL)).isGreaterThan(40);
+  }
+
+  @Test
+  void thePainterFillsTheFrameWithIt() throws IOException {
+    Path file = SampleVideo.write(folder.resolve("a.mkv"), 10, "25", "-c:v", "ffv1");
+    Media media = new Media.File(file.toString());
+    var clip =
+        new dynamorph.model.timeline.Clip(
+            "c", "a", media, Time.ofMillis(1000), Time.ofMillis(2000), Time.ofMillis(200));
+    var line =
+        dynamorph.model.timeline.Timeline.of(FrameRate.PAL, Time.ofMillis(4000))
+            .plus(
+                new dynamorph.model.timeline.Track.Footage(
+                    new dynamorph.model.timeline.TrackId("f"),
+                    "F",
+                    dynamorph.model.timeline.Track.State.OPEN,
+                    java.util.List.of(clip)));
+    Pixels pixels =
+        Pixels.draw(
+            40,
+            40,
+            canvas -> new FootagePainter(footage).paint(canvas, line, Time.ofMillis(1040), 40, 40));
+    assertThat(pixels.argb(1, 1) & 0xFF).isEqualTo(SampleVideo.FIRST_GREY + 6);
+    assertThat(pixels.argb(39, 39) & 0xFF).isEqualTo(SampleVideo.FIRST_GREY + 6);
+  }
+}

@@ -1,0 +1,89 @@
+package dynamorph.footage;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.bytedeco.ffmpeg.ffmpeg;
+import org.bytedeco.javacpp.Loader;
+
+/**
+ * Videos whose pictures tell their number: picture k is grey, (40 + k) of 255 all over. Written by
+ * the program that comes with the decoder.
+ */
+final class SampleVideo {
+  static final int WIDTH = 64;
+  static final int HEIGHT = 48;
+  static final int FIRST_GREY = 40;
+
+  private SampleVideo() {}
+
+  /**
+   * Writes a video.
+   *
+   * @param rate as FFmpeg writes it, such as 30000/1001
+   * @param options of the encoder
+   */
+  static Path write(Path file, int pictures, String rate, String... options) throws IOException {
+    ByteArrayOutputStream raw = new ByteArrayOutputStream();
+    for (int picture = 0; picture < pictures; picture++) {
+      byte[] grey = new byte[WIDTH * HEIGHT * 3];
+      java.util.Arrays.fill(grey, (byte) (FIRST_GREY + picture));
+      raw.write(grey);
+    }
+    return encode(file, "rgb24", rate, raw.toByteArray(), options);
+  }
+
+  /** A green picture, half transparent. */
+  static Path transparent(Path file, String... options) throws IOException {
+    byte[] raw = new byte[WIDTH * HEIGHT * 4 * 3];
+    for (int at = 0; at < raw.length; at += 4) {
+      raw[at + 1] = (byte) 200;
+      raw[at + 3] = (byte) 128;
+    }
+    return encode(file, "rgba", "25", raw, options);
+  }
+
+  private static Path encode(Path file, String pixels, String rate, byte[] raw, String... options)
+      throws IOException {
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                Loader.load(ffmpeg.class),
+                "-v",
+                "error",
+                "-y",
+                "-f",
+                "rawvideo",
+                "-pix_fmt",
+                pixels,
+                "-s",
+                WIDTH + "x" + HEIGHT,
+                "-r",
+                rate,
+                "-i",
+                "-"));
+    command.addAll(List.of(options));
+    command.add(file.toString());
+    ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+    // the program does not look for its libraries beside itself
+    String here = Path.of(command.getFirst()).getParent().toString();
+    builder.environment().put("LD_LIBRARY_PATH", here);
+    Process process = builder.start();
+    try (OutputStream input = process.getOutputStream()) {
+      input.write(raw);
+    }
+    String told = new String(process.getInputStream().readAllBytes());
+    try {
+      if (process.waitFor() != 0) {
+        throw new IOException(told);
+      }
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new IOException(stopped);
+    }
+    return file;
+  }
+}
