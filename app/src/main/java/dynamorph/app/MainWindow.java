@@ -100,12 +100,8 @@ public final class MainWindow {
     Specimens specimens = new Specimens(current, pictures);
     SettlePane settle = new SettlePane(workspace, specimens);
     ArrivalPane arrival = new ArrivalPane(workspace, specimens);
-    this.styles =
-        new StylesColumn(
-            workspace,
-            specimens,
-            stage.themeProperty(),
-            new CardGestures(workspace, stage, overlay));
+    CardGestures cards = new CardGestures(workspace, stage, overlay);
+    this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards);
     stage.setDropPlace(styles.dropPlace());
     Function<Supplier<Subject>, Editors> editors =
         subject ->
@@ -144,6 +140,7 @@ public final class MainWindow {
     this.cueWatch = new CueWatch(workspace, stage);
     this.films = new FilmActions(workspace, stage, dialogs, current, () -> scene().getWindow());
     this.timeline = new TimelinePane(workspace, stage, cueWatch, films);
+    cards.setLanding(timeline.landing());
     this.fonts =
         new FontsPane(
             workspace, stage, current, new ProjectFamilies(workspace, current, plainFace, user));

@@ -118,7 +118,7 @@ final class LongHourFilm {
             .withLocal(
                 PropertySet.EMPTY
                     .with(Properties.ANCHOR, Anchor.BOTTOM_RIGHT)
-                    .with(Properties.POSITION_X, -110.0));
+                    .with(Properties.SHARE_X, -2.0));
     return List.of(
         name("joost", "Joost Halewijn", "keeper of the tower", 9, 13.4, LongHourStyles.NAME_TITLE),
         name("ilse", "Ilse Maarten", "horologist", 24, 28.6, LongHourStyles.NAME_TITLE),

@@ -54,6 +54,7 @@ import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.FigureStyle;
 import dynamorph.model.value.FigureWidth;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.FrameArea;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.ListKind;
@@ -363,8 +364,9 @@ final class LongHourStyles {
         .with(Properties.PLATE_PADDING, Around.pairs(Length.em(0.14), Length.em(0.42)))
         .with(Properties.PLATE_RADIUS, Around.all(Length.em(0.08)))
         .with(Properties.ANCHOR, Anchor.BOTTOM_LEFT)
-        .with(Properties.POSITION_X, 130.0)
-        .with(Properties.POSITION_Y, -250.0);
+        .with(Properties.AREA, FrameArea.TITLE_SAFE)
+        .with(Properties.SHARE_X, 2.0)
+        .with(Properties.SHARE_Y, -20.0);
   }
 
   private static PropertySet caption() {

@@ -55,6 +55,7 @@ public final class FacetSections extends VBox {
           new Pair("Indents", Properties.INDENT_START, Properties.INDENT_END),
           new Pair("Above, below", Properties.SPACE_BEFORE, Properties.SPACE_AFTER),
           new Pair("Across, down", Properties.POSITION_X, Properties.POSITION_Y),
+          new Pair("Share \u2194 \u2195", Properties.SHARE_X, Properties.SHARE_Y),
           new Pair("Box, turn", Properties.BOX, Properties.ROTATION),
           new Pair("Width, height", Properties.BOX_WIDTH, Properties.BOX_HEIGHT),
           new Pair("Scale \u2194 \u2195", Properties.SCALE_ACROSS, Properties.SCALE_DOWN),

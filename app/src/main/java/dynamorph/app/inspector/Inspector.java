@@ -51,6 +51,7 @@ public final class Inspector extends VBox {
   private final Workspace workspace;
   private final FacetSections sections;
   private final FigureSection figures;
+  private final TimingSection timing;
   private final Label title = new Label();
   private final Label names = new Label();
   private final FlowPane chips = new FlowPane(6, 4);
@@ -76,7 +77,8 @@ public final class Inspector extends VBox {
     names.getStyleClass().add("quiet");
     head = head();
     figures = new FigureSection(workspace);
-    scroll = new ScrollPane(new VBox(figures, sections));
+    timing = new TimingSection(workspace);
+    scroll = new ScrollPane(new VBox(timing, figures, sections));
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -178,6 +180,7 @@ public final class Inspector extends VBox {
     empty.setManaged(!any);
     if (any) {
       updateHead(layers);
+      timing.update(layers);
       figures.update(layers);
       sections.forWords(layers.stream().anyMatch(Layer::isText));
       sections.update();

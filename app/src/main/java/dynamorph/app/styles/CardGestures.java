@@ -6,6 +6,7 @@ import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.ChangeStyle;
+import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -54,6 +55,14 @@ public final class CardGestures {
     this.menu = new StyleMenu(workspace, this::rename);
     ghost.setOpacity(0.85);
     ghost.setMouseTransparent(true);
+  }
+
+  private StyleLanding landing = StyleLanding.NONE;
+  private Optional<Edit> landed = Optional.empty();
+
+  /** Gives a place beside the stage that styles can be dropped on. */
+  public void setLanding(StyleLanding place) {
+    landing = place;
   }
 
   void attach(StylesColumn to) {
@@ -193,8 +202,10 @@ public final class CardGestures {
     ghost.relocate(at.getX() + 12, at.getY() + 8);
     column.showDrop(now, id);
     Optional<LayerId> under = layerAt(now);
-    if (!under.equals(over)) {
+    Optional<Edit> landing = landingAt(now, id, under, event.isAltDown());
+    if (!under.equals(over) || !landing.equals(landed)) {
       over = under;
+      landed = landing;
       over.ifPresentOrElse(
           layer ->
               workspace.preview(
@@ -205,10 +216,16 @@ public final class CardGestures {
                           id,
                           event.isAltDown(),
                           workspace.following().stampingProperty().get())),
-          workspace::endPreview);
+          () -> landed.ifPresentOrElse(workspace::preview, workspace::endPreview));
     }
     event.consume();
   }
+
+  private Optional<Edit> landingAt(Point2D at, StyleId id, Optional<LayerId> under, boolean onTop) {
+    return landing.over(under.isPresent() ? NOWHERE : at, id, onTop);
+  }
+
+  private static final Point2D NOWHERE = new Point2D(-1, -1);
 
   private void drop(StyleId id, MouseEvent event) {
     dragging = false;
@@ -216,16 +233,20 @@ public final class CardGestures {
     workspace.endPreview();
     over = Optional.empty();
     column.drop(new Point2D(event.getSceneX(), event.getSceneY()), id);
-    layerAt(new Point2D(event.getSceneX(), event.getSceneY()))
-        .ifPresent(layer ->
-            workspace
-                .following()
-                .put(
-                    targetOf(layer),
-                    id,
-                    event.isAltDown() && !event.isShiftDown(),
-                    event.isAltDown() && event.isShiftDown()
-                        || workspace.following().stampingProperty().get()));
+    Point2D at = new Point2D(event.getSceneX(), event.getSceneY());
+    Optional<LayerId> under = layerAt(at);
+    landingAt(at, id, under, event.isAltDown()).ifPresent(workspace::apply);
+    landing.over(NOWHERE, id, false);
+    landed = Optional.empty();
+    under.ifPresent(layer ->
+        workspace
+            .following()
+            .put(
+                targetOf(layer),
+                id,
+                event.isAltDown() && !event.isShiftDown(),
+                event.isAltDown() && event.isShiftDown()
+                    || workspace.following().stampingProperty().get()));
   }
 
   /** Dropped on one of several selected texts, a style goes to all of them. */
@@ -239,7 +260,7 @@ public final class CardGestures {
   private Optional<LayerId> layerAt(Point2D inWindow) {
     Point2D at = stage.sceneToLocal(inWindow);
     if (!stage.contains(at)) {
-      return Optional.empty();
+      return landing.layerAt(inWindow);
     }
     double ratio = stage.getScene().getWindow().getOutputScaleX();
     double x = stage.view().toPlaneX(at.getX() * ratio);

@@ -1,6 +1,7 @@
 package dynamorph.app.timeline;
 
 import dynamorph.app.stage.StageView;
+import dynamorph.app.styles.StyleLanding;
 import dynamorph.app.workspace.Workspace;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -11,6 +12,7 @@ public final class TimelinePane extends VBox {
   private static final double HEIGHT = 250;
 
   private final Player player;
+  private final StyleLanding landing;
 
   public TimelinePane(Workspace workspace, StageView stage, CueWatch watch, FilmActions actions) {
     getStyleClass().add("timeline-pane");
@@ -19,6 +21,7 @@ public final class TimelinePane extends VBox {
     this.player = new Player(workspace.screening(), stage);
     actions.tracks().setPickedClip(lanes::pickedClip);
     TrackHeads heads = new TrackHeads(workspace, lanes, actions);
+    this.landing = new TrackLanding(workspace, heads, lanes);
     HBox tracks = new HBox(heads, lanes);
     HBox.setHgrow(lanes, Priority.ALWAYS);
     VBox.setVgrow(tracks, Priority.ALWAYS);
@@ -32,6 +35,11 @@ public final class TimelinePane extends VBox {
                 () -> workspace.screening().filmProperty().get().isPresent(),
                 workspace.screening().filmProperty()));
     managedProperty().bind(visibleProperty());
+  }
+
+  /** Lets styles be dropped on titles, cues and tracks. */
+  public StyleLanding landing() {
+    return landing;
   }
 
   /** How many frames should have been seen since the film was started. */

@@ -11,9 +11,13 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.css.PseudoClass;
+import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -145,6 +149,7 @@ final class TrackHeads extends Pane {
     head.setPrefSize(WIDTH, TrackLanes.ROW);
     head.setId("track-" + track.id());
     head.setUserData(track.id());
+    mark(head);
     head.setOnContextMenuRequested(event -> {
       ContextMenu menu = menu(track);
       menu.show(head, event.getScreenX(), event.getScreenY());
@@ -152,6 +157,33 @@ final class TrackHeads extends Pane {
     });
     return head;
   }
+
+  private static final PseudoClass TAKING = PseudoClass.getPseudoClass("taking");
+
+  private Stream<Node> heads() {
+    return lookupAll(".track-head").stream();
+  }
+
+  /** The track whose name lies at a point of the window. */
+  Optional<Track> trackAt(Point2D inWindow) {
+    return heads()
+        .filter(head -> head.localToScene(head.getLayoutBounds()).contains(inWindow))
+        .map(head -> (TrackId) head.getUserData())
+        .findFirst()
+        .flatMap(id -> screening.timeline().flatMap(line -> line.track(id)));
+  }
+
+  /** Marks the track that a style would be dropped on. */
+  void showLanding(Optional<Track> track) {
+    taking = track.map(Track::id);
+    heads().forEach(this::mark);
+  }
+
+  private void mark(Node head) {
+    head.pseudoClassStateChanged(TAKING, taking.filter(head.getUserData()::equals).isPresent());
+  }
+
+  private Optional<TrackId> taking = Optional.empty();
 
   private static String label(Track track) {
     return track instanceof Track.Captions ? "Captions " + track.name() : track.name();

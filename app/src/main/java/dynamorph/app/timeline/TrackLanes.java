@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import javafx.geometry.Point2D;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -409,6 +410,13 @@ final class TrackLanes extends Region {
                 Optional.of(layer),
                 Optional.empty(),
                 part(x, time(layer).in(), time(layer).out())));
+  }
+
+  /** The text at a point of this node. */
+  Optional<LayerId> layerAt(Point2D at) {
+    return contains(at)
+        ? hit(at.getX(), at.getY()).flatMap(Hit::layer).map(Layer::id)
+        : Optional.empty();
   }
 
   private static Timing time(Layer layer) {

@@ -3,9 +3,12 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.demo.LongHour;
+import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.ArrangeLayers;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -14,7 +17,9 @@ import dynamorph.model.style.Swatch;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Anchor;
+import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
 import dynamorph.typeset.caption.CueChecks;
 import dynamorph.typeset.caption.CueList;
@@ -22,10 +27,12 @@ import dynamorph.typeset.caption.CueProblem;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -97,7 +104,7 @@ class FilmJourneyTest {
                       draft
                           .properties()
                           .with(Properties.ANCHOR, Anchor.BOTTOM_RIGHT)
-                          .with(Properties.POSITION_X, -130.0)),
+                          .with(Properties.SHARE_X, -2.0)),
                   Optional.empty());
         });
     driver.settle();
@@ -223,41 +230,92 @@ class FilmJourneyTest {
         .run();
   }
 
-  @Test
-  void manyTitlesAreRestyledByOneDropAndOneCommit() {
-    look();
-    List<LayerId> names =
-        driver.project().films().findFirst().orElseThrow().layers().stream()
-            .filter(layer -> layer.id().value().startsWith("name-"))
-            .map(Layer::id)
-            .toList();
-    seek(26_000);
-    driver.robot().interact(() -> driver.workspace().select(List.of(names.get(1))));
-    driver.settle();
-    driver.robot().interact(() -> action("Select all on the track"));
-    assertThat(driver.workspace().selection().layers()).containsExactlyInAnyOrderElementsOf(names);
+  private List<LayerId> twoHundredTitles() {
+    Artboard film = driver.project().films().findFirst().orElseThrow();
+    Layer pattern = driver.project().layer(new LayerId("name-ilse")).orElseThrow();
+    List<Layer> more = new ArrayList<>();
+    for (int number = 0; number < 194; number++) {
+      Time in = Time.ofMillis(300L * number);
+      more.add(
+          pattern
+              .withId(new LayerId("guest-" + number))
+              .withTiming(pattern.timing().orElseThrow().between(in, in.plus(Time.ofMillis(280)))));
+    }
     driver
         .robot()
         .interact(() ->
-            driver.workspace().following().put(driver.styleNamed("Section title"), false, false));
+            driver.workspace().apply(new ArrangeLayers.Add(film.id(), more, "Add the guests")));
     driver.settle();
-    assertThat(names)
+    return driver.project().films().findFirst().orElseThrow().on(new TrackId("names")).stream()
+        .map(Layer::id)
+        .toList();
+  }
+
+  private boolean allFollow(List<LayerId> titles, StyleId style) {
+    return titles.stream().allMatch(id -> driver.layer(id.value()).follows().contains(style));
+  }
+
+  /** A card is dropped on the name of their track; later its style is edited. */
+  @Test
+  void twoHundredTitlesAreRestyledByOneDropAndOneCommit() {
+    Driver.needsADisplay();
+    look();
+    List<LayerId> titles = twoHundredTitles();
+    assertThat(titles).hasSize(200);
+    StyleId section = driver.styleNamed("Section title");
+    driver.robot().interact(() -> driver.node("style-" + section).requestFocus());
+    driver.settle();
+    driver.robot().drag("#style-" + section, MouseButton.PRIMARY);
+    driver.robot().moveTo("#track-names");
+    driver.settle();
+    assertThat(allFollow(titles, section)).as("it is only shown before").isFalse();
+    driver.robot().drop();
+    driver.settle();
+    assertThat(allFollow(titles, section)).isTrue();
+    driver
+        .robot()
+        .interact(() -> {
+          driver.workspace().openDesk(section);
+          Style draft = driver.workspace().deskProperty().get().orElseThrow().draft();
+          driver
+              .workspace()
+              .draft(
+                  draft.withProperties(
+                      draft.properties().with(Properties.SIZE, FontSize.points(90))),
+                  Optional.empty());
+        });
+    driver.settle();
+    driver.robot().interact(driver.workspace()::commitPending);
+    driver.settle();
+    Cascade cascade = Cascade.of(driver.project());
+    assertThat(titles)
         .allMatch(id ->
-            driver
-                .project()
-                .layer(id)
-                .orElseThrow()
-                .follows()
-                .contains(driver.styleNamed("Section title")));
+            cascade
+                .values(driver.layer(id.value()))
+                .get(Properties.SIZE.key())
+                .filter(FontSize.points(90)::equals)
+                .isPresent());
     driver.robot().interact(driver.workspace()::undo);
-    assertThat(names)
-        .noneMatch(id ->
-            driver
-                .project()
-                .layer(id)
-                .orElseThrow()
-                .follows()
-                .contains(driver.styleNamed("Section title")));
+    driver.robot().interact(driver.workspace()::undo);
+    assertThat(allFollow(titles.subList(6, 200), driver.styleNamed("Name title"))).isTrue();
+  }
+
+  /** A style dropped on the name of a track of captions is what its cues take. */
+  @Test
+  void aTrackOfCaptionsTakesAStyleThatIsDroppedOnIt() {
+    Driver.needsADisplay();
+    look();
+    StyleId section = driver.styleNamed("Section title");
+    driver.robot().interact(() -> driver.node("style-" + section).requestFocus());
+    driver.settle();
+    // the name is made anew while the style is previewed
+    var name = driver.node("track-captions-en").localToScreen(30, 14);
+    driver.robot().drag("#style-" + section, MouseButton.PRIMARY);
+    driver.robot().dropTo(name);
+    driver.settle();
+    assertThat(line().captions().findFirst().orElseThrow().follows()).containsExactly(section);
+    driver.robot().interact(driver.workspace()::undo);
+    assertThat(line().captions().findFirst().orElseThrow().follows()).doesNotContain(section);
   }
 
   @Test

@@ -52,7 +52,7 @@ final class CaptionExport {
         Layer.of("plain", "plain", "x")
             .withTiming(Timing.of(track.id(), Time.ZERO, Time.ofMillis(1000)));
     this.plain = cascade.values(empty);
-    this.place = cascade.placement(empty);
+    this.place = cascade.placement(empty).on(film.width(), film.height());
     for (Layer cue : CueList.of(film, track).cues()) {
       cues.add(written(cue));
     }
@@ -133,7 +133,7 @@ final class CaptionExport {
         runs.add(run(span.text(), values, characters, span.local()));
       }
     }
-    Placement own = cascade.placement(cue);
+    Placement own = cascade.placement(cue).on(frame.width(), frame.height());
     boolean moved = own.anchor() != place.anchor() || own.x() != place.x() || own.y() != place.y();
     return new WrittenCue(
         cue.id(),

@@ -24,7 +24,14 @@ final class Carried {
 
   /** A region says where cues stand and to which side they are set; in WebVTT each cue does. */
   private static final Set<Property<?>> OF_REGIONS =
-      Set.of(Properties.ALIGNMENT, Properties.ANCHOR, Properties.POSITION_X, Properties.POSITION_Y);
+      Set.of(
+          Properties.ALIGNMENT,
+          Properties.ANCHOR,
+          Properties.AREA,
+          Properties.SHARE_X,
+          Properties.SHARE_Y,
+          Properties.POSITION_X,
+          Properties.POSITION_Y);
 
   private static final Set<Property<?>> OF_SHADOWS =
       Set.of(

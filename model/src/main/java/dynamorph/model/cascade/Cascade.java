@@ -22,6 +22,7 @@ import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.FrameArea;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.VerticalAlignment;
 import java.util.ArrayList;
@@ -511,6 +512,7 @@ public final class Cascade {
         value(given, BOX),
         value(given, BOX_WIDTH),
         value(given, BOX_HEIGHT),
+        share(given),
         new Placement.Inside(
             (int) Math.round(value(given, COLUMNS)),
             value(given, GUTTER),
@@ -519,6 +521,21 @@ public final class Cascade {
             value(given, SHRINK_TO) / 100));
   }
 
+  /** Nearly no layer has one, so the same is given to all others. */
+  private Placement.Share share(PropertySet given) {
+    Placement.Share share =
+        new Placement.Share(
+            value(given, AREA),
+            value(given, SHARE_X) / 100,
+            value(given, SHARE_Y) / 100,
+            value(given, BOX_SHARE) / 100);
+    return share.equals(Placement.Share.NONE) ? Placement.Share.NONE : share;
+  }
+
+  private static final PropertyKey<FrameArea> AREA = Properties.AREA.key();
+  private static final PropertyKey<Double> SHARE_X = Properties.SHARE_X.key();
+  private static final PropertyKey<Double> SHARE_Y = Properties.SHARE_Y.key();
+  private static final PropertyKey<Double> BOX_SHARE = Properties.BOX_SHARE.key();
   private static final PropertyKey<Anchor> ANCHOR = Properties.ANCHOR.key();
   private static final PropertyKey<Double> POSITION_X = Properties.POSITION_X.key();
   private static final PropertyKey<Double> POSITION_Y = Properties.POSITION_Y.key();

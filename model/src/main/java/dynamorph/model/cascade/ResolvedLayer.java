@@ -15,6 +15,12 @@ public record ResolvedLayer(
     paragraphs = List.copyOf(paragraphs);
   }
 
+  /** The same with its place in points, on an artboard of a size in points. */
+  public ResolvedLayer on(double width, double height) {
+    Placement placed = placement.on(width, height);
+    return placed == placement ? this : new ResolvedLayer(placed, plate, paragraphs, form);
+  }
+
   /** The same for a figure, which always fills a box. */
   public ResolvedLayer inBox() {
     return form.isEmpty() || placement.fit() == BoxFit.FIXED

@@ -1,9 +1,11 @@
 package dynamorph.model.edit;
 
+import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Placement;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
@@ -40,7 +42,8 @@ public record ResizeBox(
       throw new EditRefused("A point has no box; choose a box under Placement first.");
     }
     Anchor anchor = values.get(Properties.ANCHOR.key()).orElse(Anchor.TOP_LEFT);
-    double width = number(values, Properties.BOX_WIDTH);
+    double part = number(values, Properties.BOX_SHARE) / 100;
+    double width = part == 0 ? number(values, Properties.BOX_WIDTH) : shown(before, found.get());
     double wider = across == 0 ? 0 : Math.max(LEAST - width, across * right);
     double higher = down == 0 ? 0 : Math.max(LEAST - height, down * below);
     double moveRight = (across < 0 ? -wider : 0) + anchor.across() * wider;
@@ -59,11 +62,21 @@ public record ResizeBox(
                     + moveRight * Math.sin(turn)
                     + moveDown * Math.cos(turn))
             .with(Properties.BOX_WIDTH, width + wider);
+    if (part != 0) {
+      changed = changed.with(Properties.BOX_SHARE, 0.0);
+    }
     if (down != 0) {
       changed = changed.with(Properties.BOX_HEIGHT, height + higher);
       changed = fit == BoxFit.GROW ? changed.with(Properties.BOX, BoxFit.FIXED) : changed;
     }
     return SetValues.of(new Target.Layers(List.of(layer)), changed).applyTo(before);
+  }
+
+  /** The width of a box that is a share of its frame. */
+  private static double shown(Project project, Layer layer) {
+    Artboard artboard = project.artboardOf(layer.id()).orElseThrow();
+    Placement placement = Cascade.of(project).placement(layer);
+    return placement.on(artboard.width(), artboard.height()).width();
   }
 
   private static double number(PropertySet values, Property<Double> property) {

@@ -6,11 +6,14 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
+import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.TextRange;
+import java.util.List;
+import java.util.Map;
 
 /**
  * Sets values by hand, so that they count on all of the target.
@@ -100,7 +103,19 @@ public record SetValues(Target target, PropertySet values, String what) implemen
             : span);
   }
 
+  /** Points move what a style places by shares of the frame, so they are a change of that. */
+  private static final Map<PropertyKey<?>, List<PropertyKey<?>>> PLACED_BY =
+      Map.of(
+          Properties.POSITION_X.key(), List.of(Properties.SHARE_X.key(), Properties.AREA.key()),
+          Properties.POSITION_Y.key(), List.of(Properties.SHARE_Y.key(), Properties.AREA.key()));
+
   private static boolean isOwnFrame(Cascade cascade, Layer layer, PropertyKey<?> key) {
+    return comesFromFrame(cascade, layer, key)
+        && PLACED_BY.getOrDefault(key, List.of()).stream()
+            .allMatch(other -> comesFromFrame(cascade, layer, other));
+  }
+
+  private static boolean comesFromFrame(Cascade cascade, Layer layer, PropertyKey<?> key) {
     Source source = cascade.trace(layer, key).winner().source();
     return !(source instanceof Source.LocalChange
         || source instanceof Source.Followed

@@ -11,6 +11,7 @@ import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Around;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.CoatKind;
+import dynamorph.model.value.FrameArea;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.PlateAround;
 import dynamorph.model.value.VerticalAlignment;
@@ -103,6 +104,46 @@ public final class Properties extends EffectProperties {
           0.0,
           "",
           "Distance below the anchor, in points.");
+  public static final Property<FrameArea> AREA =
+      layout(
+          "area",
+          "Within",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Choice<>(FrameArea.class),
+          FrameArea.FRAME,
+          "In the frame",
+          "What the anchor is a point of: the whole frame or artboard, or one of its safe areas.");
+  public static final Property<Double> SHARE_X =
+      layout(
+          "share-x",
+          "Share across",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(-1000, 1000, "%"),
+          0.0,
+          "In the frame",
+          "Distance to the right of the anchor as a share of the width, besides the points.");
+  public static final Property<Double> SHARE_Y =
+      layout(
+          "share-y",
+          "Share down",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(-1000, 1000, "%"),
+          0.0,
+          "In the frame",
+          "Distance below the anchor as a share of the height, besides the points.");
+  public static final Property<Double> BOX_SHARE =
+      layout(
+          "box-share",
+          "Box share",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(0, 1000, "%"),
+          0.0,
+          "In the frame",
+          "The measure of a box as a share of the width; 0 for its width in points.");
   public static final Property<Double> ROTATION =
       layout(
           "rotation",

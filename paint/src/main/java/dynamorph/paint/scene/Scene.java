@@ -139,7 +139,7 @@ public final class Scene {
 
   private static PlacedLayer place(
       Artboard artboard, Layer layer, Cascade cascade, SceneMaker maker, Found found) {
-    ResolvedLayer look = cascade.resolve(layer).inBox();
+    ResolvedLayer look = cascade.resolve(layer).inBox().on(artboard.width(), artboard.height());
     if (found != null
         && found.text.look().equals(look)
         && found.text.layer().story().equals(layer.story())) {
