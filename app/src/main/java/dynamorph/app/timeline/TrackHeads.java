@@ -166,11 +166,10 @@ final class TrackHeads extends Pane {
 
   /** The track whose name lies at a point of the window. */
   Optional<Track> trackAt(Point2D inWindow) {
-    return heads()
-        .filter(head -> head.localToScene(head.getLayoutBounds()).contains(inWindow))
-        .map(head -> (TrackId) head.getUserData())
-        .findFirst()
-        .flatMap(id -> screening.timeline().flatMap(line -> line.track(id)));
+    // names are made anew while a track is previewed; the lanes beside them stay
+    return localToScene(getLayoutBounds()).contains(inWindow)
+        ? lanes.trackAt(lanes.sceneToLocal(inWindow).getY())
+        : Optional.empty();
   }
 
   /** Marks the track that a style would be dropped on. */

@@ -214,7 +214,8 @@ final class TrackLanes extends Region {
     return RULER + row * ROW - top;
   }
 
-  private Optional<Track> trackAt(double y) {
+  /** The track whose row lies at a height of this node. */
+  Optional<Track> trackAt(double y) {
     int row = (int) Math.floor((y - RULER + top) / ROW);
     return y < RULER || row < 0 || row >= tracks().size()
         ? Optional.empty()
