@@ -319,6 +319,12 @@ public final class MainWindow {
         "",
         film,
         () -> screening.safeAreasShownProperty().set(!screening.safeAreasShownProperty().get()));
+    actions.add(
+        "Film",
+        "Play with half of the pixels",
+        "",
+        film,
+        () -> screening.coarseProperty().set(!screening.coarseProperty().get()));
     actions.add("Film", "Add footage\u2026", "", film, films.footage()::addFromFile);
     actions.add("Film", "Find missing footage\u2026", "", film, films.footage()::findMissing);
     actions.add("Film", "Take in captions\u2026", "", film, films.files()::importCaptions);
@@ -462,6 +468,11 @@ public final class MainWindow {
         "Outlines",
         "F9",
         () -> workspace.outlineShownProperty().set(!workspace.outlineShownProperty().get()));
+    actions.add(
+        "View",
+        "Show rulers",
+        "F10",
+        () -> workspace.rulersShownProperty().set(!workspace.rulersShownProperty().get()));
     actions.add("View", "Change theme", "", () -> dress(theme.other()));
     actions.add("View", "Find an action or a text", "Ctrl+SPACE", search::requestFocus);
     actions.add("View", "Shortcuts", "F1", () -> ShortcutSheet.show(scene, actions));

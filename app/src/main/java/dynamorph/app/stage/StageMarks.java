@@ -71,6 +71,7 @@ final class StageMarks {
     }
     if (workspace.screening().playingProperty().get()) {
       drawFrames(g, scene.get(), List.of());
+      drawRulers(g, scene.get());
       return;
     }
     Selection selection = workspace.selection();
@@ -104,6 +105,27 @@ final class StageMarks {
     }
     marquee.ifPresent(box -> drawMarquee(g, box));
     drawPen(g);
+    drawRulers(g, scene.get());
+  }
+
+  /** From the artboard that the selection stands on, else from the first. */
+  private void drawRulers(GraphicsContext g, Scene scene) {
+    if (!workspace.rulersShownProperty().get() || scene.boards().isEmpty()) {
+      return;
+    }
+    Scene.Board board =
+        workspace.selection().layers().stream()
+            .flatMap(id -> scene.find(id).stream())
+            .map(Scene.Found::board)
+            .findFirst()
+            .orElse(scene.boards().getFirst());
+    StageRulers.draw(
+        g,
+        stage.view(),
+        stage.pixelRatio(),
+        board.artboard().x(),
+        board.artboard().y(),
+        stage.themeProperty().get());
   }
 
   /** What belongs to artboards and films themselves; all that is seen while a film plays. */

@@ -85,6 +85,8 @@ public final class StageView extends Region {
     workspace.screening().playheadProperty().addListener((_, _, _) -> request());
     workspace.screening().filmProperty().addListener((_, was, now) -> sightChanged(was, now));
     workspace.screening().safeAreasShownProperty().addListener((_, _, _) -> drawMarks());
+    workspace.screening().playingProperty().addListener((_, _, _) -> request());
+    workspace.rulersShownProperty().addListener((_, _, _) -> drawMarks());
     workspace.screening().playingProperty().addListener((_, _, _) -> drawMarks());
     workspace.selectionProperty().addListener((_, _, _) -> selectionChanged());
     workspace.hiddenLettersProperty().addListener((_, _, _) -> selectionChanged());
@@ -329,11 +331,26 @@ public final class StageView extends Region {
           studio.get(),
           workspace.shownProperty().get(),
           workspace.screening().sight(),
-          view(),
+          asked(),
           theme.get().stage(),
           workspace.outlineShownProperty().get(),
           workspace.screening().playingProperty().get());
     }
+  }
+
+  /** The view, with half of its pixels each way while a film plays and that is wanted. */
+  private View asked() {
+    boolean coarse =
+        workspace.screening().coarseProperty().get()
+            && workspace.screening().playingProperty().get();
+    return coarse
+        ? new View(
+            Math.ceilDiv(view().width(), 2),
+            Math.ceilDiv(view().height(), 2),
+            view().scale() / 2,
+            view().offsetX() / 2,
+            view().offsetY() / 2)
+        : view();
   }
 
   private void show(Frame finished) {

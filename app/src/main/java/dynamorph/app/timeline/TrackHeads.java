@@ -14,7 +14,11 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Point2D;
@@ -27,8 +31,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
@@ -265,7 +271,7 @@ final class TrackHeads extends Pane {
       menu.getItems().add(item("Select all on it", () -> selectAll(track)));
     }
     if (track instanceof Track.Captions captions) {
-      menu.getItems().add(follow(captions));
+      menu.getItems().addAll(follow(captions), speakers(captions));
       menu.getItems()
           .addAll(
               item(
@@ -274,6 +280,47 @@ final class TrackHeads extends Pane {
               item("Export its cues\u2026", () -> actions.files().exportCaptions(captions)));
     }
     return menu;
+  }
+
+  /** The character style that what each speaker says takes. */
+  private Menu speakers(Track.Captions track) {
+    Menu menu = new Menu("Speakers");
+    Set<String> names = new TreeSet<>(track.speakers().keySet());
+    screening
+        .board()
+        .ifPresent(board ->
+            board.on(track.id()).forEach(cue -> names.add(cue.timing().orElseThrow().speaker())));
+    names.remove("");
+    for (String name : names) {
+      Menu of = new Menu(name);
+      ToggleGroup group = new ToggleGroup();
+      of.getItems().add(speaker(track, name, Optional.empty(), group));
+      for (Style style : workspace.project().styles().list()) {
+        if (style.level() == StyleLevel.CHARACTER) {
+          of.getItems().add(speaker(track, name, Optional.of(style), group));
+        }
+      }
+      menu.getItems().add(of);
+    }
+    if (names.isEmpty()) {
+      MenuItem none = new MenuItem("No cue says who speaks");
+      none.setDisable(true);
+      menu.getItems().add(none);
+    }
+    return menu;
+  }
+
+  private MenuItem speaker(
+      Track.Captions track, String name, Optional<Style> style, ToggleGroup group) {
+    RadioMenuItem item = new RadioMenuItem(style.map(Style::name).orElse("No style"));
+    item.setToggleGroup(group);
+    item.setSelected(Optional.ofNullable(track.speakers().get(name)).equals(style.map(Style::id)));
+    item.setOnAction(_ -> {
+      Map<String, StyleId> changed = new TreeMap<>(track.speakers());
+      style.ifPresentOrElse(wanted -> changed.put(name, wanted.id()), () -> changed.remove(name));
+      put(track.withSpeakers(changed));
+    });
+    return item;
   }
 
   private Menu follow(Track.Captions track) {

@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.geometry.Point2D;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
@@ -348,6 +349,9 @@ final class TrackLanes extends Region {
         .ifPresent(loop -> {
           g.setFill(colours.styleSoft());
           g.fillRect(view.x(loop.from()), 0, view.x(loop.to()) - view.x(loop.from()), RULER - 1);
+          g.setFill(colours.style());
+          g.fillRect(view.x(loop.from()), 0, 2, RULER - 1);
+          g.fillRect(view.x(loop.to()) - 2, 0, 2, RULER - 1);
         });
     g.setStroke(colours.line());
     g.strokeLine(0, RULER - 0.5, getWidth(), RULER - 0.5);
@@ -464,7 +468,8 @@ final class TrackLanes extends Region {
     Optional<Hit> hit = hit(event.getX(), event.getY());
     boolean edge =
         hit.filter(found -> found.part != Part.MIDDLE && !found.track.state().locked()).isPresent();
-    setCursor(edge ? Cursor.H_RESIZE : Cursor.DEFAULT);
+    boolean loop = event.getY() < RULER && loopEndAt(event.getX()).isPresent();
+    setCursor(edge || loop ? Cursor.H_RESIZE : Cursor.DEFAULT);
   }
 
   private void pressed(MouseEvent event) {
@@ -474,7 +479,7 @@ final class TrackLanes extends Region {
     }
     if (event.getY() < RULER) {
       screening.playingProperty().set(false);
-      start(now -> screening.seek(view.time(now.getX())), event);
+      start(loopDrag(event).orElse(now -> screening.seek(view.time(now.getX()))), event);
       return;
     }
     Optional<Hit> hit = hit(event.getX(), event.getY());
@@ -490,6 +495,44 @@ final class TrackLanes extends Region {
       }
     }
     draw();
+  }
+
+  /** Shift marks a part of the film to be played over and over; its ends are dragged. */
+  private Optional<Drag> loopDrag(MouseEvent event) {
+    if (event.isShiftDown()) {
+      return Optional.of(loopFrom(view.time(event.getX())));
+    }
+    Optional<Time> end = loopEndAt(event.getX());
+    return end.flatMap(near ->
+        screening
+            .loopProperty()
+            .get()
+            .map(loop -> loopFrom(near.equals(loop.from()) ? loop.to() : loop.from())));
+  }
+
+  private Drag loopFrom(Time fixed) {
+    return now -> {
+      Timeline line = screening.timeline().orElseThrow();
+      Time one = line.rate().snap(fixed);
+      Time other = line.rate().snap(Time.min(view.time(now.getX()), line.duration()));
+      screening
+          .loopProperty()
+          .set(
+              one.equals(other)
+                  ? Optional.empty()
+                  : Optional.of(new Screening.Loop(Time.min(one, other), Time.max(one, other))));
+    };
+  }
+
+  /** The end of the part that is played over and over at a place on the ruler. */
+  private Optional<Time> loopEndAt(double x) {
+    return screening
+        .loopProperty()
+        .get()
+        .flatMap(loop ->
+            Stream.of(loop.from(), loop.to())
+                .filter(end -> Math.abs(view.x(end) - x) <= EDGE)
+                .findFirst());
   }
 
   private void start(Drag wanted, MouseEvent event) {

@@ -35,6 +35,7 @@ public final class Screening {
   private final ObjectProperty<Time> playhead = new SimpleObjectProperty<>(Time.ZERO);
   private final BooleanProperty playing = new SimpleBooleanProperty();
   private final BooleanProperty safeAreasShown = new SimpleBooleanProperty(true);
+  private final BooleanProperty coarse = new SimpleBooleanProperty();
   private final ObjectProperty<Optional<Loop>> loop = new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<Optional<TrackId>> cueTrack =
       new SimpleObjectProperty<>(Optional.empty());
@@ -59,6 +60,11 @@ public final class Screening {
 
   public BooleanProperty safeAreasShownProperty() {
     return safeAreasShown;
+  }
+
+  /** Whether half of the pixels do while a film plays. */
+  public BooleanProperty coarseProperty() {
+    return coarse;
   }
 
   public ObjectProperty<Optional<Loop>> loopProperty() {

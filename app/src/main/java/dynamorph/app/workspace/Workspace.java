@@ -171,6 +171,12 @@ public final class Workspace {
   }
 
   /** Whether the stage shows contours, moved edges and dash middles instead of paint. */
+  public BooleanProperty rulersShownProperty() {
+    return rulersShown;
+  }
+
+  private final BooleanProperty rulersShown = new javafx.beans.property.SimpleBooleanProperty();
+
   public BooleanProperty outlineShownProperty() {
     return outlineShown;
   }

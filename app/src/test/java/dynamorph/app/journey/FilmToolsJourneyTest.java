@@ -21,6 +21,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.event.ActionEvent;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.DialogPane;
@@ -431,6 +432,77 @@ class FilmToolsJourneyTest {
   private static String written(Path folder) {
     Path file = folder.resolve("sea.007.png").toAbsolutePath().normalize();
     return file.toString().replace('\\', '/');
+  }
+
+  private void type(String id, String text) {
+    driver
+        .robot()
+        .interact(() -> {
+          TextField field = (TextField) driver.node(id);
+          field.setText(text);
+          field.fireEvent(new ActionEvent());
+        });
+    driver.settle();
+  }
+
+  @Test
+  void timesAreTypedIntoTheInspector() {
+    look("tab-properties");
+    select("name-ilse");
+    type("timing-in", "00:00:25:00");
+    type("timing-lasts", "2 s");
+    type("timing-fade-in", "0.1 + 0.2");
+    assertThat(time("name-ilse").in()).isEqualTo(Time.ofMillis(25_000));
+    assertThat(time("name-ilse").out()).isEqualTo(Time.ofMillis(27_000));
+    assertThat(time("name-ilse").fadeIn()).isEqualTo(Time.ofMillis(300));
+    var before = driver.project();
+    type("timing-out", "00:00:24:00");
+    assertThat(driver.notice()).contains("from a time to a later one");
+    type("timing-lasts", "long");
+    assertThat(driver.project()).isEqualTo(before);
+    select("name-ilse", "name-joost");
+    assertThat(((TextField) driver.node("timing-in")).getPromptText()).isEqualTo("several");
+    type("timing-lasts", "3");
+    assertThat(time("name-ilse").length()).isEqualTo(Time.ofMillis(3000));
+    assertThat(time("name-joost").length()).isEqualTo(Time.ofMillis(3000));
+    driver.robot().interact(driver.workspace()::undo);
+    assertThat(driver.project()).isEqualTo(before);
+    select("cue-en-5");
+    type("timing-speaker", " Ilse ");
+    assertThat(time("cue-en-5").speaker()).isEqualTo("Ilse");
+  }
+
+  @Test
+  void aPartOfTheFilmIsMarkedOnItsRulerAndPlayedWithHalfOfThePixels() {
+    Driver.needsADisplay();
+    look("tab-properties");
+    var lanes = driver.node("track-lanes");
+    var screening = driver.workspace().screening();
+    driver.robot().press(KeyCode.SHIFT);
+    driver.robot().drag(lanes.localToScreen(100, 10)).dropTo(lanes.localToScreen(220, 10));
+    driver.robot().release(KeyCode.SHIFT);
+    var marked = screening.loopProperty().get().orElseThrow();
+    driver.robot().drag(lanes.localToScreen(220, 10)).dropTo(lanes.localToScreen(160, 10));
+    var shorter = screening.loopProperty().get().orElseThrow();
+    assertThat(shorter.from()).isEqualTo(marked.from());
+    assertThat(shorter.to().seconds())
+        .isCloseTo(
+            (marked.from().seconds() + marked.to().seconds()) / 2,
+            org.assertj.core.api.Assertions.within(1.5));
+    int width = driver.stage().view().width();
+    driver
+        .robot()
+        .interact(() -> {
+          action("Play with half of the pixels");
+          screening.playingProperty().set(true);
+        });
+    driver.waitFor("frames are coarse", () -> shownWidth() == Math.ceilDiv(width, 2));
+    driver.robot().interact(() -> screening.playingProperty().set(false));
+    driver.waitFor("it is sharp again", () -> shownWidth() == width);
+  }
+
+  private int shownWidth() {
+    return driver.stage().frameProperty().get().orElseThrow().view().width();
   }
 
   @Test

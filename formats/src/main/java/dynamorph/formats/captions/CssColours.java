@@ -1,37 +1,14 @@
 package dynamorph.formats.captions;
 
+import dynamorph.model.value.ColourNames;
 import dynamorph.model.value.Rgba;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Colours as caption files write them: names, hexadecimal, rgb() and rgba(). */
 final class CssColours {
-  private static final Map<String, String> NAMES =
-      Map.ofEntries(
-          Map.entry("transparent", "#00000000"),
-          Map.entry("black", "#000000"),
-          Map.entry("silver", "#c0c0c0"),
-          Map.entry("gray", "#808080"),
-          Map.entry("grey", "#808080"),
-          Map.entry("white", "#ffffff"),
-          Map.entry("maroon", "#800000"),
-          Map.entry("red", "#ff0000"),
-          Map.entry("purple", "#800080"),
-          Map.entry("fuchsia", "#ff00ff"),
-          Map.entry("magenta", "#ff00ff"),
-          Map.entry("green", "#008000"),
-          Map.entry("lime", "#00ff00"),
-          Map.entry("olive", "#808000"),
-          Map.entry("yellow", "#ffff00"),
-          Map.entry("navy", "#000080"),
-          Map.entry("blue", "#0000ff"),
-          Map.entry("teal", "#008080"),
-          Map.entry("aqua", "#00ffff"),
-          Map.entry("cyan", "#00ffff"),
-          Map.entry("orange", "#ffa500"));
   private static final Pattern FUNCTION =
       Pattern.compile(
           "rgba?\\(\\s*(\\d{1,3})\\s*[, ]\\s*(\\d{1,3})\\s*[, ]\\s*(\\d{1,3})"
@@ -61,7 +38,11 @@ final class CssColours {
                   | channel(function.group(2)) << 8
                   | channel(function.group(3))));
     }
-    String hex = NAMES.getOrDefault(plain, plain);
+    Optional<Rgba> named = ColourNames.find(plain);
+    if (named.isPresent()) {
+      return named;
+    }
+    String hex = plain.equals("transparent") ? "#00000000" : plain;
     if (!hex.startsWith("#") && hex.matches("[0-9a-f]{6}")) {
       hex = "#" + hex;
     }
