@@ -471,7 +471,7 @@ public final class MainWindow {
     actions.add(
         "View",
         "Show rulers",
-        "F10",
+        "F4",
         () -> workspace.rulersShownProperty().set(!workspace.rulersShownProperty().get()));
     actions.add("View", "Change theme", "", () -> dress(theme.other()));
     actions.add("View", "Find an action or a text", "Ctrl+SPACE", search::requestFocus);

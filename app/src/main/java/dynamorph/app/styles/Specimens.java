@@ -12,9 +12,11 @@ import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.value.Rgba;
+import dynamorph.paint.specimen.Ground;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import javafx.scene.image.ImageView;
@@ -39,10 +41,28 @@ public final class Specimens {
       Palette palette,
       StyleLevel level,
       String words,
-      Rgba background,
+      Object ground,
       int width,
       int height,
       double scale) {}
+
+  /**
+   * A ground that specimens are seen on.
+   *
+   * @param key what it depends on
+   */
+  public record Seen(Object key, Ground ground) {}
+
+  private static Seen plain(Rgba colour) {
+    return new Seen(colour, new Ground.Plain(colour));
+  }
+
+  private Supplier<Optional<Seen>> film = Optional::empty;
+
+  /** Gives the ground of all specimens, when it is not the one that each style is seen on most. */
+  void setGround(Supplier<Optional<Seen>> ground) {
+    film = ground;
+  }
 
   /** Puts a specimen into a view, now or when it is drawn. */
   public void show(
@@ -57,7 +77,7 @@ public final class Specimens {
         view.getScene() == null || view.getScene().getWindow() == null
             ? 1
             : view.getScene().getWindow().getOutputScaleX();
-    Rgba background = background(project, followers, style);
+    Seen seen = film.get().orElseGet(() -> plain(background(project, followers, style)));
     Studio with = studio.get();
     String words = style.sample().isBlank() ? style.name() : style.sample();
     pictures.show(
@@ -68,11 +88,11 @@ public final class Specimens {
             project.palette(),
             style.level(),
             words,
-            background,
+            seen.key,
             width,
             height,
             scale),
-        () -> with.specimens().specimen(cascade, style, words, background, width, height, scale));
+        () -> with.specimens().specimen(cascade, style, words, seen.ground, width, height, scale));
   }
 
   /** The artboard colour that the style is seen on most, so that pale letters show. */

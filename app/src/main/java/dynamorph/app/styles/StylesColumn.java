@@ -4,6 +4,7 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.palette.PaletteStrip;
 import dynamorph.app.stage.StageView;
 import dynamorph.app.theme.Theme;
+import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
@@ -14,6 +15,10 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.specimen.Ground;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -23,23 +28,28 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.Set;
+import javafx.animation.PauseTransition;
+import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import org.kordamp.ikonli.feather.Feather;
 
 /** All styles of the project as specimens, by group, derived ones tucked under their base. */
@@ -169,7 +179,51 @@ public final class StylesColumn extends VBox {
       });
       menu.getItems().add(item);
     }
+    overFilm.setId("over-film");
+    overFilm
+        .disableProperty()
+        .bind(
+            Bindings.createBooleanBinding(
+                () -> !workspace.screening().isOpen(), workspace.screening().filmProperty()));
+    overFilm.selectedProperty().addListener((_, _, _) -> update());
+    // cards are drawn anew once the film rests
+    film.setOnFinished(_ -> update());
+    workspace.screening().filmProperty().addListener((_, _, _) -> update());
+    workspace
+        .screening()
+        .playheadProperty()
+        .addListener((_, _, _) -> {
+          if (overFilm.isSelected() && !workspace.screening().playingProperty().get()) {
+            film.playFromStart();
+          }
+        });
+    specimens.setGround(this::frame);
+    menu.getItems().addAll(new SeparatorMenuItem(), overFilm);
     return menu;
+  }
+
+  private final CheckMenuItem overFilm = new CheckMenuItem("Seen over the film");
+  private final PauseTransition film = new PauseTransition(Duration.millis(250));
+
+  /** The frame that specimens are seen over; empty if they are seen on plain colours. */
+  private Optional<Specimens.Seen> frame() {
+    Screening screening = workspace.screening();
+    return screening
+        .board()
+        .filter(_ -> overFilm.isSelected())
+        .map(board -> {
+          Timeline line = board.timeline().orElseThrow();
+          Time at = screening.playheadProperty().get();
+          Project project = workspace.project();
+          return new Specimens.Seen(
+              List.of(line.footage().toList(), at, board.background(), project.assets()),
+              new Ground.FilmFrame(
+                  FootagePainter.of(project, workspace.footage()),
+                  line,
+                  at,
+                  board.width() / board.height(),
+                  project.palette().colour(board.background())));
+        });
   }
 
   /** Puts the keyboard into the column. */

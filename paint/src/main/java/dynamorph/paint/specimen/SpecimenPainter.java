@@ -55,7 +55,7 @@ public final class SpecimenPainter {
       Cascade cascade,
       Style style,
       String words,
-      Rgba background,
+      Ground ground,
       int width,
       int height,
       double scale) {
@@ -73,7 +73,7 @@ public final class SpecimenPainter {
         width,
         height,
         scale,
-        background,
+        ground,
         canvas -> {
           canvas.translate(MARGIN, height / 2f);
           canvas.scale((float) factor, (float) factor);
@@ -223,12 +223,21 @@ public final class SpecimenPainter {
       double scale,
       Rgba background,
       java.util.function.Consumer<Canvas> drawing) {
+    return draw(width, height, scale, new Ground.Plain(background), drawing);
+  }
+
+  private static Pixels draw(
+      int width,
+      int height,
+      double scale,
+      Ground ground,
+      java.util.function.Consumer<Canvas> drawing) {
     return Pixels.draw(
         (int) Math.ceil(width * scale),
         (int) Math.ceil(height * scale),
         canvas -> {
-          canvas.clear(background.argb());
           canvas.scale((float) scale, (float) scale);
+          ground.paint(canvas, width, height);
           drawing.accept(canvas);
         });
   }

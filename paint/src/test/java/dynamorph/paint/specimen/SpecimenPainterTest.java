@@ -10,12 +10,21 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Media;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.MediaSource;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import java.util.List;
@@ -32,7 +41,55 @@ class SpecimenPainterTest {
 
   private Pixels specimen(Style style, String words) {
     Project project = Project.empty("P").withStyles(StyleBook.of(List.of(style)));
-    return painter.specimen(Cascade.of(project), style, words, Rgba.WHITE, WIDTH, HEIGHT, 2);
+    return painter.specimen(
+        Cascade.of(project), style, words, new Ground.Plain(Rgba.WHITE), WIDTH, HEIGHT, 2);
+  }
+
+  /** As wide as the specimen, and of the frame the part where titles mostly stand. */
+  @Test
+  void aSpecimenIsSeenOverAFrameOfAFilm() {
+    Timeline line =
+        Timeline.of(FrameRate.PAL, Time.ofMillis(4000))
+            .plus(
+                new Track.Footage(
+                    new TrackId("f"),
+                    "Footage",
+                    Track.State.OPEN,
+                    List.of(
+                        new Clip(
+                            "c",
+                            "Gears",
+                            new Media.Drawn(Media.Scenery.GEARS),
+                            Time.ZERO,
+                            Time.ofMillis(4000),
+                            Time.ZERO))));
+    FootagePainter footage = new FootagePainter(MediaSource.NONE);
+    Time at = Time.ofMillis(1000);
+    double shape = 16 / 9.0;
+    Style style = red(StyleLevel.TEXT, 20);
+    Project project = Project.empty("P").withStyles(StyleBook.of(List.of(style)));
+    Pixels seen =
+        painter.specimen(
+            Cascade.of(project),
+            style,
+            "",
+            new Ground.FilmFrame(footage, line, at, shape, Rgba.WHITE),
+            WIDTH,
+            HEIGHT,
+            1);
+    double all = WIDTH / shape;
+    double hidden = all * 0.72 - HEIGHT / 2.0;
+    Pixels frame =
+        Pixels.draw(
+            WIDTH,
+            HEIGHT,
+            canvas -> {
+              canvas.translate(0, (float) -hidden);
+              footage.paint(canvas, line, at, WIDTH, all);
+            });
+    for (int x = WIDTH / 2; x < WIDTH; x += 7) {
+      assertThat(seen.argb(x, 3)).isEqualTo(frame.argb(x, 3));
+    }
   }
 
   private static Style red(StyleLevel level, double size) {
