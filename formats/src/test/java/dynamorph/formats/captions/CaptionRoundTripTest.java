@@ -1,6 +1,7 @@
 package dynamorph.formats.captions;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
@@ -26,16 +27,24 @@ import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Slant;
+import java.io.StringReader;
+import java.net.URL;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import javax.xml.XMLConstants;
+import javax.xml.transform.stream.StreamSource;
+import javax.xml.validation.SchemaFactory;
+import javax.xml.validation.Validator;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.xml.sax.SAXException;
 
 /** Captions that are written and read again, alone and with their styles. */
 class CaptionRoundTripTest {
@@ -112,6 +121,27 @@ class CaptionRoundTripTest {
     String text = CaptionFiles.write(project, film, TRACK, format).text();
     return CaptionFiles.read(
         text.getBytes(StandardCharsets.UTF_8), "film." + format.ending(), FrameBox.HD);
+  }
+
+  /** The schemas of the W3C for both versions of the language. */
+  @ParameterizedTest
+  @ValueSource(strings = {"ttml1", "ttml2"})
+  void timedTextKeepsToItsSchemas(String version) throws Exception {
+    URL schema =
+        getClass().getResource("/com/skynav/ttv/xsd/%s/%s.xsd".formatted(version, version));
+    Validator validator =
+        SchemaFactory.newInstance(XMLConstants.W3C_XML_SCHEMA_NS_URI)
+            .newSchema(schema)
+            .newValidator();
+    for (long seed = 1; seed <= 6; seed++) {
+      Project project = project(random(seed));
+      Artboard film = project.artboards().getFirst();
+      String text = CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.TIMED_TEXT).text();
+      validator.validate(new StreamSource(new StringReader(text)));
+      String wrong = text.replaceFirst("<p ", "<q ").replaceFirst("</p>", "</q>");
+      assertThatThrownBy(() -> validator.validate(new StreamSource(new StringReader(wrong))))
+          .isInstanceOf(SAXException.class);
+    }
   }
 
   @ParameterizedTest

@@ -2,6 +2,7 @@ package dynamorph.model.edit;
 
 import dynamorph.model.Layer;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -95,11 +96,29 @@ final class KeptLook {
       }
     }
     for (PropertyKey<?> key : actual.keys()) {
-      if (!wanted.has(key) && kept.test(key)) {
+      if (!wanted.has(key) && kept.test(key) && !isGone(key.address(), wanted, actual)) {
         restored = takenBack(restored, key);
       }
     }
     return restored;
+  }
+
+  /** Whether something that was not there before was removed on a level above. */
+  private static boolean isGone(Address at, PropertySet wanted, PropertySet actual) {
+    if (at.coat().isEmpty()) {
+      return false;
+    }
+    Address coat = at.ownCoat();
+    boolean effect = !at.effect().isEmpty();
+    return isGone(wanted, Properties.COAT_KIND.at(coat), actual, Properties.COAT_REMOVED.at(coat))
+        || effect
+            && isGone(
+                wanted, Properties.EFFECT_KIND.at(at), actual, Properties.EFFECT_REMOVED.at(at));
+  }
+
+  private static boolean isGone(
+      PropertySet wanted, PropertyKey<?> kind, PropertySet actual, PropertyKey<Boolean> removed) {
+    return !wanted.has(kind) && actual.get(removed).orElse(false);
   }
 
   /** A colour by a swatch is kept as it was even if the swatch has changed. */

@@ -20,10 +20,9 @@ public record MuteStyle(Set<LayerId> layers, StyleId style, boolean muted) imple
         layers,
         layer -> {
           Set<StyleId> changed = new HashSet<>(layer.muted());
-          boolean differs =
-              muted
-                  ? Followers.followed(layer).contains(style) && changed.add(style)
-                  : changed.remove(style);
+          boolean takes =
+              Followers.followed(layer).contains(style) || before.taken(layer).contains(style);
+          boolean differs = muted ? takes && changed.add(style) : changed.remove(style);
           return differs ? layer.withMuted(changed) : layer;
         });
   }

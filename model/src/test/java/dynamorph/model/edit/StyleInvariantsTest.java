@@ -256,8 +256,11 @@ class StyleInvariantsTest {
     Project clear = new MuteStyle(all, style.id(), false).applyTo(project);
     Project muted = new MuteStyle(all, style.id(), true).applyTo(clear);
     Project stopped =
-        clear.mapLayers(layer ->
-            layer.mapFollows(id -> Optional.of(id).filter(one -> !one.equals(style.id()))));
+        clear
+            .mapLayers(layer ->
+                layer.mapFollows(id -> Optional.of(id).filter(one -> !one.equals(style.id()))))
+            .mapCaptions(track ->
+                track.mapFollows(id -> Optional.of(id).filter(one -> !one.equals(style.id()))));
     assertThat(looks(muted)).isEqualTo(looks(stopped));
     assertThat(looks(new MuteStyle(all, style.id(), false).applyTo(muted))).isEqualTo(looks(clear));
   }
