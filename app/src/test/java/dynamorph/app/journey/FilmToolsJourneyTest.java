@@ -429,6 +429,59 @@ class FilmToolsJourneyTest {
     assertThat(driver.project()).isEqualTo(unchanged);
   }
 
+  @Test
+  void aSinglePictureTravelsWithTheProject() throws IOException {
+    look("tab-properties");
+    seek(20_000);
+    Path picture = Files.move(numbered(folder, 1), folder.resolve("map.png"));
+    driver.answers().file(picture);
+    driver.robot().interact(() -> action("Add footage\u2026"));
+    driver.waitFor("it is there", () -> lastClip().media().equals(new Media.Still("map.png")));
+    assertThat(driver.project().assets()).anyMatch(asset -> asset.shortName().equals("map.png"));
+    Files.delete(picture);
+    assertThat(FootageFiles.isThere(lastClip().media())).isTrue();
+    driver.robot().interact(driver.workspace()::undo);
+    assertThat(driver.project().assets()).noneMatch(asset -> asset.shortName().equals("map.png"));
+  }
+
+  /** A block of the lanes stands for its text, also while a style is dragged. */
+  @Test
+  void aStyleIsDroppedOnABlockOfTheLanes() {
+    Driver.needsADisplay();
+    look("tab-properties");
+    var section = driver.styleNamed("Section title");
+    driver.robot().interact(() -> driver.node("style-" + section).requestFocus());
+    driver.settle();
+    var lanes = driver.node("track-lanes");
+    double scale = lanes.getLayoutBounds().getWidth() * 0.97 / 72;
+    driver.robot().drag("#style-" + section, javafx.scene.input.MouseButton.PRIMARY);
+    driver.robot().dropTo(lanes.localToScreen(26 * scale, 24 + 28 + 14));
+    driver.settle();
+    assertThat(driver.layer("name-ilse").follows()).contains(section);
+    assertThat(driver.layer("name-joost").follows()).doesNotContain(section);
+  }
+
+  @Test
+  void whatASpeakerSaysTakesAStyle() {
+    look("tab-properties");
+    Track.Captions english = (Track.Captions) track("captions-en");
+    select("cue-en-5");
+    type("timing-speaker", "Joost");
+    var voice = driver.styleNamed("Sound");
+    driver
+        .robot()
+        .interact(() ->
+            driver
+                .workspace()
+                .apply(
+                    new dynamorph.model.edit.ChangeTimeline.PutTrack(
+                        driver.workspace().screening().board().orElseThrow().id(),
+                        english.withSpeakers(java.util.Map.of("Joost", voice)))));
+    driver.settle();
+    assertThat(driver.project().taken(driver.layer("cue-en-5"))).contains(voice);
+    assertThat(driver.project().taken(driver.layer("cue-en-4"))).doesNotContain(voice);
+  }
+
   private static String written(Path folder) {
     Path file = folder.resolve("sea.007.png").toAbsolutePath().normalize();
     return file.toString().replace('\\', '/');

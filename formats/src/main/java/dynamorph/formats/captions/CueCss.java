@@ -96,7 +96,7 @@ final class CueCss {
           Optional.of(
               none.with(Properties.SLANT, value.equals("normal") ? Slant.UPRIGHT : Slant.ITALIC));
       case "font-family" -> {
-        String family = value.split(",")[0].replaceAll("[\"']", "").strip();
+        String family = value.split(",", 2)[0].replaceAll("[\"']", "").strip();
         yield family.isEmpty() || family.matches("(sans-)?serif|monospace|cursive|fantasy")
             ? Optional.empty()
             : Optional.of(none.with(Properties.FONT_FAMILY, family));
@@ -159,7 +159,7 @@ final class CueCss {
     if (value.equals("none")) {
       return Optional.of(PropertySet.EMPTY);
     }
-    String first = value.split(",(?![^(]*\\))")[0].strip().replace(", ", ",");
+    String first = value.split(",(?![^(]*\\))", 2)[0].strip().replace(", ", ",");
     Matcher found = SHADOW_FORM.matcher(first);
     if (!found.matches()) {
       return Optional.empty();

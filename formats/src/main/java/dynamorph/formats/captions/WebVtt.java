@@ -263,7 +263,7 @@ final class WebVtt {
     if (text == null) {
       return Optional.empty();
     }
-    Matcher found = NUMBER.matcher(text.split(",")[0]);
+    Matcher found = NUMBER.matcher(text.split(",", 2)[0]);
     return found.matches()
         ? Optional.of(Double.parseDouble(found.group(1))).filter(share -> share <= 100)
         : Optional.empty();
@@ -274,7 +274,7 @@ final class WebVtt {
     if (text == null) {
       return Optional.empty();
     }
-    String number = text.split(",")[0];
+    String number = text.split(",", 2)[0];
     Optional<Double> share = percent(number);
     if (share.isPresent() || !number.matches("-?\\d{1,4}(\\.\\d{1,6})?")) {
       return share;

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Compared with the convolution itself, done in double precision. */
@@ -24,6 +25,33 @@ class GaussianTest {
       worst = Math.max(worst, Math.abs(blurred[index] - wanted[index]));
     }
     assertThat(worst * 255).isLessThan(1);
+  }
+
+  /** Halving and doubling meet edges of every kind. */
+  @ParameterizedTest
+  @CsvSource({"1, 40", "40, 1", "2, 3", "3, 2", "17, 16", "16, 17", "1, 1"})
+  void narrowPlanesAreBlurredLikeWideOnes(int width, int height) {
+    Random random = new Random(width * 100L + height);
+    float[] plane = new float[width * height];
+    for (int index = 0; index < plane.length; index++) {
+      plane[index] = random.nextFloat();
+    }
+    for (double deviation : new double[] {1.2, 3.4, 7.7}) {
+      int margin = (int) Math.ceil(deviation * 6);
+      int wide = width + 2 * margin;
+      float[] padded = new float[wide * (height + 2 * margin)];
+      for (int y = 0; y < height; y++) {
+        System.arraycopy(plane, y * width, padded, (y + margin) * wide + margin, width);
+      }
+      float[] wanted = Gaussian.blur(padded, wide, height + 2 * margin, deviation);
+      float[] blurred = Gaussian.blur(plane, width, height, deviation);
+      for (int y = 0; y < height; y++) {
+        for (int x = 0; x < width; x++) {
+          assertThat((double) blurred[y * width + x])
+              .isCloseTo(wanted[(y + margin) * wide + margin + x], within(1.5 / 255));
+        }
+      }
+    }
   }
 
   @Test
