@@ -46,6 +46,9 @@ public final class PictureService implements AutoCloseable {
       view.setImage(ready);
       return;
     }
+    if (worker.isShutdown()) {
+      return;
+    }
     pending.incrementAndGet();
     worker.execute(() -> {
       try {

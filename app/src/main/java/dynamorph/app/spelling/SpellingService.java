@@ -107,7 +107,8 @@ public final class SpellingService implements AutoCloseable {
 
   private List<TextRange> known(Check check) {
     List<TextRange> result = checked.getIfPresent(check);
-    if (result == null && asked.add(check)) {
+    // the last frame of a window may come after it was closed
+    if (result == null && !worker.isShutdown() && asked.add(check)) {
       worker.execute(() -> {
         checked.put(check, speller.misspelt(check.text, check.language, Set.of()));
         Platform.runLater(() -> {
@@ -128,6 +129,9 @@ public final class SpellingService implements AutoCloseable {
 
   /** Finds what may have been meant, and hands it over on the interface thread. */
   public void suggest(Misspelt wrong, Consumer<List<String>> take) {
+    if (worker.isShutdown()) {
+      return;
+    }
     worker.execute(() -> {
       List<String> words = speller.suggestions(wrong.word(), wrong.language());
       Platform.runLater(() -> take.accept(words));

@@ -51,6 +51,7 @@ public final class StageView extends Region {
   private Optional<SpellingService> spelling = Optional.empty();
   private final Supplier<Studio> studio;
   private final FrameService frames;
+  private final Timeline blinking;
   private final ImageView picture = new ImageView();
   private final Canvas marks = new Canvas();
   private final StageMarks painter;
@@ -96,9 +97,9 @@ public final class StageView extends Region {
     view.addListener((_, _, _) -> viewChanged());
     widthProperty().addListener((_, _, _) -> resized());
     heightProperty().addListener((_, _, _) -> resized());
-    Timeline blink = new Timeline(new KeyFrame(BLINK, _ -> blink()));
-    blink.setCycleCount(Animation.INDEFINITE);
-    blink.play();
+    blinking = new Timeline(new KeyFrame(BLINK, _ -> blink()));
+    blinking.setCycleCount(Animation.INDEFINITE);
+    blinking.play();
     new StageGestures(workspace, this).install();
   }
 
@@ -448,6 +449,8 @@ public final class StageView extends Region {
   }
 
   public void close() {
+    // an animation that runs keeps the whole window
+    blinking.stop();
     frames.close();
   }
 }

@@ -96,7 +96,11 @@ final class Driver {
   }
 
   /** Opens the window; on the interface thread. */
+  /** The window of the journey before; left open, every journey would keep its window. */
+  private static Optional<MainWindow> before = Optional.empty();
+
   static Driver open(Stage stage, Project project, Path userFolder) {
+    before.ifPresent(MainWindow::close);
     Theme.loadFonts();
     UserFolder user = new UserFolder(userFolder);
     user.setWelcomed();
@@ -105,6 +109,7 @@ final class Driver {
     IdSource counting = prefix -> prefix + "-" + count.incrementAndGet();
     Workspace workspace = new Workspace(counting, project);
     MainWindow window = new MainWindow(workspace, answers, user, Theme.CHALK);
+    before = Optional.of(window);
     stage.setScene(window.scene());
     stage.setX(0);
     stage.setY(0);
