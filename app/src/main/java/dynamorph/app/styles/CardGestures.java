@@ -43,7 +43,7 @@ public final class CardGestures {
   private StylesColumn column;
   private Point2D pressedAt = Point2D.ZERO;
   private boolean dragging;
-  private Optional<LayerId> over = Optional.empty();
+  private Optional<Edit> over = Optional.empty();
 
   /**
    * @param overlay lies over the whole window; the dragged specimen is shown in it
@@ -58,7 +58,6 @@ public final class CardGestures {
   }
 
   private StyleLanding landing = StyleLanding.NONE;
-  private Optional<Edit> landed = Optional.empty();
 
   /** Gives a place beside the stage that styles can be dropped on. */
   public void setLanding(StyleLanding place) {
@@ -201,28 +200,20 @@ public final class CardGestures {
     Point2D at = overlay.sceneToLocal(now);
     ghost.relocate(at.getX() + 12, at.getY() + 8);
     column.showDrop(now, id);
-    Optional<LayerId> under = layerAt(now);
-    Optional<Edit> landing = landingAt(now, id, under, event.isAltDown());
-    if (!under.equals(over) || !landing.equals(landed)) {
-      over = under;
-      landed = landing;
-      over.ifPresentOrElse(
-          layer ->
-              workspace.preview(
-                  workspace
-                      .following()
-                      .edit(
-                          targetOf(layer),
-                          id,
-                          event.isAltDown(),
-                          workspace.following().stampingProperty().get())),
-          () -> landed.ifPresentOrElse(workspace::preview, workspace::endPreview));
+    boolean onTop = event.isAltDown();
+    Optional<Edit> would =
+        textsAt(now)
+            .map(texts ->
+                workspace
+                    .following()
+                    .edit(texts, id, onTop, workspace.following().stampingProperty().get()))
+            .or(() -> landing.editAt(now, id, onTop));
+    landing.mark(now);
+    if (!would.equals(over)) {
+      over = would;
+      would.ifPresentOrElse(workspace::preview, workspace::endPreview);
     }
     event.consume();
-  }
-
-  private Optional<Edit> landingAt(Point2D at, StyleId id, Optional<LayerId> under, boolean onTop) {
-    return landing.over(under.isPresent() ? NOWHERE : at, id, onTop);
   }
 
   private static final Point2D NOWHERE = new Point2D(-1, -1);
@@ -232,21 +223,25 @@ public final class CardGestures {
     overlay.getChildren().remove(ghost);
     workspace.endPreview();
     over = Optional.empty();
-    column.drop(new Point2D(event.getSceneX(), event.getSceneY()), id);
+    landing.mark(NOWHERE);
     Point2D at = new Point2D(event.getSceneX(), event.getSceneY());
-    Optional<LayerId> under = layerAt(at);
-    landingAt(at, id, under, event.isAltDown()).ifPresent(workspace::apply);
-    landing.over(NOWHERE, id, false);
-    landed = Optional.empty();
-    under.ifPresent(layer ->
-        workspace
-            .following()
-            .put(
-                targetOf(layer),
-                id,
-                event.isAltDown() && !event.isShiftDown(),
-                event.isAltDown() && event.isShiftDown()
-                    || workspace.following().stampingProperty().get()));
+    column.drop(at, id);
+    textsAt(at)
+        .ifPresentOrElse(
+            texts ->
+                workspace
+                    .following()
+                    .put(
+                        texts,
+                        id,
+                        event.isAltDown() && !event.isShiftDown(),
+                        event.isAltDown() && event.isShiftDown()
+                            || workspace.following().stampingProperty().get()),
+            () -> landing.editAt(at, id, event.isAltDown()).ifPresent(workspace::apply));
+  }
+
+  private Optional<Target.Layers> textsAt(Point2D inWindow) {
+    return layerAt(inWindow).map(this::targetOf).or(() -> landing.textsAt(inWindow));
   }
 
   /** Dropped on one of several selected texts, a style goes to all of them. */

@@ -188,7 +188,14 @@ public final class StylesColumn extends VBox {
     overFilm.selectedProperty().addListener((_, _, _) -> update());
     // cards are drawn anew once the film rests
     film.setOnFinished(_ -> update());
-    workspace.screening().filmProperty().addListener((_, _, _) -> update());
+    workspace
+        .screening()
+        .filmProperty()
+        .addListener((_, _, _) -> {
+          if (overFilm.isSelected()) {
+            update();
+          }
+        });
     workspace
         .screening()
         .playheadProperty()

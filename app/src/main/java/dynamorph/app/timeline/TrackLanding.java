@@ -39,29 +39,42 @@ final class TrackLanding implements StyleLanding {
   }
 
   @Override
-  public Optional<Edit> over(Point2D inWindow, StyleId style, boolean onTop) {
-    Optional<Artboard> film = workspace.screening().board();
-    Optional<Edit> edit =
-        film.flatMap(
-            board -> heads.trackAt(inWindow).flatMap(track -> on(board, track, style, onTop)));
-    heads.showLanding(edit.isPresent() ? heads.trackAt(inWindow) : Optional.empty());
-    return edit;
+  public Optional<Target.Layers> textsAt(Point2D inWindow) {
+    return titlesAt(inWindow)
+        .map(track -> new Target.Layers(film().on(track.id()).stream().map(Layer::id).toList()))
+        .filter(target -> !target.layers().isEmpty());
   }
 
-  private Optional<Edit> on(Artboard film, Track track, StyleId style, boolean onTop) {
-    return switch (track) {
-      case Track.Footage _ -> Optional.empty();
-      case Track.Captions captions ->
-          Optional.of(
-              new ChangeTimeline.PutTrack(
-                  film.id(), captions.withFollows(with(captions.follows(), style, onTop))));
-      case Track.Titles titles -> {
-        List<LayerId> all = film.on(titles.id()).stream().map(Layer::id).toList();
-        yield all.isEmpty()
-            ? Optional.empty()
-            : Optional.of(workspace.following().edit(new Target.Layers(all), style, onTop, false));
-      }
-    };
+  @Override
+  public Optional<Edit> editAt(Point2D inWindow, StyleId style, boolean onTop) {
+    return captionsAt(inWindow)
+        .map(track ->
+            new ChangeTimeline.PutTrack(
+                film().id(), track.withFollows(with(track.follows(), style, onTop))));
+  }
+
+  @Override
+  public void mark(Point2D inWindow) {
+    boolean takes = textsAt(inWindow).isPresent() || captionsAt(inWindow).isPresent();
+    heads.showLanding(takes ? heads.trackAt(inWindow) : Optional.empty());
+  }
+
+  private Artboard film() {
+    return workspace.screening().board().orElseThrow();
+  }
+
+  private Optional<Track.Titles> titlesAt(Point2D inWindow) {
+    return heads
+        .trackAt(inWindow)
+        .filter(Track.Titles.class::isInstance)
+        .map(Track.Titles.class::cast);
+  }
+
+  private Optional<Track.Captions> captionsAt(Point2D inWindow) {
+    return heads
+        .trackAt(inWindow)
+        .filter(Track.Captions.class::isInstance)
+        .map(Track.Captions.class::cast);
   }
 
   /** In the place of those of its level, or over them. */
