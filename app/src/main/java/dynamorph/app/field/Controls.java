@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -63,6 +64,18 @@ public final class Controls {
     HBox head = new HBox(6, words, gap, icon(Feather.X, "Close  Esc", close));
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
+  }
+
+  /** Takes what is typed into a field on Enter, and when the keyboard goes elsewhere. */
+  public static void onTyped(TextField field, Runnable take) {
+    field.setOnAction(_ -> take.run());
+    field
+        .focusedProperty()
+        .addListener((_, _, focused) -> {
+          if (!focused) {
+            take.run();
+          }
+        });
   }
 
   /** Lets Escape close a pane, wherever in it the keyboard is. */

@@ -141,14 +141,7 @@ final class FigureSection extends VBox {
             workspace.tell(Notice.problem(wrong.getMessage() + "."));
           }
         };
-    field.setOnAction(_ -> take.run());
-    field
-        .focusedProperty()
-        .addListener((_, _, focused) -> {
-          if (!focused) {
-            take.run();
-          }
-        });
+    Controls.onTyped(field, take);
     return field;
   }
 

@@ -119,14 +119,7 @@ final class TimingSection extends VBox {
             }
           }
         };
-    field.setOnAction(_ -> take.run());
-    field
-        .focusedProperty()
-        .addListener((_, _, focused) -> {
-          if (!focused) {
-            take.run();
-          }
-        });
+    Controls.onTyped(field, take);
   }
 
   private void apply(String verb, UnaryOperator<Timing> change) {

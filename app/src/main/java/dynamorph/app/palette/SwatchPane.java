@@ -69,13 +69,7 @@ public final class SwatchPane extends VBox {
     VBox banner = new VBox(2, title, uses);
     banner.getStyleClass().add("banner");
     name.setId("swatch-name");
-    name.setOnAction(_ -> rename());
-    name.focusedProperty()
-        .addListener((_, _, focused) -> {
-          if (!focused) {
-            rename();
-          }
-        });
+    Controls.onTyped(name, this::rename);
     colour.node().setId("swatch-colour");
     if (colour.node() instanceof Region region) {
       region.setMaxWidth(Double.MAX_VALUE);

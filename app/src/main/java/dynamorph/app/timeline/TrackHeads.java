@@ -243,14 +243,7 @@ final class TrackHeads extends Pane {
             update();
           }
         };
-    field.setOnAction(_ -> take.run());
-    field
-        .focusedProperty()
-        .addListener((_, _, focused) -> {
-          if (!focused) {
-            take.run();
-          }
-        });
+    Controls.onTyped(field, take);
     field.setOnKeyPressed(event -> {
       if (event.getCode() == KeyCode.ESCAPE) {
         field.setText(track.name());
