@@ -114,11 +114,24 @@ final class RenderCommand implements Callable<Integer> {
       if (what.timeline == null) {
         write(new ArtboardPicture(painter).png(board, scale));
       } else {
+        warnOfMissing(board.artboard().timeline().orElseThrow());
         renderFilm(project, board, painter, footage);
       }
       warn(board);
     }
     return 0;
+  }
+
+  /** What is missing is drawn as stripes. */
+  private void warnOfMissing(Timeline timeline) {
+    timeline
+        .footage()
+        .flatMap(track -> track.clips().stream())
+        .filter(clip -> !FootageFiles.isThere(clip.media()))
+        .forEach(clip ->
+            spec.commandLine()
+                .getErr()
+                .println("dynamorph: the footage \"" + clip.name() + "\" is missing"));
   }
 
   private void renderFilm(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.timeline.Media;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -46,6 +47,27 @@ class FilmCommandsTest {
   void writeDemo() {
     demo = path("demo.dmorph");
     assertThat(run("demo", "--write", demo).code()).isZero();
+  }
+
+  /** What is missing is told, and the frame is drawn all the same. */
+  @Test
+  void missingFootageIsTold() throws IOException {
+    Project project = ProjectFile.read(folder.resolve("demo.dmorph"));
+    Media gone = new Media.File(path("gone.mp4"));
+    ProjectFile.write(project.mapMedia(_ -> gone), folder.resolve("gone.dmorph"));
+    Answer answer =
+        run(
+            "render",
+            path("gone.dmorph"),
+            "--timeline",
+            "film",
+            "--scale",
+            "0.1",
+            "-o",
+            path("gone.png"));
+    assertThat(answer.code()).isZero();
+    assertThat(answer.err()).contains("the footage \"gears\" is missing");
+    assertThat(folder.resolve("gone.png")).exists();
   }
 
   @Test

@@ -105,6 +105,11 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
     }
   }
 
+  /** Whether a file is a picture by its name, not a video. */
+  public static boolean isPicture(Path file) {
+    return NumberedPictures.isPicture(file);
+  }
+
   /** How many pictures are numbered like one and follow it, with it; 1 if it has no number. */
   public static int numberedLike(Path picture) {
     try {

@@ -16,12 +16,6 @@ public record ImageFile(Asset asset, double width, double height) {
   /** The largest file that is taken in: 64 megabytes. */
   private static final long LARGEST = 64L << 20;
 
-  /** Whether the name of a file is that of a picture. */
-  public static boolean isOne(Path file) {
-    String name = file.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
-    return FileQuestion.IMAGE.kinds().getFirst().endings().stream().anyMatch(name::endsWith);
-  }
-
   /**
    * Reads an image.
    *

@@ -93,10 +93,12 @@ public final class FootageActions implements AutoCloseable {
           FrameRate rate = OpenFilm.line(board).rate();
           worker.execute(() -> {
             try {
+              boolean picture = FootageFiles.isPicture(file);
+              int numbered = picture ? FootageFiles.numberedLike(file) : 0;
               Runnable then =
-                  FootageFiles.numberedLike(file) == 1 && ImageFile.isOne(file)
+                  numbered == 1
                       ? still(ImageFile.read(file), place)
-                      : moving(file, FootageFiles.facts(file, rate), place);
+                      : moving(file, numbered, FootageFiles.facts(file, rate), place);
               Platform.runLater(then);
             } catch (IOException | IllegalArgumentException wrong) {
               tell(wrong);
@@ -122,7 +124,10 @@ public final class FootageActions implements AutoCloseable {
                         placed(board, place, name, new Media.Still(name), STANDS))));
   }
 
-  private Runnable moving(Path file, FootageFacts facts, Place place) {
+  /**
+   * @param numbered how many pictures it is made of; 0 for a video
+   */
+  private Runnable moving(Path file, int numbered, FootageFacts facts, Place place) {
     String path = written(file);
     String name = file.getFileName().toString();
     return () ->
@@ -130,7 +135,8 @@ public final class FootageActions implements AutoCloseable {
             .ifPresent(board -> {
               if (workspace.apply(
                   placed(board, place, name, new Media.File(path), facts.duration()))) {
-                film.told("Added %s, %d \u00d7 %d.".formatted(name, facts.width(), facts.height()));
+                String what = numbered > 0 ? numbered + " numbered pictures from " + name : name;
+                film.told("Added %s, %d \u00d7 %d.".formatted(what, facts.width(), facts.height()));
               }
             });
   }

@@ -52,6 +52,7 @@ public final class Workspace {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>(Selection.NONE);
   private final BooleanProperty hiddenLetters = new SimpleBooleanProperty();
+  private final BooleanProperty rulersShown = new SimpleBooleanProperty();
   private final BooleanProperty typographicQuotes = new SimpleBooleanProperty(true);
   private final BooleanProperty readyShown = new SimpleBooleanProperty();
   private final BooleanProperty outlineShown = new SimpleBooleanProperty();
@@ -174,8 +175,6 @@ public final class Workspace {
   public BooleanProperty rulersShownProperty() {
     return rulersShown;
   }
-
-  private final BooleanProperty rulersShown = new javafx.beans.property.SimpleBooleanProperty();
 
   public BooleanProperty outlineShownProperty() {
     return outlineShown;
