@@ -2,7 +2,6 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.demo.LongHour;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -15,7 +14,6 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.timeline.Time;
-import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Anchor;
@@ -35,24 +33,13 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 
 /** A motion designer works on the film of the demo. */
-@ExtendWith(ApplicationExtension.class)
-class FilmJourneyTest {
-  @TempDir private Path folder;
-  private Driver driver;
-
+class FilmJourneyTest extends FilmJourney {
   @Start
-  void open(Stage stage) {
-    driver = Driver.open(stage, LongHour.project(), folder);
-  }
-
-  private Timeline line() {
-    return driver.project().films().findFirst().orElseThrow().timeline().orElseThrow();
+  void start(Stage stage) {
+    open(stage);
   }
 
   private CueList cues(String track) {
@@ -64,11 +51,6 @@ class FilmJourneyTest {
   private Driver look() {
     driver.settle().press("view-timeline");
     return driver;
-  }
-
-  private void seek(long millis) {
-    driver.robot().interact(() -> driver.workspace().screening().seek(Time.ofMillis(millis)));
-    driver.settle();
   }
 
   /** Where a title stands across its frame, in points. */
@@ -220,14 +202,6 @@ class FilmJourneyTest {
     driver.answers().agree(true);
     driver.robot().interact(() -> action("Export the captions\u2026"));
     driver.waitFor("the file is there", () -> Files.exists(out));
-  }
-
-  private void action(String name) {
-    driver.actions().stream()
-        .filter(one -> one.name().equals(name))
-        .findFirst()
-        .orElseThrow()
-        .run();
   }
 
   private List<LayerId> twoHundredTitles() {

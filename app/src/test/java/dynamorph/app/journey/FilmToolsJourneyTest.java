@@ -10,7 +10,6 @@ import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
-import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
@@ -24,8 +23,11 @@ import java.util.Optional;
 import javafx.event.ActionEvent;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.DialogPane;
 import javafx.scene.control.ListView;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -33,24 +35,13 @@ import javafx.stage.Stage;
 import javafx.stage.Window;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 
 /** The controls around the film: its bar, its tracks, the list of cues, and what they ask. */
-@ExtendWith(ApplicationExtension.class)
-class FilmToolsJourneyTest {
-  @TempDir private Path folder;
-  private Driver driver;
-
+class FilmToolsJourneyTest extends FilmJourney {
   @Start
-  void open(Stage stage) {
-    driver = Driver.open(stage, LongHour.project(), folder);
-  }
-
-  private Timeline line() {
-    return driver.project().films().findFirst().orElseThrow().timeline().orElseThrow();
+  void start(Stage stage) {
+    open(stage);
   }
 
   private Track track(String id) {
@@ -66,25 +57,12 @@ class FilmToolsJourneyTest {
     driver.press(tab);
   }
 
-  private void seek(long millis) {
-    driver.robot().interact(() -> driver.workspace().screening().seek(Time.ofMillis(millis)));
-    driver.settle();
-  }
-
   private void select(String... ids) {
     driver
         .robot()
         .interact(() ->
             driver.workspace().select(java.util.Arrays.stream(ids).map(LayerId::new).toList()));
     driver.settle();
-  }
-
-  private void action(String name) {
-    driver.actions().stream()
-        .filter(one -> one.name().equals(name))
-        .findFirst()
-        .orElseThrow()
-        .run();
   }
 
   /** The dialog that is open, once it is. */
@@ -410,7 +388,7 @@ class FilmToolsJourneyTest {
         () -> line().footage().findFirst().orElseThrow().clips().size() == before + 1);
     assertThat(lastClip().in()).isEqualTo(Time.ofMillis(20_000));
     assertThat(lastClip().out()).as("fifty frames").isEqualTo(Time.ofMillis(22_000));
-    assertThat(driver.notice()).contains("64 \u00d7 36");
+    assertThat(driver.notice()).contains("50 numbered pictures").contains("64 \u00d7 36");
     driver.robot().interact(() -> action("Find missing footage\u2026"));
     assertThat(driver.notice()).contains("No footage of this film is missing");
     Files.move(folder.resolve("shots"), folder.resolve("moved"));
@@ -461,25 +439,45 @@ class FilmToolsJourneyTest {
     assertThat(driver.layer("name-joost").follows()).doesNotContain(section);
   }
 
-  @Test
-  void whatASpeakerSaysTakesAStyle() {
-    look("tab-properties");
-    Track.Captions english = (Track.Captions) track("captions-en");
-    select("cue-en-5");
-    type("timing-speaker", "Joost");
-    var voice = driver.styleNamed("Sound");
+  /** Chooses from the open menu; menus within menus do not stay open for a robot. */
+  private void choose(String... way) {
     driver
         .robot()
-        .interact(() ->
-            driver
-                .workspace()
-                .apply(
-                    new dynamorph.model.edit.ChangeTimeline.PutTrack(
-                        driver.workspace().screening().board().orElseThrow().id(),
-                        english.withSpeakers(java.util.Map.of("Joost", voice)))));
+        .interact(() -> {
+          List<MenuItem> items =
+              Window.getWindows().stream()
+                  .filter(window -> window.isShowing() && window instanceof ContextMenu)
+                  .map(window -> ((ContextMenu) window).getItems())
+                  .findFirst()
+                  .orElseThrow();
+          for (String step : way) {
+            MenuItem next =
+                items.stream()
+                    .filter(item -> step.equals(item.getText()))
+                    .findFirst()
+                    .orElseThrow();
+            if (next instanceof Menu menu) {
+              items = menu.getItems();
+            } else {
+              next.fire();
+            }
+          }
+        });
+  }
+
+  /** A speaker that a cue names can be given a style in the menu of the track. */
+  @Test
+  void whatASpeakerSaysTakesAStyle() {
+    Driver.needsADisplay();
+    look("tab-properties");
+    select("cue-en-5");
+    type("timing-speaker", "Joost");
+    driver.robot().rightClickOn("#track-captions-en");
+    choose("Speakers", "Joost", "Sound");
     driver.settle();
-    assertThat(driver.project().taken(driver.layer("cue-en-5"))).contains(voice);
-    assertThat(driver.project().taken(driver.layer("cue-en-4"))).doesNotContain(voice);
+    var sound = driver.styleNamed("Sound");
+    assertThat(driver.project().taken(driver.layer("cue-en-5"))).contains(sound);
+    assertThat(driver.project().taken(driver.layer("cue-en-4"))).doesNotContain(sound);
   }
 
   private static String written(Path folder) {
