@@ -9,8 +9,11 @@ import io.github.humbleui.skija.PaintStrokeCap;
 import io.github.humbleui.skija.PaintStrokeJoin;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.PathDirection;
+import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.PathOp;
 import io.github.humbleui.types.Rect;
+import java.util.List;
 
 /** Moves the edges of shapes. The caller closes every path it is given. */
 public final class Edges {
@@ -18,6 +21,9 @@ public final class Edges {
   private static final float PRECISION = 8;
 
   private static final float MOST_ENLARGED = 64;
+
+  /** How much larger shapes are made that did not come out right. */
+  private static final float[] ENLARGED = {1, 0.731f, 0.387f, 0.1937f};
 
   /** Farther out single precision gets coarse. */
   private static final double FARTHEST = 50_000;
@@ -39,18 +45,63 @@ public final class Edges {
   }
 
   /**
-   * The shape grown by a distance, or shrunk by a negative one: the union of the shape with a
-   * stroke along its edge, or the difference from it.
+   * The shape grown by a distance, or shrunk by a negative one: with round corners, all that is
+   * within the distance of it, or all that is farther than that from what is outside.
    *
    * @param distance points
    */
   public static Path moved(Path shape, double distance, Coat.Corner corner) {
+    Path united = united(shape);
     if (distance == 0) {
-      return united(shape);
+      return united;
     }
-    try (Path along = stroked(shape, 2 * Math.abs(distance), corner, StrokeCap.BUTT)) {
-      return combined(shape, along, distance > 0 ? PathOp.UNION : PathOp.DIFFERENCE);
+    try (united) {
+      return movedUnited(united, distance, corner);
     }
+  }
+
+  /**
+   * The same as {@link #moved} for a shape that is known to be united.
+   *
+   * @param distance points, not 0
+   */
+  public static Path movedUnited(Path united, double distance, Coat.Corner corner) {
+    List<ClosedContour> contours = ClosedContour.directed(ClosedContour.of(united));
+    return distance > 0
+        ? grown(contours, distance, corner)
+        : shrunk(contours, united.getBounds(), -distance, corner);
+  }
+
+  private static Path grown(List<ClosedContour> contours, double distance, Coat.Corner corner) {
+    try (PathBuilder builder = new PathBuilder(PathFillMode.WINDING)) {
+      OffsetContours offset = new OffsetContours(distance, corner, builder);
+      contours.forEach(offset::add);
+      try (Path raw = builder.detach()) {
+        return united(raw);
+      }
+    }
+  }
+
+  /** What is left when all around the shape is grown. */
+  private static Path shrunk(
+      List<ClosedContour> contours, Rect bounds, double distance, Coat.Corner corner) {
+    try (PathBuilder builder = new PathBuilder(PathFillMode.WINDING);
+        Path within = Path.makeRect(around(bounds, 1))) {
+      builder.addRect(around(bounds, 2), PathDirection.CLOCKWISE);
+      OffsetContours offset = new OffsetContours(distance, corner, builder);
+      contours.forEach(contour -> offset.add(contour.reversed()));
+      try (Path around = builder.detach()) {
+        return difference(within, around);
+      }
+    }
+  }
+
+  private static Rect around(Rect bounds, float margin) {
+    return Rect.makeLTRB(
+        bounds.getLeft() - margin,
+        bounds.getTop() - margin,
+        bounds.getRight() + margin,
+        bounds.getBottom() + margin);
   }
 
   /** What lies in one shape and not in another. */
@@ -105,23 +156,47 @@ public final class Edges {
   }
 
   /**
-   * Two shapes as one; where that cannot be worked out, both on top of each other. Curves are told
-   * apart by a quarter of a unit there, so it is done on enlarged shapes.
+   * Two shapes as one. Curves are told apart by a quarter of a unit there, so it is done on
+   * enlarged shapes; where it does not come out right, on others a little larger, and where it
+   * never does, both lie on top of each other.
    */
   private static Path combined(Path one, Path other, PathOp op) {
     float scale = enlargement(one, other);
-    try (Path large = one.makeScale(scale);
-        Path otherLarge = other.makeScale(scale);
-        Path combined = Path.makeCombining(large, otherLarge, op)) {
-      if (combined != null) {
-        return combined.makeScale(1 / scale);
+    Path doubtful = null;
+    for (float more : ENLARGED) {
+      Path combined = combined(one, other, op, scale * more);
+      if (combined != null && LineCheck.passes(one, other, op, combined)) {
+        close(doubtful);
+        return combined;
       }
+      if (doubtful == null) {
+        doubtful = combined;
+      } else {
+        close(combined);
+      }
+    }
+    if (doubtful != null) {
+      return doubtful;
     }
     try (PathBuilder builder = new PathBuilder(one)) {
       if (op == PathOp.UNION) {
         builder.addPath(other);
       }
       return builder.detach();
+    }
+  }
+
+  private static void close(Path path) {
+    if (path != null) {
+      path.close();
+    }
+  }
+
+  private static Path combined(Path one, Path other, PathOp op, float scale) {
+    try (Path large = one.makeScale(scale);
+        Path otherLarge = other.makeScale(scale);
+        Path combined = Path.makeCombining(large, otherLarge, op)) {
+      return combined == null ? null : combined.makeScale(1 / scale);
     }
   }
 

@@ -44,6 +44,7 @@ final class Letters implements Stencil.Shape {
   private final List<Stencil.Shape> parts = new ArrayList<>();
   private final Map<PaintFit, List<Stencil.Part>> partings = new EnumMap<>(PaintFit.class);
   private Box bounds;
+  private Ahead ahead = Ahead.NOTHING;
 
   Letters(Finish finish, List<Piece> pieces, TextLayout layout, Outlines outlines, Planes planes) {
     this.planes = planes;
@@ -61,13 +62,14 @@ final class Letters implements Stencil.Shape {
     return finish;
   }
 
-  /** Works out what takes some time, side by side. */
+  /** Begins to work out what takes some time. */
   void prepare(Canvas canvas) {
-    FinishBrush.prepare(canvas, finish, this);
+    ahead = FinishBrush.ahead(canvas, finish, this);
   }
 
   /** Paints one coat. */
   void paint(Canvas canvas, int rank) {
+    ahead.finish(rank);
     FinishBrush.paint(canvas, finish, rank, this);
   }
 
@@ -117,7 +119,12 @@ final class Letters implements Stencil.Shape {
   /** Each contour is moved alone; only those that then meet are united. */
   private Path move(double distance, Coat.Corner corner) {
     if (outline().getVerbsCount() < FEW) {
-      return Edges.moved(outline(), distance, corner);
+      if (distance == 0) {
+        return Edges.united(outline());
+      }
+      try (Path united = moved(0, UNTURNED)) {
+        return Edges.movedUnited(united, distance, corner);
+      }
     }
     List<Path> moved = new ArrayList<>();
     ink.contours(glyph -> moved.add(Edges.moved(glyph, distance, corner)));
@@ -215,6 +222,7 @@ final class Letters implements Stencil.Shape {
 
   @Override
   public void close() {
+    ahead.close();
     ink.close();
     parts.forEach(Stencil.Shape::close);
   }
