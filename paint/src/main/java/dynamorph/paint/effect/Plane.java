@@ -9,6 +9,7 @@ import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Pixmap;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.IRect;
+import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.function.Consumer;
 
@@ -115,6 +116,58 @@ public record Plane(int x, int y, int width, int height, float[] values) {
               | (int) (share * red + 0.5f) << 16
               | (int) (share * green + 0.5f) << 8
               | (int) (share * blue + 0.5f);
+    }
+  }
+
+  /**
+   * What this plane covers, in one colour with light of another upon it, as premultiplied pixels:
+   * blue, green, red, alpha.
+   *
+   * @param light how much of the light falls on each pixel, in the same part
+   * @param dark whether it is the other way round: none falls where the plane says 1
+   */
+  public byte[] lit(Rgba base, Plane light, boolean dark, Rgba colour) {
+    float alpha = base.alpha() / 255f;
+    float upon = colour.alpha() / 255f;
+    float[] from = {base.alpha(), base.red() * alpha, base.green() * alpha, base.blue() * alpha};
+    float[] towards = {
+      upon * (255 - from[0]),
+      upon * (colour.red() - from[1]),
+      upon * (colour.green() - from[2]),
+      upon * (colour.blue() - from[3])
+    };
+    int[] pixels = new int[values.length];
+    light(pixels, values, light.values, dark ? 1 : 0, dark ? -1 : 1, from, towards);
+    byte[] bytes = new byte[4 * pixels.length];
+    ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN).asIntBuffer().put(pixels);
+    return bytes;
+  }
+
+  /** Kept plain, so that it is compiled to vector instructions. */
+  private static void light(
+      int[] pixels,
+      float[] covered,
+      float[] light,
+      float start,
+      float step,
+      float[] from,
+      float[] towards) {
+    float alpha = from[0];
+    float red = from[1];
+    float green = from[2];
+    float blue = from[3];
+    float toAlpha = towards[0];
+    float toRed = towards[1];
+    float toGreen = towards[2];
+    float toBlue = towards[3];
+    for (int index = 0; index < pixels.length; index++) {
+      float share = Math.min(1f, Math.max(0f, covered[index]));
+      float shine = start + step * Math.min(1f, Math.max(0f, light[index]));
+      pixels[index] =
+          (int) ((alpha + shine * toAlpha) * share + 0.5f) << 24
+              | (int) ((red + shine * toRed) * share + 0.5f) << 16
+              | (int) ((green + shine * toGreen) * share + 0.5f) << 8
+              | (int) ((blue + shine * toBlue) * share + 0.5f);
     }
   }
 

@@ -57,14 +57,16 @@ public final class DashLine {
     }
   }
 
-  /** The middles of all dashes that {@link #along} lays, unless they are too many to be told. */
+  /** The middles of all dashes that {@link #along} lays; none if they are too many to be told. */
   public static List<Point> middles(Path path, Coat.Dashing dashing) {
     List<Point> middles = new ArrayList<>();
+    double left = MOST_REPEATS;
     for (Contour contour : contours(path)) {
       try (Path line = contour.path;
           PathMeasure measure = new PathMeasure(line, false, PRECISION)) {
         double length = measure.getLength();
-        if (length / dashing.period() <= MOST_REPEATS) {
+        left -= length / dashing.period();
+        if (left >= 0) {
           for (Dash dash : dashes(length, contour.closed, corners(contour, dashing), dashing)) {
             double at = contour.closed ? dash.middle() % length : dash.middle();
             Point point = measure.getPosition((float) at);
@@ -75,7 +77,7 @@ public final class DashLine {
         }
       }
     }
-    return middles;
+    return left < 0 ? List.of() : middles;
   }
 
   private static List<Double> corners(Contour contour, Coat.Dashing dashing) {

@@ -2,12 +2,9 @@ package dynamorph.paint.geometry;
 
 import dynamorph.paint.effect.Plane;
 import io.github.humbleui.skija.Matrix33;
-import io.github.humbleui.skija.Path;
-import io.github.humbleui.skija.PathVerb;
 import io.github.humbleui.types.IRect;
 import io.github.humbleui.types.Point;
-import java.util.Arrays;
-import java.util.Optional;
+import java.util.List;
 
 /**
  * Round dots of one size. What they cover is worked out disc by disc, which takes about a third of
@@ -18,9 +15,6 @@ import java.util.Optional;
  * @param radius in points
  */
 public record Dots(float[] x, float[] y, double radius) {
-  /** Dashes no longer than this are dots, in points. */
-  private static final double SHORT = 4e-3;
-
   /** How much the axes of a matrix may differ and still leave discs round. */
   private static final double ROUND = 1e-4;
 
@@ -36,41 +30,18 @@ public record Dots(float[] x, float[] y, double radius) {
   };
 
   /**
-   * The dots that a path of dashes draws with round caps; empty if some are longer.
+   * Dots at some places.
    *
-   * @param width of the stroke, in points
+   * @param width of each, in points
    */
-  public static Optional<Dots> of(Path dashes, double width) {
-    Point[] points = dashes.getPoints();
-    PathVerb[] verbs = dashes.getVerbs();
-    float[] x = new float[verbs.length];
-    float[] y = new float[verbs.length];
-    int dots = 0;
-    int at = 0;
-    for (PathVerb verb : verbs) {
-      if (verb == PathVerb.MOVE) {
-        x[dots] = points[at].getX();
-        y[dots++] = points[at].getY();
-      }
-      int next = at + pointsOf(verb);
-      for (; at < next; at++) {
-        if (Math.hypot(points[at].getX() - x[dots - 1], points[at].getY() - y[dots - 1]) > SHORT) {
-          return Optional.empty();
-        }
-      }
+  public static Dots at(List<Point> middles, double width) {
+    float[] x = new float[middles.size()];
+    float[] y = new float[middles.size()];
+    for (int index = 0; index < x.length; index++) {
+      x[index] = middles.get(index).getX();
+      y[index] = middles.get(index).getY();
     }
-    return dots == 0
-        ? Optional.empty()
-        : Optional.of(new Dots(Arrays.copyOf(x, dots), Arrays.copyOf(y, dots), width / 2));
-  }
-
-  private static int pointsOf(PathVerb verb) {
-    return switch (verb) {
-      case MOVE, LINE -> 1;
-      case QUAD, CONIC -> 2;
-      case CUBIC -> 3;
-      case CLOSE, DONE -> 0;
-    };
+    return new Dots(x, y, width / 2);
   }
 
   /** Whether discs stay round. */

@@ -6,6 +6,7 @@ import dynamorph.model.cascade.Paint.Pattern;
 import dynamorph.model.cascade.Paint.Solid;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.Rgba;
 import dynamorph.paint.geometry.Dots;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
@@ -140,6 +141,13 @@ final class CoatBrush {
     @Override
     public Optional<Dots> dots(double distance) {
       return coat.isInPlace() ? Stencil.dots(coat.shape(), shape, distance) : Optional.empty();
+    }
+
+    @Override
+    public Optional<Rgba> colour() {
+      return coat.isInPlace() && coat.paint() instanceof Solid solid
+          ? Optional.of(solid.colour())
+          : Optional.empty();
     }
 
     @Override

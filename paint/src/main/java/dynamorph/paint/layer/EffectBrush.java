@@ -50,6 +50,11 @@ final class EffectBrush {
     /** Where pixels are kept. */
     Planes planes();
 
+    /** Its colour, if it has but one everywhere. */
+    default Optional<Rgba> colour() {
+      return Optional.empty();
+    }
+
     /**
      * Paints an area as it would be if it covered everything.
      *
@@ -323,10 +328,74 @@ final class EffectBrush {
     }
   }
 
+  /**
+   * Light or shade inside something, from what it covers moved, shrunk and blurred.
+   *
+   * @param outside whether it falls where that does not cover
+   */
+  private record Shine(
+      Rgba colour,
+      BlendMode mode,
+      double across,
+      double down,
+      double blur,
+      double spread,
+      boolean outside) {
+    /** Null for other effects. */
+    static Shine of(Effect effect) {
+      return switch (effect) {
+        case Effect.InnerShadow shadow ->
+            new Shine(
+                shadow.colour(),
+                shadow.blend(),
+                shadow.across(),
+                shadow.down(),
+                shadow.blur(),
+                shadow.spread(),
+                true);
+        case Effect.InnerGlow glow ->
+            new Shine(
+                glow.colour(),
+                glow.blend(),
+                0,
+                0,
+                glow.blur(),
+                glow.spread(),
+                glow.from() == GlowFrom.EDGE);
+        case Effect.RaisedEdge _, Effect.Blur _, Effect.DropShadow _, Effect.OuterGlow _ -> null;
+      };
+    }
+  }
+
   private byte[] picture(Grid grid, IRect part, List<Effect> effects) {
+    Optional<Rgba> colour = subject.colour();
+    Shine only = effects.size() == 1 ? Shine.of(effects.getFirst()) : null;
+    if (only != null && only.mode == BlendMode.NORMAL && colour.isPresent()) {
+      Plane light = inside(grid, part, only, grid.deviation(only.blur));
+      return covered(grid, part, 0, 0, 0, 0).lit(colour.get(), light, only.outside, only.colour);
+    }
     try (Raster raster = new Raster(part)) {
       return new Picture(grid, part, raster).made(effects);
     }
+  }
+
+  /** What light inside falls by, blurred by a deviation in pixels. */
+  private Plane inside(Grid grid, IRect part, Shine shine, double deviation) {
+    if (shine.spread == 0 && shine.across == 0 && shine.down == 0) {
+      return covered(grid, part, 0, 0, 0, deviation);
+    }
+    // what was moved beyond this part still counts, as far as it is blurred back into it
+    int margin = 1 + (int) Math.min(Grid.FARTHEST, Math.ceil(deviation * Effect.DEVIATIONS));
+    return covered(grid, grown(part, margin), shine.across, shine.down, -shine.spread, deviation)
+        .part(part);
+  }
+
+  private static IRect grown(IRect part, int margin) {
+    return IRect.makeLTRB(
+        part.getLeft() - margin,
+        part.getTop() - margin,
+        part.getRight() + margin,
+        part.getBottom() + margin);
   }
 
   /** How far beyond the clip what lies there counts for light and shade inside, in points. */
@@ -386,14 +455,11 @@ final class EffectBrush {
 
     private void apply(Effect effect) {
       switch (effect) {
-        case Effect.InnerShadow shadow -> {
-          Plane inside = inside(shadow.across(), shadow.down(), shadow.spread(), shadow.blur());
-          shine(inside.inverted(), shadow.colour(), shadow.blend());
-        }
-        case Effect.InnerGlow glow -> {
-          Plane inside = inside(0, 0, glow.spread(), glow.blur());
-          boolean fromEdge = glow.from() == GlowFrom.EDGE;
-          shine(fromEdge ? inside.inverted() : inside, glow.colour(), glow.blend());
+        case Effect.InnerShadow _, Effect.InnerGlow _ -> {
+          Shine shine = Shine.of(effect);
+          double deviation = Math.hypot(grid.deviation(shine.blur), softened);
+          Plane inside = inside(grid, part, shine, deviation);
+          shine(shine.outside ? inside.inverted() : inside, shine.colour, shine.mode);
         }
         case Effect.RaisedEdge edge -> {
           ReliefKey key =
@@ -415,25 +481,6 @@ final class EffectBrush {
           edge.depth(),
           grid.direction(edge.angle()),
           Math.toRadians(edge.height()));
-    }
-
-    /** The covered area, shrunk by a spread and blurred. */
-    private Plane inside(double across, double down, double spread, double blur) {
-      double deviation = Math.hypot(grid.deviation(blur), softened);
-      if (spread == 0 && across == 0 && down == 0) {
-        return covered(grid, part, 0, 0, 0, deviation);
-      }
-      // what was moved beyond this part still counts, as far as it is blurred back into it
-      int margin = 1 + (int) Math.min(Grid.FARTHEST, Math.ceil(deviation * Effect.DEVIATIONS));
-      return covered(grid, grown(part, margin), across, down, -spread, deviation).part(part);
-    }
-
-    private static IRect grown(IRect part, int margin) {
-      return IRect.makeLTRB(
-          part.getLeft() - margin,
-          part.getTop() - margin,
-          part.getRight() + margin,
-          part.getBottom() + margin);
     }
 
     private void shine(Plane plane, Rgba colour, BlendMode mode) {

@@ -7,8 +7,6 @@ import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintFit;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 
 /** Paints all coats of a finish on a shape. */
@@ -25,8 +23,9 @@ final class FinishBrush {
   }
 
   private static void paintCoats(Canvas canvas, Finish finish, Stencil.Shape shape) {
-    prepare(canvas, finish, shape);
+    Ahead ahead = ahead(canvas, finish, shape);
     for (int rank = 0; rank < finish.coats().size(); rank++) {
+      ahead.finish(rank);
       paint(canvas, finish, rank, shape);
     }
   }
@@ -35,36 +34,25 @@ final class FinishBrush {
   static final long WORTH_SHARING = 200_000;
 
   /**
-   * Something worked out ahead, on any thread.
-   *
-   * @param effort how long it takes, roughly
+   * Begins to work out what takes some time: coats that then only need be copied, and edges that
+   * then only need be drawn.
    */
-  private record Task(int effort, Runnable work) {}
-
-  /**
-   * Works out side by side what takes some time: coats that then only need be copied, and edges
-   * that then only need be drawn.
-   */
-  static void prepare(Canvas canvas, Finish finish, Stencil.Shape shape) {
-    List<Task> missing = new ArrayList<>();
+  static Ahead ahead(Canvas canvas, Finish finish, Stencil.Shape shape) {
+    Ahead.Builder missing = new Ahead.Builder();
     long pixels = 0;
     for (int rank = 0; rank < finish.coats().size(); rank++) {
       CoatBrush.Subject subject = subject(finish, rank, shape);
       KeptCoat kept = KeptCoat.of(canvas, subject);
       if (kept == null) {
-        Coat.Shape form = subject.coat().shape();
-        Stencil.missingEdge(form, shape, subject.covered())
-            .ifPresent(edge -> missing.add(new Task(0, edge)));
+        int own = rank;
+        Stencil.missingEdge(subject.coat().shape(), shape, subject.covered())
+            .ifPresent(edge -> missing.add(own, 0, edge));
       } else if (!kept.isKnown()) {
-        missing.add(new Task(1 + kept.effort(), kept::make));
+        missing.add(rank, 1 + kept.effort(), kept::make);
         pixels += kept.pixels();
       }
     }
-    if (missing.size() > 1 && pixels > WORTH_SHARING) {
-      // the longest first, so that the others fill the time beside it
-      missing.sort(Comparator.comparingInt(Task::effort).reversed());
-      missing.parallelStream().forEach(task -> task.work.run());
-    }
+    return missing.size() > 1 && pixels > WORTH_SHARING ? missing.begin() : Ahead.NOTHING;
   }
 
   private static CoatBrush.Subject subject(Finish finish, int rank, Stencil.Shape shape) {

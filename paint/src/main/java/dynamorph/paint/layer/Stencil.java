@@ -14,6 +14,7 @@ import io.github.humbleui.skija.ClipMode;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
 import io.github.humbleui.skija.Path;
+import io.github.humbleui.types.Point;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -134,8 +135,11 @@ final class Stencil {
           when stroke.cap() == StrokeCap.ROUND
               && stroke.dashing().isDotted(stroke.width() + 2 * distance)
               && stroke.width() + 2 * distance > 0 -> {
-        try (Path dashes = dashes(stroke, shape)) {
-          yield Dots.of(dashes, stroke.width() + 2 * distance);
+        try (Path line = shape.moved(middle(stroke), stroke.corner())) {
+          List<Point> middles = DashLine.middles(line, stroke.dashing());
+          yield middles.isEmpty()
+              ? Optional.empty()
+              : Optional.of(Dots.at(middles, stroke.width() + 2 * distance));
         }
       }
       case Coat.Fill _, Coat.Stroke _ -> Optional.empty();

@@ -108,6 +108,7 @@ public final class StageRenderer implements AutoCloseable {
     target.drawOver(canvas -> {
       if (scene.boards().stream().noneMatch(board -> fills(board, view))) {
         canvas.clear(surround.argb());
+        scene.boards().forEach(board -> paintShade(canvas, pixels(board, view)));
       }
       for (int index = 0; index < shown.size(); index++) {
         paintBoard(canvas, scene.boards().get(index), shown.get(index), view);
@@ -284,7 +285,6 @@ public final class StageRenderer implements AutoCloseable {
 
   private void paintBoard(Canvas canvas, Scene.Board board, List<Shown> shown, View view) {
     Rect rect = pixels(board, view);
-    paintShade(canvas, rect);
     try (Paint paint = new Paint().setColor(board.background().argb())) {
       canvas.drawRect(rect, paint);
     }

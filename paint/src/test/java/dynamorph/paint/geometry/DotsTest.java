@@ -12,9 +12,9 @@ import io.github.humbleui.skija.PaintMode;
 import io.github.humbleui.skija.PaintStrokeCap;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.types.IRect;
+import io.github.humbleui.types.Point;
 import io.github.humbleui.types.Rect;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -22,8 +22,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class DotsTest {
   private static final IRect PART = IRect.makeXYWH(-30, -20, 160, 120);
 
-  private static Path dotted(Path line, double gap) {
-    return DashLine.along(line, new Coat.Dashing(List.of(0.0, gap), 0, DashFit.CONTOUR));
+  private static Coat.Dashing dotted(double gap) {
+    return new Coat.Dashing(List.of(0.0, gap), 0, DashFit.CONTOUR);
   }
 
   private static Path oval() {
@@ -33,9 +33,8 @@ class DotsTest {
   @ParameterizedTest
   @CsvSource({"1, 4", "0.15, 4", "1.7, 1.7", "0.6, 9"})
   void whatTheyCoverIsTheirArea(double scale, double width) {
-    try (Path line = oval();
-        Path dashes = dotted(line, 10)) {
-      Dots dots = Dots.of(dashes, width).orElseThrow();
+    try (Path line = oval()) {
+      Dots dots = Dots.at(DashLine.middles(line, dotted(10)), width);
       Plane plane = dots.covered(Matrix33.makeScale((float) scale), PART);
       double sum = 0;
       for (float value : plane.values()) {
@@ -57,7 +56,7 @@ class DotsTest {
   void theyAreTheStrokeWithRoundCaps(float scale, double width, float turn) {
     Matrix33 matrix = Matrix33.makeScale(scale).makeConcat(Matrix33.makeRotate(turn));
     try (Path line = oval();
-        Path dashes = dotted(line, 12);
+        Path dashes = DashLine.along(line, dotted(12));
         Paint paint =
             new Paint()
                 .setAntiAlias(true)
@@ -76,7 +75,8 @@ class DotsTest {
                 canvas.concat(matrix);
                 canvas.drawPath(dashes, paint);
               });
-      Plane plane = Dots.of(dashes, width).orElseThrow().covered(matrix, PART);
+      List<Point> middles = DashLine.middles(line, dotted(12));
+      Plane plane = Dots.at(middles, width).covered(matrix, PART);
       double worst = 0;
       for (int index = 0; index < plane.values().length; index++) {
         int x = index % plane.width();
@@ -95,16 +95,6 @@ class DotsTest {
       }
     }
     return sum / FINER / FINER;
-  }
-
-  @Test
-  void dashesAreNoDots() {
-    try (Path line = oval();
-        Path dashes = DashLine.along(line, new Coat.Dashing(List.of(2.0, 5.0), 0, DashFit.EXACT));
-        Path nothing = new Path()) {
-      assertThat(Dots.of(dashes, 3)).isEqualTo(Optional.empty());
-      assertThat(Dots.of(nothing, 3)).isEqualTo(Optional.empty());
-    }
   }
 
   @Test
