@@ -16,4 +16,28 @@ final class Pictures {
       return surface.makeImageSnapshot();
     }
   }
+
+  /**
+   * A picture turned clockwise. The caller closes both.
+   *
+   * @param quarters of a turn
+   */
+  static Image turned(Image image, int quarters) {
+    int width = image.getWidth();
+    int height = image.getHeight();
+    boolean aside = quarters % 2 == 1;
+    try (Surface surface =
+        Surface.makeRasterN32Premul(aside ? height : width, aside ? width : height)) {
+      Canvas canvas = surface.getCanvas();
+      switch (Math.floorMod(quarters, 4)) {
+        case 1 -> canvas.translate(height, 0);
+        case 2 -> canvas.translate(width, height);
+        case 3 -> canvas.translate(0, width);
+        default -> {}
+      }
+      canvas.rotate(90f * quarters);
+      canvas.drawImage(image, 0, 0);
+      return surface.makeImageSnapshot();
+    }
+  }
 }

@@ -2,8 +2,10 @@ package dynamorph.footage;
 
 import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_VP8;
 import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_VP9;
+import static org.bytedeco.ffmpeg.global.avcodec.AV_PKT_DATA_DISPLAYMATRIX;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_alloc;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_free;
+import static org.bytedeco.ffmpeg.global.avcodec.av_packet_side_data_get;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_unref;
 import static org.bytedeco.ffmpeg.global.avcodec.avcodec_alloc_context3;
 import static org.bytedeco.ffmpeg.global.avcodec.avcodec_find_decoder;
@@ -28,6 +30,7 @@ import static org.bytedeco.ffmpeg.global.avutil.AV_LOG_FATAL;
 import static org.bytedeco.ffmpeg.global.avutil.AV_NOPTS_VALUE;
 import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_FLAG_ALPHA;
 import static org.bytedeco.ffmpeg.global.avutil.av_dict_get;
+import static org.bytedeco.ffmpeg.global.avutil.av_display_rotation_get;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_alloc;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_unref;
@@ -44,13 +47,16 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avcodec.AVCodecParameters;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
+import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
 import org.bytedeco.ffmpeg.avformat.AVFormatContext;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVDictionaryEntry;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVRational;
+import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.javacpp.PointerPointer;
 
 /**
@@ -67,6 +73,7 @@ final class VideoFile implements Reel {
   private final AVStream stream;
   private final int index;
   private final long origin;
+  private final int quarterTurns;
   private final AVPacket packet = av_packet_alloc();
   private final VideoPixels pixels = new VideoPixels();
   private AVFrame current = av_frame_alloc();
@@ -83,6 +90,7 @@ final class VideoFile implements Reel {
         check(av_find_best_stream(container, AVMEDIA_TYPE_VIDEO, -1, -1, (AVCodec) null, 0));
     this.stream = container.streams(index);
     this.origin = stream.start_time() == AV_NOPTS_VALUE ? 0 : stream.start_time();
+    this.quarterTurns = quarterTurns(stream.codecpar());
     AVCodec codec = codec();
     this.decoder = avcodec_alloc_context3(codec);
     check(avcodec_parameters_to_context(decoder, stream.codecpar()));
@@ -142,6 +150,23 @@ final class VideoFile implements Reel {
     return found;
   }
 
+  /** By how many quarters of a turn pictures are shown clockwise: a camera may have lain aside. */
+  private static int quarterTurns(AVCodecParameters parameters) {
+    if (parameters.nb_coded_side_data() == 0) {
+      return 0;
+    }
+    AVPacketSideData matrix =
+        av_packet_side_data_get(
+            parameters.coded_side_data(),
+            parameters.nb_coded_side_data(),
+            AV_PKT_DATA_DISPLAYMATRIX);
+    if (matrix == null || matrix.isNull()) {
+      return 0;
+    }
+    double degrees = -av_display_rotation_get(new IntPointer(matrix.data()));
+    return Double.isNaN(degrees) ? 0 : Math.floorMod(Math.round(degrees / 90), 4);
+  }
+
   private int check(int result) throws FootageUnreadable {
     if (result < 0) {
       throw new FootageUnreadable(name + ": " + why(result));
@@ -163,7 +188,13 @@ final class VideoFile implements Reel {
   @Override
   public Image picture(Time at, FrameRate rate) throws FootageUnreadable {
     find(timestamp(at));
-    return pixels.image(name, current, stream.sample_aspect_ratio());
+    Image image = pixels.image(name, current, stream.sample_aspect_ratio());
+    if (quarterTurns == 0) {
+      return image;
+    }
+    try (image) {
+      return Pictures.turned(image, quarterTurns);
+    }
   }
 
   /**
@@ -280,7 +311,9 @@ final class VideoFile implements Reel {
                 : rate.frame();
     boolean alpha = (av_pix_fmt_desc_get(decoder.pix_fmt()).flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
     int width = VideoPixels.shownWidth(decoder.width(), stream.sample_aspect_ratio());
-    return new FootageFacts(width, decoder.height(), lasts, alpha);
+    return quarterTurns % 2 == 0
+        ? new FootageFacts(width, decoder.height(), lasts, alpha)
+        : new FootageFacts(decoder.height(), width, lasts, alpha);
   }
 
   @Override

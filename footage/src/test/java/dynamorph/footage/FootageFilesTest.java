@@ -45,10 +45,14 @@ class FootageFilesTest {
   }
 
   private static int middle(Image image) {
+    return at(image, 0.5, 0.5);
+  }
+
+  private static int at(Image image, double x, double y) {
     Pixels pixels =
         Pixels.draw(
             image.getWidth(), image.getHeight(), (Canvas canvas) -> canvas.drawImage(image, 0, 0));
-    return pixels.argb(image.getWidth() / 2, image.getHeight() / 2);
+    return pixels.argb((int) (image.getWidth() * x), (int) (image.getHeight() * y));
   }
 
   @ParameterizedTest
@@ -147,6 +151,29 @@ class FootageFilesTest {
         FrameRate.PAL,
         image -> width[0] = image.getWidth());
     assertThat(width[0]).isEqualTo(128);
+  }
+
+  /** The light half is on the left of the file; where it is when shown, in parts of the picture. */
+  @ParameterizedTest
+  @CsvSource({"90, 0.5, 0.9", "-90, 0.5, 0.1", "180, 0.9, 0.5", "0, 0.1, 0.5"})
+  void videosOfACameraThatLayAsideAreShownUpright(int degrees, double x, double y)
+      throws IOException {
+    Path file = SampleVideo.held(folder.resolve("held.mp4"), degrees, "-c:v", "mpeg4");
+    boolean aside = degrees % 180 != 0;
+    FootageFacts facts = FootageFiles.facts(file, FrameRate.PAL);
+    assertThat(facts.width()).isEqualTo(aside ? 48 : 64);
+    assertThat(facts.height()).isEqualTo(aside ? 64 : 48);
+    int[] lightAndDark = new int[2];
+    footage.show(
+        new Media.File(file.toString()),
+        Time.ZERO,
+        FrameRate.PAL,
+        image -> {
+          lightAndDark[0] = at(image, x, y) & 0xFF;
+          lightAndDark[1] = at(image, 1 - x, 1 - y) & 0xFF;
+        });
+    assertThat(lightAndDark[0]).isGreaterThan(180);
+    assertThat(lightAndDark[1]).isLessThan(70);
   }
 
   private void picture(String name, int grey) throws IOException {

@@ -46,27 +46,50 @@ final class SampleVideo {
     return encode(file, "rgba", "25", raw, options);
   }
 
+  /**
+   * Pictures that are light on the left and dark on the right, by a camera that was held otherwise.
+   *
+   * @param degrees by which they are to be shown anticlockwise
+   */
+  static Path held(Path file, int degrees, String... options) throws IOException {
+    byte[] raw = new byte[WIDTH * HEIGHT * 3 * 3];
+    for (int at = 0; at < raw.length; at++) {
+      raw[at] = (byte) (at / 3 % WIDTH < WIDTH / 2 ? 220 : 30);
+    }
+    Path straight = encode(file.resolveSibling("straight.mp4"), "rgb24", "25", raw, options);
+    run(
+        List.of("-display_rotation", String.valueOf(degrees), "-i", straight.toString()),
+        new byte[0],
+        "-c",
+        "copy",
+        file.toString());
+    return file;
+  }
+
   private static Path encode(Path file, String pixels, String rate, byte[] raw, String... options)
       throws IOException {
-    List<String> command =
-        new ArrayList<>(
-            List.of(
-                Loader.load(ffmpeg.class),
-                "-v",
-                "error",
-                "-y",
-                "-f",
-                "rawvideo",
-                "-pix_fmt",
-                pixels,
-                "-s",
-                WIDTH + "x" + HEIGHT,
-                "-r",
-                rate,
-                "-i",
-                "-"));
-    command.addAll(List.of(options));
-    command.add(file.toString());
+    List<String> input =
+        List.of(
+            "-f",
+            "rawvideo",
+            "-pix_fmt",
+            pixels,
+            "-s",
+            WIDTH + "x" + HEIGHT,
+            "-r",
+            rate,
+            "-i",
+            "-");
+    List<String> output = new ArrayList<>(List.of(options));
+    output.add(file.toString());
+    run(input, raw, output.toArray(String[]::new));
+    return file;
+  }
+
+  private static void run(List<String> from, byte[] raw, String... to) throws IOException {
+    List<String> command = new ArrayList<>(List.of(Loader.load(ffmpeg.class), "-v", "error", "-y"));
+    command.addAll(from);
+    command.addAll(List.of(to));
     ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
     // the program does not look for its libraries beside itself
     String here = Path.of(command.getFirst()).getParent().toString();
@@ -84,6 +107,5 @@ final class SampleVideo {
       Thread.currentThread().interrupt();
       throw new IOException(stopped);
     }
-    return file;
   }
 }
