@@ -105,6 +105,26 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
     }
   }
 
+  /**
+   * Shows one picture of a file that is opened for that alone.
+   *
+   * @param taker gets the picture, which lives only until it returns
+   * @return false if it is missing or cannot be read
+   */
+  public static boolean still(Media.File media, Time at, FrameRate rate, Consumer<Image> taker) {
+    Optional<Path> file = path(media);
+    if (file.isEmpty()) {
+      return false;
+    }
+    try (Reel reel = open(file.get());
+        Image picture = reel.picture(at, rate)) {
+      taker.accept(picture);
+      return true;
+    } catch (FootageUnreadable missing) {
+      return false;
+    }
+  }
+
   /** Whether a file is a picture by its name, not a video. */
   public static boolean isPicture(Path file) {
     return NumberedPictures.isPicture(file);

@@ -36,6 +36,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
+import javafx.scene.image.Image;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -70,6 +71,8 @@ final class TrackLanes extends Region {
   private Optional<Drag> drag = Optional.empty();
   private double top;
 
+  private static final Optional<Image> NO_PICTURE = Optional.empty();
+  private final ClipPictures pictures = new ClipPictures(this::draw);
   private final FootageActions footage;
   private final Runnable deleted;
   private final ContextMenu menu = new ContextMenu();
@@ -246,6 +249,7 @@ final class TrackLanes extends Region {
 
   private void drawRows(GraphicsContext g, LaneColours colours, Artboard board, Timeline line) {
     Map<TrackId, Integer> rows = new HashMap<>();
+    pictures.begin();
     for (int row = 0; row < line.tracks().size(); row++) {
       rows.put(line.tracks().get(row).id(), row);
       g.setStroke(colours.line());
@@ -255,8 +259,11 @@ final class TrackLanes extends Region {
         for (Clip clip : footage.clips()) {
           boolean picked = pickedClip.filter(clip.id()::equals).isPresent();
           boolean there = FootageFiles.isThere(clip.media());
+          Optional<Image> picture =
+              there && isInSight(clip) ? pictures.of(clip, board, workspace.project()) : NO_PICTURE;
           drawBlock(
               g,
+              picture,
               y(row),
               clip.in(),
               clip.out(),
@@ -285,6 +292,7 @@ final class TrackLanes extends Region {
       boolean hidden = line.tracks().get(row).state().hidden();
       drawBlock(
           g,
+          NO_PICTURE,
           y(row),
           timing.get().in(),
           timing.get().out(),
@@ -297,8 +305,13 @@ final class TrackLanes extends Region {
     }
   }
 
+  private boolean isInSight(Clip clip) {
+    return view.x(clip.out()) >= 0 && view.x(clip.in()) <= getWidth();
+  }
+
   private void drawBlock(
       GraphicsContext g,
+      Optional<Image> picture,
       double y,
       Time in,
       Time out,
@@ -324,11 +337,19 @@ final class TrackLanes extends Region {
       g.beginPath();
       g.rect(x + 6, y, width - 10, ROW);
       g.clip();
+      double pictureWidth = picture.isEmpty() ? 0 : pictureWidth();
+      picture.ifPresent(image ->
+          g.drawImage(
+              image,
+              x + 6,
+              y + 3 + (height - ClipPictures.HEIGHT) / 2,
+              pictureWidth,
+              ClipPictures.HEIGHT));
       g.setFill(colours.words());
       g.setFont(WORDS);
       g.setTextBaseline(VPos.CENTER);
       // a block that begins out of sight still says what it is
-      g.fillText(words, Math.max(x, 0) + 8, y + 3 + height / 2);
+      g.fillText(words, Math.max(x + pictureWidth, 0) + 8, y + 3 + height / 2);
       g.restore();
     }
     g.setGlobalAlpha(1);
@@ -338,6 +359,10 @@ final class TrackLanes extends Region {
       g.strokeRoundRect(x, y + 3, width, height, 5, 5);
       g.setLineWidth(1);
     }
+  }
+
+  private double pictureWidth() {
+    return screening.board().map(ClipPictures::width).orElse(0.0);
   }
 
   private void drawRuler(GraphicsContext g, LaneColours colours, Timeline line) {

@@ -52,7 +52,13 @@ public final class FootagePainter {
         });
   }
 
-  private void paint(
+  /**
+   * Paints a clip alone, as it is at a moment of its film.
+   *
+   * @param width of the frame, in points
+   * @param height of the frame, in points
+   */
+  public void paint(
       Canvas canvas, Clip clip, Time at, FrameRate rate, double width, double height) {
     Time inside = clip.mediaTime(at);
     canvas.save();
