@@ -5,7 +5,6 @@ import dynamorph.formats.captions.CaptionFiles;
 import dynamorph.formats.captions.CaptionsUnreadable;
 import dynamorph.formats.captions.FrameBox;
 import dynamorph.model.Artboard;
-import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.property.Properties;
@@ -13,8 +12,6 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
-import dynamorph.model.timeline.Timing;
-import dynamorph.model.timeline.Track;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
@@ -31,7 +28,6 @@ import dynamorph.typeset.caption.CueProblem;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.layout.Typesetter;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.concurrent.ExecutorService;
@@ -86,7 +82,7 @@ public class FilmBench {
     project = LongHour.project();
     scene = maker.make(project);
     target = Pixels.blank(1920, 1080);
-    many = withManyCues();
+    many = ManyCues.in(project, CUES);
     manyScene = maker.make(many);
     manyScene.setRest(() -> false);
     subtitles = subtitles();
@@ -96,27 +92,6 @@ public class FilmBench {
     StageRenderer made = new StageRenderer(maker.painter(), helpers, 1);
     made.setFootage(new FootagePainter(MediaSource.NONE));
     return made;
-  }
-
-  private Project withManyCues() {
-    Artboard film = project.films().findFirst().orElseThrow();
-    Track.Captions track = film.timeline().orElseThrow().captions().findFirst().orElseThrow();
-    List<Layer> layers = new ArrayList<>();
-    for (int index = 0; index < CUES; index++) {
-      layers.add(
-          Layer.of("m" + index, "Cue", "Cue " + index + " says that the clock is wound on Mondays")
-              .withTiming(
-                  Timing.of(
-                      track.id(),
-                      Time.ofMillis(index * 3000L),
-                      Time.ofMillis(index * 3000L + 2500))));
-    }
-    return project.mapArtboards(board ->
-        board == film
-            ? board
-                .withLayers(layers)
-                .mapTimeline(line -> line.withDuration(Time.ofMillis(CUES * 3000L)))
-            : board);
   }
 
   private static byte[] subtitles() {

@@ -6,8 +6,13 @@ import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.demo.LongHour;
 import dynamorph.model.IdSource;
+import dynamorph.model.Project;
+import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Track;
 import java.nio.file.Files;
+import java.util.List;
 import java.util.Locale;
 import java.util.random.RandomGenerator;
 import javafx.animation.PauseTransition;
@@ -19,7 +24,7 @@ import javafx.util.Duration;
 /**
  * Plays the film of the demo in the real window, its frames 1920 pixels wide, and tells how many of
  * the frames that the clock asked for were not seen; then goes to frames here and there and tells
- * how long each took to show.
+ * how long each took to show. {@code -Dfilm.video=FILE} plays a video instead of what is drawn.
  */
 public final class WindowFilm extends Application {
   private static final double SECONDS =
@@ -35,7 +40,7 @@ public final class WindowFilm extends Application {
     UserFolder user = new UserFolder(Files.createTempDirectory("dynamorph"));
     user.setWelcomed();
     Workspace workspace =
-        new Workspace(IdSource.random(RandomGenerator.getDefault()), LongHour.project());
+        new Workspace(IdSource.random(RandomGenerator.getDefault()), withVideo(LongHour.project()));
     MainWindow window = new MainWindow(workspace, new WindowEdit.NoDialogs(), user, Theme.CHALK);
     stage.setScene(window.scene());
     stage.setWidth(Double.parseDouble(System.getProperty("film.width", "2560")));
@@ -49,6 +54,24 @@ public final class WindowFilm extends Application {
           if (Boolean.getBoolean("film.full")) window.stage().zoomTo(1);
           after(3, () -> play(window));
         });
+  }
+
+  private static Project withVideo(Project project) {
+    String file = System.getProperty("film.video", "");
+    if (file.isEmpty()) {
+      return project;
+    }
+    Media video = new Media.File(file);
+    return project.mapArtboards(board ->
+        board.timeline().isEmpty()
+            ? board
+            : board.mapTimeline(line ->
+                line.mapTracks(track ->
+                    track instanceof Track.Footage footage
+                        ? footage.withClips(
+                            List.of(
+                                new Clip("v", "v", video, Time.ZERO, line.duration(), Time.ZERO)))
+                        : track)));
   }
 
   private static void after(double seconds, Runnable work) {

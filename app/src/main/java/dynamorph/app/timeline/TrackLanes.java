@@ -338,13 +338,12 @@ final class TrackLanes extends Region {
       g.rect(x + 6, y, width - 10, ROW);
       g.clip();
       double pictureWidth = picture.isEmpty() ? 0 : pictureWidth();
-      picture.ifPresent(image ->
-          g.drawImage(
-              image,
-              x + 6,
-              y + 3 + (height - ClipPictures.HEIGHT) / 2,
-              pictureWidth,
-              ClipPictures.HEIGHT));
+      if (picture.isPresent() && width > pictureWidth + 12) {
+        double top = y + 3 + (height - ClipPictures.HEIGHT) / 2;
+        g.drawImage(picture.get(), x + 6, top, pictureWidth, ClipPictures.HEIGHT);
+      } else {
+        pictureWidth = 0;
+      }
       g.setFill(colours.words());
       g.setFont(WORDS);
       g.setTextBaseline(VPos.CENTER);

@@ -81,6 +81,8 @@ final class TransportBar extends HBox {
     problems.setMinWidth(0);
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
+    Button closer = Controls.icon(Feather.ZOOM_IN, "Show less of the time", () -> lanes.zoom(1.5));
+    closer.setId("lanes-closer");
     getChildren()
         .addAll(
             Controls.icon(
@@ -103,7 +105,7 @@ final class TransportBar extends HBox {
             problems,
             add(),
             Controls.icon(Feather.ZOOM_OUT, "Show more of the time", () -> lanes.zoom(1 / 1.5)),
-            Controls.icon(Feather.ZOOM_IN, "Show less of the time", () -> lanes.zoom(1.5)),
+            closer,
             Controls.icon(Feather.MAXIMIZE_2, "Show the whole film", lanes::fitAll));
     for (Node node : getChildren()) {
       if (node instanceof Button button) {

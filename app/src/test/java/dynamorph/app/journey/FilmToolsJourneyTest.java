@@ -3,18 +3,14 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.demo.LongHour;
-import dynamorph.footage.FootageFiles;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.FrameRate;
-import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.typeset.caption.CueList;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -33,7 +29,6 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import javafx.stage.Window;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
 
@@ -358,70 +353,6 @@ class FilmToolsJourneyTest extends FilmJourney {
     assertThat(time(title.value()).in()).isEqualTo(Time.ofMillis(20_000));
   }
 
-  private Path numbered(Path folder, int number) throws IOException {
-    Path file = Files.createDirectories(folder).resolve("sea.%03d.png".formatted(number));
-    BufferedImage image = new BufferedImage(64, 36, BufferedImage.TYPE_INT_RGB);
-    for (int at = 0; at < 64 * 36; at++) {
-      image.setRGB(at % 64, at / 64, 0xC04020);
-    }
-    ImageIO.write(image, "png", file.toFile());
-    return file;
-  }
-
-  private Clip lastClip() {
-    return line().footage().findFirst().orElseThrow().clips().getLast();
-  }
-
-  @Test
-  void footageComesInFromFilesIsMissedAndFoundAgain() throws IOException {
-    look("tab-properties");
-    seek(20_000);
-    for (int number = 7; number < 57; number++) {
-      numbered(folder.resolve("shots"), number);
-    }
-    Path first = folder.resolve("shots/sea.007.png");
-    driver.answers().file(first);
-    int before = line().footage().findFirst().orElseThrow().clips().size();
-    driver.robot().interact(() -> action("Add footage\u2026"));
-    driver.waitFor(
-        "the clip is there",
-        () -> line().footage().findFirst().orElseThrow().clips().size() == before + 1);
-    assertThat(lastClip().in()).isEqualTo(Time.ofMillis(20_000));
-    assertThat(lastClip().out()).as("fifty frames").isEqualTo(Time.ofMillis(22_000));
-    assertThat(driver.notice()).contains("50 numbered pictures").contains("64 \u00d7 36");
-    driver.robot().interact(() -> action("Find missing footage\u2026"));
-    assertThat(driver.notice()).contains("No footage of this film is missing");
-    Files.move(folder.resolve("shots"), folder.resolve("moved"));
-    driver.answers().file(folder.resolve("moved/sea.007.png"));
-    driver.robot().interact(() -> action("Find missing footage\u2026"));
-    driver.waitFor(
-        "it is found",
-        () -> lastClip().media().equals(new Media.File(written(folder.resolve("moved")))));
-    driver.robot().interact(() -> driver.workspace().undo());
-    assertThat(FootageFiles.isThere(lastClip().media())).isFalse();
-    Path words = Files.writeString(folder.resolve("words.mp4"), "no video");
-    driver.answers().file(words);
-    var unchanged = driver.project();
-    driver.robot().interact(() -> action("Add footage\u2026"));
-    driver.waitFor("it is told", () -> driver.notice().startsWith("Not added: words.mp4"));
-    assertThat(driver.project()).isEqualTo(unchanged);
-  }
-
-  @Test
-  void aSinglePictureTravelsWithTheProject() throws IOException {
-    look("tab-properties");
-    seek(20_000);
-    Path picture = Files.move(numbered(folder, 1), folder.resolve("map.png"));
-    driver.answers().file(picture);
-    driver.robot().interact(() -> action("Add footage\u2026"));
-    driver.waitFor("it is there", () -> lastClip().media().equals(new Media.Still("map.png")));
-    assertThat(driver.project().assets()).anyMatch(asset -> asset.shortName().equals("map.png"));
-    Files.delete(picture);
-    assertThat(FootageFiles.isThere(lastClip().media())).isTrue();
-    driver.robot().interact(driver.workspace()::undo);
-    assertThat(driver.project().assets()).noneMatch(asset -> asset.shortName().equals("map.png"));
-  }
-
   /** A block of the lanes stands for its text, also while a style is dragged. */
   @Test
   void aStyleIsDroppedOnABlockOfTheLanes() {
@@ -478,11 +409,6 @@ class FilmToolsJourneyTest extends FilmJourney {
     var sound = driver.styleNamed("Sound");
     assertThat(driver.project().taken(driver.layer("cue-en-5"))).contains(sound);
     assertThat(driver.project().taken(driver.layer("cue-en-4"))).doesNotContain(sound);
-  }
-
-  private static String written(Path folder) {
-    Path file = folder.resolve("sea.007.png").toAbsolutePath().normalize();
-    return file.toString().replace('\\', '/');
   }
 
   private void type(String id, String text) {
