@@ -597,5 +597,6 @@ public final class MainWindow {
     films.close();
     files.close();
     workspace.footage().close();
+    workspace.footageBeside().close();
   }
 }

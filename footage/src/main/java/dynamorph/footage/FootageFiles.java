@@ -23,10 +23,13 @@ import java.util.function.Consumer;
  * thread.
  */
 public final class FootageFiles implements MediaSource, AutoCloseable {
-  /** Bytes of pictures kept: three seconds of small ones, a second of large ones. */
-  private static final long MOST_BYTES = 256L << 20;
+  /** Bytes of pictures kept to be played: three seconds of small ones, a second of large ones. */
+  private static final long PLAYED_BYTES = 256L << 20;
 
-  /** How many frames are decoded ahead. */
+  /** Bytes kept where each picture is seldom seen twice. */
+  private static final long LOOKED_AT_BYTES = 48L << 20;
+
+  /** How many frames are decoded ahead of one that is played. */
   private static final int AHEAD = 4;
 
   /** After this time a file that could not be read is tried again. */
@@ -67,11 +70,28 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
   private final Map<Key, Shot> shots = new LinkedHashMap<>(16, 0.75f, true);
   private final Object decoding = new Object();
   private final ExecutorService ahead;
+  private final long mostBytes;
+  private final int framesAhead;
   private long bytes;
   private volatile Key lastShown;
   private volatile boolean closed;
 
+  /** For what is played: the next pictures are decoded before they are asked for. */
   public FootageFiles() {
+    this(PLAYED_BYTES, AHEAD);
+  }
+
+  /**
+   * For what is looked at here and there, such as by checks and exports. It opens files on its own,
+   * or it would send those that are being played to and fro.
+   */
+  public static FootageFiles besidePlaying() {
+    return new FootageFiles(LOOKED_AT_BYTES, 0);
+  }
+
+  private FootageFiles(long mostBytes, int framesAhead) {
+    this.mostBytes = mostBytes;
+    this.framesAhead = framesAhead;
     this.ahead =
         Executors.newSingleThreadExecutor(work -> {
           Thread thread = new Thread(work, "dynamorph-footage");
@@ -170,12 +190,12 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
   }
 
   private void decodeAhead(Key from) {
-    if (closed) {
+    if (closed || framesAhead == 0) {
       return;
     }
     ahead.execute(() -> {
       Key next = from;
-      for (int step = 0; step < AHEAD && from.equals(lastShown) && !closed; step++) {
+      for (int step = 0; step < framesAhead && from.equals(lastShown) && !closed; step++) {
         next = new Key(next.file, next.at.plus(next.rate.frame()), next.rate);
         Optional<Shot> known = lookedAt(next);
         (known.isPresent() ? known : decoded(next)).ifPresent(this::leave);
@@ -233,7 +253,7 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
       shots.put(key, shot);
       bytes += shot.bytes();
       var oldest = shots.entrySet().iterator();
-      while (bytes > MOST_BYTES && shots.size() > 1) {
+      while (bytes > mostBytes && shots.size() > 1) {
         Shot old = oldest.next().getValue();
         oldest.remove();
         drop(old);

@@ -60,7 +60,8 @@ final class VideoPixels implements AutoCloseable {
     }
     boolean alpha = (av_pix_fmt_desc_get(frame.format()).flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
     if (!alpha) {
-      ImageInfo info = new ImageInfo(width, height, ColorType.BGRA_8888, ColorAlphaType.PREMUL);
+      // what says that it is opaque is drawn without looking at what is below
+      ImageInfo info = new ImageInfo(width, height, ColorType.BGRA_8888, ColorAlphaType.OPAQUE);
       try (Surface surface = Surface.makeRaster(info);
           Pixmap pixmap = new Pixmap()) {
         surface.peekPixels(pixmap);

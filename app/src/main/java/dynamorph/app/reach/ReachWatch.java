@@ -210,7 +210,8 @@ public final class ReachWatch implements AutoCloseable {
         earlier
             .map(scene -> changed(scene, request.after, request.heldBack))
             .orElse(request.followers);
-    Examination examination = new Examination(earlier, request.after, painter, workspace.footage());
+    Examination examination =
+        new Examination(earlier, request.after, painter, workspace.footageBeside());
     List<ReachedText> texts = new ArrayList<>();
     List<ReachedText> open = new ArrayList<>();
     for (LayerId id : ids) {

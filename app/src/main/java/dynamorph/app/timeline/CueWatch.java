@@ -55,6 +55,7 @@ public final class CueWatch implements AutoCloseable {
   private Artboard checked;
   private Scene looked;
   private volatile boolean busy;
+  private volatile boolean playing;
 
   public CueWatch(Workspace workspace, StageView stage) {
     this.workspace = workspace;
@@ -62,6 +63,30 @@ public final class CueWatch implements AutoCloseable {
     workspace.shownProperty().addListener((_, _, _) -> update());
     workspace.screening().filmProperty().addListener((_, _, _) -> update());
     stage.frameProperty().addListener((_, _, _) -> update());
+    workspace.screening().playingProperty().addListener((_, _, now) -> setPlaying(now));
+  }
+
+  /**
+   * Checks that look at footage wait while the film plays, which needs all that the machine has.
+   */
+  private void setPlaying(boolean now) {
+    synchronized (worker) {
+      playing = now;
+      worker.notifyAll();
+    }
+  }
+
+  private void awaitPause() {
+    synchronized (worker) {
+      while (playing && next.get() == null && !worker.isShutdown()) {
+        try {
+          worker.wait(100);
+        } catch (InterruptedException closing) {
+          Thread.currentThread().interrupt();
+          return;
+        }
+      }
+    }
   }
 
   /** The problems by cue. */
@@ -74,7 +99,7 @@ public final class CueWatch implements AutoCloseable {
   }
 
   public boolean isIdle() {
-    return next.get() == null && !busy;
+    return next.get() == null && (!busy || playing);
   }
 
   private void update() {
@@ -146,12 +171,13 @@ public final class CueWatch implements AutoCloseable {
     }
     SeenCues cues =
         new SeenCues(
-            new Legibility(painter, FootagePainter.of(scene.project(), workspace.footage())));
+            new Legibility(painter, FootagePainter.of(scene.project(), workspace.footageBeside())));
     long shown = System.nanoTime();
     publish(withKnown(request, scene, found));
     for (Track.Captions track : request.board.timeline().orElseThrow().captions().toList()) {
       for (var cue : request.board.on(track.id())) {
         Optional<Scene.Found> there = scene.find(cue.id());
+        awaitPause();
         if (next.get() != null || there.isEmpty()) {
           return;
         }

@@ -234,7 +234,7 @@ public final class FilmFiles implements AutoCloseable {
     inBackground(() -> {
       Scene scene = maker.make(project);
       FilmPicture picture =
-          new FilmPicture(maker.painter(), FootagePainter.of(project, workspace.footage()));
+          new FilmPicture(maker.painter(), FootagePainter.of(project, workspace.footageBeside()));
       Scene.Board film = scene.board(board.id()).orElseThrow();
       int workers = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
       FrameSequence.Outcome outcome =
@@ -291,7 +291,7 @@ public final class FilmFiles implements AutoCloseable {
     inBackground(() -> {
       Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
       byte[] png =
-          new FilmPicture(maker.painter(), FootagePainter.of(project, workspace.footage()))
+          new FilmPicture(maker.painter(), FootagePainter.of(project, workspace.footageBeside()))
               .png(film, at, 1, FilmPicture.Under.FOOTAGE);
       SafeFile.write(file, stream -> stream.write(png));
       Platform.runLater(() -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));

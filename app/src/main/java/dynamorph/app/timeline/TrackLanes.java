@@ -72,6 +72,7 @@ final class TrackLanes extends Region {
   private double top;
 
   private static final Optional<Image> NO_PICTURE = Optional.empty();
+  private final BlockLabels labels = new BlockLabels(WORDS);
   private final ClipPictures pictures = new ClipPictures(this::draw);
   private final FootageActions footage;
   private final Runnable deleted;
@@ -332,24 +333,16 @@ final class TrackLanes extends Region {
     g.fillRoundRect(x, y + 3, width, height, 5, 5);
     g.setFill(edge);
     g.fillRoundRect(x, y + 3, Math.min(3, width), height, 2, 2);
-    if (width > 26) {
-      g.save();
-      g.beginPath();
-      g.rect(x + 6, y, width - 10, ROW);
-      g.clip();
-      double pictureWidth = picture.isEmpty() ? 0 : pictureWidth();
-      if (picture.isPresent() && width > pictureWidth + 12) {
-        double top = y + 3 + (height - ClipPictures.HEIGHT) / 2;
-        g.drawImage(picture.get(), x + 6, top, pictureWidth, ClipPictures.HEIGHT);
-      } else {
-        pictureWidth = 0;
-      }
+    double picturesWidth =
+        picture.map(image -> drawPicture(g, image, x + 6, y + 3, width, height)).orElse(0.0);
+    // a block that begins out of sight still says what it is
+    double wordsX = Math.max(x + picturesWidth, 0) + 8;
+    double room = x + width - 3 - wordsX;
+    if (room > 10) {
       g.setFill(colours.words());
       g.setFont(WORDS);
       g.setTextBaseline(VPos.CENTER);
-      // a block that begins out of sight still says what it is
-      g.fillText(words, Math.max(x + pictureWidth, 0) + 8, y + 3 + height / 2);
-      g.restore();
+      g.fillText(labels.fitting(words, room), wordsX, y + 3 + height / 2);
     }
     g.setGlobalAlpha(1);
     if (selected) {
@@ -360,8 +353,16 @@ final class TrackLanes extends Region {
     }
   }
 
-  private double pictureWidth() {
-    return screening.board().map(ClipPictures::width).orElse(0.0);
+  /** Returns how wide it is; nothing is drawn where there is no room. */
+  private double drawPicture(
+      GraphicsContext g, Image image, double x, double y, double width, double height) {
+    double wide = screening.board().map(ClipPictures::width).orElse(0.0);
+    if (width < wide + 12) {
+      return 0;
+    }
+    double top = y + (height - ClipPictures.HEIGHT) / 2;
+    g.drawImage(image, x, top, wide, ClipPictures.HEIGHT);
+    return wide;
   }
 
   private void drawRuler(GraphicsContext g, LaneColours colours, Timeline line) {

@@ -1,0 +1,72 @@
+package dynamorph.app.timeline;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
+
+/**
+ * Words cut to the room that there is. To draw them clipped would take a picture of all lanes for
+ * each block.
+ */
+final class BlockLabels {
+  private static final int KNOWN = 4000;
+
+  /**
+   * In less room than this, in pixels, a sign that there are more letters would take their place.
+   */
+  private static final double ROOM_FOR_SIGN = 64;
+
+  private final Text measure = new Text();
+  private final Map<String, Double> widths =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Double> eldest) {
+          return size() > KNOWN;
+        }
+      };
+
+  BlockLabels(Font font) {
+    measure.setFont(font);
+  }
+
+  /**
+   * The words, or as many letters of them as fit, where there is room with a sign that there are
+   * more; nothing if not even one fits.
+   *
+   * @param room pixels
+   */
+  String fitting(String words, double room) {
+    // longer words than this are never seen whole
+    String shown = words.length() > 200 ? words.substring(0, 200) : words;
+    if (width(shown) <= room) {
+      return shown;
+    }
+    String sign = room < ROOM_FOR_SIGN ? "" : "\u2026";
+    int fits = 0;
+    int tooMany = shown.length();
+    while (fits + 1 < tooMany) {
+      int middle = (fits + tooMany) / 2;
+      if (width(cut(shown, middle) + sign) <= room) {
+        fits = middle;
+      } else {
+        tooMany = middle;
+      }
+    }
+    return fits == 0 ? "" : cut(shown, fits) + sign;
+  }
+
+  private static String cut(String words, int length) {
+    int end = Character.isHighSurrogate(words.charAt(length - 1)) ? length - 1 : length;
+    return words.substring(0, end).stripTrailing();
+  }
+
+  private double width(String words) {
+    return widths.computeIfAbsent(
+        words,
+        unknown -> {
+          measure.setText(unknown);
+          return measure.getLayoutBounds().getWidth();
+        });
+  }
+}

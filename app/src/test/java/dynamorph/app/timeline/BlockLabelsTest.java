@@ -1,0 +1,39 @@
+package dynamorph.app.timeline;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Random;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class BlockLabelsTest {
+  private static final Font FONT = Font.font(12);
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "Eight days to wind",
+        "\u0623\u0644\u0641",
+        "\ud83d\ude42\ud83d\ude42\ud83d\ude42",
+        "i",
+        ""
+      })
+  void whatIsShownFitsAndIsWhatTheWordsBeginWith(String words) {
+    BlockLabels labels = new BlockLabels(FONT);
+    Random random = new Random(words.hashCode());
+    for (int turn = 0; turn < 60; turn++) {
+      double room = random.nextDouble() * 160;
+      String shown = labels.fitting(words, room);
+      Text text = new Text(shown);
+      text.setFont(FONT);
+      assertThat(text.getLayoutBounds().getWidth()).isLessThanOrEqualTo(room);
+      boolean sign = shown.endsWith("\u2026");
+      String letters = sign ? shown.substring(0, shown.length() - 1) : shown;
+      assertThat(words).startsWith(letters);
+      assertThat(sign).isEqualTo(room >= 64 && !letters.equals(words));
+      assertThat(letters).as("no half of a sign").doesNotMatch(".*[\\ud800-\\udbff]");
+    }
+  }
+}
