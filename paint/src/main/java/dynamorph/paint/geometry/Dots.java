@@ -4,7 +4,6 @@ import dynamorph.paint.effect.Plane;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.types.IRect;
 import io.github.humbleui.types.Point;
-import java.util.List;
 
 /**
  * Round dots of one size. What they cover is worked out disc by disc, which takes about a third of
@@ -34,12 +33,12 @@ public record Dots(float[] x, float[] y, double radius) {
    *
    * @param width of each, in points
    */
-  public static Dots at(List<Point> middles, double width) {
-    float[] x = new float[middles.size()];
-    float[] y = new float[middles.size()];
+  public static Dots at(Point[] middles, double width) {
+    float[] x = new float[middles.length];
+    float[] y = new float[middles.length];
     for (int index = 0; index < x.length; index++) {
-      x[index] = middles.get(index).getX();
-      y[index] = middles.get(index).getY();
+      x[index] = middles[index].getX();
+      y[index] = middles[index].getY();
     }
     return new Dots(x, y, width / 2);
   }

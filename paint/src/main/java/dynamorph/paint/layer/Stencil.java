@@ -135,9 +135,9 @@ final class Stencil {
           when stroke.cap() == StrokeCap.ROUND
               && stroke.dashing().isDotted(stroke.width() + 2 * distance)
               && stroke.width() + 2 * distance > 0 -> {
-        try (Path line = shape.moved(middle(stroke), stroke.corner())) {
-          List<Point> middles = DashLine.middles(line, stroke.dashing());
-          yield middles.isEmpty()
+        try (Path kept = middles(stroke, shape)) {
+          Point[] middles = kept.getPoints();
+          yield middles.length == 0
               ? Optional.empty()
               : Optional.of(Dots.at(middles, stroke.width() + 2 * distance));
         }
@@ -224,6 +224,22 @@ final class Stencil {
       Edges.setStroke(paint, stroke.width(), stroke.corner(), stroke.cap());
       canvas.drawPath(dashes, paint);
     }
+  }
+
+  /** By what the middles of dashes along an edge are told from others. */
+  private record MiddlesKey(double distance, Coat.Corner corner, Coat.Dashing dashing) {}
+
+  /** The middles of dashes as the points of a line. The caller closes it. */
+  private static Path middles(Coat.Stroke stroke, Shape shape) {
+    double middle = middle(stroke);
+    return shape.kept(
+        new MiddlesKey(middle, stroke.corner(), stroke.dashing()),
+        () -> {
+          try (Path line = shape.moved(middle, stroke.corner())) {
+            Point[] middles = DashLine.middles(line, stroke.dashing()).toArray(Point[]::new);
+            return middles.length == 0 ? new Path() : Path.makePolygon(middles, false);
+          }
+        });
   }
 
   /** By what dashes along an edge are told from others. */

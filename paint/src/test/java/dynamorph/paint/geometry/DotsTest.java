@@ -26,6 +26,10 @@ class DotsTest {
     return new Coat.Dashing(List.of(0.0, gap), 0, DashFit.CONTOUR);
   }
 
+  private static Point[] middles(Path line, double gap) {
+    return DashLine.middles(line, dotted(gap)).toArray(Point[]::new);
+  }
+
   private static Path oval() {
     return Path.makeOval(Rect.makeXYWH(3.3f, 4.7f, 61, 43));
   }
@@ -34,7 +38,7 @@ class DotsTest {
   @CsvSource({"1, 4", "0.15, 4", "1.7, 1.7", "0.6, 9"})
   void whatTheyCoverIsTheirArea(double scale, double width) {
     try (Path line = oval()) {
-      Dots dots = Dots.at(DashLine.middles(line, dotted(10)), width);
+      Dots dots = Dots.at(middles(line, 10), width);
       Plane plane = dots.covered(Matrix33.makeScale((float) scale), PART);
       double sum = 0;
       for (float value : plane.values()) {
@@ -75,8 +79,7 @@ class DotsTest {
                 canvas.concat(matrix);
                 canvas.drawPath(dashes, paint);
               });
-      List<Point> middles = DashLine.middles(line, dotted(12));
-      Plane plane = Dots.at(middles, width).covered(matrix, PART);
+      Plane plane = Dots.at(middles(line, 12), width).covered(matrix, PART);
       double worst = 0;
       for (int index = 0; index < plane.values().length; index++) {
         int x = index % plane.width();
