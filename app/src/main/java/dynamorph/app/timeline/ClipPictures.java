@@ -122,15 +122,7 @@ final class ClipPictures {
             });
     int width = key.width * FINER;
     int height = (int) (HEIGHT * FINER);
-    Pixels pixels =
-        Pixels.draw(
-            width,
-            height,
-            canvas -> {
-              float scale = (float) (height / film.height());
-              canvas.scale(scale, scale);
-              painter.paint(canvas, clip, clip.in(), key.rate, film.width(), film.height());
-            });
+    Pixels pixels = painter.beginning(clip, key.rate, film.width(), film.height(), width, height);
     if (missing[0]) {
       return Optional.empty();
     }

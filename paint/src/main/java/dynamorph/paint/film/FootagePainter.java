@@ -6,6 +6,7 @@ import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
+import dynamorph.paint.Pixels;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Paint;
@@ -53,12 +54,25 @@ public final class FootagePainter {
   }
 
   /**
-   * Paints a clip alone, as it is at a moment of its film.
+   * A small picture of how a clip begins.
    *
    * @param width of the frame, in points
    * @param height of the frame, in points
+   * @param pixelWidth of the picture
+   * @param pixelHeight of the picture
    */
-  public void paint(
+  public Pixels beginning(
+      Clip clip, FrameRate rate, double width, double height, int pixelWidth, int pixelHeight) {
+    return Pixels.draw(
+        pixelWidth,
+        pixelHeight,
+        canvas -> {
+          canvas.scale((float) (pixelWidth / width), (float) (pixelHeight / height));
+          paint(canvas, clip, clip.in(), rate, width, height);
+        });
+  }
+
+  private void paint(
       Canvas canvas, Clip clip, Time at, FrameRate rate, double width, double height) {
     Time inside = clip.mediaTime(at);
     canvas.save();

@@ -133,6 +133,12 @@ record Grid(Matrix33 toCanvas, double coarseness) {
     return (int) Math.ceil(canvasPixels / coarseness);
   }
 
+  /** Whether rows and columns of pixels are none of the plane. */
+  boolean isTurned() {
+    float[] m = toCanvas.getMat();
+    return m[1] != 0 || m[3] != 0;
+  }
+
   /** From points to these pixels. */
   Matrix33 toPixels() {
     float coarse = (float) (1 / coarseness);

@@ -61,11 +61,15 @@ final class Ink implements AutoCloseable {
    */
   private static final double LARGE = 80;
 
-  /** Whether it is better drawn as an outline than as text. */
-  boolean isLarge(double scale) {
+  /**
+   * Whether it is better drawn as an outline than as text: if it is large, and if it is turned,
+   * since masks of turned glyphs do not always come out the same.
+   */
+  boolean isBetterAsOutline(Grid grid) {
+    double least = grid.isTurned() ? 0 : LARGE;
     return runs.stream()
         .map(Placed::run)
-        .allMatch(run -> run.size() * scale >= LARGE && !run.face().isColourful());
+        .allMatch(run -> run.size() * grid.scale() >= least && !run.face().isColourful());
   }
 
   /** The contours of all glyphs. */

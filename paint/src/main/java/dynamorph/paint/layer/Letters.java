@@ -80,7 +80,7 @@ final class Letters implements Stencil.Shape {
 
   @Override
   public void draw(Canvas canvas, Paint paint) {
-    if (ink.isLarge(Grid.of(canvas).scale())) {
+    if (ink.isBetterAsOutline(Grid.of(canvas))) {
       canvas.drawPath(ink.outline(), paint);
       return;
     }

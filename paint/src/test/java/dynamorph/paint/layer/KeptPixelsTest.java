@@ -166,6 +166,16 @@ class KeptPixelsTest {
     }
   }
 
+  /** Masks of turned glyphs came out one way now and another way then. */
+  @Test
+  void turnedLettersArePaintedTheSameEachTime() {
+    Set set = set("Rag", STACK.overlaidBy(with("finish/fill/turn=29")));
+    Pixels first = painted(new LayerPainter(), set, 30, 20, 1);
+    for (int time = 0; time < 50; time++) {
+      assertThat(painted(new LayerPainter(), set, 30, 20, 1).bytes()).isEqualTo(first.bytes());
+    }
+  }
+
   @Test
   void anotherTextInTheSameLookIsNotMistakenForIt() {
     LayerPainter keeps = new LayerPainter();
