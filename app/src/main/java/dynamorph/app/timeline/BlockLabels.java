@@ -2,6 +2,7 @@ package dynamorph.app.timeline;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.function.ToDoubleFunction;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 
@@ -17,7 +18,7 @@ final class BlockLabels {
    */
   private static final double ROOM_FOR_SIGN = 64;
 
-  private final Text measure = new Text();
+  private final ToDoubleFunction<String> measure;
   private final Map<String, Double> widths =
       new LinkedHashMap<>(16, 0.75f, true) {
         @Override
@@ -26,8 +27,21 @@ final class BlockLabels {
         }
       };
 
-  BlockLabels(Font font) {
-    measure.setFont(font);
+  /**
+   * @param measure how wide words are, in pixels
+   */
+  BlockLabels(ToDoubleFunction<String> measure) {
+    this.measure = measure;
+  }
+
+  /** In a font; to be used where the window is. */
+  static BlockLabels in(Font font) {
+    Text text = new Text();
+    text.setFont(font);
+    return new BlockLabels(words -> {
+      text.setText(words);
+      return text.getLayoutBounds().getWidth();
+    });
   }
 
   /**
@@ -62,11 +76,6 @@ final class BlockLabels {
   }
 
   private double width(String words) {
-    return widths.computeIfAbsent(
-        words,
-        unknown -> {
-          measure.setText(unknown);
-          return measure.getLayoutBounds().getWidth();
-        });
+    return widths.computeIfAbsent(words, measure::applyAsDouble);
   }
 }

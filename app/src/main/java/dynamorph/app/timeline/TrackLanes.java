@@ -72,7 +72,7 @@ final class TrackLanes extends Region {
   private double top;
 
   private static final Optional<Image> NO_PICTURE = Optional.empty();
-  private final BlockLabels labels = new BlockLabels(WORDS);
+  private final BlockLabels labels = BlockLabels.in(WORDS);
   private final ClipPictures pictures = new ClipPictures(this::draw);
   private final FootageActions footage;
   private final Runnable deleted;
