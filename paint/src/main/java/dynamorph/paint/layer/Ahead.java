@@ -3,27 +3,55 @@ package dynamorph.paint.layer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.concurrent.ExecutionException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.concurrent.ForkJoinPool;
-import java.util.concurrent.FutureTask;
+import java.util.concurrent.atomic.AtomicBoolean;
 
 /**
  * What coats need, worked out on other threads while the coats below are painted. Whoever comes
  * first does a piece of work, and nobody does it twice: without a thread to help, each is done when
  * its coat is painted.
  */
-final class Ahead {
+final class Ahead implements AutoCloseable {
   /** Nothing to be worked out. */
   static final Ahead NOTHING = new Ahead(List.of());
 
   private final List<Work> works;
 
-  /**
-   * Something worked out for a coat, on any thread.
-   *
-   * @param effort how long it takes, roughly
-   */
-  private record Work(int rank, int effort, FutureTask<Void> task) {}
+  /** Something worked out for a coat, on any thread. */
+  private static final class Work {
+    private final int rank;
+    private final int effort;
+    private final Runnable task;
+    private final AtomicBoolean taken = new AtomicBoolean();
+    private final CompletableFuture<Void> done = new CompletableFuture<>();
+
+    Work(int rank, int effort, Runnable task) {
+      this.rank = rank;
+      this.effort = effort;
+      this.task = task;
+    }
+
+    int effort() {
+      return effort;
+    }
+
+    boolean take() {
+      return taken.compareAndSet(false, true);
+    }
+
+    void doUnlessTaken() {
+      if (take()) {
+        try {
+          task.run();
+          done.complete(null);
+        } catch (RuntimeException | Error failed) {
+          done.completeExceptionally(failed);
+        }
+      }
+    }
+  }
 
   private Ahead(List<Work> works) {
     this.works = works;
@@ -38,7 +66,7 @@ final class Ahead {
      * @param effort how long it takes, roughly
      */
     void add(int rank, int effort, Runnable work) {
-      works.add(new Work(rank, effort, new FutureTask<>(work, null)));
+      works.add(new Work(rank, effort, work));
     }
 
     int size() {
@@ -52,7 +80,7 @@ final class Ahead {
           works.stream().sorted(Comparator.comparingInt(Work::effort).reversed()).toList();
       int helpers = Math.min(works.size(), Runtime.getRuntime().availableProcessors()) - 1;
       for (int helper = 0; helper < helpers; helper++) {
-        ForkJoinPool.commonPool().execute(() -> longestFirst.forEach(work -> work.task.run()));
+        ForkJoinPool.commonPool().execute(() -> longestFirst.forEach(Work::doUnlessTaken));
       }
       return ahead;
     }
@@ -62,32 +90,23 @@ final class Ahead {
   void finish(int rank) {
     for (Work work : works) {
       if (work.rank == rank) {
-        work.task.run();
-        await(work.task);
+        work.doUnlessTaken();
+        try {
+          work.done.join();
+        } catch (CompletionException failed) {
+          throw failed.getCause() instanceof RuntimeException cause ? cause : failed;
+        }
       }
     }
   }
 
-  /** Leaves what was not begun, and waits for the rest. */
-  void close() {
+  /** Leaves what was not begun, and waits for what was. */
+  @Override
+  public void close() {
     for (Work work : works) {
-      if (!work.task.cancel(false)) {
-        await(work.task);
+      if (!work.take()) {
+        work.done.exceptionally(_ -> null).join();
       }
-    }
-  }
-
-  private static void await(FutureTask<Void> task) {
-    try {
-      task.get();
-    } catch (ExecutionException failed) {
-      if (failed.getCause() instanceof RuntimeException cause) {
-        throw cause;
-      }
-      throw new IllegalStateException(failed.getCause());
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException("Painting was interrupted.", stopped);
     }
   }
 }

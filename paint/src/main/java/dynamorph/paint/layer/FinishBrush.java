@@ -23,10 +23,11 @@ final class FinishBrush {
   }
 
   private static void paintCoats(Canvas canvas, Finish finish, Stencil.Shape shape) {
-    Ahead ahead = ahead(canvas, finish, shape);
-    for (int rank = 0; rank < finish.coats().size(); rank++) {
-      ahead.finish(rank);
-      paint(canvas, finish, rank, shape);
+    try (Ahead ahead = ahead(canvas, finish, shape)) {
+      for (int rank = 0; rank < finish.coats().size(); rank++) {
+        ahead.finish(rank);
+        paint(canvas, finish, rank, shape);
+      }
     }
   }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
 
 class AheadTest {
@@ -50,6 +51,33 @@ class AheadTest {
     order.add("painted");
     ahead.close();
     assertThat(order).containsSubsequence("long", "painted");
+  }
+
+  @Test
+  void closingWaitsForWhatIsBeingDoneAndLeavesTheRest() throws InterruptedException {
+    CountDownLatch begun = new CountDownLatch(1);
+    AtomicInteger done = new AtomicInteger();
+    Ahead.Builder builder = new Ahead.Builder();
+    builder.add(
+        0,
+        9,
+        () -> {
+          begun.countDown();
+          LockSupport.parkNanos(30_000_000);
+          done.incrementAndGet();
+        });
+    builder.add(1, 0, () -> done.addAndGet(100));
+    Ahead ahead = builder.begin();
+    boolean helped = Runtime.getRuntime().availableProcessors() > 1;
+    if (helped) {
+      begun.await();
+    }
+    ahead.close();
+    ahead.close();
+    assertThat(done.get() % 100).isEqualTo(helped ? 1 : 0);
+    int after = done.get();
+    LockSupport.parkNanos(40_000_000);
+    assertThat(done).hasValue(after);
   }
 
   @Test
