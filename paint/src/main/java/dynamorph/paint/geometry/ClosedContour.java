@@ -2,7 +2,6 @@ package dynamorph.paint.geometry;
 
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Path;
-import io.github.humbleui.skija.PathVerb;
 import io.github.humbleui.types.Point;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,7 +16,9 @@ record ClosedContour(List<Curve> curves) {
 
   /** The contours of a path; those that are open are closed by a line. */
   static List<ClosedContour> of(Path path) {
-    return new Reader(path).contours();
+    Reader reader = new Reader();
+    PathPieces.tell(path, reader);
+    return reader.contours;
   }
 
   ClosedContour reversed() {
@@ -126,51 +127,34 @@ record ClosedContour(List<Curve> curves) {
     }
   }
 
-  /** Goes through the pieces of a path. */
-  private static final class Reader {
+  /** Gathers the pieces of a path. */
+  private static final class Reader implements PathPieces.Taker {
     private final List<ClosedContour> contours = new ArrayList<>();
-    private final Point[] points;
-    private final PathVerb[] verbs;
-    private final float[] weights;
     private List<Curve> curves = new ArrayList<>();
-    private Vec start = new Vec(0, 0);
-    private Vec at = start;
-    private int point;
-    private int weight;
 
-    Reader(Path path) {
-      points = path.getPoints();
-      verbs = path.getVerbs();
-      weights = path.getConicWeights();
+    private static Vec vec(Point point) {
+      return new Vec(point.getX(), point.getY());
     }
 
-    List<ClosedContour> contours() {
-      for (PathVerb verb : verbs) {
-        switch (verb) {
-          case MOVE -> {
-            end();
-            start = next();
-            at = start;
-          }
-          case LINE -> add(Curve.line(at, next()));
-          case QUAD -> add(Curve.quadratic(at, next(), next()));
-          case CONIC -> conic(next(), next(), weights[weight++]);
-          case CUBIC -> add(Curve.cubic(at, next(), next(), next()));
-          case CLOSE, DONE -> end();
-        }
+    @Override
+    public void move(Point to) {}
+
+    @Override
+    public void line(Point from, Point to) {
+      add(Curve.line(vec(from), vec(to)));
+    }
+
+    @Override
+    public void conic(Point from, Point control, Point to, double weight) {
+      if (weight == 1) {
+        add(Curve.quadratic(vec(from), vec(control), vec(to)));
+      } else {
+        ellipse(vec(from), vec(control), vec(to), weight);
       }
-      end();
-      return contours;
     }
 
-    private Vec next() {
-      Point next = points[point++];
-      return new Vec(next.getX(), next.getY());
-    }
-
-    /** A piece of an ellipse, as two cubic curves; a quarter of a circle is off by 4e-6 of it. */
-    private void conic(Vec control, Vec to, double weight) {
-      Vec from = at;
+    /** Two cubic curves; a quarter of a circle is off by 4e-6 of it. */
+    private void ellipse(Vec from, Vec control, Vec to, double weight) {
       double all = 1 + weight;
       Vec before = from.plus(control.times(weight)).times(1 / all);
       Vec after = control.times(weight).plus(to).times(1 / all);
@@ -181,20 +165,24 @@ record ClosedContour(List<Curve> curves) {
       add(Curve.cubic(middle, middle.towards(after, reach), to.towards(after, reach), to));
     }
 
+    @Override
+    public void cubic(Point from, Point first, Point second, Point to) {
+      add(Curve.cubic(vec(from), vec(first), vec(second), vec(to)));
+    }
+
     private void add(Curve curve) {
       if (!curve.isNothing()) {
         curves.add(curve);
-        at = curve.to();
       }
     }
 
-    private void end() {
-      add(Curve.line(at, start));
+    @Override
+    public void end(Point at, Point start) {
+      line(at, start);
       if (curves.size() > 1 || curves.size() == 1 && !curves.getFirst().straight()) {
         contours.add(new ClosedContour(curves));
       }
       curves = new ArrayList<>();
-      at = start;
     }
   }
 }

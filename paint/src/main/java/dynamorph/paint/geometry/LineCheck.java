@@ -3,7 +3,6 @@ package dynamorph.paint.geometry;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.PathOp;
-import io.github.humbleui.skija.PathVerb;
 import io.github.humbleui.types.Point;
 import io.github.humbleui.types.Rect;
 import java.util.Arrays;
@@ -64,51 +63,38 @@ final class LineCheck {
   // --- crossings
 
   private void add(Path path, int shape) {
-    Point[] points = path.getPoints();
-    float[] weights = path.getConicWeights();
-    int at = 0;
-    int weight = 0;
-    Point start = null;
-    Point last = null;
-    for (PathVerb verb : path.getVerbs()) {
-      switch (verb) {
-        case MOVE -> {
-          line(last, start, shape);
-          start = points[at++];
-          last = start;
-        }
-        case LINE -> {
-          line(last, points[at], shape);
-          last = points[at++];
-        }
-        case QUAD -> {
-          conic(last, points[at], points[at + 1], 1, shape);
-          last = points[at + 1];
-          at += 2;
-        }
-        case CONIC -> {
-          conic(last, points[at], points[at + 1], weights[weight++], shape);
-          last = points[at + 1];
-          at += 2;
-        }
-        case CUBIC -> {
-          cubic(last, points[at], points[at + 1], points[at + 2], shape);
-          last = points[at + 2];
-          at += 3;
-        }
-        case CLOSE -> {
-          line(last, start, shape);
-          last = start;
-        }
-        case DONE -> {}
-      }
-    }
-    line(last, start, shape);
+    PathPieces.tell(path, new Crossed(shape));
   }
 
-  private void line(Point from, Point to, int shape) {
-    if (from != null && to != null) {
-      line(from.getX(), from.getY(), to.getX(), to.getY(), shape);
+  /** Crosses the lines with the pieces of one of the shapes. */
+  private final class Crossed implements PathPieces.Taker {
+    private final int shape;
+
+    Crossed(int shape) {
+      this.shape = shape;
+    }
+
+    @Override
+    public void move(Point to) {}
+
+    @Override
+    public void line(Point from, Point to) {
+      LineCheck.this.line(from.getX(), from.getY(), to.getX(), to.getY(), shape);
+    }
+
+    @Override
+    public void conic(Point from, Point control, Point to, double weight) {
+      LineCheck.this.conic(from, control, to, weight, shape);
+    }
+
+    @Override
+    public void cubic(Point from, Point first, Point second, Point to) {
+      LineCheck.this.cubic(from, first, second, to, shape);
+    }
+
+    @Override
+    public void end(Point at, Point start) {
+      line(at, start);
     }
   }
 

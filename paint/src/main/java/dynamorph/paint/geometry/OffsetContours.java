@@ -18,8 +18,8 @@ import java.util.List;
  * by way of the corner itself, and where a curve is bent inwards more tightly than the distance
  * allows it is taken as its tangents.
  *
- * <p>Against uniting a shape with a stroke along its edge, there is only a third of the curves to
- * unite, and stroked curves that are folded leave gaps.
+ * <p>Against uniting a shape with a stroke along its edge, there is half of the curves to unite or
+ * less, and stroked curves that are folded leave gaps.
  */
 final class OffsetContours {
   /** How far curves may be from where they should, in points. */

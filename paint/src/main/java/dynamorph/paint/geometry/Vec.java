@@ -29,7 +29,7 @@ record Vec(double x, double y) {
   }
 
   double length() {
-    // ten times as fast as hypot, whose care for very large numbers is not needed here
+    // unlike hypot, which takes its time for numbers that do not occur here
     return Math.sqrt(x * x + y * y);
   }
 

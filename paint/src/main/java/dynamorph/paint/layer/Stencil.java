@@ -18,6 +18,7 @@ import io.github.humbleui.types.Point;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 
 /** Draws the area that a coat covers on a shape. */
 final class Stencil {
@@ -226,33 +227,39 @@ final class Stencil {
     }
   }
 
-  /** By what the middles of dashes along an edge are told from others. */
-  private record MiddlesKey(double distance, Coat.Corner corner, Coat.Dashing dashing) {}
+  /** What is kept of dashes along an edge. */
+  private enum Laid {
+    DASHES,
+    MIDDLES
+  }
 
-  /** The middles of dashes as the points of a line. The caller closes it. */
-  private static Path middles(Coat.Stroke stroke, Shape shape) {
+  /** By what it is told from others. */
+  private record LaidKey(Laid what, double distance, Coat.Corner corner, Coat.Dashing dashing) {}
+
+  private static Path laid(Laid what, Coat.Stroke stroke, Shape shape, UnaryOperator<Path> along) {
     double middle = middle(stroke);
     return shape.kept(
-        new MiddlesKey(middle, stroke.corner(), stroke.dashing()),
+        new LaidKey(what, middle, stroke.corner(), stroke.dashing()),
         () -> {
           try (Path line = shape.moved(middle, stroke.corner())) {
-            Point[] middles = DashLine.middles(line, stroke.dashing()).toArray(Point[]::new);
-            return middles.length == 0 ? new Path() : Path.makePolygon(middles, false);
+            return along.apply(line);
           }
         });
   }
 
-  /** By what dashes along an edge are told from others. */
-  private record DashKey(double distance, Coat.Corner corner, Coat.Dashing dashing) {}
-
   private static Path dashes(Coat.Stroke stroke, Shape shape) {
-    double middle = middle(stroke);
-    return shape.kept(
-        new DashKey(middle, stroke.corner(), stroke.dashing()),
-        () -> {
-          try (Path line = shape.moved(middle, stroke.corner())) {
-            return DashLine.along(line, stroke.dashing());
-          }
+    return laid(Laid.DASHES, stroke, shape, line -> DashLine.along(line, stroke.dashing()));
+  }
+
+  /** The middles of dashes as the points of a line. The caller closes it. */
+  private static Path middles(Coat.Stroke stroke, Shape shape) {
+    return laid(
+        Laid.MIDDLES,
+        stroke,
+        shape,
+        line -> {
+          Point[] middles = DashLine.middles(line, stroke.dashing()).toArray(Point[]::new);
+          return middles.length == 0 ? new Path() : Path.makePolygon(middles, false);
         });
   }
 
