@@ -1,17 +1,10 @@
 package dynamorph.bench;
 
 import dynamorph.app.MainWindow;
-import dynamorph.app.files.UserFolder;
-import dynamorph.app.theme.Theme;
-import dynamorph.app.workspace.Workspace;
 import dynamorph.demo.LongHour;
-import dynamorph.model.IdSource;
-import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.Locale;
-import java.util.random.RandomGenerator;
 import javafx.animation.AnimationTimer;
-import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.event.Event;
@@ -22,7 +15,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.PickResult;
 import javafx.scene.input.ScrollEvent;
 import javafx.stage.Stage;
-import javafx.util.Duration;
 
 /**
  * Scrolls through a list of 10,000 cues in the real window, a turn of the wheel a frame, then jumps
@@ -38,30 +30,16 @@ public final class WindowCues extends Application {
 
   @Override
   public void start(Stage stage) throws Exception {
-    Theme.loadFonts();
-    UserFolder user = new UserFolder(Files.createTempDirectory("dynamorph"));
-    user.setWelcomed();
-    Workspace workspace =
-        new Workspace(
-            IdSource.random(RandomGenerator.getDefault()), ManyCues.in(LongHour.project(), CUES));
-    MainWindow window = new MainWindow(workspace, new WindowEdit.NoDialogs(), user, Theme.CHALK);
-    stage.setScene(window.scene());
     stage.setWidth(1280);
     stage.setHeight(800);
-    stage.show();
-    workspace.screening().open();
-    after(
+    MainWindow window = BenchWindow.open(stage, ManyCues.in(LongHour.project(), CUES));
+    window.workspace().screening().open();
+    BenchWindow.after(
         2,
         () -> {
           ((ToggleButton) window.scene().lookup("#tab-cues")).setSelected(true);
-          after(4, () -> scroll(window, false));
+          BenchWindow.after(4, () -> scroll(window, false));
         });
-  }
-
-  private static void after(double seconds, Runnable work) {
-    PauseTransition pause = new PauseTransition(Duration.seconds(seconds));
-    pause.setOnFinished(_ -> work.run());
-    pause.play();
   }
 
   private void scroll(MainWindow window, boolean jumping) {
@@ -86,7 +64,7 @@ public final class WindowCues extends Application {
             Platform.exit();
             System.exit(0);
           }
-          after(1, () -> scroll(window, true));
+          BenchWindow.after(1, () -> scroll(window, true));
         } else if (jumping) {
           list.scrollTo((int) (frame * 7919L % CUES));
         } else {

@@ -1,20 +1,10 @@
 package dynamorph.bench;
 
 import dynamorph.app.MainWindow;
-import dynamorph.app.files.Dialogs;
-import dynamorph.app.files.FileQuestion;
-import dynamorph.app.files.UserFolder;
-import dynamorph.app.theme.Theme;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.IdSource;
 import dynamorph.model.edit.ChangeStyle;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Arrays;
-import java.util.List;
-import java.util.Optional;
-import java.util.random.RandomGenerator;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -41,38 +31,14 @@ public final class WindowEdit extends Application {
     Application.launch(WindowEdit.class, arguments);
   }
 
-  /** Nobody is asked anything. */
-  static final class NoDialogs implements Dialogs {
-    @Override
-    public Optional<Path> choose(FileQuestion question, String proposed) {
-      return Optional.empty();
-    }
-
-    @Override
-    public boolean agrees(String question, List<String> consequences, String verb) {
-      return true;
-    }
-
-    @Override
-    public Unsaved askAboutChanges(String project) {
-      return Unsaved.LEAVE;
-    }
-  }
-
   @Override
   public void start(Stage stage) throws IOException {
     int followers =
         getParameters().getRaw().isEmpty()
             ? 1000
             : Integer.parseInt(getParameters().getRaw().getFirst());
-    Theme.loadFonts();
-    UserFolder user = new UserFolder(Files.createTempDirectory("dynamorph-bench"));
-    user.setWelcomed();
-    workspace =
-        new Workspace(IdSource.random(RandomGenerator.getDefault()), ManyLayers.project(followers));
-    window = new MainWindow(workspace, new NoDialogs(), user, Theme.CHALK);
-    stage.setScene(window.scene());
-    stage.show();
+    window = BenchWindow.open(stage, ManyLayers.project(followers));
+    workspace = window.workspace();
     new AnimationTimer() {
       @Override
       public void handle(long now) {

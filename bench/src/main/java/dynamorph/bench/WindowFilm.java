@@ -1,25 +1,17 @@
 package dynamorph.bench;
 
 import dynamorph.app.MainWindow;
-import dynamorph.app.files.UserFolder;
-import dynamorph.app.theme.Theme;
-import dynamorph.app.workspace.Workspace;
 import dynamorph.demo.LongHour;
-import dynamorph.model.IdSource;
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Track;
-import java.nio.file.Files;
 import java.util.List;
 import java.util.Locale;
-import java.util.random.RandomGenerator;
-import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
-import javafx.util.Duration;
 
 /**
  * Plays the film of the demo in the real window, its frames 1920 pixels wide, and tells how many of
@@ -36,23 +28,16 @@ public final class WindowFilm extends Application {
 
   @Override
   public void start(Stage stage) throws Exception {
-    Theme.loadFonts();
-    UserFolder user = new UserFolder(Files.createTempDirectory("dynamorph"));
-    user.setWelcomed();
-    Workspace workspace =
-        new Workspace(IdSource.random(RandomGenerator.getDefault()), withVideo(LongHour.project()));
-    MainWindow window = new MainWindow(workspace, new WindowEdit.NoDialogs(), user, Theme.CHALK);
-    stage.setScene(window.scene());
     stage.setWidth(Double.parseDouble(System.getProperty("film.width", "2560")));
     stage.setHeight(Double.parseDouble(System.getProperty("film.height", "1500")));
-    stage.show();
-    workspace.screening().open();
-    after(
+    MainWindow window = BenchWindow.open(stage, withVideo(LongHour.project()));
+    window.workspace().screening().open();
+    BenchWindow.after(
         3,
         () -> {
           window.stage().fitAll();
           if (Boolean.getBoolean("film.full")) window.stage().zoomTo(1);
-          after(3, () -> play(window));
+          BenchWindow.after(3, () -> play(window));
         });
   }
 
@@ -74,15 +59,9 @@ public final class WindowFilm extends Application {
                         : track)));
   }
 
-  private static void after(double seconds, Runnable work) {
-    PauseTransition pause = new PauseTransition(Duration.seconds(seconds));
-    pause.setOnFinished(_ -> work.run());
-    pause.play();
-  }
-
   private void play(MainWindow window) {
     window.workspace().screening().playingProperty().set(true);
-    after(
+    BenchWindow.after(
         SECONDS,
         () -> {
           long asked = window.timeline().framesAsked();
@@ -116,7 +95,8 @@ public final class WindowFilm extends Application {
         .stage()
         .afterNextFrame(() -> {
           double took = (System.nanoTime() - start) / 1e6;
-          after(0.15, () -> scrub(window, count + 1, sum + took, Math.max(worst, took)));
+          BenchWindow.after(
+              0.15, () -> scrub(window, count + 1, sum + took, Math.max(worst, took)));
         });
   }
 }
