@@ -597,6 +597,6 @@ public final class MainWindow {
     films.close();
     files.close();
     workspace.footage().close();
-    workspace.footageBeside().close();
+    workspace.footageOfChecks().close();
   }
 }

@@ -82,8 +82,8 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
   }
 
   /**
-   * For what is looked at here and there, such as by checks and exports. It opens files on its own,
-   * or it would send those that are being played to and fro.
+   * For what is looked at here and there, as by checks. It opens files on its own, or it would send
+   * those that are being played to and fro.
    */
   public static FootageFiles besidePlaying() {
     return new FootageFiles(LOOKED_AT_BYTES, 0);

@@ -211,7 +211,7 @@ public final class ReachWatch implements AutoCloseable {
             .map(scene -> changed(scene, request.after, request.heldBack))
             .orElse(request.followers);
     Examination examination =
-        new Examination(earlier, request.after, painter, workspace.footageBeside());
+        new Examination(earlier, request.after, painter, workspace.footageOfChecks());
     List<ReachedText> texts = new ArrayList<>();
     List<ReachedText> open = new ArrayList<>();
     for (LayerId id : ids) {

@@ -1,7 +1,7 @@
 package dynamorph.app.timeline;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
@@ -19,13 +19,8 @@ final class BlockLabels {
   private static final double ROOM_FOR_SIGN = 64;
 
   private final ToDoubleFunction<String> measure;
-  private final Map<String, Double> widths =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Double> eldest) {
-          return size() > KNOWN;
-        }
-      };
+  private final Cache<String, Double> widths =
+      Caffeine.newBuilder().executor(Runnable::run).maximumSize(KNOWN).build();
 
   /**
    * @param measure how wide words are, in pixels
@@ -76,6 +71,6 @@ final class BlockLabels {
   }
 
   private double width(String words) {
-    return widths.computeIfAbsent(words, measure::applyAsDouble);
+    return widths.get(words, measure::applyAsDouble);
   }
 }

@@ -1,7 +1,11 @@
 package dynamorph.app.timeline;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dynamorph.app.background.FrameService;
 import dynamorph.footage.FootageFiles;
 import dynamorph.model.Artboard;
+import dynamorph.model.Asset;
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.FrameRate;
@@ -11,8 +15,7 @@ import dynamorph.paint.Pixels;
 import dynamorph.paint.film.FootagePainter;
 import java.util.Collections;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
@@ -40,24 +43,19 @@ final class ClipPictures {
   /** Whoever makes them goes when there is nothing to do. */
   private final ExecutorService makers =
       new ThreadPoolExecutor(
-          0,
-          1,
-          3,
-          TimeUnit.SECONDS,
-          new LinkedBlockingQueue<>(),
-          work -> {
-            Thread thread = new Thread(work, "dynamorph-clips");
-            thread.setDaemon(true);
-            return thread;
-          });
+          0, 1, 3, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), FrameService.daemon("clips"));
 
-  private final Map<Key, Optional<Image>> known = new LinkedHashMap<>(16, 0.75f, true);
+  private final Cache<Key, Optional<Image>> known =
+      Caffeine.newBuilder().executor(Runnable::run).maximumSize(MOST).build();
   private final Set<Key> pending = Collections.synchronizedSet(new HashSet<>());
   private final Runnable redraw;
   private volatile Set<Key> wanted = Set.of();
   private Set<Key> asked = new HashSet<>();
 
-  private record Key(Media media, Time at, FrameRate rate, int width) {}
+  /**
+   * @param stills pictures of the project, where it is one of them
+   */
+  private record Key(Media media, List<Asset> stills, Time at, FrameRate rate, int width) {}
 
   /**
    * @param redraw told when one is there that was asked for
@@ -80,10 +78,11 @@ final class ClipPictures {
   Optional<Image> of(Clip clip, Artboard film, Project project) {
     FrameRate rate = film.timeline().orElseThrow().rate();
     Time at = clip.mediaTime(clip.in());
-    Key key = new Key(clip.media(), at, rate, (int) width(film));
+    List<Asset> stills = clip.media() instanceof Media.Still ? project.assets() : List.of();
+    Key key = new Key(clip.media(), stills, at, rate, (int) width(film));
     asked.add(key);
     wanted = asked;
-    Optional<Image> picture = known.get(key);
+    Optional<Image> picture = known.getIfPresent(key);
     if (picture != null) {
       return picture;
     }
@@ -102,9 +101,6 @@ final class ClipPictures {
     Platform.runLater(() -> {
       pending.remove(key);
       known.put(key, picture);
-      if (known.size() > MOST) {
-        known.remove(known.keySet().iterator().next());
-      }
       redraw.run();
     });
   }

@@ -55,6 +55,7 @@ public final class CueWatch implements AutoCloseable {
   private Artboard checked;
   private Scene looked;
   private volatile boolean busy;
+  private final Object pausing = new Object();
   private volatile boolean playing;
 
   public CueWatch(Workspace workspace, StageView stage) {
@@ -70,17 +71,17 @@ public final class CueWatch implements AutoCloseable {
    * Checks that look at footage wait while the film plays, which needs all that the machine has.
    */
   private void setPlaying(boolean now) {
-    synchronized (worker) {
+    synchronized (pausing) {
       playing = now;
-      worker.notifyAll();
+      pausing.notifyAll();
     }
   }
 
   private void awaitPause() {
-    synchronized (worker) {
+    synchronized (pausing) {
       while (playing && next.get() == null && !worker.isShutdown()) {
         try {
-          worker.wait(100);
+          pausing.wait(100);
         } catch (InterruptedException closing) {
           Thread.currentThread().interrupt();
           return;
@@ -171,7 +172,8 @@ public final class CueWatch implements AutoCloseable {
     }
     SeenCues cues =
         new SeenCues(
-            new Legibility(painter, FootagePainter.of(scene.project(), workspace.footageBeside())));
+            new Legibility(
+                painter, FootagePainter.of(scene.project(), workspace.footageOfChecks())));
     long shown = System.nanoTime();
     publish(withKnown(request, scene, found));
     for (Track.Captions track : request.board.timeline().orElseThrow().captions().toList()) {

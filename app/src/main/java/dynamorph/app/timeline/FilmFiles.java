@@ -7,6 +7,7 @@ import dynamorph.app.files.FileQuestion;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.footage.FootageFiles;
 import dynamorph.formats.captions.BringCaptions;
 import dynamorph.formats.captions.CaptionFiles;
 import dynamorph.formats.captions.FrameBox;
@@ -232,22 +233,22 @@ public final class FilmFiles implements AutoCloseable {
     long all = last - first + 1;
     tellProgress(0, all, cancelled);
     inBackground(() -> {
-      Scene scene = maker.make(project);
-      FilmPicture picture =
-          new FilmPicture(maker.painter(), FootagePainter.of(project, workspace.footageBeside()));
-      Scene.Board film = scene.board(board.id()).orElseThrow();
+      Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
       int workers = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
-      FrameSequence.Outcome outcome =
-          new FrameSequence(picture, workers)
-              .write(
-                  new FrameSequence.Order(film, first, last, 1, under),
-                  folder,
-                  done -> {
-                    if (done % 10 == 0) {
-                      Platform.runLater(() -> tellProgress(done, all, cancelled));
-                    }
-                  },
-                  cancelled::get);
+      FrameSequence.Outcome outcome;
+      try (FootageFiles own = new FootageFiles()) {
+        outcome =
+            new FrameSequence(picture(maker, project, own), workers)
+                .write(
+                    new FrameSequence.Order(film, first, last, 1, under),
+                    folder,
+                    done -> {
+                      if (done % 10 == 0) {
+                        Platform.runLater(() -> tellProgress(done, all, cancelled));
+                      }
+                    },
+                    cancelled::get);
+      }
       Platform.runLater(() ->
           workspace.tell(
               Notice.info(
@@ -256,6 +257,11 @@ public final class FilmFiles implements AutoCloseable {
                       + (outcome.kept() > 0 ? "; " + outcome.kept() + " were there" : "")
                       + ".")));
     });
+  }
+
+  /** With files of its own, or the window's would be sent to and fro. */
+  private static FilmPicture picture(SceneMaker maker, Project project, FootageFiles own) {
+    return new FilmPicture(maker.painter(), FootagePainter.of(project, own));
   }
 
   private void tellProgress(long done, long all, AtomicBoolean cancelled) {
@@ -290,9 +296,10 @@ public final class FilmFiles implements AutoCloseable {
     Time at = screening.playheadProperty().get();
     inBackground(() -> {
       Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
-      byte[] png =
-          new FilmPicture(maker.painter(), FootagePainter.of(project, workspace.footageBeside()))
-              .png(film, at, 1, FilmPicture.Under.FOOTAGE);
+      byte[] png;
+      try (FootageFiles own = new FootageFiles()) {
+        png = picture(maker, project, own).png(film, at, 1, FilmPicture.Under.FOOTAGE);
+      }
       SafeFile.write(file, stream -> stream.write(png));
       Platform.runLater(() -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));
     });

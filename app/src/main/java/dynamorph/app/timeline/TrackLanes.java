@@ -353,7 +353,7 @@ final class TrackLanes extends Region {
     }
   }
 
-  /** Returns how wide it is; nothing is drawn where there is no room. */
+  /** Returns how much room it takes; nothing is drawn where there is none. */
   private double drawPicture(
       GraphicsContext g, Image image, double x, double y, double width, double height) {
     double wide = screening.board().map(ClipPictures::width).orElse(0.0);
@@ -362,7 +362,7 @@ final class TrackLanes extends Region {
     }
     double top = y + (height - ClipPictures.HEIGHT) / 2;
     g.drawImage(image, x, top, wide, ClipPictures.HEIGHT);
-    return wide;
+    return wide + 4;
   }
 
   private void drawRuler(GraphicsContext g, LaneColours colours, Timeline line) {

@@ -92,16 +92,16 @@ public final class Workspace {
       new SimpleObjectProperty<>(Optional.empty());
 
   private final FootageFiles footage = new FootageFiles();
-  private final FootageFiles footageBeside = FootageFiles.besidePlaying();
+  private final FootageFiles footageOfChecks = FootageFiles.besidePlaying();
 
   /** The videos and pictures under films; closed with the window. */
   public FootageFiles footage() {
     return footage;
   }
 
-  /** The same files for what works beside the window: checks and exports. */
-  public FootageFiles footageBeside() {
-    return footageBeside;
+  /** The same files for checks, which look at them here and there. */
+  public FootageFiles footageOfChecks() {
+    return footageOfChecks;
   }
 
   public Workspace(IdSource ids, Project project) {
