@@ -121,7 +121,7 @@ final class CaptionExport {
     boolean first = true;
     for (Paragraph paragraph : cue.story().paragraphs()) {
       if (!first) {
-        runs.add(run("\u2028", base, List.of(), PropertySet.EMPTY));
+        runs.add(run(Span.of("\u2028"), base, List.of()));
       }
       first = false;
       for (Span span : paragraph.spans()) {
@@ -130,7 +130,7 @@ final class CaptionExport {
             span.follows().stream()
                 .filter(id -> style(id).level() == StyleLevel.CHARACTER)
                 .toList();
-        runs.add(run(span.text(), values, characters, span.local()));
+        runs.add(run(span, values, characters));
       }
     }
     Placement own = cascade.placement(cue).on(frame.width(), frame.height());
@@ -156,21 +156,21 @@ final class CaptionExport {
     return (2 - down) * 3 + across + 1;
   }
 
-  private WrittenCue.Run run(
-      String text, PropertySet values, List<StyleId> follows, PropertySet local) {
+  private WrittenCue.Run run(Span span, PropertySet values, List<StyleId> follows) {
     double weight = number(values, Properties.FONT_WEIGHT.key());
     double usual = number(plain, Properties.FONT_WEIGHT.key());
     boolean italic = slant(values) == Slant.ITALIC && slant(plain) != Slant.ITALIC;
     boolean underline = flag(values) && !flag(plain);
     Rgba colour = colour(values);
     return new WrittenCue.Run(
-        text.replace("\n", "\u2028").replace("\u2029", "\u2028"),
+        span.text().replace("\u2029", "\u2028"),
         weight >= 600 && weight > usual,
         italic,
         underline,
         colour.equals(colour(plain)) ? Optional.empty() : Optional.of(colour),
         follows,
-        local);
+        span.local(),
+        span.ruby());
   }
 
   private static double number(PropertySet values, PropertyKey<Double> key) {
@@ -209,7 +209,7 @@ final class CaptionExport {
         }
       }
       start += run.text().length();
-      changed.add(with(run, text.toString()));
+      changed.add(run.withText(text.toString()));
     }
     return merged(changed);
   }
@@ -228,17 +228,12 @@ final class CaptionExport {
     return ends;
   }
 
-  private static WrittenCue.Run with(WrittenCue.Run run, String text) {
-    return new WrittenCue.Run(
-        text, run.bold(), run.italic(), run.underline(), run.colour(), run.follows(), run.local());
-  }
-
   private static List<WrittenCue.Run> merged(List<WrittenCue.Run> runs) {
     List<WrittenCue.Run> merged = new ArrayList<>();
     for (WrittenCue.Run run : runs) {
-      if (!merged.isEmpty() && with(merged.getLast(), "").equals(with(run, ""))) {
+      if (!merged.isEmpty() && merged.getLast().withText("").equals(run.withText(""))) {
         WrittenCue.Run last = merged.removeLast();
-        merged.add(with(last, last.text() + run.text()));
+        merged.add(last.withText(last.text() + run.text()));
       } else if (!run.text().isEmpty()) {
         merged.add(run);
       }
@@ -255,6 +250,11 @@ final class CaptionExport {
               0,
               "fonts, sizes, plates, outlines and shadows stay behind; bold, italic, underlined and"
                   + " coloured words and places on the frame are kept"));
+      boolean ruby =
+          cues.stream().flatMap(cue -> cue.runs().stream()).anyMatch(run -> !run.ruby().isEmpty());
+      if (ruby) {
+        losses.add(new Remark(0, "ruby is put in brackets behind the letters that it stands over"));
+      }
       return losses;
     }
     boolean regions = format == CaptionFiles.Format.TIMED_TEXT;

@@ -13,7 +13,6 @@ import java.util.Set;
 
 /**
  * The words of a WebVTT cue: the tokenizer of the standard, and what its elements mean for spans.
- * Ruby text is kept in parentheses behind its base.
  */
 final class CueWords {
   private static final Set<String> ELEMENTS = Set.of("c", "i", "b", "u", "ruby", "rt", "v", "lang");
@@ -42,6 +41,7 @@ final class CueWords {
   private final WebVtt.CueStyles styles;
   private final StyledRuns runs = new StyledRuns();
   private final Deque<Open> open = new ArrayDeque<>();
+  private final StringBuilder ruby = new StringBuilder();
   private String speaker = "";
   private int at;
 
@@ -69,10 +69,21 @@ final class CueWords {
         at = end;
       }
     }
+    if (isInRuby()) {
+      endBase();
+    }
   }
 
   private void put(String words) {
+    if (isInRuby()) {
+      ruby.append(words);
+      return;
+    }
     runs.add(words, open.peek().follows(), open.peek().local());
+  }
+
+  private boolean isInRuby() {
+    return open.stream().anyMatch(one -> one.name().equals("rt"));
   }
 
   static String unescaped(String words) {
@@ -157,8 +168,8 @@ final class CueWords {
     if (name.equals("lang") && !note.isEmpty()) {
       local = local.with(Properties.LANGUAGE, note);
     }
-    if (name.equals("rt")) {
-      put("(");
+    if (name.equals("ruby")) {
+      runs.beginBase();
     }
     List<StyleId> once = follows.stream().distinct().toList();
     open.push(new Open(name, once, local));
@@ -169,12 +180,17 @@ final class CueWords {
     if (now.name().equals(name) && !name.isEmpty()) {
       open.pop();
       if (name.equals("rt")) {
-        put(")");
+        endBase();
       }
     } else if (name.equals("ruby") && now.name().equals("rt")) {
       open.pop();
-      put(")");
+      endBase();
       open.pop();
     }
+  }
+
+  private void endBase() {
+    runs.endBase(ruby.toString());
+    ruby.setLength(0);
   }
 }

@@ -199,7 +199,10 @@ final class SubRip {
       if (cue.key() != 2) {
         text.append("{\\an").append(cue.key()).append('}');
       }
-      cue.runs().forEach(run -> text.append(tagged(run)));
+      for (WrittenCue.Base base : cue.bases()) {
+        base.runs().forEach(run -> text.append(tagged(run)));
+        text.append(base.ruby().isEmpty() ? "" : "(" + base.ruby() + ")");
+      }
       text.append("\n\n");
     }
     return text.toString();

@@ -57,8 +57,16 @@ final class TimedText {
   private Optional<double[]> extent = Optional.empty();
   private Clock clock = new Clock(30, 1, 1, 0);
 
-  /** A style as the document has it. */
-  private record Declared(String id, List<String> based, PropertySet values) {}
+  /**
+   * A style as the document has it.
+   *
+   * @param ruby what part of a ruby its words are; empty for none
+   */
+  private record Declared(String id, List<String> based, PropertySet values, String ruby) {
+    boolean saysOnlyRuby() {
+      return !ruby.isEmpty() && values.isEmpty();
+    }
+  }
 
   /** How times are counted. */
   private record Clock(int frames, int multiplier, int divisor, long ticks) {
@@ -76,14 +84,19 @@ final class TimedText {
     }
   }
 
-  /** What an element hands to those in it. */
+  /**
+   * What an element hands to those in it.
+   *
+   * @param ruby what part of a ruby its words are, such as {@code text}; empty for none
+   */
   private record Context(
       Time begin,
       Optional<Time> end,
       List<String> styles,
       PropertySet local,
       String region,
-      boolean inWords) {}
+      boolean inWords,
+      String ruby) {}
 
   private TimedText(XMLStreamReader xml, FrameBox frame, List<Remark> remarks) {
     this.xml = xml;
@@ -123,7 +136,8 @@ final class TimedText {
 
   private CaptionSheet sheet() throws XMLStreamException, CaptionsUnreadable {
     Deque<Context> open = new ArrayDeque<>();
-    open.push(new Context(Time.ZERO, Optional.empty(), List.of(), PropertySet.EMPTY, "", false));
+    open.push(
+        new Context(Time.ZERO, Optional.empty(), List.of(), PropertySet.EMPTY, "", false, ""));
     StyledRuns words = null;
     Paragraph paragraph = null;
     while (xml.hasNext()) {
@@ -153,6 +167,13 @@ final class TimedText {
                 words.add("\n", List.of(), PropertySet.EMPTY);
               }
             }
+            case "span" -> {
+              if (words != null && begins("container", inner, open.peek())) {
+                words.beginBase();
+              } else if (begins("text", inner, open.peek()) && !ruby.isEmpty()) {
+                ruby.append(' ');
+              }
+            }
             default -> {}
           }
           open.push(inner);
@@ -165,7 +186,11 @@ final class TimedText {
           }
         }
         case XMLStreamConstants.END_ELEMENT -> {
-          open.pop();
+          Context ended = open.pop();
+          if (words != null && begins("container", ended, open.peek())) {
+            words.endBase(ruby.toString());
+            ruby.setLength(0);
+          }
           inAgentName = false;
           if (xml.getLocalName().equals("region")) {
             currentRegion = null;
@@ -184,6 +209,26 @@ final class TimedText {
     }
     return new CaptionSheet(
         language, clock.rate(), styles(), shared(), PropertySet.EMPTY, unshared());
+  }
+
+  private final StringBuilder ruby = new StringBuilder();
+
+  private static boolean begins(String part, Context inner, Context outer) {
+    return inner.ruby.equals(part) && !outer.ruby.equals(part);
+  }
+
+  /** What part of a ruby an element is: by itself, by its styles, or by what it lies in. */
+  private String rubyPart(Context outer) {
+    String own = attribute(STYLING, "ruby");
+    if (own != null) {
+      return own.strip().equals("none") ? "" : own.strip();
+    }
+    return names(xml.getAttributeValue(null, "style")).stream()
+        .map(declared::get)
+        .filter(style -> style != null && !style.ruby.isEmpty())
+        .reduce((_, last) -> last)
+        .map(Declared::ruby)
+        .orElse(outer.ruby);
   }
 
   private void root() {
@@ -249,7 +294,13 @@ final class TimedText {
     PropertySet values = values();
     if (id != null) {
       List<String> based = names(xml.getAttributeValue(null, "style"));
-      declared.put(id, new Declared(id, based, values));
+      declared.put(
+          id,
+          new Declared(
+              id,
+              based,
+              values,
+              Optional.ofNullable(attribute(STYLING, "ruby")).orElse("").strip()));
     } else if (currentRegion != null) {
       regions.merge(currentRegion, values, PropertySet::overlaidBy);
     }
@@ -399,6 +450,8 @@ final class TimedText {
               "direction",
               "wrapOption",
               "visibility",
+              "ruby",
+              "rubyAlign",
               "display",
               "zIndex" ->
               Optional.of(none);
@@ -506,7 +559,8 @@ final class TimedText {
     boolean timed = List.of("body", "div", "p").contains(name);
     boolean words = name.equals("p") || name.equals("span") && outer.inWords;
     if (!timed && !words) {
-      return new Context(outer.begin, outer.end, outer.styles, outer.local, outer.region, false);
+      return new Context(
+          outer.begin, outer.end, outer.styles, outer.local, outer.region, false, "");
     }
     Time begin =
         timed
@@ -526,16 +580,32 @@ final class TimedText {
     PropertySet local = outer.local.overlaidBy(values());
     // what a paragraph has is a matter of the cue, not of each of its spans
     return name.equals("p")
-        ? new Context(begin, end, List.copyOf(styles), local, region, true)
-        : new Context(begin, end, List.copyOf(styles), local, region, words);
+        ? new Context(begin, end, List.copyOf(styles), local, region, true, "")
+        : new Context(begin, end, List.copyOf(styles), local, region, words, rubyPart(outer));
   }
 
   private void add(StyledRuns words, Context context, Paragraph paragraph) {
     String plain = xml.getText().replaceAll("[\\t\\n\\r ]+", " ");
+    switch (context.ruby) {
+      case "text" -> {
+        ruby.append(plain);
+        return;
+      }
+      case "container", "baseContainer", "textContainer", "delimiter" -> {
+        // white between the parts, or brackets for those who cannot show ruby
+        return;
+      }
+      default -> {}
+    }
     List<String> own =
-        context.styles.subList(
-            Math.min(paragraph.context.styles.size(), context.styles.size()),
-            context.styles.size());
+        context
+            .styles
+            .subList(
+                Math.min(paragraph.context.styles.size(), context.styles.size()),
+                context.styles.size())
+            .stream()
+            .filter(style -> declared.get(style) == null || !declared.get(style).saysOnlyRuby())
+            .toList();
     own.forEach(used::add);
     PropertySet local =
         context.local.where(

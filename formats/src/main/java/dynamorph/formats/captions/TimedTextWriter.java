@@ -332,27 +332,55 @@ final class TimedTextWriter {
       xml.writeAttribute("ttm", METADATA, "agent", agents.get(cue.speaker()));
     }
     look(cue.local(), false);
-    for (WrittenCue.Run run : cue.runs()) {
-      boolean plain = run.follows().isEmpty() && run.local().isEmpty();
-      if (!plain) {
-        xml.writeStartElement("span");
-        if (!run.follows().isEmpty()) {
-          xml.writeAttribute("style", styles(run.follows()));
-        }
-        look(run.local(), false);
-      }
-      String[] lines = run.text().split("\u2028", -1);
-      for (int index = 0; index < lines.length; index++) {
-        if (index > 0) {
-          xml.writeEmptyElement("br");
-        }
-        xml.writeCharacters(clean(lines[index]));
-      }
-      if (!plain) {
-        xml.writeEndElement();
-      }
+    for (WrittenCue.Base base : cue.bases()) {
+      base(base);
     }
     xml.writeEndElement();
+  }
+
+  /** Words with what stands over them, as a container of both. */
+  private void base(WrittenCue.Base base) throws XMLStreamException {
+    boolean ruby = !base.ruby().isEmpty();
+    if (ruby) {
+      ruby("container");
+      ruby("base");
+    }
+    for (WrittenCue.Run run : base.runs()) {
+      run(run);
+    }
+    if (ruby) {
+      xml.writeEndElement();
+      ruby("text");
+      xml.writeCharacters(clean(base.ruby()));
+      xml.writeEndElement();
+      xml.writeEndElement();
+    }
+  }
+
+  private void ruby(String part) throws XMLStreamException {
+    xml.writeStartElement("span");
+    styling("ruby", part);
+  }
+
+  private void run(WrittenCue.Run run) throws XMLStreamException {
+    boolean plain = run.follows().isEmpty() && run.local().isEmpty();
+    if (!plain) {
+      xml.writeStartElement("span");
+      if (!run.follows().isEmpty()) {
+        xml.writeAttribute("style", styles(run.follows()));
+      }
+      look(run.local(), false);
+    }
+    String[] lines = run.text().split("\u2028", -1);
+    for (int index = 0; index < lines.length; index++) {
+      if (index > 0) {
+        xml.writeEmptyElement("br");
+      }
+      xml.writeCharacters(clean(lines[index]));
+    }
+    if (!plain) {
+      xml.writeEndElement();
+    }
   }
 
   /** Characters that XML cannot hold. */

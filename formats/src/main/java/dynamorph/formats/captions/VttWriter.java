@@ -196,27 +196,35 @@ final class VttWriter {
     if (!cue.speaker().isEmpty()) {
       text.append("<v ").append(escaped(cue.speaker())).append('>');
     }
-    for (WrittenCue.Run run : cue.runs()) {
-      StringBuilder before = new StringBuilder();
-      StringBuilder after = new StringBuilder();
-      for (StyleId id : run.follows()) {
-        wrap(before, after, "c." + slug(captions.style(id)), "c");
+    for (WrittenCue.Base base : cue.bases()) {
+      text.append(base.ruby().isEmpty() ? "" : "<ruby>");
+      base.runs().forEach(run -> text.append(words(run)));
+      if (!base.ruby().isEmpty()) {
+        text.append("<rt>").append(escaped(base.ruby())).append("</rt></ruby>");
       }
-      PropertySet own = run.local();
-      if (own.get(Properties.FONT_WEIGHT.key()).filter(weight -> weight >= 600).isPresent()) {
-        wrap(before, after, "b", "b");
-      }
-      if (own.get(Properties.SLANT.key()).filter(slant -> slant == Slant.ITALIC).isPresent()) {
-        wrap(before, after, "i", "i");
-      }
-      if (own.get(Properties.UNDERLINE.key()).orElse(false)) {
-        wrap(before, after, "u", "u");
-      }
-      // a blank line or an arrow would end the cue
-      String words = escaped(run.text().replaceAll("\u2028{2,}", "\u2028"));
-      text.append(before).append(words.replace('\u2028', '\n')).append(after);
     }
     return text.toString();
+  }
+
+  private String words(WrittenCue.Run run) {
+    StringBuilder before = new StringBuilder();
+    StringBuilder after = new StringBuilder();
+    for (StyleId id : run.follows()) {
+      wrap(before, after, "c." + slug(captions.style(id)), "c");
+    }
+    PropertySet own = run.local();
+    if (own.get(Properties.FONT_WEIGHT.key()).filter(weight -> weight >= 600).isPresent()) {
+      wrap(before, after, "b", "b");
+    }
+    if (own.get(Properties.SLANT.key()).filter(slant -> slant == Slant.ITALIC).isPresent()) {
+      wrap(before, after, "i", "i");
+    }
+    if (own.get(Properties.UNDERLINE.key()).orElse(false)) {
+      wrap(before, after, "u", "u");
+    }
+    // a blank line or an arrow would end the cue
+    String words = escaped(run.text().replaceAll("\u2028{2,}", "\u2028"));
+    return before + words.replace('\u2028', '\n') + after;
   }
 
   private static void wrap(StringBuilder before, StringBuilder after, String open, String close) {

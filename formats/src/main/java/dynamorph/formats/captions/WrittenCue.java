@@ -3,10 +3,13 @@ package dynamorph.formats.captions;
 import dynamorph.model.LayerId;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.text.RubyBase;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.value.Rgba;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A cue as it goes into a file.
@@ -33,6 +36,7 @@ record WrittenCue(
    *
    * @param colour where it is not that of the track
    * @param follows character styles of the words
+   * @param ruby how they are read; empty for nothing
    */
   record Run(
       String text,
@@ -41,7 +45,46 @@ record WrittenCue(
       boolean underline,
       Optional<Rgba> colour,
       List<StyleId> follows,
-      PropertySet local) {}
+      PropertySet local,
+      String ruby) {
+    Run withText(String changed) {
+      return new Run(changed, bold, italic, underline, colour, follows, local, ruby);
+    }
+  }
+
+  /**
+   * Words that stand under the same ruby.
+   *
+   * @param ruby empty for words without one
+   */
+  record Base(String ruby, List<Run> runs) {}
+
+  /** The words, those that are read together together. */
+  List<Base> bases() {
+    List<Base> bases = new ArrayList<>();
+    for (Run run : runs) {
+      boolean goesOn = !bases.isEmpty() && bases.getLast().ruby.equals(run.ruby);
+      if (!goesOn) {
+        bases.add(new Base(run.ruby, new ArrayList<>()));
+      }
+      bases.getLast().runs.add(run);
+    }
+    return bases.stream().flatMap(WrittenCue::overLetters).toList();
+  }
+
+  /** Parts of a ruby stand over a letter each, which files say by bases of one letter. */
+  private static Stream<Base> overLetters(Base base) {
+    if (base.ruby.isEmpty() || base.runs.size() > 1) {
+      return Stream.of(base);
+    }
+    Run run = base.runs.getFirst();
+    return new RubyBase(0, run.text.length(), run.ruby)
+        .overLetters(run.text).stream()
+            .map(part ->
+                new Base(
+                    part.ruby(),
+                    List.of(run.withText(run.text.substring(part.start(), part.end())))));
+  }
 
   String text() {
     StringBuilder text = new StringBuilder();

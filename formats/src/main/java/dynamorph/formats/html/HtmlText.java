@@ -7,6 +7,7 @@ import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.RubyBase;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Colour;
@@ -54,11 +55,18 @@ public final class HtmlText {
       for (int span = 0; span < paragraph.spans().size(); span++) {
         CharacterLook own = look.get(index).spans().get(span);
         html.append("<span style=\"").append(css(own)).append("\">");
-        html.append(escaped(paragraph.spans().get(span).text())).append("</span>");
+        html.append(words(paragraph.spans().get(span))).append("</span>");
       }
       html.append("</p>");
     }
     return html.toString();
+  }
+
+  private static String words(Span span) {
+    String words = escaped(span.text());
+    return span.ruby().isEmpty()
+        ? words
+        : "<ruby>" + words + "<rt>" + escaped(span.ruby()) + "</rt></ruby>";
   }
 
   private static String css(CharacterLook look) {
@@ -108,6 +116,7 @@ public final class HtmlText {
     private final List<Paragraph> paragraphs = new ArrayList<>();
     private List<Span> spans = new ArrayList<>();
     private boolean spaceBefore = true;
+    private int base;
 
     void children(Element element, PropertySet look) {
       for (Node child : element.childNodes()) {
@@ -121,7 +130,14 @@ public final class HtmlText {
 
     private void element(Element element, PropertySet look) {
       String name = element.normalName();
-      if (List.of("script", "style", "head", "title", "meta").contains(name)) {
+      if (List.of("script", "style", "head", "title", "meta", "rp").contains(name)) {
+        return;
+      }
+      if (name.equals("ruby")) {
+        base = spans.size();
+      }
+      if (name.equals("rt")) {
+        read(RubyBase.cleaned(element.text()));
         return;
       }
       if (name.equals("br")) {
@@ -137,6 +153,14 @@ public final class HtmlText {
       if (block) {
         endParagraph();
       }
+    }
+
+    /** Puts a ruby over what came since the one before, in the element that holds both. */
+    private void read(String ruby) {
+      for (int index = Math.min(base, spans.size()); index < spans.size(); index++) {
+        spans.set(index, spans.get(index).withRuby(ruby));
+      }
+      base = spans.size();
     }
 
     /** White is one space, as HTML has it. */
@@ -161,6 +185,7 @@ public final class HtmlText {
         paragraphs.add(Paragraph.of(spans.toArray(Span[]::new)));
       }
       spans = new ArrayList<>();
+      base = 0;
       spaceBefore = true;
     }
 

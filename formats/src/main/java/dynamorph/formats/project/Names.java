@@ -45,6 +45,7 @@ final class Names {
   static final String PARAGRAPHS = "paragraphs";
   static final String SPANS = "spans";
   static final String TEXT = "text";
+  static final String RUBY = "ruby";
   static final String SHAPE = "shape";
   static final String KIND = "kind";
   static final String RECTANGLE = "rectangle";

@@ -213,12 +213,13 @@ final class ProjectReader {
   }
 
   private Span span(JsonCursor cursor) {
-    cursor.only(Names.TEXT, Names.FOLLOWS, Names.LOCAL);
+    cursor.only(Names.TEXT, Names.FOLLOWS, Names.LOCAL, Names.RUBY);
     return cursor.checked(() ->
         new Span(
             cursor.field(Names.TEXT).text(),
             follows(cursor, Names.FOLLOWS),
-            properties(cursor, Names.LOCAL)));
+            properties(cursor, Names.LOCAL),
+            cursor.find(Names.RUBY).map(JsonCursor::text).orElse("")));
   }
 
   private List<StyleId> follows(JsonCursor cursor, String field) {

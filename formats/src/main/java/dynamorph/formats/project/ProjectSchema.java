@@ -109,7 +109,11 @@ public final class ProjectSchema {
     ObjectNode span = NODES.objectNode();
     fields(
         span,
-        Map.of(Names.TEXT, text(), Names.FOLLOWS, list(pattern(ID)), Names.LOCAL, reference()),
+        Map.of(
+            Names.TEXT, text(),
+            Names.FOLLOWS, list(pattern(ID)),
+            Names.LOCAL, reference(),
+            Names.RUBY, text()),
         List.of(Names.TEXT));
     ObjectNode paragraph = NODES.objectNode();
     fields(

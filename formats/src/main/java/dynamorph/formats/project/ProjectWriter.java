@@ -216,6 +216,9 @@ final class ProjectWriter {
       ObjectNode child = spans.addObject().put(Names.TEXT, span.text());
       follows(child, Names.FOLLOWS, span.follows());
       properties(child, Names.LOCAL, span.local());
+      if (!span.ruby().isEmpty()) {
+        child.put(Names.RUBY, span.ruby());
+      }
     }
     return node;
   }

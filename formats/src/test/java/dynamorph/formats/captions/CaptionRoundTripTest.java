@@ -35,6 +35,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.stream.Stream;
 import javax.xml.XMLConstants;
 import javax.xml.transform.stream.StreamSource;
 import javax.xml.validation.SchemaFactory;
@@ -84,6 +85,10 @@ class CaptionRoundTripTest {
   }
 
   private static List<Layer> random(long seed) {
+    return random(seed, false);
+  }
+
+  private static List<Layer> random(long seed, boolean ruby) {
     SplittableRandom random = new SplittableRandom(seed);
     List<String> words =
         List.of(
@@ -109,6 +114,9 @@ class CaptionRoundTripTest {
             words.get(random.nextInt(words.size())) + " " + words.get(random.nextInt(words.size()));
         Span plain = Span.of((span == 0 ? "x" : " ") + text + "y");
         spans.add(random.nextInt(3) == 0 ? plain.withFollows(List.of(SOUND)) : plain);
+        if (ruby && random.nextInt(3) == 0) {
+          spans.add(Span.of("\u6642" + span).withRuby("to " + words.get(random.nextInt(7))));
+        }
       }
       cues.add(cue(number, Time.ofMillis(in), Time.ofMillis(out), spans.toArray(Span[]::new)));
     }
@@ -134,7 +142,8 @@ class CaptionRoundTripTest {
             .newSchema(schema)
             .newValidator();
     for (long seed = 1; seed <= 6; seed++) {
-      Project project = project(random(seed));
+      // ruby came with the second version
+      Project project = project(random(seed, version.equals("ttml2")));
       Artboard film = project.artboards().getFirst();
       String text = CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.TIMED_TEXT).text();
       validator.validate(new StreamSource(new StringReader(text)));
@@ -213,6 +222,45 @@ class CaptionRoundTripTest {
     assertThat(after.artboard(empty.id()).orElseThrow().timeline().orElseThrow().duration())
         .as("a film becomes as long as its captions")
         .isEqualTo(Time.ofMillis(6000));
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = CaptionFiles.Format.class,
+      names = {"WEBVTT", "TIMED_TEXT"})
+  void rubyComesBack(CaptionFiles.Format format) throws CaptionsUnreadable {
+    for (long seed = 1; seed <= 6; seed++) {
+      Project project = project(random(seed, true));
+      List<String> were = project.layers().flatMap(cue -> readings(cue.story())).toList();
+      List<String> are =
+          again(project, format).sheet().cues().stream()
+              .flatMap(cue -> readings(cue.story()))
+              .toList();
+      assertThat(were).isNotEmpty();
+      assertThat(are).isEqualTo(were);
+    }
+  }
+
+  /** Letters with their ruby, parts of it by letter. */
+  private static Stream<String> readings(Story story) {
+    return story.paragraphs().stream()
+        .flatMap(paragraph ->
+            paragraph.rubyBases().stream()
+                .flatMap(base -> base.overLetters(paragraph.text()).stream())
+                .map(base ->
+                    paragraph.text().substring(base.start(), base.end()) + " " + base.ruby()));
+  }
+
+  @Test
+  void subRipPutsRubyInBrackets() {
+    Project project =
+        project(List.of(cue(1, Time.ZERO, Time.ofMillis(900), Span.of("\u6642").withRuby("toki"))));
+    CaptionFiles.Written written =
+        CaptionFiles.write(
+            project, project.artboards().getFirst(), TRACK, CaptionFiles.Format.SUBRIP);
+    assertThat(written.text()).contains("\u6642(toki)");
+    assertThat(written.remarks())
+        .anySatisfy(remark -> assertThat(remark.toString()).contains("ruby"));
   }
 
   @Test

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.text.Span;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.value.Colour;
@@ -72,6 +73,30 @@ class TimedTextTest {
     assertThat(sheet.cues().get(0).in()).isEqualTo(Time.ofMillis(16_000));
     assertThat(sheet.cues().get(0).out()).isEqualTo(Time.ofMillis(17_000));
     assertThat(sheet.cues().get(1).out()).isEqualTo(Time.ofMillis(30_000));
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "<span tts:ruby=\"container\"><span tts:ruby=\"base\">\u6642\u8a08</span>"
+            + "<span tts:ruby=\"delimiter\">(</span><span tts:ruby=\"text\">to kei</span>"
+            + "<span tts:ruby=\"delimiter\">)</span></span>",
+        "<span style=\"c\">\n<span tts:ruby=\"baseContainer\"><span tts:ruby=\"base\">\u6642</span>"
+            + "<span tts:ruby=\"base\">\u8a08</span></span>\n<span tts:ruby=\"textContainer\">"
+            + "<span style=\"t\">to</span><span style=\"t\">kei</span></span></span>"
+      })
+  void rubyStandsOverItsBase(String words) throws CaptionsUnreadable {
+    CaptionSheet sheet =
+        read(HEAD
+                + "><head><styling><style xml:id=\"c\" tts:ruby=\"container\"/>"
+                + "<style xml:id=\"t\" tts:ruby=\"text\"/></styling></head><body><div>"
+                + "<p begin=\"1s\" end=\"2s\">a"
+                + words
+                + "b</p></div></body></tt>")
+            .sheet();
+    assertThat(sheet.cues().getFirst().story().paragraphs().getFirst().spans())
+        .containsExactly(Span.of("a"), Span.of("\u6642\u8a08").withRuby("to kei"), Span.of("b"));
+    assertThat(sheet.styles()).as("what only says what is ruby is no style").isEmpty();
   }
 
   @Test

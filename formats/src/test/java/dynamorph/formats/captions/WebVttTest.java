@@ -139,13 +139,29 @@ class WebVttTest {
         "<c.yellow.bg_blue>c</c> | c",
         "a <b | a",
         "a < b | a",
-        "<ruby>\u6642<rt>toki</rt></ruby> | \u6642(toki)",
+        "<ruby>\u6642<rt>toki</rt></ruby> | \u6642",
+        "<ruby><rt>toki</rt></ruby> | (toki)",
         "<rt>outside</rt> | outside",
         "<lang ja>\u6642</lang> | \u6642",
         "<> empty | empty"
       })
   void cueTextIsReadAsTheStandardSays(String given, String expected) throws CaptionsUnreadable {
     assertThat(words(given).strip()).isEqualTo(expected.strip());
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "<ruby>\u6642<rt>toki</rt></ruby>, toki",
+    "<ruby>\u6642<rt>toki, toki",
+    "<ruby>\u6642<rt>to<b>ki</b></ruby>, toki",
+    "<ruby>\u6642<rt>to</rt>\u8a08<rt>kei</rt></ruby>, to kei",
+    "<ruby>\u6642<rt>to</rt>\u8a08<rt>to</rt></ruby>, to to",
+    "<ruby>\u6642<rt> </rt></ruby>, ''"
+  })
+  void rubyStandsOverItsBase(String given, String expected) throws CaptionsUnreadable {
+    assertThat(
+            spans(given).stream().map(Span::ruby).collect(java.util.stream.Collectors.joining(" ")))
+        .isEqualTo(expected);
   }
 
   @Test

@@ -69,6 +69,16 @@ public record Paragraph(List<Span> spans, Optional<StyleId> follows, PropertySet
         : spans.stream().map(Span::text).collect(Collectors.joining());
   }
 
+  /** Letters with ruby over them, in order; neighbouring spans with the same ruby are one base. */
+  public List<RubyBase> rubyBases() {
+    for (Span span : spans) {
+      if (!span.ruby().isEmpty()) {
+        return RubyBase.of(spans);
+      }
+    }
+    return List.of();
+  }
+
   /** Length in UTF-16 units, without the break behind it. */
   public int length() {
     int length = 0;

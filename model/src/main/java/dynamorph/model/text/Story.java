@@ -135,6 +135,34 @@ public final class Story {
     return paragraphs.get(paragraph).spanAt(offset - startOf(paragraph));
   }
 
+  /** A range, made longer at its ends to hold the bases of ruby that it touches as a whole. */
+  public TextRange wholeBases(TextRange range) {
+    int start = range.start();
+    int end = range.end();
+    for (int index = paragraphAt(start); index <= paragraphAt(range.end()); index++) {
+      int at = startOf(index);
+      for (RubyBase base : paragraphs.get(index).rubyBases()) {
+        int from = at + base.start();
+        int to = at + base.end();
+        boolean touched =
+            range.isEmpty()
+                ? from <= range.start() && range.start() <= to
+                : from < range.end() && range.start() < to;
+        if (touched) {
+          start = Math.min(start, from);
+          end = Math.max(end, to);
+        }
+      }
+    }
+    return new TextRange(start, end);
+  }
+
+  /** The ruby over a range; empty where there is none. */
+  public String ruby(TextRange range) {
+    TextRange whole = wholeBases(range);
+    return whole.isEmpty() ? "" : spanAt(whole.start() + 1).ruby();
+  }
+
   /** With every paragraph changed alike. */
   public Story mapParagraphs(UnaryOperator<Paragraph> change) {
     return new Story(paragraphs.stream().map(change).toList());
@@ -189,9 +217,18 @@ public final class Story {
   public Story replace(TextRange range, String text) {
     TextRange inside = range.within(all());
     int lookAt = inside.isEmpty() ? inside.start() : Math.min(inside.start() + 1, inside.end());
-    Span look = spanAt(lookAt);
+    Span near = spanAt(lookAt);
+    Span look = isInsideBase(inside) ? near : near.withRuby("");
     return replace(
         inside, Story.of(text).mapParagraphs(p -> p.mapSpans(s -> look.withText(s.text()))), false);
+  }
+
+  /** Whether letters of the same base stand at both sides of a range. */
+  private boolean isInsideBase(TextRange range) {
+    int index = paragraphAt(range.start());
+    int at = startOf(index);
+    return paragraphs.get(index).rubyBases().stream()
+        .anyMatch(base -> at + base.start() < range.start() && range.end() < at + base.end());
   }
 
   /**

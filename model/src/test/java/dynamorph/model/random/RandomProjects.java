@@ -225,7 +225,8 @@ public final class RandomProjects {
           new Span(
               pick(WORDS) + " " + pick(WORDS),
               follows(styles, StyleLevel.CHARACTER),
-              random.nextInt(3) > 0 ? PropertySet.EMPTY : values(2, Level.SPAN)));
+              random.nextInt(3) > 0 ? PropertySet.EMPTY : values(2, Level.SPAN),
+              random.nextInt(4) > 0 ? "" : pick(WORDS)));
     }
     return new Paragraph(
         spans,

@@ -3,6 +3,13 @@ package dynamorph.model.text;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.edit.EditRefused;
+import dynamorph.model.edit.PutRuby;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.random.RandomProjects;
@@ -167,5 +174,42 @@ class StoryTest {
             paragraph.spans().size() == 1
                 || paragraph.spans().stream().noneMatch(span -> span.length() == 0))
         .isTrue();
+  }
+
+  @Test
+  void wordsInsideABaseAreReadWithItAndOthersAreNot() {
+    Story story = Story.of(Paragraph.of(Span.of("a"), Span.of("bcd").withRuby("r"), Span.of("e")));
+    assertThat(rubyOf(story.replace(TextRange.caret(2), "X"))).isEqualTo("bXcd r");
+    assertThat(rubyOf(story.replace(TextRange.caret(4), "X"))).isEqualTo("bcd r");
+    assertThat(rubyOf(story.replace(TextRange.caret(1), "X"))).isEqualTo("bcd r");
+    assertThat(rubyOf(story.replace(new TextRange(2, 3), ""))).isEqualTo("bd r");
+    assertThat(story.replace(new TextRange(1, 4), "X").paragraphs().getFirst().rubyBases())
+        .as("other words are read in another way")
+        .isEmpty();
+  }
+
+  private static String rubyOf(Story story) {
+    RubyBase base = story.paragraphs().getFirst().rubyBases().getFirst();
+    return story.text().substring(base.start(), base.end()) + " " + base.ruby();
+  }
+
+  @Test
+  void aRubyIsPutOverWholeBases() {
+    Project project =
+        Project.empty("P")
+            .plus(
+                Artboard.empty("a", "A", 100, 100, LengthUnit.POINT)
+                    .plus(
+                        Layer.of("t", "T", "")
+                            .withStory(
+                                Story.of(
+                                    Paragraph.of(Span.of("ab"), Span.of("cd").withRuby("r"))))));
+    LayerId text = new LayerId("t");
+    Project changed = new PutRuby(text, new TextRange(1, 3), " n  m ").applyTo(project);
+    assertThat(rubyOf(changed.layer(text).orElseThrow().story())).isEqualTo("bcd n m");
+    Project cleared = new PutRuby(text, TextRange.caret(2), "").applyTo(changed);
+    assertThat(cleared.layer(text).orElseThrow().story()).isEqualTo(Story.of("abcd"));
+    assertThatThrownBy(() -> new PutRuby(text, TextRange.caret(0), "x").applyTo(project))
+        .isInstanceOf(EditRefused.class);
   }
 }

@@ -113,10 +113,34 @@ public final class CueText {
           comes.append(is.get(other++));
         }
       }
-      changed = changed.replace(new TextRange(offset, offset + goes), comes.toString());
+      changed = swapped(changed, new TextRange(offset, offset + goes), comes.toString());
       offset += comes.length();
     }
     return changed;
+  }
+
+  /** Only what differs is replaced: scripts without spaces have very long words. */
+  private static Story swapped(Story story, TextRange range, String words) {
+    String was = story.text(range);
+    int least = Math.min(was.length(), words.length());
+    int head = 0;
+    while (head < least && was.charAt(head) == words.charAt(head)) {
+      head++;
+    }
+    int tail = 0;
+    while (tail < least - head
+        && was.charAt(was.length() - 1 - tail) == words.charAt(words.length() - 1 - tail)) {
+      tail++;
+    }
+    if (head > 0 && Character.isHighSurrogate(was.charAt(head - 1))) {
+      head--;
+    }
+    if (tail > 0 && Character.isLowSurrogate(was.charAt(was.length() - tail))) {
+      tail--;
+    }
+    return story.replace(
+        new TextRange(range.start() + head, range.end() - tail),
+        words.substring(head, words.length() - tail));
   }
 
   /** How many words two texts have in common behind each pair of places. */

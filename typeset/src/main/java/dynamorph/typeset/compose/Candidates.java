@@ -1,11 +1,13 @@
 package dynamorph.typeset.compose;
 
 import dynamorph.model.cascade.ParagraphLook;
+import dynamorph.model.text.RubyBase;
 import dynamorph.typeset.language.Hyphenator;
 import dynamorph.typeset.language.Hyphenators;
 import dynamorph.typeset.shape.ShapeKey;
 import dynamorph.typeset.shape.ShapedParagraph;
 import java.util.BitSet;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -26,10 +28,22 @@ public record Candidates(int[] units, int[] inks, boolean[] hyphens, boolean[] f
 
   static Candidates of(
       ShapedParagraph paragraph, ParagraphLook.Hyphenation settings, Hyphenators languages) {
+    return of(paragraph, settings, languages, List.of());
+  }
+
+  /**
+   * @param ruby whose bases stay together
+   */
+  static Candidates of(
+      ShapedParagraph paragraph,
+      ParagraphLook.Hyphenation settings,
+      Hyphenators languages,
+      List<RubyBase> ruby) {
     String text = paragraph.text();
     BitSet hyphens = settings.on() ? hyphens(paragraph.key(), settings, languages) : new BitSet();
     BitSet all = (BitSet) hyphens.clone();
     all.or(paragraph.breaks());
+    Ruby.keepTogether(ruby, paragraph, all);
     all.clear(0);
     all.set(text.length());
     int[] units = all.stream().toArray();

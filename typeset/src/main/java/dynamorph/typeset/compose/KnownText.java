@@ -2,6 +2,7 @@ package dynamorph.typeset.compose;
 
 import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.TypeLook;
+import dynamorph.model.text.RubyBase;
 import dynamorph.typeset.shape.ShapedParagraph;
 import java.util.List;
 
@@ -15,13 +16,16 @@ import java.util.List;
  */
 record KnownText(
     ShapedParagraph shaped,
-    Recent<ParagraphLook.Hyphenation, Candidates> places,
+    Recent<PlacesKey, Candidates> places,
     Recent<CoreKey, Core> cores,
     Recent<MeasuredKey, Measured> measured) {
 
   static KnownText of(ShapedParagraph shaped) {
     return new KnownText(shaped, new Recent<>(2), new Recent<>(2), new Recent<>(4));
   }
+
+  /** What the places where lines may end depend on. */
+  record PlacesKey(ParagraphLook.Hyphenation hyphenation, List<RubyBase> ruby) {}
 
   /** What widths at a size of 1 depend on. */
   record CoreKey(
@@ -30,7 +34,12 @@ record KnownText(
       ParagraphLook.Hanging hanging,
       ParagraphLook.Hyphenation hyphenation,
       boolean justified,
-      int first) {}
+      int first,
+      List<RubyBase> ruby) {
+    PlacesKey places() {
+      return new PlacesKey(hyphenation, ruby);
+    }
+  }
 
   /** Widths at a size of 1, which hold for every size. */
   record Core(Measures measures, LineModel model) {}

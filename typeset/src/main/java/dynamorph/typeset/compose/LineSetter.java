@@ -174,6 +174,9 @@ final class LineSetter {
   }
 
   private ComposedLine.Height height(Cut cut) {
+    if (!measures.ruby().isEmpty()) {
+      return measures.ruby().heightened(measured(cut), cut, looks);
+    }
     if (shaped.runs().size() != 1 || cut.start() == cut.end()) {
       return measured(cut);
     }
@@ -271,7 +274,7 @@ final class LineSetter {
 
   private Pieces alone(int start, int ink, String behind, Cut cut) {
     ShapedParagraph part = shaper.apply(shaped.key().part(start, ink, behind));
-    Measures own = new Measures(part, looks, settings.justification());
+    Measures own = new Measures(part, looks, settings.justification(), measures.rubyOf(start, ink));
     int length = part.text().length();
     boolean ends = ink == cut.ink();
     List<Segment> segments = new ArrayList<>(segments(part, 0, length, start, ink - start));
@@ -348,6 +351,7 @@ final class LineSetter {
     for (Segment segment : pieces.segments()) {
       pen.set(segment, runs);
     }
+    measures.ruby().add(runs, cut, looks);
     for (Tabs.Advance tab : advances) {
       if (!tab.leader().isEmpty()) {
         Leaders.add(runs, tab, pen.xOf(tab.unit()), shaped, looks, shaper, measures);

@@ -41,8 +41,17 @@ final class Measures {
   private final boolean spacedOut;
   private final double scale;
   private final Justification limits;
+  private final Ruby ruby;
 
   Measures(ShapedParagraph shaped, List<TypeLook> looks, Justification limits) {
+    this(shaped, looks, limits, Ruby.NONE);
+  }
+
+  /**
+   * @param ruby spreads the letters that it stands over
+   */
+  Measures(ShapedParagraph shaped, List<TypeLook> looks, Justification limits, Ruby ruby) {
+    this.ruby = ruby;
     this.shaped = shaped;
     this.looks = looks;
     this.limits = limits;
@@ -62,6 +71,7 @@ final class Measures {
   }
 
   private Measures(Measures of, double scale, List<TypeLook> looks) {
+    this.ruby = of.ruby;
     this.shaped = of.shaped;
     this.looks = looks;
     this.limits = of.limits;
@@ -120,6 +130,7 @@ final class Measures {
       if (start >= last) {
         continue;
       }
+      widths[start + 1] += ruby.pad(start);
       double drawn = advances[cluster] * across;
       char sign = text.charAt(start);
       if (sign == ' ' || sign == '\u00A0') {
@@ -178,7 +189,7 @@ final class Measures {
     return false;
   }
 
-  private static boolean isEastAsian(char unit) {
+  static boolean isEastAsian(char unit) {
     return unit >= 0x2E80 && unit <= 0x9FFF
         || unit >= 0xF900 && unit <= 0xFAFF
         || unit >= 0xFF00 && unit <= 0xFFEF
@@ -192,6 +203,20 @@ final class Measures {
         && isEastAsian(text.charAt(unit))
         && isEastAsian(text.charAt(unit - 1))
         && shaped.breaks().get(unit);
+  }
+
+  Ruby ruby() {
+    return ruby;
+  }
+
+  /** White that a ruby wants around the letter at a unit, half of it at each side. */
+  double pad(int unit) {
+    return ruby.pad(unit) * scale;
+  }
+
+  /** Ruby of a stretch that is measured on its own. */
+  Ruby rubyOf(int start, int end) {
+    return ruby.part(start, end, scale);
   }
 
   ShapedParagraph shaped() {

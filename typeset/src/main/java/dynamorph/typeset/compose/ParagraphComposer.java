@@ -13,6 +13,7 @@ import dynamorph.typeset.compose.KnownText.Core;
 import dynamorph.typeset.compose.KnownText.CoreKey;
 import dynamorph.typeset.compose.KnownText.Measured;
 import dynamorph.typeset.compose.KnownText.MeasuredKey;
+import dynamorph.typeset.compose.KnownText.PlacesKey;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.language.Hyphenators;
 import dynamorph.typeset.shape.ParagraphShaper;
@@ -74,12 +75,16 @@ public final class ParagraphComposer {
 
   /** Where the lines of a paragraph may end. */
   public Candidates candidates(ParagraphKey paragraph) {
-    return candidates(known(paragraph.shapeKey()), paragraph.settings().hyphenation());
+    return candidates(
+        known(paragraph.shapeKey()),
+        new PlacesKey(paragraph.settings().hyphenation().withoutZone(), paragraph.ruby()));
   }
 
-  private Candidates candidates(KnownText text, ParagraphLook.Hyphenation settings) {
+  private Candidates candidates(KnownText text, PlacesKey key) {
     return text.places()
-        .get(settings.withoutZone(), divided -> Candidates.of(text.shaped(), divided, languages));
+        .get(
+            key,
+            wanted -> Candidates.of(text.shaped(), wanted.hyphenation(), languages, wanted.ruby()));
   }
 
   /**
@@ -162,7 +167,8 @@ public final class ParagraphComposer {
             settings.hanging(),
             settings.hyphenation().withoutZone(),
             settings.alignment() == Alignment.JUSTIFIED,
-            start.first());
+            start.first(),
+            paragraph.ruby());
     Core core = known.cores().get(coreKey, wanted -> core(known, wanted, settings));
     Measures measures = core.measures().at(size, paragraph.looks());
     Tabs tabs =
@@ -206,11 +212,11 @@ public final class ParagraphComposer {
   }
 
   private Core core(KnownText known, CoreKey key, ParagraphLook settings) {
-    Measures measures = new Measures(known.shaped(), key.looks(), key.justification());
+    Measures measures = measures(known.shaped(), key);
     Candidates places =
         known.shaped().text().isEmpty()
             ? new Candidates(new int[0], new int[0], new boolean[0], new boolean[0])
-            : candidates(known, settings.hyphenation());
+            : candidates(known, key.places());
     LineModel model =
         new LineModel(
             places,
@@ -221,6 +227,17 @@ public final class ParagraphComposer {
             unit -> hyphenWidth(key.looks(), measures, unit),
             null);
     return new Core(measures, model);
+  }
+
+  private Measures measures(ShapedParagraph shaped, CoreKey key) {
+    Measures plain = new Measures(shaped, key.looks(), key.justification());
+    return key.ruby().isEmpty()
+        ? plain
+        : new Measures(
+            shaped,
+            key.looks(),
+            key.justification(),
+            Ruby.over(key.ruby(), plain, key.looks(), this::shape));
   }
 
   private static IntToDoubleFunction room(

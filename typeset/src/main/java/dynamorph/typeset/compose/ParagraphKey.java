@@ -2,6 +2,7 @@ package dynamorph.typeset.compose;
 
 import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.TypeLook;
+import dynamorph.model.text.RubyBase;
 import dynamorph.typeset.shape.ShapeKey;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.List;
  *
  * @param lengths units of each span
  * @param looks of each span; an empty paragraph has one
+ * @param ruby how letters of it are read
  * @param fallback whether letters that a face lacks are taken from another
  */
 public record ParagraphKey(
@@ -18,10 +20,12 @@ public record ParagraphKey(
     List<Integer> lengths,
     List<TypeLook> looks,
     ParagraphLook settings,
+    List<RubyBase> ruby,
     boolean fallback) {
   public ParagraphKey {
     lengths = List.copyOf(lengths);
     looks = List.copyOf(looks);
+    ruby = List.copyOf(ruby);
   }
 
   /** Told apart by its words and the lengths that are dragged most; the rest rarely differs. */
@@ -57,6 +61,11 @@ public record ParagraphKey(
   /** The same paragraph at a share of its size. */
   public ParagraphKey scaled(double by) {
     return new ParagraphKey(
-        text, lengths, looks.stream().map(look -> look.scaled(by)).toList(), settings, fallback);
+        text,
+        lengths,
+        looks.stream().map(look -> look.scaled(by)).toList(),
+        settings,
+        ruby,
+        fallback);
   }
 }

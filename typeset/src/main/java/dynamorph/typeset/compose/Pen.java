@@ -71,13 +71,15 @@ final class Pen {
       char sign = behind || unit >= text.length() ? '-' : text.charAt(unit);
       boolean space = sign == ' ' || sign == '\u00A0';
       double wide = space ? 1 : white.glyph();
+      double began = x;
+      double pad = behind ? 0 : measures.pad(unit);
+      x += pad / 2;
       for (int glyph = run.clusters()[cluster]; glyph < run.clusters()[cluster + 1]; glyph++) {
         xs[glyph - firstGlyph] = (float) (x + run.x()[glyph] * across * wide);
         ys[glyph - firstGlyph] = (float) (run.y()[glyph] * down - rise);
         units[glyph - firstGlyph] = Math.min(unit, cut.end());
         advances[glyph - firstGlyph] = (float) (run.glyphAdvances()[glyph] * across * wide);
       }
-      double began = x;
       double drawn = run.advances()[cluster] * across;
       if (space) {
         boolean inside = unit < cut.ink();
@@ -88,6 +90,7 @@ final class Pen {
       } else {
         x += drawn * wide + letter;
       }
+      x += pad / 2;
       if (white.gap() != 0 && !behind) {
         int end = run.ends()[cluster] + segment.offset();
         boolean gap = end < cut.ink() && measures.isGap(text, end);

@@ -45,7 +45,12 @@ record LayoutKey(
       }
       paragraphs.add(
           new ParagraphKey(
-              paragraph.text(), lengths(paragraph.spans()), types, settings, fallback));
+              paragraph.text(),
+              lengths(paragraph.spans()),
+              types,
+              settings,
+              paragraph.rubyBases(),
+              fallback));
     }
     Placement placement = resolved.placement();
     boolean point = placement.fit() == BoxFit.POINT;

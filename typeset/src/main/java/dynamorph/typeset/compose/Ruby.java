@@ -1,0 +1,234 @@
+package dynamorph.typeset.compose;
+
+import dynamorph.model.cascade.TypeLook;
+import dynamorph.model.text.RubyBase;
+import dynamorph.typeset.shape.ShapeKey;
+import dynamorph.typeset.shape.ShapedParagraph;
+import dynamorph.typeset.shape.ShapedRun;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.function.Function;
+
+/**
+ * Letters in half size over those whose reading they are (JIS X 4051; W3C, Requirements for
+ * Japanese Text Layout, 3.3). A ruby that is narrower than its base is spread over it, each letter
+ * with the same white around it; one that is wider may reach over kana beside the base by half of
+ * one of its letters, and spreads the base for the rest.
+ *
+ * @param pads white that each unit of the paragraph has around its letter, in the measure of the
+ *     widths that it was made from; empty for none
+ */
+record Ruby(List<Over> overs, double[] pads) {
+  static final Ruby NONE = new Ruby(List.of(), new double[0]);
+
+  /** Share of the size of the base. */
+  static final double SIZE = 0.5;
+
+  /** How far a ruby may reach over a kana, in em of the base: half of one of its letters. */
+  private static final double OVERHANG = SIZE / 2;
+
+  /** What letters take above and below the baseline, in em; East Asian ones fill their square. */
+  private record Extent(double above, double below) {
+    static Extent of(String letters) {
+      return letters.chars().anyMatch(unit -> Measures.isEastAsian((char) unit))
+          ? new Extent(0.88, 0.12)
+          : new Extent(0.8, 0.22);
+    }
+  }
+
+  /**
+   * One ruby.
+   *
+   * @param letters shaped in the look of the first letter of the base
+   * @param before how far it reaches out to the left of its base, in em
+   * @param baseline above that of the base, in em
+   * @param top above the baseline of the base, in em
+   * @param spread whether its letters are spread over a wider base
+   */
+  record Over(
+      RubyBase base,
+      int span,
+      ShapedParagraph letters,
+      double before,
+      double baseline,
+      double top,
+      boolean spread) {
+    boolean isOn(Cut cut) {
+      // letters that are torn apart by a forced end of line have it where they begin
+      return base.start() >= cut.start() && base.start() < cut.end();
+    }
+  }
+
+  /**
+   * Makes what stands over a paragraph.
+   *
+   * @param plain widths of the paragraph without it
+   */
+  static Ruby over(
+      List<RubyBase> bases,
+      Measures plain,
+      List<TypeLook> looks,
+      Function<ShapeKey, ShapedParagraph> shaper) {
+    String text = plain.shaped().text();
+    BitSet covered = new BitSet();
+    List<RubyBase> parts = new ArrayList<>();
+    for (RubyBase base : bases) {
+      parts.addAll(base.overLetters(text));
+      covered.set(base.start(), base.end());
+    }
+    double[] pads = new double[text.length()];
+    List<Over> overs = new ArrayList<>(parts.size());
+    for (RubyBase base : parts) {
+      int span = plain.spanAt(base.start());
+      TypeLook look = looks.get(span);
+      ShapedParagraph letters = shaper.apply(key(plain.shaped().key(), span, base.ruby()));
+      double wide = Ornaments.width(letters, looks, SIZE);
+      double excess = Math.max(0, wide - plain.lineWidth(base.start(), base.end()));
+      double before = reach(text, base.start() - 1, covered, excess, look);
+      double behind = reach(text, base.end(), covered, excess, look);
+      pad(pads, plain.shaped(), base, excess - before - behind);
+      Extent ground = Extent.of(text.substring(base.start(), base.end()));
+      Extent own = Extent.of(base.ruby());
+      double baseline = ground.above + own.below * SIZE;
+      boolean spread = own.above > 0.8;
+      overs.add(
+          new Over(
+              base,
+              span,
+              letters,
+              before / look.size(),
+              baseline,
+              baseline + own.above * SIZE,
+              spread));
+    }
+    return new Ruby(overs, pads);
+  }
+
+  private static ShapeKey key(ShapeKey of, int span, String letters) {
+    List<ShapeKey.SpanType> types = new ArrayList<>(of.spans().size());
+    for (int index = 0; index < of.spans().size(); index++) {
+      types.add(of.spans().get(index).withLength(index == span ? letters.length() : 0));
+    }
+    return new ShapeKey(letters, types, of.flow());
+  }
+
+  /** How far a ruby reaches over the letter beside its base: only over kana without a ruby. */
+  private static double reach(String text, int unit, BitSet covered, double excess, TypeLook look) {
+    boolean kana =
+        unit >= 0
+            && unit < text.length()
+            && text.charAt(unit) >= 0x3041
+            && text.charAt(unit) <= 0x30FF
+            && !covered.get(unit);
+    return kana ? Math.min(excess / 2, OVERHANG * look.size()) : 0;
+  }
+
+  private static void pad(double[] pads, ShapedParagraph shaped, RubyBase base, double lack) {
+    if (lack <= 0) {
+      return;
+    }
+    BitSet letters = new BitSet();
+    for (ShapedRun run : shaped.runs()) {
+      for (int start : run.starts()) {
+        letters.set(start);
+      }
+    }
+    int count = letters.get(base.start(), base.end()).cardinality();
+    for (int at = letters.nextSetBit(base.start());
+        at >= 0 && at < base.end();
+        at = letters.nextSetBit(at + 1)) {
+      pads[at] = lack / count;
+    }
+  }
+
+  boolean isEmpty() {
+    return overs.isEmpty();
+  }
+
+  /** White around the letter that begins at a unit, half of it at each side. */
+  double pad(int unit) {
+    return unit < pads.length ? pads[unit] : 0;
+  }
+
+  /** The white of a stretch of the paragraph that is measured on its own. */
+  Ruby part(int start, int end, double scale) {
+    if (isEmpty()) {
+      return NONE;
+    }
+    double[] part = Arrays.copyOfRange(pads, start, end);
+    for (int unit = 0; unit < part.length; unit++) {
+      part[unit] *= scale;
+    }
+    return new Ruby(List.of(), part);
+  }
+
+  /** Clears the places inside of bases, where lines do not end but by force. */
+  static void keepTogether(List<RubyBase> bases, ShapedParagraph paragraph, BitSet places) {
+    for (RubyBase base : bases) {
+      for (RubyBase part : base.overLetters(paragraph.text())) {
+        for (int unit = part.start() + 1; unit < part.end(); unit++) {
+          places.set(unit, places.get(unit) && paragraph.forced().get(unit));
+        }
+      }
+    }
+  }
+
+  /** How much room the ruby of a line needs above its baseline, and from the baseline before. */
+  ComposedLine.Height heightened(ComposedLine.Height height, Cut cut, List<TypeLook> looks) {
+    double ascent = height.ascent();
+    double leading = height.leading();
+    for (Over over : overs) {
+      if (over.isOn(cut)) {
+        TypeLook look = looks.get(over.span);
+        double size = look.size() * look.forms().scaleDown();
+        double top = over.top * size + look.spacing().baselineShift();
+        ascent = Math.max(ascent, top);
+        // so that it does not touch what stands below the baseline before
+        leading = Math.max(leading, top + 0.12 * size);
+      }
+    }
+    return new ComposedLine.Height(ascent, height.descent(), leading);
+  }
+
+  /** Puts the ruby of a line over the letters that are set. */
+  void add(List<GlyphRun> runs, Cut cut, List<TypeLook> looks) {
+    List<GlyphRun> set = List.copyOf(runs);
+    for (Over over : overs) {
+      if (over.isOn(cut)) {
+        add(runs, set, over, looks);
+      }
+    }
+  }
+
+  private static void add(
+      List<GlyphRun> runs, List<GlyphRun> set, Over over, List<TypeLook> looks) {
+    double left = Double.POSITIVE_INFINITY;
+    double right = Double.NEGATIVE_INFINITY;
+    for (GlyphRun run : set) {
+      for (int cluster = 0; cluster < run.starts().length; cluster++) {
+        int start = run.starts()[cluster];
+        if (start >= over.base.start() && start < over.base.end()) {
+          left = Math.min(left, run.left()[cluster]);
+          right = Math.max(right, run.right()[cluster]);
+        }
+      }
+    }
+    if (left >= right) {
+      return;
+    }
+    TypeLook look = looks.get(over.span);
+    double wide = Ornaments.width(over.letters, looks, SIZE);
+    double free = right - left - wide;
+    int count = over.letters.runs().stream().mapToInt(ShapedRun::clusterCount).sum();
+    double gap = over.spread && free > 0 ? free / count : 0;
+    double x = free < 0 ? left - over.before * look.size() : left + (gap > 0 ? gap / 2 : free / 2);
+    double y = -over.baseline * look.size() * look.forms().scaleDown();
+    y -= look.spacing().baselineShift();
+    for (ShapedRun run : over.letters.runs()) {
+      runs.add(Ornaments.set(run, look, SIZE, x, y, gap, false));
+      x += Ornaments.width(run, look, SIZE) + gap * run.clusterCount();
+    }
+  }
+}
