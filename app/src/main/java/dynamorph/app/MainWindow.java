@@ -82,6 +82,8 @@ public final class MainWindow {
   private final FileActions files;
   private final Scene scene;
   private final CommandSearch search;
+  private final Inspector inspector;
+  private final SideTabs tabs;
   private Studio studio;
   private Theme theme;
 
@@ -113,7 +115,7 @@ public final class MainWindow {
                     pictures,
                     () -> stage.themeProperty().get(),
                     user));
-    Inspector inspector = new Inspector(workspace, editors);
+    this.inspector = new Inspector(workspace, editors);
     SwatchPane swatch =
         new SwatchPane(
             workspace,
@@ -150,7 +152,8 @@ public final class MainWindow {
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
     frame.setLeft(styles);
     CuePane cues = new CuePane(workspace, cueWatch, films);
-    frame.setRight(side(inspector, cues, desk, settle, swatch, arrival));
+    this.tabs = new SideTabs(workspace, inspector, cues);
+    frame.setRight(side(desk, settle, swatch, arrival));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
@@ -174,13 +177,7 @@ public final class MainWindow {
   }
 
   private StackPane side(
-      Inspector inspector,
-      CuePane cues,
-      StyleDesk desk,
-      SettlePane settle,
-      SwatchPane swatch,
-      ArrivalPane arrival) {
-    SideTabs tabs = new SideTabs(workspace, inspector, cues);
+      StyleDesk desk, SettlePane settle, SwatchPane swatch, ArrivalPane arrival) {
     StackPane side = new StackPane(tabs, desk, keep, ready, settle, swatch, arrival);
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
@@ -231,6 +228,12 @@ public final class MainWindow {
     } catch (FontDamaged damaged) {
       workspace.tell(Notice.problem(damaged.getMessage()));
     }
+  }
+
+  /** Goes to where it is said how the selected letters are read. */
+  boolean askForRuby() {
+    tabs.showLook();
+    return inspector.askForRuby();
   }
 
   FindPane find() {

@@ -9,7 +9,9 @@ import dynamorph.app.workspace.Settling;
 import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.formats.file.SafeFile;
+import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
+import dynamorph.model.edit.ChangeTimeline;
 import dynamorph.model.edit.PutSwatch;
 import dynamorph.model.edit.Sample;
 import dynamorph.model.edit.SetValues;
@@ -20,6 +22,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
@@ -81,6 +84,7 @@ final class ScreenshotView {
     views.put("outlines", ScreenshotView::outlines);
     views.put("timeline", ScreenshotView::timeline);
     views.put("cues", ScreenshotView::cues);
+    views.put("ruby", ScreenshotView::ruby);
     views.put("find", ScreenshotView::find);
     views.put(
         "lamp",
@@ -107,6 +111,24 @@ final class ScreenshotView {
     workspace.screening().cueTrackProperty().set(Optional.of(new TrackId("captions-en")));
     workspace.screening().seek(Time.ofMillis(26_000));
     workspace.select(List.of(new LayerId("cue-en-5")));
+  }
+
+  /** How letters of a caption are read, while it is said. */
+  private static void ruby(MainWindow main) {
+    Workspace workspace = main.workspace();
+    workspace.screening().open();
+    Artboard film = workspace.screening().board().orElseThrow();
+    film.timeline()
+        .orElseThrow()
+        .captions()
+        .forEach(track -> {
+          boolean hidden = !track.language().equals("ja");
+          Track shown = track.withState(new Track.State(hidden, false));
+          workspace.apply(new ChangeTimeline.PutTrack(film.id(), shown));
+        });
+    workspace.screening().seek(Time.ofMillis(29_000));
+    workspace.selectionProperty().set(Selection.editing(new LayerId("cue-ja-4"), 0, 2));
+    main.askForRuby();
   }
 
   private static void artboards(MainWindow main) {

@@ -12,6 +12,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Media;
@@ -168,6 +169,9 @@ final class LongHourFilm {
                       .withSpeaker(one.speaker()));
       cues.add(cue);
     }
+    if (language.equals("ja")) {
+      RUBY.forEach((letters, ruby) -> cues.replaceAll(cue -> read(cue, letters, ruby)));
+    }
     if (language.equals("en")) {
       // raised by hand, so that it does not cover the name
       cues.set(6, cues.get(6).withLocal(PropertySet.EMPTY.with(Properties.POSITION_Y, -230.0)));
@@ -259,6 +263,27 @@ final class LongHourFilm {
             67.4,
             70.4,
             "\u0648\u0641\u064a \u0627\u0644\u062b\u0644\u0627\u062b\u0627\u0621 \u0646\u0635\u063a\u064a."));
+  }
+
+  /** Readings of letters that are not known to everybody. */
+  private static final Map<String, String> RUBY =
+      Map.of(
+          "\u6469\u8017",
+          "\u307e \u3082\u3046",
+          "\u9418",
+          "\u304b\u306d",
+          "\u5bdb\u5927",
+          "\u304b\u3093 \u3060\u3044",
+          "\u6f84",
+          "\u3059");
+
+  private static Layer read(Layer cue, String letters, String ruby) {
+    int at = cue.story().text().indexOf(letters);
+    return at < 0
+        ? cue
+        : cue.withStory(
+            cue.story()
+                .mapSpans(new TextRange(at, at + letters.length()), span -> span.withRuby(ruby)));
   }
 
   private static List<Said> japanese() {

@@ -52,6 +52,7 @@ public final class Inspector extends VBox {
   private final FacetSections sections;
   private final FigureSection figures;
   private final TimingSection timing;
+  private final RubySection ruby;
   private final Label title = new Label();
   private final Label names = new Label();
   private final FlowPane chips = new FlowPane(6, 4);
@@ -78,7 +79,8 @@ public final class Inspector extends VBox {
     head = head();
     figures = new FigureSection(workspace);
     timing = new TimingSection(workspace);
-    scroll = new ScrollPane(new VBox(timing, figures, sections));
+    ruby = new RubySection(workspace, this::backToTheStage);
+    scroll = new ScrollPane(new VBox(timing, ruby, figures, sections));
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -87,6 +89,11 @@ public final class Inspector extends VBox {
     workspace.historyProperty().addListener((_, _, _) -> update());
     workspace.selectionProperty().addListener((_, _, _) -> update());
     update();
+  }
+
+  /** Goes to where it is said how the selected letters are read; whether letters are selected. */
+  public boolean askForRuby() {
+    return ruby.ask();
   }
 
   private VBox head() {
@@ -181,6 +188,7 @@ public final class Inspector extends VBox {
     if (any) {
       updateHead(layers);
       timing.update(layers);
+      ruby.update();
       figures.update(layers);
       sections.forWords(layers.stream().anyMatch(Layer::isText));
       sections.update();

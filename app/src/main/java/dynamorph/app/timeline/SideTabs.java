@@ -52,6 +52,11 @@ public final class SideTabs extends VBox {
     update();
   }
 
+  /** Shows what the selection looks like. */
+  public void showLook() {
+    properties.setSelected(true);
+  }
+
   private static ToggleButton tab(String label, String id) {
     ToggleButton button = new ToggleButton(label);
     button.getStyleClass().add("side-tab");

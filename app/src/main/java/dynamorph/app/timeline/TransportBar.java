@@ -232,7 +232,7 @@ final class TransportBar extends HBox {
   private void makeProblemControls() {
     kinds.getStyleClass().add("problem-menu");
     kinds.setId("cue-problems");
-    kinds.setMinWidth(Region.USE_PREF_SIZE);
+    kinds.setMinWidth(90);
     next.setTooltip(new Tooltip("Go to the next cue with this problem"));
     next.setMinWidth(Region.USE_PREF_SIZE);
     next.setOnAction(_ -> actions.fixes().toProblem(shownCues));
@@ -258,7 +258,7 @@ final class TransportBar extends HBox {
       case OVERLAP -> "Cut";
       case LINES, LINE_LENGTH -> "Break lines";
       case EMPTY -> "Delete";
-      case OUTSIDE, CONTRAST, GLYPHS -> "Open the style";
+      case OUTSIDE, CONTRAST, GLYPHS -> "Open style";
     };
   }
 }

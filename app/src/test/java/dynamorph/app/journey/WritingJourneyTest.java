@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.workspace.Selection;
 import dynamorph.model.LayerId;
+import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.RubyBase;
 import dynamorph.model.text.Span;
 import java.util.List;
 import java.util.Optional;
@@ -200,5 +202,34 @@ class WritingJourneyTest extends JourneyTest {
       assertThat(cursor().layer().value()).isEqualTo(expected);
       assertThat(driver.layer(expected).story().text(cursor().range())).isIn("Hwel", "Kasst");
     }
+  }
+
+  @Test
+  void lettersGetARubyThatIsSeenWhileItIsTyped() {
+    Project demo = driver.project();
+    driver.edit("entrance-title", 0, 3);
+    driver.run("Put ruby over the letters");
+    driver.robot().write("d");
+    driver.settle();
+    assertThat(rubies()).containsExactly("d");
+    driver.robot().write("i");
+    driver.settle();
+    assertThat(rubies()).containsExactly("di");
+    driver.robot().push(KeyCode.ENTER);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
+    assertThat(driver.project()).as("one step").isEqualTo(demo);
+    driver.edit("entrance-title", 0, 3);
+    driver.run("Put ruby over the letters");
+    driver.robot().write("x").push(KeyCode.ESCAPE);
+    assertThat(rubies()).as("taken back").isEmpty();
+    driver.robot().interact(() -> driver.workspace().select(List.of()));
+    driver.run("Put ruby over the letters");
+    assertThat(driver.notice()).contains("Select the letters");
+  }
+
+  private List<String> rubies() {
+    return driver.layer("entrance-title").story().paragraphs().getFirst().rubyBases().stream()
+        .map(RubyBase::ruby)
+        .toList();
   }
 }
