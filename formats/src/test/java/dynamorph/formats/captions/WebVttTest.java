@@ -46,7 +46,7 @@ class WebVttTest {
     "00:59:59.999, 3599999"
   })
   void goodTimesAreRead(String text, long millis) {
-    assertThat(WebVtt.time(text).orElseThrow().millis()).isEqualTo(millis);
+    assertThat(VttFile.time(text).orElseThrow().millis()).isEqualTo(millis);
   }
 
   @ParameterizedTest
@@ -56,7 +56,7 @@ class WebVttTest {
         "0a:00.000", "00:00:60.000", "00:60:00.000", "", ":00.000", "00:000.000", "-00:01.000"
       })
   void badTimesAreNone(String text) {
-    assertThat(WebVtt.time(text)).isEmpty();
+    assertThat(VttFile.time(text)).isEmpty();
   }
 
   @ParameterizedTest
@@ -129,7 +129,7 @@ class WebVttTest {
       delimiter = '|',
       value = {
         "a &amp; b &lt;c&gt; &nbsp;d | a & b <c> \u00a0d",
-        "&#65;&#x42; &unknown; &amp | AB &unknown; &amp",
+        "&#65;&#x42; &unknown; &amp | AB &unknown; &",
         "<b>bold</b> not | bold not",
         "<b>never closed | never closed",
         "</b>never opened | never opened",
