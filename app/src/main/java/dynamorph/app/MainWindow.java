@@ -40,17 +40,20 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.ArrangeArtboards;
 import dynamorph.model.edit.DeleteStyles;
 import dynamorph.paint.film.FilmPicture;
 import dynamorph.typeset.font.FontDamaged;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
+import javafx.geometry.Point2D;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -236,6 +239,24 @@ public final class MainWindow {
     return inspector.askForRuby();
   }
 
+  private StageView.Arriving arriving(LayerActions layers) {
+    return new StageView.Arriving() {
+      @Override
+      public void texts(byte[] texts, Artboard board) {
+        layers.take(texts, board);
+      }
+
+      @Override
+      public void file(Path file, Artboard board, Point2D place) {
+        if (board.timeline().isPresent() && films.takesIn(file)) {
+          films.takeIn(file);
+        } else {
+          files.take(file, board, place);
+        }
+      }
+    };
+  }
+
   FindPane find() {
     return find;
   }
@@ -394,7 +415,7 @@ public final class MainWindow {
     actions.add("Edit", "Undo", "Shortcut+Z", workspace::undo);
     actions.add("Edit", "Redo", "Shortcut+Shift+Z", workspace::redo);
     LayerActions layers = new LayerActions(workspace);
-    stage.onTextsDropped(layers::take);
+    stage.onDropped(arriving(layers));
     actions.add("Edit", "Duplicate texts", "Shortcut+D", selected, layers::duplicate);
     actions.add("Edit", "Delete texts", "", selected, layers::delete);
     actions.add(

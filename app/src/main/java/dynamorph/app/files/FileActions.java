@@ -44,6 +44,7 @@ import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
+import javafx.geometry.Point2D;
 
 /**
  * New, open, save, export. Files are read and written off the interface thread; a failure leaves
@@ -355,14 +356,33 @@ public final class FileActions {
         .ifPresent(file -> read(file, image -> place(image, board.get())));
   }
 
-  /** Half as wide as the artboard at most, in its middle. */
+  /**
+   * Takes a file that was dropped onto an artboard: a project is opened, an image placed.
+   *
+   * @param place on the artboard, in points
+   */
+  public void take(Path file, Artboard board, Point2D place) {
+    if (ProjectFile.isNamedSo(file)) {
+      open(file);
+    } else {
+      read(file, image -> place(image, board, place));
+    }
+  }
+
   private void place(ImageFile image, Artboard board) {
+    place(image, board, new Point2D(board.width() / 2, board.height() / 2));
+  }
+
+  /** Half as wide as the artboard at most, its middle at a place. */
+  private void place(ImageFile image, Artboard board, Point2D middle) {
     double scale =
         Math.min(
             1, Math.min(board.width() / 2 / image.width(), board.height() / 2 / image.height()));
     PropertySet frame =
         PropertySet.EMPTY
             .with(Properties.ANCHOR, Anchor.CENTRE)
+            .with(Properties.POSITION_X, (double) Math.round(middle.getX() - board.width() / 2))
+            .with(Properties.POSITION_Y, (double) Math.round(middle.getY() - board.height() / 2))
             .with(Properties.BOX, BoxFit.FIXED)
             .with(Properties.BOX_WIDTH, image.width() * scale)
             .with(Properties.BOX_HEIGHT, image.height() * scale);

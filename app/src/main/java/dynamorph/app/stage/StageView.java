@@ -16,6 +16,7 @@ import dynamorph.paint.scene.Scene;
 import dynamorph.paint.stage.View;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Caret;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -103,13 +104,22 @@ public final class StageView extends Region {
     new StageGestures(workspace, this).install();
   }
 
-  /**
-   * Lets texts be dragged in from other windows.
-   *
-   * @param drop takes the bytes of texts and the artboard that they fell on
-   */
-  public void onTextsDropped(java.util.function.BiConsumer<byte[], Artboard> drop) {
-    new TextTransfer(workspace, this).install(drop);
+  /** What is dropped onto an artboard from elsewhere. */
+  public interface Arriving {
+    /** Texts of another window, as bytes. */
+    void texts(byte[] texts, Artboard board);
+
+    /**
+     * A file.
+     *
+     * @param place on the artboard, in points
+     */
+    void file(Path file, Artboard board, Point2D place);
+  }
+
+  /** Lets texts be dragged in from other windows, and files from other programs. */
+  public void onDropped(Arriving arriving) {
+    new TextTransfer(workspace, this).install(arriving);
   }
 
   /** Something outside the stage that texts can be dragged onto. */

@@ -2,18 +2,18 @@ package dynamorph.app.stage;
 
 import dynamorph.app.workspace.Workspace;
 import dynamorph.formats.project.TextFragment;
-import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.paint.scene.Scene;
+import java.io.File;
 import java.nio.ByteBuffer;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
+import javafx.geometry.Point2D;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DataFormat;
 import javafx.scene.input.DragEvent;
@@ -66,11 +66,11 @@ public final class TextTransfer {
   }
 
   /**
-   * Lets texts be dragged out of the stage and onto it.
+   * Lets texts be dragged out of the stage and onto it, and files onto it.
    *
-   * @param drop takes the bytes of dropped texts and the artboard that they fell on
+   * @param arriving takes what is dropped
    */
-  void install(BiConsumer<byte[], Artboard> drop) {
+  void install(StageView.Arriving arriving) {
     stage.setOnDragDetected(event -> {
       List<Layer> texts =
           workspace
@@ -85,7 +85,8 @@ public final class TextTransfer {
       }
     });
     stage.setOnDragOver(event -> {
-      if (event.getDragboard().hasContent(TEXTS)
+      Dragboard board = event.getDragboard();
+      if ((board.hasContent(TEXTS) || board.hasFiles())
           && event.getGestureSource() != stage
           && boardAt(event).isPresent()) {
         event.acceptTransferModes(TransferMode.COPY);
@@ -94,24 +95,30 @@ public final class TextTransfer {
     });
     stage.setOnDragDropped(event -> {
       Optional<byte[]> texts = in(event.getDragboard());
-      Optional<Artboard> board = boardAt(event);
-      boolean taken = texts.isPresent() && board.isPresent();
-      if (taken) {
-        drop.accept(texts.get(), board.get());
+      Optional<Scene.Board> board = boardAt(event);
+      boolean taken = board.isPresent() && (texts.isPresent() || event.getDragboard().hasFiles());
+      if (taken && texts.isPresent()) {
+        arriving.texts(texts.get(), board.get().artboard());
+      } else if (taken) {
+        Point2D place =
+            onPlane(event).subtract(board.get().artboard().x(), board.get().artboard().y());
+        for (File file : event.getDragboard().getFiles()) {
+          arriving.file(file.toPath(), board.get().artboard(), place);
+        }
       }
       event.setDropCompleted(taken);
       event.consume();
     });
   }
 
-  private Optional<Artboard> boardAt(DragEvent event) {
+  private Point2D onPlane(DragEvent event) {
     double ratio = stage.pixelRatio();
-    return stage
-        .scene()
-        .flatMap(scene ->
-            scene.boardAt(
-                stage.view().toPlaneX(event.getX() * ratio),
-                stage.view().toPlaneY(event.getY() * ratio)))
-        .map(Scene.Board::artboard);
+    return new Point2D(
+        stage.view().toPlaneX(event.getX() * ratio), stage.view().toPlaneY(event.getY() * ratio));
+  }
+
+  private Optional<Scene.Board> boardAt(DragEvent event) {
+    Point2D at = onPlane(event);
+    return stage.scene().flatMap(scene -> scene.boardAt(at.getX(), at.getY()));
   }
 }

@@ -5,6 +5,9 @@ import dynamorph.app.files.Dialogs;
 import dynamorph.app.stage.StageView;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
+import dynamorph.footage.FootageFiles;
+import dynamorph.formats.captions.CaptionFiles;
+import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
@@ -12,6 +15,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -68,6 +72,28 @@ public final class FilmActions implements AutoCloseable {
 
   public FilmFiles files() {
     return files;
+  }
+
+  /** Takes files in: captions into tracks of their own, anything else as footage of a track. */
+  void takeIn(List<Path> dropped, FootageActions.Place place) {
+    for (Path file : dropped) {
+      if (CaptionFiles.Format.isOne(file.getFileName().toString())) {
+        film.wanted().ifPresent(board -> files.importCaptions(board, file));
+      } else {
+        footage.add(file, place);
+      }
+    }
+  }
+
+  /** Whether a file is captions or a video, which only films hold. */
+  public boolean takesIn(Path file) {
+    return CaptionFiles.Format.isOne(file.getFileName().toString())
+        || !FootageFiles.isPicture(file) && !ProjectFile.isNamedSo(file);
+  }
+
+  /** Takes a file in at the playhead. */
+  public void takeIn(Path file) {
+    takeIn(List.of(file), footage.playhead());
   }
 
   public void playOrPause() {

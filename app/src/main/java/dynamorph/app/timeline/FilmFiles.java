@@ -59,7 +59,8 @@ public final class FilmFiles implements AutoCloseable {
             dialogs.choose(FileQuestion.CAPTIONS).ifPresent(file -> importCaptions(board, file)));
   }
 
-  private void importCaptions(Artboard board, Path file) {
+  /** Takes captions into a track of their own. */
+  void importCaptions(Artboard board, Path file) {
     FrameBox frame = new FrameBox(board.width(), board.height());
     workspace.tell(Notice.info("Reading " + file.getFileName() + "\u2026"));
     worker.execute(() -> {

@@ -52,7 +52,7 @@ public final class FootageActions implements AutoCloseable {
   /** A moment on a track; without a track on the first one that takes footage. */
   record Place(Optional<TrackId> track, Time at) {}
 
-  private Place playhead() {
+  Place playhead() {
     return new Place(Optional.empty(), workspace.screening().playheadProperty().get());
   }
 

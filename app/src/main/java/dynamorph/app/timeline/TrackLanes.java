@@ -18,6 +18,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import java.io.File;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -126,7 +127,7 @@ final class TrackLanes extends Region {
         var place =
             new FootageActions.Place(
                 trackAt(event.getY()).map(Track::id), view.time(Math.max(0, event.getX())));
-        event.getDragboard().getFiles().forEach(file -> footage.add(file.toPath(), place));
+        actions.takeIn(event.getDragboard().getFiles().stream().map(File::toPath).toList(), place);
       }
       event.setDropCompleted(files);
       event.consume();

@@ -10,9 +10,18 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Stream;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Rectangle;
 import javafx.stage.Stage;
+import javafx.stage.StageStyle;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.testfx.framework.junit5.Start;
@@ -127,5 +136,73 @@ class FootageJourneyTest extends FilmJourney {
       }
     }
     return count;
+  }
+
+  /** A window of another program, as it were, that holds files. */
+  private Rectangle otherProgram(Path... files) {
+    Rectangle[] held = new Rectangle[1];
+    driver
+        .robot()
+        .interact(() -> {
+          Rectangle handle = new Rectangle(80, 60);
+          handle.setOnDragDetected(event -> {
+            ClipboardContent content = new ClipboardContent();
+            content.putFiles(Stream.of(files).map(Path::toFile).toList());
+            handle.startDragAndDrop(TransferMode.COPY).setContent(content);
+            event.consume();
+          });
+          Stage other = new Stage(StageStyle.UNDECORATED);
+          other.setScene(new Scene(new StackPane(handle), 100, 80));
+          other.setX(2);
+          other.setY(60);
+          other.setAlwaysOnTop(true);
+          other.show();
+          held[0] = handle;
+        });
+    return held[0];
+  }
+
+  private void dragTo(Rectangle handle, Point2D place) {
+    driver.robot().drag(handle).moveTo(place.add(-20, 0)).moveTo(place).drop();
+    driver.robot().interact(() -> handle.getScene().getWindow().hide());
+  }
+
+  @Test
+  void filesAreDroppedOntoTheLanes() throws IOException {
+    Driver.needsADisplay();
+    driver.settle().press("view-timeline");
+    Path picture = Files.move(numbered(folder, 1), folder.resolve("map.png"));
+    Path words = folder.resolve("film.fr.srt");
+    Files.writeString(words, "1\n00:00:01,000 --> 00:00:02,000\nune heure\n");
+    int tracks = line().tracks().size();
+    Node lanes = driver.node("track-lanes");
+    Point2D footage = lanes.localToScreen(lanes.getBoundsInLocal().getCenterX(), 178);
+    dragTo(otherProgram(picture, words), footage);
+    driver.waitFor("it is a clip", () -> lastClip().media().equals(new Media.Still("map.png")));
+    assertThat(lastClip().in().seconds()).as("where it was dropped").isBetween(20.0, 50.0);
+    driver.waitFor("a track of captions", () -> line().tracks().size() == tracks + 1);
+    assertThat(line().captions().toList().getLast().language()).isEqualTo("fr");
+  }
+
+  @Test
+  void aPictureIsDroppedOntoAnArtboard() throws IOException {
+    Driver.needsADisplay();
+    driver.settle();
+    Path picture = Files.move(numbered(folder, 1), folder.resolve("map.png"));
+    Point2D place = driver.middleOf("label-6-title");
+    dragTo(otherProgram(picture), place);
+    driver.waitFor(
+        "it is placed",
+        () -> driver.project().layers().anyMatch(layer -> layer.name().equals("map.png")));
+    String id =
+        driver
+            .project()
+            .layers()
+            .filter(layer -> layer.name().equals("map.png"))
+            .findFirst()
+            .orElseThrow()
+            .id()
+            .value();
+    assertThat(driver.middleOf(id).distance(place)).isLessThan(4);
   }
 }

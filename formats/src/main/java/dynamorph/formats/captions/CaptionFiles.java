@@ -44,13 +44,22 @@ public final class CaptionFiles {
       return endings.getFirst();
     }
 
+    /** Whether the ending of a name is one of captions. */
+    public static boolean isOne(String name) {
+      return Arrays.stream(values()).anyMatch(format -> format.endings.contains(ending(name)));
+    }
+
+    private static String ending(String name) {
+      return name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+    }
+
     /**
      * The format that the ending of a name tells.
      *
      * @throws IllegalArgumentException listing the endings
      */
     public static Format of(String name) {
-      String ending = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
+      String ending = ending(name);
       return Arrays.stream(values())
           .filter(format -> format.endings.contains(ending))
           .findFirst()

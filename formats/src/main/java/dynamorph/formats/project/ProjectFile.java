@@ -28,6 +28,11 @@ public final class ProjectFile {
   /** What the names of project files end with. */
   public static final String ENDING = ".dmorph";
 
+  /** Whether a file has the name of a project. */
+  public static boolean isNamedSo(Path file) {
+    return file.getFileName().toString().toLowerCase(java.util.Locale.ROOT).endsWith(ENDING);
+  }
+
   /**
    * The largest document or asset that is read: far above any real one, and far below what fills
    * the memory.
