@@ -11,6 +11,8 @@ import dynamorph.paint.film.ProjectStills;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.stage.StageRenderer;
 import dynamorph.paint.stage.View;
+import java.nio.ByteOrder;
+import java.nio.IntBuffer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
@@ -55,13 +57,13 @@ public final class FrameService implements AutoCloseable {
       boolean playing,
       Studio studio) {}
 
-  /** Pixels that the toolkit shows without copying. */
-  private record Buffer(
-      Pixels pixels, PixelBuffer<java.nio.ByteBuffer> shared, WritableImage image) {
+  /** Pixels that the toolkit shows; as whole numbers, which it need not put together from bytes. */
+  private record Buffer(Pixels pixels, PixelBuffer<IntBuffer> shared, WritableImage image) {
     static Buffer of(int width, int height) {
       Pixels pixels = Pixels.blank(width, height);
-      PixelBuffer<java.nio.ByteBuffer> shared =
-          new PixelBuffer<>(width, height, pixels.bytes(), PixelFormat.getByteBgraPreInstance());
+      IntBuffer numbers = pixels.bytes().order(ByteOrder.LITTLE_ENDIAN).asIntBuffer();
+      PixelBuffer<IntBuffer> shared =
+          new PixelBuffer<>(width, height, numbers, PixelFormat.getIntArgbPreInstance());
       return new Buffer(pixels, shared, new WritableImage(shared));
     }
   }

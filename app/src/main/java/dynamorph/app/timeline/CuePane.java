@@ -276,7 +276,7 @@ public final class CuePane extends VBox {
     }
     if (!seen.equals(live)) {
       live = seen;
-      refreshCells();
+      cells.forEach(Cell::showWhetherLive);
       if (at >= 0 && editing.isEmpty() && screening.playingProperty().get()) {
         list.scrollTo(Math.max(0, at - 3));
       }
@@ -485,11 +485,19 @@ public final class CuePane extends VBox {
       show();
     }
 
+    private boolean isNothing() {
+      return isEmpty() || getItem() == null || getItem().timing().isEmpty();
+    }
+
+    private void showWhetherLive() {
+      pseudoClassStateChanged(
+          LIVE, !isNothing() && live.filter(getItem().id()::equals).isPresent());
+    }
+
     private void show() {
       Layer cue = getItem();
-      boolean nothing = isEmpty() || cue == null || cue.timing().isEmpty();
-      pseudoClassStateChanged(LIVE, !nothing && live.filter(cue.id()::equals).isPresent());
-      if (nothing) {
+      showWhetherLive();
+      if (isNothing()) {
         setGraphic(null);
         return;
       }
@@ -527,7 +535,7 @@ public final class CuePane extends VBox {
         if (!shown) {
           middle.getChildren().setAll(field(cue));
         }
-      } else {
+      } else if (!middle.getChildren().equals(List.of(words, problem))) {
         middle.getChildren().setAll(words, problem);
       }
       setGraphic(row);
