@@ -14,6 +14,7 @@ import dynamorph.model.value.Colour;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
 import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
 import dynamorph.paint.stage.StageRenderer;
@@ -194,6 +195,16 @@ public class FinishBench {
 
   private boolean render() {
     return renderer.render(scene, VIEW, SURROUND, pixels, () -> false);
+  }
+
+  /** The title where it stands. */
+  PlacedLayer placed() {
+    return scene.boards().getFirst().texts().getFirst();
+  }
+
+  /** What was drawn last. */
+  Pixels drawn() {
+    return pixels;
   }
 
   /** Nothing of the finish is known; the words are set. */
