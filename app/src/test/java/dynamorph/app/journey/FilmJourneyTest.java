@@ -29,6 +29,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -355,6 +357,35 @@ class FilmJourneyTest extends FilmJourney {
     driver.robot().interact(() -> driver.stage().reveal(new LayerId("name-nour")));
     driver.settle();
     assertThat(driver.workspace().screening().isOpen()).as("a title is shown in its film").isTrue();
+  }
+
+  /** Looking at footage takes all that a machine has, which playing needs. */
+  @Test
+  void cuesAreHeldAgainstTheFootageWhenTheFilmStands() {
+    var screening = driver.workspace().screening();
+    driver
+        .robot()
+        .interact(() -> {
+          screening.open();
+          screening.playingProperty().set(true);
+        });
+    driver.waitFor(
+        "the film has gone on",
+        () -> screening.playheadProperty().get().isAfter(Time.ofMillis(1500)));
+    assertThat(kindsOfProblems()).noneMatch(kind -> kind.contains("hard to read"));
+    driver.robot().interact(() -> screening.playingProperty().set(false));
+    driver.waitFor(
+        "they are looked at",
+        () -> kindsOfProblems().stream().anyMatch(kind -> kind.contains("hard to read")));
+  }
+
+  private List<String> kindsOfProblems() {
+    return driver
+        .robot()
+        .lookup("#cue-problems")
+        .tryQueryAs(MenuButton.class)
+        .map(kinds -> kinds.getItems().stream().map(MenuItem::getText).toList())
+        .orElse(List.of());
   }
 
   /** Values that only show in what a person moves by hand. */
