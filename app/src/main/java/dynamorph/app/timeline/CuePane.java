@@ -469,13 +469,18 @@ public final class CuePane extends VBox {
       });
     }
 
+    private double barWidth() {
+      return list.lookup(".scroll-bar:vertical") instanceof Region bar ? bar.prefWidth(-1) : 14;
+    }
+
     /** As high as the words need that wrap in the width of the list. */
     @Override
     protected double computePrefHeight(double width) {
       if (getGraphic() == null || list.getWidth() < 40) {
         return super.computePrefHeight(width);
       }
-      double inside = list.getWidth() - 14 - snappedLeftInset() - snappedRightInset();
+      double beside = list.snappedLeftInset() + list.snappedRightInset() + barWidth();
+      double inside = list.getWidth() - beside - snappedLeftInset() - snappedRightInset();
       return snappedTopInset() + row.prefHeight(inside) + snappedBottomInset();
     }
 
