@@ -3,10 +3,14 @@ package dynamorph.typeset.caption;
 import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.util.ULocale;
 import dynamorph.model.Layer;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.RubyBase;
+import dynamorph.model.text.Story;
 import dynamorph.model.timeline.CaptionRules;
 import dynamorph.model.timeline.Track;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -67,7 +71,30 @@ public final class CaptionBreaks {
 
   /** The lines of a cue's words, whatever breaks they have now. */
   public static List<String> lines(Layer cue, Track.Captions track) {
-    return lines(cue.story().text(), track.language(), track.rules());
+    return lines(cue.story().text(), track.language(), track.rules(), insideBases(cue.story()));
+  }
+
+  /** How many letters stand before each place inside of letters that are read together. */
+  private static BitSet insideBases(Story story) {
+    BitSet inside = new BitSet();
+    int letters = 0;
+    for (Paragraph paragraph : story.paragraphs()) {
+      String text = paragraph.text();
+      List<RubyBase> bases =
+          paragraph.rubyBases().stream().flatMap(base -> base.overLetters(text).stream()).toList();
+      for (int unit = 0; unit < text.length(); unit++) {
+        int at = unit;
+        if (bases.stream().anyMatch(base -> base.start() < at && at < base.end())) {
+          inside.set(letters);
+        }
+        letters += isLetter(text.charAt(unit)) ? 1 : 0;
+      }
+    }
+    return inside;
+  }
+
+  private static boolean isLetter(char unit) {
+    return !Character.isWhitespace(unit);
   }
 
   /**
@@ -77,16 +104,21 @@ public final class CaptionBreaks {
    * @param language a BCP 47 tag, whose articles and prepositions are kept with what follows
    */
   public static List<String> lines(String text, String language, CaptionRules rules) {
+    return lines(text, language, rules, new BitSet());
+  }
+
+  private static List<String> lines(
+      String text, String language, CaptionRules rules, BitSet inside) {
     String plain = text.replaceAll("\\s+|[\\u2028\\u2029]", " ").strip();
     int length = plain.codePointCount(0, plain.length());
     if (length <= rules.lineLength()) {
       return List.of(plain);
     }
-    return new Paragraph(plain, language, rules.lineLength()).lines();
+    return new Words(plain, language, rules.lineLength(), inside).lines();
   }
 
-  /** One paragraph with what is known of each place where a line may end. */
-  private static final class Paragraph {
+  /** Words with what is known of each place where a line may end. */
+  private static final class Words {
     private final String text;
     private final int longest;
     private final int[] breaks;
@@ -94,14 +126,24 @@ public final class CaptionBreaks {
     private final int[] read;
     private final int[] trimmed;
 
-    Paragraph(String text, String language, int longest) {
+    /**
+     * @param inside how many letters stand before places where no line ends
+     */
+    Words(String text, String language, int longest, BitSet inside) {
       this.text = text;
       this.longest = longest;
       BreakIterator iterator = BreakIterator.getLineInstance(ULocale.forLanguageTag(language));
       iterator.setText(text);
       List<Integer> found = new ArrayList<>();
+      int letters = 0;
+      int before = 0;
       for (int at = iterator.first(); at != BreakIterator.DONE; at = iterator.next()) {
-        found.add(at);
+        for (; before < at; before++) {
+          letters += isLetter(text.charAt(before)) ? 1 : 0;
+        }
+        if (!inside.get(letters)) {
+          found.add(at);
+        }
       }
       this.breaks = found.stream().mapToInt(Integer::intValue).toArray();
       this.sense = new double[breaks.length];

@@ -2,8 +2,11 @@ package dynamorph.typeset.caption;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.Layer;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.timeline.CaptionRules;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Track;
 import java.time.Duration;
 import java.util.List;
 import java.util.SplittableRandom;
@@ -59,6 +62,18 @@ class CaptionBreaksTest {
           .isEqualTo(text.toString().replaceAll("\\s+", " ").strip());
       assertThat(lines).allMatch(line -> line.length() <= length);
     }
+  }
+
+  @Test
+  void lettersThatAreReadTogetherStayOnOneLine() {
+    Track.Captions track = Track.Captions.of("t", "T", "ja").withRules(rules(2, 8));
+    String letters = "\u6642\u8a08\u6642\u8a08\u6642\u8a08\u6642\u8a08\u6642\u8a08";
+    Layer plain = Layer.of("c", "C", letters);
+    assertThat(CaptionBreaks.lines(plain, track))
+        .containsExactly(letters.substring(0, 5), letters.substring(5));
+    Layer read =
+        plain.withStory(plain.story().mapSpans(new TextRange(3, 7), span -> span.withRuby("toki")));
+    assertThat(CaptionBreaks.lines(read, track).getFirst().length()).isIn(3, 7);
   }
 
   @Test
