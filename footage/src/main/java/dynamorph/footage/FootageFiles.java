@@ -35,7 +35,11 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
   /** After this time a file that could not be read is tried again. */
   private static final long RETRY_NANOS = TimeUnit.SECONDS.toNanos(3);
 
-  private record Key(Path file, Time at, FrameRate rate) {}
+  private record Key(Path file, Time at, FrameRate rate, Room room) {
+    Key next() {
+      return new Key(file, at.plus(rate.frame()), rate, room);
+    }
+  }
 
   /** A decoded picture, closed when nobody looks at it and it is not kept any more. */
   private static final class Shot {
@@ -128,16 +132,18 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
   /**
    * Shows one picture of a file that is opened for that alone.
    *
+   * @param room that it fills
    * @param taker gets the picture, which lives only until it returns
    * @return false if it is missing or cannot be read
    */
-  public static boolean still(Media.File media, Time at, FrameRate rate, Consumer<Image> taker) {
+  public static boolean still(
+      Media.File media, Time at, FrameRate rate, Room room, Consumer<Image> taker) {
     Optional<Path> file = path(media);
     if (file.isEmpty()) {
       return false;
     }
     try (Reel reel = open(file.get());
-        Image picture = reel.picture(at, rate)) {
+        Image picture = reel.picture(at, rate, room)) {
       taker.accept(picture);
       return true;
     } catch (FootageUnreadable missing) {
@@ -164,12 +170,13 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
   }
 
   @Override
-  public boolean show(Media media, Time at, FrameRate rate, Consumer<Image> taker) {
+  public boolean show(Media media, Time at, FrameRate rate, Room room, Consumer<Image> taker) {
     Optional<Path> file = media instanceof Media.File from ? path(from) : Optional.empty();
     if (file.isEmpty() || closed) {
       return false;
     }
-    Key key = new Key(file.get(), at, rate);
+    // pictures come in their own size, whatever is asked for
+    Key key = new Key(file.get(), at, rate, isPicture(file.get()) ? Room.ANY : room);
     boolean another = !key.equals(lastShown);
     lastShown = key;
     Optional<Shot> shot = lookedAt(key);
@@ -196,7 +203,7 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
     ahead.execute(() -> {
       Key next = from;
       for (int step = 0; step < framesAhead && from.equals(lastShown) && !closed; step++) {
-        next = new Key(next.file, next.at.plus(next.rate.frame()), next.rate);
+        next = next.next();
         Optional<Shot> known = lookedAt(next);
         (known.isPresent() ? known : decoded(next)).ifPresent(this::leave);
       }
@@ -230,7 +237,7 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
         return Optional.empty();
       }
       try {
-        return Optional.of(keep(key, new Shot(opened.reel.picture(key.at, key.rate))));
+        return Optional.of(keep(key, new Shot(opened.reel.picture(key.at, key.rate, key.room))));
       } catch (FootageUnreadable broken) {
         opened.reel.close();
         reels.put(key.file, new Opened(null));

@@ -2,6 +2,7 @@ package dynamorph.footage;
 
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import dynamorph.paint.film.MediaSource;
 import io.github.humbleui.skija.Image;
 import java.io.IOException;
 import java.math.BigInteger;
@@ -78,7 +79,7 @@ final class NumberedPictures implements Reel {
   }
 
   @Override
-  public Image picture(Time at, FrameRate rate) throws FootageUnreadable {
+  public Image picture(Time at, FrameRate rate, MediaSource.Room room) throws FootageUnreadable {
     long frame = rate.frameAt(at);
     int low = 0;
     int high = pictures.size() - 1;

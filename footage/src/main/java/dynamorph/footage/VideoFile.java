@@ -40,6 +40,7 @@ import static org.bytedeco.ffmpeg.global.avutil.av_strerror;
 
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import dynamorph.paint.film.MediaSource;
 import io.github.humbleui.skija.Image;
 import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
@@ -186,13 +187,13 @@ final class VideoFile implements Reel {
   }
 
   @Override
-  public Image picture(Time at, FrameRate rate) throws FootageUnreadable {
+  public Image picture(Time at, FrameRate rate, MediaSource.Room room) throws FootageUnreadable {
     find(timestamp(at));
-    Image image = pixels.image(name, current, stream.sample_aspect_ratio());
+    AVRational aspect = stream.sample_aspect_ratio();
     if (quarterTurns == 0) {
-      return image;
+      return pixels.image(name, current, aspect, room);
     }
-    try (image) {
+    try (Image image = pixels.image(name, current, aspect, MediaSource.Room.ANY)) {
       return Pictures.turned(image, quarterTurns);
     }
   }

@@ -9,12 +9,14 @@ import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_BGRA;
 import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_FLAG_ALPHA;
 import static org.bytedeco.ffmpeg.global.avutil.av_pix_fmt_desc_get;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_BICUBIC;
+import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
 import static org.bytedeco.ffmpeg.global.swscale.sws_freeContext;
 import static org.bytedeco.ffmpeg.global.swscale.sws_getCachedContext;
 import static org.bytedeco.ffmpeg.global.swscale.sws_getCoefficients;
 import static org.bytedeco.ffmpeg.global.swscale.sws_scale;
 import static org.bytedeco.ffmpeg.global.swscale.sws_setColorspaceDetails;
 
+import dynamorph.paint.film.MediaSource;
 import io.github.humbleui.skija.ColorAlphaType;
 import io.github.humbleui.skija.ColorType;
 import io.github.humbleui.skija.Image;
@@ -37,6 +39,11 @@ final class VideoPixels implements AutoCloseable {
 
   private static final int ONE = 1 << 16;
 
+  /** Whoever looks closer sees a part, and the rest would be scaled for nothing. */
+  private static final double MOST_ENLARGED = 2;
+
+  private static final double MOST_PIXELS = 4096.0 * 2304;
+
   private SwsContext converter;
 
   /** The width of square pixels. */
@@ -47,18 +54,23 @@ final class VideoPixels implements AutoCloseable {
   }
 
   /**
-   * The picture of a frame. The caller closes it.
+   * The picture of a frame, scaled while its colours are converted, if that saves scaling it later.
+   * The caller closes it.
    *
    * @param name of the file, to tell what went wrong
+   * @param room that it fills
    */
-  Image image(String name, AVFrame frame, AVRational aspect) throws FootageUnreadable {
-    int width = shownWidth(frame.width(), aspect);
-    int height = frame.height();
-    prepare(frame, width);
+  Image image(String name, AVFrame frame, AVRational aspect, MediaSource.Room room)
+      throws FootageUnreadable {
+    boolean alpha = (av_pix_fmt_desc_get(frame.format()).flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
+    int ownWidth = shownWidth(frame.width(), aspect);
+    double scale = alpha ? 1 : scale(ownWidth, frame.height(), room);
+    int width = (int) Math.round(ownWidth * scale);
+    int height = (int) Math.round(frame.height() * scale);
+    prepare(frame, width, height);
     if (converter == null || converter.isNull()) {
       throw new FootageUnreadable(name + ": its kind of pixels is not known");
     }
-    boolean alpha = (av_pix_fmt_desc_get(frame.format()).flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
     if (!alpha) {
       // what says that it is opaque is drawn without looking at what is below
       ImageInfo info = new ImageInfo(width, height, ColorType.BGRA_8888, ColorAlphaType.OPAQUE);
@@ -79,7 +91,16 @@ final class VideoPixels implements AutoCloseable {
     }
   }
 
-  private void prepare(AVFrame frame, int width) {
+  /** By how much a picture is scaled to fill a room; 1 where it is better scaled when drawn. */
+  private static double scale(int width, int height, MediaSource.Room room) {
+    double scale = Math.max((double) room.width() / width, (double) room.height() / height);
+    boolean sensible =
+        scale > 0 && scale <= MOST_ENLARGED && width * scale * height * scale <= MOST_PIXELS;
+    boolean almost = Math.abs(width * scale - width) <= 1 && Math.abs(height * scale - height) <= 1;
+    return sensible && !almost ? Math.max(scale, 1.0 / Math.min(width, height)) : 1;
+  }
+
+  private void prepare(AVFrame frame, int width, int height) {
     converter =
         sws_getCachedContext(
             converter,
@@ -87,9 +108,9 @@ final class VideoPixels implements AutoCloseable {
             frame.height(),
             frame.format(),
             width,
-            frame.height(),
+            height,
             AV_PIX_FMT_BGRA,
-            SWS_BICUBIC,
+            height == frame.height() ? SWS_BICUBIC : SWS_BILINEAR,
             null,
             null,
             (DoublePointer) null);

@@ -9,6 +9,7 @@ import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
 import dynamorph.paint.Pixels;
 import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.MediaSource.Room;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.Image;
@@ -40,7 +41,11 @@ class FootageFilesTest {
   private int grey(Path file, Time at, FrameRate rate) {
     AtomicInteger grey = new AtomicInteger(-1);
     footage.show(
-        new Media.File(file.toString()), at, rate, image -> grey.set(middle(image) & 0xFF));
+        new Media.File(file.toString()),
+        at,
+        rate,
+        Room.ANY,
+        image -> grey.set(middle(image) & 0xFF));
     return grey.get();
   }
 
@@ -106,7 +111,11 @@ class FootageFilesTest {
         // never the moments that are kept
         Time at = film.at(frame).plus(new Time(1 + random.nextInt(1000)));
         from.show(
-            new Media.File(file.toString()), at, film, image -> grey.set(middle(image) & 0xFF));
+            new Media.File(file.toString()),
+            at,
+            film,
+            Room.ANY,
+            image -> grey.set(middle(image) & 0xFF));
         assertThat(grey.get()).as("frame %d", frame).isEqualTo(played[frame]);
       }
     }
@@ -132,6 +141,7 @@ class FootageFilesTest {
             new Media.File(file.toString()),
             Time.ZERO,
             FrameRate.PAL,
+            Room.ANY,
             image -> argb[0] = middle(image));
     assertThat(shown).isTrue();
     assertThat(argb[0] >>> 24).isCloseTo(128, within(3));
@@ -149,8 +159,36 @@ class FootageFilesTest {
         new Media.File(file.toString()),
         Time.ZERO,
         FrameRate.PAL,
+        Room.ANY,
         image -> width[0] = image.getWidth());
     assertThat(width[0]).isEqualTo(128);
+  }
+
+  /** Videos are 64 by 48. */
+  @ParameterizedTest
+  @CsvSource({
+    // to be filled, the height decides
+    "32, 36, 48, 36",
+    "96, 72, 96, 72",
+    // about its own size, and so large that only a part of it can be seen
+    "64, 47, 64, 48",
+    "200, 150, 64, 48"
+  })
+  void aVideoComesInTheSizeThatItIsSeenIn(int across, int down, int width, int height)
+      throws IOException {
+    Path file = SampleVideo.write(folder.resolve("shot.mkv"), 3, "25", "-c:v", "ffv1");
+    int[] found = new int[3];
+    footage.show(
+        new Media.File(file.toString()),
+        FrameRate.PAL.at(1),
+        FrameRate.PAL,
+        new Room(across, down),
+        image -> {
+          found[0] = image.getWidth();
+          found[1] = image.getHeight();
+          found[2] = middle(image) & 0xFF;
+        });
+    assertThat(found).containsExactly(width, height, SampleVideo.FIRST_GREY + 1);
   }
 
   /** The light half is on the left of the file; where it is when shown, in parts of the picture. */
@@ -168,6 +206,7 @@ class FootageFilesTest {
         new Media.File(file.toString()),
         Time.ZERO,
         FrameRate.PAL,
+        Room.ANY,
         image -> {
           lightAndDark[0] = at(image, x, y) & 0xFF;
           lightAndDark[1] = at(image, 1 - x, 1 - y) & 0xFF;

@@ -110,9 +110,10 @@ final class ClipPictures {
     FootagePainter painter =
         FootagePainter.of(
             project,
-            (media, at, rate, taker) -> {
+            (media, at, rate, room, taker) -> {
               boolean seen =
-                  media instanceof Media.File file && FootageFiles.still(file, at, rate, taker);
+                  media instanceof Media.File file
+                      && FootageFiles.still(file, at, rate, room, taker);
               missing[0] = !seen;
               return seen;
             });

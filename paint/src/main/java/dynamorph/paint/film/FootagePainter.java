@@ -80,8 +80,14 @@ public final class FootagePainter {
     if (clip.media() instanceof Media.Drawn(Media.Scenery scenery)) {
       Clockwork.paint(canvas, scenery, inside.seconds(), width, height);
     } else {
+      MediaSource.Room room = room(canvas, width, height);
       boolean seen =
-          media.show(clip.media(), inside, rate, picture -> cover(canvas, picture, width, height));
+          media.show(
+              clip.media(),
+              inside,
+              rate,
+              room,
+              picture -> cover(canvas, picture, width, height, room));
       if (!seen) {
         paintGap(canvas, width, height);
       }
@@ -89,11 +95,25 @@ public final class FootagePainter {
     canvas.restore();
   }
 
+  private static MediaSource.Room room(Canvas canvas, double width, double height) {
+    float[] matrix = canvas.getLocalToDeviceAsMatrix33().getMat();
+    boolean upright = matrix[1] == 0 && matrix[3] == 0 && matrix[0] > 0 && matrix[4] > 0;
+    return upright
+        ? new MediaSource.Room(
+            (int) Math.round(width * matrix[0]), (int) Math.round(height * matrix[4]))
+        : MediaSource.Room.ANY;
+  }
+
   /** Fills the frame with a picture, cutting what is too much. */
-  private static void cover(Canvas canvas, Image image, double width, double height) {
+  private static void cover(
+      Canvas canvas, Image image, double width, double height, MediaSource.Room room) {
     double scale = Math.max(width / image.getWidth(), height / image.getHeight());
     double across = image.getWidth() * scale;
     double down = image.getHeight() * scale;
+    // pixel on pixel there is nothing to be mixed, which takes most of the time
+    boolean same =
+        Math.abs(across / width * room.width() - image.getWidth()) <= 1
+            && Math.abs(down / height * room.height() - image.getHeight()) <= 1;
     canvas.drawImageRect(
         image,
         Rect.makeWH(image.getWidth(), image.getHeight()),
@@ -102,7 +122,7 @@ public final class FootagePainter {
             (float) ((height - down) / 2),
             (float) across,
             (float) down),
-        SamplingMode.LINEAR,
+        same ? SamplingMode.DEFAULT : SamplingMode.LINEAR,
         null,
         true);
   }

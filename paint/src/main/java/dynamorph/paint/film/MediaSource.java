@@ -10,14 +10,24 @@ import java.util.function.Consumer;
 @FunctionalInterface
 public interface MediaSource {
   /** Has nothing. */
-  MediaSource NONE = (_, _, _, _) -> false;
+  MediaSource NONE = (_, _, _, _, _) -> false;
+
+  /**
+   * How large the frame is that a picture fills, in pixels. A picture that comes in just that size
+   * need not be scaled when it is drawn.
+   */
+  record Room(int width, int height) {
+    /** Nothing is known about it. */
+    public static final Room ANY = new Room(0, 0);
+  }
 
   /**
    * Shows the picture at a moment of the media.
    *
    * @param rate of the film; numbered pictures follow each other at it
+   * @param room where it is seen; the picture may have the size that fills it, or its own
    * @param taker gets the picture, which lives only until it returns
    * @return false if it is missing or cannot be read
    */
-  boolean show(Media media, Time at, FrameRate rate, Consumer<Image> taker);
+  boolean show(Media media, Time at, FrameRate rate, Room room, Consumer<Image> taker);
 }

@@ -18,9 +18,9 @@ import java.util.function.Consumer;
  */
 public record ProjectStills(List<Asset> assets, MediaSource others) implements MediaSource {
   @Override
-  public boolean show(Media media, Time at, FrameRate rate, Consumer<Image> taker) {
+  public boolean show(Media media, Time at, FrameRate rate, Room room, Consumer<Image> taker) {
     if (!(media instanceof Media.Still(String name))) {
-      return others.show(media, at, rate, taker);
+      return others.show(media, at, rate, room, taker);
     }
     Optional<Image> image =
         assets.stream()
