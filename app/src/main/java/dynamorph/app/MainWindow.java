@@ -30,6 +30,7 @@ import dynamorph.app.styles.CardGestures;
 import dynamorph.app.styles.SettlePane;
 import dynamorph.app.styles.Specimens;
 import dynamorph.app.styles.StylesColumn;
+import dynamorph.app.theme.LetterLayouts;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.timeline.CuePane;
 import dynamorph.app.timeline.CueWatch;
@@ -91,6 +92,7 @@ public final class MainWindow {
   private Theme theme;
 
   public MainWindow(Workspace workspace, Dialogs dialogs, UserFolder user, Theme theme) {
+    LetterLayouts.keepApart();
     this.workspace = workspace;
     this.theme = theme;
     this.studio = Studio.of(workspace.project());

@@ -12,6 +12,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -72,6 +74,7 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
 
   private final Map<Path, Opened> reels = new HashMap<>();
   private final Map<Key, Shot> shots = new LinkedHashMap<>(16, 0.75f, true);
+  private final Set<Path> opaque = ConcurrentHashMap.newKeySet();
   private final Object decoding = new Object();
   private final ExecutorService ahead;
   private final long mostBytes;
@@ -169,6 +172,12 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
     return NumberedPictures.isPicture(file) ? NumberedPictures.from(file) : VideoFile.open(file);
   }
 
+  /** What is missing is shown as opaque stripes. */
+  @Override
+  public boolean isOpaque(Media media) {
+    return media instanceof Media.File file && path(file).filter(opaque::contains).isPresent();
+  }
+
   @Override
   public boolean show(Media media, Time at, FrameRate rate, Room room, Consumer<Image> taker) {
     Optional<Path> file = media instanceof Media.File from ? path(from) : Optional.empty();
@@ -237,7 +246,11 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
         return Optional.empty();
       }
       try {
-        return Optional.of(keep(key, new Shot(opened.reel.picture(key.at, key.rate, key.room))));
+        Shot shot = new Shot(opened.reel.picture(key.at, key.rate, key.room));
+        if (!isPicture(key.file) && shot.image.isOpaque()) {
+          opaque.add(key.file);
+        }
+        return Optional.of(keep(key, shot));
       } catch (FootageUnreadable broken) {
         opened.reel.close();
         reels.put(key.file, new Opened(null));

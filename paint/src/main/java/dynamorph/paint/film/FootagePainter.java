@@ -53,6 +53,19 @@ public final class FootagePainter {
         });
   }
 
+  /** Whether what is painted at a moment leaves nothing of what is below, as far as is known. */
+  public boolean covers(Timeline timeline, Time at) {
+    return timeline.tracks().stream()
+        .filter(track -> !track.state().hidden())
+        .anyMatch(track ->
+            track instanceof dynamorph.model.timeline.Track.Footage footage
+                && footage
+                    .at(at)
+                    .filter(
+                        clip -> clip.media() instanceof Media.Drawn || media.isOpaque(clip.media()))
+                    .isPresent());
+  }
+
   /**
    * A small picture of how a clip begins.
    *

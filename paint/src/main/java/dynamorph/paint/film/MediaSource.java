@@ -21,6 +21,11 @@ public interface MediaSource {
     public static final Room ANY = new Room(0, 0);
   }
 
+  /** Whether nothing is seen through pictures of media, as far as that is known by now. */
+  default boolean isOpaque(Media media) {
+    return false;
+  }
+
   /**
    * Shows the picture at a moment of the media.
    *

@@ -18,6 +18,11 @@ import java.util.function.Consumer;
  */
 public record ProjectStills(List<Asset> assets, MediaSource others) implements MediaSource {
   @Override
+  public boolean isOpaque(Media media) {
+    return others.isOpaque(media);
+  }
+
+  @Override
   public boolean show(Media media, Time at, FrameRate rate, Room room, Consumer<Image> taker) {
     if (!(media instanceof Media.Still(String name))) {
       return others.show(media, at, rate, room, taker);

@@ -16,6 +16,7 @@ import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.RRect;
 import io.github.humbleui.types.Rect;
+import java.nio.ByteBuffer;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -105,17 +106,62 @@ public final class StageRenderer implements AutoCloseable {
     if (outdated.getAsBoolean()) {
       return false;
     }
+    Setting setting = setting(scene, view, surround, shown);
+    // only the artboards differ where it is the same as when this picture was drawn last
+    boolean stands = setting.bare && setting.equals(settings.remove(target.bytes()));
     target.drawOver(canvas -> {
-      if (scene.boards().stream().noneMatch(board -> fills(board, view))) {
+      if (!stands && !setting.hidden) {
         canvas.clear(surround.argb());
-        scene.boards().forEach(board -> paintShade(canvas, pixels(board, view)));
+        setting.boards.forEach(board -> paintShade(canvas, board));
       }
       for (int index = 0; index < shown.size(); index++) {
         paintBoard(canvas, scene.boards().get(index), shown.get(index), view);
       }
     });
+    remember(target, setting);
     forgetUnseen(shown);
     return true;
+  }
+
+  /**
+   * What stands around the artboards.
+   *
+   * @param boards their pixels
+   * @param bare whether nothing of the texts reaches over the edges of opaque artboards
+   * @param hidden whether nothing of it is seen
+   */
+  private record Setting(
+      int width, int height, Rgba surround, List<Rect> boards, boolean bare, boolean hidden) {}
+
+  /** Frames are drawn into a few pictures by turns. */
+  private static final int TARGETS = 4;
+
+  private final Map<ByteBuffer, Setting> settings = new IdentityHashMap<>();
+
+  private static Setting setting(Scene scene, View view, Rgba surround, List<List<Shown>> shown) {
+    List<Rect> boards = scene.boards().stream().map(board -> pixels(board, view)).toList();
+    boolean bare = true;
+    for (int index = 0; index < boards.size(); index++) {
+      Rect board = boards.get(index);
+      bare &= scene.boards().get(index).background().alpha() == 255;
+      for (Shown one : shown.get(index)) {
+        Box ink = one.ink.grown(1, 1);
+        bare &=
+            ink.x() >= board.getLeft()
+                && ink.y() >= board.getTop()
+                && ink.right() <= board.getRight()
+                && ink.bottom() <= board.getBottom();
+      }
+    }
+    boolean hidden = scene.boards().stream().anyMatch(board -> fills(board, view));
+    return new Setting(view.width(), view.height(), surround, boards, bare, hidden);
+  }
+
+  private void remember(Pixels target, Setting setting) {
+    if (settings.size() >= TARGETS) {
+      settings.clear();
+    }
+    settings.put(target.bytes(), setting);
   }
 
   /**
@@ -285,8 +331,10 @@ public final class StageRenderer implements AutoCloseable {
 
   private void paintBoard(Canvas canvas, Scene.Board board, List<Shown> shown, View view) {
     Rect rect = pixels(board, view);
-    try (Paint paint = new Paint().setColor(board.background().argb())) {
-      canvas.drawRect(rect, paint);
+    if (!isHidden(board)) {
+      try (Paint paint = new Paint().setColor(board.background().argb())) {
+        canvas.drawRect(rect, paint);
+      }
     }
     board.at().ifPresent(at -> paintFootage(canvas, board, at, rect));
     for (Shown one : shown) {
@@ -312,6 +360,12 @@ public final class StageRenderer implements AutoCloseable {
         canvas.restore();
       }
     }
+  }
+
+  /** Whether footage lies over all of it. */
+  private boolean isHidden(Scene.Board board) {
+    return board.at().isPresent()
+        && footage.covers(board.artboard().timeline().orElseThrow(), board.at().get());
   }
 
   private static double visibility(Scene.Board board, PlacedLayer text) {
@@ -385,5 +439,6 @@ public final class StageRenderer implements AutoCloseable {
     takeUpAhead();
     tiles.values().forEach(Tile::close);
     tiles.clear();
+    settings.clear();
   }
 }

@@ -27,6 +27,7 @@ import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Image;
+import java.util.SplittableRandom;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
@@ -92,6 +93,33 @@ class StageRendererTest {
       assertThat(Painting.count(before, Rgba.of(255, 0, 0))).isZero();
       assertThat(Painting.count(after, Rgba.of(255, 0, 0))).isPositive();
       assertThat(Painting.difference(after, render(fresh, next, view))).isZero();
+    }
+  }
+
+  /** What stands around the artboards is left from frame to frame, also where texts reach out. */
+  @Test
+  void aPictureThatIsDrawnOverAgainIsTheFrameDrawnAfresh() {
+    SplittableRandom random = new SplittableRandom(11);
+    Pixels[] targets = {Pixels.blank(400, 300), Pixels.blank(400, 300)};
+    Project now = project;
+    View view = new View(400, 300, 1.5, 40, 40);
+    try (StageRenderer renderer = renderer()) {
+      for (int step = 0; step < 60; step++) {
+        if (random.nextInt(4) == 0) {
+          view = view.panned(random.nextInt(-60, 60), random.nextInt(-40, 40));
+        } else if (random.nextInt(2) == 0) {
+          int across = random.nextInt(-70, 70);
+          now = new MoveLayers(Target.Layers.of("one"), across, 0).applyTo(now);
+        }
+        Scene scene = maker.make(now);
+        Pixels target = targets[step % 2];
+        renderer.render(scene, view, SURROUND, target, () -> false);
+        try (StageRenderer fresh = renderer()) {
+          Pixels whole = Pixels.blank(400, 300);
+          fresh.render(scene, view, SURROUND, whole, () -> false);
+          assertThat(Painting.difference(target, whole)).as("step %d", step).isZero();
+        }
+      }
     }
   }
 
