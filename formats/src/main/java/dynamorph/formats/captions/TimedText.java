@@ -591,9 +591,15 @@ final class TimedText {
         ruby.append(plain);
         return;
       }
-      case "container", "baseContainer", "textContainer", "delimiter" -> {
-        // white between the parts, or brackets for those who cannot show ruby
+      case "delimiter" -> {
+        // brackets for those who cannot show ruby
         return;
+      }
+      case "container", "baseContainer", "textContainer" -> {
+        // white between the parts is no words; others should not be there, but are not lost
+        if (plain.isBlank()) {
+          return;
+        }
       }
       default -> {}
     }

@@ -83,7 +83,9 @@ class TimedTextTest {
             + "<span tts:ruby=\"delimiter\">)</span></span>",
         "<span style=\"c\">\n<span tts:ruby=\"baseContainer\"><span tts:ruby=\"base\">\u6642</span>"
             + "<span tts:ruby=\"base\">\u8a08</span></span>\n<span tts:ruby=\"textContainer\">"
-            + "<span style=\"t\">to</span><span style=\"t\">kei</span></span></span>"
+            + "<span style=\"t\">to</span><span style=\"t\">kei</span></span></span>",
+        // no base is named
+        "<span style=\"c\">\u6642\u8a08<span style=\"t\">to kei</span></span>"
       })
   void rubyStandsOverItsBase(String words) throws CaptionsUnreadable {
     CaptionSheet sheet =
