@@ -5,6 +5,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Anchor;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Slant;
@@ -277,7 +278,12 @@ final class TimedTextWriter {
     double x = captions.frame().shareAcross(place.anchor(), place.x());
     double y = captions.frame().shareDown(place.anchor(), place.y());
     boolean unset = place.x() == 0 && place.y() == 0;
-    region("usual", CaptionExport.key(place.anchor()), x, unset ? 100 - FOOT : y);
+    if (unset && place.anchor() == Anchor.TOP_LEFT) {
+      // nobody has said where: where captions stand
+      region("usual", CaptionExport.key(Anchor.BOTTOM), 50, 100 - FOOT);
+    } else {
+      region("usual", CaptionExport.key(place.anchor()), x, unset ? 100 - FOOT : y);
+    }
     for (WrittenCue cue : captions.cues()) {
       if (cue.y().isPresent()) {
         double across = cue.x().orElse(50.0);

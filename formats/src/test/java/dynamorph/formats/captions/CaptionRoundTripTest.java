@@ -252,6 +252,20 @@ class CaptionRoundTripTest {
   }
 
   @Test
+  void captionsThatNobodyHasPlacedStandAtTheFoot() {
+    Project project = project(List.of(cue(1, Time.ZERO, Time.ofMillis(900), Span.of("a"))));
+    Track.Captions bare = Track.Captions.of("en", "English", "en");
+    String text =
+        CaptionFiles.write(
+                project, project.artboards().getFirst(), bare, CaptionFiles.Format.TIMED_TEXT)
+            .text();
+    assertThat(text)
+        .contains("xml:id=\"usual\"")
+        .contains("tts:displayAlign=\"after\"")
+        .contains("tts:textAlign=\"center\"");
+  }
+
+  @Test
   void subRipPutsRubyInBrackets() {
     Project project =
         project(List.of(cue(1, Time.ZERO, Time.ofMillis(900), Span.of("\u6642").withRuby("toki"))));
