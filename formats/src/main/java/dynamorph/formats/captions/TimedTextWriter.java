@@ -278,8 +278,8 @@ final class TimedTextWriter {
     double x = captions.frame().shareAcross(place.anchor(), place.x());
     double y = captions.frame().shareDown(place.anchor(), place.y());
     boolean unset = place.x() == 0 && place.y() == 0;
-    if (unset && place.anchor() == Anchor.TOP_LEFT) {
-      // nobody has said where: where captions stand
+    if (captions.plain().get(Properties.ANCHOR.key()).isEmpty()) {
+      // nobody has said where
       region("usual", CaptionExport.key(Anchor.BOTTOM), 50, 100 - FOOT);
     } else {
       region("usual", CaptionExport.key(place.anchor()), x, unset ? 100 - FOOT : y);

@@ -2,6 +2,7 @@ package dynamorph.formats.captions;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -10,38 +11,36 @@ import java.util.regex.Pattern;
  * of the frame, or of the region if there is one.
  *
  * @param vertical {@code rl} or {@code lr}; empty for lines from top to bottom
- * @param line the number of a line, from 0, negative from the foot, or a share; empty for automatic
- * @param lineAlign which side of the cue lies there: {@code start}, {@code center}, {@code end}
- * @param snapToLines whether {@code line} counts lines
- * @param position a share; empty for automatic
- * @param positionAlign {@code line-left}, {@code center}, {@code line-right}, {@code auto}
+ * @param line empty for automatic
+ * @param position empty for automatic
  * @param size a share
  * @param align {@code start}, {@code center}, {@code end}, {@code left}, {@code right}
  */
 record VttSettings(
     String vertical,
-    Optional<Double> line,
-    String lineAlign,
-    boolean snapToLines,
-    Optional<Double> position,
-    String positionAlign,
+    Optional<Line> line,
+    Optional<Position> position,
     double size,
     String align,
     Optional<VttRegion> region) {
-  static final VttSettings NONE =
-      new VttSettings(
-          "",
-          Optional.empty(),
-          "start",
-          true,
-          Optional.empty(),
-          "auto",
-          100,
-          "center",
-          Optional.empty());
-
   private static final Pattern PERCENTAGE = Pattern.compile("([0-9]+(?:\\.[0-9]+)?)%");
-  private static final Pattern LINE = Pattern.compile("-?[0-9]+(?:\\.[0-9]+)?");
+  private static final Pattern NUMBER = Pattern.compile("-?[0-9]+(?:\\.[0-9]+)?");
+
+  /**
+   * Where it stands down the frame.
+   *
+   * @param at the number of a line, from 0, negative from the foot, or a share
+   * @param counted whether it is the number of a line
+   * @param align which side of the cue lies there: {@code start}, {@code center}, {@code end}
+   */
+  record Line(double at, boolean counted, String align) {}
+
+  /**
+   * Where it stands across the frame.
+   *
+   * @param align {@code line-left}, {@code center}, {@code line-right}, {@code auto}
+   */
+  record Position(double share, String align) {}
 
   /** A share of 0 to 100 with its sign. */
   static Optional<Double> percentage(String text) {
@@ -51,97 +50,84 @@ record VttSettings(
         : Optional.empty();
   }
 
-  /** Settings that are not understood count for nothing; of two of a name the last counts. */
-  static VttSettings parse(String text, List<VttRegion> regions) {
-    VttSettings settings = NONE;
+  /** Tells the settings of a text by name and value; what has not both is passed over. */
+  static void each(String text, BiConsumer<String, String> taker) {
     for (String setting : text.split("[ \\t\\n\\f]+")) {
       int colon = setting.indexOf(':');
       if (colon > 0 && colon < setting.length() - 1) {
-        settings =
-            settings.with(setting.substring(0, colon), setting.substring(colon + 1), regions);
+        taker.accept(setting.substring(0, colon), setting.substring(colon + 1));
       }
     }
-    return settings.inRegionOrNot();
   }
 
-  private VttSettings with(String name, String value, List<VttRegion> regions) {
-    return switch (name) {
-      case "region" ->
-          in(regions.stream().filter(one -> one.id().equals(value)).reduce((_, last) -> last));
-      case "vertical" ->
-          value.equals("rl") || value.equals("lr")
-              ? new VttSettings(
-                  value, line, lineAlign, snapToLines, position, positionAlign, size, align, region)
-              : this;
-      case "line" -> atLine(value);
-      case "position" -> atPosition(value);
-      case "size" ->
-          percentage(value)
-              .map(share ->
-                  new VttSettings(
-                      vertical,
-                      line,
-                      lineAlign,
-                      snapToLines,
-                      position,
-                      positionAlign,
-                      share,
-                      align,
-                      region))
-              .orElse(this);
-      case "align" ->
-          List.of("start", "center", "end", "left", "right").contains(value)
-              ? new VttSettings(
-                  vertical,
-                  line,
-                  lineAlign,
-                  snapToLines,
-                  position,
-                  positionAlign,
-                  size,
-                  value,
-                  region)
-              : this;
-      default -> this;
-    };
+  /** Settings that are not understood count for nothing; of two of a name the last counts. */
+  static VttSettings parse(String text, List<VttRegion> regions) {
+    Reader reader = new Reader(regions);
+    each(text, reader::take);
+    return reader.settings();
   }
 
-  private VttSettings in(Optional<VttRegion> changed) {
-    return new VttSettings(
-        vertical, line, lineAlign, snapToLines, position, positionAlign, size, align, changed);
-  }
+  /** Takes one setting after the other. */
+  private static final class Reader {
+    private final List<VttRegion> regions;
+    private String vertical = "";
+    private Optional<Line> line = Optional.empty();
+    private Optional<Position> position = Optional.empty();
+    private double size = 100;
+    private String align = "center";
+    private Optional<VttRegion> region = Optional.empty();
 
-  private VttSettings atLine(String value) {
-    String[] parts = value.split(",", 2);
-    boolean share = parts[0].endsWith("%");
-    Optional<Double> number =
-        share
-            ? percentage(parts[0])
-            : Optional.of(parts[0])
-                .filter(text -> LINE.matcher(text).matches())
-                .map(Double::parseDouble)
-                .filter(Double::isFinite);
-    String side = parts.length > 1 ? parts[1] : lineAlign;
-    if (number.isEmpty() || !List.of("start", "center", "end").contains(side)) {
-      return this;
+    Reader(List<VttRegion> regions) {
+      this.regions = regions;
     }
-    return new VttSettings(
-        vertical, number, side, !share, position, positionAlign, size, align, region);
-  }
 
-  private VttSettings atPosition(String value) {
-    String[] parts = value.split(",", 2);
-    Optional<Double> share = percentage(parts[0]);
-    String side = parts.length > 1 ? parts[1] : positionAlign;
-    boolean known = parts.length < 2 || List.of("line-left", "center", "line-right").contains(side);
-    return share.isEmpty() || !known
-        ? this
-        : new VttSettings(vertical, line, lineAlign, snapToLines, share, side, size, align, region);
-  }
+    void take(String name, String value) {
+      switch (name) {
+        case "region" ->
+            region =
+                regions.stream().filter(one -> one.id().equals(value)).reduce((_, last) -> last);
+        case "vertical" -> vertical = oneOf(value, vertical, "rl", "lr");
+        case "line" -> line = line(value).or(() -> line);
+        case "position" -> position = position(value).or(() -> position);
+        case "size" -> size = percentage(value).orElse(size);
+        case "align" -> align = oneOf(value, align, "start", "center", "end", "left", "right");
+        default -> {}
+      }
+    }
 
-  /** A cue that says itself where it stands, or how wide it is, stands in no region. */
-  private VttSettings inRegionOrNot() {
-    boolean own = line.isPresent() || size != 100 || !vertical.isEmpty();
-    return own ? in(Optional.empty()) : this;
+    private static String oneOf(String value, String usual, String... known) {
+      return List.of(known).contains(value) ? value : usual;
+    }
+
+    private Optional<Line> line(String value) {
+      String[] parts = value.split(",", 2);
+      boolean counted = !parts[0].endsWith("%");
+      Optional<Double> at = counted ? number(parts[0]) : percentage(parts[0]);
+      String side = parts.length > 1 ? parts[1] : line.map(Line::align).orElse("start");
+      return at.filter(_ -> List.of("start", "center", "end").contains(side))
+          .map(found -> new Line(found, counted, side));
+    }
+
+    private static Optional<Double> number(String text) {
+      return Optional.of(text)
+          .filter(one -> NUMBER.matcher(one).matches())
+          .map(Double::parseDouble)
+          .filter(Double::isFinite);
+    }
+
+    private Optional<Position> position(String value) {
+      String[] parts = value.split(",", 2);
+      boolean known =
+          parts.length < 2 || List.of("line-left", "center", "line-right").contains(parts[1]);
+      String side = parts.length > 1 ? parts[1] : position.map(Position::align).orElse("auto");
+      return percentage(parts[0]).filter(_ -> known).map(share -> new Position(share, side));
+    }
+
+    /** A cue that says itself where it stands, or how wide it is, stands in no region. */
+    VttSettings settings() {
+      boolean own = line.isPresent() || size != 100 || !vertical.isEmpty();
+      return new VttSettings(
+          vertical, line, position, size, align, own ? Optional.empty() : region);
+    }
   }
 }

@@ -84,19 +84,26 @@ final class WebVtt {
 
   private PropertySet place(VttSettings settings) {
     String align = settings.align();
-    Optional<Double> x = settings.position();
-    Optional<Double> y = settings.line().flatMap(line -> down(line, settings.snapToLines()));
+    Optional<Double> x = settings.position().map(VttSettings.Position::share);
+    Optional<Double> y = settings.line().flatMap(WebVtt::down);
     double size = settings.size();
     if (settings.region().isPresent()) {
       VttRegion region = settings.region().get();
-      double left = region.frameX() - region.anchorX() / 100 * region.width();
+      double left = region.frame().x() - region.anchor().x() / 100 * region.width();
       double height = region.lines() * LINE;
       x = Optional.of(left + x.orElse(50.0) / 100 * region.width());
-      y = Optional.of(Math.clamp(region.frameY() - region.anchorY() / 100 * height, 0, 95));
+      y = Optional.of(Math.clamp(region.frame().y() - region.anchor().y() / 100 * height, 0, 95));
       size = region.width() * size / 100;
     }
     boolean fromBelow = y.isPresent() && y.get() < 0;
-    double side = fromBelow ? 1 : settings.snapToLines() ? 0 : side(settings.lineAlign());
+    double side =
+        fromBelow
+            ? 1
+            : settings
+                .line()
+                .filter(line -> !line.counted())
+                .map(line -> side(line.align()))
+                .orElse(0.0);
     Anchor anchor = anchor(align, side);
     PropertySet local =
         frame.place(anchor, x.or(() -> edge(align)), fromBelow ? y.map(share -> 100 + share) : y);
@@ -129,12 +136,12 @@ final class WebVtt {
   }
 
   /** Hundredths from the top; negative from the foot. A line number counts lines of the frame. */
-  private static Optional<Double> down(double line, boolean counted) {
-    if (!counted) {
-      return Optional.of(line);
+  private static Optional<Double> down(VttSettings.Line line) {
+    if (!line.counted()) {
+      return Optional.of(line.at());
     }
     // the last line is where captions stand anyway
-    return line == -1 ? Optional.empty() : Optional.of(Math.clamp(line * LINE, -95, 95));
+    return line.at() == -1 ? Optional.empty() : Optional.of(Math.clamp(line.at() * LINE, -95, 95));
   }
 
   /** Text that begins at an edge stands there even where nothing says so. */

@@ -174,13 +174,15 @@ class WebPlatformTest {
               .put("endTime", cue.end().seconds())
               .put("text", cue.text())
               .put("vertical", settings.vertical())
-              .put("lineAlign", settings.lineAlign())
-              .put("snapToLines", settings.snapToLines())
-              .put("positionAlign", settings.positionAlign())
+              .put("lineAlign", settings.line().map(VttSettings.Line::align).orElse("start"))
+              .put("snapToLines", settings.line().map(VttSettings.Line::counted).orElse(true))
+              .put(
+                  "positionAlign",
+                  settings.position().map(VttSettings.Position::align).orElse("auto"))
               .put("size", settings.size())
               .put("align", settings.align());
-      put(one, "line", settings.line());
-      put(one, "position", settings.position());
+      put(one, "line", settings.line().map(VttSettings.Line::at));
+      put(one, "position", settings.position().map(VttSettings.Position::share));
       settings
           .region()
           .ifPresent(region ->
@@ -188,10 +190,10 @@ class WebPlatformTest {
                   .put("id", region.id())
                   .put("width", region.width())
                   .put("lines", region.lines())
-                  .put("regionAnchorX", region.anchorX())
-                  .put("regionAnchorY", region.anchorY())
-                  .put("viewportAnchorX", region.frameX())
-                  .put("viewportAnchorY", region.frameY())
+                  .put("regionAnchorX", region.anchor().x())
+                  .put("regionAnchorY", region.anchor().y())
+                  .put("viewportAnchorX", region.frame().x())
+                  .put("viewportAnchorY", region.frame().y())
                   .put("scroll", region.scroll() ? "up" : ""));
     }
     StringBuilder lines = new StringBuilder("[\n");
