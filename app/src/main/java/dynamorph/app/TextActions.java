@@ -61,7 +61,7 @@ final class TextActions {
         () -> toggle(workspace.typographicQuotesProperty()));
     actions.add("Text", "Next misspelt word", "Shortcut+Alt+M", this::nextMisspelt);
     actions.add("Text", "Suggest another word", "Shortcut+PERIOD", this::suggest);
-    actions.add("Text", "Put ruby over the letters", "Shortcut+Alt+R", this::ruby);
+    actions.add("Text", "Put ruby over the letters", "Shortcut+Alt+Y", this::ruby);
     actions.add("Text", "Insert a soft hyphen", "", () -> insert("\u00AD"));
     actions.add("Text", "Insert a no-break space", "", () -> insert("\u00A0"));
     actions.add("Text", "Insert a line end in the paragraph", "", () -> insert("\u2028"));

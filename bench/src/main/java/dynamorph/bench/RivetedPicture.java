@@ -2,8 +2,8 @@ package dynamorph.bench;
 
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
-import dynamorph.paint.artwork.Contour;
 import dynamorph.paint.artwork.Mark;
+import dynamorph.paint.export.SvgWriter;
 import dynamorph.paint.layer.LayerOutlines;
 import dynamorph.paint.scene.PlacedLayer;
 import io.github.humbleui.skija.Path;
@@ -56,53 +56,18 @@ public final class RivetedPicture {
     String middle = "";
     for (Mark mark : LayerOutlines.marks(title.layout(), title.look(), colours, 1)) {
       if (mark instanceof Mark.Hairline line && line.colour().equals(colours.dash())) {
-        middle = data(line.path());
+        middle = SvgWriter.data(line.path());
       } else if (mark instanceof Mark.Hairline line) {
         paths.add(line.path());
       }
     }
     // the contour, then the sides of the first stroke
     return new Edges(
-        data(paths.get(0)),
-        data(paths.get(2)),
+        SvgWriter.data(paths.get(0)),
+        SvgWriter.data(paths.get(2)),
         middle,
-        data(paths.get(1)),
+        SvgWriter.data(paths.get(1)),
         paths.get(0).getBounds());
-  }
-
-  private static String data(Path path) {
-    StringBuilder data = new StringBuilder();
-    Contour.tell(
-        path,
-        new Contour.Taker() {
-          private void put(char verb, float... numbers) {
-            data.append(verb);
-            for (float number : numbers) {
-              data.append(String.format(Locale.ROOT, "%.2f ", number));
-            }
-          }
-
-          @Override
-          public void move(float x, float y) {
-            put('M', x, y);
-          }
-
-          @Override
-          public void line(float x, float y) {
-            put('L', x, y);
-          }
-
-          @Override
-          public void cubic(float x1, float y1, float x2, float y2, float x, float y) {
-            put('C', x1, y1, x2, y2, x, y);
-          }
-
-          @Override
-          public void close() {
-            put('Z');
-          }
-        });
-    return data.toString();
   }
 
   private static String svg(PlacedLayer title) {

@@ -249,11 +249,14 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
         Shot shot = new Shot(opened.reel.picture(key.at, key.rate, key.room));
         if (!isPicture(key.file) && shot.image.isOpaque()) {
           opaque.add(key.file);
+        } else {
+          opaque.remove(key.file);
         }
         return Optional.of(keep(key, shot));
       } catch (FootageUnreadable broken) {
         opened.reel.close();
         reels.put(key.file, new Opened(null));
+        opaque.remove(key.file);
         return Optional.empty();
       }
     }

@@ -52,21 +52,22 @@ public final class HtmlText {
     for (int index = 0; index < story.paragraphs().size(); index++) {
       html.append("<p>");
       Paragraph paragraph = story.paragraphs().get(index);
-      for (int span = 0; span < paragraph.spans().size(); span++) {
-        CharacterLook own = look.get(index).spans().get(span);
-        html.append("<span style=\"").append(css(own)).append("\">");
-        html.append(words(paragraph.spans().get(span))).append("</span>");
+      List<Span> spans = paragraph.spans();
+      for (int span = 0; span < spans.size(); span++) {
+        // neighbours with the same ruby are one base
+        String ruby = spans.get(span).ruby();
+        boolean begins = span == 0 || !spans.get(span - 1).ruby().equals(ruby);
+        boolean ends = span + 1 == spans.size() || !spans.get(span + 1).ruby().equals(ruby);
+        html.append(begins && !ruby.isEmpty() ? "<ruby>" : "");
+        html.append("<span style=\"").append(css(look.get(index).spans().get(span))).append("\">");
+        html.append(escaped(spans.get(span).text())).append("</span>");
+        if (ends && !ruby.isEmpty()) {
+          html.append("<rt>").append(escaped(ruby)).append("</rt></ruby>");
+        }
       }
       html.append("</p>");
     }
     return html.toString();
-  }
-
-  private static String words(Span span) {
-    String words = escaped(span.text());
-    return span.ruby().isEmpty()
-        ? words
-        : "<ruby>" + words + "<rt>" + escaped(span.ruby()) + "</rt></ruby>";
   }
 
   private static String css(CharacterLook look) {

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dynamorph.formats.file.PlainText;
-import dynamorph.model.timeline.Time;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,6 +13,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.function.ThrowingConsumer;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -45,33 +45,34 @@ class WebPlatformTest {
 
   @TestFactory
   Stream<DynamicTest> filesHoldTheCuesOfTheStandard() throws IOException {
-    return files("files", ".vtt")
-        .map(file ->
-            DynamicTest.dynamicTest(
-                file.getFileName().toString(),
-                () -> {
-                  String name = file.getFileName().toString().replace(".vtt", ".json");
-                  Path expected = file.resolveSibling(name);
-                  String text = PlainText.decode(Files.readAllBytes(file));
-                  String found = listed(VttFile.read(text, new ArrayList<>()).cues());
-                  if (Boolean.getBoolean("dynamorph.write-cues")) {
-                    Files.writeString(expected, found);
-                  }
-                  assertThat(found).isEqualTo(Files.readString(expected));
-                }));
+    return eachFile(
+        "files",
+        file -> {
+          Path expected =
+              file.resolveSibling(file.getFileName().toString().replace(".vtt", ".json"));
+          String text = PlainText.decode(Files.readAllBytes(file));
+          String found = listed(VttFile.read(text, new ArrayList<>()).cues());
+          if (Boolean.getBoolean("dynamorph.write-cues")) {
+            Files.writeString(expected, found);
+          }
+          assertThat(found).isEqualTo(Files.readString(expected));
+        });
   }
 
   @TestFactory
   Stream<DynamicTest> filesWithoutASignatureAreRefused() throws IOException {
-    return files("no-signature", ".vtt")
-        .map(file ->
-            DynamicTest.dynamicTest(
-                file.getFileName().toString(),
-                () -> {
-                  String text = PlainText.decode(Files.readAllBytes(file));
-                  assertThatThrownBy(() -> WebVtt.read(text, FrameBox.HD, new ArrayList<>()))
-                      .isInstanceOf(CaptionsUnreadable.class);
-                }));
+    return eachFile(
+        "no-signature",
+        file -> {
+          String text = PlainText.decode(Files.readAllBytes(file));
+          assertThatThrownBy(() -> WebVtt.read(text, FrameBox.HD, new ArrayList<>()))
+              .isInstanceOf(CaptionsUnreadable.class);
+        });
+  }
+
+  private static Stream<DynamicTest> eachFile(String folder, ThrowingConsumer<Path> check)
+      throws IOException {
+    return DynamicTest.stream(files(folder, ".vtt"), file -> file.getFileName().toString(), check);
   }
 
   private static Stream<Path> files(String folder, String ending) throws IOException {
@@ -136,7 +137,7 @@ class WebPlatformTest {
         case CueTree.Words words ->
             drawn.append(indent).append('"').append(words.text()).append("\"\n");
         case CueTree.Moment moment ->
-            drawn.append(indent).append("<?timestamp ").append(clock(moment.time())).append(">\n");
+            drawn.append(indent).append("<?timestamp ").append(moment.time()).append(">\n");
         case CueTree.Element element -> {
           boolean plain = List.of("c", "v", "lang").contains(element.name());
           drawn.append(indent).append('<').append(plain ? "span" : element.name()).append(">\n");
@@ -155,10 +156,6 @@ class WebPlatformTest {
       }
     }
     return drawn.toString();
-  }
-
-  private static String clock(Time time) {
-    return time.toString();
   }
 
   // --- files

@@ -9,6 +9,7 @@ import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.RubyBase;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Colour;
@@ -44,6 +45,29 @@ class HtmlTextTest {
         .findFirst()
         .orElseThrow()
         .local();
+  }
+
+  @Test
+  void rubyStandsOverItsBase() {
+    Story read =
+        HtmlText.read(
+                "<p>a <ruby>\u6642<rp>(</rp><rt>to</rt><rp>)</rp><b>\u8a08</b><rt>kei</rt></ruby> b</p>")
+            .orElseThrow();
+    assertThat(read.text()).isEqualTo("a \u6642\u8a08 b");
+    assertThat(read.paragraphs().getFirst().spans().stream().map(Span::ruby))
+        .containsExactly("", "to", "kei", "");
+    PropertySet heavy = PropertySet.EMPTY.with(Properties.FONT_WEIGHT, 700.0);
+    Story story =
+        Story.of(
+            Paragraph.of(
+                Span.of("a"),
+                Span.of("\u6642").withRuby("tokei"),
+                Span.of("\u8a08").withRuby("tokei").withLocal(heavy)));
+    Layer layer = Layer.of("t", "T", "").withStory(story);
+    String html = HtmlText.write(story, Cascade.of(Project.empty("p")).resolve(layer).paragraphs());
+    assertThat(html).containsOnlyOnce("<rt>tokei</rt>");
+    assertThat(HtmlText.read(html).orElseThrow().paragraphs().getFirst().rubyBases())
+        .containsExactly(new RubyBase(1, 3, "tokei"));
   }
 
   @Test

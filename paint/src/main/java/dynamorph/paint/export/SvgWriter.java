@@ -236,7 +236,8 @@ public final class SvgWriter {
     return "matrix(" + String.join(" ", order.stream().map(value -> number(value)).toList()) + ")";
   }
 
-  private static String data(Path path) {
+  /** A path as the attribute {@code d} has it. */
+  public static String data(Path path) {
     StringBuilder data = new StringBuilder();
     Contour.tell(
         path,

@@ -112,7 +112,7 @@ final class Clockwork {
 
   /**
    * Two colours from corner to corner. Every row is the one above it, some pixels further along, so
-   * that one long row is mixed and the rest copied: twenty times as fast as a shader here.
+   * that one long row is mixed and the rest copied: fifteen times as fast as a shader here.
    */
   private static Image mixed(Ground ground) {
     double across = ground.width;

@@ -77,6 +77,9 @@ public final class CaptionBreaks {
   /** How many letters stand before each place inside of letters that are read together. */
   private static BitSet insideBases(Story story) {
     BitSet inside = new BitSet();
+    if (story.paragraphs().stream().allMatch(paragraph -> paragraph.rubyBases().isEmpty())) {
+      return inside;
+    }
     int letters = 0;
     for (Paragraph paragraph : story.paragraphs()) {
       String text = paragraph.text();

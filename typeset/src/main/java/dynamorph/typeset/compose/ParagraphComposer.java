@@ -21,6 +21,7 @@ import dynamorph.typeset.shape.ShapeKey;
 import dynamorph.typeset.shape.ShapedParagraph;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.function.IntToDoubleFunction;
 
 /**
@@ -124,6 +125,7 @@ public final class ParagraphComposer {
       return new ComposedParagraph(
           text,
           List.of(setter.set(empty, 0, width, start.indent(0), room.applyAsDouble(0))),
+          Set.of(),
           false);
     }
     int[] ends = ends(settings, measured, columns.measure());
@@ -146,7 +148,16 @@ public final class ParagraphComposer {
       }
       from = ends[line];
     }
-    return new ComposedParagraph(text, lines, tooWide);
+    return new ComposedParagraph(text, lines, missing(text, measured.measures().ruby()), tooWide);
+  }
+
+  private static Set<Integer> missing(ShapedParagraph text, Ruby ruby) {
+    if (ruby.isEmpty()) {
+      return text.missingGlyphs();
+    }
+    Set<Integer> missing = ruby.missingGlyphs();
+    missing.addAll(text.missingGlyphs());
+    return missing;
   }
 
   private static boolean endsInForcedBreak(String text) {

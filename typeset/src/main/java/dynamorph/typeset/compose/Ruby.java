@@ -8,8 +8,11 @@ import dynamorph.typeset.shape.ShapedRun;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * Letters in half size over those whose reading they are (JIS X 4051; W3C, Requirements for
@@ -30,11 +33,20 @@ record Ruby(List<Over> overs, double[] pads) {
   private static final double OVERHANG = SIZE / 2;
 
   /** What letters take above and below the baseline, in em; East Asian ones fill their square. */
-  private record Extent(double above, double below) {
+  private enum Extent {
+    SQUARE(0.88, 0.12),
+    OTHER(0.8, 0.22);
+
+    private final double above;
+    private final double below;
+
+    Extent(double above, double below) {
+      this.above = above;
+      this.below = below;
+    }
+
     static Extent of(String letters) {
-      return letters.chars().anyMatch(unit -> Measures.isEastAsian((char) unit))
-          ? new Extent(0.88, 0.12)
-          : new Extent(0.8, 0.22);
+      return letters.chars().anyMatch(unit -> Measures.isEastAsian((char) unit)) ? SQUARE : OTHER;
     }
   }
 
@@ -92,7 +104,6 @@ record Ruby(List<Over> overs, double[] pads) {
       Extent ground = Extent.of(text.substring(base.start(), base.end()));
       Extent own = Extent.of(base.ruby());
       double baseline = ground.above + own.below * SIZE;
-      boolean spread = own.above > 0.8;
       overs.add(
           new Over(
               base,
@@ -101,7 +112,7 @@ record Ruby(List<Over> overs, double[] pads) {
               before / look.size(),
               baseline,
               baseline + own.above * SIZE,
-              spread));
+              own == Extent.SQUARE));
     }
     return new Ruby(overs, pads);
   }
@@ -141,6 +152,13 @@ record Ruby(List<Over> overs, double[] pads) {
         at = letters.nextSetBit(at + 1)) {
       pads[at] = lack / count;
     }
+  }
+
+  /** Code points of it that no font has. */
+  Set<Integer> missingGlyphs() {
+    return overs.stream()
+        .flatMap(over -> over.letters.missingGlyphs().stream())
+        .collect(Collectors.toCollection(HashSet::new));
   }
 
   boolean isEmpty() {

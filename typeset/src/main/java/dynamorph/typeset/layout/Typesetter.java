@@ -102,7 +102,7 @@ public final class Typesetter {
     boolean tooWide = false;
     for (ComposedParagraph paragraph : composed) {
       missingFamilies.addAll(paragraph.shaped().missingFamilies());
-      missingGlyphs.addAll(paragraph.shaped().missingGlyphs());
+      missingGlyphs.addAll(paragraph.missingGlyphs());
       tooWide |= paragraph.tooWide();
     }
     double width = key.isPoint() ? widest(key, composed) : key.width();

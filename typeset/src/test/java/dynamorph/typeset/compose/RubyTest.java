@@ -121,6 +121,12 @@ class RubyTest {
   }
 
   @Test
+  void lettersOfARubyThatNoFontHasAreTold() {
+    assertThat(setting(read("時計", "と\uE123")).layout().missingGlyphs()).containsExactly(0xE123);
+    assertThat(setting(read("時計", "とけい")).layout().missingGlyphs()).isEmpty();
+  }
+
+  @Test
   void linesDoNotEndInsideABase() {
     // five letters fit, and without a ruby the line would end inside
     Setting plain = setting(Span.of("時計時計時計")).inBox(5 * SIZE);
