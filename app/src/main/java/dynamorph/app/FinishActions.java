@@ -3,8 +3,8 @@ package dynamorph.app;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Layer;
-import dynamorph.model.edit.PutFinish;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.layer.ReplaceFinish;
 import dynamorph.model.property.PropertySet;
 import java.util.Optional;
 
@@ -25,7 +25,7 @@ final class FinishActions {
             .filter(layer -> workspace.selection().contains(layer.id()))
             .findFirst();
     first.ifPresent(layer -> {
-      copied = Optional.of(PutFinish.ofFirst(workspace.project(), layer));
+      copied = Optional.of(ReplaceFinish.ofFirst(workspace.project(), layer));
       workspace.tell(Notice.info("Finish copied. Select other texts and paste it."));
     });
   }
@@ -36,11 +36,11 @@ final class FinishActions {
           Notice.problem("No finish was copied yet: select a text and copy its finish."));
       return;
     }
-    workspace.apply(PutFinish.of(target(), copied.get()));
+    workspace.apply(ReplaceFinish.of(target(), copied.get()));
   }
 
   void clear() {
-    workspace.apply(PutFinish.plain(target()));
+    workspace.apply(ReplaceFinish.plain(target()));
   }
 
   private Target target() {

@@ -10,17 +10,17 @@ import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ArrangeLayers;
-import dynamorph.model.edit.BringLayers;
-import dynamorph.model.edit.BringLook;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.OffTrack;
-import dynamorph.model.edit.Sample;
-import dynamorph.model.edit.StampSample;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.film.DetachFromTrack;
+import dynamorph.model.edit.importing.ImportLayers;
+import dynamorph.model.edit.importing.ImportLook;
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.edit.style.Sample;
+import dynamorph.model.edit.style.StampSample;
 import dynamorph.model.property.Properties;
 import dynamorph.model.reach.Followers;
-import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -127,7 +127,7 @@ final class LayerActions {
               .map(layer -> workspace.screening().timed(board, layer))
               .toList();
       workspace.bring(
-          StyleBundle.of(from, texts), styles -> new BringLayers(styles, board.id(), copies));
+          StyleBundle.of(from, texts), styles -> new ImportLayers(styles, board.id(), copies));
       workspace.select(copies.stream().map(Layer::id).toList());
     } catch (IOException wrong) {
       workspace.tell(
@@ -177,19 +177,19 @@ final class LayerActions {
             .isPresent();
     return there
         ? layer
-        : workspace.screening().timed(board, OffTrack.of(workspace.project(), layer));
+        : workspace.screening().timed(board, DetachFromTrack.of(workspace.project(), layer));
   }
 
   /** Texts of another project bring their styles. */
   private void bring(Artboard board) {
-    List<Layer> alone = copied.stream().map(layer -> OffTrack.of(copiedFrom, layer)).toList();
+    List<Layer> alone = copied.stream().map(layer -> DetachFromTrack.of(copiedFrom, layer)).toList();
     List<Layer> copies =
         alone.stream()
             .map(this::copyOf)
             .map(layer -> workspace.screening().timed(board, layer))
             .toList();
     workspace.bring(
-        StyleBundle.of(copiedFrom, alone), styles -> new BringLayers(styles, board.id(), copies));
+        StyleBundle.of(copiedFrom, alone), styles -> new ImportLayers(styles, board.id(), copies));
     workspace.select(copies.stream().map(Layer::id).toList());
   }
 
@@ -219,7 +219,7 @@ final class LayerActions {
     } else {
       workspace.bring(
           StyleBundle.of(lookFrom, sample.followed(), List.of(sample.values())),
-          styles -> new BringLook(styles, target, sample, Sampling.USUAL));
+          styles -> new ImportLook(styles, target, sample, Sampling.USUAL));
     }
   }
 

@@ -44,10 +44,10 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.ArrangeArtboards;
-import dynamorph.model.edit.DeleteStyles;
+import dynamorph.model.edit.layer.ArrangeArtboards;
+import dynamorph.model.edit.style.DeleteStyles;
 import dynamorph.paint.film.FilmPicture;
-import dynamorph.typeset.font.FontDamaged;
+import dynamorph.typeset.font.DamagedFontException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Function;
@@ -230,7 +230,7 @@ public final class MainWindow {
     }
     try {
       studio = Studio.of(shown);
-    } catch (FontDamaged damaged) {
+    } catch (DamagedFontException damaged) {
       workspace.tell(Notice.problem(damaged.getMessage()));
     }
   }

@@ -9,8 +9,8 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.FontUse;
 import dynamorph.model.text.TextRange;
-import dynamorph.typeset.font.FontFacts;
 import dynamorph.typeset.font.FontFamily;
+import dynamorph.typeset.font.FontTraits;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -45,7 +45,7 @@ final class ProjectFamilies implements Families {
   }
 
   @Override
-  public FontFacts facts(String family) {
+  public FontTraits facts(String family) {
     return studio.get().fonts().facts(family);
   }
 

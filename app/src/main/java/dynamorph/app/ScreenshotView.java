@@ -11,11 +11,11 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.ChangeTimeline;
-import dynamorph.model.edit.PutSwatch;
-import dynamorph.model.edit.Sample;
-import dynamorph.model.edit.SetValues;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.film.ChangeTimeline;
+import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.edit.style.Sample;
+import dynamorph.model.edit.style.SetSwatch;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -201,7 +201,7 @@ final class ScreenshotView {
         .review(
             new Review(
                 "Change swatch \"Copper\"",
-                new PutSwatch(new Swatch("copper", "Copper", Rgba.of(0xE8, 0xB0, 0x4A))),
+                new SetSwatch(new Swatch("copper", "Copper", Rgba.of(0xE8, 0xB0, 0x4A))),
                 "Commit"));
     main.stage().afterNextFrame(main.stage()::fitAll);
   }

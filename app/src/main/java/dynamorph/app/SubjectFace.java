@@ -5,7 +5,7 @@ import dynamorph.app.background.Studio;
 import dynamorph.app.field.Face;
 import dynamorph.app.inspector.Subject;
 import dynamorph.app.theme.Theme;
-import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
@@ -53,7 +53,7 @@ final class SubjectFace implements Face {
             .get()
             .fonts()
             .match(
-                new FontWish(
+                new FontRequest(
                     name,
                     weight.orElse(Properties.FONT_WEIGHT.defaultValue()),
                     value(Properties.FONT_WIDTH).orElse(Properties.FONT_WIDTH.defaultValue()),

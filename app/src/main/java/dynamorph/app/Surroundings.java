@@ -13,7 +13,7 @@ import dynamorph.model.Asset;
 import dynamorph.model.LayerId;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coat;
-import dynamorph.model.edit.PutSwatch;
+import dynamorph.model.edit.style.SetSwatch;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Swatch;
@@ -130,7 +130,7 @@ final class Surroundings implements Editors.Surroundings {
       return known.get().id();
     }
     String id = workspace.ids().next("swatch");
-    boolean kept = workspace.apply(new PutSwatch(new Swatch(id, colour.toString(), colour)));
+    boolean kept = workspace.apply(new SetSwatch(new Swatch(id, colour.toString(), colour)));
     return kept ? id : "";
   }
 }

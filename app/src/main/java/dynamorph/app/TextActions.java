@@ -10,9 +10,9 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
-import dynamorph.model.edit.EditText;
-import dynamorph.model.edit.FillTexts;
-import dynamorph.model.edit.KernPair;
+import dynamorph.model.edit.text.EditText;
+import dynamorph.model.edit.text.FillWithPlaceholder;
+import dynamorph.model.edit.text.KernPair;
 import dynamorph.model.reach.WordSearch;
 import dynamorph.model.text.TextRange;
 import dynamorph.model.value.BoxFit;
@@ -183,14 +183,14 @@ final class TextActions {
 
   /** Fills boxes; a point gets a few words. */
   private void fill(Placeholder script) {
-    List<FillTexts.Filling> fillings = new ArrayList<>();
+    List<FillWithPlaceholder.Filling> fillings = new ArrayList<>();
     for (LayerId id : workspace.selection().layers()) {
       workspace
           .project()
           .layer(id)
-          .ifPresent(layer -> fillings.add(new FillTexts.Filling(id, words(layer, script))));
+          .ifPresent(layer -> fillings.add(new FillWithPlaceholder.Filling(id, words(layer, script))));
     }
-    workspace.apply(new FillTexts(fillings, script.language()));
+    workspace.apply(new FillWithPlaceholder(fillings, script.language()));
   }
 
   private String words(Layer layer, Placeholder script) {

@@ -1,12 +1,12 @@
 package dynamorph.bench;
 
 import dynamorph.demo.LongHour;
+import dynamorph.formats.captions.CaptionException;
 import dynamorph.formats.captions.CaptionFiles;
-import dynamorph.formats.captions.CaptionsUnreadable;
 import dynamorph.formats.captions.FrameBox;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ChangeStyle;
+import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -151,7 +151,7 @@ public class FilmBench {
 
   /** Captions of 10,000 cues are read. */
   @Benchmark
-  public CaptionFiles.Read manySubtitles() throws CaptionsUnreadable {
+  public CaptionFiles.Read manySubtitles() throws CaptionException {
     return CaptionFiles.read(subtitles, "many.srt", FrameBox.HD);
   }
 

@@ -10,9 +10,9 @@ import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.BoxFit;
-import dynamorph.model.value.Breaker;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.layout.Line;
@@ -121,17 +121,17 @@ public class LayoutBench {
 
   @Benchmark
   public double unseenByLine(Unseen unseen) {
-    return lines(set(unseen.story, Breaker.LINE_BY_LINE, 300, SIZE));
+    return lines(set(unseen.story, LineBreaking.LINE_BY_LINE, 300, SIZE));
   }
 
   @Benchmark
   public double unseenByLineGlyphs(Unseen unseen) {
-    return glyphs(set(unseen.story, Breaker.LINE_BY_LINE, 300, SIZE));
+    return glyphs(set(unseen.story, LineBreaking.LINE_BY_LINE, 300, SIZE));
   }
 
   @Benchmark
   public double unseenByParagraph(Unseen unseen) {
-    return lines(set(unseen.story, Breaker.WHOLE_PARAGRAPH, 300, SIZE));
+    return lines(set(unseen.story, LineBreaking.WHOLE_PARAGRAPH, 300, SIZE));
   }
 
   @Benchmark
@@ -146,32 +146,32 @@ public class LayoutBench {
 
   @Benchmark
   public double widthByLine() {
-    return lines(set(seenStory, Breaker.LINE_BY_LINE, width(), SIZE));
+    return lines(set(seenStory, LineBreaking.LINE_BY_LINE, width(), SIZE));
   }
 
   @Benchmark
   public double widthByLinePlaces() {
-    return places(set(seenStory, Breaker.LINE_BY_LINE, width(), SIZE));
+    return places(set(seenStory, LineBreaking.LINE_BY_LINE, width(), SIZE));
   }
 
   @Benchmark
   public double widthByLineGlyphs() {
-    return glyphs(set(seenStory, Breaker.LINE_BY_LINE, width(), SIZE));
+    return glyphs(set(seenStory, LineBreaking.LINE_BY_LINE, width(), SIZE));
   }
 
   @Benchmark
   public double widthByParagraph() {
-    return lines(set(seenStory, Breaker.WHOLE_PARAGRAPH, width(), SIZE));
+    return lines(set(seenStory, LineBreaking.WHOLE_PARAGRAPH, width(), SIZE));
   }
 
   @Benchmark
   public double sizeByLine() {
-    return lines(set(seenStory, Breaker.LINE_BY_LINE, 300, nextSize()));
+    return lines(set(seenStory, LineBreaking.LINE_BY_LINE, 300, nextSize()));
   }
 
   @Benchmark
   public double sizeByParagraph() {
-    return lines(set(seenStory, Breaker.WHOLE_PARAGRAPH, 300, nextSize()));
+    return lines(set(seenStory, LineBreaking.WHOLE_PARAGRAPH, 300, nextSize()));
   }
 
   @Benchmark
@@ -192,12 +192,12 @@ public class LayoutBench {
 
   @Benchmark
   public double colourByLine() {
-    return lines(coloured(Breaker.LINE_BY_LINE));
+    return lines(coloured(LineBreaking.LINE_BY_LINE));
   }
 
   @Benchmark
   public double colourByParagraph() {
-    return lines(coloured(Breaker.WHOLE_PARAGRAPH));
+    return lines(coloured(LineBreaking.WHOLE_PARAGRAPH));
   }
 
   @Benchmark
@@ -225,18 +225,18 @@ public class LayoutBench {
     return SIZE + round++ % 10_000 * 1e-3;
   }
 
-  private TextLayout set(Story story, Breaker breaker, double width, double size) {
+  private TextLayout set(Story story, LineBreaking breaker, double width, double size) {
     return layout(story, values(breaker, size), frame(width));
   }
 
-  private TextLayout coloured(Breaker breaker) {
+  private TextLayout coloured(LineBreaking breaker) {
     Colour red = Colour.hex("#%02x0000".formatted(round++ % 256));
     PropertySet values =
         values(breaker, SIZE).with(Properties.COAT_COLOUR.at(Address.coat("fill")), red);
     return layout(seenStory, values, frame(300));
   }
 
-  private static PropertySet values(Breaker breaker, double size) {
+  private static PropertySet values(LineBreaking breaker, double size) {
     return PropertySet.EMPTY
         .with(Properties.FONT_FAMILY, FAMILY)
         .with(Properties.SIZE, FontSize.points(size))
@@ -253,7 +253,7 @@ public class LayoutBench {
         PropertySet.EMPTY
             .with(Properties.FONT_FAMILY, FAMILY)
             .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
-            .with(Properties.BREAKER, Breaker.WHOLE_PARAGRAPH)
+            .with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH)
             .with(Properties.HYPHENATE, true);
     PropertySet frame =
         PropertySet.EMPTY

@@ -4,7 +4,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ChangeStyle;
+import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;

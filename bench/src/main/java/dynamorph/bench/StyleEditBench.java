@@ -1,9 +1,9 @@
 package dynamorph.bench;
 
 import dynamorph.model.Project;
-import dynamorph.model.edit.ChangeStyle;
-import dynamorph.model.edit.MoveLayers;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.layer.MoveLayers;
+import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;

@@ -2,7 +2,7 @@ package dynamorph.bench;
 
 import dynamorph.app.MainWindow;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.edit.ChangeStyle;
+import dynamorph.model.edit.style.ChangeStyle;
 import java.io.IOException;
 import java.util.Arrays;
 import javafx.animation.AnimationTimer;

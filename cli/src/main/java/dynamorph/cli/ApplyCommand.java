@@ -2,9 +2,9 @@ package dynamorph.cli;
 
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.edit.Follow;
-import dynamorph.model.edit.Manner;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.style.ApplyOptions;
+import dynamorph.model.edit.style.Follow;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.LinkedHashSet;
@@ -55,12 +55,12 @@ final class ApplyCommand implements Callable<Integer> {
     Project project = file.read();
     LinkedHashSet<LayerId> layers = new LinkedHashSet<>();
     layerNames.forEach(
-        name -> Choosing.layers(project, name).forEach(layer -> layers.add(layer.id())));
-    Manner manner = Manner.PLAIN.onTop(onTop);
+        name -> ProjectLookup.layers(project, name).forEach(layer -> layers.add(layer.id())));
+    ApplyOptions manner = ApplyOptions.PLAIN.onTop(onTop);
     file.edit(
         new Follow(
             new Target.Layers(layers),
-            Choosing.style(project, styleName).id(),
+            ProjectLookup.style(project, styleName).id(),
             dropLocal ? manner.droppingLocal() : manner),
         output);
     return 0;

@@ -1,8 +1,6 @@
 package dynamorph.cli;
 
-import dynamorph.formats.captions.BringCaptions;
 import dynamorph.formats.captions.CaptionFiles;
-import dynamorph.formats.captions.CaptionSheet;
 import dynamorph.formats.captions.FrameBox;
 import dynamorph.formats.captions.Remark;
 import dynamorph.formats.file.SafeFile;
@@ -10,6 +8,8 @@ import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.CaptionList;
+import dynamorph.model.edit.importing.ImportCaptions;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
@@ -100,13 +100,13 @@ final class CaptionsCommand implements Callable<Integer> {
           spec.commandLine(), "say which track of the project with --track NAME");
     }
     Project project = ProjectFile.read(in);
-    Track.Captions captions = Choosing.captions(project, track);
+    Track.Captions captions = ProjectLookup.captions(project, track);
     return CaptionFiles.write(project, project.filmOf(captions.id()).orElseThrow(), captions, to);
   }
 
   private List<Remark> converted(Path to) throws IOException {
     CaptionFiles.Read read = CaptionFiles.read(in, FrameBox.HD);
-    CaptionSheet sheet = rate == null ? read.sheet() : snapped(read.sheet());
+    CaptionList sheet = rate == null ? read.sheet() : snapped(read.sheet());
     String language =
         sheet.language().isBlank()
             ? CaptionFiles.language(in.getFileName().toString()).orElse("en")
@@ -116,7 +116,7 @@ final class CaptionsCommand implements Callable<Integer> {
         Artboard.empty("film", "Film", 1920, 1080, LengthUnit.PIXEL)
             .withTimeline(Optional.of(Timeline.of(FrameRate.PAL, Time.ofMillis(1000))));
     Project project =
-        new BringCaptions(film.id(), captions, sheet, "c")
+        new ImportCaptions(film.id(), captions, sheet, "c")
             .applyTo(Project.empty("Captions").plus(film));
     List<Remark> remarks = new ArrayList<>(read.remarks());
     remarks.addAll(
@@ -131,9 +131,9 @@ final class CaptionsCommand implements Callable<Integer> {
     return remarks;
   }
 
-  private CaptionSheet snapped(CaptionSheet sheet) {
+  private CaptionList snapped(CaptionList sheet) {
     FrameRate frames = FrameRate.parse(rate);
-    return new CaptionSheet(
+    return new CaptionList(
         sheet.language(),
         Optional.of(frames),
         sheet.styles(),
@@ -143,7 +143,7 @@ final class CaptionsCommand implements Callable<Integer> {
             .map(cue -> {
               Time from = frames.snap(cue.in());
               Time to = Time.max(frames.snap(cue.out()), from.plus(frames.frame()));
-              return new CaptionSheet.Cue(
+              return new CaptionList.Cue(
                   cue.name(), from, to, cue.speaker(), cue.story(), cue.follows(), cue.local());
             })
             .toList());

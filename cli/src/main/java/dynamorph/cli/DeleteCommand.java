@@ -1,8 +1,8 @@
 package dynamorph.cli;
 
 import dynamorph.model.Project;
-import dynamorph.model.edit.DeleteStyles;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.style.DeleteStyles;
 import dynamorph.model.style.StyleId;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -31,14 +31,14 @@ final class DeleteCommand extends EditCommand {
   @Override
   Edit edit(Project project) {
     LinkedHashSet<StyleId> styles = new LinkedHashSet<>();
-    styleNames.forEach(name -> styles.add(Choosing.style(project, name).id()));
+    styleNames.forEach(name -> styles.add(ProjectLookup.style(project, name).id()));
     if (unused) {
       styles.addAll(DeleteStyles.unused(project).styles());
     } else if (styles.isEmpty()) {
       throw new IllegalArgumentException("say which styles with --style NAME, or --unused");
     }
     Optional<StyleId> instead =
-        Optional.ofNullable(replacement).map(name -> Choosing.style(project, name).id());
+        Optional.ofNullable(replacement).map(name -> ProjectLookup.style(project, name).id());
     return new DeleteStyles(styles, instead);
   }
 }

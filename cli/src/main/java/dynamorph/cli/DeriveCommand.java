@@ -1,8 +1,8 @@
 package dynamorph.cli;
 
 import dynamorph.model.Project;
-import dynamorph.model.edit.AddStyle;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.style.AddStyle;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -44,7 +44,7 @@ final class DeriveCommand extends EditCommand {
     if (project.styles().named(name).isPresent()) {
       throw new IllegalArgumentException("there is a style called \"" + name + "\" already");
     }
-    Style base = Choosing.style(project, from);
+    Style base = ProjectLookup.style(project, from);
     AddStyle empty = AddStyle.derived(base, freeId(project), name);
     Style derived =
         empty

@@ -2,7 +2,7 @@ package dynamorph.cli;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.StopFollowing;
+import dynamorph.model.edit.style.StopFollowing;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;

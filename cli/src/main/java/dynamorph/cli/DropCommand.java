@@ -1,8 +1,8 @@
 package dynamorph.cli;
 
 import dynamorph.model.Project;
-import dynamorph.model.edit.DropLocal;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.layer.DropLocal;
 import dynamorph.model.property.Facet;
 import java.util.EnumSet;
 import java.util.List;

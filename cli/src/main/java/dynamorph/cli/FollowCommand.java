@@ -2,7 +2,7 @@ package dynamorph.cli;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.Follow;
+import dynamorph.model.edit.style.Follow;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -14,7 +14,7 @@ import picocli.CommandLine.Option;
 final class FollowCommand extends EditCommand {
   @Mixin private Selector selector;
   @Mixin private StyleOption style;
-  @Mixin private MannerOptions manner;
+  @Mixin private ApplyArguments manner;
 
   @Option(names = "--on-top", description = "Adds it over what is followed.")
   private boolean onTop;

@@ -1,7 +1,7 @@
 package dynamorph.cli;
 
 import dynamorph.model.Asset;
-import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.typeset.font.FontLibrary;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -13,7 +13,7 @@ import java.util.Locale;
  *
  * @param wish what asks for just its face
  */
-record FontFile(Asset asset, FontWish wish) {
+record FontFile(Asset asset, FontRequest wish) {
   /**
    * Whether a font is given by a file and not by the name of a family.
    *

@@ -72,7 +72,7 @@ final class InfoCommand implements Callable<Integer> {
             .put("name", layer.name())
             .put("text", layer.story().text());
     ArrayNode follows = node.putArray("follows");
-    Choosing.names(project, layer.follows()).forEach(follows::add);
+    ProjectLookup.names(project, layer.follows()).forEach(follows::add);
     ArrayNode inside = node.putArray("followedInside");
     Followers.followed(layer).stream()
         .filter(id -> !layer.follows().contains(id))
@@ -124,7 +124,7 @@ final class InfoCommand implements Callable<Integer> {
                 : "follows "
                     + String.join(
                         ", ",
-                        Choosing.names(
+                        ProjectLookup.names(
                             project, Followers.followed(layer).stream().sorted().toList()));
         out.println(
             "    "

@@ -2,7 +2,7 @@ package dynamorph.cli;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.MergeStyles;
+import dynamorph.model.edit.style.MergeStyles;
 import dynamorph.model.style.StyleId;
 import java.util.List;
 import picocli.CommandLine.Command;
@@ -31,7 +31,7 @@ final class MergeCommand extends EditCommand {
   @Override
   Edit edit(Project project) {
     List<StyleId> others =
-        styleNames.stream().map(name -> Choosing.style(project, name).id()).toList();
-    return new MergeStyles(Choosing.style(project, into).id(), others);
+        styleNames.stream().map(name -> ProjectLookup.style(project, name).id()).toList();
+    return new MergeStyles(ProjectLookup.style(project, into).id(), others);
   }
 }

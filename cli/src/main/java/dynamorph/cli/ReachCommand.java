@@ -1,9 +1,9 @@
 package dynamorph.cli;
 
 import dynamorph.model.Project;
-import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.PutSwatch;
+import dynamorph.model.edit.style.ChangeStyle;
+import dynamorph.model.edit.style.SetSwatch;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.ColourText;
@@ -53,7 +53,7 @@ final class ReachCommand implements Callable<Integer> {
     Project project = file.read();
     List<Edit> edits = new ArrayList<>();
     if (styleName != null) {
-      Style style = Choosing.style(project, styleName);
+      Style style = ProjectLookup.style(project, styleName);
       edits.add(
           new ChangeStyle(
               style.withProperties(
@@ -62,7 +62,7 @@ final class ReachCommand implements Callable<Integer> {
       throw new IllegalArgumentException("say which style with --style NAME");
     }
     if (swatch != null) {
-      edits.add(new PutSwatch(swatch(project)));
+      edits.add(new SetSwatch(swatch(project)));
     }
     if (edits.isEmpty()) {
       throw new IllegalArgumentException(
@@ -78,7 +78,7 @@ final class ReachCommand implements Callable<Integer> {
     if (equals < 1) {
       throw new IllegalArgumentException("\"" + swatch + "\": write NAME=COLOUR");
     }
-    Swatch known = Choosing.swatch(project, swatch.substring(0, equals));
+    Swatch known = ProjectLookup.swatch(project, swatch.substring(0, equals));
     return new Swatch(
         known.id(), known.name(), ColourText.parse(swatch.substring(equals + 1).strip()));
   }

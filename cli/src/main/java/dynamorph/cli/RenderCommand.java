@@ -104,8 +104,8 @@ final class RenderCommand implements Callable<Integer> {
     Project project = file.read();
     Artboard artboard =
         what.timeline == null
-            ? Choosing.artboard(project, what.artboard)
-            : Choosing.film(project, what.timeline);
+            ? ProjectLookup.artboard(project, what.artboard)
+            : ProjectLookup.film(project, what.timeline);
     try (FontLibrary fonts = FontLibrary.forProject(project.assets());
         FootageFiles footage = new FootageFiles()) {
       LayerPainter painter = new LayerPainter();

@@ -55,7 +55,7 @@ final class ResolveCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Project project = file.read();
-    Layer layer = Choosing.layer(project, layerName);
+    Layer layer = ProjectLookup.layer(project, layerName);
     if (at != null && (at < 0 || at >= Math.max(1, layer.story().length()))) {
       throw new IllegalArgumentException(
           "--at " + at + " lies outside the text, which has " + layer.story().length() + " units");

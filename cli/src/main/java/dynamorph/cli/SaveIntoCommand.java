@@ -2,7 +2,7 @@ package dynamorph.cli;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.SaveIntoStyle;
+import dynamorph.model.edit.style.SaveIntoStyle;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 

@@ -1,7 +1,7 @@
 package dynamorph.cli;
 
 import dynamorph.model.Project;
-import dynamorph.model.edit.ChangeStyle;
+import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import java.io.IOException;
@@ -45,7 +45,7 @@ final class SetCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Project project = file.read();
-    Style style = Choosing.style(project, styleName);
+    Style style = ProjectLookup.style(project, styleName);
     PropertySet values = Assignments.over(style.properties(), assignments, style.level(), project);
     file.edit(new ChangeStyle(style.withProperties(values)), output);
     return 0;

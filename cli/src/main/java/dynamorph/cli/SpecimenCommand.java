@@ -5,7 +5,7 @@ import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -148,7 +148,7 @@ final class SpecimenCommand implements Callable<Integer> {
       return values.with(Properties.FONT_FAMILY, font);
     }
     FontFile file = FontFile.read(font);
-    FontWish own = file.wish();
+    FontRequest own = file.wish();
     files.add(file.asset());
     PropertySet withFamily = values.with(Properties.FONT_FAMILY, own.family());
     return values.get(Properties.FONT_WEIGHT.key()).isPresent()

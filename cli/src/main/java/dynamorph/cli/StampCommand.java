@@ -2,7 +2,7 @@ package dynamorph.cli;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.Stamp;
+import dynamorph.model.edit.style.Stamp;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 
@@ -13,7 +13,7 @@ import picocli.CommandLine.Mixin;
 final class StampCommand extends EditCommand {
   @Mixin private Selector selector;
   @Mixin private StyleOption style;
-  @Mixin private MannerOptions manner;
+  @Mixin private ApplyArguments manner;
 
   @Override
   Edit edit(Project project) {

@@ -14,6 +14,6 @@ final class StyleOption {
   private String styleName;
 
   StyleId in(Project project) {
-    return Choosing.style(project, styleName).id();
+    return ProjectLookup.style(project, styleName).id();
   }
 }

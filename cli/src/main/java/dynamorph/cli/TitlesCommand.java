@@ -1,11 +1,12 @@
 package dynamorph.cli;
 
 import dynamorph.formats.project.ProjectFile;
-import dynamorph.formats.table.BringTitles;
-import dynamorph.formats.table.TitleTable;
+import dynamorph.formats.table.TitleTableReader;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.ImportTitles;
+import dynamorph.model.edit.importing.TitleTable;
 import dynamorph.model.timeline.Time;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -57,25 +58,25 @@ final class TitlesCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Project project = file.read();
-    Layer model = Choosing.layer(project, pattern);
+    Layer model = ProjectLookup.layer(project, pattern);
     Artboard film = project.artboardOf(model.id()).orElseThrow();
     if (model.timing().isEmpty()) {
       throw new IllegalArgumentException(
           "\"" + model.name() + "\" is no title of a film; choose one that is");
     }
-    TitleTable rows = TitleTable.read(table);
-    BringTitles titles =
-        new BringTitles(
+    TitleTable rows = TitleTableReader.read(table);
+    ImportTitles titles =
+        new ImportTitles(
             film.id(),
             model.id(),
             rows,
-            BringTitles.roles(rows),
+            ImportTitles.roles(rows),
             model.timing().get().out(),
             Time.ofSeconds(gap),
             "title-" + Integer.toUnsignedString(rows.hashCode(), 36));
-    List<BringTitles.Made> made = titles.made(project);
+    List<ImportTitles.Made> made = titles.made(project);
     ProjectFile.write(titles.applyTo(project), output);
-    for (BringTitles.Made one : made) {
+    for (ImportTitles.Made one : made) {
       if (one.title().isEmpty()) {
         spec.commandLine()
             .getErr()

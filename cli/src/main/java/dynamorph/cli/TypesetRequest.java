@@ -3,8 +3,8 @@ package dynamorph.cli;
 import dynamorph.formats.project.PropertyJson;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.value.Breaker;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.TextDirection;
 import java.util.ArrayList;
 import java.util.List;
@@ -146,10 +146,10 @@ record TypesetRequest(
     };
   }
 
-  private static Breaker breaker(String text) {
+  private static LineBreaking breaker(String text) {
     return switch (text) {
-      case "line" -> Breaker.LINE_BY_LINE;
-      case "paragraph" -> Breaker.WHOLE_PARAGRAPH;
+      case "line" -> LineBreaking.LINE_BY_LINE;
+      case "paragraph" -> LineBreaking.WHOLE_PARAGRAPH;
       default ->
           throw new IllegalArgumentException(
               "breaker: expected line or paragraph, found \"" + text + "\"");

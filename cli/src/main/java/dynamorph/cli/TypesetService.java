@@ -5,7 +5,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -14,11 +14,11 @@ import dynamorph.model.value.BoxFit;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.SceneMaker;
-import dynamorph.typeset.compose.Candidates;
+import dynamorph.typeset.compose.Breakpoints;
 import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.compose.ParagraphKey;
 import dynamorph.typeset.font.FontLibrary;
-import dynamorph.typeset.language.Boundaries;
+import dynamorph.typeset.language.TextBoundaries;
 import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.layout.TextLayout;
 import dynamorph.typeset.layout.Typesetter;
@@ -36,7 +36,7 @@ final class TypesetService implements AutoCloseable {
   private static final double MARGIN = 12;
 
   /** Fonts, what sets with them, and what asks for the face of a font file. */
-  private record Fonts(FontLibrary library, Typesetter typesetter, FontWish own) {}
+  private record Fonts(FontLibrary library, Typesetter typesetter, FontRequest own) {}
 
   private final Map<String, Fonts> open = new HashMap<>();
 
@@ -203,11 +203,11 @@ final class TypesetService implements AutoCloseable {
   private int[] shown(String what, Set set, int[] offsets) throws IOException {
     String text = set.request.text();
     return switch (what) {
-      case "breaks" -> numbers(Boundaries.lines(text, set.request.language()));
-      case "graphemes" -> numbers(Boundaries.graphemes(text));
-      case "words" -> numbers(Boundaries.words(text, set.request.language()));
+      case "breaks" -> numbers(TextBoundaries.lines(text, set.request.language()));
+      case "graphemes" -> numbers(TextBoundaries.graphemes(text));
+      case "words" -> numbers(TextBoundaries.words(text, set.request.language()));
       case "levels" -> {
-        byte[] levels = Boundaries.levels(text, set.request.direction());
+        byte[] levels = TextBoundaries.levels(text, set.request.direction());
         int[] numbers = new int[levels.length];
         java.util.Arrays.setAll(numbers, unit -> levels[unit]);
         yield numbers;
@@ -234,7 +234,7 @@ final class TypesetService implements AutoCloseable {
     List<Integer> found = new ArrayList<>();
     int start = 0;
     for (ParagraphKey key : Typesetter.paragraphs(set.story, look)) {
-      Candidates places = typesetter.composer().candidates(key);
+      Breakpoints places = typesetter.composer().candidates(key);
       for (int place = 0; place < places.count(); place++) {
         if (places.hyphens()[place]) {
           found.add(offsets[start + places.units()[place]]);

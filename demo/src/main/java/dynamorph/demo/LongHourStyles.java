@@ -43,9 +43,8 @@ import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Anchor;
-import dynamorph.model.value.Around;
 import dynamorph.model.value.BoxFit;
-import dynamorph.model.value.Breaker;
+import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.DashFit;
@@ -57,6 +56,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.FrameArea;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.Slant;
@@ -361,8 +361,8 @@ final class LongHourStyles {
         .with(COAT_COLOUR.at(FILL), Colour.swatch("card"))
         .with(COAT_KIND.at(GROUND), CoatKind.FILL)
         .with(COAT_COLOUR.at(GROUND), Colour.swatch("enamel"))
-        .with(Properties.PLATE_PADDING, Around.pairs(Length.em(0.14), Length.em(0.42)))
-        .with(Properties.PLATE_RADIUS, Around.all(Length.em(0.08)))
+        .with(Properties.PLATE_PADDING, BoxLengths.pairs(Length.em(0.14), Length.em(0.42)))
+        .with(Properties.PLATE_RADIUS, BoxLengths.all(Length.em(0.08)))
         .with(Properties.ANCHOR, Anchor.BOTTOM_LEFT)
         .with(Properties.AREA, FrameArea.TITLE_SAFE)
         .with(Properties.SHARE_X, 2.0)
@@ -501,7 +501,7 @@ final class LongHourStyles {
         .with(SPACE_AFTER, Length.ZERO)
         .with(ALIGNMENT, Alignment.JUSTIFIED)
         .with(INDENT_FIRST, Length.em(1.2))
-        .with(BREAKER, Breaker.WHOLE_PARAGRAPH)
+        .with(BREAKER, LineBreaking.WHOLE_PARAGRAPH)
         .with(HYPHENATE, true)
         .with(HANG_START, 80.0)
         .with(HANG_END, 80.0)
@@ -589,7 +589,7 @@ final class LongHourStyles {
         .with(COAT_COLOUR.at(FILL), Colour.swatch("card"))
         .with(COAT_KIND.at(GROUND), CoatKind.FILL)
         .with(COAT_COLOUR.at(GROUND), Colour.swatch("copper"))
-        .with(Properties.PLATE_PADDING, Around.pairs(Length.em(0.12), Length.em(0.5)))
-        .with(Properties.PLATE_RADIUS, Around.all(Length.em(0.2)));
+        .with(Properties.PLATE_PADDING, BoxLengths.pairs(Length.em(0.12), Length.em(0.5)))
+        .with(Properties.PLATE_RADIUS, BoxLengths.all(Length.em(0.2)));
   }
 }

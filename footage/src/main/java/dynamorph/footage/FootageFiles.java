@@ -60,10 +60,10 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
 
   /** Footage that is open, or why it is not. */
   private static final class Opened {
-    private final Reel reel;
+    private final FootageReader reel;
     private final long triedAt = System.nanoTime();
 
-    Opened(Reel reel) {
+    Opened(FootageReader reel) {
       this.reel = reel;
     }
 
@@ -126,8 +126,8 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
    *
    * @throws FootageUnreadable saying which and why
    */
-  public static FootageFacts facts(Path file, FrameRate rate) throws FootageUnreadable {
-    try (Reel reel = open(file)) {
+  public static FootageInfo facts(Path file, FrameRate rate) throws FootageException {
+    try (FootageReader reel = open(file)) {
       return reel.facts(rate);
     }
   }
@@ -145,11 +145,11 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
     if (file.isEmpty()) {
       return false;
     }
-    try (Reel reel = open(file.get());
+    try (FootageReader reel = open(file.get());
         Image picture = reel.picture(at, rate, room)) {
       taker.accept(picture);
       return true;
-    } catch (FootageUnreadable missing) {
+    } catch (FootageException missing) {
       return false;
     }
   }
@@ -163,12 +163,12 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
   public static int numberedLike(Path picture) {
     try {
       return NumberedPictures.isPicture(picture) ? NumberedPictures.from(picture).count() : 1;
-    } catch (FootageUnreadable missing) {
+    } catch (FootageException missing) {
       return 0;
     }
   }
 
-  private static Reel open(Path file) throws FootageUnreadable {
+  private static FootageReader open(Path file) throws FootageException {
     return NumberedPictures.isPicture(file) ? NumberedPictures.from(file) : VideoFile.open(file);
   }
 
@@ -253,7 +253,7 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
           opaque.remove(key.file);
         }
         return Optional.of(keep(key, shot));
-      } catch (FootageUnreadable broken) {
+      } catch (FootageException broken) {
         opened.reel.close();
         reels.put(key.file, new Opened(null));
         opaque.remove(key.file);
@@ -262,10 +262,10 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
     }
   }
 
-  private static Reel openOrNull(Path file) {
+  private static FootageReader openOrNull(Path file) {
     try {
       return open(file);
-    } catch (FootageUnreadable missing) {
+    } catch (FootageException missing) {
       return null;
     }
   }

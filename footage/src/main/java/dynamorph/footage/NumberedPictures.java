@@ -20,7 +20,7 @@ import java.util.stream.Stream;
  * Pictures whose names end in a number, one for each frame of the film: {@code shot.0001.png},
  * {@code shot.0002.png} and so on. Where numbers are missing the picture before stays.
  */
-final class NumberedPictures implements Reel {
+final class NumberedPictures implements FootageReader {
   private static final Pattern NUMBERED = Pattern.compile("(.*?)(\\d+)(\\.[^.]+)");
   private static final List<String> ENDINGS = List.of(".png", ".jpg", ".jpeg", ".webp", ".gif");
 
@@ -44,11 +44,11 @@ final class NumberedPictures implements Reel {
    *
    * @throws FootageUnreadable if it is not there
    */
-  static NumberedPictures from(Path first) throws FootageUnreadable {
+  static NumberedPictures from(Path first) throws FootageException {
     String name = first.getFileName().toString();
     Matcher like = NUMBERED.matcher(name);
     if (!Files.isRegularFile(first)) {
-      throw new FootageUnreadable(name + ": there is no such file");
+      throw new FootageException(name + ": there is no such file");
     }
     if (!like.matches()) {
       return new NumberedPictures(List.of(new Numbered(0, first)));
@@ -68,7 +68,7 @@ final class NumberedPictures implements Reel {
         }
       });
     } catch (IOException | java.io.UncheckedIOException failed) {
-      throw new FootageUnreadable(name + ": its folder cannot be read");
+      throw new FootageException(name + ": its folder cannot be read");
     }
     found.sort(Comparator.comparingLong(Numbered::frame));
     return new NumberedPictures(List.copyOf(found));
@@ -79,7 +79,7 @@ final class NumberedPictures implements Reel {
   }
 
   @Override
-  public Image picture(Time at, FrameRate rate, MediaSource.Room room) throws FootageUnreadable {
+  public Image picture(Time at, FrameRate rate, MediaSource.Room room) throws FootageException {
     long frame = rate.frameAt(at);
     int low = 0;
     int high = pictures.size() - 1;
@@ -94,19 +94,19 @@ final class NumberedPictures implements Reel {
     return read(pictures.get(low).file);
   }
 
-  private static Image read(Path file) throws FootageUnreadable {
+  private static Image read(Path file) throws FootageException {
     try (Image encoded = Image.makeDeferredFromEncodedBytes(Files.readAllBytes(file))) {
-      return Pictures.decoded(encoded);
+      return PictureFiles.decoded(encoded);
     } catch (IOException | RuntimeException failed) {
-      throw new FootageUnreadable(file.getFileName() + ": it is no picture that can be read");
+      throw new FootageException(file.getFileName() + ": it is no picture that can be read");
     }
   }
 
   @Override
-  public FootageFacts facts(FrameRate rate) throws FootageUnreadable {
+  public FootageInfo facts(FrameRate rate) throws FootageException {
     try (Image first = read(pictures.getFirst().file)) {
       Time duration = rate.at(pictures.getLast().frame + 1);
-      return new FootageFacts(first.getWidth(), first.getHeight(), duration, !first.isOpaque());
+      return new FootageInfo(first.getWidth(), first.getHeight(), duration, !first.isOpaque());
     }
   }
 

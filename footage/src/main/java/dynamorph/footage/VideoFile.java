@@ -64,7 +64,7 @@ import org.bytedeco.javacpp.PointerPointer;
  * A video, decoded by FFmpeg. A picture is seen from its own time until that of the next one, so a
  * moment shows the same picture however it was come to: played, stepped or sought.
  */
-final class VideoFile implements Reel {
+final class VideoFile implements FootageReader {
   /** Within this many seconds ahead decoding on is quicker than seeking. */
   private static final double NEAR_SECONDS = 1.5;
 
@@ -83,7 +83,7 @@ final class VideoFile implements Reel {
   private boolean hasNext;
   private boolean drained;
 
-  private VideoFile(String name, AVFormatContext container) throws FootageUnreadable {
+  private VideoFile(String name, AVFormatContext container) throws FootageException {
     this.name = name;
     this.container = container;
     check(avformat_find_stream_info(container, (PointerPointer<?>) null));
@@ -104,37 +104,37 @@ final class VideoFile implements Reel {
    *
    * @throws FootageUnreadable saying why
    */
-  static VideoFile open(Path file) throws FootageUnreadable {
+  static VideoFile open(Path file) throws FootageException {
     String name = file.getFileName().toString();
     if (!Files.isRegularFile(file)) {
-      throw new FootageUnreadable(name + ": there is no such file");
+      throw new FootageException(name + ": there is no such file");
     }
     try {
       return open(file, name);
     } catch (LinkageError unusable) {
-      throw new FootageUnreadable(
+      throw new FootageException(
           name + ": the decoder does not run on this machine (" + unusable.getMessage() + ")");
     }
   }
 
-  private static VideoFile open(Path file, String name) throws FootageUnreadable {
+  private static VideoFile open(Path file, String name) throws FootageException {
     // what is wrong with a file is told by this program
     av_log_set_level(AV_LOG_FATAL);
     AVFormatContext container = new AVFormatContext(null);
     int opened = avformat_open_input(container, file.toAbsolutePath().toString(), null, null);
     if (opened < 0) {
-      throw new FootageUnreadable(name + ": " + why(opened));
+      throw new FootageException(name + ": " + why(opened));
     }
     try {
       return new VideoFile(name, container);
-    } catch (FootageUnreadable wrong) {
+    } catch (FootageException wrong) {
       avformat_close_input(container);
       throw wrong;
     }
   }
 
   /** The usual decoder of these formats leaves out the alpha channel. */
-  private AVCodec codec() throws FootageUnreadable {
+  private AVCodec codec() throws FootageException {
     int id = stream.codecpar().codec_id();
     AVDictionaryEntry alpha =
         av_dict_get(stream.metadata(), "alpha_mode", null, AV_DICT_IGNORE_SUFFIX);
@@ -146,7 +146,7 @@ final class VideoFile implements Reel {
       found = avcodec_find_decoder(id);
     }
     if (found == null || found.isNull()) {
-      throw new FootageUnreadable(name + ": no decoder for its format is here");
+      throw new FootageException(name + ": no decoder for its format is here");
     }
     return found;
   }
@@ -168,9 +168,9 @@ final class VideoFile implements Reel {
     return Double.isNaN(degrees) ? 0 : Math.floorMod(Math.round(degrees / 90), 4);
   }
 
-  private int check(int result) throws FootageUnreadable {
+  private int check(int result) throws FootageException {
     if (result < 0) {
-      throw new FootageUnreadable(name + ": " + why(result));
+      throw new FootageException(name + ": " + why(result));
     }
     return result;
   }
@@ -187,14 +187,14 @@ final class VideoFile implements Reel {
   }
 
   @Override
-  public Image picture(Time at, FrameRate rate, MediaSource.Room room) throws FootageUnreadable {
+  public Image picture(Time at, FrameRate rate, MediaSource.Room room) throws FootageException {
     find(timestamp(at));
     AVRational aspect = stream.sample_aspect_ratio();
     if (quarterTurns == 0) {
       return pixels.image(name, current, aspect, room);
     }
     try (Image image = pixels.image(name, current, aspect, MediaSource.Room.ANY)) {
-      return Pictures.turned(image, quarterTurns);
+      return PictureFiles.turned(image, quarterTurns);
     }
   }
 
@@ -221,7 +221,7 @@ final class VideoFile implements Reel {
   }
 
   /** Makes the current picture the one that is seen at a timestamp. */
-  private void find(long wanted) throws FootageUnreadable {
+  private void find(long wanted) throws FootageException {
     double near = NEAR_SECONDS * stream.time_base().den() / stream.time_base().num();
     boolean ahead =
         hasCurrent
@@ -235,7 +235,7 @@ final class VideoFile implements Reel {
         hasNext = decode(next);
       }
       if (!hasNext && !hasCurrent) {
-        throw new FootageUnreadable(name + ": it has no pictures that can be decoded");
+        throw new FootageException(name + ": it has no pictures that can be decoded");
       }
       if (!hasNext || hasCurrent && next.best_effort_timestamp() > wanted) {
         return;
@@ -257,7 +257,7 @@ final class VideoFile implements Reel {
    * Goes to a picture that is not after a timestamp. Files are indexed by when pictures are
    * decoded, which is before those are that they follow; so the nearest one may still be too late.
    */
-  private void seekBefore(long wanted, long step) throws FootageUnreadable {
+  private void seekBefore(long wanted, long step) throws FootageException {
     for (long from = wanted; ; from -= step) {
       seek(Math.max(origin, from));
       hasNext = decode(next);
@@ -267,7 +267,7 @@ final class VideoFile implements Reel {
     }
   }
 
-  private void seek(long wanted) throws FootageUnreadable {
+  private void seek(long wanted) throws FootageException {
     if (av_seek_frame(container, index, wanted, AVSEEK_FLAG_BACKWARD) < 0) {
       check(av_seek_frame(container, index, origin, AVSEEK_FLAG_BACKWARD));
     }
@@ -302,7 +302,7 @@ final class VideoFile implements Reel {
   }
 
   @Override
-  public FootageFacts facts(FrameRate rate) throws FootageUnreadable {
+  public FootageInfo facts(FrameRate rate) throws FootageException {
     long duration = stream.duration();
     Time lasts =
         duration != AV_NOPTS_VALUE && duration > 0
@@ -313,8 +313,8 @@ final class VideoFile implements Reel {
     boolean alpha = (av_pix_fmt_desc_get(decoder.pix_fmt()).flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
     int width = VideoPixels.shownWidth(decoder.width(), stream.sample_aspect_ratio());
     return quarterTurns % 2 == 0
-        ? new FootageFacts(width, decoder.height(), lasts, alpha)
-        : new FootageFacts(decoder.height(), width, lasts, alpha);
+        ? new FootageInfo(width, decoder.height(), lasts, alpha)
+        : new FootageInfo(decoder.height(), width, lasts, alpha);
   }
 
   @Override

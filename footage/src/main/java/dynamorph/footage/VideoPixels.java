@@ -61,7 +61,7 @@ final class VideoPixels implements AutoCloseable {
    * @param room that it fills
    */
   Image image(String name, AVFrame frame, AVRational aspect, MediaSource.Room room)
-      throws FootageUnreadable {
+      throws FootageException {
     boolean alpha = (av_pix_fmt_desc_get(frame.format()).flags() & AV_PIX_FMT_FLAG_ALPHA) != 0;
     int ownWidth = shownWidth(frame.width(), aspect);
     double scale = alpha ? 1 : scale(ownWidth, frame.height(), room);
@@ -69,7 +69,7 @@ final class VideoPixels implements AutoCloseable {
     int height = (int) Math.round(frame.height() * scale);
     prepare(frame, width, height);
     if (converter == null || converter.isNull()) {
-      throw new FootageUnreadable(name + ": its kind of pixels is not known");
+      throw new FootageException(name + ": its kind of pixels is not known");
     }
     if (!alpha) {
       // what says that it is opaque is drawn without looking at what is below
@@ -87,7 +87,7 @@ final class VideoPixels implements AutoCloseable {
     straight.get(0, bytes);
     ImageInfo info = new ImageInfo(width, height, ColorType.BGRA_8888, ColorAlphaType.UNPREMUL);
     try (Image unmixed = Image.makeRasterFromBytes(info, bytes, 4L * width)) {
-      return Pictures.decoded(unmixed);
+      return PictureFiles.decoded(unmixed);
     }
   }
 

@@ -127,7 +127,7 @@ class FootageFilesTest {
     assertThat(grey(file, Time.ofMillis(60_000), FrameRate.PAL))
         .isEqualTo(SampleVideo.FIRST_GREY + 9);
     assertThat(FootageFiles.facts(file, FrameRate.PAL))
-        .isEqualTo(new FootageFacts(64, 48, Time.ofMillis(400), false));
+        .isEqualTo(new FootageInfo(64, 48, Time.ofMillis(400), false));
   }
 
   @ParameterizedTest
@@ -198,7 +198,7 @@ class FootageFilesTest {
       throws IOException {
     Path file = SampleVideo.held(folder.resolve("held.mp4"), degrees, "-c:v", "mpeg4");
     boolean aside = degrees % 180 != 0;
-    FootageFacts facts = FootageFiles.facts(file, FrameRate.PAL);
+    FootageInfo facts = FootageFiles.facts(file, FrameRate.PAL);
     assertThat(facts.width()).isEqualTo(aside ? 48 : 64);
     assertThat(facts.height()).isEqualTo(aside ? 64 : 48);
     int[] lightAndDark = new int[2];
@@ -251,10 +251,10 @@ class FootageFilesTest {
     assertThat(grey(words, Time.ZERO, FrameRate.PAL)).isEqualTo(-1);
     assertThat(grey(picture, Time.ZERO, FrameRate.PAL)).isEqualTo(-1);
     assertThatThrownBy(() -> FootageFiles.facts(missing, FrameRate.PAL))
-        .isInstanceOf(FootageUnreadable.class)
+        .isInstanceOf(FootageException.class)
         .hasMessage("gone.mp4: there is no such file");
     assertThatThrownBy(() -> FootageFiles.facts(words, FrameRate.PAL))
-        .isInstanceOf(FootageUnreadable.class)
+        .isInstanceOf(FootageException.class)
         .hasMessageStartingWith("words.mp4: it cannot be read");
     assertThatThrownBy(() -> FootageFiles.facts(picture, FrameRate.PAL))
         .hasMessageContaining("words.png");

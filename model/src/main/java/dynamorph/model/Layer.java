@@ -1,8 +1,8 @@
 package dynamorph.model;
 
-import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.Timing;
@@ -31,7 +31,7 @@ public record Layer(
     LayerId id,
     String name,
     Story story,
-    Optional<Figure> figure,
+    Optional<Shape> figure,
     PropertySet frame,
     List<StyleId> follows,
     PropertySet local,
@@ -67,7 +67,7 @@ public record Layer(
   }
 
   /** A layer that shows a figure. */
-  public static Layer of(String id, String name, Figure figure) {
+  public static Layer of(String id, String name, Shape figure) {
     return of(id, name, "").withFigure(Optional.of(figure));
   }
 
@@ -87,7 +87,7 @@ public record Layer(
     return new Layer(id, name, changed, figure, frame, follows, local, muted, timing);
   }
 
-  public Layer withFigure(Optional<Figure> changed) {
+  public Layer withFigure(Optional<Shape> changed) {
     return new Layer(id, name, story, changed, frame, follows, local, muted, timing);
   }
 

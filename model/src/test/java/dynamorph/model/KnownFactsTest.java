@@ -2,8 +2,8 @@ package dynamorph.model;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.model.edit.SetValues;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.layer.SetValues;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;

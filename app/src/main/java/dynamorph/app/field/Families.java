@@ -1,7 +1,7 @@
 package dynamorph.app.field;
 
-import dynamorph.typeset.font.FontFacts;
 import dynamorph.typeset.font.FontFamily;
+import dynamorph.typeset.font.FontTraits;
 import java.util.List;
 import java.util.Set;
 import javafx.scene.image.ImageView;
@@ -12,7 +12,7 @@ public interface Families {
   List<FontFamily> all();
 
   /** What a family is chosen by; reads the font, so not for the interface thread. */
-  FontFacts facts(String family);
+  FontTraits facts(String family);
 
   /** Families that styles and texts of the project ask for, whether or not they are there. */
   Set<String> used();

@@ -1,7 +1,7 @@
 package dynamorph.app.field;
 
-import dynamorph.typeset.font.FontFacts;
 import dynamorph.typeset.font.FontFamily;
+import dynamorph.typeset.font.FontTraits;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -71,7 +71,7 @@ public final class FontChooser {
   private final ToggleButton marked = chip("Marked", "Only families marked with a star");
   private final ListView<FontFamily> list = new ListView<>();
   private final Label state = new Label();
-  private final Map<String, FontFacts> facts = new ConcurrentHashMap<>();
+  private final Map<String, FontTraits> facts = new ConcurrentHashMap<>();
   private final String words;
 
   private FontChooser(Families families, Consumer<String> choose) {
@@ -100,11 +100,11 @@ public final class FontChooser {
     search.textProperty().addListener((_, _, _) -> narrow());
     search.addEventFilter(KeyEvent.KEY_PRESSED, this::keyInSearch);
     List<String> scripts = new ArrayList<>(List.of(ANY));
-    for (FontFacts.FontScript known : FontFacts.FontScript.values()) {
+    for (FontTraits.FontScript known : FontTraits.FontScript.values()) {
       scripts.add(name(known));
     }
     List<String> classes = new ArrayList<>(List.of(ANY));
-    for (FontFacts.FontClass known : FontFacts.FontClass.values()) {
+    for (FontTraits.FontClass known : FontTraits.FontClass.values()) {
       classes.add(name(known));
     }
     List<String> features = new ArrayList<>(List.of(ANY));
@@ -258,7 +258,7 @@ public final class FontChooser {
         && (!asksForFacts() || suits(facts.get(family.name())));
   }
 
-  private boolean suits(FontFacts known) {
+  private boolean suits(FontTraits known) {
     return known != null
         && (!variable.isSelected() || known.variable())
         && (ANY.equals(script.getValue())

@@ -13,16 +13,16 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ArrangeLayers;
 import dynamorph.model.edit.ChangeProject;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
-import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.survey.BaseProposal;
@@ -32,7 +32,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Numbers;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.scene.Scene;
-import dynamorph.typeset.font.FontDamaged;
+import dynamorph.typeset.font.DamagedFontException;
 import dynamorph.typeset.font.FontLibrary;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -130,9 +130,9 @@ public final class FileActions {
           user.remember(file);
           tellMissingFonts(project);
         });
-      } catch (IOException | FontDamaged problem) {
+      } catch (IOException | DamagedFontException problem) {
         String message =
-            problem instanceof FontDamaged
+            problem instanceof DamagedFontException
                 ? file.getFileName() + ": " + problem.getMessage()
                 : problem.getMessage();
         Platform.runLater(() -> workspace.tell(Notice.problem(message)));
@@ -320,7 +320,7 @@ public final class FileActions {
             workspace.tell(Notice.info("\"" + family + "\" now travels with the project."));
           }
         });
-      } catch (IOException | FontDamaged | IllegalArgumentException problem) {
+      } catch (IOException | DamagedFontException | IllegalArgumentException problem) {
         Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage() + ".")));
       }
     });
@@ -390,7 +390,7 @@ public final class FileActions {
         PropertySet.EMPTY.with(Properties.COAT_SHOWN.at(Address.coat("fill")), false);
     String name = image.asset().shortName();
     Layer layer =
-        Layer.of(workspace.ids().next("image"), name, new Figure.Picture(name))
+        Layer.of(workspace.ids().next("image"), name, new Shape.Picture(name))
             .withFrame(frame)
             .withLocal(bare);
     boolean placed =

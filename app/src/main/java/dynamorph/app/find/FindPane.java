@@ -6,7 +6,7 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Layer;
-import dynamorph.model.edit.ReplaceWords;
+import dynamorph.model.edit.text.ReplaceWords;
 import dynamorph.model.reach.WordSearch;
 import dynamorph.model.style.Style;
 import dynamorph.model.text.WordQuery;

@@ -11,9 +11,9 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.AddStyle;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.WearFinish;
+import dynamorph.model.edit.style.AddStyle;
+import dynamorph.model.edit.style.ApplyFinish;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -140,7 +140,7 @@ public final class ReadyPane extends VBox {
 
   private Edit edit(ReadyFinish finish) {
     List<LayerId> layers = List.copyOf(workspace.selection().layers());
-    return new WearFinish(layers, finish.style(), ReadyFinish::isOne);
+    return new ApplyFinish(layers, finish.style(), ReadyFinish::isOne);
   }
 
   private void tryOn(ReadyFinish finish) {

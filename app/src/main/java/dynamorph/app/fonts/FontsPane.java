@@ -9,7 +9,7 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ReplaceFont;
+import dynamorph.model.edit.text.ReplaceFont;
 import dynamorph.model.reach.FontUse;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;

@@ -9,7 +9,7 @@ import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.FeatureSettings;
-import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TextCase;
 import dynamorph.typeset.font.FontFace;
 import java.util.ArrayList;
@@ -278,8 +278,8 @@ public final class FacetSections extends VBox {
         default -> "";
       };
     }
-    LetterPosition chosen =
-        now.shown(Properties.LETTER_POSITION.key()).value().orElse(LetterPosition.NORMAL);
+    ScriptPosition chosen =
+        now.shown(Properties.LETTER_POSITION.key()).value().orElse(ScriptPosition.NORMAL);
     return switch (chosen) {
       case NORMAL -> "";
       case SUPERSCRIPT -> face.has("sups") ? "the font's own, where it has them" : MADE_SMALLER;

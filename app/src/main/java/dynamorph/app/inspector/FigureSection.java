@@ -4,9 +4,9 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Layer;
-import dynamorph.model.edit.ChangeFigure;
-import dynamorph.model.figure.Figure;
-import dynamorph.model.value.Around;
+import dynamorph.model.edit.layer.ChangeShape;
+import dynamorph.model.shape.Shape;
+import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.Expression;
 import dynamorph.model.value.Numbers;
 import java.util.List;
@@ -39,7 +39,7 @@ final class FigureSection extends VBox {
   /** Shows the figures among layers; nothing if there are none, or they differ. */
   void update(List<Layer> selected) {
     layers = selected.stream().filter(layer -> !layer.isText()).toList();
-    List<Figure> figures =
+    List<Shape> figures =
         layers.stream().map(layer -> layer.figure().orElseThrow()).distinct().toList();
     setVisible(!layers.isEmpty());
     setManaged(!layers.isEmpty());
@@ -59,9 +59,9 @@ final class FigureSection extends VBox {
     }
   }
 
-  private List<Node> rows(Figure figure) {
+  private List<Node> rows(Shape figure) {
     return switch (figure) {
-      case Figure.Rectangle(var corners) ->
+      case Shape.Rectangle(var corners) ->
           List.of(
               row(
                   "Corners",
@@ -69,15 +69,15 @@ final class FigureSection extends VBox {
                       "figure-corners",
                       corners.toString(),
                       "One radius, or four clockwise from the top left",
-                      text -> new Figure.Rectangle(Around.parse(text)))));
-      case Figure.Ellipse() -> List.of(quiet("Ellipse"));
-      case Figure.Line(boolean rising) -> {
+                      text -> new Shape.Rectangle(BoxLengths.parse(text)))));
+      case Shape.Ellipse() -> List.of(quiet("Ellipse"));
+      case Shape.Line(boolean rising) -> {
         CheckBox up = new CheckBox("rises to the right");
         up.setSelected(rising);
-        up.setOnAction(_ -> change(new Figure.Line(up.isSelected())));
+        up.setOnAction(_ -> change(new Shape.Line(up.isSelected())));
         yield List.of(row("Line", up));
       }
-      case Figure.Polygon(int corners, double depth) ->
+      case Shape.Polygon(int corners, double depth) ->
           List.of(
               row(
                   "Corners",
@@ -86,7 +86,7 @@ final class FigureSection extends VBox {
                       String.valueOf(corners),
                       "3 to 100",
                       text ->
-                          new Figure.Polygon((int) Math.round(Expression.evaluate(text)), depth))),
+                          new Shape.Polygon((int) Math.round(Expression.evaluate(text)), depth))),
               row(
                   "Star depth",
                   field(
@@ -94,9 +94,9 @@ final class FigureSection extends VBox {
                       Numbers.format(depth * 100, 1) + " %",
                       "How far the sides are drawn in; 0 for a polygon",
                       text ->
-                          new Figure.Polygon(
+                          new Shape.Polygon(
                               corners, Expression.evaluate(text.replace("%", "")) / 100))));
-      case Figure.Drawn drawn ->
+      case Shape.Drawn drawn ->
           List.of(
               row(
                   "Path",
@@ -104,8 +104,8 @@ final class FigureSection extends VBox {
                       "figure-path",
                       drawn.data(),
                       "Path data, as in SVG",
-                      text -> new Figure.Drawn(text, drawn.width(), drawn.height()))));
-      case Figure.Picture(String image) -> List.of(quiet(image));
+                      text -> new Shape.Drawn(text, drawn.width(), drawn.height()))));
+      case Shape.Picture(String image) -> List.of(quiet(image));
     };
   }
 
@@ -124,7 +124,7 @@ final class FigureSection extends VBox {
     return row;
   }
 
-  private TextField field(String id, String shown, String help, Function<String, Figure> reader) {
+  private TextField field(String id, String shown, String help, Function<String, Shape> reader) {
     TextField field = new TextField(shown);
     field.setId(id);
     field.setTooltip(new Tooltip(help));
@@ -145,7 +145,7 @@ final class FigureSection extends VBox {
     return field;
   }
 
-  private void change(Figure figure) {
-    workspace.apply(new ChangeFigure(layers.stream().map(Layer::id).toList(), _ -> figure));
+  private void change(Shape figure) {
+    workspace.apply(new ChangeShape(layers.stream().map(Layer::id).toList(), _ -> figure));
   }
 }

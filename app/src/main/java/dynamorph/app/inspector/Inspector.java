@@ -6,10 +6,10 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.MuteStyle;
-import dynamorph.model.edit.StackStyles;
-import dynamorph.model.edit.StopFollowing;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.style.MuteStyle;
+import dynamorph.model.edit.style.ReorderFollowed;
+import dynamorph.model.edit.style.StopFollowing;
 import dynamorph.model.property.Facet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
@@ -331,7 +331,7 @@ public final class Inspector extends VBox {
   }
 
   private void stack(Set<LayerId> ids, Style style, int by) {
-    workspace.apply(new StackStyles(ids, style.id(), by));
+    workspace.apply(new ReorderFollowed(ids, style.id(), by));
   }
 
   /** A chip that is dragged over others takes the place of the one it is dropped on. */

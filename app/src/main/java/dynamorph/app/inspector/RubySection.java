@@ -4,7 +4,7 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Layer;
-import dynamorph.model.edit.PutRuby;
+import dynamorph.model.edit.text.SetRuby;
 import dynamorph.model.text.RubyBase;
 import dynamorph.model.text.TextRange;
 import java.util.List;
@@ -155,7 +155,7 @@ final class RubySection extends VBox {
         .filter(base -> !base.ruby().equals(RubyBase.cleaned(typed)))
         .ifPresent(base ->
             workspace.apply(
-                new PutRuby(base.layer().id(), base.range(), typed), Optional.of(gesture)));
+                new SetRuby(base.layer().id(), base.range(), typed), Optional.of(gesture)));
   }
 
   private void key(KeyEvent event) {

@@ -6,7 +6,7 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.Retime;
+import dynamorph.model.edit.film.Retime;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;

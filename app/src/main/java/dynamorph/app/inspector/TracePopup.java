@@ -3,7 +3,7 @@ package dynamorph.app.inspector;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.cascade.Trace;
-import dynamorph.model.edit.SaveValue;
+import dynamorph.model.edit.style.SaveValue;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.property.ValueType;

@@ -5,17 +5,17 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.EditRefused;
-import dynamorph.model.edit.Follow;
-import dynamorph.model.edit.KeepStyle;
-import dynamorph.model.edit.Proposal;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.style.KeepStyle;
+import dynamorph.model.edit.style.Proposal;
 import dynamorph.model.property.Aspect;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
-import dynamorph.model.survey.Likeness;
+import dynamorph.model.survey.StyleSimilarity;
 import dynamorph.model.value.Colour;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -210,12 +210,12 @@ public final class KeepPane extends VBox {
   /** Says which styles look the same or nearly so, and offers to follow one of them instead. */
   private void warn() {
     alike.getChildren().clear();
-    Likeness.of(workspace.project(), style(new StyleId("candidate"), "Candidate")).stream()
+    StyleSimilarity.of(workspace.project(), style(new StyleId("candidate"), "Candidate")).stream()
         .limit(2)
         .forEach(found -> alike.getChildren().add(warning(found)));
   }
 
-  private Node warning(Likeness.Alike found) {
+  private Node warning(StyleSimilarity.Alike found) {
     String differing =
         found.differences().stream()
             .map(key -> key.property().label().toLowerCase(java.util.Locale.ROOT))

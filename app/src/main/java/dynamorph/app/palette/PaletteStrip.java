@@ -2,7 +2,7 @@ package dynamorph.app.palette;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.edit.PutSwatch;
+import dynamorph.model.edit.style.SetSwatch;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Rgba;
@@ -87,7 +87,7 @@ public final class PaletteStrip extends VBox {
     String id = workspace.ids().next("swatch");
     int number = workspace.project().palette().swatches().size() + 1;
     Swatch fresh = new Swatch(id, "Swatch " + number, Rgba.of(128, 128, 128));
-    if (workspace.apply(new PutSwatch(fresh))) {
+    if (workspace.apply(new SetSwatch(fresh))) {
       workspace.openSwatch(id);
     }
   }

@@ -6,9 +6,9 @@ import dynamorph.app.field.ValueEditor;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Review;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.edit.DeleteSwatch;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.PutSwatch;
+import dynamorph.model.edit.style.DeleteSwatch;
+import dynamorph.model.edit.style.SetSwatch;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
@@ -121,7 +121,7 @@ public final class SwatchPane extends VBox {
 
   /** Shows what is under review, whoever asked for it. */
   private void showPut(Edit edit) {
-    if (edit instanceof PutSwatch(Swatch put)
+    if (edit instanceof SetSwatch(Swatch put)
         && draft.filter(open -> open.id().equals(put.id()) && !open.equals(put)).isPresent()) {
       draft = Optional.of(put);
       show(put);
@@ -180,7 +180,7 @@ public final class SwatchPane extends VBox {
   private void change(Swatch changed) {
     draft = Optional.of(changed);
     workspace.review(
-        new Review("Change swatch \"" + changed.name() + "\"", new PutSwatch(changed), "Commit"));
+        new Review("Change swatch \"" + changed.name() + "\"", new SetSwatch(changed), "Commit"));
     show(changed);
   }
 }

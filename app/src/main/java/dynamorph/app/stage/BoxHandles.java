@@ -3,7 +3,7 @@ package dynamorph.app.stage;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.ResizeBox;
+import dynamorph.model.edit.layer.ResizeBox;
 import dynamorph.model.value.BoxFit;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;

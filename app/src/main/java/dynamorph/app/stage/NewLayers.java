@@ -3,11 +3,11 @@ package dynamorph.app.stage;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Layer;
-import dynamorph.model.edit.ArrangeLayers;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Length;
@@ -32,7 +32,7 @@ final class NewLayers {
    * @param plane its box on the plane
    * @return whether there was an artboard
    */
-  boolean add(Figure figure, Box plane) {
+  boolean add(Shape figure, Box plane) {
     Optional<Scene.Board> board =
         stage
             .scene()
@@ -67,8 +67,8 @@ final class NewLayers {
   }
 
   /** A line has no inside, so it begins with a stroke. */
-  private static PropertySet startingFinish(Figure figure) {
-    if (!(figure instanceof Figure.Line)) {
+  private static PropertySet startingFinish(Shape figure) {
+    if (!(figure instanceof Shape.Line)) {
       return PropertySet.EMPTY;
     }
     Address line = Address.coat("line");

@@ -2,7 +2,7 @@ package dynamorph.app.stage;
 
 import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.figure.PenDraft;
+import dynamorph.model.shape.PathDraft;
 import dynamorph.typeset.layout.Box;
 import java.util.Optional;
 import javafx.scene.input.KeyEvent;
@@ -18,7 +18,7 @@ final class PenGesture {
 
   private final Workspace workspace;
   private final StageView stage;
-  private PenDraft draft = PenDraft.EMPTY;
+  private PathDraft draft = PathDraft.EMPTY;
 
   PenGesture(Workspace workspace, StageView stage) {
     this.workspace = workspace;
@@ -37,7 +37,7 @@ final class PenGesture {
     return stage.view().toPlaneY(y * stage.pixelRatio());
   }
 
-  private void set(PenDraft changed) {
+  private void set(PathDraft changed) {
     draft = changed;
     stage.setPen(draft, Optional.empty());
   }
@@ -75,7 +75,7 @@ final class PenGesture {
     }
     switch (event.getCode()) {
       case ENTER -> finish();
-      case ESCAPE -> set(PenDraft.EMPTY);
+      case ESCAPE -> set(PathDraft.EMPTY);
       case BACK_SPACE, DELETE -> set(draft.shortened());
       default -> {
         return false;
@@ -86,12 +86,12 @@ final class PenGesture {
 
   /** Makes a layer of what was drawn, if it is a path. */
   void finish() {
-    PenDraft drawn = draft;
-    set(PenDraft.EMPTY);
+    PathDraft drawn = draft;
+    set(PathDraft.EMPTY);
     drawn
         .figure()
         .ifPresent(figure -> {
-          PenDraft.Bounds box = drawn.bounds().orElseThrow();
+          PathDraft.Bounds box = drawn.bounds().orElseThrow();
           Box plane = new Box(box.x(), box.y(), box.width(), box.height());
           if (new NewLayers(workspace, stage).add(figure, plane)
               && workspace.toolProperty().get() == Tool.DRAW) {

@@ -7,12 +7,12 @@ import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.ArrangeLayers;
-import dynamorph.model.edit.MoveLayers;
 import dynamorph.model.edit.Target;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.edit.layer.MoveLayers;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.text.TextRange;
 import dynamorph.model.value.BoxFit;
 import dynamorph.paint.scene.Scene;
@@ -465,9 +465,9 @@ final class StageGestures {
       double width = SHAPE_WIDTH / (stage.view().scale() / stage.pixelRatio());
       drawn = new Box(drawn.x(), drawn.y(), width, width * 0.6);
     }
-    Figure figure = workspace.shapeProperty().get();
-    if (figure instanceof Figure.Line) {
-      figure = new Figure.Line((event.getX() < pressX) != (event.getY() < pressY));
+    Shape figure = workspace.shapeProperty().get();
+    if (figure instanceof Shape.Line) {
+      figure = new Shape.Line((event.getX() < pressX) != (event.getY() < pressY));
     }
     if (new NewLayers(workspace, stage).add(figure, drawn)) {
       workspace.toolProperty().set(Tool.SELECT);

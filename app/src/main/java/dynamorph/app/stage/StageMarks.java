@@ -7,13 +7,13 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.figure.PenDraft;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.shape.PathDraft;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.TextRange;
-import dynamorph.model.timeline.SafeArea;
+import dynamorph.model.value.SafeArea;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
@@ -136,10 +136,10 @@ final class StageMarks {
     }
   }
 
-  private PenDraft pen = PenDraft.EMPTY;
+  private PathDraft pen = PathDraft.EMPTY;
   private Optional<double[]> penNext = Optional.empty();
 
-  void setPen(PenDraft draft, Optional<double[]> next) {
+  void setPen(PathDraft draft, Optional<double[]> next) {
     pen = draft;
     penNext = next;
   }
@@ -148,7 +148,7 @@ final class StageMarks {
     if (pen.isEmpty()) {
       return;
     }
-    PenDraft shown = penNext.map(at -> pen.plus(at[0], at[1])).orElse(pen);
+    PathDraft shown = penNext.map(at -> pen.plus(at[0], at[1])).orElse(pen);
     g.setStroke(KELP);
     g.setLineWidth(1.6);
     g.beginPath();
@@ -163,7 +163,7 @@ final class StageMarks {
       }
     }
     g.stroke();
-    for (PenDraft.Knot knot : pen.knots()) {
+    for (PathDraft.Knot knot : pen.knots()) {
       double x = stageX(knot.x());
       double y = stageY(knot.y());
       double outX = stageX(knot.x() + knot.handleX());

@@ -4,7 +4,7 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.head.NoticeBar;
 import dynamorph.app.workspace.Tool;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Numbers;
 import java.util.List;
 import javafx.geometry.Insets;
@@ -84,7 +84,7 @@ public final class StagePane extends StackPane {
     HBox bar = new HBox(2);
     bar.getStyleClass().add("tools");
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
-    for (Figure figure : SHAPES) {
+    for (Shape figure : SHAPES) {
       ToggleButton button = new ToggleButton(figure.name());
       button.getStyleClass().add("tool");
       button.setId("shape-" + figure.name().toLowerCase(java.util.Locale.ROOT));
@@ -102,13 +102,13 @@ public final class StagePane extends StackPane {
     return bar;
   }
 
-  private static final List<Figure> SHAPES =
+  private static final List<Shape> SHAPES =
       List.of(
-          Figure.Rectangle.SHARP,
-          new Figure.Ellipse(),
-          new Figure.Line(false),
-          new Figure.Polygon(6, 0),
-          new Figure.Polygon(5, 0.5));
+          Shape.Rectangle.SHARP,
+          new Shape.Ellipse(),
+          new Shape.Line(false),
+          new Shape.Polygon(6, 0),
+          new Shape.Polygon(5, 0.5));
 
   private static Node zoom(StageView stage) {
     Label percent = new Label();

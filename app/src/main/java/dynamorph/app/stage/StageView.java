@@ -11,7 +11,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.figure.PenDraft;
+import dynamorph.model.shape.PathDraft;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.stage.View;
 import dynamorph.typeset.layout.Box;
@@ -431,7 +431,7 @@ public final class StageView extends Region {
    *
    * @param next where the pointer is, on the plane: the next point would be there
    */
-  void setPen(PenDraft draft, Optional<double[]> next) {
+  void setPen(PathDraft draft, Optional<double[]> next) {
     painter.setPen(draft, next);
     drawMarks();
   }

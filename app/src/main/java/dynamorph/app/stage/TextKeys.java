@@ -9,16 +9,16 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
-import dynamorph.model.edit.BringWords;
-import dynamorph.model.edit.EditText;
+import dynamorph.model.edit.importing.ImportText;
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.text.EditText;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
-import dynamorph.model.style.StyleBundle;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import dynamorph.paint.scene.Scene;
-import dynamorph.typeset.language.Quotes;
+import dynamorph.typeset.language.QuotationMarks;
 import dynamorph.typeset.layout.Caret;
 import dynamorph.typeset.layout.CaretPlace;
 import dynamorph.typeset.layout.TextLayout;
@@ -106,7 +106,7 @@ final class TextKeys {
           int start = at.range().start();
           String before = at.story().text(new TextRange(0, start));
           int line = before.lastIndexOf('\n') + 1;
-          return Quotes.of(languageAt(at, start)).mark(typed.charAt(0), before.substring(line));
+          return QuotationMarks.of(languageAt(at, start)).mark(typed.charAt(0), before.substring(line));
         })
         .orElse(typed);
   }
@@ -290,7 +290,7 @@ final class TextKeys {
     Layer part = Layer.of("words", "words", "").withStory(words);
     workspace.bring(
         StyleBundle.of(copiedFrom, List.of(part)),
-        styles -> new BringWords(styles, at.layer().id(), at.range(), words));
+        styles -> new ImportText(styles, at.layer().id(), at.range(), words));
   }
 
   /** Only what words stand out by. */

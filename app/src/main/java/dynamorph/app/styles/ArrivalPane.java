@@ -5,8 +5,8 @@ import dynamorph.app.workspace.Review;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.BringStyles;
-import dynamorph.model.edit.BringStyles.Choice;
+import dynamorph.model.edit.importing.ImportStyles;
+import dynamorph.model.edit.importing.ImportStyles.Choice;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
@@ -108,11 +108,11 @@ public final class ArrivalPane extends VBox {
     workspace.review(
         new Review(
             "Bring styles from another project",
-            arrival.edit().apply(new BringStyles(arrival.bundle(), choices)),
+            arrival.edit().apply(new ImportStyles(arrival.bundle(), choices)),
             "Bring them"));
   }
 
-  private Node row(Arrival arrival, BringStyles.Collision collision, Project mine, Project theirs) {
+  private Node row(Arrival arrival, ImportStyles.Collision collision, Project mine, Project theirs) {
     Label name = new Label(collision.mine().name());
     name.getStyleClass().add("section-title");
     HBox choose = new HBox(6);

@@ -1,7 +1,7 @@
 package dynamorph.app.styles;
 
 import dynamorph.app.workspace.Workspace;
-import dynamorph.model.edit.ArrangeStyles;
+import dynamorph.model.edit.style.ArrangeStyles;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;

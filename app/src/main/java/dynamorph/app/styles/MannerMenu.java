@@ -1,7 +1,7 @@
 package dynamorph.app.styles;
 
 import dynamorph.app.workspace.Following;
-import dynamorph.model.edit.Manner;
+import dynamorph.model.edit.style.ApplyOptions;
 import dynamorph.model.property.Aspect;
 import java.util.EnumSet;
 import java.util.Set;
@@ -40,7 +40,7 @@ final class MannerMenu extends MenuButton {
     stamp.selectedProperty().bindBidirectional(following.stampingProperty());
     MenuItem reset = new MenuItem("Put on everything, and follow");
     reset.setOnAction(_ -> {
-      set(Manner.PLAIN);
+      set(ApplyOptions.PLAIN);
       following.stampingProperty().set(false);
     });
     getItems().addAll(new SeparatorMenuItem(), top, stamp, new SeparatorMenuItem(), reset);
@@ -73,7 +73,7 @@ final class MannerMenu extends MenuButton {
     };
   }
 
-  private void set(Manner manner) {
+  private void set(ApplyOptions manner) {
     following.mannerProperty().set(manner);
   }
 

@@ -12,7 +12,7 @@ import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.value.Rgba;
-import dynamorph.paint.specimen.Ground;
+import dynamorph.paint.specimen.Backdrop;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -51,10 +51,10 @@ public final class Specimens {
    *
    * @param key what it depends on
    */
-  public record Seen(Object key, Ground ground) {}
+  public record Seen(Object key, Backdrop ground) {}
 
   private static Seen plain(Rgba colour) {
-    return new Seen(colour, new Ground.Plain(colour));
+    return new Seen(colour, new Backdrop.Plain(colour));
   }
 
   private Supplier<Optional<Seen>> film = Optional::empty;

@@ -8,8 +8,8 @@ import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.AddStyle;
-import dynamorph.model.edit.ArrangeStyles;
+import dynamorph.model.edit.style.AddStyle;
+import dynamorph.model.edit.style.ArrangeStyles;
 import dynamorph.model.property.Properties;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.ColourLabel;
@@ -18,7 +18,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.paint.film.FootagePainter;
-import dynamorph.paint.specimen.Ground;
+import dynamorph.paint.specimen.Backdrop;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -224,7 +224,7 @@ public final class StylesColumn extends VBox {
           Project project = workspace.project();
           return new Specimens.Seen(
               List.of(line.footage().toList(), at, board.background(), project.assets()),
-              new Ground.FilmFrame(
+              new Backdrop.FilmFrame(
                   FootagePainter.of(project, workspace.footage()),
                   line,
                   at,

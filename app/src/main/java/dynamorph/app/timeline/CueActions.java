@@ -6,17 +6,17 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.ArrangeLayers;
-import dynamorph.model.edit.ChangeTimeline;
-import dynamorph.model.edit.ChangeWords;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.Retime;
+import dynamorph.model.edit.film.ChangeTimeline;
+import dynamorph.model.edit.film.Retime;
+import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.edit.text.ReplaceStories;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.value.Numbers;
-import dynamorph.typeset.caption.CaptionBreaks;
+import dynamorph.typeset.caption.CaptionLineBreaker;
 import dynamorph.typeset.caption.CueList;
 import dynamorph.typeset.caption.CueText;
 import java.util.LinkedHashMap;
@@ -100,7 +100,7 @@ public final class CueActions {
         Edit.together(
             "Split the cue",
             new ChangeTimeline.Split(board.get().id(), Map.of(id, half), at),
-            new ChangeWords(Map.of(id, halves.first(), half, halves.second()), "Split")));
+            new ReplaceStories(Map.of(id, halves.first(), half, halves.second()), "Split")));
   }
 
   public void mergeCues() {
@@ -184,13 +184,13 @@ public final class CueActions {
       workspace
           .project()
           .captionsOf(cue)
-          .map(track -> CueText.broken(cue.story(), CaptionBreaks.lines(cue, track)))
+          .map(track -> CueText.broken(cue.story(), CaptionLineBreaker.lines(cue, track)))
           .filter(story -> !story.equals(cue.story()))
           .ifPresent(story -> broken.put(cue.id(), story));
     }
     if (broken.isEmpty()) {
       workspace.tell(Notice.info("All lines are as the rules of the track want them."));
-    } else if (workspace.apply(new ChangeWords(broken, "Break lines of"))) {
+    } else if (workspace.apply(new ReplaceStories(broken, "Break lines of"))) {
       film.told(Numbers.counted(broken.size(), "cue") + " broken into lines.");
     }
   }
@@ -202,7 +202,7 @@ public final class CueActions {
         .ifPresent(cue -> {
           Story told = CueText.retold(cue.story(), words.strip().replace('\n', CueText.BREAK));
           if (!told.equals(cue.story())) {
-            workspace.apply(new ChangeWords(Map.of(id, told), "Retell"));
+            workspace.apply(new ReplaceStories(Map.of(id, told), "Retell"));
           }
         });
   }

@@ -5,7 +5,7 @@ import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.Retime;
+import dynamorph.model.edit.film.Retime;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
@@ -363,7 +363,7 @@ public final class CuePane extends VBox {
       case DELETE, BACK_SPACE -> {
         if (!workspace.selection().isEmpty()) {
           workspace.apply(
-              new dynamorph.model.edit.ArrangeLayers.Delete(workspace.selection().layers()));
+              new dynamorph.model.edit.layer.ArrangeLayers.Delete(workspace.selection().layers()));
           event.consume();
         }
       }

@@ -156,7 +156,7 @@ public final class FilmActions implements AutoCloseable {
                       dynamorph.model.LengthUnit.PIXEL)
                   .withBackground(dynamorph.model.value.Colour.hex("#10161b"))
                   .withTimeline(Optional.of(timeline));
-          if (workspace.apply(new dynamorph.model.edit.ArrangeArtboards.Add(board))) {
+          if (workspace.apply(new dynamorph.model.edit.layer.ArrangeArtboards.Add(board))) {
             screening.open(board.id());
           }
         });
@@ -177,7 +177,7 @@ public final class FilmActions implements AutoCloseable {
           FilmDialogs.settings(film.window().get(), "Film settings", start)
               .ifPresent(made ->
                   workspace.apply(
-                      new dynamorph.model.edit.ArrangeArtboards.Change(
+                      new dynamorph.model.edit.layer.ArrangeArtboards.Change(
                           board
                               .withName(made.name())
                               .withSize(made.width(), made.height())

@@ -8,13 +8,13 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.footage.FootageFiles;
-import dynamorph.formats.captions.BringCaptions;
 import dynamorph.formats.captions.CaptionFiles;
 import dynamorph.formats.captions.FrameBox;
 import dynamorph.formats.captions.Remark;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.ImportCaptions;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Track;
@@ -91,7 +91,7 @@ public final class FilmFiles implements AutoCloseable {
                         .orElse(List.of())
                     : List.of());
     if (workspace.apply(
-        new BringCaptions(board.id(), track, read.sheet(), workspace.ids().next("c")))) {
+        new ImportCaptions(board.id(), track, read.sheet(), workspace.ids().next("c")))) {
       screening.cueTrackProperty().set(Optional.of(track.id()));
       workspace.tell(
           Notice.offering(

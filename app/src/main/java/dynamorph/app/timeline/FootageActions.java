@@ -6,12 +6,12 @@ import dynamorph.app.files.FileQuestion;
 import dynamorph.app.files.ImageFile;
 import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.footage.FootageFacts;
 import dynamorph.footage.FootageFiles;
+import dynamorph.footage.FootageInfo;
 import dynamorph.model.Artboard;
 import dynamorph.model.edit.ChangeProject;
-import dynamorph.model.edit.ChangeTimeline;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.film.ChangeTimeline;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Media;
@@ -127,7 +127,7 @@ public final class FootageActions implements AutoCloseable {
   /**
    * @param numbered how many pictures it is made of; 0 for a video
    */
-  private Runnable moving(Path file, int numbered, FootageFacts facts, Place place) {
+  private Runnable moving(Path file, int numbered, FootageInfo facts, Place place) {
     String path = written(file);
     String name = file.getFileName().toString();
     return () ->

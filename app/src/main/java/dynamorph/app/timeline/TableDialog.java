@@ -1,8 +1,8 @@
 package dynamorph.app.timeline;
 
-import dynamorph.formats.table.BringTitles;
-import dynamorph.formats.table.TitleTable;
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.ImportTitles;
+import dynamorph.model.edit.importing.TitleTable;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import java.util.ArrayList;
@@ -27,8 +27,8 @@ import javafx.util.StringConverter;
 final class TableDialog {
   private TableDialog() {}
 
-  static Optional<BringTitles> ask(
-      Window owner, Project project, Timeline line, BringTitles start) {
+  static Optional<ImportTitles> ask(
+      Window owner, Project project, Timeline line, ImportTitles start) {
     List<ComboBox<TitleTable.Role>> roles = new ArrayList<>();
     GridPane columns = new GridPane(8, 6);
     for (int column = 0; column < start.table().columns().size(); column++) {
@@ -46,11 +46,11 @@ final class TableDialog {
     preview.setPrefSize(460, 220);
     Label sum = new Label();
     sum.getStyleClass().add("quiet");
-    BringTitles[] now = {start};
+    ImportTitles[] now = {start};
     Runnable show =
         () -> {
           now[0] = read(start, line, roles, begin, gap);
-          List<BringTitles.Made> made = now[0].made(project);
+          List<ImportTitles.Made> made = now[0].made(project);
           preview.setItems(
               FXCollections.observableArrayList(
                   made.stream().map(one -> words(one, line)).toList()));
@@ -66,7 +66,7 @@ final class TableDialog {
     VBox content =
         new VBox(10, new Label("What are the columns for?"), columns, times, preview, sum);
     content.setPadding(new Insets(16));
-    Dialog<BringTitles> dialog = new Dialog<>();
+    Dialog<ImportTitles> dialog = new Dialog<>();
     dialog.initOwner(owner);
     dialog.setTitle("Titles from a table");
     dialog.getDialogPane().setContent(content);
@@ -75,8 +75,8 @@ final class TableDialog {
     return dialog.showAndWait();
   }
 
-  private static BringTitles read(
-      BringTitles start,
+  private static ImportTitles read(
+      ImportTitles start,
       Timeline line,
       List<ComboBox<TitleTable.Role>> roles,
       TextField begin,
@@ -89,7 +89,7 @@ final class TableDialog {
     } catch (IllegalArgumentException stillTyping) {
       // what was there before counts until it can be read
     }
-    return new BringTitles(
+    return new ImportTitles(
         start.film(),
         start.pattern(),
         start.table(),
@@ -99,7 +99,7 @@ final class TableDialog {
         start.prefix());
   }
 
-  private static String words(BringTitles.Made made, Timeline line) {
+  private static String words(ImportTitles.Made made, Timeline line) {
     return made.title()
         .map(title ->
             line.codeAt(title.timing().orElseThrow().in())

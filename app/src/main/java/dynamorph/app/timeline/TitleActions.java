@@ -7,14 +7,15 @@ import dynamorph.app.workspace.Notice;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Selection;
 import dynamorph.app.workspace.Workspace;
-import dynamorph.formats.table.BringTitles;
-import dynamorph.formats.table.TitleTable;
+import dynamorph.formats.table.TitleTableReader;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.ArrangeLayers;
-import dynamorph.model.edit.ChangeTimeline;
-import dynamorph.model.edit.Retime;
+import dynamorph.model.edit.film.ChangeTimeline;
+import dynamorph.model.edit.film.Retime;
+import dynamorph.model.edit.importing.ImportTitles;
+import dynamorph.model.edit.importing.TitleTable;
+import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.value.Numbers;
@@ -191,7 +192,7 @@ public final class TitleActions {
         .choose(FileQuestion.TABLE)
         .ifPresent(file -> {
           try {
-            takeTable(board.get(), pattern.get(), TitleTable.read(file));
+            takeTable(board.get(), pattern.get(), TitleTableReader.read(file));
           } catch (IOException wrong) {
             workspace.tell(Notice.problem("Not taken in: " + wrong.getMessage() + "."));
           }
@@ -199,18 +200,18 @@ public final class TitleActions {
   }
 
   private void takeTable(Artboard board, Layer pattern, TitleTable table) {
-    BringTitles titles =
-        new BringTitles(
+    ImportTitles titles =
+        new ImportTitles(
             board.id(),
             pattern.id(),
             table,
-            BringTitles.roles(table),
+            ImportTitles.roles(table),
             pattern.timing().orElseThrow().out(),
             Time.ZERO,
             workspace.ids().next("title"));
     TableDialog.ask(film.window().get(), workspace.project(), OpenFilm.line(board), titles)
         .ifPresent(wanted -> {
-          List<BringTitles.Made> made = wanted.made(workspace.project());
+          List<ImportTitles.Made> made = wanted.made(workspace.project());
           if (workspace.apply(wanted)) {
             List<Layer> there = made.stream().flatMap(one -> one.title().stream()).toList();
             workspace.select(there.stream().map(Layer::id).toList());

@@ -3,7 +3,7 @@ package dynamorph.app.timeline;
 import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
-import dynamorph.model.edit.ChangeTimeline;
+import dynamorph.model.edit.film.ChangeTimeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import java.util.List;

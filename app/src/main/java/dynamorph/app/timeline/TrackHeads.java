@@ -5,7 +5,7 @@ import dynamorph.app.workspace.Screening;
 import dynamorph.app.workspace.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
-import dynamorph.model.edit.ChangeTimeline;
+import dynamorph.model.edit.film.ChangeTimeline;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;

@@ -1,8 +1,8 @@
 package dynamorph.app.workspace;
 
-import dynamorph.model.edit.BringStyles;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.style.StyleBundle;
+import dynamorph.model.edit.importing.ImportStyles;
+import dynamorph.model.edit.importing.StyleBundle;
 import java.util.List;
 import java.util.function.Function;
 
@@ -13,4 +13,4 @@ import java.util.function.Function;
  * @param edit what is done once that is settled
  */
 public record Arrival(
-    StyleBundle bundle, List<BringStyles.Collision> collisions, Function<BringStyles, Edit> edit) {}
+    StyleBundle bundle, List<ImportStyles.Collision> collisions, Function<ImportStyles, Edit> edit) {}

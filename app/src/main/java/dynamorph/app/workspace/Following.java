@@ -3,10 +3,10 @@ package dynamorph.app.workspace;
 import dynamorph.app.workspace.Notice.Offer;
 import dynamorph.app.workspace.Notice.Tick;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.Follow;
-import dynamorph.model.edit.Manner;
-import dynamorph.model.edit.Stamp;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.style.ApplyOptions;
+import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.style.Stamp;
 import dynamorph.model.property.Facet;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.StyleId;
@@ -28,7 +28,7 @@ import javafx.beans.property.SimpleObjectProperty;
  */
 public final class Following {
   private final Workspace workspace;
-  private final ObjectProperty<Manner> manner = new SimpleObjectProperty<>(Manner.PLAIN);
+  private final ObjectProperty<ApplyOptions> manner = new SimpleObjectProperty<>(ApplyOptions.PLAIN);
   private final BooleanProperty stamping = new SimpleBooleanProperty();
 
   Following(Workspace workspace) {
@@ -36,7 +36,7 @@ public final class Following {
   }
 
   /** What is left alone and which local changes stay. */
-  public ObjectProperty<Manner> mannerProperty() {
+  public ObjectProperty<ApplyOptions> mannerProperty() {
     return manner;
   }
 
@@ -47,7 +47,7 @@ public final class Following {
 
   /** Whether anything about the manner is not as it is at first. */
   public boolean isUnusual() {
-    return !manner.get().equals(Manner.PLAIN) || stamping.get();
+    return !manner.get().equals(ApplyOptions.PLAIN) || stamping.get();
   }
 
   /**
@@ -58,7 +58,7 @@ public final class Following {
         target instanceof Target.Words words && words.range().isEmpty() && isForTexts(style)
             ? new Target.Layers(words.layers())
             : target;
-    Manner how = manner.get().onTop(onTop);
+    ApplyOptions how = manner.get().onTop(onTop);
     return stamp ? new Stamp(meant, style, how) : new Follow(meant, style, how);
   }
 

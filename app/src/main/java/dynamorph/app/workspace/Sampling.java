@@ -1,8 +1,8 @@
 package dynamorph.app.workspace;
 
-import dynamorph.model.edit.Sample;
-import dynamorph.model.edit.StampSample;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.style.Sample;
+import dynamorph.model.edit.style.StampSample;
 import dynamorph.model.property.Facet;
 import java.util.EnumSet;
 import java.util.Set;

@@ -4,19 +4,19 @@ import dynamorph.footage.FootageFiles;
 import dynamorph.model.IdSource;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.edit.BringStyles;
-import dynamorph.model.edit.ChangeStyle;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.History;
-import dynamorph.model.edit.HoldBack;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.edit.importing.ImportStyles;
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.style.ChangeStyle;
+import dynamorph.model.edit.style.HoldBack;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Reach;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Style;
-import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Numbers;
 import java.nio.file.Path;
@@ -62,7 +62,7 @@ public final class Workspace {
       new SimpleObjectProperty<>(Optional.empty());
   private final CoatClipboard coatClipboard = new CoatClipboard();
   private final BooleanProperty spellingShown = new SimpleBooleanProperty(true);
-  private final ObjectProperty<Figure> shape = new SimpleObjectProperty<>(Figure.Rectangle.SHARP);
+  private final ObjectProperty<Shape> shape = new SimpleObjectProperty<>(Shape.Rectangle.SHARP);
   private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.SELECT);
   private final ObjectProperty<Optional<StyleId>> pickedStyle =
       new SimpleObjectProperty<>(Optional.empty());
@@ -220,7 +220,7 @@ public final class Workspace {
   }
 
   /** The shape that is drawn next. */
-  public ObjectProperty<Figure> shapeProperty() {
+  public ObjectProperty<Shape> shapeProperty() {
     return shape;
   }
 
@@ -293,10 +293,10 @@ public final class Workspace {
    *
    * @param edit what is done with the styles, given how names are settled
    */
-  public void bring(StyleBundle bundle, Function<BringStyles, Edit> edit) {
-    List<BringStyles.Collision> collisions = BringStyles.collisions(project(), bundle);
+  public void bring(StyleBundle bundle, Function<ImportStyles, Edit> edit) {
+    List<ImportStyles.Collision> collisions = ImportStyles.collisions(project(), bundle);
     if (collisions.isEmpty()) {
-      apply(edit.apply(new BringStyles(bundle, Map.of())));
+      apply(edit.apply(new ImportStyles(bundle, Map.of())));
     } else if (desk.get().isPresent() || review.get().isPresent()) {
       tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
     } else {

@@ -7,7 +7,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.ArrangeLayers;
+import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -155,7 +155,7 @@ class FilmJourneyTest extends FilmJourney {
           driver
               .workspace()
               .apply(
-                  new dynamorph.model.edit.ChangeStyle(
+                  new dynamorph.model.edit.style.ChangeStyle(
                       style.withProperties(
                           style
                               .properties()
@@ -166,7 +166,7 @@ class FilmJourneyTest extends FilmJourney {
           driver
               .workspace()
               .apply(
-                  new dynamorph.model.edit.PutSwatch(
+                  new dynamorph.model.edit.style.SetSwatch(
                       new Swatch("copper", "Copper", Rgba.parse("#1177cc"))));
         });
     Path out = folder.resolve("gallery.ttml");

@@ -9,13 +9,13 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.ResolvedLayer;
-import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.PaintKind;
-import dynamorph.model.value.PlateAround;
+import dynamorph.model.value.PlateExtent;
 import dynamorph.model.value.Rgba;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -123,13 +123,13 @@ class FinishJourneyTest extends JourneyTest {
     Driver.needsADisplay();
     driver.pressText("entrance-subtitle");
     driver.press("add-plate");
-    ComboBox<PlateAround> behind = driver.robot().lookup("#inspector #plate-around").query();
-    driver.robot().interact(() -> behind.setValue(PlateAround.LINE));
+    ComboBox<PlateExtent> behind = driver.robot().lookup("#inspector #plate-around").query();
+    driver.robot().interact(() -> behind.setValue(PlateExtent.LINE));
     type("#inspector #plate-padding", "0.1 em, 0.4 em");
     type("#inspector #plate-radius", "0.2 em, 0 em, 0.2 em, 0 em");
     driver.settle();
     ResolvedLayer look = Cascade.of(driver.project()).resolve(driver.layer("entrance-subtitle"));
-    assertThat(look.plate().around()).isEqualTo(PlateAround.LINE);
+    assertThat(look.plate().around()).isEqualTo(PlateExtent.LINE);
     assertThat(look.plate().padding().left()).isGreaterThan(look.plate().padding().above());
     assertThat(look.plate().corners().topRight()).isZero();
     assertThat(driver.pixels("entrance-subtitle", Rgba.parse("#e8c468"))).isPositive();
@@ -155,7 +155,7 @@ class FinishJourneyTest extends JourneyTest {
     driver.settle();
     Layer button =
         driver.project().layers().filter(layer -> !layer.isText()).findFirst().orElseThrow();
-    assertThat(button.figure()).contains(Figure.Rectangle.SHARP);
+    assertThat(button.figure()).contains(Shape.Rectangle.SHARP);
     assertThat(driver.workspace().selection().layers()).containsExactly(button.id());
     assertThat(driver.isShown("#figure-section")).isTrue();
     assertThat(driver.isShown("#inspector #font-family")).as("a shape has no typeface").isFalse();
@@ -191,7 +191,7 @@ class FinishJourneyTest extends JourneyTest {
     driver.settle();
     Layer path =
         driver.project().layers().filter(layer -> !layer.isText()).findFirst().orElseThrow();
-    assertThat(((Figure.Drawn) path.figure().orElseThrow()).data()).startsWith("M").contains("C");
+    assertThat(((Shape.Drawn) path.figure().orElseThrow()).data()).startsWith("M").contains("C");
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
   }
@@ -326,7 +326,7 @@ class FinishJourneyTest extends JourneyTest {
         "the image is placed", () -> driver.project().layers().anyMatch(layer -> !layer.isText()));
     Layer image =
         driver.project().layers().filter(layer -> !layer.isText()).findFirst().orElseThrow();
-    assertThat(image.figure()).contains(new Figure.Picture("half tone.png"));
+    assertThat(image.figure()).contains(new Shape.Picture("half tone.png"));
     assertThat(driver.project().assets()).hasSize(1);
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);

@@ -6,7 +6,7 @@ import dynamorph.app.workspace.Selection;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.EditText;
+import dynamorph.model.edit.text.EditText;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.text.Span;

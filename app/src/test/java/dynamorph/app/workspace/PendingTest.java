@@ -9,17 +9,17 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
-import dynamorph.model.edit.DeleteStyles;
-import dynamorph.model.edit.PutSwatch;
-import dynamorph.model.edit.Sample;
 import dynamorph.model.edit.Target;
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.style.DeleteStyles;
+import dynamorph.model.edit.style.Sample;
+import dynamorph.model.edit.style.SetSwatch;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
-import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.FontSize;
@@ -110,7 +110,7 @@ class PendingTest {
   void whileSomethingIsPendingNothingElseIsDone() {
     workspace.review(
         new Review(
-            "Swatch", new PutSwatch(new Swatch("copper", "Copper", Rgba.of(1, 2, 3))), "Commit"));
+            "Swatch", new SetSwatch(new Swatch("copper", "Copper", Rgba.of(1, 2, 3))), "Commit"));
     workspace.select(List.of(WHEEL));
     workspace.following().put(TAG, false, false);
     assertThat(workspace.project()).isSameAs(demo);
@@ -163,7 +163,7 @@ class PendingTest {
     workspace.deviations().deriveStyle();
     StyleId own = layer(OIL).follows().getLast();
     workspace.apply(
-        dynamorph.model.edit.SetValues.of(
+        dynamorph.model.edit.layer.SetValues.of(
             new Target.Layers(List.of(OIL)),
             PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(50))));
     workspace.deviations().saveIntoStyle();

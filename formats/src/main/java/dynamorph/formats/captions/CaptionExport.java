@@ -21,7 +21,7 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.Slant;
-import dynamorph.typeset.caption.CaptionBreaks;
+import dynamorph.typeset.caption.CaptionLineBreaker;
 import dynamorph.typeset.caption.CueList;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -189,7 +189,7 @@ final class CaptionExport {
   private List<WrittenCue.Run> broken(List<WrittenCue.Run> runs, Layer cue) {
     StringBuilder all = new StringBuilder();
     runs.forEach(run -> all.append(run.text()));
-    List<String> lines = all.indexOf("\u2028") >= 0 ? List.of() : CaptionBreaks.lines(cue, track);
+    List<String> lines = all.indexOf("\u2028") >= 0 ? List.of() : CaptionLineBreaker.lines(cue, track);
     if (lines.size() < 2) {
       return merged(runs);
     }
@@ -266,7 +266,7 @@ final class CaptionExport {
       PropertySet values = values(id);
       List<String> left =
           values.keys().stream()
-              .filter(key -> !Carried.is(values, key, regions))
+              .filter(key -> !CarriedProperties.is(values, key, regions))
               .map(PropertyKey::label)
               .distinct()
               .toList();

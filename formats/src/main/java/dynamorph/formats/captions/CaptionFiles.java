@@ -3,6 +3,7 @@ package dynamorph.formats.captions;
 import dynamorph.formats.file.PlainText;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.timeline.Track;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -74,7 +75,7 @@ public final class CaptionFiles {
    *
    * @param remarks what was repaired, left out or cannot be carried over
    */
-  public record Read(CaptionSheet sheet, List<Remark> remarks) {}
+  public record Read(CaptionList sheet, List<Remark> remarks) {}
 
   /**
    * What was written.
@@ -91,47 +92,47 @@ public final class CaptionFiles {
    */
   public static Read read(Path file, FrameBox frame) throws IOException {
     if (!Files.exists(file)) {
-      throw new CaptionsUnreadable(file.getFileName() + ": there is no such file");
+      throw new CaptionException(file.getFileName() + ": there is no such file");
     }
     if (Files.size(file) > LARGEST) {
-      throw new CaptionsUnreadable(file.getFileName() + ": it is larger than 64 MB");
+      throw new CaptionException(file.getFileName() + ": it is larger than 64 MB");
     }
     try {
       return read(Files.readAllBytes(file), file.getFileName().toString(), frame);
-    } catch (CaptionsUnreadable wrong) {
-      throw new CaptionsUnreadable(file.getFileName() + ": " + wrong.getMessage());
+    } catch (CaptionException wrong) {
+      throw new CaptionException(file.getFileName() + ": " + wrong.getMessage());
     }
   }
 
   /** Reads the bytes of a file; its contents tell the format, its name where they do not. */
-  public static Read read(byte[] bytes, String name, FrameBox frame) throws CaptionsUnreadable {
+  public static Read read(byte[] bytes, String name, FrameBox frame) throws CaptionException {
     String text = PlainText.decode(bytes);
     if (text.isBlank()) {
-      throw new CaptionsUnreadable("the file is empty");
+      throw new CaptionException("the file is empty");
     }
     List<Remark> remarks = new ArrayList<>();
-    CaptionSheet sheet =
+    CaptionList sheet =
         switch (format(text, name)) {
-          case WEBVTT -> WebVtt.read(text, frame, remarks);
-          case TIMED_TEXT -> TimedText.read(text, frame, remarks);
+          case WEBVTT -> VttReader.read(text, frame, remarks);
+          case TIMED_TEXT -> TtmlReader.read(text, frame, remarks);
           case SUBRIP -> SubRip.read(text, remarks);
         };
     if (sheet.cues().size() > MOST_CUES) {
-      throw new CaptionsUnreadable(
+      throw new CaptionException(
           "it has " + sheet.cues().size() + " cues; " + MOST_CUES + " is the most");
     }
     if (sheet.cues().isEmpty()) {
       String first = remarks.isEmpty() ? "" : "; " + remarks.getFirst();
-      throw new CaptionsUnreadable("it has no cue that can be read" + first);
+      throw new CaptionException("it has no cue that can be read" + first);
     }
     return new Read(capped(sheet, remarks), List.copyOf(remarks));
   }
 
-  private static Format format(String text, String name) throws CaptionsUnreadable {
-    if (WebVtt.isOne(text)) {
+  private static Format format(String text, String name) throws CaptionException {
+    if (VttReader.isOne(text)) {
       return Format.WEBVTT;
     }
-    if (TimedText.isOne(text)) {
+    if (TtmlReader.isOne(text)) {
       return Format.TIMED_TEXT;
     }
     if (SubRip.isOne(text)) {
@@ -140,17 +141,17 @@ public final class CaptionFiles {
     try {
       return Format.of(name);
     } catch (IllegalArgumentException unknown) {
-      throw new CaptionsUnreadable("this is neither SubRip, WebVTT nor TTML");
+      throw new CaptionException("this is neither SubRip, WebVTT nor TTML");
     }
   }
 
-  private static CaptionSheet capped(CaptionSheet sheet, List<Remark> remarks) {
+  private static CaptionList capped(CaptionList sheet, List<Remark> remarks) {
     boolean tooLong = sheet.cues().stream().anyMatch(cue -> cue.story().length() > LONGEST_CUE);
     if (!tooLong) {
       return sheet;
     }
-    List<CaptionSheet.Cue> cues = new ArrayList<>();
-    for (CaptionSheet.Cue cue : sheet.cues()) {
+    List<CaptionList.Cue> cues = new ArrayList<>();
+    for (CaptionList.Cue cue : sheet.cues()) {
       if (cue.story().length() <= LONGEST_CUE) {
         cues.add(cue);
       } else {
@@ -164,7 +165,7 @@ public final class CaptionFiles {
                     + " characters and is cut to "
                     + LONGEST_CUE));
         cues.add(
-            new CaptionSheet.Cue(
+            new CaptionList.Cue(
                 cue.name(),
                 cue.in(),
                 cue.out(),
@@ -174,7 +175,7 @@ public final class CaptionFiles {
                 cue.local()));
       }
     }
-    return new CaptionSheet(
+    return new CaptionList(
         sheet.language(), sheet.rate(), sheet.styles(), sheet.follows(), sheet.local(), cues);
   }
 
@@ -185,7 +186,7 @@ public final class CaptionFiles {
         switch (format) {
           case SUBRIP -> SubRip.write(captions.cues());
           case WEBVTT -> VttWriter.write(captions);
-          case TIMED_TEXT -> TimedTextWriter.write(captions);
+          case TIMED_TEXT -> TtmlWriter.write(captions);
         };
     return new Written(text, captions.losses(format));
   }

@@ -3,7 +3,7 @@ package dynamorph.formats.captions;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.value.Around;
+import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.EffectKind;
@@ -55,7 +55,7 @@ final class CueCss {
     return PropertySet.EMPTY
         .with(Properties.COAT_KIND.at(GROUND), CoatKind.FILL)
         .with(Properties.COAT_COLOUR.at(GROUND), Colour.of(colour))
-        .with(Properties.PLATE_PADDING, Around.pairs(Length.em(0.1), Length.em(0.25)));
+        .with(Properties.PLATE_PADDING, BoxLengths.pairs(Length.em(0.1), Length.em(0.25)));
   }
 
   static PropertySet read(String declarations, int line, List<Remark> remarks) {

@@ -1,6 +1,7 @@
 package dynamorph.formats.captions;
 
 import dynamorph.formats.file.PlainText;
+import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -43,9 +44,9 @@ final class SubRip {
         .anyMatch(line -> TIMES.matcher(line).matches());
   }
 
-  static CaptionSheet read(String text, List<Remark> remarks) {
+  static CaptionList read(String text, List<Remark> remarks) {
     List<String> lines = PlainText.lines(text);
-    List<CaptionSheet.Cue> cues = new ArrayList<>();
+    List<CaptionList.Cue> cues = new ArrayList<>();
     List<Integer> starts = new ArrayList<>();
     for (int index = 0; index < lines.size(); index++) {
       if (lines.get(index).contains("->") && TIMES.matcher(lines.get(index)).matches()) {
@@ -57,7 +58,7 @@ final class SubRip {
       int to = cue + 1 < starts.size() ? beforeNumber(lines, starts.get(cue + 1)) : lines.size();
       cue(lines, from, to, remarks).ifPresent(cues::add);
     }
-    return CaptionSheet.of("", cues);
+    return CaptionList.of("", cues);
   }
 
   /** The line before a time that holds the number of the cue, if there is one. */
@@ -66,7 +67,7 @@ final class SubRip {
     return number ? time - 1 : time;
   }
 
-  private static Optional<CaptionSheet.Cue> cue(
+  private static Optional<CaptionList.Cue> cue(
       List<String> lines, int from, int to, List<Remark> remarks) {
     Matcher times = TIMES.matcher(lines.get(from));
     if (!times.matches()) {
@@ -105,9 +106,9 @@ final class SubRip {
     return Time.ofMillis(negative ? -whole : whole);
   }
 
-  private static CaptionSheet.Cue words(
+  private static CaptionList.Cue words(
       String name, Time in, Time out, String text, int line, List<Remark> remarks) {
-    StyledRuns runs = new StyledRuns();
+    CueTextBuilder runs = new CueTextBuilder();
     Deque<PropertySet> looks = new ArrayDeque<>(List.of(PropertySet.EMPTY));
     Deque<String> open = new ArrayDeque<>();
     PropertySet place = PropertySet.EMPTY;
@@ -133,7 +134,7 @@ final class SubRip {
       }
     }
     runs.add(text.substring(at), List.of(), looks.peek());
-    return new CaptionSheet.Cue(name, in, out, "", runs.story(), List.of(), place);
+    return new CaptionList.Cue(name, in, out, "", runs.story(), List.of(), place);
   }
 
   private static PropertySet look(

@@ -12,9 +12,9 @@ import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
-import dynamorph.model.value.LetterPosition;
 import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
 import java.util.ArrayList;
 import java.util.List;
@@ -84,8 +84,8 @@ public final class HtmlText {
           .append(look.lines().through() ? "line-through" : "")
           .append(';');
     }
-    if (look.type().forms().position() != LetterPosition.NORMAL) {
-      boolean raised = look.type().forms().position() == LetterPosition.SUPERSCRIPT;
+    if (look.type().forms().position() != ScriptPosition.NORMAL) {
+      boolean raised = look.type().forms().position() == ScriptPosition.SUPERSCRIPT;
       css.append("vertical-align:").append(raised ? "super;" : "sub;");
     }
     look.finish().coats().stream()
@@ -203,8 +203,8 @@ public final class HtmlText {
           case "i", "em", "cite" -> look.with(Properties.SLANT, Slant.ITALIC);
           case "u", "ins" -> look.with(Properties.UNDERLINE, true);
           case "s", "del", "strike" -> look.with(Properties.STRIKE, true);
-          case "sup" -> look.with(Properties.LETTER_POSITION, LetterPosition.SUPERSCRIPT);
-          case "sub" -> look.with(Properties.LETTER_POSITION, LetterPosition.SUBSCRIPT);
+          case "sup" -> look.with(Properties.LETTER_POSITION, ScriptPosition.SUPERSCRIPT);
+          case "sub" -> look.with(Properties.LETTER_POSITION, ScriptPosition.SUBSCRIPT);
           default -> look;
         };
     for (String declaration : element.attr("style").split(";")) {
@@ -230,9 +230,9 @@ public final class HtmlText {
       case "text-decoration", "text-decoration-line" -> lines(look, plain);
       case "vertical-align" ->
           plain.equals("super")
-              ? look.with(Properties.LETTER_POSITION, LetterPosition.SUPERSCRIPT)
+              ? look.with(Properties.LETTER_POSITION, ScriptPosition.SUPERSCRIPT)
               : plain.equals("sub")
-                  ? look.with(Properties.LETTER_POSITION, LetterPosition.SUBSCRIPT)
+                  ? look.with(Properties.LETTER_POSITION, ScriptPosition.SUBSCRIPT)
                   : look;
       case "color" ->
           colour(plain)

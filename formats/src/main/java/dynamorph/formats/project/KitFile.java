@@ -1,9 +1,9 @@
 package dynamorph.formats.project;
 
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.StyleBook;
-import dynamorph.model.style.StyleBundle;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Set;

@@ -195,7 +195,7 @@ final class ProjectReader {
             id,
             cursor.field(Names.NAME).text(),
             new Story(cursor.field(Names.PARAGRAPHS).items(this::paragraph)),
-            cursor.find(Names.SHAPE).map(Figures::read),
+            cursor.find(Names.SHAPE).map(ShapeJson::read),
             properties(cursor, Names.FRAME),
             follows(cursor, Names.FOLLOWS),
             properties(cursor, Names.LOCAL),

@@ -4,9 +4,9 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.edit.BringStyles;
-import dynamorph.model.edit.OffTrack;
-import dynamorph.model.style.StyleBundle;
+import dynamorph.model.edit.film.DetachFromTrack;
+import dynamorph.model.edit.importing.ImportStyles;
+import dynamorph.model.edit.importing.StyleBundle;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -29,9 +29,9 @@ public final class TextFragment {
 
   /** The bytes of some texts of a project. */
   public static byte[] write(Project project, List<Layer> texts) {
-    List<Layer> alone = texts.stream().map(text -> OffTrack.of(project, text)).toList();
+    List<Layer> alone = texts.stream().map(text -> DetachFromTrack.of(project, text)).toList();
     StyleBundle needed = StyleBundle.of(project, alone);
-    BringStyles.Arrived arrived = new BringStyles(needed, Map.of()).arrive(Project.empty("Texts"));
+    ImportStyles.Arrived arrived = new ImportStyles(needed, Map.of()).arrive(Project.empty("Texts"));
     Project small =
         arrived
             .project()

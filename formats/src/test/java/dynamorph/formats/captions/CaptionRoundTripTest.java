@@ -9,6 +9,8 @@ import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.edit.importing.CaptionList;
+import dynamorph.model.edit.importing.ImportCaptions;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -124,7 +126,7 @@ class CaptionRoundTripTest {
   }
 
   private static CaptionFiles.Read again(Project project, CaptionFiles.Format format)
-      throws CaptionsUnreadable {
+      throws CaptionException {
     Artboard film = project.artboards().getFirst();
     String text = CaptionFiles.write(project, film, TRACK, format).text();
     return CaptionFiles.read(
@@ -155,10 +157,10 @@ class CaptionRoundTripTest {
 
   @ParameterizedTest
   @EnumSource(CaptionFiles.Format.class)
-  void timesAndWordsComeBack(CaptionFiles.Format format) throws CaptionsUnreadable {
+  void timesAndWordsComeBack(CaptionFiles.Format format) throws CaptionException {
     for (long seed = 1; seed <= 12; seed++) {
       Project project = project(random(seed));
-      List<CaptionSheet.Cue> cues = again(project, format).sheet().cues();
+      List<CaptionList.Cue> cues = again(project, format).sheet().cues();
       List<Layer> were = project.layers().toList();
       assertThat(cues).hasSize(were.size());
       for (int index = 0; index < cues.size(); index++) {
@@ -176,7 +178,7 @@ class CaptionRoundTripTest {
   @EnumSource(
       value = CaptionFiles.Format.class,
       names = {"WEBVTT", "TIMED_TEXT"})
-  void stylesPlacesAndSpeakersComeBack(CaptionFiles.Format format) throws CaptionsUnreadable {
+  void stylesPlacesAndSpeakersComeBack(CaptionFiles.Format format) throws CaptionException {
     Layer raised =
         cue(1, Time.ofMillis(1000), Time.ofMillis(2000), Span.of("raised"))
             .withLocal(PropertySet.EMPTY.with(Properties.POSITION_Y, -540.0));
@@ -193,12 +195,12 @@ class CaptionRoundTripTest {
             Span.of("a "),
             Span.of("ding").withFollows(List.of(SOUND)));
     Project before = project(List.of(raised, spoken, ding));
-    CaptionSheet sheet = again(before, format).sheet();
+    CaptionList sheet = again(before, format).sheet();
     Artboard empty =
         Artboard.empty("other", "Other", 1920, 1080, LengthUnit.PIXEL)
             .withTimeline(Optional.of(Timeline.of(FrameRate.PAL, Time.ofMillis(1000))));
     Project after =
-        new BringCaptions(empty.id(), Track.Captions.of("t", "T", "en"), sheet, "n")
+        new ImportCaptions(empty.id(), Track.Captions.of("t", "T", "en"), sheet, "n")
             .applyTo(Project.empty("O").plus(empty));
     Cascade cascade = Cascade.of(after);
     List<Layer> cues = after.layers().toList();
@@ -228,7 +230,7 @@ class CaptionRoundTripTest {
   @EnumSource(
       value = CaptionFiles.Format.class,
       names = {"WEBVTT", "TIMED_TEXT"})
-  void rubyComesBack(CaptionFiles.Format format) throws CaptionsUnreadable {
+  void rubyComesBack(CaptionFiles.Format format) throws CaptionException {
     for (long seed = 1; seed <= 6; seed++) {
       Project project = project(random(seed, true));
       List<String> were = project.layers().flatMap(cue -> readings(cue.story())).toList();
@@ -284,16 +286,16 @@ class CaptionRoundTripTest {
     Style other =
         Style.text("x", "Caption", "")
             .withProperties(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(9)));
-    CaptionSheet sheet =
-        new CaptionSheet(
+    CaptionList sheet =
+        new CaptionList(
             "en",
             Optional.empty(),
             List.of(other, same),
             List.of(other.id()),
             PropertySet.EMPTY,
-            List.of(CaptionSheet.Cue.of("", Time.ZERO, Time.ofMillis(900), Story.of("a"))));
+            List.of(CaptionList.Cue.of("", Time.ZERO, Time.ofMillis(900), Story.of("a"))));
     Project after =
-        new BringCaptions(
+        new ImportCaptions(
                 project.artboards().getFirst().id(),
                 Track.Captions.of("new", "New", "de"),
                 sheet,
@@ -313,7 +315,7 @@ class CaptionRoundTripTest {
                 .follows())
         .hasSize(1);
     Assertions.assertThatThrownBy(() ->
-            new BringCaptions(
+            new ImportCaptions(
                     new dynamorph.model.ArtboardId("gone"),
                     Track.Captions.of("new", "New", "de"),
                     sheet,

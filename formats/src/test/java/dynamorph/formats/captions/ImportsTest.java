@@ -2,9 +2,9 @@ package dynamorph.formats.captions;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.formats.table.BringTitles;
-import dynamorph.formats.table.TitleTable;
-import dynamorph.formats.table.TitleTable.Role;
+import dynamorph.model.edit.importing.ImportTitles;
+import dynamorph.model.edit.importing.TitleTable;
+import dynamorph.model.edit.importing.TitleTable.Role;
 import java.io.IOException;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -27,8 +27,8 @@ class ImportsTest {
 
   @Test
   void theTableOfNamesTellsItsColumns() throws IOException {
-    TitleTable table = TitleTable.read(IMPORTS.resolve("names.csv"));
-    assertThat(BringTitles.roles(table)).containsExactly(Role.WORDS, Role.WORDS, Role.IN, Role.OUT);
+    TitleTable table = dynamorph.formats.table.TitleTableReader.read(IMPORTS.resolve("names.csv"));
+    assertThat(ImportTitles.roles(table)).containsExactly(Role.WORDS, Role.WORDS, Role.IN, Role.OUT);
     assertThat(table.rows().get(1).cells().get(1)).isEqualTo("smith, third generation");
   }
 }

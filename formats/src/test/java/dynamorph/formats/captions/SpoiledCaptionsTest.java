@@ -2,6 +2,7 @@ package dynamorph.formats.captions;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.timeline.Time;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -112,14 +113,14 @@ class SpoiledCaptionsTest {
           for (int seed = 0; seed < 1500; seed++) {
             byte[] bytes = spoiled(sound, new SplittableRandom(seed));
             try {
-              List<CaptionSheet.Cue> cues =
+              List<CaptionList.Cue> cues =
                   CaptionFiles.read(bytes, "film." + format.ending(), FrameBox.HD).sheet().cues();
               read++;
               assertThat(cues)
                   .as("seed %d", seed)
                   .isNotEmpty()
                   .allMatch(cue -> cue.in().isBefore(cue.out()) && !cue.in().isBefore(Time.ZERO));
-            } catch (CaptionsUnreadable told) {
+            } catch (CaptionException told) {
               assertThat(told).as("seed %d", seed).message().isNotBlank();
             }
           }

@@ -3,6 +3,7 @@ package dynamorph.formats.captions;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Properties;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Slant;
@@ -26,33 +27,33 @@ class SubRipTest {
       Zweite Zeile
       """;
 
-  private static CaptionFiles.Read read(byte[] bytes) throws CaptionsUnreadable {
+  private static CaptionFiles.Read read(byte[] bytes) throws CaptionException {
     return CaptionFiles.read(bytes, "film.srt", FrameBox.HD);
   }
 
-  static CaptionFiles.Read read(String text) throws CaptionsUnreadable {
+  static CaptionFiles.Read read(String text) throws CaptionException {
     return read(text.getBytes(StandardCharsets.UTF_8));
   }
 
   private static List<String> texts(CaptionFiles.Read read) {
-    return read.sheet().cues().stream().map(CaptionSheet.Cue::text).toList();
+    return read.sheet().cues().stream().map(CaptionList.Cue::text).toList();
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"UTF-8", "UTF-16LE", "UTF-16BE", "ISO-8859-1", "windows-1252"})
-  void everyUsualEncodingIsRead(String charset) throws CaptionsUnreadable {
+  void everyUsualEncodingIsRead(String charset) throws CaptionException {
     assertThat(texts(read(TWO.getBytes(Charset.forName(charset)))))
         .containsExactly("Für Elise", "ist zu spät.\nZweite Zeile");
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"UTF-8", "UTF-16LE", "UTF-16BE"})
-  void aByteOrderMarkIsNoLetter(String charset) throws CaptionsUnreadable {
+  void aByteOrderMarkIsNoLetter(String charset) throws CaptionException {
     assertThat(read(("\uFEFF" + TWO).getBytes(Charset.forName(charset))).sheet().cues()).hasSize(2);
   }
 
   @Test
-  void whatIsCommonlyWrongIsRead() throws CaptionsUnreadable {
+  void whatIsCommonlyWrongIsRead() throws CaptionException {
     String text =
         "\n\n00:00:01.5 --> 0:00:02.250\r\nno number, dots\r\n\r\n\r\n7\r\n00:00:03,000 -->"
             + " 00:00:04,000 X1:10\r\n\r\nstray blank line before\n\nand inside\n3\n"
@@ -65,7 +66,7 @@ class SubRipTest {
   }
 
   @Test
-  void timesThatRunBackwardsAreLeftOutAndTold() throws CaptionsUnreadable {
+  void timesThatRunBackwardsAreLeftOutAndTold() throws CaptionException {
     CaptionFiles.Read read = read(TWO + "\n3\n00:00:09,000 --> 00:00:08,000\nbackwards\n");
     assertThat(read.sheet().cues()).hasSize(2);
     assertThat(read.remarks()).hasSize(1);
@@ -74,8 +75,8 @@ class SubRipTest {
   }
 
   @Test
-  void tagsBecomeLocalChangesOfWords() throws CaptionsUnreadable {
-    CaptionSheet.Cue cue =
+  void tagsBecomeLocalChangesOfWords() throws CaptionException {
+    CaptionList.Cue cue =
         read("1\n00:00:01,000 --> 00:00:02,000\n{\\an8}a <i>b <b>c</i> d</b>"
                 + " <font color=\"#ff0000\">e</font> <x>f\n")
             .sheet()
@@ -92,11 +93,11 @@ class SubRipTest {
   @ParameterizedTest
   @ValueSource(strings = {"", "   \n", "not captions at all", "1\n2\n3\n"})
   void whatIsNoCaptionFileIsRefused(String text) {
-    assertThatThrownBy(() -> read(text)).isInstanceOf(CaptionsUnreadable.class);
+    assertThatThrownBy(() -> read(text)).isInstanceOf(CaptionException.class);
   }
 
   @Test
-  void oneHugeCueIsCutAndManyAreRefused() throws CaptionsUnreadable {
+  void oneHugeCueIsCutAndManyAreRefused() throws CaptionException {
     CaptionFiles.Read read =
         read("1\n00:00:01,000 --> 00:00:02,000\n" + "word ".repeat(250_000) + "\n");
     assertThat(read.sheet().cues().getFirst().story().length()).isEqualTo(10_000);

@@ -65,8 +65,8 @@ class WebPlatformTest {
         "no-signature",
         file -> {
           String text = PlainText.decode(Files.readAllBytes(file));
-          assertThatThrownBy(() -> WebVtt.read(text, FrameBox.HD, new ArrayList<>()))
-              .isInstanceOf(CaptionsUnreadable.class);
+          assertThatThrownBy(() -> VttReader.read(text, FrameBox.HD, new ArrayList<>()))
+              .isInstanceOf(CaptionException.class);
         });
   }
 

@@ -7,7 +7,7 @@ import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.Finish;
-import dynamorph.model.edit.WearFinish;
+import dynamorph.model.edit.style.ApplyFinish;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
@@ -92,8 +92,8 @@ class ReadyFinishTest {
     Project project = new RandomProjects(seed).project();
     List<Layer> layers = project.layers().toList();
     for (ReadyFinish finish : List.of(ReadyFinish.all().get(6), ReadyFinish.all().get(15))) {
-      WearFinish wear =
-          new WearFinish(
+      ApplyFinish wear =
+          new ApplyFinish(
               layers.stream().map(Layer::id).toList(), finish.style(), ReadyFinish::isOne);
       project = wear.applyTo(project);
       Cascade cascade = Cascade.of(project);

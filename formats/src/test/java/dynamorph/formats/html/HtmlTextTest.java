@@ -14,7 +14,7 @@ import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
-import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
 import org.junit.jupiter.api.Test;
 
@@ -31,7 +31,7 @@ class HtmlTextTest {
     Paragraph second = story.paragraphs().get(1);
     assertThat(look(second, "wind").get(Properties.FONT_WEIGHT.key())).contains(700.0);
     assertThat(look(second, "th").get(Properties.LETTER_POSITION.key()))
-        .contains(LetterPosition.SUPERSCRIPT);
+        .contains(ScriptPosition.SUPERSCRIPT);
     assertThat(look(second, "th").get(Properties.SLANT.key())).contains(Slant.ITALIC);
     assertThat(look(second, "now").get(Properties.SIZE.key())).contains(FontSize.points(15));
     assertThat(look(second, "now").get(Properties.UNDERLINE.key())).contains(true);

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.random.RandomProjects;
 import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Style;
-import dynamorph.model.style.StyleBundle;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

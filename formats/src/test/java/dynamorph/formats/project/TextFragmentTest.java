@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.OffTrack;
+import dynamorph.model.edit.film.DetachFromTrack;
 import dynamorph.model.random.RandomProjects;
 import java.io.IOException;
 import java.util.List;
@@ -30,7 +30,7 @@ class TextFragmentTest {
     Cascade before = Cascade.of(project);
     Cascade after = Cascade.of(there);
     for (int index = 0; index < texts.size(); index++) {
-      Layer alone = OffTrack.of(project, texts.get(index));
+      Layer alone = DetachFromTrack.of(project, texts.get(index));
       assertThat(came.get(index).story().text()).isEqualTo(alone.story().text());
       assertThat(after.resolve(came.get(index)).paragraphs())
           .isEqualTo(before.resolve(alone).paragraphs());

@@ -5,13 +5,13 @@ import static dynamorph.model.cascade.Coats.value;
 
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
@@ -49,9 +49,9 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 public final class Cascade {
   private final StyleBook styles;
-  private final Materials materials;
+  private final ProjectAssets materials;
   private final Optional<StyleId> base;
-  private final Grounds grounds;
+  private final Inheritance grounds;
   private final String language;
   private final Memory memory;
 
@@ -62,7 +62,7 @@ public final class Cascade {
       Map<PropertySet, ParagraphLook> paragraphLooks,
       Map<StyleId, PropertySet> placements,
       Map<Worn, PropertySet> worn,
-      Map<Ground, PropertySet> grounds,
+      Map<InheritedStyles, PropertySet> grounds,
       Map<Place, SharedLook> shared) {
     /**
      * @param many how many combinations are to be expected
@@ -86,9 +86,9 @@ public final class Cascade {
    */
   private record Worn(Optional<StyleId> style, Optional<StyleId> base) {}
 
-  private Cascade(Project project, Grounds grounds, Memory memory) {
+  private Cascade(Project project, Inheritance grounds, Memory memory) {
     this.styles = project.styles();
-    this.materials = new Materials(project.palette(), project.assets());
+    this.materials = new ProjectAssets(project.palette(), project.assets());
     this.base = project.baseStyle();
     this.grounds = grounds;
     this.language = project.language();
@@ -96,7 +96,7 @@ public final class Cascade {
   }
 
   public static Cascade of(Project project) {
-    return new Cascade(project, Grounds.of(project), new Memory(16));
+    return new Cascade(project, Inheritance.of(project), new Memory(16));
   }
 
   /**
@@ -111,9 +111,9 @@ public final class Cascade {
             && project.language().equals(language);
     if (!same) {
       int many = Math.max(16, memory.values.size());
-      return new Cascade(project, Grounds.of(project), new Memory(many));
+      return new Cascade(project, Inheritance.of(project), new Memory(many));
     }
-    Grounds now = grounds.follow(project);
+    Inheritance now = grounds.follow(project);
     return now == grounds ? this : new Cascade(project, now, memory);
   }
 
@@ -125,7 +125,7 @@ public final class Cascade {
   /** Everything that decides how the layer looks. */
   public ResolvedLayer resolve(Layer layer) {
     SharedLook shared = shared(layer);
-    Optional<Form> form = layer.figure().map(figure -> form(figure, size(shared.own())));
+    Optional<ResolvedShape> form = layer.figure().map(figure -> form(figure, size(shared.own())));
     Plate plate = form.isPresent() ? Plate.NONE : shared.plate();
     return new ResolvedLayer(placement(layer), plate, shared.paragraphs(), form);
   }
@@ -188,11 +188,11 @@ public final class Cascade {
     return new SharedLook(own, plate(own), paragraphs);
   }
 
-  private Form form(Figure figure, double em) {
-    return new Form(
+  private ResolvedShape form(Shape figure, double em) {
+    return new ResolvedShape(
         figure,
         em,
-        figure instanceof Figure.Picture(String image) ? materials.image(image) : Optional.empty());
+        figure instanceof Shape.Picture(String image) ? materials.image(image) : Optional.empty());
   }
 
   /** Without coats there is no plate, whatever its padding would be. */
@@ -253,7 +253,7 @@ public final class Cascade {
             PropertySet.EMPTY,
             List.of(),
             PropertySet.EMPTY,
-            Ground.plain(base),
+            InheritedStyles.plain(base),
             Optional.empty());
     List<Contribution> walk = new ArrayList<>();
     addStyle(walk, style.level().level(), style);
@@ -367,7 +367,7 @@ public final class Cascade {
   }
 
   /** Text that sets nothing itself. */
-  private PropertySet onGround(Ground ground) {
+  private PropertySet onGround(InheritedStyles ground) {
     return ground.isPlain()
         ? worn(Optional.empty(), ground.base())
         : memory.grounds.computeIfAbsent(
@@ -449,7 +449,7 @@ public final class Cascade {
     return walk;
   }
 
-  private void addTrack(List<Contribution> walk, TrackId track, Ground ground) {
+  private void addTrack(List<Contribution> walk, TrackId track, InheritedStyles ground) {
     walk.add(new Contribution(new Source.TrackChange(track), ground.local()));
     for (StyleId id : ground.follows().reversed()) {
       styles
@@ -552,7 +552,7 @@ public final class Cascade {
 
   /** The values of the Placement facet that anything sets for a layer; mostly its frame alone. */
   private PropertySet placementGiven(Layer layer) {
-    Ground ground = groundOf(layer);
+    InheritedStyles ground = groundOf(layer);
     Optional<StyleId> plain = ground.base();
     PropertySet given = plain.isEmpty() ? PropertySet.EMPTY : placementOf(plain.get());
     for (StyleId id : ground.follows()) {
@@ -573,11 +573,11 @@ public final class Cascade {
   }
 
   /** What lies below the layer; styles that are muted in it count for nothing there either. */
-  private Ground groundOf(Layer layer) {
-    Ground ground = grounds.of(layer);
+  private InheritedStyles groundOf(Layer layer) {
+    InheritedStyles ground = grounds.of(layer);
     return layer.muted().isEmpty() || ground.follows().isEmpty()
         ? ground
-        : new Ground(ground.base(), layer.counting(ground.follows()), ground.local());
+        : new InheritedStyles(ground.base(), layer.counting(ground.follows()), ground.local());
   }
 
   /** The placement that a style sets, itself or through what it is based on; mostly nothing. */
@@ -636,7 +636,7 @@ public final class Cascade {
       PropertySet paragraphLocal,
       List<StyleId> spanFollows,
       PropertySet spanLocal,
-      Ground ground,
+      InheritedStyles ground,
       Optional<TrackId> track) {
     /** The place of a paragraph; the same where the paragraph adds nothing, as most do. */
     Place in(Paragraph paragraph) {

@@ -1,4 +1,4 @@
 package dynamorph.model.cascade;
 
 /** The resolved look of a span. */
-public record CharacterLook(TypeLook type, Finish finish, LetterLines lines) {}
+public record CharacterLook(TypeLook type, Finish finish, TextDecorations lines) {}

@@ -2,7 +2,7 @@ package dynamorph.model.cascade;
 
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.DashFit;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
@@ -68,8 +68,8 @@ public record Coat(
       double scaleAcross,
       double scaleDown,
       double turn,
-      PaintFit about) {
-    public static final Pose NONE = new Pose(0, 0, 1, 1, 0, PaintFit.LAYER);
+      PaintBounds about) {
+    public static final Pose NONE = new Pose(0, 0, 1, 1, 0, PaintBounds.LAYER);
 
     public boolean isNone() {
       return isMoved() && across == 0 && down == 0;

@@ -71,7 +71,7 @@ public final class Coats {
   }
 
   /** What shows, ready to paint on text of a size in points. */
-  static Finish finish(PropertySet values, String host, Materials materials, double size) {
+  static Finish finish(PropertySet values, String host, ProjectAssets materials, double size) {
     Reader reader = new Reader(values, materials, size);
     List<Coat> coats = new ArrayList<>(4);
     for (Address address : of(values, host)) {
@@ -89,7 +89,7 @@ public final class Coats {
   }
 
   /** Reads coats of one text. */
-  private record Reader(PropertySet values, Materials materials, double size) {
+  private record Reader(PropertySet values, ProjectAssets materials, double size) {
     private <T> T get(Property<T> property, Address address) {
       return value(values, property.at(address));
     }

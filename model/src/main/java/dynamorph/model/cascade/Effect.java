@@ -1,7 +1,7 @@
 package dynamorph.model.cascade;
 
 import dynamorph.model.value.BlendMode;
-import dynamorph.model.value.GlowFrom;
+import dynamorph.model.value.GlowSource;
 import dynamorph.model.value.Rgba;
 
 /**
@@ -69,7 +69,7 @@ public sealed interface Effect {
       implements Effect {}
 
   /** Light inside. */
-  record InnerGlow(Rgba colour, BlendMode blend, double blur, double spread, GlowFrom from)
+  record InnerGlow(Rgba colour, BlendMode blend, double blur, double spread, GlowSource from)
       implements Effect {}
 
   /** Softens everything painted so far. */

@@ -1,7 +1,7 @@
 package dynamorph.model.cascade;
 
 import dynamorph.model.value.FeatureSettings;
-import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TextCase;
 
 /**
@@ -13,11 +13,11 @@ import dynamorph.model.value.TextCase;
  */
 public record Letterforms(
     TextCase textCase,
-    LetterPosition position,
+    ScriptPosition position,
     FeatureSettings features,
     double scaleAcross,
     double scaleDown,
     double shear) {
   public static final Letterforms PLAIN =
-      new Letterforms(TextCase.AS_TYPED, LetterPosition.NORMAL, FeatureSettings.NONE, 1, 1, 0);
+      new Letterforms(TextCase.AS_TYPED, ScriptPosition.NORMAL, FeatureSettings.NONE, 1, 1, 0);
 }

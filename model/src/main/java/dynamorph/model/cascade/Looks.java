@@ -7,7 +7,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Palette;
-import dynamorph.model.value.Around;
+import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.FigureStyle;
 import dynamorph.model.value.FigureWidth;
@@ -24,7 +24,7 @@ final class Looks {
   static TypeLook type(PropertySet values, double size, String projectLanguage) {
     String language = value(values, Properties.LANGUAGE.key());
     return new TypeLook(
-        new FontWish(
+        new FontRequest(
             value(values, Properties.FONT_FAMILY.key()),
             value(values, Properties.FONT_WEIGHT.key()),
             value(values, Properties.FONT_WIDTH.key()),
@@ -106,14 +106,14 @@ final class Looks {
     }
   }
 
-  static LetterLines lines(PropertySet values, double size, Palette palette) {
+  static TextDecorations lines(PropertySet values, double size, Palette palette) {
     boolean under = value(values, Properties.UNDERLINE.key());
     boolean over = value(values, Properties.OVERLINE.key());
     boolean through = value(values, Properties.STRIKE.key());
     if (!under && !over && !through) {
-      return LetterLines.NONE;
+      return TextDecorations.NONE;
     }
-    return new LetterLines(
+    return new TextDecorations(
         under,
         over,
         through,
@@ -189,7 +189,7 @@ final class Looks {
     return (int) Math.round(value(values, property.key()));
   }
 
-  static Plate.Padding padding(Around around, double size) {
+  static Plate.Padding padding(BoxLengths around, double size) {
     return new Plate.Padding(
         around.first().toPoints(size),
         around.second().toPoints(size),
@@ -197,7 +197,7 @@ final class Looks {
         around.fourth().toPoints(size));
   }
 
-  static Plate.Corners corners(Around around, double size) {
+  static Plate.Corners corners(BoxLengths around, double size) {
     return new Plate.Corners(
         around.first().toPoints(size),
         around.second().toPoints(size),

@@ -1,11 +1,11 @@
 package dynamorph.model.cascade;
 
 import dynamorph.model.Asset;
-import dynamorph.model.value.ColourMixing;
-import dynamorph.model.value.GradientRepeat;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.Interpolation;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.SpreadMethod;
 import java.util.List;
 import java.util.Optional;
 
@@ -57,9 +57,9 @@ public sealed interface Paint {
       double down,
       double scale,
       double offset,
-      GradientRepeat repeat,
-      PaintFit fit,
-      ColourMixing mixing)
+      SpreadMethod repeat,
+      PaintBounds fit,
+      Interpolation mixing)
       implements Paint {
     public Gradient {
       stops = List.copyOf(stops);
@@ -102,7 +102,7 @@ public sealed interface Paint {
       double angle,
       double across,
       double down,
-      PaintFit fit,
+      PaintBounds fit,
       Optional<Asset> image)
       implements Paint {
     public Pattern withMarks(Rgba changed) {

@@ -1,9 +1,9 @@
 package dynamorph.model.cascade;
 
 import dynamorph.model.value.Alignment;
-import dynamorph.model.value.Breaker;
 import dynamorph.model.value.EastAsianBreaks;
 import dynamorph.model.value.LastLine;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NumberStyle;
 import dynamorph.model.value.TabStops;
@@ -35,7 +35,7 @@ public record ParagraphLook(
    * @param scriptSpacing whether East Asian letters keep a little distance from others
    */
   public record Breaking(
-      Breaker breaker,
+      LineBreaking breaker,
       boolean balance,
       boolean keepLastWord,
       boolean keepLines,

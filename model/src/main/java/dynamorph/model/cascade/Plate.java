@@ -1,6 +1,6 @@
 package dynamorph.model.cascade;
 
-import dynamorph.model.value.PlateAround;
+import dynamorph.model.value.PlateExtent;
 import java.util.List;
 
 /**
@@ -9,7 +9,7 @@ import java.util.List;
  * @param leastWidth how wide it is at least
  */
 public record Plate(
-    PlateAround around, Padding padding, Corners corners, double leastWidth, Finish finish) {
+    PlateExtent around, Padding padding, Corners corners, double leastWidth, Finish finish) {
   /** How far it reaches beyond the text. */
   public record Padding(double above, double right, double below, double left) {
     public static final Padding NONE = new Padding(0, 0, 0, 0);
@@ -27,7 +27,7 @@ public record Plate(
 
   /** No plate. */
   public static final Plate NONE =
-      new Plate(PlateAround.LAYER, Padding.NONE, Corners.SHARP, 0, Finish.NONE);
+      new Plate(PlateExtent.LAYER, Padding.NONE, Corners.SHARP, 0, Finish.NONE);
 
   public List<Coat> coats() {
     return finish.coats();

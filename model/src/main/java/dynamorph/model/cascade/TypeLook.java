@@ -9,7 +9,7 @@ import dynamorph.model.value.TextCase;
  * @param language BCP 47 tag
  */
 public record TypeLook(
-    FontWish font, double size, Spacing spacing, Letterforms forms, String language) {
+    FontRequest font, double size, Spacing spacing, Letterforms forms, String language) {
   public String family() {
     return font.family();
   }

@@ -14,19 +14,19 @@ import java.util.Optional;
 import java.util.function.Predicate;
 
 /** Keeps the look of a layer, by local changes, when what it follows has changed. */
-final class KeptLook {
+public final class KeptLook {
   private final Cascade before;
   private final Cascade after;
   private final Predicate<PropertyKey<?>> kept;
 
-  KeptLook(Cascade before, Cascade after) {
+  public KeptLook(Cascade before, Cascade after) {
     this(before, after, _ -> true);
   }
 
   /**
    * @param kept which values are kept; the others are taken as they are now
    */
-  KeptLook(Cascade before, Cascade after, Predicate<PropertyKey<?>> kept) {
+  public KeptLook(Cascade before, Cascade after, Predicate<PropertyKey<?>> kept) {
     this.before = before;
     this.after = after;
     this.kept = kept;
@@ -37,7 +37,7 @@ final class KeptLook {
    *
    * @param was the layer under the earlier styles; with the same words as {@code now}
    */
-  Layer of(Layer was, Layer now) {
+  public Layer of(Layer was, Layer now) {
     Layer layer = now.withLocal(restored(now.local(), before.values(was), after.values(now)));
     List<Paragraph> paragraphs = new ArrayList<>();
     for (int index = 0; index < now.story().paragraphs().size(); index++) {
@@ -136,7 +136,7 @@ final class KeptLook {
         .equals(Recoloured.literal(value, after::colour));
   }
 
-  static <T> PropertySet takenBack(PropertySet local, PropertyKey<T> key) {
+  public static <T> PropertySet takenBack(PropertySet local, PropertyKey<T> key) {
     if (key.property().equals(Properties.COAT_KIND)) {
       return local.with(Properties.COAT_REMOVED.at(key.address()), true);
     }

@@ -9,7 +9,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /** The same things with other colours in them. */
-final class Recoloured {
+public final class Recoloured {
   private Recoloured() {}
 
   /** A value with each colour in it changed. */
@@ -37,11 +37,11 @@ final class Recoloured {
             colour instanceof Colour.SwatchReference ? Colour.of(painted.apply(colour)) : colour);
   }
 
-  static PropertySet values(PropertySet values, UnaryOperator<Colour> change) {
+  public static PropertySet values(PropertySet values, UnaryOperator<Colour> change) {
     return values.mapValues(value -> value(value, change));
   }
 
-  static Layer layer(Layer layer, UnaryOperator<Colour> change) {
+  public static Layer layer(Layer layer, UnaryOperator<Colour> change) {
     return layer
         .withLocal(values(layer.local(), change))
         .withStory(

@@ -15,14 +15,14 @@ import java.util.Set;
  * Takes away local changes that change nothing: those equal to what would be inherited without
  * them.
  */
-final class Tidy {
+public final class Tidy {
   private final Cascade cascade;
 
   private Tidy(Cascade cascade) {
     this.cascade = cascade;
   }
 
-  static Project layers(Project project, Set<LayerId> ids) {
+  public static Project layers(Project project, Set<LayerId> ids) {
     Tidy tidy = new Tidy(Cascade.of(project));
     return project.mapLayers(ids, tidy::layer);
   }

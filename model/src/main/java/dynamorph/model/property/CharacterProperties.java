@@ -15,9 +15,9 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Kerning;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
-import dynamorph.model.value.LetterPosition;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.ScriptFonts;
+import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.StylisticSets;
 import dynamorph.model.value.TextCase;
@@ -207,14 +207,14 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "",
           "Language by its tag, such as en-GB or ar; it drives letter shapes, case, hyphenation and spelling.");
 
-  public static final Property<LetterPosition> LETTER_POSITION =
+  public static final Property<ScriptPosition> LETTER_POSITION =
       layout(
           "letter-position",
           "Position",
           LETTERFORMS,
           Level.SPAN,
-          new ValueType.Choice<>(LetterPosition.class),
-          LetterPosition.NORMAL,
+          new ValueType.Choice<>(ScriptPosition.class),
+          ScriptPosition.NORMAL,
           "Position, stretch",
           "Superscript or subscript: the font's own small figures where it has them, else smaller and heavier ones.");
 

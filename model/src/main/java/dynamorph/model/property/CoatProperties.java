@@ -5,16 +5,16 @@ import static dynamorph.model.property.Registry.coat;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
-import dynamorph.model.value.ColourMixing;
 import dynamorph.model.value.DashFit;
 import dynamorph.model.value.Dashes;
-import dynamorph.model.value.GradientRepeat;
 import dynamorph.model.value.GradientStops;
+import dynamorph.model.value.Interpolation;
 import dynamorph.model.value.Length;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.SpreadMethod;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
@@ -125,26 +125,26 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           new ValueType.Number(-10_000, 10_000, "%"),
           0.0,
           "How far the stops are moved along, in parts of the length.");
-  public static final Property<GradientRepeat> GRADIENT_REPEAT =
+  public static final Property<SpreadMethod> GRADIENT_REPEAT =
       coat(
           "repeat",
           "Beyond",
-          new ValueType.Choice<>(GradientRepeat.class),
-          GradientRepeat.ONCE,
+          new ValueType.Choice<>(SpreadMethod.class),
+          SpreadMethod.ONCE,
           "How a gradient goes on beyond its ends.");
-  public static final Property<PaintFit> PAINT_FIT =
+  public static final Property<PaintBounds> PAINT_FIT =
       coat(
           "fit",
           "Fitted to",
-          new ValueType.Choice<>(PaintFit.class),
-          PaintFit.LAYER,
+          new ValueType.Choice<>(PaintBounds.class),
+          PaintBounds.LAYER,
           "What a gradient is fitted to, or a pattern begins at.");
-  public static final Property<ColourMixing> COLOUR_MIXING =
+  public static final Property<Interpolation> COLOUR_MIXING =
       coat(
           "mixing",
           "Mixed in",
-          new ValueType.Choice<>(ColourMixing.class),
-          ColourMixing.OKLAB,
+          new ValueType.Choice<>(Interpolation.class),
+          Interpolation.OKLAB,
           "The space in which colours between stops are mixed.");
   public static final Property<PatternTile> TILE =
       coat(
@@ -304,12 +304,12 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           new ValueType.Number(-3600, 3600, "\u00b0"),
           0.0,
           "How far the coat is turned clockwise.");
-  public static final Property<PaintFit> TURNED_ABOUT =
+  public static final Property<PaintBounds> TURNED_ABOUT =
       coat(
           "about",
           "About",
-          new ValueType.Choice<>(PaintFit.class),
-          PaintFit.LAYER,
+          new ValueType.Choice<>(PaintBounds.class),
+          PaintBounds.LAYER,
           "About the middle of what it, and each of its copies, is scaled and turned.");
   public static final Property<Double> COPIES =
       coat(

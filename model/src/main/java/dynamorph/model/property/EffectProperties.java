@@ -5,7 +5,7 @@ import static dynamorph.model.property.Registry.effect;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.EffectKind;
-import dynamorph.model.value.GlowFrom;
+import dynamorph.model.value.GlowSource;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Rgba;
 
@@ -91,12 +91,12 @@ public abstract sealed class EffectProperties extends CoatProperties permits Pro
           new ValueType.Flag(),
           false,
           "Whether a drop shadow or outer glow is cut away beneath what casts it.");
-  public static final Property<GlowFrom> GLOW_FROM =
+  public static final Property<GlowSource> GLOW_FROM =
       effect(
           "from",
           "Shines from",
-          new ValueType.Choice<>(GlowFrom.class),
-          GlowFrom.EDGE,
+          new ValueType.Choice<>(GlowSource.class),
+          GlowSource.EDGE,
           "Where an inner glow is strongest.");
   public static final Property<Double> LIGHT_ANGLE =
       effect(

@@ -4,10 +4,10 @@ import static dynamorph.model.property.Facet.PARAGRAPH;
 import static dynamorph.model.property.Registry.layout;
 
 import dynamorph.model.value.Alignment;
-import dynamorph.model.value.Breaker;
 import dynamorph.model.value.EastAsianBreaks;
 import dynamorph.model.value.LastLine;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NumberStyle;
 import dynamorph.model.value.TabStops;
@@ -82,14 +82,14 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "",
           "Space below the paragraph; not at the end of a text.");
 
-  public static final Property<Breaker> BREAKER =
+  public static final Property<LineBreaking> BREAKER =
       layout(
           "breaker",
           "Breaks",
           PARAGRAPH,
           Level.PARAGRAPH,
-          new ValueType.Choice<>(Breaker.class),
-          Breaker.LINE_BY_LINE,
+          new ValueType.Choice<>(LineBreaking.class),
+          LineBreaking.LINE_BY_LINE,
           "Breaks",
           "Line by line: each line takes what fits. Whole paragraph: all lines together, so that spaces are even.");
 

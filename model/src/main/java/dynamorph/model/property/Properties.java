@@ -8,12 +8,12 @@ import static dynamorph.model.property.Registry.table;
 
 import dynamorph.model.property.Property.Part;
 import dynamorph.model.value.Anchor;
-import dynamorph.model.value.Around;
 import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.FrameArea;
 import dynamorph.model.value.Length;
-import dynamorph.model.value.PlateAround;
+import dynamorph.model.value.PlateExtent;
 import dynamorph.model.value.VerticalAlignment;
 import java.util.Comparator;
 import java.util.List;
@@ -25,42 +25,42 @@ import java.util.stream.Stream;
  * of plates and places.
  */
 public final class Properties extends EffectProperties {
-  public static final Property<PlateAround> PLATE_AROUND =
+  public static final Property<PlateExtent> PLATE_AROUND =
       painted(
           "plate-around",
           "Plate behind",
           FINISH,
           Level.LAYER,
-          new ValueType.Choice<>(PlateAround.class),
-          PlateAround.LAYER,
+          new ValueType.Choice<>(PlateExtent.class),
+          PlateExtent.LAYER,
           "",
           "Whether there is one plate, or one behind each paragraph or line; where they meet they are one.");
-  public static final Property<Around> PLATE_PADDING =
+  public static final Property<BoxLengths> PLATE_PADDING =
       painted(
           "plate-padding",
           "Plate padding",
           FINISH,
           Level.LAYER,
           new ValueType.Written<>(
-              Around.class,
-              Around::parse,
+              BoxLengths.class,
+              BoxLengths::parse,
               Registry.AROUND,
               "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""),
-          Around.pairs(Length.em(0.2), Length.em(0.4)),
+          BoxLengths.pairs(Length.em(0.2), Length.em(0.4)),
           "",
           "How far the plate reaches beyond the text: all around; above and below, then right and left; or above, right, below, left.");
-  public static final Property<Around> PLATE_RADIUS =
+  public static final Property<BoxLengths> PLATE_RADIUS =
       painted(
           "plate-radius",
           "Plate corner radius",
           FINISH,
           Level.LAYER,
           new ValueType.Written<>(
-              Around.class,
-              Around::parse,
+              BoxLengths.class,
+              BoxLengths::parse,
               Registry.AROUND,
               "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""),
-          Around.all(Length.ZERO),
+          BoxLengths.all(Length.ZERO),
           "",
           "Radius of the corners: one, or four clockwise from the top left.");
   public static final Property<Length> PLATE_LEAST_WIDTH =

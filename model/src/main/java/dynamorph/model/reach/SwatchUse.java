@@ -2,8 +2,8 @@ package dynamorph.model.reach;
 
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.style.NamedReferences;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.style.StyleBundle;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.value.Colour;
@@ -22,9 +22,9 @@ public record SwatchUse(int styles, int layers, int artboards, int tracks) {
     int styles =
         (int)
             project.styles().stream()
-                .filter(style -> names(project, style.properties(), swatch))
+                .filter(style -> names(style.properties(), swatch))
                 .count();
-    int layers = (int) project.layers().filter(layer -> names(project, layer, swatch)).count();
+    int layers = (int) project.layers().filter(layer -> names(layer, swatch)).count();
     int artboards =
         (int)
             project.artboards().stream()
@@ -35,21 +35,21 @@ public record SwatchUse(int styles, int layers, int artboards, int tracks) {
             project
                 .films()
                 .flatMap(film -> film.timeline().orElseThrow().captions())
-                .filter(track -> names(project, track.local(), swatch))
+                .filter(track -> names(track.local(), swatch))
                 .count();
     return new SwatchUse(styles, layers, artboards, tracks);
   }
 
-  private static boolean names(Project project, Layer layer, String swatch) {
-    if (names(project, layer.local(), swatch)) {
+  private static boolean names(Layer layer, String swatch) {
+    if (names(layer.local(), swatch)) {
       return true;
     }
     for (Paragraph paragraph : layer.story().paragraphs()) {
-      if (names(project, paragraph.local(), swatch)) {
+      if (names(paragraph.local(), swatch)) {
         return true;
       }
       for (Span span : paragraph.spans()) {
-        if (names(project, span.local(), swatch)) {
+        if (names(span.local(), swatch)) {
           return true;
         }
       }
@@ -57,10 +57,8 @@ public record SwatchUse(int styles, int layers, int artboards, int tracks) {
     return false;
   }
 
-  private static boolean names(Project project, PropertySet values, String swatch) {
-    return !values.isEmpty()
-        && StyleBundle.of(project, List.of(), List.of(values)).swatches().stream()
-            .anyMatch(one -> one.id().equals(swatch));
+  private static boolean names(PropertySet values, String swatch) {
+    return NamedReferences.in(List.of(values)).swatches().contains(swatch);
   }
 
   public boolean isUnused() {

@@ -1,7 +1,5 @@
 package dynamorph.model.value;
 
-import dynamorph.model.timeline.SafeArea;
-
 /** The part of a frame that a place is measured in. */
 public enum FrameArea {
   FRAME(1),

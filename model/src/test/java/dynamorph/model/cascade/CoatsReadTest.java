@@ -10,11 +10,11 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Swatch;
-import dynamorph.model.value.Around;
 import dynamorph.model.value.BlendMode;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.BoxLengths;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.PatternTile;
-import dynamorph.model.value.PlateAround;
+import dynamorph.model.value.PlateExtent;
 import dynamorph.model.value.Rgba;
 import java.util.List;
 import java.util.Optional;
@@ -60,7 +60,7 @@ class CoatsReadTest {
             "finish/fill/scale-down=-50",
             "finish/fill/turn=30",
             "finish/fill/about=glyph");
-    assertThat(coat.pose()).isEqualTo(new Coat.Pose(5, -3, 1.5, -0.5, 30, PaintFit.GLYPH));
+    assertThat(coat.pose()).isEqualTo(new Coat.Pose(5, -3, 1.5, -0.5, 30, PaintBounds.GLYPH));
     assertThat(coat.pose().isMoved()).isFalse();
     assertThat(coat.isInPlace()).isFalse();
     Coat moved = coat("finish/fill/across=1 pt");
@@ -117,7 +117,7 @@ class CoatsReadTest {
                 15,
                 1,
                 5,
-                PaintFit.LINE,
+                PaintBounds.LINE,
                 Optional.empty()));
     assertThat(coat.isOpaque()).as("its ground shows through").isFalse();
     assertThat(coat("finish/fill/paint=pattern", "finish/fill/tile-ground=#ffffff").isOpaque())
@@ -134,7 +134,7 @@ class CoatsReadTest {
                 "plate-radius=2 pt, 0.1 em",
                 "plate-least-width=2 em")
             .plate();
-    assertThat(plate.around()).isEqualTo(PlateAround.LINE);
+    assertThat(plate.around()).isEqualTo(PlateExtent.LINE);
     assertThat(plate.padding()).isEqualTo(new Plate.Padding(1, 5, 3, 10));
     assertThat(plate.corners()).isEqualTo(new Plate.Corners(2, 5, 2, 5));
     assertThat(plate.leastWidth()).isCloseTo(100, within(1e-9));
@@ -183,14 +183,14 @@ class CoatsReadTest {
         "5 | 5 pt"
       })
   void lengthsAroundABoxAreReadAndWrittenAsShortAsTheyCanBe(String typed, String written) {
-    Around around = Around.parse(typed);
+    BoxLengths around = BoxLengths.parse(typed);
     assertThat(around).hasToString(written);
-    assertThat(Around.parse(written)).isEqualTo(around);
+    assertThat(BoxLengths.parse(written)).isEqualTo(around);
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"", "1 pt, 2 pt, 3 pt", "-1 pt", "1 pt, x", "20000 pt", "1,2,3,4,5"})
   void whatIsNotAroundABoxIsRefused(String typed) {
-    assertThatThrownBy(() -> Around.parse(typed)).isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> BoxLengths.parse(typed)).isInstanceOf(IllegalArgumentException.class);
   }
 }

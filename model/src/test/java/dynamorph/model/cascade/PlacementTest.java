@@ -8,7 +8,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ResizeBox;
+import dynamorph.model.edit.layer.ResizeBox;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Anchor;

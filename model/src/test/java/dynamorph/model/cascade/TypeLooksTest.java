@@ -9,7 +9,6 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.AxisSettings;
-import dynamorph.model.value.Breaker;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.FigureStyle;
 import dynamorph.model.value.FigureWidth;
@@ -17,6 +16,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Kerning;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StylisticSets;
@@ -142,11 +142,11 @@ class TypeLooksTest {
 
   @Test
   void linesAtLettersAreThereOnlyIfOneIsAskedFor() {
-    BiFunction<PropertySet, String, LetterLines> lines =
+    BiFunction<PropertySet, String, TextDecorations> lines =
         (values, _) -> resolve(values).paragraphs().getFirst().spans().getFirst().lines();
-    assertThat(lines.apply(PropertySet.EMPTY, "")).isEqualTo(LetterLines.NONE);
-    assertThat(lines.apply(with(Properties.LINE_WIDTH, 300.0), "")).isEqualTo(LetterLines.NONE);
-    LetterLines under =
+    assertThat(lines.apply(PropertySet.EMPTY, "")).isEqualTo(TextDecorations.NONE);
+    assertThat(lines.apply(with(Properties.LINE_WIDTH, 300.0), "")).isEqualTo(TextDecorations.NONE);
+    TextDecorations under =
         lines.apply(
             with(Properties.UNDERLINE, true)
                 .with(Properties.LINE_SHIFT, Length.em(0.05))
@@ -157,7 +157,7 @@ class TypeLooksTest {
     assertThat(under.shift()).isEqualTo(1, within(1e-12));
     assertThat(under.width()).isEqualTo(2);
     assertThat(under.colour()).isEmpty();
-    LetterLines coloured =
+    TextDecorations coloured =
         lines.apply(with(Properties.STRIKE, true).with(Properties.LINE_OWN_COLOUR, true), "");
     assertThat(coloured.colour()).contains(Rgba.BLACK);
   }
@@ -166,7 +166,7 @@ class TypeLooksTest {
   void paragraphSettingsAreInPointsAndShares() {
     ParagraphLook look =
         paragraph(
-            with(Properties.BREAKER, Breaker.WHOLE_PARAGRAPH)
+            with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH)
                 .with(Properties.INDENT_FIRST, Length.em(-1))
                 .with(Properties.INDENT_START, Length.points(24))
                 .with(Properties.WORD_LEAST, 75.0)
@@ -180,7 +180,7 @@ class TypeLooksTest {
                 .with(Properties.LIST, ListKind.NUMBERS)
                 .with(Properties.LIST_START, 7.0)
                 .with(Properties.DROP_LINES, 3.0));
-    assertThat(look.breaking().breaker()).isEqualTo(Breaker.WHOLE_PARAGRAPH);
+    assertThat(look.breaking().breaker()).isEqualTo(LineBreaking.WHOLE_PARAGRAPH);
     assertThat(look.indents()).isEqualTo(new ParagraphLook.Indents(-20, 24, 0));
     assertThat(look.justification().word().least()).isEqualTo(0.75);
     assertThat(look.justification().letter().most()).isEqualTo(0.02);

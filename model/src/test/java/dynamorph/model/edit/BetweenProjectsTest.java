@@ -11,15 +11,20 @@ import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.edit.importing.ImportLayers;
+import dynamorph.model.edit.importing.ImportLook;
+import dynamorph.model.edit.importing.ImportStyles;
+import dynamorph.model.edit.importing.ImportText;
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.style.Sample;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
-import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
@@ -97,8 +102,8 @@ class BetweenProjectsTest {
     return theirs.layer(THERE).orElseThrow();
   }
 
-  private BringStyles brought(Map<StyleId, BringStyles.Choice> choices) {
-    return new BringStyles(StyleBundle.of(theirs, List.of(there())), choices);
+  private ImportStyles brought(Map<StyleId, ImportStyles.Choice> choices) {
+    return new ImportStyles(StyleBundle.of(theirs, List.of(there())), choices);
   }
 
   private static Rgba colour(Project project, PropertySet values) {
@@ -126,7 +131,7 @@ class BetweenProjectsTest {
         PropertySet.EMPTY.with(
             Properties.GRADIENT_STOPS.at(FILL),
             GradientStops.parse("swatch:metal 0%, #000000 100%"));
-    Layer picture = Layer.of("pic", "Picture", new Figure.Picture("dial.png"));
+    Layer picture = Layer.of("pic", "Picture", new Shape.Picture("dial.png"));
     Project richer =
         theirs.withAssets(
             List.of(
@@ -141,7 +146,7 @@ class BetweenProjectsTest {
   @Test
   void aTextLooksAsItDidThoughItsSwatchIdIsTaken() {
     Layer copy = there().withId(new LayerId("copy"));
-    Project after = new BringLayers(brought(Map.of()), BOARD, List.of(copy)).applyTo(mine);
+    Project after = new ImportLayers(brought(Map.of()), BOARD, List.of(copy)).applyTo(mine);
     Layer arrived = after.layer(copy.id()).orElseThrow();
     assertThat(size(after, arrived)).isEqualTo(30);
     assertThat(colour(after, Cascade.of(after).values(arrived))).isEqualTo(BRASS);
@@ -153,10 +158,10 @@ class BetweenProjectsTest {
   @Test
   void whatCameOnceIsNotBroughtAgain() {
     Project once =
-        new BringLayers(brought(Map.of()), BOARD, List.of(there().withId(new LayerId("c1"))))
+        new ImportLayers(brought(Map.of()), BOARD, List.of(there().withId(new LayerId("c1"))))
             .applyTo(mine);
     Project twice =
-        new BringLayers(brought(Map.of()), BOARD, List.of(there().withId(new LayerId("c2"))))
+        new ImportLayers(brought(Map.of()), BOARD, List.of(there().withId(new LayerId("c2"))))
             .applyTo(once);
     assertThat(twice.styles()).isEqualTo(once.styles());
     assertThat(twice.palette()).isEqualTo(once.palette());
@@ -168,7 +173,7 @@ class BetweenProjectsTest {
   void wordsBringTheirCharacterStyle() {
     Story words = there().story().slice(new TextRange(6, 11));
     Project after =
-        new BringWords(brought(Map.of()), HERE, TextRange.caret(0), words).applyTo(mine);
+        new ImportText(brought(Map.of()), HERE, TextRange.caret(0), words).applyTo(mine);
     Layer here = after.layer(HERE).orElseThrow();
     assertThat(here.story().text()).isEqualTo("wheelPendulum");
     StyleId quiet = after.styles().named("Quiet").orElseThrow().id();
@@ -180,7 +185,7 @@ class BetweenProjectsTest {
   void aLookIsPutOnATextWithTheStylesThatMakeIt() {
     Sample sample = Sample.of(theirs, there(), 0);
     Edit paste =
-        new BringLook(
+        new ImportLook(
             brought(Map.of()),
             new Target.Layers(List.of(HERE)),
             sample,
@@ -197,13 +202,13 @@ class BetweenProjectsTest {
   void aTakenNameIsTheirsMineOrBothAsChosen() {
     StyleId own = new StyleId("own");
     Project taken = mine.withStyles(StyleBook.of(List.of(style(own, "Label", size(12)))));
-    assertThat(BringStyles.collisions(taken, brought(Map.of()).bundle()))
+    assertThat(ImportStyles.collisions(taken, brought(Map.of()).bundle()))
         .extracting(collision -> collision.mine().id())
         .containsExactly(own);
     Layer copy = there().withId(new LayerId("copy"));
-    for (BringStyles.Choice choice : BringStyles.Choice.values()) {
+    for (ImportStyles.Choice choice : ImportStyles.Choice.values()) {
       Project after =
-          new BringLayers(brought(Map.of(LABEL, choice)), BOARD, List.of(copy)).applyTo(taken);
+          new ImportLayers(brought(Map.of(LABEL, choice)), BOARD, List.of(copy)).applyTo(taken);
       Layer arrived = after.layer(copy.id()).orElseThrow();
       StyleId followed = arrived.follows().getFirst();
       switch (choice) {
@@ -232,6 +237,6 @@ class BetweenProjectsTest {
             StyleBook.of(
                 List.of(
                     style(new StyleId("q"), "Quiet", size(3)).withLevel(StyleLevel.PARAGRAPH))));
-    assertThat(BringStyles.collisions(taken, brought(Map.of()).bundle())).isEmpty();
+    assertThat(ImportStyles.collisions(taken, brought(Map.of()).bundle())).isEmpty();
   }
 }

@@ -9,6 +9,19 @@ import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.layer.ArrangeArtboards;
+import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.edit.layer.DropLocal;
+import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.edit.style.AddStyle;
+import dynamorph.model.edit.style.ChangeStyle;
+import dynamorph.model.edit.style.DeleteStyle;
+import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.style.KeepStyle;
+import dynamorph.model.edit.style.Proposal;
+import dynamorph.model.edit.style.SaveIntoStyle;
+import dynamorph.model.edit.style.SetSwatch;
+import dynamorph.model.edit.text.EditText;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -295,7 +308,7 @@ class EditsTest {
   @Test
   void aSwatchChangesEverythingPaintedWithIt() {
     Project after =
-        new PutSwatch(new Swatch("copper", "Copper", Rgba.of(1, 1, 1))).applyTo(project);
+        new SetSwatch(new Swatch("copper", "Copper", Rgba.of(1, 1, 1))).applyTo(project);
     assertThat(dynamorph.model.reach.Reach.between(project, after))
         .containsExactly(new LayerId("three"));
   }

@@ -11,12 +11,19 @@ import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.cascade.Form;
 import dynamorph.model.cascade.Plate;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.cascade.ResolvedShape;
+import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.edit.layer.ChangeShape;
+import dynamorph.model.edit.layer.MoveLayers;
+import dynamorph.model.edit.layer.ResizeBox;
+import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.text.EditText;
+import dynamorph.model.edit.text.FillWithPlaceholder;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.text.Story;
@@ -55,8 +62,8 @@ class FigureEditsTest {
           .plus(
               Artboard.empty("a", "A", 300, 200, LengthUnit.POINT)
                   .plus(Layer.of("text", "Text", "Hour"))
-                  .plus(Layer.of("shape", "Shape", Figure.Rectangle.SHARP).withFrame(FRAME))
-                  .plus(Layer.of("other", "Other", new Figure.Ellipse()).withFrame(FRAME)));
+                  .plus(Layer.of("shape", "Shape", Shape.Rectangle.SHARP).withFrame(FRAME))
+                  .plus(Layer.of("other", "Other", new Shape.Ellipse()).withFrame(FRAME)));
 
   private static Layer layer(Project project, LayerId id) {
     return project.layer(id).orElseThrow();
@@ -70,18 +77,18 @@ class FigureEditsTest {
     assertThatThrownBy(() -> shape.withStory(Story.of("words")))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("not both");
-    assertThatThrownBy(() -> layer(project, TEXT).withFigure(Optional.of(new Figure.Ellipse())))
+    assertThatThrownBy(() -> layer(project, TEXT).withFigure(Optional.of(new Shape.Ellipse())))
         .hasMessageContaining("not both");
   }
 
   @Test
   void changingTheFormLeavesTextsAloneAndEqualFormsTheSame() {
-    ChangeFigure change = new ChangeFigure(List.of(TEXT, SHAPE), _ -> new Figure.Line(true));
+    ChangeShape change = new ChangeShape(List.of(TEXT, SHAPE), _ -> new Shape.Line(true));
     Project changed = change.applyTo(project);
-    assertThat(layer(changed, SHAPE).figure()).contains(new Figure.Line(true));
+    assertThat(layer(changed, SHAPE).figure()).contains(new Shape.Line(true));
     assertThat(layer(changed, TEXT)).isSameAs(layer(project, TEXT));
     assertThat(layer(changed, OTHER)).isSameAs(layer(project, OTHER));
-    assertThat(new ChangeFigure(List.of(SHAPE), figure -> figure).applyTo(project))
+    assertThat(new ChangeShape(List.of(SHAPE), figure -> figure).applyTo(project))
         .isSameAs(project);
     assertThat(History.unsaved(project).apply(change).undo().present()).isEqualTo(project);
   }
@@ -91,9 +98,9 @@ class FigureEditsTest {
     assertThatThrownBy(() -> EditText.plain(SHAPE, new TextRange(0, 0), "words").applyTo(project))
         .isInstanceOf(EditRefused.class)
         .hasMessageContaining("\"Shape\" is a shape");
-    FillTexts fill =
-        new FillTexts(
-            List.of(new FillTexts.Filling(SHAPE, "lorem"), new FillTexts.Filling(TEXT, "lorem")),
+    FillWithPlaceholder fill =
+        new FillWithPlaceholder(
+            List.of(new FillWithPlaceholder.Filling(SHAPE, "lorem"), new FillWithPlaceholder.Filling(TEXT, "lorem")),
             "la");
     Project filled = fill.applyTo(project);
     assertThat(layer(filled, TEXT).story().text()).isEqualTo("lorem");
@@ -132,11 +139,11 @@ class FigureEditsTest {
     PropertySet plated =
         PropertySet.EMPTY.with(Properties.COAT_KIND.at(Address.plateCoat("ground")), CoatKind.FILL);
     Project pictured =
-        new ChangeFigure(List.of(SHAPE), _ -> new Figure.Picture("bell.png"))
+        new ChangeShape(List.of(SHAPE), _ -> new Shape.Picture("bell.png"))
             .applyTo(project)
             .mapLayers(layer -> layer.withLocal(plated).withFollows(List.of(look.id())));
     Cascade cascade = Cascade.of(pictured);
-    Form form = cascade.resolve(layer(pictured, SHAPE)).form().orElseThrow();
+    ResolvedShape form = cascade.resolve(layer(pictured, SHAPE)).form().orElseThrow();
     assertThat(form.em()).isCloseTo(20, within(1e-9));
     assertThat(form.picture()).contains(project.assets().getFirst());
     assertThat(cascade.resolve(layer(pictured, SHAPE)).plate()).isEqualTo(Plate.NONE);

@@ -6,6 +6,8 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.edit.film.ChangeTimeline;
+import dynamorph.model.edit.film.Retime;
 import dynamorph.model.random.RandomProjects;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.Media;

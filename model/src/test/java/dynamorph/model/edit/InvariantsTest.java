@@ -9,6 +9,31 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.edit.layer.ClearFormatting;
+import dynamorph.model.edit.layer.DropLocal;
+import dynamorph.model.edit.layer.MoveLayers;
+import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.edit.style.AddStyle;
+import dynamorph.model.edit.style.ArrangeStyles;
+import dynamorph.model.edit.style.ChangeStyle;
+import dynamorph.model.edit.style.DeleteStyle;
+import dynamorph.model.edit.style.DeleteStyles;
+import dynamorph.model.edit.style.DeleteSwatch;
+import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.style.HoldBack;
+import dynamorph.model.edit.style.KeepStyle;
+import dynamorph.model.edit.style.MergeStyles;
+import dynamorph.model.edit.style.MuteStyle;
+import dynamorph.model.edit.style.Proposal;
+import dynamorph.model.edit.style.ReorderFollowed;
+import dynamorph.model.edit.style.Sample;
+import dynamorph.model.edit.style.SaveIntoStyle;
+import dynamorph.model.edit.style.SetSwatch;
+import dynamorph.model.edit.style.Stamp;
+import dynamorph.model.edit.style.StampSample;
+import dynamorph.model.edit.style.StopFollowing;
+import dynamorph.model.edit.text.EditText;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
@@ -66,7 +91,7 @@ class InvariantsTest {
     if (other.level() == style.level() && !other.id().equals(style.id())) {
       edits.add(new DeleteStyle(style.id(), Optional.of(other.id())));
     }
-    edits.add(new PutSwatch(new Swatch("s1", "Other", Rgba.of(1, 2, 3))));
+    edits.add(new SetSwatch(new Swatch("s1", "Other", Rgba.of(1, 2, 3))));
     edits.add(new DeleteSwatch("s2", random.chance() ? Optional.of("s3") : Optional.empty()));
     edits.addAll(styleEdits(random, project, style, other));
     edits.add(
@@ -101,7 +126,7 @@ class InvariantsTest {
     edits.add(new Stamp(layers, style.id(), random.manner()));
     edits.add(new HoldBack(change, layers.layers(), branch));
     edits.add(new MuteStyle(layers.layers(), style.id(), random.chance()));
-    edits.add(new StackStyles(layers.layers(), style.id(), random.number(5) - 2));
+    edits.add(new ReorderFollowed(layers.layers(), style.id(), random.number(5) - 2));
     edits.add(new DropLocal(layers, Optional.empty(), facets));
     if (!facets.isEmpty()) {
       edits.add(new StampSample(layers, sample, facets, random.chance()));

@@ -10,6 +10,17 @@ import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
+import dynamorph.model.edit.importing.ImportStyles;
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.edit.style.ApplyOptions;
+import dynamorph.model.edit.style.ArrangeStyles;
+import dynamorph.model.edit.style.ChangeStyle;
+import dynamorph.model.edit.style.CombineStyles;
+import dynamorph.model.edit.style.DeleteStyle;
+import dynamorph.model.edit.style.DeleteSwatch;
+import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.style.SaveValue;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Aspect;
 import dynamorph.model.property.Properties;
@@ -21,7 +32,6 @@ import dynamorph.model.reach.SwatchUse;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
-import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Colour;
@@ -145,7 +155,7 @@ class StyleEditsTest {
         new Follow(
                 new Target.Layers(List.of(new LayerId("three"))),
                 LABEL,
-                Manner.PLAIN.leaving(Set.of(Aspect.COLOURS)))
+                ApplyOptions.PLAIN.leaving(Set.of(Aspect.COLOURS)))
             .applyTo(project);
     Layer three = after.layer(new LayerId("three")).orElseThrow();
     assertThat(three.follows()).containsExactly(LABEL);
@@ -167,17 +177,17 @@ class StyleEditsTest {
                     .withProperties(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(99))))
             .applyTo(project);
     StyleBundle bundle = StyleBundle.of(theirs, List.of(LOAN), List.of());
-    assertThat(BringStyles.collisions(project, bundle))
+    assertThat(ImportStyles.collisions(project, bundle))
         .extracting(one -> one.theirs().id())
         .containsExactly(LABEL, LOAN);
-    Map<StyleId, BringStyles.Choice> choices =
-        Map.of(LABEL, BringStyles.Choice.THEIRS, LOAN, BringStyles.Choice.BOTH);
-    Project after = new BringStyles(bundle, choices).applyTo(project);
+    Map<StyleId, ImportStyles.Choice> choices =
+        Map.of(LABEL, ImportStyles.Choice.THEIRS, LOAN, ImportStyles.Choice.BOTH);
+    Project after = new ImportStyles(bundle, choices).applyTo(project);
     assertThat(size(after, ONE)).isEqualTo(99);
     Style both = after.styles().named("Loan, theirs").orElseThrow();
     assertThat(both.basedOn()).contains(LABEL);
     assertThat(after.layer(TWO).orElseThrow().follows()).containsExactly(LOAN);
-    assertThat(new BringStyles(bundle, Map.of()).applyTo(project)).isEqualTo(project);
+    assertThat(new ImportStyles(bundle, Map.of()).applyTo(project)).isEqualTo(project);
   }
 
   @Test

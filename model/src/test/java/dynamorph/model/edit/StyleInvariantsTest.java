@@ -10,6 +10,23 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.Population;
 import dynamorph.model.cascade.SharedLook;
+import dynamorph.model.edit.film.DetachFromTrack;
+import dynamorph.model.edit.importing.ImportStyles;
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.layer.ClearFormatting;
+import dynamorph.model.edit.layer.DropLocal;
+import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.edit.style.ChangeStyle;
+import dynamorph.model.edit.style.CombineStyles;
+import dynamorph.model.edit.style.DeriveFromLocal;
+import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.style.HoldBack;
+import dynamorph.model.edit.style.MergeStyles;
+import dynamorph.model.edit.style.MuteStyle;
+import dynamorph.model.edit.style.Sample;
+import dynamorph.model.edit.style.SetSwatch;
+import dynamorph.model.edit.style.Stamp;
+import dynamorph.model.edit.style.StampSample;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Aspect;
 import dynamorph.model.property.Facet;
@@ -20,7 +37,6 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
-import dynamorph.model.style.StyleBundle;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
@@ -137,7 +153,7 @@ class StyleInvariantsTest {
   void aChangedSwatchLeavesAloneWhatIsHeldBack(long seed) {
     RandomProjects random = new RandomProjects(seed);
     Project project = random.project();
-    Edit edit = new PutSwatch(new Swatch("s1", "Other", Rgba.of(1, 2, 3)));
+    Edit edit = new SetSwatch(new Swatch("s1", "Other", Rgba.of(1, 2, 3)));
     Set<LayerId> reached = Reach.between(project, edit.applyTo(project));
     Project after = HoldBack.byLocalChanges(edit, reached).applyTo(project);
     assertThat(looks(after)).isEqualTo(looks(project));
@@ -292,10 +308,10 @@ class StyleInvariantsTest {
     Project from = random.project().withBaseStyle(Optional.empty());
     from = from.mapArtboards(board -> board.withBaseStyle(Optional.empty()));
     Project source = from;
-    List<Layer> layers = source.layers().map(layer -> OffTrack.of(source, layer)).toList();
+    List<Layer> layers = source.layers().map(layer -> DetachFromTrack.of(source, layer)).toList();
     StyleBundle bundle = StyleBundle.of(source, layers);
     Project empty = Project.empty("Other").withAssets(source.assets());
-    BringStyles.Arrived arrived = new BringStyles(bundle, Map.of()).arrive(empty);
+    ImportStyles.Arrived arrived = new ImportStyles(bundle, Map.of()).arrive(empty);
     Project there =
         arrived
             .project()
@@ -305,8 +321,8 @@ class StyleInvariantsTest {
                     .getFirst()
                     .withLayers(layers.stream().map(arrived::settled).toList()));
     assertThat(looks(there)).isEqualTo(looks(source));
-    assertThat(BringStyles.collisions(there, bundle)).isEmpty();
-    assertThat(new BringStyles(bundle, Map.of()).applyTo(there).styles().size())
+    assertThat(ImportStyles.collisions(there, bundle)).isEmpty();
+    assertThat(new ImportStyles(bundle, Map.of()).applyTo(there).styles().size())
         .as("brought twice is brought once")
         .isEqualTo(there.styles().size());
   }

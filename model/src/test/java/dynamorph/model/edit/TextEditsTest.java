@@ -11,6 +11,13 @@ import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Placement;
+import dynamorph.model.edit.layer.ResizeBox;
+import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.edit.text.FillWithPlaceholder;
+import dynamorph.model.edit.text.KernPair;
+import dynamorph.model.edit.text.LearnWord;
+import dynamorph.model.edit.text.ReplaceFont;
+import dynamorph.model.edit.text.ReplaceWords;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.FontUse;
@@ -152,12 +159,12 @@ class TextEditsTest {
 
   @Test
   void placeholderSetsTheLanguageOnlyWhereItDiffers() {
-    FillTexts.Filling filling = new FillTexts.Filling(new LayerId("one"), "neue W\u00F6rter");
-    Project after = new FillTexts(List.of(filling), "de").applyTo(project);
+    FillWithPlaceholder.Filling filling = new FillWithPlaceholder.Filling(new LayerId("one"), "neue W\u00F6rter");
+    Project after = new FillWithPlaceholder(List.of(filling), "de").applyTo(project);
     Layer layer = after.layer(new LayerId("one")).orElseThrow();
     assertThat(layer.story().text()).isEqualTo("neue W\u00F6rter");
     assertThat(layer.local().get(Properties.LANGUAGE.key())).contains("de");
-    Project same = new FillTexts(List.of(filling), "en-GB").applyTo(project);
+    Project same = new FillWithPlaceholder(List.of(filling), "en-GB").applyTo(project);
     assertThat(same.layer(new LayerId("one")).orElseThrow().local()).isEqualTo(PropertySet.EMPTY);
   }
 

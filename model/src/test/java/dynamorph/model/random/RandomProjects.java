@@ -4,9 +4,8 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.edit.Manner;
 import dynamorph.model.edit.Target;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.edit.style.ApplyOptions;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Aspect;
 import dynamorph.model.property.Facet;
@@ -15,6 +14,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.property.ValueType;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
@@ -32,7 +32,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
-import dynamorph.model.value.Around;
+import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
@@ -203,14 +203,14 @@ public final class RandomProjects {
         Optional.empty());
   }
 
-  private static final List<Figure> FIGURES =
+  private static final List<Shape> FIGURES =
       List.of(
-          new Figure.Rectangle(Around.parse("3 pt, 0.2 em, 0 pt, 8 pt")),
-          new Figure.Ellipse(),
-          new Figure.Line(true),
-          new Figure.Polygon(5, 0.4),
-          new Figure.Drawn("M0 0L10 5C10 8 6 9 0 7Z", 10, 9),
-          new Figure.Picture("bell.png"));
+          new Shape.Rectangle(BoxLengths.parse("3 pt, 0.2 em, 0 pt, 8 pt")),
+          new Shape.Ellipse(),
+          new Shape.Line(true),
+          new Shape.Polygon(5, 0.4),
+          new Shape.Drawn("M0 0L10 5C10 8 6 9 0 7Z", 10, 9),
+          new Shape.Picture("bell.png"));
 
   private Layer figure(String id, List<Style> styles) {
     return Layer.of(id, "Figure " + id, pick(FIGURES))
@@ -262,7 +262,7 @@ public final class RandomProjects {
 
   private static final java.util.Map<Class<?>, List<String>> WRITTEN =
       java.util.Map.of(
-          dynamorph.model.value.Around.class,
+          dynamorph.model.value.BoxLengths.class,
               List.of("3 pt", "0.2 em, 0.5 em", "0 pt, 1 pt, 2 pt, 0.3 em"),
           dynamorph.model.value.AxisSettings.class, List.of("none", "wght=600", "opsz=9, wght=300"),
           dynamorph.model.value.ScriptFonts.class, List.of("none", "Arab: Amiri; *: EB Garamond"),
@@ -333,14 +333,14 @@ public final class RandomProjects {
   }
 
   /** Some manner of following. */
-  public Manner manner() {
+  public ApplyOptions manner() {
     Set<Aspect> leaves =
         Arrays.stream(Aspect.values()).filter(_ -> number(3) == 0).collect(Collectors.toSet());
     Set<Facet> kept =
         chance()
             ? EnumSet.allOf(Facet.class)
             : Arrays.stream(Facet.values()).filter(_ -> chance()).collect(Collectors.toSet());
-    return new Manner(chance(), leaves, kept);
+    return new ApplyOptions(chance(), leaves, kept);
   }
 
   public int number(int bound) {

@@ -7,9 +7,9 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
@@ -47,7 +47,7 @@ class LayerQueryTest {
         .plus(
             Artboard.empty("web", "Web", 100, 100, LengthUnit.PIXEL)
                 .plus(Layer.of("c", "Note", "plain"))
-                .plus(Layer.of("d", "Ground", new Figure.Ellipse())));
+                .plus(Layer.of("d", "Ground", new Shape.Ellipse())));
   }
 
   @ParameterizedTest

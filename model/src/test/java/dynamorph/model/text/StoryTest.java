@@ -9,7 +9,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.edit.EditRefused;
-import dynamorph.model.edit.PutRuby;
+import dynamorph.model.edit.text.SetRuby;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.random.RandomProjects;
@@ -205,11 +205,11 @@ class StoryTest {
                                 Story.of(
                                     Paragraph.of(Span.of("ab"), Span.of("cd").withRuby("r"))))));
     LayerId text = new LayerId("t");
-    Project changed = new PutRuby(text, new TextRange(1, 3), " n  m ").applyTo(project);
+    Project changed = new SetRuby(text, new TextRange(1, 3), " n  m ").applyTo(project);
     assertThat(rubyOf(changed.layer(text).orElseThrow().story())).isEqualTo("bcd n m");
-    Project cleared = new PutRuby(text, TextRange.caret(2), "").applyTo(changed);
+    Project cleared = new SetRuby(text, TextRange.caret(2), "").applyTo(changed);
     assertThat(cleared.layer(text).orElseThrow().story()).isEqualTo(Story.of("abcd"));
-    assertThatThrownBy(() -> new PutRuby(text, TextRange.caret(0), "x").applyTo(project))
+    assertThatThrownBy(() -> new SetRuby(text, TextRange.caret(0), "x").applyTo(project))
         .isInstanceOf(EditRefused.class);
   }
 }

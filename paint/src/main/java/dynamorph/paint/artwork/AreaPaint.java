@@ -2,8 +2,8 @@ package dynamorph.paint.artwork;
 
 import dynamorph.model.Asset;
 import dynamorph.model.cascade.Paint.Stop;
-import dynamorph.model.value.GradientRepeat;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.SpreadMethod;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
 import java.util.ArrayList;
@@ -19,7 +19,7 @@ public sealed interface AreaPaint {
    *
    * @param stops from 0 to 1, in order
    */
-  record Ramp(Course course, List<Stop> stops, GradientRepeat repeat) implements AreaPaint {
+  record Ramp(Course course, List<Stop> stops, SpreadMethod repeat) implements AreaPaint {
     public Ramp {
       stops = List.copyOf(stops);
     }

@@ -7,7 +7,7 @@ package dynamorph.paint.effect;
  * @param light how much light falls on each pixel beyond what falls on the flat
  * @param shade how much less falls there
  */
-public record Relief(Plane light, Plane shade) {
+public record Relief(CoverageMask light, CoverageMask shade) {
   /**
    * Lights a covered area.
    *
@@ -17,8 +17,8 @@ public record Relief(Plane light, Plane shade) {
    * @param height of the light, radians over the surface
    */
   public static Relief of(
-      Plane covered, double width, double steepness, double angle, double height) {
-    Plane heights = covered.blurred(Math.max(0.3, width / 2));
+      CoverageMask covered, double width, double steepness, double angle, double height) {
+    CoverageMask heights = covered.blurred(Math.max(0.3, width / 2));
     float[] lit = new float[heights.values().length];
     float[] shaded = new float[lit.length];
     double lampX = Math.cos(angle) * Math.cos(height);
@@ -41,11 +41,11 @@ public record Relief(Plane light, Plane shade) {
     return new Relief(covered.with(lit), covered.with(shaded));
   }
 
-  private static double slope(Plane heights, int x, int y, int dx, int dy) {
+  private static double slope(CoverageMask heights, int x, int y, int dx, int dy) {
     return (value(heights, x + dx, y + dy) - value(heights, x - dx, y - dy)) / 2;
   }
 
-  private static float value(Plane plane, int x, int y) {
+  private static float value(CoverageMask plane, int x, int y) {
     boolean inside = x >= 0 && y >= 0 && x < plane.width() && y < plane.height();
     return inside ? plane.values()[y * plane.width() + x] : 0;
   }

@@ -2,8 +2,8 @@ package dynamorph.paint.export;
 
 import dynamorph.model.cascade.Paint.Stop;
 import dynamorph.model.value.BlendMode;
-import dynamorph.model.value.GradientRepeat;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.SpreadMethod;
 import dynamorph.paint.artwork.AreaPaint;
 import dynamorph.paint.artwork.Artwork;
 import dynamorph.paint.artwork.Contour;
@@ -152,9 +152,9 @@ public final class SvgWriter {
     }
     out.writeAttribute("id", id);
     out.writeAttribute("gradientUnits", "userSpaceOnUse");
-    if (ramp.repeat() != GradientRepeat.ONCE) {
+    if (ramp.repeat() != SpreadMethod.ONCE) {
       out.writeAttribute(
-          "spreadMethod", ramp.repeat() == GradientRepeat.REPEAT ? "repeat" : "reflect");
+          "spreadMethod", ramp.repeat() == SpreadMethod.REPEAT ? "repeat" : "reflect");
     }
     for (Stop stop : ramp.closeStops()) {
       out.writeEmptyElement("stop");

@@ -91,7 +91,7 @@ public final class FootagePainter {
     canvas.save();
     canvas.clipRect(Rect.makeWH((float) width, (float) height));
     if (clip.media() instanceof Media.Drawn(Media.Scenery scenery)) {
-      Clockwork.paint(canvas, scenery, inside.seconds(), width, height);
+      ClockworkFootage.paint(canvas, scenery, inside.seconds(), width, height);
     } else {
       MediaSource.Room room = room(canvas, width, height);
       boolean seen =

@@ -1,6 +1,6 @@
 package dynamorph.paint.geometry;
 
-import dynamorph.paint.effect.Plane;
+import dynamorph.paint.effect.CoverageMask;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.types.IRect;
 import io.github.humbleui.types.Point;
@@ -58,11 +58,11 @@ public record Dots(float[] x, float[] y, double radius) {
    * @param toPixels from points to pixels of the picture, see {@link #stayRound}
    * @param part pixels of the picture
    */
-  public Plane covered(Matrix33 toPixels, IRect part) {
+  public CoverageMask covered(Matrix33 toPixels, IRect part) {
     float[] m = toPixels.getMat();
     double size = Math.hypot(m[0], m[3]);
-    Plane plane =
-        new Plane(
+    CoverageMask plane =
+        new CoverageMask(
             part.getLeft(),
             part.getTop(),
             part.getWidth(),
@@ -77,7 +77,7 @@ public record Dots(float[] x, float[] y, double radius) {
   }
 
   /** Row by row: the share of a row that lies in the disc is an integral over its chords. */
-  private static void add(Plane plane, double x, double y, double radius) {
+  private static void add(CoverageMask plane, double x, double y, double radius) {
     int first = Math.max(0, (int) Math.floor(y - radius));
     int last = Math.min(plane.height() - 1, (int) Math.floor(y + radius));
     for (int row = first; row <= last; row++) {
@@ -98,7 +98,7 @@ public record Dots(float[] x, float[] y, double radius) {
     return Math.sqrt(Math.max(0, radius * radius - height * height));
   }
 
-  private static void addChord(Plane plane, int row, double x, double half, double weight) {
+  private static void addChord(CoverageMask plane, int row, double x, double half, double weight) {
     double left = Math.max(0, x - half);
     double right = Math.min(plane.width(), x + half);
     if (left >= right) {

@@ -10,6 +10,6 @@ public final class AssetImages {
 
   /** The image in a file of the project, if it is one that can be read. */
   public static Optional<Image> image(Asset asset) {
-    return Tiles.image(asset);
+    return PatternShaders.image(asset);
   }
 }

@@ -5,7 +5,7 @@ import dynamorph.model.cascade.Paint.Gradient;
 import dynamorph.model.cascade.Paint.Pattern;
 import dynamorph.model.cascade.Paint.Solid;
 import dynamorph.model.value.BlendMode;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.geometry.Dots;
 import dynamorph.typeset.layout.Box;
@@ -73,15 +73,15 @@ final class CoatBrush {
       }
       case Gradient gradient -> {
         for (Stencil.Part part : shape.parts(gradient.fit())) {
-          try (Shader shader = Shades.of(gradient, part.box())) {
+          try (Shader shader = GradientShaders.of(gradient, part.box())) {
             shaded(canvas, coat, part.shape(), shader, covered);
           }
         }
       }
       case Pattern pattern -> {
-        double scale = Grid.of(canvas).scale();
+        double scale = EffectGrid.of(canvas).scale();
         for (Stencil.Part part : shape.parts(pattern.fit())) {
-          try (Shader shader = Tiles.of(pattern, part.box(), scale)) {
+          try (Shader shader = PatternShaders.of(pattern, part.box(), scale)) {
             shaded(canvas, coat, part.shape(), shader, covered);
           }
         }
@@ -121,12 +121,12 @@ final class CoatBrush {
   record Subject(Coat coat, Stencil.Shape shape, boolean covered) implements EffectBrush.Subject {
     @Override
     public Box reach() {
-      return new Steps(coat).reach(shape.bounds(), middle());
+      return new CoatCopies(coat).reach(shape.bounds(), middle());
     }
 
     @Override
     public void cover(Canvas canvas, double spread) {
-      Steps steps = new Steps(coat);
+      CoatCopies steps = new CoatCopies(coat);
       for (int copy : steps.fromBelow()) {
         try (Paint paint = new Paint().setAlphaf((float) steps.plain(copy).opacity())) {
           steps.draw(
@@ -166,7 +166,7 @@ final class CoatBrush {
     }
 
     @Override
-    public Planes planes() {
+    public MaskCache planes() {
       return shape.planes();
     }
 
@@ -181,16 +181,16 @@ final class CoatBrush {
               yield true;
             }
             case Gradient gradient ->
-                gradient.fit() == PaintFit.LAYER
-                    && fieldOf(canvas, area, Shades.of(gradient, middle()));
+                gradient.fit() == PaintBounds.LAYER
+                    && fieldOf(canvas, area, GradientShaders.of(gradient, middle()));
             case Pattern pattern ->
-                pattern.fit() == PaintFit.LAYER
-                    && fieldOf(canvas, area, Tiles.of(pattern, middle(), Grid.of(canvas).scale()));
+                pattern.fit() == PaintBounds.LAYER
+                    && fieldOf(canvas, area, PatternShaders.of(pattern, middle(), EffectGrid.of(canvas).scale()));
           };
     }
 
     private Box middle() {
-      return shape.parts(PaintFit.LAYER).getFirst().box();
+      return shape.parts(PaintBounds.LAYER).getFirst().box();
     }
 
     private static boolean fieldOf(Canvas canvas, Box area, Shader owned) {
@@ -203,7 +203,7 @@ final class CoatBrush {
 
     @Override
     public void paint(Canvas canvas) {
-      Steps steps = new Steps(coat);
+      CoatCopies steps = new CoatCopies(coat);
       for (int copy : steps.fromBelow()) {
         Coat plain = steps.plain(copy);
         steps.draw(canvas, copy, shape, part -> once(canvas, plain, part, covered));

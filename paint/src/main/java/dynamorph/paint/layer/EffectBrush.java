@@ -2,10 +2,10 @@ package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Effect;
 import dynamorph.model.value.BlendMode;
-import dynamorph.model.value.GlowFrom;
+import dynamorph.model.value.GlowSource;
 import dynamorph.model.value.Rgba;
+import dynamorph.paint.effect.CoverageMask;
 import dynamorph.paint.effect.Gaussian;
-import dynamorph.paint.effect.Plane;
 import dynamorph.paint.effect.Relief;
 import dynamorph.paint.geometry.Dots;
 import dynamorph.typeset.layout.Box;
@@ -48,7 +48,7 @@ final class EffectBrush {
     Object identity();
 
     /** Where pixels are kept. */
-    Planes planes();
+    MaskCache planes();
 
     /** Its colour, if it has but one everywhere. */
     default Optional<Rgba> colour() {
@@ -67,15 +67,15 @@ final class EffectBrush {
   private final Subject subject;
   private final double opacity;
   private final BlendMode blend;
-  private final Grid.Shift shift;
+  private final EffectGrid.Shift shift;
   private final IRect clip;
-  private final Grid fine;
-  private final Planes planes;
+  private final EffectGrid fine;
+  private final MaskCache planes;
 
   /** A covered area on pixels, moved, grown, and blurred by a deviation in pixels. */
   private record PlaneKey(
       Object coverage,
-      Grid grid,
+      EffectGrid grid,
       IRect part,
       double across,
       double down,
@@ -84,16 +84,16 @@ final class EffectBrush {
 
   private record ReliefKey(Object plane, Effect.RaisedEdge edge) {}
 
-  private record PictureKey(Object identity, List<Effect> effects, Grid grid, IRect part) {}
+  private record PictureKey(Object identity, List<Effect> effects, EffectGrid grid, IRect part) {}
 
   private EffectBrush(Canvas canvas, Subject subject, double opacity, BlendMode blend) {
     this.canvas = canvas;
     this.subject = subject;
     this.opacity = opacity;
     this.blend = blend;
-    this.shift = Grid.Shift.of(canvas);
+    this.shift = EffectGrid.Shift.of(canvas);
     this.clip = shift.clip(canvas);
-    this.fine = Grid.of(canvas);
+    this.fine = EffectGrid.of(canvas);
     this.planes = subject.planes();
   }
 
@@ -205,8 +205,8 @@ final class EffectBrush {
   }
 
   /** The pixels of a shadow or glow; null if none of it shows. */
-  private Plane plane(Cast cast) {
-    Grid grid = fine.forBlur(cast.soft);
+  private CoverageMask plane(Cast cast) {
+    EffectGrid grid = fine.forBlur(cast.soft);
     double grown = Math.max(0, cast.spread);
     Box reach = subject.reach().grown(grown, grown);
     double around = cast.soft / 2 * Effect.DEVIATIONS;
@@ -217,8 +217,8 @@ final class EffectBrush {
   }
 
   private void cast(Cast cast) {
-    Grid grid = fine.forBlur(cast.soft);
-    Plane plane = plane(cast);
+    EffectGrid grid = fine.forBlur(cast.soft);
+    CoverageMask plane = plane(cast);
     if (plane == null) {
       return;
     }
@@ -242,8 +242,8 @@ final class EffectBrush {
   }
 
   /** What the subject covers, moved and grown by points, and blurred by pixels. */
-  private Plane covered(
-      Grid grid, IRect part, double across, double down, double spread, double deviation) {
+  private CoverageMask covered(
+      EffectGrid grid, IRect part, double across, double down, double spread, double deviation) {
     PlaneKey key = new PlaneKey(subject.coverage(), grid, part, across, down, spread, deviation);
     double grown = Math.max(0, spread);
     IRect own = grid.part(subject.reach().grown(grown, grown).moved(across, down), 0, 0, part, 0);
@@ -255,20 +255,20 @@ final class EffectBrush {
             return drawn(grid, part, across, down, spread);
           }
           // drawn no larger than it is, so that blurs of any width share it
-          Plane sharp = covered(grid, all ? part : own, across, down, spread, 0);
-          Plane padded = all ? sharp : sharp.padded(part);
+          CoverageMask sharp = covered(grid, all ? part : own, across, down, spread, 0);
+          CoverageMask padded = all ? sharp : sharp.padded(part);
           return deviation == 0 ? padded : padded.blurred(deviation);
         });
   }
 
-  private Plane drawn(Grid grid, IRect part, double across, double down, double spread) {
+  private CoverageMask drawn(EffectGrid grid, IRect part, double across, double down, double spread) {
     if (across == 0 && down == 0 && Dots.stayRound(grid.toPixels())) {
       Optional<Dots> dots = subject.dots(spread);
       if (dots.isPresent()) {
         return dots.get().covered(grid.toPixels(), part);
       }
     }
-    return Plane.covered(
+    return CoverageMask.covered(
         part,
         pixels -> {
           grid.enter(pixels);
@@ -278,7 +278,7 @@ final class EffectBrush {
   }
 
   /** Draws a plane in a colour; one that only lies over what is below is drawn fastest. */
-  private void shade(Grid grid, Plane plane, Rgba colour, BlendMode mode) {
+  private void shade(EffectGrid grid, CoverageMask plane, Rgba colour, BlendMode mode) {
     if (mode != BlendMode.NORMAL || grid.coarseness() != 1) {
       try (Paint paint = paint(colour, mode)) {
         draw(grid, plane, paint);
@@ -291,7 +291,7 @@ final class EffectBrush {
     }
   }
 
-  private void draw(Grid grid, Plane plane, Paint paint) {
+  private void draw(EffectGrid grid, CoverageMask plane, Paint paint) {
     try (Image image = plane.image()) {
       grid.draw(canvas, shift, image, plane.x(), plane.y(), paint);
     }
@@ -313,7 +313,7 @@ final class EffectBrush {
     for (Effect effect : own) {
       blur = effect instanceof Effect.Blur soft ? Math.hypot(blur, soft.blur()) : blur;
     }
-    Grid grid = fine.forBlur(blur);
+    EffectGrid grid = fine.forBlur(blur);
     double around = blur / 2 * Effect.DEVIATIONS;
     IRect part = grid.part(subject.reach(), around, around + inwards(own), clip);
     if (part.getWidth() <= 0 || part.getHeight() <= 0) {
@@ -322,7 +322,7 @@ final class EffectBrush {
     try (Paint paint = Blends.set(new Paint().setAlphaf((float) opacity), blend)) {
       PictureKey key = new PictureKey(subject.identity(), own, grid, part);
       byte[] bytes = planes.picture(key, () -> picture(grid, part, own));
-      try (Image image = Raster.image(part, bytes)) {
+      try (Image image = RasterSurface.image(part, bytes)) {
         grid.draw(canvas, shift, image, part.getLeft(), part.getTop(), paint);
       }
     }
@@ -361,31 +361,31 @@ final class EffectBrush {
                 0,
                 glow.blur(),
                 glow.spread(),
-                glow.from() == GlowFrom.EDGE);
+                glow.from() == GlowSource.EDGE);
         case Effect.RaisedEdge _, Effect.Blur _, Effect.DropShadow _, Effect.OuterGlow _ -> null;
       };
     }
   }
 
-  private byte[] picture(Grid grid, IRect part, List<Effect> effects) {
+  private byte[] picture(EffectGrid grid, IRect part, List<Effect> effects) {
     Optional<Rgba> colour = subject.colour();
     Shine only = effects.size() == 1 ? Shine.of(effects.getFirst()) : null;
     if (only != null && only.mode == BlendMode.NORMAL && colour.isPresent()) {
-      Plane light = inside(grid, part, only, grid.deviation(only.blur));
+      CoverageMask light = inside(grid, part, only, grid.deviation(only.blur));
       return covered(grid, part, 0, 0, 0, 0).lit(colour.get(), light, only.outside, only.colour);
     }
-    try (Raster raster = new Raster(part)) {
+    try (RasterSurface raster = new RasterSurface(part)) {
       return new Picture(grid, part, raster).made(effects);
     }
   }
 
   /** What light inside falls by, blurred by a deviation in pixels. */
-  private Plane inside(Grid grid, IRect part, Shine shine, double deviation) {
+  private CoverageMask inside(EffectGrid grid, IRect part, Shine shine, double deviation) {
     if (shine.spread == 0 && shine.across == 0 && shine.down == 0) {
       return covered(grid, part, 0, 0, 0, deviation);
     }
     // what was moved beyond this part still counts, as far as it is blurred back into it
-    int margin = 1 + (int) Math.min(Grid.FARTHEST, Math.ceil(deviation * Effect.DEVIATIONS));
+    int margin = 1 + (int) Math.min(EffectGrid.FARTHEST, Math.ceil(deviation * Effect.DEVIATIONS));
     return covered(grid, grown(part, margin), shine.across, shine.down, -shine.spread, deviation)
         .part(part);
   }
@@ -420,14 +420,14 @@ final class EffectBrush {
 
   /** The subject on pixels of its own, while effects change it. */
   private final class Picture {
-    private final Grid grid;
+    private final EffectGrid grid;
     private final IRect part;
-    private final Raster raster;
-    private Plane covered;
+    private final RasterSurface raster;
+    private CoverageMask covered;
     private boolean edged;
     private double softened;
 
-    Picture(Grid grid, IRect part, Raster raster) {
+    Picture(EffectGrid grid, IRect part, RasterSurface raster) {
       this.grid = grid;
       this.part = part;
       this.raster = raster;
@@ -458,7 +458,7 @@ final class EffectBrush {
         case Effect.InnerShadow _, Effect.InnerGlow _ -> {
           Shine shine = Shine.of(effect);
           double deviation = Math.hypot(grid.deviation(shine.blur), softened);
-          Plane inside = inside(grid, part, shine, deviation);
+          CoverageMask inside = inside(grid, part, shine, deviation);
           shine(shine.outside ? inside.inverted() : inside, shine.colour, shine.mode);
         }
         case Effect.RaisedEdge edge -> {
@@ -483,8 +483,8 @@ final class EffectBrush {
           Math.toRadians(edge.height()));
     }
 
-    private void shine(Plane plane, Rgba colour, BlendMode mode) {
-      Plane shown = plane;
+    private void shine(CoverageMask plane, Rgba colour, BlendMode mode) {
+      CoverageMask shown = plane;
       boolean atop = edged && mode == BlendMode.NORMAL;
       if (edged && !atop) {
         float[] within = plane.values().clone();

@@ -4,7 +4,7 @@ import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Effect;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.value.BlendMode;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
 import java.util.List;
@@ -23,7 +23,7 @@ final class FinishBrush {
   }
 
   private static void paintCoats(Canvas canvas, Finish finish, Stencil.Shape shape) {
-    try (Ahead ahead = ahead(canvas, finish, shape)) {
+    try (CoatPrefetch ahead = ahead(canvas, finish, shape)) {
       for (int rank = 0; rank < finish.coats().size(); rank++) {
         ahead.finish(rank);
         paint(canvas, finish, rank, shape);
@@ -38,12 +38,12 @@ final class FinishBrush {
    * Begins to work out what takes some time: coats that then only need be copied, and edges that
    * then only need be drawn.
    */
-  static Ahead ahead(Canvas canvas, Finish finish, Stencil.Shape shape) {
-    Ahead.Builder missing = new Ahead.Builder();
+  static CoatPrefetch ahead(Canvas canvas, Finish finish, Stencil.Shape shape) {
+    CoatPrefetch.Builder missing = new CoatPrefetch.Builder();
     long pixels = 0;
     for (int rank = 0; rank < finish.coats().size(); rank++) {
       CoatBrush.Subject subject = subject(finish, rank, shape);
-      KeptCoat kept = KeptCoat.of(canvas, subject);
+      CachedCoat kept = CachedCoat.of(canvas, subject);
       if (kept == null) {
         int own = rank;
         Stencil.missingEdge(subject.coat().shape(), shape, subject.covered())
@@ -53,7 +53,7 @@ final class FinishBrush {
         pixels += kept.pixels();
       }
     }
-    return missing.size() > 1 && pixels > WORTH_SHARING ? missing.begin() : Ahead.NOTHING;
+    return missing.size() > 1 && pixels > WORTH_SHARING ? missing.begin() : CoatPrefetch.NOTHING;
   }
 
   private static CoatBrush.Subject subject(Finish finish, int rank, Stencil.Shape shape) {
@@ -65,7 +65,7 @@ final class FinishBrush {
   /** Paints one of the coats. */
   static void paint(Canvas canvas, Finish finish, int rank, Stencil.Shape shape) {
     CoatBrush.Subject subject = subject(finish, rank, shape);
-    KeptCoat kept = KeptCoat.of(canvas, subject);
+    CachedCoat kept = CachedCoat.of(canvas, subject);
     if (kept == null) {
       CoatBrush.paint(canvas, subject.coat(), shape, subject.covered());
     } else {
@@ -93,9 +93,9 @@ final class FinishBrush {
   private record Whole(Finish finish, Stencil.Shape shape) implements EffectBrush.Subject {
     @Override
     public Box reach() {
-      return Reach.of(
+      return InkOverflow.of(
           shape.bounds(),
-          shape.parts(PaintFit.LAYER).getFirst().box(),
+          shape.parts(PaintBounds.LAYER).getFirst().box(),
           new Finish(finish.coats(), List.of()));
     }
 
@@ -137,7 +137,7 @@ final class FinishBrush {
     }
 
     @Override
-    public Planes planes() {
+    public MaskCache planes() {
       return shape.planes();
     }
 

@@ -3,11 +3,11 @@ package dynamorph.paint.layer;
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Effect;
 import dynamorph.model.cascade.Finish;
-import dynamorph.model.cascade.Form;
 import dynamorph.model.cascade.Paint;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.cascade.ResolvedShape;
 import dynamorph.model.value.BlendMode;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.paint.artwork.AreaPaint;
 import dynamorph.paint.artwork.Mark;
 import dynamorph.typeset.layout.Box;
@@ -33,7 +33,7 @@ public final class LayerArtwork {
   private static final double MOST_PIXELS = 64e6;
 
   private final double scale;
-  private final Planes planes = new Planes();
+  private final MaskCache planes = new MaskCache();
   private final List<Mark> marks = new ArrayList<>();
 
   private LayerArtwork(double scale) {
@@ -59,15 +59,15 @@ public final class LayerArtwork {
     return List.copyOf(artwork.marks);
   }
 
-  private void addFigure(Box box, ResolvedLayer look, Form form) {
-    try (Stencil.Shape shape = FigureForm.shape(form, box, planes)) {
-      addFinish(FigureForm.finish(look, form, box), shape, "shape");
+  private void addFigure(Box box, ResolvedLayer look, ResolvedShape form) {
+    try (Stencil.Shape shape = ShapeGeometry.shape(form, box, planes)) {
+      addFinish(ShapeGeometry.finish(look, form, box), shape, "shape");
     }
   }
 
   private void addPlate(TextLayout layout, ResolvedLayer look) {
     List<List<Box>> runs =
-        look.plate().coats().isEmpty() ? List.of() : PlateForm.runs(layout, look);
+        look.plate().coats().isEmpty() ? List.of() : PlateGeometry.runs(layout, look);
     if (!runs.isEmpty()) {
       try (Stencil.Shape shape = PathShape.plate(runs, look.plate().corners(), planes)) {
         addFinish(look.plate().finish(), shape, "plate");
@@ -76,7 +76,7 @@ public final class LayerArtwork {
   }
 
   private void addRules(TextLayout layout, ResolvedLayer look, boolean through) {
-    for (Rules.Coloured rule : Rules.coloured(layout, look, through)) {
+    for (DecorationPainter.Coloured rule : DecorationPainter.coloured(layout, look, through)) {
       marks.add(
           new Mark.Area(
               Path.makeRect(rule.rect()),
@@ -88,18 +88,18 @@ public final class LayerArtwork {
   }
 
   private void addLetters(TextLayout layout, ResolvedLayer look) {
-    Outlines outlines = new Outlines();
-    List<Letters> all = new ArrayList<>();
+    OutlineCache outlines = new OutlineCache();
+    List<FinishedGlyphs> all = new ArrayList<>();
     LayerPainter.groups(layout, look)
         .forEach(
-            (finish, pieces) -> all.add(new Letters(finish, pieces, layout, outlines, planes)));
+            (finish, pieces) -> all.add(new FinishedGlyphs(finish, pieces, layout, outlines, planes)));
     try {
       LayerPainter.inOrder(
           all,
           letters -> addFinish(letters.finish(), letters, "letters"),
           (letters, rank) -> addCoat(letters.finish().coats().get(rank), letters, "letters"));
     } finally {
-      all.forEach(Letters::close);
+      all.forEach(FinishedGlyphs::close);
     }
   }
 
@@ -138,7 +138,7 @@ public final class LayerArtwork {
   }
 
   private static Box grown(Box reach, List<Effect> effects) {
-    double outset = Reach.outset(effects);
+    double outset = InkOverflow.outset(effects);
     return reach.grown(outset, outset);
   }
 
@@ -197,10 +197,10 @@ public final class LayerArtwork {
   /** A coat as areas, without its opacity and blend mode; empty if its paint cannot be told so. */
   private static Optional<List<Mark>> areas(Coat coat, Stencil.Shape shape) {
     List<Mark> areas = new ArrayList<>();
-    Steps steps = new Steps(coat);
+    CoatCopies steps = new CoatCopies(coat);
     for (int copy : steps.fromBelow()) {
       Coat plain = steps.plain(copy);
-      for (Steps.Place place : steps.places(copy, shape)) {
+      for (CoatCopies.Place place : steps.places(copy, shape)) {
         for (Stencil.Part part : parts(plain.paint(), place.shape())) {
           Optional<AreaPaint> paint = paint(plain.paint(), part.box());
           if (paint.isEmpty()) {
@@ -220,9 +220,9 @@ public final class LayerArtwork {
   }
 
   private static List<Stencil.Part> parts(Paint paint, Stencil.Shape shape) {
-    PaintFit fit =
+    PaintBounds fit =
         switch (paint) {
-          case Paint.Solid _ -> PaintFit.LAYER;
+          case Paint.Solid _ -> PaintBounds.LAYER;
           case Paint.Gradient gradient -> gradient.fit();
           case Paint.Pattern pattern -> pattern.fit();
         };
@@ -233,8 +233,8 @@ public final class LayerArtwork {
     return switch (paint) {
       case Paint.Solid solid -> Optional.of(new AreaPaint.Plain(solid.colour()));
       case Paint.Gradient gradient when gradient.course() == Paint.Course.CONIC -> Optional.empty();
-      case Paint.Gradient gradient -> Optional.of(Shades.ramp(gradient, box));
-      case Paint.Pattern pattern -> Tiles.repeated(pattern, box);
+      case Paint.Gradient gradient -> Optional.of(GradientShaders.ramp(gradient, box));
+      case Paint.Pattern pattern -> PatternShaders.repeated(pattern, box);
     };
   }
 

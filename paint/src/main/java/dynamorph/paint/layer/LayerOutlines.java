@@ -61,24 +61,24 @@ public final class LayerOutlines {
   public static List<Mark> marks(
       TextLayout layout, ResolvedLayer look, Colours colours, double scale) {
     LayerOutlines outlines = new LayerOutlines(colours, 1 / scale);
-    Planes planes = new Planes();
+    MaskCache planes = new MaskCache();
     if (look.form().isPresent()) {
-      try (Stencil.Shape shape = FigureForm.shape(look.form().get(), layout.box(), planes)) {
+      try (Stencil.Shape shape = ShapeGeometry.shape(look.form().get(), layout.box(), planes)) {
         outlines.add(look.finish(), shape);
       }
       return List.copyOf(outlines.marks);
     }
     List<List<Box>> runs =
-        look.plate().coats().isEmpty() ? List.of() : PlateForm.runs(layout, look);
+        look.plate().coats().isEmpty() ? List.of() : PlateGeometry.runs(layout, look);
     if (!runs.isEmpty()) {
       try (Stencil.Shape shape = PathShape.plate(runs, look.plate().corners(), planes)) {
         outlines.add(look.plate().finish(), shape);
       }
     }
-    Outlines known = new Outlines();
+    OutlineCache known = new OutlineCache();
     LayerPainter.groups(layout, look)
         .forEach((finish, pieces) -> {
-          try (Letters letters = new Letters(finish, pieces, layout, known, planes)) {
+          try (FinishedGlyphs letters = new FinishedGlyphs(finish, pieces, layout, known, planes)) {
             outlines.add(finish, letters);
           }
         });

@@ -4,11 +4,11 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.Finish;
-import dynamorph.model.cascade.Form;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.cascade.ResolvedShape;
 import dynamorph.model.property.Address;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
@@ -27,9 +27,9 @@ public final class LayerPainter {
   /** The ink of a layout does not change, so it is measured once; gone when the layout is. */
   private final Cache<TextLayout, Box> inkBounds = Caffeine.newBuilder().weakKeys().build();
 
-  private final Planes planes = new Planes();
+  private final MaskCache planes = new MaskCache();
 
-  private final Cache<TextLayout, Outlines> known = Caffeine.newBuilder().weakKeys().build();
+  private final Cache<TextLayout, OutlineCache> known = Caffeine.newBuilder().weakKeys().build();
 
   /**
    * Paints the plate and the letters, or the figure. A fixed box hides the lines that do not fit.
@@ -40,13 +40,13 @@ public final class LayerPainter {
       return;
     }
     paintPlate(canvas, layout, look);
-    Rules.paint(canvas, layout, look, false);
-    Outlines outlines = known.get(layout, _ -> new Outlines());
-    List<Letters> all = new ArrayList<>();
+    DecorationPainter.paint(canvas, layout, look, false);
+    OutlineCache outlines = known.get(layout, _ -> new OutlineCache());
+    List<FinishedGlyphs> all = new ArrayList<>();
     try {
       groups(layout, look)
           .forEach(
-              (finish, pieces) -> all.add(new Letters(finish, pieces, layout, outlines, planes)));
+              (finish, pieces) -> all.add(new FinishedGlyphs(finish, pieces, layout, outlines, planes)));
       all.stream()
           .filter(letters -> letters.finish().effects().isEmpty())
           .forEach(letters -> letters.prepare(canvas));
@@ -55,22 +55,22 @@ public final class LayerPainter {
           letters -> letters.paintWhole(canvas),
           (letters, rank) -> letters.paint(canvas, rank));
     } finally {
-      all.forEach(Letters::close);
+      all.forEach(FinishedGlyphs::close);
     }
-    Rules.paint(canvas, layout, look, true);
+    DecorationPainter.paint(canvas, layout, look, true);
   }
 
   /**
    * Goes through letters as they are painted: those whose coats have effects together as a whole,
    * the others rank by rank, so that no word's lowest coat lies over its neighbour's letters.
    */
-  static void inOrder(List<Letters> all, Consumer<Letters> whole, ObjIntConsumer<Letters> coat) {
+  static void inOrder(List<FinishedGlyphs> all, Consumer<FinishedGlyphs> whole, ObjIntConsumer<FinishedGlyphs> coat) {
     all.stream().filter(letters -> !letters.finish().effects().isEmpty()).forEach(whole);
-    List<Letters> mixed =
+    List<FinishedGlyphs> mixed =
         all.stream().filter(letters -> letters.finish().effects().isEmpty()).toList();
     int ranks = mixed.stream().mapToInt(one -> one.finish().coats().size()).max().orElse(0);
     for (int rank = 0; rank < ranks; rank++) {
-      for (Letters letters : mixed) {
+      for (FinishedGlyphs letters : mixed) {
         if (rank < letters.finish().coats().size()) {
           coat.accept(letters, rank);
         }
@@ -81,20 +81,20 @@ public final class LayerPainter {
   /** The box around everything that is painted, effects included, in points of the layout. */
   public Box bounds(TextLayout layout, ResolvedLayer look) {
     if (look.form().isPresent()) {
-      return Reach.of(layout.box(), layout.box(), look.finish());
+      return InkOverflow.of(layout.box(), layout.box(), look.finish());
     }
     Box letters = inkBounds.get(layout, LayerPainter::measure);
-    Box rules = Rules.bounds(layout, look);
+    Box rules = DecorationPainter.bounds(layout, look);
     letters = rules == Box.EMPTY ? letters : letters == Box.EMPTY ? rules : letters.with(rules);
     Box bounds = letters;
     for (ResolvedLayer.ResolvedParagraph paragraph : look.paragraphs()) {
       for (var span : paragraph.spans()) {
-        bounds = bounds.with(Reach.of(letters, layout.content(), span.finish()));
+        bounds = bounds.with(InkOverflow.of(letters, layout.content(), span.finish()));
       }
     }
     Box painted = bounds;
     return plateBox(layout, look)
-        .map(plate -> Reach.of(plate, plate, look.plate().finish()))
+        .map(plate -> InkOverflow.of(plate, plate, look.plate().finish()))
         .map(painted::with)
         .orElse(painted);
   }
@@ -104,7 +104,7 @@ public final class LayerPainter {
     Box reach = letters;
     for (ResolvedLayer.ResolvedParagraph paragraph : look.paragraphs()) {
       for (var span : paragraph.spans()) {
-        reach = reach.with(Reach.of(letters, letters, span.finish()));
+        reach = reach.with(InkOverflow.of(letters, letters, span.finish()));
       }
     }
     if (!look.plate().coats().isEmpty()) {
@@ -114,7 +114,7 @@ public final class LayerPainter {
               Math.max(Math.abs(padding.left()), Math.abs(padding.right())),
               Math.max(Math.abs(padding.above()), Math.abs(padding.below())));
       Box plate = letters.grown(most + look.plate().leastWidth(), most);
-      reach = reach.with(Reach.of(plate, plate, look.plate().finish()));
+      reach = reach.with(InkOverflow.of(plate, plate, look.plate().finish()));
     }
     return reach;
   }
@@ -123,7 +123,7 @@ public final class LayerPainter {
   public static Optional<Box> plateBox(TextLayout layout, ResolvedLayer look) {
     return look.plate().coats().isEmpty()
         ? Optional.empty()
-        : PlateForm.runs(layout, look).stream().flatMap(List::stream).reduce(Box::with);
+        : PlateGeometry.runs(layout, look).stream().flatMap(List::stream).reduce(Box::with);
   }
 
   /**
@@ -132,16 +132,16 @@ public final class LayerPainter {
    * @param host whose coat is painted: {@link Address#FINISH} or {@link Address#PLATE}
    */
   public static Optional<Box> paintBox(
-      TextLayout layout, ResolvedLayer look, String host, PaintFit fit) {
+      TextLayout layout, ResolvedLayer look, String host, PaintBounds fit) {
     if (look.form().isPresent()) {
       return Optional.of(layout.box());
     }
     if (host.equals(Address.PLATE)) {
       return look.plate().coats().isEmpty()
           ? Optional.empty()
-          : PlateForm.runs(layout, look).stream()
+          : PlateGeometry.runs(layout, look).stream()
               .map(run -> run.stream().reduce(Box::with).orElse(Box.EMPTY))
-              .reduce((one, other) -> fit == PaintFit.LAYER ? one.with(other) : one);
+              .reduce((one, other) -> fit == PaintBounds.LAYER ? one.with(other) : one);
     }
     return switch (fit) {
       case LAYER -> Optional.of(layout.content());
@@ -153,8 +153,8 @@ public final class LayerPainter {
               .reduce(Box::with);
       case GLYPH ->
           layout.shownLines().stream()
-              .flatMap(line -> line.runs().stream().map(run -> new Ink.Placed(run, line)))
-              .map(Ink::firstGlyph)
+              .flatMap(line -> line.runs().stream().map(run -> new GlyphShape.Placed(run, line)))
+              .map(GlyphShape::firstGlyph)
               .filter(box -> box.width() > 0)
               .findFirst();
     };
@@ -164,7 +164,7 @@ public final class LayerPainter {
     Box bounds = null;
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {
-        Box ink = Ink.bounds(new Ink.Placed(run, line));
+        Box ink = GlyphShape.bounds(new GlyphShape.Placed(run, line));
         if (ink != Box.EMPTY) {
           bounds = bounds == null ? ink : bounds.with(ink);
         }
@@ -174,23 +174,23 @@ public final class LayerPainter {
   }
 
   /** The letters by the finish they have, in the order in which they are first met. */
-  static Map<Finish, List<Letters.Piece>> groups(TextLayout layout, ResolvedLayer look) {
-    Map<Finish, List<Letters.Piece>> groups = new LinkedHashMap<>();
+  static Map<Finish, List<FinishedGlyphs.Piece>> groups(TextLayout layout, ResolvedLayer look) {
+    Map<Finish, List<FinishedGlyphs.Piece>> groups = new LinkedHashMap<>();
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {
         CharacterLook own = look.paragraphs().get(line.paragraph()).spans().get(run.span());
-        Ink.Placed placed = new Ink.Placed(run, line);
+        GlyphShape.Placed placed = new GlyphShape.Placed(run, line);
         groups
             .computeIfAbsent(own.finish(), _ -> new ArrayList<>())
-            .add(new Letters.Piece(placed, Rules.inFinish(placed, own.lines())));
+            .add(new FinishedGlyphs.Piece(placed, DecorationPainter.inFinish(placed, own.lines())));
       }
     }
     return groups;
   }
 
-  private void paintFigure(Canvas canvas, TextLayout layout, ResolvedLayer look, Form form) {
-    try (Stencil.Shape shape = FigureForm.shape(form, layout.box(), planes)) {
-      FinishBrush.paint(canvas, FigureForm.finish(look, form, layout.box()), shape);
+  private void paintFigure(Canvas canvas, TextLayout layout, ResolvedLayer look, ResolvedShape form) {
+    try (Stencil.Shape shape = ShapeGeometry.shape(form, layout.box(), planes)) {
+      FinishBrush.paint(canvas, ShapeGeometry.finish(look, form, layout.box()), shape);
     }
   }
 
@@ -199,7 +199,7 @@ public final class LayerPainter {
     if (plate.coats().isEmpty()) {
       return;
     }
-    List<List<Box>> runs = PlateForm.runs(layout, look);
+    List<List<Box>> runs = PlateGeometry.runs(layout, look);
     if (runs.isEmpty()) {
       return;
     }

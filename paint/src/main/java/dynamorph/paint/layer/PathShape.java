@@ -2,7 +2,7 @@ package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Plate;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.paint.geometry.Edges;
 import dynamorph.paint.geometry.JoinedBoxes;
 import dynamorph.typeset.layout.Box;
@@ -20,12 +20,12 @@ final class PathShape implements Stencil.Shape {
   private final Path path;
   private final Box bounds;
   private final Object identity;
-  private final Planes planes;
+  private final MaskCache planes;
   private final List<PathShape> parts;
   private final boolean open;
 
   private PathShape(
-      Path path, Box bounds, Object identity, Planes planes, List<PathShape> parts, boolean open) {
+      Path path, Box bounds, Object identity, MaskCache planes, List<PathShape> parts, boolean open) {
     this.open = open;
     this.parts = List.copyOf(parts);
     this.path = path;
@@ -39,7 +39,7 @@ final class PathShape implements Stencil.Shape {
    *
    * @param runs its boxes, in runs of those that are one
    */
-  static PathShape plate(List<List<Box>> runs, Plate.Corners corners, Planes planes) {
+  static PathShape plate(List<List<Box>> runs, Plate.Corners corners, MaskCache planes) {
     List<PathShape> parts = new ArrayList<>();
     for (List<Box> run : runs) {
       Box bounds = run.stream().reduce(Box::with).orElseThrow();
@@ -63,12 +63,12 @@ final class PathShape implements Stencil.Shape {
    *
    * @param open whether its path has ends, so that it has no inside and outside
    */
-  static PathShape figure(Path path, Box box, Object identity, boolean open, Planes planes) {
+  static PathShape figure(Path path, Box box, Object identity, boolean open, MaskCache planes) {
     return new PathShape(path, box, identity, planes, List.of(), open);
   }
 
   /** A shape of its own from a path that is closed by someone else. */
-  static PathShape copyOf(Path path, Planes planes) {
+  static PathShape copyOf(Path path, MaskCache planes) {
     Rect rect = path.computeTightBounds();
     Box bounds = new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
     try (PathBuilder builder = new PathBuilder(path)) {
@@ -108,8 +108,8 @@ final class PathShape implements Stencil.Shape {
   }
 
   @Override
-  public List<Stencil.Part> parts(PaintFit fit) {
-    return fit == PaintFit.LAYER || parts.isEmpty()
+  public List<Stencil.Part> parts(PaintBounds fit) {
+    return fit == PaintBounds.LAYER || parts.isEmpty()
         ? List.of(new Stencil.Part(this, bounds))
         : parts.stream().map(part -> new Stencil.Part(part, part.bounds)).toList();
   }
@@ -120,7 +120,7 @@ final class PathShape implements Stencil.Shape {
   }
 
   @Override
-  public Planes planes() {
+  public MaskCache planes() {
     return planes;
   }
 

@@ -1,7 +1,7 @@
 package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Coat;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
@@ -43,13 +43,13 @@ final class Stencil {
     Box bounds();
 
     /** The parts that a paint is fitted to one by one. */
-    List<Part> parts(PaintFit fit);
+    List<Part> parts(PaintBounds fit);
 
     /** By what the shape is told from others. */
     Object identity();
 
     /** Where pixels of effects on it are kept. */
-    Planes planes();
+    MaskCache planes();
 
     /** Whether edges that were moved are kept, so that working them out ahead helps. */
     boolean keepsEdges();

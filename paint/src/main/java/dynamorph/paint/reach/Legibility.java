@@ -204,7 +204,7 @@ public final class Legibility {
                     paragraph.spans().stream()
                         .map(span ->
                             new CharacterLook(
-                                span.type(), bare, dynamorph.model.cascade.LetterLines.NONE))
+                                span.type(), bare, dynamorph.model.cascade.TextDecorations.NONE))
                         .toList()))
             .toList(),
         look.form());

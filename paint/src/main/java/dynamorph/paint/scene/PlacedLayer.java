@@ -58,7 +58,7 @@ public final class PlacedLayer {
       this.maker = maker;
       this.layer = layer;
       this.look = look;
-      this.room = Room.of(layer, look);
+      this.room = LayoutEstimate.of(layer, look);
     }
 
     /** Two threads that ask at once get the same from the typesetter's memory. */
@@ -113,7 +113,7 @@ public final class PlacedLayer {
    * rather yes than no.
    */
   public boolean mayTouch(Box onArtboard) {
-    return setting.room == Room.UNKNOWN
+    return setting.room == LayoutEstimate.UNKNOWN
         || setting.room.moved(anchorX, anchorY).overlaps(onArtboard);
   }
 

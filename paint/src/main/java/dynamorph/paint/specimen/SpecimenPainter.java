@@ -55,7 +55,7 @@ public final class SpecimenPainter {
       Cascade cascade,
       Style style,
       String words,
-      Ground ground,
+      Backdrop ground,
       int width,
       int height,
       double scale) {
@@ -223,14 +223,14 @@ public final class SpecimenPainter {
       double scale,
       Rgba background,
       java.util.function.Consumer<Canvas> drawing) {
-    return draw(width, height, scale, new Ground.Plain(background), drawing);
+    return draw(width, height, scale, new Backdrop.Plain(background), drawing);
   }
 
   private static Pixels draw(
       int width,
       int height,
       double scale,
-      Ground ground,
+      Backdrop ground,
       java.util.function.Consumer<Canvas> drawing) {
     return Pixels.draw(
         (int) Math.ceil(width * scale),

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.cascade.Paint.Stop;
 import dynamorph.model.value.BlendMode;
-import dynamorph.model.value.GradientRepeat;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.SpreadMethod;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 
 class ArtworkTest {
   private static AreaPaint.Ramp ramp(Stop... stops) {
-    return new AreaPaint.Ramp(new AreaPaint.Along(0, 0, 1, 0), List.of(stops), GradientRepeat.ONCE);
+    return new AreaPaint.Ramp(new AreaPaint.Along(0, 0, 1, 0), List.of(stops), SpreadMethod.ONCE);
   }
 
   /** All points that a path goes to, and how often it begins and closes. */

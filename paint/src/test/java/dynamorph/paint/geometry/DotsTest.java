@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.value.DashFit;
-import dynamorph.paint.effect.Plane;
+import dynamorph.paint.effect.CoverageMask;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
@@ -39,7 +39,7 @@ class DotsTest {
   void whatTheyCoverIsTheirArea(double scale, double width) {
     try (Path line = oval()) {
       Dots dots = Dots.at(middles(line, 10), width);
-      Plane plane = dots.covered(Matrix33.makeScale((float) scale), PART);
+      CoverageMask plane = dots.covered(Matrix33.makeScale((float) scale), PART);
       double sum = 0;
       for (float value : plane.values()) {
         sum += value;
@@ -67,8 +67,8 @@ class DotsTest {
                 .setMode(PaintMode.STROKE)
                 .setStrokeWidth((float) width)
                 .setStrokeCap(PaintStrokeCap.ROUND)) {
-      Plane large =
-          Plane.covered(
+      CoverageMask large =
+          CoverageMask.covered(
               IRect.makeXYWH(
                   PART.getLeft() * FINER,
                   PART.getTop() * FINER,
@@ -79,7 +79,7 @@ class DotsTest {
                 canvas.concat(matrix);
                 canvas.drawPath(dashes, paint);
               });
-      Plane plane = Dots.at(middles(line, 12), width).covered(matrix, PART);
+      CoverageMask plane = Dots.at(middles(line, 12), width).covered(matrix, PART);
       double worst = 0;
       for (int index = 0; index < plane.values().length; index++) {
         int x = index % plane.width();
@@ -90,7 +90,7 @@ class DotsTest {
     }
   }
 
-  private static double average(Plane large, int x, int y) {
+  private static double average(CoverageMask large, int x, int y) {
     double sum = 0;
     for (int row = 0; row < FINER; row++) {
       for (int column = 0; column < FINER; column++) {

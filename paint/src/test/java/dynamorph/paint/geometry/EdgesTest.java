@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.StrokeJoin;
-import dynamorph.paint.effect.Plane;
+import dynamorph.paint.effect.CoverageMask;
 import dynamorph.typeset.font.FontLibrary;
 import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.Paint;
@@ -27,8 +27,8 @@ class EdgesTest {
 
   /** In square points. */
   private static double area(Path path) {
-    Plane plane =
-        Plane.covered(
+    CoverageMask plane =
+        CoverageMask.covered(
             IRect.makeXYWH(-20 * SCALE, -20 * SCALE, 60 * SCALE, 60 * SCALE),
             canvas -> {
               canvas.scale(SCALE, SCALE);
@@ -78,8 +78,8 @@ class EdgesTest {
   }
 
   private static double sum(Path path) {
-    Plane plane =
-        Plane.covered(
+    CoverageMask plane =
+        CoverageMask.covered(
             IRect.makeXYWH(0, 0, 200, 200),
             canvas -> {
               try (Paint paint = new Paint().setAntiAlias(true)) {
@@ -179,8 +179,8 @@ class EdgesTest {
   private record Pixelled(int side, boolean[] set) {
     static Pixelled of(Path path, boolean inside, float fine) {
       int side = (int) (240 * fine);
-      Plane plane =
-          Plane.covered(
+      CoverageMask plane =
+          CoverageMask.covered(
               IRect.makeXYWH(0, 0, side, side),
               canvas -> {
                 canvas.scale(fine, fine);

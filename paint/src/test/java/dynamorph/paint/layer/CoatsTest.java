@@ -11,14 +11,14 @@ import static org.assertj.core.api.Assertions.within;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.value.Around;
+import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
-import dynamorph.model.value.PlateAround;
+import dynamorph.model.value.PlateExtent;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StrokePosition;
 import dynamorph.paint.Painting;
@@ -140,24 +140,24 @@ class CoatsTest {
         PropertySet.EMPTY
             .with(Properties.COAT_KIND.at(ground), CoatKind.FILL)
             .with(Properties.COAT_COLOUR.at(ground), Colour.of(BLUE))
-            .with(Properties.PLATE_PADDING, Around.parse("0 pt, 5 pt"));
+            .with(Properties.PLATE_PADDING, BoxLengths.parse("0 pt, 5 pt"));
     int letter = count(paint(PropertySet.EMPTY), Rgba.BLACK);
     Pixels square = paint(plate);
     assertThat(count(square, Rgba.BLACK)).isEqualTo(letter);
     int wider =
-        count(paint(plate.with(Properties.PLATE_PADDING, Around.parse("0 pt, 10 pt"))), BLUE);
+        count(paint(plate.with(Properties.PLATE_PADDING, BoxLengths.parse("0 pt, 10 pt"))), BLUE);
     // 10 pt more across at 16 pixels a square point, over the height of the line
     double height = 40 * (1.024 + 0.4);
     assertThat((double) wider - count(square, BLUE))
         .isCloseTo(10 * height * 16, within(10 * 16 * 2.0));
-    int round = count(paint(plate.with(Properties.PLATE_RADIUS, Around.parse("8 pt"))), BLUE);
+    int round = count(paint(plate.with(Properties.PLATE_RADIUS, BoxLengths.parse("8 pt"))), BLUE);
     assertThat((double) count(square, BLUE) - round)
         .isCloseTo((4 - Math.PI) * 64 * 16, within(120.0));
   }
 
   @ParameterizedTest
-  @EnumSource(PlateAround.class)
-  void aPlateLiesBehindTheWholeTextItsParagraphsOrItsLines(PlateAround around) {
+  @EnumSource(PlateExtent.class)
+  void aPlateLiesBehindTheWholeTextItsParagraphsOrItsLines(PlateExtent around) {
     Address ground = Address.plateCoat("ground");
     PropertySet plate =
         PropertySet.EMPTY
@@ -165,7 +165,7 @@ class CoatsTest {
             .with(Properties.COAT_COLOUR.at(ground), Colour.of(BLUE))
             .with(Properties.SIZE, FontSize.points(16))
             .with(Properties.LEADING, Leading.parse("40 pt"))
-            .with(Properties.PLATE_PADDING, Around.parse("2 pt"))
+            .with(Properties.PLATE_PADDING, BoxLengths.parse("2 pt"))
             .with(Properties.PLATE_AROUND, around);
     Pixels one = stage(project(text("t", "I", plate)), 1);
     Pixels pixels = stage(project(text("t", "I\nI", plate)), 1);
@@ -187,7 +187,7 @@ class CoatsTest {
         PropertySet.EMPTY
             .with(Properties.COAT_KIND.at(ground), CoatKind.FILL)
             .with(Properties.COAT_COLOUR.at(ground), Colour.of(BLUE))
-            .with(Properties.PLATE_PADDING, Around.parse("0 pt"));
+            .with(Properties.PLATE_PADDING, BoxLengths.parse("0 pt"));
     int narrow = count(paint(plate), BLUE);
     Pixels wide = paint(plate.with(Properties.PLATE_LEAST_WIDTH, Length.points(60)));
     int letter = count(paint(PropertySet.EMPTY), Rgba.BLACK);

@@ -9,13 +9,13 @@ import dynamorph.model.cascade.Paint.Solid;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.DashFit;
-import dynamorph.model.value.GlowFrom;
+import dynamorph.model.value.GlowSource;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
 import dynamorph.paint.Pixels;
-import dynamorph.paint.effect.Plane;
+import dynamorph.paint.effect.CoverageMask;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.types.IRect;
@@ -47,7 +47,7 @@ class EffectsTest {
 
   private static Stencil.Shape box() {
     return PathShape.plate(
-        List.of(List.of(new Box(40.3, 45.6, 70.5, 50.2))), Plate.Corners.all(12), new Planes());
+        List.of(List.of(new Box(40.3, 45.6, 70.5, 50.2))), Plate.Corners.all(12), new MaskCache());
   }
 
   private static Pixels painted(Finish finish) {
@@ -67,7 +67,7 @@ class EffectsTest {
 
   /** What a shape covers, moved and blurred, by pixel. */
   private static float[] covered(Coat.Shape shape, double across, double down, double deviation) {
-    return Plane.covered(
+    return CoverageMask.covered(
             IRect.makeWH(SIZE, SIZE),
             canvas -> {
               canvas.translate((float) across, (float) down);
@@ -135,7 +135,7 @@ class EffectsTest {
                 FILL,
                 WHITE,
                 new Effect.InnerShadow(BLACK, BlendMode.MULTIPLY, 4, 4, 8, 1),
-                new Effect.InnerGlow(Rgba.parse("#ff0000"), BlendMode.SCREEN, 8, 0, GlowFrom.EDGE),
+                new Effect.InnerGlow(Rgba.parse("#ff0000"), BlendMode.SCREEN, 8, 0, GlowSource.EDGE),
                 new Effect.RaisedEdge(
                     235, 40, 5, 1, WHITE, BlendMode.SCREEN, BLACK, BlendMode.MULTIPLY)));
     for (int index = 0; index < own.length; index++) {
@@ -152,9 +152,9 @@ class EffectsTest {
 
   @Test
   void anInnerGlowShinesFromTheCentreOrTheEdge() {
-    Effect centre = new Effect.InnerGlow(BLACK, BlendMode.NORMAL, 16, 0, GlowFrom.CENTRE);
+    Effect centre = new Effect.InnerGlow(BLACK, BlendMode.NORMAL, 16, 0, GlowSource.CENTRE);
     assertInside(painted(coat(FILL, WHITE, centre)), covered(FILL, 0, 0, 8), lit -> 1 - lit);
-    Effect edge = new Effect.InnerGlow(BLACK, BlendMode.NORMAL, 16, 0, GlowFrom.EDGE);
+    Effect edge = new Effect.InnerGlow(BLACK, BlendMode.NORMAL, 16, 0, GlowSource.EDGE);
     assertInside(painted(coat(FILL, WHITE, edge)), covered(FILL, 0, 0, 8), lit -> lit);
   }
 
@@ -212,7 +212,7 @@ class EffectsTest {
             BLACK,
             new Effect.DropShadow(BLACK, BlendMode.HUE, 1e6, -1e6, 1e5, 1e5, true),
             new Effect.Blur(1e5),
-            new Effect.InnerGlow(WHITE, BlendMode.COLOUR, 1e5, -1e5, GlowFrom.CENTRE)));
+            new Effect.InnerGlow(WHITE, BlendMode.COLOUR, 1e5, -1e5, GlowSource.CENTRE)));
     Coat[] many = new Coat[500];
     for (int index = 0; index < many.length; index++) {
       many[index] = coat(stroke(index / 20.0, StrokePosition.CENTRE), Rgba.of(index % 256, 0, 0));

@@ -12,7 +12,6 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.property.ValueType;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.BoxFit;
-import dynamorph.model.value.Breaker;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Dashes;
@@ -20,6 +19,7 @@ import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.PatternTile;
@@ -175,10 +175,10 @@ class EveryPropertyTest {
               || own.startsWith("letter-space-")
               || own.startsWith("glyph-scale-")
               || own.startsWith("hang-") ->
-          justified.with(Properties.BREAKER, Breaker.WHOLE_PARAGRAPH);
+          justified.with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH);
       case String own when own.startsWith("hyphen") ->
           justified
-              .with(Properties.BREAKER, Breaker.WHOLE_PARAGRAPH)
+              .with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH)
               .with(Properties.HYPHENATE, true);
       default -> none;
     };

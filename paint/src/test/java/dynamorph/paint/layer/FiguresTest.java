@@ -7,11 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.value.Around;
+import dynamorph.model.shape.Shape;
+import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Length;
@@ -39,14 +39,14 @@ class FiguresTest {
           .with(Properties.BOX_WIDTH, 80.0)
           .with(Properties.BOX_HEIGHT, 40.0);
 
-  private static Layer figure(Figure figure, PropertySet look) {
+  private static Layer figure(Shape figure, PropertySet look) {
     return Layer.of("f", "F", figure).withFrame(FRAME).withLocal(look);
   }
 
   private static final PropertySet FILLED =
       PropertySet.EMPTY.with(Properties.COAT_COLOUR.at(Painting.FILL), Colour.of(RED));
 
-  private static double area(Figure figure, PropertySet look) {
+  private static double area(Shape figure, PropertySet look) {
     Pixels pixels = Painting.stage(Painting.project(figure(figure, look)), 4);
     double share = 0;
     for (int y = 0; y < pixels.height(); y++) {
@@ -59,19 +59,19 @@ class FiguresTest {
 
   static Stream<Arguments> areas() {
     return Stream.of(
-        Arguments.of(Figure.Rectangle.SHARP, 80 * 40.0),
-        Arguments.of(new Figure.Rectangle(Around.parse("10 pt")), 80 * 40 - (4 - Math.PI) * 100),
-        Arguments.of(new Figure.Ellipse(), Math.PI * 40 * 20),
-        Arguments.of(new Figure.Polygon(4, 0), 80 * 40 / 2.0),
-        Arguments.of(new Figure.Polygon(4, 0.5), 80 * 40 / 4.0),
-        Arguments.of(new Figure.Drawn("M0 0L10 0L0 10Z", 10, 10), 80 * 40 / 2.0),
-        Arguments.of(new Figure.Drawn("M0 0 L", 10, 10), 0.0),
-        Arguments.of(new Figure.Line(false), 0.0));
+        Arguments.of(Shape.Rectangle.SHARP, 80 * 40.0),
+        Arguments.of(new Shape.Rectangle(BoxLengths.parse("10 pt")), 80 * 40 - (4 - Math.PI) * 100),
+        Arguments.of(new Shape.Ellipse(), Math.PI * 40 * 20),
+        Arguments.of(new Shape.Polygon(4, 0), 80 * 40 / 2.0),
+        Arguments.of(new Shape.Polygon(4, 0.5), 80 * 40 / 4.0),
+        Arguments.of(new Shape.Drawn("M0 0L10 0L0 10Z", 10, 10), 80 * 40 / 2.0),
+        Arguments.of(new Shape.Drawn("M0 0 L", 10, 10), 0.0),
+        Arguments.of(new Shape.Line(false), 0.0));
   }
 
   @ParameterizedTest
   @MethodSource("areas")
-  void aFigureFillsItsBox(Figure figure, double area) {
+  void aFigureFillsItsBox(Shape figure, double area) {
     assertThat(area(figure, FILLED)).isCloseTo(area, within(4.0));
   }
 
@@ -85,7 +85,7 @@ class FiguresTest {
             .with(Properties.STROKE_WIDTH.at(RIM), Length.points(3))
             .with(Properties.STROKE_POSITION.at(RIM), StrokePosition.OUTSIDE);
     double length = Math.hypot(80, 40);
-    assertThat(area(new Figure.Line(true), stroke)).isCloseTo(3 * length, within(6.0));
+    assertThat(area(new Shape.Line(true), stroke)).isCloseTo(3 * length, within(6.0));
   }
 
   @Test
@@ -96,7 +96,7 @@ class FiguresTest {
             .withText(Properties.key("finish/rim/position"), "outside")
             .withText(Properties.key("finish/rim/width"), "2 pt")
             .withText(Properties.key("finish/rim/colour"), "#ff0000");
-    assertThat(area(Figure.Rectangle.SHARP, look)).isCloseTo(84 * 44, within(4.0));
+    assertThat(area(Shape.Rectangle.SHARP, look)).isCloseTo(84 * 44, within(4.0));
   }
 
   @Test
@@ -108,10 +108,10 @@ class FiguresTest {
     }
     PropertySet bare = PropertySet.EMPTY.with(Properties.COAT_SHOWN.at(Painting.FILL), false);
     Project project =
-        Painting.project(figure(new Figure.Picture("red.png"), bare))
+        Painting.project(figure(new Shape.Picture("red.png"), bare))
             .withAssets(List.of(new Asset("images/red.png", png)));
     assertThat(count(Painting.stage(project, 1), RED)).isEqualTo(80 * 40);
-    Project without = Painting.project(figure(new Figure.Picture("gone.png"), bare));
+    Project without = Painting.project(figure(new Shape.Picture("gone.png"), bare));
     assertThat(count(Painting.stage(without, 1), RED)).isZero();
   }
 }

@@ -7,9 +7,9 @@ import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
-import dynamorph.model.figure.Figure;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
 import dynamorph.paint.artwork.Mark;
@@ -28,7 +28,7 @@ class LayerOutlinesTest {
       look = look.withText(Properties.key(parts[0]), parts[1]);
     }
     Layer layer =
-        Layer.of("f", "f", Figure.Rectangle.SHARP)
+        Layer.of("f", "f", Shape.Rectangle.SHARP)
             .withFrame(
                 PropertySet.EMPTY
                     .with(Properties.BOX_WIDTH, 100.0)

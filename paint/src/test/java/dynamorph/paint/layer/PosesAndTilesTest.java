@@ -11,7 +11,7 @@ import dynamorph.model.cascade.Paint;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.OkLab;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StrokeJoin;
@@ -43,7 +43,7 @@ class PosesAndTilesTest {
         canvas -> {
           canvas.clear(0xFFFFFFFF);
           try (Stencil.Shape shape =
-              PathShape.plate(List.of(List.of(box)), Plate.Corners.SHARP, new Planes())) {
+              PathShape.plate(List.of(List.of(box)), Plate.Corners.SHARP, new MaskCache())) {
             FinishBrush.paint(canvas, new Finish(List.of(coats), List.of()), shape);
           }
         });
@@ -59,7 +59,7 @@ class PosesAndTilesTest {
 
   @Test
   void aCoatIsScaledAndTurnedAboutTheMiddleAndThenMoved() {
-    Coat.Pose pose = new Coat.Pose(40, 10, 2, 0.5, 90, PaintFit.LAYER);
+    Coat.Pose pose = new Coat.Pose(40, 10, 2, 0.5, 90, PaintBounds.LAYER);
     Pixels pixels = painted(red(pose, Coat.Copies.NONE));
     // 40 wide and 10 high, turned a quarter: 10 wide and 40 high about (110, 80)
     assertThat(count(pixels, RED)).isEqualTo(400);
@@ -92,14 +92,14 @@ class PosesAndTilesTest {
   @Test
   void anyNumberOfCopiesOfAnyScaleIsPaintedWithoutHarm() {
     Coat.Copies copies = new Coat.Copies(500, 0, 0, 10, 7, Optional.empty(), 1);
-    Coat.Pose pose = new Coat.Pose(0, 0, 0, -100, 0, PaintFit.GLYPH);
+    Coat.Pose pose = new Coat.Pose(0, 0, 0, -100, 0, PaintBounds.GLYPH);
     assertThat(count(painted(red(Coat.Pose.NONE, copies)), RED)).isEqualTo(200 * 200);
     assertThat(count(painted(red(pose, copies)), RED)).isZero();
   }
 
   private static Paint.Pattern pattern(PatternTile tile, double size, double weight, double angle) {
     return new Paint.Pattern(
-        tile, Rgba.BLACK, Rgba.WHITE, size, weight, angle, 0, 0, PaintFit.LAYER, Optional.empty());
+        tile, Rgba.BLACK, Rgba.WHITE, size, weight, angle, 0, 0, PaintBounds.LAYER, Optional.empty());
   }
 
   /** The share of the square that marks cover. */
@@ -146,7 +146,7 @@ class PosesAndTilesTest {
   void stripesStandWhereTheyAreMovedTo() {
     Paint.Pattern moved =
         new Paint.Pattern(
-            PatternTile.STRIPES, RED, BLUE, 20, 0.5, 90, 0, 4, PaintFit.LAYER, Optional.empty());
+            PatternTile.STRIPES, RED, BLUE, 20, 0.5, 90, 0, 4, PaintBounds.LAYER, Optional.empty());
     Pixels pixels = painted(coat(moved, Coat.Pose.NONE, Coat.Copies.NONE));
     // turned a quarter the bars lie across; the first stands from 5 to 15 points down
     assertThat(pixels.argb(70, 60 + 4 + 6)).isEqualTo(RED.argb());
@@ -177,13 +177,13 @@ class PosesAndTilesTest {
             0,
             0,
             0,
-            PaintFit.LAYER,
+            PaintBounds.LAYER,
             Optional.of(asset));
     Pixels pixels = painted(coat(image, Coat.Pose.NONE, Coat.Copies.NONE));
     assertThat(pixels.argb(62, 70)).isEqualTo(RED.argb());
     assertThat(pixels.argb(66, 70)).isEqualTo(BLUE.argb());
     assertThat(pixels.argb(70, 70)).isEqualTo(RED.argb());
     Asset broken = new Asset("images/broken.png", new byte[] {1, 2, 3});
-    assertThat(Tiles.image(broken)).isEmpty();
+    assertThat(PatternShaders.image(broken)).isEmpty();
   }
 }

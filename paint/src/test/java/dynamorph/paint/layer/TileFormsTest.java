@@ -3,7 +3,7 @@ package dynamorph.paint.layer;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.cascade.Paint.Pattern;
-import dynamorph.model.value.PaintFit;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
@@ -33,7 +33,7 @@ class TileFormsTest {
         angle,
         3,
         5,
-        PaintFit.LAYER,
+        PaintBounds.LAYER,
         Optional.empty());
   }
 
@@ -42,7 +42,7 @@ class TileFormsTest {
         SIDE,
         SIDE,
         canvas -> {
-          try (Shader shader = Tiles.of(pattern, BOX, 1);
+          try (Shader shader = PatternShaders.of(pattern, BOX, 1);
               Paint paint = new Paint().setShader(shader)) {
             canvas.drawRect(Rect.makeWH(SIDE, SIDE), paint);
           }
@@ -85,15 +85,15 @@ class TileFormsTest {
   })
   void theFormRepeatedLooksLikeTheFormula(PatternTile tile, double weight, double angle) {
     Pattern pattern = pattern(tile, weight, angle);
-    AreaPaint.Tiled form = (AreaPaint.Tiled) Tiles.repeated(pattern, BOX).orElseThrow();
+    AreaPaint.Tiled form = (AreaPaint.Tiled) PatternShaders.repeated(pattern, BOX).orElseThrow();
     // edges of pixels and of tiles are shared out differently; a form out of place is far off
     assertThat(Painting.difference(byFormula(pattern), byForm(form))).isLessThan(4);
   }
 
   @Test
   void grainHasNoFormAndAnImageThatIsGoneIsItsGround() {
-    assertThat(Tiles.repeated(pattern(PatternTile.GRAIN, 0.5, 0), BOX)).isEmpty();
-    assertThat(Tiles.repeated(pattern(PatternTile.IMAGE, 0.5, 0), BOX))
+    assertThat(PatternShaders.repeated(pattern(PatternTile.GRAIN, 0.5, 0), BOX)).isEmpty();
+    assertThat(PatternShaders.repeated(pattern(PatternTile.IMAGE, 0.5, 0), BOX))
         .contains(new AreaPaint.Plain(Rgba.parse("#ffe9b0")));
   }
 
@@ -110,7 +110,7 @@ class TileFormsTest {
               0,
               0,
               0,
-              PaintFit.LAYER,
+              PaintBounds.LAYER,
               Optional.empty());
       Pixels pixels = byFormula(fine);
       double sum = 0;

@@ -8,12 +8,12 @@ import static org.assertj.core.api.Assertions.within;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.edit.SetValues;
 import dynamorph.model.edit.Target;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.edit.layer.SetValues;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
@@ -82,7 +82,7 @@ class ExaminationTest {
                     .with(Properties.POSITION_X, 130.0)
                     .with(Properties.POSITION_Y, 10.0));
     Layer ground =
-        Layer.of("ground", "Ground", new Figure.Ellipse())
+        Layer.of("ground", "Ground", new Shape.Ellipse())
             .withFrame(
                 PropertySet.EMPTY
                     .with(Properties.BOX, BoxFit.FIXED)
@@ -143,7 +143,7 @@ class ExaminationTest {
   @Test
   void contrastCountsWhatLiesBehindBelowAndNotAbove() {
     Layer dark =
-        Layer.of("dark", "Dark", new Figure.Rectangle(dynamorph.model.value.Around.parse("0 pt")))
+        Layer.of("dark", "Dark", new Shape.Rectangle(dynamorph.model.value.BoxLengths.parse("0 pt")))
             .withFrame(
                 PropertySet.EMPTY
                     .with(Properties.BOX, BoxFit.FIXED)
@@ -176,7 +176,7 @@ class ExaminationTest {
   @Test
   void aTurnedTextIsReadAgainstWhatIsUnderIt() {
     Layer dark =
-        Layer.of("dark", "Dark", new Figure.Rectangle(dynamorph.model.value.Around.parse("0 pt")))
+        Layer.of("dark", "Dark", new Shape.Rectangle(dynamorph.model.value.BoxLengths.parse("0 pt")))
             .withFrame(
                 PropertySet.EMPTY
                     .with(Properties.POSITION_X, 100.0)

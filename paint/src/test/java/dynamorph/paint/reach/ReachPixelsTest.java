@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ChangeStyle;
+import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.property.Properties;
 import dynamorph.model.random.RandomProjects;
 import dynamorph.model.reach.Reach;

@@ -42,7 +42,7 @@ class SpecimenPainterTest {
   private Pixels specimen(Style style, String words) {
     Project project = Project.empty("P").withStyles(StyleBook.of(List.of(style)));
     return painter.specimen(
-        Cascade.of(project), style, words, new Ground.Plain(Rgba.WHITE), WIDTH, HEIGHT, 2);
+        Cascade.of(project), style, words, new Backdrop.Plain(Rgba.WHITE), WIDTH, HEIGHT, 2);
   }
 
   /** As wide as the specimen, and of the frame the part where titles mostly stand. */
@@ -73,7 +73,7 @@ class SpecimenPainterTest {
             Cascade.of(project),
             style,
             "",
-            new Ground.FilmFrame(footage, line, at, shape, Rgba.WHITE),
+            new Backdrop.FilmFrame(footage, line, at, shape, Rgba.WHITE),
             WIDTH,
             HEIGHT,
             1);

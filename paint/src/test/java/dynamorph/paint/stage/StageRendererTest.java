@@ -9,13 +9,13 @@ import static org.assertj.core.api.Assertions.within;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ChangeFigure;
-import dynamorph.model.edit.MoveLayers;
-import dynamorph.model.edit.SetValues;
 import dynamorph.model.edit.Target;
-import dynamorph.model.figure.Figure;
+import dynamorph.model.edit.layer.ChangeShape;
+import dynamorph.model.edit.layer.MoveLayers;
+import dynamorph.model.edit.layer.SetValues;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
@@ -239,13 +239,13 @@ class StageRendererTest {
             .with(Properties.BOX_HEIGHT, 60.0)
             .with(Properties.POSITION_X, 20.0)
             .with(Properties.POSITION_Y, 20.0);
-    Project shapes = Painting.project(Layer.of("s", "s", Figure.Rectangle.SHARP).withFrame(frame));
+    Project shapes = Painting.project(Layer.of("s", "s", Shape.Rectangle.SHARP).withFrame(frame));
     View view = new View(200, 100, 1, 0, 0);
     try (StageRenderer renderer = renderer()) {
       Scene scene = maker.make(shapes);
       int square = Painting.count(render(renderer, scene, view), Rgba.BLACK);
       Project round =
-          new ChangeFigure(java.util.List.of(new LayerId("s")), _ -> new Figure.Ellipse())
+          new ChangeShape(java.util.List.of(new LayerId("s")), _ -> new Shape.Ellipse())
               .applyTo(shapes);
       Scene changed = maker.make(round, scene);
       int ellipse = Painting.count(render(renderer, changed, view), Rgba.BLACK);

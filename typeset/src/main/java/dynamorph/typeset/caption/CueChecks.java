@@ -81,7 +81,7 @@ public final class CueChecks {
         lines.stream().mapToInt(line -> line.codePointCount(0, line.length())).max().orElse(0);
     // one that is not broken by hand is broken by its box
     boolean broken = lines.size() > 1;
-    int needed = broken ? lines.size() : CaptionBreaks.lines(found.cue, track).size();
+    int needed = broken ? lines.size() : CaptionLineBreaker.lines(found.cue, track).size();
     if (needed > rules.lines()) {
       found.add(CueProblem.Kind.LINES, needed + " lines, " + rules.lines() + " at most");
     }

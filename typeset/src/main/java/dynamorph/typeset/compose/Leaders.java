@@ -20,7 +20,7 @@ final class Leaders {
       ShapedParagraph paragraph,
       List<TypeLook> looks,
       Function<ShapeKey, ShapedParagraph> shaper,
-      Measures measures) {
+      WidthSums measures) {
     int span = measures.spanAt(tab.unit());
     TypeLook look = looks.get(span);
     ShapeKey key =
@@ -29,7 +29,7 @@ final class Leaders {
             List.of(paragraph.key().spans().get(span).withLength(tab.leader().length())),
             paragraph.key().flow());
     ShapedParagraph leader = shaper.apply(key);
-    double width = Ornaments.width(leader, List.of(look), 1);
+    double width = MarkPlacer.width(leader, List.of(look), 1);
     if (width <= 0) {
       return;
     }
@@ -72,7 +72,7 @@ final class Leaders {
             run.face(),
             look.size() * run.scale(),
             1,
-            Pen.skew(look, run),
+            GlyphPlacer.skew(look, run),
             false,
             all,
             new int[xs.length],

@@ -18,11 +18,11 @@ final class LineSetter {
   /** What is put behind a word that is divided: the hyphen of the font, or the plain one. */
   static final String HYPHEN = "-";
 
-  private final Measures measures;
+  private final WidthSums measures;
   private final ShapedParagraph shaped;
   private final List<TypeLook> looks;
   private final ParagraphLook settings;
-  private final LineModel model;
+  private final LineWidths model;
   private final Tabs tabs;
   private final Function<ShapeKey, ShapedParagraph> shaper;
   private final List<Ornament> ornaments;
@@ -43,8 +43,8 @@ final class LineSetter {
       ShapedParagraph shaped, double x, double width, double y, double size, boolean text) {}
 
   LineSetter(
-      LineModel model,
-      Measures measures,
+      LineWidths model,
+      WidthSums measures,
       List<TypeLook> looks,
       ParagraphLook settings,
       Tabs tabs,
@@ -61,8 +61,8 @@ final class LineSetter {
   }
 
   /** A line's pieces and what they have together. */
-  private record Pieces(Supplier<List<Segment>> parts, Measures.Sums sums) {
-    List<Segment> segments() {
+  private record Pieces(Supplier<List<RunSegment>> parts, WidthSums.Sums sums) {
+    List<RunSegment> segments() {
       return parts.get();
     }
   }
@@ -80,7 +80,7 @@ final class LineSetter {
    * @param indent where the line begins, from the edge where lines start
    * @param room what the line has from there
    */
-  ComposedLine set(Cut cut, int index, double measure, double indent, double room) {
+  ComposedLine set(LineRange cut, int index, double measure, double indent, double room) {
     return new ComposedLine(
         index == 0 ? 0 : cut.start(),
         cut,
@@ -89,7 +89,7 @@ final class LineSetter {
         () -> content(cut, new Slot(index, measure, indent, room)));
   }
 
-  private ComposedLine.Content content(Cut cut, Slot slot) {
+  private ComposedLine.Content content(LineRange cut, Slot slot) {
     boolean any = cut.ink() > cut.start();
     double hangStart = any ? model.hangAtStart(cut.start()) : 0;
     boolean flush = !model.isJustified() || isFlush(cut);
@@ -115,21 +115,21 @@ final class LineSetter {
     return new ComposedLine.Content(filled.left(), filled.width(), needed, () -> filled);
   }
 
-  private double tabbed(Cut cut) {
+  private double tabbed(LineRange cut) {
     return tabs == null ? 0 : tabs.width(cut.start(), cut.ink());
   }
 
-  private ComposedLine.Filled filled(Cut cut, Pieces pieces, Slot slot, Hang hang) {
-    Measures.Sums sums = pieces.sums;
+  private ComposedLine.Filled filled(LineRange cut, Pieces pieces, Slot slot, Hang hang) {
+    WidthSums.Sums sums = pieces.sums;
     double wanted = slot.room + hang.start + hang.end;
     double tabbed = tabbed(cut);
     boolean flush = !model.isJustified() || isFlush(cut);
-    boolean fits = sums.width() + tabbed <= wanted + LineModel.SLACK;
+    boolean fits = sums.width() + tabbed <= wanted + LineWidths.SLACK;
     boolean spread = model.isJustified() && tabbed == 0 && (!flush || !fits);
-    Spread.Filled filled =
+    Glue.Filled filled =
         spread
-            ? Spread.filling(settings.justification(), sums, wanted)
-            : new Spread.Filled(Spread.best(settings.justification()), sums.width() + tabbed);
+            ? Glue.filling(settings.justification(), sums, wanted)
+            : new Glue.Filled(Glue.best(settings.justification()), sums.width() + tabbed);
     double width = filled.width();
     double shown = width - hang.start - hang.end;
     double fromStart = slot.indent - hang.start + (slot.room - shown) * share(cut);
@@ -141,20 +141,20 @@ final class LineSetter {
         () -> runs(cut, pieces, slot, filled.spread(), left));
   }
 
-  private static double ratio(Measures.Sums sums, double room) {
+  private static double ratio(WidthSums.Sums sums, double room) {
     double lack = room - sums.width();
     double limit = lack >= 0 ? sums.stretch() : sums.shrink();
     return limit > 0 ? lack / limit : lack == 0 ? 0 : Math.signum(lack) * Demerits.LOOSEST;
   }
 
   /** Lines that are not stretched: the last of a paragraph, and one before a forced break. */
-  private boolean isFlush(Cut cut) {
+  private boolean isFlush(LineRange cut) {
     boolean ends = cut.last() || shaped.forced().get(cut.end());
     return ends && settings.lastLine() != LastLine.JUSTIFIED;
   }
 
   /** Share of the free room that lies before a line, from the edge where lines start. */
-  private double share(Cut cut) {
+  private double share(LineRange cut) {
     boolean rtl = shaped.rightToLeft();
     return switch (settings.alignment()) {
       case LEFT -> rtl ? 1 : 0;
@@ -173,7 +173,7 @@ final class LineSetter {
     };
   }
 
-  private ComposedLine.Height height(Cut cut) {
+  private ComposedLine.Height height(LineRange cut) {
     if (!measures.ruby().isEmpty()) {
       return measures.ruby().heightened(measured(cut), cut, looks);
     }
@@ -186,7 +186,7 @@ final class LineSetter {
     return whole;
   }
 
-  private ComposedLine.Height measured(Cut cut) {
+  private ComposedLine.Height measured(LineRange cut) {
     double ascent = 0;
     double descent = 0;
     double leading = 0;
@@ -215,7 +215,7 @@ final class LineSetter {
    * The parts of shaped runs that make up a line. Where its ends cut through what was shaped
    * together, such as a ligature or a kerned pair, the words there are shaped anew.
    */
-  private Pieces pieces(Cut cut) {
+  private Pieces pieces(LineRange cut) {
     if (isWhole(cut)) {
       return whole(cut);
     }
@@ -241,12 +241,12 @@ final class LineSetter {
     int middleTo = to;
     Pieces head = from == start ? null : alone(start, from, "", cut);
     Pieces tail = safeEnd ? null : alone(to, ink, behind, cut);
-    Measures.Sums sums = measures.sums(from, to, safeEnd);
+    WidthSums.Sums sums = measures.sums(from, to, safeEnd);
     sums = head == null ? sums : head.sums.plus(sums);
     sums = tail == null ? sums : sums.plus(tail.sums);
     return new Pieces(
         () -> {
-          List<Segment> segments = new ArrayList<>();
+          List<RunSegment> segments = new ArrayList<>();
           if (head != null) {
             segments.addAll(head.segments());
           }
@@ -261,23 +261,23 @@ final class LineSetter {
   }
 
   /** Whether a line is a piece of the paragraph as it was shaped. */
-  private boolean isWhole(Cut cut) {
+  private boolean isWhole(LineRange cut) {
     return cut.ink() == cut.start()
         || !cut.hyphenated() && shaped.isSafeToCut(cut.ink()) && shaped.isSafeToCut(cut.start());
   }
 
-  private Pieces whole(Cut cut) {
+  private Pieces whole(LineRange cut) {
     return new Pieces(
         () -> segments(shaped, cut.start(), cut.end(), 0, Integer.MAX_VALUE),
         measures.sums(cut.start(), cut.ink(), true));
   }
 
-  private Pieces alone(int start, int ink, String behind, Cut cut) {
+  private Pieces alone(int start, int ink, String behind, LineRange cut) {
     ShapedParagraph part = shaper.apply(shaped.key().part(start, ink, behind));
-    Measures own = new Measures(part, looks, settings.justification(), measures.rubyOf(start, ink));
+    WidthSums own = new WidthSums(part, looks, settings.justification(), measures.rubyOf(start, ink));
     int length = part.text().length();
     boolean ends = ink == cut.ink();
-    List<Segment> segments = new ArrayList<>(segments(part, 0, length, start, ink - start));
+    List<RunSegment> segments = new ArrayList<>(segments(part, 0, length, start, ink - start));
     if (ends && cut.end() > ink) {
       // the spaces behind the line keep their place for the caret
       int outside = shaped.rightToLeft() ? 0 : segments.size();
@@ -287,7 +287,7 @@ final class LineSetter {
   }
 
   private static double hyphenWidth(Pieces pieces) {
-    for (Segment segment : pieces.segments().reversed()) {
+    for (RunSegment segment : pieces.segments().reversed()) {
       for (int cluster = segment.to() - 1; cluster >= segment.from(); cluster--) {
         if (segment.run().starts()[cluster] >= segment.behind()) {
           return segment.run().advances()[cluster];
@@ -298,9 +298,9 @@ final class LineSetter {
   }
 
   /** What lies between two units, in visual order (UAX #9, rules L1 and L2, by ICU). */
-  private static List<Segment> segments(
+  private static List<RunSegment> segments(
       ShapedParagraph of, int start, int end, int offset, int behind) {
-    List<Segment> segments = new ArrayList<>();
+    List<RunSegment> segments = new ArrayList<>();
     if (of.bidi().isEmpty() || start >= end) {
       add(segments, of, start, end, offset, behind, false);
       return segments;
@@ -321,7 +321,7 @@ final class LineSetter {
   }
 
   private static void add(
-      List<Segment> segments,
+      List<RunSegment> segments,
       ShapedParagraph of,
       int start,
       int end,
@@ -331,7 +331,7 @@ final class LineSetter {
     int at = segments.size();
     for (ShapedRun run : of.runs()) {
       if (run.start() < end && run.end() > start) {
-        Segment segment = Segment.of(run, start, end, offset, behind);
+        RunSegment segment = RunSegment.of(run, start, end, offset, behind);
         if (!segment.isEmpty()) {
           segments.add(reversed ? at : segments.size(), segment);
         }
@@ -341,14 +341,14 @@ final class LineSetter {
 
   // --- glyphs
 
-  private List<GlyphRun> runs(Cut cut, Pieces pieces, Slot slot, Spread white, double left) {
+  private List<GlyphRun> runs(LineRange cut, Pieces pieces, Slot slot, Glue white, double left) {
     List<GlyphRun> runs = new ArrayList<>();
     List<Tabs.Advance> advances = tabs == null ? List.of() : tabs.advances(cut.start(), cut.ink());
     double trailing = measures.width(cut.ink(), cut.end());
-    Pen pen =
-        new Pen(
+    GlyphPlacer pen =
+        new GlyphPlacer(
             measures, looks, white, cut, advances, shaped.rightToLeft() ? left - trailing : left);
-    for (Segment segment : pieces.segments()) {
+    for (RunSegment segment : pieces.segments()) {
       pen.set(segment, runs);
     }
     measures.ruby().add(runs, cut, looks);
@@ -359,7 +359,7 @@ final class LineSetter {
     }
     if (slot.index == 0) {
       for (Ornament ornament : ornaments) {
-        Ornaments.add(runs, ornament, looks, shaped.rightToLeft(), slot.measure);
+        MarkPlacer.add(runs, ornament, looks, shaped.rightToLeft(), slot.measure);
       }
     }
     return List.copyOf(runs);

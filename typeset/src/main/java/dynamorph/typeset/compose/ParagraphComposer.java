@@ -7,13 +7,13 @@ import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.Spacing;
 import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.value.Alignment;
-import dynamorph.model.value.Breaker;
-import dynamorph.typeset.compose.KnownText.Columns;
-import dynamorph.typeset.compose.KnownText.Core;
-import dynamorph.typeset.compose.KnownText.CoreKey;
-import dynamorph.typeset.compose.KnownText.Measured;
-import dynamorph.typeset.compose.KnownText.MeasuredKey;
-import dynamorph.typeset.compose.KnownText.PlacesKey;
+import dynamorph.model.value.LineBreaking;
+import dynamorph.typeset.compose.MeasuredText.Columns;
+import dynamorph.typeset.compose.MeasuredText.Core;
+import dynamorph.typeset.compose.MeasuredText.CoreKey;
+import dynamorph.typeset.compose.MeasuredText.Measured;
+import dynamorph.typeset.compose.MeasuredText.MeasuredKey;
+import dynamorph.typeset.compose.MeasuredText.PlacesKey;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.language.Hyphenators;
 import dynamorph.typeset.shape.ParagraphShaper;
@@ -48,11 +48,11 @@ public final class ParagraphComposer {
   private final ParagraphShaper shaper;
   private final Hyphenators languages = new Hyphenators();
   // housekeeping takes less time than waking another thread for it
-  private final Cache<ShapeKey, KnownText> texts =
+  private final Cache<ShapeKey, MeasuredText> texts =
       Caffeine.newBuilder()
           .executor(Runnable::run)
           .maximumWeight(KNOWN_UNITS)
-          .weigher((ShapeKey key, KnownText _) -> key.text().length() + 16)
+          .weigher((ShapeKey key, MeasuredText _) -> key.text().length() + 16)
           .build();
   private final Cache<HyphenKey, Double> hyphens =
       Caffeine.newBuilder().executor(Runnable::run).maximumSize(HYPHENS).build();
@@ -69,23 +69,23 @@ public final class ParagraphComposer {
     return known(key).shaped();
   }
 
-  private KnownText known(ShapeKey key) {
-    KnownText known = texts.getIfPresent(key);
-    return known != null ? known : texts.get(key, wanted -> KnownText.of(shaper.shape(wanted)));
+  private MeasuredText known(ShapeKey key) {
+    MeasuredText known = texts.getIfPresent(key);
+    return known != null ? known : texts.get(key, wanted -> MeasuredText.of(shaper.shape(wanted)));
   }
 
   /** Where the lines of a paragraph may end. */
-  public Candidates candidates(ParagraphKey paragraph) {
+  public Breakpoints candidates(ParagraphKey paragraph) {
     return candidates(
         known(paragraph.shapeKey()),
         new PlacesKey(paragraph.settings().hyphenation().withoutZone(), paragraph.ruby()));
   }
 
-  private Candidates candidates(KnownText text, PlacesKey key) {
+  private Breakpoints candidates(MeasuredText text, PlacesKey key) {
     return text.places()
         .get(
             key,
-            wanted -> Candidates.of(text.shaped(), wanted.hyphenation(), languages, wanted.ruby()));
+            wanted -> Breakpoints.of(text.shaped(), wanted.hyphenation(), languages, wanted.ruby()));
   }
 
   /**
@@ -97,7 +97,7 @@ public final class ParagraphComposer {
    */
   public ComposedParagraph compose(
       ParagraphKey paragraph, double measure, double width, String mark) {
-    KnownText text = known(paragraph.shapeKey());
+    MeasuredText text = known(paragraph.shapeKey());
     Measured measured =
         text.measured().get(new MeasuredKey(paragraph, mark), key -> measure(text, key));
     return measured
@@ -121,7 +121,7 @@ public final class ParagraphComposer {
     double width = columns.width();
     IntToDoubleFunction room = room(settings, start, width);
     if (text.text().isEmpty()) {
-      Cut empty = new Cut(0, 0, 0, false, true, false);
+      LineRange empty = new LineRange(0, 0, 0, false, true, false);
       return new ComposedParagraph(
           text,
           List.of(setter.set(empty, 0, width, start.indent(0), room.applyAsDouble(0))),
@@ -134,15 +134,15 @@ public final class ParagraphComposer {
     boolean tooWide = false;
     int from = 0;
     for (int line = 0; line < ends.length; line++) {
-      Cut cut = measured.model().cut(from, ends[line], broken.applyAsDouble(line));
+      LineRange cut = measured.model().cut(from, ends[line], broken.applyAsDouble(line));
       tooWide |= cut.tooWide();
       boolean tail = cut.last() && endsInForcedBreak(text.text());
-      Cut own =
-          tail ? new Cut(cut.start(), cut.ink(), cut.end(), false, false, cut.tooWide()) : cut;
+      LineRange own =
+          tail ? new LineRange(cut.start(), cut.ink(), cut.end(), false, false, cut.tooWide()) : cut;
       lines.add(setter.set(own, line, width, start.indent(line), room.applyAsDouble(line)));
       if (tail) {
         int end = cut.end();
-        Cut empty = new Cut(end, end, end, false, true, false);
+        LineRange empty = new LineRange(end, end, end, false, true, false);
         double indent = start.indent(line + 1);
         lines.add(setter.set(empty, line + 1, width, indent, room.applyAsDouble(line + 1)));
       }
@@ -165,7 +165,7 @@ public final class ParagraphComposer {
     return last == '\u2028' || last == '\u000B' || last == '\f';
   }
 
-  private Measured measure(KnownText known, MeasuredKey key) {
+  private Measured measure(MeasuredText known, MeasuredKey key) {
     ParagraphKey paragraph = key.paragraph();
     ParagraphLook settings = paragraph.settings();
     ShapedParagraph text = known.shaped();
@@ -181,7 +181,7 @@ public final class ParagraphComposer {
             start.first(),
             paragraph.ruby());
     Core core = known.cores().get(coreKey, wanted -> core(known, wanted, settings));
-    Measures measures = core.measures().at(size, paragraph.looks());
+    WidthSums measures = core.measures().at(size, paragraph.looks());
     Tabs tabs =
         text.text().indexOf('\t') < 0
             ? null
@@ -191,7 +191,7 @@ public final class ParagraphComposer {
                 start.first(),
                 start.indent(0),
                 start.indent(start.deep()));
-    LineModel model = core.model().at(size, measures, settings, start.deep(), tabs);
+    LineWidths model = core.model().at(size, measures, settings, start.deep(), tabs);
     return new Measured(measures, start, tabs, model);
   }
 
@@ -222,14 +222,14 @@ public final class ParagraphComposer {
         look.language());
   }
 
-  private Core core(KnownText known, CoreKey key, ParagraphLook settings) {
-    Measures measures = measures(known.shaped(), key);
-    Candidates places =
+  private Core core(MeasuredText known, CoreKey key, ParagraphLook settings) {
+    WidthSums measures = measures(known.shaped(), key);
+    Breakpoints places =
         known.shaped().text().isEmpty()
-            ? new Candidates(new int[0], new int[0], new boolean[0], new boolean[0])
+            ? new Breakpoints(new int[0], new int[0], new boolean[0], new boolean[0])
             : candidates(known, key.places());
-    LineModel model =
-        new LineModel(
+    LineWidths model =
+        new LineWidths(
             places,
             measures,
             settings,
@@ -240,11 +240,11 @@ public final class ParagraphComposer {
     return new Core(measures, model);
   }
 
-  private Measures measures(ShapedParagraph shaped, CoreKey key) {
-    Measures plain = new Measures(shaped, key.looks(), key.justification());
+  private WidthSums measures(ShapedParagraph shaped, CoreKey key) {
+    WidthSums plain = new WidthSums(shaped, key.looks(), key.justification());
     return key.ruby().isEmpty()
         ? plain
-        : new Measures(
+        : new WidthSums(
             shaped,
             key.looks(),
             key.justification(),
@@ -264,23 +264,23 @@ public final class ParagraphComposer {
     }
     // where tabs take the text depends on the line, which the whole-paragraph sums do not know
     boolean whole =
-        breaking.breaker() == Breaker.WHOLE_PARAGRAPH && measured.tabs() == null && !endless;
+        breaking.breaker() == LineBreaking.WHOLE_PARAGRAPH && measured.tabs() == null && !endless;
     IntToDoubleFunction room = room(settings, measured.start(), measure);
     return whole
-        ? ParagraphBreaker.places(measured.model(), room)
-        : LineBreaker.places(measured.model(), room);
+        ? OptimumFitBreaker.places(measured.model(), room)
+        : FirstFitBreaker.places(measured.model(), room);
   }
 
   /** The narrowest measure that needs no more lines makes lines of about the same length. */
   private static int[] balanced(ParagraphLook settings, Measured measured, double measure) {
-    LineModel model = measured.model();
-    int[] best = LineBreaker.places(model, room(settings, measured.start(), measure));
+    LineWidths model = measured.model();
+    int[] best = FirstFitBreaker.places(model, room(settings, measured.start(), measure));
     double low = 0;
     double high = measure;
     for (int step = 0; step < BALANCE_STEPS && best.length > 1; step++) {
       double middle = (low + high) / 2;
       IntToDoubleFunction narrower = room(settings, measured.start(), middle);
-      int[] ends = LineBreaker.places(model, narrower);
+      int[] ends = FirstFitBreaker.places(model, narrower);
       if (ends.length <= best.length && fit(model, narrower, ends)) {
         best = ends;
         high = middle;
@@ -291,7 +291,7 @@ public final class ParagraphComposer {
     return best;
   }
 
-  private static boolean fit(LineModel model, IntToDoubleFunction room, int[] ends) {
+  private static boolean fit(LineWidths model, IntToDoubleFunction room, int[] ends) {
     int from = 0;
     for (int line = 0; line < ends.length; line++) {
       if (!model.canFit(from, ends[line], room.applyAsDouble(line))) {
@@ -303,7 +303,7 @@ public final class ParagraphComposer {
   }
 
   /** Width of a hyphen behind the letter before a unit, kerned to it. */
-  private double hyphenWidth(List<TypeLook> looks, Measures measures, int unit) {
+  private double hyphenWidth(List<TypeLook> looks, WidthSums measures, int unit) {
     int span = measures.spanAt(unit - 1);
     TypeLook look = looks.get(span);
     ShapeKey.SpanType type = measures.shaped().key().spans().get(span).withLength(0);

@@ -51,7 +51,7 @@ record ParagraphStart(
     List<LineSetter.Ornament> ornaments = new ArrayList<>();
     if (!mark.isEmpty()) {
       ShapedParagraph sign = shaper.apply(mark(mark, text));
-      double width = Ornaments.width(sign, paragraph.looks(), 1);
+      double width = MarkPlacer.width(sign, paragraph.looks(), 1);
       ornaments.add(new LineSetter.Ornament(sign, first, width, 0, 1, false));
       first = Math.max(indent, first + width + settings.list().gap());
     }
@@ -97,7 +97,7 @@ record ParagraphStart(
     double capHeight = face.lines().capHeight();
     double below = (drop.lines() - 1) * look.leading();
     double share = (below + capHeight * look.size()) / (capHeight * look.size());
-    double width = Ornaments.width(capital, paragraph.looks(), share);
+    double width = MarkPlacer.width(capital, paragraph.looks(), share);
     return new LineSetter.Ornament(capital, x, width, below, share, true);
   }
 }

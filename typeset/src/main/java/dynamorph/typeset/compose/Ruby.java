@@ -46,7 +46,7 @@ record Ruby(List<Over> overs, double[] pads) {
     }
 
     static Extent of(String letters) {
-      return letters.chars().anyMatch(unit -> Measures.isEastAsian((char) unit)) ? SQUARE : OTHER;
+      return letters.chars().anyMatch(unit -> WidthSums.isEastAsian((char) unit)) ? SQUARE : OTHER;
     }
   }
 
@@ -67,7 +67,7 @@ record Ruby(List<Over> overs, double[] pads) {
       double baseline,
       double top,
       boolean spread) {
-    boolean isOn(Cut cut) {
+    boolean isOn(LineRange cut) {
       // letters that are torn apart by a forced end of line have it where they begin
       return base.start() >= cut.start() && base.start() < cut.end();
     }
@@ -80,7 +80,7 @@ record Ruby(List<Over> overs, double[] pads) {
    */
   static Ruby over(
       List<RubyBase> bases,
-      Measures plain,
+      WidthSums plain,
       List<TypeLook> looks,
       Function<ShapeKey, ShapedParagraph> shaper) {
     String text = plain.shaped().text();
@@ -96,7 +96,7 @@ record Ruby(List<Over> overs, double[] pads) {
       int span = plain.spanAt(base.start());
       TypeLook look = looks.get(span);
       ShapedParagraph letters = shaper.apply(key(plain.shaped().key(), span, base.ruby()));
-      double wide = Ornaments.width(letters, looks, SIZE);
+      double wide = MarkPlacer.width(letters, looks, SIZE);
       double excess = Math.max(0, wide - plain.lineWidth(base.start(), base.end()));
       double before = reach(text, base.start() - 1, covered, excess, look);
       double behind = reach(text, base.end(), covered, excess, look);
@@ -194,7 +194,7 @@ record Ruby(List<Over> overs, double[] pads) {
   }
 
   /** How much room the ruby of a line needs above its baseline, and from the baseline before. */
-  ComposedLine.Height heightened(ComposedLine.Height height, Cut cut, List<TypeLook> looks) {
+  ComposedLine.Height heightened(ComposedLine.Height height, LineRange cut, List<TypeLook> looks) {
     double ascent = height.ascent();
     double leading = height.leading();
     for (Over over : overs) {
@@ -211,7 +211,7 @@ record Ruby(List<Over> overs, double[] pads) {
   }
 
   /** Puts the ruby of a line over the letters that are set. */
-  void add(List<GlyphRun> runs, Cut cut, List<TypeLook> looks) {
+  void add(List<GlyphRun> runs, LineRange cut, List<TypeLook> looks) {
     List<GlyphRun> set = List.copyOf(runs);
     for (Over over : overs) {
       if (over.isOn(cut)) {
@@ -237,7 +237,7 @@ record Ruby(List<Over> overs, double[] pads) {
       return;
     }
     TypeLook look = looks.get(over.span);
-    double wide = Ornaments.width(over.letters, looks, SIZE);
+    double wide = MarkPlacer.width(over.letters, looks, SIZE);
     double free = right - left - wide;
     int count = over.letters.runs().stream().mapToInt(ShapedRun::clusterCount).sum();
     double gap = over.spread && free > 0 ? free / count : 0;
@@ -245,8 +245,8 @@ record Ruby(List<Over> overs, double[] pads) {
     double y = -over.baseline * look.size() * look.forms().scaleDown();
     y -= look.spacing().baselineShift();
     for (ShapedRun run : over.letters.runs()) {
-      runs.add(Ornaments.set(run, look, SIZE, x, y, gap, false));
-      x += Ornaments.width(run, look, SIZE) + gap * run.clusterCount();
+      runs.add(MarkPlacer.set(run, look, SIZE, x, y, gap, false));
+      x += MarkPlacer.width(run, look, SIZE) + gap * run.clusterCount();
     }
   }
 }

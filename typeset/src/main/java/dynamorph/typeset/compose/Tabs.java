@@ -11,7 +11,7 @@ final class Tabs {
   record Advance(int unit, double width, String leader) {}
 
   private final String text;
-  private final Measures measures;
+  private final WidthSums measures;
   private final ParagraphLook.Tabs settings;
   private final int first;
   private final double firstIndent;
@@ -23,7 +23,7 @@ final class Tabs {
    * @param indent where the other lines begin
    */
   Tabs(
-      Measures measures,
+      WidthSums measures,
       ParagraphLook.Tabs settings,
       int first,
       double firstIndent,
@@ -67,7 +67,7 @@ final class Tabs {
   }
 
   private TabStops.Stop stopAfter(double x) {
-    double least = x + LineModel.SLACK;
+    double least = x + LineWidths.SLACK;
     for (TabStops.Stop stop : settings.stops().stops()) {
       if (stop.position() > least) {
         return stop;

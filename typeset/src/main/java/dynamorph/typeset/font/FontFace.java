@@ -170,7 +170,7 @@ public final class FontFace {
       for (String table : List.of("GSUB", "GPOS")) {
         if (typeface.getTableSize(table) > 0) {
           try (Data data = typeface.getTableData(table)) {
-            known.addAll(SpaceUse.features(data.getBytes(), table.equals("GPOS"), glyph(' ')));
+            known.addAll(SpaceFeatures.features(data.getBytes(), table.equals("GPOS"), glyph(' ')));
           }
         }
       }

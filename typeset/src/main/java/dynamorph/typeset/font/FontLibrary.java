@@ -1,7 +1,7 @@
 package dynamorph.typeset.font;
 
 import dynamorph.model.Asset;
-import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.value.Slant;
 import dynamorph.typeset.harfbuzz.HarfBuzzFont;
 import io.github.humbleui.skija.Data;
@@ -54,9 +54,9 @@ public final class FontLibrary implements AutoCloseable {
 
   private final Map<String, List<Cut>> cuts = new LinkedHashMap<>();
   private final Map<Placed, FontFace> faces = new ConcurrentHashMap<>();
-  private final Map<FontWish, FontMatch> matches = new ConcurrentHashMap<>();
+  private final Map<FontRequest, FontMatch> matches = new ConcurrentHashMap<>();
   private final Map<String, FontFace> installedFaces = new ConcurrentHashMap<>();
-  private final Map<String, FontFacts> facts = new ConcurrentHashMap<>();
+  private final Map<String, FontTraits> facts = new ConcurrentHashMap<>();
   private final Map<Integer, Optional<FontFace>> machineFallbacks = new ConcurrentHashMap<>();
   private final List<AutoCloseable> owned =
       java.util.Collections.synchronizedList(new ArrayList<>());
@@ -99,14 +99,14 @@ public final class FontLibrary implements AutoCloseable {
   }
 
   /** The best face for what is asked; never fails, since something always stands in. */
-  public FontMatch match(FontWish wish) {
+  public FontMatch match(FontRequest wish) {
     FontMatch known = matches.get(wish);
     return known != null ? known : matches.computeIfAbsent(wish, this::find);
   }
 
   /** The best face of normal width for what is asked. */
   public FontMatch match(String family, double weight, Slant slant) {
-    return match(FontWish.of(family, weight, slant));
+    return match(FontRequest.of(family, weight, slant));
   }
 
   /** Whether a family of this name is there. */
@@ -176,10 +176,10 @@ public final class FontLibrary implements AutoCloseable {
    *
    * @throws FontDamaged if it is empty or no font
    */
-  public static FontWish wishFor(String file, byte[] bytes) {
+  public static FontRequest wishFor(String file, byte[] bytes) {
     try (Typeface typeface = load(file, bytes)) {
       FontStyle style = typeface.getFontStyle();
-      return FontWish.of(typeface.getFamilyName(), style.getWeight(), slant(style));
+      return FontRequest.of(typeface.getFamilyName(), style.getWeight(), slant(style));
     }
   }
 
@@ -192,9 +192,9 @@ public final class FontLibrary implements AutoCloseable {
    *
    * @throws FontDamaged if the font cannot be read
    */
-  public FontFacts facts(String family) {
+  public FontTraits facts(String family) {
     return facts.computeIfAbsent(
-        key(family), _ -> FontFacts.of(match(family, 400, Slant.UPRIGHT).face()));
+        key(family), _ -> FontTraits.of(match(family, 400, Slant.UPRIGHT).face()));
   }
 
   /**
@@ -219,7 +219,7 @@ public final class FontLibrary implements AutoCloseable {
     return known.stream().map(Cut::weight).sorted().distinct().toList();
   }
 
-  private FontMatch find(FontWish wanted) {
+  private FontMatch find(FontRequest wanted) {
     List<Cut> family = cuts.get(key(wanted.family()));
     if (family != null) {
       return fromCuts(family, wanted, false);
@@ -230,7 +230,7 @@ public final class FontLibrary implements AutoCloseable {
         .orElseGet(() -> fromCuts(cuts.get(key(SUBSTITUTE)), wanted, true));
   }
 
-  private FontMatch fromCuts(List<Cut> family, FontWish wanted, boolean substituted) {
+  private FontMatch fromCuts(List<Cut> family, FontRequest wanted, boolean substituted) {
     Comparator<Cut> bySlant = Comparator.comparing(cut -> cut.slant != wanted.slant());
     Comparator<Cut> byWeight =
         Comparator.comparingDouble(cut -> Math.abs(cut.weight - wanted.weight()));
@@ -248,12 +248,12 @@ public final class FontLibrary implements AutoCloseable {
         face, leans(wanted, best.slant) && !place.containsKey("slnt"), substituted);
   }
 
-  private static boolean leans(FontWish wanted, Slant actual) {
+  private static boolean leans(FontRequest wanted, Slant actual) {
     return wanted.slant() == Slant.ITALIC && actual == Slant.UPRIGHT;
   }
 
   /** Where a variable font is taken for a wish; empty for any other font. */
-  private static Map<String, Double> place(FontFace plain, FontWish wanted) {
+  private static Map<String, Double> place(FontFace plain, FontRequest wanted) {
     Map<String, Double> place = new TreeMap<>();
     for (HarfBuzzFont.Axis axis : plain.axes()) {
       Double value =
@@ -309,18 +309,18 @@ public final class FontLibrary implements AutoCloseable {
 
   private static Typeface load(String file, byte[] bytes) {
     if (bytes.length == 0) {
-      throw new FontDamaged(file, "the font is empty (0 bytes)");
+      throw new DamagedFontException(file, "the font is empty (0 bytes)");
     }
     try (Data data = Data.makeFromBytes(bytes)) {
       Typeface typeface = FontMgr.getDefault().makeFromData(data);
       if (typeface == null) {
-        throw new FontDamaged(file, "this is not a font that can be read");
+        throw new DamagedFontException(file, "this is not a font that can be read");
       }
       return typeface;
     }
   }
 
-  private Optional<FontFace> machineFace(FontWish wanted) {
+  private Optional<FontFace> machineFace(FontRequest wanted) {
     FontStyle style = style(wanted.weight(), wanted.width(), wanted.slant());
     Typeface typeface = FontMgr.getDefault().matchFamilyStyle(wanted.family(), style);
     // a fontconfig alias may answer for a name that is not there; only the family itself counts

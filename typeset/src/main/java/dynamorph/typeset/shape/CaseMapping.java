@@ -18,7 +18,7 @@ import java.util.Locale;
  * @param small units of the shown text that are capitals standing for small ones
  */
 record CaseMapping(String text, int[] source, int[] spanEnds, BitSet small) {
-  static CaseMapping of(String typed, List<ShapeKey.SpanType> spans, List<Treatment> treatments) {
+  static CaseMapping of(String typed, List<ShapeKey.SpanType> spans, List<ShapePlan> treatments) {
     StringBuilder shown = new StringBuilder();
     int[] source =
         new int
@@ -70,7 +70,7 @@ record CaseMapping(String text, int[] source, int[] spanEnds, BitSet small) {
       int from,
       int to,
       ShapeKey.SpanType span,
-      Treatment treatment) {
+      ShapePlan treatment) {
     String piece = typed.substring(from, to);
     boolean asTyped =
         isAsTyped(span)

@@ -42,7 +42,7 @@ final class Itemizer {
   List<Item> items(
       CaseMapping shown,
       List<ShapeKey.SpanType> spans,
-      List<Treatment> treatments,
+      List<ShapePlan> treatments,
       Optional<Bidi> bidi) {
     String text = shown.text();
     List<Item> items = new ArrayList<>();
@@ -57,7 +57,7 @@ final class Itemizer {
       int codePoint = text.codePointAt(at);
       int next = at + Character.charCount(codePoint);
       boolean small = shown.small().get(at);
-      Treatment treatment = treatments.get(span);
+      ShapePlan treatment = treatments.get(span);
       FontMatch match = small ? treatment.smaller() : treatment.match();
       if (match.substituted()) {
         missingFamilies.add(spans.get(span).font().family());

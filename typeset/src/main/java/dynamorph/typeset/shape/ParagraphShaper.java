@@ -37,7 +37,7 @@ public final class ParagraphShaper {
 
   /** Shapes a paragraph. */
   public ShapedParagraph shape(ShapeKey key) {
-    List<Treatment> treatments = treatments(key);
+    List<ShapePlan> treatments = treatments(key);
     CaseMapping shown = CaseMapping.of(key.text(), key.spans(), treatments);
     Optional<Bidi> bidi = bidi(shown.text(), key.flow().direction());
     Set<String> missingFamilies = new TreeSet<>();
@@ -80,12 +80,12 @@ public final class ParagraphShaper {
     return unsafe;
   }
 
-  private List<Treatment> treatments(ShapeKey key) {
-    List<Treatment> treatments = new ArrayList<>(key.spans().size());
+  private List<ShapePlan> treatments(ShapeKey key) {
+    List<ShapePlan> treatments = new ArrayList<>(key.spans().size());
     int from = 0;
     for (ShapeKey.SpanType span : key.spans()) {
       String words = key.text().substring(from, from + span.length());
-      treatments.add(Treatment.of(fonts, words, span));
+      treatments.add(ShapePlan.of(fonts, words, span));
       from += span.length();
     }
     return treatments;
@@ -148,15 +148,15 @@ public final class ParagraphShaper {
   }
 
   private List<ShapedRun> shape(
-      ShapeKey key, CaseMapping shown, List<Treatment> treatments, List<Itemizer.Item> items) {
+      ShapeKey key, CaseMapping shown, List<ShapePlan> treatments, List<Itemizer.Item> items) {
     List<ShapedRun> runs = new ArrayList<>(items.size());
     try (HarfBuzzShaper shaper = new HarfBuzzShaper()) {
       shaper.text(shown.text());
       int from = 0;
       List<HarfBuzzShaper.Feature> features = List.of();
-      Treatment last = null;
+      ShapePlan last = null;
       for (Itemizer.Item item : items) {
-        Treatment treatment = treatments.get(item.span());
+        ShapePlan treatment = treatments.get(item.span());
         if (treatment != last) {
           features =
               treatment.features().entrySet().stream()

@@ -10,14 +10,14 @@ final class RunCollector implements HarfBuzzShaper.Sink {
 
   private final CaseMapping shown;
   private final Itemizer.Item item;
-  private final Treatment treatment;
+  private final ShapePlan treatment;
   private final OpticalKerning optical;
   private ShapedRun run;
 
   /**
    * @param optical kerns the pairs; null to leave them
    */
-  RunCollector(CaseMapping shown, Itemizer.Item item, Treatment treatment, OpticalKerning optical) {
+  RunCollector(CaseMapping shown, Itemizer.Item item, ShapePlan treatment, OpticalKerning optical) {
     this.shown = shown;
     this.item = item;
     this.treatment = treatment;
@@ -35,7 +35,7 @@ final class RunCollector implements HarfBuzzShaper.Sink {
       return;
     }
     boolean rightToLeft = (item.level() & 1) == 1;
-    double scale = treatment.scale() * (item.small() ? Treatment.SMALL_CAPITAL : 1);
+    double scale = treatment.scale() * (item.small() ? ShapePlan.SMALL_CAPITAL : 1);
     float unit = (float) (scale / item.face().shaping().unitsPerEm());
     int[] clusters = clusterStarts(count, infos);
     int many = clusters.length - 1;

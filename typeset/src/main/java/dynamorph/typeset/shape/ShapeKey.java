@@ -1,12 +1,12 @@
 package dynamorph.typeset.shape;
 
-import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.value.EastAsianBreaks;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.Kerning;
-import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TextCase;
 import dynamorph.model.value.TextDirection;
 import java.util.List;
@@ -44,11 +44,11 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
    */
   public record SpanType(
       int length,
-      FontWish font,
+      FontRequest font,
       boolean tracked,
       Kerning kerning,
       TextCase textCase,
-      LetterPosition position,
+      ScriptPosition position,
       FeatureSettings features,
       String language) {
     public static SpanType of(int length, TypeLook look) {

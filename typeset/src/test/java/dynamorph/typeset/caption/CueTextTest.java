@@ -64,7 +64,7 @@ class CueTextTest {
             .append(words.get(random.nextInt(words.size())));
       }
       Story story = story(text.toString());
-      List<String> lines = CaptionBreaks.lines(story.text(), "en", CaptionRules.USUAL);
+      List<String> lines = CaptionLineBreaker.lines(story.text(), "en", CaptionRules.USUAL);
       Story broken = CueText.broken(story, lines);
       assertThat(shown(broken).replaceAll(" +", " ")).isEqualTo(String.join("/", lines));
       assertThat(CueText.broken(broken, lines)).isEqualTo(broken);

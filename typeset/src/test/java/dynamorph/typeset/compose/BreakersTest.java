@@ -42,15 +42,15 @@ class BreakersTest {
   private final Typesetter typesetter = Setting.typesetter();
 
   /** A model of a paragraph's lines, and the room they have. */
-  private record Problem(LineModel model, IntToDoubleFunction room) {}
+  private record Problem(LineWidths model, IntToDoubleFunction room) {}
 
   private Problem problem(Setting setting, double measure) {
     ParagraphKey key = Typesetter.paragraphs(setting.story(), setting.look()).getFirst();
     ShapedParagraph shaped = typesetter.composer().shape(key.shapeKey());
-    Measures measures = new Measures(shaped, key.looks(), key.settings().justification());
-    Candidates places = Candidates.of(shaped, key.settings().hyphenation(), new Hyphenators());
+    WidthSums measures = new WidthSums(shaped, key.looks(), key.settings().justification());
+    Breakpoints places = Breakpoints.of(shaped, key.settings().hyphenation(), new Hyphenators());
     double first = key.settings().indents().first();
-    LineModel model = new LineModel(places, measures, key.settings(), 0, 1, _ -> 6.0, null);
+    LineWidths model = new LineWidths(places, measures, key.settings(), 0, 1, _ -> 6.0, null);
     return new Problem(model, line -> measure - (line == 0 ? first : 0));
   }
 
@@ -82,19 +82,19 @@ class BreakersTest {
       if (problem.model.places() > MOST_PLACES) {
         continue;
       }
-      Demerits demerits = ParagraphBreaker.demerits(problem.model);
+      Demerits demerits = OptimumFitBreaker.demerits(problem.model);
       double best = Double.POSITIVE_INFINITY;
       for (int[] choice : choices(problem)) {
         best =
-            Math.min(best, ParagraphBreaker.total(problem.model, problem.room, demerits, choice));
+            Math.min(best, OptimumFitBreaker.total(problem.model, problem.room, demerits, choice));
       }
-      int[] found = ParagraphBreaker.places(problem.model, problem.room);
-      double total = ParagraphBreaker.total(problem.model, problem.room, demerits, found);
+      int[] found = OptimumFitBreaker.places(problem.model, problem.room);
+      double total = OptimumFitBreaker.total(problem.model, problem.room, demerits, found);
       assertThat(total).as("round " + round).isCloseTo(best, within(best * 1e-9));
-      int[] greedy = LineBreaker.places(problem.model, problem.room);
+      int[] greedy = FirstFitBreaker.places(problem.model, problem.room);
       assertThat(total)
           .isLessThanOrEqualTo(
-              ParagraphBreaker.total(problem.model, problem.room, demerits, greedy) * (1 + 1e-9));
+              OptimumFitBreaker.total(problem.model, problem.room, demerits, greedy) * (1 + 1e-9));
       compared++;
     }
     assertThat(compared).isGreaterThan(200);
@@ -109,7 +109,7 @@ class BreakersTest {
 
   private static void extend(
       Problem problem, List<Integer> chosen, int from, int hyphens, List<int[]> all) {
-    LineModel model = problem.model;
+    LineWidths model = problem.model;
     if (from == model.places() - 1) {
       all.add(chosen.stream().mapToInt(Integer::intValue).toArray());
       return;
@@ -142,8 +142,8 @@ class BreakersTest {
       IntToDoubleFunction room = _ -> measure;
       for (int[] ends :
           List.of(
-              LineBreaker.places(problem.model, room),
-              ParagraphBreaker.places(problem.model, room))) {
+              FirstFitBreaker.places(problem.model, room),
+              OptimumFitBreaker.places(problem.model, room))) {
         int from = 0;
         for (int to : ends) {
           if (!problem.model.canFit(from, to, measure)) {
@@ -157,7 +157,7 @@ class BreakersTest {
   }
 
   /** How many places without a hyphen lie inside a line. */
-  private static long shorterPlaces(LineModel model, int from, int to) {
+  private static long shorterPlaces(LineWidths model, int from, int to) {
     long count = 0;
     for (int place = from + 1; place < to; place++) {
       count += model.isHyphen(place) ? 0 : 1;
@@ -171,7 +171,7 @@ class BreakersTest {
     double measure = 0;
     for (double tried = 100; tried < 400 && measure == 0; tried++) {
       Problem problem = problem(plain, tried);
-      int[] ends = LineBreaker.places(problem.model, problem.room);
+      int[] ends = FirstFitBreaker.places(problem.model, problem.room);
       if (ends.length > 1
           && problem.model.isSingleWord(ends[ends.length - 2], ends[ends.length - 1])) {
         measure = tried;
@@ -180,8 +180,8 @@ class BreakersTest {
     Problem kept = problem(plain.with(Properties.KEEP_LAST_WORD, true), measure);
     for (int[] ends :
         List.of(
-            LineBreaker.places(kept.model, kept.room),
-            ParagraphBreaker.places(kept.model, kept.room))) {
+            FirstFitBreaker.places(kept.model, kept.room),
+            OptimumFitBreaker.places(kept.model, kept.room))) {
       assertThat(kept.model.isSingleWord(ends[ends.length - 2], ends[ends.length - 1])).isFalse();
     }
   }

@@ -239,7 +239,7 @@ class FontFaceTest {
   @Test
   void bytesThatAreNoFontAreNamed() {
     assertThatThrownBy(() -> FontLibrary.familyOf("Bell.otf", new byte[] {1, 2, 3}))
-        .isInstanceOf(FontDamaged.class)
+        .isInstanceOf(DamagedFontException.class)
         .hasMessageContaining("Bell.otf");
   }
 }

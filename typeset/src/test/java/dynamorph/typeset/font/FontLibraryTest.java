@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dynamorph.model.Asset;
-import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.value.AxisSettings;
 import dynamorph.model.value.ScriptFonts;
 import dynamorph.model.value.Slant;
@@ -92,8 +92,8 @@ class FontLibraryTest {
     assertThat(light.axes())
         .extracting(HarfBuzzFont.Axis::tag)
         .contains("wght", "opsz", "SOFT", "WONK");
-    FontWish soft =
-        new FontWish(
+    FontRequest soft =
+        new FontRequest(
             "Fraunces",
             400,
             100,
@@ -114,9 +114,9 @@ class FontLibraryTest {
     "Fraunces, SERIF",
     "Caveat, HANDWRITTEN"
   })
-  void familiesAreSortedByTheShapeOfTheirLetters(String family, FontFacts.FontClass kind) {
+  void familiesAreSortedByTheShapeOfTheirLetters(String family, FontTraits.FontClass kind) {
     assertThat(fonts.facts(family).fontClass()).isEqualTo(kind);
-    assertThat(fonts.facts(family).scripts()).contains(FontFacts.FontScript.LATIN);
+    assertThat(fonts.facts(family).scripts()).contains(FontTraits.FontScript.LATIN);
   }
 
   @ParameterizedTest
@@ -161,11 +161,11 @@ class FontLibraryTest {
   void damagedFontsAreNamed() {
     Asset empty = new Asset("fonts/Bell.ttf", new byte[0]);
     assertThatThrownBy(() -> FontLibrary.forProject(List.of(empty)))
-        .isInstanceOf(FontDamaged.class)
+        .isInstanceOf(DamagedFontException.class)
         .hasMessage("assets/fonts/Bell.ttf: the font is empty (0 bytes)");
     Asset garbage = new Asset("fonts/Bell.ttf", "no font at all".getBytes());
     assertThatThrownBy(() -> FontLibrary.forProject(List.of(garbage)))
-        .isInstanceOf(FontDamaged.class)
+        .isInstanceOf(DamagedFontException.class)
         .hasMessage("assets/fonts/Bell.ttf: this is not a font that can be read");
   }
 }

@@ -71,19 +71,19 @@ class UnicodeConformanceTest {
   @Test
   void linesMayEndWhereUnicodeSays() throws IOException {
     List<String> differing =
-        breakFailures("LineBreakTest", text -> Boundaries.lines(text, "en"), false);
+        breakFailures("LineBreakTest", text -> TextBoundaries.lines(text, "en"), false);
     assertThat(differing).hasSizeLessThanOrEqualTo(CHANGED_LINES).allMatch(line -> changed(line));
   }
 
   @Test
   void graphemesAreThoseOfUnicode() throws IOException {
-    assertThat(breakFailures("GraphemeBreakTest", Boundaries::graphemes, true))
+    assertThat(breakFailures("GraphemeBreakTest", TextBoundaries::graphemes, true))
         .allMatch(line -> line.contains(NO_PICTOGRAM));
   }
 
   @Test
   void wordsAreThoseOfUnicode() throws IOException {
-    assertThat(breakFailures("WordBreakTest", text -> Boundaries.words(text, "en"), true))
+    assertThat(breakFailures("WordBreakTest", text -> TextBoundaries.words(text, "en"), true))
         .allMatch(line -> line.contains(NO_PICTOGRAM));
   }
 
@@ -129,7 +129,7 @@ class UnicodeConformanceTest {
             case "1" -> TextDirection.RIGHT_TO_LEFT;
             default -> TextDirection.AUTOMATIC;
           };
-      byte[] levels = Boundaries.levels(text.toString(), direction);
+      byte[] levels = TextBoundaries.levels(text.toString(), direction);
       String[] expected = fields[3].split(" ");
       for (int index = 0; index < expected.length; index++) {
         boolean kept = !expected[index].equals("x");
@@ -178,8 +178,8 @@ class UnicodeConformanceTest {
   private static void check(
       String text, TextDirection direction, String levels, String order, String line) {
     Bidi bidi = new Bidi();
-    bidi.setPara(text, Boundaries.level(direction), null);
-    byte[] own = Boundaries.levels(text, direction);
+    bidi.setPara(text, TextBoundaries.level(direction), null);
+    byte[] own = TextBoundaries.levels(text, direction);
     String[] expected = levels.split(" ");
     for (int index = 0; index < expected.length; index++) {
       boolean kept = !expected[index].equals("x");

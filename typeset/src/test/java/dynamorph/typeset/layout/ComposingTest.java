@@ -6,14 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 import dynamorph.model.property.Properties;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.BoxFit;
-import dynamorph.model.value.Breaker;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Kerning;
 import dynamorph.model.value.LastLine;
 import dynamorph.model.value.Length;
-import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NumberStyle;
+import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TabStops;
 import dynamorph.model.value.TextCase;
 import dynamorph.model.value.VerticalAlignment;
@@ -47,7 +47,7 @@ class ComposingTest {
         prose()
             .inBox(170)
             .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
-            .with(Properties.BREAKER, Breaker.WHOLE_PARAGRAPH)
+            .with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH)
             .with(Properties.HYPHENATE, true)
             .layout()
             .lines();
@@ -335,7 +335,7 @@ class ComposingTest {
     Setting own =
         Setting.of("2")
             .with(Properties.FONT_FAMILY, "EB Garamond")
-            .with(Properties.LETTER_POSITION, LetterPosition.SUPERSCRIPT);
+            .with(Properties.LETTER_POSITION, ScriptPosition.SUPERSCRIPT);
     GlyphRun real = own.layout().lines().getFirst().runs().getFirst();
     assertThat(real.size()).isEqualTo(20);
     assertThat(real.glyphs()[0] & 0xFFFF).isNotEqualTo(real.face().glyph('2'));

@@ -6,8 +6,8 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import dynamorph.model.value.Alignment;
-import dynamorph.model.value.Breaker;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.typeset.Setting;
 import dynamorph.typeset.compose.ComposedLine;
 import dynamorph.typeset.compose.ParagraphKey;
@@ -30,7 +30,7 @@ class SettingAgainTest {
         .inBox(500, 3000)
         .with(Properties.COLUMNS, 2.0)
         .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
-        .with(Properties.BREAKER, Breaker.WHOLE_PARAGRAPH);
+        .with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH);
   }
 
   @Test

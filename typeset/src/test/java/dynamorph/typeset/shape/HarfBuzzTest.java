@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
-import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.Kerning;
-import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.TextCase;
 import dynamorph.typeset.Setting;
@@ -61,11 +61,11 @@ class HarfBuzzTest {
     ShapeKey.SpanType type =
         new ShapeKey.SpanType(
             text.length(),
-            FontWish.of(family, 400, Slant.UPRIGHT),
+            FontRequest.of(family, 400, Slant.UPRIGHT),
             false,
             Kerning.METRICS,
             TextCase.AS_TYPED,
-            LetterPosition.NORMAL,
+            ScriptPosition.NORMAL,
             features,
             "en");
     return new ParagraphShaper(fonts).shape(new ShapeKey(text, List.of(type)));

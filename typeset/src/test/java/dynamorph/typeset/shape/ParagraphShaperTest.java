@@ -3,10 +3,10 @@ package dynamorph.typeset.shape;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import dynamorph.model.cascade.FontWish;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.Kerning;
-import dynamorph.model.value.LetterPosition;
+import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.TextCase;
 import dynamorph.typeset.Setting;
@@ -23,11 +23,11 @@ class ParagraphShaperTest {
       int length, String family, TextCase textCase, String language) {
     return new ShapeKey.SpanType(
         length,
-        FontWish.of(family, 400, Slant.UPRIGHT),
+        FontRequest.of(family, 400, Slant.UPRIGHT),
         false,
         Kerning.AUTOMATIC,
         textCase,
-        LetterPosition.NORMAL,
+        ScriptPosition.NORMAL,
         FeatureSettings.NONE,
         language);
   }
@@ -60,11 +60,11 @@ class ParagraphShaperTest {
     ShapeKey.SpanType spaced =
         new ShapeKey.SpanType(
             6,
-            FontWish.of("EB Garamond", 400, Slant.UPRIGHT),
+            FontRequest.of("EB Garamond", 400, Slant.UPRIGHT),
             true,
             Kerning.AUTOMATIC,
             TextCase.AS_TYPED,
-            LetterPosition.NORMAL,
+            ScriptPosition.NORMAL,
             FeatureSettings.NONE,
             "en");
     assertThat(shaper.shape(new ShapeKey("office", List.of(spaced))).runs().getFirst().glyphs())
@@ -117,7 +117,7 @@ class ParagraphShaperTest {
         List.of(type(typed.length(), "EB Garamond", textCase, language));
     CaseMapping mapping =
         CaseMapping.of(
-            typed, spans, List.of(Treatment.of(Setting.fonts(), typed, spans.getFirst())));
+            typed, spans, List.of(ShapePlan.of(Setting.fonts(), typed, spans.getFirst())));
     assertThat(mapping.text()).isEqualTo(shown);
     assertThat(mapping.source()[0]).isZero();
     assertThat(mapping.source()[shown.length()]).isEqualTo(typed.length());

@@ -1,0 +1,37 @@
+package dynamorph.model.edit.film;
+
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.value.Numbers;
+import java.util.Map;
+
+/**
+ * Lets titles and cues be seen at other times, or on other tracks of their film.
+ *
+ * @param timings by layer; those that are gone are left out
+ * @param verb what is done, such as {@code Move}
+ */
+public record Retime(Map<LayerId, Timing> timings, String verb) implements Edit {
+  public Retime {
+    timings = Map.copyOf(timings);
+  }
+
+  @Override
+  public Project applyTo(Project before) {
+    return before.mapLayers(
+        timings.keySet(),
+        layer -> {
+          Timing timing = timings.get(layer.id());
+          return layer.timing().filter(timing::equals).isPresent()
+              ? layer
+              : layer.withTiming(timing);
+        });
+  }
+
+  @Override
+  public String label(Project before) {
+    return verb + " " + Numbers.counted(timings.size(), "text");
+  }
+}

@@ -1,0 +1,111 @@
+package dynamorph.model.edit.importing;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.EditRefused;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.value.Numbers;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+
+/**
+ * Puts the cues of a sheet on a new track of a film, with the styles of the sheet. A style of the
+ * project with the same name and the same values is followed instead; one with other values keeps
+ * its name, and the one that comes gets a number.
+ *
+ * @param track the new track, without styles; where it follows none of its own it takes those of
+ *     the sheet
+ * @param prefix of the ids of cues and styles, so that none is there twice
+ */
+public record ImportCaptions(
+    ArtboardId film, Track.Captions track, CaptionList sheet, String prefix) implements Edit {
+  @Override
+  public Project applyTo(Project before) {
+    Artboard board =
+        before
+            .artboard(film)
+            .filter(Artboard::isFilm)
+            .orElseThrow(() -> new EditRefused("The film is no longer in the project."));
+    Map<StyleId, StyleId> there = new HashMap<>();
+    StyleBook styles = before.styles();
+    for (Style style : sheet.styles()) {
+      styles = with(styles, style, there);
+    }
+    List<StyleId> follows = new ArrayList<>(track.follows());
+    sheet.follows().stream()
+        .map(there::get)
+        .filter(id -> !follows.contains(id))
+        .forEach(follows::add);
+    Track.Captions taken =
+        track.withFollows(follows).withLocal(sheet.local().overlaidBy(track.local()));
+    List<Layer> cues = new ArrayList<>();
+    Time end = board.timeline().orElseThrow().duration();
+    int number = 1;
+    for (CaptionList.Cue cue : sheet.cues()) {
+      cues.add(layer(cue, number++, there));
+      end = Time.max(end, cue.out());
+    }
+    Time last = end;
+    Project withStyles = before.withStyles(styles);
+    return withStyles.mapArtboards(other ->
+        other == board
+            ? board
+                .withLayers(board.layers().plusAll(cues))
+                .mapTimeline(line -> line.plus(taken).withDuration(last))
+            : other);
+  }
+
+  private StyleBook with(StyleBook styles, Style style, Map<StyleId, StyleId> there) {
+    Style own = style.withBasedOn(style.basedOn().map(there::get));
+    var same =
+        styles.list().stream()
+            .filter(other -> other.name().equalsIgnoreCase(own.name()))
+            .filter(other ->
+                other.level() == own.level() && other.properties().equals(own.properties()))
+            .findFirst();
+    if (same.isPresent()) {
+      there.put(style.id(), same.get().id());
+      return styles;
+    }
+    String name = own.name();
+    for (int count = 2; styles.named(name).isPresent(); count++) {
+      name = own.name() + " " + count;
+    }
+    StyleId id = new StyleId(prefix + "-" + style.id().value());
+    there.put(style.id(), id);
+    return styles.with(
+        new Style(
+            id, name, own.group(), own.level(), own.basedOn(), own.properties(), own.sample()));
+  }
+
+  private Layer layer(CaptionList.Cue cue, int number, Map<StyleId, StyleId> there) {
+    UnaryOperator<List<StyleId>> mapped =
+        ids -> ids.stream().filter(there::containsKey).map(there::get).toList();
+    return Layer.of(prefix + "-cue-" + number, "Cue " + number, "")
+        .withId(new LayerId(prefix + "-cue-" + number))
+        .withStory(
+            cue.story()
+                .mapParagraphs(paragraph ->
+                    paragraph.mapSpans(span -> span.withFollows(mapped.apply(span.follows())))))
+        .withFollows(mapped.apply(cue.follows()))
+        .withLocal(cue.local())
+        .withTiming(Timing.of(track.id(), cue.in(), cue.out()).withSpeaker(cue.speaker()));
+  }
+
+  @Override
+  public String label(Project before) {
+    return "Take in " + Numbers.counted(sheet.cues().size(), "cue");
+  }
+}

@@ -1,0 +1,32 @@
+package dynamorph.model.edit.importing;
+
+import dynamorph.model.ArtboardId;
+import dynamorph.model.Layer;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.layer.ArrangeLayers;
+import java.util.List;
+
+/**
+ * Puts texts of another project onto an artboard; their styles and swatches come with them.
+ *
+ * @param layers with ids that are free here
+ */
+public record ImportLayers(ImportStyles styles, ArtboardId artboard, List<Layer> layers)
+    implements Edit {
+  public ImportLayers {
+    layers = List.copyOf(layers);
+  }
+
+  @Override
+  public Project applyTo(Project before) {
+    ImportStyles.Arrived arrived = styles.arrive(before);
+    return new ArrangeLayers.Add(artboard, layers.stream().map(arrived::settled).toList(), "Paste")
+        .applyTo(arrived.project());
+  }
+
+  @Override
+  public String label(Project before) {
+    return layers.size() == 1 ? "Paste text" : "Paste " + layers.size() + " texts";
+  }
+}

@@ -1,0 +1,241 @@
+package dynamorph.model.edit.importing;
+
+import dynamorph.model.Asset;
+import dynamorph.model.Layer;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.Recoloured;
+import dynamorph.model.edit.style.Sample;
+import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.Swatch;
+import dynamorph.model.value.Colour;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+
+/**
+ * Brings styles of another project along. One with the same name and the same values is the one
+ * that is here; where only the name is the same, the person has chosen.
+ *
+ * @param choices by the id that a style has in the bundle; {@link Choice#MINE} where nothing is
+ *     said
+ */
+public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) implements Edit {
+  /** What becomes of a style whose name is taken. */
+  public enum Choice {
+    THEIRS("take theirs"),
+    MINE("keep mine"),
+    BOTH("keep both");
+
+    private final String label;
+
+    Choice(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
+  /** Two styles of one name. */
+  public record Collision(Style mine, Style theirs) {}
+
+  public ImportStyles {
+    choices = Map.copyOf(choices);
+  }
+
+  /** Styles of the bundle whose names stand for something else in the project. */
+  public static List<Collision> collisions(Project project, StyleBundle bundle) {
+    Arrival arrival = new Arrival(project, bundle, Map.of());
+    return bundle.styles().stream()
+        .flatMap(theirs ->
+            arrival
+                .namesake(theirs)
+                .filter(mine -> !arrival.isSame(mine, theirs))
+                .map(mine -> new Collision(mine, theirs))
+                .stream())
+        .toList();
+  }
+
+  /** A project that styles have come to, with the ids that they have there. */
+  public record Arrived(
+      Project project, Map<StyleId, StyleId> styles, Map<String, String> swatches) {
+    /** A sample of the other project, with the styles as they are called here. */
+    public Sample settled(Sample sample) {
+      return new Sample(
+          sample.from(),
+          sample.layerFollows().stream().map(id -> styles.getOrDefault(id, id)).toList(),
+          sample.paragraphFollows().map(id -> styles.getOrDefault(id, id)),
+          sample.spanFollows().stream().map(id -> styles.getOrDefault(id, id)).toList(),
+          Recoloured.values(sample.values(), colour -> recoloured(swatches, colour)));
+    }
+
+    /** A layer of the other project, following the styles as they are called here. */
+    public Layer settled(Layer layer) {
+      return Recoloured.layer(layer, colour -> recoloured(swatches, colour))
+          .mapFollows(id -> Optional.of(styles.getOrDefault(id, id)))
+          .mapFollows(
+              id -> Optional.of(id).filter(there -> project.styles().find(there).isPresent()));
+    }
+  }
+
+  private static Colour recoloured(Map<String, String> swatches, Colour colour) {
+    return colour instanceof Colour.SwatchReference(String swatch)
+        ? Colour.swatch(swatches.getOrDefault(swatch, swatch))
+        : colour;
+  }
+
+  /** The project with the styles, and where each of them is now. */
+  public Arrived arrive(Project before) {
+    return new Arrival(before, bundle, choices).run();
+  }
+
+  @Override
+  public Project applyTo(Project before) {
+    return arrive(before).project();
+  }
+
+  @Override
+  public String label(Project before) {
+    return bundle.styles().size() == 1
+        ? "Bring style \"" + bundle.styles().getFirst().name() + "\""
+        : "Bring " + bundle.styles().size() + " styles";
+  }
+
+  /** The state of one run. */
+  private static final class Arrival {
+    private final Project project;
+    private final StyleBundle bundle;
+    private final Map<StyleId, Choice> choices;
+    private final Map<String, String> swatches = new HashMap<>();
+    private final Map<StyleId, StyleId> ids = new HashMap<>();
+    private Palette palette;
+    private StyleBook styles;
+
+    Arrival(Project project, StyleBundle bundle, Map<StyleId, Choice> choices) {
+      this.project = project;
+      this.bundle = bundle;
+      this.choices = choices;
+      this.palette = project.palette();
+      this.styles = project.styles();
+      bundle.swatches().forEach(this::settle);
+    }
+
+    /** A swatch of the same name and colour is the one that is here. */
+    private void settle(Swatch theirs) {
+      Optional<Swatch> same =
+          project.palette().swatches().stream()
+              .filter(mine ->
+                  mine.colour().equals(theirs.colour())
+                      && mine.name().equalsIgnoreCase(theirs.name()))
+              .findFirst();
+      if (same.isPresent()) {
+        swatches.put(theirs.id(), same.get().id());
+        return;
+      }
+      String id = free(theirs.id(), "-", taken -> palette.find(taken).isPresent());
+      swatches.put(theirs.id(), id);
+      palette = palette.with(new Swatch(id, theirs.name(), theirs.colour()));
+    }
+
+    Optional<Style> namesake(Style theirs) {
+      return project.styles().stream()
+          .filter(
+              mine -> mine.name().equalsIgnoreCase(theirs.name()) && mine.level() == theirs.level())
+          .findFirst();
+    }
+
+    /** Whether two styles of one name hold the same, their bases included. */
+    boolean isSame(Style mine, Style theirs) {
+      UnaryOperator<Colour> here = colour -> recoloured(swatches, colour);
+      boolean values = Recoloured.values(theirs.properties(), here).equals(mine.properties());
+      Optional<Style> myBase = mine.basedOn().flatMap(project.styles()::find);
+      Optional<Style> theirBase = theirs.basedOn().flatMap(this::inBundle);
+      boolean bases =
+          myBase.isPresent() && theirBase.isPresent()
+              ? myBase.get().name().equalsIgnoreCase(theirBase.get().name())
+                  && isSame(myBase.get(), theirBase.get())
+              : myBase.isEmpty() && theirBase.isEmpty();
+      return values && bases;
+    }
+
+    private Optional<Style> inBundle(StyleId id) {
+      return bundle.styles().stream().filter(style -> style.id().equals(id)).findFirst();
+    }
+
+    Arrived run() {
+      for (Style theirs : bundle.styles()) {
+        settle(theirs);
+      }
+      List<Asset> assets = new ArrayList<>(project.assets());
+      for (Asset asset : bundle.assets()) {
+        if (assets.stream().noneMatch(mine -> mine.name().equals(asset.name()))) {
+          assets.add(asset);
+        }
+      }
+      Project arrived =
+          project
+              .withPalette(palette)
+              .withStyles(styles)
+              .withAssets(assets.size() == project.assets().size() ? project.assets() : assets);
+      return new Arrived(arrived, Map.copyOf(ids), Map.copyOf(swatches));
+    }
+
+    private void settle(Style theirs) {
+      Optional<Style> mine = namesake(theirs);
+      if (mine.isEmpty()) {
+        put(theirs, free(theirs.id()), theirs.name());
+        return;
+      }
+      if (isSame(mine.get(), theirs)) {
+        ids.put(theirs.id(), mine.get().id());
+        return;
+      }
+      switch (choices.getOrDefault(theirs.id(), Choice.MINE)) {
+        case MINE -> ids.put(theirs.id(), mine.get().id());
+        case THEIRS -> put(theirs, mine.get().id(), mine.get().name());
+        case BOTH ->
+            put(
+                theirs,
+                free(theirs.id()),
+                free(theirs.name() + ", theirs", " ", taken -> styles.named(taken).isPresent()));
+      }
+    }
+
+    private void put(Style theirs, StyleId id, String name) {
+      ids.put(theirs.id(), id);
+      Optional<StyleId> base =
+          theirs.basedOn().map(ids::get).filter(other -> !styles.family(id).contains(other));
+      styles =
+          styles.with(
+              theirs
+                  .withId(id)
+                  .withName(name)
+                  .withBasedOn(base)
+                  .withProperties(
+                      Recoloured.values(
+                          theirs.properties(), colour -> recoloured(swatches, colour))));
+    }
+
+    private StyleId free(StyleId wanted) {
+      return new StyleId(
+          free(wanted.value(), "-", taken -> styles.find(new StyleId(taken)).isPresent()));
+    }
+
+    private static String free(String wanted, String gap, Predicate<String> taken) {
+      String id = wanted;
+      for (int number = 2; taken.test(id); number++) {
+        id = wanted + gap + number;
+      }
+      return id;
+    }
+  }
+}

@@ -1,0 +1,57 @@
+package dynamorph.model.edit.layer;
+
+import dynamorph.model.Layer;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.Target;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Makes text plain: it follows nothing and has no local changes. Words lose what is set on them
+ * alone; a caret stands for its paragraph.
+ */
+public record ClearFormatting(Target target) implements Edit {
+  @Override
+  public Project applyTo(Project before) {
+    return before.mapLayers(
+        target.layers(),
+        layer ->
+            switch (target) {
+              case Target.Layers _ -> plain(layer);
+              case Target.Words words when words.range().isEmpty() ->
+                  layer.withStory(
+                      layer.story().mapParagraphs(words.range(), ClearFormatting::plain));
+              case Target.Words words ->
+                  layer.withStory(layer.story().mapSpans(words.range(), ClearFormatting::plain));
+            });
+  }
+
+  private static Layer plain(Layer layer) {
+    return layer
+        .withFollows(List.of())
+        .withMuted(Set.of())
+        .withLocal(PropertySet.EMPTY)
+        .withStory(layer.story().mapParagraphs(ClearFormatting::plain));
+  }
+
+  private static Paragraph plain(Paragraph paragraph) {
+    return paragraph
+        .withFollows(Optional.empty())
+        .withLocal(PropertySet.EMPTY)
+        .mapSpans(ClearFormatting::plain);
+  }
+
+  private static Span plain(Span span) {
+    return span.withFollows(List.of()).withLocal(PropertySet.EMPTY);
+  }
+
+  @Override
+  public String label(Project before) {
+    return "Clear all formatting of " + target.label();
+  }
+}

@@ -1,0 +1,126 @@
+package dynamorph.model.edit.style;
+
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.EditRefused;
+import dynamorph.model.edit.KeptLook;
+import dynamorph.model.edit.Tidy;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Takes a style out of the project.
+ *
+ * <p>With a replacement its followers follow that, and what was derived from it is derived from the
+ * replacement. Without one they keep their look: followers by local changes, derived styles by
+ * taking its values into themselves.
+ *
+ * @param replacement has the level of the deleted style
+ */
+public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implements Edit {
+  @Override
+  public Project applyTo(Project before) {
+    Style gone =
+        before
+            .styles()
+            .find(style)
+            .orElseThrow(() -> new EditRefused("The style is no longer in the project."));
+    check(before, gone);
+    Project without =
+        before
+            .withBaseStyle(before.baseStyle().flatMap(this::replaced))
+            .mapArtboards(board ->
+                board.baseStyle().filter(style::equals).isPresent()
+                    ? board.withBaseStyle(replacement)
+                    : board)
+            .mapCaptions(track -> track.mapFollows(this::replaced))
+            .mapLayers(layer ->
+                Followers.followed(layer).contains(style)
+                    ? layer.mapFollows(this::replaced)
+                    : layer);
+    Project changed = without.withStyles(remaining(before.styles(), gone));
+    return replacement.isPresent() ? changed : withLooksKept(before, changed);
+  }
+
+  private void check(Project before, Style gone) {
+    if (replacement.filter(style::equals).isPresent()) {
+      throw new EditRefused("A style cannot be replaced by itself.");
+    }
+    replacement
+        .map(before.styles()::get)
+        .filter(other -> other.level() != gone.level())
+        .ifPresent(other -> {
+          throw new EditRefused(
+              "\""
+                  + other.name()
+                  + "\" is a "
+                  + other.level().label()
+                  + " style and cannot stand in for a "
+                  + gone.level().label()
+                  + " style.");
+        });
+  }
+
+  /** A replacement that is itself derived from the deleted style takes its values into itself. */
+  private StyleBook remaining(StyleBook styles, Style gone) {
+    Optional<Style> other = replacement.map(styles::get);
+    Set<StyleId> absorbing =
+        styles
+            .derivedFrom(style)
+            .map(Style::id)
+            .filter(id -> other.isEmpty() || styles.family(id).contains(other.get().id()))
+            .collect(Collectors.toSet());
+    StyleBook changed = styles;
+    for (Style derived : styles.derivedFrom(style).toList()) {
+      changed =
+          changed.with(
+              absorbing.contains(derived.id())
+                  ? derived
+                      .withProperties(CombineStyles.over(gone.properties(), derived.properties()))
+                      .withBasedOn(gone.basedOn())
+                  : derived.withBasedOn(replacement));
+    }
+    return changed.without(style);
+  }
+
+  /** Where the base style goes all plain text is touched, so every layer is looked at. */
+  private Project withLooksKept(Project before, Project changed) {
+    boolean wasBase =
+        !before.baseStyle().equals(changed.baseStyle())
+            || before.artboards().stream()
+                .anyMatch(board -> board.baseStyle().filter(style::equals).isPresent());
+    Followers followers = Followers.of(before);
+    Set<LayerId> direct =
+        followers.direct(style).stream()
+            .map(follower -> follower.layer().id())
+            .collect(Collectors.toSet());
+    Set<LayerId> touched =
+        before
+            .layers()
+            .filter(layer -> wasBase || direct.contains(layer.id()))
+            .map(Layer::id)
+            .collect(Collectors.toSet());
+    Map<LayerId, Layer> were = before.layersOf(touched);
+    KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(changed));
+    Project kept = changed.mapLayers(touched, layer -> look.of(were.get(layer.id()), layer));
+    return Tidy.layers(kept, touched);
+  }
+
+  private Optional<StyleId> replaced(StyleId id) {
+    return id.equals(style) ? replacement : Optional.of(id);
+  }
+
+  @Override
+  public String label(Project before) {
+    return "Delete style \"" + before.styles().find(style).map(Style::name).orElse("") + "\"";
+  }
+}

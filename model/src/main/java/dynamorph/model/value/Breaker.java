@@ -1,9 +1,0 @@
-package dynamorph.model.value;
-
-/** How lines are chosen. */
-public enum Breaker {
-  /** Each line takes what fits. */
-  LINE_BY_LINE,
-  /** All lines together, so that the spaces are even. */
-  WHOLE_PARAGRAPH
-}

@@ -1,7 +1,0 @@
-package dynamorph.model.value;
-
-/** Where an inner glow is strongest. */
-public enum GlowFrom {
-  EDGE,
-  CENTRE
-}

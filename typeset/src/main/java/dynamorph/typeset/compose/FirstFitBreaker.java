@@ -1,0 +1,95 @@
+package dynamorph.typeset.compose;
+
+import java.util.Arrays;
+import java.util.function.IntToDoubleFunction;
+
+/**
+ * Breaks a paragraph line by line: each line takes as many pieces as fit its room. A piece that
+ * fits no line stands on a line of its own and is reported, never cut.
+ */
+final class FirstFitBreaker {
+  private FirstFitBreaker() {}
+
+  /**
+   * The places where the lines end, in order.
+   *
+   * @param room width of each line by its number, in points
+   */
+  static int[] places(LineWidths model, IntToDoubleFunction room) {
+    int[] places = new int[Math.min(model.places(), 16)];
+    int lines = 0;
+    int from = 0;
+    int hyphensInARow = 0;
+    while (from < model.places() - 1) {
+      int to = next(model, from, room.applyAsDouble(lines), hyphensInARow);
+      hyphensInARow = model.isHyphen(to) ? hyphensInARow + 1 : 0;
+      if (lines == places.length) {
+        places = Arrays.copyOf(places, lines * 2);
+      }
+      places[lines++] = to;
+      from = to;
+    }
+    int[] ends = Arrays.copyOf(places, lines);
+    if (model.settings().breaking().keepLastWord()) {
+      pullDown(model, room, ends);
+    }
+    return ends;
+  }
+
+  private static int next(LineWidths model, int from, double room, int hyphensInARow) {
+    int mostInARow = model.settings().hyphenation().row();
+    boolean mayHyphenate = mostInARow == 0 || hyphensInARow < mostInARow;
+    int word = -1;
+    int hyphen = -1;
+    int first = -1;
+    for (int to = from + 1; to < model.places(); to++) {
+      boolean isHyphen = model.isHyphen(to);
+      if (isHyphen && !mayHyphenate) {
+        continue;
+      }
+      first = first < 0 ? to : first;
+      // a hyphen may fit no more where the whole word would have, with its narrower end
+      if (model.fits(from, to, room)) {
+        if (isHyphen) {
+          hyphen = to;
+        } else {
+          word = to;
+        }
+      } else if (!isHyphen) {
+        break;
+      }
+      if (model.isForced(to)) {
+        break;
+      }
+    }
+    boolean hyphenLast = hyphen > word;
+    if (hyphenLast && word > 0 && !model.isJustified()) {
+      double white = room - model.width(from, word);
+      hyphenLast = white > model.settings().hyphenation().zone();
+    }
+    int best = hyphenLast ? hyphen : word;
+    return best > 0 ? best : Math.max(first, from + 1);
+  }
+
+  /** Gives a single last word company from the line before. */
+  private static void pullDown(LineWidths model, IntToDoubleFunction room, int[] places) {
+    int lines = places.length;
+    if (lines < 2) {
+      return;
+    }
+    int end = places[lines - 1];
+    int lastFrom = places[lines - 2];
+    int before = lines > 2 ? places[lines - 3] : 0;
+    if (!model.isSingleWord(lastFrom, end) || model.isSingleWord(before, lastFrom)) {
+      return;
+    }
+    for (int place = lastFrom - 1; place > before; place--) {
+      if (!model.isHyphen(place) && !model.isSingleWord(place, end)) {
+        if (model.fits(place, end, room.applyAsDouble(lines - 1))) {
+          places[lines - 2] = place;
+        }
+        return;
+      }
+    }
+  }
+}
