@@ -1,46 +1,55 @@
 package dynamorph.app;
 
 import dynamorph.app.action.Actions;
-import dynamorph.app.background.PictureService;
-import dynamorph.app.background.Studio;
-import dynamorph.app.desk.StyleDesk;
+import dynamorph.app.artboards.ArtboardDialog;
+import dynamorph.app.artboards.LayerActions;
+import dynamorph.app.artboards.stage.StagePane;
+import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.artboards.text.TextActions;
+import dynamorph.app.artboards.text.find.FindPane;
+import dynamorph.app.artboards.text.spelling.SpellingService;
 import dynamorph.app.field.Editors;
 import dynamorph.app.field.Eyedropper;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
-import dynamorph.app.find.FindPane;
-import dynamorph.app.finish.ReadyPane;
+import dynamorph.app.film.SideTabs;
+import dynamorph.app.film.TimelinePane;
+import dynamorph.app.film.action.FilmActions;
+import dynamorph.app.film.cues.CuePane;
+import dynamorph.app.film.cues.CueWatch;
+import dynamorph.app.finish.FinishActions;
+import dynamorph.app.finish.FinishPresetsPane;
 import dynamorph.app.fonts.FontsPane;
-import dynamorph.app.head.CommandSearch;
-import dynamorph.app.head.HeadBar;
+import dynamorph.app.fonts.ProjectFamilies;
 import dynamorph.app.inspector.Inspector;
 import dynamorph.app.inspector.SelectionSubject;
-import dynamorph.app.inspector.Subject;
-import dynamorph.app.keep.KeepPane;
-import dynamorph.app.palette.SwatchPane;
-import dynamorph.app.reach.ReachStrip;
-import dynamorph.app.reach.ReachView;
-import dynamorph.app.reach.ReachWatch;
-import dynamorph.app.spelling.SpellingService;
-import dynamorph.app.stage.StagePane;
-import dynamorph.app.stage.StageView;
-import dynamorph.app.styles.ArrivalPane;
-import dynamorph.app.styles.CardGestures;
-import dynamorph.app.styles.SettlePane;
-import dynamorph.app.styles.Specimens;
-import dynamorph.app.styles.StylesColumn;
+import dynamorph.app.property.EditorContext;
+import dynamorph.app.property.Subject;
+import dynamorph.app.property.SubjectFace;
+import dynamorph.app.render.PictureService;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Screening;
+import dynamorph.app.session.Tool;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.styles.column.CardGestures;
+import dynamorph.app.styles.column.StylesColumn;
+import dynamorph.app.styles.deletion.StyleDeletionPane;
+import dynamorph.app.styles.desk.StyleDesk;
+import dynamorph.app.styles.importing.StyleImportPane;
+import dynamorph.app.styles.keep.KeepPane;
+import dynamorph.app.styles.palette.SwatchPane;
+import dynamorph.app.styles.reach.ReachStrip;
+import dynamorph.app.styles.reach.ReachView;
+import dynamorph.app.styles.reach.ReachWatch;
+import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.app.theme.LetterLayouts;
 import dynamorph.app.theme.Theme;
-import dynamorph.app.timeline.CuePane;
-import dynamorph.app.timeline.CueWatch;
-import dynamorph.app.timeline.FilmActions;
-import dynamorph.app.timeline.SideTabs;
-import dynamorph.app.timeline.TimelinePane;
-import dynamorph.app.workspace.Notice;
-import dynamorph.app.workspace.Screening;
-import dynamorph.app.workspace.Tool;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.window.CommandSearch;
+import dynamorph.app.window.HeadBar;
+import dynamorph.app.window.ShortcutSheet;
+import dynamorph.app.window.WelcomeStrip;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
@@ -76,7 +85,7 @@ public final class MainWindow {
   private final StylesColumn styles;
   private final FindPane find;
   private final FontsPane fonts;
-  private final ReadyPane ready;
+  private final FinishPresetsPane ready;
   private final SpellingService spelling;
   private final CueWatch cueWatch;
   private final FilmActions films;
@@ -105,15 +114,15 @@ public final class MainWindow {
     Pane overlay = new Pane();
     overlay.setMouseTransparent(true);
     Specimens specimens = new Specimens(current, pictures);
-    SettlePane settle = new SettlePane(workspace, specimens);
-    ArrivalPane arrival = new ArrivalPane(workspace, specimens);
+    StyleDeletionPane settle = new StyleDeletionPane(workspace, specimens);
+    StyleImportPane arrival = new StyleImportPane(workspace, specimens);
     CardGestures cards = new CardGestures(workspace, stage, overlay);
     this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards);
     stage.setDropPlace(styles.dropPlace());
     Function<Supplier<Subject>, Editors> editors =
         subject ->
             new Editors(
-                new Surroundings(
+                new EditorContext(
                     workspace,
                     current,
                     subject,
@@ -151,7 +160,7 @@ public final class MainWindow {
     this.fonts =
         new FontsPane(
             workspace, stage, current, new ProjectFamilies(workspace, current, plainFace, user));
-    this.ready = new ReadyPane(workspace, stage, current, pictures);
+    this.ready = new FinishPresetsPane(workspace, stage, current, pictures);
     listActions();
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
@@ -182,7 +191,7 @@ public final class MainWindow {
   }
 
   private StackPane side(
-      StyleDesk desk, SettlePane settle, SwatchPane swatch, ArrivalPane arrival) {
+      StyleDesk desk, StyleDeletionPane settle, SwatchPane swatch, StyleImportPane arrival) {
     StackPane side = new StackPane(tabs, desk, keep, ready, settle, swatch, arrival);
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
@@ -236,7 +245,7 @@ public final class MainWindow {
   }
 
   /** Goes to where it is said how the selected letters are read. */
-  boolean askForRuby() {
+  public boolean askForRuby() {
     tabs.showLook();
     return inspector.askForRuby();
   }
@@ -259,15 +268,15 @@ public final class MainWindow {
     };
   }
 
-  FindPane find() {
+  public FindPane find() {
     return find;
   }
 
-  ReadyPane ready() {
+  FinishPresetsPane ready() {
     return ready;
   }
 
-  FontsPane fonts() {
+  public FontsPane fonts() {
     return fonts;
   }
 

@@ -1,13 +1,13 @@
 package dynamorph.app;
 
+import dynamorph.app.session.Desk;
+import dynamorph.app.session.Review;
+import dynamorph.app.session.Sampling;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.StyleDeletion;
+import dynamorph.app.session.Tool;
+import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
-import dynamorph.app.workspace.Desk;
-import dynamorph.app.workspace.Review;
-import dynamorph.app.workspace.Sampling;
-import dynamorph.app.workspace.Selection;
-import dynamorph.app.workspace.Settling;
-import dynamorph.app.workspace.Tool;
-import dynamorph.app.workspace.Workspace;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
@@ -191,7 +191,7 @@ final class ScreenshotView {
 
   /** A followed style that is to go, and what its followers would follow instead. */
   private static void settle(MainWindow main) {
-    main.workspace().openSettling(Settling.delete(List.of(new StyleId("label-title-loan"))));
+    main.workspace().openSettling(StyleDeletion.delete(List.of(new StyleId("label-title-loan"))));
     Platform.runLater(() -> press(main, "#settle-follow"));
   }
 

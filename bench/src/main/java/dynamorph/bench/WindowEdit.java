@@ -1,7 +1,7 @@
 package dynamorph.bench;
 
 import dynamorph.app.MainWindow;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.edit.style.ChangeStyle;
 import java.io.IOException;
 import java.util.Arrays;

@@ -1,5 +1,2 @@
-/**
- * Everything that can be done, by name, with its shortcut: menus, buttons, command search and the
- * shortcut sheet share it.
- */
+/** Actions: what can be done, under an id, with a name, a shortcut and a condition. */
 package dynamorph.app.action;

@@ -1,4 +1,2 @@
-/**
- * Fields for the values of properties, one editor for each type of value, all with live nudging.
- */
+/** Editors for values: numbers with units, colours, gradients, fonts, axes, OpenType features. */
 package dynamorph.app.field;

@@ -1,8 +1,8 @@
 package dynamorph.app.files;
 
-import dynamorph.app.background.Studio;
-import dynamorph.app.workspace.Notice;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;

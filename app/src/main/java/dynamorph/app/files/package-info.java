@@ -1,2 +1,2 @@
-/** Opening, saving and exporting, with recent files remembered in the user's data folder. */
+/** Opening, saving, importing and exporting, and the folder of the person. */
 package dynamorph.app.files;

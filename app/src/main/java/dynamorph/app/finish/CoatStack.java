@@ -1,7 +1,7 @@
 package dynamorph.app.finish;
 
-import dynamorph.app.inspector.Subject;
-import dynamorph.app.workspace.CoatClipboard;
+import dynamorph.app.property.Subject;
+import dynamorph.app.session.CoatClipboard;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;

@@ -2,11 +2,11 @@ package dynamorph.app.finish;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
-import dynamorph.app.inspector.PropertyCell;
-import dynamorph.app.inspector.Subject;
-import dynamorph.app.workspace.CoatClipboard;
-import dynamorph.app.workspace.Notice;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.property.PropertyCell;
+import dynamorph.app.property.Subject;
+import dynamorph.app.session.CoatClipboard;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
@@ -305,7 +305,7 @@ public final class FinishEditor extends VBox {
     if (open.contains(effect)) {
       VBox details = details(FinishRows.ofEffect(now, effect));
       if (FinishRows.isCast(now, effect)) {
-        CastDirection direction = new CastDirection(subject, effect);
+        ShadowDirection direction = new ShadowDirection(subject, effect);
         refresh.add(direction::update);
         details.getChildren().add(line("Angle, far", direction.angle(), direction.distance()));
       }

@@ -1,6 +1,6 @@
 package dynamorph.app.finish;
 
-import dynamorph.app.inspector.Subject;
+import dynamorph.app.property.Subject;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;

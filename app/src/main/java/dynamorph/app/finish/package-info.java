@@ -1,2 +1,2 @@
-/** The editor of finishes: the stack of coats, their effects, gradients and plates. */
+/** Working on finishes: the stack of coats, their effects and paints, and the finish presets. */
 package dynamorph.app.finish;

@@ -1,12 +1,12 @@
 package dynamorph.app.fonts;
 
-import dynamorph.app.background.Studio;
+import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Families;
 import dynamorph.app.field.FontChooser;
-import dynamorph.app.stage.StageView;
-import dynamorph.app.workspace.Notice;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.text.ReplaceFont;

@@ -1,2 +1,5 @@
-/** The fonts that a project asks for: which are missing, and what to set in their place. */
+/**
+ * The fonts of a project: which are missing, what replaces them, and the families that can be
+ * chosen.
+ */
 package dynamorph.app.fonts;

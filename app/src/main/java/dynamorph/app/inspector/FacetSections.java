@@ -2,7 +2,9 @@ package dynamorph.app.inspector;
 
 import dynamorph.app.field.Editors;
 import dynamorph.app.finish.FinishEditor;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.property.PropertyCell;
+import dynamorph.app.property.Subject;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;

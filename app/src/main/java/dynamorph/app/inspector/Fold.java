@@ -1,5 +1,6 @@
 package dynamorph.app.inspector;
 
+import dynamorph.app.property.Subject;
 import dynamorph.model.property.Property;
 import java.util.ArrayList;
 import java.util.List;

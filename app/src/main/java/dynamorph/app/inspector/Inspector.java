@@ -1,7 +1,8 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Editors;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.property.Subject;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -50,7 +51,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 public final class Inspector extends VBox {
   private final Workspace workspace;
   private final FacetSections sections;
-  private final FigureSection figures;
+  private final ShapeSection figures;
   private final TimingSection timing;
   private final RubySection ruby;
   private final Label title = new Label();
@@ -77,7 +78,7 @@ public final class Inspector extends VBox {
     title.getStyleClass().add("section-title");
     names.getStyleClass().add("quiet");
     head = head();
-    figures = new FigureSection(workspace);
+    figures = new ShapeSection(workspace);
     timing = new TimingSection(workspace);
     ruby = new RubySection(workspace, this::backToTheStage);
     scroll = new ScrollPane(new VBox(timing, ruby, figures, sections));

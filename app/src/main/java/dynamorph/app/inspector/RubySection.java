@@ -1,8 +1,8 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Controls;
-import dynamorph.app.workspace.Selection;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
 import dynamorph.model.edit.text.SetRuby;
 import dynamorph.model.text.RubyBase;

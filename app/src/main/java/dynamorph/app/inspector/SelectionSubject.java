@@ -1,7 +1,9 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.ValueEditor.Shown;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.property.SourceNames;
+import dynamorph.app.property.Subject;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;

@@ -1,8 +1,8 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Controls;
-import dynamorph.app.workspace.Notice;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;

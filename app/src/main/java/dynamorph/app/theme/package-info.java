@@ -1,2 +1,2 @@
-/** How the window looks: two themes of looked-up colours, one style sheet, the interface font. */
+/** The themes of the window, and how the toolkit lays out letters. */
 package dynamorph.app.theme;

@@ -3,7 +3,7 @@ package dynamorph.app.finish;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.inspector.SelectionSubject;
-import dynamorph.app.workspace.Workspace;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;

@@ -3,7 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.action.Action;
-import dynamorph.app.workspace.Selection;
+import dynamorph.app.session.Selection;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;

@@ -5,9 +5,9 @@ import dynamorph.app.action.Action;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileQuestion;
 import dynamorph.app.files.UserFolder;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
-import dynamorph.app.workspace.Selection;
-import dynamorph.app.workspace.Workspace;
 import dynamorph.model.IdSource;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -149,11 +149,11 @@ final class Driver {
     return window.actions().all();
   }
 
-  dynamorph.app.stage.StageView stage() {
+  dynamorph.app.artboards.stage.StageView stage() {
     return window.stage();
   }
 
-  dynamorph.app.spelling.SpellingService spelling() {
+  dynamorph.app.artboards.text.spelling.SpellingService spelling() {
     return window.spelling();
   }
 

@@ -495,7 +495,7 @@ class FilmToolsJourneyTest extends FilmJourney {
               .loopProperty()
               .set(
                   Optional.of(
-                      new dynamorph.app.workspace.Screening.Loop(
+                      new dynamorph.app.session.Screening.Loop(
                           Time.ofMillis(400), Time.ofMillis(520))));
           action("Export the frames\u2026");
         });

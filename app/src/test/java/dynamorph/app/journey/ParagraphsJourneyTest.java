@@ -3,7 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import dynamorph.app.workspace.Selection;
+import dynamorph.app.session.Selection;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Placement;
 import dynamorph.model.property.Properties;

@@ -2,8 +2,8 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.app.stage.TextTransfer;
-import dynamorph.app.workspace.HeldAs;
+import dynamorph.app.artboards.stage.TextClipboard;
+import dynamorph.app.session.HeldAs;
 import dynamorph.demo.LongHour;
 import dynamorph.formats.project.KitFile;
 import dynamorph.model.Layer;
@@ -364,7 +364,7 @@ class StyleSystemJourneyTest extends JourneyTest {
     driver
         .robot()
         .interact(() -> {
-          Clipboard.getSystemClipboard().setContent(TextTransfer.content(elsewhere, List.of(bob)));
+          Clipboard.getSystemClipboard().setContent(TextClipboard.content(elsewhere, List.of(bob)));
           driver.workspace().select(List.of(new LayerId("web-open")));
           action("Paste texts").run();
         });

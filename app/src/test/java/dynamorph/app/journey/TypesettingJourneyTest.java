@@ -2,7 +2,7 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.app.workspace.Selection;
+import dynamorph.app.session.Selection;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.cascade.Cascade;
@@ -190,7 +190,7 @@ class TypesettingJourneyTest extends JourneyTest {
     Layer layer = driver.layer(id);
     var look = Cascade.of(driver.project()).resolve(layer);
     return driver.spelling().misspelt(layer.story(), look).stream()
-        .map(dynamorph.app.spelling.SpellingService.Misspelt::word)
+        .map(dynamorph.app.artboards.text.spelling.SpellingService.Misspelt::word)
         .toList();
   }
 

@@ -2,7 +2,7 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.app.workspace.Selection;
+import dynamorph.app.session.Selection;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.property.Properties;

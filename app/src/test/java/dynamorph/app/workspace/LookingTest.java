@@ -2,6 +2,7 @@ package dynamorph.app.workspace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.app.session.Workspace;
 import dynamorph.demo.LongHour;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;

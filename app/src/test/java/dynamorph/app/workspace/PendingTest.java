@@ -2,6 +2,11 @@ package dynamorph.app.workspace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Review;
+import dynamorph.app.session.Sampling;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.Workspace;
 import dynamorph.demo.LongHour;
 import dynamorph.model.IdSource;
 import dynamorph.model.Layer;

@@ -189,7 +189,8 @@ final class CaptionExport {
   private List<WrittenCue.Run> broken(List<WrittenCue.Run> runs, Layer cue) {
     StringBuilder all = new StringBuilder();
     runs.forEach(run -> all.append(run.text()));
-    List<String> lines = all.indexOf("\u2028") >= 0 ? List.of() : CaptionLineBreaker.lines(cue, track);
+    List<String> lines =
+        all.indexOf("\u2028") >= 0 ? List.of() : CaptionLineBreaker.lines(cue, track);
     if (lines.size() < 2) {
       return merged(runs);
     }

@@ -70,8 +70,7 @@ final class ShapeJson {
       case Shape.Rectangle(BoxLengths corners) ->
           node.put(Names.KIND, Names.RECTANGLE).put(Names.CORNERS, corners.toString());
       case Shape.Ellipse() -> node.put(Names.KIND, Names.ELLIPSE);
-      case Shape.Line(boolean rising) ->
-          node.put(Names.KIND, Names.LINE).put(Names.RISING, rising);
+      case Shape.Line(boolean rising) -> node.put(Names.KIND, Names.LINE).put(Names.RISING, rising);
       case Shape.Polygon(int corners, double depth) ->
           node.put(Names.KIND, Names.POLYGON).put(Names.CORNERS, corners).put(Names.DEPTH, depth);
       case Shape.Drawn(String data, double width, double height) ->
@@ -79,8 +78,7 @@ final class ShapeJson {
               .put(Names.DATA, data)
               .put(Names.WIDTH, width)
               .put(Names.HEIGHT, height);
-      case Shape.Picture(String image) ->
-          node.put(Names.KIND, Names.IMAGE).put(Names.IMAGE, image);
+      case Shape.Picture(String image) -> node.put(Names.KIND, Names.IMAGE).put(Names.IMAGE, image);
     }
     return node;
   }

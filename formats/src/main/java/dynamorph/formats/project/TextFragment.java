@@ -31,7 +31,8 @@ public final class TextFragment {
   public static byte[] write(Project project, List<Layer> texts) {
     List<Layer> alone = texts.stream().map(text -> DetachFromTrack.of(project, text)).toList();
     StyleBundle needed = StyleBundle.of(project, alone);
-    ImportStyles.Arrived arrived = new ImportStyles(needed, Map.of()).arrive(Project.empty("Texts"));
+    ImportStyles.Arrived arrived =
+        new ImportStyles(needed, Map.of()).arrive(Project.empty("Texts"));
     Project small =
         arrived
             .project()

@@ -28,7 +28,8 @@ class ImportsTest {
   @Test
   void theTableOfNamesTellsItsColumns() throws IOException {
     TitleTable table = dynamorph.formats.table.TitleTableReader.read(IMPORTS.resolve("names.csv"));
-    assertThat(ImportTitles.roles(table)).containsExactly(Role.WORDS, Role.WORDS, Role.IN, Role.OUT);
+    assertThat(ImportTitles.roles(table))
+        .containsExactly(Role.WORDS, Role.WORDS, Role.IN, Role.OUT);
     assertThat(table.rows().get(1).cells().get(1)).isEqualTo("smith, third generation");
   }
 }

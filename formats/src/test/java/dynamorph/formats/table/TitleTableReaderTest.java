@@ -75,7 +75,8 @@ class TitleTableReaderTest {
 
   @Test
   void withoutAHeaderColumnsAreLettered() throws IOException {
-    TitleTable table = TitleTableReader.parse("Nour Abadi,founder\nJoost Hale,keeper\n", "names.csv");
+    TitleTable table =
+        TitleTableReader.parse("Nour Abadi,founder\nJoost Hale,keeper\n", "names.csv");
     assertThat(table.columns()).containsExactly("A", "B");
     assertThat(table.rows()).hasSize(2);
     assertThatThrownBy(() -> TitleTableReader.parse("  ", "names.csv"))

@@ -24,7 +24,8 @@ import org.pcollections.PVector;
 final class Inheritance {
   private record Board(Optional<StyleId> base, PVector<Layer> layers) {}
 
-  private record Lane(Track.Captions track, InheritedStyles silent, Map<String, InheritedStyles> spoken) {}
+  private record Lane(
+      Track.Captions track, InheritedStyles silent, Map<String, InheritedStyles> spoken) {}
 
   private final InheritedStyles plain;
   private final List<Board> boards;
@@ -59,7 +60,8 @@ final class Inheritance {
           .captions()
           .forEach(track -> lanes.put(track.id(), lane(track, project.baseOf(film))));
     }
-    return new Inheritance(InheritedStyles.plain(project.baseStyle()), boards, tracks(project), byLayer, lanes);
+    return new Inheritance(
+        InheritedStyles.plain(project.baseStyle()), boards, tracks(project), byLayer, lanes);
   }
 
   private static List<Board> boards(Project project) {

@@ -10,7 +10,10 @@ import java.util.Optional;
  * @param form what the layer shows instead of words, in the finish of its only span
  */
 public record ResolvedLayer(
-    Placement placement, Plate plate, List<ResolvedParagraph> paragraphs, Optional<ResolvedShape> form) {
+    Placement placement,
+    Plate plate,
+    List<ResolvedParagraph> paragraphs,
+    Optional<ResolvedShape> form) {
   public ResolvedLayer {
     paragraphs = List.copyOf(paragraphs);
   }

@@ -2,8 +2,8 @@ package dynamorph.model.reach;
 
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.style.NamedReferences;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.NamedReferences;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.value.Colour;
@@ -20,10 +20,7 @@ import java.util.List;
 public record SwatchUse(int styles, int layers, int artboards, int tracks) {
   public static SwatchUse of(Project project, String swatch) {
     int styles =
-        (int)
-            project.styles().stream()
-                .filter(style -> names(style.properties(), swatch))
-                .count();
+        (int) project.styles().stream().filter(style -> names(style.properties(), swatch)).count();
     int layers = (int) project.layers().filter(layer -> names(layer, swatch)).count();
     int artboards =
         (int)

@@ -100,7 +100,9 @@ class FigureEditsTest {
         .hasMessageContaining("\"Shape\" is a shape");
     FillWithPlaceholder fill =
         new FillWithPlaceholder(
-            List.of(new FillWithPlaceholder.Filling(SHAPE, "lorem"), new FillWithPlaceholder.Filling(TEXT, "lorem")),
+            List.of(
+                new FillWithPlaceholder.Filling(SHAPE, "lorem"),
+                new FillWithPlaceholder.Filling(TEXT, "lorem")),
             "la");
     Project filled = fill.applyTo(project);
     assertThat(layer(filled, TEXT).story().text()).isEqualTo("lorem");

@@ -159,7 +159,8 @@ class TextEditsTest {
 
   @Test
   void placeholderSetsTheLanguageOnlyWhereItDiffers() {
-    FillWithPlaceholder.Filling filling = new FillWithPlaceholder.Filling(new LayerId("one"), "neue W\u00F6rter");
+    FillWithPlaceholder.Filling filling =
+        new FillWithPlaceholder.Filling(new LayerId("one"), "neue W\u00F6rter");
     Project after = new FillWithPlaceholder(List.of(filling), "de").applyTo(project);
     Layer layer = after.layer(new LayerId("one")).orElseThrow();
     assertThat(layer.story().text()).isEqualTo("neue W\u00F6rter");

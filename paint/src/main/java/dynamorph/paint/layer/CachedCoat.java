@@ -30,7 +30,8 @@ final class CachedCoat {
   private record Key(
       Object identity, List<Effect> effects, double opacity, EffectGrid grid, IRect part) {}
 
-  private CachedCoat(CoatBrush.Subject subject, EffectGrid grid, EffectGrid.Shift shift, IRect part) {
+  private CachedCoat(
+      CoatBrush.Subject subject, EffectGrid grid, EffectGrid.Shift shift, IRect part) {
     this.subject = subject;
     this.grid = grid;
     this.shift = shift;

@@ -185,7 +185,10 @@ final class CoatBrush {
                     && fieldOf(canvas, area, GradientShaders.of(gradient, middle()));
             case Pattern pattern ->
                 pattern.fit() == PaintBounds.LAYER
-                    && fieldOf(canvas, area, PatternShaders.of(pattern, middle(), EffectGrid.of(canvas).scale()));
+                    && fieldOf(
+                        canvas,
+                        area,
+                        PatternShaders.of(pattern, middle(), EffectGrid.of(canvas).scale()));
           };
     }
 

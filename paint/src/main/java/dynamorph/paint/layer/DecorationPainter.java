@@ -45,7 +45,8 @@ final class DecorationPainter {
     List<Coloured> coloured = new ArrayList<>();
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {
-        TextDecorations lines = look.paragraphs().get(line.paragraph()).spans().get(run.span()).lines();
+        TextDecorations lines =
+            look.paragraphs().get(line.paragraph()).spans().get(run.span()).lines();
         if (lines.colour().isPresent()) {
           TextDecorations wanted =
               new TextDecorations(
@@ -78,7 +79,8 @@ final class DecorationPainter {
     Box bounds = Box.EMPTY;
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {
-        TextDecorations lines = look.paragraphs().get(line.paragraph()).spans().get(run.span()).lines();
+        TextDecorations lines =
+            look.paragraphs().get(line.paragraph()).spans().get(run.span()).lines();
         if (lines.any()) {
           for (Rect rect : all(new GlyphShape.Placed(run, line), lines)) {
             Box box = new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
@@ -101,7 +103,8 @@ final class DecorationPainter {
     }
     if (lines.through()) {
       TextDecorations whole =
-          new TextDecorations(false, false, true, lines.shift(), lines.width(), false, lines.colour());
+          new TextDecorations(
+              false, false, true, lines.shift(), lines.width(), false, lines.colour());
       add(rects, placed, whole, font.strike(), font.strikeWidth());
     }
     return rects;

@@ -261,7 +261,8 @@ final class EffectBrush {
         });
   }
 
-  private CoverageMask drawn(EffectGrid grid, IRect part, double across, double down, double spread) {
+  private CoverageMask drawn(
+      EffectGrid grid, IRect part, double across, double down, double spread) {
     if (across == 0 && down == 0 && Dots.stayRound(grid.toPixels())) {
       Optional<Dots> dots = subject.dots(spread);
       if (dots.isPresent()) {

@@ -46,7 +46,12 @@ final class FinishedGlyphs implements Stencil.Shape {
   private Box bounds;
   private CoatPrefetch ahead = CoatPrefetch.NOTHING;
 
-  FinishedGlyphs(Finish finish, List<Piece> pieces, TextLayout layout, OutlineCache outlines, MaskCache planes) {
+  FinishedGlyphs(
+      Finish finish,
+      List<Piece> pieces,
+      TextLayout layout,
+      OutlineCache outlines,
+      MaskCache planes) {
     this.planes = planes;
     this.finish = finish;
     this.pieces = pieces;

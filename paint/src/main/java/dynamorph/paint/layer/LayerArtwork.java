@@ -91,8 +91,8 @@ public final class LayerArtwork {
     OutlineCache outlines = new OutlineCache();
     List<FinishedGlyphs> all = new ArrayList<>();
     LayerPainter.groups(layout, look)
-        .forEach(
-            (finish, pieces) -> all.add(new FinishedGlyphs(finish, pieces, layout, outlines, planes)));
+        .forEach((finish, pieces) ->
+            all.add(new FinishedGlyphs(finish, pieces, layout, outlines, planes)));
     try {
       LayerPainter.inOrder(
           all,

@@ -45,8 +45,8 @@ public final class LayerPainter {
     List<FinishedGlyphs> all = new ArrayList<>();
     try {
       groups(layout, look)
-          .forEach(
-              (finish, pieces) -> all.add(new FinishedGlyphs(finish, pieces, layout, outlines, planes)));
+          .forEach((finish, pieces) ->
+              all.add(new FinishedGlyphs(finish, pieces, layout, outlines, planes)));
       all.stream()
           .filter(letters -> letters.finish().effects().isEmpty())
           .forEach(letters -> letters.prepare(canvas));
@@ -64,7 +64,10 @@ public final class LayerPainter {
    * Goes through letters as they are painted: those whose coats have effects together as a whole,
    * the others rank by rank, so that no word's lowest coat lies over its neighbour's letters.
    */
-  static void inOrder(List<FinishedGlyphs> all, Consumer<FinishedGlyphs> whole, ObjIntConsumer<FinishedGlyphs> coat) {
+  static void inOrder(
+      List<FinishedGlyphs> all,
+      Consumer<FinishedGlyphs> whole,
+      ObjIntConsumer<FinishedGlyphs> coat) {
     all.stream().filter(letters -> !letters.finish().effects().isEmpty()).forEach(whole);
     List<FinishedGlyphs> mixed =
         all.stream().filter(letters -> letters.finish().effects().isEmpty()).toList();
@@ -188,7 +191,8 @@ public final class LayerPainter {
     return groups;
   }
 
-  private void paintFigure(Canvas canvas, TextLayout layout, ResolvedLayer look, ResolvedShape form) {
+  private void paintFigure(
+      Canvas canvas, TextLayout layout, ResolvedLayer look, ResolvedShape form) {
     try (Stencil.Shape shape = ShapeGeometry.shape(form, layout.box(), planes)) {
       FinishBrush.paint(canvas, ShapeGeometry.finish(look, form, layout.box()), shape);
     }

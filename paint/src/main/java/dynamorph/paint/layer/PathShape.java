@@ -25,7 +25,12 @@ final class PathShape implements Stencil.Shape {
   private final boolean open;
 
   private PathShape(
-      Path path, Box bounds, Object identity, MaskCache planes, List<PathShape> parts, boolean open) {
+      Path path,
+      Box bounds,
+      Object identity,
+      MaskCache planes,
+      List<PathShape> parts,
+      boolean open) {
     this.open = open;
     this.parts = List.copyOf(parts);
     this.path = path;

@@ -26,7 +26,8 @@ class EffectGridTest {
       EffectGrid.Shift shift = EffectGrid.Shift.of(canvas);
       canvas.translate(17, -40);
       assertThat(EffectGrid.of(canvas)).isEqualTo(grid);
-      assertThat(EffectGrid.Shift.of(canvas)).isEqualTo(new EffectGrid.Shift(shift.x() + 17, shift.y() - 40));
+      assertThat(EffectGrid.Shift.of(canvas))
+          .isEqualTo(new EffectGrid.Shift(shift.x() + 17, shift.y() - 40));
       canvas.translate(0.5f, 0);
       assertThat(EffectGrid.of(canvas)).isNotEqualTo(grid);
     });

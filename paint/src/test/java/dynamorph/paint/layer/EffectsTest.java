@@ -135,7 +135,8 @@ class EffectsTest {
                 FILL,
                 WHITE,
                 new Effect.InnerShadow(BLACK, BlendMode.MULTIPLY, 4, 4, 8, 1),
-                new Effect.InnerGlow(Rgba.parse("#ff0000"), BlendMode.SCREEN, 8, 0, GlowSource.EDGE),
+                new Effect.InnerGlow(
+                    Rgba.parse("#ff0000"), BlendMode.SCREEN, 8, 0, GlowSource.EDGE),
                 new Effect.RaisedEdge(
                     235, 40, 5, 1, WHITE, BlendMode.SCREEN, BLACK, BlendMode.MULTIPLY)));
     for (int index = 0; index < own.length; index++) {

@@ -99,7 +99,16 @@ class PosesAndTilesTest {
 
   private static Paint.Pattern pattern(PatternTile tile, double size, double weight, double angle) {
     return new Paint.Pattern(
-        tile, Rgba.BLACK, Rgba.WHITE, size, weight, angle, 0, 0, PaintBounds.LAYER, Optional.empty());
+        tile,
+        Rgba.BLACK,
+        Rgba.WHITE,
+        size,
+        weight,
+        angle,
+        0,
+        0,
+        PaintBounds.LAYER,
+        Optional.empty());
   }
 
   /** The share of the square that marks cover. */

@@ -143,7 +143,8 @@ class ExaminationTest {
   @Test
   void contrastCountsWhatLiesBehindBelowAndNotAbove() {
     Layer dark =
-        Layer.of("dark", "Dark", new Shape.Rectangle(dynamorph.model.value.BoxLengths.parse("0 pt")))
+        Layer.of(
+                "dark", "Dark", new Shape.Rectangle(dynamorph.model.value.BoxLengths.parse("0 pt")))
             .withFrame(
                 PropertySet.EMPTY
                     .with(Properties.BOX, BoxFit.FIXED)
@@ -176,7 +177,8 @@ class ExaminationTest {
   @Test
   void aTurnedTextIsReadAgainstWhatIsUnderIt() {
     Layer dark =
-        Layer.of("dark", "Dark", new Shape.Rectangle(dynamorph.model.value.BoxLengths.parse("0 pt")))
+        Layer.of(
+                "dark", "Dark", new Shape.Rectangle(dynamorph.model.value.BoxLengths.parse("0 pt")))
             .withFrame(
                 PropertySet.EMPTY
                     .with(Properties.POSITION_X, 100.0)

@@ -45,7 +45,8 @@ public final class ComposedLine {
    */
   record Filled(double left, double width, double ratio, Supplier<List<GlyphRun>> glyphs) {}
 
-  ComposedLine(int start, LineRange cut, Height height, boolean rightToLeft, Supplier<Content> setting) {
+  ComposedLine(
+      int start, LineRange cut, Height height, boolean rightToLeft, Supplier<Content> setting) {
     this.start = start;
     this.end = cut.end();
     this.height = height;

@@ -274,7 +274,8 @@ final class LineSetter {
 
   private Pieces alone(int start, int ink, String behind, LineRange cut) {
     ShapedParagraph part = shaper.apply(shaped.key().part(start, ink, behind));
-    WidthSums own = new WidthSums(part, looks, settings.justification(), measures.rubyOf(start, ink));
+    WidthSums own =
+        new WidthSums(part, looks, settings.justification(), measures.rubyOf(start, ink));
     int length = part.text().length();
     boolean ends = ink == cut.ink();
     List<RunSegment> segments = new ArrayList<>(segments(part, 0, length, start, ink - start));

@@ -111,7 +111,8 @@ final class LineWidths {
   }
 
   /** The same lines at another size, in a paragraph that may differ in its indents. */
-  LineWidths at(double factor, WidthSums measures, ParagraphLook settings, int sameFrom, Tabs tabs) {
+  LineWidths at(
+      double factor, WidthSums measures, ParagraphLook settings, int sameFrom, Tabs tabs) {
     return new LineWidths(this, factor, measures, settings, sameFrom, tabs);
   }
 

@@ -21,7 +21,8 @@ record MeasuredText(
     RecentCache<MeasuredKey, Measured> measured) {
 
   static MeasuredText of(ShapedParagraph shaped) {
-    return new MeasuredText(shaped, new RecentCache<>(2), new RecentCache<>(2), new RecentCache<>(4));
+    return new MeasuredText(
+        shaped, new RecentCache<>(2), new RecentCache<>(2), new RecentCache<>(4));
   }
 
   /** What the places where lines may end depend on. */

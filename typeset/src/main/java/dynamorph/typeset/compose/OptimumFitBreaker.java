@@ -71,7 +71,8 @@ final class OptimumFitBreaker {
   }
 
   /** What a choice of lines counts. */
-  static double total(LineWidths model, IntToDoubleFunction rooms, Demerits demerits, int[] places) {
+  static double total(
+      LineWidths model, IntToDoubleFunction rooms, Demerits demerits, int[] places) {
     double sum = 0;
     int from = 0;
     int fitness = DECENT;

@@ -85,7 +85,8 @@ public final class ParagraphComposer {
     return text.places()
         .get(
             key,
-            wanted -> Breakpoints.of(text.shaped(), wanted.hyphenation(), languages, wanted.ruby()));
+            wanted ->
+                Breakpoints.of(text.shaped(), wanted.hyphenation(), languages, wanted.ruby()));
   }
 
   /**
@@ -138,7 +139,9 @@ public final class ParagraphComposer {
       tooWide |= cut.tooWide();
       boolean tail = cut.last() && endsInForcedBreak(text.text());
       LineRange own =
-          tail ? new LineRange(cut.start(), cut.ink(), cut.end(), false, false, cut.tooWide()) : cut;
+          tail
+              ? new LineRange(cut.start(), cut.ink(), cut.end(), false, false, cut.tooWide())
+              : cut;
       lines.add(setter.set(own, line, width, start.indent(line), room.applyAsDouble(line)));
       if (tail) {
         int end = cut.end();

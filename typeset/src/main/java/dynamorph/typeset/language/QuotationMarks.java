@@ -16,8 +16,10 @@ public record QuotationMarks(String open, String close, String innerOpen, String
   /** The marks of a language. */
   public static QuotationMarks of(String language) {
     return switch (Locale.forLanguageTag(language).getLanguage()) {
-      case "de", "cs", "sk", "sl", "hr" -> new QuotationMarks("\u201E", "\u201C", "\u201A", "\u2018");
-      case "fr" -> new QuotationMarks("\u00AB\u202F", "\u202F\u00BB", "\u2039\u202F", "\u202F\u203A");
+      case "de", "cs", "sk", "sl", "hr" ->
+          new QuotationMarks("\u201E", "\u201C", "\u201A", "\u2018");
+      case "fr" ->
+          new QuotationMarks("\u00AB\u202F", "\u202F\u00BB", "\u2039\u202F", "\u202F\u203A");
       case "es", "it", "pt", "ca", "el", "ru", "uk", "nb", "no" ->
           new QuotationMarks("\u00AB", "\u00BB", "\u201C", "\u201D");
       case "pl", "ro", "hu" -> new QuotationMarks("\u201E", "\u201D", "\u00AB", "\u00BB");

@@ -41,7 +41,8 @@ class TextBoundariesTest {
 
   @Test
   void wordsAreFoundInScriptsWithoutSpaces() {
-    assertThat(TextBoundaries.words("the keeper's clock", "en")).containsExactly(0, 3, 4, 12, 13, 18);
+    assertThat(TextBoundaries.words("the keeper's clock", "en"))
+        .containsExactly(0, 3, 4, 12, 13, 18);
     assertThat(TextBoundaries.words("\u0E2A\u0E27\u0E31\u0E2A\u0E14\u0E35\u0E0A\u0E32\u0E27", "th"))
         .as("a greeting and whom it greets")
         .contains(0, 6, 9);

@@ -3,24 +3,20 @@ package dynamorph.model.edit.importing;
 import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.property.Properties;
-import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.shape.Shape;
+import dynamorph.model.style.NamedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.text.Paragraph;
-import dynamorph.model.value.Colour;
-import dynamorph.model.value.GradientStops;
-import dynamorph.model.style.NamedReferences;
-import java.util.stream.Stream;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Styles that go from one project to another, with what they need: those they are based on, the
@@ -86,8 +82,8 @@ public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset>
             .filter(swatch -> named.swatches().contains(swatch.id()))
             .toList(),
         project.assets().stream()
-            .filter(
-                asset -> asset.isFont() || asset.isImage() && named.images().contains(asset.shortName()))
+            .filter(asset ->
+                asset.isFont() || asset.isImage() && named.images().contains(asset.shortName()))
             .toList());
   }
 }

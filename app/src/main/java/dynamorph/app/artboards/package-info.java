@@ -1,0 +1,2 @@
+/** Working on artboards: what can be done with whole layers and with artboards themselves. */
+package dynamorph.app.artboards;

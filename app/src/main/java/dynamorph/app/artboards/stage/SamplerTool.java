@@ -1,0 +1,108 @@
+package dynamorph.app.artboards.stage;
+
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Sampling;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.style.Sample;
+import dynamorph.model.text.TextRange;
+import dynamorph.paint.scene.Scene;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What pressing and dragging with the sampler does. Empty, a press takes the look of the letter
+ * that is pressed; if texts were selected before, it goes onto them at once. Loaded, a press stamps
+ * the whole text, with Shift the word; a drag over letters stamps what it covers, a drag from the
+ * ground all texts that it touches, with Ctrl those it encloses. Alt takes another sample.
+ */
+final class SamplerTool {
+  private final Workspace workspace;
+  private Optional<Target> previewed = Optional.empty();
+
+  SamplerTool(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  /** Whether a press here takes a sample instead of stamping one. */
+  boolean takes(boolean again) {
+    return again || workspace.samplingProperty().get().isEmpty();
+  }
+
+  /**
+   * Takes the look at an offset of a text.
+   *
+   * @return whether it was put on what is selected, since that was chosen first
+   */
+  boolean take(Scene.Found found, int offset) {
+    Selection targets = workspace.selection();
+    Sample sample = Sample.of(workspace.project(), found.text().layer(), offset);
+    Sampling before = workspace.samplingProperty().get().orElse(null);
+    Sampling taken =
+        before == null
+            ? new Sampling(sample, Sampling.USUAL, true)
+            : new Sampling(sample, before.facets(), before.withStyles());
+    boolean first =
+        before == null && !targets.isEmpty() && !targets.contains(found.text().layer().id());
+    workspace.samplingProperty().set(Optional.of(taken));
+    if (first) {
+      stamp(targets.target());
+    }
+    return first;
+  }
+
+  /** Puts what is held on a target. */
+  void stamp(Target target) {
+    endPreview();
+    Optional<Sampling> held = workspace.samplingProperty().get();
+    if (held.isPresent() && !target.layers().isEmpty() && workspace.apply(held.get().on(target))) {
+      workspace.tell(
+          Notice.offering("Stamped on " + target.label() + ".", "Undo", workspace::undo));
+    }
+  }
+
+  void stampLayers(List<LayerId> layers) {
+    stamp(new Target.Layers(layers));
+  }
+
+  /** The word that an offset lies in. */
+  static Target.Words word(Scene.Found found, int offset) {
+    String text = found.text().layer().story().text();
+    java.text.BreakIterator words = java.text.BreakIterator.getWordInstance();
+    words.setText(text);
+    int at = Math.min(offset, Math.max(0, text.length() - 1));
+    int end = words.following(at);
+    int start = words.previous();
+    return new Target.Words(
+        found.text().layer().id(), new TextRange(Math.max(0, start), Math.max(start, end)));
+  }
+
+  /** Shows what a press would do to the text under the pointer. */
+  void preview(Optional<Target> target) {
+    if (target.equals(previewed)) {
+      return;
+    }
+    previewed = target;
+    Optional<Sampling> held = workspace.samplingProperty().get();
+    if (target.isPresent() && held.isPresent()) {
+      workspace.preview(held.get().on(target.get()));
+    } else {
+      workspace.endPreview();
+    }
+  }
+
+  void endPreview() {
+    previewed = Optional.empty();
+    workspace.endPreview();
+  }
+
+  /** Empties the sampler. Returns whether it held anything. */
+  boolean empty() {
+    endPreview();
+    boolean held = workspace.samplingProperty().get().isPresent();
+    workspace.samplingProperty().set(Optional.empty());
+    return held;
+  }
+}

@@ -1,0 +1,537 @@
+package dynamorph.app.artboards.stage;
+
+import dynamorph.app.artboards.text.spelling.SpellingService;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.theme.Theme;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.shape.PathDraft;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.text.TextRange;
+import dynamorph.model.value.SafeArea;
+import dynamorph.paint.scene.PlacedLayer;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Caret;
+import dynamorph.typeset.layout.CaretPlace;
+import dynamorph.typeset.layout.Line;
+import dynamorph.typeset.layout.Overset;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
+
+/**
+ * Draws what lies over the artboards: their names, corner brackets around what is selected with a
+ * tag that names the followed style, the frame of a marquee, caret and selected words, and marks on
+ * overset text.
+ */
+final class StageMarks {
+  private static final Font NAME_FONT = Font.font("Source Sans 3", 13);
+  private static final Font TAG_FONT = Font.font("Source Sans 3", 12);
+  private static final Color KELP = Color.web("#0E6B63");
+  private static final Color EMBER_ON_DARK = Color.web("#F2A36B");
+  private static final Color EMBER_ON_LIGHT = Color.web("#A63F08");
+  private static final Color PLUM = Color.web("#7C2A62");
+  private static final Color SELECTED_WORDS = Color.web("#0E6B63", 0.25);
+
+  /** Length of a corner bracket's arms. */
+  private static final double ARM = 9;
+
+  /** More tags than this would hide the stage; brackets stay. */
+  private static final int MOST_TAGS = 12;
+
+  private final Workspace workspace;
+  private final StageView stage;
+  private final BoxHandles handles;
+  private final GradientHandles gradient;
+
+  StageMarks(Workspace workspace, StageView stage) {
+    this.workspace = workspace;
+    this.stage = stage;
+    this.handles = new BoxHandles(workspace, stage);
+    this.gradient = new GradientHandles(workspace, stage);
+  }
+
+  void draw(GraphicsContext g, Optional<Box> marquee, Optional<LayerId> hovered, boolean caretOn) {
+    g.clearRect(0, 0, g.getCanvas().getWidth(), g.getCanvas().getHeight());
+    Optional<Scene> scene = stage.scene();
+    if (scene.isEmpty()) {
+      return;
+    }
+    if (workspace.screening().playingProperty().get()) {
+      drawFrames(g, scene.get(), List.of());
+      drawRulers(g, scene.get());
+      return;
+    }
+    Selection selection = workspace.selection();
+    boolean tags = selection.layers().size() <= MOST_TAGS && selection.cursor().isEmpty();
+    List<Box> tagBoxes =
+        !tags
+            ? List.of()
+            : selection.layers().stream()
+                .flatMap(id -> scene.get().find(id).stream())
+                .map(found -> tag(found).box())
+                .toList();
+    drawFrames(g, scene.get(), tagBoxes);
+    drawOverset(g, scene.get());
+    stage.spelling().ifPresent(spelling -> drawSpelling(g, scene.get(), spelling));
+    hovered
+        .filter(id -> !selection.contains(id))
+        .flatMap(id -> scene.get().find(id))
+        .ifPresent(found -> drawOutline(g, found));
+    for (LayerId id : selection.layers()) {
+      scene.get().find(id).ifPresent(found -> drawSelected(g, found, tags));
+    }
+    drawHandles(g);
+    gradient.draw(g);
+    if (workspace.hiddenLettersProperty().get()) {
+      selection.layers().stream()
+          .flatMap(id -> scene.get().find(id).stream())
+          .forEach(found -> drawHiddenLetters(g, found));
+    }
+    if (selection.cursor().isPresent()) {
+      stage.edited().ifPresent(found -> drawCursor(g, found, selection.cursor().get(), caretOn));
+    }
+    marquee.ifPresent(box -> drawMarquee(g, box));
+    drawPen(g);
+    drawRulers(g, scene.get());
+  }
+
+  /** From the artboard that the selection stands on, else from the first. */
+  private void drawRulers(GraphicsContext g, Scene scene) {
+    if (!workspace.rulersShownProperty().get() || scene.boards().isEmpty()) {
+      return;
+    }
+    Scene.Board board =
+        workspace.selection().layers().stream()
+            .flatMap(id -> scene.find(id).stream())
+            .map(Scene.Found::board)
+            .findFirst()
+            .orElse(scene.boards().getFirst());
+    StageRulers.draw(
+        g,
+        stage.view(),
+        stage.pixelRatio(),
+        board.artboard().x(),
+        board.artboard().y(),
+        stage.themeProperty().get());
+  }
+
+  /** What belongs to artboards and films themselves; all that is seen while a film plays. */
+  private void drawFrames(GraphicsContext g, Scene scene, List<Box> tags) {
+    drawNames(g, scene, tags);
+    if (workspace.screening().safeAreasShownProperty().get()) {
+      drawSafeAreas(g, scene);
+    }
+  }
+
+  private PathDraft pen = PathDraft.EMPTY;
+  private Optional<double[]> penNext = Optional.empty();
+
+  void setPen(PathDraft draft, Optional<double[]> next) {
+    pen = draft;
+    penNext = next;
+  }
+
+  private void drawPen(GraphicsContext g) {
+    if (pen.isEmpty()) {
+      return;
+    }
+    PathDraft shown = penNext.map(at -> pen.plus(at[0], at[1])).orElse(pen);
+    g.setStroke(KELP);
+    g.setLineWidth(1.6);
+    g.beginPath();
+    for (int piece = 0; piece < shown.pieces(); piece++) {
+      for (int step = piece == 0 ? 0 : 1; step <= PEN_STEPS; step++) {
+        double[] at = shown.at(piece, step / (double) PEN_STEPS);
+        if (piece == 0 && step == 0) {
+          g.moveTo(stageX(at[0]), stageY(at[1]));
+        } else {
+          g.lineTo(stageX(at[0]), stageY(at[1]));
+        }
+      }
+    }
+    g.stroke();
+    for (PathDraft.Knot knot : pen.knots()) {
+      double x = stageX(knot.x());
+      double y = stageY(knot.y());
+      double outX = stageX(knot.x() + knot.handleX());
+      double outY = stageY(knot.y() + knot.handleY());
+      g.setLineWidth(1);
+      g.strokeLine(2 * x - outX, 2 * y - outY, outX, outY);
+      g.setFill(Color.WHITE);
+      g.fillRect(x - 3, y - 3, 6, 6);
+      g.strokeRect(x - 3, y - 3, 6, 6);
+      if (outX != x || outY != y) {
+        g.setFill(KELP);
+        g.fillOval(outX - 2.5, outY - 2.5, 5, 5);
+        g.fillOval(2 * x - outX - 2.5, 2 * y - outY - 2.5, 5, 5);
+      }
+    }
+  }
+
+  private static final int PEN_STEPS = 24;
+
+  private double stageX(double planeX) {
+    return stage.view().toPixelX(planeX) / stage.pixelRatio();
+  }
+
+  private double stageY(double planeY) {
+    return stage.view().toPixelY(planeY) / stage.pixelRatio();
+  }
+
+  /** A name gives way to a tag. */
+  private void drawNames(GraphicsContext g, Scene scene, List<Box> tags) {
+    g.setFont(NAME_FONT);
+    g.setTextBaseline(VPos.BOTTOM);
+    g.setFill(stage.themeProperty().get().mark().deriveColor(0, 1, 1, 0.82));
+    for (Scene.Board board : scene.boards()) {
+      Box box = inNode(board.onPlane());
+      String name = board.artboard().name();
+      String withSize = name + "  " + board.artboard().sizeText();
+      double room = box.width();
+      String shown = width(withSize, NAME_FONT) <= room ? withSize : cut(name, room);
+      Box place = new Box(box.x(), box.y() - 24, width(shown, NAME_FONT), 22);
+      if (tags.stream().noneMatch(place::overlaps)) {
+        g.fillText(shown, box.x(), box.y() - 5);
+      }
+    }
+  }
+
+  /** The parts of a film that every screen shows: SMPTE ST 2046-1. */
+  private void drawSafeAreas(GraphicsContext g, Scene scene) {
+    for (Scene.Board board : scene.boards()) {
+      if (board.artboard().isFilm()) {
+        Box box = inNode(board.onPlane());
+        g.setLineWidth(1);
+        g.setStroke(Color.color(1, 1, 1, 0.28));
+        strokeInside(g, box, SafeArea.ACTION.share());
+        g.setStroke(Color.color(1, 1, 1, 0.5));
+        strokeInside(g, box, SafeArea.TITLE.share());
+      }
+    }
+  }
+
+  private static void strokeInside(GraphicsContext g, Box box, double share) {
+    double across = box.width() * (1 - share) / 2;
+    double down = box.height() * (1 - share) / 2;
+    g.strokeRect(
+        Math.round(box.x() + across) + 0.5,
+        Math.round(box.y() + down) + 0.5,
+        Math.round(box.width() - 2 * across),
+        Math.round(box.height() - 2 * down));
+  }
+
+  private static String cut(String name, double room) {
+    if (width(name, NAME_FONT) <= room) {
+      return name;
+    }
+    for (int length = name.length() - 1; length > 2; length--) {
+      String shorter = name.substring(0, length).strip() + "\u2026";
+      if (width(shorter, NAME_FONT) <= room) {
+        return shorter;
+      }
+    }
+    return "";
+  }
+
+  private void drawOverset(GraphicsContext g, Scene scene) {
+    for (Scene.Board board : scene.boards()) {
+      Box sight =
+          stage
+              .view()
+              .toPlane(new Box(0, 0, stage.view().width(), stage.view().height()))
+              .moved(-board.artboard().x(), -board.artboard().y());
+      for (PlacedLayer text : board.texts()) {
+        if (text.mayTouch(sight) && text.layout().overset().isPresent()) {
+          Box box = inNode(StageView.onPlane(new Scene.Found(board, text)));
+          drawOversetTag(g, box, text.layout().overset().get());
+        }
+      }
+    }
+  }
+
+  /** Smaller letters than this are not read on the stage, so not marked either. */
+  private static final double SMALLEST_MARKED = 7;
+
+  private void drawSpelling(GraphicsContext g, Scene scene, SpellingService spelling) {
+    for (Scene.Board board : scene.boards()) {
+      for (PlacedLayer text : board.texts()) {
+        List<SpellingService.Misspelt> wrong = spelling.misspelt(text.layer().story(), text.look());
+        if (!wrong.isEmpty()) {
+          enter(g, new Scene.Found(board, text));
+          g.setStroke(PLUM);
+          g.setLineWidth(1.3);
+          wrong.stream()
+              .filter(word -> !isBeingTyped(text, word))
+              .forEach(word -> drawWave(g, text, word.range()));
+          g.restore();
+        }
+      }
+    }
+  }
+
+  /** A word is not wrong before it is finished. */
+  private boolean isBeingTyped(PlacedLayer text, SpellingService.Misspelt word) {
+    return workspace
+        .selection()
+        .cursor()
+        .filter(cursor -> cursor.layer().equals(text.layer().id()))
+        .filter(cursor -> cursor.range().isEmpty() && cursor.caret() == word.range().end())
+        .isPresent();
+  }
+
+  private void drawWave(GraphicsContext g, PlacedLayer text, TextRange range) {
+    double scale = scale();
+    Line line = text.layout().lines().get(text.layout().lineAt(range.start()));
+    if (line.ascent() * scale < SMALLEST_MARKED) {
+      return;
+    }
+    for (Box box : text.layout().selection(range)) {
+      double y = (box.bottom() - (box.height() * 0.12)) * scale;
+      double from = box.x() * scale;
+      double to = box.right() * scale;
+      int steps = Math.max(1, (int) Math.round((to - from) / 3));
+      double[] xs = new double[steps + 1];
+      double[] ys = new double[steps + 1];
+      for (int step = 0; step <= steps; step++) {
+        xs[step] = from + (to - from) * step / steps;
+        ys[step] = y + (step % 2 == 0 ? -1.2 : 1.2);
+      }
+      g.strokePolyline(xs, ys, steps + 1);
+    }
+  }
+
+  /** Says at the lower edge of a box how much of its text is not to be seen. */
+  private static void drawOversetTag(GraphicsContext g, Box box, Overset overset) {
+    String words =
+        overset.hiddenLines() == 0
+            ? overset.tooWide() ? "too wide" : "too low"
+            : overset.hiddenLines() + (overset.hiddenLines() == 1 ? " line more" : " lines more");
+    double width = width(words, TAG_FONT) + 12;
+    double x = Math.max(box.x(), box.right() - width);
+    g.setFill(PLUM);
+    g.fillRoundRect(x, box.bottom() - 2, width, 18, 6, 6);
+    g.setFill(Color.WHITE);
+    g.setFont(TAG_FONT);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(words, x + 6, box.bottom() + 7);
+  }
+
+  private void drawOutline(GraphicsContext g, Scene.Found found) {
+    enter(g, found);
+    Box box = scaled(found.text().layout().box());
+    g.setStroke(KELP.deriveColor(0, 1, 1, 0.7));
+    g.setLineWidth(1);
+    g.strokeRect(box.x() - 3, box.y() - 3, box.width() + 6, box.height() + 6);
+    g.restore();
+  }
+
+  private void drawSelected(GraphicsContext g, Scene.Found found, boolean withTag) {
+    enter(g, found);
+    Box box = scaled(found.text().layout().box()).grown(4, 4);
+    for (int pass = 0; pass < 2; pass++) {
+      // a pale edge keeps the brackets visible on dark artboards
+      g.setStroke(pass == 0 ? Color.web("#FFFDF9", 0.7) : Color.web("#24313C"));
+      g.setLineWidth(pass == 0 ? 2.8 : 1.6);
+      bracket(g, box.x(), box.y(), 1, 1);
+      bracket(g, box.right(), box.y(), -1, 1);
+      bracket(g, box.x(), box.bottom(), 1, -1);
+      bracket(g, box.right(), box.bottom(), -1, -1);
+    }
+    g.restore();
+    if (withTag) {
+      drawTag(g, found);
+    }
+  }
+
+  /** Small discs on the sides; the brackets themselves are the handles of the corners. */
+  private void drawHandles(GraphicsContext g) {
+    for (BoxHandles.Grip grip : handles.shown()) {
+      if (grip.across() == 0 || grip.down() == 0) {
+        double x = grip.place().getX();
+        double y = grip.place().getY();
+        g.setFill(Color.web("#FFFDF9"));
+        g.fillOval(x - 4, y - 4, 8, 8);
+        g.setStroke(Color.web("#24313C"));
+        g.setLineWidth(1.4);
+        g.strokeOval(x - 4, y - 4, 8, 8);
+      }
+    }
+  }
+
+  /** Spaces, tabs, forced line ends, soft hyphens and paragraph ends, where they stand. */
+  private void drawHiddenLetters(GraphicsContext g, Scene.Found found) {
+    String text = found.text().layer().story().text();
+    double scale = scale();
+    enter(g, found);
+    g.setFill(KELP.deriveColor(0, 1, 1, 0.75));
+    g.setTextBaseline(VPos.BASELINE);
+    for (Line line : found.text().layout().shownLines()) {
+      double size = Math.clamp(line.ascent() * scale * 0.7, 6, 40);
+      g.setFont(Font.font("Source Sans 3", size));
+      for (int offset = line.start(); offset < Math.min(line.end(), text.length()); offset++) {
+        String sign = hidden(text.charAt(offset));
+        if (!sign.isEmpty()) {
+          double x = found.text().layout().caretAt(offset).x() * scale;
+          g.fillText(sign, x, line.baseline() * scale);
+        }
+      }
+      if (line.endsParagraph() && line.end() < text.length()) {
+        double x =
+            line.rightToLeft()
+                ? line.left() * scale - size
+                : (line.left() + line.width()) * scale + 2;
+        g.fillText("\u00B6", x, line.baseline() * scale);
+      }
+    }
+    g.restore();
+  }
+
+  private static String hidden(char unit) {
+    return switch (unit) {
+      case ' ' -> "\u00B7";
+      case '\u00A0' -> "\u00B0";
+      case '\t' -> "\u2192";
+      case '\u2028', '\u000B' -> "\u21B5";
+      case '\u00AD' -> "\u00AC";
+      case '\u200B', '\u200C', '\u200D' -> "|";
+      default -> "";
+    };
+  }
+
+  private static void bracket(GraphicsContext g, double x, double y, int across, int down) {
+    g.strokePolyline(new double[] {x + across * ARM, x, x}, new double[] {y, y, y + down * ARM}, 3);
+  }
+
+  /** What a tag says, and where. */
+  private record Tag(String style, String changes, double styleWidth, Box box) {}
+
+  private Tag tag(Scene.Found found) {
+    Layer layer = workspace.project().layer(found.text().layer().id()).orElse(found.text().layer());
+    String style = styleNames(layer);
+    int local = LocalChanges.count(layer);
+    String changes = local == 0 ? "" : " \u00b7 " + local + " local";
+    double styleWidth = width(style, TAG_FONT);
+    Box box = inNode(StageView.onPlane(found));
+    double full = styleWidth + width(changes, TAG_FONT) + 14;
+    return new Tag(
+        style,
+        changes,
+        styleWidth,
+        new Box(Math.max(2, box.x() - 5), Math.max(2, box.y() - 28), full, 19));
+  }
+
+  private void drawTag(GraphicsContext g, Scene.Found found) {
+    Tag tag = tag(found);
+    Theme theme = stage.themeProperty().get();
+    double middle = tag.box().y() + 9.5;
+    g.setFill(theme.mark());
+    g.fillRoundRect(tag.box().x(), tag.box().y(), tag.box().width(), tag.box().height(), 6, 6);
+    g.setFont(TAG_FONT);
+    g.setTextBaseline(VPos.CENTER);
+    g.setFill(theme.onMark());
+    g.fillText(tag.style(), tag.box().x() + 7, middle);
+    g.setFill(theme == Theme.CHALK ? EMBER_ON_DARK : EMBER_ON_LIGHT);
+    g.fillText(tag.changes(), tag.box().x() + 7 + tag.styleWidth(), middle);
+  }
+
+  private String styleNames(Layer layer) {
+    Project project = workspace.project();
+    List<StyleId> own =
+        layer.follows().isEmpty()
+            ? Followers.followed(layer).stream().sorted().toList()
+            : layer.follows();
+    List<StyleId> followed =
+        Stream.concat(
+                project.captionsOf(layer).stream().flatMap(track -> track.follows().stream()),
+                own.stream())
+            .distinct()
+            .toList();
+    return followed.isEmpty()
+        ? "follows nothing"
+        : followed.stream()
+            .flatMap(id -> project.styles().find(id).stream())
+            .map(Style::name)
+            .collect(Collectors.joining(" + "));
+  }
+
+  private void drawCursor(
+      GraphicsContext g, Scene.Found found, Selection.Cursor cursor, boolean caretOn) {
+    PlacedLayer text = found.text();
+    TextRange range = cursor.range().within(text.layer().story().all());
+    enter(g, found);
+    g.setFill(SELECTED_WORDS);
+    for (Box box : text.layout().selection(range)) {
+      Box shown = scaled(box);
+      g.fillRect(shown.x(), shown.y(), shown.width(), shown.height());
+    }
+    if (caretOn) {
+      int offset = Math.min(cursor.caret(), text.layer().story().length());
+      Caret caret = text.layout().caretAt(new CaretPlace(offset, cursor.trailing()));
+      double scale = scale();
+      g.setStroke(Color.WHITE);
+      g.setLineWidth(3);
+      g.strokeLine(
+          caret.x() * scale, caret.top() * scale, caret.x() * scale, caret.bottom() * scale);
+      g.setStroke(KELP);
+      g.setLineWidth(1.5);
+      g.strokeLine(
+          caret.x() * scale, caret.top() * scale, caret.x() * scale, caret.bottom() * scale);
+    }
+    g.restore();
+  }
+
+  private void drawMarquee(GraphicsContext g, Box box) {
+    g.setFill(KELP.deriveColor(0, 1, 1, 0.10));
+    g.fillRect(box.x(), box.y(), box.width(), box.height());
+    g.setStroke(KELP);
+    g.setLineWidth(1);
+    g.strokeRect(box.x() + 0.5, box.y() + 0.5, box.width(), box.height());
+  }
+
+  private double scale() {
+    return stage.view().scale() / stage.pixelRatio();
+  }
+
+  private Box scaled(Box layout) {
+    double scale = scale();
+    return new Box(
+        layout.x() * scale, layout.y() * scale, layout.width() * scale, layout.height() * scale);
+  }
+
+  private Box inNode(Box plane) {
+    Box pixels = stage.view().toPixels(plane);
+    double ratio = stage.pixelRatio();
+    return new Box(
+        pixels.x() / ratio, pixels.y() / ratio, pixels.width() / ratio, pixels.height() / ratio);
+  }
+
+  /** Saves the state and lets the context count in the text's own coordinates, unscaled. */
+  private void enter(GraphicsContext g, Scene.Found found) {
+    double ratio = stage.pixelRatio();
+    g.save();
+    g.translate(
+        stage.view().toPixelX(found.board().artboard().x() + found.text().anchorX()) / ratio,
+        stage.view().toPixelY(found.board().artboard().y() + found.text().anchorY()) / ratio);
+    g.rotate(found.text().look().placement().rotation());
+    g.translate(-found.text().pivotX() * scale(), -found.text().pivotY() * scale());
+  }
+
+  private static double width(String words, Font font) {
+    Text text = new Text(words);
+    text.setFont(font);
+    return text.getLayoutBounds().getWidth();
+  }
+}

@@ -1,0 +1,137 @@
+package dynamorph.app.artboards.stage;
+
+import dynamorph.app.field.Controls;
+import dynamorph.app.session.Tool;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.window.NoticeBar;
+import dynamorph.model.shape.Shape;
+import dynamorph.model.value.Numbers;
+import java.util.List;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
+
+/** The stage with its tools, its zoom and the notices over it. */
+public final class StagePane extends StackPane {
+  private static final double ZOOM_STEP = 1.25;
+
+  private final NoticeBar notice;
+
+  public StagePane(Workspace workspace, StageView stage) {
+    setMinSize(0, 0);
+    VBox tools = new VBox(6, tools(workspace), shapes(workspace), new SamplerBar(workspace));
+    tools.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    tools.setPickOnBounds(false);
+    Node zoom = zoom(stage);
+    notice = new NoticeBar(workspace);
+    getChildren().addAll(stage, tools, zoom, notice);
+    setAlignment(tools, Pos.TOP_LEFT);
+    setAlignment(zoom, Pos.BOTTOM_RIGHT);
+    setAlignment(notice, Pos.BOTTOM_LEFT);
+    setMargin(tools, new Insets(12));
+    setMargin(zoom, new Insets(12));
+    setMargin(notice, new Insets(12));
+  }
+
+  /** Puts a pane over the upper right of the stage. */
+  public void addOver(Region pane) {
+    getChildren().add(pane);
+    setAlignment(pane, Pos.TOP_RIGHT);
+    setMargin(pane, new Insets(12));
+  }
+
+  /** Puts a pane in front of the stage while it is visible; notices stay over it. */
+  public void addInFront(Region pane) {
+    getChildren().add(getChildren().indexOf(notice), pane);
+  }
+
+  private static Node tools(Workspace workspace) {
+    ToggleGroup group = new ToggleGroup();
+    HBox bar = new HBox(2);
+    bar.getStyleClass().add("tools");
+    bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    for (Tool tool : Tool.values()) {
+      ToggleButton button = new ToggleButton(tool.label());
+      button.getStyleClass().add("tool");
+      button.setId("tool-" + tool.name().toLowerCase(java.util.Locale.ROOT));
+      button.setTooltip(new Tooltip(tool.help() + "  " + tool.key()));
+      button.setToggleGroup(group);
+      button.setFocusTraversable(false);
+      button.setSelected(workspace.toolProperty().get() == tool);
+      button.setOnAction(_ -> {
+        workspace.toolProperty().set(tool);
+        button.setSelected(true);
+      });
+      workspace.toolProperty().addListener((_, _, now) -> button.setSelected(now == tool));
+      bar.getChildren().add(button);
+    }
+    return bar;
+  }
+
+  /** The shapes that can be drawn; they show while that is what pressing does. */
+  private static Node shapes(Workspace workspace) {
+    ToggleGroup group = new ToggleGroup();
+    HBox bar = new HBox(2);
+    bar.getStyleClass().add("tools");
+    bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    for (Shape figure : SHAPES) {
+      ToggleButton button = new ToggleButton(figure.name());
+      button.getStyleClass().add("tool");
+      button.setId("shape-" + figure.name().toLowerCase(java.util.Locale.ROOT));
+      button.setToggleGroup(group);
+      button.setFocusTraversable(false);
+      button.setSelected(figure.equals(workspace.shapeProperty().get()));
+      button.setOnAction(_ -> {
+        workspace.shapeProperty().set(figure);
+        button.setSelected(true);
+      });
+      bar.getChildren().add(button);
+    }
+    bar.visibleProperty().bind(workspace.toolProperty().isEqualTo(Tool.SHAPE));
+    bar.managedProperty().bind(bar.visibleProperty());
+    return bar;
+  }
+
+  private static final List<Shape> SHAPES =
+      List.of(
+          Shape.Rectangle.SHARP,
+          new Shape.Ellipse(),
+          new Shape.Line(false),
+          new Shape.Polygon(6, 0),
+          new Shape.Polygon(5, 0.5));
+
+  private static Node zoom(StageView stage) {
+    Label percent = new Label();
+    percent.getStyleClass().add("zoom-percent");
+    Runnable show =
+        () ->
+            percent.setText(
+                Numbers.format(stage.view().scale() / stage.pixelRatio() * 100, 0) + " %");
+    stage.viewProperty().addListener((_, _, _) -> show.run());
+    show.run();
+    Button fit = new Button("Fit");
+    fit.setTooltip(new Tooltip("Show all artboards  Ctrl+0"));
+    fit.setOnAction(_ -> stage.fitAll());
+    Button out =
+        Controls.icon(Feather.MINUS, "Zoom out  Ctrl+Minus", () -> stage.zoom(1 / ZOOM_STEP));
+    Button in = Controls.icon(Feather.PLUS, "Zoom in  Ctrl+Plus", () -> stage.zoom(ZOOM_STEP));
+    HBox bar = new HBox(2, out, percent, in, fit);
+    bar.setAlignment(Pos.CENTER);
+    bar.getStyleClass().add("zoom-bar");
+    bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    for (Node node : bar.getChildren()) {
+      node.setFocusTraversable(false);
+    }
+    return bar;
+  }
+}

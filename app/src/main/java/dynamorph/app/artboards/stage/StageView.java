@@ -1,0 +1,466 @@
+package dynamorph.app.artboards.stage;
+
+import dynamorph.app.artboards.text.spelling.SpellingService;
+import dynamorph.app.render.Frame;
+import dynamorph.app.render.FrameService;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.theme.Theme;
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.shape.PathDraft;
+import dynamorph.paint.scene.Scene;
+import dynamorph.paint.stage.View;
+import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Caret;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.Point2D;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.Region;
+import javafx.util.Duration;
+
+/**
+ * Shows the artboards. The pixels come from the frame service; what lies over them (names, marks,
+ * caret) is drawn by {@link StageMarks}. Until a frame of the present view has come, the last one
+ * is shown moved and scaled into place.
+ */
+public final class StageView extends Region {
+  /** Pixels left free around the artboards when they are fitted. */
+  private static final double FIT_MARGIN = 40;
+
+  private static final Duration BLINK = Duration.millis(530);
+
+  private final Workspace workspace;
+  private Optional<SpellingService> spelling = Optional.empty();
+  private final Supplier<Studio> studio;
+  private final FrameService frames;
+  private final Timeline blinking;
+  private final ImageView picture = new ImageView();
+  private final Canvas marks = new Canvas();
+  private final StageMarks painter;
+  private final ReadOnlyObjectWrapper<View> view =
+      new ReadOnlyObjectWrapper<>(new View(1, 1, 1, 0, 0));
+  private final ReadOnlyObjectWrapper<Optional<Frame>> frame =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.CHALK);
+  private final List<Runnable> afterFrame = new ArrayList<>();
+  private Optional<Box> marquee = Optional.empty();
+  private Optional<LayerId> hovered = Optional.empty();
+  private boolean fitWanted = true;
+  private boolean caretOn = true;
+
+  public StageView(Workspace workspace, Supplier<Studio> studio) {
+    this.workspace = workspace;
+    this.frames = new FrameService(workspace.footage(), this::show);
+    this.studio = studio;
+    this.painter = new StageMarks(workspace, this);
+    getStyleClass().add("stage");
+    setId("stage");
+    setFocusTraversable(true);
+    setAccessibleRole(AccessibleRole.NODE);
+    setAccessibleText("Stage with all artboards");
+    picture.setManaged(false);
+    picture.setSmooth(false);
+    picture.setMouseTransparent(true);
+    marks.setMouseTransparent(true);
+    marks.setManaged(false);
+    getChildren().addAll(picture, marks);
+    workspace.shownProperty().addListener((_, _, _) -> request());
+    workspace.screening().playheadProperty().addListener((_, _, _) -> request());
+    workspace.screening().filmProperty().addListener((_, was, now) -> sightChanged(was, now));
+    workspace.screening().safeAreasShownProperty().addListener((_, _, _) -> drawMarks());
+    workspace.screening().playingProperty().addListener((_, _, _) -> request());
+    workspace.rulersShownProperty().addListener((_, _, _) -> drawMarks());
+    workspace.screening().playingProperty().addListener((_, _, _) -> drawMarks());
+    workspace.selectionProperty().addListener((_, _, _) -> selectionChanged());
+    workspace.hiddenLettersProperty().addListener((_, _, _) -> selectionChanged());
+    workspace.outlineShownProperty().addListener((_, _, _) -> request());
+    workspace.gradientInHandProperty().addListener((_, _, _) -> drawMarks());
+    theme.addListener((_, _, _) -> request());
+    view.addListener((_, _, _) -> viewChanged());
+    widthProperty().addListener((_, _, _) -> resized());
+    heightProperty().addListener((_, _, _) -> resized());
+    blinking = new Timeline(new KeyFrame(BLINK, _ -> blink()));
+    blinking.setCycleCount(Animation.INDEFINITE);
+    blinking.play();
+    new StageGestures(workspace, this).install();
+  }
+
+  /** What is dropped onto an artboard from elsewhere. */
+  public interface Arriving {
+    /** Texts of another window, as bytes. */
+    void texts(byte[] texts, Artboard board);
+
+    /**
+     * A file.
+     *
+     * @param place on the artboard, in points
+     */
+    void file(Path file, Artboard board, Point2D place);
+  }
+
+  /** Lets texts be dragged in from other windows, and files from other programs. */
+  public void onDropped(Arriving arriving) {
+    new TextClipboard(workspace, this).install(arriving);
+  }
+
+  /** Something outside the stage that texts can be dragged onto. */
+  public interface DropPlace {
+    /** Whether texts can be dropped at a point of the window; shows it. */
+    boolean over(Point2D inWindow);
+
+    /** What is done with the selected texts when they are dropped there. */
+    void drop(Point2D inWindow);
+  }
+
+  private Optional<DropPlace> dropPlace = Optional.empty();
+
+  public void setDropPlace(DropPlace place) {
+    dropPlace = Optional.of(place);
+  }
+
+  Optional<DropPlace> dropPlace() {
+    return dropPlace;
+  }
+
+  /** Lets misspelt words be marked. */
+  public void setSpelling(SpellingService service) {
+    spelling = Optional.of(service);
+    service.changesProperty().addListener((_, _, _) -> selectionChanged());
+    workspace.spellingShownProperty().addListener((_, _, _) -> selectionChanged());
+  }
+
+  /** What checks spelling, while it is to be marked. */
+  Optional<SpellingService> spelling() {
+    return spelling.filter(_ -> workspace.spellingShownProperty().get());
+  }
+
+  /** Where the caret stands on the screen, at its foot; the middle of the stage without one. */
+  public Point2D caretOnScreen() {
+    Optional<Selection.Cursor> cursor = workspace.selection().cursor();
+    Optional<Scene.Found> found = edited();
+    if (cursor.isEmpty() || found.isEmpty()) {
+      return localToScreen(getWidth() / 2, getHeight() / 2);
+    }
+    Caret caret = found.get().text().layout().caretAt(cursor.get().caret());
+    var onBoard = found.get().text().toArtboard(caret.x(), caret.bottom());
+    double x = view().toPixelX(found.get().board().artboard().x() + onBoard.getX());
+    double y = view().toPixelY(found.get().board().artboard().y() + onBoard.getY());
+    return localToScreen(x / pixelRatio(), y / pixelRatio());
+  }
+
+  // --- view
+  // --------------------------------------------------------------------------------------------------------
+
+  public ReadOnlyObjectProperty<View> viewProperty() {
+    return view.getReadOnlyProperty();
+  }
+
+  public View view() {
+    return view.get();
+  }
+
+  /** The last finished frame. */
+  public ReadOnlyObjectProperty<Optional<Frame>> frameProperty() {
+    return frame.getReadOnlyProperty();
+  }
+
+  /** The scene of the whole project in the last finished frame, whatever was in sight. */
+  public Optional<Scene> whole() {
+    return frame.get().map(Frame::whole);
+  }
+
+  /** The artboards and each film are looked at as they were left. */
+  private void sightChanged(Optional<ArtboardId> was, Optional<ArtboardId> now) {
+    left.put(was, view());
+    View before = left.get(now);
+    if (before == null) {
+      fitAll();
+    } else {
+      view.set(before.sized(view().width(), view().height()));
+    }
+    request();
+  }
+
+  private final Map<Optional<ArtboardId>, View> left = new HashMap<>();
+
+  /** The scene in sight of the last finished frame, if any has come yet. */
+  public Optional<Scene> scene() {
+    return frame.get().map(Frame::scene);
+  }
+
+  public ObjectProperty<Theme> themeProperty() {
+    return theme;
+  }
+
+  /** Device pixels for one unit of the window. */
+  double pixelRatio() {
+    boolean shown = getScene() != null && getScene().getWindow() != null;
+    return shown ? getScene().getWindow().getOutputScaleX() : 1;
+  }
+
+  public void pan(double across, double down) {
+    view.set(view().panned(across * pixelRatio(), down * pixelRatio()));
+  }
+
+  /** Zooms about a point of this node. */
+  public void zoom(double factor, double x, double y) {
+    view.set(view().zoomed(factor, x * pixelRatio(), y * pixelRatio()));
+  }
+
+  /** Zooms about the middle. */
+  public void zoom(double factor) {
+    zoom(factor, getWidth() / 2, getHeight() / 2);
+  }
+
+  /** Sets pixels per point, about the middle. */
+  public void zoomTo(double scale) {
+    zoom(scale * pixelRatio() / view().scale());
+  }
+
+  /** Shows all artboards. */
+  public void fitAll() {
+    Project project = workspace.project();
+    Optional<ArtboardId> film = workspace.screening().filmProperty().get();
+    Box bounds =
+        project.artboards().stream()
+            .filter(board -> film.isPresent() ? film.get().equals(board.id()) : !board.isFilm())
+            .map(board -> new Box(board.x(), board.y(), board.width(), board.height()))
+            .reduce(Box::with)
+            .orElse(new Box(0, 0, 800, 600));
+    fit(bounds);
+    fitted = Optional.of(view());
+  }
+
+  /** The view that shows everything, while it is kept: a stage of another size shows it all too. */
+  private Optional<View> fitted = Optional.empty();
+
+  /** Shows what is selected, or everything if nothing is. */
+  public void fitSelection() {
+    Optional<Box> bounds =
+        scene().stream()
+            .flatMap(scene ->
+                workspace.selection().layers().stream().flatMap(id -> scene.find(id).stream()))
+            .map(StageView::onPlane)
+            .reduce(Box::with);
+    bounds.ifPresentOrElse(this::fit, this::fitAll);
+  }
+
+  /** Shows a layer in the middle, without zooming unless it would not be seen. */
+  public void reveal(LayerId id) {
+    boolean elsewhere =
+        workspace
+            .shownProperty()
+            .get()
+            .layer(id)
+            .filter(layer -> workspace.screening().bring(layer))
+            .isPresent();
+    if (elsewhere) {
+      afterNextFrame(() -> revealInSight(id));
+    } else {
+      revealInSight(id);
+    }
+  }
+
+  private void revealInSight(LayerId id) {
+    scene().flatMap(scene -> scene.find(id)).map(StageView::onPlane).ifPresent(this::reveal);
+  }
+
+  private void reveal(Box plane) {
+    Box box = view().toPixels(plane);
+    boolean seen = new Box(0, 0, view().width(), view().height()).overlaps(box) && box.height() > 6;
+    if (!seen) {
+      fit(plane.grown(plane.width() * 0.5, plane.height() * 1.5));
+    }
+  }
+
+  static Box onPlane(Scene.Found found) {
+    return found.text().bounds().moved(found.board().artboard().x(), found.board().artboard().y());
+  }
+
+  private void fit(Box plane) {
+    double ratio = pixelRatio();
+    int width = (int) Math.max(1, getWidth() * ratio);
+    int height = (int) Math.max(1, getHeight() * ratio);
+    view.set(View.fitting(plane, width, height, FIT_MARGIN * ratio));
+  }
+
+  /** Fits the artboards once the stage has its size. */
+  public void fitWhenSized() {
+    left.clear();
+    fitWanted = true;
+    resized();
+  }
+
+  private void resized() {
+    if (getWidth() < 2 || getHeight() < 2) {
+      return;
+    }
+    marks.setWidth(getWidth());
+    marks.setHeight(getHeight());
+    if (fitWanted || fitted.filter(view()::equals).isPresent()) {
+      fitWanted = false;
+      fitAll();
+      request();
+    } else {
+      int width = (int) Math.ceil(getWidth() * pixelRatio());
+      int height = (int) Math.ceil(getHeight() * pixelRatio());
+      view.set(view().sized(width, height));
+    }
+  }
+
+  private void viewChanged() {
+    placePicture();
+    drawMarks();
+    request();
+  }
+
+  // --- frames
+  // ------------------------------------------------------------------------------------------------------
+
+  private void request() {
+    if (view().width() > 1) {
+      frames.request(
+          studio.get(),
+          workspace.shownProperty().get(),
+          workspace.screening().sight(),
+          asked(),
+          theme.get().stage(),
+          workspace.outlineShownProperty().get(),
+          workspace.screening().playingProperty().get());
+    }
+  }
+
+  /** The view, with half of its pixels each way while a film plays and that is wanted. */
+  private View asked() {
+    boolean coarse =
+        workspace.screening().coarseProperty().get()
+            && workspace.screening().playingProperty().get();
+    return coarse
+        ? new View(
+            Math.ceilDiv(view().width(), 2),
+            Math.ceilDiv(view().height(), 2),
+            view().scale() / 2,
+            view().offsetX() / 2,
+            view().offsetY() / 2)
+        : view();
+  }
+
+  private void show(Frame finished) {
+    frame.set(Optional.of(finished));
+    picture.setImage(finished.image());
+    placePicture();
+    // marks do not move with the film; painting them for every frame would cost more than the frame
+    if (!workspace.screening().playingProperty().get()) {
+      drawMarks();
+    }
+    List<Runnable> waiting = List.copyOf(afterFrame);
+    afterFrame.clear();
+    waiting.forEach(Runnable::run);
+  }
+
+  /** Runs something when the next frame shows. */
+  public void afterNextFrame(Runnable work) {
+    afterFrame.add(work);
+  }
+
+  /** Whether the last frame shows the project and the view as they are now. */
+  public boolean isUpToDate() {
+    return frames.isIdle()
+        && frame
+            .get()
+            .filter(last -> last.scene().project().equals(workspace.shownProperty().get()))
+            .filter(last -> last.view().equals(view()))
+            .filter(last -> last.sight().equals(workspace.screening().sight()))
+            .isPresent();
+  }
+
+  private void placePicture() {
+    frame
+        .get()
+        .ifPresent(last -> {
+          double ratio = pixelRatio();
+          double zoom = view().scale() / last.view().scale();
+          picture.setFitWidth(last.view().width() * zoom / ratio);
+          picture.setFitHeight(last.view().height() * zoom / ratio);
+          picture.setX((view().offsetX() - last.view().offsetX() * zoom) / ratio);
+          picture.setY((view().offsetY() - last.view().offsetY() * zoom) / ratio);
+        });
+  }
+
+  @Override
+  protected void layoutChildren() {
+    // the picture and the marks place themselves
+  }
+
+  // --- marks
+  // -------------------------------------------------------------------------------------------------------
+
+  private void selectionChanged() {
+    caretOn = true;
+    drawMarks();
+  }
+
+  private void blink() {
+    if (workspace.selection().cursor().isPresent()) {
+      caretOn = !caretOn;
+      drawMarks();
+    }
+  }
+
+  /**
+   * Shows a path that is being drawn.
+   *
+   * @param next where the pointer is, on the plane: the next point would be there
+   */
+  void setPen(PathDraft draft, Optional<double[]> next) {
+    painter.setPen(draft, next);
+    drawMarks();
+  }
+
+  void setMarquee(Optional<Box> box) {
+    marquee = box;
+    drawMarks();
+  }
+
+  void setHovered(Optional<LayerId> layer) {
+    if (!layer.equals(hovered)) {
+      hovered = layer;
+      drawMarks();
+    }
+  }
+
+  private void drawMarks() {
+    painter.draw(marks.getGraphicsContext2D(), marquee, hovered, caretOn);
+  }
+
+  /** The text being edited, with the scene it is laid out in. */
+  Optional<Scene.Found> edited() {
+    Optional<Selection.Cursor> cursor = workspace.selection().cursor();
+    return cursor.flatMap(at -> scene().flatMap(scene -> scene.find(at.layer())));
+  }
+
+  public void close() {
+    // an animation that runs keeps the whole window
+    blinking.stop();
+    frames.close();
+  }
+}

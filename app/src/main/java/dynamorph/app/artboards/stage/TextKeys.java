@@ -1,0 +1,487 @@
+package dynamorph.app.artboards.stage;
+
+import com.ibm.icu.text.BreakIterator;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.Workspace;
+import dynamorph.formats.html.HtmlText;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.edit.importing.ImportText;
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.text.EditText;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Story;
+import dynamorph.model.text.TextRange;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.language.QuotationMarks;
+import dynamorph.typeset.layout.Caret;
+import dynamorph.typeset.layout.CaretPlace;
+import dynamorph.typeset.layout.TextLayout;
+import io.github.humbleui.types.Point;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Point2D;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.DataFormat;
+import javafx.scene.input.InputMethodEvent;
+import javafx.scene.input.InputMethodRequests;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+
+/**
+ * Edits a text in place: typing, caret, selection, clipboard. Letters are never cut: the caret
+ * stands between graphemes.
+ */
+final class TextKeys {
+  /** Marks that the plain text on the clipboard is that of the story kept beside it. */
+  private static final DataFormat STYLED = styledFormat();
+
+  private final Workspace workspace;
+  private final StageView stage;
+  private Optional<Story> copied = Optional.empty();
+  private Project copiedFrom;
+  private int copiedIn;
+  private double wantedX = Double.NaN;
+  private Object typingGesture = new Object();
+  private int typedUpTo = -1;
+  private LayerId typedIn;
+
+  TextKeys(Workspace workspace, StageView stage) {
+    this.workspace = workspace;
+    this.stage = stage;
+  }
+
+  private static DataFormat styledFormat() {
+    String type = "application/x-dynamorph-story";
+    DataFormat known = DataFormat.lookupMimeType(type);
+    return known != null ? known : new DataFormat(type);
+  }
+
+  private record Editing(Layer layer, Selection.Cursor cursor) {
+    Story story() {
+      return layer.story();
+    }
+
+    TextRange range() {
+      return cursor.range();
+    }
+  }
+
+  private Optional<Editing> editing() {
+    return workspace
+        .selection()
+        .cursor()
+        .flatMap(cursor ->
+            workspace.project().layer(cursor.layer()).map(layer -> new Editing(layer, cursor)));
+  }
+
+  void typed(KeyEvent event) {
+    String typed = event.getCharacter();
+    boolean command = event.isShortcutDown() || event.isControlDown() && !event.isAltDown();
+    if (editing().isEmpty()
+        || command
+        || typed.isEmpty()
+        || typed.charAt(0) < ' '
+        || typed.charAt(0) == 0x7F) {
+      return;
+    }
+    insert(asTheLanguageHasIt(typed));
+    event.consume();
+  }
+
+  /** Straight quotation marks become those of the language, unless that is turned off. */
+  private String asTheLanguageHasIt(String typed) {
+    boolean straight = typed.equals("\"") || typed.equals("'");
+    if (!straight || !workspace.typographicQuotesProperty().get()) {
+      return typed;
+    }
+    return editing()
+        .map(at -> {
+          int start = at.range().start();
+          String before = at.story().text(new TextRange(0, start));
+          int line = before.lastIndexOf('\n') + 1;
+          return QuotationMarks.of(languageAt(at, start))
+              .mark(typed.charAt(0), before.substring(line));
+        })
+        .orElse(typed);
+  }
+
+  private String languageAt(Editing at, int offset) {
+    int index = at.story().paragraphAt(offset);
+    Paragraph paragraph = at.story().paragraphs().get(index);
+    ResolvedLayer look = Cascade.of(workspace.project()).resolve(at.layer());
+    int end = at.story().startOf(index);
+    for (int span = 0; span < paragraph.spans().size(); span++) {
+      end += paragraph.spans().get(span).length();
+      if (offset <= end) {
+        return look.paragraphs().get(index).spans().get(span).type().language();
+      }
+    }
+    return workspace.project().language();
+  }
+
+  /** Handles a key; returns whether it meant something here. */
+  boolean pressed(KeyEvent event) {
+    Optional<Editing> editing = editing();
+    if (editing.isEmpty()) {
+      return false;
+    }
+    if (event.getCode() != KeyCode.UP && event.getCode() != KeyCode.DOWN) {
+      wantedX = Double.NaN;
+    }
+    boolean word = event.isShortcutDown() || event.isAltDown();
+    boolean extend = event.isShiftDown();
+    Editing at = editing.get();
+    switch (event.getCode()) {
+      case ESCAPE -> workspace.select(List.of(at.layer().id()));
+      case LEFT -> sideways(at, true, word, extend);
+      case RIGHT -> sideways(at, false, word, extend);
+      case UP -> vertically(at, -1, extend);
+      case DOWN -> vertically(at, 1, extend);
+      case HOME -> place(at, event.isShortcutDown() ? 0 : lineEdge(at, true), extend);
+      case END ->
+          place(at, event.isShortcutDown() ? at.story().length() : lineEdge(at, false), extend);
+      case BACK_SPACE -> delete(at, true, word);
+      case DELETE -> delete(at, false, word);
+      case TAB -> insert("\t");
+      case ENTER -> insert(event.isShiftDown() ? "\u2028" : "\n");
+      case A -> {
+        return command(event, () -> select(at.layer().id(), 0, at.story().length()));
+      }
+      case C -> {
+        return command(event, () -> copy(at));
+      }
+      case X -> {
+        return command(event, () -> cut(at));
+      }
+      case V -> {
+        return command(event, () -> paste(at, event.isShiftDown()));
+      }
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static boolean command(KeyEvent event, Runnable work) {
+    if (event.isShortcutDown()) {
+      work.run();
+    }
+    return event.isShortcutDown();
+  }
+
+  // --- changing
+  // ----------------------------------------------------------------------------------------------------
+
+  private void insert(String text) {
+    editing()
+        .ifPresent(at -> {
+          // a step ends with each paragraph, and where the caret was put elsewhere in between
+          Object gesture = text.equals("\n") ? new Object() : typing(at);
+          replace(at, EditText.plain(at.layer().id(), at.range(), text), text.length(), gesture);
+        });
+  }
+
+  /** What is typed and deleted without moving the caret in between makes one step. */
+  private Object typing(Editing at) {
+    boolean goesOn =
+        at.range().isEmpty() && at.cursor().caret() == typedUpTo && at.layer().id().equals(typedIn);
+    if (!goesOn) {
+      typingGesture = new Object();
+    }
+    return typingGesture;
+  }
+
+  private void replace(Editing at, EditText edit, int length, Object gesture) {
+    if (workspace.apply(edit, Optional.of(gesture))) {
+      int caret = at.range().start() + length;
+      typedUpTo = caret;
+      typedIn = at.layer().id();
+      select(at.layer().id(), caret, caret);
+    }
+  }
+
+  private void delete(Editing at, boolean backwards, boolean word) {
+    TextRange range = at.range();
+    if (range.isEmpty()) {
+      int other = step(at.story().text(), at.cursor().caret(), backwards, word);
+      range = TextRange.between(at.cursor().caret(), other);
+    }
+    if (!range.isEmpty()) {
+      Editing marked =
+          new Editing(
+              at.layer(), new Selection.Cursor(at.layer().id(), range.start(), range.end()));
+      replace(marked, EditText.plain(at.layer().id(), range, ""), 0, typing(at));
+    }
+  }
+
+  private void copy(Editing at) {
+    if (at.range().isEmpty()) {
+      return;
+    }
+    copied = Optional.of(at.story().slice(at.range()));
+    copiedFrom = workspace.project();
+    copiedIn = workspace.openedProperty().get();
+    ClipboardContent content = new ClipboardContent();
+    content.putString(at.story().text(at.range()));
+    content.put(STYLED, "story");
+    resolved(at, at.range()).ifPresent(html -> content.putHtml(html));
+    Clipboard.getSystemClipboard().setContent(content);
+  }
+
+  private void cut(Editing at) {
+    copy(at);
+    if (!at.range().isEmpty()) {
+      replace(at, EditText.plain(at.layer().id(), at.range(), ""), 0, new Object());
+    }
+  }
+
+  /** The marked words with their look, for other programs. */
+  private Optional<String> resolved(Editing at, TextRange range) {
+    Story slice = at.story().slice(range);
+    Layer part = at.layer().withStory(slice);
+    ResolvedLayer look = Cascade.of(workspace.project()).resolve(part);
+    return Optional.of(HtmlText.write(slice, look.paragraphs()));
+  }
+
+  /**
+   * Pastes words with the look they were copied with, or plain, in the look of the place. Words
+   * from another program keep their emphasis; their fonts, sizes and colours are those of the
+   * place.
+   */
+  private void paste(Editing at, boolean plain) {
+    Clipboard clipboard = Clipboard.getSystemClipboard();
+    String text = clipboard.getString();
+    if (text == null || text.isEmpty()) {
+      return;
+    }
+    boolean ours =
+        !plain
+            && clipboard.hasContent(STYLED)
+            && copied.filter(story -> story.text().equals(text)).isPresent();
+    if (ours && copiedIn != workspace.openedProperty().get()) {
+      bring(at, copied.orElseThrow());
+      return;
+    }
+    Optional<Story> styled =
+        ours
+            ? copied
+            : plain || !clipboard.hasHtml()
+                ? Optional.empty()
+                : HtmlText.read(clipboard.getHtml()).map(TextKeys::emphasis);
+    String clean = text.replace("\r\n", "\n").replace('\r', '\n');
+    EditText edit =
+        styled.isPresent()
+            ? new EditText(
+                at.layer().id(), at.range(), new EditText.Replacement.Styled(styled.get()))
+            : EditText.plain(at.layer().id(), at.range(), clean);
+    int length = styled.map(Story::length).orElse(clean.length());
+    replace(at, edit, length, new Object());
+  }
+
+  /** Words of another project bring their styles. */
+  private void bring(Editing at, Story words) {
+    Layer part = Layer.of("words", "words", "").withStory(words);
+    workspace.bring(
+        StyleBundle.of(copiedFrom, List.of(part)),
+        styles -> new ImportText(styles, at.layer().id(), at.range(), words));
+  }
+
+  /** Only what words stand out by. */
+  private static Story emphasis(Story story) {
+    return story.mapParagraphs(paragraph ->
+        paragraph.mapSpans(span -> span.withLocal(span.local().where(TextKeys::isEmphasis))));
+  }
+
+  private static boolean isEmphasis(PropertyKey<?> key) {
+    return List.of(
+            Properties.FONT_WEIGHT,
+            Properties.SLANT,
+            Properties.UNDERLINE,
+            Properties.STRIKE,
+            Properties.LETTER_POSITION)
+        .contains(key.property());
+  }
+
+  // --- moving
+  // ------------------------------------------------------------------------------------------------------
+
+  private void select(LayerId layer, int anchor, int caret) {
+    workspace.selectionProperty().set(Selection.editing(layer, anchor, caret));
+  }
+
+  private void place(Editing at, int caret, boolean extend) {
+    select(at.layer().id(), extend ? at.cursor().anchor() : caret, caret);
+  }
+
+  /** Letters are stepped over as the eye sees them; words in the order they are read. */
+  private void sideways(Editing at, boolean left, boolean word, boolean extend) {
+    Optional<TextLayout> layout = layout(at);
+    boolean rightToLeft =
+        layout
+            .map(shown -> shown.lines().get(shown.lineAt(at.cursor().caret())).rightToLeft())
+            .orElse(false);
+    boolean backwards = left != rightToLeft;
+    if (!at.range().isEmpty() && !extend) {
+      place(at, backwards ? at.range().start() : at.range().end(), false);
+    } else if (word || layout.isEmpty()) {
+      place(at, step(at.story().text(), at.cursor().caret(), backwards, word), extend);
+    } else {
+      BreakIterator letters = letters(at.story().text());
+      CaretPlace from = new CaretPlace(at.cursor().caret(), at.cursor().trailing());
+      CaretPlace to = layout.get().beside(from, left, letters::isBoundary);
+      int anchor = extend ? at.cursor().anchor() : to.offset();
+      workspace
+          .selectionProperty()
+          .set(
+              Selection.editing(
+                  new Selection.Cursor(at.layer().id(), anchor, to.offset(), to.trailing())));
+    }
+  }
+
+  private static BreakIterator letters(String text) {
+    BreakIterator letters = BreakIterator.getCharacterInstance();
+    letters.setText(text);
+    return letters;
+  }
+
+  /** The edge of a letter at or before an offset: a caret never stands inside of one. */
+  static int atEdge(String text, int offset) {
+    if (offset <= 0 || offset >= text.length()) {
+      return offset;
+    }
+    BreakIterator letters = letters(text);
+    return letters.isBoundary(offset) ? offset : letters.preceding(offset);
+  }
+
+  private void vertically(Editing at, int lines, boolean extend) {
+    Optional<TextLayout> found = layout(at);
+    if (found.isEmpty()) {
+      return;
+    }
+    TextLayout layout = found.get();
+    int line = layout.lineAt(at.cursor().caret());
+    int target = line + lines;
+    if (Double.isNaN(wantedX)) {
+      wantedX = layout.caretAt(at.cursor().caret()).x();
+    }
+    if (target < 0) {
+      place(at, 0, extend);
+    } else if (target >= layout.lines().size()) {
+      place(at, at.story().length(), extend);
+    } else {
+      place(at, atEdge(at.story().text(), layout.offsetOnLine(target, wantedX)), extend);
+    }
+  }
+
+  private int lineEdge(Editing at, boolean start) {
+    Optional<TextLayout> layout = layout(at);
+    if (layout.isEmpty()) {
+      return at.cursor().caret();
+    }
+    var line = layout.get().lines().get(layout.get().lineAt(at.cursor().caret()));
+    int end = line.endsParagraph() ? line.end() : step(at.story().text(), line.end(), true, false);
+    return start ? line.start() : end;
+  }
+
+  private Optional<TextLayout> layout(Editing at) {
+    return stage
+        .edited()
+        .filter(found -> found.text().layer().story().length() == at.story().length())
+        .map(found -> found.text().layout());
+  }
+
+  private static int step(String text, int from, boolean backwards, boolean word) {
+    BreakIterator breaks =
+        word ? BreakIterator.getWordInstance() : BreakIterator.getCharacterInstance();
+    breaks.setText(text);
+    int at = from;
+    do {
+      int next =
+          backwards
+              ? breaks.preceding(at)
+              : at >= text.length() ? BreakIterator.DONE : breaks.following(at);
+      if (next == BreakIterator.DONE) {
+        return backwards ? 0 : text.length();
+      }
+      at = next;
+    } while (word
+        && at > 0
+        && at < text.length()
+        && Character.isWhitespace(text.charAt(backwards ? at : at - 1)));
+    return at;
+  }
+
+  void selectWord(Layer layer, int offset) {
+    BreakIterator words = BreakIterator.getWordInstance();
+    String text = layer.story().text();
+    words.setText(text);
+    int end = offset >= text.length() ? text.length() : words.following(offset);
+    int start = end == 0 ? 0 : words.preceding(end);
+    select(layer.id(), start, end);
+  }
+
+  /** The line as it is set just now; a third press. */
+  void selectLine(Layer layer, TextLayout layout, int offset) {
+    TextRange range = layout.lineRange(offset);
+    select(layer.id(), range.start(), range.end());
+  }
+
+  void selectParagraph(Layer layer, int offset) {
+    TextRange range = layer.story().rangeOf(layer.story().paragraphAt(offset));
+    select(layer.id(), range.start(), range.end());
+  }
+
+  // --- input methods
+  // -----------------------------------------------------------------------------------------------
+
+  void installInputMethod() {
+    stage.setInputMethodRequests(new Requests());
+    stage.setOnInputMethodTextChanged(this::composed);
+  }
+
+  private void composed(InputMethodEvent event) {
+    if (!event.getCommitted().isEmpty() && editing().isPresent()) {
+      insert(event.getCommitted());
+      event.consume();
+    }
+  }
+
+  private final class Requests implements InputMethodRequests {
+    @Override
+    public Point2D getTextLocation(int offset) {
+      Optional<Scene.Found> found = stage.edited();
+      Optional<Editing> at = editing();
+      if (found.isEmpty() || at.isEmpty()) {
+        return Point2D.ZERO;
+      }
+      Caret caret = found.get().text().layout().caretAt(at.get().cursor().caret());
+      Point onBoard = found.get().text().toArtboard(caret.x(), caret.bottom());
+      double x = stage.view().toPixelX(found.get().board().artboard().x() + onBoard.getX());
+      double y = stage.view().toPixelY(found.get().board().artboard().y() + onBoard.getY());
+      return stage.localToScreen(x / stage.pixelRatio(), y / stage.pixelRatio());
+    }
+
+    @Override
+    public int getLocationOffset(int x, int y) {
+      return 0;
+    }
+
+    @Override
+    public void cancelLatestCommittedText() {
+      // committed text is an edit like any other; undo takes it back
+    }
+
+    @Override
+    public String getSelectedText() {
+      return editing().map(at -> at.story().text(at.range())).orElse("");
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** Find and replace. */
+package dynamorph.app.artboards.text.find;

@@ -1,0 +1,151 @@
+package dynamorph.app.artboards.text.spelling;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dynamorph.app.render.FrameService;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Story;
+import dynamorph.model.text.TextRange;
+import dynamorph.typeset.spelling.Speller;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.SimpleIntegerProperty;
+
+/**
+ * Checks spelling beside the interface thread and remembers each paragraph that was checked.
+ * Questions are asked on the interface thread; what is not known yet comes with {@link
+ * #changesProperty}.
+ */
+public final class SpellingService implements AutoCloseable {
+  private static final int KEPT = 5_000;
+
+  private record Check(String text, String language) {}
+
+  /** A misspelt word of a story. */
+  public record Misspelt(TextRange range, String word, String language) {}
+
+  private final Workspace workspace;
+  private final Speller speller = new Speller();
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(FrameService.daemon("spelling"));
+  private final Cache<Check, List<TextRange>> checked =
+      Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final Set<Check> asked = ConcurrentHashMap.newKeySet();
+  private final Set<String> ignored = new HashSet<>();
+  private final IntegerProperty changes = new SimpleIntegerProperty();
+
+  public SpellingService(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  /** Counts up when more is known. */
+  public ReadOnlyIntegerProperty changesProperty() {
+    return changes;
+  }
+
+  /** Whether nothing is being checked. */
+  public boolean isIdle() {
+    return asked.isEmpty();
+  }
+
+  /** The misspelt words of a story, as far as they are known. */
+  public List<Misspelt> misspelt(Story story, ResolvedLayer look) {
+    List<Misspelt> wrong = new ArrayList<>();
+    int start = 0;
+    for (int index = 0; index < story.paragraphs().size(); index++) {
+      Paragraph paragraph = story.paragraphs().get(index);
+      if (index < look.paragraphs().size()) {
+        add(wrong, paragraph, look.paragraphs().get(index), start);
+      }
+      start += paragraph.length() + 1;
+    }
+    return wrong;
+  }
+
+  private void add(
+      List<Misspelt> wrong, Paragraph paragraph, ResolvedLayer.ResolvedParagraph look, int start) {
+    String text = paragraph.text();
+    Set<String> languages = new TreeSet<>();
+    look.spans().forEach(span -> languages.add(span.type().language()));
+    for (String language : languages) {
+      for (TextRange range : known(new Check(text, language))) {
+        String word = text.substring(range.start(), range.end());
+        boolean right = workspace.project().words().contains(word) || ignored.contains(word);
+        if (!right && language.equals(languageAt(paragraph, look, range.start()))) {
+          wrong.add(
+              new Misspelt(
+                  new TextRange(start + range.start(), start + range.end()), word, language));
+        }
+      }
+    }
+  }
+
+  private static String languageAt(
+      Paragraph paragraph, ResolvedLayer.ResolvedParagraph look, int unit) {
+    int end = 0;
+    for (int span = 0; span < paragraph.spans().size(); span++) {
+      end += paragraph.spans().get(span).length();
+      if (unit < end && span < look.spans().size()) {
+        return look.spans().get(span).type().language();
+      }
+    }
+    return look.spans().getLast().type().language();
+  }
+
+  private List<TextRange> known(Check check) {
+    List<TextRange> result = checked.getIfPresent(check);
+    // the last frame of a window may come after it was closed
+    if (result == null && !worker.isShutdown() && asked.add(check)) {
+      worker.execute(() -> {
+        checked.put(check, speller.misspelt(check.text, check.language, Set.of()));
+        Platform.runLater(() -> {
+          asked.remove(check);
+          changes.set(changes.get() + 1);
+        });
+      });
+    }
+    return result == null ? List.of() : result;
+  }
+
+  /** The misspelt word at an offset. */
+  public Optional<Misspelt> at(Story story, ResolvedLayer look, int offset) {
+    return misspelt(story, look).stream()
+        .filter(wrong -> wrong.range().start() <= offset && offset <= wrong.range().end())
+        .findFirst();
+  }
+
+  /** Finds what may have been meant, and hands it over on the interface thread. */
+  public void suggest(Misspelt wrong, Consumer<List<String>> take) {
+    if (worker.isShutdown()) {
+      return;
+    }
+    worker.execute(() -> {
+      List<String> words = speller.suggestions(wrong.word(), wrong.language());
+      Platform.runLater(() -> take.accept(words));
+    });
+  }
+
+  /** Takes a word as right until the window closes. */
+  public void ignore(String word) {
+    ignored.add(word);
+    changes.set(changes.get() + 1);
+  }
+
+  @Override
+  public void close() {
+    worker.shutdownNow();
+  }
+}

@@ -1,0 +1,115 @@
+package dynamorph.app.film;
+
+import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.session.Screening;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import java.util.Optional;
+import javafx.animation.AnimationTimer;
+
+/**
+ * Moves the playhead with the clock while the film plays. What is seen is always the frame that the
+ * clock asks for: if the pictures do not keep up, some are left out and counted.
+ */
+final class Player {
+  private final Screening screening;
+  private final AnimationTimer timer;
+  private long startedAt;
+  private Time startedFrom = Time.ZERO;
+  private long lastFrame;
+  private long asked;
+  private long shown;
+  private Time lastShown = Time.ZERO;
+
+  Player(Screening screening, StageView stage) {
+    this.screening = screening;
+    this.timer =
+        new AnimationTimer() {
+          @Override
+          public void handle(long now) {
+            tick(now);
+          }
+        };
+    screening.playingProperty().addListener((_, _, playing) -> start(playing));
+    stage
+        .frameProperty()
+        .addListener((_, _, frame) -> {
+          boolean other =
+              frame
+                  .map(made -> made.sight())
+                  .filter(dynamorph.paint.scene.Scene.Sight.Film.class::isInstance)
+                  .map(dynamorph.paint.scene.Scene.Sight.Film.class::cast)
+                  .filter(film -> !film.at().equals(lastShown))
+                  .map(film -> {
+                    lastShown = film.at();
+                    return film;
+                  })
+                  .isPresent();
+          shown += other && screening.playingProperty().get() ? 1 : 0;
+        });
+  }
+
+  private void start(boolean playing) {
+    if (!playing) {
+      timer.stop();
+      return;
+    }
+    Optional<Timeline> timeline = screening.timeline();
+    if (timeline.isEmpty()) {
+      screening.playingProperty().set(false);
+      return;
+    }
+    Time last = timeline.get().rate().at(timeline.get().frames() - 1);
+    if (!screening.playheadProperty().get().isBefore(last)) {
+      screening.seek(Time.ZERO);
+    }
+    startedAt = 0;
+    asked = 0;
+    shown = 0;
+    timer.start();
+  }
+
+  private void tick(long now) {
+    Optional<Timeline> timeline = screening.timeline();
+    if (timeline.isEmpty()) {
+      screening.playingProperty().set(false);
+      return;
+    }
+    FrameRate rate = timeline.get().rate();
+    if (startedAt == 0) {
+      startedAt = now;
+      startedFrom = screening.playheadProperty().get();
+      lastFrame = rate.frameAt(startedFrom);
+    }
+    Time moment = startedFrom.plus(Time.ofSeconds((now - startedAt) / 1e9));
+    Optional<Screening.Loop> loop = screening.loopProperty().get();
+    Time end = loop.map(Screening.Loop::to).orElse(timeline.get().duration());
+    if (!moment.isBefore(end)) {
+      if (loop.isEmpty()) {
+        screening.seek(end);
+        screening.playingProperty().set(false);
+        return;
+      }
+      startedAt = now;
+      startedFrom = loop.get().from();
+      moment = startedFrom;
+    }
+    long frame = rate.frameAt(moment);
+    if (frame != lastFrame) {
+      asked += Math.max(1, frame - lastFrame);
+      lastFrame = frame;
+      screening.seek(moment);
+    }
+  }
+
+  /** Frames that should have been seen since the film was started. */
+  long asked() {
+    return asked;
+  }
+
+  /** Frames of those that were seen. */
+  long shown() {
+    return shown;
+  }
+}

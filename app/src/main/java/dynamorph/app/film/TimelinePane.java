@@ -1,0 +1,59 @@
+package dynamorph.app.film;
+
+import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.film.action.FilmActions;
+import dynamorph.app.film.cues.CueWatch;
+import dynamorph.app.film.lanes.TrackDropTarget;
+import dynamorph.app.film.lanes.TrackHeads;
+import dynamorph.app.film.lanes.TrackLanes;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.styles.StyleDropTarget;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** Under the viewer: what plays the film, and its tracks. */
+public final class TimelinePane extends VBox {
+  private static final double HEIGHT = 250;
+
+  private final Player player;
+  private final StyleDropTarget landing;
+
+  public TimelinePane(Workspace workspace, StageView stage, CueWatch watch, FilmActions actions) {
+    getStyleClass().add("timeline-pane");
+    setId("timeline");
+    TrackLanes lanes = new TrackLanes(workspace, stage, watch, actions);
+    this.player = new Player(workspace.screening(), stage);
+    actions.tracks().setPickedClip(lanes::pickedClip);
+    TrackHeads heads = new TrackHeads(workspace, lanes, actions);
+    this.landing = new TrackDropTarget(workspace, heads, lanes);
+    HBox tracks = new HBox(heads, lanes);
+    HBox.setHgrow(lanes, Priority.ALWAYS);
+    VBox.setVgrow(tracks, Priority.ALWAYS);
+    tracks.setMinHeight(0);
+    getChildren().addAll(new TransportBar(workspace, watch, lanes, actions), tracks);
+    setPrefHeight(HEIGHT);
+    setMinHeight(120);
+    visibleProperty()
+        .bind(
+            javafx.beans.binding.Bindings.createBooleanBinding(
+                () -> workspace.screening().filmProperty().get().isPresent(),
+                workspace.screening().filmProperty()));
+    managedProperty().bind(visibleProperty());
+  }
+
+  /** Lets styles be dropped on titles, cues and tracks. */
+  public StyleDropTarget landing() {
+    return landing;
+  }
+
+  /** How many frames should have been seen since the film was started. */
+  public long framesAsked() {
+    return player.asked();
+  }
+
+  /** How many of those were. */
+  public long framesShown() {
+    return player.shown();
+  }
+}

@@ -1,0 +1,313 @@
+package dynamorph.app.film.action;
+
+import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileQuestion;
+import dynamorph.app.render.FrameService;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Screening;
+import dynamorph.app.session.Workspace;
+import dynamorph.footage.FootageFiles;
+import dynamorph.formats.captions.CaptionFiles;
+import dynamorph.formats.captions.FrameBox;
+import dynamorph.formats.captions.Remark;
+import dynamorph.formats.file.SafeFile;
+import dynamorph.model.Artboard;
+import dynamorph.model.Project;
+import dynamorph.model.edit.importing.ImportCaptions;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.value.Numbers;
+import dynamorph.paint.film.FilmPicture;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.FrameSequence;
+import dynamorph.paint.scene.Scene;
+import dynamorph.paint.scene.SceneMaker;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+
+/** Takes captions in from files, and hands captions and frames on. */
+public final class FilmFileActions implements AutoCloseable {
+  private final OpenFilm film;
+  private final Workspace workspace;
+  private final Screening screening;
+  private final Dialogs dialogs;
+  private final Supplier<Studio> studio;
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(FrameService.daemon("captions"));
+
+  FilmFileActions(OpenFilm film, Dialogs dialogs, Supplier<Studio> studio) {
+    this.film = film;
+    this.workspace = film.workspace();
+    this.screening = workspace.screening();
+    this.dialogs = dialogs;
+    this.studio = studio;
+  }
+
+  public void importCaptions() {
+    film.wanted()
+        .ifPresent(board ->
+            dialogs.choose(FileQuestion.CAPTIONS).ifPresent(file -> importCaptions(board, file)));
+  }
+
+  /** Takes captions into a track of their own. */
+  void importCaptions(Artboard board, Path file) {
+    FrameBox frame = new FrameBox(board.width(), board.height());
+    workspace.tell(Notice.info("Reading " + file.getFileName() + "\u2026"));
+    worker.execute(() -> {
+      try {
+        CaptionFiles.Read read = CaptionFiles.read(file, frame);
+        Platform.runLater(() -> take(board, file, read));
+      } catch (IOException wrong) {
+        Platform.runLater(
+            () -> workspace.tell(Notice.problem("Not taken in: " + wrong.getMessage() + ".")));
+      }
+    });
+  }
+
+  private void take(Artboard board, Path file, CaptionFiles.Read read) {
+    String name = file.getFileName().toString();
+    String language =
+        read.sheet().language().isBlank()
+            ? CaptionFiles.language(name).orElse(workspace.project().language())
+            : read.sheet().language();
+    Track.Captions track =
+        Track.Captions.of(workspace.ids().next("track"), TrackActions.nameOf(language), language)
+            .withFollows(
+                read.sheet().follows().isEmpty()
+                    ? OpenFilm.line(board)
+                        .captions()
+                        .findFirst()
+                        .map(Track.Captions::follows)
+                        .orElse(List.of())
+                    : List.of());
+    if (workspace.apply(
+        new ImportCaptions(board.id(), track, read.sheet(), workspace.ids().next("c")))) {
+      screening.cueTrackProperty().set(Optional.of(track.id()));
+      workspace.tell(
+          Notice.offering(
+              Numbers.counted(read.sheet().cues().size(), "cue")
+                  + " taken in from "
+                  + name
+                  + told(read.remarks())
+                  + ".",
+              "Undo",
+              workspace::undo));
+    }
+  }
+
+  private static String told(List<Remark> remarks) {
+    return remarks.isEmpty()
+        ? ""
+        : "; "
+            + Numbers.counted(remarks.size(), "remark")
+            + ": "
+            + String.join("; ", remarks.stream().limit(2).map(Remark::toString).toList());
+  }
+
+  public void exportCaptions(Track.Captions track) {
+    film.wanted()
+        .ifPresent(board ->
+            dialogs
+                .choose(FileQuestion.SAVED_CAPTIONS, board.name() + "." + track.language() + ".vtt")
+                .ifPresent(file -> export(List.of(new CaptionFile(board, track, file)))));
+  }
+
+  /** Asks for the file of the track whose cues are listed. */
+  public void exportListed() {
+    screening.captions().ifPresentOrElse(this::exportCaptions, film::wanted);
+  }
+
+  /** All caption tracks into one folder, each in the format that is chosen. */
+  public void exportAllCaptions() {
+    film.wanted()
+        .ifPresent(board ->
+            dialogs
+                .choose(FileQuestion.SAVED_CAPTIONS, board.name() + ".vtt")
+                .ifPresent(file ->
+                    export(
+                        OpenFilm.line(board)
+                            .captions()
+                            .map(track ->
+                                new CaptionFile(board, track, beside(file, track.language())))
+                            .toList())));
+  }
+
+  /** The file of one language: {@code film.vtt} becomes {@code film.de.vtt}. */
+  private static Path beside(Path file, String language) {
+    String name = file.getFileName().toString();
+    int dot = name.lastIndexOf('.');
+    String plain = dot < 0 ? name : name.substring(0, dot);
+    String ending = dot < 0 ? ".vtt" : name.substring(dot);
+    return file.resolveSibling(plain + "." + language + ending);
+  }
+
+  private record CaptionFile(Artboard board, Track.Captions track, Path file) {
+    String name() {
+      return file.getFileName().toString();
+    }
+  }
+
+  /** Writes tracks; what the format leaves behind is told before anything is written. */
+  private void export(List<CaptionFile> files) {
+    var project = workspace.project();
+    inBackground(() -> {
+      List<Remark> left = new ArrayList<>();
+      for (CaptionFile one : files) {
+        CaptionFiles.Format format = CaptionFiles.Format.of(one.name());
+        left.addAll(CaptionFiles.write(project, one.board(), one.track(), format).remarks());
+      }
+      Platform.runLater(() -> {
+        if (left.isEmpty() || agreed(left)) {
+          inBackground(() -> write(project, files));
+        }
+      });
+    });
+  }
+
+  private boolean agreed(List<Remark> left) {
+    return dialogs.agrees(
+        "Some of the look stays behind in this format",
+        left.stream().map(Remark::toString).distinct().toList(),
+        "Export");
+  }
+
+  private void write(Project project, List<CaptionFile> files) throws IOException {
+    for (CaptionFile one : files) {
+      CaptionFiles.write(project, one.board(), one.track(), one.file());
+    }
+    String what =
+        files.size() == 1
+            ? files.getFirst().name()
+            : Numbers.counted(files.size(), "caption track");
+    Platform.runLater(() -> workspace.tell(Notice.info("Exported " + what + ".")));
+  }
+
+  /** Work on files that may fail. */
+  private interface Work {
+    void run() throws IOException;
+  }
+
+  /** Runs beside the window; a failure is told, and leaves the files as they were. */
+  private void inBackground(Work work) {
+    worker.execute(() -> {
+      try {
+        work.run();
+      } catch (IOException | RuntimeException failed) {
+        Platform.runLater(
+            () -> workspace.tell(Notice.problem("Not exported: " + failed.getMessage() + ".")));
+      }
+    });
+  }
+
+  /**
+   * Exports the looped part of the film, or all of it, as numbered pictures.
+   *
+   * @param under whether the footage lies under the titles
+   */
+  public void exportFrames(FilmPicture.Under under) {
+    film.wanted()
+        .ifPresent(board ->
+            dialogs
+                .choose(FileQuestion.FRAMES, board.name())
+                .ifPresent(folder -> export(board, folder, under)));
+  }
+
+  private void export(Artboard board, Path folder, FilmPicture.Under under) {
+    FrameRate rate = OpenFilm.line(board).rate();
+    Optional<Screening.Loop> loop = screening.loopProperty().get();
+    long first = loop.map(part -> rate.frameAt(part.from())).orElse(0L);
+    long last =
+        loop.map(part -> rate.frameAt(part.to()) - 1).orElse(OpenFilm.line(board).frames() - 1);
+    var project = workspace.project();
+    SceneMaker maker = studio.get().maker();
+    AtomicBoolean cancelled = new AtomicBoolean();
+    long all = last - first + 1;
+    tellProgress(0, all, cancelled);
+    inBackground(() -> {
+      Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
+      int workers = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
+      FrameSequence.Outcome outcome;
+      try (FootageFiles own = new FootageFiles()) {
+        outcome =
+            new FrameSequence(picture(maker, project, own), workers)
+                .write(
+                    new FrameSequence.Order(film, first, last, 1, under),
+                    folder,
+                    done -> {
+                      if (done % 10 == 0) {
+                        Platform.runLater(() -> tellProgress(done, all, cancelled));
+                      }
+                    },
+                    cancelled::get);
+      }
+      Platform.runLater(() ->
+          workspace.tell(
+              Notice.info(
+                  (outcome.complete() ? "Exported " : "Stopped after ")
+                      + Numbers.counted((int) outcome.written(), "frame")
+                      + (outcome.kept() > 0 ? "; " + outcome.kept() + " were there" : "")
+                      + ".")));
+    });
+  }
+
+  /** With files of its own, or the window's would be sent to and fro. */
+  private static FilmPicture picture(SceneMaker maker, Project project, FootageFiles own) {
+    return new FilmPicture(maker.painter(), FootagePainter.of(project, own));
+  }
+
+  private void tellProgress(long done, long all, AtomicBoolean cancelled) {
+    if (!cancelled.get()) {
+      workspace.tell(
+          Notice.offering(
+              "Exporting frames: " + done + " of " + all + ".",
+              "Cancel",
+              () -> cancelled.set(true)));
+    }
+  }
+
+  /** The frame at the playhead as a picture. */
+  public void exportFrame() {
+    film.wanted()
+        .ifPresent(board ->
+            dialogs
+                .choose(
+                    FileQuestion.SAVED_PICTURE,
+                    board.name()
+                        + " "
+                        + OpenFilm.line(board)
+                            .codeAt(screening.playheadProperty().get())
+                            .replaceAll("[:;]", "-")
+                        + ".png")
+                .ifPresent(file -> exportFrame(board, file)));
+  }
+
+  private void exportFrame(Artboard board, Path file) {
+    var project = workspace.project();
+    SceneMaker maker = studio.get().maker();
+    Time at = screening.playheadProperty().get();
+    inBackground(() -> {
+      Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
+      byte[] png;
+      try (FootageFiles own = new FootageFiles()) {
+        png = picture(maker, project, own).png(film, at, 1, FilmPicture.Under.FOOTAGE);
+      }
+      SafeFile.write(file, stream -> stream.write(png));
+      Platform.runLater(() -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));
+    });
+  }
+
+  @Override
+  public void close() {
+    worker.shutdownNow();
+  }
+}

@@ -1,0 +1,234 @@
+package dynamorph.app.film.action;
+
+import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileQuestion;
+import dynamorph.app.files.ImageFile;
+import dynamorph.app.render.FrameService;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
+import dynamorph.footage.FootageFiles;
+import dynamorph.footage.FootageInfo;
+import dynamorph.model.Artboard;
+import dynamorph.model.edit.ChangeProject;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.film.ChangeTimeline;
+import dynamorph.model.timeline.Clip;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Media;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.application.Platform;
+
+/** Puts footage under films: videos, numbered pictures, stills, and what is drawn by code. */
+public final class FootageActions implements AutoCloseable {
+  /** How long a still stays, and what is drawn by code. */
+  private static final Time STANDS = Time.ofMillis(10_000);
+
+  private final OpenFilm film;
+  private final Workspace workspace;
+  private final Dialogs dialogs;
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(FrameService.daemon("footage-facts"));
+
+  FootageActions(OpenFilm film, Dialogs dialogs) {
+    this.film = film;
+    this.workspace = film.workspace();
+    this.dialogs = dialogs;
+  }
+
+  /** A moment on a track; without a track on the first one that takes footage. */
+  public record Place(Optional<TrackId> track, Time at) {}
+
+  Place playhead() {
+    return new Place(Optional.empty(), workspace.screening().playheadProperty().get());
+  }
+
+  /** Asks for a video or pictures and puts them at the playhead. */
+  public void addFromFile() {
+    film.wanted()
+        .ifPresent(
+            _ -> dialogs.choose(FileQuestion.FOOTAGE).ifPresent(file -> add(file, playhead())));
+  }
+
+  /** Something that needs no file, or a picture that the project has already. */
+  public void addDrawn() {
+    film.wanted()
+        .ifPresent(board -> {
+          List<String> choices = new ArrayList<>();
+          for (Media.Scenery scenery : Media.Scenery.values()) {
+            choices.add("Drawn: " + scenery.label());
+          }
+          workspace.project().assets().stream()
+              .filter(dynamorph.model.Asset::isImage)
+              .forEach(asset -> choices.add("Image: " + asset.shortName()));
+          FilmDialogs.choice(film.window().get(), "Footage", choices)
+              .ifPresent(choice -> {
+                String name = choice.substring(choice.indexOf(": ") + 2);
+                Media media =
+                    choice.startsWith("Image")
+                        ? new Media.Still(name)
+                        : new Media.Drawn(Media.Scenery.valueOf(name.toUpperCase(Locale.ROOT)));
+                workspace.apply(placed(board, playhead(), name, media, STANDS));
+              });
+        });
+  }
+
+  /** Puts a file on a track: a video, numbered pictures, or a picture that the project takes in. */
+  void add(Path file, Place place) {
+    film.wanted()
+        .ifPresent(board -> {
+          FrameRate rate = OpenFilm.line(board).rate();
+          worker.execute(() -> {
+            try {
+              boolean picture = FootageFiles.isPicture(file);
+              int numbered = picture ? FootageFiles.numberedLike(file) : 0;
+              Runnable then =
+                  numbered == 1
+                      ? still(ImageFile.read(file), place)
+                      : moving(file, numbered, FootageFiles.facts(file, rate), place);
+              Platform.runLater(then);
+            } catch (IOException | IllegalArgumentException wrong) {
+              tell(wrong);
+            }
+          });
+        });
+  }
+
+  private void tell(Exception wrong) {
+    Platform.runLater(
+        () -> workspace.tell(Notice.problem("Not added: " + wrong.getMessage() + ".")));
+  }
+
+  private Runnable still(ImageFile image, Place place) {
+    String name = image.asset().shortName();
+    return () ->
+        film.board()
+            .ifPresent(board ->
+                workspace.apply(
+                    Edit.together(
+                        "Add the picture " + name,
+                        new ChangeProject.PutAsset(image.asset()),
+                        placed(board, place, name, new Media.Still(name), STANDS))));
+  }
+
+  /**
+   * @param numbered how many pictures it is made of; 0 for a video
+   */
+  private Runnable moving(Path file, int numbered, FootageInfo facts, Place place) {
+    String path = written(file);
+    String name = file.getFileName().toString();
+    return () ->
+        film.board()
+            .ifPresent(board -> {
+              if (workspace.apply(
+                  placed(board, place, name, new Media.File(path), facts.duration()))) {
+                String what = numbered > 0 ? numbered + " numbered pictures from " + name : name;
+                film.told("Added %s, %d \u00d7 %d.".formatted(what, facts.width(), facts.height()));
+              }
+            });
+  }
+
+  private Edit placed(Artboard board, Place place, String name, Media media, Time lasts) {
+    Timeline line = OpenFilm.line(board);
+    Time in = Time.min(line.rate().snap(place.at), line.duration().minus(line.rate().frame()));
+    Time out =
+        Time.max(
+            in.plus(line.rate().frame()),
+            line.rate().snap(Time.min(in.plus(lasts), line.duration())));
+    Clip clip = new Clip(workspace.ids().next("clip"), name, media, in, out, Time.ZERO);
+    Track.Footage to =
+        line.footage()
+            .filter(track -> place.track.isEmpty() || place.track.get().equals(track.id()))
+            .filter(track -> !track.state().locked())
+            .findFirst()
+            .orElseGet(() ->
+                new Track.Footage(
+                    new TrackId(workspace.ids().next("track")),
+                    "Footage",
+                    Track.State.OPEN,
+                    List.of()));
+    List<Clip> clips = new ArrayList<>(to.clips());
+    clips.add(clip);
+    return new ChangeTimeline.PutTrack(board.id(), to.withClips(clips));
+  }
+
+  /** Asks for the file of the first clip whose file is not there. */
+  public void findMissing() {
+    film.wanted()
+        .flatMap(board ->
+            OpenFilm.line(board)
+                .footage()
+                .flatMap(track -> track.clips().stream())
+                .filter(clip -> !FootageFiles.isThere(clip.media()))
+                .findFirst())
+        .ifPresentOrElse(
+            this::findAgain,
+            () -> workspace.tell(Notice.info("No footage of this film is missing.")));
+  }
+
+  /**
+   * Asks where the file of a clip is now. What else is missing from the same folder and is found
+   * beside it is found with it.
+   */
+  public void findAgain(Clip clip) {
+    if (!(clip.media() instanceof Media.File(String before))) {
+      return;
+    }
+    dialogs
+        .choose(FileQuestion.FOOTAGE)
+        .ifPresent(file ->
+            worker.execute(() -> {
+              try {
+                FootageFiles.facts(file, FrameRate.PAL);
+                Path folder = file.toAbsolutePath().normalize().getParent();
+                Platform.runLater(() -> replace(before, file, folder));
+              } catch (IOException wrong) {
+                tell(wrong);
+              }
+            }));
+  }
+
+  private void replace(String before, Path file, Path folder) {
+    Map<String, String> paths = new HashMap<>();
+    workspace
+        .project()
+        .media()
+        .filter(media -> !FootageFiles.isThere(media))
+        .forEach(media -> {
+          if (media instanceof Media.File(String path) && folderOf(path).equals(folderOf(before))) {
+            Path beside = folder.resolve(path.substring(folderOf(path).length()));
+            if (Files.isRegularFile(beside)) {
+              paths.put(path, written(beside));
+            }
+          }
+        });
+    paths.put(before, written(file));
+    workspace.apply(new ChangeTimeline.FindMedia(paths));
+  }
+
+  private static String written(Path file) {
+    return file.toAbsolutePath().normalize().toString().replace('\\', '/');
+  }
+
+  private static String folderOf(String path) {
+    return path.substring(0, path.lastIndexOf('/') + 1);
+  }
+
+  @Override
+  public void close() {
+    worker.shutdownNow();
+  }
+}

@@ -1,0 +1,100 @@
+package dynamorph.app.film.action;
+
+import dynamorph.app.session.Screening;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.edit.film.ChangeTimeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/** What can be done with the tracks of a film and the footage on them. */
+public final class TrackActions {
+  private final OpenFilm film;
+  private final Workspace workspace;
+  private final Screening screening;
+  private Supplier<Optional<Map.Entry<TrackId, String>>> pickedClip = Optional::empty;
+
+  TrackActions(OpenFilm film) {
+    this.film = film;
+    this.workspace = film.workspace();
+    this.screening = workspace.screening();
+  }
+
+  public void setPickedClip(Supplier<Optional<Map.Entry<TrackId, String>>> picked) {
+    pickedClip = picked;
+  }
+
+  public void addTitleTrack() {
+    addTrack(count ->
+        new Track.Titles(
+            new TrackId(workspace.ids().next("track")), "Titles " + count, Track.State.OPEN));
+  }
+
+  public void addFootageTrack() {
+    addTrack(count ->
+        new Track.Footage(
+            new TrackId(workspace.ids().next("track")),
+            "Footage " + count,
+            Track.State.OPEN,
+            List.of()));
+  }
+
+  private void addTrack(java.util.function.IntFunction<Track> made) {
+    film.wanted()
+        .ifPresent(board ->
+            workspace.apply(
+                new ChangeTimeline.PutTrack(
+                    board.id(), made.apply(OpenFilm.line(board).tracks().size() + 1))));
+  }
+
+  public void addCaptionTrack() {
+    film.wanted()
+        .ifPresent(board ->
+            FilmDialogs.text(
+                    film.window().get(), "Track of captions", "Language, such as en or ar", "en")
+                .ifPresent(language -> {
+                  Track.Captions track =
+                      Track.Captions.of(workspace.ids().next("track"), nameOf(language), language)
+                          .withFollows(
+                              OpenFilm.line(board)
+                                  .captions()
+                                  .findFirst()
+                                  .map(Track.Captions::follows)
+                                  .orElse(List.of()));
+                  if (workspace.apply(new ChangeTimeline.PutTrack(board.id(), track))) {
+                    screening.cueTrackProperty().set(Optional.of(track.id()));
+                  }
+                }));
+  }
+
+  /** What a language calls itself. */
+  static String nameOf(String language) {
+    java.util.Locale locale = java.util.Locale.forLanguageTag(language);
+    String name = locale.getDisplayLanguage(locale);
+    return name.isBlank() ? language : name.substring(0, 1).toUpperCase(locale) + name.substring(1);
+  }
+
+  public void editRules(Track.Captions track) {
+    film.wanted()
+        .ifPresent(board ->
+            FilmDialogs.rules(film.window().get(), track.rules())
+                .ifPresent(rules ->
+                    workspace.apply(
+                        new ChangeTimeline.PutTrack(board.id(), track.withRules(rules)))));
+  }
+
+  /** Takes away the clip that was pressed last. Returns whether there was one. */
+  public boolean deleteClip() {
+    Optional<Artboard> board = film.board();
+    Optional<Map.Entry<TrackId, String>> clip = pickedClip.get();
+    return board.isPresent()
+        && clip.isPresent()
+        && workspace.apply(
+            new ChangeTimeline.DeleteClip(
+                board.get().id(), clip.get().getKey(), clip.get().getValue()));
+  }
+}

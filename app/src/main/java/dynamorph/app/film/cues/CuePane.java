@@ -1,0 +1,616 @@
+package dynamorph.app.film.cues;
+
+import dynamorph.app.film.action.FilmActions;
+import dynamorph.app.film.action.FilmDialogs;
+import dynamorph.app.session.Screening;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.edit.film.Retime;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.value.Numbers;
+import dynamorph.typeset.caption.CueList;
+import dynamorph.typeset.caption.CueProblem;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** The cues of a caption track as a list: when, what, how fast; edited where they stand. */
+public final class CuePane extends VBox {
+  private static final PseudoClass LIVE = PseudoClass.getPseudoClass("live");
+
+  /** About as many fit into a row of the list. */
+  private static final int CHARACTERS_IN_ROW = 19;
+
+  private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
+
+  private final Workspace workspace;
+  private final Screening screening;
+  private final CueWatch watch;
+  private final FilmActions actions;
+  private final ComboBox<Track.Captions> tracks = new ComboBox<>();
+  private final HBox follows = new HBox(6);
+  private final TextField filter = new TextField();
+  private final ObservableList<Layer> rows = FXCollections.observableArrayList();
+  private final ListView<Layer> list = new ListView<>(rows);
+  private final Label foot = new Label();
+  private Optional<LayerId> editing = Optional.empty();
+  private Optional<LayerId> live = Optional.empty();
+  private boolean updating;
+
+  public CuePane(Workspace workspace, CueWatch watch, FilmActions actions) {
+    this.workspace = workspace;
+    this.screening = workspace.screening();
+    this.watch = watch;
+    this.actions = actions;
+    getStyleClass().add("cue-pane");
+    setId("cues");
+    setSpacing(6);
+    tracks.setMaxWidth(Double.MAX_VALUE);
+    tracks.setId("cue-track");
+    tracks.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Track.Captions track) {
+            return track == null ? "" : track.name();
+          }
+
+          @Override
+          public Track.Captions fromString(String name) {
+            throw new UnsupportedOperationException("tracks are chosen, not typed");
+          }
+        });
+    tracks
+        .valueProperty()
+        .addListener((_, _, now) -> {
+          if (now != null && !updating) {
+            screening.cueTrackProperty().set(Optional.of(now.id()));
+          }
+        });
+    follows.setAlignment(Pos.CENTER_LEFT);
+    filter.setPromptText("Find in the cues");
+    filter.setId("cue-filter");
+    filter.textProperty().addListener((_, _, _) -> update());
+    HBox.setHgrow(filter, Priority.ALWAYS);
+    list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+    list.setCellFactory(_ -> new Cell());
+    list.getStyleClass().add("cue-list");
+    list.setId("cue-list");
+    list.setPlaceholder(placeholder());
+    VBox.setVgrow(list, Priority.ALWAYS);
+    list.getSelectionModel()
+        .getSelectedItems()
+        .addListener((javafx.collections.ListChangeListener<Layer>) _ -> selectedInList());
+    list.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    foot.getStyleClass().add("quiet");
+    foot.setWrapText(true);
+    HBox head = new HBox(6, tracks, filter);
+    HBox.setHgrow(tracks, Priority.SOMETIMES);
+    getChildren().addAll(head, follows, buttons(), list, foot);
+    workspace.shownProperty().addListener((_, _, _) -> update());
+    screening.filmProperty().addListener((_, _, _) -> update());
+    screening.cueTrackProperty().addListener((_, _, _) -> update());
+    screening.playheadProperty().addListener((_, _, _) -> follow());
+    workspace.selectionProperty().addListener((_, _, _) -> selectedElsewhere());
+    watch.problemsProperty().addListener((_, _, _) -> refreshCells());
+    actions.cues().onEditCue(this::edit);
+    update();
+  }
+
+  private static Label placeholder() {
+    Label words =
+        new Label("No cues yet. Press New to put one at the playhead, or take in a file: Add.");
+    words.setWrapText(true);
+    words.getStyleClass().add("quiet");
+    return words;
+  }
+
+  private HBox buttons() {
+    Button add = new Button("New");
+    add.setTooltip(new Tooltip("A new cue at the playhead  Alt+C"));
+    add.setOnAction(_ -> actions.cues().addCue());
+    add.setId("cue-add");
+    Button split = new Button("Split");
+    split.setTooltip(new Tooltip("Split the cue at the caret, or at the playhead"));
+    split.setId("cue-split");
+    split.setFocusTraversable(false);
+    split.setOnAction(_ -> split());
+    Button merge = new Button("Merge");
+    merge.setId("cue-merge");
+    merge.setTooltip(new Tooltip("Join the selected cues into one"));
+    merge.setOnAction(_ -> actions.cues().mergeCues());
+    MenuButton more = new MenuButton("Times");
+    more.setId("cue-times");
+    more.getItems()
+        .addAll(
+            item("Shift from the playhead on\u2026", actions.cues()::shiftCues),
+            item("Stretch to another rate of frames\u2026", actions.cues()::stretchCues),
+            item("Close small gaps", actions.cues()::closeGaps),
+            item("Spread by reading speed", actions.cues()::spread));
+    Button lines = new Button("Break lines");
+    lines.setId("cue-lines");
+    lines.setTooltip(
+        new Tooltip("Break the selected cues into lines by the rules of the track, else all"));
+    lines.setOnAction(_ -> actions.cues().breakLines());
+    HBox row = new HBox(4, add, split, merge, more, lines);
+    row.getStyleClass().add("cue-buttons");
+    row.getChildren().forEach(node -> ((Region) node).setMinWidth(Region.USE_PREF_SIZE));
+    return row;
+  }
+
+  private static MenuItem item(String label, Runnable work) {
+    MenuItem item = new MenuItem(label);
+    item.setOnAction(_ -> work.run());
+    return item;
+  }
+
+  // --- what is listed
+  // --------------------------------------------------------------------------------------------
+
+  private void update() {
+    Optional<Artboard> board = screening.board();
+    Optional<Track.Captions> track = screening.captions();
+    updating = true;
+    try {
+      tracks
+          .getItems()
+          .setAll(
+              board
+                  .flatMap(Artboard::timeline)
+                  .map(line -> line.captions().toList())
+                  .orElse(List.of()));
+      tracks.setValue(track.orElse(null));
+      if (board.isEmpty() || track.isEmpty()) {
+        rows.clear();
+        follows.getChildren().clear();
+        foot.setText("");
+        return;
+      }
+      List<Layer> cues = CueList.of(board.get(), track.get()).cues();
+      String wanted = filter.getText().strip().toLowerCase(Locale.ROOT);
+      List<Layer> shown =
+          wanted.isEmpty()
+              ? cues
+              : cues.stream()
+                  .filter(cue -> cue.story().text().toLowerCase(Locale.ROOT).contains(wanted))
+                  .toList();
+      replace(shown);
+      showFollows(track.get(), cues);
+      foot.setText(
+          "Right: characters a second, "
+              + Numbers.format(track.get().rules().readingSpeed(), 1)
+              + " at most. "
+              + Numbers.counted(cues.size(), "cue")
+              + ".");
+    } finally {
+      updating = false;
+    }
+    markSelection();
+    follow();
+  }
+
+  /** Only rows that differ are replaced, so that the list stays where it is. */
+  private void replace(List<Layer> shown) {
+    if (rows.size() != shown.size()) {
+      rows.setAll(shown);
+      return;
+    }
+    for (int index = 0; index < shown.size(); index++) {
+      if (rows.get(index) != shown.get(index)) {
+        rows.set(index, shown.get(index));
+      }
+    }
+  }
+
+  private void showFollows(Track.Captions track, List<Layer> cues) {
+    follows.getChildren().clear();
+    Label words = new Label(track.follows().isEmpty() ? "follows no style" : "follows");
+    words.getStyleClass().add("quiet");
+    words.setMinWidth(Region.USE_PREF_SIZE);
+    follows.getChildren().add(words);
+    for (var id : track.follows()) {
+      workspace
+          .project()
+          .styles()
+          .find(id)
+          .ifPresent(style -> {
+            Button chip = new Button(style.name());
+            chip.getStyleClass().add("track-style");
+            chip.setTooltip(new Tooltip("Open the style that all cues take"));
+            chip.setOnAction(_ -> workspace.openDesk(id));
+            follows.getChildren().add(chip);
+          });
+    }
+    List<LayerId> local =
+        cues.stream().filter(cue -> LocalChanges.count(cue) > 0).map(Layer::id).toList();
+    if (!local.isEmpty()) {
+      Region gap = new Region();
+      HBox.setHgrow(gap, Priority.ALWAYS);
+      Button count = new Button(local.size() + " local");
+      count.getStyleClass().add("local-count");
+      count.setMinWidth(Region.USE_PREF_SIZE);
+      count.setTooltip(new Tooltip("Select the cues with local changes"));
+      count.setOnAction(_ -> workspace.select(local));
+      follows.getChildren().addAll(gap, count);
+    }
+  }
+
+  /** The cue that is seen is marked, and kept in sight while the film plays. */
+  private void follow() {
+    Time now = screening.playheadProperty().get();
+    Optional<LayerId> seen = Optional.empty();
+    int at = -1;
+    for (int index = 0; index < rows.size() && seen.isEmpty(); index++) {
+      if (CueList.time(rows.get(index)).isLive(now)) {
+        seen = Optional.of(rows.get(index).id());
+        at = index;
+      }
+    }
+    if (!seen.equals(live)) {
+      live = seen;
+      cells.forEach(Cell::showWhetherLive);
+      if (at >= 0 && editing.isEmpty() && screening.playingProperty().get()) {
+        list.scrollTo(Math.max(0, at - 3));
+      }
+    }
+  }
+
+  // --- selecting
+  // -------------------------------------------------------------------------------------------------
+
+  private void selectedInList() {
+    if (updating) {
+      return;
+    }
+    List<Layer> selected =
+        list.getSelectionModel().getSelectedItems().stream()
+            .filter(java.util.Objects::nonNull)
+            .toList();
+    if (selected.isEmpty()) {
+      return;
+    }
+    updating = true;
+    try {
+      workspace.select(selected.stream().map(Layer::id).toList());
+      if (selected.size() == 1 && !screening.playingProperty().get()) {
+        Layer cue = selected.getFirst();
+        if (!CueList.time(cue).isLive(screening.playheadProperty().get())) {
+          screening.bring(cue);
+        }
+      }
+    } finally {
+      updating = false;
+    }
+  }
+
+  private void selectedElsewhere() {
+    if (!updating) {
+      workspace.selection().layers().stream()
+          .findFirst()
+          .flatMap(id -> screening.board().flatMap(board -> board.layer(id)))
+          .filter(layer -> workspace.project().captionsOf(layer).isPresent())
+          .flatMap(Layer::track)
+          .filter(track -> screening.captions().filter(own -> own.id().equals(track)).isEmpty())
+          .ifPresent(track -> screening.cueTrackProperty().set(Optional.of(track)));
+      markSelection();
+    }
+  }
+
+  private void markSelection() {
+    updating = true;
+    try {
+      Set<LayerId> wanted = workspace.selection().layers();
+      int[] indices =
+          java.util.stream.IntStream.range(0, rows.size())
+              .filter(index -> wanted.contains(rows.get(index).id()))
+              .toArray();
+      var model = list.getSelectionModel();
+      if (indices.length == 0) {
+        model.clearSelection();
+      } else if (!Set.copyOf(model.getSelectedIndices())
+          .equals(java.util.Arrays.stream(indices).boxed().collect(Collectors.toSet()))) {
+        model.clearSelection();
+        model.selectIndices(indices[0], indices);
+        if (editing.isEmpty()) {
+          list.scrollTo(Math.max(0, indices[0] - 3));
+        }
+      }
+    } finally {
+      updating = false;
+    }
+  }
+
+  private void key(KeyEvent event) {
+    if (editing.isPresent()) {
+      return;
+    }
+    Layer cue = list.getSelectionModel().getSelectedItem();
+    switch (event.getCode()) {
+      case ENTER, F2 -> {
+        if (cue != null) {
+          edit(cue.id());
+          event.consume();
+        }
+      }
+      case DELETE, BACK_SPACE -> {
+        if (!workspace.selection().isEmpty()) {
+          workspace.apply(
+              new dynamorph.model.edit.layer.ArrangeLayers.Delete(workspace.selection().layers()));
+          event.consume();
+        }
+      }
+      default -> {}
+    }
+  }
+
+  // --- editing
+  // ---------------------------------------------------------------------------------------------------
+
+  /** Edits the words of a cue where they stand. */
+  void edit(LayerId id) {
+    editing = Optional.of(id);
+    refreshCells();
+    for (int index = 0; index < rows.size(); index++) {
+      if (rows.get(index).id().equals(id)) {
+        list.scrollTo(Math.max(0, index - 2));
+      }
+    }
+  }
+
+  /** The field that a cue is edited in. */
+  private record Editor(LayerId cue, TextArea area) {}
+
+  private Optional<Editor> editor = Optional.empty();
+
+  /**
+   * Shows the cue as a row again.
+   *
+   * @param take whether the words that were typed are kept
+   */
+  private void endEditing(boolean take) {
+    Optional<Editor> ended = editor;
+    editor = Optional.empty();
+    editing = Optional.empty();
+    refreshCells();
+    ended
+        .filter(_ -> take)
+        .ifPresent(one -> actions.cues().setWords(one.cue(), one.area().getText()));
+  }
+
+  private void split() {
+    Optional<LayerId> id = editing.or(() -> workspace.selection().layers().stream().findFirst());
+    Optional<Layer> cue =
+        id.flatMap(wanted -> screening.board().flatMap(board -> board.layer(wanted)));
+    if (cue.isEmpty()) {
+      workspace.tell(dynamorph.app.session.Notice.info("Select the cue that shall be split."));
+    } else if (editor.isPresent()) {
+      int offset = editor.get().area().getCaretPosition();
+      endEditing(true);
+      actions.cues().splitCue(cue.get().id(), offset);
+    } else {
+      actions.titles().split();
+    }
+  }
+
+  private final List<Cell> cells = new ArrayList<>();
+
+  /** Shows every row anew; the list's own way would make new rows and end the editing of one. */
+  private void refreshCells() {
+    cells.forEach(Cell::show);
+  }
+
+  private final class Cell extends ListCell<Layer> {
+    private final Label in = new Label();
+    private final Label out = new Label();
+    private final Label words = new Label();
+    private final Label speed = new Label();
+    private final Label problem = new Label();
+    private final VBox middle = new VBox(1, words, problem);
+    private final HBox row = new HBox(8, new VBox(0, in, out), middle, speed);
+
+    Cell() {
+      cells.add(this);
+      in.getStyleClass().add("cue-time");
+      out.getStyleClass().add("cue-time-out");
+      in.setMinWidth(72);
+      words.setWrapText(true);
+      words.getStyleClass().add("cue-words");
+      problem.getStyleClass().add("cue-problem");
+      problem.setWrapText(true);
+      speed.getStyleClass().add("cue-speed");
+      speed.setMinWidth(26);
+      speed.setAlignment(Pos.TOP_RIGHT);
+      HBox.setHgrow(middle, Priority.ALWAYS);
+      middle.setMinWidth(0);
+      row.setAlignment(Pos.TOP_LEFT);
+      setPrefWidth(0);
+      in.setOnMouseClicked(event -> {
+        if (event.getClickCount() == 2) {
+          editTime(true);
+        }
+      });
+      out.setOnMouseClicked(event -> {
+        if (event.getClickCount() == 2) {
+          editTime(false);
+        }
+      });
+      middle.setOnMouseClicked(event -> {
+        if (event.getClickCount() == 2 && getItem() != null) {
+          edit(getItem().id());
+        }
+      });
+    }
+
+    private double barWidth() {
+      return list.lookup(".scroll-bar:vertical") instanceof Region bar ? bar.prefWidth(-1) : 14;
+    }
+
+    /** As high as the words need that wrap in the width of the list. */
+    @Override
+    protected double computePrefHeight(double width) {
+      if (getGraphic() == null || list.getWidth() < 40) {
+        return super.computePrefHeight(width);
+      }
+      double beside = list.snappedLeftInset() + list.snappedRightInset() + barWidth();
+      double inside = list.getWidth() - beside - snappedLeftInset() - snappedRightInset();
+      return snappedTopInset() + row.prefHeight(inside) + snappedBottomInset();
+    }
+
+    @Override
+    protected void updateItem(Layer cue, boolean empty) {
+      super.updateItem(cue, empty);
+      show();
+    }
+
+    private boolean isNothing() {
+      return isEmpty() || getItem() == null || getItem().timing().isEmpty();
+    }
+
+    private void showWhetherLive() {
+      pseudoClassStateChanged(
+          LIVE, !isNothing() && live.filter(getItem().id()::equals).isPresent());
+    }
+
+    private void show() {
+      Layer cue = getItem();
+      showWhetherLive();
+      if (isNothing()) {
+        setGraphic(null);
+        return;
+      }
+      Optional<Timeline> line = screening.timeline();
+      in.setText(line.map(own -> own.codeAt(CueList.time(cue).in())).orElse(""));
+      out.setText(line.map(own -> own.codeAt(CueList.time(cue).out())).orElse(""));
+      String speaker = CueList.time(cue).speaker();
+      words.setText(
+          (speaker.isEmpty() ? "" : speaker + ": ") + cue.story().text().replace('\u2028', '\n'));
+      List<CueProblem> problems = watch.of(cue.id());
+      speed.setText(Numbers.format(CueList.readingSpeed(cue), 0));
+      boolean fast = problems.stream().anyMatch(found -> found.kind() == CueProblem.Kind.TOO_FAST);
+      speed.pseudoClassStateChanged(WRONG, fast);
+      String told =
+          problems.stream()
+              .filter(found -> found.kind() != CueProblem.Kind.TOO_FAST)
+              .map(found -> found.kind().label())
+              .collect(Collectors.joining(", "));
+      problem.setText(told);
+      problem.setVisible(!told.isEmpty());
+      problem.setManaged(!told.isEmpty());
+      setTooltip(
+          problems.isEmpty()
+              ? null
+              : new Tooltip(
+                  problems.stream()
+                      .map(found -> found.kind().label() + ": " + found.detail())
+                      .collect(Collectors.joining("\n"))));
+      if (editing.filter(cue.id()::equals).isPresent()) {
+        boolean shown =
+            editor
+                .filter(one -> one.cue().equals(cue.id()))
+                .filter(one -> middle.getChildren().getFirst() == one.area())
+                .isPresent();
+        if (!shown) {
+          middle.getChildren().setAll(field(cue));
+        }
+      } else if (!middle.getChildren().equals(List.of(words, problem))) {
+        middle.getChildren().setAll(words, problem);
+      }
+      setGraphic(row);
+    }
+
+    /** Enter breaks the line; Ctrl+Enter or leaving the field takes the words, Esc leaves them. */
+    private TextArea field(Layer cue) {
+      TextArea field = new TextArea(cue.story().text().replace('\u2028', '\n'));
+      field.setWrapText(true);
+      // high enough for all the words, with a line to write on
+      int wrapped =
+          CueList.lines(cue).stream().mapToInt(line -> 1 + line.length() / CHARACTERS_IN_ROW).sum();
+      field.setPrefRowCount(wrapped + 1);
+      field.getStyleClass().add("cue-field");
+      field.setId("cue-field");
+      Editor own = new Editor(cue.id(), field);
+      editor = Optional.of(own);
+      field.addEventFilter(
+          KeyEvent.KEY_PRESSED,
+          event -> {
+            boolean taken = event.getCode() == KeyCode.ENTER && event.isShortcutDown();
+            if (taken || event.getCode() == KeyCode.ESCAPE) {
+              endEditing(taken);
+              list.requestFocus();
+              event.consume();
+            }
+          });
+      field
+          .focusedProperty()
+          .addListener((_, _, focused) -> {
+            if (!focused && editor.filter(own::equals).isPresent()) {
+              endEditing(true);
+            }
+          });
+      javafx.application.Platform.runLater(() -> {
+        field.requestFocus();
+        field.selectAll();
+      });
+      return field;
+    }
+
+    private void editTime(boolean begin) {
+      Layer cue = getItem();
+      Optional<Timeline> line = screening.timeline();
+      if (cue == null || line.isEmpty()) {
+        return;
+      }
+      Time was = begin ? CueList.time(cue).in() : CueList.time(cue).out();
+      FilmDialogs.text(
+              getScene().getWindow(),
+              begin ? "Time in" : "Time out",
+              "Timecode",
+              line.get().codeAt(was))
+          .ifPresent(text -> {
+            try {
+              Time now =
+                  line.get().rate().at(line.get().timecode().parse(text) - line.get().firstFrame());
+              var own = CueList.time(cue);
+              workspace.apply(
+                  new Retime(
+                      Map.of(
+                          cue.id(),
+                          begin ? own.between(now, own.out()) : own.between(own.in(), now)),
+                      "Trim"));
+            } catch (IllegalArgumentException wrong) {
+              workspace.tell(dynamorph.app.session.Notice.problem(wrong.getMessage()));
+            }
+          });
+    }
+  }
+}

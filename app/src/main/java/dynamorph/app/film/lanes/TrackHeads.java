@@ -1,0 +1,367 @@
+package dynamorph.app.film.lanes;
+
+import dynamorph.app.field.Controls;
+import dynamorph.app.film.action.FilmActions;
+import dynamorph.app.session.Screening;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.edit.film.ChangeTimeline;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.timeline.TrackId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import javafx.css.PseudoClass;
+import javafx.geometry.Point2D;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
+import org.kordamp.ikonli.feather.Feather;
+
+/** The names of the tracks, whether they are seen, and what can be done with each. */
+public final class TrackHeads extends Pane {
+  private static final double WIDTH = 150;
+
+  private final Workspace workspace;
+  private final Screening screening;
+  private final TrackLanes lanes;
+  private final FilmActions actions;
+  private final MenuButton films = new MenuButton();
+  private Optional<Timeline> shown = Optional.empty();
+
+  public TrackHeads(Workspace workspace, TrackLanes lanes, FilmActions actions) {
+    this.workspace = workspace;
+    this.screening = workspace.screening();
+    this.lanes = lanes;
+    this.actions = actions;
+    films.getStyleClass().add("film-menu");
+    films.setId("film-menu");
+    films.setPrefSize(WIDTH - 1, TrackLanes.RULER - 1);
+    films.setMaxSize(WIDTH - 1, TrackLanes.RULER - 1);
+    films.setFocusTraversable(false);
+    films.setOnShowing(_ -> fillFilms());
+    fillFilms();
+    getStyleClass().add("track-heads");
+    setMinWidth(WIDTH);
+    setPrefWidth(WIDTH);
+    setMaxWidth(WIDTH);
+    setMinHeight(0);
+    Rectangle clip = new Rectangle();
+    clip.widthProperty().bind(widthProperty());
+    clip.heightProperty().bind(heightProperty());
+    setClip(clip);
+    workspace.shownProperty().addListener((_, _, _) -> update());
+    screening.filmProperty().addListener((_, _, _) -> update());
+    lanes.onScrolledDown(this::place);
+    heightProperty().addListener((_, _, _) -> place());
+    update();
+  }
+
+  private void update() {
+    Optional<Timeline> now = screening.timeline();
+    if (now.equals(shown)) {
+      return;
+    }
+    shown = now;
+    List<Node> heads = new ArrayList<>();
+    now.ifPresent(line -> line.tracks().forEach(track -> heads.add(head(track))));
+    heads.add(films);
+    getChildren().setAll(heads);
+    films.setText(screening.board().map(Artboard::name).orElse("Film"));
+    place();
+  }
+
+  private void fillFilms() {
+    List<MenuItem> items = new ArrayList<>();
+    for (Artboard board : workspace.project().films().toList()) {
+      items.add(item(board.name(), () -> screening.open(board.id())));
+    }
+    items.add(new SeparatorMenuItem());
+    items.add(item("New film\u2026", actions::newFilm));
+    items.add(item("Film settings\u2026", actions::filmSettings));
+    films.getItems().setAll(items);
+  }
+
+  private void place() {
+    for (int row = 0; row < getChildren().size() - 1; row++) {
+      getChildren().get(row).setLayoutY(TrackLanes.RULER + row * TrackLanes.ROW - lanes.top());
+      getChildren()
+          .get(row)
+          .setVisible(getChildren().get(row).getLayoutY() > TrackLanes.RULER - TrackLanes.ROW / 2);
+    }
+  }
+
+  private Node head(Track track) {
+    Label name = new Label(label(track));
+    name.getStyleClass().add("track-name");
+    name.setMinWidth(0);
+    name.setTooltip(new Tooltip(help(track)));
+    name.setOnMouseClicked(event -> {
+      if (event.getClickCount() == 2) {
+        rename(track);
+      } else if (track instanceof Track.Captions) {
+        screening.cueTrackProperty().set(Optional.of(track.id()));
+      }
+    });
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    boolean hidden = track.state().hidden();
+    boolean locked = track.state().locked();
+    Button eye =
+        Controls.icon(
+            hidden ? Feather.EYE_OFF : Feather.EYE,
+            hidden ? "Show the track" : "Hide the track",
+            () -> put(track.withState(new Track.State(!hidden, locked))));
+    Button lock =
+        Controls.icon(
+            locked ? Feather.LOCK : Feather.UNLOCK,
+            locked ? "Unlock the track" : "Lock the track",
+            () -> put(track.withState(new Track.State(hidden, !locked))));
+    eye.getStyleClass().add("track-button");
+    lock.getStyleClass().add("track-button");
+    eye.setOpacity(hidden ? 1 : 0.6);
+    lock.setOpacity(locked ? 1 : 0.35);
+    HBox head = new HBox(1, name, gap, eye, lock);
+    head.setAlignment(Pos.CENTER_LEFT);
+    head.getStyleClass().add("track-head");
+    head.setMinHeight(TrackLanes.ROW);
+    head.setMaxHeight(TrackLanes.ROW);
+    head.setPrefSize(WIDTH, TrackLanes.ROW);
+    head.setId("track-" + track.id());
+    head.setUserData(track.id());
+    mark(head);
+    head.setOnContextMenuRequested(event -> {
+      ContextMenu menu = menu(track);
+      menu.show(head, event.getScreenX(), event.getScreenY());
+      event.consume();
+    });
+    return head;
+  }
+
+  private static final PseudoClass TAKING = PseudoClass.getPseudoClass("taking");
+
+  private Stream<Node> heads() {
+    return lookupAll(".track-head").stream();
+  }
+
+  /** The track whose name lies at a point of the window. */
+  Optional<Track> trackAt(Point2D inWindow) {
+    // names are made anew while a track is previewed; the lanes beside them stay
+    return localToScene(getLayoutBounds()).contains(inWindow)
+        ? lanes.trackAt(lanes.sceneToLocal(inWindow).getY())
+        : Optional.empty();
+  }
+
+  /** Marks the track that a style would be dropped on. */
+  void showLanding(Optional<Track> track) {
+    taking = track.map(Track::id);
+    heads().forEach(this::mark);
+  }
+
+  private void mark(Node head) {
+    head.pseudoClassStateChanged(TAKING, taking.filter(head.getUserData()::equals).isPresent());
+  }
+
+  private Optional<TrackId> taking = Optional.empty();
+
+  private static String label(Track track) {
+    return track instanceof Track.Captions ? "Captions " + track.name() : track.name();
+  }
+
+  private String help(Track track) {
+    return switch (track) {
+      case Track.Footage _ -> "Footage. Double-click to rename.";
+      case Track.Titles _ -> "Titles. Double-click to rename.";
+      case Track.Captions captions ->
+          "Captions, "
+              + captions.language()
+              + (captions.follows().isEmpty()
+                  ? ", follows no style"
+                  : ", follows "
+                      + String.join(
+                          ", ",
+                          captions.follows().stream()
+                              .map(id -> workspace.project().styles().get(id).name())
+                              .toList()))
+              + ". Press to list its cues.";
+    };
+  }
+
+  private void put(Track changed) {
+    screening
+        .board()
+        .ifPresent(board -> workspace.apply(new ChangeTimeline.PutTrack(board.id(), changed)));
+  }
+
+  /** A field in the place of the name. */
+  private void rename(Track track) {
+    HBox head = (HBox) lookup("#track-" + track.id().value().replace(".", "\\."));
+    if (head == null) {
+      return;
+    }
+    TextField field = new TextField(track.name());
+    field.getStyleClass().add("rename-field");
+    field.setPrefWidth(96);
+    head.getChildren().set(0, field);
+    field.requestFocus();
+    field.selectAll();
+    boolean[] done = {false};
+    Runnable take =
+        () -> {
+          if (!done[0]) {
+            done[0] = true;
+            shown = Optional.empty();
+            if (!field.getText().isBlank() && !field.getText().strip().equals(track.name())) {
+              put(track.withName(field.getText().strip()));
+            }
+            update();
+          }
+        };
+    Controls.onTyped(field, take);
+    field.setOnKeyPressed(event -> {
+      if (event.getCode() == KeyCode.ESCAPE) {
+        field.setText(track.name());
+        take.run();
+        event.consume();
+      }
+    });
+  }
+
+  ContextMenu menu(Track track) {
+    ContextMenu menu = new ContextMenu();
+    menu.getItems().add(item("Rename", () -> rename(track)));
+    menu.getItems().add(item("Move up", () -> move(track, -1)));
+    menu.getItems().add(item("Move down", () -> move(track, 1)));
+    menu.getItems().add(item("Delete the track", () -> delete(track)));
+    menu.getItems().add(new SeparatorMenuItem());
+    if (!(track instanceof Track.Footage)) {
+      menu.getItems().add(item("Select all on it", () -> selectAll(track)));
+    }
+    if (track instanceof Track.Captions captions) {
+      menu.getItems().addAll(follow(captions), speakers(captions));
+      menu.getItems()
+          .addAll(
+              item(
+                  "List its cues", () -> screening.cueTrackProperty().set(Optional.of(track.id()))),
+              item("Rules\u2026", () -> actions.tracks().editRules(captions)),
+              item("Export its cues\u2026", () -> actions.files().exportCaptions(captions)));
+    }
+    return menu;
+  }
+
+  /** The character style that what each speaker says takes. */
+  private Menu speakers(Track.Captions track) {
+    Menu menu = new Menu("Speakers");
+    Set<String> names = new TreeSet<>(track.speakers().keySet());
+    screening
+        .board()
+        .ifPresent(board ->
+            board.on(track.id()).forEach(cue -> names.add(cue.timing().orElseThrow().speaker())));
+    names.remove("");
+    for (String name : names) {
+      Menu of = new Menu(name);
+      ToggleGroup group = new ToggleGroup();
+      of.getItems().add(speaker(track, name, Optional.empty(), group));
+      for (Style style : workspace.project().styles().list()) {
+        if (style.level() == StyleLevel.CHARACTER) {
+          of.getItems().add(speaker(track, name, Optional.of(style), group));
+        }
+      }
+      menu.getItems().add(of);
+    }
+    if (names.isEmpty()) {
+      MenuItem none = new MenuItem("No cue says who speaks");
+      none.setDisable(true);
+      menu.getItems().add(none);
+    }
+    return menu;
+  }
+
+  private MenuItem speaker(
+      Track.Captions track, String name, Optional<Style> style, ToggleGroup group) {
+    RadioMenuItem item = new RadioMenuItem(style.map(Style::name).orElse("No style"));
+    item.setToggleGroup(group);
+    item.setSelected(Optional.ofNullable(track.speakers().get(name)).equals(style.map(Style::id)));
+    item.setOnAction(_ -> {
+      Map<String, StyleId> changed = new TreeMap<>(track.speakers());
+      style.ifPresentOrElse(wanted -> changed.put(name, wanted.id()), () -> changed.remove(name));
+      put(track.withSpeakers(changed));
+    });
+    return item;
+  }
+
+  private Menu follow(Track.Captions track) {
+    Menu menu = new Menu("Follow");
+    for (Style style : workspace.project().styles().list()) {
+      if (style.level() == StyleLevel.TEXT) {
+        CheckMenuItem item = new CheckMenuItem(style.name());
+        item.setSelected(track.follows().contains(style.id()));
+        item.setOnAction(_ -> put(track.withFollows(flipped(track.follows(), style.id()))));
+        menu.getItems().add(item);
+      }
+    }
+    return menu;
+  }
+
+  private static List<StyleId> flipped(List<StyleId> follows, StyleId style) {
+    List<StyleId> changed = new ArrayList<>(follows);
+    if (!changed.remove(style)) {
+      changed.add(style);
+    }
+    return changed;
+  }
+
+  private void move(Track track, int by) {
+    screening
+        .board()
+        .ifPresent(
+            board -> workspace.apply(new ChangeTimeline.MoveTrack(board.id(), track.id(), by)));
+  }
+
+  private void delete(Track track) {
+    screening
+        .board()
+        .ifPresent(
+            board -> workspace.apply(new ChangeTimeline.DeleteTrack(board.id(), track.id())));
+  }
+
+  private void selectAll(Track track) {
+    screening
+        .board()
+        .ifPresent(
+            board -> workspace.select(board.on(track.id()).stream().map(Layer::id).toList()));
+  }
+
+  private static MenuItem item(String label, Runnable work) {
+    MenuItem item = new MenuItem(label);
+    item.setOnAction(_ -> work.run());
+    return item;
+  }
+}

@@ -1,0 +1,49 @@
+package dynamorph.app.finish;
+
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.Layer;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.layer.ReplaceFinish;
+import dynamorph.model.property.PropertySet;
+import java.util.Optional;
+
+/** Takes the finish of one text over to others. */
+public final class FinishActions {
+  private final Workspace workspace;
+  private Optional<PropertySet> copied = Optional.empty();
+
+  public FinishActions(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  public void copy() {
+    Optional<Layer> first =
+        workspace
+            .project()
+            .layers()
+            .filter(layer -> workspace.selection().contains(layer.id()))
+            .findFirst();
+    first.ifPresent(layer -> {
+      copied = Optional.of(ReplaceFinish.ofFirst(workspace.project(), layer));
+      workspace.tell(Notice.info("Finish copied. Select other texts and paste it."));
+    });
+  }
+
+  public void paste() {
+    if (copied.isEmpty()) {
+      workspace.tell(
+          Notice.problem("No finish was copied yet: select a text and copy its finish."));
+      return;
+    }
+    workspace.apply(ReplaceFinish.of(target(), copied.get()));
+  }
+
+  public void clear() {
+    workspace.apply(ReplaceFinish.plain(target()));
+  }
+
+  private Target target() {
+    return workspace.selection().target();
+  }
+}

@@ -1,2 +1,0 @@
-/** The swatches of the project: where they are listed, and where one is edited for all its uses. */
-package dynamorph.app.palette;

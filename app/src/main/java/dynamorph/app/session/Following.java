@@ -1,0 +1,179 @@
+package dynamorph.app.session;
+
+import dynamorph.app.session.Notice.Offer;
+import dynamorph.app.session.Notice.Tick;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.style.ApplyOptions;
+import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.style.Stamp;
+import dynamorph.model.property.Facet;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+
+/**
+ * Puts styles on text in the manner that the person has chosen, which holds for the session, and
+ * tells what became of local changes.
+ */
+public final class Following {
+  private final Workspace workspace;
+  private final ObjectProperty<ApplyOptions> manner =
+      new SimpleObjectProperty<>(ApplyOptions.PLAIN);
+  private final BooleanProperty stamping = new SimpleBooleanProperty();
+
+  Following(Workspace workspace) {
+    this.workspace = workspace;
+  }
+
+  /** What is left alone and which local changes stay. */
+  public ObjectProperty<ApplyOptions> mannerProperty() {
+    return manner;
+  }
+
+  /** Whether values are copied once instead of followed. */
+  public BooleanProperty stampingProperty() {
+    return stamping;
+  }
+
+  /** Whether anything about the manner is not as it is at first. */
+  public boolean isUnusual() {
+    return !manner.get().equals(ApplyOptions.PLAIN) || stamping.get();
+  }
+
+  /**
+   * The edit that puts a style on a target; with only a caret a text style is for the whole text.
+   */
+  public Edit edit(Target target, StyleId style, boolean onTop, boolean stamp) {
+    Target meant =
+        target instanceof Target.Words words && words.range().isEmpty() && isForTexts(style)
+            ? new Target.Layers(words.layers())
+            : target;
+    ApplyOptions how = manner.get().onTop(onTop);
+    return stamp ? new Stamp(meant, style, how) : new Follow(meant, style, how);
+  }
+
+  private boolean isForTexts(StyleId style) {
+    return workspace
+        .project()
+        .styles()
+        .find(style)
+        .filter(found -> found.level() == StyleLevel.TEXT)
+        .isPresent();
+  }
+
+  /** Puts a style on the selection. */
+  public void put(StyleId style, boolean onTop, boolean stamp) {
+    put(workspace.selection().target(), style, onTop, stamp);
+  }
+
+  /** Puts a style on a target; tells about local changes and offers the other choices. */
+  public void put(Target target, StyleId style, boolean onTop, boolean stamp) {
+    if (target instanceof Target.Words words
+        && !words.range().isEmpty()
+        && isForTexts(style)
+        && !stamp) {
+      offerForWords(words, style);
+      return;
+    }
+    long deviating =
+        target.layers().stream()
+            .flatMap(id -> workspace.project().layer(id).stream())
+            .filter(layer -> LocalChanges.count(layer) > 0)
+            .count();
+    Edit edit = edit(target, style, onTop, stamp);
+    if (!workspace.apply(edit)) {
+      return;
+    }
+    workspace.pickedStyleProperty().set(Optional.of(style));
+    if (edit instanceof Follow follow && deviating > 0 && target instanceof Target.Layers) {
+      tellOfLocalChanges(follow, deviating);
+    } else {
+      tellDone(target, style, stamp);
+    }
+  }
+
+  private void tellDone(Target target, StyleId style, boolean stamped) {
+    String name = workspace.project().styles().get(style).name();
+    boolean one = target.layers().size() == 1;
+    String verb =
+        stamped ? (one ? " has" : " have") + " the values of" : one ? " follows" : " follow";
+    workspace.tell(Notice.info(target.label() + verb + " \"" + name + "\"."));
+  }
+
+  /** A text style cannot be followed by some words. */
+  private void offerForWords(Target.Words words, StyleId style) {
+    String name = workspace.project().styles().get(style).name();
+    workspace.tell(
+        Notice.offering(
+            "\"" + name + "\" is a text style and goes on whole texts.",
+            new Offer.Press(
+                "Put it on the whole text",
+                () -> put(new Target.Layers(words.layers()), style, false, false)),
+            new Offer.Press("Stamp it on the words", () -> put(words, style, false, true))));
+  }
+
+  /** What was done with local changes, and the other choices, which then hold for the session. */
+  private void tellOfLocalChanges(Follow done, long deviating) {
+    int count = done.target().layers().size();
+    Set<Facet> kept = done.manner().keepsLocal();
+    String which = count == 1 ? "this text" : deviating + " of " + count + " texts";
+    String what =
+        done.manner().keepsAllLocal()
+            ? (count == 1 ? "This text has" : which + " have") + " local changes; they are kept."
+            : (kept.isEmpty() ? "Local changes of " : "Some local changes of ")
+                + which
+                + " were dropped.";
+    List<Offer> offers = new ArrayList<>();
+    if (!done.manner().keepsAllLocal()) {
+      offers.add(new Offer.Press("Keep", () -> again(done, EnumSet.allOf(Facet.class))));
+    }
+    if (!kept.isEmpty()) {
+      offers.add(new Offer.Press("Drop", () -> again(done, EnumSet.noneOf(Facet.class))));
+    }
+    offers.add(
+        new Offer.Ticks(
+            "Keep only",
+            Arrays.stream(Facet.values())
+                .map(facet ->
+                    new Tick(
+                        facet.label(),
+                        kept.contains(facet),
+                        () -> again(done, flipped(kept, facet))))
+                .toList()));
+    workspace.tell(new Notice(what, false, offers));
+  }
+
+  private static Set<Facet> flipped(Set<Facet> facets, Facet facet) {
+    EnumSet<Facet> changed = EnumSet.noneOf(Facet.class);
+    changed.addAll(facets);
+    if (!changed.remove(facet)) {
+      changed.add(facet);
+    }
+    return changed;
+  }
+
+  private void again(Follow done, Set<Facet> kept) {
+    manner.set(manner.get().keepingLocal(kept));
+    Follow other = new Follow(done.target(), done.style(), done.manner().keepingLocal(kept));
+    workspace.undo();
+    long deviating =
+        done.target().layers().stream()
+            .flatMap(id -> workspace.project().layer(id).stream())
+            .filter(layer -> LocalChanges.count(layer) > 0)
+            .count();
+    if (workspace.apply(other)) {
+      tellOfLocalChanges(other, deviating);
+    }
+  }
+}

@@ -1,0 +1,346 @@
+package dynamorph.app.styles.column;
+
+import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.styles.StyleDropTarget;
+import dynamorph.model.LayerId;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.style.ChangeStyle;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import java.util.List;
+import java.util.Optional;
+import javafx.animation.PauseTransition;
+import javafx.geometry.Point2D;
+import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.util.Duration;
+
+/**
+ * What can be done with a style card. Resting on it shows the selection in the style; one press
+ * lets the selection follow it; two presses open the style desk; dragging it onto texts lets those
+ * follow it. A single press waits until it cannot become a double one any more, so that opening a
+ * style never applies it.
+ */
+public final class CardGestures {
+  private static final Duration REST = Duration.millis(150);
+  private static final Duration DOUBLE_PRESS = Duration.millis(280);
+  private static final double DRAG_THRESHOLD = 6;
+
+  private final Workspace workspace;
+  private final StageView stage;
+  private final Pane overlay;
+  private final PauseTransition rest = new PauseTransition(REST);
+  private final PauseTransition press = new PauseTransition(DOUBLE_PRESS);
+  private final ImageView ghost = new ImageView();
+  private final StyleMenu menu;
+  private StylesColumn column;
+  private Point2D pressedAt = Point2D.ZERO;
+  private boolean dragging;
+  private Optional<Edit> over = Optional.empty();
+
+  /**
+   * @param overlay lies over the whole window; the dragged specimen is shown in it
+   */
+  public CardGestures(Workspace workspace, StageView stage, Pane overlay) {
+    this.workspace = workspace;
+    this.stage = stage;
+    this.overlay = overlay;
+    this.menu = new StyleMenu(workspace, this::rename);
+    ghost.setOpacity(0.85);
+    ghost.setMouseTransparent(true);
+  }
+
+  private StyleDropTarget landing = StyleDropTarget.NONE;
+
+  /** Gives a place beside the stage that styles can be dropped on. */
+  public void setLanding(StyleDropTarget place) {
+    landing = place;
+  }
+
+  void attach(StylesColumn to) {
+    column = to;
+  }
+
+  StyleCard install(StyleCard card, StyleId id) {
+    card.setId("style-" + id);
+    card.setOnMouseMoved(_ -> restOn(id));
+    card.addEventHandler(MouseEvent.MOUSE_ENTERED, _ -> restOn(id));
+    card.addEventHandler(MouseEvent.MOUSE_EXITED, _ -> leave());
+    card.setOnMousePressed(event -> pressed(card, event));
+    card.setOnMouseDragged(event -> dragged(card, id, event));
+    card.setOnMouseReleased(event -> released(id, event));
+    card.setOnKeyPressed(event -> keyPressed(card, id, event));
+    card.focusedProperty()
+        .addListener((_, _, focused) -> {
+          if (focused) {
+            column.reveal(card);
+            workspace.previewFollowing(id);
+          } else {
+            workspace.endPreview();
+          }
+        });
+    card.edit.setOnAction(_ -> workspace.openDesk(id));
+    card.setOnContextMenuRequested(event -> {
+      press.stop();
+      menu.of(card, id, column.chosenWith(id)).show(card, event.getScreenX(), event.getScreenY());
+      event.consume();
+    });
+    return card;
+  }
+
+  /** Shows what giving a style the look of the selection would change. */
+  void takeLook(Style style) {
+    menu.takeLook(style);
+  }
+
+  // --- trying out
+  // --------------------------------------------------------------------------------------------------
+
+  private Optional<StyleId> resting = Optional.empty();
+
+  private void restOn(StyleId id) {
+    if (dragging || resting.filter(id::equals).isPresent()) {
+      return;
+    }
+    resting = Optional.of(id);
+    rest.setOnFinished(_ -> workspace.previewFollowing(id));
+    rest.playFromStart();
+  }
+
+  private void leave() {
+    rest.stop();
+    resting = Optional.empty();
+    if (!dragging) {
+      workspace.endPreview();
+    }
+  }
+
+  // --- pressing
+  // ----------------------------------------------------------------------------------------------------
+
+  private void pressed(StyleCard card, MouseEvent event) {
+    if (event.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    pressedAt = new Point2D(event.getSceneX(), event.getSceneY());
+    if (event.getClickCount() == 2) {
+      press.stop();
+    }
+    event.consume();
+  }
+
+  private void released(StyleId id, MouseEvent event) {
+    if (event.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    boolean moved = pressedAt.distance(event.getSceneX(), event.getSceneY()) >= DRAG_THRESHOLD;
+    if (dragging || moved) {
+      drop(id, event);
+    } else if (event.getClickCount() == 2) {
+      press.stop();
+      workspace.endPreview();
+      workspace.openDesk(id);
+    } else if (event.isShortcutDown()) {
+      column.flipChosen(id);
+    } else if (event.isShiftDown() && !event.isAltDown()) {
+      column.extendChosen(id);
+    } else if (event.getClickCount() == 1) {
+      boolean onTop = event.isAltDown() && !event.isShiftDown();
+      boolean stamps = event.isAltDown() && event.isShiftDown();
+      press.setOnFinished(_ -> choose(id, onTop, stamps));
+      press.playFromStart();
+    }
+    event.consume();
+  }
+
+  /** Lets the selection follow the style; with nothing selected the style is only picked. */
+  private void choose(StyleId id, boolean onTop, boolean stamps) {
+    column.clearChosen();
+    boolean deskOpen = workspace.deskProperty().get().isPresent();
+    if (deskOpen) {
+      workspace.openDesk(id);
+    } else if (workspace.selection().isEmpty()) {
+      workspace.pickedStyleProperty().set(Optional.of(id));
+      workspace.tell(
+          Notice.info("Select texts first and press the style again, or drag it onto a text."));
+    } else {
+      workspace
+          .following()
+          .put(
+              id,
+              onTop || workspace.following().mannerProperty().get().onTop(),
+              stamps || workspace.following().stampingProperty().get());
+    }
+  }
+
+  // --- dragging
+  // ----------------------------------------------------------------------------------------------------
+
+  private void dragged(StyleCard card, StyleId id, MouseEvent event) {
+    Point2D now = new Point2D(event.getSceneX(), event.getSceneY());
+    if (!dragging && now.distance(pressedAt) < DRAG_THRESHOLD) {
+      return;
+    }
+    if (!dragging) {
+      dragging = true;
+      rest.stop();
+      workspace.endPreview();
+      ghost.setImage(card.specimen.getImage());
+      ghost.setFitWidth(card.specimen.getFitWidth() * 0.7);
+      ghost.setPreserveRatio(true);
+      overlay.getChildren().add(ghost);
+    }
+    Point2D at = overlay.sceneToLocal(now);
+    ghost.relocate(at.getX() + 12, at.getY() + 8);
+    column.showDrop(now, id);
+    boolean onTop = event.isAltDown();
+    Optional<Edit> would =
+        textsAt(now)
+            .map(texts ->
+                workspace
+                    .following()
+                    .edit(texts, id, onTop, workspace.following().stampingProperty().get()))
+            .or(() -> landing.editAt(now, id, onTop));
+    landing.mark(now);
+    if (!would.equals(over)) {
+      over = would;
+      would.ifPresentOrElse(workspace::preview, workspace::endPreview);
+    }
+    event.consume();
+  }
+
+  private static final Point2D NOWHERE = new Point2D(-1, -1);
+
+  private void drop(StyleId id, MouseEvent event) {
+    dragging = false;
+    overlay.getChildren().remove(ghost);
+    workspace.endPreview();
+    over = Optional.empty();
+    landing.mark(NOWHERE);
+    Point2D at = new Point2D(event.getSceneX(), event.getSceneY());
+    column.drop(at, id);
+    textsAt(at)
+        .ifPresentOrElse(
+            texts ->
+                workspace
+                    .following()
+                    .put(
+                        texts,
+                        id,
+                        event.isAltDown() && !event.isShiftDown(),
+                        event.isAltDown() && event.isShiftDown()
+                            || workspace.following().stampingProperty().get()),
+            () -> landing.editAt(at, id, event.isAltDown()).ifPresent(workspace::apply));
+  }
+
+  private Optional<Target.Layers> textsAt(Point2D inWindow) {
+    return layerAt(inWindow).map(this::targetOf).or(() -> landing.textsAt(inWindow));
+  }
+
+  /** Dropped on one of several selected texts, a style goes to all of them. */
+  private Target.Layers targetOf(LayerId layer) {
+    Selection selection = workspace.selection();
+    return selection.contains(layer) && selection.cursor().isEmpty()
+        ? new Target.Layers(selection.layers())
+        : new Target.Layers(List.of(layer));
+  }
+
+  private Optional<LayerId> layerAt(Point2D inWindow) {
+    Point2D at = stage.sceneToLocal(inWindow);
+    if (!stage.contains(at)) {
+      return landing.layerAt(inWindow);
+    }
+    double ratio = stage.getScene().getWindow().getOutputScaleX();
+    double x = stage.view().toPlaneX(at.getX() * ratio);
+    double y = stage.view().toPlaneY(at.getY() * ratio);
+    double tolerance = 4 / stage.view().scale();
+    return stage
+        .scene()
+        .flatMap(scene -> scene.at(x, y, tolerance))
+        .map(found -> found.text().layer().id());
+  }
+
+  // --- keys
+  // --------------------------------------------------------------------------------------------------------
+
+  private void keyPressed(StyleCard card, StyleId id, KeyEvent event) {
+    switch (event.getCode()) {
+      case DOWN -> column.neighbour(id, 1).ifPresent(StyleCard::requestFocus);
+      case UP -> column.neighbour(id, -1).ifPresent(StyleCard::requestFocus);
+      case ENTER -> {
+        if (workspace.selection().isEmpty()) {
+          workspace.openDesk(id);
+        } else {
+          choose(
+              id,
+              event.isAltDown() && !event.isShiftDown(),
+              event.isAltDown() && event.isShiftDown());
+        }
+      }
+      case E -> {
+        if (!event.isShortcutDown()) {
+          return;
+        }
+        workspace.openDesk(id);
+      }
+      case F2 -> rename(card, id);
+      case DELETE, BACK_SPACE -> menu.delete(column.chosenWith(id));
+      case ESCAPE -> {
+        workspace.endPreview();
+        stage.requestFocus();
+      }
+      case CONTEXT_MENU ->
+          menu.of(card, id, column.chosenWith(id)).show(card, javafx.geometry.Side.BOTTOM, 20, -10);
+      default -> {
+        return;
+      }
+    }
+    event.consume();
+  }
+
+  /** Puts a field in the place of the name. */
+  private void rename(StyleCard card, StyleId id) {
+    Style style = workspace.project().styles().get(id);
+    TextField field = new TextField(style.name());
+    field.getStyleClass().add("rename-field");
+    card.name.setGraphic(field);
+    card.name.setText("");
+    boolean[] done = {false};
+    Runnable finish =
+        () -> {
+          if (!done[0]) {
+            done[0] = true;
+            card.name.setGraphic(null);
+            card.name.setText(style.name());
+            if (!field.getText().isBlank() && !field.getText().strip().equals(style.name())) {
+              workspace.apply(new ChangeStyle(style.withName(field.getText())));
+            }
+          }
+        };
+    field.setOnAction(_ -> finish.run());
+    field
+        .focusedProperty()
+        .addListener((_, _, focused) -> {
+          if (!focused) {
+            finish.run();
+          }
+        });
+    field.setOnKeyPressed(event -> {
+      if (event.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
+        field.setText(style.name());
+        finish.run();
+      }
+      event.consume();
+    });
+    field.requestFocus();
+    field.selectAll();
+  }
+}

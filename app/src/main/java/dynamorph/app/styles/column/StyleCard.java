@@ -1,0 +1,141 @@
+package dynamorph.app.styles.column;
+
+import dynamorph.model.style.ColourLabel;
+import dynamorph.model.value.Numbers;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Rectangle;
+
+/** A specimen with the style's name, level and counts. Knows nothing of what pressing it does. */
+final class StyleCard extends HBox {
+  static final double SPECIMEN_HEIGHT = 46;
+  static final double WIDTH = 243;
+
+  /** How far a derived style stands in from its base. */
+  static final double INDENT = 14;
+
+  private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
+  private static final PseudoClass IN_USE = PseudoClass.getPseudoClass("followed");
+  private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+  private static final PseudoClass DROP_ABOVE = PseudoClass.getPseudoClass("drop-above");
+  private static final PseudoClass DROP_BELOW = PseudoClass.getPseudoClass("drop-below");
+  private static final PseudoClass DROP_ON = PseudoClass.getPseudoClass("drop-on");
+
+  final ImageView specimen = new ImageView();
+  final Button edit = new Button("Edit");
+  final VBox face = new VBox();
+  final Label name = new Label();
+  private final Label level = new Label();
+  private final Label count = new Label();
+  private final Label local = new Label();
+  private final Region elbow = new Region();
+  private final Circle dot = new Circle(4);
+  private final Tooltip note = new Tooltip();
+
+  StyleCard() {
+    setFocusTraversable(true);
+    setAccessibleRole(AccessibleRole.LIST_ITEM);
+    getStyleClass().add("style-card-row");
+    face.getStyleClass().add("style-card");
+    elbow.getStyleClass().add("elbow");
+    name.getStyleClass().add("style-name");
+    level.getStyleClass().add("quiet");
+    count.getStyleClass().add("quiet");
+    local.getStyleClass().add("local-text");
+    edit.getStyleClass().add("card-edit");
+    edit.setFocusTraversable(false);
+    edit.setTooltip(new Tooltip("Edit the style for everything that follows it  Ctrl+E"));
+    edit.setVisible(false);
+    edit.setManaged(false);
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    name.setMinWidth(0);
+    level.setMinWidth(Region.USE_PREF_SIZE);
+    local.setMinWidth(Region.USE_PREF_SIZE);
+    count.setMinWidth(Region.USE_PREF_SIZE);
+    edit.setMinWidth(Region.USE_PREF_SIZE);
+    HBox footer = new HBox(6, dot, name, level, gap, count, local, edit);
+    footer.setAlignment(Pos.CENTER_LEFT);
+    footer.getStyleClass().add("style-footer");
+    StackPane picture = new StackPane(specimen);
+    picture.setMinHeight(SPECIMEN_HEIGHT);
+    picture.setMaxHeight(SPECIMEN_HEIGHT);
+    picture.setAlignment(Pos.CENTER_LEFT);
+    face.getChildren().addAll(picture, footer);
+    HBox.setHgrow(face, Priority.ALWAYS);
+    setOnMouseEntered(_ -> showEdit(true));
+    setOnMouseExited(_ -> showEdit(false));
+  }
+
+  private void showEdit(boolean shown) {
+    edit.setVisible(shown);
+    edit.setManaged(shown);
+    count.setManaged(!shown);
+    count.setVisible(!shown);
+  }
+
+  void show(
+      dynamorph.model.style.Style style, int depth, int followers, long deviating, boolean base) {
+    getChildren().setAll(face);
+    if (depth > 0) {
+      elbow.setMinWidth(depth * INDENT);
+      elbow.setMaxWidth(depth * INDENT);
+      getChildren().addFirst(elbow);
+    }
+    double width = WIDTH - depth * INDENT;
+    specimen.setFitWidth(width - 2);
+    specimen.setFitHeight(SPECIMEN_HEIGHT);
+    Rectangle clip = new Rectangle(width - 2, SPECIMEN_HEIGHT + 10);
+    clip.setArcWidth(12);
+    clip.setArcHeight(12);
+    specimen.setClip(clip);
+    name.setText(style.name());
+    level.setText(base ? "base" : style.level().label());
+    count.setText(String.valueOf(followers));
+    dot.setVisible(style.label().isPresent());
+    dot.setManaged(style.label().isPresent());
+    style.label().ifPresent(label -> dot.setFill(colour(label)));
+    note.setText(style.note());
+    name.setTooltip(style.note().isBlank() ? null : note);
+    local.setText(deviating == 0 ? "" : deviating + " local");
+    local.setManaged(deviating > 0);
+    String followed = Numbers.counted(followers, "follower");
+    setAccessibleText(style.name() + ", " + style.level().label() + " style, " + followed);
+  }
+
+  static Color colour(ColourLabel label) {
+    return Color.rgb(label.colour().red(), label.colour().green(), label.colour().blue());
+  }
+
+  /** Where a card that is dragged would land. */
+  void showDrop(boolean above, boolean below) {
+    pseudoClassStateChanged(DROP_ABOVE, above);
+    pseudoClassStateChanged(DROP_BELOW, below);
+  }
+
+  /** Whether a text that is dragged here would give the style its look. */
+  void showTaking(boolean over) {
+    pseudoClassStateChanged(DROP_ON, over);
+  }
+
+  void markChosen(boolean chosen) {
+    pseudoClassStateChanged(CHOSEN, chosen);
+  }
+
+  void mark(boolean picked, boolean followed) {
+    pseudoClassStateChanged(PICKED, picked);
+    pseudoClassStateChanged(IN_USE, followed);
+  }
+}

@@ -1,0 +1,527 @@
+package dynamorph.app.styles.column;
+
+import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.field.Controls;
+import dynamorph.app.session.Screening;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.styles.palette.PaletteStrip;
+import dynamorph.app.styles.specimen.Specimens;
+import dynamorph.app.theme.Theme;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.style.AddStyle;
+import dynamorph.model.edit.style.ArrangeStyles;
+import dynamorph.model.property.Properties;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.ColourLabel;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.specimen.Backdrop;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SequencedSet;
+import java.util.Set;
+import javafx.animation.PauseTransition;
+import javafx.beans.binding.Bindings;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import org.kordamp.ikonli.feather.Feather;
+
+/** All styles of the project as specimens, by group, derived ones tucked under their base. */
+public final class StylesColumn extends VBox {
+  /** Which styles are listed. */
+  private enum Show {
+    ALL("all styles"),
+    FOLLOWED("followed by the selection"),
+    DEVIATING("with local changes"),
+    UNUSED("unused");
+
+    private final String label;
+
+    Show(String label) {
+      this.label = label;
+    }
+
+    @Override
+    public String toString() {
+      return label;
+    }
+  }
+
+  private final Workspace workspace;
+  private final Specimens specimens;
+  private final Button keep = new Button("Keep this look\u2026");
+  private final TextField filter = new TextField();
+  private final ComboBox<Show> show = new ComboBox<>();
+  private final VBox list = new VBox();
+  private final ScrollPane scroll = new ScrollPane();
+  private final Map<StyleId, StyleCard> cards = new HashMap<>();
+  private final CardGestures gestures;
+  private List<StyleId> order = List.of();
+  private Cascade cascade;
+
+  public StylesColumn(
+      Workspace workspace,
+      Specimens specimens,
+      ObservableValue<Theme> theme,
+      CardGestures gestures) {
+    this.workspace = workspace;
+    this.specimens = specimens;
+    this.gestures = gestures;
+    this.cascade = Cascade.of(workspace.project());
+    this.followers = Followers.of(workspace.project());
+    getStyleClass().add("styles-column");
+    setId("styles");
+    scroll.setContent(list);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    list.getStyleClass().add("style-list");
+    getChildren().addAll(head(), filters(), scroll, new PaletteStrip(workspace));
+    gestures.attach(this);
+    workspace.shownProperty().addListener((_, _, _) -> update());
+    workspace.historyProperty().addListener((_, _, _) -> update());
+    workspace.selectionProperty().addListener((_, _, _) -> markCards());
+    workspace
+        .pickedStyleProperty()
+        .addListener((_, _, picked) -> {
+          markCards();
+          picked.flatMap(this::card).ifPresent(this::reveal);
+        });
+    workspace.deskProperty().addListener((_, _, _) -> markCards());
+    theme.addListener((_, _, _) -> update());
+    update();
+  }
+
+  private Node head() {
+    Label title = new Label("Styles");
+    title.getStyleClass().add("column-title");
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    keep.setId("keep-look");
+    keep.setTooltip(new Tooltip("Keep the look of the selection as a style  Ctrl+K"));
+    keep.setOnAction(_ -> workspace.keepingProperty().set(true));
+    Button empty = Controls.icon(Feather.PLUS, "New empty style", this::addEmpty);
+    empty.setId("new-style");
+    HBox head = new HBox(8, title, gap, empty, keep);
+    head.setAlignment(Pos.CENTER_LEFT);
+    return head;
+  }
+
+  /** A style that sets nothing yet, open on the desk. */
+  public void addEmpty() {
+    Style empty =
+        Style.text(workspace.ids().next("style"), workspace.freeName("Untitled look"), "");
+    if (workspace.apply(new AddStyle(empty, "New"))) {
+      workspace.openDesk(empty.id());
+    }
+  }
+
+  private Node filters() {
+    filter.setPromptText("Filter");
+    filter.setAccessibleText("Filter styles");
+    filter.textProperty().addListener((_, _, _) -> update());
+    show.getItems().addAll(Show.values());
+    show.setValue(Show.ALL);
+    show.setMinWidth(70);
+    show.setPrefWidth(96);
+    show.setAccessibleText("Which styles are listed");
+    show.valueProperty().addListener((_, _, _) -> update());
+    HBox.setHgrow(filter, Priority.ALWAYS);
+    ApplyMenu manner = new ApplyMenu(workspace.following());
+    manner.setMinWidth(0);
+    filter.setMinWidth(60);
+    filter.setPrefWidth(60);
+    HBox.setHgrow(manner, Priority.ALWAYS);
+    HBox second = new HBox(6, manner, sortMenu());
+    second.setAlignment(Pos.CENTER_LEFT);
+    VBox rows = new VBox(4, new HBox(6, filter, show), second);
+    rows.getStyleClass().add("filter-rows");
+    return rows;
+  }
+
+  private MenuButton sortMenu() {
+    MenuButton menu = new MenuButton("Sorted " + sort.label());
+    menu.getStyleClass().add("quiet-menu");
+    menu.setMinWidth(Region.USE_PREF_SIZE);
+    menu.setAccessibleText("How styles are sorted");
+    for (StyleSort one : StyleSort.values()) {
+      MenuItem item = new MenuItem(one.label());
+      item.setOnAction(_ -> {
+        sort = one;
+        menu.setText("Sorted " + one.label());
+        update();
+      });
+      menu.getItems().add(item);
+    }
+    overFilm.setId("over-film");
+    overFilm
+        .disableProperty()
+        .bind(
+            Bindings.createBooleanBinding(
+                () -> !workspace.screening().isOpen(), workspace.screening().filmProperty()));
+    overFilm.selectedProperty().addListener((_, _, _) -> update());
+    // cards are drawn anew once the film rests
+    film.setOnFinished(_ -> update());
+    workspace
+        .screening()
+        .filmProperty()
+        .addListener((_, _, _) -> {
+          if (overFilm.isSelected()) {
+            update();
+          }
+        });
+    workspace
+        .screening()
+        .playheadProperty()
+        .addListener((_, _, _) -> {
+          if (overFilm.isSelected() && !workspace.screening().playingProperty().get()) {
+            film.playFromStart();
+          }
+        });
+    specimens.setGround(this::frame);
+    menu.getItems().addAll(new SeparatorMenuItem(), overFilm);
+    return menu;
+  }
+
+  private final CheckMenuItem overFilm = new CheckMenuItem("Seen over the film");
+  private final PauseTransition film = new PauseTransition(Duration.millis(250));
+
+  /** The frame that specimens are seen over; empty if they are seen on plain colours. */
+  private Optional<Specimens.Seen> frame() {
+    Screening screening = workspace.screening();
+    return screening
+        .board()
+        .filter(_ -> overFilm.isSelected())
+        .map(board -> {
+          Timeline line = board.timeline().orElseThrow();
+          Time at = screening.playheadProperty().get();
+          Project project = workspace.project();
+          return new Specimens.Seen(
+              List.of(line.footage().toList(), at, board.background(), project.assets()),
+              new Backdrop.FilmFrame(
+                  FootagePainter.of(project, workspace.footage()),
+                  line,
+                  at,
+                  board.width() / board.height(),
+                  project.palette().colour(board.background())));
+        });
+  }
+
+  /** Puts the keyboard into the column. */
+  public void focusFirst() {
+    order.stream().findFirst().map(cards::get).ifPresent(Node::requestFocus);
+  }
+
+  /** Scrolls until a card shows whole. */
+  void reveal(StyleCard card) {
+    scroll.applyCss();
+    scroll.layout();
+    double visible = scroll.getViewportBounds().getHeight();
+    double room = list.getHeight() - visible;
+    double top = card.getBoundsInParent().getMinY();
+    double bottom = card.getBoundsInParent().getMaxY();
+    double shown = scroll.getVvalue() * room;
+    if (room <= 0 || top >= shown && bottom <= shown + visible) {
+      return;
+    }
+    double wanted = top < shown ? top - REVEAL_MARGIN : bottom - visible + REVEAL_MARGIN;
+    scroll.setVvalue(Math.clamp(wanted / room, 0, 1));
+  }
+
+  /** Space left between a revealed card and the edge of the list. */
+  private static final double REVEAL_MARGIN = 8;
+
+  Optional<StyleCard> card(StyleId id) {
+    return Optional.ofNullable(cards.get(id));
+  }
+
+  /** The card so many places further down. */
+  Optional<StyleCard> neighbour(StyleId id, int by) {
+    int index = order.indexOf(id) + by;
+    return index >= 0 && index < order.size() ? card(order.get(index)) : Optional.empty();
+  }
+
+  private Followers followers;
+
+  private void update() {
+    Project project = workspace.shownProperty().get();
+    cascade = cascade.follow(project);
+    followers = followers.follow(workspace.project());
+    Map<String, List<StyleOrder.Entry>> groups =
+        StyleOrder.of(project.styles(), style -> wanted(style, followers), sort.order(followers));
+    List<Node> rows = new ArrayList<>();
+    List<StyleId> shownOrder = new ArrayList<>();
+    groups.forEach((group, entries) -> {
+      if (isInShutGroup(group)) {
+        return;
+      }
+      boolean open = !shut.contains(group);
+      rows.add(groupHead(group, entries.size(), open));
+      for (StyleOrder.Entry entry : open ? entries : List.<StyleOrder.Entry>of()) {
+        rows.add(cardFor(project, followers, entry));
+        shownOrder.add(entry.style().id());
+      }
+    });
+    if (rows.isEmpty()) {
+      rows.add(emptyState(project));
+    }
+    order = List.copyOf(shownOrder);
+    if (!list.getChildren().equals(rows)) {
+      list.getChildren().setAll(rows);
+    }
+    cards.keySet().retainAll(project.styles().stream().map(Style::id).toList());
+    markCards();
+  }
+
+  private boolean wanted(Style style, Followers followers) {
+    boolean kind =
+        switch (show.getValue()) {
+          case ALL -> true;
+          case FOLLOWED -> followedBySelection().contains(style.id());
+          case DEVIATING -> followers.count(style.id()).deviating() > 0;
+          case UNUSED -> followers.count(style.id()).all() == 0;
+        };
+    String text = filter.getText().strip().toLowerCase(java.util.Locale.ROOT);
+    String words =
+        style.name()
+            + " "
+            + style.group()
+            + " "
+            + style.level().label()
+            + " "
+            + style.note()
+            + " "
+            + style.label().map(ColourLabel::label).orElse("")
+            + " "
+            + cascade.values(style).get(Properties.FONT_FAMILY.key()).orElse("");
+    return kind && words.toLowerCase(java.util.Locale.ROOT).contains(text);
+  }
+
+  private final Map<String, GroupHead> groupHeads = new HashMap<>();
+  private final Set<String> shut = new HashSet<>();
+  private StyleSort sort = StyleSort.BY_HAND;
+
+  /** Whether a group that this one stands in is shut. */
+  private boolean isInShutGroup(String group) {
+    return shut.stream().anyMatch(outer -> !outer.isEmpty() && group.startsWith(outer + "/"));
+  }
+
+  private Node groupHead(String group, int size, boolean open) {
+    GroupHead head =
+        groupHeads.computeIfAbsent(group, name -> new GroupHead(workspace, name, () -> flip(name)));
+    head.show(size, open);
+    return head;
+  }
+
+  private void flip(String group) {
+    if (!shut.remove(group)) {
+      shut.add(group);
+    }
+    update();
+  }
+
+  private Node emptyState(Project project) {
+    Label words =
+        new Label(
+            project.styles().size() == 0
+                ? "No styles yet.\n\nMake one text look right, select it and press \u201cKeep this look\u2026\u201d."
+                : "No style matches.");
+    words.setWrapText(true);
+    words.getStyleClass().addAll("quiet", "empty-state");
+    return words;
+  }
+
+  private StyleCard cardFor(Project project, Followers followers, StyleOrder.Entry entry) {
+    Style style = entry.style();
+    StyleCard card = cards.computeIfAbsent(style.id(), id -> gestures.install(new StyleCard(), id));
+    boolean base = project.baseStyle().filter(style.id()::equals).isPresent();
+    Followers.Count count = followers.count(style.id());
+    card.show(style, entry.depth(), count.all(), count.deviating(), base);
+    int width = (int) (StyleCard.WIDTH - entry.depth() * StyleCard.INDENT) - 2;
+    specimens.show(
+        card.specimen, project, cascade, followers, style, width, (int) StyleCard.SPECIMEN_HEIGHT);
+    return card;
+  }
+
+  private Set<StyleId> followedBySelection() {
+    Set<StyleId> followed = new HashSet<>();
+    workspace
+        .selection()
+        .layers()
+        .forEach(id ->
+            workspace.project().layer(id).map(Followers::followed).ifPresent(followed::addAll));
+    return followed;
+  }
+
+  private void markCards() {
+    Optional<StyleId> picked =
+        workspace
+            .deskProperty()
+            .get()
+            .map(desk -> desk.original().id())
+            .or(() -> workspace.pickedStyleProperty().get());
+    Set<StyleId> followed = followedBySelection();
+    cards.forEach((id, card) -> {
+      card.mark(picked.filter(id::equals).isPresent(), followed.contains(id));
+      card.markChosen(chosen.contains(id));
+    });
+    keep.setDisable(workspace.selection().isEmpty() || workspace.deskProperty().get().isPresent());
+  }
+
+  // --- several cards
+  // ---------------------------------------------------------------------------------------------
+
+  private final SequencedSet<StyleId> chosen = new LinkedHashSet<>();
+
+  /** The chosen cards if this one is among them, else this one alone. */
+  SequencedSet<StyleId> chosenWith(StyleId id) {
+    return chosen.contains(id)
+        ? new LinkedHashSet<>(order.stream().filter(chosen::contains).toList())
+        : new LinkedHashSet<>(List.of(id));
+  }
+
+  void flipChosen(StyleId id) {
+    if (!chosen.remove(id)) {
+      chosen.add(id);
+    }
+    markCards();
+  }
+
+  /** Chooses all cards from the one chosen last to this one. */
+  void extendChosen(StyleId id) {
+    int from = chosen.isEmpty() ? order.indexOf(id) : order.indexOf(chosen.getLast());
+    int to = order.indexOf(id);
+    chosen.addAll(order.subList(Math.min(from, to), Math.max(from, to) + 1));
+    markCards();
+  }
+
+  void clearChosen() {
+    chosen.clear();
+    markCards();
+  }
+
+  // --- dropping
+  // --------------------------------------------------------------------------------------------------
+
+  /** Where dragged cards would land: before a card or behind it, or in a group. */
+  private record Landing(Optional<StyleCard> card, boolean above, Optional<GroupHead> head) {}
+
+  private Optional<Landing> landing(Point2D inWindow) {
+    if (!scroll.localToScene(scroll.getBoundsInLocal()).contains(inWindow)) {
+      return Optional.empty();
+    }
+    for (Node row : list.getChildren()) {
+      Bounds bounds = row.localToScene(row.getBoundsInLocal());
+      if (bounds.contains(inWindow)) {
+        boolean above = inWindow.getY() < bounds.getCenterY();
+        return switch (row) {
+          case StyleCard card ->
+              Optional.of(new Landing(Optional.of(card), above, Optional.empty()));
+          case GroupHead head ->
+              Optional.of(new Landing(Optional.empty(), above, Optional.of(head)));
+          default -> Optional.empty();
+        };
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Shows where a dragged card would land. */
+  void showDrop(Point2D inWindow, StyleId dragged) {
+    Optional<Landing> at = landing(inWindow);
+    cards
+        .values()
+        .forEach(card -> {
+          boolean here = at.flatMap(Landing::card).filter(card::equals).isPresent();
+          boolean sorts = sort == StyleSort.BY_HAND;
+          card.showDrop(
+              here && sorts && at.orElseThrow().above(),
+              here && sorts && !at.orElseThrow().above());
+        });
+    groupHeads
+        .values()
+        .forEach(head -> head.showDrop(at.flatMap(Landing::head).filter(head::equals).isPresent()));
+  }
+
+  /** Moves the dragged card, and those chosen with it, to where they are dropped. */
+  void drop(Point2D inWindow, StyleId dragged) {
+    Optional<Landing> at = landing(inWindow);
+    showDrop(new Point2D(-1, -1), dragged);
+    List<StyleId> moved = List.copyOf(chosenWith(dragged));
+    at.flatMap(Landing::head)
+        .ifPresent(
+            head -> workspace.apply(new ArrangeStyles.Move(moved, Optional.empty(), head.group())));
+    at.flatMap(Landing::card)
+        .flatMap(this::idOf)
+        .filter(id -> !moved.contains(id))
+        .ifPresent(id -> {
+          Style target = workspace.project().styles().get(id);
+          Optional<StyleId> before = at.orElseThrow().above() ? Optional.of(id) : after(id);
+          workspace.apply(new ArrangeStyles.Move(moved, before, target.group()));
+        });
+  }
+
+  /** The style that stands behind one in the project. */
+  private Optional<StyleId> after(StyleId id) {
+    List<StyleId> all = workspace.project().styles().stream().map(Style::id).toList();
+    int next = all.indexOf(id) + 1;
+    return next < all.size() ? Optional.of(all.get(next)) : Optional.empty();
+  }
+
+  private Optional<StyleId> idOf(StyleCard card) {
+    return cards.entrySet().stream()
+        .filter(entry -> entry.getValue() == card)
+        .map(Map.Entry::getKey)
+        .findFirst();
+  }
+
+  /** The style whose card lies at a point of the window, while texts are dragged over it. */
+  private Optional<StyleId> takingAt(Point2D inWindow) {
+    Optional<StyleId> at = landing(inWindow).flatMap(Landing::card).flatMap(this::idOf);
+    cards.forEach((id, card) -> card.showTaking(at.filter(id::equals).isPresent()));
+    return at;
+  }
+
+  /** Lets texts be dragged from the stage onto a card, whose style then gets their look. */
+  public StageView.DropPlace dropPlace() {
+    return new StageView.DropPlace() {
+      @Override
+      public boolean over(Point2D inWindow) {
+        return takingAt(inWindow).isPresent();
+      }
+
+      @Override
+      public void drop(Point2D inWindow) {
+        takingAt(inWindow).ifPresent(id -> gestures.takeLook(workspace.project().styles().get(id)));
+        takingAt(new Point2D(-1, -1));
+      }
+    };
+  }
+}

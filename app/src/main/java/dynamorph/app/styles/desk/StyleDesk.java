@@ -1,0 +1,220 @@
+package dynamorph.app.styles.desk;
+
+import dynamorph.app.field.Controls;
+import dynamorph.app.field.Editors;
+import dynamorph.app.inspector.FacetSections;
+import dynamorph.app.property.Subject;
+import dynamorph.app.session.Desk;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.Project;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Edits one style: its name, base and values. Nothing is kept until it is committed. */
+public final class StyleDesk extends VBox {
+  private final Workspace workspace;
+  private final FacetSections sections;
+  private final Label title = new Label();
+  private final Label reach = new Label();
+  private final Button commit = new Button();
+  private final Button discard = new Button("Discard");
+  private final TextField name = new TextField();
+  private final TextField group = new TextField();
+  private final TextField note = new TextField();
+  private final ComboBox<Optional<Style>> base = Controls.baseStyles();
+  private final Label level = new Label();
+  private Subject subject;
+  private boolean showing;
+
+  /**
+   * @param editors makes the editors of the values, given where to ask for the subject
+   */
+  public StyleDesk(Workspace workspace, Function<Supplier<Subject>, Editors> editors) {
+    this.workspace = workspace;
+    this.sections = new FacetSections(workspace, editors.apply(() -> subject), () -> subject);
+    getStyleClass().add("style-desk");
+    setId("style-desk");
+    ScrollPane scroll = new ScrollPane(new VBox(identity(), sections));
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(banner(), buttons(), scroll);
+    workspace.deskProperty().addListener((_, _, desk) -> desk.ifPresent(this::update));
+    workspace
+        .wantedValueProperty()
+        .addListener((_, _, wanted) ->
+            wanted.ifPresent(key -> {
+              sections.reveal(key);
+              workspace.wantedValueProperty().set(Optional.empty());
+            }));
+    workspace
+        .heldBackProperty()
+        .addListener((_, _, _) -> workspace.deskProperty().get().ifPresent(this::update));
+  }
+
+  private VBox banner() {
+    title.getStyleClass().add("banner-title");
+    title.setWrapText(true);
+    VBox banner = new VBox(2, title, reach);
+    banner.getStyleClass().add("banner");
+    return banner;
+  }
+
+  private HBox buttons() {
+    commit.getStyleClass().add("commit");
+    commit.setId("commit");
+    commit.setTooltip(new Tooltip("Commit: change it everywhere  Ctrl+Enter"));
+    commit.setOnAction(_ -> workspace.commitPending());
+    discard.setId("discard");
+    discard.setTooltip(new Tooltip("Discard: leave the style as it was  Esc"));
+    discard.setOnAction(_ -> workspace.discardPending());
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    Label before = new Label("hold B: before");
+    before.getStyleClass().add("quiet");
+    HBox row = new HBox(8, commit, discard, gap, before);
+    row.setAlignment(Pos.CENTER_LEFT);
+    row.getStyleClass().add("desk-buttons");
+    return row;
+  }
+
+  private GridPane identity() {
+    name.setId("style-name");
+    name.setOnAction(_ -> rename());
+    name.focusedProperty().addListener((_, _, focused) -> leaveField(focused, this::rename));
+    group.setOnAction(_ -> regroup());
+    group.focusedProperty().addListener((_, _, focused) -> leaveField(focused, this::regroup));
+    base.valueProperty()
+        .addListener((_, _, chosen) -> {
+          if (!showing && chosen != null) {
+            rebase(chosen.map(Style::id));
+          }
+        });
+    level.getStyleClass().add("quiet");
+    GridPane grid = new GridPane(6, 4);
+    grid.getStyleClass().add("facet");
+    ColumnConstraints wide = new ColumnConstraints();
+    wide.setHgrow(Priority.ALWAYS);
+    grid.getColumnConstraints().addAll(new ColumnConstraints(88), wide);
+    grid.addRow(0, Controls.rowLabel("Name"), name);
+    grid.addRow(1, Controls.rowLabel("Group"), group);
+    grid.addRow(2, Controls.rowLabel("Based on"), base);
+    grid.addRow(3, Controls.rowLabel("Level"), level);
+    note.setId("style-note");
+    note.setPromptText("What it is for");
+    note.setOnAction(_ -> annotate());
+    note.focusedProperty().addListener((_, _, focused) -> leaveField(focused, this::annotate));
+    grid.addRow(4, Controls.rowLabel("Note"), note);
+    return grid;
+  }
+
+  private static void leaveField(boolean focused, Runnable commit) {
+    if (!focused) {
+      commit.run();
+    }
+  }
+
+  private void rename() {
+    draft()
+        .filter(_ -> !name.getText().isBlank())
+        .ifPresent(draft -> workspace.draft(draft.withName(name.getText()), Optional.empty()));
+  }
+
+  private void regroup() {
+    draft()
+        .ifPresent(
+            draft -> workspace.draft(draft.withGroup(group.getText().strip()), Optional.empty()));
+  }
+
+  private void annotate() {
+    draft()
+        .ifPresent(
+            draft -> workspace.draft(draft.withNote(note.getText().strip()), Optional.empty()));
+  }
+
+  private void rebase(Optional<StyleId> chosen) {
+    draft().ifPresent(draft -> workspace.draft(draft.withBasedOn(chosen), Optional.empty()));
+  }
+
+  private Optional<Style> draft() {
+    return workspace.deskProperty().get().map(Desk::draft);
+  }
+
+  private void update(Desk desk) {
+    showing = true;
+    Style draft = desk.draft();
+    subject = new DeskSubject(workspace, desk);
+    Project project = workspace.project();
+    Followers followers = Followers.of(project);
+    int all = followers.of(draft.id()).size();
+    title.setText("Editing style " + draft.name());
+    reach.setText(reachText(project, followers, draft, all));
+    int held = workspace.heldBackProperty().get().size();
+    commit.setText(
+        all == 0
+            ? "Commit"
+            : held == 0 ? "Commit for " + all : "Commit for " + (all - held) + " of " + all);
+    commit.setDisable(!desk.isChanged());
+    if (!name.isFocused()) {
+      name.setText(draft.name());
+    }
+    if (!group.isFocused()) {
+      group.setText(draft.group());
+    }
+    if (!note.isFocused()) {
+      note.setText(draft.note());
+    }
+    level.setText(draft.level().label());
+    base.getItems().setAll(bases(project, draft));
+    base.setValue(draft.basedOn().flatMap(project.styles()::find));
+    sections.update();
+    showing = false;
+  }
+
+  private static String reachText(Project project, Followers followers, Style draft, int all) {
+    if (all == 0) {
+      return "Nothing follows it yet";
+    }
+    int direct = followers.direct(draft.id()).size();
+    String texts = all == 1 ? "1 text follows it" : all + " texts follow it";
+    if (project.baseStyle().filter(draft.id()::equals).isPresent()) {
+      return texts + ", as the base style";
+    }
+    return all > direct ? texts + ", " + (all - direct) + " of them through derived styles" : texts;
+  }
+
+  /**
+   * The styles that this one can be based on: those of its level or wider that are not based on it.
+   */
+  private static List<Optional<Style>> bases(Project project, Style draft) {
+    Set<StyleId> family = project.styles().family(draft.id());
+    List<Optional<Style>> bases = new ArrayList<>();
+    bases.add(Optional.empty());
+    project.styles().stream()
+        .filter(style -> !family.contains(style.id()))
+        .filter(style -> draft.level() == StyleLevel.TEXT ? style.level() == StyleLevel.TEXT : true)
+        .forEach(style -> bases.add(Optional.of(style)));
+    return bases;
+  }
+}

@@ -1,0 +1,155 @@
+package dynamorph.app.styles.importing;
+
+import dynamorph.app.session.Review;
+import dynamorph.app.session.StyleImport;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.styles.specimen.Specimens;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.importing.ImportStyles;
+import dynamorph.model.edit.importing.ImportStyles.Choice;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import java.util.HashMap;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/**
+ * Settles names that are taken when styles come from another project: each pair is shown as
+ * specimens, and the person takes theirs, keeps the own one, or both.
+ */
+public final class StyleImportPane extends VBox {
+  private static final int WIDTH = 276;
+  private static final int HEIGHT = 46;
+
+  private final Workspace workspace;
+  private final Specimens specimens;
+  private final Label title = new Label();
+  private final VBox list = new VBox(14);
+  private final Button bring = new Button("Bring them");
+  private final Map<StyleId, Choice> choices = new HashMap<>();
+
+  public StyleImportPane(Workspace workspace, Specimens specimens) {
+    this.workspace = workspace;
+    this.specimens = specimens;
+    getStyleClass().add("settle-pane");
+    setId("arrival-pane");
+    title.getStyleClass().add("section-title");
+    title.setWrapText(true);
+    bring.getStyleClass().add("commit");
+    bring.setId("arrival-bring");
+    bring.setTooltip(new Tooltip("Bring the styles as chosen  Ctrl+Enter"));
+    bring.setOnAction(_ -> workspace.commitPending());
+    Button cancel = new Button("Cancel");
+    cancel.setOnAction(_ -> workspace.discardPending());
+    ScrollPane scroll = new ScrollPane(list);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(title, forAll(), scroll, new HBox(8, bring, cancel));
+    workspace.arrivalProperty().addListener((_, _, arrival) -> arrival.ifPresent(this::open));
+  }
+
+  private Node forAll() {
+    HBox row = new HBox(6);
+    row.setAlignment(Pos.CENTER_LEFT);
+    Label all = new Label("For all:");
+    all.getStyleClass().add("quiet");
+    row.getChildren().add(all);
+    for (Choice choice : Choice.values()) {
+      Button button = new Button(choice.label());
+      button.getStyleClass().add("pill");
+      button.setOnAction(_ ->
+          workspace
+              .arrivalProperty()
+              .get()
+              .ifPresent(arrival -> {
+                arrival
+                    .collisions()
+                    .forEach(collision -> choices.put(collision.theirs().id(), choice));
+                update(arrival);
+              }));
+      row.getChildren().add(button);
+    }
+    return row;
+  }
+
+  private void open(StyleImport arrival) {
+    choices.clear();
+    arrival.collisions().forEach(one -> choices.put(one.theirs().id(), Choice.MINE));
+    int count = arrival.collisions().size();
+    title.setText(
+        (count == 1 ? "1 style has" : count + " styles have")
+            + " a name that stands for another look here");
+    update(arrival);
+  }
+
+  private void update(StyleImport arrival) {
+    Project mine = workspace.project();
+    Project theirs =
+        Project.empty("theirs")
+            .withPalette(new Palette(arrival.bundle().swatches()))
+            .withStyles(StyleBook.of(arrival.bundle().styles()));
+    list.getChildren()
+        .setAll(arrival.collisions().stream().map(one -> row(arrival, one, mine, theirs)).toList());
+    workspace.review(
+        new Review(
+            "Bring styles from another project",
+            arrival.edit().apply(new ImportStyles(arrival.bundle(), choices)),
+            "Bring them"));
+  }
+
+  private Node row(
+      StyleImport arrival, ImportStyles.Collision collision, Project mine, Project theirs) {
+    Label name = new Label(collision.mine().name());
+    name.getStyleClass().add("section-title");
+    HBox choose = new HBox(6);
+    ToggleGroup group = new ToggleGroup();
+    for (Choice choice : Choice.values()) {
+      ToggleButton button = new ToggleButton(choice.label());
+      button.getStyleClass().add("pill");
+      button.setId("arrival-" + choice.name().toLowerCase(java.util.Locale.ROOT));
+      button.setToggleGroup(group);
+      button.setSelected(choices.get(collision.theirs().id()) == choice);
+      button.setOnAction(_ -> {
+        choices.put(collision.theirs().id(), choice);
+        update(arrival);
+      });
+      choose.getChildren().add(button);
+    }
+    return new VBox(
+        4,
+        name,
+        specimen(mine, collision.mine(), "mine"),
+        specimen(theirs, collision.theirs(), "theirs"),
+        choose);
+  }
+
+  private Node specimen(Project project, Style style, String whose) {
+    ImageView view = new ImageView();
+    view.setFitWidth(WIDTH);
+    view.setFitHeight(HEIGHT);
+    specimens.show(view, project, Cascade.of(project), Followers.of(project), style, WIDTH, HEIGHT);
+    Label label = new Label(whose);
+    label.getStyleClass().add("quiet");
+    HBox footer = new HBox(6, label);
+    footer.getStyleClass().add("style-footer");
+    VBox card = new VBox(view, footer);
+    card.getStyleClass().add("style-card");
+    return card;
+  }
+}

@@ -1,0 +1,363 @@
+package dynamorph.app.styles.keep;
+
+import dynamorph.app.field.Controls;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.edit.EditRefused;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.style.KeepStyle;
+import dynamorph.model.edit.style.Proposal;
+import dynamorph.model.property.Aspect;
+import dynamorph.model.property.Facet;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.survey.StyleSimilarity;
+import dynamorph.model.value.Colour;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/**
+ * The save step: lists every value that could be included, ticked where it differs from what the
+ * text has without it.
+ */
+public final class KeepPane extends VBox {
+  private final Workspace workspace;
+  private final Label heading = new Label("Keep this look as a style");
+  private final Label from = new Label();
+  private final TextField name = new TextField();
+  private final TextField group = new TextField();
+  private final ComboBox<Optional<Style>> base = Controls.baseStyles();
+  private final ComboBox<StyleLevel> level = new ComboBox<>();
+  private final VBox alike = new VBox(4);
+  private boolean reading;
+  private final VBox list = new VBox();
+  private final Label count = new Label();
+  private final Button keep = new Button("Keep style");
+  private final Map<PropertyKey<?>, CheckBox> boxes = new LinkedHashMap<>();
+  private Proposal proposal;
+
+  public KeepPane(Workspace workspace) {
+    this.workspace = workspace;
+    getStyleClass().add("keep-pane");
+    setId("keep-pane");
+    ScrollPane scroll = new ScrollPane(list);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(head(), presets(), scroll, buttons());
+  }
+
+  private VBox head() {
+    heading.getStyleClass().add("section-title");
+    from.getStyleClass().add("quiet");
+    name.setId("keep-name");
+    GridPane grid = new GridPane(6, 4);
+    ColumnConstraints wide = new ColumnConstraints();
+    wide.setHgrow(Priority.ALWAYS);
+    grid.getColumnConstraints().addAll(new ColumnConstraints(72), wide);
+    grid.addRow(0, Controls.rowLabel("Name"), name);
+    grid.addRow(1, Controls.rowLabel("Group"), group);
+    grid.addRow(2, Controls.rowLabel("Based on"), base);
+    grid.addRow(3, Controls.rowLabel("Level"), level);
+    level.getItems().setAll(StyleLevel.values());
+    level.setId("keep-level");
+    level.setMaxWidth(Double.MAX_VALUE);
+    level.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(StyleLevel shown) {
+            return shown == null ? "" : shown.label();
+          }
+
+          @Override
+          public StyleLevel fromString(String text) {
+            return StyleLevel.TEXT;
+          }
+        });
+    level
+        .valueProperty()
+        .addListener((_, _, wanted) -> {
+          if (!reading && wanted != null && proposal != null && wanted != proposal.level()) {
+            read(Optional.of(wanted));
+          }
+        });
+    base.valueProperty()
+        .addListener((_, _, _) -> {
+          if (!reading) {
+            warn();
+          }
+        });
+    alike.setId("keep-alike");
+    VBox head = new VBox(6, heading, from, grid, alike);
+    head.getStyleClass().add("inspector-head");
+    return head;
+  }
+
+  private Node presets() {
+    FlowPane row =
+        new FlowPane(
+            6,
+            4,
+            preset("Only what differs", key -> proposal.different().contains(key)),
+            preset("All", key -> key.property().facet() != Facet.PLACEMENT),
+            preset(
+                "Without font",
+                key -> proposal.different().contains(key) && !Aspect.FONT.covers(key)),
+            preset(
+                "Without colours",
+                key -> proposal.different().contains(key) && !Aspect.COLOURS.covers(key)),
+            preset(
+                "Placement too",
+                key ->
+                    proposal.different().contains(key)
+                        || key.property().facet() == Facet.PLACEMENT));
+    row.getStyleClass().add("presets");
+    return row;
+  }
+
+  private Button preset(String label, Predicate<PropertyKey<?>> included) {
+    Button button = new Button(label);
+    button.getStyleClass().add("pill");
+    button.setOnAction(_ -> {
+      boxes.forEach((key, box) -> box.setSelected(included.test(key)));
+      updateCount();
+    });
+    return button;
+  }
+
+  private Node buttons() {
+    keep.getStyleClass().add("commit");
+    keep.setId("keep-style");
+    keep.setOnAction(_ -> keep());
+    Button cancel = new Button("Cancel");
+    cancel.setOnAction(_ -> workspace.keepingProperty().set(false));
+    name.setOnAction(_ -> keep());
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    count.getStyleClass().add("quiet");
+    HBox row = new HBox(8, keep, cancel, gap, count);
+    row.setAlignment(Pos.CENTER_LEFT);
+    row.getStyleClass().add("keep-buttons");
+    return row;
+  }
+
+  /** Reads the look of the selection anew. Returns whether there is one to keep. */
+  public boolean open() {
+    return read(Optional.empty());
+  }
+
+  private boolean read(Optional<StyleLevel> wanted) {
+    Target target = workspace.selection().target();
+    try {
+      proposal =
+          wanted
+              .map(one -> Proposal.of(workspace.project(), target, one))
+              .orElseGet(() -> Proposal.of(workspace.project(), target));
+    } catch (EditRefused nothing) {
+      workspace.tell(Notice.problem(nothing.getMessage()));
+      return false;
+    }
+    reading = true;
+    from.setText(
+        "A "
+            + proposal.level().label()
+            + " style, from "
+            + (proposal.sample().isBlank()
+                ? "the selection"
+                : "\u201c" + proposal.sample() + "\u201d"));
+    level.setValue(proposal.level());
+    name.setText(proposal.name());
+    group.setText(proposal.group());
+    base.getItems().clear();
+    base.getItems().add(Optional.empty());
+    workspace.project().styles().stream()
+        .filter(style -> style.level() == proposal.level())
+        .forEach(style -> base.getItems().add(Optional.of(style)));
+    base.setValue(proposal.basedOn().flatMap(workspace.project().styles()::find));
+    reading = false;
+    buildList();
+    name.requestFocus();
+    name.selectAll();
+    return true;
+  }
+
+  /** Says which styles look the same or nearly so, and offers to follow one of them instead. */
+  private void warn() {
+    alike.getChildren().clear();
+    StyleSimilarity.of(workspace.project(), style(new StyleId("candidate"), "Candidate")).stream()
+        .limit(2)
+        .forEach(found -> alike.getChildren().add(warning(found)));
+  }
+
+  private Node warning(StyleSimilarity.Alike found) {
+    String differing =
+        found.differences().stream()
+            .map(key -> key.property().label().toLowerCase(java.util.Locale.ROOT))
+            .distinct()
+            .collect(Collectors.joining(", "));
+    Label words =
+        new Label(
+            "\u201c"
+                + found.style().name()
+                + (found.isEqual()
+                    ? "\u201d looks the same"
+                    : "\u201d is nearly the same: other " + differing));
+    words.setWrapText(true);
+    words.getStyleClass().add("problem-text");
+    words.setMaxWidth(Double.MAX_VALUE);
+    words.setMinHeight(Region.USE_PREF_SIZE);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    Hyperlink follow = new Hyperlink("Follow it");
+    follow.setMinWidth(Region.USE_PREF_SIZE);
+    follow.setOnAction(_ -> {
+      workspace.keepingProperty().set(false);
+      workspace.apply(Follow.replacing(proposal.source(), found.style().id()).droppingLocal());
+    });
+    HBox row = new HBox(6, words, follow);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  private Style style(StyleId id, String called) {
+    Optional<StyleId> basedOn =
+        base.getValue() == null ? Optional.empty() : base.getValue().map(Style::id);
+    return proposal.style(id, called, included(), basedOn).withGroup(group.getText().strip());
+  }
+
+  /** What differs stands on top; the rest follows by facet. */
+  private void buildList() {
+    boxes.clear();
+    list.getChildren().clear();
+    String than =
+        proposal
+            .basedOn()
+            .flatMap(workspace.project().styles()::find)
+            .map(Style::name)
+            .orElse("plain text");
+    addSection("Differs from " + than, proposal.different());
+    for (Facet facet : Facet.values()) {
+      Set<PropertyKey<?>> keys =
+          proposal.values().keys().stream()
+              .filter(key -> key.property().facet() == facet && !proposal.different().contains(key))
+              .collect(Collectors.toCollection(LinkedHashSet::new));
+      addSection(facet.label(), keys);
+    }
+    updateCount();
+  }
+
+  private void addSection(String title, Set<PropertyKey<?>> keys) {
+    if (!keys.isEmpty()) {
+      list.getChildren().add(section(title, keys));
+    }
+  }
+
+  private Node section(String title, Set<PropertyKey<?>> keys) {
+    Label name = new Label(title);
+    name.getStyleClass().add("section-title");
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    Hyperlink all = new Hyperlink("all");
+    all.setOnAction(_ -> tick(keys, true));
+    Hyperlink none = new Hyperlink("none");
+    none.setOnAction(_ -> tick(keys, false));
+    HBox head = new HBox(4, name, gap, all, none);
+    head.setAlignment(Pos.CENTER_LEFT);
+    VBox section = new VBox(3, head);
+    section.getStyleClass().add("facet");
+    keys.forEach(key -> section.getChildren().add(row(key)));
+    return section;
+  }
+
+  private void tick(Set<PropertyKey<?>> keys, boolean on) {
+    keys.forEach(key -> boxes.get(key).setSelected(on));
+    updateCount();
+  }
+
+  private <T> Node row(PropertyKey<T> key) {
+    boolean differs = proposal.different().contains(key);
+    CheckBox box = new CheckBox(Controls.label(key));
+    box.setSelected(differs);
+    box.setOnAction(_ -> updateCount());
+    boxes.put(key, box);
+    Label value = new Label(text(key));
+    value.getStyleClass().add(differs ? "differs" : "quiet");
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    box.setMinWidth(Region.USE_PREF_SIZE);
+    HBox row = new HBox(6, box, gap, value);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  private <T> String text(PropertyKey<T> key) {
+    T value = Coats.value(proposal.values(), key);
+    if (value instanceof Colour.SwatchReference(String swatch)) {
+      return workspace.project().palette().find(swatch).map(found -> found.name()).orElse(swatch);
+    }
+    return key.property().type().format(value).replace('-', ' ');
+  }
+
+  private Set<PropertyKey<?>> included() {
+    return boxes.entrySet().stream()
+        .filter(entry -> entry.getValue().isSelected())
+        .map(Map.Entry::getKey)
+        .collect(Collectors.toCollection(LinkedHashSet::new));
+  }
+
+  private void updateCount() {
+    count.setText(included().size() + " of " + boxes.size() + " values");
+    warn();
+  }
+
+  private void keep() {
+    if (name.getText().isBlank()) {
+      workspace.tell(Notice.problem("Give the style a name."));
+      return;
+    }
+    if (workspace.project().styles().named(name.getText()).isPresent()) {
+      workspace.tell(
+          Notice.problem(
+              "There is a style called \""
+                  + name.getText().strip()
+                  + "\" already; choose another name."));
+      return;
+    }
+    StyleId id = new StyleId(workspace.ids().next("style"));
+    Style style = style(id, name.getText());
+    if (workspace.apply(new KeepStyle(proposal.source(), style))) {
+      workspace.keepingProperty().set(false);
+      workspace.pickedStyleProperty().set(Optional.of(id));
+      workspace.tell(
+          Notice.info(
+              "Kept \""
+                  + style.name()
+                  + "\". Select other texts and press it to let them follow."));
+    }
+  }
+}

@@ -1,0 +1,186 @@
+package dynamorph.app.styles.palette;
+
+import dynamorph.app.field.Controls;
+import dynamorph.app.field.Editors;
+import dynamorph.app.field.ValueEditor;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Review;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.style.DeleteSwatch;
+import dynamorph.model.edit.style.SetSwatch;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.reach.SwatchUse;
+import dynamorph.model.style.Swatch;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.Rgba;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/**
+ * Edits one swatch. Everything painted with it changes on the stage at once, the reach strip shows
+ * what that is, and nothing is kept until it is committed.
+ */
+public final class SwatchPane extends VBox {
+  private static final PropertyKey<Colour> KEY = Properties.COAT_COLOUR.at(Address.coat("swatch"));
+
+  private final Workspace workspace;
+  private final Label title = new Label();
+  private final Label uses = new Label();
+  private final TextField name = new TextField();
+  private final ValueEditor<Colour> colour;
+  private final Button commit = new Button("Commit");
+  private final MenuButton delete = new MenuButton("Delete swatch");
+  private Optional<Swatch> draft = Optional.empty();
+
+  public SwatchPane(Workspace workspace, Editors editors) {
+    this.workspace = workspace;
+    this.colour =
+        editors.editor(
+            Properties.COAT_COLOUR,
+            new ValueEditor.Sink<>() {
+              @Override
+              public void set(Colour value, Optional<Object> gesture) {
+                paint(workspace.project().palette().colour(value));
+              }
+
+              @Override
+              public void refuse(String why) {
+                workspace.tell(Notice.problem(why + "."));
+              }
+            });
+    getStyleClass().add("swatch-pane");
+    setId("swatch-pane");
+    title.getStyleClass().add("banner-title");
+    VBox banner = new VBox(2, title, uses);
+    banner.getStyleClass().add("banner");
+    name.setId("swatch-name");
+    Controls.onTyped(name, this::rename);
+    colour.node().setId("swatch-colour");
+    if (colour.node() instanceof Region region) {
+      region.setMaxWidth(Double.MAX_VALUE);
+    }
+    GridPane grid = new GridPane(6, 6);
+    grid.getStyleClass().add("facet");
+    ColumnConstraints wide = new ColumnConstraints();
+    wide.setHgrow(Priority.ALWAYS);
+    grid.getColumnConstraints().addAll(new ColumnConstraints(88), wide);
+    grid.addRow(0, Controls.rowLabel("Name"), name);
+    grid.addRow(1, Controls.rowLabel("Colour"), colour.node());
+    getChildren().addAll(banner, buttons(), grid);
+    workspace
+        .openSwatchProperty()
+        .addListener((_, _, id) -> id.ifPresentOrElse(this::open, () -> draft = Optional.empty()));
+    workspace
+        .reviewProperty()
+        .addListener((_, _, review) -> {
+          commit.setDisable(review.isEmpty());
+          review.map(Review::edit).ifPresent(this::showPut);
+        });
+  }
+
+  private HBox buttons() {
+    commit.getStyleClass().add("commit");
+    commit.setId("swatch-commit");
+    commit.setTooltip(new Tooltip("Commit: change it everywhere  Ctrl+Enter"));
+    commit.setOnAction(_ -> workspace.commitPending());
+    Button close = new Button("Close");
+    close.setTooltip(new Tooltip("Leave it as it was  Esc"));
+    close.setOnAction(_ -> workspace.discardPending());
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    HBox row = new HBox(8, commit, close, gap, delete);
+    row.getStyleClass().add("desk-buttons");
+    return row;
+  }
+
+  private void open(String id) {
+    draft = workspace.project().palette().find(id);
+    commit.setDisable(true);
+    draft.ifPresent(swatch -> {
+      SwatchUse use = SwatchUse.of(workspace.project(), id);
+      uses.setText(use.text());
+      delete.getItems().setAll(deletions(swatch, use));
+      show(swatch);
+    });
+  }
+
+  /** Shows what is under review, whoever asked for it. */
+  private void showPut(Edit edit) {
+    if (edit instanceof SetSwatch(Swatch put)
+        && draft.filter(open -> open.id().equals(put.id()) && !open.equals(put)).isPresent()) {
+      draft = Optional.of(put);
+      show(put);
+    }
+  }
+
+  private void show(Swatch swatch) {
+    title.setText("Swatch " + swatch.name());
+    name.setText(swatch.name());
+    Optional<Colour> shown = Optional.of(Colour.of(swatch.colour()));
+    colour.show(new ValueEditor.Shown<>(KEY, shown, shown));
+  }
+
+  private java.util.List<MenuItem> deletions(Swatch swatch, SwatchUse use) {
+    MenuItem keep =
+        new MenuItem(use.isUnused() ? "Delete it" : "What is painted with it keeps the colour");
+    keep.setOnAction(_ -> delete(swatch, Optional.empty()));
+    if (use.isUnused()) {
+      return java.util.List.of(keep);
+    }
+    Menu instead = new Menu("Paint with another swatch");
+    workspace.project().palette().swatches().stream()
+        .filter(other -> !other.id().equals(swatch.id()))
+        .forEach(other -> {
+          MenuItem item = new MenuItem(other.name());
+          item.setOnAction(_ -> delete(swatch, Optional.of(other.id())));
+          instead.getItems().add(item);
+        });
+    return java.util.List.of(keep, instead);
+  }
+
+  private void delete(Swatch swatch, Optional<String> replacement) {
+    workspace.discardPending();
+    workspace
+        .deviations()
+        .doOrReview(
+            new DeleteSwatch(swatch.id(), replacement),
+            "Delete swatch \"" + swatch.name() + "\"",
+            "Delete",
+            "Deleted \"" + swatch.name() + "\".");
+  }
+
+  private void rename() {
+    draft
+        .filter(swatch -> !name.getText().isBlank() && !name.getText().equals(swatch.name()))
+        .ifPresent(
+            swatch -> change(new Swatch(swatch.id(), name.getText().strip(), swatch.colour())));
+  }
+
+  private void paint(Rgba chosen) {
+    draft
+        .filter(swatch -> !swatch.colour().equals(chosen))
+        .ifPresent(swatch -> change(new Swatch(swatch.id(), swatch.name(), chosen)));
+  }
+
+  private void change(Swatch changed) {
+    draft = Optional.of(changed);
+    workspace.review(
+        new Review("Change swatch \"" + changed.name() + "\"", new SetSwatch(changed), "Commit"));
+    show(changed);
+  }
+}

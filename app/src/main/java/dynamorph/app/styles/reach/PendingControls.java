@@ -1,0 +1,66 @@
+package dynamorph.app.styles.reach;
+
+import dynamorph.app.session.HeldAs;
+import dynamorph.app.session.Review;
+import dynamorph.app.session.Workspace;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.Region;
+
+/** What can be done about a pending change: how texts are left out of it, to do it or not. */
+final class PendingControls {
+  private final Workspace workspace;
+  private final ComboBox<HeldAs> heldAs = new ComboBox<>();
+
+  PendingControls(Workspace workspace) {
+    this.workspace = workspace;
+    heldAs.getItems().setAll(HeldAs.values());
+    heldAs.setMinWidth(Region.USE_PREF_SIZE);
+    heldAs.getStyleClass().add("held-as");
+    heldAs.setAccessibleText("How texts that are left out keep their look");
+    heldAs.valueProperty().bindBidirectional(workspace.heldAsProperty());
+  }
+
+  /** How many texts are left out, and how they keep their look. */
+  List<Node> nodes() {
+    int held = workspace.heldBackProperty().get().size();
+    if (held == 0) {
+      return List.of();
+    }
+    Label left = new Label(held + (held == 1 ? " keeps its look" : " keep their look"));
+    left.getStyleClass().add("quiet-words");
+    left.setMinWidth(Region.USE_PREF_SIZE);
+    return workspace.deskProperty().get().isPresent() ? List.of(left, heldAs) : List.of(left);
+  }
+
+  /**
+   * The buttons that do or discard what is under review; those of a style, a swatch or a deletion
+   * are on their panes.
+   */
+  List<Node> buttons() {
+    Optional<Review> review = workspace.reviewProperty().get();
+    boolean onItsPane =
+        workspace.settlingProperty().get().isPresent()
+            || workspace.openSwatchProperty().get().isPresent()
+            || workspace.arrivalProperty().get().isPresent();
+    if (review.isEmpty() || onItsPane) {
+      return List.of();
+    }
+    Button commit = new Button(review.get().commitLabel());
+    commit.getStyleClass().addAll("commit", "review-commit");
+    commit.setMinWidth(Region.USE_PREF_SIZE);
+    commit.setTooltip(new Tooltip("Do it, as one step  Ctrl+Enter"));
+    commit.setOnAction(_ -> workspace.commitPending());
+    Button discard = new Button("Discard");
+    discard.getStyleClass().add("review-discard");
+    discard.setMinWidth(Region.USE_PREF_SIZE);
+    discard.setTooltip(new Tooltip("Leave everything as it was  Esc"));
+    discard.setOnAction(_ -> workspace.discardPending());
+    return List.of(commit, discard);
+  }
+}

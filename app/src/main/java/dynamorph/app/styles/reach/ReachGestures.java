@@ -1,0 +1,64 @@
+package dynamorph.app.styles.reach;
+
+import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.LayerId;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import javafx.scene.input.KeyCode;
+
+/** What pressing a tile does: goes there, selects, or leaves the text out of the change. */
+final class ReachGestures {
+  private final Workspace workspace;
+  private final StageView stage;
+
+  private final boolean selects;
+
+  /**
+   * @param selects whether a press selects even while a style is edited, which otherwise leaves the
+   *     selection alone
+   */
+  ReachGestures(Workspace workspace, StageView stage, boolean selects) {
+    this.workspace = workspace;
+    this.stage = stage;
+    this.selects = selects;
+  }
+
+  void install(ReachTile tile, LayerId id) {
+    tile.setUserData(id);
+    tile.setOnMouseReleased(event -> {
+      if (event.isShiftDown() || event.isShortcutDown()) {
+        workspace.selectionProperty().set(workspace.selection().toggled(id));
+        event.consume();
+      }
+    });
+    tile.setOnAction(_ -> {
+      if (selects || workspace.deskProperty().get().isEmpty()) {
+        workspace.select(List.of(id));
+      }
+      stage.reveal(id);
+    });
+    tile.setOnKeyPressed(event -> {
+      if (event.getCode() == KeyCode.X && !event.isShortcutDown()) {
+        flipHeldBack(Set.of(id));
+        event.consume();
+      }
+    });
+    tile.onLeaveOut(() -> flipHeldBack(Set.of(id)));
+  }
+
+  /** Leaves texts out of the pending change, or puts them back if all of them are left out. */
+  void flipHeldBack(Set<LayerId> ids) {
+    if (workspace.pending().isEmpty()) {
+      return;
+    }
+    Set<LayerId> held = new HashSet<>(workspace.heldBackProperty().get());
+    if (held.containsAll(ids)) {
+      held.removeAll(ids);
+    } else {
+      held.addAll(ids);
+    }
+    workspace.heldBackProperty().set(Set.copyOf(held));
+  }
+}

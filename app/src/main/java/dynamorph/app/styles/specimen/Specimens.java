@@ -1,0 +1,118 @@
+package dynamorph.app.styles.specimen;
+
+import dynamorph.app.render.PictureService;
+import dynamorph.app.render.Studio;
+import dynamorph.model.Artboard;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.specimen.Backdrop;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import javafx.scene.image.ImageView;
+
+/** Draws styles with words on the ground that they are seen on most. */
+public final class Specimens {
+  /** The ground of styles that nothing follows. */
+  private static final Rgba PAPER = new Rgba(0xFFFBF8F1);
+
+  private final Supplier<Studio> studio;
+  private final PictureService pictures;
+
+  public Specimens(Supplier<Studio> studio, PictureService pictures) {
+    this.studio = studio;
+    this.pictures = pictures;
+  }
+
+  /** What a specimen depends on; the values may refer to swatches, so the palette is part of it. */
+  private record Key(
+      Studio studio,
+      PropertySet values,
+      Palette palette,
+      StyleLevel level,
+      String words,
+      Object ground,
+      int width,
+      int height,
+      double scale) {}
+
+  /**
+   * A ground that specimens are seen on.
+   *
+   * @param key what it depends on
+   */
+  public record Seen(Object key, Backdrop ground) {}
+
+  private static Seen plain(Rgba colour) {
+    return new Seen(colour, new Backdrop.Plain(colour));
+  }
+
+  private Supplier<Optional<Seen>> film = Optional::empty;
+
+  /** Gives the ground of all specimens, when it is not the one that each style is seen on most. */
+  public void setGround(Supplier<Optional<Seen>> ground) {
+    film = ground;
+  }
+
+  /** Puts a specimen into a view, now or when it is drawn. */
+  public void show(
+      ImageView view,
+      Project project,
+      Cascade cascade,
+      Followers followers,
+      Style style,
+      int width,
+      int height) {
+    double scale =
+        view.getScene() == null || view.getScene().getWindow() == null
+            ? 1
+            : view.getScene().getWindow().getOutputScaleX();
+    Seen seen = film.get().orElseGet(() -> plain(background(project, followers, style)));
+    Studio with = studio.get();
+    String words = style.sample().isBlank() ? style.name() : style.sample();
+    pictures.show(
+        view,
+        new Key(
+            with,
+            cascade.values(style),
+            project.palette(),
+            style.level(),
+            words,
+            seen.key,
+            width,
+            height,
+            scale),
+        () -> with.specimens().specimen(cascade, style, words, seen.ground, width, height, scale));
+  }
+
+  /** The artboard colour that the style is seen on most, so that pale letters show. */
+  private static Rgba background(Project project, Followers followers, Style style) {
+    Map<Rgba, Integer> seen = new LinkedHashMap<>();
+    Set<LayerId> ids = new HashSet<>();
+    followers.direct(style.id()).stream()
+        .limit(50)
+        .forEach(follower -> ids.add(follower.layer().id()));
+    for (Artboard board : ids.isEmpty() ? java.util.List.<Artboard>of() : project.artboards()) {
+      long count = board.layers().stream().filter(layer -> ids.contains(layer.id())).count();
+      if (count > 0) {
+        seen.merge(project.palette().colour(board.background()), (int) count, Integer::sum);
+      }
+    }
+    int most = seen.values().stream().mapToInt(Integer::intValue).max().orElse(0);
+    return seen.entrySet().stream()
+        .filter(entry -> entry.getValue() == most)
+        .findFirst()
+        .map(Map.Entry::getKey)
+        .orElse(PAPER);
+  }
+}

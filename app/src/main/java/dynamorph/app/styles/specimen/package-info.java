@@ -1,0 +1,2 @@
+/** Pictures of styles. */
+package dynamorph.app.styles.specimen;

@@ -1,2 +1,0 @@
-/** The timeline of a film: playing it, its tracks, its cues. */
-package dynamorph.app.timeline;

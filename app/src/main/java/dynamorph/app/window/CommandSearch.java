@@ -1,0 +1,177 @@
+package dynamorph.app.window;
+
+import dynamorph.app.action.Action;
+import dynamorph.app.action.Actions;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.style.Style;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.stage.Popup;
+
+/** Finds every action, style and text by its words. */
+public final class CommandSearch extends TextField {
+  private static final int MOST = 12;
+  private static final double ROW_HEIGHT = 28;
+
+  /** Something found. */
+  private record Result(String text, String kind, Runnable run) {}
+
+  private final Workspace workspace;
+  private final Actions actions;
+  private final java.util.function.Consumer<Layer> reveal;
+  private final Popup popup = new Popup();
+  private final ListView<Result> results = new ListView<>();
+
+  /**
+   * @param reveal shows a text on the stage
+   */
+  public CommandSearch(
+      Workspace workspace, Actions actions, java.util.function.Consumer<Layer> reveal) {
+    this.workspace = workspace;
+    this.actions = actions;
+    this.reveal = reveal;
+    setPromptText("Find an action or a text   Ctrl+Space");
+    setAccessibleText("Find an action or a text");
+    setId("search");
+    setPrefWidth(240);
+    getStyleClass().add("command-search");
+    results.setCellFactory(_ -> new ResultCell());
+    results.getStyleClass().add("search-results");
+    results.setPrefWidth(340);
+    results.setFocusTraversable(false);
+    results.setOnMouseClicked(_ -> choose());
+    popup.getContent().add(results);
+    popup.setAutoHide(true);
+    textProperty().addListener((_, _, _) -> search());
+    focusedProperty()
+        .addListener((_, _, focused) -> {
+          if (!focused) {
+            popup.hide();
+          }
+        });
+    addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+  }
+
+  private void keyPressed(KeyEvent event) {
+    int index = results.getSelectionModel().getSelectedIndex();
+    switch (event.getCode()) {
+      case DOWN ->
+          results.getSelectionModel().select(Math.min(index + 1, results.getItems().size() - 1));
+      case UP -> results.getSelectionModel().select(Math.max(index - 1, 0));
+      case ENTER -> choose();
+      case ESCAPE -> {
+        clear();
+        popup.hide();
+        getParent().requestFocus();
+      }
+      default -> {
+        return;
+      }
+    }
+    if (event.getCode() != KeyCode.ESCAPE || popup.isShowing()) {
+      event.consume();
+    }
+  }
+
+  private void choose() {
+    Result chosen = results.getSelectionModel().getSelectedItem();
+    if (chosen != null) {
+      popup.hide();
+      clear();
+      getParent().requestFocus();
+      chosen.run.run();
+    }
+  }
+
+  private void search() {
+    String wanted = getText().strip().toLowerCase(Locale.ROOT);
+    if (wanted.isEmpty()) {
+      popup.hide();
+      return;
+    }
+    List<Result> found =
+        all().stream().filter(result -> matches(result, wanted)).limit(MOST).toList();
+    results.getItems().setAll(found);
+    results.setPrefHeight(Math.max(1, found.size()) * ROW_HEIGHT + 4);
+    results.setPlaceholder(new Label("Nothing is called that."));
+    results.getSelectionModel().selectFirst();
+    if (!popup.isShowing() && getScene() != null) {
+      results.getStylesheets().setAll(getScene().getStylesheets());
+      var corner = localToScreen(0, getHeight() + 4);
+      popup.show(this, corner.getX(), corner.getY());
+    }
+  }
+
+  private static boolean matches(Result result, String wanted) {
+    String text = result.text.toLowerCase(Locale.ROOT);
+    for (String word : wanted.split("\\s+")) {
+      if (!text.contains(word)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private List<Result> all() {
+    List<Result> all = new ArrayList<>();
+    for (Action action : actions.all()) {
+      if (action.enabled().get()) {
+        all.add(new Result(action.name(), action.shortcutText(), action::run));
+      }
+    }
+    boolean selected = !workspace.selection().isEmpty();
+    for (Style style : workspace.project().styles().list()) {
+      if (selected) {
+        all.add(
+            new Result(
+                "Follow " + style.name(),
+                "style",
+                () -> workspace.following().put(style.id(), false, false)));
+      }
+      all.add(
+          new Result("Edit style " + style.name(), "style", () -> workspace.openDesk(style.id())));
+    }
+    for (Artboard board : workspace.project().artboards()) {
+      for (Layer layer : board.layers()) {
+        String words = layer.story().text().lines().findFirst().orElse("");
+        all.add(new Result(words + " \u2013 " + board.name(), "text", () -> reveal.accept(layer)));
+      }
+    }
+    return all;
+  }
+
+  private static final class ResultCell extends ListCell<Result> {
+    @Override
+    protected void updateItem(Result item, boolean empty) {
+      super.updateItem(item, empty);
+      if (empty || item == null) {
+        setGraphic(null);
+        return;
+      }
+      Label text = new Label(item.text);
+      text.setMinWidth(0);
+      Label kind = new Label(item.kind);
+      kind.getStyleClass().add("quiet");
+      kind.setMinWidth(Region.USE_PREF_SIZE);
+      Region gap = new Region();
+      HBox.setHgrow(gap, Priority.ALWAYS);
+      HBox row = new HBox(8, text, gap, kind);
+      row.setAlignment(Pos.CENTER_LEFT);
+      row.setMaxWidth(310);
+      setGraphic(row);
+    }
+  }
+}

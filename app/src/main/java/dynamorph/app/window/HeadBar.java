@@ -1,0 +1,201 @@
+package dynamorph.app.window;
+
+import dynamorph.app.action.Actions;
+import dynamorph.app.files.FileActions;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.edit.History;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.SVGPath;
+
+/** Which project is open and whether it is saved; what can be done with it. */
+public final class HeadBar extends HBox {
+  private final Workspace workspace;
+  private final Actions actions;
+  private final FileActions files;
+  private final MenuButton project = new MenuButton();
+  private final Label saved = new Label();
+  private final Button undo = new Button("Undo");
+  private final Button redo = new Button("Redo");
+  private final MenuButton export = new MenuButton("Export\u2026");
+
+  public HeadBar(Workspace workspace, Actions actions, FileActions files, CommandSearch search) {
+    this.workspace = workspace;
+    this.actions = actions;
+    this.files = files;
+    getStyleClass().add("head-bar");
+    setAlignment(Pos.CENTER_LEFT);
+    setSpacing(10);
+    project.getStyleClass().add("project-menu");
+    project.setId("project-menu");
+    project.setOnShowing(_ -> fillProjectMenu());
+    fillProjectMenu();
+    saved.getStyleClass().add("quiet");
+    undo.setId("undo");
+    undo.setOnAction(_ -> workspace.undo());
+    redo.setId("redo");
+    redo.setOnAction(_ -> workspace.redo());
+    export.getStyleClass().add("export");
+    export.setId("export");
+    export.setOnShowing(_ -> fillExportMenu());
+    fillExportMenu();
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    Region before = new Region();
+    HBox.setHgrow(before, Priority.ALWAYS);
+    getChildren().addAll(logo(), project, saved, before, views(), gap, search, undo, redo, export);
+    workspace.historyProperty().addListener((_, _, _) -> update());
+    workspace.fileProperty().addListener((_, _, _) -> update());
+    workspace.deskProperty().addListener((_, _, _) -> update());
+    update();
+  }
+
+  /** Whether the artboards are looked at or a film. */
+  private Node views() {
+    ToggleButton artboards = view("Artboards", "view-artboards");
+    ToggleButton timeline = view("Timeline", "view-timeline");
+    artboards.setOnAction(_ -> {
+      workspace.screening().close();
+      show(artboards, timeline);
+    });
+    timeline.setOnAction(_ -> {
+      if (workspace.project().films().findAny().isPresent()) {
+        workspace.screening().open();
+      } else {
+        actions.get("New film\u2026").run();
+      }
+      show(artboards, timeline);
+    });
+    workspace.screening().filmProperty().addListener((_, _, _) -> show(artboards, timeline));
+    show(artboards, timeline);
+    HBox bar = new HBox(artboards, timeline);
+    bar.getStyleClass().add("views");
+    bar.setMaxHeight(Region.USE_PREF_SIZE);
+    bar.setMinWidth(Region.USE_PREF_SIZE);
+    return bar;
+  }
+
+  private void show(ToggleButton artboards, ToggleButton timeline) {
+    boolean film = workspace.screening().isOpen();
+    artboards.setSelected(!film);
+    timeline.setSelected(film);
+  }
+
+  private static ToggleButton view(String label, String id) {
+    ToggleButton button = new ToggleButton(label);
+    button.getStyleClass().add("view");
+    button.setId(id);
+    button.setFocusTraversable(false);
+    return button;
+  }
+
+  /** A drop that takes another shape: the mark of the program. */
+  private static Node logo() {
+    SVGPath drop = new SVGPath();
+    drop.setContent(
+        "M0 0 H11 A11 11 0 0 1 22 11 A11 11 0 0 1 0 11 Z M11 5.5 A5.5 5.5 0 1 0 16.5 11 V5.5 Z");
+    drop.getStyleClass().add("logo");
+    return drop;
+  }
+
+  private void update() {
+    project.setText(workspace.project().name());
+    boolean changed = !workspace.historyProperty().get().isSaved();
+    boolean never = workspace.fileProperty().get().isEmpty();
+    saved.setText(never ? "not saved yet" : changed ? "changed" : "saved");
+    History history = workspace.historyProperty().get();
+    var desk = workspace.deskProperty().get();
+    undo.setDisable(desk.map(open -> !open.canUndo()).orElse(!history.canUndo()));
+    redo.setDisable(desk.map(open -> !open.canRedo()).orElse(!history.canRedo()));
+    undo.setTooltip(
+        tip(
+            "Undo",
+            desk.isPresent() ? Optional.of("the last change on the desk") : history.undoLabel(),
+            "Ctrl+Z"));
+    redo.setTooltip(
+        tip(
+            "Redo",
+            desk.isPresent() ? Optional.of("the change on the desk") : history.redoLabel(),
+            "Ctrl+Shift+Z"));
+  }
+
+  private static Tooltip tip(String verb, Optional<String> step, String shortcut) {
+    return new Tooltip(verb + step.map(label -> " " + label).orElse("") + "  " + shortcut);
+  }
+
+  private void fillProjectMenu() {
+    Menu recent = new Menu("Open recent");
+    for (Path file : files.user().recent()) {
+      MenuItem item = new MenuItem(file.getFileName().toString());
+      item.setOnAction(_ -> files.open(file));
+      recent.getItems().add(item);
+    }
+    recent.setDisable(recent.getItems().isEmpty());
+    project
+        .getItems()
+        .setAll(
+            actions.item("New project"),
+            actions.item("Open\u2026"),
+            recent,
+            new SeparatorMenuItem(),
+            actions.item("Save"),
+            actions.item("Save as\u2026"),
+            new SeparatorMenuItem(),
+            actions.item("New artboard\u2026"),
+            actions.item("Artboard settings\u2026"),
+            actions.item("Delete the artboard"),
+            actions.item("Take in a font\u2026"),
+            actions.item("Take in an image\u2026"),
+            actions.item("Place an image\u2026"),
+            new SeparatorMenuItem(),
+            actions.item("Change theme"),
+            actions.item("Shortcuts"));
+  }
+
+  private void fillExportMenu() {
+    export.getItems().clear();
+    for (Artboard board : workspace.project().still().toList()) {
+      Menu menu = new Menu(board.name());
+      for (double scale : new double[] {0.5, 1, 2, 4}) {
+        long width = Math.round(board.width() * scale);
+        long height = Math.round(board.height() * scale);
+        MenuItem item = new MenuItem("PNG, " + width + " \u00d7 " + height + " pixels");
+        item.setOnAction(_ -> files.exportArtboard(board.id(), scale));
+        menu.getItems().add(item);
+      }
+      export.getItems().add(menu);
+    }
+    if (workspace.project().films().findAny().isPresent()) {
+      if (!export.getItems().isEmpty()) {
+        export.getItems().add(new SeparatorMenuItem());
+      }
+      export
+          .getItems()
+          .addAll(
+              actions.item("Export the frame\u2026"),
+              actions.item("Export the frames\u2026"),
+              actions.item("Export titles over nothing\u2026"),
+              actions.item("Export the captions\u2026"),
+              actions.item("Export all captions\u2026"));
+    }
+    if (export.getItems().isEmpty()) {
+      MenuItem none = new MenuItem("There is no artboard to export");
+      none.setDisable(true);
+      export.getItems().add(none);
+    }
+  }
+}

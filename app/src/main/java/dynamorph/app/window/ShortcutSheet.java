@@ -1,0 +1,76 @@
+package dynamorph.app.window;
+
+import dynamorph.app.action.Action;
+import dynamorph.app.action.Actions;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.Popup;
+
+/**
+ * Lists every action with its shortcut, and what keys and presses do on the stage and in the
+ * styles.
+ */
+public final class ShortcutSheet {
+  private static final Map<String, String> GESTURES = gestures();
+
+  private ShortcutSheet() {}
+
+  private static Map<String, String> gestures() {
+    Map<String, String> gestures = new LinkedHashMap<>();
+    gestures.put("Press twice on a text", "edit it in place");
+    gestures.put("Shift and press", "add to the selection");
+    gestures.put("Arrows", "nudge by 1 pt; Shift 10, Alt 0.1");
+    gestures.put("Space and drag, middle button", "move the view");
+    gestures.put("Ctrl and wheel", "zoom");
+    gestures.put("S, T, H", "select, text, hand");
+    gestures.put("Rest on a style", "see the selection in it");
+    gestures.put("Press a style", "follow it; Alt: on top");
+    gestures.put("Press a style twice", "edit it");
+    gestures.put("Drag a style", "onto the texts that shall follow");
+    gestures.put("Hold B on the desk", "see it as it was");
+    return gestures;
+  }
+
+  public static void show(Scene scene, Actions actions) {
+    HBox columns = new HBox(36);
+    columns.getStyleClass().add("shortcut-sheet");
+    columns.getStylesheets().setAll(scene.getStylesheets());
+    Map<String, List<Action>> groups =
+        actions.all().stream()
+            .filter(action -> action.shortcut().isPresent())
+            .collect(Collectors.groupingBy(Action::group, LinkedHashMap::new, Collectors.toList()));
+    VBox left = new VBox(14);
+    groups.forEach((group, list) -> left.getChildren().add(block(group, rows(list))));
+    columns.getChildren().addAll(left, block("On the stage and in the styles", GESTURES));
+    Popup popup = new Popup();
+    popup.setAutoHide(true);
+    popup.getContent().add(columns);
+    popup.show(scene.getWindow());
+    popup.centerOnScreen();
+  }
+
+  private static Map<String, String> rows(List<Action> actions) {
+    Map<String, String> rows = new LinkedHashMap<>();
+    actions.forEach(action -> rows.put(action.name(), action.shortcutText()));
+    return rows;
+  }
+
+  private static VBox block(String title, Map<String, String> rows) {
+    Label heading = new Label(title);
+    heading.getStyleClass().add("section-title");
+    GridPane grid = new GridPane(18, 3);
+    rows.forEach((name, keys) -> {
+      Label value = new Label(keys);
+      value.getStyleClass().add("quiet");
+      grid.addRow(grid.getRowCount(), new Label(name), value);
+    });
+    return new VBox(6, heading, grid);
+  }
+}

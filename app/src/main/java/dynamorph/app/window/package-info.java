@@ -1,0 +1,2 @@
+/** What frames the views: head bar, command search, notices, shortcut sheet, welcome strip. */
+package dynamorph.app.window;

@@ -1,2 +1,0 @@
-/** What is open, selected and being tried out. No nodes in here. */
-package dynamorph.app.workspace;

@@ -1,0 +1,2 @@
+/** Edits of films: titles, cues, tracks and clips along the time. */
+package dynamorph.model.edit.film;
