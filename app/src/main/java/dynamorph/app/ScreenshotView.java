@@ -219,7 +219,7 @@ final class ScreenshotView {
         .afterNextFrame(() -> {
           main.stage().fitSelection();
           main.workspace().selectionProperty().set(Selection.editing(id, 3, 3));
-          press(main, "#fold-word-space-least");
+          press(main, "#fold-word-spacing-minimum");
           press(main, "#fold-hyphenate");
         });
   }

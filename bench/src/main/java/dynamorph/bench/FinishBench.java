@@ -87,8 +87,8 @@ public class FinishBench {
     look.put("finish/shadow/kind", "fill");
     look.put("finish/shadow/order", "-1");
     look.put("finish/shadow/colour", "#c9bfa8");
-    look.put("finish/shadow/across", "16 pt");
-    look.put("finish/shadow/down", "16 pt");
+    look.put("finish/shadow/translate-x", "16 pt");
+    look.put("finish/shadow/translate-y", "16 pt");
     look.put("finish/fill/colour", "#1f4d3a");
     look.put("finish/fill/deep/kind", "inner-glow");
     look.put("finish/fill/deep/colour", "#000000");

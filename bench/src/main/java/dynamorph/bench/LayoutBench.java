@@ -241,7 +241,7 @@ public class LayoutBench {
         .with(Properties.FONT_FAMILY, FAMILY)
         .with(Properties.SIZE, FontSize.points(size))
         .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
-        .with(Properties.BREAKER, breaker);
+        .with(Properties.LINE_BREAKING, breaker);
   }
 
   private static PropertySet frame(double width) {
@@ -253,7 +253,7 @@ public class LayoutBench {
         PropertySet.EMPTY
             .with(Properties.FONT_FAMILY, FAMILY)
             .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
-            .with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH)
+            .with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH)
             .with(Properties.HYPHENATE, true);
     PropertySet frame =
         PropertySet.EMPTY

@@ -138,8 +138,8 @@ public class RestyleBench {
         .with(Properties.STROKE_WIDTH.at(RIM), Length.points(second ? 0.75 : 0.5))
         .with(Properties.EFFECT_KIND.at(shadow), EffectKind.DROP_SHADOW)
         .with(Properties.EFFECT_COLOUR.at(shadow), Colour.hex("#000000"))
-        .with(Properties.SHADOW_ACROSS.at(shadow), Length.points(2))
-        .with(Properties.SHADOW_DOWN.at(shadow), Length.points(second ? 3 : 2))
+        .with(Properties.SHADOW_X.at(shadow), Length.points(2))
+        .with(Properties.SHADOW_Y.at(shadow), Length.points(second ? 3 : 2))
         .with(Properties.SHADOW_BLUR.at(shadow), Length.points(4));
   }
 

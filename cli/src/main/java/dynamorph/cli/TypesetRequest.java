@@ -40,7 +40,7 @@ record TypesetRequest(
           "features",
           "language",
           "direction",
-          "breaker",
+          "line-breaking",
           "align",
           "hyphenate",
           "fallback",
@@ -112,9 +112,9 @@ record TypesetRequest(
     if (features.isPresent()) {
       values = values.withText(Properties.FONT_FEATURES.key(), features.get());
     }
-    Optional<String> breaker = string(request, "breaker");
+    Optional<String> breaker = string(request, "line-breaking");
     if (breaker.isPresent()) {
-      values = values.with(Properties.BREAKER, breaker(breaker.get()));
+      values = values.with(Properties.LINE_BREAKING, breaker(breaker.get()));
     }
     Optional<String> align = string(request, "align");
     if (align.isPresent()) {
@@ -152,7 +152,7 @@ record TypesetRequest(
       case "paragraph" -> LineBreaking.WHOLE_PARAGRAPH;
       default ->
           throw new IllegalArgumentException(
-              "breaker: expected line or paragraph, found \"" + text + "\"");
+              "line-breaking: expected line or paragraph, found \"" + text + "\"");
     };
   }
 

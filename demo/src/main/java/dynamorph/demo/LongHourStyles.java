@@ -1,7 +1,7 @@
 package dynamorph.demo;
 
 import static dynamorph.model.property.Properties.ALIGNMENT;
-import static dynamorph.model.property.Properties.BREAKER;
+import static dynamorph.model.property.Properties.LINE_BREAKING;
 import static dynamorph.model.property.Properties.CASE;
 import static dynamorph.model.property.Properties.COAT_COLOUR;
 import static dynamorph.model.property.Properties.COAT_KIND;
@@ -11,15 +11,15 @@ import static dynamorph.model.property.Properties.FIGURE_STYLE;
 import static dynamorph.model.property.Properties.FIGURE_WIDTH;
 import static dynamorph.model.property.Properties.FONT_FAMILY;
 import static dynamorph.model.property.Properties.FONT_WEIGHT;
-import static dynamorph.model.property.Properties.GLYPH_LEAST;
-import static dynamorph.model.property.Properties.GLYPH_MOST;
+import static dynamorph.model.property.Properties.GLYPH_SCALING_MINIMUM;
+import static dynamorph.model.property.Properties.GLYPH_SCALING_MAXIMUM;
 import static dynamorph.model.property.Properties.HANG_END;
 import static dynamorph.model.property.Properties.HANG_START;
 import static dynamorph.model.property.Properties.HYPHENATE;
 import static dynamorph.model.property.Properties.INDENT_FIRST;
 import static dynamorph.model.property.Properties.INDENT_START;
-import static dynamorph.model.property.Properties.KEEP_LAST_WORD;
-import static dynamorph.model.property.Properties.KEEP_LINES;
+import static dynamorph.model.property.Properties.AVOID_SHORT_LAST_LINES;
+import static dynamorph.model.property.Properties.AVOID_WIDOWS_ORPHANS;
 import static dynamorph.model.property.Properties.LANGUAGE;
 import static dynamorph.model.property.Properties.LEADING;
 import static dynamorph.model.property.Properties.LIST;
@@ -344,7 +344,7 @@ final class LongHourStyles {
         .with(Properties.EFFECT_KIND.at(cast), EffectKind.DROP_SHADOW)
         .with(Properties.EFFECT_COLOUR.at(cast), Colour.hex("#10202a"))
         .with(Properties.EFFECT_OPACITY.at(cast), 0.8)
-        .with(Properties.SHADOW_DOWN.at(cast), Length.em(0.03))
+        .with(Properties.SHADOW_Y.at(cast), Length.em(0.03))
         .with(Properties.SHADOW_BLUR.at(cast), Length.em(0.08))
         .with(Properties.ANCHOR, Anchor.CENTRE)
         .with(Properties.POSITION_X, 0.0)
@@ -364,7 +364,7 @@ final class LongHourStyles {
         .with(Properties.PLATE_PADDING, BoxLengths.pairs(Length.em(0.14), Length.em(0.42)))
         .with(Properties.PLATE_RADIUS, BoxLengths.all(Length.em(0.08)))
         .with(Properties.ANCHOR, Anchor.BOTTOM_LEFT)
-        .with(Properties.AREA, FrameArea.TITLE_SAFE)
+        .with(Properties.RELATIVE_TO, FrameArea.TITLE_SAFE)
         .with(Properties.SHARE_X, 2.0)
         .with(Properties.SHARE_Y, -20.0);
   }
@@ -382,7 +382,7 @@ final class LongHourStyles {
         .with(Properties.EFFECT_KIND.at(cast), EffectKind.DROP_SHADOW)
         .with(Properties.EFFECT_COLOUR.at(cast), Colour.hex("#000000"))
         .with(Properties.EFFECT_OPACITY.at(cast), 0.85)
-        .with(Properties.SHADOW_DOWN.at(cast), Length.em(0.04))
+        .with(Properties.SHADOW_Y.at(cast), Length.em(0.04))
         .with(Properties.SHADOW_BLUR.at(cast), Length.em(0.12))
         .with(Properties.ANCHOR, Anchor.BOTTOM)
         .with(Properties.POSITION_X, 0.0)
@@ -431,7 +431,7 @@ final class LongHourStyles {
         .with(Properties.EFFECT_KIND.at(edge), EffectKind.RAISED_EDGE)
         .with(Properties.EFFECT_ORDER.at(edge), 1.0)
         .with(Properties.EFFECT_OPACITY.at(edge), 0.55)
-        .with(Properties.EDGE_WIDTH.at(edge), Length.em(0.025))
+        .with(Properties.BEVEL_WIDTH.at(edge), Length.em(0.025))
         .with(Properties.EFFECT_KIND.at(sheen), EffectKind.INNER_GLOW)
         .with(Properties.EFFECT_COLOUR.at(sheen), Colour.hex("#b9e2c8"))
         .with(Properties.EFFECT_OPACITY.at(sheen), 0.5)
@@ -453,8 +453,8 @@ final class LongHourStyles {
         .with(Properties.EFFECT_KIND.at(cast), EffectKind.DROP_SHADOW)
         .with(Properties.EFFECT_COLOUR.at(cast), Colour.swatch("shade"))
         .with(Properties.EFFECT_OPACITY.at(cast), 0.9)
-        .with(Properties.SHADOW_ACROSS.at(cast), Length.em(0.045))
-        .with(Properties.SHADOW_DOWN.at(cast), Length.em(0.045))
+        .with(Properties.SHADOW_X.at(cast), Length.em(0.045))
+        .with(Properties.SHADOW_Y.at(cast), Length.em(0.045))
         .with(Properties.SHADOW_BLUR.at(cast), Length.em(0.008));
   }
 

@@ -223,10 +223,10 @@ public final class FinishEditor extends VBox {
       addWhole(now, Address.PLATE);
       rows.getChildren()
           .addAll(
-              pair("Behind", Properties.PLATE_AROUND.key(), null),
+              pair("Behind", Properties.PLATE_EXTENT.key(), null),
               pair("Padding", Properties.PLATE_PADDING.key(), null),
               pair("Corner radius", Properties.PLATE_RADIUS.key(), null),
-              pair("At least wide", Properties.PLATE_LEAST_WIDTH.key(), null));
+              pair("At least wide", Properties.PLATE_MINIMUM_WIDTH.key(), null));
     }
   }
 
@@ -523,7 +523,7 @@ public final class FinishEditor extends VBox {
     PropertyCell<?> colour =
         switch (kind) {
           case BLUR -> cell(Properties.SHADOW_BLUR.at(effect));
-          case RAISED_EDGE -> cell(Properties.LIGHT_COLOUR.at(effect));
+          case RAISED_EDGE -> cell(Properties.HIGHLIGHT_COLOUR.at(effect));
           case DROP_SHADOW, INNER_SHADOW, OUTER_GLOW, INNER_GLOW ->
               cell(Properties.EFFECT_COLOUR.at(effect));
         };

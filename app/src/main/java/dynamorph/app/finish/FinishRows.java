@@ -71,7 +71,7 @@ final class FinishRows {
       if (dashed) {
         rows.add(new Row("Dashes fit", Properties.DASH_FIT.at(coat), null));
         rows.add(
-            new Row("Ends, start", Properties.STROKE_CAP.at(coat), Properties.DASH_PHASE.at(coat)));
+            new Row("Ends, start", Properties.STROKE_CAP.at(coat), Properties.DASH_OFFSET.at(coat)));
       }
     }
     rows.add(
@@ -88,34 +88,34 @@ final class FinishRows {
       rows.add(
           new Row("Size, angle", Properties.TILE_SIZE.at(coat), Properties.TILE_ANGLE.at(coat)));
     } else {
-      rows.add(new Row("Ground", Properties.TILE_GROUND.at(coat), null));
+      rows.add(new Row("Ground", Properties.TILE_BACKGROUND.at(coat), null));
       rows.add(
           new Row("Size, weight", Properties.TILE_SIZE.at(coat), Properties.TILE_WEIGHT.at(coat)));
       rows.add(new Row("Turned", Properties.TILE_ANGLE.at(coat), null));
     }
-    rows.add(new Row("Shifted", Properties.TILE_ACROSS.at(coat), Properties.TILE_DOWN.at(coat)));
+    rows.add(new Row("Shifted", Properties.TILE_X.at(coat), Properties.TILE_Y.at(coat)));
     rows.add(new Row("Begins at", Properties.PAINT_FIT.at(coat), null));
   }
 
   /** How a coat is moved and turned. */
   static List<Row> pose(Address coat) {
     return List.of(
-        new Row("Moved", Properties.COAT_ACROSS.at(coat), Properties.COAT_DOWN.at(coat)),
+        new Row("Moved", Properties.COAT_X.at(coat), Properties.COAT_Y.at(coat)),
         new Row(
             "Scale \u2194 \u2195",
-            Properties.COAT_SCALE_ACROSS.at(coat),
-            Properties.COAT_SCALE_DOWN.at(coat)),
-        new Row("Turned, about", Properties.COAT_TURN.at(coat), Properties.TURNED_ABOUT.at(coat)));
+            Properties.COAT_SCALE_X.at(coat),
+            Properties.COAT_SCALE_Y.at(coat)),
+        new Row("Turned, about", Properties.COAT_ROTATION.at(coat), Properties.TRANSFORM_ORIGIN.at(coat)));
   }
 
   /** How a coat is repeated. */
   static List<Row> copies(Address coat) {
     return List.of(
-        new Row("Copies, fade to", Properties.COPIES.at(coat), Properties.LAST_OPACITY.at(coat)),
-        new Row("Step", Properties.STEP_ACROSS.at(coat), Properties.STEP_DOWN.at(coat)),
-        new Row("Scale, turn", Properties.STEP_SCALE.at(coat), Properties.STEP_TURN.at(coat)),
+        new Row("Copies, fade to", Properties.COPIES.at(coat), Properties.END_OPACITY.at(coat)),
+        new Row("Step", Properties.STEP_X.at(coat), Properties.STEP_Y.at(coat)),
+        new Row("Scale, turn", Properties.STEP_SCALE.at(coat), Properties.STEP_ROTATION.at(coat)),
         new Row(
-            "Colours to", Properties.COLOURS_STEPPED.at(coat), Properties.LAST_COLOUR.at(coat)));
+            "Colours to", Properties.COLOURS_STEPPED.at(coat), Properties.END_COLOUR.at(coat)));
   }
 
   /** Whether any of these is other than it is by default. */
@@ -144,14 +144,14 @@ final class FinishRows {
             Properties.GRADIENT_ANGLE.at(coat),
             Properties.GRADIENT_SCALE.at(coat)));
     rows.add(
-        new Row("Middle", Properties.GRADIENT_ACROSS.at(coat), Properties.GRADIENT_DOWN.at(coat)));
+        new Row("Middle", Properties.GRADIENT_X.at(coat), Properties.GRADIENT_Y.at(coat)));
     rows.add(
         new Row(
             "Shift, beyond",
             Properties.GRADIENT_OFFSET.at(coat),
             Properties.GRADIENT_REPEAT.at(coat)));
     rows.add(new Row("Fitted to", Properties.PAINT_FIT.at(coat), null));
-    rows.add(new Row("Mixed in", Properties.COLOUR_MIXING.at(coat), null));
+    rows.add(new Row("Mixed in", Properties.INTERPOLATION.at(coat), null));
   }
 
   /** The rows of an effect, as many as mean something for its kind. */
@@ -164,8 +164,8 @@ final class FinishRows {
     Row soft =
         new Row("Blur, spread", Properties.SHADOW_BLUR.at(at), Properties.EFFECT_SPREAD.at(at));
     Row moved =
-        new Row("Across, down", Properties.SHADOW_ACROSS.at(at), Properties.SHADOW_DOWN.at(at));
-    Row knocked = new Row("Knocked out", Properties.SHADOW_KNOCKED_OUT.at(at), null);
+        new Row("Across, down", Properties.SHADOW_X.at(at), Properties.SHADOW_Y.at(at));
+    Row knocked = new Row("Knocked out", Properties.SHADOW_KNOCKOUT.at(at), null);
     switch (kind) {
       case DROP_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved, knocked));
       case INNER_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved));
@@ -173,18 +173,18 @@ final class FinishRows {
       case INNER_GLOW ->
           rows.addAll(
               List.of(
-                  opacity, blend, soft, new Row("Shines from", Properties.GLOW_FROM.at(at), null)));
+                  opacity, blend, soft, new Row("Shines from", Properties.GLOW_SOURCE.at(at), null)));
       case BLUR -> {}
       case RAISED_EDGE ->
           rows.addAll(
               List.of(
                   new Row(
-                      "Width, depth", Properties.EDGE_WIDTH.at(at), Properties.EDGE_DEPTH.at(at)),
+                      "Width, depth", Properties.BEVEL_WIDTH.at(at), Properties.EDGE_DEPTH.at(at)),
                   new Row(
                       "Light, height",
-                      Properties.LIGHT_ANGLE.at(at),
-                      Properties.LIGHT_HEIGHT.at(at)),
-                  new Row("Light blend", Properties.LIGHT_BLEND.at(at), null),
+                      Properties.LIGHT_AZIMUTH.at(at),
+                      Properties.LIGHT_ELEVATION.at(at)),
+                  new Row("Light blend", Properties.HIGHLIGHT_BLEND.at(at), null),
                   new Row("Shade", Properties.SHADE_COLOUR.at(at), null),
                   new Row("Shade blend", Properties.SHADE_BLEND.at(at), null),
                   new Row("Opacity", Properties.EFFECT_OPACITY.at(at), null)));

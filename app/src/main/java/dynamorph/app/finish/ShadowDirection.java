@@ -65,11 +65,11 @@ final class ShadowDirection {
   }
 
   private Length across() {
-    return subject.get().shown(Properties.SHADOW_ACROSS.at(effect)).value().orElse(Length.ZERO);
+    return subject.get().shown(Properties.SHADOW_X.at(effect)).value().orElse(Length.ZERO);
   }
 
   private Length down() {
-    return subject.get().shown(Properties.SHADOW_DOWN.at(effect)).value().orElse(Length.ZERO);
+    return subject.get().shown(Properties.SHADOW_Y.at(effect)).value().orElse(Length.ZERO);
   }
 
   private Length.Unit unit() {
@@ -109,10 +109,10 @@ final class ShadowDirection {
             .set(
                 PropertySet.EMPTY
                     .with(
-                        Properties.SHADOW_ACROSS.at(effect),
+                        Properties.SHADOW_X.at(effect),
                         new Length(rounded(far * Math.cos(turn)), unit))
                     .with(
-                        Properties.SHADOW_DOWN.at(effect),
+                        Properties.SHADOW_Y.at(effect),
                         new Length(rounded(far * Math.sin(turn)), unit)),
                 gesture);
       }

@@ -60,12 +60,12 @@ public final class FacetSections extends VBox {
           new Pair("Share \u2194 \u2195", Properties.SHARE_X, Properties.SHARE_Y),
           new Pair("Box, turn", Properties.BOX, Properties.ROTATION),
           new Pair("Width, height", Properties.BOX_WIDTH, Properties.BOX_HEIGHT),
-          new Pair("Scale \u2194 \u2195", Properties.SCALE_ACROSS, Properties.SCALE_DOWN),
+          new Pair("Scale \u2194 \u2195", Properties.HORIZONTAL_SCALE, Properties.VERTICAL_SCALE),
           new Pair("Before, after", Properties.HYPHENATE_BEFORE, Properties.HYPHENATE_AFTER),
-          new Pair("In a row, zone", Properties.HYPHENATE_ROW, Properties.HYPHENATE_ZONE),
+          new Pair("In a row, zone", Properties.CONSECUTIVE_HYPHENS, Properties.HYPHENATE_ZONE),
           new Pair("Hang \u2190 \u2192", Properties.HANG_START, Properties.HANG_END),
           new Pair("Deep, letters", Properties.DROP_LINES, Properties.DROP_LETTERS),
-          new Pair("Line, width", Properties.LINE_SHIFT, Properties.LINE_WIDTH),
+          new Pair("Line, width", Properties.DECORATION_OFFSET, Properties.DECORATION_THICKNESS),
           new Pair("Columns, gap", Properties.COLUMNS, Properties.GUTTER));
 
   /** Properties whose editors need the whole width. */
@@ -221,7 +221,7 @@ public final class FacetSections extends VBox {
       nodes.remove(label);
       grid.add(first, 0, row, 3, 1);
     } else if (pair.first.equals(Properties.CASE)
-        || pair.first.equals(Properties.LETTER_POSITION)) {
+        || pair.first.equals(Properties.SCRIPT_POSITION)) {
       Label hint = new Label();
       hint.getStyleClass().addAll("quiet", "hint");
       hint.setId("hint-" + pair.first.id());
@@ -281,7 +281,7 @@ public final class FacetSections extends VBox {
       };
     }
     ScriptPosition chosen =
-        now.shown(Properties.LETTER_POSITION.key()).value().orElse(ScriptPosition.NORMAL);
+        now.shown(Properties.SCRIPT_POSITION.key()).value().orElse(ScriptPosition.NORMAL);
     return switch (chosen) {
       case NORMAL -> "";
       case SUPERSCRIPT -> face.has("sups") ? "the font's own, where it has them" : MADE_SMALLER;

@@ -238,7 +238,7 @@ class FinishJourneyTest extends JourneyTest {
     Point2D middle = driver.middleOf("entrance-subtitle");
     driver.robot().drag(middle).dropTo(middle.add(20, 6));
     driver.settle();
-    assertThat(Coats.value(values("entrance-subtitle"), Properties.GRADIENT_ACROSS.at(FILL)))
+    assertThat(Coats.value(values("entrance-subtitle"), Properties.GRADIENT_X.at(FILL)))
         .as("the handle on the stage")
         .isGreaterThan(50);
     assertThat(driver.layer("entrance-subtitle").frame())

@@ -84,8 +84,8 @@ class TypesettingJourneyTest extends JourneyTest {
     driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("label-6-text"))));
     driver.settle();
     driver.choose("alignment", Alignment.JUSTIFIED);
-    driver.open("fold-breaker");
-    driver.choose("breaker", LineBreaking.WHOLE_PARAGRAPH);
+    driver.open("fold-line-breaking");
+    driver.choose("line-breaking", LineBreaking.WHOLE_PARAGRAPH);
     driver.open("fold-hyphenate");
     driver.robot().clickOn(driver.reveal("#inspector #hyphenate"));
     driver.settle();

@@ -27,7 +27,7 @@ final class CarriedProperties {
       Set.of(
           Properties.ALIGNMENT,
           Properties.ANCHOR,
-          Properties.AREA,
+          Properties.RELATIVE_TO,
           Properties.SHARE_X,
           Properties.SHARE_Y,
           Properties.POSITION_X,
@@ -38,8 +38,8 @@ final class CarriedProperties {
           Properties.EFFECT_KIND,
           Properties.EFFECT_COLOUR,
           Properties.EFFECT_OPACITY,
-          Properties.SHADOW_ACROSS,
-          Properties.SHADOW_DOWN,
+          Properties.SHADOW_X,
+          Properties.SHADOW_Y,
           Properties.SHADOW_BLUR);
 
   private CarriedProperties() {}

@@ -176,8 +176,8 @@ final class CueCss {
             .with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.DROP_SHADOW)
             .with(Properties.EFFECT_COLOUR.at(SHADOW), Colour.of(rgba))
             .with(Properties.EFFECT_OPACITY.at(SHADOW), 1.0)
-            .with(Properties.SHADOW_ACROSS.at(SHADOW), length(found, from))
-            .with(Properties.SHADOW_DOWN.at(SHADOW), length(found, from + 2))
+            .with(Properties.SHADOW_X.at(SHADOW), length(found, from))
+            .with(Properties.SHADOW_Y.at(SHADOW), length(found, from + 2))
             .with(
                 Properties.SHADOW_BLUR.at(SHADOW),
                 found.group(from + 4) == null ? Length.ZERO : length(found, from + 4)));

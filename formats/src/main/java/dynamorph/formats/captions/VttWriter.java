@@ -150,9 +150,9 @@ final class VttWriter {
         return Optional.of(
             new Shadow(
                 CssColours.hex(colour),
-                length(values, Properties.SHADOW_ACROSS.at(at))
+                length(values, Properties.SHADOW_X.at(at))
                     + " "
-                    + length(values, Properties.SHADOW_DOWN.at(at))
+                    + length(values, Properties.SHADOW_Y.at(at))
                     + " "
                     + length(values, Properties.SHADOW_BLUR.at(at))));
       }

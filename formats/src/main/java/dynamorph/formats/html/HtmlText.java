@@ -203,8 +203,8 @@ public final class HtmlText {
           case "i", "em", "cite" -> look.with(Properties.SLANT, Slant.ITALIC);
           case "u", "ins" -> look.with(Properties.UNDERLINE, true);
           case "s", "del", "strike" -> look.with(Properties.STRIKE, true);
-          case "sup" -> look.with(Properties.LETTER_POSITION, ScriptPosition.SUPERSCRIPT);
-          case "sub" -> look.with(Properties.LETTER_POSITION, ScriptPosition.SUBSCRIPT);
+          case "sup" -> look.with(Properties.SCRIPT_POSITION, ScriptPosition.SUPERSCRIPT);
+          case "sub" -> look.with(Properties.SCRIPT_POSITION, ScriptPosition.SUBSCRIPT);
           default -> look;
         };
     for (String declaration : element.attr("style").split(";")) {
@@ -230,9 +230,9 @@ public final class HtmlText {
       case "text-decoration", "text-decoration-line" -> lines(look, plain);
       case "vertical-align" ->
           plain.equals("super")
-              ? look.with(Properties.LETTER_POSITION, ScriptPosition.SUPERSCRIPT)
+              ? look.with(Properties.SCRIPT_POSITION, ScriptPosition.SUPERSCRIPT)
               : plain.equals("sub")
-                  ? look.with(Properties.LETTER_POSITION, ScriptPosition.SUBSCRIPT)
+                  ? look.with(Properties.SCRIPT_POSITION, ScriptPosition.SUBSCRIPT)
                   : look;
       case "color" ->
           colour(plain)

@@ -30,7 +30,7 @@ class HtmlTextTest {
     assertThat(story.text()).isEqualTo("Eight days\nto wind it\u2028twice, 4th now");
     Paragraph second = story.paragraphs().get(1);
     assertThat(look(second, "wind").get(Properties.FONT_WEIGHT.key())).contains(700.0);
-    assertThat(look(second, "th").get(Properties.LETTER_POSITION.key()))
+    assertThat(look(second, "th").get(Properties.SCRIPT_POSITION.key()))
         .contains(ScriptPosition.SUPERSCRIPT);
     assertThat(look(second, "th").get(Properties.SLANT.key())).contains(Slant.ITALIC);
     assertThat(look(second, "now").get(Properties.SIZE.key())).contains(FontSize.points(15));

@@ -202,10 +202,10 @@ public final class Cascade {
     return finish.coats().isEmpty()
         ? Plate.NONE
         : new Plate(
-            value(own, Properties.PLATE_AROUND.key()),
+            value(own, Properties.PLATE_EXTENT.key()),
             Looks.padding(value(own, Properties.PLATE_PADDING.key()), size),
             Looks.corners(value(own, Properties.PLATE_RADIUS.key()), size),
-            points(own, Properties.PLATE_LEAST_WIDTH.key(), size),
+            points(own, Properties.PLATE_MINIMUM_WIDTH.key(), size),
             finish);
   }
 
@@ -291,7 +291,7 @@ public final class Cascade {
             value(complete, Properties.HANG_END.key()) / 100),
         new ParagraphLook.Tabs(
             value(complete, Properties.TAB_STOPS.key()),
-            points(complete, Properties.TAB_EVERY.key(), size)),
+            points(complete, Properties.DEFAULT_TAB_STOPS.key(), size)),
         Looks.listMark(complete, size),
         Looks.dropCapital(complete, size));
   }
@@ -532,7 +532,7 @@ public final class Cascade {
     return share.equals(Placement.Share.NONE) ? Placement.Share.NONE : share;
   }
 
-  private static final PropertyKey<FrameArea> AREA = Properties.AREA.key();
+  private static final PropertyKey<FrameArea> AREA = Properties.RELATIVE_TO.key();
   private static final PropertyKey<Double> SHARE_X = Properties.SHARE_X.key();
   private static final PropertyKey<Double> SHARE_Y = Properties.SHARE_Y.key();
   private static final PropertyKey<Double> BOX_SHARE = Properties.BOX_SHARE.key();

@@ -130,12 +130,12 @@ public final class Coats {
 
     private Coat.Pose pose(Address at) {
       return new Coat.Pose(
-          points(Properties.COAT_ACROSS, at),
-          points(Properties.COAT_DOWN, at),
-          get(Properties.COAT_SCALE_ACROSS, at) / 100,
-          get(Properties.COAT_SCALE_DOWN, at) / 100,
-          get(Properties.COAT_TURN, at),
-          get(Properties.TURNED_ABOUT, at));
+          points(Properties.COAT_X, at),
+          points(Properties.COAT_Y, at),
+          get(Properties.COAT_SCALE_X, at) / 100,
+          get(Properties.COAT_SCALE_Y, at) / 100,
+          get(Properties.COAT_ROTATION, at),
+          get(Properties.TRANSFORM_ORIGIN, at));
     }
 
     private Coat.Copies copies(Address at) {
@@ -144,13 +144,13 @@ public final class Coats {
           ? Coat.Copies.NONE
           : new Coat.Copies(
               count,
-              points(Properties.STEP_ACROSS, at),
-              points(Properties.STEP_DOWN, at),
+              points(Properties.STEP_X, at),
+              points(Properties.STEP_Y, at),
               get(Properties.STEP_SCALE, at) / 100,
-              get(Properties.STEP_TURN, at),
-              Optional.of(colour(Properties.LAST_COLOUR, at))
+              get(Properties.STEP_ROTATION, at),
+              Optional.of(colour(Properties.END_COLOUR, at))
                   .filter(_ -> get(Properties.COLOURS_STEPPED, at)),
-              get(Properties.LAST_OPACITY, at));
+              get(Properties.END_OPACITY, at));
     }
 
     private Coat.Dashing dashing(Address at) {
@@ -166,7 +166,7 @@ public final class Coats {
         even.addAll(lengths);
       }
       return new Coat.Dashing(
-          even, points(Properties.DASH_PHASE, at), get(Properties.DASH_FIT, at));
+          even, points(Properties.DASH_OFFSET, at), get(Properties.DASH_FIT, at));
     }
 
     private Paint paint(Address at) {
@@ -184,12 +184,12 @@ public final class Coats {
       return new Paint.Pattern(
           tile,
           colour(Properties.COAT_COLOUR, at),
-          colour(Properties.TILE_GROUND, at),
+          colour(Properties.TILE_BACKGROUND, at),
           points(Properties.TILE_SIZE, at),
           get(Properties.TILE_WEIGHT, at) / 100,
           get(Properties.TILE_ANGLE, at),
-          points(Properties.TILE_ACROSS, at),
-          points(Properties.TILE_DOWN, at),
+          points(Properties.TILE_X, at),
+          points(Properties.TILE_Y, at),
           get(Properties.PAINT_FIT, at),
           tile == PatternTile.IMAGE
               ? materials.image(get(Properties.TILE_IMAGE, at))
@@ -207,13 +207,13 @@ public final class Coats {
           course,
           stops,
           get(Properties.GRADIENT_ANGLE, at),
-          get(Properties.GRADIENT_ACROSS, at) / 100,
-          get(Properties.GRADIENT_DOWN, at) / 100,
+          get(Properties.GRADIENT_X, at) / 100,
+          get(Properties.GRADIENT_Y, at) / 100,
           get(Properties.GRADIENT_SCALE, at) / 100,
           get(Properties.GRADIENT_OFFSET, at) / 100,
           get(Properties.GRADIENT_REPEAT, at),
           get(Properties.PAINT_FIT, at),
-          get(Properties.COLOUR_MIXING, at));
+          get(Properties.INTERPOLATION, at));
     }
 
     List<Effect> shownEffects(Address coat) {
@@ -230,27 +230,27 @@ public final class Coats {
       double opacity = get(Properties.EFFECT_OPACITY, at);
       Rgba colour = colour(Properties.EFFECT_COLOUR, at).faded(opacity);
       BlendMode blend = get(Properties.EFFECT_BLEND, at);
-      double across = points(Properties.SHADOW_ACROSS, at);
-      double down = points(Properties.SHADOW_DOWN, at);
+      double across = points(Properties.SHADOW_X, at);
+      double down = points(Properties.SHADOW_Y, at);
       double blur = points(Properties.SHADOW_BLUR, at);
       double spread = points(Properties.EFFECT_SPREAD, at);
-      boolean knockedOut = get(Properties.SHADOW_KNOCKED_OUT, at);
+      boolean knockedOut = get(Properties.SHADOW_KNOCKOUT, at);
       return switch (get(Properties.EFFECT_KIND, at)) {
         case DROP_SHADOW ->
             new Effect.DropShadow(colour, blend, across, down, blur, spread, knockedOut);
         case INNER_SHADOW -> new Effect.InnerShadow(colour, blend, across, down, blur, spread);
         case OUTER_GLOW -> new Effect.OuterGlow(colour, blend, blur, spread, knockedOut);
         case INNER_GLOW ->
-            new Effect.InnerGlow(colour, blend, blur, spread, get(Properties.GLOW_FROM, at));
+            new Effect.InnerGlow(colour, blend, blur, spread, get(Properties.GLOW_SOURCE, at));
         case BLUR -> new Effect.Blur(blur);
         case RAISED_EDGE ->
             new Effect.RaisedEdge(
-                get(Properties.LIGHT_ANGLE, at),
-                get(Properties.LIGHT_HEIGHT, at),
-                points(Properties.EDGE_WIDTH, at),
+                get(Properties.LIGHT_AZIMUTH, at),
+                get(Properties.LIGHT_ELEVATION, at),
+                points(Properties.BEVEL_WIDTH, at),
                 get(Properties.EDGE_DEPTH, at),
-                colour(Properties.LIGHT_COLOUR, at).faded(opacity),
-                get(Properties.LIGHT_BLEND, at),
+                colour(Properties.HIGHLIGHT_COLOUR, at).faded(opacity),
+                get(Properties.HIGHLIGHT_BLEND, at),
                 colour(Properties.SHADE_COLOUR, at).faded(opacity),
                 get(Properties.SHADE_BLEND, at));
       };

@@ -36,15 +36,15 @@ final class Looks {
             leading(values, size),
             value(values, Properties.TRACKING.key()),
             value(values, Properties.KERNING.key()),
-            value(values, Properties.KERN_AFTER.key()),
+            value(values, Properties.MANUAL_KERNING.key()),
             value(values, Properties.WORD_SPACING.key()),
             points(values, Properties.BASELINE_SHIFT.key(), size)),
         new Letterforms(
             value(values, Properties.CASE.key()),
-            value(values, Properties.LETTER_POSITION.key()),
+            value(values, Properties.SCRIPT_POSITION.key()),
             features(values),
-            value(values, Properties.SCALE_ACROSS.key()) / 100,
-            value(values, Properties.SCALE_DOWN.key()) / 100,
+            value(values, Properties.HORIZONTAL_SCALE.key()) / 100,
+            value(values, Properties.VERTICAL_SCALE.key()) / 100,
             value(values, Properties.SHEAR.key())),
         language.equals(Properties.LANGUAGE.defaultValue()) ? projectLanguage : language);
   }
@@ -117,20 +117,20 @@ final class Looks {
         under,
         over,
         through,
-        points(values, Properties.LINE_SHIFT.key(), size),
-        value(values, Properties.LINE_WIDTH.key()) / 100,
-        value(values, Properties.LINE_SKIPS.key()),
-        value(values, Properties.LINE_OWN_COLOUR.key())
-            ? Optional.of(palette.colour(value(values, Properties.LINE_COLOUR.key())))
+        points(values, Properties.DECORATION_OFFSET.key(), size),
+        value(values, Properties.DECORATION_THICKNESS.key()) / 100,
+        value(values, Properties.DECORATION_SKIP_INK.key()),
+        value(values, Properties.DECORATION_OWN_COLOUR.key())
+            ? Optional.of(palette.colour(value(values, Properties.DECORATION_COLOUR.key())))
             : Optional.empty());
   }
 
   static ParagraphLook.Breaking breaking(PropertySet values) {
     return new ParagraphLook.Breaking(
-        value(values, Properties.BREAKER.key()),
+        value(values, Properties.LINE_BREAKING.key()),
         value(values, Properties.BALANCE.key()),
-        value(values, Properties.KEEP_LAST_WORD.key()),
-        value(values, Properties.KEEP_LINES.key()),
+        value(values, Properties.AVOID_SHORT_LAST_LINES.key()),
+        value(values, Properties.AVOID_WIDOWS_ORPHANS.key()),
         value(values, Properties.DIRECTION.key()),
         value(values, Properties.EAST_ASIAN_BREAKS.key()),
         value(values, Properties.SCRIPT_SPACING.key()));
@@ -138,10 +138,10 @@ final class Looks {
 
   static ParagraphLook.Justification justification(PropertySet values) {
     return new ParagraphLook.Justification(
-        range(values, Properties.WORD_LEAST, Properties.WORD_BEST, Properties.WORD_MOST, 100),
+        range(values, Properties.WORD_SPACING_MINIMUM, Properties.WORD_SPACING_OPTIMUM, Properties.WORD_SPACING_MAXIMUM, 100),
         range(
-            values, Properties.LETTER_LEAST, Properties.LETTER_BEST, Properties.LETTER_MOST, 1000),
-        range(values, Properties.GLYPH_LEAST, Properties.GLYPH_BEST, Properties.GLYPH_MOST, 100));
+            values, Properties.LETTER_SPACING_MINIMUM, Properties.LETTER_SPACING_OPTIMUM, Properties.LETTER_SPACING_MAXIMUM, 1000),
+        range(values, Properties.GLYPH_SCALING_MINIMUM, Properties.GLYPH_SCALING_OPTIMUM, Properties.GLYPH_SCALING_MAXIMUM, 100));
   }
 
   private static ParagraphLook.Justification.Range range(
@@ -162,7 +162,7 @@ final class Looks {
         whole(values, Properties.HYPHENATE_WORD),
         whole(values, Properties.HYPHENATE_BEFORE),
         whole(values, Properties.HYPHENATE_AFTER),
-        whole(values, Properties.HYPHENATE_ROW),
+        whole(values, Properties.CONSECUTIVE_HYPHENS),
         points(values, Properties.HYPHENATE_ZONE.key(), size),
         value(values, Properties.HYPHENATE_LAST.key()),
         value(values, Properties.HYPHEN_COST.key()));

@@ -152,9 +152,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "Kerning, shift",
           "How letter pairs are evened: by the font, by the shapes of the letters, or not at all.");
 
-  public static final Property<Double> KERN_AFTER =
+  public static final Property<Double> MANUAL_KERNING =
       layout(
-          "kern-after",
+          "manual-kerning",
           "Kern by hand",
           SPACING,
           Level.SPAN,
@@ -207,9 +207,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "",
           "Language by its tag, such as en-GB or ar; it drives letter shapes, case, hyphenation and spelling.");
 
-  public static final Property<ScriptPosition> LETTER_POSITION =
+  public static final Property<ScriptPosition> SCRIPT_POSITION =
       layout(
-          "letter-position",
+          "script-position",
           "Position",
           LETTERFORMS,
           Level.SPAN,
@@ -218,9 +218,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "Position, stretch",
           "Superscript or subscript: the font's own small figures where it has them, else smaller and heavier ones.");
 
-  public static final Property<Double> SCALE_ACROSS =
+  public static final Property<Double> HORIZONTAL_SCALE =
       layout(
-          "scale-across",
+          "horizontal-scale",
           "Scale across",
           LETTERFORMS,
           Level.SPAN,
@@ -229,9 +229,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "Position, stretch",
           "Stretches letters across.");
 
-  public static final Property<Double> SCALE_DOWN =
+  public static final Property<Double> VERTICAL_SCALE =
       layout(
-          "scale-down",
+          "vertical-scale",
           "Scale down",
           LETTERFORMS,
           Level.SPAN,
@@ -421,9 +421,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "Lines",
           "A line through the letters.");
 
-  public static final Property<Length> LINE_SHIFT =
+  public static final Property<Length> DECORATION_OFFSET =
       painted(
-          "line-shift",
+          "decoration-offset",
           "Line shift",
           LETTERFORMS,
           Level.SPAN,
@@ -432,9 +432,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "Lines",
           "How far lines stand below the place that the font gives them.");
 
-  public static final Property<Double> LINE_WIDTH =
+  public static final Property<Double> DECORATION_THICKNESS =
       painted(
-          "line-width",
+          "decoration-thickness",
           "Line width",
           LETTERFORMS,
           Level.SPAN,
@@ -443,9 +443,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "Lines",
           "How wide lines are, in parts of what the font says.");
 
-  public static final Property<Boolean> LINE_SKIPS =
+  public static final Property<Boolean> DECORATION_SKIP_INK =
       painted(
-          "line-skips-ink",
+          "decoration-skip-ink",
           "Skip ink",
           LETTERFORMS,
           Level.SPAN,
@@ -454,9 +454,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "Lines",
           "Breaks lines where letters cross them.");
 
-  public static final Property<Boolean> LINE_OWN_COLOUR =
+  public static final Property<Boolean> DECORATION_OWN_COLOUR =
       painted(
-          "line-own-colour",
+          "decoration-own-colour",
           "Own colour",
           LETTERFORMS,
           Level.SPAN,
@@ -465,9 +465,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           "Lines",
           "Whether lines have a colour of their own instead of the look of the text.");
 
-  public static final Property<Colour> LINE_COLOUR =
+  public static final Property<Colour> DECORATION_COLOUR =
       painted(
-          "line-colour",
+          "decoration-colour",
           "Line colour",
           LETTERFORMS,
           Level.SPAN,

@@ -97,16 +97,16 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           new ValueType.Number(-3600, 3600, "\u00b0"),
           90.0,
           "Where a gradient runs to: 0 is to the right, 90 downwards; a conic one starts there.");
-  public static final Property<Double> GRADIENT_ACROSS =
+  public static final Property<Double> GRADIENT_X =
       coat(
-          "centre-across",
+          "centre-x",
           "Centre across",
           new ValueType.Number(-1000, 1000, "%"),
           50.0,
           "Where the middle of a gradient lies in the width of what it is fitted to.");
-  public static final Property<Double> GRADIENT_DOWN =
+  public static final Property<Double> GRADIENT_Y =
       coat(
-          "centre-down",
+          "centre-y",
           "Centre down",
           new ValueType.Number(-1000, 1000, "%"),
           50.0,
@@ -139,9 +139,9 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           new ValueType.Choice<>(PaintBounds.class),
           PaintBounds.LAYER,
           "What a gradient is fitted to, or a pattern begins at.");
-  public static final Property<Interpolation> COLOUR_MIXING =
+  public static final Property<Interpolation> INTERPOLATION =
       coat(
-          "mixing",
+          "interpolation",
           "Mixed in",
           new ValueType.Choice<>(Interpolation.class),
           Interpolation.OKLAB,
@@ -174,23 +174,23 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           new ValueType.Number(-3600, 3600, "\u00b0"),
           0.0,
           "How far a pattern is turned clockwise.");
-  public static final Property<Length> TILE_ACROSS =
+  public static final Property<Length> TILE_X =
       coat(
-          "tile-across",
+          "tile-x",
           "Tiles across",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far a pattern is moved to the right.");
-  public static final Property<Length> TILE_DOWN =
+  public static final Property<Length> TILE_Y =
       coat(
-          "tile-down",
+          "tile-y",
           "Tiles down",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far a pattern is moved downwards.");
-  public static final Property<Colour> TILE_GROUND =
+  public static final Property<Colour> TILE_BACKGROUND =
       coat(
-          "tile-ground",
+          "tile-background",
           "Ground",
           new ValueType.Colours(),
           Colour.hex("#00000000"),
@@ -255,9 +255,9 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
               "lengths such as \"0.2 em, 0.1 em\", or none"),
           Dashes.NONE,
           "Lengths of dashes and gaps in turn.");
-  public static final Property<Length> DASH_PHASE =
+  public static final Property<Length> DASH_OFFSET =
       coat(
-          "dash-phase",
+          "dash-offset",
           "Start at",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
@@ -269,44 +269,44 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           new ValueType.Choice<>(DashFit.class),
           DashFit.EXACT,
           "Whether dashes keep their lengths, go evenly around, or lie on the corners.");
-  public static final Property<Length> COAT_ACROSS =
+  public static final Property<Length> COAT_X =
       coat(
-          "across",
+          "translate-x",
           "Moved across",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far the coat is moved to the right.");
-  public static final Property<Length> COAT_DOWN =
+  public static final Property<Length> COAT_Y =
       coat(
-          "down",
+          "translate-y",
           "Moved down",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far the coat is moved downwards.");
-  public static final Property<Double> COAT_SCALE_ACROSS =
+  public static final Property<Double> COAT_SCALE_X =
       coat(
-          "scale-across",
+          "scale-x",
           "Scale across",
           new ValueType.Number(-10_000, 10_000, "%"),
           100.0,
           "How wide the coat is drawn; negative mirrors it.");
-  public static final Property<Double> COAT_SCALE_DOWN =
+  public static final Property<Double> COAT_SCALE_Y =
       coat(
-          "scale-down",
+          "scale-y",
           "Scale down",
           new ValueType.Number(-10_000, 10_000, "%"),
           100.0,
           "How high the coat is drawn; negative mirrors it.");
-  public static final Property<Double> COAT_TURN =
+  public static final Property<Double> COAT_ROTATION =
       coat(
-          "turn",
+          "rotation",
           "Turned",
           new ValueType.Number(-3600, 3600, "\u00b0"),
           0.0,
           "How far the coat is turned clockwise.");
-  public static final Property<PaintBounds> TURNED_ABOUT =
+  public static final Property<PaintBounds> TRANSFORM_ORIGIN =
       coat(
-          "about",
+          "transform-origin",
           "About",
           new ValueType.Choice<>(PaintBounds.class),
           PaintBounds.LAYER,
@@ -318,16 +318,16 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           new ValueType.Number(0, 500, ""),
           0.0,
           "How many more times the coat is drawn, each below the one before and moved on by the step.");
-  public static final Property<Length> STEP_ACROSS =
+  public static final Property<Length> STEP_X =
       coat(
-          "step-across",
+          "step-x",
           "Step across",
           Registry.SIGNED_LENGTH,
           Length.em(0.01),
           "How far each copy is moved to the right.");
-  public static final Property<Length> STEP_DOWN =
+  public static final Property<Length> STEP_Y =
       coat(
-          "step-down",
+          "step-y",
           "Step down",
           Registry.SIGNED_LENGTH,
           Length.em(0.01),
@@ -339,9 +339,9 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           new ValueType.Number(1, 1000, "%"),
           100.0,
           "How large each copy is, in parts of the one before.");
-  public static final Property<Double> STEP_TURN =
+  public static final Property<Double> STEP_ROTATION =
       coat(
-          "step-turn",
+          "step-rotation",
           "Step turn",
           new ValueType.Number(-360, 360, "\u00b0"),
           0.0,
@@ -353,16 +353,16 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           new ValueType.Flag(),
           false,
           "Whether copies go over, step by step, into the last colour.");
-  public static final Property<Colour> LAST_COLOUR =
+  public static final Property<Colour> END_COLOUR =
       coat(
-          "last-colour",
+          "end-colour",
           "Last colour",
           new ValueType.Colours(),
           Colour.of(Rgba.BLACK),
           "The colour of the last copy, if colours are stepped.");
-  public static final Property<Double> LAST_OPACITY =
+  public static final Property<Double> END_OPACITY =
       coat(
-          "last-opacity",
+          "end-opacity",
           "Last opacity",
           new ValueType.Number(0, 1, ""),
           1.0,

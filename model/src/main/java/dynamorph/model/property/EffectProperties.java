@@ -60,16 +60,16 @@ public abstract sealed class EffectProperties extends CoatProperties permits Pro
           new ValueType.Choice<>(BlendMode.class),
           BlendMode.NORMAL,
           "How a shadow or glow is mixed with what lies below it.");
-  public static final Property<Length> SHADOW_ACROSS =
+  public static final Property<Length> SHADOW_X =
       effect(
-          "across",
+          "x",
           "Across",
           Registry.SIGNED_LENGTH,
           Length.em(0.03),
           "Offset of a shadow to the right.");
-  public static final Property<Length> SHADOW_DOWN =
+  public static final Property<Length> SHADOW_Y =
       effect(
-          "down", "Down", Registry.SIGNED_LENGTH, Length.em(0.03), "Offset of a shadow downwards.");
+          "y", "Down", Registry.SIGNED_LENGTH, Length.em(0.03), "Offset of a shadow downwards.");
   public static final Property<Length> SHADOW_BLUR =
       effect(
           "blur",
@@ -84,37 +84,37 @@ public abstract sealed class EffectProperties extends CoatProperties permits Pro
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far a shadow or glow reaches before it is blurred.");
-  public static final Property<Boolean> SHADOW_KNOCKED_OUT =
+  public static final Property<Boolean> SHADOW_KNOCKOUT =
       effect(
-          "knocked-out",
+          "knockout",
           "Knocked out",
           new ValueType.Flag(),
           false,
           "Whether a drop shadow or outer glow is cut away beneath what casts it.");
-  public static final Property<GlowSource> GLOW_FROM =
+  public static final Property<GlowSource> GLOW_SOURCE =
       effect(
-          "from",
+          "source",
           "Shines from",
           new ValueType.Choice<>(GlowSource.class),
           GlowSource.EDGE,
           "Where an inner glow is strongest.");
-  public static final Property<Double> LIGHT_ANGLE =
+  public static final Property<Double> LIGHT_AZIMUTH =
       effect(
-          "angle",
+          "azimuth",
           "Light from",
           new ValueType.Number(-3600, 3600, "\u00b0"),
           235.0,
           "Where the light on a raised edge comes from: 0 is from the right, 90 from below.");
-  public static final Property<Double> LIGHT_HEIGHT =
+  public static final Property<Double> LIGHT_ELEVATION =
       effect(
-          "height",
+          "elevation",
           "Height",
           new ValueType.Number(0, 90, "\u00b0"),
           40.0,
           "How high that light stands over the surface.");
-  public static final Property<Length> EDGE_WIDTH =
+  public static final Property<Length> BEVEL_WIDTH =
       effect(
-          "edge-width",
+          "bevel-width",
           "Edge width",
           new ValueType.Lengths(0, 10_000),
           Length.em(0.04),
@@ -126,16 +126,16 @@ public abstract sealed class EffectProperties extends CoatProperties permits Pro
           new ValueType.Number(-10, 10, ""),
           1.0,
           "How steep a raised edge is; negative for a sunken one.");
-  public static final Property<Colour> LIGHT_COLOUR =
+  public static final Property<Colour> HIGHLIGHT_COLOUR =
       effect(
-          "light-colour",
+          "highlight-colour",
           "Light",
           new ValueType.Colours(),
           Colour.of(Rgba.WHITE),
           "Colour of the lit side of a raised edge.");
-  public static final Property<BlendMode> LIGHT_BLEND =
+  public static final Property<BlendMode> HIGHLIGHT_BLEND =
       effect(
-          "light-blend",
+          "highlight-blend",
           "Light blend",
           new ValueType.Choice<>(BlendMode.class),
           BlendMode.SCREEN,

@@ -82,9 +82,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "",
           "Space below the paragraph; not at the end of a text.");
 
-  public static final Property<LineBreaking> BREAKER =
+  public static final Property<LineBreaking> LINE_BREAKING =
       layout(
-          "breaker",
+          "line-breaking",
           "Breaks",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -115,9 +115,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Breaks",
           "Makes the lines about equally long, as suits titles and captions.");
 
-  public static final Property<Boolean> KEEP_LAST_WORD =
+  public static final Property<Boolean> AVOID_SHORT_LAST_LINES =
       layout(
-          "keep-last-word",
+          "avoid-short-last-lines",
           "No lone last word",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -126,9 +126,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Breaks",
           "Never leaves a single word on the last line.");
 
-  public static final Property<Boolean> KEEP_LINES =
+  public static final Property<Boolean> AVOID_WIDOWS_ORPHANS =
       layout(
-          "keep-lines",
+          "avoid-widows-orphans",
           "No lone line",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -170,9 +170,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Breaks",
           "A little space between East Asian and other letters.");
 
-  public static final Property<Double> WORD_LEAST =
+  public static final Property<Double> WORD_SPACING_MINIMUM =
       layout(
-          "word-space-least",
+          "word-spacing-minimum",
           "Word space, least",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -181,9 +181,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Justification",
           "The smallest space between words, in parts of the font's own of a justified line.");
 
-  public static final Property<Double> WORD_BEST =
+  public static final Property<Double> WORD_SPACING_OPTIMUM =
       layout(
-          "word-space-best",
+          "word-spacing-optimum",
           "Word space, best",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -192,9 +192,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Justification",
           "The desired space between words, in parts of the font's own of a justified line.");
 
-  public static final Property<Double> WORD_MOST =
+  public static final Property<Double> WORD_SPACING_MAXIMUM =
       layout(
-          "word-space-most",
+          "word-spacing-maximum",
           "Word space, most",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -203,9 +203,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Justification",
           "The largest space between words, in parts of the font's own of a justified line.");
 
-  public static final Property<Double> LETTER_LEAST =
+  public static final Property<Double> LETTER_SPACING_MINIMUM =
       layout(
-          "letter-space-least",
+          "letter-spacing-minimum",
           "Letter space, least",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -214,9 +214,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Justification",
           "The smallest space between letters, in thousandths of an em of a justified line.");
 
-  public static final Property<Double> LETTER_BEST =
+  public static final Property<Double> LETTER_SPACING_OPTIMUM =
       layout(
-          "letter-space-best",
+          "letter-spacing-optimum",
           "Letter space, best",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -225,9 +225,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Justification",
           "The desired space between letters, in thousandths of an em of a justified line.");
 
-  public static final Property<Double> LETTER_MOST =
+  public static final Property<Double> LETTER_SPACING_MAXIMUM =
       layout(
-          "letter-space-most",
+          "letter-spacing-maximum",
           "Letter space, most",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -236,9 +236,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Justification",
           "The largest space between letters, in thousandths of an em of a justified line.");
 
-  public static final Property<Double> GLYPH_LEAST =
+  public static final Property<Double> GLYPH_SCALING_MINIMUM =
       layout(
-          "glyph-scale-least",
+          "glyph-scaling-minimum",
           "Letter width, least",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -247,9 +247,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Justification",
           "The smallest width of letters, in parts of their own of a justified line.");
 
-  public static final Property<Double> GLYPH_BEST =
+  public static final Property<Double> GLYPH_SCALING_OPTIMUM =
       layout(
-          "glyph-scale-best",
+          "glyph-scaling-optimum",
           "Letter width, best",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -258,9 +258,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Justification",
           "The desired width of letters, in parts of their own of a justified line.");
 
-  public static final Property<Double> GLYPH_MOST =
+  public static final Property<Double> GLYPH_SCALING_MAXIMUM =
       layout(
-          "glyph-scale-most",
+          "glyph-scaling-maximum",
           "Letter width, most",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -313,9 +313,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Hyphenation",
           "How many letters go to the next line at least.");
 
-  public static final Property<Double> HYPHENATE_ROW =
+  public static final Property<Double> CONSECUTIVE_HYPHENS =
       layout(
-          "hyphenate-row",
+          "consecutive-hyphens",
           "In a row",
           PARAGRAPH,
           Level.PARAGRAPH,
@@ -391,9 +391,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           "Tabs",
           "Where tabs stop, in points: 36, 180 end '.', 240 decimal.");
 
-  public static final Property<Length> TAB_EVERY =
+  public static final Property<Length> DEFAULT_TAB_STOPS =
       layout(
-          "tab-every",
+          "default-tab-stops",
           "Else every",
           PARAGRAPH,
           Level.PARAGRAPH,

@@ -25,9 +25,9 @@ import java.util.stream.Stream;
  * of plates and places.
  */
 public final class Properties extends EffectProperties {
-  public static final Property<PlateExtent> PLATE_AROUND =
+  public static final Property<PlateExtent> PLATE_EXTENT =
       painted(
-          "plate-around",
+          "plate-extent",
           "Plate behind",
           FINISH,
           Level.LAYER,
@@ -63,9 +63,9 @@ public final class Properties extends EffectProperties {
           BoxLengths.all(Length.ZERO),
           "",
           "Radius of the corners: one, or four clockwise from the top left.");
-  public static final Property<Length> PLATE_LEAST_WIDTH =
+  public static final Property<Length> PLATE_MINIMUM_WIDTH =
       painted(
-          "plate-least-width",
+          "plate-minimum-width",
           "Plate at least",
           FINISH,
           Level.LAYER,
@@ -104,9 +104,9 @@ public final class Properties extends EffectProperties {
           0.0,
           "",
           "Distance below the anchor, in points.");
-  public static final Property<FrameArea> AREA =
+  public static final Property<FrameArea> RELATIVE_TO =
       layout(
-          "area",
+          "relative-to",
           "Within",
           PLACEMENT,
           Level.LAYER,
@@ -279,9 +279,11 @@ public final class Properties extends EffectProperties {
               + Address.WHOLE
               + " stands for all coats together and has only effects; give the coat another id");
     }
-    Property<?> property = table(address.part()).get(id);
+    Map<String, Property<?>> known = table(address.part());
+    Property<?> property =
+        known.containsKey(id) ? known.get(id) : known.get(FormerNames.present(address.part(), id));
     if (property == null) {
-      throw unknown(path, nearest(id, table(address.part())));
+      throw unknown(path, nearest(id, known));
     }
     return property.at(address);
   }

@@ -54,16 +54,16 @@ class CoatsReadTest {
   void aPoseIsReadInPointsSharesAndDegrees() {
     Coat coat =
         coat(
-            "finish/fill/across=0.1 em",
-            "finish/fill/down=-3 pt",
-            "finish/fill/scale-across=150",
-            "finish/fill/scale-down=-50",
-            "finish/fill/turn=30",
-            "finish/fill/about=glyph");
+            "finish/fill/translate-x=0.1 em",
+            "finish/fill/translate-y=-3 pt",
+            "finish/fill/scale-x=150",
+            "finish/fill/scale-y=-50",
+            "finish/fill/rotation=30",
+            "finish/fill/transform-origin=glyph");
     assertThat(coat.pose()).isEqualTo(new Coat.Pose(5, -3, 1.5, -0.5, 30, PaintBounds.GLYPH));
     assertThat(coat.pose().isMoved()).isFalse();
     assertThat(coat.isInPlace()).isFalse();
-    Coat moved = coat("finish/fill/across=1 pt");
+    Coat moved = coat("finish/fill/translate-x=1 pt");
     assertThat(moved.pose().isMoved()).isTrue();
     assertThat(moved.pose().isNone()).isFalse();
   }
@@ -73,12 +73,12 @@ class CoatsReadTest {
     Coat coat =
         coat(
             "finish/fill/copies=12",
-            "finish/fill/step-across=0.02 em",
-            "finish/fill/step-down=2 pt",
+            "finish/fill/step-x=0.02 em",
+            "finish/fill/step-y=2 pt",
             "finish/fill/step-scale=90",
-            "finish/fill/step-turn=5",
-            "finish/fill/last-colour=swatch:copper",
-            "finish/fill/last-opacity=0.25");
+            "finish/fill/step-rotation=5",
+            "finish/fill/end-colour=swatch:copper",
+            "finish/fill/end-opacity=0.25");
     assertThat(coat.copies())
         .as("the colour counts only where colours are stepped")
         .isEqualTo(new Coat.Copies(12, 1, 2, 0.9, 5, Optional.empty(), 0.25));
@@ -86,7 +86,7 @@ class CoatsReadTest {
         coat(
             "finish/fill/copies=2",
             "finish/fill/colours-stepped=true",
-            "finish/fill/last-colour=swatch:copper");
+            "finish/fill/end-colour=swatch:copper");
     assertThat(stepped.copies().lastColour()).contains(Rgba.parse("#b0562a"));
     assertThat(stepped.copies().areMoved()).isTrue();
     assertThat(coat.copies().areMoved()).isFalse();
@@ -99,12 +99,12 @@ class CoatsReadTest {
             "finish/fill/paint=pattern",
             "finish/fill/tile=hatch",
             "finish/fill/colour=swatch:copper",
-            "finish/fill/tile-ground=#11223344",
+            "finish/fill/tile-background=#11223344",
             "finish/fill/tile-size=0.2 em",
             "finish/fill/tile-weight=25",
             "finish/fill/tile-angle=15",
-            "finish/fill/tile-across=1 pt",
-            "finish/fill/tile-down=0.1 em",
+            "finish/fill/tile-x=1 pt",
+            "finish/fill/tile-y=0.1 em",
             "finish/fill/fit=line");
     assertThat(coat.paint())
         .isEqualTo(
@@ -120,7 +120,7 @@ class CoatsReadTest {
                 PaintBounds.LINE,
                 Optional.empty()));
     assertThat(coat.isOpaque()).as("its ground shows through").isFalse();
-    assertThat(coat("finish/fill/paint=pattern", "finish/fill/tile-ground=#ffffff").isOpaque())
+    assertThat(coat("finish/fill/paint=pattern", "finish/fill/tile-background=#ffffff").isOpaque())
         .isTrue();
   }
 
@@ -129,10 +129,10 @@ class CoatsReadTest {
     Plate plate =
         resolved(
                 "plate/ground/kind=fill",
-                "plate-around=line",
+                "plate-extent=line",
                 "plate-padding=1 pt, 0.1 em, 3 pt, 0.2 em",
                 "plate-radius=2 pt, 0.1 em",
-                "plate-least-width=2 em")
+                "plate-minimum-width=2 em")
             .plate();
     assertThat(plate.around()).isEqualTo(PlateExtent.LINE);
     assertThat(plate.padding()).isEqualTo(new Plate.Padding(1, 5, 3, 10));

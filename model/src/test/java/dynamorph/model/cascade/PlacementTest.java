@@ -22,7 +22,7 @@ class PlacementTest {
   private static final PropertySet LOWER_LEFT =
       PropertySet.EMPTY
           .with(Properties.ANCHOR, Anchor.BOTTOM_LEFT)
-          .with(Properties.AREA, FrameArea.TITLE_SAFE)
+          .with(Properties.RELATIVE_TO, FrameArea.TITLE_SAFE)
           .with(Properties.SHARE_X, 2.0)
           .with(Properties.SHARE_Y, -10.0)
           .with(Properties.POSITION_X, 4.0)
@@ -72,7 +72,7 @@ class PlacementTest {
     PropertySet middle =
         PropertySet.EMPTY
             .with(Properties.ANCHOR, Anchor.CENTRE)
-            .with(Properties.AREA, FrameArea.ACTION_SAFE);
+            .with(Properties.RELATIVE_TO, FrameArea.ACTION_SAFE);
     assertThat(placed(project(640, 360, middle)).anchorX(640)).isCloseTo(320, within(1e-9));
   }
 

@@ -82,7 +82,7 @@ class TypeLooksTest {
     TypeLook look =
         type(
             with(Properties.TRACKING, 40.0)
-                .with(Properties.KERN_AFTER, -15.0)
+                .with(Properties.MANUAL_KERNING, -15.0)
                 .with(Properties.WORD_SPACING, 100.0)
                 .with(Properties.KERNING, Kerning.OPTICAL)
                 .with(Properties.BASELINE_SHIFT, Length.em(0.1)));
@@ -115,8 +115,8 @@ class TypeLooksTest {
         type(
             with(Properties.FONT_WIDTH, 75.0)
                 .with(Properties.FONT_AXES, AxisSettings.parse("opsz=20"))
-                .with(Properties.SCALE_ACROSS, 90.0)
-                .with(Properties.SCALE_DOWN, 110.0)
+                .with(Properties.HORIZONTAL_SCALE, 90.0)
+                .with(Properties.VERTICAL_SCALE, 110.0)
                 .with(Properties.SHEAR, -8.0));
     assertThat(look.font().width()).isEqualTo(75);
     assertThat(look.font().axes()).hasToString("opsz=20");
@@ -145,12 +145,12 @@ class TypeLooksTest {
     BiFunction<PropertySet, String, TextDecorations> lines =
         (values, _) -> resolve(values).paragraphs().getFirst().spans().getFirst().lines();
     assertThat(lines.apply(PropertySet.EMPTY, "")).isEqualTo(TextDecorations.NONE);
-    assertThat(lines.apply(with(Properties.LINE_WIDTH, 300.0), "")).isEqualTo(TextDecorations.NONE);
+    assertThat(lines.apply(with(Properties.DECORATION_THICKNESS, 300.0), "")).isEqualTo(TextDecorations.NONE);
     TextDecorations under =
         lines.apply(
             with(Properties.UNDERLINE, true)
-                .with(Properties.LINE_SHIFT, Length.em(0.05))
-                .with(Properties.LINE_WIDTH, 200.0),
+                .with(Properties.DECORATION_OFFSET, Length.em(0.05))
+                .with(Properties.DECORATION_THICKNESS, 200.0),
             "");
     assertThat(under.under()).isTrue();
     assertThat(under.any()).isTrue();
@@ -158,7 +158,7 @@ class TypeLooksTest {
     assertThat(under.width()).isEqualTo(2);
     assertThat(under.colour()).isEmpty();
     TextDecorations coloured =
-        lines.apply(with(Properties.STRIKE, true).with(Properties.LINE_OWN_COLOUR, true), "");
+        lines.apply(with(Properties.STRIKE, true).with(Properties.DECORATION_OWN_COLOUR, true), "");
     assertThat(coloured.colour()).contains(Rgba.BLACK);
   }
 
@@ -166,12 +166,12 @@ class TypeLooksTest {
   void paragraphSettingsAreInPointsAndShares() {
     ParagraphLook look =
         paragraph(
-            with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH)
+            with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH)
                 .with(Properties.INDENT_FIRST, Length.em(-1))
                 .with(Properties.INDENT_START, Length.points(24))
-                .with(Properties.WORD_LEAST, 75.0)
-                .with(Properties.LETTER_MOST, 20.0)
-                .with(Properties.GLYPH_LEAST, 97.0)
+                .with(Properties.WORD_SPACING_MINIMUM, 75.0)
+                .with(Properties.LETTER_SPACING_MAXIMUM, 20.0)
+                .with(Properties.GLYPH_SCALING_MINIMUM, 97.0)
                 .with(Properties.HANG_END, 50.0)
                 .with(Properties.HYPHENATE, true)
                 .with(Properties.HYPHENATE_BEFORE, 3.0)
@@ -197,7 +197,7 @@ class TypeLooksTest {
   @Test
   void limitsNeverCrossTheirBest() {
     ParagraphLook look =
-        paragraph(with(Properties.WORD_LEAST, 140.0).with(Properties.WORD_MOST, 60.0));
+        paragraph(with(Properties.WORD_SPACING_MINIMUM, 140.0).with(Properties.WORD_SPACING_MAXIMUM, 60.0));
     ParagraphLook.Justification.Range word = look.justification().word();
     assertThat(word.least()).isEqualTo(1);
     assertThat(word.most()).isEqualTo(1);

@@ -191,7 +191,7 @@ class TextEditsTest {
             .spans()
             .get(1);
     assertThat(letter.text()).isEqualTo("h");
-    assertThat(letter.local().get(Properties.KERN_AFTER.key())).contains(-20.0);
+    assertThat(letter.local().get(Properties.MANUAL_KERNING.key())).contains(-20.0);
     assertThat(new KernPair(new LayerId("two"), 0, -10).applyTo(project)).isSameAs(project);
   }
 }

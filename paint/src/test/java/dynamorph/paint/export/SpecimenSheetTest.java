@@ -64,11 +64,11 @@ class SpecimenSheetTest {
                   + " 100%",
           "pattern",
               "finish/fill/paint=pattern;finish/fill/tile=checks;finish/fill/tile-size=9 pt"
-                  + ";finish/fill/tile-ground=#ffee88;finish/fill/tile-angle=30",
+                  + ";finish/fill/tile-background=#ffee88;finish/fill/tile-angle=30",
           "long-shadow",
               "finish/cast/kind=fill;finish/cast/order=-1;finish/cast/copies=12;finish/cast/"
-                  + "step-across=1 pt;finish/cast/step-down=1 pt;finish/cast/colours-stepped=true;"
-                  + "finish/cast/colour=#884422;finish/cast/last-colour=#ffffff");
+                  + "step-x=1 pt;finish/cast/step-y=1 pt;finish/cast/colours-stepped=true;"
+                  + "finish/cast/colour=#884422;finish/cast/end-colour=#ffffff");
 
   private static final Map<String, String> RASTERISED =
       Map.of(

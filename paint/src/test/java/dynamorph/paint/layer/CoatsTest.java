@@ -121,8 +121,8 @@ class CoatsTest {
             .with(Properties.EFFECT_KIND.at(cast), EffectKind.DROP_SHADOW)
             .with(Properties.EFFECT_COLOUR.at(cast), Colour.of(BLUE))
             .with(Properties.EFFECT_OPACITY.at(cast), 1.0)
-            .with(Properties.SHADOW_ACROSS.at(cast), Length.points(20))
-            .with(Properties.SHADOW_DOWN.at(cast), Length.points(0))
+            .with(Properties.SHADOW_X.at(cast), Length.points(20))
+            .with(Properties.SHADOW_Y.at(cast), Length.points(0))
             .with(Properties.SHADOW_BLUR.at(cast), Length.points(0));
     int letter = count(paint(PropertySet.EMPTY), Rgba.BLACK);
     Pixels pixels = paint(shadow);
@@ -166,7 +166,7 @@ class CoatsTest {
             .with(Properties.SIZE, FontSize.points(16))
             .with(Properties.LEADING, Leading.parse("40 pt"))
             .with(Properties.PLATE_PADDING, BoxLengths.parse("2 pt"))
-            .with(Properties.PLATE_AROUND, around);
+            .with(Properties.PLATE_EXTENT, around);
     Pixels one = stage(project(text("t", "I", plate)), 1);
     Pixels pixels = stage(project(text("t", "I\nI", plate)), 1);
     double lineBox = 16 * (1.024 + 0.4) + 4;
@@ -189,7 +189,7 @@ class CoatsTest {
             .with(Properties.COAT_COLOUR.at(ground), Colour.of(BLUE))
             .with(Properties.PLATE_PADDING, BoxLengths.parse("0 pt"));
     int narrow = count(paint(plate), BLUE);
-    Pixels wide = paint(plate.with(Properties.PLATE_LEAST_WIDTH, Length.points(60)));
+    Pixels wide = paint(plate.with(Properties.PLATE_MINIMUM_WIDTH, Length.points(60)));
     int letter = count(paint(PropertySet.EMPTY), Rgba.BLACK);
     double height = 40 * (1.024 + 0.4);
     assertThat(count(wide, BLUE)).isGreaterThan(narrow);

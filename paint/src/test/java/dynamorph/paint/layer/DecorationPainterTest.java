@@ -33,8 +33,8 @@ class DecorationPainterTest {
 
   private static PropertySet red(Property<Boolean> line) {
     return with(line)
-        .with(Properties.LINE_OWN_COLOUR, true)
-        .with(Properties.LINE_COLOUR, Colour.of(RED));
+        .with(Properties.DECORATION_OWN_COLOUR, true)
+        .with(Properties.DECORATION_COLOUR, Colour.of(RED));
   }
 
   /** The rows that hold a colour, from the first to the last. */
@@ -89,15 +89,15 @@ class DecorationPainterTest {
     Rows plain = rows(paint("HHH", red(Properties.UNDERLINE)), RED);
     Rows shifted =
         rows(
-            paint("HHH", red(Properties.UNDERLINE).with(Properties.LINE_SHIFT, Length.points(4))),
+            paint("HHH", red(Properties.UNDERLINE).with(Properties.DECORATION_OFFSET, Length.points(4))),
             RED);
     Rows wide =
         rows(
             paint(
                 "HHH",
                 red(Properties.UNDERLINE)
-                    .with(Properties.LINE_WIDTH, 300.0)
-                    .with(Properties.LINE_SKIPS, false)),
+                    .with(Properties.DECORATION_THICKNESS, 300.0)
+                    .with(Properties.DECORATION_SKIP_INK, false)),
             RED);
     assertThat(shifted.middle()).isCloseTo(plain.middle() + 4, within(0.3));
     assertThat(wide.middle()).isCloseTo(plain.middle(), within(0.3));
@@ -109,7 +109,7 @@ class DecorationPainterTest {
     PropertySet under = red(Properties.UNDERLINE);
     Pixels skipping = paint("HgHpHyH", under);
     int row = (int) (rows(skipping, RED).middle() * SCALE);
-    Pixels whole = paint("HgHpHyH", under.with(Properties.LINE_SKIPS, false));
+    Pixels whole = paint("HgHpHyH", under.with(Properties.DECORATION_SKIP_INK, false));
     assertThat(runs(skipping, row, argb -> argb == RED.argb())).isGreaterThanOrEqualTo(3);
     assertThat(Painting.count(whole, RED)).isGreaterThan(Painting.count(skipping, RED));
     Pixels untouched = paint("HHHH", under);
@@ -175,9 +175,9 @@ class DecorationPainterTest {
         paint(
             "HHH",
             red(Properties.UNDERLINE)
-                .with(Properties.LINE_SHIFT, Length.points(shift))
-                .with(Properties.LINE_SKIPS, false));
-    Pixels near = paint("HHH", red(Properties.UNDERLINE).with(Properties.LINE_SKIPS, false));
+                .with(Properties.DECORATION_OFFSET, Length.points(shift))
+                .with(Properties.DECORATION_SKIP_INK, false));
+    Pixels near = paint("HHH", red(Properties.UNDERLINE).with(Properties.DECORATION_SKIP_INK, false));
     assertThat((double) Painting.count(far, RED))
         .isCloseTo(Painting.count(near, RED), within(Painting.count(near, RED) * 0.35));
   }
@@ -185,7 +185,7 @@ class DecorationPainterTest {
   @Test
   void stretchedLettersHaveLongerLinesAndShearedOnesLean() {
     Pixels plain = paint("HH", red(Properties.UNDERLINE));
-    Pixels wide = paint("HH", red(Properties.UNDERLINE).with(Properties.SCALE_ACROSS, 150.0));
+    Pixels wide = paint("HH", red(Properties.UNDERLINE).with(Properties.HORIZONTAL_SCALE, 150.0));
     assertThat((double) Painting.count(wide, RED) / Painting.count(plain, RED))
         .isCloseTo(1.5, within(0.1));
     Pixels leaning = paint("HH", PropertySet.EMPTY.with(Properties.SHEAR, 20.0));

@@ -84,15 +84,15 @@ class EveryPropertyTest {
           "fallback-fonts",
           "contextual-alternates",
           "balance",
-          "keep-last-word",
-          "keep-lines",
+          "avoid-short-last-lines",
+          "avoid-widows-orphans",
           "east-asian-breaks",
-          "hyphenate-row",
+          "consecutive-hyphens",
           "hyphenate-last",
           "hyphen-cost",
           "kind",
           "tile-image",
-          "plate-least-width",
+          "plate-minimum-width",
           "name");
 
   /** What a property of a coat needs beside it to be seen. */
@@ -109,12 +109,12 @@ class EveryPropertyTest {
               .with(
                   Properties.TILE.at(RIM),
                   own.equals("tile-image") ? PatternTile.IMAGE : PatternTile.HATCH);
-      case "about" -> none.with(Properties.COAT_TURN.at(RIM), 20.0);
+      case "about" -> none.with(Properties.COAT_ROTATION.at(RIM), 20.0);
       case "step-across", "step-down", "step-scale", "step-turn", "last-opacity" ->
           none.with(Properties.COPIES.at(RIM), 3.0);
       case "colours-stepped" ->
           none.with(Properties.COPIES.at(RIM), 3.0)
-              .with(Properties.LAST_COLOUR.at(RIM), Colour.hex("#00ff00"));
+              .with(Properties.END_COLOUR.at(RIM), Colour.hex("#00ff00"));
       case "last-colour" ->
           none.with(Properties.COPIES.at(RIM), 3.0).with(Properties.COLOURS_STEPPED.at(RIM), true);
       case "cap", "dash-phase", "dash-fit" ->
@@ -152,13 +152,13 @@ class EveryPropertyTest {
     PropertySet justified = none.with(Properties.ALIGNMENT, Alignment.JUSTIFIED);
     return switch (id) {
       case "font-axes" -> none.with(Properties.FONT_FAMILY, "Fraunces");
-      case "line-shift", "line-width", "line-own-colour", "line-skips-ink" ->
+      case "decoration-offset", "decoration-thickness", "decoration-own-colour", "decoration-skip-ink" ->
           none.with(Properties.UNDERLINE, true);
-      case "line-colour" ->
-          none.with(Properties.UNDERLINE, true).with(Properties.LINE_OWN_COLOUR, true);
+      case "decoration-colour" ->
+          none.with(Properties.UNDERLINE, true).with(Properties.DECORATION_OWN_COLOUR, true);
       case "slashed-zero" -> none.with(Properties.FONT_FAMILY, "Source Sans 3");
-      case "last-line", "breaker" -> justified;
-      case "word-space-most" -> justified.with(Properties.LETTER_MOST, 5.0);
+      case "last-line", "line-breaking" -> justified;
+      case "word-spacing-maximum" -> justified.with(Properties.LETTER_SPACING_MAXIMUM, 5.0);
       case String own when own.startsWith("plate-") ->
           none.with(Properties.COAT_KIND.at(GROUND), CoatKind.FILL)
               .with(Properties.COAT_COLOUR.at(GROUND), Colour.hex("#ddccaa"));
@@ -175,10 +175,10 @@ class EveryPropertyTest {
               || own.startsWith("letter-space-")
               || own.startsWith("glyph-scale-")
               || own.startsWith("hang-") ->
-          justified.with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH);
+          justified.with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH);
       case String own when own.startsWith("hyphen") ->
           justified
-              .with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH)
+              .with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH)
               .with(Properties.HYPHENATE, true);
       default -> none;
     };

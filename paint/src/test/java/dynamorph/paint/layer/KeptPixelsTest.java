@@ -99,7 +99,7 @@ class KeptPixelsTest {
       List.of(
           with("finish/fill/colour=#2f5d4a"),
           with("finish/fill/deep/blur=7 pt"),
-          with("finish/fill/deep/from=centre"),
+          with("finish/fill/deep/source=centre"),
           with("finish/rim/width=6 pt"),
           with("finish/rim/offset=1 pt"),
           with("finish/rim/join=round"),
@@ -107,15 +107,15 @@ class KeptPixelsTest {
           with("finish/rim/opacity=0.4"),
           with("finish/rim/blend=multiply"),
           with("finish/dots/dashes=0 pt, 11 pt"),
-          with("finish/dots/dash-phase=3 pt"),
+          with("finish/dots/dash-offset=3 pt"),
           with("finish/dots/cap=butt"),
           with("finish/dots/glow/opacity=0.3"),
           with("finish/dots/glow/blur=12 pt"),
           with("finish/dots/glow/spread=2 pt"),
           with("finish/dots/glow/blend=screen"),
-          with("finish/dots/glow/knocked-out=true"),
-          with("finish/dots/far/across=6 pt"),
-          with("finish/dots/turn=8"),
+          with("finish/dots/glow/knockout=true"),
+          with("finish/dots/far/x=6 pt"),
+          with("finish/dots/rotation=8"),
           with("finish/dots/copies=3"),
           with("finish/dots/paint=linear"),
           with("finish/dots/paint=pattern"),
@@ -169,7 +169,7 @@ class KeptPixelsTest {
   /** Masks of turned glyphs came out one way now and another way then. */
   @Test
   void turnedLettersArePaintedTheSameEachTime() {
-    Set set = set("Rag", STACK.overlaidBy(with("finish/fill/turn=29")));
+    Set set = set("Rag", STACK.overlaidBy(with("finish/fill/rotation=29")));
     Pixels first = painted(new LayerPainter(), set, 30, 20, 1);
     for (int time = 0; time < 50; time++) {
       assertThat(painted(new LayerPainter(), set, 30, 20, 1).bytes()).isEqualTo(first.bytes());

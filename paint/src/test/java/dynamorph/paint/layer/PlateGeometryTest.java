@@ -72,11 +72,11 @@ class PlateGeometryTest {
   void aPlateIsWidenedOnTheRaggedSide(String alignment, double before) {
     PropertySet aligned = with(PLATE, "alignment=" + alignment);
     Box own = plated("Hour", aligned).only();
-    Box wide = plated("Hour", with(aligned, "plate-least-width=300 pt")).only();
+    Box wide = plated("Hour", with(aligned, "plate-minimum-width=300 pt")).only();
     assertThat(wide.width()).isCloseTo(300, within(1e-9));
     double missing = 300 - own.width();
     assertThat(own.x() - wide.x()).isCloseTo(before * missing, within(1e-6));
-    Box enough = plated("Hour", with(aligned, "plate-least-width=1 pt")).only();
+    Box enough = plated("Hour", with(aligned, "plate-minimum-width=1 pt")).only();
     assertThat(enough).isEqualTo(own);
   }
 
@@ -86,13 +86,13 @@ class PlateGeometryTest {
     PropertySet aligned = with(PLATE, "alignment=" + alignment);
     String words = "\u0633\u0627\u0639\u0629";
     Box own = plated(words, aligned).only();
-    Box wide = plated(words, with(aligned, "plate-least-width=300 pt")).only();
+    Box wide = plated(words, with(aligned, "plate-minimum-width=300 pt")).only();
     assertThat(own.x() - wide.x()).isCloseTo(before * (300 - own.width()), within(1e-6));
   }
 
   @Test
   void platesOfLinesThatTouchAreOneAndOthersAreNot() {
-    PropertySet lines = with(PLATE, "plate-around=line", "size=20 pt");
+    PropertySet lines = with(PLATE, "plate-extent=line", "size=20 pt");
     String words = "Long hour\nBell\n\nBrass";
     Plated apart = plated(words, with(lines, "leading=60 pt"));
     assertThat(apart.runs).as("a line without words has no plate").hasSize(3);
@@ -107,7 +107,7 @@ class PlateGeometryTest {
 
   @Test
   void aParagraphHasOnePlateHoweverManyLines() {
-    PropertySet boxed = with(PLATE, "plate-around=paragraph", "size=20 pt", "leading=20 pt");
+    PropertySet boxed = with(PLATE, "plate-extent=paragraph", "size=20 pt", "leading=20 pt");
     Layer layer =
         Layer.of("t", "t", "one two three four five six\nseven eight")
             .withLocal(boxed)

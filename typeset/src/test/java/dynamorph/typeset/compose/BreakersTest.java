@@ -65,10 +65,10 @@ class BreakersTest {
             .with(
                 Properties.ALIGNMENT, random.nextBoolean() ? Alignment.JUSTIFIED : Alignment.START)
             .with(Properties.HYPHENATE, random.nextBoolean())
-            .with(Properties.HYPHENATE_ROW, (double) random.nextInt(3))
+            .with(Properties.CONSECUTIVE_HYPHENS, (double) random.nextInt(3))
             .with(Properties.HYPHEN_COST, random.nextInt(3) * 50.0)
-            .with(Properties.KEEP_LAST_WORD, random.nextBoolean())
-            .with(Properties.GLYPH_LEAST, random.nextBoolean() ? 98.0 : 100.0)
+            .with(Properties.AVOID_SHORT_LAST_LINES, random.nextBoolean())
+            .with(Properties.GLYPH_SCALING_MINIMUM, random.nextBoolean() ? 98.0 : 100.0)
             .with(Properties.HANG_END, random.nextBoolean() ? 100.0 : 0.0)
             .with(Properties.INDENT_FIRST, Length.points(random.nextInt(3) * 10));
     return problem(setting, 60 + random.nextInt(200));
@@ -177,7 +177,7 @@ class BreakersTest {
         measure = tried;
       }
     }
-    Problem kept = problem(plain.with(Properties.KEEP_LAST_WORD, true), measure);
+    Problem kept = problem(plain.with(Properties.AVOID_SHORT_LAST_LINES, true), measure);
     for (int[] ends :
         List.of(
             FirstFitBreaker.places(kept.model, kept.room),

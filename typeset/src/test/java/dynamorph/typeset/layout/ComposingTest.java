@@ -47,7 +47,7 @@ class ComposingTest {
         prose()
             .inBox(170)
             .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
-            .with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH)
+            .with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH)
             .with(Properties.HYPHENATE, true)
             .layout()
             .lines();
@@ -108,8 +108,8 @@ class ComposingTest {
         prose()
             .inBox(170)
             .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
-            .with(Properties.LETTER_MOST, 60.0)
-            .with(Properties.GLYPH_MOST, 104.0);
+            .with(Properties.LETTER_SPACING_MAXIMUM, 60.0)
+            .with(Properties.GLYPH_SCALING_MAXIMUM, 104.0);
     Line first = justified.layout().lines().getFirst();
     assertThat(rightEdge(first)).isEqualTo(170, within(0.05));
     assertThat(first.runs().getFirst().stretch()).isGreaterThan(1).isLessThanOrEqualTo(1.04001);
@@ -170,7 +170,7 @@ class ComposingTest {
           Setting.of(two)
               .inBox(420, height)
               .with(Properties.COLUMNS, 3.0)
-              .with(Properties.KEEP_LINES, true);
+              .with(Properties.AVOID_WIDOWS_ORPHANS, true);
       List<Line> lines = setting.layout().shownLines();
       for (int index = 1; index < lines.size(); index++) {
         boolean newColumn = lines.get(index).x() != lines.get(index - 1).x();
@@ -335,7 +335,7 @@ class ComposingTest {
     Setting own =
         Setting.of("2")
             .with(Properties.FONT_FAMILY, "EB Garamond")
-            .with(Properties.LETTER_POSITION, ScriptPosition.SUPERSCRIPT);
+            .with(Properties.SCRIPT_POSITION, ScriptPosition.SUPERSCRIPT);
     GlyphRun real = own.layout().lines().getFirst().runs().getFirst();
     assertThat(real.size()).isEqualTo(20);
     assertThat(real.glyphs()[0] & 0xFFFF).isNotEqualTo(real.face().glyph('2'));
@@ -360,7 +360,7 @@ class ComposingTest {
   void lettersAreStretchedShearedAndShifted() {
     Setting plain = Setting.of("Hour").with(Properties.SIZE, FontSize.points(20));
     double width = plain.layout().width();
-    Setting wide = plain.with(Properties.SCALE_ACROSS, 150.0).with(Properties.SHEAR, 12.0);
+    Setting wide = plain.with(Properties.HORIZONTAL_SCALE, 150.0).with(Properties.SHEAR, 12.0);
     assertThat(wide.layout().width()).isEqualTo(width * 1.5, within(0.05));
     GlyphRun run = wide.layout().lines().getFirst().runs().getFirst();
     assertThat(run.stretch()).isEqualTo(1.5);

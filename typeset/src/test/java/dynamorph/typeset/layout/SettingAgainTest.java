@@ -30,7 +30,7 @@ class SettingAgainTest {
         .inBox(500, 3000)
         .with(Properties.COLUMNS, 2.0)
         .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
-        .with(Properties.BREAKER, LineBreaking.WHOLE_PARAGRAPH);
+        .with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH);
   }
 
   @Test
@@ -68,7 +68,7 @@ class SettingAgainTest {
   @Test
   void aChangeOfColourGivesTheSameLayout() {
     Setting setting = columns(LONG);
-    Setting coloured = setting.with(Properties.UNDERLINE, true).with(Properties.LINE_WIDTH, 300.0);
+    Setting coloured = setting.with(Properties.UNDERLINE, true).with(Properties.DECORATION_THICKNESS, 300.0);
     assertThat(coloured.layout()).isSameAs(setting.layout());
   }
 

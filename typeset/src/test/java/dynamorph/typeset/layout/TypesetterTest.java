@@ -285,7 +285,7 @@ class TypesetterTest {
     Setting coloured =
         Setting.of(SENTENCE)
             .with(Properties.POSITION_X, 55.0)
-            .with(Properties.PLATE_LEAST_WIDTH, Length.points(4));
+            .with(Properties.PLATE_MINIMUM_WIDTH, Length.points(4));
     assertThat(coloured.layout()).isSameAs(layout);
   }
 

@@ -61,12 +61,12 @@ final class GradientHandles {
 
     double middleX() {
       return box.x()
-          + Coats.value(values, Properties.GRADIENT_ACROSS.at(coat())) / 100 * box.width();
+          + Coats.value(values, Properties.GRADIENT_X.at(coat())) / 100 * box.width();
     }
 
     double middleY() {
       return box.y()
-          + Coats.value(values, Properties.GRADIENT_DOWN.at(coat())) / 100 * box.height();
+          + Coats.value(values, Properties.GRADIENT_Y.at(coat())) / 100 * box.height();
     }
   }
 
@@ -124,9 +124,9 @@ final class GradientHandles {
     double scale = Coats.value(values, Properties.GRADIENT_SCALE.at(coat)) / 100;
     double offset = Coats.value(values, Properties.GRADIENT_OFFSET.at(coat)) / 100;
     double x =
-        box.x() + Coats.value(values, Properties.GRADIENT_ACROSS.at(coat)) / 100 * box.width();
+        box.x() + Coats.value(values, Properties.GRADIENT_X.at(coat)) / 100 * box.width();
     double y =
-        box.y() + Coats.value(values, Properties.GRADIENT_DOWN.at(coat)) / 100 * box.height();
+        box.y() + Coats.value(values, Properties.GRADIENT_Y.at(coat)) / 100 * box.height();
     return switch (kind) {
       case LINEAR -> {
         double length = length(box, angle) * scale;
@@ -272,8 +272,8 @@ final class GradientHandles {
 
   private static PropertySet middle(Laid laid, double x, double y) {
     return PropertySet.EMPTY
-        .with(Properties.GRADIENT_ACROSS.at(laid.coat()), share(x - laid.box.x(), laid.box.width()))
-        .with(Properties.GRADIENT_DOWN.at(laid.coat()), share(y - laid.box.y(), laid.box.height()));
+        .with(Properties.GRADIENT_X.at(laid.coat()), share(x - laid.box.x(), laid.box.width()))
+        .with(Properties.GRADIENT_Y.at(laid.coat()), share(y - laid.box.y(), laid.box.height()));
   }
 
   /** In percent with one place, as far as a gradient may lie off. */

@@ -306,7 +306,7 @@ final class TextKeys {
             Properties.SLANT,
             Properties.UNDERLINE,
             Properties.STRIKE,
-            Properties.LETTER_POSITION)
+            Properties.SCRIPT_POSITION)
         .contains(key.property());
   }
 

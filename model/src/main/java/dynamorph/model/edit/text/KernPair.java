@@ -33,7 +33,7 @@ public record KernPair(LayerId layer, int offset, double by) implements Edit {
     }
     int letter = offset - Character.charCount(text.codePointBefore(offset));
     PropertySet kerned =
-        PropertySet.EMPTY.with(Properties.KERN_AFTER, now(before, found.get(), letter) + by);
+        PropertySet.EMPTY.with(Properties.MANUAL_KERNING, now(before, found.get(), letter) + by);
     Target pair = new Target.Words(layer, new TextRange(letter, offset));
     return SetValues.of(pair, kerned).applyTo(before);
   }
@@ -47,7 +47,7 @@ public record KernPair(LayerId layer, int offset, double by) implements Edit {
       if (letter < end) {
         return Cascade.of(project)
             .values(layer, paragraph, span)
-            .get(Properties.KERN_AFTER.key())
+            .get(Properties.MANUAL_KERNING.key())
             .orElse(0.0);
       }
     }

@@ -1,4 +1,4 @@
-package dynamorph.app.workspace;
+package dynamorph.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
