@@ -332,21 +332,27 @@ public final class MainWindow {
     actions.add("Film", "New film\u2026", "", films::newFilm);
     actions.add("Film", "Film settings\u2026", "", film, films::filmSettings);
     actions.add("Film", "Play or pause", "", film, films::playOrPause);
-    actions.add("Film", "One frame on", "Alt+RIGHT", film, () -> screening.step(1));
+    actions.add("Film", "One frame forward", "Alt+RIGHT", film, () -> screening.step(1));
     actions.add("Film", "One frame back", "Alt+LEFT", film, () -> screening.step(-1));
-    actions.add("Film", "To the next edit", "Alt+Shift+RIGHT", film, () -> screening.toEdit(true));
-    actions.add(
-        "Film", "To the edit before", "Alt+Shift+LEFT", film, () -> screening.toEdit(false));
+    actions.add("Film", "Next edit", "Alt+Shift+RIGHT", film, () -> screening.toEdit(true));
+    actions.add("Film", "Previous edit", "Alt+Shift+LEFT", film, () -> screening.toEdit(false));
     actions.add("Film", "Add a title at the playhead", "", film, films.titles()::addTitle);
     actions.add("Film", "Add a cue at the playhead", "Alt+C", film, films.cues()::addCue);
     actions.add("Film", "Split at the playhead", "Alt+S", film, films.titles()::split);
     actions.add(
-        "Film", "Begin at the playhead", "Alt+I", film, () -> films.titles().trimToPlayhead(true));
+        "Film",
+        "Trim in point to the playhead",
+        "Alt+I",
+        film,
+        () -> films.titles().trimToPlayhead(true));
     actions.add(
-        "Film", "End at the playhead", "Alt+O", film, () -> films.titles().trimToPlayhead(false));
+        "Film",
+        "Trim out point to the playhead",
+        "Alt+O",
+        film,
+        () -> films.titles().trimToPlayhead(false));
     actions.add("Film", "Fade in and out", "Alt+F", film, films.titles()::fade);
-    actions.add(
-        "Film", "Delete and close the gap", "Shift+DELETE", film, films.titles()::deleteClosingGap);
+    actions.add("Film", "Ripple delete", "Shift+DELETE", film, films.titles()::deleteClosingGap);
     actions.add("Film", "Select all on the track", "Alt+A", film, films.titles()::selectTrack);
     actions.add(
         "Film",
@@ -356,13 +362,13 @@ public final class MainWindow {
         () -> screening.safeAreasShownProperty().set(!screening.safeAreasShownProperty().get()));
     actions.add(
         "Film",
-        "Play with half of the pixels",
+        "Half-resolution playback",
         "",
         film,
         () -> screening.coarseProperty().set(!screening.coarseProperty().get()));
     actions.add("Film", "Add footage\u2026", "", film, films.footage()::addFromFile);
-    actions.add("Film", "Find missing footage\u2026", "", film, films.footage()::findMissing);
-    actions.add("Film", "Take in captions\u2026", "", film, films.files()::importCaptions);
+    actions.add("Film", "Relink missing footage\u2026", "", film, films.footage()::findMissing);
+    actions.add("Film", "Import captions\u2026", "", film, films.files()::importCaptions);
     actions.add("Film", "Export the captions\u2026", "", film, films.files()::exportListed);
     actions.add("Film", "Export all captions\u2026", "", film, films.files()::exportAllCaptions);
     actions.add("Film", "Export the frame\u2026", "", film, films.files()::exportFrame);
@@ -374,7 +380,7 @@ public final class MainWindow {
         () -> films.files().exportFrames(FilmPicture.Under.FOOTAGE));
     actions.add(
         "Film",
-        "Export titles over nothing\u2026",
+        "Export titles with transparency\u2026",
         "",
         film,
         () -> films.files().exportFrames(FilmPicture.Under.NOTHING));
@@ -420,8 +426,8 @@ public final class MainWindow {
                 .ifPresent(
                     board -> new ArtboardDialog(workspace).change(scene.getWindow(), board)));
     actions.add("Project", "Delete the artboard", "", this::deleteArtboard);
-    actions.add("Project", "Take in a font\u2026", "", files::takeInFont);
-    actions.add("Project", "Take in an image\u2026", "", files::takeInImage);
+    actions.add("Project", "Import a font\u2026", "", files::takeInFont);
+    actions.add("Project", "Add an image\u2026", "", files::takeInImage);
     actions.add("Project", "Place an image\u2026", "", files::placeImage);
     actions.add("Edit", "Undo", "Shortcut+Z", workspace::undo);
     actions.add("Edit", "Redo", "Shortcut+Shift+Z", workspace::redo);
@@ -481,16 +487,16 @@ public final class MainWindow {
     actions.add("Styles", "Clear all formatting", "", any, workspace.deviations()::clearFormatting);
     actions.add("Styles", "Delete unused styles", "", this::deleteUnused);
     actions.add("Styles", "New empty style", "", styles::addEmpty);
-    actions.add("Styles", "Take in styles\u2026", "", files::takeInStyles);
+    actions.add("Styles", "Import styles\u2026", "", files::takeInStyles);
     actions.add("Styles", "Save all styles as a kit\u2026", "", files::saveAllAsKit);
-    actions.add("Styles", "Ready-made finishes\u2026", "F10", ready::open);
+    actions.add("Styles", "Finish presets\u2026", "F10", ready::open);
     actions.add("Styles", "Go to the styles", "Shortcut+L", styles::focusFirst);
     actions.add("Styles", "Commit the change", "Shortcut+ENTER", pending, this::commit);
     actions.add("Styles", "Discard the change", "", pending, workspace::discardPending);
     new TextActions(this, workspace).list(actions, any);
     actions.add(
         "View",
-        "Show the reach at large",
+        "Show all of the reach",
         "Shortcut+R",
         () -> workspace.reachOpenProperty().set(!workspace.reachOpenProperty().get()));
     actions.add("View", "Show all artboards", "Shortcut+DIGIT0", stage::fitAll);

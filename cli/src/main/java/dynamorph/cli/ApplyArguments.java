@@ -28,7 +28,7 @@ final class ApplyArguments {
           "Keeps local changes of these facets only: typeface, spacing, letterforms, paragraph, finish, placement.")
   private List<Facet> keepLocal;
 
-  ApplyOptions manner(boolean onTop) {
+  ApplyOptions options(boolean onTop) {
     Set<Facet> kept =
         dropLocal
             ? Set.of()

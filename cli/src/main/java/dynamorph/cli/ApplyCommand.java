@@ -56,12 +56,12 @@ final class ApplyCommand implements Callable<Integer> {
     LinkedHashSet<LayerId> layers = new LinkedHashSet<>();
     layerNames.forEach(
         name -> ProjectLookup.layers(project, name).forEach(layer -> layers.add(layer.id())));
-    ApplyOptions manner = ApplyOptions.PLAIN.onTop(onTop);
+    ApplyOptions options = ApplyOptions.PLAIN.onTop(onTop);
     file.edit(
         new Follow(
             new Target.Layers(layers),
             ProjectLookup.style(project, styleName).id(),
-            dropLocal ? manner.droppingLocal() : manner),
+            dropLocal ? options.droppingLocal() : options),
         output);
     return 0;
   }

@@ -14,13 +14,13 @@ import picocli.CommandLine.Option;
 final class FollowCommand extends EditCommand {
   @Mixin private Selector selector;
   @Mixin private StyleOption style;
-  @Mixin private ApplyArguments manner;
+  @Mixin private ApplyArguments options;
 
   @Option(names = "--on-top", description = "Adds it over what is followed.")
   private boolean onTop;
 
   @Override
   Edit edit(Project project) {
-    return new Follow(selector.in(project), style.in(project), manner.manner(onTop));
+    return new Follow(selector.in(project), style.in(project), options.options(onTop));
   }
 }

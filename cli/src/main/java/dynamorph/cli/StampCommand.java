@@ -13,10 +13,10 @@ import picocli.CommandLine.Mixin;
 final class StampCommand extends EditCommand {
   @Mixin private Selector selector;
   @Mixin private StyleOption style;
-  @Mixin private ApplyArguments manner;
+  @Mixin private ApplyArguments options;
 
   @Override
   Edit edit(Project project) {
-    return new Stamp(selector.in(project), style.in(project), manner.manner(false));
+    return new Stamp(selector.in(project), style.in(project), options.options(false));
   }
 }

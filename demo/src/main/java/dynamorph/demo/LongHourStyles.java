@@ -1,7 +1,8 @@
 package dynamorph.demo;
 
 import static dynamorph.model.property.Properties.ALIGNMENT;
-import static dynamorph.model.property.Properties.LINE_BREAKING;
+import static dynamorph.model.property.Properties.AVOID_SHORT_LAST_LINES;
+import static dynamorph.model.property.Properties.AVOID_WIDOWS_ORPHANS;
 import static dynamorph.model.property.Properties.CASE;
 import static dynamorph.model.property.Properties.COAT_COLOUR;
 import static dynamorph.model.property.Properties.COAT_KIND;
@@ -11,17 +12,16 @@ import static dynamorph.model.property.Properties.FIGURE_STYLE;
 import static dynamorph.model.property.Properties.FIGURE_WIDTH;
 import static dynamorph.model.property.Properties.FONT_FAMILY;
 import static dynamorph.model.property.Properties.FONT_WEIGHT;
-import static dynamorph.model.property.Properties.GLYPH_SCALING_MINIMUM;
 import static dynamorph.model.property.Properties.GLYPH_SCALING_MAXIMUM;
+import static dynamorph.model.property.Properties.GLYPH_SCALING_MINIMUM;
 import static dynamorph.model.property.Properties.HANG_END;
 import static dynamorph.model.property.Properties.HANG_START;
 import static dynamorph.model.property.Properties.HYPHENATE;
 import static dynamorph.model.property.Properties.INDENT_FIRST;
 import static dynamorph.model.property.Properties.INDENT_START;
-import static dynamorph.model.property.Properties.AVOID_SHORT_LAST_LINES;
-import static dynamorph.model.property.Properties.AVOID_WIDOWS_ORPHANS;
 import static dynamorph.model.property.Properties.LANGUAGE;
 import static dynamorph.model.property.Properties.LEADING;
+import static dynamorph.model.property.Properties.LINE_BREAKING;
 import static dynamorph.model.property.Properties.LIST;
 import static dynamorph.model.property.Properties.SIZE;
 import static dynamorph.model.property.Properties.SLANT;
@@ -428,7 +428,7 @@ final class LongHourStyles {
         .with(STROKE_WIDTH.at(RIM), Length.em(0.05))
         .with(STROKE_POSITION.at(RIM), StrokePosition.OUTSIDE)
         .with(STROKE_JOIN.at(RIM), StrokeJoin.ROUND)
-        .with(Properties.EFFECT_KIND.at(edge), EffectKind.RAISED_EDGE)
+        .with(Properties.EFFECT_KIND.at(edge), EffectKind.BEVEL)
         .with(Properties.EFFECT_ORDER.at(edge), 1.0)
         .with(Properties.EFFECT_OPACITY.at(edge), 0.55)
         .with(Properties.BEVEL_WIDTH.at(edge), Length.em(0.025))
@@ -501,14 +501,14 @@ final class LongHourStyles {
         .with(SPACE_AFTER, Length.ZERO)
         .with(ALIGNMENT, Alignment.JUSTIFIED)
         .with(INDENT_FIRST, Length.em(1.2))
-        .with(BREAKER, LineBreaking.WHOLE_PARAGRAPH)
+        .with(LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH)
         .with(HYPHENATE, true)
         .with(HANG_START, 80.0)
         .with(HANG_END, 80.0)
-        .with(GLYPH_LEAST, 98.5)
-        .with(GLYPH_MOST, 101.5)
-        .with(KEEP_LAST_WORD, true)
-        .with(KEEP_LINES, true)
+        .with(GLYPH_SCALING_MINIMUM, 98.5)
+        .with(GLYPH_SCALING_MAXIMUM, 101.5)
+        .with(AVOID_SHORT_LAST_LINES, true)
+        .with(AVOID_WIDOWS_ORPHANS, true)
         .with(FIGURE_STYLE, FigureStyle.OLD_STYLE)
         .with(FIGURE_WIDTH, FigureWidth.PROPORTIONAL);
   }

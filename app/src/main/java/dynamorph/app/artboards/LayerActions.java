@@ -131,7 +131,7 @@ public final class LayerActions {
       workspace.select(copies.stream().map(Layer::id).toList());
     } catch (IOException wrong) {
       workspace.tell(
-          Notice.problem("These are no texts that can be taken in: " + wrong.getMessage()));
+          Notice.problem("These are no texts that can be imported: " + wrong.getMessage()));
     }
   }
 

@@ -72,7 +72,7 @@ public final class AxisSliders implements ValueEditor<AxisSettings> {
     axes.forEach(axis -> box.getChildren().add(row(axis)));
     List<HarfBuzzFont.Instance> instances = shownFace.orElseThrow().instances();
     if (!instances.isEmpty()) {
-      MenuButton named = new MenuButton("Named places");
+      MenuButton named = new MenuButton("Named instances");
       named.setId("axis-instances");
       instances.forEach(instance -> {
         MenuItem item = new MenuItem(instance.name());

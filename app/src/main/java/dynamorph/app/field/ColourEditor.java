@@ -10,7 +10,7 @@ import javafx.scene.control.ContentDisplay;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
 
-/** Shows a colour with its name; a press opens the picker. */
+/** Shows a colour with its name; a click opens the picker. */
 final class ColourEditor implements ValueEditor<Colour> {
   private final Editors.Surroundings surroundings;
   private final Rectangle chip = new Rectangle(16, 16);

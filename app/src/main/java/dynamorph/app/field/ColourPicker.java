@@ -144,7 +144,7 @@ final class ColourPicker {
     for (Rgba colour : recent) {
       lately
           .getChildren()
-          .add(chip(colour, 15, "Used lately: " + colour, () -> take(colour, new Object())));
+          .add(chip(colour, 15, "Recent: " + colour, () -> take(colour, new Object())));
     }
     return new VBox(6, pane, lately);
   }
@@ -370,7 +370,9 @@ final class ColourPicker {
     });
     Button dropper =
         Controls.icon(
-            Feather.DROPLET, "Take a colour from anywhere in the window", () -> fromWindow(below));
+            Feather.DROPLET,
+            "Eyedropper: pick a colour anywhere in the window",
+            () -> fromWindow(below));
     dropper.setId("eyedropper");
     HBox row = new HBox(6, written, dropper);
     HBox.setHgrow(written, Priority.ALWAYS);
@@ -419,7 +421,7 @@ final class ColourPicker {
     double ratio = current.over(ground.get()).contrast(ground.get());
     String enough =
         ratio >= 7 ? "AAA" : ratio >= 4.5 ? "AA" : ratio >= 3 ? "AA if large" : "hard to read";
-    return Numbers.format(ratio, 1) + " : 1 on the ground, " + enough;
+    return Numbers.format(ratio, 1) + " : 1 on the background, " + enough;
   }
 
   // --- drawing

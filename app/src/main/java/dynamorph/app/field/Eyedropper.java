@@ -17,7 +17,7 @@ import javafx.scene.text.Font;
 
 /**
  * Takes a colour from any pixel of the window. A glass beside the pointer shows the pixels around
- * it, enlarged; a press takes the one in the middle, Escape leaves it.
+ * it, enlarged; a click takes the one in the middle, Escape leaves it.
  */
 public final class Eyedropper {
   /** Pixels across in the glass; odd, so that one lies in the middle. */
@@ -47,7 +47,7 @@ public final class Eyedropper {
     }
   }
 
-  /** Whether one waits for a press in a window; Escape then belongs to it. */
+  /** Whether one waits for a click in a window; Escape then belongs to it. */
   public static boolean isOpen(Scene scene) {
     return scene.lookup("#" + GLASS) != null;
   }
@@ -57,7 +57,7 @@ public final class Eyedropper {
     over.setCursor(Cursor.CROSSHAIR);
     over.setPickOnBounds(true);
     over.setFocusTraversable(true);
-    over.setAccessibleText("Press where the colour is; Escape leaves it");
+    over.setAccessibleText("Click where the colour is; Escape leaves it");
     glass.setManaged(false);
     glass.setMouseTransparent(true);
     over.getChildren().add(glass);

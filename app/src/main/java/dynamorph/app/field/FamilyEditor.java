@@ -13,7 +13,7 @@ import javafx.scene.layout.Region;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
-/** Shows a family's name; a press opens the list of families. */
+/** Shows a family's name; a click opens the list of families. */
 final class FamilyEditor implements ValueEditor<String> {
   private final Button button = new Button();
   private final Label name = new Label();

@@ -67,7 +67,7 @@ public final class FontChooser {
   private final ComboBox<String> feature = new ComboBox<>();
   private final ToggleButton variable = chip("Variable", "Only variable fonts");
   private final ToggleButton used = chip("In this project", "Only families the project asks for");
-  private final ToggleButton recent = chip("Recent", "Only families chosen lately");
+  private final ToggleButton recent = chip("Recent", "Only recently used families");
   private final ToggleButton marked = chip("Marked", "Only families marked with a star");
   private final ListView<FontFamily> list = new ListView<>();
   private final Label state = new Label();

@@ -28,7 +28,7 @@ import javafx.scene.shape.Rectangle;
 import org.kordamp.ikonli.feather.Feather;
 
 /**
- * The stops of a gradient on a strip: a press on the strip puts one there, a drag moves it, a drag
+ * The stops of a gradient on a strip: a click on the strip puts one there, a drag moves it, a drag
  * off the strip or Delete takes it away, the arrows nudge it. Colour, place and opacity of the
  * chosen one stand below.
  */
@@ -60,9 +60,9 @@ final class GradientStrip implements ValueEditor<GradientStops> {
     place = percent(value -> put(with(chosenStop(), value, chosenStop().opacity())));
     opacity = percent(value -> put(with(chosenStop(), chosenStop().position(), value)));
     place.setId("stop-place");
-    place.setTooltip(new Tooltip("Where the stop stands"));
+    place.setTooltip(new Tooltip("Stop offset"));
     opacity.setId("stop-opacity");
-    opacity.setTooltip(new Tooltip("How opaque it is"));
+    opacity.setTooltip(new Tooltip("Stop opacity"));
     chip.setArcWidth(6);
     chip.setArcHeight(6);
     chip.getStyleClass().add("colour-chip");
@@ -70,7 +70,7 @@ final class GradientStrip implements ValueEditor<GradientStops> {
     colour.getStyleClass().add("colour-button");
     colour.setMaxWidth(Double.MAX_VALUE);
     colour.setOnAction(_ -> pickColour());
-    Button remove = Controls.icon(Feather.X, "Take this stop away  Delete", this::removeChosen);
+    Button remove = Controls.icon(Feather.X, "Remove this stop  Delete", this::removeChosen);
     HBox row = new HBox(4, colour, place, opacity, remove);
     row.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(colour, Priority.ALWAYS);

@@ -9,12 +9,12 @@ public enum FileQuestion {
   PROJECT("Open a project", Way.OPEN, kind("Dynamorph projects", ProjectFile.ENDING)),
   SAVED_PROJECT("Save the project", Way.SAVE, kind("Dynamorph projects", ProjectFile.ENDING)),
   SAVED_PICTURE("Export as a picture", Way.SAVE, kind("PNG pictures", ".png")),
-  FONT("Take a font into the project", Way.OPEN, kind("Fonts", ".ttf", ".otf")),
+  FONT("Import a font", Way.OPEN, kind("Fonts", ".ttf", ".otf")),
   IMAGE("Choose an image", Way.OPEN, kind("Images", ".png", ".jpg", ".jpeg", ".webp", ".gif")),
-  STYLES("Take in styles", Way.OPEN, kind("Kits and projects", KitFile.ENDING, ProjectFile.ENDING)),
+  STYLES("Import styles", Way.OPEN, kind("Kits and projects", KitFile.ENDING, ProjectFile.ENDING)),
   SAVED_KIT("Save styles as a kit", Way.SAVE, kind("Kits", KitFile.ENDING)),
   CAPTIONS(
-      "Take in captions",
+      "Import captions",
       Way.OPEN,
       kind("Captions", ".srt", ".vtt", ".ttml", ".xml", ".dfxp", ".itt")),
   SAVED_CAPTIONS(

@@ -62,14 +62,14 @@ final class TransportBar extends HBox {
     ToggleButton loop = new ToggleButton("", new FontIcon(Feather.REPEAT));
     loop.getStyleClass().add("icon-button");
     loop.setId("loop");
-    loop.setTooltip(new Tooltip("Play what is selected over and over, else the whole film"));
+    loop.setTooltip(new Tooltip("Loop the selection, else the whole film"));
     loop.setFocusTraversable(false);
     loop.setOnAction(_ -> actions.loop(loop.isSelected()));
     screening.loopProperty().addListener((_, _, now) -> loop.setSelected(now.isPresent()));
     code.setId("timecode");
     code.getStyleClass().add("timecode");
     code.setPrefColumnCount(9);
-    code.setTooltip(new Tooltip("Where the film is; type a timecode to go there"));
+    code.setTooltip(new Tooltip("Playhead; type a timecode to go there"));
     code.setOnAction(_ -> goTo());
     code.focusedProperty()
         .addListener((_, _, focused) -> {
@@ -84,7 +84,7 @@ final class TransportBar extends HBox {
     problems.setMinWidth(0);
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Button closer = Controls.icon(Feather.ZOOM_IN, "Show less of the time", () -> lanes.zoom(1.5));
+    Button closer = Controls.icon(Feather.ZOOM_IN, "Zoom in", () -> lanes.zoom(1.5));
     closer.setId("lanes-closer");
     getChildren()
         .addAll(
@@ -107,9 +107,9 @@ final class TransportBar extends HBox {
             gap,
             problems,
             add(),
-            Controls.icon(Feather.ZOOM_OUT, "Show more of the time", () -> lanes.zoom(1 / 1.5)),
+            Controls.icon(Feather.ZOOM_OUT, "Zoom out", () -> lanes.zoom(1 / 1.5)),
             closer,
-            Controls.icon(Feather.MAXIMIZE_2, "Show the whole film", lanes::fitAll));
+            Controls.icon(Feather.MAXIMIZE_2, "Fit the whole film", lanes::fitAll));
     for (Node node : getChildren()) {
       if (node instanceof Button button) {
         button.setFocusTraversable(false);
@@ -136,7 +136,7 @@ final class TransportBar extends HBox {
             item("Track of captions\u2026", actions.tracks()::addCaptionTrack),
             item("Track of footage", actions.tracks()::addFootageTrack),
             item("Footage from a file\u2026", actions.footage()::addFromFile),
-            item("Footage that is drawn\u2026", actions.footage()::addDrawn));
+            item("Procedural footage\u2026", actions.footage()::addDrawn));
     return menu;
   }
 
@@ -167,8 +167,7 @@ final class TransportBar extends HBox {
             code.setText(line.codeAt(screening.playheadProperty().get()));
           }
           code.getTooltip()
-              .setText(
-                  "Where the film is, at " + line.rate().words() + "; type a timecode to go there");
+              .setText("Playhead, at " + line.rate().words() + "; type a timecode to go there");
           rate.setText(
               line.rate().words()
                   + " \u00b7 "

@@ -226,7 +226,7 @@ public final class FinishEditor extends VBox {
               pair("Behind", Properties.PLATE_EXTENT.key(), null),
               pair("Padding", Properties.PLATE_PADDING.key(), null),
               pair("Corner radius", Properties.PLATE_RADIUS.key(), null),
-              pair("At least wide", Properties.PLATE_MINIMUM_WIDTH.key(), null));
+              pair("Minimum width", Properties.PLATE_MINIMUM_WIDTH.key(), null));
     }
   }
 
@@ -246,7 +246,7 @@ public final class FinishEditor extends VBox {
       more.getChildren()
           .add(
               adder(
-                  "round dots",
+                  "dots",
                   "round-dots",
                   "Dots of the stroke's width, evenly spaced around each contour",
                   () -> now().set(FinishRows.dots(now(), coat), Optional.empty())));
@@ -257,9 +257,9 @@ public final class FinishEditor extends VBox {
       more.getChildren()
           .add(
               adder(
-                  "move, turn",
+                  "transform",
                   "pose-coat",
-                  "Move, scale or turn this coat",
+                  "Move, scale or rotate this coat",
                   () -> {
                     posed.add(coat);
                     update(now());
@@ -307,7 +307,7 @@ public final class FinishEditor extends VBox {
       if (FinishRows.isCast(now, effect)) {
         ShadowDirection direction = new ShadowDirection(subject, effect);
         refresh.add(direction::update);
-        details.getChildren().add(line("Angle, far", direction.angle(), direction.distance()));
+        details.getChildren().add(line("Angle, distance", direction.angle(), direction.distance()));
       }
       rows.getChildren().add(details);
     }
@@ -337,7 +337,7 @@ public final class FinishEditor extends VBox {
     MenuButton menu = new MenuButton("+ effect");
     menu.setId(id);
     menu.getStyleClass().add("quiet-menu");
-    menu.setTooltip(new Tooltip("Add a shadow, a glow, a blur or a raised edge"));
+    menu.setTooltip(new Tooltip("Add a shadow, a glow, a blur or a bevel"));
     for (EffectKind kind : EffectKind.values()) {
       MenuItem item = new MenuItem(FinishRows.name(kind));
       item.setId(id + "-" + kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
@@ -366,7 +366,7 @@ public final class FinishEditor extends VBox {
             eye(Properties.COAT_SHOWN.at(coat)),
             name,
             paint,
-            Controls.icon(Feather.X, "Take this coat away  Delete", () -> stack.remove(coat)));
+            Controls.icon(Feather.X, "Remove this coat  Delete", () -> stack.remove(coat)));
     coatRows.put(coat, row);
     refresh.add(() ->
         row.pseudoClassStateChanged(
@@ -387,7 +387,7 @@ public final class FinishEditor extends VBox {
     return finished(row, name, paint);
   }
 
-  /** Shows the gradient; a press opens its stops. */
+  /** Shows the gradient; a click opens its stops. */
   private Button gradientChip(Address coat) {
     Region picture = new Region();
     picture.setMinSize(0, 18);
@@ -450,9 +450,9 @@ public final class FinishEditor extends VBox {
     boolean alone = workspace.soloCoatProperty().get().filter(coat::equals).isPresent();
     MenuItem solo =
         item(
-            alone ? "Show the others again" : "Show this one alone",
+            alone ? "End solo" : "Solo this coat",
             () -> workspace.soloCoatProperty().set(alone ? Optional.empty() : Optional.of(coat)));
-    MenuItem reset = item("Take back what is set here", () -> stack.reset(coat));
+    MenuItem reset = item("Reset what is set here", () -> stack.reset(coat));
     reset.setDisable(!stack.canReset(coat));
     return new ContextMenu(
         up,
@@ -464,7 +464,7 @@ public final class FinishEditor extends VBox {
         new SeparatorMenuItem(),
         solo,
         reset,
-        item("Take away\tDelete", () -> stack.remove(coat)));
+        item("Remove\tDelete", () -> stack.remove(coat)));
   }
 
   private MenuItem pasteItem(Address at) {
@@ -496,7 +496,7 @@ public final class FinishEditor extends VBox {
   }
 
   private ContextMenu effectMenuOf(Address effect) {
-    MenuItem reset = item("Take back what is set here", () -> stack.reset(effect));
+    MenuItem reset = item("Reset what is set here", () -> stack.reset(effect));
     reset.setDisable(!stack.canReset(effect));
     return new ContextMenu(
         item("Move up\tAlt+Up", () -> stack.moveEffect(effect, -1)),
@@ -506,7 +506,7 @@ public final class FinishEditor extends VBox {
         pasteItem(effect),
         new SeparatorMenuItem(),
         reset,
-        item("Take away\tDelete", () -> stack.remove(effect)));
+        item("Remove\tDelete", () -> stack.remove(effect)));
   }
 
   private static MenuItem item(String name, Runnable work) {
@@ -523,7 +523,7 @@ public final class FinishEditor extends VBox {
     PropertyCell<?> colour =
         switch (kind) {
           case BLUR -> cell(Properties.SHADOW_BLUR.at(effect));
-          case RAISED_EDGE -> cell(Properties.HIGHLIGHT_COLOUR.at(effect));
+          case BEVEL -> cell(Properties.HIGHLIGHT_COLOUR.at(effect));
           case DROP_SHADOW, INNER_SHADOW, OUTER_GLOW, INNER_GLOW ->
               cell(Properties.EFFECT_COLOUR.at(effect));
         };
@@ -534,7 +534,7 @@ public final class FinishEditor extends VBox {
             eye(Properties.EFFECT_SHOWN.at(effect)),
             name,
             colour,
-            Controls.icon(Feather.X, "Take this effect away  Delete", () -> stack.remove(effect)));
+            Controls.icon(Feather.X, "Remove this effect  Delete", () -> stack.remove(effect)));
     row.getStyleClass().add("effect-row");
     row.setFocusTraversable(true);
     row.setAccessibleText("Effect " + effect);
@@ -651,7 +651,7 @@ public final class FinishEditor extends VBox {
     }
     PropertyCell<?> other = second == null ? null : cell(second);
     Label words = new Label(label);
-    words.setTooltip(new Tooltip("Drag sideways to nudge; press twice to take back"));
+    words.setTooltip(new Tooltip("Drag sideways to nudge; double-click to reset"));
     one.nudgeBy(words);
     words.addEventHandler(
         MouseEvent.MOUSE_CLICKED,

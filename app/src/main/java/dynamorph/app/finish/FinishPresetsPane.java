@@ -37,7 +37,7 @@ import javafx.scene.layout.VBox;
 
 /**
  * The finishes that come with the program, in groups, drawn with the selected words in their own
- * face. Under the pointer the selection shows in one; a press lets it follow that one as a style.
+ * face. Under the pointer the selection shows in one; a click lets it follow that one as a style.
  */
 public final class FinishPresetsPane extends VBox {
   private static final int CARD_WIDTH = 132;
@@ -61,7 +61,7 @@ public final class FinishPresetsPane extends VBox {
     this.pictures = pictures;
     getStyleClass().addAll("inspector", "ready-pane");
     setId("ready-pane");
-    HBox head = Controls.paneHead("Ready-made finishes", this::close);
+    HBox head = Controls.paneHead("Finish presets", this::close);
     hint.getStyleClass().add("quiet");
     hint.setWrapText(true);
     ScrollPane scroll = new ScrollPane(groups());
@@ -164,10 +164,10 @@ public final class FinishPresetsPane extends VBox {
     Style style = finish.style();
     if (workspace.project().styles().find(style.id()).isPresent()) {
       workspace.tell(
-          Notice.info("\"" + style.name() + "\" is among the styles. Select texts to wear it."));
-    } else if (workspace.apply(new AddStyle(style, "Take in"))) {
+          Notice.info("\"" + style.name() + "\" is among the styles. Select texts to apply it."));
+    } else if (workspace.apply(new AddStyle(style, "Import"))) {
       workspace.tell(
-          Notice.info("\"" + style.name() + "\" is now a style. Select texts to wear it."));
+          Notice.info("\"" + style.name() + "\" is now a style. Select texts to apply it."));
     }
   }
 
@@ -184,8 +184,8 @@ public final class FinishPresetsPane extends VBox {
             .filter(Layer::isText);
     hint.setText(
         workspace.selection().isEmpty()
-            ? "Press one to take it into the styles; select texts first to let them wear it."
-            : "Press one to let the selection wear it as a style.");
+            ? "Click one to add it to the styles; select texts first to apply it."
+            : "Click one to apply it to the selection as a style.");
     String words = first.map(FinishPresetsPane::words).orElse("Hourglass");
     PropertySet letters = letters(first);
     cards.forEach((finish, view) -> draw(finish, view, words, letters));

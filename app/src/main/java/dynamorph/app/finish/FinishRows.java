@@ -69,13 +69,17 @@ final class FinishRows {
               .map(dashes -> !dashes.isSolid())
               .orElse(true);
       if (dashed) {
-        rows.add(new Row("Dashes fit", Properties.DASH_FIT.at(coat), null));
+        rows.add(new Row("Dash fit", Properties.DASH_FIT.at(coat), null));
         rows.add(
-            new Row("Ends, start", Properties.STROKE_CAP.at(coat), Properties.DASH_OFFSET.at(coat)));
+            new Row(
+                "Cap, dash offset",
+                Properties.STROKE_CAP.at(coat),
+                Properties.DASH_OFFSET.at(coat)));
       }
     }
     rows.add(
-        new Row("Miter, name", Properties.MITER_LIMIT.at(coat), Properties.COAT_NAME.at(coat)));
+        new Row(
+            "Miter limit, name", Properties.MITER_LIMIT.at(coat), Properties.COAT_NAME.at(coat)));
     return rows;
   }
 
@@ -88,34 +92,39 @@ final class FinishRows {
       rows.add(
           new Row("Size, angle", Properties.TILE_SIZE.at(coat), Properties.TILE_ANGLE.at(coat)));
     } else {
-      rows.add(new Row("Ground", Properties.TILE_BACKGROUND.at(coat), null));
+      rows.add(new Row("Background", Properties.TILE_BACKGROUND.at(coat), null));
       rows.add(
           new Row("Size, weight", Properties.TILE_SIZE.at(coat), Properties.TILE_WEIGHT.at(coat)));
-      rows.add(new Row("Turned", Properties.TILE_ANGLE.at(coat), null));
+      rows.add(new Row("Rotation", Properties.TILE_ANGLE.at(coat), null));
     }
-    rows.add(new Row("Shifted", Properties.TILE_X.at(coat), Properties.TILE_Y.at(coat)));
-    rows.add(new Row("Begins at", Properties.PAINT_FIT.at(coat), null));
+    rows.add(new Row("X, Y", Properties.TILE_X.at(coat), Properties.TILE_Y.at(coat)));
+    rows.add(new Row("Fit to", Properties.PAINT_FIT.at(coat), null));
   }
 
   /** How a coat is moved and turned. */
   static List<Row> pose(Address coat) {
     return List.of(
-        new Row("Moved", Properties.COAT_X.at(coat), Properties.COAT_Y.at(coat)),
+        new Row("Translate X, Y", Properties.COAT_X.at(coat), Properties.COAT_Y.at(coat)),
         new Row(
             "Scale \u2194 \u2195",
             Properties.COAT_SCALE_X.at(coat),
             Properties.COAT_SCALE_Y.at(coat)),
-        new Row("Turned, about", Properties.COAT_ROTATION.at(coat), Properties.TRANSFORM_ORIGIN.at(coat)));
+        new Row(
+            "Rotation, origin",
+            Properties.COAT_ROTATION.at(coat),
+            Properties.TRANSFORM_ORIGIN.at(coat)));
   }
 
   /** How a coat is repeated. */
   static List<Row> copies(Address coat) {
     return List.of(
-        new Row("Copies, fade to", Properties.COPIES.at(coat), Properties.END_OPACITY.at(coat)),
-        new Row("Step", Properties.STEP_X.at(coat), Properties.STEP_Y.at(coat)),
-        new Row("Scale, turn", Properties.STEP_SCALE.at(coat), Properties.STEP_ROTATION.at(coat)),
+        new Row("Copies, end opacity", Properties.COPIES.at(coat), Properties.END_OPACITY.at(coat)),
+        new Row("Step X, Y", Properties.STEP_X.at(coat), Properties.STEP_Y.at(coat)),
         new Row(
-            "Colours to", Properties.COLOURS_STEPPED.at(coat), Properties.END_COLOUR.at(coat)));
+            "Step scale, rotation",
+            Properties.STEP_SCALE.at(coat),
+            Properties.STEP_ROTATION.at(coat)),
+        new Row("End colour", Properties.COLOURS_STEPPED.at(coat), Properties.END_COLOUR.at(coat)));
   }
 
   /** Whether any of these is other than it is by default. */
@@ -144,14 +153,14 @@ final class FinishRows {
             Properties.GRADIENT_ANGLE.at(coat),
             Properties.GRADIENT_SCALE.at(coat)));
     rows.add(
-        new Row("Middle", Properties.GRADIENT_X.at(coat), Properties.GRADIENT_Y.at(coat)));
+        new Row("Centre X, Y", Properties.GRADIENT_X.at(coat), Properties.GRADIENT_Y.at(coat)));
     rows.add(
         new Row(
-            "Shift, beyond",
+            "Offset, repeat",
             Properties.GRADIENT_OFFSET.at(coat),
             Properties.GRADIENT_REPEAT.at(coat)));
-    rows.add(new Row("Fitted to", Properties.PAINT_FIT.at(coat), null));
-    rows.add(new Row("Mixed in", Properties.INTERPOLATION.at(coat), null));
+    rows.add(new Row("Fit to", Properties.PAINT_FIT.at(coat), null));
+    rows.add(new Row("Interpolation", Properties.INTERPOLATION.at(coat), null));
   }
 
   /** The rows of an effect, as many as mean something for its kind. */
@@ -163,9 +172,8 @@ final class FinishRows {
     Row blend = new Row("Blend", Properties.EFFECT_BLEND.at(at), null);
     Row soft =
         new Row("Blur, spread", Properties.SHADOW_BLUR.at(at), Properties.EFFECT_SPREAD.at(at));
-    Row moved =
-        new Row("Across, down", Properties.SHADOW_X.at(at), Properties.SHADOW_Y.at(at));
-    Row knocked = new Row("Knocked out", Properties.SHADOW_KNOCKOUT.at(at), null);
+    Row moved = new Row("X, Y", Properties.SHADOW_X.at(at), Properties.SHADOW_Y.at(at));
+    Row knocked = new Row("Knockout", Properties.SHADOW_KNOCKOUT.at(at), null);
     switch (kind) {
       case DROP_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved, knocked));
       case INNER_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved));
@@ -173,18 +181,18 @@ final class FinishRows {
       case INNER_GLOW ->
           rows.addAll(
               List.of(
-                  opacity, blend, soft, new Row("Shines from", Properties.GLOW_SOURCE.at(at), null)));
+                  opacity, blend, soft, new Row("Source", Properties.GLOW_SOURCE.at(at), null)));
       case BLUR -> {}
-      case RAISED_EDGE ->
+      case BEVEL ->
           rows.addAll(
               List.of(
                   new Row(
                       "Width, depth", Properties.BEVEL_WIDTH.at(at), Properties.EDGE_DEPTH.at(at)),
                   new Row(
-                      "Light, height",
+                      "Azimuth, elevation",
                       Properties.LIGHT_AZIMUTH.at(at),
                       Properties.LIGHT_ELEVATION.at(at)),
-                  new Row("Light blend", Properties.HIGHLIGHT_BLEND.at(at), null),
+                  new Row("Highlight blend", Properties.HIGHLIGHT_BLEND.at(at), null),
                   new Row("Shade", Properties.SHADE_COLOUR.at(at), null),
                   new Row("Shade blend", Properties.SHADE_BLEND.at(at), null),
                   new Row("Opacity", Properties.EFFECT_OPACITY.at(at), null)));
@@ -200,7 +208,7 @@ final class FinishRows {
       case OUTER_GLOW -> "Outer glow";
       case INNER_GLOW -> "Inner glow";
       case BLUR -> "Blur";
-      case RAISED_EDGE -> "Raised edge";
+      case BEVEL -> "Bevel";
     };
   }
 
@@ -212,7 +220,7 @@ final class FinishRows {
       case OUTER_GLOW -> "glow";
       case INNER_GLOW -> "inner-glow";
       case BLUR -> "blur";
-      case RAISED_EDGE -> "edge";
+      case BEVEL -> "edge";
     };
   }
 
@@ -235,7 +243,7 @@ final class FinishRows {
               .with(Properties.EFFECT_OPACITY.at(at), 0.7)
               .with(Properties.EFFECT_BLEND.at(at), BlendMode.SCREEN)
               .with(Properties.SHADOW_BLUR.at(at), Length.em(0.08));
-      case RAISED_EDGE -> values.with(Properties.EFFECT_OPACITY.at(at), 0.7);
+      case BEVEL -> values.with(Properties.EFFECT_OPACITY.at(at), 0.7);
     };
   }
 

@@ -55,18 +55,19 @@ public final class FacetSections extends VBox {
           new Pair("Size, slant", Properties.SIZE, Properties.SLANT),
           new Pair("Align, indent", Properties.ALIGNMENT, Properties.INDENT_FIRST),
           new Pair("Indents", Properties.INDENT_START, Properties.INDENT_END),
-          new Pair("Above, below", Properties.SPACE_BEFORE, Properties.SPACE_AFTER),
-          new Pair("Across, down", Properties.POSITION_X, Properties.POSITION_Y),
-          new Pair("Share \u2194 \u2195", Properties.SHARE_X, Properties.SHARE_Y),
-          new Pair("Box, turn", Properties.BOX, Properties.ROTATION),
+          new Pair("Space before, after", Properties.SPACE_BEFORE, Properties.SPACE_AFTER),
+          new Pair("X, Y", Properties.POSITION_X, Properties.POSITION_Y),
+          new Pair("X, Y share", Properties.SHARE_X, Properties.SHARE_Y),
+          new Pair("Box, rotation", Properties.BOX, Properties.ROTATION),
           new Pair("Width, height", Properties.BOX_WIDTH, Properties.BOX_HEIGHT),
           new Pair("Scale \u2194 \u2195", Properties.HORIZONTAL_SCALE, Properties.VERTICAL_SCALE),
           new Pair("Before, after", Properties.HYPHENATE_BEFORE, Properties.HYPHENATE_AFTER),
-          new Pair("In a row, zone", Properties.CONSECUTIVE_HYPHENS, Properties.HYPHENATE_ZONE),
-          new Pair("Hang \u2190 \u2192", Properties.HANG_START, Properties.HANG_END),
-          new Pair("Deep, letters", Properties.DROP_LINES, Properties.DROP_LETTERS),
-          new Pair("Line, width", Properties.DECORATION_OFFSET, Properties.DECORATION_THICKNESS),
-          new Pair("Columns, gap", Properties.COLUMNS, Properties.GUTTER));
+          new Pair("Consecutive, zone", Properties.CONSECUTIVE_HYPHENS, Properties.HYPHENATE_ZONE),
+          new Pair("Hanging \u2190 \u2192", Properties.HANG_START, Properties.HANG_END),
+          new Pair("Lines, letters", Properties.DROP_LINES, Properties.DROP_LETTERS),
+          new Pair(
+              "Offset, thickness", Properties.DECORATION_OFFSET, Properties.DECORATION_THICKNESS),
+          new Pair("Columns, gutter", Properties.COLUMNS, Properties.GUTTER));
 
   /** Properties whose editors need the whole width. */
   private static final Set<Property<?>> WIDE =

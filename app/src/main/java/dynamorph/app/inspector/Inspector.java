@@ -160,9 +160,9 @@ public final class Inspector extends VBox {
     first.getStyleClass().add("section-title");
     Label hint =
         new Label(
-            "Press a text on the stage, or drag a frame around several.\n\n"
-                + "Then press a style on the left to let them follow it, or change values here.\n\n"
-                + "Press a style twice to edit it for everything that follows it.");
+            "Click a text on the stage, or drag a frame around several.\n\n"
+                + "Then click a style on the left to let them follow it, or change values here.\n\n"
+                + "Double-click a style to edit it for everything that follows it.");
     hint.setWrapText(true);
     hint.getStyleClass().add("quiet");
     VBox box = new VBox(8, first, hint);
@@ -314,8 +314,8 @@ public final class Inspector extends VBox {
     if (stacked) {
       chip.getItems()
           .addAll(
-              item("Nearer: counts before the others", () -> stack(ids, style, 1)),
-              item("Farther", () -> stack(ids, style, -1)),
+              item("Higher priority", () -> stack(ids, style, 1)),
+              item("Lower priority", () -> stack(ids, style, -1)),
               item("Keep the stack as one style", workspace.deviations()::combine));
       dragToReorder(chip, ids, style);
     }
@@ -362,7 +362,7 @@ public final class Inspector extends VBox {
         });
   }
 
-  /** How far the pointer moves before a press on a chip is a drag. */
+  /** How far the pointer moves before a click on a chip is a drag. */
   private static final double DRAG_THRESHOLD = 8;
 
   private MenuButton addOnTop(Project project) {
@@ -384,7 +384,7 @@ public final class Inspector extends VBox {
     return workspace.selection().target();
   }
 
-  /** What was pressed goes away; the keyboard then belongs to the stage, not to the next field. */
+  /** What was clicked goes away; the keyboard then belongs to the stage, not to the next field. */
   private void backToTheStage() {
     javafx.scene.Node stage = getScene() == null ? null : getScene().lookup("#stage");
     if (stage != null) {

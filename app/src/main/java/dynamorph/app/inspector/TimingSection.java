@@ -32,11 +32,11 @@ final class TimingSection extends VBox {
   private static final double LABEL_WIDTH = 92;
 
   private final Workspace workspace;
-  private final TextField in = field("timing-in", "First frame that it is seen, as a timecode");
-  private final TextField out = field("timing-out", "First frame that it is gone, as a timecode");
-  private final TextField lasts = field("timing-lasts", "How long it is seen, in seconds");
-  private final TextField fadeIn = field("timing-fade-in", "Seconds that it takes to appear");
-  private final TextField fadeOut = field("timing-fade-out", "Seconds that it takes to vanish");
+  private final TextField in = field("timing-in", "In point, as a timecode");
+  private final TextField out = field("timing-out", "Out point, as a timecode");
+  private final TextField lasts = field("timing-lasts", "Duration, in seconds");
+  private final TextField fadeIn = field("timing-fade-in", "Fade-in, in seconds");
+  private final TextField fadeOut = field("timing-fade-out", "Fade-out, in seconds");
   private final TextField speaker = field("timing-speaker", "Who says it");
   private final Node speakerRow;
   private List<Layer> layers = List.of();
@@ -54,7 +54,7 @@ final class TimingSection extends VBox {
         .addAll(
             title,
             row("In, out", in, out),
-            row("Lasts", lasts),
+            row("Duration", lasts),
             row("Fade in, out", fadeIn, fadeOut),
             speakerRow);
     taken(in, "Trim", text -> own -> own.between(code(text), own.out()));

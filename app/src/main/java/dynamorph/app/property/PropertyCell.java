@@ -75,7 +75,7 @@ public final class PropertyCell<T> extends HBox {
     Subject.Mark where = subject.mark(key);
     mark.pseudoClassStateChanged(STYLE, where == Subject.Mark.STYLE);
     mark.pseudoClassStateChanged(LOCAL, where == Subject.Mark.LOCAL);
-    markTip.setText(subject.origin(key) + ". Press to trace it.");
+    markTip.setText(subject.origin(key) + ". Click to trace it.");
     mark.setAccessibleText(key.property().label() + ": " + subject.origin(key));
     editor.show(subject.shown(key));
   }

@@ -23,12 +23,12 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
 /**
- * Puts styles on text in the manner that the person has chosen, which holds for the session, and
+ * Puts styles on text in the options that the person has chosen, which holds for the session, and
  * tells what became of local changes.
  */
 public final class Following {
   private final Workspace workspace;
-  private final ObjectProperty<ApplyOptions> manner =
+  private final ObjectProperty<ApplyOptions> options =
       new SimpleObjectProperty<>(ApplyOptions.PLAIN);
   private final BooleanProperty stamping = new SimpleBooleanProperty();
 
@@ -37,8 +37,8 @@ public final class Following {
   }
 
   /** What is left alone and which local changes stay. */
-  public ObjectProperty<ApplyOptions> mannerProperty() {
-    return manner;
+  public ObjectProperty<ApplyOptions> applyOptionsProperty() {
+    return options;
   }
 
   /** Whether values are copied once instead of followed. */
@@ -46,9 +46,9 @@ public final class Following {
     return stamping;
   }
 
-  /** Whether anything about the manner is not as it is at first. */
+  /** Whether anything about the options is not as it is at first. */
   public boolean isUnusual() {
-    return !manner.get().equals(ApplyOptions.PLAIN) || stamping.get();
+    return !options.get().equals(ApplyOptions.PLAIN) || stamping.get();
   }
 
   /**
@@ -59,7 +59,7 @@ public final class Following {
         target instanceof Target.Words words && words.range().isEmpty() && isForTexts(style)
             ? new Target.Layers(words.layers())
             : target;
-    ApplyOptions how = manner.get().onTop(onTop);
+    ApplyOptions how = options.get().onTop(onTop);
     return stamp ? new Stamp(meant, style, how) : new Follow(meant, style, how);
   }
 
@@ -126,16 +126,16 @@ public final class Following {
   /** What was done with local changes, and the other choices, which then hold for the session. */
   private void tellOfLocalChanges(Follow done, long deviating) {
     int count = done.target().layers().size();
-    Set<Facet> kept = done.manner().keepsLocal();
+    Set<Facet> kept = done.options().keepsLocal();
     String which = count == 1 ? "this text" : deviating + " of " + count + " texts";
     String what =
-        done.manner().keepsAllLocal()
+        done.options().keepsAllLocal()
             ? (count == 1 ? "This text has" : which + " have") + " local changes; they are kept."
             : (kept.isEmpty() ? "Local changes of " : "Some local changes of ")
                 + which
                 + " were dropped.";
     List<Offer> offers = new ArrayList<>();
-    if (!done.manner().keepsAllLocal()) {
+    if (!done.options().keepsAllLocal()) {
       offers.add(new Offer.Press("Keep", () -> again(done, EnumSet.allOf(Facet.class))));
     }
     if (!kept.isEmpty()) {
@@ -164,8 +164,8 @@ public final class Following {
   }
 
   private void again(Follow done, Set<Facet> kept) {
-    manner.set(manner.get().keepingLocal(kept));
-    Follow other = new Follow(done.target(), done.style(), done.manner().keepingLocal(kept));
+    options.set(options.get().keepingLocal(kept));
+    Follow other = new Follow(done.target(), done.style(), done.options().keepingLocal(kept));
     workspace.undo();
     long deviating =
         done.target().layers().stream()

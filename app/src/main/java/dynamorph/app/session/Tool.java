@@ -1,16 +1,16 @@
 package dynamorph.app.session;
 
-/** What pressing on the stage does. */
+/** What clicking on the stage does. */
 public enum Tool {
   SELECT("Select", 'S', "Pick texts and shapes, move them, drag a frame around several"),
-  TEXT("Text", 'T', "Set a new text: press for a line, drag for a box; press in a text to edit it"),
-  SHAPE("Shape", 'A', "Drag out a shape; Shift keeps it as wide as high"),
-  DRAW("Draw", 'D', "Draw a path: press for corners, drag for curves; Enter ends it"),
+  TEXT("Text", 'T', "Set a new text: click for a line, drag for a box; click in a text to edit it"),
+  SHAPE("Shape", 'A', "Drag out a shape; Shift constrains its proportions"),
+  DRAW("Pen", 'D', "Draw a path: click for corners, drag for curves; Enter ends it"),
   SAMPLER(
       "Sampler",
       'Q',
-      "Take the look of one text and stamp it on others: press texts, drag over words or around several"),
-  HAND("Hand", 'H', "Move the view");
+      "Take the look of one text and stamp it on others: click texts, drag over words or around several"),
+  HAND("Hand", 'H', "Pan the view");
 
   private final String label;
   private final char key;

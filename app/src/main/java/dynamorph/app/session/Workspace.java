@@ -228,7 +228,7 @@ public final class Workspace {
     return tool;
   }
 
-  /** The style card that was pressed last; the reach strip shows it. */
+  /** The style card that was clicked last; the reach strip shows it. */
   public ObjectProperty<Optional<StyleId>> pickedStyleProperty() {
     return pickedStyle;
   }

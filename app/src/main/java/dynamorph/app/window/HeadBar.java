@@ -158,8 +158,8 @@ public final class HeadBar extends HBox {
             actions.item("New artboard\u2026"),
             actions.item("Artboard settings\u2026"),
             actions.item("Delete the artboard"),
-            actions.item("Take in a font\u2026"),
-            actions.item("Take in an image\u2026"),
+            actions.item("Import a font\u2026"),
+            actions.item("Add an image\u2026"),
             actions.item("Place an image\u2026"),
             new SeparatorMenuItem(),
             actions.item("Change theme"),
@@ -188,7 +188,7 @@ public final class HeadBar extends HBox {
           .addAll(
               actions.item("Export the frame\u2026"),
               actions.item("Export the frames\u2026"),
-              actions.item("Export titles over nothing\u2026"),
+              actions.item("Export titles with transparency\u2026"),
               actions.item("Export the captions\u2026"),
               actions.item("Export all captions\u2026"));
     }

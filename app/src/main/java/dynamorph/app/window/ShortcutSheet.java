@@ -14,8 +14,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
 
 /**
- * Lists every action with its shortcut, and what keys and presses do on the stage and in the
- * styles.
+ * Lists every action with its shortcut, and what keys and clicks do on the stage and in the styles.
  */
 public final class ShortcutSheet {
   private static final Map<String, String> GESTURES = gestures();
@@ -24,15 +23,15 @@ public final class ShortcutSheet {
 
   private static Map<String, String> gestures() {
     Map<String, String> gestures = new LinkedHashMap<>();
-    gestures.put("Press twice on a text", "edit it in place");
-    gestures.put("Shift and press", "add to the selection");
+    gestures.put("Double-click a text", "edit it in place");
+    gestures.put("Shift+click", "add to the selection");
     gestures.put("Arrows", "nudge by 1 pt; Shift 10, Alt 0.1");
-    gestures.put("Space and drag, middle button", "move the view");
-    gestures.put("Ctrl and wheel", "zoom");
+    gestures.put("Space+drag, or middle button", "pan the view");
+    gestures.put("Ctrl+wheel", "zoom");
     gestures.put("S, T, H", "select, text, hand");
-    gestures.put("Rest on a style", "see the selection in it");
-    gestures.put("Press a style", "follow it; Alt: on top");
-    gestures.put("Press a style twice", "edit it");
+    gestures.put("Hover a style", "see the selection in it");
+    gestures.put("Click a style", "follow it; Alt: on top");
+    gestures.put("Double-click a style", "edit it");
     gestures.put("Drag a style", "onto the texts that shall follow");
     gestures.put("Hold B on the desk", "see it as it was");
     return gestures;

@@ -13,9 +13,9 @@ import javafx.scene.layout.Region;
 public final class WelcomeStrip extends HBox {
   private static final List<String> STEPS =
       List.of(
-          "1  Press a text and change it on the right",
+          "1  Click a text and change it on the right",
           "2  Keep its look as a style",
-          "3  Select other texts and press the style");
+          "3  Select other texts and click the style");
 
   public WelcomeStrip(UserFolder user) {
     getStyleClass().add("welcome");

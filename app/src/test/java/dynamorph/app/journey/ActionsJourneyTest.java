@@ -33,16 +33,16 @@ class ActionsJourneyTest extends JourneyTest {
           "Export the artboard\u2026",
           "New artboard\u2026",
           "Artboard settings\u2026",
-          "Take in a font\u2026",
+          "Import a font\u2026",
           "Rename the text\u2026",
           "New film\u2026",
           "Film settings\u2026",
-          "Take in captions\u2026",
+          "Import captions\u2026",
           "Export the captions\u2026",
           "Export all captions\u2026",
           "Export the frame\u2026",
           "Export the frames\u2026",
-          "Export titles over nothing\u2026",
+          "Export titles with transparency\u2026",
           "Shortcuts",
           "Find and replace",
           "Fonts in this project",
@@ -174,13 +174,13 @@ class ActionsJourneyTest extends JourneyTest {
       Files.copy(shipped, font);
     }
     driver.answers().file(font);
-    driver.robot().interact(action("Take in a font\u2026")::run);
+    driver.robot().interact(action("Import a font\u2026")::run);
     driver.waitFor("the font is in", () -> driver.project().assets().size() == 1);
     driver.settle();
     assertThat(driver.notice()).contains("\"Caveat\" now travels with the project");
     Path empty = Files.createFile(folder.resolve("Empty.ttf"));
     driver.answers().file(empty);
-    driver.robot().interact(action("Take in a font\u2026")::run);
+    driver.robot().interact(action("Import a font\u2026")::run);
     driver.waitFor(
         "the problem is told",
         () -> driver.notice().contains("Empty.ttf: the font is empty (0 bytes)"));

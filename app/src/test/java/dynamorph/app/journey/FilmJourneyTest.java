@@ -142,7 +142,7 @@ class FilmJourneyTest extends FilmJourney {
         """);
     look();
     driver.answers().file(file);
-    driver.robot().interact(() -> action("Take in captions\u2026"));
+    driver.robot().interact(() -> action("Import captions\u2026"));
     driver.waitFor("the track is there", () -> line().captions().count() == 4);
     Track.Captions track = line().captions().toList().get(3);
     assertThat(track.language()).isEqualTo("nl");
@@ -177,7 +177,7 @@ class FilmJourneyTest extends FilmJourney {
     assertThat(text).contains("tts:color=\"#1177cc\"").contains("sloeg").contains("10%");
     driver.answers().file(folder.resolve("nothing.srt"));
     Project before = driver.project();
-    driver.robot().interact(() -> action("Take in captions\u2026"));
+    driver.robot().interact(() -> action("Import captions\u2026"));
     driver.waitFor(
         "the failure is told",
         () ->
@@ -344,10 +344,10 @@ class FilmJourneyTest extends FilmJourney {
         () -> driver.workspace().screening().playheadProperty().get().isAfter(Time.ofMillis(400)));
     driver.robot().interact(() -> driver.workspace().screening().playingProperty().set(false));
     seek(8_000);
-    driver.robot().interact(() -> action("One frame on"));
+    driver.robot().interact(() -> action("One frame forward"));
     assertThat(driver.workspace().screening().playheadProperty().get())
         .isEqualTo(Time.ofMillis(8_040));
-    driver.robot().interact(() -> action("To the next edit"));
+    driver.robot().interact(() -> action("Next edit"));
     assertThat(driver.workspace().screening().playheadProperty().get())
         .isEqualTo(Time.ofMillis(8_400));
     driver.press("view-artboards");

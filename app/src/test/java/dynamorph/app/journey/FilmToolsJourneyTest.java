@@ -470,7 +470,7 @@ class FilmToolsJourneyTest extends FilmJourney {
     driver
         .robot()
         .interact(() -> {
-          action("Play with half of the pixels");
+          action("Half-resolution playback");
           screening.playingProperty().set(true);
         });
     driver.waitFor("frames are coarse", () -> shownWidth() == Math.ceilDiv(width, 2));

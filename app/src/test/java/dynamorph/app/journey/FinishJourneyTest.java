@@ -253,11 +253,11 @@ class FinishJourneyTest extends JourneyTest {
     Driver.needsADisplay();
     driver.pressText("entrance-title");
     driver.reveal("#inspector .coat-row");
-    menu("Rivets", "Show this one alone");
+    menu("Rivets", "Solo this coat");
     assertThat(driver.workspace().soloCoatProperty().get()).contains(Address.coat("rivets"));
     assertThat(driver.project()).as("nothing is changed").isEqualTo(demo);
     assertThat(driver.workspace().shownProperty().get()).isNotEqualTo(demo);
-    menu("Rivets", "Show the others again");
+    menu("Rivets", "End solo");
     assertThat(driver.workspace().shownProperty().get()).isEqualTo(demo);
     menu("Rivets", "Copy the coat\tCtrl+C");
     driver.pressText("entrance-notice");
@@ -331,7 +331,7 @@ class FinishJourneyTest extends JourneyTest {
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
     driver.answers().file(java.nio.file.Files.writeString(folder.resolve("no.png"), "none"));
-    run("Take in an image\u2026");
+    run("Add an image\u2026");
     driver.waitFor(
         "the refusal is told", () -> driver.notice().contains("no image that can be read"));
     assertThat(driver.project()).as("nothing is lost").isEqualTo(demo);

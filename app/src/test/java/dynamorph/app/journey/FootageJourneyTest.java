@@ -66,11 +66,11 @@ class FootageJourneyTest extends FilmJourney {
     assertThat(lastClip().in()).isEqualTo(Time.ofMillis(20_000));
     assertThat(lastClip().out()).as("fifty frames").isEqualTo(Time.ofMillis(22_000));
     assertThat(driver.notice()).contains("50 numbered pictures").contains("64 \u00d7 36");
-    driver.robot().interact(() -> action("Find missing footage\u2026"));
+    driver.robot().interact(() -> action("Relink missing footage\u2026"));
     assertThat(driver.notice()).contains("No footage of this film is missing");
     Files.move(folder.resolve("shots"), folder.resolve("moved"));
     driver.answers().file(folder.resolve("moved/sea.007.png"));
-    driver.robot().interact(() -> action("Find missing footage\u2026"));
+    driver.robot().interact(() -> action("Relink missing footage\u2026"));
     driver.waitFor(
         "it is found",
         () -> lastClip().media().equals(new Media.File(written(folder.resolve("moved")))));

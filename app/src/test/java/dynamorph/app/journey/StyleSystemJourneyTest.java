@@ -35,7 +35,7 @@ import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
 
 /**
- * Following in every manner, sampling, settling, and changes that are seen before they are made.
+ * Following in every options, sampling, settling, and changes that are seen before they are made.
  */
 class StyleSystemJourneyTest extends JourneyTest {
   private static final StyleId LABEL = new StyleId("label-title");
@@ -230,18 +230,19 @@ class StyleSystemJourneyTest extends JourneyTest {
             driver
                 .workspace()
                 .following()
-                .mannerProperty()
+                .applyOptionsProperty()
                 .set(
                     driver
                         .workspace()
                         .following()
-                        .mannerProperty()
+                        .applyOptionsProperty()
                         .get()
                         .leaving(
                             java.util.Set.of(
                                 dynamorph.model.property.Aspect.FONT,
                                 dynamorph.model.property.Aspect.SIZE))));
-    assertThat(((Labeled) driver.node("manner")).getText()).isEqualTo("Puts on all but font, size");
+    assertThat(((Labeled) driver.node("options")).getText())
+        .isEqualTo("Puts on all but font, size");
     driver.pressText("label-3-title");
     double before = size("label-3-title");
     driver.robot().interact(() -> driver.node("style-tag").requestFocus());
@@ -304,7 +305,7 @@ class StyleSystemJourneyTest extends JourneyTest {
                             style.properties().with(Properties.SIZE, FontSize.points(50)))));
     KitFile.write("Labels", StyleBundle.of(other, List.of(LOAN), List.of()), file);
     driver.answers().file(file);
-    driver.run("Take in styles\u2026");
+    driver.run("Import styles\u2026");
     driver.waitFor("names are settled", () -> driver.isShown("#arrival-pane"));
     driver.robot().clickOn("#arrival-theirs");
     driver.settle();

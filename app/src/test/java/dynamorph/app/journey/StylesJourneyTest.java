@@ -339,7 +339,7 @@ class StylesJourneyTest extends JourneyTest {
             driver
                 .robot()
                 .lookup("#inspector .coat-row .icon-button")
-                .match(button -> "Take this coat away  Delete".equals(button.getAccessibleText()))
+                .match(button -> "Remove this coat  Delete".equals(button.getAccessibleText()))
                 .<javafx.scene.Node>query());
     driver.settle();
   }

@@ -141,7 +141,7 @@ class TextJourneyTest extends JourneyTest {
   void textsAreMovedByDraggingAndByArrows() {
     Driver.needsADisplay();
     driver.pressText("web-open");
-    // a press so soon after would be the second of two and edit the text
+    // a click so soon after would be the second of two and edit the text
     driver.robot().sleep(600);
     double before = y("web-open");
     Point2D middle = driver.middleOf("web-open");

@@ -208,7 +208,7 @@ class WritingJourneyTest extends JourneyTest {
   void lettersGetARubyThatIsSeenWhileItIsTyped() {
     Project demo = driver.project();
     driver.edit("entrance-title", 0, 3);
-    driver.run("Put ruby over the letters");
+    driver.run("Add ruby\u2026");
     driver.robot().write("d");
     driver.settle();
     assertThat(rubies()).containsExactly("d");
@@ -219,11 +219,11 @@ class WritingJourneyTest extends JourneyTest {
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
     assertThat(driver.project()).as("one step").isEqualTo(demo);
     driver.edit("entrance-title", 0, 3);
-    driver.run("Put ruby over the letters");
+    driver.run("Add ruby\u2026");
     driver.robot().write("x").push(KeyCode.ESCAPE);
     assertThat(rubies()).as("taken back").isEmpty();
     driver.robot().interact(() -> driver.workspace().select(List.of()));
-    driver.run("Put ruby over the letters");
+    driver.run("Add ruby\u2026");
     assertThat(driver.notice()).contains("Select the letters");
   }
 

@@ -2,7 +2,6 @@ package dynamorph.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.app.session.Workspace;
 import dynamorph.demo.LongHour;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;

@@ -2,11 +2,6 @@ package dynamorph.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dynamorph.app.session.Notice;
-import dynamorph.app.session.Review;
-import dynamorph.app.session.Sampling;
-import dynamorph.app.session.Selection;
-import dynamorph.app.session.Workspace;
 import dynamorph.demo.LongHour;
 import dynamorph.model.IdSource;
 import dynamorph.model.Layer;
@@ -222,7 +217,7 @@ class PendingTest {
         .extracting(change -> change.key().property().id())
         .containsExactly("size");
     assertThat(notice()).isEqualTo("Some local changes of this text were dropped.");
-    assertThat(workspace.following().mannerProperty().get().keepsLocal())
+    assertThat(workspace.following().applyOptionsProperty().get().keepsLocal())
         .isEqualTo(EnumSet.complementOf(EnumSet.of(Facet.FINISH)));
   }
 

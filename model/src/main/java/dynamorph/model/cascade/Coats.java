@@ -243,8 +243,8 @@ public final class Coats {
         case INNER_GLOW ->
             new Effect.InnerGlow(colour, blend, blur, spread, get(Properties.GLOW_SOURCE, at));
         case BLUR -> new Effect.Blur(blur);
-        case RAISED_EDGE ->
-            new Effect.RaisedEdge(
+        case BEVEL ->
+            new Effect.Bevel(
                 get(Properties.LIGHT_AZIMUTH, at),
                 get(Properties.LIGHT_ELEVATION, at),
                 points(Properties.BEVEL_WIDTH, at),

@@ -28,7 +28,7 @@ public sealed interface Effect {
               shadow.knockedOut);
       case OuterGlow glow ->
           new OuterGlow(glow.colour, BlendMode.NORMAL, glow.blur, glow.spread, glow.knockedOut);
-      case InnerShadow _, InnerGlow _, Blur _, RaisedEdge _ -> this;
+      case InnerShadow _, InnerGlow _, Blur _, Bevel _ -> this;
     };
   }
 
@@ -37,7 +37,7 @@ public sealed interface Effect {
     return switch (this) {
       case DropShadow shadow -> shadow.blend;
       case OuterGlow glow -> glow.blend;
-      case InnerShadow _, InnerGlow _, Blur _, RaisedEdge _ -> BlendMode.NORMAL;
+      case InnerShadow _, InnerGlow _, Blur _, Bevel _ -> BlendMode.NORMAL;
     };
   }
 
@@ -83,7 +83,7 @@ public sealed interface Effect {
    * @param width how far the edge reaches inwards
    * @param depth how steep it is; negative for sunken
    */
-  record RaisedEdge(
+  record Bevel(
       double angle,
       double height,
       double width,
@@ -94,8 +94,8 @@ public sealed interface Effect {
       BlendMode shadeBlend)
       implements Effect {
     /** The same edge in plain colours, which is lit in the same places. */
-    public RaisedEdge shape() {
-      return new RaisedEdge(
+    public Bevel shape() {
+      return new Bevel(
           angle, height, width, depth, Rgba.WHITE, BlendMode.NORMAL, Rgba.BLACK, BlendMode.NORMAL);
     }
   }
@@ -109,7 +109,7 @@ public sealed interface Effect {
               + shadow.blur / 2 * DEVIATIONS;
       case OuterGlow glow -> Math.max(0, glow.spread) + glow.blur / 2 * DEVIATIONS;
       case Blur blur -> blur.blur / 2 * DEVIATIONS;
-      case InnerShadow _, InnerGlow _, RaisedEdge _ -> 0;
+      case InnerShadow _, InnerGlow _, Bevel _ -> 0;
     };
   }
 

@@ -138,10 +138,24 @@ final class Looks {
 
   static ParagraphLook.Justification justification(PropertySet values) {
     return new ParagraphLook.Justification(
-        range(values, Properties.WORD_SPACING_MINIMUM, Properties.WORD_SPACING_OPTIMUM, Properties.WORD_SPACING_MAXIMUM, 100),
         range(
-            values, Properties.LETTER_SPACING_MINIMUM, Properties.LETTER_SPACING_OPTIMUM, Properties.LETTER_SPACING_MAXIMUM, 1000),
-        range(values, Properties.GLYPH_SCALING_MINIMUM, Properties.GLYPH_SCALING_OPTIMUM, Properties.GLYPH_SCALING_MAXIMUM, 100));
+            values,
+            Properties.WORD_SPACING_MINIMUM,
+            Properties.WORD_SPACING_OPTIMUM,
+            Properties.WORD_SPACING_MAXIMUM,
+            100),
+        range(
+            values,
+            Properties.LETTER_SPACING_MINIMUM,
+            Properties.LETTER_SPACING_OPTIMUM,
+            Properties.LETTER_SPACING_MAXIMUM,
+            1000),
+        range(
+            values,
+            Properties.GLYPH_SCALING_MINIMUM,
+            Properties.GLYPH_SCALING_OPTIMUM,
+            Properties.GLYPH_SCALING_MAXIMUM,
+            100));
   }
 
   private static ParagraphLook.Justification.Range range(

@@ -27,7 +27,7 @@ public sealed interface ChangeProject extends Edit {
           .flatMap(before.styles()::find)
           .map(Style::name)
           .map(name -> "Make \"" + name + "\" the base style")
-          .orElse("Have no base style");
+          .orElse("Remove the base style");
     }
   }
 
@@ -78,7 +78,7 @@ public sealed interface ChangeProject extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Take in \"" + asset.name() + "\"";
+      return "Import \"" + asset.name() + "\"";
     }
   }
 }

@@ -96,7 +96,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
   public static final Property<ScriptFonts> FALLBACK_FONTS =
       layout(
           "fallback-fonts",
-          "Fallback",
+          "Fallback fonts",
           TYPEFACE,
           Level.SPAN,
           new ValueType.Written<>(
@@ -155,7 +155,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
   public static final Property<Double> MANUAL_KERNING =
       layout(
           "manual-kerning",
-          "Kern by hand",
+          "Manual kerning",
           SPACING,
           Level.SPAN,
           new ValueType.Number(-2000, 5000, ""),
@@ -221,7 +221,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
   public static final Property<Double> HORIZONTAL_SCALE =
       layout(
           "horizontal-scale",
-          "Scale across",
+          "Horizontal scale",
           LETTERFORMS,
           Level.SPAN,
           new ValueType.Number(1, 1000, "%"),
@@ -232,7 +232,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
   public static final Property<Double> VERTICAL_SCALE =
       layout(
           "vertical-scale",
-          "Scale down",
+          "Vertical scale",
           LETTERFORMS,
           Level.SPAN,
           new ValueType.Number(1, 1000, "%"),
@@ -321,7 +321,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
   public static final Property<FeatureSettings> FONT_FEATURES =
       layout(
           "font-features",
-          "By tag",
+          "OpenType features",
           LETTERFORMS,
           Level.SPAN,
           new ValueType.Written<>(
@@ -396,7 +396,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Flag(),
           false,
-          "Lines",
+          "Text decoration",
           "A line below the letters.");
 
   public static final Property<Boolean> OVERLINE =
@@ -407,40 +407,40 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Flag(),
           false,
-          "Lines",
+          "Text decoration",
           "A line above the letters.");
 
   public static final Property<Boolean> STRIKE =
       painted(
           "strike",
-          "Strike",
+          "Strikethrough",
           LETTERFORMS,
           Level.SPAN,
           new ValueType.Flag(),
           false,
-          "Lines",
+          "Text decoration",
           "A line through the letters.");
 
   public static final Property<Length> DECORATION_OFFSET =
       painted(
           "decoration-offset",
-          "Line shift",
+          "Line offset",
           LETTERFORMS,
           Level.SPAN,
           Registry.SIGNED_LENGTH,
           Length.ZERO,
-          "Lines",
+          "Text decoration",
           "How far lines stand below the place that the font gives them.");
 
   public static final Property<Double> DECORATION_THICKNESS =
       painted(
           "decoration-thickness",
-          "Line width",
+          "Line thickness",
           LETTERFORMS,
           Level.SPAN,
           new ValueType.Number(1, 2000, "%"),
           100.0,
-          "Lines",
+          "Text decoration",
           "How wide lines are, in parts of what the font says.");
 
   public static final Property<Boolean> DECORATION_SKIP_INK =
@@ -451,18 +451,18 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Flag(),
           true,
-          "Lines",
+          "Text decoration",
           "Breaks lines where letters cross them.");
 
   public static final Property<Boolean> DECORATION_OWN_COLOUR =
       painted(
           "decoration-own-colour",
-          "Own colour",
+          "Custom line colour",
           LETTERFORMS,
           Level.SPAN,
           new ValueType.Flag(),
           false,
-          "Lines",
+          "Text decoration",
           "Whether lines have a colour of their own instead of the look of the text.");
 
   public static final Property<Colour> DECORATION_COLOUR =
@@ -473,7 +473,7 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           Level.SPAN,
           new ValueType.Colours(),
           Colour.of(Rgba.BLACK),
-          "Lines",
+          "Text decoration",
           "The colour of lines, if they have their own.");
 
   CharacterProperties() {}

@@ -100,14 +100,14 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
   public static final Property<Double> GRADIENT_X =
       coat(
           "centre-x",
-          "Centre across",
+          "Centre X",
           new ValueType.Number(-1000, 1000, "%"),
           50.0,
           "Where the middle of a gradient lies in the width of what it is fitted to.");
   public static final Property<Double> GRADIENT_Y =
       coat(
           "centre-y",
-          "Centre down",
+          "Centre Y",
           new ValueType.Number(-1000, 1000, "%"),
           50.0,
           "Where the middle of a gradient lies in the height of what it is fitted to.");
@@ -128,21 +128,21 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
   public static final Property<SpreadMethod> GRADIENT_REPEAT =
       coat(
           "repeat",
-          "Beyond",
+          "Repeat",
           new ValueType.Choice<>(SpreadMethod.class),
           SpreadMethod.ONCE,
           "How a gradient goes on beyond its ends.");
   public static final Property<PaintBounds> PAINT_FIT =
       coat(
           "fit",
-          "Fitted to",
+          "Fit to",
           new ValueType.Choice<>(PaintBounds.class),
           PaintBounds.LAYER,
           "What a gradient is fitted to, or a pattern begins at.");
   public static final Property<Interpolation> INTERPOLATION =
       coat(
           "interpolation",
-          "Mixed in",
+          "Interpolation",
           new ValueType.Choice<>(Interpolation.class),
           Interpolation.OKLAB,
           "The space in which colours between stops are mixed.");
@@ -177,21 +177,21 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
   public static final Property<Length> TILE_X =
       coat(
           "tile-x",
-          "Tiles across",
+          "Tile X",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far a pattern is moved to the right.");
   public static final Property<Length> TILE_Y =
       coat(
           "tile-y",
-          "Tiles down",
+          "Tile Y",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far a pattern is moved downwards.");
   public static final Property<Colour> TILE_BACKGROUND =
       coat(
           "tile-background",
-          "Ground",
+          "Background",
           new ValueType.Colours(),
           Colour.hex("#00000000"),
           "What lies between the marks of a pattern.");
@@ -239,11 +239,7 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
           "How far a pointed corner may reach, in parts of the width; sharper ones are cut off.");
   public static final Property<StrokeCap> STROKE_CAP =
       coat(
-          "cap",
-          "Ends",
-          new ValueType.Choice<>(StrokeCap.class),
-          StrokeCap.BUTT,
-          "How dashes end.");
+          "cap", "Cap", new ValueType.Choice<>(StrokeCap.class), StrokeCap.BUTT, "How dashes end.");
   public static final Property<Dashes> DASHES =
       coat(
           "dashes",
@@ -258,56 +254,56 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
   public static final Property<Length> DASH_OFFSET =
       coat(
           "dash-offset",
-          "Start at",
+          "Dash offset",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far into the dashes a contour begins.");
   public static final Property<DashFit> DASH_FIT =
       coat(
           "dash-fit",
-          "Fitted",
+          "Dash fit",
           new ValueType.Choice<>(DashFit.class),
           DashFit.EXACT,
           "Whether dashes keep their lengths, go evenly around, or lie on the corners.");
   public static final Property<Length> COAT_X =
       coat(
           "translate-x",
-          "Moved across",
+          "Translate X",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far the coat is moved to the right.");
   public static final Property<Length> COAT_Y =
       coat(
           "translate-y",
-          "Moved down",
+          "Translate Y",
           Registry.SIGNED_LENGTH,
           Length.ZERO,
           "How far the coat is moved downwards.");
   public static final Property<Double> COAT_SCALE_X =
       coat(
           "scale-x",
-          "Scale across",
+          "Horizontal scale",
           new ValueType.Number(-10_000, 10_000, "%"),
           100.0,
           "How wide the coat is drawn; negative mirrors it.");
   public static final Property<Double> COAT_SCALE_Y =
       coat(
           "scale-y",
-          "Scale down",
+          "Vertical scale",
           new ValueType.Number(-10_000, 10_000, "%"),
           100.0,
           "How high the coat is drawn; negative mirrors it.");
   public static final Property<Double> COAT_ROTATION =
       coat(
           "rotation",
-          "Turned",
+          "Rotation",
           new ValueType.Number(-3600, 3600, "\u00b0"),
           0.0,
           "How far the coat is turned clockwise.");
   public static final Property<PaintBounds> TRANSFORM_ORIGIN =
       coat(
           "transform-origin",
-          "About",
+          "Transform origin",
           new ValueType.Choice<>(PaintBounds.class),
           PaintBounds.LAYER,
           "About the middle of what it, and each of its copies, is scaled and turned.");
@@ -321,14 +317,14 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
   public static final Property<Length> STEP_X =
       coat(
           "step-x",
-          "Step across",
+          "Step X",
           Registry.SIGNED_LENGTH,
           Length.em(0.01),
           "How far each copy is moved to the right.");
   public static final Property<Length> STEP_Y =
       coat(
           "step-y",
-          "Step down",
+          "Step Y",
           Registry.SIGNED_LENGTH,
           Length.em(0.01),
           "How far each copy is moved downwards.");
@@ -342,28 +338,28 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
   public static final Property<Double> STEP_ROTATION =
       coat(
           "step-rotation",
-          "Step turn",
+          "Step rotation",
           new ValueType.Number(-360, 360, "\u00b0"),
           0.0,
           "How far each copy is turned clockwise.");
   public static final Property<Boolean> COLOURS_STEPPED =
       coat(
           "colours-stepped",
-          "Colours stepped",
+          "Step colours",
           new ValueType.Flag(),
           false,
           "Whether copies go over, step by step, into the last colour.");
   public static final Property<Colour> END_COLOUR =
       coat(
           "end-colour",
-          "Last colour",
+          "End colour",
           new ValueType.Colours(),
           Colour.of(Rgba.BLACK),
           "The colour of the last copy, if colours are stepped.");
   public static final Property<Double> END_OPACITY =
       coat(
           "end-opacity",
-          "Last opacity",
+          "End opacity",
           new ValueType.Number(0, 1, ""),
           1.0,
           "How opaque the last copy is; those between are stepped.");

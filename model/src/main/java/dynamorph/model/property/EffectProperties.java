@@ -61,15 +61,9 @@ public abstract sealed class EffectProperties extends CoatProperties permits Pro
           BlendMode.NORMAL,
           "How a shadow or glow is mixed with what lies below it.");
   public static final Property<Length> SHADOW_X =
-      effect(
-          "x",
-          "Across",
-          Registry.SIGNED_LENGTH,
-          Length.em(0.03),
-          "Offset of a shadow to the right.");
+      effect("x", "X", Registry.SIGNED_LENGTH, Length.em(0.03), "Offset of a shadow to the right.");
   public static final Property<Length> SHADOW_Y =
-      effect(
-          "y", "Down", Registry.SIGNED_LENGTH, Length.em(0.03), "Offset of a shadow downwards.");
+      effect("y", "Y", Registry.SIGNED_LENGTH, Length.em(0.03), "Offset of a shadow downwards.");
   public static final Property<Length> SHADOW_BLUR =
       effect(
           "blur",
@@ -87,56 +81,56 @@ public abstract sealed class EffectProperties extends CoatProperties permits Pro
   public static final Property<Boolean> SHADOW_KNOCKOUT =
       effect(
           "knockout",
-          "Knocked out",
+          "Knockout",
           new ValueType.Flag(),
           false,
           "Whether a drop shadow or outer glow is cut away beneath what casts it.");
   public static final Property<GlowSource> GLOW_SOURCE =
       effect(
           "source",
-          "Shines from",
+          "Source",
           new ValueType.Choice<>(GlowSource.class),
           GlowSource.EDGE,
           "Where an inner glow is strongest.");
   public static final Property<Double> LIGHT_AZIMUTH =
       effect(
           "azimuth",
-          "Light from",
+          "Light azimuth",
           new ValueType.Number(-3600, 3600, "\u00b0"),
           235.0,
-          "Where the light on a raised edge comes from: 0 is from the right, 90 from below.");
+          "Where the light on a bevel comes from: 0 is from the right, 90 from below.");
   public static final Property<Double> LIGHT_ELEVATION =
       effect(
           "elevation",
-          "Height",
+          "Light elevation",
           new ValueType.Number(0, 90, "\u00b0"),
           40.0,
-          "How high that light stands over the surface.");
+          "How high that light stands over the surface, in degrees.");
   public static final Property<Length> BEVEL_WIDTH =
       effect(
           "bevel-width",
-          "Edge width",
+          "Bevel width",
           new ValueType.Lengths(0, 10_000),
           Length.em(0.04),
-          "How far a raised edge reaches inwards.");
+          "How far a bevel reaches inwards.");
   public static final Property<Double> EDGE_DEPTH =
       effect(
           "depth",
           "Depth",
           new ValueType.Number(-10, 10, ""),
           1.0,
-          "How steep a raised edge is; negative for a sunken one.");
+          "How steep a bevel is; negative for a sunken one.");
   public static final Property<Colour> HIGHLIGHT_COLOUR =
       effect(
           "highlight-colour",
-          "Light",
+          "Highlight",
           new ValueType.Colours(),
           Colour.of(Rgba.WHITE),
-          "Colour of the lit side of a raised edge.");
+          "Colour of the lit side of a bevel.");
   public static final Property<BlendMode> HIGHLIGHT_BLEND =
       effect(
           "highlight-blend",
-          "Light blend",
+          "Highlight blend",
           new ValueType.Choice<>(BlendMode.class),
           BlendMode.SCREEN,
           "How that light is mixed.");

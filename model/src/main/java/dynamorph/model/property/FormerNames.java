@@ -1,6 +1,7 @@
 package dynamorph.model.property;
 
 import dynamorph.model.property.Property.Part;
+import dynamorph.model.value.EffectKind;
 import java.util.Map;
 
 /** Names that properties had in files of earlier versions; they are still read. */
@@ -76,5 +77,10 @@ final class FormerNames {
       case COAT -> COAT.getOrDefault(id, id);
       case EFFECT -> EFFECT.getOrDefault(id, id);
     };
+  }
+
+  /** The present name of a choice that had this one, or the name itself. */
+  static String presentChoice(Class<?> type, String name) {
+    return type == EffectKind.class && name.equals("raised-edge") ? "bevel" : name;
   }
 }

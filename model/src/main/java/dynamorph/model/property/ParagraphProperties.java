@@ -30,7 +30,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Length> INDENT_FIRST =
       layout(
           "indent-first",
-          "First line",
+          "First line indent",
           PARAGRAPH,
           Level.PARAGRAPH,
           Registry.SIGNED_LENGTH,
@@ -41,7 +41,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Length> INDENT_START =
       layout(
           "indent-start",
-          "Indent start",
+          "Start indent",
           PARAGRAPH,
           Level.PARAGRAPH,
           Registry.LENGTH,
@@ -52,7 +52,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Length> INDENT_END =
       layout(
           "indent-end",
-          "Indent end",
+          "End indent",
           PARAGRAPH,
           Level.PARAGRAPH,
           Registry.LENGTH,
@@ -85,23 +85,23 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<LineBreaking> LINE_BREAKING =
       layout(
           "line-breaking",
-          "Breaks",
+          "Line breaking",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Choice<>(LineBreaking.class),
           LineBreaking.LINE_BY_LINE,
-          "Breaks",
+          "Line breaking",
           "Line by line: each line takes what fits. Whole paragraph: all lines together, so that spaces are even.");
 
   public static final Property<LastLine> LAST_LINE =
       layout(
           "last-line",
-          "Last line",
+          "Last line alignment",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Choice<>(LastLine.class),
           LastLine.START,
-          "Breaks",
+          "Line breaking",
           "Where the last line of a justified paragraph stands.");
 
   public static final Property<Boolean> BALANCE =
@@ -112,29 +112,29 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           Level.PARAGRAPH,
           new ValueType.Flag(),
           false,
-          "Breaks",
+          "Line breaking",
           "Makes the lines about equally long, as suits titles and captions.");
 
   public static final Property<Boolean> AVOID_SHORT_LAST_LINES =
       layout(
           "avoid-short-last-lines",
-          "No lone last word",
+          "Avoid short last lines",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Flag(),
           false,
-          "Breaks",
+          "Line breaking",
           "Never leaves a single word on the last line.");
 
   public static final Property<Boolean> AVOID_WIDOWS_ORPHANS =
       layout(
           "avoid-widows-orphans",
-          "No lone line",
+          "Avoid widows and orphans",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Flag(),
           false,
-          "Breaks",
+          "Line breaking",
           "Never leaves a single line of the paragraph at the foot or head of a column.");
 
   public static final Property<TextDirection> DIRECTION =
@@ -145,18 +145,18 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           Level.PARAGRAPH,
           new ValueType.Choice<>(TextDirection.class),
           TextDirection.AUTOMATIC,
-          "Breaks",
+          "Line breaking",
           "Automatic: as the first strong letter of the paragraph says.");
 
   public static final Property<EastAsianBreaks> EAST_ASIAN_BREAKS =
       layout(
           "east-asian-breaks",
-          "East Asian breaks",
+          "East Asian line breaking",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Choice<>(EastAsianBreaks.class),
           EastAsianBreaks.STRICT,
-          "Breaks",
+          "Line breaking",
           "Strict also keeps small kana and long-vowel signs off the start of a line.");
 
   public static final Property<Boolean> SCRIPT_SPACING =
@@ -167,13 +167,13 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           Level.PARAGRAPH,
           new ValueType.Flag(),
           false,
-          "Breaks",
+          "Line breaking",
           "A little space between East Asian and other letters.");
 
   public static final Property<Double> WORD_SPACING_MINIMUM =
       layout(
           "word-spacing-minimum",
-          "Word space, least",
+          "Minimum word spacing",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(0, 1000, "%"),
@@ -184,7 +184,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> WORD_SPACING_OPTIMUM =
       layout(
           "word-spacing-optimum",
-          "Word space, best",
+          "Optimum word spacing",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(0, 1000, "%"),
@@ -195,7 +195,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> WORD_SPACING_MAXIMUM =
       layout(
           "word-spacing-maximum",
-          "Word space, most",
+          "Maximum word spacing",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(0, 1000, "%"),
@@ -206,7 +206,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> LETTER_SPACING_MINIMUM =
       layout(
           "letter-spacing-minimum",
-          "Letter space, least",
+          "Minimum letter spacing",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(-500, 1000, ""),
@@ -217,7 +217,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> LETTER_SPACING_OPTIMUM =
       layout(
           "letter-spacing-optimum",
-          "Letter space, best",
+          "Optimum letter spacing",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(-500, 1000, ""),
@@ -228,7 +228,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> LETTER_SPACING_MAXIMUM =
       layout(
           "letter-spacing-maximum",
-          "Letter space, most",
+          "Maximum letter spacing",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(-500, 1000, ""),
@@ -239,7 +239,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> GLYPH_SCALING_MINIMUM =
       layout(
           "glyph-scaling-minimum",
-          "Letter width, least",
+          "Minimum glyph scaling",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(50, 200, "%"),
@@ -250,7 +250,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> GLYPH_SCALING_OPTIMUM =
       layout(
           "glyph-scaling-optimum",
-          "Letter width, best",
+          "Optimum glyph scaling",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(50, 200, "%"),
@@ -261,7 +261,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> GLYPH_SCALING_MAXIMUM =
       layout(
           "glyph-scaling-maximum",
-          "Letter width, most",
+          "Maximum glyph scaling",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(50, 200, "%"),
@@ -316,7 +316,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> CONSECUTIVE_HYPHENS =
       layout(
           "consecutive-hyphens",
-          "In a row",
+          "Consecutive hyphens",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(0, 50, ""),
@@ -327,7 +327,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Length> HYPHENATE_ZONE =
       layout(
           "hyphenate-zone",
-          "Zone",
+          "Hyphenation zone",
           PARAGRAPH,
           Level.PARAGRAPH,
           Registry.LENGTH,
@@ -338,7 +338,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Boolean> HYPHENATE_LAST =
       layout(
           "hyphenate-last",
-          "Last word too",
+          "Hyphenate last word",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Flag(),
@@ -349,7 +349,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> HYPHEN_COST =
       layout(
           "hyphen-cost",
-          "Hyphen cost",
+          "Hyphen penalty",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(0, 10000, ""),
@@ -360,29 +360,29 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> HANG_START =
       layout(
           "hang-start",
-          "Hang at start",
+          "Hanging at start",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(0, 100, "%"),
           0.0,
-          "Margins",
+          "Hanging punctuation",
           "How far punctuation at the start of lines stands out of the column, in parts of its full amount.");
 
   public static final Property<Double> HANG_END =
       layout(
           "hang-end",
-          "Hang at end",
+          "Hanging at end",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(0, 100, "%"),
           0.0,
-          "Margins",
+          "Hanging punctuation",
           "How far punctuation at the end of lines stands out of the column, in parts of its full amount.");
 
   public static final Property<TabStops> TAB_STOPS =
       layout(
           "tab-stops",
-          "Stops",
+          "Tab stops",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Written<>(
@@ -394,7 +394,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Length> DEFAULT_TAB_STOPS =
       layout(
           "default-tab-stops",
-          "Else every",
+          "Default tab stops",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Lengths(1, 28_346),
@@ -438,7 +438,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<String> LIST_AFTER =
       layout(
           "list-after",
-          "After number",
+          "Number suffix",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Words("what stands behind a number"),
@@ -460,7 +460,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Length> LIST_GAP =
       layout(
           "list-gap",
-          "Gap",
+          "Marker gap",
           PARAGRAPH,
           Level.PARAGRAPH,
           Registry.LENGTH,
@@ -471,7 +471,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> DROP_LINES =
       layout(
           "drop-lines",
-          "Lines deep",
+          "Drop capital lines",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(0, 20, ""),
@@ -482,7 +482,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Double> DROP_LETTERS =
       layout(
           "drop-letters",
-          "Letters",
+          "Drop capital letters",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(1, 20, ""),
@@ -493,7 +493,7 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Length> DROP_GAP =
       layout(
           "drop-gap",
-          "Drop gap",
+          "Drop capital gap",
           PARAGRAPH,
           Level.PARAGRAPH,
           Registry.LENGTH,

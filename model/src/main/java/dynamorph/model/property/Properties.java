@@ -66,7 +66,7 @@ public final class Properties extends EffectProperties {
   public static final Property<Length> PLATE_MINIMUM_WIDTH =
       painted(
           "plate-minimum-width",
-          "Plate at least",
+          "Minimum plate width",
           FINISH,
           Level.LAYER,
           Registry.LENGTH,
@@ -87,7 +87,7 @@ public final class Properties extends EffectProperties {
   public static final Property<Double> POSITION_X =
       layout(
           "position-x",
-          "Position across",
+          "X",
           PLACEMENT,
           Level.LAYER,
           new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
@@ -97,7 +97,7 @@ public final class Properties extends EffectProperties {
   public static final Property<Double> POSITION_Y =
       layout(
           "position-y",
-          "Position down",
+          "Y",
           PLACEMENT,
           Level.LAYER,
           new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
@@ -107,7 +107,7 @@ public final class Properties extends EffectProperties {
   public static final Property<FrameArea> RELATIVE_TO =
       layout(
           "relative-to",
-          "Within",
+          "Relative to",
           PLACEMENT,
           Level.LAYER,
           new ValueType.Choice<>(FrameArea.class),
@@ -117,7 +117,7 @@ public final class Properties extends EffectProperties {
   public static final Property<Double> SHARE_X =
       layout(
           "share-x",
-          "Share across",
+          "X, share of width",
           PLACEMENT,
           Level.LAYER,
           new ValueType.Number(-1000, 1000, "%"),
@@ -127,7 +127,7 @@ public final class Properties extends EffectProperties {
   public static final Property<Double> SHARE_Y =
       layout(
           "share-y",
-          "Share down",
+          "Y, share of height",
           PLACEMENT,
           Level.LAYER,
           new ValueType.Number(-1000, 1000, "%"),
@@ -137,7 +137,7 @@ public final class Properties extends EffectProperties {
   public static final Property<Double> BOX_SHARE =
       layout(
           "box-share",
-          "Box share",
+          "Width, share",
           PLACEMENT,
           Level.LAYER,
           new ValueType.Number(0, 1000, "%"),
@@ -208,7 +208,7 @@ public final class Properties extends EffectProperties {
   public static final Property<VerticalAlignment> VERTICAL_ALIGNMENT =
       layout(
           "vertical-alignment",
-          "In the height",
+          "Vertical alignment",
           PLACEMENT,
           Level.LAYER,
           new ValueType.Choice<>(VerticalAlignment.class),

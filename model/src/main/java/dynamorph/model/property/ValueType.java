@@ -215,7 +215,7 @@ public sealed interface ValueType<T> {
 
     @Override
     public E parse(String text) {
-      String wanted = text.strip().toLowerCase(Locale.ROOT);
+      String wanted = FormerNames.presentChoice(type, text.strip().toLowerCase(Locale.ROOT));
       return options().stream()
           .filter(option -> format(option).equals(wanted))
           .findFirst()

@@ -22,7 +22,7 @@ public record CaptionRules(
     }
     if (!(readingSpeed >= 1 && readingSpeed <= 200)) {
       throw new IllegalArgumentException(
-          "a reading speed is 1 to 200 characters a second, got " + readingSpeed);
+          "a reading speed is 1 to 200 characters per second, got " + readingSpeed);
     }
     if (shortest.isBefore(Time.ZERO) || longest.isBefore(shortest) || gap.isBefore(Time.ZERO)) {
       throw new IllegalArgumentException(

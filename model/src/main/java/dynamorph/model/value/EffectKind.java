@@ -13,5 +13,5 @@ public enum EffectKind {
   /** Softens. */
   BLUR,
   /** Lights the edge as if it stood out. */
-  RAISED_EDGE
+  BEVEL
 }

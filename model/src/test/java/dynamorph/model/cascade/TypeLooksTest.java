@@ -145,7 +145,8 @@ class TypeLooksTest {
     BiFunction<PropertySet, String, TextDecorations> lines =
         (values, _) -> resolve(values).paragraphs().getFirst().spans().getFirst().lines();
     assertThat(lines.apply(PropertySet.EMPTY, "")).isEqualTo(TextDecorations.NONE);
-    assertThat(lines.apply(with(Properties.DECORATION_THICKNESS, 300.0), "")).isEqualTo(TextDecorations.NONE);
+    assertThat(lines.apply(with(Properties.DECORATION_THICKNESS, 300.0), ""))
+        .isEqualTo(TextDecorations.NONE);
     TextDecorations under =
         lines.apply(
             with(Properties.UNDERLINE, true)
@@ -197,7 +198,9 @@ class TypeLooksTest {
   @Test
   void limitsNeverCrossTheirBest() {
     ParagraphLook look =
-        paragraph(with(Properties.WORD_SPACING_MINIMUM, 140.0).with(Properties.WORD_SPACING_MAXIMUM, 60.0));
+        paragraph(
+            with(Properties.WORD_SPACING_MINIMUM, 140.0)
+                .with(Properties.WORD_SPACING_MAXIMUM, 60.0));
     ParagraphLook.Justification.Range word = look.justification().word();
     assertThat(word.least()).isEqualTo(1);
     assertThat(word.most()).isEqualTo(1);

@@ -74,7 +74,7 @@ class InvariantsTest {
     Target.Words words = random.words(project);
     StyleId id = new StyleId("fresh");
     List<Edit> edits = new ArrayList<>();
-    edits.add(new Follow(layers, style.id(), random.manner()));
+    edits.add(new Follow(layers, style.id(), random.options()));
     if (style.level() != StyleLevel.TEXT) {
       edits.add(Follow.replacing(words, style.id()));
     }
@@ -121,9 +121,9 @@ class InvariantsTest {
             ? Optional.of(new HoldBack.Branch(style.id(), new StyleId("branch"), "As before"))
             : Optional.empty();
     Sample sample = Sample.of(project, layer, random.number(layer.story().length() + 1));
-    Set<Facet> facets = random.manner().keepsLocal();
+    Set<Facet> facets = random.options().keepsLocal();
     List<Edit> edits = new ArrayList<>();
-    edits.add(new Stamp(layers, style.id(), random.manner()));
+    edits.add(new Stamp(layers, style.id(), random.options()));
     edits.add(new HoldBack(change, layers.layers(), branch));
     edits.add(new MuteStyle(layers.layers(), style.id(), random.chance()));
     edits.add(new ReorderFollowed(layers.layers(), style.id(), random.number(5) - 2));
@@ -197,7 +197,7 @@ class InvariantsTest {
     RandomProjects random = new RandomProjects(seed);
     Project project = random.project();
     Style style = random.pick(project.styles().list());
-    Follow follow = new Follow(random.layers(project), style.id(), random.manner());
+    Follow follow = new Follow(random.layers(project), style.id(), random.options());
     Project once = follow.applyTo(project);
     assertThat(follow.applyTo(once)).isEqualTo(once);
   }

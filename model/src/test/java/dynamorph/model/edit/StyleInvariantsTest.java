@@ -83,7 +83,7 @@ class StyleInvariantsTest {
     Style style = random.pick(project.styles().list());
     Target.Layers target = random.layers(project);
     Set<Aspect> left = Set.of(Aspect.FONT, Aspect.SIZE, Aspect.PARAGRAPH, Aspect.PLACEMENT);
-    Project after = new Follow(target, style.id(), random.manner().leaving(left)).applyTo(project);
+    Project after = new Follow(target, style.id(), random.options().leaving(left)).applyTo(project);
     for (LayerId id : target.layers()) {
       List<PropertySet> before = places(project, layer(project, id));
       List<PropertySet> now = places(after, layer(after, id));

@@ -332,8 +332,8 @@ public final class RandomProjects {
         layer.id(), TextRange.between(random.nextInt(length + 1), random.nextInt(length + 1)));
   }
 
-  /** Some manner of following. */
-  public ApplyOptions manner() {
+  /** Some options of following. */
+  public ApplyOptions options() {
     Set<Aspect> leaves =
         Arrays.stream(Aspect.values()).filter(_ -> number(3) == 0).collect(Collectors.toSet());
     Set<Facet> kept =

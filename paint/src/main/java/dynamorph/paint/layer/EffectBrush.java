@@ -82,7 +82,7 @@ final class EffectBrush {
       double spread,
       double deviation) {}
 
-  private record ReliefKey(Object plane, Effect.RaisedEdge edge) {}
+  private record ReliefKey(Object plane, Effect.Bevel edge) {}
 
   private record PictureKey(Object identity, List<Effect> effects, EffectGrid grid, IRect part) {}
 
@@ -198,7 +198,7 @@ final class EffectBrush {
                     Math.hypot(glow.blur(), softened),
                     glow.spread(),
                     glow.knockedOut()));
-        case Effect.InnerShadow _, Effect.InnerGlow _, Effect.RaisedEdge _ -> {}
+        case Effect.InnerShadow _, Effect.InnerGlow _, Effect.Bevel _ -> {}
       }
     }
     return casts;
@@ -363,7 +363,7 @@ final class EffectBrush {
                 glow.blur(),
                 glow.spread(),
                 glow.from() == GlowSource.EDGE);
-        case Effect.RaisedEdge _, Effect.Blur _, Effect.DropShadow _, Effect.OuterGlow _ -> null;
+        case Effect.Bevel _, Effect.Blur _, Effect.DropShadow _, Effect.OuterGlow _ -> null;
       };
     }
   }
@@ -411,7 +411,7 @@ final class EffectBrush {
                     + shadow.blur() / 2 * Effect.DEVIATIONS;
             case Effect.InnerGlow glow ->
                 Math.abs(glow.spread()) + glow.blur() / 2 * Effect.DEVIATIONS;
-            case Effect.RaisedEdge edge -> edge.width() / 2 * Effect.DEVIATIONS;
+            case Effect.Bevel edge -> edge.width() / 2 * Effect.DEVIATIONS;
             case Effect.Blur _, Effect.DropShadow _, Effect.OuterGlow _ -> 0;
           };
       most = Math.max(most, from);
@@ -462,7 +462,7 @@ final class EffectBrush {
           CoverageMask inside = inside(grid, part, shine, deviation);
           shine(shine.outside ? inside.inverted() : inside, shine.colour, shine.mode);
         }
-        case Effect.RaisedEdge edge -> {
+        case Effect.Bevel edge -> {
           ReliefKey key =
               new ReliefKey(
                   new PlaneKey(subject.coverage(), grid, part, 0, 0, 0, softened), edge.shape());
@@ -475,7 +475,7 @@ final class EffectBrush {
       }
     }
 
-    private Relief relief(Effect.RaisedEdge edge) {
+    private Relief relief(Effect.Bevel edge) {
       return Relief.of(
           covered,
           edge.width() * grid.scale(),

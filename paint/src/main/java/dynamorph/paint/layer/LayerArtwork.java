@@ -26,7 +26,7 @@ import java.util.function.Consumer;
 
 /**
  * What {@link LayerPainter} paints, as marks: areas where a coat is one, pictures for shadows,
- * glows, blurs, raised edges, conic gradients and grain.
+ * glows, blurs, bevels, conic gradients and grain.
  */
 public final class LayerArtwork {
   /** The most pixels of one picture: 64 million. */
@@ -162,7 +162,7 @@ public final class LayerArtwork {
       case Effect.InnerShadow _ -> "inner shadow";
       case Effect.InnerGlow _ -> "inner glow";
       case Effect.Blur _ -> "blur";
-      case Effect.RaisedEdge _ -> "raised edge";
+      case Effect.Bevel _ -> "bevel";
       case Effect.DropShadow _ -> "drop shadow";
       case Effect.OuterGlow _ -> "outer glow";
     };

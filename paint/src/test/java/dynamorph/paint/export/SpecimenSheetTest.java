@@ -73,7 +73,7 @@ class SpecimenSheetTest {
   private static final Map<String, String> RASTERISED =
       Map.of(
           "shadow", "finish/fill/cast/kind=drop-shadow;finish/fill/cast/blur=6 pt",
-          "raised", "finish/fill/edge/kind=raised-edge;finish/fill/colour=#b87333",
+          "raised", "finish/fill/edge/kind=bevel;finish/fill/colour=#b87333",
           "conic", "finish/fill/paint=conic",
           "grain", "finish/fill/paint=pattern;finish/fill/tile=grain",
           "whole", "finish/whole/cast/kind=outer-glow;finish/whole/cast/colour=#ff8800");

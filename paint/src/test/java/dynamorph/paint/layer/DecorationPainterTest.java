@@ -89,7 +89,9 @@ class DecorationPainterTest {
     Rows plain = rows(paint("HHH", red(Properties.UNDERLINE)), RED);
     Rows shifted =
         rows(
-            paint("HHH", red(Properties.UNDERLINE).with(Properties.DECORATION_OFFSET, Length.points(4))),
+            paint(
+                "HHH",
+                red(Properties.UNDERLINE).with(Properties.DECORATION_OFFSET, Length.points(4))),
             RED);
     Rows wide =
         rows(
@@ -177,7 +179,8 @@ class DecorationPainterTest {
             red(Properties.UNDERLINE)
                 .with(Properties.DECORATION_OFFSET, Length.points(shift))
                 .with(Properties.DECORATION_SKIP_INK, false));
-    Pixels near = paint("HHH", red(Properties.UNDERLINE).with(Properties.DECORATION_SKIP_INK, false));
+    Pixels near =
+        paint("HHH", red(Properties.UNDERLINE).with(Properties.DECORATION_SKIP_INK, false));
     assertThat((double) Painting.count(far, RED))
         .isCloseTo(Painting.count(near, RED), within(Painting.count(near, RED) * 0.35));
   }

@@ -137,7 +137,7 @@ class EffectsTest {
                 new Effect.InnerShadow(BLACK, BlendMode.MULTIPLY, 4, 4, 8, 1),
                 new Effect.InnerGlow(
                     Rgba.parse("#ff0000"), BlendMode.SCREEN, 8, 0, GlowSource.EDGE),
-                new Effect.RaisedEdge(
+                new Effect.Bevel(
                     235, 40, 5, 1, WHITE, BlendMode.SCREEN, BLACK, BlendMode.MULTIPLY)));
     for (int index = 0; index < own.length; index++) {
       assertThat(Math.abs(alpha(pixels, index) - own[index] * 255)).isLessThan(1.6f);

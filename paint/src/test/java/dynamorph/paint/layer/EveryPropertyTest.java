@@ -136,7 +136,7 @@ class EveryPropertyTest {
           "light-blend",
           "shade-colour",
           "shade-blend" ->
-          none.with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.RAISED_EDGE);
+          none.with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.BEVEL);
       case "order" ->
           none.with(Properties.EFFECT_KIND.at(RIM.effect("glow")), EffectKind.OUTER_GLOW)
               .with(Properties.EFFECT_COLOUR.at(RIM.effect("glow")), Colour.hex("#ff0000"))
@@ -152,7 +152,10 @@ class EveryPropertyTest {
     PropertySet justified = none.with(Properties.ALIGNMENT, Alignment.JUSTIFIED);
     return switch (id) {
       case "font-axes" -> none.with(Properties.FONT_FAMILY, "Fraunces");
-      case "decoration-offset", "decoration-thickness", "decoration-own-colour", "decoration-skip-ink" ->
+      case "decoration-offset",
+          "decoration-thickness",
+          "decoration-own-colour",
+          "decoration-skip-ink" ->
           none.with(Properties.UNDERLINE, true);
       case "decoration-colour" ->
           none.with(Properties.UNDERLINE, true).with(Properties.DECORATION_OWN_COLOUR, true);

@@ -120,7 +120,7 @@ class KeptPixelsTest {
           with("finish/dots/paint=linear"),
           with("finish/dots/paint=pattern"),
           with("finish/whole/cast/kind=drop-shadow"),
-          with("finish/fill/edge/kind=raised-edge"),
+          with("finish/fill/edge/kind=bevel"),
           with("finish/dots/soft/kind=blur"));
 
   @Test

@@ -37,7 +37,7 @@ public final class CueChecks {
       found.add(
           CueProblem.Kind.TOO_FAST,
           Numbers.format(speed, 1)
-              + " characters a second, "
+              + " characters per second, "
               + Numbers.format(rules.readingSpeed(), 1)
               + " at most");
     }

@@ -11,7 +11,7 @@ public record Overset(int hiddenLines, int hiddenUnits, boolean tooWide) {
   /** How people are told: {@code 2 lines do not fit}. */
   public String text() {
     if (hiddenLines == 0) {
-      return tooWide ? "a word is wider than its box" : "the box is too low";
+      return tooWide ? "a word is wider than its box" : "the box is too short";
     }
     return hiddenLines == 1 ? "1 line does not fit" : hiddenLines + " lines do not fit";
   }

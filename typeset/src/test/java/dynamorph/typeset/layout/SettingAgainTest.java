@@ -68,7 +68,8 @@ class SettingAgainTest {
   @Test
   void aChangeOfColourGivesTheSameLayout() {
     Setting setting = columns(LONG);
-    Setting coloured = setting.with(Properties.UNDERLINE, true).with(Properties.DECORATION_THICKNESS, 300.0);
+    Setting coloured =
+        setting.with(Properties.UNDERLINE, true).with(Properties.DECORATION_THICKNESS, 300.0);
     assertThat(coloured.layout()).isSameAs(setting.layout());
   }
 

@@ -15,7 +15,7 @@ import javafx.scene.Cursor;
 
 /** The handles of the one box that is selected or edited: its sides and corners. */
 final class BoxHandles {
-  /** How near a press must be, in units of the window. */
+  /** How near a click must be, in units of the window. */
   private static final double NEAR = 7;
 
   /** How far outside the box handles stand, where its brackets are. */

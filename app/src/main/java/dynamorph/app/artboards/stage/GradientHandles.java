@@ -60,13 +60,11 @@ final class GradientHandles {
     }
 
     double middleX() {
-      return box.x()
-          + Coats.value(values, Properties.GRADIENT_X.at(coat())) / 100 * box.width();
+      return box.x() + Coats.value(values, Properties.GRADIENT_X.at(coat())) / 100 * box.width();
     }
 
     double middleY() {
-      return box.y()
-          + Coats.value(values, Properties.GRADIENT_Y.at(coat())) / 100 * box.height();
+      return box.y() + Coats.value(values, Properties.GRADIENT_Y.at(coat())) / 100 * box.height();
     }
   }
 
@@ -123,10 +121,8 @@ final class GradientHandles {
     double angle = Math.toRadians(Coats.value(values, Properties.GRADIENT_ANGLE.at(coat)));
     double scale = Coats.value(values, Properties.GRADIENT_SCALE.at(coat)) / 100;
     double offset = Coats.value(values, Properties.GRADIENT_OFFSET.at(coat)) / 100;
-    double x =
-        box.x() + Coats.value(values, Properties.GRADIENT_X.at(coat)) / 100 * box.width();
-    double y =
-        box.y() + Coats.value(values, Properties.GRADIENT_Y.at(coat)) / 100 * box.height();
+    double x = box.x() + Coats.value(values, Properties.GRADIENT_X.at(coat)) / 100 * box.width();
+    double y = box.y() + Coats.value(values, Properties.GRADIENT_Y.at(coat)) / 100 * box.height();
     return switch (kind) {
       case LINEAR -> {
         double length = length(box, angle) * scale;

@@ -59,7 +59,7 @@ final class NewLayers {
             new ArrangeLayers.Add(
                 board.get().artboard().id(),
                 List.of(workspace.screening().timed(board.get().artboard(), layer)),
-                "Draw"));
+                "Pen"));
     if (added) {
       workspace.select(List.of(layer.id()));
     }

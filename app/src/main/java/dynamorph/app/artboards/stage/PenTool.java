@@ -8,12 +8,12 @@ import java.util.Optional;
 import javafx.scene.input.KeyEvent;
 
 /**
- * Draws a path: a press adds a point, a drag bends the path there, a press on the first point
+ * Draws a path: a click adds a point, a drag bends the path there, a click on the first point
  * closes it. Enter or a double press ends it, Backspace takes the last point back, Escape leaves
  * it.
  */
 final class PenTool {
-  /** How near the first point a press must be to close the path, in units of the window. */
+  /** How near the first point a click must be to close the path, in units of the window. */
   private static final double NEAR = 8;
 
   private final Workspace workspace;

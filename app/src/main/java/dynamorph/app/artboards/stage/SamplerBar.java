@@ -40,7 +40,7 @@ final class SamplerBar extends VBox {
   private void show(Optional<Sampling> held) {
     pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("loaded"), held.isPresent());
     if (held.isEmpty()) {
-      Label words = new Label("Empty. Press a text to take its look.");
+      Label words = new Label("Empty. Click a text to take its look.");
       Label hint = new Label("With texts selected, the sample goes onto them at once.");
       hint.getStyleClass().add("quiet");
       getChildren().setAll(words, hint);
@@ -72,7 +72,7 @@ final class SamplerBar extends VBox {
     follow.setOnAction(_ -> set(sampling.followingStyles(follow.isSelected())));
     Label hint =
         new Label(
-            "Press a text; Shift: a word. Drag over letters, or from the ground around texts"
+            "Click a text; Shift: a word. Drag over letters, or from the ground around texts"
                 + " (Ctrl: only those inside). Alt: take another.");
     hint.getStyleClass().add("quiet");
     hint.setWrapText(true);

@@ -13,8 +13,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What pressing and dragging with the sampler does. Empty, a press takes the look of the letter
- * that is pressed; if texts were selected before, it goes onto them at once. Loaded, a press stamps
+ * What clicking and dragging with the sampler does. Empty, a click takes the look of the letter
+ * that is clicked; if texts were selected before, it goes onto them at once. Loaded, a click stamps
  * the whole text, with Shift the word; a drag over letters stamps what it covers, a drag from the
  * ground all texts that it touches, with Ctrl those it encloses. Alt takes another sample.
  */
@@ -26,7 +26,7 @@ final class SamplerTool {
     this.workspace = workspace;
   }
 
-  /** Whether a press here takes a sample instead of stamping one. */
+  /** Whether a click here takes a sample instead of stamping one. */
   boolean takes(boolean again) {
     return again || workspace.samplingProperty().get().isEmpty();
   }
@@ -79,7 +79,7 @@ final class SamplerTool {
         found.text().layer().id(), new TextRange(Math.max(0, start), Math.max(start, end)));
   }
 
-  /** Shows what a press would do to the text under the pointer. */
+  /** Shows what a click would do to the text under the pointer. */
   void preview(Optional<Target> target) {
     if (target.equals(previewed)) {
       return;

@@ -30,12 +30,12 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.input.ZoomEvent;
 
-/** Turns presses, drags and keys on the stage into selections and edits. */
+/** Turns clicks, drags and keys on the stage into selections and edits. */
 final class StageGestures {
-  /** How far the pointer moves before a press becomes a drag, in units of the window. */
+  /** How far the pointer moves before a click becomes a drag, in units of the window. */
   private static final double DRAG_THRESHOLD = 4;
 
-  /** How far off a text a press may be and still hit it. */
+  /** How far off a text a click may be and still hit it. */
   private static final double TOLERANCE = 3;
 
   private static final double ZOOM_STEP = 1.0015;
@@ -149,7 +149,7 @@ final class StageGestures {
     if (gradientGrip.isPresent()) {
       return Drag.GRADIENT;
     }
-    // on a text that is small on the screen its handles lie everywhere; two presses mean its words
+    // on a text that is small on the screen its handles lie everywhere; two clicks mean its words
     boolean twice = event.getClickCount() >= 2;
     grip = twice ? Optional.empty() : boxHandles.at(event.getX(), event.getY());
     if (grip.isPresent()) {
@@ -210,7 +210,7 @@ final class StageGestures {
     return Drag.SAMPLE;
   }
 
-  /** A press stamps the text, or with Shift the word; a drag stamps what it covered. */
+  /** A click stamps the text, or with Shift the word; a drag stamps what it covered. */
   private void stampSample(MouseEvent event) {
     Scene.Found found = sampledOn.orElseThrow();
     LayerId id = found.text().layer().id();
@@ -487,7 +487,7 @@ final class StageGestures {
                     .boardAt(drawn.x(), drawn.y())
                     .or(() -> scene.boardAt(drawn.right(), drawn.bottom())));
     if (board.isEmpty()) {
-      workspace.tell(dynamorph.app.session.Notice.info("Press on an artboard to set text there."));
+      workspace.tell(dynamorph.app.session.Notice.info("Click on an artboard to set text there."));
       return;
     }
     PropertySet frame =

@@ -78,7 +78,7 @@ public final class StagePane extends StackPane {
     return bar;
   }
 
-  /** The shapes that can be drawn; they show while that is what pressing does. */
+  /** The shapes that can be drawn; they show while that is what clicking does. */
   private static Node shapes(Workspace workspace) {
     ToggleGroup group = new ToggleGroup();
     HBox bar = new HBox(2);

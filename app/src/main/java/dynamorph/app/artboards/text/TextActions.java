@@ -51,7 +51,7 @@ public final class TextActions {
     actions.add("Text", "Fonts in this project", "", main.fonts()::open);
     actions.add(
         "Text",
-        "Show hidden letters",
+        "Show hidden characters",
         "Shortcut+Alt+H",
         () -> toggle(workspace.hiddenLettersProperty()));
     actions.add("Text", "Mark misspelt words", "", () -> toggle(workspace.spellingShownProperty()));
@@ -61,11 +61,11 @@ public final class TextActions {
         "",
         () -> toggle(workspace.typographicQuotesProperty()));
     actions.add("Text", "Next misspelt word", "Shortcut+Alt+M", this::nextMisspelt);
-    actions.add("Text", "Suggest another word", "Shortcut+PERIOD", this::suggest);
-    actions.add("Text", "Put ruby over the letters", "Shortcut+Alt+Y", this::ruby);
+    actions.add("Text", "Spelling suggestions", "Shortcut+PERIOD", this::suggest);
+    actions.add("Text", "Add ruby\u2026", "Shortcut+Alt+Y", this::ruby);
     actions.add("Text", "Insert a soft hyphen", "", () -> insert("\u00AD"));
     actions.add("Text", "Insert a no-break space", "", () -> insert("\u00A0"));
-    actions.add("Text", "Insert a line end in the paragraph", "", () -> insert("\u2028"));
+    actions.add("Text", "Insert a line break", "", () -> insert("\u2028"));
     actions.add("Text", "Kern the pair tighter", "Shortcut+Alt+COMMA", () -> kern(-KERN_STEP));
     actions.add("Text", "Kern the pair wider", "Shortcut+Alt+PERIOD", () -> kern(KERN_STEP));
     for (Placeholder script : Placeholder.values()) {

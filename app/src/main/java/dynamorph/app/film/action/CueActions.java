@@ -156,7 +156,7 @@ public final class CueActions {
   }
 
   public void spread() {
-    cues().ifPresent(list -> apply(list.spread(), "Spread"));
+    cues().ifPresent(list -> apply(list.spread(), "Even out"));
   }
 
   private void apply(Map<LayerId, Timing> timings, String verb) {
@@ -202,7 +202,7 @@ public final class CueActions {
         .ifPresent(cue -> {
           Story told = CueText.retold(cue.story(), words.strip().replace('\n', CueText.BREAK));
           if (!told.equals(cue.story())) {
-            workspace.apply(new ReplaceStories(Map.of(id, told), "Retell"));
+            workspace.apply(new ReplaceStories(Map.of(id, told), "Edit the words of"));
           }
         });
   }

@@ -68,7 +68,7 @@ public final class FilmDialogs {
             row("Name", name),
             row("Width, pixels", width),
             row("Height, pixels", height),
-            row("Frames a second", rate),
+            row("Frame rate", rate),
             row("", drop),
             row("First timecode", first),
             row("Duration, seconds", seconds)));
@@ -93,12 +93,12 @@ public final class FilmDialogs {
                 Time.ofSeconds(number(longest, "the longest time")),
                 Time.ofSeconds(number(gap, "the gap"))),
         List.of(
-            row("Lines at most", lines),
-            row("Characters in a line at most", length),
-            row("Characters a second at most", speed),
-            row("Seconds at least", shortest),
-            row("Seconds at most", longest),
-            row("Seconds between two at least", gap)));
+            row("Maximum lines", lines),
+            row("Maximum characters per line", length),
+            row("Maximum characters per second", speed),
+            row("Minimum duration, seconds", shortest),
+            row("Maximum duration, seconds", longest),
+            row("Minimum gap, seconds", gap)));
   }
 
   /** From which rate of frames to which. */
@@ -107,7 +107,7 @@ public final class FilmDialogs {
     ComboBox<FrameRate> to = rateBox(own);
     return ask(
         owner,
-        "Stretch to another rate of frames",
+        "Conform to another frame rate",
         () -> Map.entry(from.getValue(), to.getValue()),
         List.of(row("Made for", from), row("Shown at", to)));
   }

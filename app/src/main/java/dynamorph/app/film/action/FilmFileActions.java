@@ -69,7 +69,7 @@ public final class FilmFileActions implements AutoCloseable {
         Platform.runLater(() -> take(board, file, read));
       } catch (IOException wrong) {
         Platform.runLater(
-            () -> workspace.tell(Notice.problem("Not taken in: " + wrong.getMessage() + ".")));
+            () -> workspace.tell(Notice.problem("Not imported: " + wrong.getMessage() + ".")));
       }
     });
   }
@@ -96,7 +96,7 @@ public final class FilmFileActions implements AutoCloseable {
       workspace.tell(
           Notice.offering(
               Numbers.counted(read.sheet().cues().size(), "cue")
-                  + " taken in from "
+                  + " imported from "
                   + name
                   + told(read.remarks())
                   + ".",

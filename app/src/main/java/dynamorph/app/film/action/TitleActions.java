@@ -194,7 +194,7 @@ public final class TitleActions {
           try {
             takeTable(board.get(), pattern.get(), TitleTableReader.read(file));
           } catch (IOException wrong) {
-            workspace.tell(Notice.problem("Not taken in: " + wrong.getMessage() + "."));
+            workspace.tell(Notice.problem("Not imported: " + wrong.getMessage() + "."));
           }
         });
   }

@@ -61,7 +61,7 @@ final class TitleTableDialog {
     begin.textProperty().addListener((_, _, _) -> show.run());
     gap.textProperty().addListener((_, _, _) -> show.run());
     show.run();
-    HBox times = new HBox(8, new Label("First at"), begin, new Label("Seconds between"), gap);
+    HBox times = new HBox(8, new Label("First in point"), begin, new Label("Seconds between"), gap);
     times.setAlignment(Pos.CENTER_LEFT);
     VBox content =
         new VBox(10, new Label("What are the columns for?"), columns, times, preview, sum);
@@ -115,9 +115,9 @@ final class TitleTableDialog {
         return role == null
             ? ""
             : switch (role) {
-              case IN -> "seen from";
-              case OUT -> "seen until";
-              case LENGTH -> "seconds seen";
+              case IN -> "in point";
+              case OUT -> "out point";
+              case LENGTH -> "duration in seconds";
               case WORDS -> "words";
             };
       }

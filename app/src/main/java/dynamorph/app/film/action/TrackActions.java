@@ -87,7 +87,7 @@ public final class TrackActions {
                         new ChangeTimeline.PutTrack(board.id(), track.withRules(rules)))));
   }
 
-  /** Takes away the clip that was pressed last. Returns whether there was one. */
+  /** Takes away the clip that was clicked last. Returns whether there was one. */
   public boolean deleteClip() {
     Optional<Artboard> board = film.board();
     Optional<Map.Entry<TrackId, String>> clip = pickedClip.get();

@@ -129,7 +129,7 @@ public final class CuePane extends VBox {
 
   private static Label placeholder() {
     Label words =
-        new Label("No cues yet. Press New to put one at the playhead, or take in a file: Add.");
+        new Label("No cues yet. Click New to put one at the playhead, or import a file: Add.");
     words.setWrapText(true);
     words.getStyleClass().add("quiet");
     return words;
@@ -154,9 +154,9 @@ public final class CuePane extends VBox {
     more.getItems()
         .addAll(
             item("Shift from the playhead on\u2026", actions.cues()::shiftCues),
-            item("Stretch to another rate of frames\u2026", actions.cues()::stretchCues),
+            item("Conform to another frame rate\u2026", actions.cues()::stretchCues),
             item("Close small gaps", actions.cues()::closeGaps),
-            item("Spread by reading speed", actions.cues()::spread));
+            item("Even out reading speed", actions.cues()::spread));
     Button lines = new Button("Break lines");
     lines.setId("cue-lines");
     lines.setTooltip(
@@ -207,7 +207,7 @@ public final class CuePane extends VBox {
       replace(shown);
       showFollows(track.get(), cues);
       foot.setText(
-          "Right: characters a second, "
+          "Right: characters per second, "
               + Numbers.format(track.get().rules().readingSpeed(), 1)
               + " at most. "
               + Numbers.counted(cues.size(), "cue")

@@ -210,7 +210,7 @@ public final class TrackHeads extends Pane {
                           captions.follows().stream()
                               .map(id -> workspace.project().styles().get(id).name())
                               .toList()))
-              + ". Press to list its cues.";
+              + ". Click to list its cues.";
     };
   }
 

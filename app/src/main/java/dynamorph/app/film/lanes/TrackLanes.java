@@ -471,7 +471,7 @@ public final class TrackLanes extends Region {
 
   private Optional<String> pickedClip = Optional.empty();
 
-  /** The clip that was pressed last, with its track. */
+  /** The clip that was clicked last, with its track. */
   public Optional<Map.Entry<TrackId, String>> pickedClip() {
     return tracks().stream()
         .filter(Track.Footage.class::isInstance)
@@ -781,7 +781,7 @@ public final class TrackLanes extends Region {
     }
   }
 
-  /** Selects what a rectangle touches; without dragging, goes to the moment that was pressed. */
+  /** Selects what a rectangle touches; without dragging, goes to the moment that was clicked. */
   private final class Marquee implements Drag {
     private final Set<LayerId> before;
     private final double fromX;

@@ -21,24 +21,24 @@ final class ApplyMenu extends MenuButton {
 
   ApplyMenu(Following following) {
     this.following = following;
-    getStyleClass().addAll("quiet-menu", "manner-menu");
-    setId("manner");
+    getStyleClass().addAll("quiet-menu", "options-menu");
+    setId("options");
     setMaxWidth(Double.MAX_VALUE);
     setTooltip(
         new Tooltip(
             "What a style changes when it is pressed; holds until you change it.\n"
                 + "Alt adds a style on top, Alt+Shift stamps its values once."));
-    following.mannerProperty().addListener((_, _, _) -> update());
+    following.applyOptionsProperty().addListener((_, _, _) -> update());
     following.stampingProperty().addListener((_, _, _) -> update());
     for (Aspect aspect : Aspect.values()) {
       getItems().add(leaving(aspect));
     }
     CheckMenuItem top = new CheckMenuItem("Add on top of what is followed");
-    top.setOnAction(_ -> set(following.mannerProperty().get().onTop(top.isSelected())));
-    following.mannerProperty().addListener((_, _, now) -> top.setSelected(now.onTop()));
+    top.setOnAction(_ -> set(following.applyOptionsProperty().get().onTop(top.isSelected())));
+    following.applyOptionsProperty().addListener((_, _, now) -> top.setSelected(now.onTop()));
     CheckMenuItem stamp = new CheckMenuItem("Stamp: copy the values once, follow nothing");
     stamp.selectedProperty().bindBidirectional(following.stampingProperty());
-    MenuItem reset = new MenuItem("Put on everything, and follow");
+    MenuItem reset = new MenuItem("Apply everything and follow");
     reset.setOnAction(_ -> {
       set(ApplyOptions.PLAIN);
       following.stampingProperty().set(false);
@@ -51,16 +51,16 @@ final class ApplyMenu extends MenuButton {
     CheckMenuItem item = new CheckMenuItem("Leave " + told(aspect) + " alone");
     item.setOnAction(_ -> {
       EnumSet<Aspect> leaves = EnumSet.noneOf(Aspect.class);
-      leaves.addAll(following.mannerProperty().get().leaves());
+      leaves.addAll(following.applyOptionsProperty().get().leaves());
       if (item.isSelected()) {
         leaves.add(aspect);
       } else {
         leaves.remove(aspect);
       }
-      set(following.mannerProperty().get().leaving(leaves));
+      set(following.applyOptionsProperty().get().leaving(leaves));
     });
     following
-        .mannerProperty()
+        .applyOptionsProperty()
         .addListener((_, _, now) -> item.setSelected(now.leaves().contains(aspect)));
     return item;
   }
@@ -73,12 +73,12 @@ final class ApplyMenu extends MenuButton {
     };
   }
 
-  private void set(ApplyOptions manner) {
-    following.mannerProperty().set(manner);
+  private void set(ApplyOptions options) {
+    following.applyOptionsProperty().set(options);
   }
 
   private void update() {
-    Set<Aspect> leaves = following.mannerProperty().get().leaves();
+    Set<Aspect> leaves = following.applyOptionsProperty().get().leaves();
     String what =
         leaves.isEmpty()
             ? "everything"
@@ -87,7 +87,7 @@ final class ApplyMenu extends MenuButton {
     String how =
         following.stampingProperty().get()
             ? "Stamps "
-            : following.mannerProperty().get().onTop() ? "Adds on top " : "Puts on ";
+            : following.applyOptionsProperty().get().onTop() ? "Adds on top " : "Puts on ";
     setText(how + what);
     pseudoClassStateChanged(UNUSUAL, following.isUnusual());
   }

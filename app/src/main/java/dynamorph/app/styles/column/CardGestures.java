@@ -25,7 +25,7 @@ import javafx.util.Duration;
 
 /**
  * What can be done with a style card. Resting on it shows the selection in the style; one press
- * lets the selection follow it; two presses open the style desk; dragging it onto texts lets those
+ * lets the selection follow it; two clicks open the style desk; dragging it onto texts lets those
  * follow it. A single press waits until it cannot become a double one any more, so that opening a
  * style never applies it.
  */
@@ -123,7 +123,7 @@ public final class CardGestures {
     }
   }
 
-  // --- pressing
+  // --- clicking
   // ----------------------------------------------------------------------------------------------------
 
   private void pressed(StyleCard card, MouseEvent event) {
@@ -170,13 +170,13 @@ public final class CardGestures {
     } else if (workspace.selection().isEmpty()) {
       workspace.pickedStyleProperty().set(Optional.of(id));
       workspace.tell(
-          Notice.info("Select texts first and press the style again, or drag it onto a text."));
+          Notice.info("Select texts first and click the style again, or drag it onto a text."));
     } else {
       workspace
           .following()
           .put(
               id,
-              onTop || workspace.following().mannerProperty().get().onTop(),
+              onTop || workspace.following().applyOptionsProperty().get().onTop(),
               stamps || workspace.following().stampingProperty().get());
     }
   }

@@ -18,7 +18,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
 
-/** A specimen with the style's name, level and counts. Knows nothing of what pressing it does. */
+/** A specimen with the style's name, level and counts. Knows nothing of what clicking it does. */
 final class StyleCard extends HBox {
   static final double SPECIMEN_HEIGHT = 46;
   static final double WIDTH = 243;

@@ -7,9 +7,9 @@ import java.util.Optional;
 
 /** In which order the column lists styles within their groups. */
 enum StyleSort {
-  BY_HAND("by hand"),
-  NAME("by name"),
-  USE("by use");
+  BY_HAND("manual"),
+  NAME("name"),
+  USE("use");
 
   private final String label;
 

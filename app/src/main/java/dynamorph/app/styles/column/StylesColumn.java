@@ -154,12 +154,12 @@ public final class StylesColumn extends VBox {
     show.setAccessibleText("Which styles are listed");
     show.valueProperty().addListener((_, _, _) -> update());
     HBox.setHgrow(filter, Priority.ALWAYS);
-    ApplyMenu manner = new ApplyMenu(workspace.following());
-    manner.setMinWidth(0);
+    ApplyMenu options = new ApplyMenu(workspace.following());
+    options.setMinWidth(0);
     filter.setMinWidth(60);
     filter.setPrefWidth(60);
-    HBox.setHgrow(manner, Priority.ALWAYS);
-    HBox second = new HBox(6, manner, sortMenu());
+    HBox.setHgrow(options, Priority.ALWAYS);
+    HBox second = new HBox(6, options, sortMenu());
     second.setAlignment(Pos.CENTER_LEFT);
     VBox rows = new VBox(4, new HBox(6, filter, show), second);
     rows.getStyleClass().add("filter-rows");
@@ -167,7 +167,7 @@ public final class StylesColumn extends VBox {
   }
 
   private MenuButton sortMenu() {
-    MenuButton menu = new MenuButton("Sorted " + sort.label());
+    MenuButton menu = new MenuButton("Sort: " + sort.label());
     menu.getStyleClass().add("quiet-menu");
     menu.setMinWidth(Region.USE_PREF_SIZE);
     menu.setAccessibleText("How styles are sorted");
@@ -175,7 +175,7 @@ public final class StylesColumn extends VBox {
       MenuItem item = new MenuItem(one.label());
       item.setOnAction(_ -> {
         sort = one;
-        menu.setText("Sorted " + one.label());
+        menu.setText("Sort: " + one.label());
         update();
       });
       menu.getItems().add(item);
@@ -210,7 +210,7 @@ public final class StylesColumn extends VBox {
     return menu;
   }
 
-  private final CheckMenuItem overFilm = new CheckMenuItem("Seen over the film");
+  private final CheckMenuItem overFilm = new CheckMenuItem("Specimens over the film");
   private final PauseTransition film = new PauseTransition(Duration.millis(250));
 
   /** The frame that specimens are seen over; empty if they are seen on plain colours. */
@@ -351,7 +351,7 @@ public final class StylesColumn extends VBox {
     Label words =
         new Label(
             project.styles().size() == 0
-                ? "No styles yet.\n\nMake one text look right, select it and press \u201cKeep this look\u2026\u201d."
+                ? "No styles yet.\n\nMake one text look right, select it and click \u201cKeep this look\u2026\u201d."
                 : "No style matches.");
     words.setWrapText(true);
     words.getStyleClass().addAll("quiet", "empty-state");

@@ -40,7 +40,7 @@ public final class StyleImportPane extends VBox {
   private final Specimens specimens;
   private final Label title = new Label();
   private final VBox list = new VBox(14);
-  private final Button bring = new Button("Bring them");
+  private final Button bring = new Button("Import them");
   private final Map<StyleId, Choice> choices = new HashMap<>();
 
   public StyleImportPane(Workspace workspace, Specimens specimens) {
@@ -52,7 +52,7 @@ public final class StyleImportPane extends VBox {
     title.setWrapText(true);
     bring.getStyleClass().add("commit");
     bring.setId("arrival-bring");
-    bring.setTooltip(new Tooltip("Bring the styles as chosen  Ctrl+Enter"));
+    bring.setTooltip(new Tooltip("Import the styles as chosen  Ctrl+Enter"));
     bring.setOnAction(_ -> workspace.commitPending());
     Button cancel = new Button("Cancel");
     cancel.setOnAction(_ -> workspace.discardPending());
@@ -108,9 +108,9 @@ public final class StyleImportPane extends VBox {
         .setAll(arrival.collisions().stream().map(one -> row(arrival, one, mine, theirs)).toList());
     workspace.review(
         new Review(
-            "Bring styles from another project",
+            "Import styles from another project",
             arrival.edit().apply(new ImportStyles(arrival.bundle(), choices)),
-            "Bring them"));
+            "Import them"));
   }
 
   private Node row(

@@ -357,7 +357,7 @@ public final class KeepPane extends VBox {
           Notice.info(
               "Kept \""
                   + style.name()
-                  + "\". Select other texts and press it to let them follow."));
+                  + "\". Select other texts and click it to let them follow."));
     }
   }
 }

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Set;
 import javafx.scene.input.KeyCode;
 
-/** What pressing a tile does: goes there, selects, or leaves the text out of the change. */
+/** What clicking a tile does: goes there, selects, or leaves the text out of the change. */
 final class ReachGestures {
   private final Workspace workspace;
   private final StageView stage;
@@ -16,7 +16,7 @@ final class ReachGestures {
   private final boolean selects;
 
   /**
-   * @param selects whether a press selects even while a style is edited, which otherwise leaves the
+   * @param selects whether a click selects even while a style is edited, which otherwise leaves the
    *     selection alone
    */
   ReachGestures(Workspace workspace, StageView stage, boolean selects) {

@@ -35,7 +35,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /**
- * Everything that a style or a pending change reaches, at large and by artboard. What is pressed
+ * Everything that a style or a pending change reaches, at large and by artboard. What is clicked
  * here is selected, so whatever can be done with a selection can be done with it.
  */
 public final class ReachView extends VBox {
@@ -321,7 +321,7 @@ public final class ReachView extends VBox {
 
   private void markSelected() {
     int count = selected().size();
-    chosen.setText(count == 0 ? "Press texts to select them" : count + " selected");
+    chosen.setText(count == 0 ? "Click texts to select them" : count + " selected");
     drop.setDisable(count == 0 || workspace.pending().isPresent());
     boolean comparing = watch.reportProperty().get().map(ReachReport::comparing).orElse(false);
     leaveOut.setVisible(comparing);

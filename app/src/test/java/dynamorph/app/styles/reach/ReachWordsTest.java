@@ -18,7 +18,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
-/** What the strip says before anybody presses Commit. */
+/** What the strip says before anybody clicks Commit. */
 class ReachWordsTest {
   private static FontLibrary fonts;
   private static Scene scene;

@@ -199,7 +199,7 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Find footage again";
+      return "Relink footage";
     }
   }
 

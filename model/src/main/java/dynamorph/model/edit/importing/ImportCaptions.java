@@ -106,6 +106,6 @@ public record ImportCaptions(
 
   @Override
   public String label(Project before) {
-    return "Take in " + Numbers.counted(sheet.cues().size(), "cue");
+    return "Import " + Numbers.counted(sheet.cues().size(), "cue");
   }
 }

@@ -106,8 +106,8 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
   @Override
   public String label(Project before) {
     return bundle.styles().size() == 1
-        ? "Bring style \"" + bundle.styles().getFirst().name() + "\""
-        : "Bring " + bundle.styles().size() + " styles";
+        ? "Import style \"" + bundle.styles().getFirst().name() + "\""
+        : "Import " + bundle.styles().size() + " styles";
   }
 
   /** The state of one run. */

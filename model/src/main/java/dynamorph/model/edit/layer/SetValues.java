@@ -109,8 +109,10 @@ public record SetValues(Target target, PropertySet values, String what) implemen
   /** Points move what a style places by shares of the frame, so they are a change of that. */
   private static final Map<PropertyKey<?>, List<PropertyKey<?>>> PLACED_BY =
       Map.of(
-          Properties.POSITION_X.key(), List.of(Properties.SHARE_X.key(), Properties.RELATIVE_TO.key()),
-          Properties.POSITION_Y.key(), List.of(Properties.SHARE_Y.key(), Properties.RELATIVE_TO.key()));
+          Properties.POSITION_X.key(),
+              List.of(Properties.SHARE_X.key(), Properties.RELATIVE_TO.key()),
+          Properties.POSITION_Y.key(),
+              List.of(Properties.SHARE_Y.key(), Properties.RELATIVE_TO.key()));
 
   private static boolean isOwnFrame(Cascade cascade, Layer layer, PropertyKey<?> key) {
     return comesFromFrame(cascade, layer, key)

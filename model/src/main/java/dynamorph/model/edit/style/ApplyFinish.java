@@ -106,6 +106,6 @@ public record ApplyFinish(List<LayerId> layers, Style style, Predicate<StyleId> 
 
   @Override
   public String label(Project before) {
-    return "Wear \"" + style.name() + "\"";
+    return "Apply \"" + style.name() + "\"";
   }
 }

@@ -27,9 +27,9 @@ import java.util.Set;
  * Lets the target follow a style. A paragraph style on whole layers goes to all their paragraphs, a
  * character style to all their spans; a text style on words is refused.
  *
- * @param manner what is left alone, and whether it goes on top
+ * @param options what is left alone, and whether it goes on top
  */
-public record Follow(Target target, StyleId style, ApplyOptions manner) implements Edit {
+public record Follow(Target target, StyleId style, ApplyOptions options) implements Edit {
   public static Follow replacing(Target target, StyleId style) {
     return new Follow(target, style, ApplyOptions.PLAIN);
   }
@@ -39,7 +39,7 @@ public record Follow(Target target, StyleId style, ApplyOptions manner) implemen
   }
 
   public Follow droppingLocal() {
-    return new Follow(target, style, manner.droppingLocal());
+    return new Follow(target, style, options.droppingLocal());
   }
 
   @Override
@@ -50,23 +50,23 @@ public record Follow(Target target, StyleId style, ApplyOptions manner) implemen
             .find(style)
             .orElseThrow(() -> new EditRefused("The style is no longer in the project."));
     Project dropped =
-        manner.keepsAllLocal()
+        options.keepsAllLocal()
             ? before
             : DropLocal.in(target, EnumSet.complementOf(facetsKept())).applyTo(before);
     Project changed = dropped.mapLayers(target.layers(), layer -> unmuted(follow(layer, followed)));
     return Tidy.layers(
-        manner.leaves().isEmpty() ? changed : leftAlone(before, changed), target.layers());
+        options.leaves().isEmpty() ? changed : leftAlone(before, changed), target.layers());
   }
 
   private EnumSet<Facet> facetsKept() {
     EnumSet<Facet> kept = EnumSet.noneOf(Facet.class);
-    kept.addAll(manner.keepsLocal());
+    kept.addAll(options.keepsLocal());
     return kept;
   }
 
   private Project leftAlone(Project before, Project changed) {
     Cascade cascade = Cascade.of(before);
-    KeptLook look = new KeptLook(cascade, cascade.follow(changed), manner::leavesAlone);
+    KeptLook look = new KeptLook(cascade, cascade.follow(changed), options::leavesAlone);
     Map<LayerId, Layer> were = before.layersOf(target.layers());
     return changed.mapLayers(target.layers(), layer -> look.of(were.get(layer.id()), layer));
   }
@@ -111,7 +111,7 @@ public record Follow(Target target, StyleId style, ApplyOptions manner) implemen
   }
 
   private List<StyleId> added(List<StyleId> follows) {
-    if (!manner.onTop()) {
+    if (!options.onTop()) {
       return List.of(style);
     }
     List<StyleId> stacked = new ArrayList<>(follows);
@@ -123,7 +123,7 @@ public record Follow(Target target, StyleId style, ApplyOptions manner) implemen
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    String verb = manner.onTop() ? "Add" : "Follow";
+    String verb = options.onTop() ? "Add" : "Follow";
     return verb + " \"" + name + "\" on " + target.label();
   }
 }

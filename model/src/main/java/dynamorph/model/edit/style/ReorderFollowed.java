@@ -42,6 +42,6 @@ public record ReorderFollowed(Set<LayerId> layers, StyleId style, int by) implem
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    return "Put \"" + name + (by > 0 ? "\" nearer" : "\" farther");
+    return (by > 0 ? "Raise the priority of \"" : "Lower the priority of \"") + name + "\"";
   }
 }

@@ -26,9 +26,9 @@ import java.util.Set;
  * Copies the values of a style once, as local changes. What the target follows stays; local changes
  * of what the style sets give way.
  *
- * @param manner what is left alone; whether it goes on top says nothing here
+ * @param options what is left alone; whether it goes on top says nothing here
  */
-public record Stamp(Target target, StyleId style, ApplyOptions manner) implements Edit {
+public record Stamp(Target target, StyleId style, ApplyOptions options) implements Edit {
   public static Stamp of(Target target, StyleId style) {
     return new Stamp(target, style, ApplyOptions.PLAIN);
   }
@@ -37,11 +37,11 @@ public record Stamp(Target target, StyleId style, ApplyOptions manner) implement
   public Project applyTo(Project before) {
     Set<PropertyKey<?>> set = new HashSet<>();
     before.styles().chain(style).forEach(link -> set.addAll(link.properties().keys()));
-    set.removeIf(manner::leavesAlone);
+    set.removeIf(options::leavesAlone);
     Project cleared = DropLocal.of(target, set).applyTo(before);
-    if (!manner.keepsAllLocal()) {
+    if (!options.keepsAllLocal()) {
       EnumSet<Facet> gone = EnumSet.allOf(Facet.class);
-      gone.removeAll(manner.keepsLocal());
+      gone.removeAll(options.keepsLocal());
       cleared = DropLocal.in(target, gone).applyTo(cleared);
     }
     Project base = cleared;
@@ -50,7 +50,7 @@ public record Stamp(Target target, StyleId style, ApplyOptions manner) implement
     }
     Project wearing = Follow.onTop(target, style).applyTo(base);
     Cascade cascade = Cascade.of(base);
-    KeptLook look = new KeptLook(cascade, cascade, key -> !manner.leavesAlone(key));
+    KeptLook look = new KeptLook(cascade, cascade, key -> !options.leavesAlone(key));
     Map<LayerId, Layer> worn = wearing.layersOf(target.layers());
     Project stamped =
         base.mapLayers(target.layers(), layer -> look.of(worn.get(layer.id()), layer));

@@ -33,6 +33,6 @@ public record SetRuby(LayerId layer, TextRange range, String ruby) implements Ed
 
   @Override
   public String label(Project before) {
-    return ruby.isEmpty() ? "Take ruby away" : "Put ruby";
+    return ruby.isEmpty() ? "Remove ruby" : "Set ruby";
   }
 }

@@ -48,7 +48,7 @@ public final class FindPane extends VBox {
   private final StageView stage;
   private final TextField words = new TextField();
   private final TextField replacement = new TextField();
-  private final CheckBox matchCase = new CheckBox("Capitals count");
+  private final CheckBox matchCase = new CheckBox("Match case");
   private final CheckBox wholeWords = new CheckBox("Whole words");
   private final ComboBox<Optional<Style>> style = Controls.styles("any style or none");
   private final Label count = new Label();
@@ -68,8 +68,8 @@ public final class FindPane extends VBox {
     words.setPromptText("Find");
     words.setAccessibleText("Find");
     replacement.setId("find-replacement");
-    replacement.setPromptText("Replace by");
-    replacement.setAccessibleText("Replace by");
+    replacement.setPromptText("Replace with");
+    replacement.setAccessibleText("Replace with");
     style.setTooltip(new Tooltip("Only in text that follows this style"));
     style.setMaxWidth(Double.MAX_VALUE);
     style.setId("find-style");
