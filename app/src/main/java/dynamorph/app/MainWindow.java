@@ -1,8 +1,9 @@
 package dynamorph.app;
 
 import dynamorph.app.action.Actions;
-import dynamorph.app.artboards.ArtboardDialog;
+import dynamorph.app.artboards.ArtboardActions;
 import dynamorph.app.artboards.LayerActions;
+import dynamorph.app.artboards.stage.StageActions;
 import dynamorph.app.artboards.stage.StagePane;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.artboards.text.TextActions;
@@ -29,10 +30,12 @@ import dynamorph.app.property.Subject;
 import dynamorph.app.property.SubjectFace;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
+import dynamorph.app.session.Attempt;
+import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
-import dynamorph.app.session.Screening;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
+import dynamorph.app.styles.StyleActions;
 import dynamorph.app.styles.column.CardGestures;
 import dynamorph.app.styles.column.StylesColumn;
 import dynamorph.app.styles.deletion.StyleDeletionPane;
@@ -48,22 +51,21 @@ import dynamorph.app.theme.LetterLayouts;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.window.CommandSearch;
 import dynamorph.app.window.HeadBar;
-import dynamorph.app.window.ShortcutSheet;
 import dynamorph.app.window.WelcomeStrip;
+import dynamorph.app.window.WindowActions;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.edit.layer.ArrangeArtboards;
-import dynamorph.model.edit.style.DeleteStyles;
-import dynamorph.paint.film.FilmPicture;
 import dynamorph.typeset.font.DamagedFontException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -73,7 +75,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
-/** Puts the views together and lists the actions. */
+/** Puts the views together. */
 public final class MainWindow {
   private static final double STYLES_WIDTH = 270;
   private static final double INSPECTOR_WIDTH = 310;
@@ -114,8 +116,8 @@ public final class MainWindow {
     Pane overlay = new Pane();
     overlay.setMouseTransparent(true);
     Specimens specimens = new Specimens(current, pictures);
-    StyleDeletionPane settle = new StyleDeletionPane(workspace, specimens);
-    StyleImportPane arrival = new StyleImportPane(workspace, specimens);
+    StyleDeletionPane deletion = new StyleDeletionPane(workspace, specimens);
+    StyleImportPane styleImport = new StyleImportPane(workspace, specimens);
     CardGestures cards = new CardGestures(workspace, stage, overlay);
     this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards);
     stage.setDropPlace(styles.dropPlace());
@@ -161,13 +163,13 @@ public final class MainWindow {
         new FontsPane(
             workspace, stage, current, new ProjectFamilies(workspace, current, plainFace, user));
     this.ready = new FinishPresetsPane(workspace, stage, current, pictures);
-    listActions();
+    registerActions();
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
     frame.setLeft(styles);
     CuePane cues = new CuePane(workspace, cueWatch, films);
     this.tabs = new SideTabs(workspace, inspector, cues);
-    frame.setRight(side(desk, settle, swatch, arrival));
+    frame.setRight(side(desk, deletion, swatch, styleImport));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
@@ -191,41 +193,40 @@ public final class MainWindow {
   }
 
   private StackPane side(
-      StyleDesk desk, StyleDeletionPane settle, SwatchPane swatch, StyleImportPane arrival) {
-    StackPane side = new StackPane(tabs, desk, keep, ready, settle, swatch, arrival);
+      StyleDesk desk, StyleDeletionPane deletion, SwatchPane swatch, StyleImportPane styleImport) {
+    StackPane side = new StackPane(tabs, desk, keep, ready, deletion, swatch, styleImport);
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
-    BooleanBinding onDesk =
+    showDuring(desk, attempt -> attempt.desk().isPresent());
+    showDuring(deletion, attempt -> attempt.deletion().isPresent());
+    showDuring(swatch, attempt -> attempt.swatch().isPresent());
+    showDuring(styleImport, attempt -> attempt.styleImport().isPresent());
+    showDuring(keep, Attempt::isKeeping);
+    BooleanBinding free =
         Bindings.createBooleanBinding(
-            () -> workspace.deskProperty().get().isPresent(), workspace.deskProperty());
-    desk.visibleProperty().bind(onDesk);
-    BooleanBinding settling =
-        Bindings.createBooleanBinding(
-            () -> workspace.settlingProperty().get().isPresent(), workspace.settlingProperty());
-    settle.visibleProperty().bind(settling);
-    BooleanBinding onSwatch =
-        Bindings.createBooleanBinding(
-            () -> workspace.openSwatchProperty().get().isPresent(), workspace.openSwatchProperty());
-    swatch.visibleProperty().bind(onSwatch);
-    BooleanBinding arriving =
-        Bindings.createBooleanBinding(
-            () -> workspace.arrivalProperty().get().isPresent(), workspace.arrivalProperty());
-    arrival.visibleProperty().bind(arriving);
-    BooleanBinding taken = onDesk.or(settling).or(onSwatch).or(arriving);
-    keep.visibleProperty().bind(workspace.keepingProperty().and(taken.not()));
-    BooleanBinding choosing =
-        workspace.readyShownProperty().and(taken.not()).and(keep.visibleProperty().not());
+            () ->
+                switch (workspace.attempt()) {
+                  case Attempt.Nothing _, Attempt.Reviewing _ -> true;
+                  case Attempt.StyleDraft _,
+                      Attempt.Deleting _,
+                      Attempt.Importing _,
+                      Attempt.SwatchDraft _,
+                      Attempt.KeepingStyle _ ->
+                      false;
+                },
+            workspace.attemptProperty());
+    BooleanBinding choosing = free.and(workspace.view().finishPresetsProperty());
     ready.visibleProperty().bind(choosing);
-    tabs.visibleProperty().bind(keep.visibleProperty().not().and(taken.not()).and(choosing.not()));
-    workspace
-        .keepingProperty()
-        .addListener((_, _, opening) -> {
-          if (opening && !keep.open()) {
-            workspace.keepingProperty().set(false);
-          }
-        });
+    tabs.visibleProperty().bind(free.and(choosing.not()));
     return side;
+  }
+
+  private void showDuring(Node pane, Predicate<Attempt> wanted) {
+    pane.visibleProperty()
+        .bind(
+            Bindings.createBooleanBinding(
+                () -> wanted.test(workspace.attempt()), workspace.attemptProperty()));
   }
 
   /** The fonts, typesetter and painters of the project that is open. */
@@ -324,236 +325,27 @@ public final class MainWindow {
     stage.themeProperty().set(theme);
   }
 
-  private void listFilmActions() {
-    BooleanBinding film =
-        Bindings.createBooleanBinding(
-            () -> workspace.screening().isOpen(), workspace.screening().filmProperty());
-    Screening screening = workspace.screening();
-    actions.add("Film", "New film\u2026", "", films::newFilm);
-    actions.add("Film", "Film settings\u2026", "", film, films::filmSettings);
-    actions.add("Film", "Play or pause", "", film, films::playOrPause);
-    actions.add("Film", "One frame forward", "Alt+RIGHT", film, () -> screening.step(1));
-    actions.add("Film", "One frame back", "Alt+LEFT", film, () -> screening.step(-1));
-    actions.add("Film", "Next edit", "Alt+Shift+RIGHT", film, () -> screening.toEdit(true));
-    actions.add("Film", "Previous edit", "Alt+Shift+LEFT", film, () -> screening.toEdit(false));
-    actions.add("Film", "Add a title at the playhead", "", film, films.titles()::addTitle);
-    actions.add("Film", "Add a cue at the playhead", "Alt+C", film, films.cues()::addCue);
-    actions.add("Film", "Split at the playhead", "Alt+S", film, films.titles()::split);
-    actions.add(
-        "Film",
-        "Trim in point to the playhead",
-        "Alt+I",
-        film,
-        () -> films.titles().trimToPlayhead(true));
-    actions.add(
-        "Film",
-        "Trim out point to the playhead",
-        "Alt+O",
-        film,
-        () -> films.titles().trimToPlayhead(false));
-    actions.add("Film", "Fade in and out", "Alt+F", film, films.titles()::fade);
-    actions.add("Film", "Ripple delete", "Shift+DELETE", film, films.titles()::deleteClosingGap);
-    actions.add("Film", "Select all on the track", "Alt+A", film, films.titles()::selectTrack);
-    actions.add(
-        "Film",
-        "Show safe areas",
-        "",
-        film,
-        () -> screening.safeAreasShownProperty().set(!screening.safeAreasShownProperty().get()));
-    actions.add(
-        "Film",
-        "Half-resolution playback",
-        "",
-        film,
-        () -> screening.coarseProperty().set(!screening.coarseProperty().get()));
-    actions.add("Film", "Add footage\u2026", "", film, films.footage()::addFromFile);
-    actions.add("Film", "Relink missing footage\u2026", "", film, films.footage()::findMissing);
-    actions.add("Film", "Import captions\u2026", "", film, films.files()::importCaptions);
-    actions.add("Film", "Export the captions\u2026", "", film, films.files()::exportListed);
-    actions.add("Film", "Export all captions\u2026", "", film, films.files()::exportAllCaptions);
-    actions.add("Film", "Export the frame\u2026", "", film, films.files()::exportFrame);
-    actions.add(
-        "Film",
-        "Export the frames\u2026",
-        "",
-        film,
-        () -> films.files().exportFrames(FilmPicture.Under.FOOTAGE));
-    actions.add(
-        "Film",
-        "Export titles with transparency\u2026",
-        "",
-        film,
-        () -> films.files().exportFrames(FilmPicture.Under.NOTHING));
-  }
-
-  private void listActions() {
-    listFilmActions();
-    BooleanBinding selected =
-        Bindings.createBooleanBinding(
-            () -> !workspace.selection().isEmpty() && workspace.selection().cursor().isEmpty(),
-            workspace.selectionProperty());
-    BooleanBinding any =
-        Bindings.createBooleanBinding(
-            () -> !workspace.selection().isEmpty(), workspace.selectionProperty());
-    BooleanBinding pending =
-        Bindings.createBooleanBinding(
-            () ->
-                workspace.deskProperty().get().isPresent()
-                    || workspace.reviewProperty().get().isPresent(),
-            workspace.deskProperty(),
-            workspace.reviewProperty());
-    actions.add("Project", "New project", "Shortcut+N", files::newProject);
-    actions.add("Project", "Open\u2026", "Shortcut+O", files::open);
-    actions.add("Project", "Save", "Shortcut+S", files::save);
-    actions.add("Project", "Save as\u2026", "Shortcut+Shift+S", files::saveAs);
-    actions.add(
-        "Project",
-        "Export the artboard\u2026",
-        "Shortcut+Shift+E",
-        () -> files.currentArtboard().ifPresent(board -> files.exportArtboard(board.id(), 1)));
-    actions.add(
-        "Project",
-        "New artboard\u2026",
-        "",
-        () -> new ArtboardDialog(workspace).create(scene.getWindow()));
-    actions.add(
-        "Project",
-        "Artboard settings\u2026",
-        "",
-        () ->
-            files
-                .currentArtboard()
-                .ifPresent(
-                    board -> new ArtboardDialog(workspace).change(scene.getWindow(), board)));
-    actions.add("Project", "Delete the artboard", "", this::deleteArtboard);
-    actions.add("Project", "Import a font\u2026", "", files::takeInFont);
-    actions.add("Project", "Add an image\u2026", "", files::takeInImage);
-    actions.add("Project", "Place an image\u2026", "", files::placeImage);
-    actions.add("Edit", "Undo", "Shortcut+Z", workspace::undo);
-    actions.add("Edit", "Redo", "Shortcut+Shift+Z", workspace::redo);
+  private void registerActions() {
+    Conditions when = Conditions.of(workspace);
     LayerActions layers = new LayerActions(workspace);
-    stage.onDropped(arriving(layers));
-    actions.add("Edit", "Duplicate texts", "Shortcut+D", selected, layers::duplicate);
-    actions.add("Edit", "Delete texts", "", selected, layers::delete);
-    actions.add(
-        "Edit", "Rename the text\u2026", "", selected, () -> layers.rename(scene.getWindow()));
-    actions.add("Edit", "Select all texts", "Shortcut+A", layers::selectAll);
-    actions.add("Edit", "Copy texts", "Shortcut+C", selected, layers::copy);
-    actions.add("Edit", "Cut texts", "Shortcut+X", selected, layers::cut);
-    actions.add("Edit", "Paste texts", "Shortcut+V", layers::paste);
-    actions.add("Edit", "Copy the look", "F5", any, layers::copyLook);
-    actions.add("Edit", "Paste the look", "F6", any, layers::pasteLook);
     FinishActions finish = new FinishActions(workspace);
-    actions.add("Edit", "Copy the finish", "F7", any, finish::copy);
-    actions.add("Edit", "Paste the finish", "F8", any, finish::paste);
-    actions.add("Edit", "Clear the finish", "", any, finish::clear);
-    actions.add(
-        "Edit", "Bring to front", "Shortcut+Shift+UP", selected, () -> layers.restack(true));
-    actions.add(
-        "Edit", "Send to back", "Shortcut+Shift+DOWN", selected, () -> layers.restack(false));
-    actions.add(
-        "Styles",
-        "Keep this look\u2026",
-        "Shortcut+K",
-        any,
-        () -> workspace.keepingProperty().set(true));
-    actions.add(
-        "Styles",
-        "Edit the followed style",
-        "Shortcut+E",
-        any,
-        () -> layers.followedStyle().ifPresent(workspace::openDesk));
-    actions.add(
-        "Styles", "Drop local changes", "Shortcut+BACK_SPACE", any, workspace.deviations()::drop);
-    actions.add(
-        "Styles",
-        "Save local changes into the style",
-        "",
-        any,
-        workspace.deviations()::saveIntoStyle);
-    actions.add(
-        "Styles",
-        "Make a derived style of the local changes",
-        "",
-        any,
-        workspace.deviations()::deriveStyle);
-    actions.add(
-        "Styles",
-        "Drop local changes on all followers\u2026",
-        "",
-        any,
-        workspace.deviations()::dropOnAllFollowers);
-    actions.add("Styles", "Keep the stack as one style", "", any, workspace.deviations()::combine);
-    actions.add("Styles", "Clear all formatting", "", any, workspace.deviations()::clearFormatting);
-    actions.add("Styles", "Delete unused styles", "", this::deleteUnused);
-    actions.add("Styles", "New empty style", "", styles::addEmpty);
-    actions.add("Styles", "Import styles\u2026", "", files::takeInStyles);
-    actions.add("Styles", "Save all styles as a kit\u2026", "", files::saveAllAsKit);
-    actions.add("Styles", "Finish presets\u2026", "F10", ready::open);
-    actions.add("Styles", "Go to the styles", "Shortcut+L", styles::focusFirst);
-    actions.add("Styles", "Commit the change", "Shortcut+ENTER", pending, this::commit);
-    actions.add("Styles", "Discard the change", "", pending, workspace::discardPending);
-    new TextActions(this, workspace).list(actions, any);
-    actions.add(
-        "View",
-        "Show all of the reach",
-        "Shortcut+R",
-        () -> workspace.reachOpenProperty().set(!workspace.reachOpenProperty().get()));
-    actions.add("View", "Show all artboards", "Shortcut+DIGIT0", stage::fitAll);
-    actions.add("View", "Show the selection", "Shortcut+DIGIT2", stage::fitSelection);
-    actions.add("View", "Zoom to 100 %", "Shortcut+DIGIT1", () -> stage.zoomTo(1));
-    actions.add("View", "Zoom in", "Shortcut+EQUALS", () -> stage.zoom(1.25));
-    actions.add("View", "Zoom out", "Shortcut+MINUS", () -> stage.zoom(0.8));
-    actions.add(
-        "View",
-        "Outlines",
-        "F9",
-        () -> workspace.outlineShownProperty().set(!workspace.outlineShownProperty().get()));
-    actions.add(
-        "View",
-        "Show rulers",
-        "F4",
-        () -> workspace.rulersShownProperty().set(!workspace.rulersShownProperty().get()));
-    actions.add("View", "Change theme", "", () -> dress(theme.other()));
-    actions.add("View", "Find an action or a text", "Ctrl+SPACE", search::requestFocus);
-    actions.add("View", "Shortcuts", "F1", () -> ShortcutSheet.show(scene, actions));
-  }
-
-  /** Deletes the artboard that the selection stands on. */
-  private void deleteArtboard() {
-    if (workspace.selection().isEmpty()) {
-      workspace.tell(Notice.info("Select a text on the artboard that shall go."));
-      return;
-    }
-    files
-        .currentArtboard()
-        .ifPresent(board -> {
-          if (workspace.apply(new ArrangeArtboards.Delete(board.id()))) {
-            workspace.tell(
-                Notice.offering(
-                    "Deleted \"" + board.name() + "\" with its texts.", "Undo", workspace::undo));
-          }
-        });
-  }
-
-  private void deleteUnused() {
-    DeleteStyles unused = DeleteStyles.unused(workspace.project());
-    int count = unused.styles().size();
-    if (count == 0) {
-      workspace.tell(Notice.info("Every style is followed or is the base of one that is."));
-    } else if (workspace.apply(unused)) {
-      workspace.tell(
-          Notice.offering(
-              count == 1 ? "1 unused style deleted." : count + " unused styles deleted.",
-              "Undo",
-              workspace::undo));
-    }
-  }
-
-  /** Takes what is being typed in a field along. */
-  private void commit() {
-    stage.requestFocus();
-    workspace.commitPending();
+    WindowActions window =
+        new WindowActions(workspace, search, this::scene, () -> dress(theme.other()));
+    stage.onDropped(arriving(layers));
+    films.register(actions, when);
+    files.register(actions);
+    new ArtboardActions(workspace, files, () -> scene.getWindow()).register(actions);
+    window.registerHistory(actions);
+    layers.register(actions, when, () -> scene.getWindow());
+    finish.register(actions, when);
+    new StyleActions(workspace, styles, stage::requestFocus).register(actions, when);
+    actions.add("styles.finish-presets", "F10", ready::open);
+    new TextActions(workspace, stage, spelling, this::studio, this::askForRuby)
+        .register(actions, when);
+    actions.add("text.find", "Shortcut+F", find::open);
+    actions.add("text.fonts", "", fonts::open);
+    new StageActions(stage, workspace.view()).register(actions);
+    window.register(actions);
   }
 
   private void keyPressed(KeyEvent event) {
@@ -562,22 +354,26 @@ public final class MainWindow {
     }
     boolean typing = scene.getFocusOwner() instanceof TextInputControl;
     boolean editingText = workspace.selection().cursor().isPresent() && stage.isFocused();
-    boolean desk =
-        workspace.deskProperty().get().isPresent()
-            || workspace.reviewProperty().get().isPresent()
-            || workspace.openSwatchProperty().get().isPresent()
-            || workspace.settlingProperty().get().isPresent();
-    if (event.getCode() == KeyCode.ESCAPE && workspace.reachOpenProperty().get()) {
-      workspace.reachOpenProperty().set(false);
+    boolean trying =
+        switch (workspace.attempt()) {
+          case Attempt.Nothing _, Attempt.KeepingStyle _, Attempt.Importing _ -> false;
+          case Attempt.StyleDraft _,
+              Attempt.Reviewing _,
+              Attempt.Deleting _,
+              Attempt.SwatchDraft _ ->
+              true;
+        };
+    if (event.getCode() == KeyCode.ESCAPE && workspace.view().reachProperty().get()) {
+      workspace.view().reachProperty().set(false);
       event.consume();
-    } else if (event.getCode() == KeyCode.ESCAPE && desk && !typing) {
+    } else if (event.getCode() == KeyCode.ESCAPE && trying && !typing) {
       workspace.discardPending();
       event.consume();
-    } else if (event.getCode() == KeyCode.B && desk && !typing && !event.isShortcutDown()) {
+    } else if (event.getCode() == KeyCode.B && trying && !typing && !event.isShortcutDown()) {
       workspace.beforeShownProperty().set(true);
       event.consume();
-    } else if (event.getCode() == KeyCode.ESCAPE && workspace.keepingProperty().get()) {
-      workspace.keepingProperty().set(false);
+    } else if (event.getCode() == KeyCode.ESCAPE && workspace.attempt().isKeeping()) {
+      workspace.closeKeeping();
       event.consume();
     } else if (!typing && !editingText && plain(event)) {
       plainKey(event);
@@ -591,7 +387,7 @@ public final class MainWindow {
   private void plainKey(KeyEvent event) {
     switch (event.getCode()) {
       case DELETE, BACK_SPACE -> {
-        boolean onFilm = workspace.screening().isOpen() && films.tracks().deleteClip();
+        boolean onFilm = workspace.playback().isOpen() && films.tracks().deleteClip();
         boolean onLanes =
             scene.getFocusOwner() != null && "track-lanes".equals(scene.getFocusOwner().getId());
         if (onFilm) {
@@ -601,10 +397,10 @@ public final class MainWindow {
         if (!stage.isFocused() && !onLanes) {
           return;
         }
-        actions.get("Delete texts").run();
+        actions.get("edit.delete").run();
       }
       case SPACE -> {
-        if (!workspace.screening().isOpen()
+        if (!workspace.playback().isOpen()
             || scene.getFocusOwner() instanceof javafx.scene.control.ButtonBase) {
           return;
         }
@@ -613,7 +409,7 @@ public final class MainWindow {
       default -> {
         for (Tool tool : Tool.values()) {
           if (event.getCode() == KeyCode.getKeyCode(String.valueOf(tool.key()))) {
-            workspace.toolProperty().set(tool);
+            workspace.tools().take(tool);
             event.consume();
           }
         }

@@ -99,25 +99,25 @@ final class ScreenshotView {
   /** A name title over the film, which stands elsewhere than its style says. */
   private static void timeline(MainWindow main) {
     Workspace workspace = main.workspace();
-    workspace.screening().open();
-    workspace.screening().seek(Time.ofMillis(30_480));
+    workspace.playback().open();
+    workspace.playback().seek(Time.ofMillis(30_480));
     workspace.select(List.of(new LayerId("name-dessa")));
   }
 
   /** The cues of the film in a list, one of which reads too fast. */
   private static void cues(MainWindow main) {
     Workspace workspace = main.workspace();
-    workspace.screening().open();
-    workspace.screening().cueTrackProperty().set(Optional.of(new TrackId("captions-en")));
-    workspace.screening().seek(Time.ofMillis(26_000));
+    workspace.playback().open();
+    workspace.playback().cueTrackProperty().set(Optional.of(new TrackId("captions-en")));
+    workspace.playback().seek(Time.ofMillis(26_000));
     workspace.select(List.of(new LayerId("cue-en-5")));
   }
 
   /** How letters of a caption are read, while it is said. */
   private static void ruby(MainWindow main) {
     Workspace workspace = main.workspace();
-    workspace.screening().open();
-    Artboard film = workspace.screening().board().orElseThrow();
+    workspace.playback().open();
+    Artboard film = workspace.playback().board().orElseThrow();
     film.timeline()
         .orElseThrow()
         .captions()
@@ -126,7 +126,7 @@ final class ScreenshotView {
           Track shown = track.withState(new Track.State(hidden, false));
           workspace.apply(new ChangeTimeline.PutTrack(film.id(), shown));
         });
-    workspace.screening().seek(Time.ofMillis(29_000));
+    workspace.playback().seek(Time.ofMillis(29_000));
     workspace.selectionProperty().set(Selection.editing(new LayerId("cue-ja-4"), 0, 2));
     main.askForRuby();
   }
@@ -142,7 +142,7 @@ final class ScreenshotView {
     artboards(main);
     Workspace workspace = main.workspace();
     workspace.openDesk(new StyleId("label-title"));
-    Desk desk = workspace.deskProperty().get().orElseThrow();
+    Desk desk = workspace.attempt().desk().orElseThrow();
     PropertySet bolder =
         desk.draft()
             .properties()
@@ -158,7 +158,7 @@ final class ScreenshotView {
   private static void reach(MainWindow main) {
     desk(main);
     main.workspace().heldBackProperty().set(java.util.Set.of(new LayerId("label-5-title")));
-    main.workspace().reachOpenProperty().set(true);
+    main.workspace().view().reachProperty().set(true);
   }
 
   /** Where a size comes from that is relative to what a style gives. */
@@ -174,14 +174,14 @@ final class ScreenshotView {
   /** A loaded sampler over the text that it would be stamped on. */
   private static void sampler(MainWindow main) {
     Workspace workspace = main.workspace();
-    workspace.toolProperty().set(Tool.SAMPLER);
+    workspace.tools().toolProperty().set(Tool.SAMPLER);
     var sample =
         Sample.of(
             workspace.project(),
             workspace.project().layer(new LayerId("label-5-title")).orElseThrow(),
             0);
-    var held = new Sampling(sample, Sampling.USUAL, true);
-    workspace.samplingProperty().set(Optional.of(held));
+    var held = new Sampling(sample, Sampling.USUAL, true, false);
+    workspace.tools().samplingProperty().set(Optional.of(held));
     main.stage()
         .afterNextFrame(() -> {
           main.stage().fitAll();
@@ -191,7 +191,7 @@ final class ScreenshotView {
 
   /** A followed style that is to go, and what its followers would follow instead. */
   private static void settle(MainWindow main) {
-    main.workspace().openSettling(StyleDeletion.delete(List.of(new StyleId("label-title-loan"))));
+    main.workspace().openDeletion(StyleDeletion.delete(List.of(new StyleId("label-title-loan"))));
     Platform.runLater(() -> press(main, "#settle-follow"));
   }
 
@@ -208,7 +208,7 @@ final class ScreenshotView {
 
   private static void keep(MainWindow main) {
     main.workspace().select(List.of(new LayerId("label-6-title")));
-    main.workspace().keepingProperty().set(true);
+    main.workspace().openKeeping();
   }
 
   /** A panel in columns, with what its paragraphs are set by. */
@@ -281,7 +281,7 @@ final class ScreenshotView {
 
   private static void outlines(MainWindow main) {
     finish(main);
-    main.workspace().outlineShownProperty().set(true);
+    main.workspace().view().outlinesProperty().set(true);
   }
 
   private static void unfold(MainWindow main, String address) {

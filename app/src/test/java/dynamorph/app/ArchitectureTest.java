@@ -3,9 +3,12 @@ package dynamorph.app;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.dependencies.SliceAssignment;
+import com.tngtech.archunit.library.dependencies.SliceIdentifier;
 import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import org.junit.jupiter.api.Test;
 
@@ -72,11 +75,20 @@ class ArchitectureTest {
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage(
-            "io.github.humbleui..",
-            "com.ibm.icu..",
-            "tools.jackson..",
-            "java.nio.file..",
-            "java.io..")
+            "io.github.humbleui..", "tools.jackson..", "java.nio.file..", "java.io..")
+        .check(CLASSES);
+  }
+
+  @Test
+  void onlyTheMessagesOfTheModelKnowAboutLanguages() {
+    noClasses()
+        .that()
+        .resideInAPackage("dynamorph.model..")
+        .and()
+        .resideOutsideOfPackage("dynamorph.model.message")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("com.ibm.icu..")
         .check(CLASSES);
   }
 
@@ -87,18 +99,28 @@ class ArchitectureTest {
         .resideInAPackage("dynamorph.app..")
         .should()
         .dependOnClassesThat()
-        .resideInAnyPackage("io.github.humbleui.skija..")
+        .resideInAnyPackage(
+            "io.github.humbleui..", "org.bytedeco..", "com.ibm.icu..", "tools.jackson..")
         .check(CLASSES);
   }
 
   @Test
-  void packagesOfAFloorFormNoCircles() {
-    for (String floor : new String[] {"typeset", "paint", "formats"}) {
-      SlicesRuleDefinition.slices()
-          .matching("dynamorph." + floor + ".(*)..")
-          .should()
-          .beFreeOfCycles()
-          .check(CLASSES);
-    }
+  void packagesFormNoCircles() {
+    SlicesRuleDefinition.slices()
+        .assignedFrom(
+            new SliceAssignment() {
+              @Override
+              public SliceIdentifier getIdentifierOf(JavaClass type) {
+                return SliceIdentifier.of(type.getPackageName());
+              }
+
+              @Override
+              public String getDescription() {
+                return "packages";
+              }
+            })
+        .should()
+        .beFreeOfCycles()
+        .check(CLASSES);
   }
 }

@@ -33,7 +33,7 @@ public final class WindowCues extends Application {
     stage.setWidth(1280);
     stage.setHeight(800);
     MainWindow window = BenchWindow.open(stage, ManyCues.in(LongHour.project(), CUES));
-    window.workspace().screening().open();
+    window.workspace().playback().open();
     BenchWindow.after(
         2,
         () -> {

@@ -31,7 +31,7 @@ public final class WindowFilm extends Application {
     stage.setWidth(Double.parseDouble(System.getProperty("film.width", "2560")));
     stage.setHeight(Double.parseDouble(System.getProperty("film.height", "1500")));
     MainWindow window = BenchWindow.open(stage, withVideo(LongHour.project()));
-    window.workspace().screening().open();
+    window.workspace().playback().open();
     BenchWindow.after(
         3,
         () -> {
@@ -60,13 +60,13 @@ public final class WindowFilm extends Application {
   }
 
   private void play(MainWindow window) {
-    window.workspace().screening().playingProperty().set(true);
+    window.workspace().playback().playingProperty().set(true);
     BenchWindow.after(
         SECONDS,
         () -> {
           long asked = window.timeline().framesAsked();
           long shown = window.timeline().framesShown();
-          window.workspace().screening().playingProperty().set(false);
+          window.workspace().playback().playingProperty().set(false);
           System.out.printf(
               Locale.ROOT,
               "played %.0f s at 1920 x 1080: %d frames asked, %d seen, %.2f %% dropped%n",
@@ -90,7 +90,7 @@ public final class WindowFilm extends Application {
     }
     Time to = Time.ofMillis((count * 7919L) % 71_000);
     long start = System.nanoTime();
-    window.workspace().screening().seek(to);
+    window.workspace().playback().seek(to);
     window
         .stage()
         .afterNextFrame(() -> {

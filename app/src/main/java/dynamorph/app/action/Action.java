@@ -7,10 +7,13 @@ import javafx.scene.input.KeyCombination;
 /**
  * Something that can be done.
  *
+ * @param id stable; its group and what it does, such as {@code film.split}
+ * @param name what people call it
  * @param group heading on the shortcut sheet
- * @param shortcut in JavaFX notation, such as {@code Shortcut+S}
+ * @param enabled whether it can be done now
  */
 public record Action(
+    String id,
     String name,
     String group,
     Optional<KeyCombination> shortcut,

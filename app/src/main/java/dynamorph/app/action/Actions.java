@@ -1,7 +1,9 @@
 package dynamorph.app.action;
 
-import java.util.ArrayList;
+import dynamorph.app.text.Messages;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableBooleanValue;
@@ -9,52 +11,60 @@ import javafx.scene.Scene;
 import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyCombination;
 
-/** All actions of a window. */
+/** All actions of a window. Each view's package registers its own. */
 public final class Actions {
   private static final ObservableBooleanValue ALWAYS = Bindings.createBooleanBinding(() -> true);
 
-  private final List<Action> all = new ArrayList<>();
+  private final Map<String, Action> all = new LinkedHashMap<>();
 
-  public Action add(String group, String name, String shortcut, Runnable work) {
-    return add(group, name, shortcut, ALWAYS, work);
+  /** Registers an action that can always be done. */
+  public Action add(String id, String shortcut, Runnable work) {
+    return add(id, shortcut, ALWAYS, work);
   }
 
   /**
-   * Registers an action.
+   * Registers an action; its name is the message {@code action.} and its id.
    *
-   * @param shortcut in JavaFX notation, or empty
+   * @param id its group and what it does, such as {@code film.split}
+   * @param shortcut in JavaFX notation, such as {@code Shortcut+S}, or empty
    */
+  public Action add(String id, String shortcut, ObservableBooleanValue enabled, Runnable work) {
+    return add(id, Messages.of("action." + id), shortcut, enabled, work);
+  }
+
+  /** Registers an action with a name that is made up as the program runs. */
   public Action add(
-      String group, String name, String shortcut, ObservableBooleanValue enabled, Runnable work) {
+      String id, String name, String shortcut, ObservableBooleanValue enabled, Runnable work) {
     Optional<KeyCombination> keys =
         shortcut.isEmpty() ? Optional.empty() : Optional.of(KeyCombination.valueOf(shortcut));
-    Action action = new Action(name, group, keys, enabled, work);
-    all.add(action);
+    String group = Messages.of("action-group." + id.substring(0, id.indexOf('.')));
+    Action action = new Action(id, name, group, keys, enabled, work);
+    if (all.putIfAbsent(id, action) != null) {
+      throw new IllegalArgumentException("two actions have the id \"" + id + "\"");
+    }
     return action;
   }
 
   public List<Action> all() {
-    return List.copyOf(all);
+    return List.copyOf(all.values());
   }
 
-  /** The action of this name; it must be there. */
-  public Action get(String name) {
-    return all.stream()
-        .filter(action -> action.name().equals(name))
-        .findFirst()
-        .orElseThrow(() -> new IllegalArgumentException("no action is called \"" + name + "\""));
+  /** The action of this id; it must be there. */
+  public Action get(String id) {
+    return Optional.ofNullable(all.get(id))
+        .orElseThrow(() -> new IllegalArgumentException("no action has the id \"" + id + "\""));
   }
 
   /** Lets the shortcuts work in a window. */
   public void install(Scene scene) {
-    for (Action action : all) {
+    for (Action action : all.values()) {
       action.shortcut().ifPresent(keys -> scene.getAccelerators().put(keys, action::run));
     }
   }
 
   /** A menu item that runs the action. */
-  public MenuItem item(String name) {
-    Action action = get(name);
+  public MenuItem item(String id) {
+    Action action = get(id);
     MenuItem item = new MenuItem(action.name());
     item.setOnAction(_ -> action.run());
     action.shortcut().ifPresent(item::setAccelerator);

@@ -1,6 +1,8 @@
 package dynamorph.app.artboards;
 
+import dynamorph.app.action.Actions;
 import dynamorph.app.artboards.stage.TextClipboard;
+import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Sampling;
 import dynamorph.app.session.Workspace;
@@ -20,14 +22,13 @@ import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.edit.style.Sample;
 import dynamorph.model.edit.style.StampSample;
 import dynamorph.model.property.Properties;
-import dynamorph.model.reach.Followers;
-import dynamorph.model.style.StyleId;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.scene.control.TextInputDialog;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DataFormat;
@@ -55,8 +56,22 @@ public final class LayerActions {
         .toList();
   }
 
+  public void register(Actions actions, Conditions when, Supplier<Window> window) {
+    actions.add("edit.duplicate", "Shortcut+D", when.selected(), this::duplicate);
+    actions.add("edit.delete", "", when.selected(), this::delete);
+    actions.add("edit.rename", "", when.selected(), () -> rename(window.get()));
+    actions.add("edit.select-all", "Shortcut+A", this::selectAll);
+    actions.add("edit.copy", "Shortcut+C", when.selected(), this::copy);
+    actions.add("edit.cut", "Shortcut+X", when.selected(), this::cut);
+    actions.add("edit.paste", "Shortcut+V", this::paste);
+    actions.add("edit.copy-look", "F5", when.any(), this::copyLook);
+    actions.add("edit.paste-look", "F6", when.any(), this::pasteLook);
+    actions.add("edit.bring-to-front", "Shortcut+Shift+UP", when.selected(), () -> restack(true));
+    actions.add("edit.send-to-back", "Shortcut+Shift+DOWN", when.selected(), () -> restack(false));
+  }
+
   public void selectAll() {
-    Optional<Artboard> film = workspace.screening().board();
+    Optional<Artboard> film = workspace.playback().board();
     List<Layer> all =
         film.map(board -> List.copyOf(board.layers()))
             .orElseGet(() ->
@@ -89,16 +104,6 @@ public final class LayerActions {
     workspace.apply(new ArrangeLayers.Restack(workspace.selection().layers(), toFront));
   }
 
-  /** The style that the selection follows most directly. */
-  public Optional<StyleId> followedStyle() {
-    return selected().stream()
-        .findFirst()
-        .flatMap(layer ->
-            layer.follows().isEmpty()
-                ? Followers.followed(layer).stream().sorted().findFirst()
-                : Optional.of(layer.follows().getLast()));
-  }
-
   public void copy() {
     remember();
     workspace.tell(
@@ -124,9 +129,9 @@ public final class LayerActions {
       List<Layer> copies =
           texts.stream()
               .map(this::copyOf)
-              .map(layer -> workspace.screening().timed(board, layer))
+              .map(layer -> workspace.playback().timed(board, layer))
               .toList();
-      workspace.bring(
+      workspace.importStyles(
           StyleBundle.of(from, texts), styles -> new ImportLayers(styles, board.id(), copies));
       workspace.select(copies.stream().map(Layer::id).toList());
     } catch (IOException wrong) {
@@ -153,7 +158,7 @@ public final class LayerActions {
         workspace.selection().layers().stream()
             .findFirst()
             .flatMap(project::artboardOf)
-            .or(() -> workspace.screening().board())
+            .or(() -> workspace.playback().board())
             .or(() -> project.still().findFirst());
     if (foreign.isPresent()) {
       target.ifPresent(board -> take(foreign.get(), board));
@@ -177,7 +182,7 @@ public final class LayerActions {
             .isPresent();
     return there
         ? layer
-        : workspace.screening().timed(board, DetachFromTrack.of(workspace.project(), layer));
+        : workspace.playback().timed(board, DetachFromTrack.of(workspace.project(), layer));
   }
 
   /** Texts of another project bring their styles. */
@@ -187,9 +192,9 @@ public final class LayerActions {
     List<Layer> copies =
         alone.stream()
             .map(this::copyOf)
-            .map(layer -> workspace.screening().timed(board, layer))
+            .map(layer -> workspace.playback().timed(board, layer))
             .toList();
-    workspace.bring(
+    workspace.importStyles(
         StyleBundle.of(copiedFrom, alone), styles -> new ImportLayers(styles, board.id(), copies));
     workspace.select(copies.stream().map(Layer::id).toList());
   }
@@ -218,7 +223,7 @@ public final class LayerActions {
     if (lookIn == workspace.openedProperty().get()) {
       workspace.apply(new StampSample(target, sample, Sampling.USUAL, true));
     } else {
-      workspace.bring(
+      workspace.importStyles(
           StyleBundle.of(lookFrom, sample.followed(), List.of(sample.values())),
           styles -> new ImportLook(styles, target, sample, Sampling.USUAL));
     }

@@ -1,5 +1,6 @@
 package dynamorph.app.files;
 
+import dynamorph.app.action.Actions;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -83,6 +84,23 @@ public final class FileActions {
 
   // --- opening
   // -----------------------------------------------------------------------------------------------------
+
+  /** Registers what can be done with files. */
+  public void register(Actions actions) {
+    actions.add("project.new", "Shortcut+N", this::newProject);
+    actions.add("project.open", "Shortcut+O", this::open);
+    actions.add("project.save", "Shortcut+S", this::save);
+    actions.add("project.save-as", "Shortcut+Shift+S", this::saveAs);
+    actions.add(
+        "project.export-artboard",
+        "Shortcut+Shift+E",
+        () -> currentArtboard().ifPresent(board -> exportArtboard(board.id(), 1)));
+    actions.add("project.import-font", "", this::importFont);
+    actions.add("project.add-image", "", this::addImage);
+    actions.add("project.place-image", "", this::placeImage);
+    actions.add("styles.import", "", this::importStyles);
+    actions.add("styles.save-kit", "", this::saveAllAsKit);
+  }
 
   public void newProject() {
     afterSettlingChanges(() -> workspace.open(blank(), Optional.empty()));
@@ -183,14 +201,14 @@ public final class FileActions {
   // -----------------------------------------------------------------------------------------------------
 
   /** Brings the styles of a kit or of another project; names that are taken are settled first. */
-  public void takeInStyles() {
+  public void importStyles() {
     dialogs
         .choose(FileQuestion.STYLES)
         .ifPresent(file ->
             worker.execute(() -> {
               try {
                 StyleBundle bundle = KitFile.read(file);
-                Platform.runLater(() -> workspace.bring(bundle, styles -> styles));
+                Platform.runLater(() -> workspace.importStyles(bundle, styles -> styles));
               } catch (IOException problem) {
                 Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage())));
               }
@@ -305,11 +323,11 @@ public final class FileActions {
   // -------------------------------------------------------------------------------------------------------
 
   /** Takes a font file into the project, so that it travels with it. */
-  public void takeInFont() {
-    dialogs.choose(FileQuestion.FONT).ifPresent(this::takeInFont);
+  public void importFont() {
+    dialogs.choose(FileQuestion.FONT).ifPresent(this::importFont);
   }
 
-  private void takeInFont(Path file) {
+  private void importFont(Path file) {
     worker.execute(() -> {
       try {
         byte[] bytes = Files.readAllBytes(file);
@@ -329,7 +347,7 @@ public final class FileActions {
   // --- images
 
   /** Takes an image file into the project, for patterns. */
-  public void takeInImage() {
+  public void addImage() {
     dialogs
         .choose(FileQuestion.IMAGE)
         .ifPresent(file ->
@@ -399,7 +417,7 @@ public final class FileActions {
                 "Place an image",
                 new ChangeProject.PutAsset(image.asset()),
                 new ArrangeLayers.Add(
-                    board.id(), List.of(workspace.screening().timed(board, layer)), "Place")));
+                    board.id(), List.of(workspace.playback().timed(board, layer)), "Place")));
     if (placed) {
       workspace.select(List.of(layer.id()));
     }

@@ -1,7 +1,7 @@
 package dynamorph.app.film;
 
 import dynamorph.app.artboards.stage.StageView;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
@@ -13,7 +13,7 @@ import javafx.animation.AnimationTimer;
  * clock asks for: if the pictures do not keep up, some are left out and counted.
  */
 final class Player {
-  private final Screening screening;
+  private final Playback playback;
   private final AnimationTimer timer;
   private long startedAt;
   private Time startedFrom = Time.ZERO;
@@ -22,8 +22,8 @@ final class Player {
   private long shown;
   private Time lastShown = Time.ZERO;
 
-  Player(Screening screening, StageView stage) {
-    this.screening = screening;
+  Player(Playback playback, StageView stage) {
+    this.playback = playback;
     this.timer =
         new AnimationTimer() {
           @Override
@@ -31,7 +31,7 @@ final class Player {
             tick(now);
           }
         };
-    screening.playingProperty().addListener((_, _, playing) -> start(playing));
+    playback.playingProperty().addListener((_, _, playing) -> start(playing));
     stage
         .frameProperty()
         .addListener((_, _, frame) -> {
@@ -46,7 +46,7 @@ final class Player {
                     return film;
                   })
                   .isPresent();
-          shown += other && screening.playingProperty().get() ? 1 : 0;
+          shown += other && playback.playingProperty().get() ? 1 : 0;
         });
   }
 
@@ -55,14 +55,14 @@ final class Player {
       timer.stop();
       return;
     }
-    Optional<Timeline> timeline = screening.timeline();
+    Optional<Timeline> timeline = playback.timeline();
     if (timeline.isEmpty()) {
-      screening.playingProperty().set(false);
+      playback.playingProperty().set(false);
       return;
     }
     Time last = timeline.get().rate().at(timeline.get().frames() - 1);
-    if (!screening.playheadProperty().get().isBefore(last)) {
-      screening.seek(Time.ZERO);
+    if (!playback.playheadProperty().get().isBefore(last)) {
+      playback.seek(Time.ZERO);
     }
     startedAt = 0;
     asked = 0;
@@ -71,24 +71,24 @@ final class Player {
   }
 
   private void tick(long now) {
-    Optional<Timeline> timeline = screening.timeline();
+    Optional<Timeline> timeline = playback.timeline();
     if (timeline.isEmpty()) {
-      screening.playingProperty().set(false);
+      playback.playingProperty().set(false);
       return;
     }
     FrameRate rate = timeline.get().rate();
     if (startedAt == 0) {
       startedAt = now;
-      startedFrom = screening.playheadProperty().get();
+      startedFrom = playback.playheadProperty().get();
       lastFrame = rate.frameAt(startedFrom);
     }
     Time moment = startedFrom.plus(Time.ofSeconds((now - startedAt) / 1e9));
-    Optional<Screening.Loop> loop = screening.loopProperty().get();
-    Time end = loop.map(Screening.Loop::to).orElse(timeline.get().duration());
+    Optional<Playback.Loop> loop = playback.loopProperty().get();
+    Time end = loop.map(Playback.Loop::to).orElse(timeline.get().duration());
     if (!moment.isBefore(end)) {
       if (loop.isEmpty()) {
-        screening.seek(end);
-        screening.playingProperty().set(false);
+        playback.seek(end);
+        playback.playingProperty().set(false);
         return;
       }
       startedAt = now;
@@ -99,7 +99,7 @@ final class Player {
     if (frame != lastFrame) {
       asked += Math.max(1, frame - lastFrame);
       lastFrame = frame;
-      screening.seek(moment);
+      playback.seek(moment);
     }
   }
 

@@ -40,9 +40,9 @@ public final class SideTabs extends VBox {
     VBox.setVgrow(under, Priority.ALWAYS);
     under.setMinHeight(0);
     getChildren().addAll(bar, under);
-    workspace.screening().filmProperty().addListener((_, _, _) -> update());
+    workspace.playback().filmProperty().addListener((_, _, _) -> update());
     workspace
-        .screening()
+        .playback()
         .cueTrackProperty()
         .addListener((_, _, now) -> {
           if (now.isPresent()) {
@@ -68,11 +68,11 @@ public final class SideTabs extends VBox {
   private void update() {
     boolean film =
         workspace
-            .screening()
+            .playback()
             .board()
             .filter(board -> board.timeline().orElseThrow().captions().findAny().isPresent())
             .isPresent();
-    bar.setVisible(workspace.screening().isOpen() && film);
+    bar.setVisible(workspace.playback().isOpen() && film);
     bar.setManaged(bar.isVisible());
     boolean listed = bar.isVisible() && cues.isSelected();
     list.setVisible(listed);

@@ -7,7 +7,7 @@ import dynamorph.app.film.lanes.TrackDropTarget;
 import dynamorph.app.film.lanes.TrackHeads;
 import dynamorph.app.film.lanes.TrackLanes;
 import dynamorph.app.session.Workspace;
-import dynamorph.app.styles.StyleDropTarget;
+import dynamorph.app.styles.column.StyleDropTarget;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -23,7 +23,7 @@ public final class TimelinePane extends VBox {
     getStyleClass().add("timeline-pane");
     setId("timeline");
     TrackLanes lanes = new TrackLanes(workspace, stage, watch, actions);
-    this.player = new Player(workspace.screening(), stage);
+    this.player = new Player(workspace.playback(), stage);
     actions.tracks().setPickedClip(lanes::pickedClip);
     TrackHeads heads = new TrackHeads(workspace, lanes, actions);
     this.landing = new TrackDropTarget(workspace, heads, lanes);
@@ -37,8 +37,8 @@ public final class TimelinePane extends VBox {
     visibleProperty()
         .bind(
             javafx.beans.binding.Bindings.createBooleanBinding(
-                () -> workspace.screening().filmProperty().get().isPresent(),
-                workspace.screening().filmProperty()));
+                () -> workspace.playback().filmProperty().get().isPresent(),
+                workspace.playback().filmProperty()));
     managedProperty().bind(visibleProperty());
   }
 

@@ -5,7 +5,7 @@ import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.cues.CueWatch;
 import dynamorph.app.film.lanes.TrackLanes;
 import dynamorph.app.session.Notice;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -35,7 +35,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 /** Plays the film, says where it is, and tells what is wrong with its captions. */
 final class TransportBar extends HBox {
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
   private final CueWatch watch;
   private final FilmActions actions;
   private final TextField code = new TextField();
@@ -44,7 +44,7 @@ final class TransportBar extends HBox {
 
   TransportBar(Workspace workspace, CueWatch watch, TrackLanes lanes, FilmActions actions) {
     this.workspace = workspace;
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
     this.watch = watch;
     this.actions = actions;
     getStyleClass().add("transport");
@@ -56,7 +56,7 @@ final class TransportBar extends HBox {
     play.setTooltip(new Tooltip("Play or pause  Space"));
     play.setFocusTraversable(false);
     play.setOnAction(_ -> actions.playOrPause());
-    screening
+    playback
         .playingProperty()
         .addListener((_, _, playing) -> play.setText(playing ? "Pause" : "Play"));
     ToggleButton loop = new ToggleButton("", new FontIcon(Feather.REPEAT));
@@ -65,7 +65,7 @@ final class TransportBar extends HBox {
     loop.setTooltip(new Tooltip("Loop the selection, else the whole film"));
     loop.setFocusTraversable(false);
     loop.setOnAction(_ -> actions.loop(loop.isSelected()));
-    screening.loopProperty().addListener((_, _, now) -> loop.setSelected(now.isPresent()));
+    playback.loopProperty().addListener((_, _, now) -> loop.setSelected(now.isPresent()));
     code.setId("timecode");
     code.getStyleClass().add("timecode");
     code.setPrefColumnCount(9);
@@ -91,16 +91,15 @@ final class TransportBar extends HBox {
             Controls.icon(
                 Feather.SKIP_BACK,
                 "To the edit before  Alt+Shift+Left",
-                () -> screening.toEdit(false)),
+                () -> playback.toEdit(false)),
             Controls.icon(
-                Feather.CHEVRON_LEFT, "One frame back  Alt+Left", () -> screening.step(-1)),
+                Feather.CHEVRON_LEFT, "One frame back  Alt+Left", () -> playback.step(-1)),
             play,
-            Controls.icon(
-                Feather.CHEVRON_RIGHT, "One frame on  Alt+Right", () -> screening.step(1)),
+            Controls.icon(Feather.CHEVRON_RIGHT, "One frame on  Alt+Right", () -> playback.step(1)),
             Controls.icon(
                 Feather.SKIP_FORWARD,
                 "To the next edit  Alt+Shift+Right",
-                () -> screening.toEdit(true)),
+                () -> playback.toEdit(true)),
             loop,
             code,
             rate,
@@ -115,8 +114,8 @@ final class TransportBar extends HBox {
         button.setFocusTraversable(false);
       }
     }
-    screening.playheadProperty().addListener((_, _, _) -> update());
-    screening.filmProperty().addListener((_, _, _) -> update());
+    playback.playheadProperty().addListener((_, _, _) -> update());
+    playback.filmProperty().addListener((_, _, _) -> update());
     workspace.shownProperty().addListener((_, _, _) -> update());
     watch.problemsProperty().addListener((_, _, _) -> showProblems());
     update();
@@ -147,11 +146,11 @@ final class TransportBar extends HBox {
   }
 
   private void goTo() {
-    screening
+    playback
         .timeline()
         .ifPresent(line -> {
           try {
-            screening.seek(line.timeOf(code.getText()));
+            playback.seek(line.timeOf(code.getText()));
           } catch (IllegalArgumentException wrong) {
             workspace.tell(Notice.problem(wrong.getMessage()));
           }
@@ -160,11 +159,11 @@ final class TransportBar extends HBox {
   }
 
   private void update() {
-    screening
+    playback
         .timeline()
         .ifPresent(line -> {
-          if (!code.isFocused() || screening.playingProperty().get()) {
-            code.setText(line.codeAt(screening.playheadProperty().get()));
+          if (!code.isFocused() || playback.playingProperty().get()) {
+            code.setText(line.codeAt(playback.playheadProperty().get()));
           }
           code.getTooltip()
               .setText("Playhead, at " + line.rate().words() + "; type a timecode to go there");
@@ -244,10 +243,10 @@ final class TransportBar extends HBox {
   }
 
   private boolean isOnShownTrack(LayerId cue) {
-    return screening
+    return playback
         .board()
         .flatMap(board -> board.layer(cue).flatMap(Layer::track))
-        .flatMap(id -> screening.timeline().flatMap(line -> line.track(id)))
+        .flatMap(id -> playback.timeline().flatMap(line -> line.track(id)))
         .filter(track -> !track.state().hidden())
         .isPresent();
   }

@@ -1,5 +1,7 @@
 package dynamorph.app.finish;
 
+import dynamorph.app.action.Actions;
+import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
@@ -15,6 +17,12 @@ public final class FinishActions {
 
   public FinishActions(Workspace workspace) {
     this.workspace = workspace;
+  }
+
+  public void register(Actions actions, Conditions when) {
+    actions.add("edit.copy-finish", "F7", when.any(), this::copy);
+    actions.add("edit.paste-finish", "F8", when.any(), this::paste);
+    actions.add("edit.clear-finish", "", when.any(), this::clear);
   }
 
   public void copy() {

@@ -83,7 +83,7 @@ public final class FinishEditor extends VBox {
     this.workspace = workspace;
     this.editors = editors;
     this.subject = subject;
-    this.stack = new CoatStack(subject, workspace.coatClipboard());
+    this.stack = new CoatStack(subject, workspace.tools().coats());
     workspace.soloCoatProperty().addListener((_, _, _) -> refresh.forEach(Runnable::run));
     getStyleClass().add("facet");
     Label title = new Label("Finish");
@@ -99,7 +99,7 @@ public final class FinishEditor extends VBox {
                 "ready-made",
                 "ready-made",
                 "Choose from finishes that come with the program  F10",
-                () -> workspace.readyShownProperty().set(true)),
+                () -> workspace.view().finishPresetsProperty().set(true)),
             adder(
                 "+ fill",
                 "add-fill",

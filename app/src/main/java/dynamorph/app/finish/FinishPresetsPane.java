@@ -83,12 +83,12 @@ public final class FinishPresetsPane extends VBox {
 
   /** Opens the list. */
   public void open() {
-    workspace.readyShownProperty().set(true);
+    workspace.view().finishPresetsProperty().set(true);
   }
 
   private void close() {
     workspace.endPreview();
-    workspace.readyShownProperty().set(false);
+    workspace.view().finishPresetsProperty().set(false);
     stage.requestFocus();
   }
 

@@ -85,7 +85,7 @@ final class TracePopup {
     }
 
     private Optional<StyleId> onDesk() {
-      return workspace.deskProperty().get().map(desk -> desk.draft().id());
+      return workspace.attempt().desk().map(desk -> desk.draft().id());
     }
 
     List<Node> of(Trace.Step<T> step) {

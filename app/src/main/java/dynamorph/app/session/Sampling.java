@@ -12,8 +12,9 @@ import java.util.Set;
  *
  * @param facets what it stamps
  * @param withStyles whether its styles are followed too
+ * @param takesAnother whether the next click takes another sample instead of stamping this one
  */
-public record Sampling(Sample sample, Set<Facet> facets, boolean withStyles) {
+public record Sampling(Sample sample, Set<Facet> facets, boolean withStyles, boolean takesAnother) {
   /** Everything but where the sample stands. */
   public static final Set<Facet> USUAL =
       Set.copyOf(EnumSet.complementOf(EnumSet.of(Facet.PLACEMENT)));
@@ -23,11 +24,15 @@ public record Sampling(Sample sample, Set<Facet> facets, boolean withStyles) {
   }
 
   public Sampling with(Set<Facet> changed) {
-    return new Sampling(sample, changed, withStyles);
+    return new Sampling(sample, changed, withStyles, takesAnother);
   }
 
   public Sampling followingStyles(boolean changed) {
-    return new Sampling(sample, facets, changed);
+    return new Sampling(sample, facets, changed, takesAnother);
+  }
+
+  public Sampling takingAnother(boolean changed) {
+    return new Sampling(sample, facets, withStyles, changed);
   }
 
   public StampSample on(Target target) {

@@ -15,7 +15,6 @@ import dynamorph.model.property.Address;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Reach;
-import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Numbers;
@@ -25,11 +24,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
-import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -37,62 +36,89 @@ import javafx.beans.property.SimpleObjectProperty;
 
 /**
  * The one place that views read and change. A change goes in as an edit and comes out as a new
- * history; what the stage shows may be ahead of it: a style tried out on the selection, or the
- * draft on the style desk.
+ * history of the {@link OpenDocument}; what the stage shows may be ahead of it by what is being
+ * tried, an {@link Attempt}.
  */
 public final class Workspace {
-  private final IdSource ids;
-  private final ReadOnlyObjectWrapper<History> history;
+  private final OpenDocument document;
+  private final ViewSettings view = new ViewSettings();
+  private final ToolInHand tools = new ToolInHand();
+  private final Playback playback = new Playback(this);
+  private final Following following = new Following(this);
+  private final Deviations deviations = new Deviations(this);
+  private final FootageFiles footage = new FootageFiles();
+  private final FootageFiles footageOfChecks = FootageFiles.besidePlaying();
+
   private final ReadOnlyObjectWrapper<Project> shown;
-  private final ReadOnlyObjectWrapper<Optional<Desk>> desk =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Optional<Path>> file =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Attempt> attempt =
+      new ReadOnlyObjectWrapper<>(new Attempt.Nothing());
   private final ReadOnlyObjectWrapper<Optional<Notice>> notice =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Selection> selection = new SimpleObjectProperty<>(Selection.NONE);
-  private final BooleanProperty hiddenLetters = new SimpleBooleanProperty();
-  private final BooleanProperty rulersShown = new SimpleBooleanProperty();
-  private final BooleanProperty typographicQuotes = new SimpleBooleanProperty(true);
-  private final BooleanProperty readyShown = new SimpleBooleanProperty();
-  private final BooleanProperty outlineShown = new SimpleBooleanProperty();
   private final ObjectProperty<Optional<Address>> soloCoat =
       new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<Optional<GradientInHand>> gradientInHand =
       new SimpleObjectProperty<>(Optional.empty());
-  private final CoatClipboard coatClipboard = new CoatClipboard();
-  private final BooleanProperty spellingShown = new SimpleBooleanProperty(true);
-  private final ObjectProperty<Shape> shape = new SimpleObjectProperty<>(Shape.Rectangle.SHARP);
-  private final ObjectProperty<Tool> tool = new SimpleObjectProperty<>(Tool.SELECT);
   private final ObjectProperty<Optional<StyleId>> pickedStyle =
       new SimpleObjectProperty<>(Optional.empty());
-  private final ReadOnlyIntegerWrapper opened = new ReadOnlyIntegerWrapper();
-  private final BooleanProperty keeping = new SimpleBooleanProperty(false);
   private final BooleanProperty beforeShown = new SimpleBooleanProperty(false);
-  private Optional<Edit> preview = Optional.empty();
-  private final Following following = new Following(this);
-  private final Deviations deviations = new Deviations(this);
-  private final Screening screening = new Screening(this);
   private final ObjectProperty<Optional<PropertyKey<?>>> wantedValue =
       new SimpleObjectProperty<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Optional<Review>> review =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Set<LayerId>> heldBack = new SimpleObjectProperty<>(Set.of());
   private final ObjectProperty<HeldAs> heldAs = new SimpleObjectProperty<>(HeldAs.LOCAL);
-  private final ObjectProperty<Optional<Sampling>> sampling =
-      new SimpleObjectProperty<>(Optional.empty());
-  private final BooleanProperty reachOpen = new SimpleBooleanProperty();
-  private final ReadOnlyObjectWrapper<Optional<StyleDeletion>> settling =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Optional<StyleImport>> arrival =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Optional<String>> openSwatch =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Optional<List<StyleId>>> kitWanted =
       new SimpleObjectProperty<>(Optional.empty());
+  private Optional<Edit> preview = Optional.empty();
+  private Optional<StyleId> nextBranch = Optional.empty();
 
-  private final FootageFiles footage = new FootageFiles();
-  private final FootageFiles footageOfChecks = FootageFiles.besidePlaying();
+  public Workspace(IdSource ids, Project project) {
+    this.document = new OpenDocument(ids, project);
+    this.shown = new ReadOnlyObjectWrapper<>(project);
+    beforeShown.addListener((_, _, _) -> showAgain());
+    heldBack.addListener((_, _, _) -> showAgain());
+    heldAs.addListener((_, _, _) -> showAgain());
+    soloCoat.addListener((_, _, _) -> showAgain());
+    // whose gradient it was is not shown any more
+    onAttempt(now -> now.desk().isPresent(), _ -> gradientInHand.set(Optional.empty()));
+    selection.addListener((_, before, now) -> {
+      if (!before.layers().equals(now.layers())) {
+        soloCoat.set(Optional.empty());
+      }
+    });
+  }
+
+  // --- what it holds
+  // ---------------------------------------------------------------------------------------------
+
+  /** The project that is open, its history and its file. */
+  public OpenDocument document() {
+    return document;
+  }
+
+  /** What the person chose to see. */
+  public ViewSettings view() {
+    return view;
+  }
+
+  /** The tool in hand, and what it holds. */
+  public ToolInHand tools() {
+    return tools;
+  }
+
+  /** Which film is looked at instead of the artboards, and where in it. */
+  public Playback playback() {
+    return playback;
+  }
+
+  /** How styles are put on text. */
+  public Following following() {
+    return following;
+  }
+
+  /** What was set by hand on top of styles. */
+  public Deviations deviations() {
+    return deviations;
+  }
 
   /** The videos and pictures under films; closed with the window. */
   public FootageFiles footage() {
@@ -104,55 +130,53 @@ public final class Workspace {
     return footageOfChecks;
   }
 
-  public Workspace(IdSource ids, Project project) {
-    this.ids = ids;
-    this.history = new ReadOnlyObjectWrapper<>(History.unsaved(project));
-    this.shown = new ReadOnlyObjectWrapper<>(project);
-    beforeShown.addListener((_, _, _) -> showAgain());
-    heldBack.addListener((_, _, _) -> showAgain());
-    heldAs.addListener((_, _, _) -> showAgain());
-    soloCoat.addListener((_, _, _) -> showAgain());
-    desk.addListener((_, before, now) -> {
-      // whose gradient it was is not shown any more
-      if (before.isPresent() != now.isPresent()) {
-        gradientInHand.set(Optional.empty());
-      }
-    });
-    selection.addListener((_, before, now) -> {
-      if (!before.layers().equals(now.layers())) {
-        soloCoat.set(Optional.empty());
-      }
-    });
-  }
-
   public IdSource ids() {
-    return ids;
+    return document.ids();
   }
 
   public Project project() {
-    return history.get().present();
+    return document.project();
   }
 
   public ReadOnlyObjectProperty<History> historyProperty() {
-    return history.getReadOnlyProperty();
+    return document.historyProperty();
   }
 
-  /** What the stage shows: the project, with the preview or the desk's draft in it. */
+  public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
+    return document.fileProperty();
+  }
+
+  public ReadOnlyIntegerProperty openedProperty() {
+    return document.openedProperty();
+  }
+
+  /** A name for a style that none has yet. */
+  public String freeName(String wanted) {
+    return document.freeName(wanted);
+  }
+
+  /** What the stage shows: the project, with the preview or the attempt in it. */
   public ReadOnlyObjectProperty<Project> shownProperty() {
     return shown.getReadOnlyProperty();
   }
 
-  public ReadOnlyObjectProperty<Optional<Desk>> deskProperty() {
-    return desk.getReadOnlyProperty();
+  /** What is being tried and is not committed yet. */
+  public ReadOnlyObjectProperty<Attempt> attemptProperty() {
+    return attempt.getReadOnlyProperty();
   }
 
-  public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
-    return file.getReadOnlyProperty();
+  public Attempt attempt() {
+    return attempt.get();
   }
 
-  /** Counts the projects opened so far, so that views can begin afresh with each. */
-  public ReadOnlyIntegerProperty openedProperty() {
-    return opened.getReadOnlyProperty();
+  /** Calls with a part of what is being tried, each time that part becomes another. */
+  public <T> void onAttempt(Function<Attempt, T> part, Consumer<T> then) {
+    attempt.addListener((_, before, now) -> {
+      T is = part.apply(now);
+      if (!part.apply(before).equals(is)) {
+        then.accept(is);
+      }
+    });
   }
 
   public ReadOnlyObjectProperty<Optional<Notice>> noticeProperty() {
@@ -165,25 +189,6 @@ public final class Workspace {
 
   public Selection selection() {
     return selection.get();
-  }
-
-  /** Whether spaces, tabs and paragraph ends show in what is selected. */
-  public BooleanProperty hiddenLettersProperty() {
-    return hiddenLetters;
-  }
-
-  /** Whether the ready-made finishes lie open. */
-  public BooleanProperty readyShownProperty() {
-    return readyShown;
-  }
-
-  /** Whether the stage shows contours, moved edges and dash middles instead of paint. */
-  public BooleanProperty rulersShownProperty() {
-    return rulersShown;
-  }
-
-  public BooleanProperty outlineShownProperty() {
-    return outlineShown;
   }
 
   /** The coat that shows alone on what is selected; nothing of that is kept. */
@@ -204,48 +209,14 @@ public final class Workspace {
    */
   public record GradientInHand(Address coat, BiConsumer<PropertySet, Object> set) {}
 
-  /** A coat or effect that was copied. */
-  public CoatClipboard coatClipboard() {
-    return coatClipboard;
-  }
-
-  /** Whether misspelt words are marked. */
-  public BooleanProperty spellingShownProperty() {
-    return spellingShown;
-  }
-
-  /** Whether straight quotation marks become those of the language while typing. */
-  public BooleanProperty typographicQuotesProperty() {
-    return typographicQuotes;
-  }
-
-  /** The shape that is drawn next. */
-  public ObjectProperty<Shape> shapeProperty() {
-    return shape;
-  }
-
-  public ObjectProperty<Tool> toolProperty() {
-    return tool;
-  }
-
   /** The style card that was clicked last; the reach strip shows it. */
   public ObjectProperty<Optional<StyleId>> pickedStyleProperty() {
     return pickedStyle;
   }
 
-  /** Whether the pane for keeping the selection's look is open. */
-  public BooleanProperty keepingProperty() {
-    return keeping;
-  }
-
-  /** Whether the stage shows the project without the desk's draft. */
+  /** Whether the stage shows the project without what is being tried. */
   public BooleanProperty beforeShownProperty() {
     return beforeShown;
-  }
-
-  /** What is about to be done and is being looked at first. */
-  public ReadOnlyObjectProperty<Optional<Review>> reviewProperty() {
-    return review.getReadOnlyProperty();
   }
 
   /** Texts that a pending change leaves alone. */
@@ -256,70 +227,6 @@ public final class Workspace {
   /** How those keep their look. */
   public ObjectProperty<HeldAs> heldAsProperty() {
     return heldAs;
-  }
-
-  /** What the sampler holds. */
-  public ObjectProperty<Optional<Sampling>> samplingProperty() {
-    return sampling;
-  }
-
-  /** Whether everything that a style or a change reaches is shown at large. */
-  public BooleanProperty reachOpenProperty() {
-    return reachOpen;
-  }
-
-  /** Styles that are to go, while it is settled what becomes of their followers. */
-  public ReadOnlyObjectProperty<Optional<StyleDeletion>> settlingProperty() {
-    return settling.getReadOnlyProperty();
-  }
-
-  /** Begins to settle what becomes of the followers of styles that are to go. */
-  public void openSettling(StyleDeletion wanted) {
-    if (desk.get().isPresent() || review.get().isPresent()) {
-      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
-      return;
-    }
-    keeping.set(false);
-    settling.set(Optional.of(wanted));
-  }
-
-  /** Styles from elsewhere whose names have to be settled. */
-  public ReadOnlyObjectProperty<Optional<StyleImport>> arrivalProperty() {
-    return arrival.getReadOnlyProperty();
-  }
-
-  /**
-   * Takes in styles of another project: at once if no name collides, else when that is settled.
-   *
-   * @param edit what is done with the styles, given how names are settled
-   */
-  public void bring(StyleBundle bundle, Function<ImportStyles, Edit> edit) {
-    List<ImportStyles.Collision> collisions = ImportStyles.collisions(project(), bundle);
-    if (collisions.isEmpty()) {
-      apply(edit.apply(new ImportStyles(bundle, Map.of())));
-    } else if (desk.get().isPresent() || review.get().isPresent()) {
-      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
-    } else {
-      keeping.set(false);
-      settling.set(Optional.empty());
-      arrival.set(Optional.of(new StyleImport(bundle, collisions, edit)));
-    }
-  }
-
-  /** The swatch that is being edited. */
-  public ReadOnlyObjectProperty<Optional<String>> openSwatchProperty() {
-    return openSwatch.getReadOnlyProperty();
-  }
-
-  /** Opens a swatch for editing. */
-  public void openSwatch(String id) {
-    if (desk.get().isPresent() || review.get().isPresent()) {
-      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
-      return;
-    }
-    keeping.set(false);
-    settling.set(Optional.empty());
-    openSwatch.set(Optional.of(id));
   }
 
   /** Styles that shall be written into a kit; whoever writes files takes them. */
@@ -333,21 +240,20 @@ public final class Workspace {
   /** Shows another project. */
   public void open(Project project, Optional<Path> from) {
     preview = Optional.empty();
-    closePending();
-    keeping.set(false);
-    reachOpen.set(false);
+    closeAttempt();
+    view.reachProperty().set(false);
     pickedStyle.set(Optional.empty());
     selection.set(Selection.NONE);
-    screening.close();
-    publish(from.isPresent() ? History.opened(project) : History.unsaved(project));
-    file.set(from);
-    opened.set(opened.get() + 1);
+    playback.close();
+    document.open(project, from);
+    changed();
+    document.announce();
   }
 
   /** Notes that a state of the project lies in a file now. */
   public void saved(Project project, Path to) {
-    file.set(Optional.of(to));
-    publish(history.get().savedAs(project));
+    document.saved(project, to);
+    changed();
   }
 
   // --- editing
@@ -367,13 +273,13 @@ public final class Workspace {
    * @param gesture equal for all edits of the gesture
    */
   public boolean apply(Edit edit, Optional<Object> gesture) {
-    if (desk.get().isPresent() || review.get().isPresent()) {
-      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
+    if (isBusy()) {
       return false;
     }
     try {
       preview = Optional.empty();
-      publish(history.get().apply(edit, gesture));
+      document.apply(edit, gesture);
+      changed();
       return true;
     } catch (EditRefused refused) {
       tell(Notice.problem(refused.getMessage()));
@@ -382,60 +288,57 @@ public final class Workspace {
     }
   }
 
+  /** Whether something has to be committed or discarded first; says so. */
+  private boolean isBusy() {
+    if (attempt().isPending()) {
+      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
+    }
+    return attempt().isPending();
+  }
+
   private String whatIsPending() {
-    return desk.get()
+    return attempt()
+        .desk()
         .map(open -> "The style \"" + open.original().name() + "\" is being edited")
-        .orElseGet(() -> review.get().map(Review::title).orElse("") + " is not committed yet");
+        .orElseGet(
+            () -> attempt().review().map(Review::title).orElse("") + " is not committed yet");
   }
 
   /** Ends a gesture: the next edit is a step of its own. */
   public void endGesture() {
-    history.set(history.get().sealed());
+    document.endGesture();
   }
 
+  /** Takes the latest change back: that of the attempt, else that of the project. */
   public void undo() {
-    if (desk.get().isPresent()) {
-      putDesk(desk.get().get().undone());
-    } else if (review.get().isPresent()) {
-      discardPending();
-    } else {
-      publish(history.get().undo());
+    switch (attempt()) {
+      case Attempt.StyleDraft(Desk desk) -> putDesk(desk.undone());
+      case Attempt pending when pending.isPending() -> discardPending();
+      default -> {
+        document.undo();
+        changed();
+      }
     }
   }
 
+  /** Does again what was taken back; nothing while a change of the project is looked at. */
   public void redo() {
-    if (desk.get().isPresent()) {
-      putDesk(desk.get().get().redone());
-    } else {
-      publish(history.get().redo());
+    switch (attempt()) {
+      case Attempt.StyleDraft(Desk desk) -> putDesk(desk.redone());
+      case Attempt pending when pending.isPending() -> isBusy();
+      default -> {
+        document.redo();
+        changed();
+      }
     }
   }
 
-  private void publish(History changed) {
-    history.set(changed);
-    selection.set(selection.get().within(changed.present()));
-    pickedStyle.set(
-        pickedStyle.get().filter(id -> changed.present().styles().find(id).isPresent()));
-    screening.follow(changed.present());
+  private void changed() {
+    Project present = project();
+    selection.set(selection.get().within(present));
+    pickedStyle.set(pickedStyle.get().filter(id -> present.styles().find(id).isPresent()));
+    playback.follow(present);
     showAgain();
-  }
-
-  // --- following
-  // -------------------------------------------------------------------------------------------------
-
-  /** How styles are put on text. */
-  public Following following() {
-    return following;
-  }
-
-  /** What was set by hand on top of styles. */
-  public Deviations deviations() {
-    return deviations;
-  }
-
-  /** Which film is looked at instead of the artboards. */
-  public Screening screening() {
-    return screening;
   }
 
   // --- trying out
@@ -443,7 +346,7 @@ public final class Workspace {
 
   /** Shows the project as an edit would make it, until something else is shown. */
   public void preview(Edit edit) {
-    if (pending().isEmpty() && desk.get().isEmpty()) {
+    if (!attempt().isPending()) {
       preview = Optional.of(edit);
       showAgain();
     }
@@ -454,7 +357,10 @@ public final class Workspace {
     if (!selection.get().isEmpty()) {
       preview(
           following.edit(
-              selection.get().target(), style, false, following.stampingProperty().get()));
+              selection.get().target(),
+              style,
+              following.applyOptionsProperty().get().onTop(),
+              following.stampingProperty().get()));
     }
   }
 
@@ -487,30 +393,27 @@ public final class Workspace {
     }
   }
 
-  // --- style desk
-  // ------------------------------------------------------------------------------------------------
+  // --- opening what is tried
+  // -------------------------------------------------------------------------------------
 
   /** Opens a style for editing; the selection is left as it is. */
   public void openDesk(StyleId style) {
-    if (desk.get().isPresent()) {
-      if (desk.get().get().original().id().equals(style)) {
-        return;
-      }
-      if (desk.get().get().isChanged()) {
-        tell(
-            Notice.problem(
-                "The style \""
-                    + desk.get().get().original().name()
-                    + "\" has changes: commit or discard them first."));
-        return;
-      }
+    Optional<Desk> open = attempt().desk();
+    if (open.isPresent() && open.get().original().id().equals(style)) {
+      return;
     }
-    if (review.get().isPresent()) {
-      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
+    if (open.filter(Desk::isChanged).isPresent()) {
+      tell(
+          Notice.problem(
+              "The style \""
+                  + open.get().original().name()
+                  + "\" has changes: commit or discard them first."));
+      return;
+    }
+    if (open.isEmpty() && isBusy()) {
       return;
     }
     preview = Optional.empty();
-    keeping.set(false);
     heldBack.set(Set.of());
     pickedStyle.set(Optional.of(style));
     putDesk(Desk.open(project().styles().get(style)));
@@ -529,12 +432,76 @@ public final class Workspace {
 
   /** Changes the draft on the desk. */
   public void draft(Style draft, Optional<Object> gesture) {
-    desk.get().ifPresent(open -> putDesk(open.with(draft, gesture)));
+    attempt().desk().ifPresent(open -> putDesk(open.with(draft, gesture)));
   }
 
   private void putDesk(Desk changed) {
-    desk.set(Optional.of(changed));
+    attempt.set(new Attempt.StyleDraft(changed));
     showAgain();
+  }
+
+  /** Opens the step that keeps the look of the selection as a style. */
+  public void openKeeping() {
+    if (!isBusy()) {
+      attempt.set(new Attempt.KeepingStyle());
+    }
+  }
+
+  /** Leaves that step. */
+  public void closeKeeping() {
+    if (attempt().isKeeping()) {
+      attempt.set(new Attempt.Nothing());
+    }
+  }
+
+  /** Begins to settle what becomes of the followers of styles that are to go. */
+  public void openDeletion(StyleDeletion wanted) {
+    if (!isBusy()) {
+      attempt.set(new Attempt.Deleting(wanted, Optional.empty()));
+    }
+  }
+
+  /** Opens a swatch for editing. */
+  public void openSwatch(String id) {
+    if (!isBusy()) {
+      attempt.set(new Attempt.SwatchDraft(id, Optional.empty()));
+    }
+  }
+
+  /**
+   * Takes in styles of another project: at once if no name collides, else when that is settled.
+   *
+   * @param edit what is done with the styles, given how names are settled
+   */
+  public void importStyles(StyleBundle bundle, Function<ImportStyles, Edit> edit) {
+    List<ImportStyles.Collision> collisions = ImportStyles.collisions(project(), bundle);
+    if (collisions.isEmpty()) {
+      apply(edit.apply(new ImportStyles(bundle, Map.of())));
+    } else if (!isBusy()) {
+      attempt.set(
+          new Attempt.Importing(new StyleImport(bundle, collisions, edit), Optional.empty()));
+    }
+  }
+
+  /**
+   * Shows an edit and what it reaches, to be committed or discarded; in place of what is under
+   * review. Returns whether it is possible; a refusal is told in a notice.
+   */
+  public boolean review(Review wanted) {
+    if (attempt().desk().isPresent()) {
+      isBusy();
+      return false;
+    }
+    try {
+      wanted.edit().applyTo(project());
+    } catch (EditRefused refused) {
+      tell(Notice.problem(refused.getMessage()));
+      return false;
+    }
+    preview = Optional.empty();
+    attempt.set(attempt().reviewing(wanted));
+    showAgain();
+    return true;
   }
 
   // --- what is not committed yet
@@ -542,10 +509,11 @@ public final class Workspace {
 
   /** The change on the desk or under review. */
   public Optional<Edit> pending() {
-    return desk.get()
+    return attempt()
+        .desk()
         .filter(Desk::isChanged)
         .<Edit>map(open -> new ChangeStyle(open.draft()))
-        .or(() -> review.get().map(Review::edit));
+        .or(() -> attempt().review().map(Review::edit));
   }
 
   /** The same, without those that are held back. */
@@ -557,7 +525,8 @@ public final class Workspace {
 
   /** The derived style that those held back would follow. */
   private Optional<HoldBack.Branch> branch() {
-    return desk.get()
+    return attempt()
+        .desk()
         .filter(_ -> heldAs.get() == HeldAs.DERIVED)
         .map(open ->
             new HoldBack.Branch(
@@ -568,73 +537,40 @@ public final class Workspace {
 
   private StyleId branchId() {
     if (nextBranch.isEmpty()) {
-      nextBranch = Optional.of(new StyleId(ids.next("style")));
+      nextBranch = Optional.of(new StyleId(ids().next("style")));
     }
     return nextBranch.get();
-  }
-
-  private Optional<StyleId> nextBranch = Optional.empty();
-
-  /** A name for a style that none has yet. */
-  public String freeName(String wanted) {
-    String name = wanted;
-    for (int number = 2; project().styles().named(name).isPresent(); number++) {
-      name = wanted + " " + number;
-    }
-    return name;
-  }
-
-  /**
-   * Shows an edit and what it reaches, to be committed or discarded; in place of what is under
-   * review. Returns whether it is possible; a refusal is told in a notice.
-   */
-  public boolean review(Review wanted) {
-    if (desk.get().isPresent()) {
-      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
-      return false;
-    }
-    try {
-      wanted.edit().applyTo(project());
-    } catch (EditRefused refused) {
-      tell(Notice.problem(refused.getMessage()));
-      return false;
-    }
-    preview = Optional.empty();
-    keeping.set(false);
-    review.set(Optional.of(wanted));
-    showAgain();
-    return true;
   }
 
   /** Does what is pending, as one step. */
   public void commitPending() {
     Optional<Edit> edit = pendingForSome();
-    Optional<Desk> open = desk.get();
-    Optional<Review> looked = review.get();
+    Attempt tried = attempt();
     Set<LayerId> held = heldBack.get();
     if (edit.isEmpty()) {
-      if (open.isPresent()) {
+      if (tried.desk().isPresent()) {
         discardPending();
       }
       return;
     }
     Project before = project();
-    closePending();
+    closeAttempt();
     if (!apply(edit.get())) {
-      desk.set(open);
-      review.set(looked);
+      attempt.set(tried);
       heldBack.set(held);
       showAgain();
       return;
     }
-    int count = Reach.between(before, project()).size();
+    tellCommitted(tried, Reach.between(before, project()).size(), held.size());
+  }
+
+  private void tellCommitted(Attempt done, int count, int held) {
     String what =
-        open.map(done -> "\"" + done.draft().name() + "\" changed")
-            .orElseGet(() -> looked.orElseThrow().title() + ": done");
+        done.desk()
+            .map(desk -> "\"" + desk.draft().name() + "\" changed")
+            .orElseGet(() -> done.review().orElseThrow().title() + ": done");
     String kept =
-        held.isEmpty()
-            ? ""
-            : " " + Numbers.counted(held.size(), "text") + " held back " + heldAs.get() + ".";
+        held == 0 ? "" : " " + Numbers.counted(held, "text") + " held back " + heldAs.get() + ".";
     tell(
         Notice.offering(
             what
@@ -648,18 +584,14 @@ public final class Workspace {
 
   /** Leaves everything as it was. */
   public void discardPending() {
-    closePending();
+    closeAttempt();
     showAgain();
   }
 
-  private void closePending() {
+  private void closeAttempt() {
     beforeShown.set(false);
     nextBranch = Optional.empty();
-    desk.set(Optional.empty());
-    review.set(Optional.empty());
-    settling.set(Optional.empty());
-    openSwatch.set(Optional.empty());
-    arrival.set(Optional.empty());
+    attempt.set(new Attempt.Nothing());
     heldBack.set(Set.of());
   }
 

@@ -60,7 +60,7 @@ public final class HeadBar extends HBox {
     getChildren().addAll(logo(), project, saved, before, views(), gap, search, undo, redo, export);
     workspace.historyProperty().addListener((_, _, _) -> update());
     workspace.fileProperty().addListener((_, _, _) -> update());
-    workspace.deskProperty().addListener((_, _, _) -> update());
+    workspace.attemptProperty().addListener((_, _, _) -> update());
     update();
   }
 
@@ -69,18 +69,18 @@ public final class HeadBar extends HBox {
     ToggleButton artboards = view("Artboards", "view-artboards");
     ToggleButton timeline = view("Timeline", "view-timeline");
     artboards.setOnAction(_ -> {
-      workspace.screening().close();
+      workspace.playback().close();
       show(artboards, timeline);
     });
     timeline.setOnAction(_ -> {
       if (workspace.project().films().findAny().isPresent()) {
-        workspace.screening().open();
+        workspace.playback().open();
       } else {
-        actions.get("New film\u2026").run();
+        actions.get("film.new").run();
       }
       show(artboards, timeline);
     });
-    workspace.screening().filmProperty().addListener((_, _, _) -> show(artboards, timeline));
+    workspace.playback().filmProperty().addListener((_, _, _) -> show(artboards, timeline));
     show(artboards, timeline);
     HBox bar = new HBox(artboards, timeline);
     bar.getStyleClass().add("views");
@@ -90,7 +90,7 @@ public final class HeadBar extends HBox {
   }
 
   private void show(ToggleButton artboards, ToggleButton timeline) {
-    boolean film = workspace.screening().isOpen();
+    boolean film = workspace.playback().isOpen();
     artboards.setSelected(!film);
     timeline.setSelected(film);
   }
@@ -118,7 +118,7 @@ public final class HeadBar extends HBox {
     boolean never = workspace.fileProperty().get().isEmpty();
     saved.setText(never ? "not saved yet" : changed ? "changed" : "saved");
     History history = workspace.historyProperty().get();
-    var desk = workspace.deskProperty().get();
+    var desk = workspace.attempt().desk();
     undo.setDisable(desk.map(open -> !open.canUndo()).orElse(!history.canUndo()));
     redo.setDisable(desk.map(open -> !open.canRedo()).orElse(!history.canRedo()));
     undo.setTooltip(
@@ -148,22 +148,22 @@ public final class HeadBar extends HBox {
     project
         .getItems()
         .setAll(
-            actions.item("New project"),
-            actions.item("Open\u2026"),
+            actions.item("project.new"),
+            actions.item("project.open"),
             recent,
             new SeparatorMenuItem(),
-            actions.item("Save"),
-            actions.item("Save as\u2026"),
+            actions.item("project.save"),
+            actions.item("project.save-as"),
             new SeparatorMenuItem(),
-            actions.item("New artboard\u2026"),
-            actions.item("Artboard settings\u2026"),
-            actions.item("Delete the artboard"),
-            actions.item("Import a font\u2026"),
-            actions.item("Add an image\u2026"),
-            actions.item("Place an image\u2026"),
+            actions.item("project.new-artboard"),
+            actions.item("project.artboard-settings"),
+            actions.item("project.delete-artboard"),
+            actions.item("project.import-font"),
+            actions.item("project.add-image"),
+            actions.item("project.place-image"),
             new SeparatorMenuItem(),
-            actions.item("Change theme"),
-            actions.item("Shortcuts"));
+            actions.item("view.theme"),
+            actions.item("view.shortcuts"));
   }
 
   private void fillExportMenu() {
@@ -186,11 +186,11 @@ public final class HeadBar extends HBox {
       export
           .getItems()
           .addAll(
-              actions.item("Export the frame\u2026"),
-              actions.item("Export the frames\u2026"),
-              actions.item("Export titles with transparency\u2026"),
-              actions.item("Export the captions\u2026"),
-              actions.item("Export all captions\u2026"));
+              actions.item("film.export-frame"),
+              actions.item("film.export-frames"),
+              actions.item("film.export-titles"),
+              actions.item("film.export-captions"),
+              actions.item("film.export-all-captions"));
     }
     if (export.getItems().isEmpty()) {
       MenuItem none = new MenuItem("There is no artboard to export");

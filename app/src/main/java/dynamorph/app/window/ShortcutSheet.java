@@ -30,7 +30,7 @@ public final class ShortcutSheet {
     gestures.put("Ctrl+wheel", "zoom");
     gestures.put("S, T, H", "select, text, hand");
     gestures.put("Hover a style", "see the selection in it");
-    gestures.put("Click a style", "follow it; Alt: on top");
+    gestures.put("Click a style", "follow it; + on the card: add on top");
     gestures.put("Double-click a style", "edit it");
     gestures.put("Drag a style", "onto the texts that shall follow");
     gestures.put("Hold B on the desk", "see it as it was");

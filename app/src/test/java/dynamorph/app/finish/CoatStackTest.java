@@ -54,7 +54,7 @@ class CoatStackTest {
   private final CoatStack stack =
       new CoatStack(
           () -> new SelectionSubject(workspace, Cascade.of(workspace.project())),
-          workspace.coatClipboard());
+          workspace.tools().coats());
 
   private PropertySet values(LayerId id) {
     return Cascade.of(workspace.project()).values(workspace.project().layer(id).orElseThrow());

@@ -63,7 +63,7 @@ class ActionsJourneyTest extends JourneyTest {
       driver
           .robot()
           .interact(() -> {
-            driver.workspace().keepingProperty().set(false);
+            driver.workspace().closeKeeping();
             driver.workspace().discardPending();
           });
       driver.undoAll();
@@ -86,11 +86,11 @@ class ActionsJourneyTest extends JourneyTest {
       driver
           .robot()
           .interact(() -> {
-            driver.workspace().screening().open();
-            driver.workspace().screening().seek(Time.ofMillis(26_000));
+            driver.workspace().playback().open();
+            driver.workspace().playback().seek(Time.ofMillis(26_000));
             driver.workspace().select(some);
             action.run();
-            driver.workspace().screening().playingProperty().set(false);
+            driver.workspace().playback().playingProperty().set(false);
           });
       driver.settle();
       Project after = driver.project();

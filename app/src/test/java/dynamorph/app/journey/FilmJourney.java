@@ -25,7 +25,7 @@ abstract class FilmJourney {
   }
 
   final void seek(long millis) {
-    driver.robot().interact(() -> driver.workspace().screening().seek(Time.ofMillis(millis)));
+    driver.robot().interact(() -> driver.workspace().playback().seek(Time.ofMillis(millis)));
     driver.settle();
   }
 

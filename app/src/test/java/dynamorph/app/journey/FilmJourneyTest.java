@@ -80,7 +80,7 @@ class FilmJourneyTest extends FilmJourney {
         .robot()
         .interact(() -> {
           driver.workspace().openDesk(name);
-          Style draft = driver.workspace().deskProperty().get().orElseThrow().draft();
+          Style draft = driver.workspace().attempt().desk().orElseThrow().draft();
           driver
               .workspace()
               .draft(
@@ -252,7 +252,7 @@ class FilmJourneyTest extends FilmJourney {
         .robot()
         .interact(() -> {
           driver.workspace().openDesk(section);
-          Style draft = driver.workspace().deskProperty().get().orElseThrow().draft();
+          Style draft = driver.workspace().attempt().desk().orElseThrow().draft();
           driver
               .workspace()
               .draft(
@@ -341,39 +341,39 @@ class FilmJourneyTest extends FilmJourney {
     driver.press("play");
     driver.waitFor(
         "the film has gone on",
-        () -> driver.workspace().screening().playheadProperty().get().isAfter(Time.ofMillis(400)));
-    driver.robot().interact(() -> driver.workspace().screening().playingProperty().set(false));
+        () -> driver.workspace().playback().playheadProperty().get().isAfter(Time.ofMillis(400)));
+    driver.robot().interact(() -> driver.workspace().playback().playingProperty().set(false));
     seek(8_000);
     driver.robot().interact(() -> action("One frame forward"));
-    assertThat(driver.workspace().screening().playheadProperty().get())
+    assertThat(driver.workspace().playback().playheadProperty().get())
         .isEqualTo(Time.ofMillis(8_040));
     driver.robot().interact(() -> action("Next edit"));
-    assertThat(driver.workspace().screening().playheadProperty().get())
+    assertThat(driver.workspace().playback().playheadProperty().get())
         .isEqualTo(Time.ofMillis(8_400));
     driver.press("view-artboards");
-    assertThat(driver.workspace().screening().isOpen()).isFalse();
+    assertThat(driver.workspace().playback().isOpen()).isFalse();
     assertThat(driver.stage().scene().orElseThrow().boards())
         .noneMatch(board -> board.artboard().isFilm());
     driver.robot().interact(() -> driver.stage().reveal(new LayerId("name-nour")));
     driver.settle();
-    assertThat(driver.workspace().screening().isOpen()).as("a title is shown in its film").isTrue();
+    assertThat(driver.workspace().playback().isOpen()).as("a title is shown in its film").isTrue();
   }
 
   /** Looking at footage takes all that a machine has, which playing needs. */
   @Test
   void cuesAreHeldAgainstTheFootageWhenTheFilmStands() {
-    var screening = driver.workspace().screening();
+    var playback = driver.workspace().playback();
     driver
         .robot()
         .interact(() -> {
-          screening.open();
-          screening.playingProperty().set(true);
+          playback.open();
+          playback.playingProperty().set(true);
         });
     driver.waitFor(
         "the film has gone on",
-        () -> screening.playheadProperty().get().isAfter(Time.ofMillis(1500)));
+        () -> playback.playheadProperty().get().isAfter(Time.ofMillis(1500)));
     assertThat(kindsOfProblems()).noneMatch(kind -> kind.contains("hard to read"));
-    driver.robot().interact(() -> screening.playingProperty().set(false));
+    driver.robot().interact(() -> playback.playingProperty().set(false));
     driver.waitFor(
         "they are looked at",
         () -> kindsOfProblems().stream().anyMatch(kind -> kind.contains("hard to read")));

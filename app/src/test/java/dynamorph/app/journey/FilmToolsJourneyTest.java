@@ -104,7 +104,7 @@ class FilmToolsJourneyTest extends FilmJourney {
           code.fireEvent(new javafx.event.ActionEvent());
         });
     driver.settle();
-    assertThat(driver.workspace().screening().playheadProperty().get())
+    assertThat(driver.workspace().playback().playheadProperty().get())
         .isEqualTo(Time.ofMillis(31_480));
     driver
         .robot()
@@ -121,11 +121,11 @@ class FilmToolsJourneyTest extends FilmJourney {
     look("tab-properties");
     select("name-ilse");
     driver.press("loop");
-    var loop = driver.workspace().screening().loopProperty().get().orElseThrow();
+    var loop = driver.workspace().playback().loopProperty().get().orElseThrow();
     assertThat(loop.from()).isEqualTo(time("name-ilse").in());
     assertThat(loop.to()).isEqualTo(time("name-ilse").out());
     driver.press("loop");
-    assertThat(driver.workspace().screening().loopProperty().get()).isEmpty();
+    assertThat(driver.workspace().playback().loopProperty().get()).isEmpty();
   }
 
   @Test
@@ -305,7 +305,7 @@ class FilmToolsJourneyTest extends FilmJourney {
         });
     answer(ButtonType.OK);
     driver.settle();
-    var film = driver.workspace().screening().board().orElseThrow();
+    var film = driver.workspace().playback().board().orElseThrow();
     assertThat(film.name()).isEqualTo("Upright");
     assertThat(film.height()).isEqualTo(1920);
     assertThat(film.timeline().orElseThrow().rate()).isEqualTo(FrameRate.NTSC);
@@ -316,7 +316,7 @@ class FilmToolsJourneyTest extends FilmJourney {
     driver.robot().interact(() -> fields().get(4).setText("12.5"));
     answer(ButtonType.OK);
     driver.settle();
-    assertThat(driver.workspace().screening().timeline().orElseThrow().duration())
+    assertThat(driver.workspace().playback().timeline().orElseThrow().duration())
         .isEqualTo(Time.ofMillis(12_500));
   }
 
@@ -454,13 +454,13 @@ class FilmToolsJourneyTest extends FilmJourney {
     Driver.needsADisplay();
     look("tab-properties");
     var lanes = driver.node("track-lanes");
-    var screening = driver.workspace().screening();
+    var playback = driver.workspace().playback();
     driver.robot().press(KeyCode.SHIFT);
     driver.robot().drag(lanes.localToScreen(100, 10)).dropTo(lanes.localToScreen(220, 10));
     driver.robot().release(KeyCode.SHIFT);
-    var marked = screening.loopProperty().get().orElseThrow();
+    var marked = playback.loopProperty().get().orElseThrow();
     driver.robot().drag(lanes.localToScreen(220, 10)).dropTo(lanes.localToScreen(160, 10));
-    var shorter = screening.loopProperty().get().orElseThrow();
+    var shorter = playback.loopProperty().get().orElseThrow();
     assertThat(shorter.from()).isEqualTo(marked.from());
     assertThat(shorter.to().seconds())
         .isCloseTo(
@@ -471,10 +471,10 @@ class FilmToolsJourneyTest extends FilmJourney {
         .robot()
         .interact(() -> {
           action("Half-resolution playback");
-          screening.playingProperty().set(true);
+          playback.playingProperty().set(true);
         });
     driver.waitFor("frames are coarse", () -> shownWidth() == Math.ceilDiv(width, 2));
-    driver.robot().interact(() -> screening.playingProperty().set(false));
+    driver.robot().interact(() -> playback.playingProperty().set(false));
     driver.waitFor("it is sharp again", () -> shownWidth() == width);
   }
 
@@ -491,11 +491,11 @@ class FilmToolsJourneyTest extends FilmJourney {
         .interact(() -> {
           driver
               .workspace()
-              .screening()
+              .playback()
               .loopProperty()
               .set(
                   Optional.of(
-                      new dynamorph.app.session.Screening.Loop(
+                      new dynamorph.app.session.Playback.Loop(
                           Time.ofMillis(400), Time.ofMillis(520))));
           action("Export the frames\u2026");
         });
@@ -513,7 +513,7 @@ class FilmToolsJourneyTest extends FilmJourney {
     Layer cue =
         driver.project().layer(driver.workspace().selection().layers().getFirst()).orElseThrow();
     assertThat(CueList.readingSpeed(cue)).isGreaterThan(20);
-    assertThat(CueList.time(cue).isLive(driver.workspace().screening().playheadProperty().get()))
+    assertThat(CueList.time(cue).isLive(driver.workspace().playback().playheadProperty().get()))
         .isTrue();
   }
 }

@@ -60,13 +60,13 @@ class StyleSystemJourneyTest extends JourneyTest {
   void theSamplerTakesALookAndStampsItOnTextsPressedOneByOne() {
     takeTheSampler();
     pressOn("label-5-title");
-    assertThat(driver.workspace().samplingProperty().get()).isPresent();
+    assertThat(driver.workspace().tools().samplingProperty().get()).isPresent();
     assertThat(driver.isShown("#sampler-bar")).isTrue();
     pressOn("label-6-title");
     assertThat(driver.layer("label-6-title").follows()).containsExactly(LOAN);
     assertThat(size("label-6-title")).isEqualTo(size("label-5-title"));
     driver.robot().push(KeyCode.ESCAPE);
-    assertThat(driver.workspace().samplingProperty().get()).isEmpty();
+    assertThat(driver.workspace().tools().samplingProperty().get()).isEmpty();
     driver.robot().push(KeyCode.ESCAPE);
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
@@ -180,7 +180,7 @@ class StyleSystemJourneyTest extends JourneyTest {
     driver.robot().push(KeyCode.ESCAPE);
     driver.settle();
     assertThat(driver.isShown("#reach-view")).isFalse();
-    assertThat(driver.workspace().deskProperty().get()).as("the desk stays open").isPresent();
+    assertThat(driver.workspace().attempt().desk()).as("the desk stays open").isPresent();
   }
 
   @Test
@@ -347,7 +347,7 @@ class StyleSystemJourneyTest extends JourneyTest {
     driver.robot().drag(driver.middleOf("label-10-title"), MouseButton.PRIMARY);
     driver.robot().dropTo("#style-" + LABEL);
     driver.settle();
-    assertThat(driver.workspace().reviewProperty().get()).isPresent();
+    assertThat(driver.workspace().attempt().review()).isPresent();
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.ENTER);
     driver.settle();
     assertThat(driver.project().styles().get(LABEL).properties().get(Properties.TRACKING.key()))

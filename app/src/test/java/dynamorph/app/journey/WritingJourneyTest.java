@@ -164,10 +164,10 @@ class WritingJourneyTest extends JourneyTest {
     driver.edit(TEXT, 0, 0);
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.ALT, KeyCode.H);
     driver.settle();
-    assertThat(driver.workspace().hiddenLettersProperty().get()).isTrue();
+    assertThat(driver.workspace().view().hiddenCharactersProperty().get()).isTrue();
     assertThat(driver.project()).as("the words are as they were").isEqualTo(demo);
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.ALT, KeyCode.H);
-    assertThat(driver.workspace().hiddenLettersProperty().get()).isFalse();
+    assertThat(driver.workspace().view().hiddenCharactersProperty().get()).isFalse();
   }
 
   @Test

@@ -120,7 +120,7 @@ class DeviationsTest {
   void localChangesOfAllFollowersAreShownBeforeTheyGo() {
     workspace.select(List.of(WHEEL));
     deviations.dropOnAllFollowers();
-    Review review = workspace.reviewProperty().get().orElseThrow();
+    Review review = workspace.attempt().review().orElseThrow();
     assertThat(review.title()).contains("what follows \"Label title\"");
     assertThat(LocalChanges.count(layer(OIL))).isPositive();
     workspace.commitPending();
@@ -141,11 +141,11 @@ class DeviationsTest {
         "Title",
         "Do it",
         "Done.");
-    assertThat(workspace.reviewProperty().get()).isEmpty();
+    assertThat(workspace.attempt().review()).isEmpty();
     assertThat(notice()).isEqualTo("Done.");
     deviations.doOrReview(
         Follow.replacing(new Target.Layers(List.of(CRANK)), TAG), "Title", "Do it", "Done.");
-    assertThat(workspace.reviewProperty().get().orElseThrow().commitLabel())
+    assertThat(workspace.attempt().review().orElseThrow().commitLabel())
         .isEqualTo("Do it, change 1 more text");
   }
 

@@ -73,13 +73,13 @@ class LookingTest {
         .gradientInHandProperty()
         .set(Optional.of(new Workspace.GradientInHand(RIM, (_, _) -> {})));
     workspace.openDesk(new StyleId("enamel-title"));
-    assertThat(workspace.deskProperty().get()).isPresent();
+    assertThat(workspace.attempt().desk()).isPresent();
     assertThat(workspace.gradientInHandProperty().get()).isEmpty();
     workspace
         .gradientInHandProperty()
         .set(Optional.of(new Workspace.GradientInHand(RIM, (_, _) -> {})));
     workspace.draft(
-        workspace.deskProperty().get().orElseThrow().draft().withName("Other"), Optional.empty());
+        workspace.attempt().desk().orElseThrow().draft().withName("Other"), Optional.empty());
     assertThat(workspace.gradientInHandProperty().get()).as("a draft goes on").isPresent();
     workspace.discardPending();
     assertThat(workspace.gradientInHandProperty().get()).isEmpty();

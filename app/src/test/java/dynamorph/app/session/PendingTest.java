@@ -87,7 +87,7 @@ class PendingTest {
     workspace.beforeShownProperty().set(false);
     workspace.commitPending();
     assertThat(workspace.project().styles().find(LABEL)).isEmpty();
-    assertThat(workspace.reviewProperty().get()).isEmpty();
+    assertThat(workspace.attempt().review()).isEmpty();
     assertThat(notice()).contains("for 6 texts");
     workspace.undo();
     assertThat(workspace.project()).isEqualTo(demo);
@@ -103,7 +103,7 @@ class PendingTest {
             "Delete");
     assertThat(workspace.review(impossible)).isFalse();
     assertThat(notice()).contains("cannot stand in");
-    assertThat(workspace.reviewProperty().get()).isEmpty();
+    assertThat(workspace.attempt().review()).isEmpty();
   }
 
   @Test
@@ -116,9 +116,9 @@ class PendingTest {
     assertThat(workspace.project()).isSameAs(demo);
     assertThat(notice()).contains("commit or discard it first");
     workspace.openDesk(TAG);
-    assertThat(workspace.deskProperty().get()).isEmpty();
+    assertThat(workspace.attempt().desk()).isEmpty();
     workspace.undo();
-    assertThat(workspace.reviewProperty().get()).as("undo takes the review back").isEmpty();
+    assertThat(workspace.attempt().review()).as("undo takes the review back").isEmpty();
   }
 
   @Test
@@ -149,7 +149,7 @@ class PendingTest {
     workspace.select(List.of(OIL));
     workspace.deviations().saveIntoStyle();
     assertThat(workspace.project()).isSameAs(demo);
-    assertThat(workspace.reviewProperty().get().orElseThrow().title())
+    assertThat(workspace.attempt().review().orElseThrow().title())
         .isEqualTo("Save into \"Label title\"");
     workspace.commitPending();
     assertThat(LocalChanges.count(layer(OIL))).isZero();
@@ -167,7 +167,7 @@ class PendingTest {
             new Target.Layers(List.of(OIL)),
             PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(50))));
     workspace.deviations().saveIntoStyle();
-    assertThat(workspace.reviewProperty().get()).isEmpty();
+    assertThat(workspace.attempt().review()).isEmpty();
     assertThat(workspace.project().styles().get(own).properties().get(Properties.SIZE.key()))
         .contains(FontSize.points(50));
   }
@@ -241,7 +241,7 @@ class PendingTest {
   @Test
   void aSamplerHoldsEverythingButThePlace() {
     Sample sample = Sample.of(demo, demo.layer(BOB).orElseThrow(), 0);
-    Sampling held = new Sampling(sample, Sampling.USUAL, true);
+    Sampling held = new Sampling(sample, Sampling.USUAL, true, false);
     workspace.apply(held.on(new Target.Layers(List.of(WHEEL))));
     assertThat(size(workspace.project(), WHEEL)).isEqualTo(size(demo, BOB));
     assertThat(Cascade.of(workspace.project()).placement(layer(WHEEL)))
@@ -257,26 +257,26 @@ class PendingTest {
                     List.of(
                         Style.text("x", "Foreign", "")
                             .withProperties(PropertySet.EMPTY.with(Properties.TRACKING, 3.0)))));
-    workspace.bring(StyleBundle.all(other), styles -> styles);
+    workspace.importStyles(StyleBundle.all(other), styles -> styles);
     assertThat(workspace.project().styles().named("Foreign")).isPresent();
     Project taken =
         other.withStyles(
             dynamorph.model.style.StyleBook.of(
                 List.of(Style.text("y", "Tag", "").withProperties(PropertySet.EMPTY))));
-    workspace.bring(StyleBundle.all(taken), styles -> styles);
-    assertThat(workspace.arrivalProperty().get().orElseThrow().collisions()).hasSize(1);
+    workspace.importStyles(StyleBundle.all(taken), styles -> styles);
+    assertThat(workspace.attempt().styleImport().orElseThrow().collisions()).hasSize(1);
     workspace.discardPending();
-    assertThat(workspace.arrivalProperty().get()).isEmpty();
+    assertThat(workspace.attempt().styleImport()).isEmpty();
   }
 
   @Test
   void openingAnotherProjectLeavesNothingPending() {
     enlarge();
     workspace.heldBackProperty().set(Set.of(OIL));
-    workspace.reachOpenProperty().set(true);
+    workspace.view().reachProperty().set(true);
     workspace.open(Project.empty("Fresh"), Optional.empty());
-    assertThat(workspace.deskProperty().get()).isEmpty();
+    assertThat(workspace.attempt().desk()).isEmpty();
     assertThat(workspace.heldBackProperty().get()).isEmpty();
-    assertThat(workspace.reachOpenProperty().get()).isFalse();
+    assertThat(workspace.view().reachProperty().get()).isFalse();
   }
 }

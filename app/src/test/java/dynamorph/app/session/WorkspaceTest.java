@@ -146,12 +146,12 @@ class WorkspaceTest {
     workspace.draft(draft.withName("Two"), Optional.of("drag"));
     workspace.draft(draft.withName("Three"), Optional.of("drag"));
     workspace.undo();
-    assertThat(workspace.deskProperty().get().orElseThrow().draft().name()).isEqualTo("One");
+    assertThat(workspace.attempt().desk().orElseThrow().draft().name()).isEqualTo("One");
     workspace.redo();
-    assertThat(workspace.deskProperty().get().orElseThrow().draft().name()).isEqualTo("Three");
+    assertThat(workspace.attempt().desk().orElseThrow().draft().name()).isEqualTo("Three");
     workspace.undo();
     workspace.undo();
-    assertThat(workspace.deskProperty().get().orElseThrow().isChanged()).isFalse();
+    assertThat(workspace.attempt().desk().orElseThrow().isChanged()).isFalse();
     workspace.discardPending();
     assertThat(workspace.project()).isSameAs(demo);
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
@@ -165,11 +165,11 @@ class WorkspaceTest {
     assertThat(workspace.apply(new ArrangeLayers.Rename(BELL, "x"))).isFalse();
     assertThat(notice()).contains("commit or discard it first");
     workspace.openDesk(new StyleId("notice"));
-    assertThat(workspace.deskProperty().get().orElseThrow().original().id()).isEqualTo(TAG);
+    assertThat(workspace.attempt().desk().orElseThrow().original().id()).isEqualTo(TAG);
     workspace.discardPending();
     workspace.openDesk(new StyleId("notice"));
     workspace.openDesk(TAG);
-    assertThat(workspace.deskProperty().get().orElseThrow().original().id()).isEqualTo(TAG);
+    assertThat(workspace.attempt().desk().orElseThrow().original().id()).isEqualTo(TAG);
   }
 
   @Test
@@ -180,7 +180,7 @@ class WorkspaceTest {
         draft.withBasedOn(Optional.of(new StyleId("label-title-loan"))), Optional.empty());
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
     workspace.commitPending();
-    assertThat(workspace.deskProperty().get()).isPresent();
+    assertThat(workspace.attempt().desk()).isPresent();
     assertThat(notice()).contains("circle");
     assertThat(workspace.project()).isSameAs(demo);
   }
@@ -220,7 +220,7 @@ class WorkspaceTest {
     Project other = Project.empty("Other");
     workspace.open(other, Optional.of(Path.of("other.dmorph")));
     assertThat(workspace.selection().isEmpty()).isTrue();
-    assertThat(workspace.deskProperty().get()).isEmpty();
+    assertThat(workspace.attempt().desk()).isEmpty();
     assertThat(workspace.historyProperty().get().isSaved()).isTrue();
     assertThat(workspace.shownProperty().get()).isSameAs(other);
     assertThat(workspace.fileProperty().get()).contains(Path.of("other.dmorph"));

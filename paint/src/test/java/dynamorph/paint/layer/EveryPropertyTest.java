@@ -100,24 +100,30 @@ class EveryPropertyTest {
     PropertySet none = PropertySet.EMPTY;
     PropertySet linear = none.with(Properties.COAT_PAINT.at(RIM), PaintKind.LINEAR);
     return switch (id) {
-      case "stops", "angle", "centre-down", "gradient-scale", "gradient-offset", "fit", "mixing" ->
+      case "stops",
+          "angle",
+          "centre-y",
+          "gradient-scale",
+          "gradient-offset",
+          "fit",
+          "interpolation" ->
           linear;
-      case "centre-across" -> none.with(Properties.COAT_PAINT.at(RIM), PaintKind.RADIAL);
+      case "centre-x" -> none.with(Properties.COAT_PAINT.at(RIM), PaintKind.RADIAL);
       case "repeat" -> linear.with(Properties.GRADIENT_SCALE.at(RIM), 20.0);
       case String own when own.startsWith("tile") ->
           none.with(Properties.COAT_PAINT.at(RIM), PaintKind.PATTERN)
               .with(
                   Properties.TILE.at(RIM),
                   own.equals("tile-image") ? PatternTile.IMAGE : PatternTile.HATCH);
-      case "about" -> none.with(Properties.COAT_ROTATION.at(RIM), 20.0);
-      case "step-across", "step-down", "step-scale", "step-turn", "last-opacity" ->
+      case "transform-origin" -> none.with(Properties.COAT_ROTATION.at(RIM), 20.0);
+      case "step-x", "step-y", "step-scale", "step-rotation", "end-opacity" ->
           none.with(Properties.COPIES.at(RIM), 3.0);
       case "colours-stepped" ->
           none.with(Properties.COPIES.at(RIM), 3.0)
               .with(Properties.END_COLOUR.at(RIM), Colour.hex("#00ff00"));
-      case "last-colour" ->
+      case "end-colour" ->
           none.with(Properties.COPIES.at(RIM), 3.0).with(Properties.COLOURS_STEPPED.at(RIM), true);
-      case "cap", "dash-phase", "dash-fit" ->
+      case "cap", "dash-offset", "dash-fit" ->
           none.with(Properties.DASHES.at(RIM), Dashes.parse("1.3 pt, 0.9 pt"));
       default -> none;
     };
@@ -127,13 +133,13 @@ class EveryPropertyTest {
   private static PropertySet effectCompany(String id) {
     PropertySet none = PropertySet.EMPTY;
     return switch (id) {
-      case "from" -> none.with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.INNER_GLOW);
-      case "angle",
-          "height",
-          "edge-width",
+      case "source" -> none.with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.INNER_GLOW);
+      case "azimuth",
+          "elevation",
+          "bevel-width",
           "depth",
-          "light-colour",
-          "light-blend",
+          "highlight-colour",
+          "highlight-blend",
           "shade-colour",
           "shade-blend" ->
           none.with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.BEVEL);
@@ -141,7 +147,7 @@ class EveryPropertyTest {
           none.with(Properties.EFFECT_KIND.at(RIM.effect("glow")), EffectKind.OUTER_GLOW)
               .with(Properties.EFFECT_COLOUR.at(RIM.effect("glow")), Colour.hex("#ff0000"))
               .with(Properties.EFFECT_OPACITY.at(RIM.effect("glow")), 1.0);
-      case "knocked-out" -> none.with(Properties.COAT_OPACITY.at(RIM), 0.5);
+      case "knockout" -> none.with(Properties.COAT_OPACITY.at(RIM), 0.5);
       default -> none;
     };
   }
@@ -174,9 +180,9 @@ class EveryPropertyTest {
       case "list-numbers", "list-after", "list-start", "list-gap" ->
           none.with(Properties.LIST, ListKind.NUMBERS);
       case String own
-          when own.startsWith("word-space-")
-              || own.startsWith("letter-space-")
-              || own.startsWith("glyph-scale-")
+          when own.startsWith("word-spacing-")
+              || own.startsWith("letter-spacing-")
+              || own.startsWith("glyph-scaling-")
               || own.startsWith("hang-") ->
           justified.with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH);
       case String own when own.startsWith("hyphen") ->

@@ -58,7 +58,7 @@ final class NewLayers {
         workspace.apply(
             new ArrangeLayers.Add(
                 board.get().artboard().id(),
-                List.of(workspace.screening().timed(board.get().artboard(), layer)),
+                List.of(workspace.playback().timed(board.get().artboard(), layer)),
                 "Pen"));
     if (added) {
       workspace.select(List.of(layer.id()));

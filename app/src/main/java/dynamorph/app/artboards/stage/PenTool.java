@@ -94,8 +94,8 @@ final class PenTool {
           PathDraft.Bounds box = drawn.bounds().orElseThrow();
           Box plane = new Box(box.x(), box.y(), box.width(), box.height());
           if (new NewLayers(workspace, stage).add(figure, plane)
-              && workspace.toolProperty().get() == Tool.DRAW) {
-            workspace.toolProperty().set(Tool.SELECT);
+              && workspace.tools().toolProperty().get() == Tool.DRAW) {
+            workspace.tools().toolProperty().set(Tool.SELECT);
           }
         });
   }

@@ -31,16 +31,16 @@ final class SamplerBar extends VBox {
     setId("sampler-bar");
     setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     setSpacing(5);
-    visibleProperty().bind(workspace.toolProperty().isEqualTo(Tool.SAMPLER));
+    visibleProperty().bind(workspace.tools().toolProperty().isEqualTo(Tool.SAMPLER));
     managedProperty().bind(visibleProperty());
-    workspace.samplingProperty().addListener((_, _, held) -> show(held));
-    show(workspace.samplingProperty().get());
+    workspace.tools().samplingProperty().addListener((_, _, held) -> show(held));
+    show(workspace.tools().samplingProperty().get());
   }
 
   private void show(Optional<Sampling> held) {
     pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("loaded"), held.isPresent());
     if (held.isEmpty()) {
-      Label words = new Label("Empty. Click a text to take its look.");
+      Label words = new Label("The sampler is empty. Click a text to take its look.");
       Label hint = new Label("With texts selected, the sample goes onto them at once.");
       hint.getStyleClass().add("quiet");
       getChildren().setAll(words, hint);
@@ -52,10 +52,16 @@ final class SamplerBar extends VBox {
     title.setMinWidth(Region.USE_PREF_SIZE);
     String styles =
         sampling.sample().followed().stream().map(this::name).collect(Collectors.joining(", "));
-    Button empty = new Button("Empty");
+    ToggleButton another = new ToggleButton("Take another");
+    another.setId("sampler-another");
+    another.setSelected(sampling.takesAnother());
+    another.setTooltip(
+        new Tooltip("Let the next click take another sample  " + Tool.SAMPLER.key()));
+    another.setOnAction(_ -> set(sampling.takingAnother(another.isSelected())));
+    Button empty = new Button("Empty the sampler");
     empty.setTooltip(new Tooltip("Empty the sampler  Esc"));
-    empty.setOnAction(_ -> workspace.samplingProperty().set(Optional.empty()));
-    HBox head = new HBox(10, title, empty);
+    empty.setOnAction(_ -> workspace.tools().samplingProperty().set(Optional.empty()));
+    HBox head = new HBox(10, title, another, empty);
     head.setAlignment(Pos.CENTER_LEFT);
     FlowPane facets = new FlowPane(4, 4);
     facets.setPrefWrapLength(WIDTH);
@@ -72,8 +78,10 @@ final class SamplerBar extends VBox {
     follow.setOnAction(_ -> set(sampling.followingStyles(follow.isSelected())));
     Label hint =
         new Label(
-            "Click a text; Shift: a word. Drag over letters, or from the ground around texts"
-                + " (Ctrl: only those inside). Alt: take another.");
+            sampling.takesAnother()
+                ? "Click the text to take the next sample from. Esc keeps the one there is."
+                : "Click a text; Shift: a word. Drag over letters, or from the background around"
+                    + " texts (Ctrl: only those inside).");
     hint.getStyleClass().add("quiet");
     hint.setWrapText(true);
     hint.setPrefWidth(WIDTH);
@@ -98,7 +106,7 @@ final class SamplerBar extends VBox {
   }
 
   private void set(Sampling changed) {
-    workspace.samplingProperty().set(Optional.of(changed));
+    workspace.tools().samplingProperty().set(Optional.of(changed));
   }
 
   private String name(StyleId id) {

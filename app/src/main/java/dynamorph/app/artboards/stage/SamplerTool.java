@@ -16,7 +16,8 @@ import java.util.Optional;
  * What clicking and dragging with the sampler does. Empty, a click takes the look of the letter
  * that is clicked; if texts were selected before, it goes onto them at once. Loaded, a click stamps
  * the whole text, with Shift the word; a drag over letters stamps what it covers, a drag from the
- * ground all texts that it touches, with Ctrl those it encloses. Alt takes another sample.
+ * ground all texts that it touches, with Ctrl those it encloses. {@link #takeAnother()} lets the
+ * next click take another sample.
  */
 final class SamplerTool {
   private final Workspace workspace;
@@ -27,8 +28,8 @@ final class SamplerTool {
   }
 
   /** Whether a click here takes a sample instead of stamping one. */
-  boolean takes(boolean again) {
-    return again || workspace.samplingProperty().get().isEmpty();
+  boolean takes() {
+    return workspace.tools().samplingProperty().get().map(Sampling::takesAnother).orElse(true);
   }
 
   /**
@@ -39,14 +40,14 @@ final class SamplerTool {
   boolean take(Scene.Found found, int offset) {
     Selection targets = workspace.selection();
     Sample sample = Sample.of(workspace.project(), found.text().layer(), offset);
-    Sampling before = workspace.samplingProperty().get().orElse(null);
+    Sampling before = workspace.tools().samplingProperty().get().orElse(null);
     Sampling taken =
         before == null
-            ? new Sampling(sample, Sampling.USUAL, true)
-            : new Sampling(sample, before.facets(), before.withStyles());
+            ? new Sampling(sample, Sampling.USUAL, true, false)
+            : new Sampling(sample, before.facets(), before.withStyles(), false);
     boolean first =
         before == null && !targets.isEmpty() && !targets.contains(found.text().layer().id());
-    workspace.samplingProperty().set(Optional.of(taken));
+    workspace.tools().samplingProperty().set(Optional.of(taken));
     if (first) {
       stamp(targets.target());
     }
@@ -56,7 +57,7 @@ final class SamplerTool {
   /** Puts what is held on a target. */
   void stamp(Target target) {
     endPreview();
-    Optional<Sampling> held = workspace.samplingProperty().get();
+    Optional<Sampling> held = workspace.tools().samplingProperty().get();
     if (held.isPresent() && !target.layers().isEmpty() && workspace.apply(held.get().on(target))) {
       workspace.tell(
           Notice.offering("Stamped on " + target.label() + ".", "Undo", workspace::undo));
@@ -85,7 +86,7 @@ final class SamplerTool {
       return;
     }
     previewed = target;
-    Optional<Sampling> held = workspace.samplingProperty().get();
+    Optional<Sampling> held = workspace.tools().samplingProperty().get();
     if (target.isPresent() && held.isPresent()) {
       workspace.preview(held.get().on(target.get()));
     } else {
@@ -93,16 +94,28 @@ final class SamplerTool {
     }
   }
 
+  /** Lets the next click take another sample, or not after all. */
+  void takeAnother() {
+    endPreview();
+    workspace.tools().takeAnotherSample();
+  }
+
   void endPreview() {
     previewed = Optional.empty();
     workspace.endPreview();
   }
 
-  /** Empties the sampler. Returns whether it held anything. */
-  boolean empty() {
+  /** Keeps the sample after all, or empties the sampler. Returns whether there was either. */
+  boolean stepBack() {
     endPreview();
-    boolean held = workspace.samplingProperty().get().isPresent();
-    workspace.samplingProperty().set(Optional.empty());
+    Optional<Sampling> waiting =
+        workspace.tools().samplingProperty().get().filter(Sampling::takesAnother);
+    if (waiting.isPresent()) {
+      takeAnother();
+      return true;
+    }
+    boolean held = workspace.tools().samplingProperty().get().isPresent();
+    workspace.tools().samplingProperty().set(Optional.empty());
     return held;
   }
 }

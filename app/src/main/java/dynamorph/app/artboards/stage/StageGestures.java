@@ -86,6 +86,7 @@ final class StageGestures {
     this.pen = new PenTool(workspace, stage);
     this.sampler = new SamplerTool(workspace);
     workspace
+        .tools()
         .toolProperty()
         .addListener((_, before, now) -> {
           if (before == Tool.DRAW && now != Tool.DRAW) {
@@ -104,7 +105,7 @@ final class StageGestures {
     stage.setOnMouseMoved(this::moved);
     stage.setOnMouseExited(_ -> {
       stage.setHovered(Optional.empty());
-      if (workspace.toolProperty().get() == Tool.SAMPLER) {
+      if (workspace.tools().toolProperty().get() == Tool.SAMPLER) {
         sampler.endPreview();
       }
     });
@@ -134,7 +135,7 @@ final class StageGestures {
     boolean pans =
         event.getButton() == MouseButton.MIDDLE
             || spaceHeld
-            || workspace.toolProperty().get() == Tool.HAND;
+            || workspace.tools().toolProperty().get() == Tool.HAND;
     if (pans) {
       stage.setCursor(Cursor.CLOSED_HAND);
       return Drag.PANNING;
@@ -142,7 +143,7 @@ final class StageGestures {
     if (event.getButton() != MouseButton.PRIMARY) {
       return Drag.NONE;
     }
-    if (workspace.toolProperty().get() == Tool.SAMPLER) {
+    if (workspace.tools().toolProperty().get() == Tool.SAMPLER) {
       return pressWithSampler(event);
     }
     gradientGrip = gradientHandles.at(event.getX(), event.getY());
@@ -165,14 +166,14 @@ final class StageGestures {
       pressInText(hit.get(), event);
       return Drag.WORDS;
     }
-    if (workspace.toolProperty().get() == Tool.TEXT) {
+    if (workspace.tools().toolProperty().get() == Tool.TEXT) {
       return pressWithTextTool(hit, event);
     }
-    if (workspace.toolProperty().get() == Tool.SHAPE) {
+    if (workspace.tools().toolProperty().get() == Tool.SHAPE) {
       workspace.select(List.of());
       return Drag.NEW_SHAPE;
     }
-    if (workspace.toolProperty().get() == Tool.DRAW) {
+    if (workspace.tools().toolProperty().get() == Tool.DRAW) {
       return pen.pressed(event.getX(), event.getY(), event.getClickCount()) ? Drag.PEN : Drag.NONE;
     }
     if (hit.filter(StageGestures::isText).isPresent() && event.getClickCount() >= 2) {
@@ -199,9 +200,9 @@ final class StageGestures {
     sampler.endPreview();
     sampledOn = hit(event.getX(), event.getY());
     if (sampledOn.isEmpty()) {
-      return sampler.takes(event.isAltDown()) ? Drag.NONE : Drag.SAMPLED_TEXTS;
+      return sampler.takes() ? Drag.NONE : Drag.SAMPLED_TEXTS;
     }
-    if (sampler.takes(event.isAltDown())) {
+    if (sampler.takes()) {
       sampler.take(
           sampledOn.get(),
           isText(sampledOn.get()) ? offsetAt(sampledOn.get(), event.getX(), event.getY()) : 0);
@@ -465,12 +466,12 @@ final class StageGestures {
       double width = SHAPE_WIDTH / (stage.view().scale() / stage.pixelRatio());
       drawn = new Box(drawn.x(), drawn.y(), width, width * 0.6);
     }
-    Shape figure = workspace.shapeProperty().get();
+    Shape figure = workspace.tools().shapeProperty().get();
     if (figure instanceof Shape.Line) {
       figure = new Shape.Line((event.getX() < pressX) != (event.getY() < pressY));
     }
     if (new NewLayers(workspace, stage).add(figure, drawn)) {
-      workspace.toolProperty().set(Tool.SELECT);
+      workspace.tools().toolProperty().set(Tool.SELECT);
     }
   }
 
@@ -506,21 +507,21 @@ final class StageGestures {
     if (workspace.apply(
         new ArrangeLayers.Add(
             board.get().artboard().id(),
-            List.of(workspace.screening().timed(board.get().artboard(), layer)),
+            List.of(workspace.playback().timed(board.get().artboard(), layer)),
             "Set"))) {
       workspace.selectionProperty().set(Selection.editing(layer.id(), 0, 0));
-      workspace.toolProperty().set(Tool.SELECT);
+      workspace.tools().toolProperty().set(Tool.SELECT);
     }
   }
 
   private void moved(MouseEvent event) {
-    if (workspace.toolProperty().get() == Tool.DRAW) {
+    if (workspace.tools().toolProperty().get() == Tool.DRAW) {
       pen.moved(event.getX(), event.getY());
       stage.setCursor(Cursor.CROSSHAIR);
       return;
     }
     Optional<Scene.Found> hit = hit(event.getX(), event.getY());
-    if (workspace.toolProperty().get() == Tool.SAMPLER) {
+    if (workspace.tools().toolProperty().get() == Tool.SAMPLER) {
       overWithSampler(event, hit);
       return;
     }
@@ -533,13 +534,13 @@ final class StageGestures {
       stage.setCursor(over.get().cursor());
       return;
     }
-    boolean shows = workspace.toolProperty().get() != Tool.HAND;
+    boolean shows = workspace.tools().toolProperty().get() != Tool.HAND;
     stage.setHovered(hit.filter(_ -> shows).map(found -> found.text().layer().id()));
     boolean overEdited =
         workspace.selection().cursor().isPresent()
             && hit.map(found -> found.text().layer().id())
                 .equals(workspace.selection().cursor().map(Selection.Cursor::layer));
-    if (overEdited || workspace.toolProperty().get() == Tool.TEXT) {
+    if (overEdited || workspace.tools().toolProperty().get() == Tool.TEXT) {
       stage.setCursor(Cursor.TEXT);
     } else {
       updateCursor();
@@ -549,7 +550,7 @@ final class StageGestures {
   private void overWithSampler(MouseEvent event, Optional<Scene.Found> hit) {
     stage.setHovered(hit.map(found -> found.text().layer().id()));
     stage.setCursor(Cursor.CROSSHAIR);
-    boolean stamps = !sampler.takes(event.isAltDown());
+    boolean stamps = !sampler.takes();
     sampler.preview(
         hit.filter(_ -> stamps)
             .map(found ->
@@ -560,9 +561,9 @@ final class StageGestures {
 
   private void updateCursor() {
     stage.setCursor(
-        spaceHeld || workspace.toolProperty().get() == Tool.HAND
+        spaceHeld || workspace.tools().toolProperty().get() == Tool.HAND
             ? Cursor.OPEN_HAND
-            : switch (workspace.toolProperty().get()) {
+            : switch (workspace.tools().toolProperty().get()) {
               case TEXT -> Cursor.TEXT;
               case SHAPE, DRAW, SAMPLER -> Cursor.CROSSHAIR;
               case SELECT, HAND -> Cursor.DEFAULT;
@@ -615,7 +616,7 @@ final class StageGestures {
       }
       return;
     }
-    if (workspace.toolProperty().get() == Tool.DRAW && pen.keyPressed(event)) {
+    if (workspace.tools().toolProperty().get() == Tool.DRAW && pen.keyPressed(event)) {
       event.consume();
       return;
     }
@@ -629,9 +630,9 @@ final class StageGestures {
           }
           case ENTER, F2 -> plain && editSelected();
           case ESCAPE -> {
-            if (workspace.toolProperty().get() == Tool.SAMPLER) {
-              if (!sampler.empty()) {
-                workspace.toolProperty().set(Tool.SELECT);
+            if (workspace.tools().toolProperty().get() == Tool.SAMPLER) {
+              if (!sampler.stepBack()) {
+                workspace.tools().toolProperty().set(Tool.SELECT);
               }
               yield true;
             }

@@ -69,7 +69,7 @@ final class StageMarks {
     if (scene.isEmpty()) {
       return;
     }
-    if (workspace.screening().playingProperty().get()) {
+    if (workspace.playback().playingProperty().get()) {
       drawFrames(g, scene.get(), List.of());
       drawRulers(g, scene.get());
       return;
@@ -95,7 +95,7 @@ final class StageMarks {
     }
     drawHandles(g);
     gradient.draw(g);
-    if (workspace.hiddenLettersProperty().get()) {
+    if (workspace.view().hiddenCharactersProperty().get()) {
       selection.layers().stream()
           .flatMap(id -> scene.get().find(id).stream())
           .forEach(found -> drawHiddenLetters(g, found));
@@ -110,7 +110,7 @@ final class StageMarks {
 
   /** From the artboard that the selection stands on, else from the first. */
   private void drawRulers(GraphicsContext g, Scene scene) {
-    if (!workspace.rulersShownProperty().get() || scene.boards().isEmpty()) {
+    if (!workspace.view().rulersProperty().get() || scene.boards().isEmpty()) {
       return;
     }
     Scene.Board board =
@@ -131,7 +131,7 @@ final class StageMarks {
   /** What belongs to artboards and films themselves; all that is seen while a film plays. */
   private void drawFrames(GraphicsContext g, Scene scene, List<Box> tags) {
     drawNames(g, scene, tags);
-    if (workspace.screening().safeAreasShownProperty().get()) {
+    if (workspace.playback().safeAreasShownProperty().get()) {
       drawSafeAreas(g, scene);
     }
   }

@@ -67,12 +67,12 @@ public final class StagePane extends StackPane {
       button.setTooltip(new Tooltip(tool.help() + "  " + tool.key()));
       button.setToggleGroup(group);
       button.setFocusTraversable(false);
-      button.setSelected(workspace.toolProperty().get() == tool);
+      button.setSelected(workspace.tools().toolProperty().get() == tool);
       button.setOnAction(_ -> {
-        workspace.toolProperty().set(tool);
+        workspace.tools().toolProperty().set(tool);
         button.setSelected(true);
       });
-      workspace.toolProperty().addListener((_, _, now) -> button.setSelected(now == tool));
+      workspace.tools().toolProperty().addListener((_, _, now) -> button.setSelected(now == tool));
       bar.getChildren().add(button);
     }
     return bar;
@@ -90,14 +90,14 @@ public final class StagePane extends StackPane {
       button.setId("shape-" + figure.name().toLowerCase(java.util.Locale.ROOT));
       button.setToggleGroup(group);
       button.setFocusTraversable(false);
-      button.setSelected(figure.equals(workspace.shapeProperty().get()));
+      button.setSelected(figure.equals(workspace.tools().shapeProperty().get()));
       button.setOnAction(_ -> {
-        workspace.shapeProperty().set(figure);
+        workspace.tools().shapeProperty().set(figure);
         button.setSelected(true);
       });
       bar.getChildren().add(button);
     }
-    bar.visibleProperty().bind(workspace.toolProperty().isEqualTo(Tool.SHAPE));
+    bar.visibleProperty().bind(workspace.tools().toolProperty().isEqualTo(Tool.SHAPE));
     bar.managedProperty().bind(bar.visibleProperty());
     return bar;
   }

@@ -84,15 +84,15 @@ public final class StageView extends Region {
     marks.setManaged(false);
     getChildren().addAll(picture, marks);
     workspace.shownProperty().addListener((_, _, _) -> request());
-    workspace.screening().playheadProperty().addListener((_, _, _) -> request());
-    workspace.screening().filmProperty().addListener((_, was, now) -> sightChanged(was, now));
-    workspace.screening().safeAreasShownProperty().addListener((_, _, _) -> drawMarks());
-    workspace.screening().playingProperty().addListener((_, _, _) -> request());
-    workspace.rulersShownProperty().addListener((_, _, _) -> drawMarks());
-    workspace.screening().playingProperty().addListener((_, _, _) -> drawMarks());
+    workspace.playback().playheadProperty().addListener((_, _, _) -> request());
+    workspace.playback().filmProperty().addListener((_, was, now) -> sightChanged(was, now));
+    workspace.playback().safeAreasShownProperty().addListener((_, _, _) -> drawMarks());
+    workspace.playback().playingProperty().addListener((_, _, _) -> request());
+    workspace.view().rulersProperty().addListener((_, _, _) -> drawMarks());
+    workspace.playback().playingProperty().addListener((_, _, _) -> drawMarks());
     workspace.selectionProperty().addListener((_, _, _) -> selectionChanged());
-    workspace.hiddenLettersProperty().addListener((_, _, _) -> selectionChanged());
-    workspace.outlineShownProperty().addListener((_, _, _) -> request());
+    workspace.view().hiddenCharactersProperty().addListener((_, _, _) -> selectionChanged());
+    workspace.view().outlinesProperty().addListener((_, _, _) -> request());
     workspace.gradientInHandProperty().addListener((_, _, _) -> drawMarks());
     theme.addListener((_, _, _) -> request());
     view.addListener((_, _, _) -> viewChanged());
@@ -145,12 +145,12 @@ public final class StageView extends Region {
   public void setSpelling(SpellingService service) {
     spelling = Optional.of(service);
     service.changesProperty().addListener((_, _, _) -> selectionChanged());
-    workspace.spellingShownProperty().addListener((_, _, _) -> selectionChanged());
+    workspace.view().spellingProperty().addListener((_, _, _) -> selectionChanged());
   }
 
   /** What checks spelling, while it is to be marked. */
   Optional<SpellingService> spelling() {
-    return spelling.filter(_ -> workspace.spellingShownProperty().get());
+    return spelling.filter(_ -> workspace.view().spellingProperty().get());
   }
 
   /** Where the caret stands on the screen, at its foot; the middle of the stage without one. */
@@ -239,7 +239,7 @@ public final class StageView extends Region {
   /** Shows all artboards. */
   public void fitAll() {
     Project project = workspace.project();
-    Optional<ArtboardId> film = workspace.screening().filmProperty().get();
+    Optional<ArtboardId> film = workspace.playback().filmProperty().get();
     Box bounds =
         project.artboards().stream()
             .filter(board -> film.isPresent() ? film.get().equals(board.id()) : !board.isFilm())
@@ -271,7 +271,7 @@ public final class StageView extends Region {
             .shownProperty()
             .get()
             .layer(id)
-            .filter(layer -> workspace.screening().bring(layer))
+            .filter(layer -> workspace.playback().bring(layer))
             .isPresent();
     if (elsewhere) {
       afterNextFrame(() -> revealInSight(id));
@@ -341,19 +341,18 @@ public final class StageView extends Region {
       frames.request(
           studio.get(),
           workspace.shownProperty().get(),
-          workspace.screening().sight(),
+          workspace.playback().sight(),
           asked(),
           theme.get().stage(),
-          workspace.outlineShownProperty().get(),
-          workspace.screening().playingProperty().get());
+          workspace.view().outlinesProperty().get(),
+          workspace.playback().playingProperty().get());
     }
   }
 
   /** The view, with half of its pixels each way while a film plays and that is wanted. */
   private View asked() {
     boolean coarse =
-        workspace.screening().coarseProperty().get()
-            && workspace.screening().playingProperty().get();
+        workspace.playback().coarseProperty().get() && workspace.playback().playingProperty().get();
     return coarse
         ? new View(
             Math.ceilDiv(view().width(), 2),
@@ -369,7 +368,7 @@ public final class StageView extends Region {
     picture.setImage(finished.image());
     placePicture();
     // marks do not move with the film; painting them for every frame would cost more than the frame
-    if (!workspace.screening().playingProperty().get()) {
+    if (!workspace.playback().playingProperty().get()) {
       drawMarks();
     }
     List<Runnable> waiting = List.copyOf(afterFrame);
@@ -389,7 +388,7 @@ public final class StageView extends Region {
             .get()
             .filter(last -> last.scene().project().equals(workspace.shownProperty().get()))
             .filter(last -> last.view().equals(view()))
-            .filter(last -> last.sight().equals(workspace.screening().sight()))
+            .filter(last -> last.sight().equals(workspace.playback().sight()))
             .isPresent();
   }
 

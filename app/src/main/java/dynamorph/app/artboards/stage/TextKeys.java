@@ -98,7 +98,7 @@ final class TextKeys {
   /** Straight quotation marks become those of the language, unless that is turned off. */
   private String asTheLanguageHasIt(String typed) {
     boolean straight = typed.equals("\"") || typed.equals("'");
-    if (!straight || !workspace.typographicQuotesProperty().get()) {
+    if (!straight || !workspace.view().typographicQuotesProperty().get()) {
       return typed;
     }
     return editing()
@@ -289,7 +289,7 @@ final class TextKeys {
   /** Words of another project bring their styles. */
   private void bring(Editing at, Story words) {
     Layer part = Layer.of("words", "words", "").withStory(words);
-    workspace.bring(
+    workspace.importStyles(
         StyleBundle.of(copiedFrom, List.of(part)),
         styles -> new ImportText(styles, at.layer().id(), at.range(), words));
   }

@@ -1,12 +1,16 @@
 package dynamorph.app.artboards.text;
 
-import dynamorph.app.MainWindow;
 import dynamorph.app.action.Actions;
+import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.artboards.text.spelling.SpellingMenu;
 import dynamorph.app.artboards.text.spelling.SpellingService;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Selection;
+import dynamorph.app.session.ViewSettings;
 import dynamorph.app.session.Workspace;
+import dynamorph.app.text.Messages;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.cascade.Cascade;
@@ -20,9 +24,11 @@ import dynamorph.model.value.BoxFit;
 import dynamorph.typeset.language.Placeholder;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
-import javafx.beans.value.ObservableBooleanValue;
 import javafx.geometry.Point2D;
 
 /** The actions that are about words. */
@@ -33,44 +39,49 @@ public final class TextActions {
   private static final int WORDS_AT_A_POINT = 4;
   private static final int WORDS_IN_A_GROWING_BOX = 60;
 
-  private final MainWindow main;
   private final Workspace workspace;
-
-  public TextActions(MainWindow main, Workspace workspace) {
-    this.main = main;
-    this.workspace = workspace;
-  }
+  private final StageView stage;
+  private final SpellingService spelling;
+  private final Supplier<Studio> studio;
+  private final BooleanSupplier askForRuby;
 
   /**
-   * Registers them.
-   *
-   * @param any whether anything is selected
+   * @param askForRuby goes to where the ruby of the selected letters is typed; whether it can
    */
-  public void list(Actions actions, ObservableBooleanValue any) {
-    actions.add("Text", "Find and replace", "Shortcut+F", main.find()::open);
-    actions.add("Text", "Fonts in this project", "", main.fonts()::open);
+  public TextActions(
+      Workspace workspace,
+      StageView stage,
+      SpellingService spelling,
+      Supplier<Studio> studio,
+      BooleanSupplier askForRuby) {
+    this.workspace = workspace;
+    this.stage = stage;
+    this.spelling = spelling;
+    this.studio = studio;
+    this.askForRuby = askForRuby;
+  }
+
+  public void register(Actions actions, Conditions when) {
+    ViewSettings view = workspace.view();
     actions.add(
-        "Text",
-        "Show hidden characters",
-        "Shortcut+Alt+H",
-        () -> toggle(workspace.hiddenLettersProperty()));
-    actions.add("Text", "Mark misspelt words", "", () -> toggle(workspace.spellingShownProperty()));
-    actions.add(
-        "Text",
-        "Typographic quotes while typing",
-        "",
-        () -> toggle(workspace.typographicQuotesProperty()));
-    actions.add("Text", "Next misspelt word", "Shortcut+Alt+M", this::nextMisspelt);
-    actions.add("Text", "Spelling suggestions", "Shortcut+PERIOD", this::suggest);
-    actions.add("Text", "Add ruby\u2026", "Shortcut+Alt+Y", this::ruby);
-    actions.add("Text", "Insert a soft hyphen", "", () -> insert("\u00AD"));
-    actions.add("Text", "Insert a no-break space", "", () -> insert("\u00A0"));
-    actions.add("Text", "Insert a line break", "", () -> insert("\u2028"));
-    actions.add("Text", "Kern the pair tighter", "Shortcut+Alt+COMMA", () -> kern(-KERN_STEP));
-    actions.add("Text", "Kern the pair wider", "Shortcut+Alt+PERIOD", () -> kern(KERN_STEP));
+        "text.hidden-characters", "Shortcut+Alt+H", () -> toggle(view.hiddenCharactersProperty()));
+    actions.add("text.spelling", "", () -> toggle(view.spellingProperty()));
+    actions.add("text.typographic-quotes", "", () -> toggle(view.typographicQuotesProperty()));
+    actions.add("text.next-misspelt", "Shortcut+Alt+M", this::nextMisspelt);
+    actions.add("text.suggest", "Shortcut+PERIOD", this::suggest);
+    actions.add("text.ruby", "Shortcut+Alt+Y", this::ruby);
+    actions.add("text.soft-hyphen", "", () -> insert("\u00AD"));
+    actions.add("text.no-break-space", "", () -> insert("\u00A0"));
+    actions.add("text.line-break", "", () -> insert("\u2028"));
+    actions.add("text.kern-tighter", "Shortcut+Alt+COMMA", () -> kern(-KERN_STEP));
+    actions.add("text.kern-wider", "Shortcut+Alt+PERIOD", () -> kern(KERN_STEP));
     for (Placeholder script : Placeholder.values()) {
       actions.add(
-          "Text", "Fill with placeholder text, " + script.label(), "", any, () -> fill(script));
+          "text.placeholder-" + script.name().toLowerCase(Locale.ROOT),
+          Messages.of("action.text.placeholder", script.label()),
+          "",
+          when.any(),
+          () -> fill(script));
     }
   }
 
@@ -86,7 +97,7 @@ public final class TextActions {
     if (wrong.isEmpty()) {
       workspace.tell(
           Notice.info(
-              main.spelling().isIdle()
+              spelling.isIdle()
                   ? "No misspelt word was found."
                   : "The words are still being checked; try again in a moment."));
       return;
@@ -103,8 +114,8 @@ public final class TextActions {
     workspace
         .selectionProperty()
         .set(Selection.editing(hit.layer(), hit.range().start(), hit.range().end()));
-    main.stage().reveal(hit.layer());
-    main.stage().requestFocus();
+    stage.reveal(hit.layer());
+    stage.requestFocus();
   }
 
   private static boolean isBehind(
@@ -121,7 +132,7 @@ public final class TextActions {
         .project()
         .layers()
         .forEach(layer ->
-            main.spelling()
+            spelling
                 .misspelt(layer.story(), cascade.resolve(layer))
                 .forEach(wrong -> hits.add(new WordSearch.Hit(layer.id(), wrong.range()))));
     return hits;
@@ -136,14 +147,14 @@ public final class TextActions {
     }
     ResolvedLayer look = Cascade.of(workspace.project()).resolve(layer.get());
     Optional<SpellingService.Misspelt> wrong =
-        main.spelling().at(layer.get().story(), look, cursor.get().caret());
+        spelling.at(layer.get().story(), look, cursor.get().caret());
     if (wrong.isEmpty()) {
       workspace.tell(Notice.info("The word at the caret is spelt right."));
       return;
     }
-    Point2D place = main.stage().caretOnScreen();
-    new SpellingMenu(workspace, main.spelling())
-        .open(main.stage(), layer.get().id(), wrong.get(), place.getX(), place.getY());
+    Point2D place = stage.caretOnScreen();
+    new SpellingMenu(workspace, spelling)
+        .open(stage, layer.get().id(), wrong.get(), place.getX(), place.getY());
   }
 
   // --- letters
@@ -159,11 +170,11 @@ public final class TextActions {
       int caret = range.start() + sign.length();
       workspace.selectionProperty().set(Selection.editing(cursor.get().layer(), caret, caret));
     }
-    main.stage().requestFocus();
+    stage.requestFocus();
   }
 
   private void ruby() {
-    if (!main.askForRuby()) {
+    if (!askForRuby.getAsBoolean()) {
       workspace.tell(Notice.info("Select the letters that the ruby stands over first."));
     }
   }
@@ -207,7 +218,8 @@ public final class TextActions {
 
   private boolean fits(Cascade cascade, Layer layer, String words) {
     Layer filled = layer.withStory(layer.story().replace(layer.story().all(), words));
-    return main.studio()
+    return studio
+        .get()
         .maker()
         .typesetter()
         .layout(filled.story(), cascade.resolve(filled))

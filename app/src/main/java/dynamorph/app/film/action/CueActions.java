@@ -1,7 +1,7 @@
 package dynamorph.app.film.action;
 
 import dynamorph.app.session.Notice;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
@@ -33,18 +33,18 @@ public final class CueActions {
 
   private final OpenFilm film;
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
 
   CueActions(OpenFilm film) {
     this.film = film;
     this.workspace = film.workspace();
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
   }
 
   private Optional<CueList> cues() {
-    return screening
+    return playback
         .board()
-        .flatMap(board -> screening.captions().map(track -> CueList.of(board, track)));
+        .flatMap(board -> playback.captions().map(track -> CueList.of(board, track)));
   }
 
   /** Puts a cue at the playhead, as long as there is room for it. */
@@ -54,7 +54,7 @@ public final class CueActions {
       workspace.tell(Notice.info("Add a track of captions first."));
       return;
     }
-    Time in = screening.playheadProperty().get();
+    Time in = playback.playheadProperty().get();
     Time next =
         list.get().cues().stream()
             .map(cue -> CueList.time(cue).in())
@@ -129,7 +129,7 @@ public final class CueActions {
                 .ifPresent(text -> {
                   try {
                     Time by = Time.ofSeconds(Double.parseDouble(text.replace(',', '.')));
-                    apply(list.shifted(screening.playheadProperty().get(), by), "Shift");
+                    apply(list.shifted(playback.playheadProperty().get(), by), "Shift");
                   } catch (NumberFormatException wrong) {
                     workspace.tell(Notice.problem("\"" + text + "\" is no number of seconds."));
                   }

@@ -2,7 +2,7 @@ package dynamorph.app.film.action;
 
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.session.Notice;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
@@ -24,21 +24,21 @@ import java.util.Optional;
 public final class CueFixes {
   private final OpenFilm film;
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
   private final StageView stage;
   private final CueActions cues;
 
   CueFixes(OpenFilm film, StageView stage, CueActions cues) {
     this.film = film;
     this.workspace = film.workspace();
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
     this.stage = stage;
     this.cues = cues;
   }
 
   /** Goes to the next of some cues behind the playhead, and from the last to the first. */
   public void toProblem(Collection<LayerId> cues) {
-    screening
+    playback
         .board()
         .ifPresent(board -> {
           List<Layer> sorted =
@@ -53,7 +53,7 @@ public final class CueFixes {
                   ? sorted.get((at + 1) % sorted.size())
                   : sorted.stream()
                       .filter(
-                          cue -> CueList.time(cue).in().isAfter(screening.playheadProperty().get()))
+                          cue -> CueList.time(cue).in().isAfter(playback.playheadProperty().get()))
                       .findFirst()
                       .orElse(sorted.getFirst());
           show(next);
@@ -62,7 +62,7 @@ public final class CueFixes {
 
   /** Selects a cue, lists its track and goes to where it is seen. */
   void show(Layer cue) {
-    cue.track().ifPresent(track -> screening.cueTrackProperty().set(Optional.of(track)));
+    cue.track().ifPresent(track -> playback.cueTrackProperty().set(Optional.of(track)));
     workspace.select(List.of(cue.id()));
     stage.reveal(cue.id());
   }

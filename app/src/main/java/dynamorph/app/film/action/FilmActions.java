@@ -1,9 +1,11 @@
 package dynamorph.app.film.action;
 
+import dynamorph.app.action.Actions;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.render.Studio;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Conditions;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.footage.FootageFiles;
 import dynamorph.formats.captions.CaptionFiles;
@@ -15,6 +17,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.paint.film.FilmPicture;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -25,7 +28,7 @@ import javafx.stage.Window;
 public final class FilmActions implements AutoCloseable {
   private final OpenFilm film;
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
   private final TrackActions tracks;
   private final FootageActions footage;
   private final TitleActions titles;
@@ -41,13 +44,52 @@ public final class FilmActions implements AutoCloseable {
       Supplier<Window> window) {
     this.film = new OpenFilm(workspace, window);
     this.workspace = workspace;
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
     this.tracks = new TrackActions(film);
     this.footage = new FootageActions(film, dialogs);
     this.titles = new TitleActions(film, stage, dialogs);
     this.cues = new CueActions(film);
     this.fixes = new CueFixes(film, stage, cues);
     this.files = new FilmFileActions(film, dialogs, studio);
+  }
+
+  /** Registers what can be done with films. */
+  public void register(Actions actions, Conditions when) {
+    actions.add("film.new", "", this::newFilm);
+    actions.add("film.settings", "", when.film(), this::filmSettings);
+    actions.add("film.play", "", when.film(), this::playOrPause);
+    actions.add("film.next-frame", "Alt+RIGHT", when.film(), () -> playback.step(1));
+    actions.add("film.previous-frame", "Alt+LEFT", when.film(), () -> playback.step(-1));
+    actions.add("film.next-edit", "Alt+Shift+RIGHT", when.film(), () -> playback.toEdit(true));
+    actions.add("film.previous-edit", "Alt+Shift+LEFT", when.film(), () -> playback.toEdit(false));
+    actions.add("film.add-title", "", when.film(), titles::addTitle);
+    actions.add("film.add-cue", "Alt+C", when.film(), cues::addCue);
+    actions.add("film.split", "Alt+S", when.film(), titles::split);
+    actions.add("film.trim-in", "Alt+I", when.film(), () -> titles.trimToPlayhead(true));
+    actions.add("film.trim-out", "Alt+O", when.film(), () -> titles.trimToPlayhead(false));
+    actions.add("film.fade", "Alt+F", when.film(), titles::fade);
+    actions.add("film.ripple-delete", "Shift+DELETE", when.film(), titles::deleteClosingGap);
+    actions.add("film.select-track", "Alt+A", when.film(), titles::selectTrack);
+    actions.add(
+        "film.safe-areas",
+        "",
+        when.film(),
+        () -> playback.safeAreasShownProperty().set(!playback.safeAreasShownProperty().get()));
+    actions.add(
+        "film.half-resolution",
+        "",
+        when.film(),
+        () -> playback.coarseProperty().set(!playback.coarseProperty().get()));
+    actions.add("film.add-footage", "", when.film(), footage::addFromFile);
+    actions.add("film.relink-footage", "", when.film(), footage::findMissing);
+    actions.add("film.import-captions", "", when.film(), files::importCaptions);
+    actions.add("film.export-captions", "", when.film(), files::exportListed);
+    actions.add("film.export-all-captions", "", when.film(), files::exportAllCaptions);
+    actions.add("film.export-frame", "", when.film(), files::exportFrame);
+    actions.add(
+        "film.export-frames", "", when.film(), () -> files.exportFrames(FilmPicture.Under.FOOTAGE));
+    actions.add(
+        "film.export-titles", "", when.film(), () -> files.exportFrames(FilmPicture.Under.NOTHING));
   }
 
   public TrackActions tracks() {
@@ -97,18 +139,18 @@ public final class FilmActions implements AutoCloseable {
   }
 
   public void playOrPause() {
-    if (screening.isOpen()) {
-      screening.playingProperty().set(!screening.playingProperty().get());
+    if (playback.isOpen()) {
+      playback.playingProperty().set(!playback.playingProperty().get());
     }
   }
 
   /** Plays what is selected over and over, the whole film if nothing is. */
   public void loop(boolean wanted) {
     if (!wanted) {
-      screening.loopProperty().set(Optional.empty());
+      playback.loopProperty().set(Optional.empty());
       return;
     }
-    screening
+    playback
         .board()
         .ifPresent(board -> {
           List<Timing> selected = film.selectedTimings(board);
@@ -118,8 +160,8 @@ public final class FilmActions implements AutoCloseable {
                   .map(Timing::out)
                   .max(Time::compareTo)
                   .orElse(OpenFilm.line(board).duration());
-          screening.loopProperty().set(Optional.of(new Screening.Loop(from, to)));
-          screening.seek(from);
+          playback.loopProperty().set(Optional.of(new Playback.Loop(from, to)));
+          playback.seek(from);
         });
   }
 
@@ -157,7 +199,7 @@ public final class FilmActions implements AutoCloseable {
                   .withBackground(dynamorph.model.value.Colour.hex("#10161b"))
                   .withTimeline(Optional.of(timeline));
           if (workspace.apply(new dynamorph.model.edit.layer.ArrangeArtboards.Add(board))) {
-            screening.open(board.id());
+            playback.open(board.id());
           }
         });
   }

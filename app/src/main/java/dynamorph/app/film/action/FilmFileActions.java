@@ -5,7 +5,7 @@ import dynamorph.app.files.FileQuestion;
 import dynamorph.app.render.FrameService;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.footage.FootageFiles;
 import dynamorph.formats.captions.CaptionFiles;
@@ -39,7 +39,7 @@ import javafx.application.Platform;
 public final class FilmFileActions implements AutoCloseable {
   private final OpenFilm film;
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
   private final Dialogs dialogs;
   private final Supplier<Studio> studio;
   private final ExecutorService worker =
@@ -48,7 +48,7 @@ public final class FilmFileActions implements AutoCloseable {
   FilmFileActions(OpenFilm film, Dialogs dialogs, Supplier<Studio> studio) {
     this.film = film;
     this.workspace = film.workspace();
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
     this.dialogs = dialogs;
     this.studio = studio;
   }
@@ -92,7 +92,7 @@ public final class FilmFileActions implements AutoCloseable {
                     : List.of());
     if (workspace.apply(
         new ImportCaptions(board.id(), track, read.sheet(), workspace.ids().next("c")))) {
-      screening.cueTrackProperty().set(Optional.of(track.id()));
+      playback.cueTrackProperty().set(Optional.of(track.id()));
       workspace.tell(
           Notice.offering(
               Numbers.counted(read.sheet().cues().size(), "cue")
@@ -124,7 +124,7 @@ public final class FilmFileActions implements AutoCloseable {
 
   /** Asks for the file of the track whose cues are listed. */
   public void exportListed() {
-    screening.captions().ifPresentOrElse(this::exportCaptions, film::wanted);
+    playback.captions().ifPresentOrElse(this::exportCaptions, film::wanted);
   }
 
   /** All caption tracks into one folder, each in the format that is chosen. */
@@ -224,7 +224,7 @@ public final class FilmFileActions implements AutoCloseable {
 
   private void export(Artboard board, Path folder, FilmPicture.Under under) {
     FrameRate rate = OpenFilm.line(board).rate();
-    Optional<Screening.Loop> loop = screening.loopProperty().get();
+    Optional<Playback.Loop> loop = playback.loopProperty().get();
     long first = loop.map(part -> rate.frameAt(part.from())).orElse(0L);
     long last =
         loop.map(part -> rate.frameAt(part.to()) - 1).orElse(OpenFilm.line(board).frames() - 1);
@@ -285,7 +285,7 @@ public final class FilmFileActions implements AutoCloseable {
                     board.name()
                         + " "
                         + OpenFilm.line(board)
-                            .codeAt(screening.playheadProperty().get())
+                            .codeAt(playback.playheadProperty().get())
                             .replaceAll("[:;]", "-")
                         + ".png")
                 .ifPresent(file -> exportFrame(board, file)));
@@ -294,7 +294,7 @@ public final class FilmFileActions implements AutoCloseable {
   private void exportFrame(Artboard board, Path file) {
     var project = workspace.project();
     SceneMaker maker = studio.get().maker();
-    Time at = screening.playheadProperty().get();
+    Time at = playback.playheadProperty().get();
     inBackground(() -> {
       Scene.Board film = maker.make(project).board(board.id()).orElseThrow();
       byte[] png;

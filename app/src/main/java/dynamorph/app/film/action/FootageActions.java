@@ -53,7 +53,7 @@ public final class FootageActions implements AutoCloseable {
   public record Place(Optional<TrackId> track, Time at) {}
 
   Place playhead() {
-    return new Place(Optional.empty(), workspace.screening().playheadProperty().get());
+    return new Place(Optional.empty(), workspace.playback().playheadProperty().get());
   }
 
   /** Asks for a video or pictures and puts them at the playhead. */

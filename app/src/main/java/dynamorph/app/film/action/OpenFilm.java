@@ -18,7 +18,7 @@ import javafx.stage.Window;
  */
 record OpenFilm(Workspace workspace, Supplier<Window> window) {
   Optional<Artboard> board() {
-    return workspace.screening().board();
+    return workspace.playback().board();
   }
 
   /** The same; says what to do if there is none. */

@@ -4,7 +4,7 @@ import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileQuestion;
 import dynamorph.app.session.Notice;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.table.TitleTableReader;
@@ -31,14 +31,14 @@ public final class TitleActions {
 
   private final OpenFilm film;
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
   private final StageView stage;
   private final Dialogs dialogs;
 
   TitleActions(OpenFilm film, StageView stage, Dialogs dialogs) {
     this.film = film;
     this.workspace = film.workspace();
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
     this.stage = stage;
     this.dialogs = dialogs;
   }
@@ -62,7 +62,7 @@ public final class TitleActions {
                           dynamorph.model.property.Properties.ANCHOR,
                           dynamorph.model.value.Anchor.CENTRE));
           if (workspace.apply(
-              new ArrangeLayers.Add(board.id(), List.of(screening.timed(board, title)), "Add"))) {
+              new ArrangeLayers.Add(board.id(), List.of(playback.timed(board, title)), "Add"))) {
             stage.afterNextFrame(() -> {
               workspace
                   .selectionProperty()
@@ -77,7 +77,7 @@ public final class TitleActions {
   public void split() {
     film.wanted()
         .ifPresent(board -> {
-          Time at = screening.playheadProperty().get();
+          Time at = playback.playheadProperty().get();
           boolean some = !workspace.selection().isEmpty();
           Map<LayerId, LayerId> halves = new LinkedHashMap<>();
           for (Layer layer : some ? film.selected(board) : board.layers()) {
@@ -129,7 +129,7 @@ public final class TitleActions {
 
   /** Lets the selected texts begin, or end, at the playhead. */
   public void trimToPlayhead(boolean in) {
-    Time at = screening.playheadProperty().get();
+    Time at = playback.playheadProperty().get();
     retime(
         "Trim",
         _ ->

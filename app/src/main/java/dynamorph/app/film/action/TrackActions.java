@@ -1,6 +1,6 @@
 package dynamorph.app.film.action;
 
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.edit.film.ChangeTimeline;
@@ -15,13 +15,13 @@ import java.util.function.Supplier;
 public final class TrackActions {
   private final OpenFilm film;
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
   private Supplier<Optional<Map.Entry<TrackId, String>>> pickedClip = Optional::empty;
 
   TrackActions(OpenFilm film) {
     this.film = film;
     this.workspace = film.workspace();
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
   }
 
   public void setPickedClip(Supplier<Optional<Map.Entry<TrackId, String>>> picked) {
@@ -66,7 +66,7 @@ public final class TrackActions {
                                   .map(Track.Captions::follows)
                                   .orElse(List.of()));
                   if (workspace.apply(new ChangeTimeline.PutTrack(board.id(), track))) {
-                    screening.cueTrackProperty().set(Optional.of(track.id()));
+                    playback.cueTrackProperty().set(Optional.of(track.id()));
                   }
                 }));
   }

@@ -2,7 +2,7 @@ package dynamorph.app.film.cues;
 
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.action.FilmDialogs;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
@@ -55,7 +55,7 @@ public final class CuePane extends VBox {
   private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
 
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
   private final CueWatch watch;
   private final FilmActions actions;
   private final ComboBox<Track.Captions> tracks = new ComboBox<>();
@@ -70,7 +70,7 @@ public final class CuePane extends VBox {
 
   public CuePane(Workspace workspace, CueWatch watch, FilmActions actions) {
     this.workspace = workspace;
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
     this.watch = watch;
     this.actions = actions;
     getStyleClass().add("cue-pane");
@@ -94,7 +94,7 @@ public final class CuePane extends VBox {
         .valueProperty()
         .addListener((_, _, now) -> {
           if (now != null && !updating) {
-            screening.cueTrackProperty().set(Optional.of(now.id()));
+            playback.cueTrackProperty().set(Optional.of(now.id()));
           }
         });
     follows.setAlignment(Pos.CENTER_LEFT);
@@ -118,9 +118,9 @@ public final class CuePane extends VBox {
     HBox.setHgrow(tracks, Priority.SOMETIMES);
     getChildren().addAll(head, follows, buttons(), list, foot);
     workspace.shownProperty().addListener((_, _, _) -> update());
-    screening.filmProperty().addListener((_, _, _) -> update());
-    screening.cueTrackProperty().addListener((_, _, _) -> update());
-    screening.playheadProperty().addListener((_, _, _) -> follow());
+    playback.filmProperty().addListener((_, _, _) -> update());
+    playback.cueTrackProperty().addListener((_, _, _) -> update());
+    playback.playheadProperty().addListener((_, _, _) -> follow());
     workspace.selectionProperty().addListener((_, _, _) -> selectedElsewhere());
     watch.problemsProperty().addListener((_, _, _) -> refreshCells());
     actions.cues().onEditCue(this::edit);
@@ -178,8 +178,8 @@ public final class CuePane extends VBox {
   // --------------------------------------------------------------------------------------------
 
   private void update() {
-    Optional<Artboard> board = screening.board();
-    Optional<Track.Captions> track = screening.captions();
+    Optional<Artboard> board = playback.board();
+    Optional<Track.Captions> track = playback.captions();
     updating = true;
     try {
       tracks
@@ -267,7 +267,7 @@ public final class CuePane extends VBox {
 
   /** The cue that is seen is marked, and kept in sight while the film plays. */
   private void follow() {
-    Time now = screening.playheadProperty().get();
+    Time now = playback.playheadProperty().get();
     Optional<LayerId> seen = Optional.empty();
     int at = -1;
     for (int index = 0; index < rows.size() && seen.isEmpty(); index++) {
@@ -279,7 +279,7 @@ public final class CuePane extends VBox {
     if (!seen.equals(live)) {
       live = seen;
       cells.forEach(Cell::showWhetherLive);
-      if (at >= 0 && editing.isEmpty() && screening.playingProperty().get()) {
+      if (at >= 0 && editing.isEmpty() && playback.playingProperty().get()) {
         list.scrollTo(Math.max(0, at - 3));
       }
     }
@@ -302,10 +302,10 @@ public final class CuePane extends VBox {
     updating = true;
     try {
       workspace.select(selected.stream().map(Layer::id).toList());
-      if (selected.size() == 1 && !screening.playingProperty().get()) {
+      if (selected.size() == 1 && !playback.playingProperty().get()) {
         Layer cue = selected.getFirst();
-        if (!CueList.time(cue).isLive(screening.playheadProperty().get())) {
-          screening.bring(cue);
+        if (!CueList.time(cue).isLive(playback.playheadProperty().get())) {
+          playback.bring(cue);
         }
       }
     } finally {
@@ -317,11 +317,11 @@ public final class CuePane extends VBox {
     if (!updating) {
       workspace.selection().layers().stream()
           .findFirst()
-          .flatMap(id -> screening.board().flatMap(board -> board.layer(id)))
+          .flatMap(id -> playback.board().flatMap(board -> board.layer(id)))
           .filter(layer -> workspace.project().captionsOf(layer).isPresent())
           .flatMap(Layer::track)
-          .filter(track -> screening.captions().filter(own -> own.id().equals(track)).isEmpty())
-          .ifPresent(track -> screening.cueTrackProperty().set(Optional.of(track)));
+          .filter(track -> playback.captions().filter(own -> own.id().equals(track)).isEmpty())
+          .ifPresent(track -> playback.cueTrackProperty().set(Optional.of(track)));
       markSelection();
     }
   }
@@ -410,7 +410,7 @@ public final class CuePane extends VBox {
   private void split() {
     Optional<LayerId> id = editing.or(() -> workspace.selection().layers().stream().findFirst());
     Optional<Layer> cue =
-        id.flatMap(wanted -> screening.board().flatMap(board -> board.layer(wanted)));
+        id.flatMap(wanted -> playback.board().flatMap(board -> board.layer(wanted)));
     if (cue.isEmpty()) {
       workspace.tell(dynamorph.app.session.Notice.info("Select the cue that shall be split."));
     } else if (editor.isPresent()) {
@@ -508,7 +508,7 @@ public final class CuePane extends VBox {
         setGraphic(null);
         return;
       }
-      Optional<Timeline> line = screening.timeline();
+      Optional<Timeline> line = playback.timeline();
       in.setText(line.map(own -> own.codeAt(CueList.time(cue).in())).orElse(""));
       out.setText(line.map(own -> own.codeAt(CueList.time(cue).out())).orElse(""));
       String speaker = CueList.time(cue).speaker();
@@ -586,7 +586,7 @@ public final class CuePane extends VBox {
 
     private void editTime(boolean begin) {
       Layer cue = getItem();
-      Optional<Timeline> line = screening.timeline();
+      Optional<Timeline> line = playback.timeline();
       if (cue == null || line.isEmpty()) {
         return;
       }

@@ -62,9 +62,9 @@ public final class CueWatch implements AutoCloseable {
     this.workspace = workspace;
     this.stage = stage;
     workspace.shownProperty().addListener((_, _, _) -> update());
-    workspace.screening().filmProperty().addListener((_, _, _) -> update());
+    workspace.playback().filmProperty().addListener((_, _, _) -> update());
     stage.frameProperty().addListener((_, _, _) -> update());
-    workspace.screening().playingProperty().addListener((_, _, now) -> setPlaying(now));
+    workspace.playback().playingProperty().addListener((_, _, now) -> setPlaying(now));
   }
 
   /**
@@ -104,7 +104,7 @@ public final class CueWatch implements AutoCloseable {
   }
 
   private void update() {
-    Artboard board = workspace.screening().board().orElse(null);
+    Artboard board = workspace.playback().board().orElse(null);
     if (board == null) {
       checked = null;
       looked = null;

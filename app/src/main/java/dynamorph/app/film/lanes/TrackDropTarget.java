@@ -1,7 +1,7 @@
 package dynamorph.app.film.lanes;
 
 import dynamorph.app.session.Workspace;
-import dynamorph.app.styles.StyleDropTarget;
+import dynamorph.app.styles.column.StyleDropTarget;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -33,7 +33,7 @@ public final class TrackDropTarget implements StyleDropTarget {
 
   @Override
   public Optional<LayerId> layerAt(Point2D inWindow) {
-    return workspace.screening().isOpen()
+    return workspace.playback().isOpen()
         ? lanes.layerAt(lanes.sceneToLocal(inWindow))
         : Optional.empty();
   }
@@ -60,7 +60,7 @@ public final class TrackDropTarget implements StyleDropTarget {
   }
 
   private Artboard film() {
-    return workspace.screening().board().orElseThrow();
+    return workspace.playback().board().orElseThrow();
   }
 
   private Optional<Track.Titles> titlesAt(Point2D inWindow) {

@@ -2,7 +2,7 @@ package dynamorph.app.film.lanes;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.film.action.FilmActions;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
@@ -50,7 +50,7 @@ public final class TrackHeads extends Pane {
   private static final double WIDTH = 150;
 
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
   private final TrackLanes lanes;
   private final FilmActions actions;
   private final MenuButton films = new MenuButton();
@@ -58,7 +58,7 @@ public final class TrackHeads extends Pane {
 
   public TrackHeads(Workspace workspace, TrackLanes lanes, FilmActions actions) {
     this.workspace = workspace;
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
     this.lanes = lanes;
     this.actions = actions;
     films.getStyleClass().add("film-menu");
@@ -78,14 +78,14 @@ public final class TrackHeads extends Pane {
     clip.heightProperty().bind(heightProperty());
     setClip(clip);
     workspace.shownProperty().addListener((_, _, _) -> update());
-    screening.filmProperty().addListener((_, _, _) -> update());
+    playback.filmProperty().addListener((_, _, _) -> update());
     lanes.onScrolledDown(this::place);
     heightProperty().addListener((_, _, _) -> place());
     update();
   }
 
   private void update() {
-    Optional<Timeline> now = screening.timeline();
+    Optional<Timeline> now = playback.timeline();
     if (now.equals(shown)) {
       return;
     }
@@ -94,14 +94,14 @@ public final class TrackHeads extends Pane {
     now.ifPresent(line -> line.tracks().forEach(track -> heads.add(head(track))));
     heads.add(films);
     getChildren().setAll(heads);
-    films.setText(screening.board().map(Artboard::name).orElse("Film"));
+    films.setText(playback.board().map(Artboard::name).orElse("Film"));
     place();
   }
 
   private void fillFilms() {
     List<MenuItem> items = new ArrayList<>();
     for (Artboard board : workspace.project().films().toList()) {
-      items.add(item(board.name(), () -> screening.open(board.id())));
+      items.add(item(board.name(), () -> playback.open(board.id())));
     }
     items.add(new SeparatorMenuItem());
     items.add(item("New film\u2026", actions::newFilm));
@@ -127,7 +127,7 @@ public final class TrackHeads extends Pane {
       if (event.getClickCount() == 2) {
         rename(track);
       } else if (track instanceof Track.Captions) {
-        screening.cueTrackProperty().set(Optional.of(track.id()));
+        playback.cueTrackProperty().set(Optional.of(track.id()));
       }
     });
     Region gap = new Region();
@@ -215,7 +215,7 @@ public final class TrackHeads extends Pane {
   }
 
   private void put(Track changed) {
-    screening
+    playback
         .board()
         .ifPresent(board -> workspace.apply(new ChangeTimeline.PutTrack(board.id(), changed)));
   }
@@ -268,8 +268,7 @@ public final class TrackHeads extends Pane {
       menu.getItems().addAll(follow(captions), speakers(captions));
       menu.getItems()
           .addAll(
-              item(
-                  "List its cues", () -> screening.cueTrackProperty().set(Optional.of(track.id()))),
+              item("List its cues", () -> playback.cueTrackProperty().set(Optional.of(track.id()))),
               item("Rules\u2026", () -> actions.tracks().editRules(captions)),
               item("Export its cues\u2026", () -> actions.files().exportCaptions(captions)));
     }
@@ -280,7 +279,7 @@ public final class TrackHeads extends Pane {
   private Menu speakers(Track.Captions track) {
     Menu menu = new Menu("Speakers");
     Set<String> names = new TreeSet<>(track.speakers().keySet());
-    screening
+    playback
         .board()
         .ifPresent(board ->
             board.on(track.id()).forEach(cue -> names.add(cue.timing().orElseThrow().speaker())));
@@ -339,21 +338,21 @@ public final class TrackHeads extends Pane {
   }
 
   private void move(Track track, int by) {
-    screening
+    playback
         .board()
         .ifPresent(
             board -> workspace.apply(new ChangeTimeline.MoveTrack(board.id(), track.id(), by)));
   }
 
   private void delete(Track track) {
-    screening
+    playback
         .board()
         .ifPresent(
             board -> workspace.apply(new ChangeTimeline.DeleteTrack(board.id(), track.id())));
   }
 
   private void selectAll(Track track) {
-    screening
+    playback
         .board()
         .ifPresent(
             board -> workspace.select(board.on(track.id()).stream().map(Layer::id).toList()));

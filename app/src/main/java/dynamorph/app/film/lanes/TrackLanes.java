@@ -4,7 +4,7 @@ import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.action.FootageActions;
 import dynamorph.app.film.cues.CueWatch;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.footage.FootageFiles;
@@ -63,7 +63,7 @@ public final class TrackLanes extends Region {
   private static final Font NUMBERS = Font.font("Source Sans 3", 11);
 
   private final Workspace workspace;
-  private final Screening screening;
+  private final Playback playback;
   private final StageView stage;
   private final CueWatch watch;
   private final Canvas canvas = new Canvas();
@@ -86,7 +86,7 @@ public final class TrackLanes extends Region {
     this.footage = actions.footage();
     this.deleted = () -> actions.tracks().deleteClip();
     this.workspace = workspace;
-    this.screening = workspace.screening();
+    this.playback = workspace.playback();
     this.stage = stage;
     this.watch = watch;
     getStyleClass().add("track-lanes");
@@ -108,9 +108,9 @@ public final class TrackLanes extends Region {
     heightProperty().addListener((_, _, _) -> resized());
     workspace.shownProperty().addListener((_, _, _) -> draw());
     workspace.selectionProperty().addListener((_, _, _) -> draw());
-    screening.filmProperty().addListener((_, _, _) -> filmChanged());
-    screening.playheadProperty().addListener((_, _, _) -> playheadMoved());
-    screening.loopProperty().addListener((_, _, _) -> draw());
+    playback.filmProperty().addListener((_, _, _) -> filmChanged());
+    playback.playheadProperty().addListener((_, _, _) -> playheadMoved());
+    playback.loopProperty().addListener((_, _, _) -> draw());
     watch.problemsProperty().addListener((_, _, _) -> draw());
     stage.themeProperty().addListener((_, _, _) -> draw());
     setOnMousePressed(this::pressed);
@@ -119,13 +119,13 @@ public final class TrackLanes extends Region {
     setOnMouseMoved(this::moved);
     setOnScroll(this::scrolled);
     setOnDragOver(event -> {
-      if (event.getDragboard().hasFiles() && screening.isOpen()) {
+      if (event.getDragboard().hasFiles() && playback.isOpen()) {
         event.acceptTransferModes(TransferMode.COPY);
       }
       event.consume();
     });
     setOnDragDropped(event -> {
-      boolean files = event.getDragboard().hasFiles() && screening.isOpen();
+      boolean files = event.getDragboard().hasFiles() && playback.isOpen();
       if (files) {
         var place =
             new FootageActions.Place(
@@ -158,7 +158,7 @@ public final class TrackLanes extends Region {
   private void resized() {
     canvas.setWidth(getWidth());
     canvas.setHeight(getHeight());
-    if (!fitted && getWidth() > 10 && screening.timeline().isPresent()) {
+    if (!fitted && getWidth() > 10 && playback.timeline().isPresent()) {
       fitted = true;
       fitAll();
     }
@@ -167,12 +167,12 @@ public final class TrackLanes extends Region {
 
   /** Shows the whole film. */
   public void fitAll() {
-    screening.timeline().ifPresent(line -> view = LaneView.fitting(line.duration(), getWidth()));
+    playback.timeline().ifPresent(line -> view = LaneView.fitting(line.duration(), getWidth()));
     draw();
   }
 
   public void zoom(double factor) {
-    double x = view.x(screening.playheadProperty().get());
+    double x = view.x(playback.playheadProperty().get());
     view = view.zoomed(factor, x >= 0 && x <= getWidth() ? x : getWidth() / 2);
     draw();
   }
@@ -190,8 +190,8 @@ public final class TrackLanes extends Region {
   }
 
   private void playheadMoved() {
-    double x = view.x(screening.playheadProperty().get());
-    if (screening.playingProperty().get() && (x < 0 || x > getWidth() - 20)) {
+    double x = view.x(playback.playheadProperty().get());
+    if (playback.playingProperty().get() && (x < 0 || x > getWidth() - 20)) {
       view = view.panned(x - 40);
       draw();
     } else {
@@ -203,7 +203,7 @@ public final class TrackLanes extends Region {
     needle.setX(-0.75);
     needle.setY(4);
     needle.setHeight(Math.max(0, getHeight() - 4));
-    playhead.setLayoutX(Math.round(view.x(screening.playheadProperty().get())) + 0.5);
+    playhead.setLayoutX(Math.round(view.x(playback.playheadProperty().get())) + 0.5);
   }
 
   private List<MenuItem> items(Clip clip) {
@@ -216,7 +216,7 @@ public final class TrackLanes extends Region {
   }
 
   private List<Track> tracks() {
-    return screening.timeline().map(Timeline::tracks).orElse(List.of());
+    return playback.timeline().map(Timeline::tracks).orElse(List.of());
   }
 
   private double y(int row) {
@@ -239,7 +239,7 @@ public final class TrackLanes extends Region {
     LaneColours colours = LaneColours.of(stage.themeProperty().get());
     g.setFill(colours.ground());
     g.fillRect(0, 0, getWidth(), getHeight());
-    Optional<Artboard> board = screening.board();
+    Optional<Artboard> board = playback.board();
     if (board.isEmpty()) {
       return;
     }
@@ -360,7 +360,7 @@ public final class TrackLanes extends Region {
   /** Returns how much room it takes; nothing is drawn where there is none. */
   private double drawPicture(
       GraphicsContext g, Image image, double x, double y, double width, double height) {
-    double wide = screening.board().map(ClipPictures::width).orElse(0.0);
+    double wide = playback.board().map(ClipPictures::width).orElse(0.0);
     if (width < wide + 12) {
       return 0;
     }
@@ -372,7 +372,7 @@ public final class TrackLanes extends Region {
   private void drawRuler(GraphicsContext g, LaneColours colours, Timeline line) {
     g.setFill(colours.ground());
     g.fillRect(0, 0, getWidth(), RULER - 1);
-    screening
+    playback
         .loopProperty()
         .get()
         .ifPresent(loop -> {
@@ -423,7 +423,7 @@ public final class TrackLanes extends Region {
 
   private Optional<Hit> hit(double x, double y) {
     Optional<Track> track = trackAt(y);
-    Optional<Artboard> board = screening.board();
+    Optional<Artboard> board = playback.board();
     if (track.isEmpty() || board.isEmpty()) {
       return Optional.empty();
     }
@@ -507,8 +507,8 @@ public final class TrackLanes extends Region {
       return;
     }
     if (event.getY() < RULER) {
-      screening.playingProperty().set(false);
-      start(loopDrag(event).orElse(now -> screening.seek(view.time(now.getX()))), event);
+      playback.playingProperty().set(false);
+      start(loopDrag(event).orElse(now -> playback.seek(view.time(now.getX()))), event);
       return;
     }
     Optional<Hit> hit = hit(event.getX(), event.getY());
@@ -533,7 +533,7 @@ public final class TrackLanes extends Region {
     }
     Optional<Time> end = loopEndAt(event.getX());
     return end.flatMap(near ->
-        screening
+        playback
             .loopProperty()
             .get()
             .map(loop -> loopFrom(near.equals(loop.from()) ? loop.to() : loop.from())));
@@ -541,21 +541,21 @@ public final class TrackLanes extends Region {
 
   private Drag loopFrom(Time fixed) {
     return now -> {
-      Timeline line = screening.timeline().orElseThrow();
+      Timeline line = playback.timeline().orElseThrow();
       Time one = line.rate().snap(fixed);
       Time other = line.rate().snap(Time.min(view.time(now.getX()), line.duration()));
-      screening
+      playback
           .loopProperty()
           .set(
               one.equals(other)
                   ? Optional.empty()
-                  : Optional.of(new Screening.Loop(Time.min(one, other), Time.max(one, other))));
+                  : Optional.of(new Playback.Loop(Time.min(one, other), Time.max(one, other))));
     };
   }
 
   /** The end of the part that is played over and over at a place on the ruler. */
   private Optional<Time> loopEndAt(double x) {
-    return screening
+    return playback
         .loopProperty()
         .get()
         .flatMap(loop ->
@@ -590,7 +590,7 @@ public final class TrackLanes extends Region {
     boolean more = event.isShiftDown() || event.isShortcutDown();
     Set<LayerId> before = more ? workspace.selection().layers() : Set.of();
     workspace.select(before);
-    screening.playingProperty().set(false);
+    playback.playingProperty().set(false);
     drag = Optional.of(new Marquee(before, event.getX(), event.getY()));
   }
 
@@ -627,12 +627,12 @@ public final class TrackLanes extends Region {
 
   /** Where edges are drawn to: the playhead, the edges of others, the ends. */
   private Time snapped(Time wanted, Set<LayerId> moving, Optional<String> clip) {
-    Timeline line = screening.timeline().orElseThrow();
+    Timeline line = playback.timeline().orElseThrow();
     List<Time> places = new ArrayList<>();
-    places.add(screening.playheadProperty().get());
+    places.add(playback.playheadProperty().get());
     places.add(Time.ZERO);
     places.add(line.duration());
-    for (Layer layer : screening.board().orElseThrow().layers()) {
+    for (Layer layer : playback.board().orElseThrow().layers()) {
       if (!moving.contains(layer.id())) {
         layer.timing().ifPresent(timing -> places.addAll(List.of(timing.in(), timing.out())));
       }
@@ -668,7 +668,7 @@ public final class TrackLanes extends Region {
       tracks().stream()
           .filter(track -> !track.state().locked())
           .forEach(track -> open.add(track.id()));
-      for (Layer layer : screening.board().orElseThrow().layers()) {
+      for (Layer layer : playback.board().orElseThrow().layers()) {
         if (workspace.selection().contains(layer.id())
             && layer.track().filter(open::contains).isPresent()) {
           were.put(layer.id(), time(layer));
@@ -694,7 +694,7 @@ public final class TrackLanes extends Region {
       Time wanted = edge.plus(by);
       Time near = event.isAltDown() ? wanted : snapped(wanted, were.keySet(), Optional.empty());
       if (hit.part() == Part.MIDDLE
-          && near.equals(screening.timeline().orElseThrow().rate().snap(wanted))) {
+          && near.equals(playback.timeline().orElseThrow().rate().snap(wanted))) {
         // the end may lie nearer to something than the beginning
         Time end = snapped(own.out().plus(by), were.keySet(), Optional.empty());
         Time other = end.minus(own.length());
@@ -704,11 +704,11 @@ public final class TrackLanes extends Region {
     }
 
     private boolean isOnFrame(Time time) {
-      return screening.timeline().orElseThrow().rate().snap(time).equals(time);
+      return playback.timeline().orElseThrow().rate().snap(time).equals(time);
     }
 
     private void change(Time by, double y) {
-      Time frame = screening.timeline().orElseThrow().rate().frame();
+      Time frame = playback.timeline().orElseThrow().rate().frame();
       Time earliest = were.values().stream().map(Timing::in).min(Time::compareTo).orElseThrow();
       Time possible = hit.part() == Part.OUT ? by : Time.max(by, Time.ZERO.minus(earliest));
       Map<LayerId, Timing> now = new LinkedHashMap<>();
@@ -754,7 +754,7 @@ public final class TrackLanes extends Region {
 
     @Override
     public void to(MouseEvent event) {
-      Time frame = screening.timeline().orElseThrow().rate().frame();
+      Time frame = playback.timeline().orElseThrow().rate().frame();
       Time edge = hit.part() == Part.OUT ? was.out() : was.in();
       Time wanted = edge.plus(view.length(event.getX() - from));
       Time near = Time.max(Time.ZERO, snapped(wanted, Set.of(), Optional.of(was.id())));
@@ -770,7 +770,7 @@ public final class TrackLanes extends Region {
           };
       if (!now.equals(was) || event.getX() != from) {
         workspace.apply(
-            new ChangeTimeline.PutClip(screening.board().orElseThrow().id(), hit.track().id(), now),
+            new ChangeTimeline.PutClip(playback.board().orElseThrow().id(), hit.track().id(), now),
             Optional.of(gesture));
       }
     }
@@ -815,7 +815,7 @@ public final class TrackLanes extends Region {
         }
       }
       Set<LayerId> touched = new LinkedHashSet<>(before);
-      for (Layer layer : screening.board().orElseThrow().layers()) {
+      for (Layer layer : playback.board().orElseThrow().layers()) {
         if (layer.timing().filter(own -> rows.contains(own.track())).isPresent()
             && time(layer).overlaps(from, to)) {
           touched.add(layer.id());
@@ -827,7 +827,7 @@ public final class TrackLanes extends Region {
     @Override
     public void end() {
       if (!moved) {
-        screening.seek(view.time(fromX));
+        playback.seek(view.time(fromX));
       }
     }
 

@@ -10,7 +10,9 @@ import javafx.css.PseudoClass;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 
 /** How styles are put on text: what is left alone, and whether values are only copied. */
@@ -18,6 +20,7 @@ final class ApplyMenu extends MenuButton {
   private static final PseudoClass UNUSUAL = PseudoClass.getPseudoClass("unusual");
 
   private final Following following;
+  private final ToggleGroup ways = new ToggleGroup();
 
   ApplyMenu(Following following) {
     this.following = following;
@@ -26,29 +29,57 @@ final class ApplyMenu extends MenuButton {
     setMaxWidth(Double.MAX_VALUE);
     setTooltip(
         new Tooltip(
-            "What a style changes when it is pressed; holds until you change it.\n"
-                + "Alt adds a style on top, Alt+Shift stamps its values once."));
+            "What a style changes when it is clicked or dropped; holds until you change it."));
     following.applyOptionsProperty().addListener((_, _, _) -> update());
     following.stampingProperty().addListener((_, _, _) -> update());
+    for (Way way : Way.values()) {
+      getItems().add(choice(way));
+    }
+    getItems().add(new SeparatorMenuItem());
     for (Aspect aspect : Aspect.values()) {
       getItems().add(leaving(aspect));
     }
-    CheckMenuItem top = new CheckMenuItem("Add on top of what is followed");
-    top.setOnAction(_ -> set(following.applyOptionsProperty().get().onTop(top.isSelected())));
-    following.applyOptionsProperty().addListener((_, _, now) -> top.setSelected(now.onTop()));
-    CheckMenuItem stamp = new CheckMenuItem("Stamp: copy the values once, follow nothing");
-    stamp.selectedProperty().bindBidirectional(following.stampingProperty());
     MenuItem reset = new MenuItem("Apply everything and follow");
     reset.setOnAction(_ -> {
       set(ApplyOptions.PLAIN);
       following.stampingProperty().set(false);
     });
-    getItems().addAll(new SeparatorMenuItem(), top, stamp, new SeparatorMenuItem(), reset);
+    getItems().addAll(new SeparatorMenuItem(), reset);
     update();
   }
 
+  /** The ways of applying, of which one counts. */
+  private enum Way {
+    FOLLOW("Follow, in place of what is followed"),
+    ON_TOP("Add on top of what is followed"),
+    STAMP("Stamp: copy the values once, follow nothing");
+
+    private final String label;
+
+    Way(String label) {
+      this.label = label;
+    }
+  }
+
+  private Way way() {
+    return following.stampingProperty().get()
+        ? Way.STAMP
+        : following.applyOptionsProperty().get().onTop() ? Way.ON_TOP : Way.FOLLOW;
+  }
+
+  private RadioMenuItem choice(Way way) {
+    RadioMenuItem item = new RadioMenuItem(way.label);
+    item.setToggleGroup(ways);
+    item.setUserData(way);
+    item.setOnAction(_ -> {
+      following.stampingProperty().set(way == Way.STAMP);
+      set(following.applyOptionsProperty().get().onTop(way == Way.ON_TOP));
+    });
+    return item;
+  }
+
   private CheckMenuItem leaving(Aspect aspect) {
-    CheckMenuItem item = new CheckMenuItem("Leave " + told(aspect) + " alone");
+    CheckMenuItem item = new CheckMenuItem("Leave out " + told(aspect));
     item.setOnAction(_ -> {
       EnumSet<Aspect> leaves = EnumSet.noneOf(Aspect.class);
       leaves.addAll(following.applyOptionsProperty().get().leaves());
@@ -85,9 +116,12 @@ final class ApplyMenu extends MenuButton {
             : "all but "
                 + leaves.stream().sorted().map(Aspect::label).collect(Collectors.joining(", "));
     String how =
-        following.stampingProperty().get()
-            ? "Stamps "
-            : following.applyOptionsProperty().get().onTop() ? "Adds on top " : "Puts on ";
+        switch (way()) {
+          case FOLLOW -> "Apply: ";
+          case ON_TOP -> "Add on top: ";
+          case STAMP -> "Stamp: ";
+        };
+    ways.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == way()));
     setText(how + what);
     pseudoClassStateChanged(UNUSUAL, following.isUnusual());
   }

@@ -1,10 +1,10 @@
 package dynamorph.app.styles.column;
 
 import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.session.Following;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
-import dynamorph.app.styles.StyleDropTarget;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
@@ -88,6 +88,8 @@ public final class CardGestures {
           }
         });
     card.edit.setOnAction(_ -> workspace.openDesk(id));
+    card.onTop.setOnAction(_ -> choose(id, true, false));
+    card.stamp.setOnAction(_ -> choose(id, false, true));
     card.setOnContextMenuRequested(event -> {
       press.stop();
       menu.of(card, id, column.chosenWith(id)).show(card, event.getScreenX(), event.getScreenY());
@@ -150,12 +152,10 @@ public final class CardGestures {
       workspace.openDesk(id);
     } else if (event.isShortcutDown()) {
       column.flipChosen(id);
-    } else if (event.isShiftDown() && !event.isAltDown()) {
+    } else if (event.isShiftDown()) {
       column.extendChosen(id);
     } else if (event.getClickCount() == 1) {
-      boolean onTop = event.isAltDown() && !event.isShiftDown();
-      boolean stamps = event.isAltDown() && event.isShiftDown();
-      press.setOnFinished(_ -> choose(id, onTop, stamps));
+      press.setOnFinished(_ -> choose(id, false, false));
       press.playFromStart();
     }
     event.consume();
@@ -164,7 +164,7 @@ public final class CardGestures {
   /** Lets the selection follow the style; with nothing selected the style is only picked. */
   private void choose(StyleId id, boolean onTop, boolean stamps) {
     column.clearChosen();
-    boolean deskOpen = workspace.deskProperty().get().isPresent();
+    boolean deskOpen = workspace.attempt().desk().isPresent();
     if (deskOpen) {
       workspace.openDesk(id);
     } else if (workspace.selection().isEmpty()) {
@@ -201,7 +201,7 @@ public final class CardGestures {
     Point2D at = overlay.sceneToLocal(now);
     ghost.relocate(at.getX() + 12, at.getY() + 8);
     column.showDrop(now, id);
-    boolean onTop = event.isAltDown();
+    boolean onTop = following().applyOptionsProperty().get().onTop();
     Optional<Edit> would =
         textsAt(now)
             .map(texts ->
@@ -230,15 +230,20 @@ public final class CardGestures {
     textsAt(at)
         .ifPresentOrElse(
             texts ->
-                workspace
-                    .following()
+                following()
                     .put(
                         texts,
                         id,
-                        event.isAltDown() && !event.isShiftDown(),
-                        event.isAltDown() && event.isShiftDown()
-                            || workspace.following().stampingProperty().get()),
-            () -> landing.editAt(at, id, event.isAltDown()).ifPresent(workspace::apply));
+                        following().applyOptionsProperty().get().onTop(),
+                        following().stampingProperty().get()),
+            () ->
+                landing
+                    .editAt(at, id, following().applyOptionsProperty().get().onTop())
+                    .ifPresent(workspace::apply));
+  }
+
+  private Following following() {
+    return workspace.following();
   }
 
   private Optional<Target.Layers> textsAt(Point2D inWindow) {
@@ -279,10 +284,7 @@ public final class CardGestures {
         if (workspace.selection().isEmpty()) {
           workspace.openDesk(id);
         } else {
-          choose(
-              id,
-              event.isAltDown() && !event.isShiftDown(),
-              event.isAltDown() && event.isShiftDown());
+          choose(id, false, false);
         }
       }
       case E -> {
@@ -291,6 +293,7 @@ public final class CardGestures {
         }
         workspace.openDesk(id);
       }
+      case PLUS, ADD -> choose(id, true, false);
       case F2 -> rename(card, id);
       case DELETE, BACK_SPACE -> menu.delete(column.chosenWith(id));
       case ESCAPE -> {

@@ -1,7 +1,9 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.field.Controls;
 import dynamorph.model.style.ColourLabel;
 import dynamorph.model.value.Numbers;
+import java.util.List;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -17,6 +19,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
+import org.kordamp.ikonli.feather.Feather;
 
 /** A specimen with the style's name, level and counts. Knows nothing of what clicking it does. */
 final class StyleCard extends HBox {
@@ -35,6 +38,11 @@ final class StyleCard extends HBox {
 
   final ImageView specimen = new ImageView();
   final Button edit = new Button("Edit");
+  final Button onTop =
+      Controls.icon(Feather.PLUS, "Add on top of what the selection follows  +", () -> {});
+  final Button stamp =
+      Controls.icon(Feather.DOWNLOAD, "Stamp: copy the values once, follow nothing", () -> {});
+  private final HBox actions = new HBox(2, onTop, stamp, edit);
   final VBox face = new VBox();
   final Label name = new Label();
   private final Label level = new Label();
@@ -57,8 +65,10 @@ final class StyleCard extends HBox {
     edit.getStyleClass().add("card-edit");
     edit.setFocusTraversable(false);
     edit.setTooltip(new Tooltip("Edit the style for everything that follows it  Ctrl+E"));
-    edit.setVisible(false);
-    edit.setManaged(false);
+    onTop.setFocusTraversable(false);
+    stamp.setFocusTraversable(false);
+    actions.setAlignment(Pos.CENTER_RIGHT);
+    actions.setMinWidth(Region.USE_PREF_SIZE);
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     name.setMinWidth(0);
@@ -66,7 +76,7 @@ final class StyleCard extends HBox {
     local.setMinWidth(Region.USE_PREF_SIZE);
     count.setMinWidth(Region.USE_PREF_SIZE);
     edit.setMinWidth(Region.USE_PREF_SIZE);
-    HBox footer = new HBox(6, dot, name, level, gap, count, local, edit);
+    HBox footer = new HBox(6, dot, name, level, gap, count, local, actions);
     footer.setAlignment(Pos.CENTER_LEFT);
     footer.getStyleClass().add("style-footer");
     StackPane picture = new StackPane(specimen);
@@ -75,15 +85,20 @@ final class StyleCard extends HBox {
     picture.setAlignment(Pos.CENTER_LEFT);
     face.getChildren().addAll(picture, footer);
     HBox.setHgrow(face, Priority.ALWAYS);
-    setOnMouseEntered(_ -> showEdit(true));
-    setOnMouseExited(_ -> showEdit(false));
+    hoverProperty().addListener((_, _, _) -> showActions());
+    focusedProperty().addListener((_, _, _) -> showActions());
+    showActions();
   }
 
-  private void showEdit(boolean shown) {
-    edit.setVisible(shown);
-    edit.setManaged(shown);
-    count.setManaged(!shown);
-    count.setVisible(!shown);
+  /** What can be done with the style shows under the pointer and where the keyboard is. */
+  private void showActions() {
+    boolean shown = isHover() || isFocused();
+    actions.setVisible(shown);
+    actions.setManaged(shown);
+    for (Label told : List.of(level, count, local)) {
+      told.setVisible(!shown);
+      told.setManaged(!shown && !told.getText().isEmpty());
+    }
   }
 
   void show(
@@ -110,7 +125,7 @@ final class StyleCard extends HBox {
     note.setText(style.note());
     name.setTooltip(style.note().isBlank() ? null : note);
     local.setText(deviating == 0 ? "" : deviating + " local");
-    local.setManaged(deviating > 0);
+    showActions();
     String followed = Numbers.counted(followers, "follower");
     setAccessibleText(style.name() + ", " + style.level().label() + " style, " + followed);
   }

@@ -222,7 +222,7 @@ final class StyleMenu {
   }
 
   private void settle(StyleDeletion settling) {
-    workspace.openSettling(settling);
+    workspace.openDeletion(settling);
   }
 
   private void selectFollowers(Set<StyleId> ids) {

@@ -2,7 +2,7 @@ package dynamorph.app.styles.column;
 
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
-import dynamorph.app.session.Screening;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.palette.PaletteStrip;
 import dynamorph.app.styles.specimen.Specimens;
@@ -41,10 +41,11 @@ import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -114,7 +115,7 @@ public final class StylesColumn extends VBox {
           markCards();
           picked.flatMap(this::card).ifPresent(this::reveal);
         });
-    workspace.deskProperty().addListener((_, _, _) -> markCards());
+    workspace.attemptProperty().addListener((_, _, _) -> markCards());
     theme.addListener((_, _, _) -> update());
     update();
   }
@@ -126,7 +127,7 @@ public final class StylesColumn extends VBox {
     HBox.setHgrow(gap, Priority.ALWAYS);
     keep.setId("keep-look");
     keep.setTooltip(new Tooltip("Keep the look of the selection as a style  Ctrl+K"));
-    keep.setOnAction(_ -> workspace.keepingProperty().set(true));
+    keep.setOnAction(_ -> workspace.openKeeping());
     Button empty = Controls.icon(Feather.PLUS, "New empty style", this::addEmpty);
     empty.setId("new-style");
     HBox head = new HBox(8, title, gap, empty, keep);
@@ -171,8 +172,11 @@ public final class StylesColumn extends VBox {
     menu.getStyleClass().add("quiet-menu");
     menu.setMinWidth(Region.USE_PREF_SIZE);
     menu.setAccessibleText("How styles are sorted");
+    ToggleGroup orders = new ToggleGroup();
     for (StyleSort one : StyleSort.values()) {
-      MenuItem item = new MenuItem(one.label());
+      RadioMenuItem item = new RadioMenuItem(one.label());
+      item.setToggleGroup(orders);
+      item.setSelected(one == sort);
       item.setOnAction(_ -> {
         sort = one;
         menu.setText("Sort: " + one.label());
@@ -185,12 +189,12 @@ public final class StylesColumn extends VBox {
         .disableProperty()
         .bind(
             Bindings.createBooleanBinding(
-                () -> !workspace.screening().isOpen(), workspace.screening().filmProperty()));
+                () -> !workspace.playback().isOpen(), workspace.playback().filmProperty()));
     overFilm.selectedProperty().addListener((_, _, _) -> update());
     // cards are drawn anew once the film rests
     film.setOnFinished(_ -> update());
     workspace
-        .screening()
+        .playback()
         .filmProperty()
         .addListener((_, _, _) -> {
           if (overFilm.isSelected()) {
@@ -198,10 +202,10 @@ public final class StylesColumn extends VBox {
           }
         });
     workspace
-        .screening()
+        .playback()
         .playheadProperty()
         .addListener((_, _, _) -> {
-          if (overFilm.isSelected() && !workspace.screening().playingProperty().get()) {
+          if (overFilm.isSelected() && !workspace.playback().playingProperty().get()) {
             film.playFromStart();
           }
         });
@@ -215,13 +219,13 @@ public final class StylesColumn extends VBox {
 
   /** The frame that specimens are seen over; empty if they are seen on plain colours. */
   private Optional<Specimens.Seen> frame() {
-    Screening screening = workspace.screening();
-    return screening
+    Playback playback = workspace.playback();
+    return playback
         .board()
         .filter(_ -> overFilm.isSelected())
         .map(board -> {
           Timeline line = board.timeline().orElseThrow();
-          Time at = screening.playheadProperty().get();
+          Time at = playback.playheadProperty().get();
           Project project = workspace.project();
           return new Specimens.Seen(
               List.of(line.footage().toList(), at, board.background(), project.assets()),
@@ -383,8 +387,8 @@ public final class StylesColumn extends VBox {
   private void markCards() {
     Optional<StyleId> picked =
         workspace
-            .deskProperty()
-            .get()
+            .attempt()
+            .desk()
             .map(desk -> desk.original().id())
             .or(() -> workspace.pickedStyleProperty().get());
     Set<StyleId> followed = followedBySelection();
@@ -392,7 +396,7 @@ public final class StylesColumn extends VBox {
       card.mark(picked.filter(id::equals).isPresent(), followed.contains(id));
       card.markChosen(chosen.contains(id));
     });
-    keep.setDisable(workspace.selection().isEmpty() || workspace.deskProperty().get().isPresent());
+    keep.setDisable(workspace.selection().isEmpty() || workspace.attempt().desk().isPresent());
   }
 
   // --- several cards

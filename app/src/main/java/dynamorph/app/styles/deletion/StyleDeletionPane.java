@@ -1,6 +1,7 @@
 package dynamorph.app.styles.deletion;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.StyleDeletion;
 import dynamorph.app.session.Workspace;
@@ -76,7 +77,7 @@ public final class StyleDeletionPane extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(title, scroll, buttons);
-    workspace.settlingProperty().addListener((_, _, settling) -> settling.ifPresent(this::open));
+    workspace.onAttempt(Attempt::deletion, deletion -> deletion.ifPresent(this::open));
   }
 
   private void open(StyleDeletion settling) {

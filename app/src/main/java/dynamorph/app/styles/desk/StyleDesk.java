@@ -4,6 +4,7 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.inspector.FacetSections;
 import dynamorph.app.property.Subject;
+import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Desk;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Project;
@@ -60,7 +61,7 @@ public final class StyleDesk extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(banner(), buttons(), scroll);
-    workspace.deskProperty().addListener((_, _, desk) -> desk.ifPresent(this::update));
+    workspace.onAttempt(Attempt::desk, desk -> desk.ifPresent(this::update));
     workspace
         .wantedValueProperty()
         .addListener((_, _, wanted) ->
@@ -70,7 +71,7 @@ public final class StyleDesk extends VBox {
             }));
     workspace
         .heldBackProperty()
-        .addListener((_, _, _) -> workspace.deskProperty().get().ifPresent(this::update));
+        .addListener((_, _, _) -> workspace.attempt().desk().ifPresent(this::update));
   }
 
   private VBox banner() {
@@ -158,7 +159,7 @@ public final class StyleDesk extends VBox {
   }
 
   private Optional<Style> draft() {
-    return workspace.deskProperty().get().map(Desk::draft);
+    return workspace.attempt().desk().map(Desk::draft);
   }
 
   private void update(Desk desk) {

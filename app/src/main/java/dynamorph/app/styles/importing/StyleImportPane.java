@@ -1,5 +1,6 @@
 package dynamorph.app.styles.importing;
 
+import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.StyleImport;
 import dynamorph.app.session.Workspace;
@@ -61,7 +62,7 @@ public final class StyleImportPane extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(title, forAll(), scroll, new HBox(8, bring, cancel));
-    workspace.arrivalProperty().addListener((_, _, arrival) -> arrival.ifPresent(this::open));
+    workspace.onAttempt(Attempt::styleImport, coming -> coming.ifPresent(this::open));
   }
 
   private Node forAll() {
@@ -75,8 +76,8 @@ public final class StyleImportPane extends VBox {
       button.getStyleClass().add("pill");
       button.setOnAction(_ ->
           workspace
-              .arrivalProperty()
-              .get()
+              .attempt()
+              .styleImport()
               .ifPresent(arrival -> {
                 arrival
                     .collisions()

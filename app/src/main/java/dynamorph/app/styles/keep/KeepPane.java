@@ -1,6 +1,7 @@
 package dynamorph.app.styles.keep;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.cascade.Coats;
@@ -64,6 +65,13 @@ public final class KeepPane extends VBox {
 
   public KeepPane(Workspace workspace) {
     this.workspace = workspace;
+    workspace.onAttempt(
+        Attempt::isKeeping,
+        opening -> {
+          if (opening && !open()) {
+            workspace.closeKeeping();
+          }
+        });
     getStyleClass().add("keep-pane");
     setId("keep-pane");
     ScrollPane scroll = new ScrollPane(list);
@@ -156,7 +164,7 @@ public final class KeepPane extends VBox {
     keep.setId("keep-style");
     keep.setOnAction(_ -> keep());
     Button cancel = new Button("Cancel");
-    cancel.setOnAction(_ -> workspace.keepingProperty().set(false));
+    cancel.setOnAction(_ -> workspace.closeKeeping());
     name.setOnAction(_ -> keep());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -168,7 +176,7 @@ public final class KeepPane extends VBox {
   }
 
   /** Reads the look of the selection anew. Returns whether there is one to keep. */
-  public boolean open() {
+  private boolean open() {
     return read(Optional.empty());
   }
 
@@ -236,7 +244,7 @@ public final class KeepPane extends VBox {
     Hyperlink follow = new Hyperlink("Follow it");
     follow.setMinWidth(Region.USE_PREF_SIZE);
     follow.setOnAction(_ -> {
-      workspace.keepingProperty().set(false);
+      workspace.closeKeeping();
       workspace.apply(Follow.replacing(proposal.source(), found.style().id()).droppingLocal());
     });
     HBox row = new HBox(6, words, follow);
@@ -351,7 +359,7 @@ public final class KeepPane extends VBox {
     StyleId id = new StyleId(workspace.ids().next("style"));
     Style style = style(id, name.getText());
     if (workspace.apply(new KeepStyle(proposal.source(), style))) {
-      workspace.keepingProperty().set(false);
+      workspace.closeKeeping();
       workspace.pickedStyleProperty().set(Optional.of(id));
       workspace.tell(
           Notice.info(

@@ -44,7 +44,7 @@ public final class PaletteStrip extends VBox {
     head.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(head, chips);
     workspace.shownProperty().addListener((_, _, project) -> show(project.palette()));
-    workspace.openSwatchProperty().addListener((_, _, _) -> mark());
+    workspace.attemptProperty().addListener((_, _, _) -> mark());
     show(workspace.project().palette());
   }
 
@@ -75,7 +75,7 @@ public final class PaletteStrip extends VBox {
   }
 
   private void mark() {
-    Optional<String> open = workspace.openSwatchProperty().get();
+    Optional<String> open = workspace.attempt().swatch();
     chips
         .getChildren()
         .forEach(node ->

@@ -3,6 +3,7 @@ package dynamorph.app.styles.palette;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.field.ValueEditor;
+import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.Workspace;
@@ -82,12 +83,11 @@ public final class SwatchPane extends VBox {
     grid.addRow(0, Controls.rowLabel("Name"), name);
     grid.addRow(1, Controls.rowLabel("Colour"), colour.node());
     getChildren().addAll(banner, buttons(), grid);
-    workspace
-        .openSwatchProperty()
-        .addListener((_, _, id) -> id.ifPresentOrElse(this::open, () -> draft = Optional.empty()));
-    workspace
-        .reviewProperty()
-        .addListener((_, _, review) -> {
+    workspace.onAttempt(
+        Attempt::swatch, id -> id.ifPresentOrElse(this::open, () -> draft = Optional.empty()));
+    workspace.onAttempt(
+        Attempt::review,
+        review -> {
           commit.setDisable(review.isEmpty());
           review.map(Review::edit).ifPresent(this::showPut);
         });

@@ -35,7 +35,7 @@ final class PendingControls {
     Label left = new Label(held + (held == 1 ? " keeps its look" : " keep their look"));
     left.getStyleClass().add("quiet-words");
     left.setMinWidth(Region.USE_PREF_SIZE);
-    return workspace.deskProperty().get().isPresent() ? List.of(left, heldAs) : List.of(left);
+    return workspace.attempt().desk().isPresent() ? List.of(left, heldAs) : List.of(left);
   }
 
   /**
@@ -43,12 +43,8 @@ final class PendingControls {
    * are on their panes.
    */
   List<Node> buttons() {
-    Optional<Review> review = workspace.reviewProperty().get();
-    boolean onItsPane =
-        workspace.settlingProperty().get().isPresent()
-            || workspace.openSwatchProperty().get().isPresent()
-            || workspace.arrivalProperty().get().isPresent();
-    if (review.isEmpty() || onItsPane) {
+    Optional<Review> review = workspace.attempt().review();
+    if (review.isEmpty() || workspace.attempt().hasOwnButtons()) {
       return List.of();
     }
     Button commit = new Button(review.get().commitLabel());

@@ -34,7 +34,7 @@ final class ReachGestures {
       }
     });
     tile.setOnAction(_ -> {
-      if (selects || workspace.deskProperty().get().isEmpty()) {
+      if (selects || workspace.attempt().desk().isEmpty()) {
         workspace.select(List.of(id));
       }
       stage.reveal(id);

@@ -72,15 +72,15 @@ public final class ReachStrip extends VBox {
     getChildren().addAll(words, scroll);
     watch.reportProperty().addListener((_, _, report) -> show(report));
     workspace.selectionProperty().addListener((_, _, _) -> markSelected());
-    workspace.reviewProperty().addListener((_, _, _) -> show(watch.reportProperty().get()));
-    workspace.reachOpenProperty().addListener((_, _, _) -> show(watch.reportProperty().get()));
+    workspace.attemptProperty().addListener((_, _, _) -> show(watch.reportProperty().get()));
+    workspace.view().reachProperty().addListener((_, _, _) -> show(watch.reportProperty().get()));
     show(watch.reportProperty().get());
   }
 
   private void show(Optional<ReachReport> report) {
     boolean shown =
-        !workspace.reachOpenProperty().get()
-            && (report.isPresent() || workspace.reviewProperty().get().isPresent());
+        !workspace.view().reachProperty().get()
+            && (report.isPresent() || workspace.attempt().review().isPresent());
     setVisible(shown);
     setManaged(shown);
     showWords(report);
@@ -89,7 +89,7 @@ public final class ReachStrip extends VBox {
       told.entries().stream().limit(MOST).forEach(entry -> nodes.add(tile(entry, told)));
       if (told.total() > MOST) {
         Hyperlink more = new Hyperlink("and " + (told.total() - MOST) + " more");
-        more.setOnAction(_ -> workspace.reachOpenProperty().set(true));
+        more.setOnAction(_ -> workspace.view().reachProperty().set(true));
         nodes.add(more);
       }
     });
@@ -101,7 +101,7 @@ public final class ReachStrip extends VBox {
 
   private void showWords(Optional<ReachReport> report) {
     List<Node> shown = new ArrayList<>();
-    Optional<Review> review = workspace.reviewProperty().get();
+    Optional<Review> review = workspace.attempt().review();
     boolean comparing = report.map(ReachReport::comparing).orElse(false);
     Label title =
         new Label(
@@ -129,7 +129,7 @@ public final class ReachStrip extends VBox {
           link(
               "Show all",
               "Everything it reaches, by artboard  Ctrl+R",
-              () -> workspace.reachOpenProperty().set(true)));
+              () -> workspace.view().reachProperty().set(true)));
     }
     shown.addAll(held.buttons());
     words.getChildren().setAll(shown);

@@ -110,12 +110,13 @@ public final class ReachView extends VBox {
     list.setFocusTraversable(false);
     VBox.setVgrow(list, Priority.ALWAYS);
     getChildren().addAll(head(), filters(), list, actions());
-    visibleProperty().bind(workspace.reachOpenProperty());
+    visibleProperty().bind(workspace.view().reachProperty());
     managedProperty().bind(visibleProperty());
     watch.reportProperty().addListener((_, _, _) -> update());
     workspace.selectionProperty().addListener((_, _, _) -> markSelected());
     workspace
-        .reachOpenProperty()
+        .view()
+        .reachProperty()
         .addListener((_, _, open) -> {
           if (open) {
             update();
@@ -127,7 +128,7 @@ public final class ReachView extends VBox {
     list.widthProperty().addListener((_, _, _) -> update());
     setOnKeyPressed(event -> {
       if (event.getCode() == KeyCode.ESCAPE) {
-        workspace.reachOpenProperty().set(false);
+        workspace.view().reachProperty().set(false);
         event.consume();
       } else if (event.getCode() == KeyCode.X && !event.isShortcutDown()) {
         gestures.flipHeldBack(selected());
@@ -148,7 +149,7 @@ public final class ReachView extends VBox {
     Button close = new Button("Back to the stage");
     close.setMinWidth(Region.USE_PREF_SIZE);
     close.setTooltip(new Tooltip("Close  Esc"));
-    close.setOnAction(_ -> workspace.reachOpenProperty().set(false));
+    close.setOnAction(_ -> workspace.view().reachProperty().set(false));
     title.setMinWidth(Region.USE_PREF_SIZE);
     words.setMinWidth(0);
     HBox head = new HBox(12, title, words, gap, close);

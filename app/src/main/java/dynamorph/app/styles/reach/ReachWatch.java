@@ -98,8 +98,8 @@ public final class ReachWatch implements AutoCloseable {
     this.followers = Followers.of(workspace.project());
     stage.frameProperty().addListener((_, _, frame) -> frame.ifPresent(this::framed));
     workspace.pickedStyleProperty().addListener((_, _, _) -> update());
-    workspace.deskProperty().addListener((_, _, _) -> update());
-    workspace.reviewProperty().addListener((_, _, _) -> update());
+    workspace.attemptProperty().addListener((_, _, _) -> update());
+    workspace.attemptProperty().addListener((_, _, _) -> update());
     update();
   }
 
@@ -124,8 +124,8 @@ public final class ReachWatch implements AutoCloseable {
     Optional<Scene> scene = stage.whole();
     Optional<StyleId> style =
         workspace
-            .deskProperty()
-            .get()
+            .attempt()
+            .desk()
             .map(desk -> desk.original().id())
             .or(() -> workspace.pickedStyleProperty().get())
             .filter(id -> workspace.project().styles().find(id).isPresent());
@@ -141,8 +141,8 @@ public final class ReachWatch implements AutoCloseable {
   private void request(Scene scene, Optional<StyleId> style, boolean comparing) {
     String title =
         workspace
-            .reviewProperty()
-            .get()
+            .attempt()
+            .review()
             .map(review -> review.title())
             .orElseGet(() ->
                 style.flatMap(workspace.project().styles()::find).map(Style::name).orElse(""));

@@ -1,4 +1,4 @@
-package dynamorph.app.styles;
+package dynamorph.app.styles.column;
 
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.Edit;

@@ -17,7 +17,7 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
 /** Which film is looked at instead of the artboards, and what moment of it. */
-public final class Screening {
+public final class Playback {
   /** How long a title is seen that was just made. */
   private static final Time NEW_TITLE = Time.ofMillis(5000);
 
@@ -40,7 +40,7 @@ public final class Screening {
   private final ObjectProperty<Optional<TrackId>> cueTrack =
       new SimpleObjectProperty<>(Optional.empty());
 
-  Screening(Workspace workspace) {
+  Playback(Workspace workspace) {
     this.workspace = workspace;
   }
 

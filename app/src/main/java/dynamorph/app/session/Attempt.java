@@ -1,0 +1,121 @@
+package dynamorph.app.session;
+
+import java.util.Optional;
+
+/**
+ * What is being tried and is not committed yet. There is one attempt at a time: whatever is opened
+ * takes the place of what was open, unless that has to be committed or discarded first.
+ */
+public sealed interface Attempt {
+  /** Nothing is being tried. */
+  record Nothing() implements Attempt {}
+
+  /** A style is edited on the desk. */
+  record StyleDraft(Desk draft) implements Attempt {
+    @Override
+    public Optional<Desk> desk() {
+      return Optional.of(draft);
+    }
+  }
+
+  /** An edit is looked at before it is done. */
+  record Reviewing(Review change) implements Attempt {
+    @Override
+    public Optional<Review> review() {
+      return Optional.of(change);
+    }
+  }
+
+  /**
+   * It is settled what becomes of the followers of styles that go.
+   *
+   * @param review what would be done as settled so far
+   */
+  record Deleting(StyleDeletion styles, Optional<Review> review) implements Attempt {
+    @Override
+    public Optional<StyleDeletion> deletion() {
+      return Optional.of(styles);
+    }
+  }
+
+  /**
+   * It is settled what becomes of names that are taken, when styles come from elsewhere.
+   *
+   * @param review what would be done as settled so far
+   */
+  record Importing(StyleImport styles, Optional<Review> review) implements Attempt {
+    @Override
+    public Optional<StyleImport> styleImport() {
+      return Optional.of(styles);
+    }
+  }
+
+  /**
+   * A swatch is edited.
+   *
+   * @param id of the swatch
+   * @param review what would be done as edited so far
+   */
+  record SwatchDraft(String id, Optional<Review> review) implements Attempt {
+    @Override
+    public Optional<String> swatch() {
+      return Optional.of(id);
+    }
+  }
+
+  /** The look of the selection is about to be kept as a style. */
+  record KeepingStyle() implements Attempt {}
+
+  /** The style on the desk. */
+  default Optional<Desk> desk() {
+    return Optional.empty();
+  }
+
+  /** The edit that is looked at. */
+  default Optional<Review> review() {
+    return Optional.empty();
+  }
+
+  /** The styles that are to go. */
+  default Optional<StyleDeletion> deletion() {
+    return Optional.empty();
+  }
+
+  /** The styles that come from elsewhere. */
+  default Optional<StyleImport> styleImport() {
+    return Optional.empty();
+  }
+
+  /** The id of the swatch that is edited. */
+  default Optional<String> swatch() {
+    return Optional.empty();
+  }
+
+  /** Whether a look is about to be kept as a style. */
+  default boolean isKeeping() {
+    return this instanceof KeepingStyle;
+  }
+
+  /** Whether it must be committed or discarded before anything else changes the project. */
+  default boolean isPending() {
+    return desk().isPresent() || review().isPresent();
+  }
+
+  /** Whether it has a pane of its own with buttons to commit and to discard. */
+  default boolean hasOwnButtons() {
+    return switch (this) {
+      case Deleting _, Importing _, SwatchDraft _ -> true;
+      case Nothing _, StyleDraft _, Reviewing _, KeepingStyle _ -> false;
+    };
+  }
+
+  /** The same, with an edit that is looked at. */
+  default Attempt reviewing(Review change) {
+    return switch (this) {
+      case Deleting(StyleDeletion styles, _) -> new Deleting(styles, Optional.of(change));
+      case Importing(StyleImport styles, _) -> new Importing(styles, Optional.of(change));
+      case SwatchDraft(String id, _) -> new SwatchDraft(id, Optional.of(change));
+      case Nothing _, StyleDraft _, Reviewing _, KeepingStyle _ -> new Reviewing(change);
+    };
+  }
+}

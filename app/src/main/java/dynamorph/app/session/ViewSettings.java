@@ -1,0 +1,50 @@
+package dynamorph.app.session;
+
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+
+/** What the person chose to see, or not to see; nothing of it belongs to the project. */
+public final class ViewSettings {
+  private final BooleanProperty hiddenCharacters = new SimpleBooleanProperty();
+  private final BooleanProperty rulers = new SimpleBooleanProperty();
+  private final BooleanProperty outlines = new SimpleBooleanProperty();
+  private final BooleanProperty spelling = new SimpleBooleanProperty(true);
+  private final BooleanProperty typographicQuotes = new SimpleBooleanProperty(true);
+  private final BooleanProperty finishPresets = new SimpleBooleanProperty();
+  private final BooleanProperty reach = new SimpleBooleanProperty();
+
+  /** Whether spaces, tabs and paragraph ends show in what is selected. */
+  public BooleanProperty hiddenCharactersProperty() {
+    return hiddenCharacters;
+  }
+
+  /** Whether rulers stand at the edges of the stage. */
+  public BooleanProperty rulersProperty() {
+    return rulers;
+  }
+
+  /** Whether the stage shows contours, moved edges and dash middles instead of paint. */
+  public BooleanProperty outlinesProperty() {
+    return outlines;
+  }
+
+  /** Whether misspelt words are marked. */
+  public BooleanProperty spellingProperty() {
+    return spelling;
+  }
+
+  /** Whether straight quotation marks become those of the language while typing. */
+  public BooleanProperty typographicQuotesProperty() {
+    return typographicQuotes;
+  }
+
+  /** Whether the finish presets are open. */
+  public BooleanProperty finishPresetsProperty() {
+    return finishPresets;
+  }
+
+  /** Whether everything that a style or a change reaches is shown at large. */
+  public BooleanProperty reachProperty() {
+    return reach;
+  }
+}
