@@ -1,6 +1,6 @@
 package dynamorph.app.action;
 
-import dynamorph.app.text.Messages;
+import dynamorph.app.message.Messages;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

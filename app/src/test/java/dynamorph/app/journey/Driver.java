@@ -165,8 +165,8 @@ final class Driver {
     return window
         .stage()
         .localToScreen(
-            window.stage().view().toPixelX(found.board().artboard().x() + place.getX()) + 4,
-            window.stage().view().toPixelY(found.board().artboard().y() + place.getY()));
+            window.stage().view().toPixelX(found.board().artboard().x() + place.x()) + 4,
+            window.stage().view().toPixelY(found.board().artboard().y() + place.y()));
   }
 
   Project project() {

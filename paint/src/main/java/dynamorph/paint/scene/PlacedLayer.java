@@ -7,7 +7,6 @@ import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
-import io.github.humbleui.types.Point;
 
 /**
  * A text where it stands on its artboard. Its own coordinates are those of its layout; they are
@@ -135,23 +134,23 @@ public final class PlacedLayer {
   }
 
   /** The point of the artboard where a point of the layout lies. */
-  public Point toArtboard(double x, double y) {
+  public PlanePoint toArtboard(double x, double y) {
     double angle = Math.toRadians(look.placement().rotation());
     double dx = x - pivotX();
     double dy = y - pivotY();
-    return new Point(
-        (float) (anchorX + dx * Math.cos(angle) - dy * Math.sin(angle)),
-        (float) (anchorY + dx * Math.sin(angle) + dy * Math.cos(angle)));
+    return new PlanePoint(
+        (anchorX + dx * Math.cos(angle) - dy * Math.sin(angle)),
+        (anchorY + dx * Math.sin(angle) + dy * Math.cos(angle)));
   }
 
   /** The point of the layout that lies at a point of the artboard. */
-  public Point toLayout(double x, double y) {
+  public PlanePoint toLayout(double x, double y) {
     double angle = Math.toRadians(look.placement().rotation());
     double dx = x - anchorX;
     double dy = y - anchorY;
-    return new Point(
-        (float) (pivotX() + dx * Math.cos(angle) + dy * Math.sin(angle)),
-        (float) (pivotY() - dx * Math.sin(angle) + dy * Math.cos(angle)));
+    return new PlanePoint(
+        (pivotX() + dx * Math.cos(angle) + dy * Math.sin(angle)),
+        (pivotY() - dx * Math.sin(angle) + dy * Math.cos(angle)));
   }
 
   /** The upright box on the artboard around a box of the layout. */
@@ -164,8 +163,8 @@ public final class PlacedLayer {
       {box.right(), box.bottom()}
     };
     for (double[] corner : corners) {
-      Point point = toArtboard(corner[0], corner[1]);
-      Box dot = new Box(point.getX(), point.getY(), 0, 0);
+      PlanePoint point = toArtboard(corner[0], corner[1]);
+      Box dot = new Box(point.x(), point.y(), 0, 0);
       bounds = bounds == null ? dot : bounds.with(dot);
     }
     return bounds;
@@ -178,7 +177,7 @@ public final class PlacedLayer {
 
   /** Whether a point of the artboard hits the text's box or its ink, give or take some points. */
   public boolean isHit(double x, double y, double tolerance) {
-    Point point = toLayout(x, y);
-    return layout().box().grown(tolerance, tolerance).contains(point.getX(), point.getY());
+    PlanePoint point = toLayout(x, y);
+    return layout().box().grown(tolerance, tolerance).contains(point.x(), point.y());
   }
 }

@@ -181,10 +181,10 @@ class StageRendererTest {
     Scene scene = maker.make(project);
     PlacedLayer turned = scene.find(new LayerId("two")).orElseThrow().text();
     var middle = turned.toArtboard(turned.layout().width() / 2, turned.layout().height() / 2);
-    assertThat(turned.isHit(middle.getX(), middle.getY(), 0)).isTrue();
-    var back = turned.toLayout(middle.getX(), middle.getY());
-    assertThat(back.getX()).isEqualTo((float) turned.layout().width() / 2, within(0.01f));
-    assertThat(scene.at(middle.getX(), middle.getY(), 0))
+    assertThat(turned.isHit(middle.x(), middle.y(), 0)).isTrue();
+    var back = turned.toLayout(middle.x(), middle.y());
+    assertThat(back.x()).isEqualTo((float) turned.layout().width() / 2, within(0.01));
+    assertThat(scene.at(middle.x(), middle.y(), 0))
         .map(found -> found.text().layer().name())
         .contains("two");
     assertThat(scene.at(195, 95, 0)).isEmpty();

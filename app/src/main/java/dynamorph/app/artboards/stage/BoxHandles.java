@@ -104,8 +104,8 @@ final class BoxHandles {
     double ratio = stage.pixelRatio();
     Point2D place =
         new Point2D(
-            stage.view().toPixelX(found.board().artboard().x() + onBoard.getX()) / ratio,
-            stage.view().toPixelY(found.board().artboard().y() + onBoard.getY()) / ratio);
+            stage.view().toPixelX(found.board().artboard().x() + onBoard.x()) / ratio,
+            stage.view().toPixelY(found.board().artboard().y() + onBoard.y()) / ratio);
     return new Grip(
         found.text().layer().id(),
         across,

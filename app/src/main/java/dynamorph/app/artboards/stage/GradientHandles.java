@@ -11,9 +11,9 @@ import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.PlacedLayer;
+import dynamorph.paint.scene.PlanePoint;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
-import io.github.humbleui.types.Point;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -173,12 +173,12 @@ final class GradientHandles {
 
   private Point2D onStage(Laid laid, double x, double y) {
     PlacedLayer text = laid.found.text();
-    Point board = text.toArtboard(x, y);
+    PlanePoint board = text.toArtboard(x, y);
     double ratio = stage.pixelRatio();
     var artboard = laid.found.board().artboard();
     return new Point2D(
-        stage.view().toPixelX(artboard.x() + board.getX()) / ratio,
-        stage.view().toPixelY(artboard.y() + board.getY()) / ratio);
+        stage.view().toPixelX(artboard.x() + board.x()) / ratio,
+        stage.view().toPixelY(artboard.y() + board.y()) / ratio);
   }
 
   private List<Handle> handles(Laid laid) {
@@ -225,13 +225,13 @@ final class GradientHandles {
         .ifPresent(laid -> {
           double ratio = stage.pixelRatio();
           var artboard = laid.found.board().artboard();
-          Point point =
+          PlanePoint point =
               laid.found
                   .text()
                   .toLayout(
                       stage.view().toPlaneX(stageX * ratio) - artboard.x(),
                       stage.view().toPlaneY(stageY * ratio) - artboard.y());
-          laid.hand.set().accept(moved(laid, handle, point.getX(), point.getY()), gesture);
+          laid.hand.set().accept(moved(laid, handle, point.x(), point.y()), gesture);
         });
   }
 

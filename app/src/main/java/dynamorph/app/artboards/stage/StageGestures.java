@@ -15,9 +15,9 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.text.TextRange;
 import dynamorph.model.value.BoxFit;
+import dynamorph.paint.scene.PlanePoint;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
-import io.github.humbleui.types.Point;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
@@ -696,12 +696,12 @@ final class StageGestures {
   }
 
   private int offsetAt(Scene.Found found, double x, double y) {
-    Point point =
+    PlanePoint point =
         found
             .text()
             .toLayout(
                 planeX(x) - found.board().artboard().x(), planeY(y) - found.board().artboard().y());
-    int offset = found.text().layout().offsetAt(point.getX(), point.getY());
+    int offset = found.text().layout().offsetAt(point.x(), point.y());
     return TextKeys.atEdge(found.text().layer().story().text(), offset);
   }
 

@@ -162,8 +162,8 @@ public final class StageView extends Region {
     }
     Caret caret = found.get().text().layout().caretAt(cursor.get().caret());
     var onBoard = found.get().text().toArtboard(caret.x(), caret.bottom());
-    double x = view().toPixelX(found.get().board().artboard().x() + onBoard.getX());
-    double y = view().toPixelY(found.get().board().artboard().y() + onBoard.getY());
+    double x = view().toPixelX(found.get().board().artboard().x() + onBoard.x());
+    double y = view().toPixelY(found.get().board().artboard().y() + onBoard.y());
     return localToScreen(x / pixelRatio(), y / pixelRatio());
   }
 

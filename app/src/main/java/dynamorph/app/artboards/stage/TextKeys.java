@@ -17,12 +17,12 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
+import dynamorph.paint.scene.PlanePoint;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.language.QuotationMarks;
 import dynamorph.typeset.layout.Caret;
 import dynamorph.typeset.layout.CaretPlace;
 import dynamorph.typeset.layout.TextLayout;
-import io.github.humbleui.types.Point;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
@@ -463,9 +463,9 @@ final class TextKeys {
         return Point2D.ZERO;
       }
       Caret caret = found.get().text().layout().caretAt(at.get().cursor().caret());
-      Point onBoard = found.get().text().toArtboard(caret.x(), caret.bottom());
-      double x = stage.view().toPixelX(found.get().board().artboard().x() + onBoard.getX());
-      double y = stage.view().toPixelY(found.get().board().artboard().y() + onBoard.getY());
+      PlanePoint onBoard = found.get().text().toArtboard(caret.x(), caret.bottom());
+      double x = stage.view().toPixelX(found.get().board().artboard().x() + onBoard.x());
+      double y = stage.view().toPixelY(found.get().board().artboard().y() + onBoard.y());
       return stage.localToScreen(x / stage.pixelRatio(), y / stage.pixelRatio());
     }
 

@@ -1,4 +1,4 @@
-package dynamorph.app.text;
+package dynamorph.app.message;
 
 import dynamorph.model.message.MessageBundle;
 

@@ -1,2 +1,2 @@
 /** The words of the window, which are translated in {@code messages.properties}. */
-package dynamorph.app.text;
+package dynamorph.app.message;
