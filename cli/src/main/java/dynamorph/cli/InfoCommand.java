@@ -102,7 +102,7 @@ final class InfoCommand implements Callable<Integer> {
             .put("id", style.id().value())
             .put("name", style.name())
             .put("group", style.group())
-            .put("level", style.level().label());
+            .put("level", style.level().id());
     style.basedOn().ifPresent(id -> node.put("basedOn", project.styles().get(id).name()));
     node.set("properties", Json.values(style.properties()));
     node.put("followers", followers.of(style.id()).size());

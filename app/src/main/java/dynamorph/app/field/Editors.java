@@ -308,17 +308,8 @@ public final class Editors {
       ValueType.Choice<E> type, ValueEditor.Sink<Object> sink) {
     return combo(
         type::options,
-        value -> words(type.format(value)),
+        type::label,
         value -> sink.set(value, Optional.empty()));
-  }
-
-  /** Names of spaces keep the letters they are written with. */
-  private static String words(String kebab) {
-    return switch (kebab) {
-      case "srgb" -> "sRGB";
-      case "oklab" -> "OKLab";
-      default -> kebab.replace('-', ' ');
-    };
   }
 
   private ValueEditor<StylisticSets> stylisticSets(ValueEditor.Sink<StylisticSets> sink) {

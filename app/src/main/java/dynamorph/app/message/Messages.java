@@ -2,7 +2,7 @@ package dynamorph.app.message;
 
 import dynamorph.model.message.MessageBundle;
 
-/** The words of the window. */
+/** The words of this module that people read; they stand in {@code messages.properties}. */
 public final class Messages {
   private static final MessageBundle BUNDLE = MessageBundle.of(Messages.class);
 

@@ -1,2 +1,2 @@
-/** The words of the window, which are translated in {@code messages.properties}. */
+/** The words of this module that people read, in their language. */
 package dynamorph.app.message;

@@ -60,8 +60,8 @@ final class TracePopup {
   private static <T> Node row(
       Workspace workspace, PropertyKey<T> key, Trace.Step<T> step, Actions<T> actions) {
     ValueType<T> type = key.property().type();
-    String declared = type.format(step.declared());
-    String computed = type.format(step.computed());
+    String declared = type.label(step.declared());
+    String computed = type.label(step.computed());
     Label value = new Label(declared.equals(computed) ? computed : declared + " = " + computed);
     value.getStyleClass().add(actions.counts(step) ? "trace-winner" : "trace-overridden");
     Label source = new Label(SourceNames.of(workspace.project(), step.source()));

@@ -119,14 +119,14 @@ final class ProjectReader {
 
   private static ColourLabel colourLabel(JsonCursor cursor) {
     return Arrays.stream(ColourLabel.values())
-        .filter(label -> label.label().equals(cursor.text()))
+        .filter(label -> label.id().equals(cursor.text()))
         .findFirst()
         .orElseThrow(() -> cursor.wrong("there is no colour label \"" + cursor.text() + "\""));
   }
 
   private static StyleLevel level(JsonCursor cursor) {
     return Arrays.stream(StyleLevel.values())
-        .filter(level -> level.label().equals(cursor.text()))
+        .filter(level -> level.id().equals(cursor.text()))
         .findFirst()
         .orElseThrow(() ->
             cursor.wrong(

@@ -95,7 +95,7 @@ public final class ProjectSchema {
             Names.BASED_ON, pattern(ID),
             Names.SAMPLE, text(),
             Names.LABEL,
-                choice(Arrays.stream(ColourLabel.values()).map(ColourLabel::label).toList()),
+                choice(Arrays.stream(ColourLabel.values()).map(ColourLabel::id).toList()),
             Names.NOTE, text(),
             Names.PROPERTIES, reference()),
         List.of(Names.ID, Names.NAME, Names.LEVEL));

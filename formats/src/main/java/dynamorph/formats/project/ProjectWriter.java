@@ -73,12 +73,12 @@ final class ProjectWriter {
     if (!style.group().isEmpty()) {
       node.put(Names.GROUP, style.group());
     }
-    node.put(Names.LEVEL, style.level().label());
+    node.put(Names.LEVEL, style.level().id());
     style.basedOn().ifPresent(id -> node.put(Names.BASED_ON, id.value()));
     if (!style.sample().isEmpty()) {
       node.put(Names.SAMPLE, style.sample());
     }
-    style.label().ifPresent(label -> node.put(Names.LABEL, label.label()));
+    style.label().ifPresent(label -> node.put(Names.LABEL, label.id()));
     if (!style.note().isEmpty()) {
       node.put(Names.NOTE, style.note());
     }
@@ -168,7 +168,7 @@ final class ProjectWriter {
   private static ObjectNode clip(Clip clip) {
     ObjectNode node = NODES.objectNode().put(Names.ID, clip.id()).put(Names.NAME, clip.name());
     switch (clip.media()) {
-      case Media.Drawn(var scenery) -> node.put(Names.DRAWN, scenery.label());
+      case Media.Drawn(var scenery) -> node.put(Names.DRAWN, scenery.id());
       case Media.Still(var asset) -> node.put(Names.IMAGE, asset);
       case Media.File(var path) -> node.put(Names.FILE, path);
     }

@@ -142,7 +142,7 @@ final class TimelineReader {
     if (cursor.find(Names.DRAWN).isPresent()) {
       JsonCursor drawn = cursor.field(Names.DRAWN);
       return Arrays.stream(Media.Scenery.values())
-          .filter(scenery -> scenery.label().equals(drawn.text()))
+          .filter(scenery -> scenery.id().equals(drawn.text()))
           .findFirst()
           .map(Media.Drawn::new)
           .orElseThrow(() -> drawn.wrong("expected one of gears, pendulum, dial"));

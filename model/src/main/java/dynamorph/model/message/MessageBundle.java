@@ -1,14 +1,16 @@
 package dynamorph.model.message;
 
 import com.ibm.icu.text.MessageFormat;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.MissingResourceException;
 import java.util.ResourceBundle;
 
 /**
- * Text that people read, by key, from a resource bundle. A text is a pattern of ICU's
- * MessageFormat: arguments are numbered from 0, a single apostrophe is written twice, plural forms
- * are chosen by the rules of the language: <code>{0, plural, one {# text} other {# texts}}</code>.
+ * Text that people read, by key, from a resource bundle. A text is a pattern of ICU's MessageFormat:
+ * arguments are numbered from 0, an apostrophe is written twice, plural forms are chosen by the
+ * rules of the language: <code>{0, plural, one {# text} other {# texts}}</code>. Arguments that
+ * choose no form stand in the text as they are written in code.
  *
  * <p>Safe on any thread.
  */
@@ -48,13 +50,47 @@ public final class MessageBundle {
    */
   public String text(String key, Object... arguments) {
     String pattern = bundle.getString(key);
-    return isPlain(pattern)
-        ? pattern
-        : new MessageFormat(pattern, locale).format(arguments, new StringBuffer(), null).toString();
+    return pattern.contains(", plural,") || pattern.contains(", select,")
+        ? chosen(pattern, arguments)
+        : filled(pattern, arguments);
   }
 
-  /** Most texts have neither arguments nor apostrophes, and are what they are. */
-  private static boolean isPlain(String pattern) {
-    return pattern.indexOf('{') < 0 && pattern.indexOf('\'') < 0;
+  /** Most texts choose no form; those are put together without the rules of the language. */
+  private static String filled(String pattern, Object[] arguments) {
+    if (pattern.indexOf('{') < 0 && pattern.indexOf('\'') < 0) {
+      return pattern;
+    }
+    StringBuilder text = new StringBuilder();
+    boolean quoted = false;
+    for (int index = 0; index < pattern.length(); index++) {
+      char sign = pattern.charAt(index);
+      if (sign == '\'') {
+        boolean twice = index + 1 < pattern.length() && pattern.charAt(index + 1) == '\'';
+        if (twice) {
+          text.append(sign);
+          index++;
+        } else {
+          quoted = !quoted;
+        }
+      } else if (sign == '{' && !quoted) {
+        int end = pattern.indexOf('}', index);
+        text.append(arguments[Integer.parseInt(pattern.substring(index + 1, end))]);
+        index = end;
+      } else {
+        text.append(sign);
+      }
+    }
+    return text.toString();
+  }
+
+  private String chosen(String pattern, Object[] arguments) {
+    Object[] shown = Arrays.copyOf(arguments, arguments.length);
+    for (int index = 0; index < shown.length; index++) {
+      // a number that chooses no form would be grouped by thousands
+      if (!pattern.contains("{" + index + ", ")) {
+        shown[index] = String.valueOf(shown[index]);
+      }
+    }
+    return new MessageFormat(pattern, locale).format(shown, new StringBuffer(), null).toString();
   }
 }

@@ -1,16 +1,18 @@
 package dynamorph.model.property;
 
+import dynamorph.model.message.Messages;
+import java.util.Locale;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.GradientStops;
 import java.util.Set;
 
 /** A part of a look that can be left alone while the rest of a style is taken. */
 public enum Aspect {
-  FONT("font"),
-  COLOURS("colours"),
-  SIZE("size"),
-  PARAGRAPH("paragraph"),
-  PLACEMENT("placement");
+  FONT,
+  COLOURS,
+  SIZE,
+  PARAGRAPH,
+  PLACEMENT;
 
   private static final Set<Property<?>> FONT_CHOICE =
       Set.of(
@@ -21,14 +23,9 @@ public enum Aspect {
           Properties.FONT_AXES,
           Properties.FALLBACK_FONTS);
 
-  private final String label;
-
-  Aspect(String label) {
-    this.label = label;
-  }
-
+  /** What people call it. */
   public String label() {
-    return label;
+    return Messages.of("aspect." + name().toLowerCase(Locale.ROOT));
   }
 
   /** Whether the key belongs to this part. */

@@ -2,6 +2,7 @@ package dynamorph.model.property;
 
 import dynamorph.model.property.Property.Part;
 import dynamorph.model.value.EffectKind;
+import dynamorph.model.value.SpreadMethod;
 import java.util.Map;
 
 /** Names that properties had in files of earlier versions; they are still read. */
@@ -81,6 +82,12 @@ final class FormerNames {
 
   /** The present name of a choice that had this one, or the name itself. */
   static String presentChoice(Class<?> type, String name) {
-    return type == EffectKind.class && name.equals("raised-edge") ? "bevel" : name;
+    if (type == EffectKind.class && name.equals("raised-edge")) {
+      return "bevel";
+    }
+    if (type == SpreadMethod.class) {
+      return name.equals("once") ? "pad" : name.equals("mirror") ? "reflect" : name;
+    }
+    return name;
   }
 }

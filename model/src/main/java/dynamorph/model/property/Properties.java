@@ -26,215 +26,55 @@ import java.util.stream.Stream;
  */
 public final class Properties extends EffectProperties {
   public static final Property<PlateExtent> PLATE_EXTENT =
-      painted(
-          "plate-extent",
-          "Plate behind",
-          FINISH,
-          Level.LAYER,
-          new ValueType.Choice<>(PlateExtent.class),
-          PlateExtent.LAYER,
-          "",
-          "Whether there is one plate, or one behind each paragraph or line; where they meet they are one.");
+      painted("plate-extent", FINISH, Level.LAYER, new ValueType.Choice<>(PlateExtent.class), PlateExtent.LAYER, "");
   public static final Property<BoxLengths> PLATE_PADDING =
-      painted(
-          "plate-padding",
-          "Plate padding",
-          FINISH,
-          Level.LAYER,
-          new ValueType.Written<>(
+      painted("plate-padding", FINISH, Level.LAYER, new ValueType.Written<>(
               BoxLengths.class,
               BoxLengths::parse,
               Registry.AROUND,
-              "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""),
-          BoxLengths.pairs(Length.em(0.2), Length.em(0.4)),
-          "",
-          "How far the plate reaches beyond the text: all around; above and below, then right and left; or above, right, below, left.");
+              "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""), BoxLengths.pairs(Length.em(0.2), Length.em(0.4)), "");
   public static final Property<BoxLengths> PLATE_RADIUS =
-      painted(
-          "plate-radius",
-          "Plate corner radius",
-          FINISH,
-          Level.LAYER,
-          new ValueType.Written<>(
+      painted("plate-radius", FINISH, Level.LAYER, new ValueType.Written<>(
               BoxLengths.class,
               BoxLengths::parse,
               Registry.AROUND,
-              "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""),
-          BoxLengths.all(Length.ZERO),
-          "",
-          "Radius of the corners: one, or four clockwise from the top left.");
+              "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""), BoxLengths.all(Length.ZERO), "");
   public static final Property<Length> PLATE_MINIMUM_WIDTH =
-      painted(
-          "plate-minimum-width",
-          "Minimum plate width",
-          FINISH,
-          Level.LAYER,
-          Registry.LENGTH,
-          Length.ZERO,
-          "",
-          "How wide a plate is at least.");
+      painted("plate-minimum-width", FINISH, Level.LAYER, Registry.LENGTH, Length.ZERO, "");
 
   public static final Property<Anchor> ANCHOR =
-      layout(
-          "anchor",
-          "Anchor",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Choice<>(Anchor.class),
-          Anchor.TOP_LEFT,
-          "",
-          "Which point of the artboard the position is measured from, and which point of the text lies there.");
+      layout("anchor", PLACEMENT, Level.LAYER, new ValueType.Choice<>(Anchor.class), Anchor.TOP_LEFT, "");
   public static final Property<Double> POSITION_X =
-      layout(
-          "position-x",
-          "X",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
-          0.0,
-          "",
-          "Distance to the right of the anchor, in points.");
+      layout("position-x", PLACEMENT, Level.LAYER, new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"), 0.0, "");
   public static final Property<Double> POSITION_Y =
-      layout(
-          "position-y",
-          "Y",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
-          0.0,
-          "",
-          "Distance below the anchor, in points.");
+      layout("position-y", PLACEMENT, Level.LAYER, new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"), 0.0, "");
   public static final Property<FrameArea> RELATIVE_TO =
-      layout(
-          "relative-to",
-          "Relative to",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Choice<>(FrameArea.class),
-          FrameArea.FRAME,
-          "In the frame",
-          "What the anchor is a point of: the whole frame or artboard, or one of its safe areas.");
+      layout("relative-to", PLACEMENT, Level.LAYER, new ValueType.Choice<>(FrameArea.class), FrameArea.FRAME, "in-the-frame");
   public static final Property<Double> SHARE_X =
-      layout(
-          "share-x",
-          "X, share of width",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(-1000, 1000, "%"),
-          0.0,
-          "In the frame",
-          "Distance to the right of the anchor as a share of the width, besides the points.");
+      layout("share-x", PLACEMENT, Level.LAYER, new ValueType.Number(-1000, 1000, "%"), 0.0, "in-the-frame");
   public static final Property<Double> SHARE_Y =
-      layout(
-          "share-y",
-          "Y, share of height",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(-1000, 1000, "%"),
-          0.0,
-          "In the frame",
-          "Distance below the anchor as a share of the height, besides the points.");
+      layout("share-y", PLACEMENT, Level.LAYER, new ValueType.Number(-1000, 1000, "%"), 0.0, "in-the-frame");
   public static final Property<Double> BOX_SHARE =
-      layout(
-          "box-share",
-          "Width, share",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, 1000, "%"),
-          0.0,
-          "In the frame",
-          "The measure of a box as a share of the width; 0 for its width in points.");
+      layout("box-share", PLACEMENT, Level.LAYER, new ValueType.Number(0, 1000, "%"), 0.0, "in-the-frame");
   public static final Property<Double> ROTATION =
-      layout(
-          "rotation",
-          "Rotation",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(-360, 360, "\u00b0"),
-          0.0,
-          "",
-          "Turn about the anchor, clockwise, in degrees.");
+      layout("rotation", PLACEMENT, Level.LAYER, new ValueType.Number(-360, 360, "\u00b0"), 0.0, "");
   public static final Property<BoxFit> BOX =
-      layout(
-          "box",
-          "Box",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Choice<>(BoxFit.class),
-          BoxFit.POINT,
-          "",
-          "Point: no measure. Fixed: keeps its height. Grow: takes the height of its text. Shrink: sets text smaller until it fits.");
+      layout("box", PLACEMENT, Level.LAYER, new ValueType.Choice<>(BoxFit.class), BoxFit.POINT, "");
   public static final Property<Double> BOX_WIDTH =
-      layout(
-          "box-width",
-          "Box width",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, Registry.FAR, "pt"),
-          200.0,
-          "",
-          "The measure of a box, in points.");
+      layout("box-width", PLACEMENT, Level.LAYER, new ValueType.Number(0, Registry.FAR, "pt"), 200.0, "");
   public static final Property<Double> BOX_HEIGHT =
-      layout(
-          "box-height",
-          "Box height",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, Registry.FAR, "pt"),
-          100.0,
-          "",
-          "The height of a fixed box, in points.");
+      layout("box-height", PLACEMENT, Level.LAYER, new ValueType.Number(0, Registry.FAR, "pt"), 100.0, "");
 
   public static final Property<Double> COLUMNS =
-      layout(
-          "columns",
-          "Columns",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(1, 20, ""),
-          1.0,
-          "Columns, grid",
-          "How many columns a box has.");
+      layout("columns", PLACEMENT, Level.LAYER, new ValueType.Number(1, 20, ""), 1.0, "columns-grid");
   public static final Property<Double> GUTTER =
-      layout(
-          "gutter",
-          "Gutter",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, Registry.FAR, "pt"),
-          12.0,
-          "Columns, grid",
-          "The space between columns, in points.");
+      layout("gutter", PLACEMENT, Level.LAYER, new ValueType.Number(0, Registry.FAR, "pt"), 12.0, "columns-grid");
   public static final Property<VerticalAlignment> VERTICAL_ALIGNMENT =
-      layout(
-          "vertical-alignment",
-          "Vertical alignment",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Choice<>(VerticalAlignment.class),
-          VerticalAlignment.TOP,
-          "Columns, grid",
-          "Where the lines stand in the height of a fixed box.");
+      layout("vertical-alignment", PLACEMENT, Level.LAYER, new ValueType.Choice<>(VerticalAlignment.class), VerticalAlignment.TOP, "columns-grid");
   public static final Property<Double> BASELINE_GRID =
-      layout(
-          "baseline-grid",
-          "Baseline grid",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, Registry.FAR, "pt"),
-          0.0,
-          "Columns, grid",
-          "Lines stand on multiples of this, from the first baseline; 0 is no grid.");
+      layout("baseline-grid", PLACEMENT, Level.LAYER, new ValueType.Number(0, Registry.FAR, "pt"), 0.0, "columns-grid");
   public static final Property<Double> SHRINK_TO =
-      layout(
-          "shrink-to",
-          "Shrink to",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(1, 100, "%"),
-          50.0,
-          "Columns, grid",
-          "How small a shrinking box may set its text, in parts of its size.");
+      layout("shrink-to", PLACEMENT, Level.LAYER, new ValueType.Number(1, 100, "%"), 50.0, "columns-grid");
 
   /** What lies at the bottom of every cascade: the defaults, and one black fill. */
   public static final PropertySet DEFAULTS = defaults();

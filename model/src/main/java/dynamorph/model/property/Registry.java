@@ -46,38 +46,33 @@ final class Registry {
   /** A property of the text that moves glyphs. */
   static <T> Property<T> layout(
       String id,
-      String label,
       Facet facet,
       Level narrowest,
       ValueType<T> type,
       T value,
-      String group,
-      String help) {
+      String group) {
     return register(
         new Property<>(
-            id, label, facet, Part.TEXT, narrowest, type, value, true, group, help, ORDER.size()));
+            id, facet, Part.TEXT, narrowest, type, value, true, group, ORDER.size()));
   }
 
   /** A property of the text that only repaints. */
   static <T> Property<T> painted(
       String id,
-      String label,
       Facet facet,
       Level narrowest,
       ValueType<T> type,
       T value,
-      String group,
-      String help) {
+      String group) {
     return register(
         new Property<>(
-            id, label, facet, Part.TEXT, narrowest, type, value, false, group, help, ORDER.size()));
+            id, facet, Part.TEXT, narrowest, type, value, false, group, ORDER.size()));
   }
 
-  static <T> Property<T> coat(String id, String label, ValueType<T> type, T value, String help) {
+  static <T> Property<T> coat(String id, ValueType<T> type, T value) {
     return register(
         new Property<>(
             id,
-            label,
             Facet.FINISH,
             Part.COAT,
             Level.SPAN,
@@ -85,15 +80,13 @@ final class Registry {
             value,
             false,
             "",
-            help,
             ORDER.size()));
   }
 
-  static <T> Property<T> effect(String id, String label, ValueType<T> type, T value, String help) {
+  static <T> Property<T> effect(String id, ValueType<T> type, T value) {
     return register(
         new Property<>(
             id,
-            label,
             Facet.FINISH,
             Part.EFFECT,
             Level.SPAN,
@@ -101,7 +94,6 @@ final class Registry {
             value,
             false,
             "",
-            help,
             ORDER.size()));
   }
 

@@ -1,5 +1,6 @@
 package dynamorph.model.property;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
@@ -22,6 +23,11 @@ public sealed interface ValueType<T> {
   /** The value as people write it. */
   default String format(T value) {
     return value.toString();
+  }
+
+  /** The value as the window tells it, in the language of the person. */
+  default String label(T value) {
+    return format(value);
   }
 
   /**
@@ -222,6 +228,15 @@ public sealed interface ValueType<T> {
           .orElseThrow(() ->
               new IllegalArgumentException(
                   "expected " + expected() + ", found \"" + text.strip() + "\""));
+    }
+
+    @Override
+    public String label(E value) {
+      return Messages.of("choice." + kebab(type.getSimpleName()) + "." + format(value));
+    }
+
+    private static String kebab(String name) {
+      return name.replaceAll("(?<=[a-z])(?=[A-Z])", "-").toLowerCase(Locale.ROOT);
     }
 
     /** The constants as they are written. */

@@ -1,5 +1,6 @@
 package dynamorph.model.style;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.value.Rgba;
 
 /** A colour that people give to styles to find and sort them; it says nothing about the look. */
@@ -10,16 +11,22 @@ public enum ColourLabel {
   LILAC("lilac", 0x8B7BC8),
   STONE("stone", 0x857B6E);
 
-  private final String label;
+  private final String id;
   private final Rgba colour;
 
-  ColourLabel(String label, int rgb) {
-    this.label = label;
+  ColourLabel(String id, int rgb) {
+    this.id = id;
     this.colour = new Rgba(0xFF000000 | rgb);
   }
 
+  /** What files call it. */
+  public String id() {
+    return id;
+  }
+
+  /** What people call it. */
   public String label() {
-    return label;
+    return Messages.of("colour-label." + id);
   }
 
   public Rgba colour() {

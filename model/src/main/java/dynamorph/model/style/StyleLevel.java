@@ -1,5 +1,6 @@
 package dynamorph.model.style;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Property;
 
@@ -9,16 +10,22 @@ public enum StyleLevel {
   PARAGRAPH("paragraph", Level.PARAGRAPH),
   CHARACTER("character", Level.SPAN);
 
-  private final String label;
+  private final String id;
   private final Level level;
 
-  StyleLevel(String label, Level level) {
-    this.label = label;
+  StyleLevel(String id, Level level) {
+    this.id = id;
     this.level = level;
   }
 
+  /** What files call it. */
+  public String id() {
+    return id;
+  }
+
+  /** What people call it. */
   public String label() {
-    return label;
+    return Messages.of("style-level." + id);
   }
 
   /** The level at which its followers follow it. */

@@ -1,5 +1,6 @@
 package dynamorph.model.timeline;
 
+import dynamorph.model.message.Messages;
 import java.util.Locale;
 
 /** Where the pictures of a clip come from. */
@@ -28,8 +29,14 @@ public sealed interface Media {
     PENDULUM,
     DIAL;
 
-    public String label() {
+    /** What files call it. */
+    public String id() {
       return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** What people call it. */
+    public String label() {
+      return Messages.of("scenery." + id());
     }
   }
 }

@@ -3,9 +3,9 @@ package dynamorph.model.value;
 /** How a gradient goes on beyond its ends. */
 public enum SpreadMethod {
   /** With the colours of its ends. */
-  ONCE,
+  PAD,
   /** From the start again. */
   REPEAT,
   /** Back and forth. */
-  MIRROR
+  REFLECT
 }

@@ -75,7 +75,7 @@ final class PdfShadings {
   private record Span(double from, double to) {}
 
   private static Span span(AreaPaint.Ramp ramp, Box box) {
-    if (ramp.repeat() == SpreadMethod.ONCE) {
+    if (ramp.repeat() == SpreadMethod.PAD) {
       return new Span(0, 1);
     }
     double least = Double.POSITIVE_INFINITY;
@@ -117,7 +117,7 @@ final class PdfShadings {
     List<Stop> once = ramp.closeStops();
     List<Stop> all = new ArrayList<>();
     for (int repeat = (int) Math.floor(span.from); repeat < span.to; repeat++) {
-      boolean back = ramp.repeat() == SpreadMethod.MIRROR && Math.floorMod(repeat, 2) == 1;
+      boolean back = ramp.repeat() == SpreadMethod.REFLECT && Math.floorMod(repeat, 2) == 1;
       for (Stop stop : back ? once.reversed() : once) {
         double within = back ? 1 - stop.position() : stop.position();
         all.add(new Stop(stop.colour(), (repeat + within - span.from) / (span.to - span.from)));

@@ -152,7 +152,7 @@ public final class SvgWriter {
     }
     out.writeAttribute("id", id);
     out.writeAttribute("gradientUnits", "userSpaceOnUse");
-    if (ramp.repeat() != SpreadMethod.ONCE) {
+    if (ramp.repeat() != SpreadMethod.PAD) {
       out.writeAttribute(
           "spreadMethod", ramp.repeat() == SpreadMethod.REPEAT ? "repeat" : "reflect");
     }

@@ -42,7 +42,7 @@ final class GradientShaders {
           case LINEAR -> along(gradient, box);
           case RADIAL -> {
             if (offset < 0) {
-              if (gradient.repeat() == SpreadMethod.ONCE) {
+              if (gradient.repeat() == SpreadMethod.PAD) {
                 stops = cutAtCentre(stops, offset);
                 offset = 0;
               } else {

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 
 class ArtworkTest {
   private static AreaPaint.Ramp ramp(Stop... stops) {
-    return new AreaPaint.Ramp(new AreaPaint.Along(0, 0, 1, 0), List.of(stops), SpreadMethod.ONCE);
+    return new AreaPaint.Ramp(new AreaPaint.Along(0, 0, 1, 0), List.of(stops), SpreadMethod.PAD);
   }
 
   /** All points that a path goes to, and how often it begins and closes. */

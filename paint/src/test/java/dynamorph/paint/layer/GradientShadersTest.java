@@ -72,17 +72,17 @@ class GradientShadersTest {
     double angle = Math.toRadians(30);
     double length = WIDTH * Math.cos(angle) + HEIGHT * Math.sin(angle);
     assertFollows(
-        painted(gradient(Course.LINEAR, 30, 1, 0, SpreadMethod.ONCE)),
+        painted(gradient(Course.LINEAR, 30, 1, 0, SpreadMethod.PAD)),
         (x, y) -> 0.5 + ((x - 100) * Math.cos(angle) + (y - 50) * Math.sin(angle)) / length);
   }
 
   @Test
   void scaleAndOffsetCountInLengths() {
     assertFollows(
-        painted(gradient(Course.LINEAR, 0, 0.5, 0.25, SpreadMethod.ONCE)),
+        painted(gradient(Course.LINEAR, 0, 0.5, 0.25, SpreadMethod.PAD)),
         (x, _) -> Math.clamp((x - 100) / 100 + 0.5 - 0.25, 0, 1));
     assertFollows(
-        painted(gradient(Course.LINEAR, 0, 0.4, 0, SpreadMethod.MIRROR)),
+        painted(gradient(Course.LINEAR, 0, 0.4, 0, SpreadMethod.REFLECT)),
         (x, _) -> {
           double at = (x - 100) / 80 + 0.5;
           double turned = at - 2 * Math.floor(at / 2);
@@ -93,13 +93,13 @@ class GradientShadersTest {
   @Test
   void aRadialGradientFillsTheEllipse() {
     assertFollows(
-        painted(gradient(Course.RADIAL, 0, 1, 0, SpreadMethod.ONCE)),
+        painted(gradient(Course.RADIAL, 0, 1, 0, SpreadMethod.PAD)),
         (x, y) -> Math.min(1, Math.hypot((x - 100) / 100, (y - 50) / 50)));
   }
 
   @Test
   void aConicGradientTurnsClockwiseFromItsAngle() {
-    Pixels pixels = painted(gradient(Course.CONIC, 90, 1, 0, SpreadMethod.ONCE));
+    Pixels pixels = painted(gradient(Course.CONIC, 90, 1, 0, SpreadMethod.PAD));
     for (int degrees = 5; degrees < 360; degrees += 10) {
       double angle = Math.toRadians(90 + degrees);
       int x = (int) (100 + 45 * Math.cos(angle));
@@ -123,7 +123,7 @@ class GradientShadersTest {
             0.5,
             1,
             0,
-            SpreadMethod.ONCE,
+            SpreadMethod.PAD,
             PaintBounds.LAYER,
             mixing);
     Pixels pixels = painted(gradient);

@@ -25,7 +25,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.LinkedHashMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -67,23 +69,28 @@ public final class FootageActions implements AutoCloseable {
   public void addDrawn() {
     film.wanted()
         .ifPresent(board -> {
-          List<String> choices = new ArrayList<>();
+          Map<String, Media> choices = new LinkedHashMap<>();
           for (Media.Scenery scenery : Media.Scenery.values()) {
-            choices.add("Drawn: " + scenery.label());
+            choices.put("Procedural: " + scenery.label(), new Media.Drawn(scenery));
           }
           workspace.project().assets().stream()
               .filter(dynamorph.model.Asset::isImage)
-              .forEach(asset -> choices.add("Image: " + asset.shortName()));
-          FilmDialogs.choice(film.window().get(), "Footage", choices)
+              .forEach(asset ->
+                  choices.put("Image: " + asset.shortName(), new Media.Still(asset.shortName())));
+          FilmDialogs.choice(film.window().get(), "Footage", List.copyOf(choices.keySet()))
               .ifPresent(choice -> {
-                String name = choice.substring(choice.indexOf(": ") + 2);
-                Media media =
-                    choice.startsWith("Image")
-                        ? new Media.Still(name)
-                        : new Media.Drawn(Media.Scenery.valueOf(name.toUpperCase(Locale.ROOT)));
-                workspace.apply(placed(board, playhead(), name, media, STANDS));
+                Media media = choices.get(choice);
+                workspace.apply(placed(board, playhead(), nameOf(media), media, STANDS));
               });
         });
+  }
+
+  private static String nameOf(Media media) {
+    return switch (media) {
+      case Media.Drawn(Media.Scenery scenery) -> scenery.label();
+      case Media.Still(String asset) -> asset;
+      case Media.File(String path) -> path;
+    };
   }
 
   /** Puts a file on a track: a video, numbered pictures, or a picture that the project takes in. */

@@ -297,7 +297,7 @@ public final class StyleDeletionPane extends VBox {
   private static <T> String text(Project project, PropertyKey<T> key, T value) {
     return value instanceof Colour.SwatchReference(String swatch)
         ? project.palette().find(swatch).map(found -> found.name()).orElse(swatch)
-        : key.property().type().format(value).replace('-', ' ');
+        : key.property().type().label(value);
   }
 
   private static Label quiet(String text) {

@@ -328,7 +328,7 @@ public final class KeepPane extends VBox {
     if (value instanceof Colour.SwatchReference(String swatch)) {
       return workspace.project().palette().find(swatch).map(found -> found.name()).orElse(swatch);
     }
-    return key.property().type().format(value).replace('-', ' ');
+    return key.property().type().label(value);
   }
 
   private Set<PropertyKey<?>> included() {
