@@ -14,18 +14,17 @@ final class ApplyArguments {
       names = "--leave",
       split = ",",
       paramLabel = "PART",
-      description = "What stays as it looks: font, colours, size, paragraph, placement.")
+      description = "${bundle:apply-arguments.what-stays-as-it-looks-font}")
   private List<Aspect> leaves = List.of();
 
-  @Option(names = "--drop-local", description = "Drops all local changes.")
+  @Option(names = "--drop-local", description = "${bundle:apply-arguments.drops-all-local-changes}")
   private boolean dropLocal;
 
   @Option(
       names = "--keep-local",
       split = ",",
       paramLabel = "FACET",
-      description =
-          "Keeps local changes of these facets only: typeface, spacing, letterforms, paragraph, finish, placement.")
+      description = "${bundle:apply-arguments.keeps-local-changes-of-these-facets}")
   private List<Facet> keepLocal;
 
   ApplyOptions options(boolean onTop) {

@@ -16,7 +16,7 @@ import picocli.CommandLine.Option;
 
 @Command(
     name = "apply",
-    description = "Lets layers follow a style.",
+    description = "${bundle:apply-command.lets-layers-follow-a-style}",
     mixinStandardHelpOptions = true)
 final class ApplyCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
@@ -25,7 +25,7 @@ final class ApplyCommand implements Callable<Integer> {
       names = "--style",
       required = true,
       paramLabel = "NAME",
-      description = "Name or id of the style.")
+      description = "${bundle:apply-command.name-or-id-of-the-style}")
   private String styleName;
 
   @Option(
@@ -33,21 +33,24 @@ final class ApplyCommand implements Callable<Integer> {
       required = true,
       split = ",",
       paramLabel = "NAME",
-      description =
-          "Layers by name, id or Artboard/Layer, separated by commas; a name takes all layers of it.")
+      description = "${bundle:apply-command.layers-by-name-id-or-artboard}")
   private List<String> layerNames;
 
-  @Option(names = "--on-top", description = "Adds the style over those that are followed.")
+  @Option(
+      names = "--on-top",
+      description = "${bundle:apply-command.adds-the-style-over-those-that}")
   private boolean onTop;
 
-  @Option(names = "--drop-local", description = "Drops local changes of the layers.")
+  @Option(
+      names = "--drop-local",
+      description = "${bundle:apply-command.drops-local-changes-of-the-layers}")
   private boolean dropLocal;
 
   @Option(
       names = {"-o", "--output"},
       required = true,
       paramLabel = "FILE",
-      description = "The project to write.")
+      description = "${bundle:apply-command.the-project-to-write}")
   private Path output;
 
   @Override

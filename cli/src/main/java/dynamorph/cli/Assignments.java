@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
@@ -28,12 +29,13 @@ final class Assignments {
       PropertySet values, String assignment, StyleLevel level, Project project) {
     int equals = assignment.indexOf('=');
     if (equals < 1) {
-      throw new IllegalArgumentException("\"" + assignment + "\": write property=value");
+      throw new IllegalArgumentException(
+          Messages.of("assignments.write-property-value", assignment));
     }
     PropertyKey<?> key = Properties.key(assignment.substring(0, equals));
     if (!level.carries(key.property())) {
       throw new IllegalArgumentException(
-          key.path() + ": a " + level.label() + " style cannot carry it");
+          Messages.of("assignments.a-style-cannot-carry-it", key.path(), level.label()));
     }
     String value = assignment.substring(equals + 1);
     PropertySet changed = value.isBlank() ? values.without(key) : values.withText(key, value);
@@ -47,7 +49,7 @@ final class Assignments {
             && project.palette().find(swatch).isEmpty();
     if (unknown) {
       throw new IllegalArgumentException(
-          key.path() + ": there is no swatch of that id in the palette");
+          Messages.of("assignments.there-is-no-swatch-of-that", key.path()));
     }
   }
 }

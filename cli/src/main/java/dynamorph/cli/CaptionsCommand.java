@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.formats.captions.CaptionFiles;
 import dynamorph.formats.captions.FrameBox;
 import dynamorph.formats.captions.Remark;
@@ -30,45 +31,44 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "captions",
-    description =
-        "Turns a file of captions into another format, or writes a caption track of a project.",
+    description = "${bundle:captions-command.turns-a-file-of-captions-into}",
     mixinStandardHelpOptions = true)
 final class CaptionsCommand implements Callable<Integer> {
   @Parameters(
       index = "0",
       paramLabel = "IN",
-      description = "A file of captions (.srt, .vtt, .ttml) or a project.")
+      description = "${bundle:captions-command.a-file-of-captions-srt-vtt}")
   private Path in;
 
   @Parameters(
       index = "1",
       arity = "0..1",
       paramLabel = "OUT",
-      description = "The file to write; its ending tells the format.")
+      description = "${bundle:captions-command.the-file-to-write-its-ending}")
   private Path out;
 
   @Option(
       names = {"-o", "--output"},
       paramLabel = "OUT",
-      description = "The same.")
+      description = "${bundle:captions-command.the-same}")
   private Path output;
 
   @Option(
       names = "--track",
       paramLabel = "NAME",
-      description = "Of a project: the name, id or language of the track.")
+      description = "${bundle:captions-command.of-a-project-the-name-id}")
   private String track;
 
   @Option(
       names = "--frame-rate",
       paramLabel = "R",
-      description = "Sets all times to the nearest frame of this rate, such as 25 or 30000/1001.")
+      description = "${bundle:captions-command.sets-all-times-to-the-nearest}")
   private String rate;
 
   @Option(
       names = "--report",
       paramLabel = "FILE",
-      description = "Writes what was repaired and what the format does not carry.")
+      description = "${bundle:captions-command.writes-what-was-repaired-and-what}")
   private Path report;
 
   @Spec private CommandSpec spec;
@@ -80,7 +80,8 @@ final class CaptionsCommand implements Callable<Integer> {
             .or(() -> Optional.ofNullable(out))
             .orElseThrow(() ->
                 new ParameterException(
-                    spec.commandLine(), "say which file to write: captions IN OUT"));
+                    spec.commandLine(),
+                    Messages.of("captions-command.say-which-file-to-write-captions")));
     CaptionFiles.Format.of(to.getFileName().toString());
     List<Remark> remarks =
         in.toString().endsWith(ProjectFile.ENDING) ? ofProject(to) : converted(to);
@@ -89,7 +90,8 @@ final class CaptionsCommand implements Callable<Integer> {
       SafeFile.write(
           report, stream -> stream.write((text + "\n").getBytes(StandardCharsets.UTF_8)));
     } else {
-      remarks.forEach(remark -> spec.commandLine().getErr().println("dynamorph: " + remark));
+      remarks.forEach(remark ->
+          spec.commandLine().getErr().println(Messages.of("captions-command.dynamorph", remark)));
     }
     return 0;
   }
@@ -97,7 +99,7 @@ final class CaptionsCommand implements Callable<Integer> {
   private List<Remark> ofProject(Path to) throws IOException {
     if (track == null) {
       throw new ParameterException(
-          spec.commandLine(), "say which track of the project with --track NAME");
+          spec.commandLine(), Messages.of("captions-command.say-which-track-of-the-project"));
     }
     Project project = ProjectFile.read(in);
     Track.Captions captions = ProjectLookup.captions(project, track);
@@ -111,13 +113,14 @@ final class CaptionsCommand implements Callable<Integer> {
         sheet.language().isBlank()
             ? CaptionFiles.language(in.getFileName().toString()).orElse("en")
             : sheet.language();
-    Track.Captions captions = Track.Captions.of("captions", "Captions", language);
+    Track.Captions captions =
+        Track.Captions.of("captions", Messages.of("captions-command.captions"), language);
     Artboard film =
-        Artboard.empty("film", "Film", 1920, 1080, LengthUnit.PIXEL)
+        Artboard.empty("film", Messages.of("captions-command.film"), 1920, 1080, LengthUnit.PIXEL)
             .withTimeline(Optional.of(Timeline.of(FrameRate.PAL, Time.ofMillis(1000))));
     Project project =
         new ImportCaptions(film.id(), captions, sheet, "c")
-            .applyTo(Project.empty("Captions").plus(film));
+            .applyTo(Project.empty(Messages.of("captions-command.captions")).plus(film));
     List<Remark> remarks = new ArrayList<>(read.remarks());
     remarks.addAll(
         CaptionFiles.write(

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.footage.FootageFiles;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
@@ -33,12 +34,12 @@ import tools.jackson.databind.node.JsonNodeFactory;
 
 @Command(
     name = "check",
-    description = "Lists what is wrong with the captions of a project.",
+    description = "${bundle:check-command.lists-what-is-wrong-with-the}",
     mixinStandardHelpOptions = true)
 final class CheckCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
 
-  @Option(names = "--json", description = "Prints JSON instead of lines.")
+  @Option(names = "--json", description = "${bundle:check-command.prints-json-instead-of-lines}")
   private boolean json;
 
   @Spec private CommandSpec spec;
@@ -109,7 +110,7 @@ final class CheckCommand implements Callable<Integer> {
     if (json) {
       out.println(nodes.toPrettyString());
     } else {
-      out.println(all.size() + (all.size() == 1 ? " problem" : " problems"));
+      out.println(all.size() + (Messages.of("check-command.problem", all.size())));
     }
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.style.DeleteStyles;
@@ -12,20 +13,25 @@ import picocli.CommandLine.Option;
 
 @Command(
     name = "delete",
-    description = "Deletes styles; what follows them keeps its look, or follows another style.",
+    description = "${bundle:delete-command.deletes-styles-what-follows-them-keeps}",
     mixinStandardHelpOptions = true)
 final class DeleteCommand extends EditCommand {
 
-  @Option(names = "--style", paramLabel = "NAME", description = "Name or id; may be repeated.")
+  @Option(
+      names = "--style",
+      paramLabel = "NAME",
+      description = "${bundle:delete-command.name-or-id-may-be-repeated}")
   private List<String> styleNames = List.of();
 
-  @Option(names = "--unused", description = "Deletes all that nothing follows or is based on.")
+  @Option(
+      names = "--unused",
+      description = "${bundle:delete-command.deletes-all-that-nothing-follows-or}")
   private boolean unused;
 
   @Option(
       names = "--replace-by",
       paramLabel = "NAME",
-      description = "What followers follow instead.")
+      description = "${bundle:delete-command.what-followers-follow-instead}")
   private String replacement;
 
   @Override
@@ -35,7 +41,8 @@ final class DeleteCommand extends EditCommand {
     if (unused) {
       styles.addAll(DeleteStyles.unused(project).styles());
     } else if (styles.isEmpty()) {
-      throw new IllegalArgumentException("say which styles with --style NAME, or --unused");
+      throw new IllegalArgumentException(
+          Messages.of("delete-command.say-which-styles-with-style-name"));
     }
     Optional<StyleId> instead =
         Optional.ofNullable(replacement).map(name -> ProjectLookup.style(project, name).id());

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.demo.LongHour;
 import dynamorph.formats.project.ProjectFile;
 import java.io.IOException;
@@ -10,29 +11,31 @@ import picocli.CommandLine.Option;
 
 @Command(
     name = "demo",
-    description = "Opens the window with the demo project, or saves that project.",
+    description = "${bundle:demo-command.opens-the-window-with-the-demo}",
     mixinStandardHelpOptions = true)
 final class DemoCommand implements Callable<Integer> {
-  @Option(names = "--write", paramLabel = "FILE", description = "Saves the demo project.")
+  @Option(
+      names = "--write",
+      paramLabel = "FILE",
+      description = "${bundle:demo-command.saves-the-demo-project}")
   private Path output;
 
   @Option(
       names = "--screenshot",
       paramLabel = "FILE",
-      description = "Takes a picture of the window at 1280 \u00d7 800.")
+      description = "${bundle:demo-command.takes-a-picture-of-the-window}")
   private Path screenshot;
 
   @Option(
       names = "--view",
       paramLabel = "NAME",
-      description = "What the picture shows; an unknown name lists all.")
+      description = "${bundle:demo-command.what-the-picture-shows-an-unknown}")
   private String view;
 
   @Override
   public Integer call() throws IOException {
     if (output == null) {
-      throw new IllegalArgumentException(
-          "the window is opened by the script ./dynamorph, not from here");
+      throw new IllegalArgumentException(Messages.of("demo-command.the-window-is-opened-by-the"));
     }
     ProjectFile.write(LongHour.project(), output);
     return 0;

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.style.AddStyle;
@@ -14,7 +15,7 @@ import picocli.CommandLine.Parameters;
 
 @Command(
     name = "derive",
-    description = "Derives a style from another: it sets what is given and follows the rest.",
+    description = "${bundle:derive-command.derives-a-style-from-another-it}",
     mixinStandardHelpOptions = true)
 final class DeriveCommand extends EditCommand {
 
@@ -22,27 +23,28 @@ final class DeriveCommand extends EditCommand {
       names = "--from",
       required = true,
       paramLabel = "NAME",
-      description = "The style that it is based on.")
+      description = "${bundle:derive-command.the-style-that-it-is-based}")
   private String from;
 
   @Option(
       names = "--name",
       required = true,
       paramLabel = "NAME",
-      description = "What it is called.")
+      description = "${bundle:derive-command.what-it-is-called}")
   private String name;
 
   @Parameters(
       index = "1..*",
       arity = "0..*",
       paramLabel = "property=value",
-      description = "What it sets.")
+      description = "${bundle:derive-command.what-it-sets}")
   private List<String> assignments = List.of();
 
   @Override
   Edit edit(Project project) {
     if (project.styles().named(name).isPresent()) {
-      throw new IllegalArgumentException("there is a style called \"" + name + "\" already");
+      throw new IllegalArgumentException(
+          Messages.of("derive-command.there-is-a-style-called-already", name));
     }
     Style base = ProjectLookup.style(project, from);
     AddStyle empty = AddStyle.derived(base, freeId(project), name);
@@ -51,7 +53,7 @@ final class DeriveCommand extends EditCommand {
             .style()
             .withProperties(
                 Assignments.over(PropertySet.EMPTY, assignments, base.level(), project));
-    return new AddStyle(derived, "Derive");
+    return new AddStyle(derived, Messages.of("derive-command.derive"));
   }
 
   /** An id that reads like the name. */

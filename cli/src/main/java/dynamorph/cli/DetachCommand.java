@@ -9,13 +9,15 @@ import picocli.CommandLine.Option;
 
 @Command(
     name = "detach",
-    description = "Lets layers follow a style no longer; they keep their look as local changes.",
+    description = "${bundle:detach-command.lets-layers-follow-a-style-no}",
     mixinStandardHelpOptions = true)
 final class DetachCommand extends EditCommand {
   @Mixin private Selector selector;
   @Mixin private StyleOption style;
 
-  @Option(names = "--fall-back", description = "Loses the look that the style gave.")
+  @Option(
+      names = "--fall-back",
+      description = "${bundle:detach-command.loses-the-look-that-the-style}")
   private boolean fallBack;
 
   @Override

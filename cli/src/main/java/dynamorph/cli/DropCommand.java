@@ -13,7 +13,7 @@ import picocli.CommandLine.Option;
 
 @Command(
     name = "drop",
-    description = "Drops local changes, so that what is followed shows again.",
+    description = "${bundle:drop-command.drops-local-changes-so-that-what}",
     mixinStandardHelpOptions = true)
 final class DropCommand extends EditCommand {
   @Mixin private Selector selector;
@@ -23,7 +23,7 @@ final class DropCommand extends EditCommand {
       names = "--facet",
       split = ",",
       paramLabel = "FACET",
-      description = "Only those of these facets.")
+      description = "${bundle:drop-command.only-those-of-these-facets}")
   private List<Facet> facets = List.of();
 
   @Override

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import java.io.PrintWriter;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -8,9 +9,9 @@ import picocli.CommandLine.HelpCommand;
 /** The root of all commands. */
 @Command(
     name = "dynamorph",
-    description = "One look for text, kept as a style, put on many texts, changed everywhere.",
+    description = "${bundle:dynamorph.one-look-for-text-kept-as}",
     mixinStandardHelpOptions = true,
-    version = "Dynamorph 0.1.0",
+    version = "${bundle:dynamorph.dynamorph-0-1-0}",
     subcommands = {
       InfoCommand.class,
       ResolveCommand.class,
@@ -38,8 +39,8 @@ import picocli.CommandLine.HelpCommand;
     },
     footer = {
       "",
-      "Without a command, or with \"demo\", the window opens: dynamorph [FILE], dynamorph demo.",
-      "\"dynamorph demo --screenshot FILE --view NAME\" takes a picture of the window."
+      "${bundle:dynamorph.without-a-command-or-with-demo}",
+      "${bundle:dynamorph.dynamorph-demo-screenshot-file-view-name}"
     })
 public final class Dynamorph implements Runnable {
   /** The exit code of a command that could not do its work. */
@@ -65,7 +66,9 @@ public final class Dynamorph implements Runnable {
   /** One clear line instead of a trace. */
   private static int told(Exception failure, CommandLine command) {
     String message = failure.getMessage() == null ? failure.toString() : failure.getMessage();
-    command.getErr().println("dynamorph: " + message.lines().findFirst().orElse(message));
+    command
+        .getErr()
+        .println(Messages.of("dynamorph.dynamorph", message.lines().findFirst().orElse(message)));
     command.getErr().flush();
     return failure instanceof CommandLine.ParameterException ? 2 : FAILED;
   }

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
@@ -13,21 +14,21 @@ final class EditOutput {
   @Option(
       names = {"-o", "--output"},
       paramLabel = "FILE",
-      description = "The project to write.")
+      description = "${bundle:edit-output.the-project-to-write}")
   private Path output;
 
   @Option(
       names = "--dry-run",
-      description = "Prints what would change and which problems that makes; writes nothing.")
+      description = "${bundle:edit-output.prints-what-would-change-and-which}")
   private boolean dryRun;
 
-  @Option(names = "--json", description = "With --dry-run: prints JSON instead of lines.")
+  @Option(names = "--json", description = "${bundle:edit-output.with-dry-run-prints-json-instead}")
   private boolean json;
 
   /** Applies the edit: writes the project, or tells what it would change. */
   int finish(Project before, Edit edit, PrintWriter out) throws IOException {
     if (output == null && !dryRun) {
-      throw new IllegalArgumentException("say where to with -o FILE, or look first with --dry-run");
+      throw new IllegalArgumentException(Messages.of("edit-output.say-where-to-with-o-file"));
     }
     Project after = edit.applyTo(before);
     if (dryRun) {

@@ -9,14 +9,16 @@ import picocli.CommandLine.Option;
 
 @Command(
     name = "follow",
-    description = "Lets layers follow a style.",
+    description = "${bundle:follow-command.lets-layers-follow-a-style}",
     mixinStandardHelpOptions = true)
 final class FollowCommand extends EditCommand {
   @Mixin private Selector selector;
   @Mixin private StyleOption style;
   @Mixin private ApplyArguments options;
 
-  @Option(names = "--on-top", description = "Adds it over what is followed.")
+  @Option(
+      names = "--on-top",
+      description = "${bundle:follow-command.adds-it-over-what-is-followed}")
   private boolean onTop;
 
   @Override

@@ -18,19 +18,21 @@ import tools.jackson.databind.node.ObjectNode;
 
 @Command(
     name = "fonts",
-    description = "Lists the font families that there are, with their features and axes.",
+    description = "${bundle:fonts-command.lists-the-font-families-that-there}",
     mixinStandardHelpOptions = true)
 final class FontsCommand implements Callable<Integer> {
-  @Option(names = "--json", description = "Prints JSON.")
+  @Option(names = "--json", description = "${bundle:fonts-command.prints-json}")
   private boolean json;
 
   @Option(
       names = "--family",
       paramLabel = "NAME",
-      description = "Only families whose name holds this.")
+      description = "${bundle:fonts-command.only-families-whose-name-holds-this}")
   private String family;
 
-  @Option(names = "--shipped", description = "Only the families that come with Dynamorph.")
+  @Option(
+      names = "--shipped",
+      description = "${bundle:fonts-command.only-the-families-that-come-with}")
   private boolean shipped;
 
   @Spec private CommandSpec spec;

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
@@ -19,12 +20,12 @@ import tools.jackson.databind.node.ObjectNode;
 
 @Command(
     name = "info",
-    description = "Lists artboards, layers and styles, who follows what, and local changes.",
+    description = "${bundle:info-command.lists-artboards-layers-and-styles-who}",
     mixinStandardHelpOptions = true)
 final class InfoCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
 
-  @Option(names = "--json", description = "Prints JSON instead of lines.")
+  @Option(names = "--json", description = "${bundle:info-command.prints-json-instead-of-lines}")
   private boolean json;
 
   @Spec private CommandSpec spec;
@@ -120,12 +121,13 @@ final class InfoCommand implements Callable<Integer> {
         int local = LocalChanges.count(layer);
         String follows =
             Followers.followed(layer).isEmpty()
-                ? "follows nothing"
-                : "follows "
-                    + String.join(
+                ? Messages.of("info-command.follows-nothing")
+                : Messages.of(
+                    "info-command.follows",
+                    String.join(
                         ", ",
                         ProjectLookup.names(
-                            project, Followers.followed(layer).stream().sorted().toList()));
+                            project, Followers.followed(layer).stream().sorted().toList())));
         out.println(
             "    "
                 + layer.name()
@@ -133,20 +135,19 @@ final class InfoCommand implements Callable<Integer> {
                 + layer.id()
                 + ")  "
                 + follows
-                + (local == 0 ? "" : "  local changes: " + local));
+                + (local == 0 ? "" : Messages.of("info-command.local-changes", local)));
       }
     }
     Followers followers = Followers.of(project);
-    out.println("Styles");
+    out.println(Messages.of("info-command.styles"));
     for (Style style : project.styles().list()) {
       out.println(
-          "  "
-              + (style.group().isEmpty() ? "" : style.group() + "/")
-              + style.name()
-              + "  "
-              + style.level().label()
-              + "  followers: "
-              + followers.of(style.id()).size());
+          Messages.of(
+              "info-command.followers",
+              (style.group().isEmpty() ? "" : style.group() + "/"),
+              style.name(),
+              style.level().label(),
+              followers.of(style.id()).size()));
     }
   }
 }

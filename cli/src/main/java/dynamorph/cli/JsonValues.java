@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.formats.project.PropertyJson;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -24,18 +25,18 @@ final class JsonValues {
    */
   static PropertySet read(Path file) throws IOException {
     if (!Files.isRegularFile(file)) {
-      throw new IllegalArgumentException("there is no file " + file);
+      throw new IllegalArgumentException(Messages.of("json-values.there-is-no-file", file));
     }
     JsonNode root;
     try {
       root = MAPPER.readTree(Files.readString(file));
     } catch (JacksonException broken) {
       throw new IllegalArgumentException(
-          file
-              + ": line "
-              + broken.getLocation().getLineNr()
-              + " is no JSON: "
-              + broken.getOriginalMessage(),
+          Messages.of(
+              "json-values.line-is-no-json",
+              file,
+              broken.getLocation().getLineNr(),
+              broken.getOriginalMessage()),
           broken);
     }
     try {
@@ -57,7 +58,7 @@ final class JsonValues {
               .orElse(false);
       if (named) {
         throw new IllegalArgumentException(
-            key.path() + ": swatches belong to a project; write the colour, such as \"#b0562a\"");
+            Messages.of("json-values.swatches-belong-to-a-project-write", key.path()));
       }
     }
   }

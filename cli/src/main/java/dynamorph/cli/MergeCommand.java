@@ -10,7 +10,7 @@ import picocli.CommandLine.Option;
 
 @Command(
     name = "merge",
-    description = "Makes several styles one; what followed the others follows the one that stays.",
+    description = "${bundle:merge-command.makes-several-styles-one-what-followed}",
     mixinStandardHelpOptions = true)
 final class MergeCommand extends EditCommand {
 
@@ -18,14 +18,14 @@ final class MergeCommand extends EditCommand {
       names = "--into",
       required = true,
       paramLabel = "NAME",
-      description = "The style that stays.")
+      description = "${bundle:merge-command.the-style-that-stays}")
   private String into;
 
   @Option(
       names = "--style",
       required = true,
       paramLabel = "NAME",
-      description = "One that goes; may be repeated.")
+      description = "${bundle:merge-command.one-that-goes-may-be-repeated}")
   private List<String> styleNames;
 
   @Override

@@ -9,7 +9,10 @@ import picocli.CommandLine.Parameters;
 
 /** The project file that a command works on. */
 final class ProjectArgument {
-  @Parameters(index = "0", paramLabel = "FILE", description = "The project file.")
+  @Parameters(
+      index = "0",
+      paramLabel = "FILE",
+      description = "${bundle:project-argument.the-project-file}")
   private Path file;
 
   Project read() throws IOException {

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
@@ -22,12 +23,10 @@ final class ProjectLookup {
         .named(name)
         .orElseThrow(() ->
             new IllegalArgumentException(
-                "no style is called \""
-                    + name
-                    + "\"; there are: "
-                    + project.styles().stream()
-                        .map(Style::name)
-                        .collect(Collectors.joining("; "))));
+                Messages.of(
+                    "project-lookup.no-style-is-called-there-are",
+                    name,
+                    project.styles().stream().map(Style::name).collect(Collectors.joining("; ")))));
   }
 
   static Swatch swatch(Project project, String name) {
@@ -36,12 +35,12 @@ final class ProjectLookup {
         .findFirst()
         .orElseThrow(() ->
             new IllegalArgumentException(
-                "no swatch is called \""
-                    + name
-                    + "\"; there are: "
-                    + project.palette().swatches().stream()
+                Messages.of(
+                    "project-lookup.no-swatch-is-called-there-are",
+                    name,
+                    project.palette().swatches().stream()
                         .map(Swatch::name)
-                        .collect(Collectors.joining("; "))));
+                        .collect(Collectors.joining("; ")))));
   }
 
   static Artboard artboard(Project project, String name) {
@@ -58,12 +57,11 @@ final class ProjectLookup {
         .findFirst()
         .orElseThrow(() ->
             new IllegalArgumentException(
-                "no "
-                    + what
-                    + " is called \""
-                    + name
-                    + "\"; there are: "
-                    + boards.stream().map(Artboard::name).collect(Collectors.joining("; "))));
+                Messages.of(
+                    "project-lookup.no-is-called-there-are",
+                    what,
+                    name,
+                    boards.stream().map(Artboard::name).collect(Collectors.joining("; ")))));
   }
 
   /** The track of captions of the name or id, or language. */
@@ -78,10 +76,10 @@ final class ProjectLookup {
         .findFirst()
         .orElseThrow(() ->
             new IllegalArgumentException(
-                "no caption track is called \""
-                    + name
-                    + "\"; there are: "
-                    + tracks.stream().map(Track::name).collect(Collectors.joining("; "))));
+                Messages.of(
+                    "project-lookup.no-caption-track-is-called-there",
+                    name,
+                    tracks.stream().map(Track::name).collect(Collectors.joining("; ")))));
   }
 
   /** All layers of the name; at least one. */
@@ -92,7 +90,7 @@ final class ProjectLookup {
             .toList();
     if (found.isEmpty()) {
       throw new IllegalArgumentException(
-          "no layer is called \"" + name + "\"; \"dynamorph info FILE\" lists them");
+          Messages.of("project-lookup.no-layer-is-called-dynamorph-info", name));
     }
     return found;
   }
@@ -104,7 +102,7 @@ final class ProjectLookup {
       String ids =
           found.stream().map(layer -> layer.id().value()).collect(Collectors.joining(", "));
       throw new IllegalArgumentException(
-          found.size() + " layers are called \"" + name + "\"; say which by id: " + ids);
+          Messages.of("project-lookup.layers-are-called-say-which-by", found.size(), name, ids));
     }
     return found.getFirst();
   }

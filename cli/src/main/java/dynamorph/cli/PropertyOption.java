@@ -14,7 +14,7 @@ final class PropertyOption {
       names = "--property",
       split = ",",
       paramLabel = "PROPERTY",
-      description = "Only these, such as size or finish/fill/colour.")
+      description = "${bundle:property-option.only-these-such-as-size-or}")
   private List<String> properties = List.of();
 
   Optional<Set<PropertyKey<?>>> keys() {

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.style.ChangeStyle;
@@ -20,30 +21,31 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "reach",
-    description = {
-      "Tells what a change of a style or a swatch would do: which texts, which values, which problems."
-    },
+    description = {"${bundle:reach-command.tells-what-a-change-of-a}"},
     mixinStandardHelpOptions = true)
 final class ReachCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
 
-  @Option(names = "--style", paramLabel = "NAME", description = "Name or id of the style.")
+  @Option(
+      names = "--style",
+      paramLabel = "NAME",
+      description = "${bundle:reach-command.name-or-id-of-the-style}")
   private String styleName;
 
   @Option(
       names = "--swatch",
       paramLabel = "NAME=COLOUR",
-      description = "A swatch with another colour, such as Copper=#c2560b.")
+      description = "${bundle:reach-command.a-swatch-with-another-colour-such}")
   private String swatch;
 
   @Parameters(
       index = "1..*",
       arity = "0..*",
       paramLabel = "property=value",
-      description = "What the style would set; with no value it leaves it open.")
+      description = "${bundle:reach-command.what-the-style-would-set-with}")
   private List<String> assignments = List.of();
 
-  @Option(names = "--json", description = "Prints JSON instead of lines.")
+  @Option(names = "--json", description = "${bundle:reach-command.prints-json-instead-of-lines}")
   private boolean json;
 
   @Spec private CommandSpec spec;
@@ -59,16 +61,17 @@ final class ReachCommand implements Callable<Integer> {
               style.withProperties(
                   Assignments.over(style.properties(), assignments, style.level(), project))));
     } else if (!assignments.isEmpty()) {
-      throw new IllegalArgumentException("say which style with --style NAME");
+      throw new IllegalArgumentException(
+          Messages.of("reach-command.say-which-style-with-style-name"));
     }
     if (swatch != null) {
       edits.add(new SetSwatch(swatch(project)));
     }
     if (edits.isEmpty()) {
       throw new IllegalArgumentException(
-          "say what changes: --style NAME property=value, or --swatch");
+          Messages.of("reach-command.say-what-changes-style-name-property"));
     }
-    Edit edit = Edit.together("Reach", edits.toArray(Edit[]::new));
+    Edit edit = Edit.together(Messages.of("reach-command.reach"), edits.toArray(Edit[]::new));
     new ReachPrinter(project, edit.applyTo(project)).print(spec.commandLine().getOut(), json);
     return 0;
   }
@@ -76,7 +79,7 @@ final class ReachCommand implements Callable<Integer> {
   private Swatch swatch(Project project) {
     int equals = swatch.lastIndexOf('=');
     if (equals < 1) {
-      throw new IllegalArgumentException("\"" + swatch + "\": write NAME=COLOUR");
+      throw new IllegalArgumentException(Messages.of("reach-command.write-name-colour", swatch));
     }
     Swatch known = ProjectLookup.swatch(project, swatch.substring(0, equals));
     return new Swatch(

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.footage.FootageFiles;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -70,8 +71,8 @@ final class ReachPrinter {
     }
     out.println(
         texts.isEmpty()
-            ? "No text looks different."
-            : texts.size() == 1 ? "1 text changes." : texts.size() + " texts change.");
+            ? Messages.of("reach-printer.no-text-looks-different")
+            : Messages.of("reach-printer.text-changes", texts.size()));
     for (ReachedText text : texts) {
       String changes = changes(text).stream().map(Change::text).collect(Collectors.joining("; "));
       String problems =

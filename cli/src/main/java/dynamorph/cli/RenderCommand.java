@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.footage.FootageFiles;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
@@ -30,7 +31,7 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "render",
-    description = "Draws an artboard or a frame of a film as a PNG, or many frames of a film.",
+    description = "${bundle:render-command.draws-an-artboard-or-a-frame}",
     mixinStandardHelpOptions = true)
 final class RenderCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
@@ -40,53 +41,59 @@ final class RenderCommand implements Callable<Integer> {
 
   /** Which surface is drawn. */
   static final class What {
-    @Option(names = "--artboard", paramLabel = "NAME", description = "Name or id of the artboard.")
+    @Option(
+        names = "--artboard",
+        paramLabel = "NAME",
+        description = "${bundle:render-command.name-or-id-of-the-artboard}")
     private String artboard;
 
-    @Option(names = "--timeline", paramLabel = "NAME", description = "Name or id of the film.")
+    @Option(
+        names = "--timeline",
+        paramLabel = "NAME",
+        description = "${bundle:render-command.name-or-id-of-the-film}")
     private String timeline;
   }
 
   @Option(
       names = "--time",
       paramLabel = "TIMECODE",
-      description = "Which frame of the film, such as 00:00:31:12; its first by default.")
+      description = "${bundle:render-command.which-frame-of-the-film-such}")
   private String time;
 
   @Option(
       names = "--range",
       paramLabel = "A-B",
-      description = "Frames from one timecode to another, both included.")
+      description = "${bundle:render-command.frames-from-one-timecode-to-another}")
   private String range;
 
   @Option(
       names = "--frames",
       paramLabel = "DIR",
-      description = "The folder for the frames of a range; those that are there are kept.")
+      description = "${bundle:render-command.the-folder-for-the-frames-of}")
   private Path frames;
 
   @Option(
       names = "--titles-only",
-      description = "Titles and captions without footage, over nothing.")
+      description = "${bundle:render-command.titles-and-captions-without-footage-over}")
   private boolean titlesOnly;
 
   @Option(
       names = "--workers",
       paramLabel = "N",
-      description = "How many frames are drawn at once; as many as there are cores by default.")
+      description = "${bundle:render-command.how-many-frames-are-drawn-at}")
   private int workers = Runtime.getRuntime().availableProcessors();
 
   @Option(
       names = "--scale",
       paramLabel = "S",
       defaultValue = "1",
-      description = "Pixels per point; 1 by default.")
+      description = "${bundle:render-command.pixels-per-point-1-by-default}")
   private double scale;
 
   @Option(
       names = {"-o", "--output"},
       paramLabel = "PNG",
-      description = "The picture to write.")
+      description = "${bundle:render-command.the-picture-to-write}")
   private Path output;
 
   @Spec private CommandSpec spec;
@@ -95,11 +102,12 @@ final class RenderCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     if (range == null && output == null) {
       throw new CommandLine.ParameterException(
-          spec.commandLine(), "Missing required option: '--output=PNG', where the picture goes");
+          spec.commandLine(),
+          Messages.of("render-command.missing-required-option-output-png-where"));
     }
     if (range != null && (what.timeline == null || frames == null)) {
       throw new CommandLine.ParameterException(
-          spec.commandLine(), "a --range goes with --timeline NAME and --frames DIR");
+          spec.commandLine(), Messages.of("render-command.a-range-goes-with-timeline-name"));
     }
     Project project = file.read();
     Artboard artboard =
@@ -131,7 +139,8 @@ final class RenderCommand implements Callable<Integer> {
         .forEach(clip ->
             spec.commandLine()
                 .getErr()
-                .println("dynamorph: the footage \"" + clip.name() + "\" is missing"));
+                .println(
+                    Messages.of("render-command.dynamorph-the-footage-is-missing", clip.name())));
   }
 
   private void renderFilm(
@@ -148,7 +157,7 @@ final class RenderCommand implements Callable<Integer> {
     int dash = range.indexOf('-', 1);
     if (dash < 0) {
       throw new CommandLine.ParameterException(
-          spec.commandLine(), "write --range as 00:00:01:00-00:00:02:00");
+          spec.commandLine(), Messages.of("render-command.write-range-as-00-00-01"));
     }
     long first = timeline.rate().frameAt(timeOf(timeline, range.substring(0, dash)));
     long last = timeline.rate().frameAt(timeOf(timeline, range.substring(dash + 1)));
@@ -159,16 +168,21 @@ final class RenderCommand implements Callable<Integer> {
                 frames,
                 done -> {
                   if (done % 25 == 0) {
-                    spec.commandLine().getErr().println(done + " of " + (last - first + 1));
+                    spec.commandLine()
+                        .getErr()
+                        .println(Messages.of("render-command.of", done, (last - first + 1)));
                   }
                 },
                 () -> false);
     spec.commandLine()
         .getOut()
         .println(
-            outcome.written()
-                + " frames written"
-                + (outcome.kept() > 0 ? ", " + outcome.kept() + " were there" : ""));
+            Messages.of(
+                "render-command.frames-written",
+                outcome.written(),
+                (outcome.kept() > 0
+                    ? Messages.of("render-command.were-there", outcome.kept())
+                    : "")));
   }
 
   private Time timeOf(Timeline timeline, String code) {
@@ -190,10 +204,10 @@ final class RenderCommand implements Callable<Integer> {
       spec.commandLine()
           .getErr()
           .println(
-              "dynamorph: not on this machine, drawn in "
-                  + FontLibrary.SUBSTITUTE
-                  + ": "
-                  + String.join(", ", missing));
+              Messages.of(
+                  "render-command.dynamorph-not-on-this-machine-drawn",
+                  FontLibrary.SUBSTITUTE,
+                  String.join(", ", missing)));
     }
   }
 }

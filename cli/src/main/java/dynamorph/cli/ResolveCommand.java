@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
@@ -23,8 +24,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 @Command(
     name = "resolve",
-    description =
-        "Prints the values that count for a layer, or at a character of it, and where they come from.",
+    description = "${bundle:resolve-command.prints-the-values-that-count-for}",
     mixinStandardHelpOptions = true)
 final class ResolveCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
@@ -33,21 +33,21 @@ final class ResolveCommand implements Callable<Integer> {
       names = "--layer",
       required = true,
       paramLabel = "NAME",
-      description = "Name or id of the layer.")
+      description = "${bundle:resolve-command.name-or-id-of-the-layer}")
   private String layerName;
 
   @Option(
       names = "--at",
       paramLabel = "N",
-      description = "Offset of a character, in UTF-16 units from 0.")
+      description = "${bundle:resolve-command.offset-of-a-character-in-utf}")
   private Integer at;
 
   @Option(
       names = "--trace",
-      description = "Prints every level that sets each value, nearest first.")
+      description = "${bundle:resolve-command.prints-every-level-that-sets-each}")
   private boolean trace;
 
-  @Option(names = "--json", description = "Prints JSON instead of lines.")
+  @Option(names = "--json", description = "${bundle:resolve-command.prints-json-instead-of-lines}")
   private boolean json;
 
   @Spec private CommandSpec spec;
@@ -58,7 +58,8 @@ final class ResolveCommand implements Callable<Integer> {
     Layer layer = ProjectLookup.layer(project, layerName);
     if (at != null && (at < 0 || at >= Math.max(1, layer.story().length()))) {
       throw new IllegalArgumentException(
-          "--at " + at + " lies outside the text, which has " + layer.story().length() + " units");
+          Messages.of(
+              "resolve-command.at-lies-outside-the-text-which", at, layer.story().length()));
     }
     Spot spot = spot(Cascade.of(project), layer);
     ObjectNode node = Json.NODES.objectNode().put("layer", layer.id().value());
@@ -130,22 +131,26 @@ final class ResolveCommand implements Callable<Integer> {
   private static String describe(Project project, Source source) {
     return switch (source) {
       case Source.LocalChange(var level) ->
-          "local change on the " + level.name().toLowerCase(Locale.ROOT);
+          Messages.of("resolve-command.local-change-on-the", level.name().toLowerCase(Locale.ROOT));
       case Source.Followed(var _, var followed, var style) ->
-          "style "
-              + project.styles().get(style).name()
-              + (followed.equals(style)
+          Messages.of(
+              "resolve-command.style",
+              project.styles().get(style).name(),
+              (followed.equals(style)
                   ? ""
-                  : ", through " + project.styles().get(followed).name());
-      case Source.OwnFrame() -> "own frame";
-      case Source.TrackChange(var track) -> "track " + track + " by hand";
+                  : Messages.of("resolve-command.through", project.styles().get(followed).name())));
+      case Source.OwnFrame() -> Messages.of("resolve-command.own-frame");
+      case Source.TrackChange(var track) -> Messages.of("resolve-command.track-by-hand", track);
       case Source.TrackStyle(var track, var followed, var style) ->
-          "style "
-              + project.styles().get(style).name()
-              + (followed.equals(style) ? "" : ", through " + project.styles().get(followed).name())
-              + ", of the track "
-              + track;
-      case Source.Base(var style) -> "base style " + project.styles().get(style).name();
+          Messages.of(
+              "resolve-command.style-of-the-track",
+              project.styles().get(style).name(),
+              (followed.equals(style)
+                  ? ""
+                  : Messages.of("resolve-command.through", project.styles().get(followed).name())),
+              track);
+      case Source.Base(var style) ->
+          Messages.of("resolve-command.base-style", project.styles().get(style).name());
       case Source.Default() -> "default";
     };
   }

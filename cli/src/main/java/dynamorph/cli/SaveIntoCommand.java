@@ -8,7 +8,7 @@ import picocli.CommandLine.Mixin;
 
 @Command(
     name = "save-into",
-    description = "Saves local changes into the styles that are followed.",
+    description = "${bundle:save-into-command.saves-local-changes-into-the-styles}",
     mixinStandardHelpOptions = true)
 final class SaveIntoCommand extends EditCommand {
   @Mixin private Selector selector;

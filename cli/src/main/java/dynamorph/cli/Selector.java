@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Target;
@@ -14,8 +15,8 @@ final class Selector {
       required = true,
       paramLabel = "QUERY",
       description = {
-        "Which layers, such as \"style=Label title && artboard~Panel\".",
-        "Fields: style, follows, artboard, name, id, text, kind, font, size, local;",
+        "${bundle:selector.which-layers-such-as-style-label}",
+        "${bundle:selector.fields-style-follows-artboard-name-id}",
         "comparisons: = != ~ !~ < <= > >=; && || ! ( )."
       })
   private String query;
@@ -23,7 +24,7 @@ final class Selector {
   Target.Layers in(Project project) {
     List<LayerId> layers = LayerQuery.parse(query).in(project);
     if (layers.isEmpty()) {
-      throw new IllegalArgumentException("no layer matches \"" + query + "\"");
+      throw new IllegalArgumentException(Messages.of("selector.no-layer-matches", query));
     }
     return new Target.Layers(layers);
   }

@@ -15,7 +15,7 @@ import picocli.CommandLine.Parameters;
 
 @Command(
     name = "set",
-    description = "Sets values of a style; everything that follows it changes.",
+    description = "${bundle:set-command.sets-values-of-a-style-everything}",
     mixinStandardHelpOptions = true)
 final class SetCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
@@ -24,22 +24,21 @@ final class SetCommand implements Callable<Integer> {
       names = "--style",
       required = true,
       paramLabel = "NAME",
-      description = "Name or id of the style.")
+      description = "${bundle:set-command.name-or-id-of-the-style}")
   private String styleName;
 
   @Parameters(
       index = "1..*",
       arity = "1..*",
       paramLabel = "property=value",
-      description =
-          "Such as size=\"48 pt\" or finish/rim/width=\"2 pt\"; with no value the style leaves it open.")
+      description = "${bundle:set-command.such-as-size-48-pt-or}")
   private List<String> assignments;
 
   @Option(
       names = {"-o", "--output"},
       required = true,
       paramLabel = "FILE",
-      description = "The project to write.")
+      description = "${bundle:set-command.the-project-to-write}")
   private Path output;
 
   @Override

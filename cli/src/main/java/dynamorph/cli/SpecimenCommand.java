@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Asset;
 import dynamorph.model.Layer;
@@ -32,7 +33,7 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "specimen",
-    description = "Draws words in a finish, as PNG, PDF or SVG.",
+    description = "${bundle:specimen-command.draws-words-in-a-finish-as}",
     mixinStandardHelpOptions = true)
 final class SpecimenCommand implements Callable<Integer> {
   /** The margin around the words, in em. */
@@ -48,44 +49,51 @@ final class SpecimenCommand implements Callable<Integer> {
       names = "--finish",
       required = true,
       paramLabel = "FILE.json",
-      description = "The finish, as property values of a project file; see finish.schema.json.")
+      description = "${bundle:specimen-command.the-finish-as-property-values-of}")
   private Path finish;
 
-  @Option(names = "--text", required = true, paramLabel = "WORDS", description = "What is drawn.")
+  @Option(
+      names = "--text",
+      required = true,
+      paramLabel = "WORDS",
+      description = "${bundle:specimen-command.what-is-drawn}")
   private String text;
 
   @Option(
       names = "--font",
       paramLabel = "FONT",
-      description = "A font file, or the name of a family.")
+      description = "${bundle:specimen-command.a-font-file-or-the-name}")
   private String font;
 
-  @Option(names = "--size", paramLabel = "PT", description = "The size in points.")
+  @Option(
+      names = "--size",
+      paramLabel = "PT",
+      description = "${bundle:specimen-command.the-size-in-points}")
   private Double size;
 
   @Option(
       names = "--background",
       paramLabel = "COLOUR",
-      description = "What the words lie on, such as \"#1b1d22\"; nothing if it is left out.")
+      description = "${bundle:specimen-command.what-the-words-lie-on-such}")
   private String background;
 
   @Option(
       names = "--scale",
       paramLabel = "S",
       defaultValue = "1",
-      description = "Pixels per point, of a PNG and of what is kept as pixels; 1 by default.")
+      description = "${bundle:specimen-command.pixels-per-point-of-a-png}")
   private double scale;
 
   @Option(
       names = "--outline",
-      description = "Draws letter contours, moved edges and dash middles instead.")
+      description = "${bundle:specimen-command.draws-letter-contours-moved-edges-and}")
   private boolean outline;
 
   @Option(
       names = {"-o", "--output"},
       required = true,
       paramLabel = "FILE",
-      description = "What to write: a name that ends in .png, .pdf or .svg.")
+      description = "${bundle:specimen-command.what-to-write-a-name-that}")
   private Path output;
 
   @Spec private CommandSpec spec;
@@ -95,7 +103,8 @@ final class SpecimenCommand implements Callable<Integer> {
     Form form = form();
     PropertySet values = JsonValues.read(finish);
     if (!(scale > 0) || !Double.isFinite(scale)) {
-      throw new IllegalArgumentException("--scale: expected a number above 0, found " + scale);
+      throw new IllegalArgumentException(
+          Messages.of("specimen-command.scale-expected-a-number-above-0", scale));
     }
     Optional<Rgba> ground = Optional.ofNullable(background).map(Rgba::parse);
     values = sized(values);
@@ -104,16 +113,19 @@ final class SpecimenCommand implements Callable<Integer> {
     try (FontLibrary fonts =
         files.isEmpty() ? FontLibrary.installed() : FontLibrary.forProject(files)) {
       Layer layer =
-          Layer.of("specimen", "Specimen", "")
+          Layer.of("specimen", Messages.of("specimen-command.specimen"), "")
               .withStory(Story.of(text.replace("\\n", "\n")))
               .withLocal(values);
-      ResolvedLayer look = Cascade.of(Project.empty("Specimen")).resolve(layer);
+      ResolvedLayer look =
+          Cascade.of(Project.empty(Messages.of("specimen-command.specimen"))).resolve(layer);
       var layout = new Typesetter(fonts).layout(layer.story(), look);
       double em = look.paragraphs().getFirst().spans().getFirst().type().size();
       SpecimenSheet sheet = new SpecimenSheet(layout, look, ground, outline, em * MARGIN, scale);
       byte[] bytes = written(sheet, form);
       SafeFile.write(output, stream -> stream.write(bytes));
-      tell(layout.missingFamilies().stream().toList(), "not on this machine, drawn in another");
+      tell(
+          layout.missingFamilies().stream().toList(),
+          Messages.of("specimen-command.not-on-this-machine-drawn-in"));
     }
     return 0;
   }
@@ -126,7 +138,7 @@ final class SpecimenCommand implements Callable<Integer> {
       }
     }
     throw new IllegalArgumentException(
-        "-o " + output + ": the name must end in .png, .pdf or .svg");
+        Messages.of("specimen-command.o-the-name-must-end-in", output));
   }
 
   private PropertySet sized(PropertySet values) {
@@ -135,7 +147,7 @@ final class SpecimenCommand implements Callable<Integer> {
     }
     if (!(size > 0 && size <= 10_000)) {
       throw new IllegalArgumentException(
-          "--size: expected points from above 0 to 10000, found " + size);
+          Messages.of("specimen-command.size-expected-points-from-above-0", size));
     }
     return values.with(Properties.SIZE, FontSize.points(size));
   }
@@ -162,15 +174,15 @@ final class SpecimenCommand implements Callable<Integer> {
     }
     Artwork artwork = sheet.artwork();
     if (form == Form.PDF && !PdfWriter.canMix(artwork)) {
-      artwork = sheet.flattened("PDF has no blend mode \"plus-lighter\"");
+      artwork = sheet.flattened(Messages.of("specimen-command.pdf-has-no-blend-mode-plus"));
     }
-    tell(artwork.pictures(), "kept as pixels at scale " + scale);
+    tell(artwork.pictures(), Messages.of("specimen-command.kept-as-pixels-at-scale", scale));
     return form == Form.PDF ? PdfWriter.write(artwork) : SvgWriter.write(artwork);
   }
 
   private void tell(List<String> things, String what) {
     for (String thing : things) {
-      spec.commandLine().getErr().println("dynamorph: " + what + ": " + thing);
+      spec.commandLine().getErr().println(Messages.of("specimen-command.dynamorph", what, thing));
     }
   }
 }

@@ -8,7 +8,7 @@ import picocli.CommandLine.Mixin;
 
 @Command(
     name = "stamp",
-    description = "Copies the values of a style onto layers once, without following it.",
+    description = "${bundle:stamp-command.copies-the-values-of-a-style}",
     mixinStandardHelpOptions = true)
 final class StampCommand extends EditCommand {
   @Mixin private Selector selector;

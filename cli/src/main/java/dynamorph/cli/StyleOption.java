@@ -10,7 +10,7 @@ final class StyleOption {
       names = "--style",
       required = true,
       paramLabel = "NAME",
-      description = "Name or id of the style.")
+      description = "${bundle:style-option.name-or-id-of-the-style}")
   private String styleName;
 
   StyleId in(Project project) {

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.table.TitleTableReader;
 import dynamorph.model.Artboard;
@@ -20,7 +21,7 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "titles",
-    description = "Makes a title of each row of a table, after a title that is there.",
+    description = "${bundle:titles-command.makes-a-title-of-each-row}",
     mixinStandardHelpOptions = true)
 final class TitlesCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
@@ -29,28 +30,28 @@ final class TitlesCommand implements Callable<Integer> {
       names = "--table",
       required = true,
       paramLabel = "CSV",
-      description = "Rows of words; columns called in, out or duration say when they are seen.")
+      description = "${bundle:titles-command.rows-of-words-columns-called-in}")
   private Path table;
 
   @Option(
       names = "--pattern",
       required = true,
       paramLabel = "NAME",
-      description = "Name or id of the title that the others shall look like.")
+      description = "${bundle:titles-command.name-or-id-of-the-title}")
   private String pattern;
 
   @Option(
       names = "--gap",
       paramLabel = "SECONDS",
       defaultValue = "0",
-      description = "Between titles of which the table does not tell when they are seen.")
+      description = "${bundle:titles-command.between-titles-of-which-the-table}")
   private double gap;
 
   @Option(
       names = {"-o", "--output"},
       required = true,
       paramLabel = "FILE",
-      description = "The project to write.")
+      description = "${bundle:titles-command.the-project-to-write}")
   private Path output;
 
   @Spec private CommandSpec spec;
@@ -62,7 +63,7 @@ final class TitlesCommand implements Callable<Integer> {
     Artboard film = project.artboardOf(model.id()).orElseThrow();
     if (model.timing().isEmpty()) {
       throw new IllegalArgumentException(
-          "\"" + model.name() + "\" is no title of a film; choose one that is");
+          Messages.of("titles-command.is-no-title-of-a-film", model.name()));
     }
     TitleTable rows = TitleTableReader.read(table);
     ImportTitles titles =
@@ -80,12 +81,17 @@ final class TitlesCommand implements Callable<Integer> {
       if (one.title().isEmpty()) {
         spec.commandLine()
             .getErr()
-            .println("dynamorph: line " + one.row().line() + " is refused: " + one.why());
+            .println(
+                Messages.of(
+                    "titles-command.dynamorph-line-is-refused", one.row().line(), one.why()));
       }
     }
     spec.commandLine()
         .getOut()
-        .println(made.stream().filter(one -> one.title().isPresent()).count() + " titles made");
+        .println(
+            Messages.of(
+                "titles-command.titles-made",
+                made.stream().filter(one -> one.title().isPresent()).count()));
     return 0;
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.formats.file.SafeFile;
 import java.io.BufferedReader;
 import java.io.FilterWriter;
@@ -26,63 +27,77 @@ import tools.jackson.databind.node.ObjectNode;
 
 @Command(
     name = "typeset",
-    description = "Sets a text and prints its lines, or draws them.",
+    description = "${bundle:typeset-command.sets-a-text-and-prints-its}",
     mixinStandardHelpOptions = true)
 final class TypesetCommand implements Callable<Integer> {
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
   private static final ObjectWriter PRETTY =
       JsonMapper.builder().build().writerWithDefaultPrettyPrinter();
 
-  @Option(names = "--text", paramLabel = "FILE", description = "The text, in UTF-8.")
+  @Option(
+      names = "--text",
+      paramLabel = "FILE",
+      description = "${bundle:typeset-command.the-text-in-utf-8}")
   private Path text;
 
   @Option(
       names = "--batch",
       paramLabel = "FILE",
-      description = "Requests, one JSON object a line; - reads them from the standard input.")
+      description = "${bundle:typeset-command.requests-one-json-object-a-line}")
   private Path batch;
 
   @Option(
       names = "--width",
       paramLabel = "PT",
-      description = "The measure in points; without it lines are not wrapped.")
+      description = "${bundle:typeset-command.the-measure-in-points-without-it}")
   private Double width;
 
   @Option(
       names = "--style",
       paramLabel = "FILE.json",
-      description = "Property values as a project file has them.")
+      description = "${bundle:typeset-command.property-values-as-a-project-file}")
   private Path style;
 
   @Option(
       names = "--font",
       paramLabel = "FONT",
-      description = "A font file, or the name of a family.")
+      description = "${bundle:typeset-command.a-font-file-or-the-name}")
   private String font;
 
   @Option(
       names = "--features",
       paramLabel = "LIST",
-      description = "OpenType features, such as \"smcp,onum=1\".")
+      description = "${bundle:typeset-command.opentype-features-such-as-smcp-onum}")
   private String features;
 
-  @Option(names = "--breaker", paramLabel = "line|paragraph", description = "How lines are chosen.")
+  @Option(
+      names = "--breaker",
+      paramLabel = "line|paragraph",
+      description = "${bundle:typeset-command.how-lines-are-chosen}")
   private String breaker;
 
-  @Option(names = "--language", paramLabel = "TAG", description = "The language of the text.")
+  @Option(
+      names = "--language",
+      paramLabel = "TAG",
+      description = "${bundle:typeset-command.the-language-of-the-text}")
   private String language;
 
-  @Option(names = "--json", description = "Prints the lines with all their glyphs as JSON.")
+  @Option(
+      names = "--json",
+      description = "${bundle:typeset-command.prints-the-lines-with-all-their}")
   private boolean json;
 
-  @Option(names = "--png", paramLabel = "FILE", description = "Draws the lines.")
+  @Option(
+      names = "--png",
+      paramLabel = "FILE",
+      description = "${bundle:typeset-command.draws-the-lines}")
   private Path png;
 
   @Option(
       names = "--scale",
       paramLabel = "S",
       defaultValue = "2",
-      description = "Pixels per point of the picture; 2 by default.")
+      description = "${bundle:typeset-command.pixels-per-point-of-the-picture}")
   private double scale;
 
   @Spec private CommandSpec spec;
@@ -91,7 +106,7 @@ final class TypesetCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     if ((text == null) == (batch == null)) {
       throw new ParameterException(
-          spec.commandLine(), "give either --text FILE or --batch FILE, not both and not neither");
+          spec.commandLine(), Messages.of("typeset-command.give-either-text-file-or-batch"));
     }
     try (TypesetService service = new TypesetService()) {
       return batch != null ? answerAll(service) : answerOne(service);
@@ -171,7 +186,7 @@ final class TypesetCommand implements Callable<Integer> {
       out.append(answer.getBuffer());
       return;
     } catch (JacksonException broken) {
-      refused = "no JSON: " + broken.getOriginalMessage();
+      refused = Messages.of("typeset-command.no-json", broken.getOriginalMessage());
     } catch (RuntimeException | IOException failed) {
       refused = failed.getMessage() == null ? failed.toString() : failed.getMessage();
     }

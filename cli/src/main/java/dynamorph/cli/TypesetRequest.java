@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.formats.project.PropertyJson;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -58,19 +59,20 @@ record TypesetRequest(
    */
   static TypesetRequest of(JsonNode request) {
     if (!request.isObject()) {
-      throw new IllegalArgumentException("expected a JSON object, found " + request.getNodeType());
+      throw new IllegalArgumentException(
+          Messages.of("typeset-request.expected-a-json-object-found", request.getNodeType()));
     }
     for (String field : request.propertyNames()) {
       if (!FIELDS.contains(field)) {
         throw new IllegalArgumentException(
-            "unknown field \""
-                + field
-                + "\"; known are "
-                + String.join(", ", FIELDS.stream().sorted().toList()));
+            Messages.of(
+                "typeset-request.unknown-field-known-are",
+                field,
+                String.join(", ", FIELDS.stream().sorted().toList())));
       }
     }
     if (!request.path("text").isString()) {
-      throw new IllegalArgumentException("text: expected a string");
+      throw new IllegalArgumentException(Messages.of("typeset-request.text-expected-a-string"));
     }
     TextDirection direction = direction(string(request, "direction").orElse("auto"));
     String language = string(request, "language").orElse(DEFAULT_LANGUAGE);
@@ -92,7 +94,7 @@ record TypesetRequest(
     double width = node.isNumber() ? node.doubleValue() : Double.NaN;
     if (!(width >= 0)) {
       throw new IllegalArgumentException(
-          "width: expected a number of points, 0 or more, found " + node);
+          Messages.of("typeset-request.width-expected-a-number-of-points", node));
     }
     return Double.isInfinite(width) ? OptionalDouble.empty() : OptionalDouble.of(width);
   }
@@ -130,7 +132,8 @@ record TypesetRequest(
       return PropertySet.EMPTY;
     }
     if (!node.isObject()) {
-      throw new IllegalArgumentException("style: expected an object of property values");
+      throw new IllegalArgumentException(
+          Messages.of("typeset-request.style-expected-an-object-of-property"));
     }
     return PropertyJson.read(node);
   }
@@ -142,7 +145,7 @@ record TypesetRequest(
       case "rtl" -> TextDirection.RIGHT_TO_LEFT;
       default ->
           throw new IllegalArgumentException(
-              "direction: expected auto, ltr or rtl, found \"" + text + "\"");
+              Messages.of("typeset-request.direction-expected-auto-ltr-or-rtl", text));
     };
   }
 
@@ -152,7 +155,7 @@ record TypesetRequest(
       case "paragraph" -> LineBreaking.WHOLE_PARAGRAPH;
       default ->
           throw new IllegalArgumentException(
-              "line-breaking: expected line or paragraph, found \"" + text + "\"");
+              Messages.of("typeset-request.line-breaking-expected-line-or-paragraph", text));
     };
   }
 
@@ -162,7 +165,7 @@ record TypesetRequest(
       String wanted = name.stringValue("");
       if (!SHOWN.contains(wanted)) {
         throw new IllegalArgumentException(
-            "show: expected " + String.join(", ", SHOWN) + ", found " + name);
+            Messages.of("typeset-request.show-expected-found", String.join(", ", SHOWN), name));
       }
       show.add(wanted);
     }
@@ -175,7 +178,8 @@ record TypesetRequest(
       return Optional.empty();
     }
     if (!node.isString()) {
-      throw new IllegalArgumentException(field + ": expected a string, found " + node);
+      throw new IllegalArgumentException(
+          Messages.of("typeset-request.expected-a-string-found", field, node));
     }
     return Optional.of(node.stringValue());
   }
@@ -186,7 +190,8 @@ record TypesetRequest(
       return Optional.empty();
     }
     if (!node.isBoolean()) {
-      throw new IllegalArgumentException(field + ": expected true or false, found " + node);
+      throw new IllegalArgumentException(
+          Messages.of("typeset-request.expected-true-or-false-found", field, node));
     }
     return Optional.of(node.booleanValue());
   }

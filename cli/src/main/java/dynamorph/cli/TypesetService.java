@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
@@ -93,13 +94,15 @@ final class TypesetService implements AutoCloseable {
     Artboard board =
         Artboard.empty(
                 "page",
-                "Page",
+                Messages.of("typeset-service.page"),
                 Math.max(1, set.layout.width()) + 2 * MARGIN,
                 Math.max(1, set.layout.height()) + 2 * MARGIN,
                 LengthUnit.POINT)
             .plus(placed);
     LayerPainter painter = new LayerPainter();
-    var scene = new SceneMaker(fonts.typesetter, painter).make(Project.empty("Page").plus(board));
+    var scene =
+        new SceneMaker(fonts.typesetter, painter)
+            .make(Project.empty(Messages.of("typeset-service.page")).plus(board));
     return new ArtboardPicture(painter).png(scene.boards().getFirst(), scale);
   }
 
@@ -122,8 +125,13 @@ final class TypesetService implements AutoCloseable {
           frame.with(Properties.BOX, BoxFit.GROW).with(Properties.BOX_WIDTH, width.getAsDouble());
     }
     Story story = Story.of(request.text());
-    Layer layer = Layer.of("text", "Text", "").withStory(story).withLocal(values).withFrame(frame);
-    ResolvedLayer look = Cascade.of(Project.empty("Page")).resolve(layer);
+    Layer layer =
+        Layer.of("text", Messages.of("typeset-service.text"), "")
+            .withStory(story)
+            .withLocal(values)
+            .withFrame(frame);
+    ResolvedLayer look =
+        Cascade.of(Project.empty(Messages.of("typeset-service.page"))).resolve(layer);
     TextLayout layout = fonts.typesetter.layout(story, look, request.fallback());
     return new Set(request, story, layer, layout);
   }
@@ -230,7 +238,8 @@ final class TypesetService implements AutoCloseable {
                 .local()
                 .with(Properties.HYPHENATE, true)
                 .with(Properties.HYPHENATE_LAST, true));
-    ResolvedLayer look = Cascade.of(Project.empty("Page")).resolve(layer);
+    ResolvedLayer look =
+        Cascade.of(Project.empty(Messages.of("typeset-service.page"))).resolve(layer);
     List<Integer> found = new ArrayList<>();
     int start = 0;
     for (ParagraphKey key : Typesetter.paragraphs(set.story, look)) {

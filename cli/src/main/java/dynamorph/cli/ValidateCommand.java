@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.cli.message.Messages;
 import dynamorph.model.Project;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.PlacedLayer;
@@ -17,8 +18,7 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "validate",
-    description =
-        "Checks that a project file is sound, and names missing fonts, missing glyphs and overset text.",
+    description = "${bundle:validate-command.checks-that-a-project-file-is}",
     mixinStandardHelpOptions = true)
 final class ValidateCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
@@ -35,13 +35,11 @@ final class ValidateCommand implements Callable<Integer> {
       }
     }
     out.println(
-        "sound: "
-            + project.artboards().size()
-            + " artboards, "
-            + project.layers().count()
-            + " layers, "
-            + project.styles().size()
-            + " styles");
+        Messages.of(
+            "validate-command.sound-artboards-layers-styles",
+            project.artboards().size(),
+            project.layers().count(),
+            project.styles().size()));
     return 0;
   }
 
@@ -50,11 +48,16 @@ final class ValidateCommand implements Callable<Integer> {
         board.artboard().name() + "/" + text.layer().name() + " (" + text.layer().id() + "): ";
     text.layout()
         .missingFamilies()
-        .forEach(
-            family -> out.println(place + "the font \"" + family + "\" is not on this machine"));
+        .forEach(family ->
+            out.println(Messages.of("validate-command.the-font-is-not-on-this", place, family)));
     text.layout()
         .missingGlyphs()
-        .forEach(code -> out.println(place + String.format("no font has U+%04X", code)));
-    text.layout().overset().ifPresent(overset -> out.println(place + "overset: " + overset.text()));
+        .forEach(code ->
+            out.println(
+                place + String.format(Messages.of("validate-command.no-font-has-u-04x"), code)));
+    text.layout()
+        .overset()
+        .ifPresent(
+            overset -> out.println(Messages.of("validate-command.overset", place, overset.text())));
   }
 }

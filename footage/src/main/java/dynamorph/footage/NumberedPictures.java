@@ -1,5 +1,6 @@
 package dynamorph.footage;
 
+import dynamorph.footage.message.Messages;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.paint.film.MediaSource;
@@ -48,7 +49,7 @@ final class NumberedPictures implements FootageReader {
     String name = first.getFileName().toString();
     Matcher like = NUMBERED.matcher(name);
     if (!Files.isRegularFile(first)) {
-      throw new FootageException(name + ": there is no such file");
+      throw new FootageException(Messages.of("numbered-pictures.there-is-no-such-file", name));
     }
     if (!like.matches()) {
       return new NumberedPictures(List.of(new Numbered(0, first)));
@@ -68,7 +69,7 @@ final class NumberedPictures implements FootageReader {
         }
       });
     } catch (IOException | java.io.UncheckedIOException failed) {
-      throw new FootageException(name + ": its folder cannot be read");
+      throw new FootageException(Messages.of("numbered-pictures.its-folder-cannot-be-read", name));
     }
     found.sort(Comparator.comparingLong(Numbered::frame));
     return new NumberedPictures(List.copyOf(found));
@@ -98,7 +99,8 @@ final class NumberedPictures implements FootageReader {
     try (Image encoded = Image.makeDeferredFromEncodedBytes(Files.readAllBytes(file))) {
       return PictureFiles.decoded(encoded);
     } catch (IOException | RuntimeException failed) {
-      throw new FootageException(file.getFileName() + ": it is no picture that can be read");
+      throw new FootageException(
+          Messages.of("numbered-pictures.it-is-no-picture-that-can", file.getFileName()));
     }
   }
 

@@ -38,6 +38,7 @@ import static org.bytedeco.ffmpeg.global.avutil.av_log_set_level;
 import static org.bytedeco.ffmpeg.global.avutil.av_pix_fmt_desc_get;
 import static org.bytedeco.ffmpeg.global.avutil.av_strerror;
 
+import dynamorph.footage.message.Messages;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.paint.film.MediaSource;
@@ -107,13 +108,13 @@ final class VideoFile implements FootageReader {
   static VideoFile open(Path file) throws FootageException {
     String name = file.getFileName().toString();
     if (!Files.isRegularFile(file)) {
-      throw new FootageException(name + ": there is no such file");
+      throw new FootageException(Messages.of("video-file.there-is-no-such-file", name));
     }
     try {
       return open(file, name);
     } catch (LinkageError unusable) {
       throw new FootageException(
-          name + ": the decoder does not run on this machine (" + unusable.getMessage() + ")");
+          Messages.of("video-file.the-decoder-does-not-run-on", name, unusable.getMessage()));
     }
   }
 
@@ -146,7 +147,7 @@ final class VideoFile implements FootageReader {
       found = avcodec_find_decoder(id);
     }
     if (found == null || found.isNull()) {
-      throw new FootageException(name + ": no decoder for its format is here");
+      throw new FootageException(Messages.of("video-file.no-decoder-for-its-format-is", name));
     }
     return found;
   }
@@ -183,7 +184,9 @@ final class VideoFile implements FootageReader {
       length++;
     }
     String told = new String(words, 0, length, StandardCharsets.UTF_8).toLowerCase();
-    return told.isBlank() ? "it cannot be read" : "it cannot be read: " + told;
+    return told.isBlank()
+        ? Messages.of("video-file.it-cannot-be-read")
+        : Messages.of("video-file.it-cannot-be-read-2", told);
   }
 
   @Override
@@ -235,7 +238,7 @@ final class VideoFile implements FootageReader {
         hasNext = decode(next);
       }
       if (!hasNext && !hasCurrent) {
-        throw new FootageException(name + ": it has no pictures that can be decoded");
+        throw new FootageException(Messages.of("video-file.it-has-no-pictures-that-can", name));
       }
       if (!hasNext || hasCurrent && next.best_effort_timestamp() > wanted) {
         return;

@@ -16,6 +16,7 @@ import static org.bytedeco.ffmpeg.global.swscale.sws_getCoefficients;
 import static org.bytedeco.ffmpeg.global.swscale.sws_scale;
 import static org.bytedeco.ffmpeg.global.swscale.sws_setColorspaceDetails;
 
+import dynamorph.footage.message.Messages;
 import dynamorph.paint.film.MediaSource;
 import io.github.humbleui.skija.ColorAlphaType;
 import io.github.humbleui.skija.ColorType;
@@ -69,7 +70,7 @@ final class VideoPixels implements AutoCloseable {
     int height = (int) Math.round(frame.height() * scale);
     prepare(frame, width, height);
     if (converter == null || converter.isNull()) {
-      throw new FootageException(name + ": its kind of pixels is not known");
+      throw new FootageException(Messages.of("video-pixels.its-kind-of-pixels-is-not", name));
     }
     if (!alpha) {
       // what says that it is opaque is drawn without looking at what is below

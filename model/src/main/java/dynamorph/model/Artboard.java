@@ -1,5 +1,6 @@
 package dynamorph.model;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
@@ -70,14 +71,10 @@ public final class Artboard {
     this.y = y;
     if (!(width >= 1 && width <= LARGEST && height >= 1 && height <= LARGEST)) {
       throw new IllegalArgumentException(
-          "an artboard is between 1 pt and 10 m on each side, got "
-              + width
-              + " \u00d7 "
-              + height
-              + " pt");
+          Messages.of("artboard.an-artboard-is-between-1-pt", width, height));
     }
     if (!Double.isFinite(x) || !Double.isFinite(y)) {
-      throw new IllegalArgumentException("the place of an artboard must be finite");
+      throw new IllegalArgumentException(Messages.of("artboard.the-place-of-an-artboard-must"));
     }
   }
 

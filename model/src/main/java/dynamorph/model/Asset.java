@@ -1,5 +1,6 @@
 package dynamorph.model;
 
+import dynamorph.model.message.Messages;
 import java.util.Arrays;
 
 /**
@@ -10,7 +11,7 @@ import java.util.Arrays;
 public record Asset(String name, byte[] bytes) {
   public Asset {
     if (!name.matches("[\\w .()+-]+(/[\\w .()+-]+)*") || name.contains("..")) {
-      throw new IllegalArgumentException("not the name of an asset: \"" + name + "\"");
+      throw new IllegalArgumentException(Messages.of("asset.not-the-name-of-an-asset", name));
     }
   }
 

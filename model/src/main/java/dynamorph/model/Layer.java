@@ -1,5 +1,6 @@
 package dynamorph.model;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.Shape;
@@ -45,11 +46,11 @@ public record Layer(
     Objects.requireNonNull(local, "local");
     muted = Set.copyOf(muted);
     if (figure.isPresent() && !story.text().isEmpty()) {
-      throw new IllegalArgumentException("a layer shows a figure or words, not both");
+      throw new IllegalArgumentException(Messages.of("layer.a-layer-shows-a-figure-or"));
     }
     if (frame.keys().stream().anyMatch(key -> key.property().facet() != Facet.PLACEMENT)) {
       throw new IllegalArgumentException(
-          "the frame of a layer holds placement only, got " + frame.keys());
+          Messages.of("layer.the-frame-of-a-layer-holds", frame.keys()));
     }
   }
 

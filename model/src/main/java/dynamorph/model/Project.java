@@ -1,5 +1,6 @@
 package dynamorph.model;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
@@ -52,16 +53,16 @@ public record Project(
     words = Collections.unmodifiableSortedSet(new TreeSet<>(words));
     assets = List.copyOf(assets);
     if (baseStyle.isPresent() && styles.find(baseStyle.get()).isEmpty()) {
-      throw new IllegalArgumentException("the base style \"" + baseStyle.get() + "\" is not there");
+      throw new IllegalArgumentException(
+          Messages.of("project.the-base-style-is-not-there", baseStyle.get()));
     }
     for (Artboard artboard : artboards) {
       if (artboard.baseStyle().filter(id -> styles.find(id).isEmpty()).isPresent()) {
         throw new IllegalArgumentException(
-            "the base style \""
-                + artboard.baseStyle().get()
-                + "\" of the artboard \""
-                + artboard.name()
-                + "\" is not there");
+            Messages.of(
+                "project.the-base-style-of-the-artboard",
+                artboard.baseStyle().get(),
+                artboard.name()));
       }
     }
     checkTracks(artboards, styles);
@@ -72,7 +73,8 @@ public record Project(
     for (Artboard board : artboards) {
       for (Track track : board.timeline().map(Timeline::tracks).orElse(List.of())) {
         if (!ids.add(track.id())) {
-          throw new IllegalArgumentException("two tracks have the id \"" + track.id() + "\"");
+          throw new IllegalArgumentException(
+              Messages.of("project.two-tracks-have-the-id", track.id()));
         }
         if (track instanceof Track.Captions captions) {
           Stream.concat(captions.follows().stream(), captions.speakers().values().stream())
@@ -80,7 +82,7 @@ public record Project(
               .findFirst()
               .ifPresent(id -> {
                 throw new IllegalArgumentException(
-                    "the style \"" + id + "\" of the track \"" + track.name() + "\" is not there");
+                    Messages.of("project.the-style-of-the-track-is", id, track.name()));
               });
         }
       }

@@ -40,7 +40,7 @@ public final class Actions {
     String group = Messages.of("action-group." + id.substring(0, id.indexOf('.')));
     Action action = new Action(id, name, group, keys, enabled, work);
     if (all.putIfAbsent(id, action) != null) {
-      throw new IllegalArgumentException("two actions have the id \"" + id + "\"");
+      throw new IllegalArgumentException(Messages.of("actions.two-actions-have-the-id", id));
     }
     return action;
   }
@@ -52,7 +52,8 @@ public final class Actions {
   /** The action of this id; it must be there. */
   public Action get(String id) {
     return Optional.ofNullable(all.get(id))
-        .orElseThrow(() -> new IllegalArgumentException("no action has the id \"" + id + "\""));
+        .orElseThrow(
+            () -> new IllegalArgumentException(Messages.of("actions.no-action-has-the-id", id)));
   }
 
   /** Lets the shortcuts work in a window. */

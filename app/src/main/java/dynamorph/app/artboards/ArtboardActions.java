@@ -2,6 +2,7 @@ package dynamorph.app.artboards;
 
 import dynamorph.app.action.Actions;
 import dynamorph.app.files.FileActions;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.edit.layer.ArrangeArtboards;
@@ -36,7 +37,7 @@ public final class ArtboardActions {
   /** Deletes the artboard that the selection stands on. */
   private void delete() {
     if (workspace.selection().isEmpty()) {
-      workspace.tell(Notice.info("Select a text on the artboard to delete."));
+      workspace.tell(Notice.info(Messages.of("artboard-actions.select-a-text-on-the-artboard")));
       return;
     }
     files
@@ -45,7 +46,9 @@ public final class ArtboardActions {
           if (workspace.apply(new ArrangeArtboards.Delete(board.id()))) {
             workspace.tell(
                 Notice.offering(
-                    "Deleted \"" + board.name() + "\" with its texts.", "Undo", workspace::undo));
+                    Messages.of("artboard-actions.deleted-with-its-texts", board.name()),
+                    Messages.of("common.undo"),
+                    workspace::undo));
           }
         });
   }

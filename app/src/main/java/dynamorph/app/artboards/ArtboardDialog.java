@@ -1,6 +1,7 @@
 package dynamorph.app.artboards;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
@@ -36,7 +37,8 @@ public final class ArtboardDialog {
   private final TextField height = new TextField();
   private final ComboBox<String> unit = new ComboBox<>();
   private final ComboBox<String> colour = new ComboBox<>();
-  private final ComboBox<Optional<Style>> base = Controls.styles("as in the project");
+  private final ComboBox<Optional<Style>> base =
+      Controls.styles(Messages.of("artboard-dialog.as-in-the-project"));
   private BaseProposal proposal = new BaseProposal(Optional.empty(), false);
 
   public ArtboardDialog(Workspace workspace) {
@@ -55,8 +57,10 @@ public final class ArtboardDialog {
   public void create(Window owner) {
     String id = workspace.ids().next("artboard");
     int number = workspace.project().artboards().size() + 1;
-    Artboard fresh = Artboard.empty(id, "Artboard " + number, 1080, 1080, LengthUnit.PIXEL);
-    ask(owner, "New artboard", fresh)
+    Artboard fresh =
+        Artboard.empty(
+            id, Messages.of("artboard-dialog.artboard", number), 1080, 1080, LengthUnit.PIXEL);
+    ask(owner, Messages.of("artboard-dialog.new-artboard"), fresh)
         .ifPresent(made -> workspace.apply(withBase(made, new ArrangeArtboards.Add(made))));
   }
 
@@ -65,13 +69,13 @@ public final class ArtboardDialog {
     return proposal.isNew() && made.baseStyle().equals(proposal.style().map(Style::id))
         ? Edit.together(
             edit.label(workspace.project()),
-            new AddStyle(proposal.style().orElseThrow(), "New"),
+            new AddStyle(proposal.style().orElseThrow(), Messages.of("common.new")),
             edit)
         : edit;
   }
 
   public void change(Window owner, Artboard artboard) {
-    ask(owner, "Artboard settings", artboard)
+    ask(owner, Messages.of("artboard-dialog.artboard-settings"), artboard)
         .ifPresent(made -> workspace.apply(withBase(made, new ArrangeArtboards.Change(made))));
   }
 
@@ -83,13 +87,13 @@ public final class ArtboardDialog {
     colour.setValue(nameOf(start.background()));
     GridPane grid = new GridPane(8, 8);
     grid.setPadding(new Insets(16));
-    grid.addRow(0, new Label("Name"), name);
-    grid.addRow(1, new Label("Width"), width, unit);
-    grid.addRow(2, new Label("Height"), height);
-    grid.addRow(3, new Label("Background"), colour);
-    grid.addRow(4, new Label("Base style"), base);
+    grid.addRow(0, new Label(Messages.of("common.name")), name);
+    grid.addRow(1, new Label(Messages.of("artboard-dialog.width")), width, unit);
+    grid.addRow(2, new Label(Messages.of("artboard-dialog.height")), height);
+    grid.addRow(3, new Label(Messages.of("artboard-dialog.background")), colour);
+    grid.addRow(4, new Label(Messages.of("artboard-dialog.base-style")), base);
     GridPane.setColumnSpan(base, 2);
-    base.setTooltip(new Tooltip("The style of plain text on this artboard"));
+    base.setTooltip(new Tooltip(Messages.of("artboard-dialog.the-style-of-plain-text-on")));
     boolean isNew = workspace.project().artboard(start.id()).isEmpty();
     propose(start, isNew);
     for (TextField side : List.of(width, height)) {

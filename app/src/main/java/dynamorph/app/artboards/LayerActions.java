@@ -2,6 +2,7 @@ package dynamorph.app.artboards;
 
 import dynamorph.app.action.Actions;
 import dynamorph.app.artboards.stage.TextClipboard;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Sampling;
@@ -90,9 +91,9 @@ public final class LayerActions {
         .ifPresent(layer -> {
           TextInputDialog dialog = new TextInputDialog(layer.name());
           dialog.initOwner(owner);
-          dialog.setTitle("Rename the text");
+          dialog.setTitle(Messages.of("layer-actions.rename-the-text"));
           dialog.setHeaderText(null);
-          dialog.setContentText("Name");
+          dialog.setContentText(Messages.of("common.name"));
           dialog
               .showAndWait()
               .filter(name -> !name.isBlank())
@@ -106,8 +107,7 @@ public final class LayerActions {
 
   public void copy() {
     remember();
-    workspace.tell(
-        Notice.info(copied.size() == 1 ? "1 text copied." : copied.size() + " texts copied."));
+    workspace.tell(Notice.info(Messages.of("layer-actions.text-copied", copied.size())));
   }
 
   private void remember() {
@@ -136,7 +136,8 @@ public final class LayerActions {
       workspace.select(copies.stream().map(Layer::id).toList());
     } catch (IOException wrong) {
       workspace.tell(
-          Notice.problem("These are no texts that can be imported: " + wrong.getMessage()));
+          Notice.problem(
+              Messages.of("layer-actions.these-are-no-texts-that-can", wrong.getMessage())));
     }
   }
 
@@ -166,7 +167,9 @@ public final class LayerActions {
     }
     target.ifPresent(board -> {
       if (copiedIn == workspace.openedProperty().get()) {
-        add("Paste", Map.of(board.id(), copied.stream().map(layer -> on(board, layer)).toList()));
+        add(
+            Messages.of("layer-actions.paste"),
+            Map.of(board.id(), copied.stream().map(layer -> on(board, layer)).toList()));
       } else {
         bring(board);
       }
@@ -208,14 +211,16 @@ public final class LayerActions {
           lookCopied = Optional.of(Sample.of(workspace.project(), layer, offset));
           lookFrom = workspace.project();
           lookIn = workspace.openedProperty().get();
-          workspace.tell(Notice.info("Copied the look of " + lookCopied.get().from() + "."));
+          workspace.tell(
+              Notice.info(
+                  Messages.of("layer-actions.copied-the-look-of", lookCopied.get().from())));
         });
   }
 
   /** Puts the look that was copied on the selection, with the styles it follows. */
   public void pasteLook() {
     if (lookCopied.isEmpty() || workspace.selection().isEmpty()) {
-      workspace.tell(Notice.info("Copy the look of a text first."));
+      workspace.tell(Notice.info(Messages.of("layer-actions.copy-the-look-of-a-text")));
       return;
     }
     Sample sample = lookCopied.get();
@@ -242,7 +247,7 @@ public final class LayerActions {
           .ifPresent(
               board -> byBoard.computeIfAbsent(board.id(), _ -> new ArrayList<>()).add(layer));
     }
-    add("Duplicate", byBoard);
+    add(Messages.of("layer-actions.duplicate"), byBoard);
   }
 
   private void add(String verb, Map<ArtboardId, List<Layer>> byBoard) {
@@ -253,7 +258,7 @@ public final class LayerActions {
       copies.forEach(copy -> added.add(copy.id()));
       edits.add(new ArrangeLayers.Add(board, copies, verb));
     });
-    String label = verb + (added.size() == 1 ? " text" : " " + added.size() + " texts");
+    String label = verb + (Messages.of("layer-actions.text", added.size()));
     if (workspace.apply(Edit.together(label, edits.toArray(Edit[]::new)))) {
       workspace.select(added);
     }

@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.value.AxisSettings;
 import dynamorph.model.value.Numbers;
 import dynamorph.typeset.font.FontFace;
@@ -64,7 +65,7 @@ public final class AxisSliders implements ValueEditor<AxisSettings> {
     box.getChildren().clear();
     List<HarfBuzzFont.Axis> axes = shownFace.map(FontFace::axes).orElse(List.of());
     if (axes.isEmpty()) {
-      Label none = new Label("this font has no axes");
+      Label none = new Label(Messages.of("axis-sliders.this-font-has-no-axes"));
       none.getStyleClass().add("quiet");
       box.getChildren().add(none);
       return;
@@ -72,7 +73,7 @@ public final class AxisSliders implements ValueEditor<AxisSettings> {
     axes.forEach(axis -> box.getChildren().add(row(axis)));
     List<HarfBuzzFont.Instance> instances = shownFace.orElseThrow().instances();
     if (!instances.isEmpty()) {
-      MenuButton named = new MenuButton("Named instances");
+      MenuButton named = new MenuButton(Messages.of("axis-sliders.named-instances"));
       named.setId("axis-instances");
       instances.forEach(instance -> {
         MenuItem item = new MenuItem(instance.name());
@@ -121,6 +122,8 @@ public final class AxisSliders implements ValueEditor<AxisSettings> {
     if (own != null) {
       return Numbers.format(own);
     }
-    return SET_BY_OTHERS.contains(axis.tag()) ? "auto" : Numbers.format(axis.normal());
+    return SET_BY_OTHERS.contains(axis.tag())
+        ? Messages.of("axis-sliders.auto")
+        : Numbers.format(axis.normal());
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Colour;
@@ -37,7 +38,7 @@ final class ColourEditor implements ValueEditor<Colour> {
   public void show(Shown<Colour> shown) {
     Palette palette = surroundings.palette();
     if (shown.value().isEmpty()) {
-      button.setText("mixed");
+      button.setText(Messages.of("common.mixed"));
       chip.setFill(Color.TRANSPARENT);
       return;
     }
@@ -50,7 +51,10 @@ final class ColourEditor implements ValueEditor<Colour> {
   static String name(Palette palette, Colour colour) {
     return switch (colour) {
       case Colour.SwatchReference reference ->
-          palette.find(reference.swatch()).map(Swatch::name).orElse("missing swatch");
+          palette
+              .find(reference.swatch())
+              .map(Swatch::name)
+              .orElse(Messages.of("colour-editor.missing-swatch"));
       case Colour.Literal literal -> literal.value().toString();
     };
   }

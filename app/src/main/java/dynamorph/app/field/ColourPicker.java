@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Colour;
@@ -50,9 +51,9 @@ final class ColourPicker {
 
   /** What numbers, field and strip count in. */
   private enum Space {
-    HSB("HSB", "Hue, saturation, brightness"),
-    SRGB("sRGB", "Red, green, blue of the screen"),
-    OKLCH("OKLCH", "Lightness, chroma and hue as they are seen");
+    HSB("HSB", Messages.of("colour-picker.hue-saturation-brightness")),
+    SRGB("sRGB", Messages.of("colour-picker.red-green-blue-of-the-screen")),
+    OKLCH("OKLCH", Messages.of("colour-picker.lightness-chroma-and-hue-as-they"));
 
     private final String label;
     private final String help;
@@ -128,7 +129,7 @@ final class ColourPicker {
               chip(
                   swatch.colour(),
                   24,
-                  "Swatch " + swatch.name(),
+                  Messages.of("common.swatch", swatch.name()),
                   () -> {
                     current = swatch.colour();
                     sink.set(Colour.swatch(swatch.id()), Optional.empty());
@@ -144,7 +145,12 @@ final class ColourPicker {
     for (Rgba colour : recent) {
       lately
           .getChildren()
-          .add(chip(colour, 15, "Recent: " + colour, () -> take(colour, new Object())));
+          .add(
+              chip(
+                  colour,
+                  15,
+                  Messages.of("colour-picker.recent", colour),
+                  () -> take(colour, new Object())));
     }
     return new VBox(6, pane, lately);
   }
@@ -299,8 +305,8 @@ final class ColourPicker {
       numbers.add(number);
       row.getChildren().add(number);
     }
-    numbers.get(3).setTooltip(new Tooltip("Opacity in percent"));
-    numbers.get(3).setAccessibleText("Opacity in percent");
+    numbers.get(3).setTooltip(new Tooltip(Messages.of("colour-picker.opacity-in-percent")));
+    numbers.get(3).setAccessibleText(Messages.of("colour-picker.opacity-in-percent"));
     return row;
   }
 
@@ -359,8 +365,8 @@ final class ColourPicker {
 
   private Node writtenRow(Node below) {
     written.setId("colour-written");
-    written.setAccessibleText("Colour as #rrggbb, a CSS name, rgb(), hsb() or oklch()");
-    written.setTooltip(new Tooltip("#rrggbb, a CSS name, rgb(), hsb() or oklch()"));
+    written.setAccessibleText(Messages.of("colour-picker.colour-as-rrggbb-a-css-name"));
+    written.setTooltip(new Tooltip(Messages.of("colour-picker.rrggbb-a-css-name-rgb-hsb")));
     written.setOnAction(_ -> {
       try {
         take(ColourText.parse(written.getText()), new Object());
@@ -371,7 +377,7 @@ final class ColourPicker {
     Button dropper =
         Controls.icon(
             Feather.DROPLET,
-            "Eyedropper: pick a colour anywhere in the window",
+            Messages.of("colour-picker.eyedropper-pick-a-colour-anywhere-in"),
             () -> fromWindow(below));
     dropper.setId("eyedropper");
     HBox row = new HBox(6, written, dropper);
@@ -396,7 +402,7 @@ final class ColourPicker {
     contrast.getStyleClass().add("quiet");
     contrast.setWrapText(true);
     contrast.setMaxWidth(WIDTH - 110);
-    Button keep = new Button("Keep as swatch");
+    Button keep = new Button(Messages.of("colour-picker.keep-as-swatch"));
     keep.setOnAction(_ -> {
       String id = surroundings.keepSwatch(current);
       if (!id.isEmpty()) {
@@ -420,8 +426,14 @@ final class ColourPicker {
     }
     double ratio = current.over(ground.get()).contrast(ground.get());
     String enough =
-        ratio >= 7 ? "AAA" : ratio >= 4.5 ? "AA" : ratio >= 3 ? "AA if large" : "hard to read";
-    return Numbers.format(ratio, 1) + " : 1 on the background, " + enough;
+        ratio >= 7
+            ? "AAA"
+            : ratio >= 4.5
+                ? "AA"
+                : ratio >= 3
+                    ? Messages.of("colour-picker.aa-if-large")
+                    : Messages.of("colour-picker.hard-to-read");
+    return Messages.of("colour-picker.1-on-the-background", Numbers.format(ratio, 1), enough);
   }
 
   // --- drawing
@@ -432,9 +444,24 @@ final class ColourPicker {
     double[] parts = parts();
     String[] labels =
         switch (space) {
-          case SRGB -> new String[] {"Red", "Green", "Blue"};
-          case HSB -> new String[] {"Hue", "Saturation", "Brightness"};
-          case OKLCH -> new String[] {"Lightness", "Chroma", "Hue"};
+          case SRGB ->
+              new String[] {
+                Messages.of("colour-picker.red"),
+                Messages.of("colour-picker.green"),
+                Messages.of("colour-picker.blue")
+              };
+          case HSB ->
+              new String[] {
+                Messages.of("colour-picker.hue"),
+                Messages.of("colour-picker.saturation"),
+                Messages.of("colour-picker.brightness")
+              };
+          case OKLCH ->
+              new String[] {
+                Messages.of("colour-picker.lightness"),
+                Messages.of("colour-picker.chroma"),
+                Messages.of("colour-picker.hue")
+              };
         };
     for (int index = 0; index < 3; index++) {
       int places = space == Space.OKLCH && index == 1 ? 3 : space == Space.OKLCH ? 1 : 0;

@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.Style;
 import java.util.Locale;
@@ -61,7 +62,7 @@ public final class Controls {
     words.getStyleClass().add("section-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox head = new HBox(6, words, gap, icon(Feather.X, "Close  Esc", close));
+    HBox head = new HBox(6, words, gap, icon(Feather.X, Messages.of("common.close-esc"), close));
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
   }
@@ -92,7 +93,7 @@ public final class Controls {
 
   /** A box to choose what a style is based on, or nothing. */
   public static ComboBox<Optional<Style>> baseStyles() {
-    return styles("nothing");
+    return styles(Messages.of("controls.nothing"));
   }
 
   /**

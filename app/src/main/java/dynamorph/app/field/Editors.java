@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.ValueType;
@@ -306,10 +307,7 @@ public final class Editors {
 
   private static <E extends Enum<E>> ValueEditor<E> choiceOf(
       ValueType.Choice<E> type, ValueEditor.Sink<Object> sink) {
-    return combo(
-        type::options,
-        type::label,
-        value -> sink.set(value, Optional.empty()));
+    return combo(type::options, type::label, value -> sink.set(value, Optional.empty()));
   }
 
   private ValueEditor<StylisticSets> stylisticSets(ValueEditor.Sink<StylisticSets> sink) {
@@ -394,7 +392,7 @@ public final class Editors {
               .value()
               .filter(value -> !box.getItems().contains(value))
               .ifPresent(box.getItems()::add);
-          box.setPromptText(shown.value().isEmpty() ? "mixed" : "");
+          box.setPromptText(shown.value().isEmpty() ? Messages.of("common.mixed") : "");
           box.setValue(shown.value().orElse(null));
           showing[0] = false;
         });

@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.value.Rgba;
 import java.util.function.Consumer;
 import javafx.scene.Cursor;
@@ -57,7 +58,7 @@ public final class Eyedropper {
     over.setCursor(Cursor.CROSSHAIR);
     over.setPickOnBounds(true);
     over.setFocusTraversable(true);
-    over.setAccessibleText("Click where the colour is; Escape leaves it");
+    over.setAccessibleText(Messages.of("eyedropper.click-where-the-colour-is-escape"));
     glass.setManaged(false);
     glass.setMouseTransparent(true);
     over.getChildren().add(glass);

@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -43,7 +44,7 @@ final class FamilyEditor implements ValueEditor<String> {
   @Override
   public void show(Shown<String> shown) {
     current = shown.value();
-    name.setText(current.orElse("mixed"));
-    button.setAccessibleText("Family " + name.getText());
+    name.setText(current.orElse(Messages.of("common.mixed")));
+    button.setAccessibleText(Messages.of("family-editor.family", name.getText()));
   }
 }

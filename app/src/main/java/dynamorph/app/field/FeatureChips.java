@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.FeatureSettings;
@@ -78,7 +79,10 @@ public final class FeatureChips<T> implements ValueEditor<T> {
     tags.forEach(tag -> box.getChildren().add(chip(now.orElseThrow(), tag)));
     if (tags.isEmpty()) {
       Label nothing =
-          new Label(now.isEmpty() ? "several fonts are selected" : "this font has none");
+          new Label(
+              now.isEmpty()
+                  ? Messages.of("feature-chips.several-fonts-are-selected")
+                  : Messages.of("feature-chips.this-font-has-none"));
       nothing.getStyleClass().add("quiet");
       box.getChildren().add(nothing);
     }

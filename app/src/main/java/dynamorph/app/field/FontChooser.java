@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import dynamorph.typeset.font.FontFamily;
 import dynamorph.typeset.font.FontTraits;
 import java.util.ArrayList;
@@ -44,19 +45,19 @@ public final class FontChooser {
   private static final double ROW_HEIGHT = 54;
   private static final int WORDS_WIDTH = 280;
   private static final int WORDS_HEIGHT = 28;
-  private static final String ANY = "any";
+  private static final String ANY = Messages.of("font-chooser.any");
 
   /** Features that a family is chosen for, by what they are called. */
   private static final Map<String, String> FEATURES =
       new java.util.TreeMap<>(
           Map.of(
-              "small capitals", "smcp",
-              "old-style figures", "onum",
-              "tabular figures", "tnum",
-              "fractions", "frac",
-              "swashes", "swsh",
-              "rare ligatures", "dlig",
-              "stylistic sets", "ss01"));
+              Messages.of("font-chooser.small-capitals"), "smcp",
+              Messages.of("font-chooser.old-style-figures"), "onum",
+              Messages.of("font-chooser.tabular-figures"), "tnum",
+              Messages.of("font-chooser.fractions"), "frac",
+              Messages.of("font-chooser.swashes"), "swsh",
+              Messages.of("font-chooser.rare-ligatures"), "dlig",
+              Messages.of("font-chooser.stylistic-sets"), "ss01"));
 
   private final Families families;
   private final Consumer<String> choose;
@@ -65,10 +66,20 @@ public final class FontChooser {
   private final ComboBox<String> script = new ComboBox<>();
   private final ComboBox<String> fontClass = new ComboBox<>();
   private final ComboBox<String> feature = new ComboBox<>();
-  private final ToggleButton variable = chip("Variable", "Only variable fonts");
-  private final ToggleButton used = chip("In this project", "Only families the project asks for");
-  private final ToggleButton recent = chip("Recent", "Only recently used families");
-  private final ToggleButton marked = chip("Marked", "Only families marked with a star");
+  private final ToggleButton variable =
+      chip(Messages.of("font-chooser.variable"), Messages.of("font-chooser.only-variable-fonts"));
+  private final ToggleButton used =
+      chip(
+          Messages.of("font-chooser.in-this-project"),
+          Messages.of("font-chooser.only-families-the-project-asks-for"));
+  private final ToggleButton recent =
+      chip(
+          Messages.of("font-chooser.recent"),
+          Messages.of("font-chooser.only-recently-used-families"));
+  private final ToggleButton marked =
+      chip(
+          Messages.of("font-chooser.marked"),
+          Messages.of("font-chooser.only-families-marked-with-a-star"));
   private final ListView<FontFamily> list = new ListView<>();
   private final Label state = new Label();
   private final Map<String, FontTraits> facts = new ConcurrentHashMap<>();
@@ -95,8 +106,8 @@ public final class FontChooser {
     popup.setAutoHide(true);
     popup.setHideOnEscape(true);
     search.setId("font-search");
-    search.setPromptText("Find a family");
-    search.setAccessibleText("Find a family");
+    search.setPromptText(Messages.of("font-chooser.find-a-family"));
+    search.setAccessibleText(Messages.of("font-chooser.find-a-family"));
     search.textProperty().addListener((_, _, _) -> narrow());
     search.addEventFilter(KeyEvent.KEY_PRESSED, this::keyInSearch);
     List<String> scripts = new ArrayList<>(List.of(ANY));
@@ -123,7 +134,7 @@ public final class FontChooser {
     list.setFixedCellSize(ROW_HEIGHT);
     list.setPrefHeight(LIST_HEIGHT);
     list.setCellFactory(_ -> new FamilyCell());
-    list.setPlaceholder(new Label("No family is like that"));
+    list.setPlaceholder(new Label(Messages.of("font-chooser.no-family-is-like-that")));
     list.addEventHandler(
         KeyEvent.KEY_PRESSED,
         event -> {
@@ -133,7 +144,10 @@ public final class FontChooser {
         });
     state.getStyleClass().add("quiet");
     GridRow filters =
-        new GridRow(row("Script", script), row("Class", fontClass), row("With", feature));
+        new GridRow(
+            row(Messages.of("font-chooser.script"), script),
+            row(Messages.of("font-chooser.class"), fontClass),
+            row(Messages.of("font-chooser.with"), feature));
     VBox content =
         new VBox(8, search, filters, new HBox(4, variable, used, recent, marked), list, state);
     content.getStyleClass().add("font-chooser");
@@ -224,7 +238,7 @@ public final class FontChooser {
 
   private void narrow() {
     if (asksForFacts() && facts.isEmpty()) {
-      state.setText("Reading the fonts\u2026");
+      state.setText(Messages.of("font-chooser.reading-the-fonts"));
       CompletableFuture.runAsync(() -> {
         for (FontFamily family : families.all()) {
           try {
@@ -247,7 +261,7 @@ public final class FontChooser {
               .toList();
     }
     list.getItems().setAll(shown);
-    state.setText(shown.size() == 1 ? "1 family" : shown.size() + " families");
+    state.setText(Messages.of("count.family", shown.size()));
   }
 
   private boolean isWanted(FontFamily family) {
@@ -282,7 +296,7 @@ public final class FontChooser {
       name.getStyleClass().add("quiet");
       star.getStyleClass().add("star");
       star.setFocusTraversable(false);
-      star.setTooltip(new Tooltip("Mark this family"));
+      star.setTooltip(new Tooltip(Messages.of("font-chooser.mark-this-family")));
       star.setOnAction(_ -> families.favour(getItem().name(), star.isSelected()));
       row.setCenter(new VBox(picture, name));
       row.setRight(star);
@@ -300,8 +314,8 @@ public final class FontChooser {
       name.setText(
           family.name()
               + switch (family.origin()) {
-                case PROJECT -> " \u00b7 travels in the project";
-                case SHIPPED -> " \u00b7 comes with Dynamorph";
+                case PROJECT -> Messages.of("font-chooser.travels-in-the-project");
+                case SHIPPED -> Messages.of("font-chooser.comes-with-dynamorph");
                 case INSTALLED -> "";
               });
       star.setSelected(families.favourites().contains(family.name()));

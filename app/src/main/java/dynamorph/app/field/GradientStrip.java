@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.style.Palette;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.GradientStops;
@@ -60,9 +61,9 @@ final class GradientStrip implements ValueEditor<GradientStops> {
     place = percent(value -> put(with(chosenStop(), value, chosenStop().opacity())));
     opacity = percent(value -> put(with(chosenStop(), chosenStop().position(), value)));
     place.setId("stop-place");
-    place.setTooltip(new Tooltip("Stop offset"));
+    place.setTooltip(new Tooltip(Messages.of("gradient-strip.stop-offset")));
     opacity.setId("stop-opacity");
-    opacity.setTooltip(new Tooltip("Stop opacity"));
+    opacity.setTooltip(new Tooltip(Messages.of("gradient-strip.stop-opacity")));
     chip.setArcWidth(6);
     chip.setArcHeight(6);
     chip.getStyleClass().add("colour-chip");
@@ -70,7 +71,9 @@ final class GradientStrip implements ValueEditor<GradientStops> {
     colour.getStyleClass().add("colour-button");
     colour.setMaxWidth(Double.MAX_VALUE);
     colour.setOnAction(_ -> pickColour());
-    Button remove = Controls.icon(Feather.X, "Remove this stop  Delete", this::removeChosen);
+    Button remove =
+        Controls.icon(
+            Feather.X, Messages.of("gradient-strip.remove-this-stop-delete"), this::removeChosen);
     HBox row = new HBox(4, colour, place, opacity, remove);
     row.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(colour, Priority.ALWAYS);
@@ -82,7 +85,7 @@ final class GradientStrip implements ValueEditor<GradientStops> {
     strip.setId("gradient-strip");
     strip.getStyleClass().add("gradient-strip");
     strip.setCursor(Cursor.HAND);
-    strip.setAccessibleText("Stops of the gradient");
+    strip.setAccessibleText(Messages.of("gradient-strip.stops-of-the-gradient"));
     strip
         .widthProperty()
         .addListener((_, _, width) -> {
@@ -197,7 +200,7 @@ final class GradientStrip implements ValueEditor<GradientStops> {
       changed.remove(chosen);
       set(changed, Math.min(chosen, changed.size() - 1));
     } else {
-      sink.refuse("a gradient has at least one stop");
+      sink.refuse(Messages.of("gradient-strip.a-gradient-has-at-least-one"));
     }
   }
 
@@ -322,7 +325,9 @@ final class GradientStrip implements ValueEditor<GradientStops> {
     place.show(any ? Optional.of(chosenStop().position()) : Optional.empty());
     opacity.show(any ? Optional.of(chosenStop().opacity()) : Optional.empty());
     colour.setText(
-        any ? ColourEditor.name(surroundings.palette(), chosenStop().colour()) : "mixed");
+        any
+            ? ColourEditor.name(surroundings.palette(), chosenStop().colour())
+            : Messages.of("common.mixed"));
     chip.setFill(any ? ColourPicker.color(rgba(chosenStop())) : Color.TRANSPARENT);
     if (!any) {
       return;

@@ -1,5 +1,6 @@
 package dynamorph.app.field;
 
+import dynamorph.app.message.Messages;
 import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -68,7 +69,7 @@ public final class NumberText<T> extends TextField {
   public void show(Optional<T> shown) {
     value = shown;
     shownText = shown.map(values::format).orElse("");
-    setPromptText(shown.isEmpty() ? "mixed" : "");
+    setPromptText(shown.isEmpty() ? Messages.of("common.mixed") : "");
     if (!getText().equals(shownText)) {
       setText(shownText);
       if (isFocused()) {

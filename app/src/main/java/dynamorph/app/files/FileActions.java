@@ -1,6 +1,7 @@
 package dynamorph.app.files;
 
 import dynamorph.app.action.Actions;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -30,7 +31,6 @@ import dynamorph.model.survey.BaseProposal;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FontSize;
-import dynamorph.model.value.Numbers;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.font.DamagedFontException;
@@ -108,19 +108,21 @@ public final class FileActions {
 
   /** One artboard, with a base style whose size suits it. */
   public static Project blank() {
-    Artboard board = Artboard.empty("artboard-1", "Artboard 1", 1080, 1080, LengthUnit.PIXEL);
+    Artboard board =
+        Artboard.empty(
+            "artboard-1", Messages.of("file-actions.artboard-1"), 1080, 1080, LengthUnit.PIXEL);
     StyleId base = new StyleId("base");
     Style style =
         new Style(
             base,
-            "Base",
+            Messages.of("common.base"),
             "",
             StyleLevel.TEXT,
             Optional.empty(),
             PropertySet.EMPTY.with(
                 Properties.SIZE, FontSize.points(BaseProposal.size(board.width(), board.height()))),
             "");
-    return Project.empty("Untitled")
+    return Project.empty(Messages.of("file-actions.untitled"))
         .withStyles(StyleBook.of(List.of(style)))
         .withBaseStyle(Optional.of(base))
         .plus(board);
@@ -173,11 +175,10 @@ public final class FileActions {
         Platform.runLater(() ->
             workspace.tell(
                 Notice.info(
-                    "Not on this machine: "
-                        + fonts
-                        + ". "
-                        + FontLibrary.SUBSTITUTE
-                        + " stands in; the names are kept.")));
+                    Messages.of(
+                        "file-actions.not-on-this-machine-stands-in",
+                        fonts,
+                        FontLibrary.SUBSTITUTE))));
       }
     });
   }
@@ -232,10 +233,8 @@ public final class FileActions {
                 Platform.runLater(() ->
                     workspace.tell(
                         Notice.info(
-                            Numbers.counted(count, "style")
-                                + " saved in "
-                                + file.getFileName()
-                                + ".")));
+                            Messages.of(
+                                "file-actions.style-saved-in", count, file.getFileName()))));
               } catch (IOException problem) {
                 Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage())));
               }
@@ -271,13 +270,15 @@ public final class FileActions {
         Platform.runLater(() -> {
           workspace.saved(project, file);
           user.remember(file);
-          workspace.tell(Notice.info("Saved " + file.getFileName() + "."));
+          workspace.tell(Notice.info(Messages.of("file-actions.saved", file.getFileName())));
           then.run();
         });
       } catch (IOException problem) {
         Platform.runLater(() ->
             workspace.tell(
-                Notice.problem("Not saved: " + problem.getMessage() + ". Choose another place.")));
+                Notice.problem(
+                    Messages.of(
+                        "file-actions.not-saved-choose-another-place", problem.getMessage()))));
       }
     });
   }
@@ -296,18 +297,19 @@ public final class FileActions {
   private void export(ArtboardId id, double scale, Path file) {
     Project project = workspace.project();
     Studio with = studio.get();
-    workspace.tell(Notice.info("Exporting " + file.getFileName() + "\u2026"));
+    workspace.tell(Notice.info(Messages.of("file-actions.exporting", file.getFileName())));
     worker.execute(() -> {
       try {
         Scene scene = with.maker().make(project);
         Scene.Board board = scene.board(id).orElseThrow();
         byte[] png = new ArtboardPicture(with.maker().painter()).png(board, scale);
         SafeFile.write(file, stream -> stream.write(png));
-        Platform.runLater(
-            () -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));
+        Platform.runLater(() ->
+            workspace.tell(Notice.info(Messages.of("file-actions.exported", file.getFileName()))));
       } catch (IOException | IllegalArgumentException problem) {
-        Platform.runLater(
-            () -> workspace.tell(Notice.problem("Not exported: " + problem.getMessage() + ".")));
+        Platform.runLater(() ->
+            workspace.tell(
+                Notice.problem(Messages.of("file-actions.not-exported", problem.getMessage()))));
       }
     });
   }
@@ -335,7 +337,8 @@ public final class FileActions {
         Asset asset = new Asset("fonts/" + file.getFileName(), bytes);
         Platform.runLater(() -> {
           if (workspace.apply(new ChangeProject.PutAsset(asset))) {
-            workspace.tell(Notice.info("\"" + family + "\" now travels with the project."));
+            workspace.tell(
+                Notice.info(Messages.of("file-actions.now-travels-with-the-project", family)));
           }
         });
       } catch (IOException | DamagedFontException | IllegalArgumentException problem) {
@@ -357,7 +360,9 @@ public final class FileActions {
                   if (workspace.apply(new ChangeProject.PutAsset(image.asset()))) {
                     workspace.tell(
                         Notice.info(
-                            "\"" + image.asset().shortName() + "\" now travels with the project."));
+                            Messages.of(
+                                "file-actions.now-travels-with-the-project",
+                                image.asset().shortName())));
                   }
                 }));
   }
@@ -366,7 +371,7 @@ public final class FileActions {
   public void placeImage() {
     Optional<Artboard> board = currentArtboard();
     if (board.isEmpty()) {
-      workspace.tell(Notice.problem("There is no artboard to place an image on."));
+      workspace.tell(Notice.problem(Messages.of("file-actions.there-is-no-artboard-to-place")));
       return;
     }
     dialogs
@@ -414,10 +419,12 @@ public final class FileActions {
     boolean placed =
         workspace.apply(
             Edit.together(
-                "Place an image",
+                Messages.of("file-actions.place-an-image"),
                 new ChangeProject.PutAsset(image.asset()),
                 new ArrangeLayers.Add(
-                    board.id(), List.of(workspace.playback().timed(board, layer)), "Place")));
+                    board.id(),
+                    List.of(workspace.playback().timed(board, layer)),
+                    Messages.of("file-actions.place"))));
     if (placed) {
       workspace.select(List.of(layer.id()));
     }

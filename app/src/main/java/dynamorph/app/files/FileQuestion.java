@@ -1,34 +1,60 @@
 package dynamorph.app.files;
 
+import dynamorph.app.message.Messages;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import java.util.List;
 
 /** What a person is asked to find or to name. */
 public enum FileQuestion {
-  PROJECT("Open a project", Way.OPEN, kind("Dynamorph projects", ProjectFile.ENDING)),
-  SAVED_PROJECT("Save the project", Way.SAVE, kind("Dynamorph projects", ProjectFile.ENDING)),
-  SAVED_PICTURE("Export as a picture", Way.SAVE, kind("PNG pictures", ".png")),
-  FONT("Import a font", Way.OPEN, kind("Fonts", ".ttf", ".otf")),
-  IMAGE("Choose an image", Way.OPEN, kind("Images", ".png", ".jpg", ".jpeg", ".webp", ".gif")),
-  STYLES("Import styles", Way.OPEN, kind("Kits and projects", KitFile.ENDING, ProjectFile.ENDING)),
-  SAVED_KIT("Save styles as a kit", Way.SAVE, kind("Kits", KitFile.ENDING)),
-  CAPTIONS(
-      "Import captions",
+  PROJECT(
+      Messages.of("file-question.open-a-project"),
       Way.OPEN,
-      kind("Captions", ".srt", ".vtt", ".ttml", ".xml", ".dfxp", ".itt")),
-  SAVED_CAPTIONS(
-      "Export captions",
+      kind(Messages.of("file-question.dynamorph-projects"), ProjectFile.ENDING)),
+  SAVED_PROJECT(
+      Messages.of("file-question.save-the-project"),
       Way.SAVE,
-      kind("WebVTT", ".vtt"),
-      kind("SubRip", ".srt"),
-      kind("TTML", ".ttml")),
-  TABLE("Choose a table", Way.OPEN, kind("Tables", ".csv", ".tsv", ".txt")),
-  FOOTAGE(
-      "Choose footage",
+      kind(Messages.of("file-question.dynamorph-projects"), ProjectFile.ENDING)),
+  SAVED_PICTURE(
+      Messages.of("file-question.export-as-a-picture"),
+      Way.SAVE,
+      kind(Messages.of("file-question.png-pictures"), ".png")),
+  FONT(
+      Messages.of("file-question.import-a-font"),
+      Way.OPEN,
+      kind(Messages.of("file-question.fonts"), ".ttf", ".otf")),
+  IMAGE(
+      Messages.of("file-question.choose-an-image"),
+      Way.OPEN,
+      kind(Messages.of("file-question.images"), ".png", ".jpg", ".jpeg", ".webp", ".gif")),
+  STYLES(
+      Messages.of("file-question.import-styles"),
+      Way.OPEN,
+      kind(Messages.of("file-question.kits-and-projects"), KitFile.ENDING, ProjectFile.ENDING)),
+  SAVED_KIT(
+      Messages.of("file-question.save-styles-as-a-kit"),
+      Way.SAVE,
+      kind(Messages.of("file-question.kits"), KitFile.ENDING)),
+  CAPTIONS(
+      Messages.of("file-question.import-captions"),
       Way.OPEN,
       kind(
-          "Videos and pictures",
+          Messages.of("file-question.captions"), ".srt", ".vtt", ".ttml", ".xml", ".dfxp", ".itt")),
+  SAVED_CAPTIONS(
+      Messages.of("file-question.export-captions"),
+      Way.SAVE,
+      kind(Messages.of("file-question.webvtt"), ".vtt"),
+      kind(Messages.of("file-question.subrip"), ".srt"),
+      kind("TTML", ".ttml")),
+  TABLE(
+      Messages.of("file-question.choose-a-table"),
+      Way.OPEN,
+      kind(Messages.of("file-question.tables"), ".csv", ".tsv", ".txt")),
+  FOOTAGE(
+      Messages.of("file-question.choose-footage"),
+      Way.OPEN,
+      kind(
+          Messages.of("file-question.videos-and-pictures"),
           ".mp4",
           ".mov",
           ".m4v",
@@ -43,8 +69,8 @@ public enum FileQuestion {
           ".jpeg",
           ".webp",
           ".gif"),
-      kind("All files", "")),
-  FRAMES("A folder for the frames", Way.FOLDER);
+      kind(Messages.of("file-question.all-files"), "")),
+  FRAMES(Messages.of("file-question.a-folder-for-the-frames"), Way.FOLDER);
 
   /** Whether something there is wanted, a new file, or a folder. */
   public enum Way {

@@ -1,5 +1,6 @@
 package dynamorph.app.files;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.Asset;
 import dynamorph.paint.layer.ImageSize;
 import java.io.IOException;
@@ -24,7 +25,7 @@ public record ImageFile(Asset asset, double width, double height) {
   public static ImageFile read(Path file) throws IOException {
     if (Files.size(file) > LARGEST) {
       throw new IllegalArgumentException(
-          file.getFileName() + " is larger than 64 megabytes; make it smaller first");
+          Messages.of("image-file.is-larger-than-64-megabytes-make", file.getFileName()));
     }
     byte[] bytes = Files.readAllBytes(file);
     String name = file.getFileName().toString().replaceAll("[^\\w .()+-]", "-");
@@ -32,8 +33,7 @@ public record ImageFile(Asset asset, double width, double height) {
         ImageSize.of(bytes)
             .orElseThrow(() ->
                 new IllegalArgumentException(
-                    file.getFileName()
-                        + " is no image that can be read; PNG, JPEG, WebP and GIF can"));
+                    Messages.of("image-file.is-no-image-that-can-be", file.getFileName())));
     return new ImageFile(new Asset("images/" + name, bytes), size.width(), size.height());
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.app.files;
 
+import dynamorph.app.message.Messages;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
@@ -31,7 +32,7 @@ public final class WindowDialogs implements Dialogs {
       }
       case FOLDER -> {
         DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle(question.title() + " of " + proposed);
+        chooser.setTitle(Messages.of("window-dialogs.of", question.title(), proposed));
         yield path(chooser.showDialog(owner));
       }
     };
@@ -39,12 +40,13 @@ public final class WindowDialogs implements Dialogs {
 
   @Override
   public Unsaved askAboutChanges(String project) {
-    ButtonType save = new ButtonType("Save", ButtonBar.ButtonData.YES);
-    ButtonType leave = new ButtonType("Don\u2019t save", ButtonBar.ButtonData.NO);
+    ButtonType save = new ButtonType(Messages.of("common.save"), ButtonBar.ButtonData.YES);
+    ButtonType leave =
+        new ButtonType(Messages.of("window-dialogs.don-t-save"), ButtonBar.ButtonData.NO);
     Alert alert =
         new Alert(
             Alert.AlertType.CONFIRMATION,
-            "\u201c" + project + "\u201d has changes that are not saved.",
+            Messages.of("window-dialogs.has-changes-that-are-not-saved", project),
             save,
             leave,
             ButtonType.CANCEL);

@@ -1,5 +1,6 @@
 package dynamorph.app.film;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -12,8 +13,9 @@ import javafx.scene.layout.VBox;
 /** On the right of a film: what the selection looks like, or the list of cues. */
 public final class SideTabs extends VBox {
   private final Workspace workspace;
-  private final ToggleButton properties = tab("Properties", "tab-properties");
-  private final ToggleButton cues = tab("Cues", "tab-cues");
+  private final ToggleButton properties =
+      tab(Messages.of("side-tabs.properties"), "tab-properties");
+  private final ToggleButton cues = tab(Messages.of("side-tabs.cues"), "tab-cues");
   private final HBox bar = new HBox(6, properties, cues);
   private final Region look;
   private final Region list;

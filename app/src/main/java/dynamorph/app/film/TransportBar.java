@@ -4,6 +4,7 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.cues.CueWatch;
 import dynamorph.app.film.lanes.TrackLanes;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
@@ -50,26 +51,28 @@ final class TransportBar extends HBox {
     getStyleClass().add("transport");
     setAlignment(Pos.CENTER_LEFT);
     setSpacing(6);
-    Button play = new Button("Play");
+    Button play = new Button(Messages.of("transport-bar.play"));
     play.getStyleClass().add("play");
     play.setId("play");
-    play.setTooltip(new Tooltip("Play or pause  Space"));
+    play.setTooltip(new Tooltip(Messages.of("transport-bar.play-or-pause-space")));
     play.setFocusTraversable(false);
     play.setOnAction(_ -> actions.playOrPause());
     playback
         .playingProperty()
-        .addListener((_, _, playing) -> play.setText(playing ? "Pause" : "Play"));
+        .addListener((_, _, playing) ->
+            play.setText(
+                playing ? Messages.of("transport-bar.pause") : Messages.of("transport-bar.play")));
     ToggleButton loop = new ToggleButton("", new FontIcon(Feather.REPEAT));
     loop.getStyleClass().add("icon-button");
     loop.setId("loop");
-    loop.setTooltip(new Tooltip("Loop the selection, else the whole film"));
+    loop.setTooltip(new Tooltip(Messages.of("transport-bar.loop-the-selection-else-the-whole")));
     loop.setFocusTraversable(false);
     loop.setOnAction(_ -> actions.loop(loop.isSelected()));
     playback.loopProperty().addListener((_, _, now) -> loop.setSelected(now.isPresent()));
     code.setId("timecode");
     code.getStyleClass().add("timecode");
     code.setPrefColumnCount(9);
-    code.setTooltip(new Tooltip("Playhead; type a timecode to go there"));
+    code.setTooltip(new Tooltip(Messages.of("transport-bar.playhead-type-a-timecode-to-go")));
     code.setOnAction(_ -> goTo());
     code.focusedProperty()
         .addListener((_, _, focused) -> {
@@ -84,21 +87,27 @@ final class TransportBar extends HBox {
     problems.setMinWidth(0);
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Button closer = Controls.icon(Feather.ZOOM_IN, "Zoom in", () -> lanes.zoom(1.5));
+    Button closer =
+        Controls.icon(Feather.ZOOM_IN, Messages.of("transport-bar.zoom-in"), () -> lanes.zoom(1.5));
     closer.setId("lanes-closer");
     getChildren()
         .addAll(
             Controls.icon(
                 Feather.SKIP_BACK,
-                "To the edit before  Alt+Shift+Left",
+                Messages.of("transport-bar.to-the-edit-before-alt-shift"),
                 () -> playback.toEdit(false)),
             Controls.icon(
-                Feather.CHEVRON_LEFT, "One frame back  Alt+Left", () -> playback.step(-1)),
+                Feather.CHEVRON_LEFT,
+                Messages.of("transport-bar.one-frame-back-alt-left"),
+                () -> playback.step(-1)),
             play,
-            Controls.icon(Feather.CHEVRON_RIGHT, "One frame on  Alt+Right", () -> playback.step(1)),
+            Controls.icon(
+                Feather.CHEVRON_RIGHT,
+                Messages.of("transport-bar.one-frame-on-alt-right"),
+                () -> playback.step(1)),
             Controls.icon(
                 Feather.SKIP_FORWARD,
-                "To the next edit  Alt+Shift+Right",
+                Messages.of("transport-bar.to-the-next-edit-alt-shift"),
                 () -> playback.toEdit(true)),
             loop,
             code,
@@ -106,9 +115,13 @@ final class TransportBar extends HBox {
             gap,
             problems,
             add(),
-            Controls.icon(Feather.ZOOM_OUT, "Zoom out", () -> lanes.zoom(1 / 1.5)),
+            Controls.icon(
+                Feather.ZOOM_OUT, Messages.of("transport-bar.zoom-out"), () -> lanes.zoom(1 / 1.5)),
             closer,
-            Controls.icon(Feather.MAXIMIZE_2, "Fit the whole film", lanes::fitAll));
+            Controls.icon(
+                Feather.MAXIMIZE_2,
+                Messages.of("transport-bar.fit-the-whole-film"),
+                lanes::fitAll));
     for (Node node : getChildren()) {
       if (node instanceof Button button) {
         button.setFocusTraversable(false);
@@ -122,20 +135,23 @@ final class TransportBar extends HBox {
   }
 
   private MenuButton add() {
-    MenuButton menu = new MenuButton("Add");
+    MenuButton menu = new MenuButton(Messages.of("common.add"));
     menu.setId("film-add");
     menu.setMinWidth(Region.USE_PREF_SIZE);
     menu.getItems()
         .addAll(
-            item("Title at the playhead", actions.titles()::addTitle),
-            item("Cue at the playhead", actions.cues()::addCue),
-            item("Titles from a table\u2026", actions.titles()::titlesFromTable),
-            item("Captions from a file\u2026", actions.files()::importCaptions),
-            item("Track of titles", actions.tracks()::addTitleTrack),
-            item("Track of captions\u2026", actions.tracks()::addCaptionTrack),
-            item("Track of footage", actions.tracks()::addFootageTrack),
-            item("Footage from a file\u2026", actions.footage()::addFromFile),
-            item("Procedural footage\u2026", actions.footage()::addDrawn));
+            item(Messages.of("transport-bar.title-at-the-playhead"), actions.titles()::addTitle),
+            item(Messages.of("transport-bar.cue-at-the-playhead"), actions.cues()::addCue),
+            item(
+                Messages.of("transport-bar.titles-from-a-table"),
+                actions.titles()::titlesFromTable),
+            item(
+                Messages.of("transport-bar.captions-from-a-file"), actions.files()::importCaptions),
+            item(Messages.of("transport-bar.track-of-titles"), actions.tracks()::addTitleTrack),
+            item(Messages.of("transport-bar.track-of-captions"), actions.tracks()::addCaptionTrack),
+            item(Messages.of("transport-bar.track-of-footage"), actions.tracks()::addFootageTrack),
+            item(Messages.of("transport-bar.footage-from-a-file"), actions.footage()::addFromFile),
+            item(Messages.of("transport-bar.procedural-footage"), actions.footage()::addDrawn));
     return menu;
   }
 
@@ -166,12 +182,13 @@ final class TransportBar extends HBox {
             code.setText(line.codeAt(playback.playheadProperty().get()));
           }
           code.getTooltip()
-              .setText("Playhead, at " + line.rate().words() + "; type a timecode to go there");
+              .setText(
+                  Messages.of("transport-bar.playhead-at-type-a-timecode-to", line.rate().words()));
           rate.setText(
-              line.rate().words()
-                  + " \u00b7 "
-                  + Numbers.format(line.duration().seconds(), 1)
-                  + " s");
+              Messages.of(
+                  "transport-bar.s",
+                  line.rate().words(),
+                  Numbers.format(line.duration().seconds(), 1)));
         });
   }
 
@@ -225,7 +242,7 @@ final class TransportBar extends HBox {
   }
 
   private final MenuButton kinds = new MenuButton();
-  private final Hyperlink next = new Hyperlink("Next");
+  private final Hyperlink next = new Hyperlink(Messages.of("transport-bar.next"));
   private final Hyperlink fix = new Hyperlink();
   private CueProblem.Kind shownKind = CueProblem.Kind.TOO_FAST;
   private List<LayerId> shownCues = List.of();
@@ -234,7 +251,7 @@ final class TransportBar extends HBox {
     kinds.getStyleClass().add("problem-menu");
     kinds.setId("cue-problems");
     kinds.setMinWidth(90);
-    next.setTooltip(new Tooltip("Go to the next cue with this problem"));
+    next.setTooltip(new Tooltip(Messages.of("transport-bar.go-to-the-next-cue-with")));
     next.setMinWidth(Region.USE_PREF_SIZE);
     next.setOnAction(_ -> actions.fixes().toProblem(shownCues));
     fix.setId("fix-cues");
@@ -253,13 +270,13 @@ final class TransportBar extends HBox {
 
   private static String fixLabel(CueProblem.Kind kind) {
     return switch (kind) {
-      case TOO_FAST, TOO_SHORT -> "Lengthen";
-      case TOO_LONG -> "Shorten";
-      case GAP -> "Close";
-      case OVERLAP -> "Cut";
-      case LINES, LINE_LENGTH -> "Break lines";
-      case EMPTY -> "Delete";
-      case OUTSIDE, CONTRAST, GLYPHS -> "Open style";
+      case TOO_FAST, TOO_SHORT -> Messages.of("transport-bar.lengthen");
+      case TOO_LONG -> Messages.of("transport-bar.shorten");
+      case GAP -> Messages.of("common.close");
+      case OVERLAP -> Messages.of("transport-bar.cut");
+      case LINES, LINE_LENGTH -> Messages.of("transport-bar.break-lines");
+      case EMPTY -> Messages.of("common.delete");
+      case OUTSIDE, CONTRAST, GLYPHS -> Messages.of("transport-bar.open-style");
     };
   }
 }

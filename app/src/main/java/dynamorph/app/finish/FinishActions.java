@@ -1,6 +1,7 @@
 package dynamorph.app.finish;
 
 import dynamorph.app.action.Actions;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -34,14 +35,14 @@ public final class FinishActions {
             .findFirst();
     first.ifPresent(layer -> {
       copied = Optional.of(ReplaceFinish.ofFirst(workspace.project(), layer));
-      workspace.tell(Notice.info("Finish copied. Select other texts and paste it."));
+      workspace.tell(
+          Notice.info(Messages.of("finish-actions.finish-copied-select-other-texts-and")));
     });
   }
 
   public void paste() {
     if (copied.isEmpty()) {
-      workspace.tell(
-          Notice.problem("No finish was copied yet: select a text and copy its finish."));
+      workspace.tell(Notice.problem(Messages.of("finish-actions.no-finish-was-copied-yet-select")));
       return;
     }
     workspace.apply(ReplaceFinish.of(target(), copied.get()));

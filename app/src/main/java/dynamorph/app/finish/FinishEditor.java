@@ -2,6 +2,7 @@ package dynamorph.app.finish;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
+import dynamorph.app.message.Messages;
 import dynamorph.app.property.PropertyCell;
 import dynamorph.app.property.Subject;
 import dynamorph.app.session.CoatClipboard;
@@ -86,7 +87,7 @@ public final class FinishEditor extends VBox {
     this.stack = new CoatStack(subject, workspace.tools().coats());
     workspace.soloCoatProperty().addListener((_, _, _) -> refresh.forEach(Runnable::run));
     getStyleClass().add("facet");
-    Label title = new Label("Finish");
+    Label title = new Label(Messages.of("finish-editor.finish"));
     title.getStyleClass().add("section-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -98,22 +99,22 @@ public final class FinishEditor extends VBox {
             adder(
                 "ready-made",
                 "ready-made",
-                "Choose from finishes that come with the program  F10",
+                Messages.of("finish-editor.choose-from-finishes-that-come-with"),
                 () -> workspace.view().finishPresetsProperty().set(true)),
             adder(
-                "+ fill",
+                Messages.of("finish-editor.fill"),
                 "add-fill",
-                "Add a fill over the others",
+                Messages.of("finish-editor.add-a-fill-over-the-others"),
                 () -> added(stack.addCoat(CoatKind.FILL))),
             adder(
-                "+ stroke",
+                Messages.of("finish-editor.stroke"),
                 "add-stroke",
-                "Add a stroke over the others",
+                Messages.of("finish-editor.add-a-stroke-over-the-others"),
                 () -> added(stack.addCoat(CoatKind.STROKE))),
             adder(
-                "+ plate",
+                Messages.of("finish-editor.plate"),
                 "add-plate",
-                "Put a plate behind the text",
+                Messages.of("finish-editor.put-a-plate-behind-the-text"),
                 () -> added(stack.addPlate())));
     head.setAlignment(Pos.CENTER_LEFT);
     setSpacing(4);
@@ -216,17 +217,20 @@ public final class FinishEditor extends VBox {
     }
     List<Address> plate = now.coats(Address.PLATE);
     if (!plate.isEmpty()) {
-      Label title = new Label("Plate");
+      Label title = new Label(Messages.of("finish-editor.plate-2"));
       title.getStyleClass().add("sub-title");
       rows.getChildren().add(title);
       plate.reversed().forEach(coat -> addCoatRows(now, coat));
       addWhole(now, Address.PLATE);
       rows.getChildren()
           .addAll(
-              pair("Behind", Properties.PLATE_EXTENT.key(), null),
-              pair("Padding", Properties.PLATE_PADDING.key(), null),
-              pair("Corner radius", Properties.PLATE_RADIUS.key(), null),
-              pair("Minimum width", Properties.PLATE_MINIMUM_WIDTH.key(), null));
+              pair(Messages.of("finish-editor.behind"), Properties.PLATE_EXTENT.key(), null),
+              pair(Messages.of("finish-editor.padding"), Properties.PLATE_PADDING.key(), null),
+              pair(Messages.of("finish-editor.corner-radius"), Properties.PLATE_RADIUS.key(), null),
+              pair(
+                  Messages.of("finish-editor.minimum-width"),
+                  Properties.PLATE_MINIMUM_WIDTH.key(),
+                  null));
     }
   }
 
@@ -246,9 +250,9 @@ public final class FinishEditor extends VBox {
       more.getChildren()
           .add(
               adder(
-                  "dots",
+                  Messages.of("finish-editor.dots"),
                   "round-dots",
-                  "Dots of the stroke's width, evenly spaced around each contour",
+                  Messages.of("finish-editor.dots-of-the-strokes-width-evenly"),
                   () -> now().set(FinishRows.dots(now(), coat), Optional.empty())));
     }
     if (showsPose(now, coat)) {
@@ -257,9 +261,9 @@ public final class FinishEditor extends VBox {
       more.getChildren()
           .add(
               adder(
-                  "transform",
+                  Messages.of("finish-editor.transform"),
                   "pose-coat",
-                  "Move, scale or rotate this coat",
+                  Messages.of("finish-editor.move-scale-or-rotate-this-coat"),
                   () -> {
                     posed.add(coat);
                     update(now());
@@ -271,9 +275,9 @@ public final class FinishEditor extends VBox {
       more.getChildren()
           .add(
               adder(
-                  "copies",
+                  Messages.of("finish-editor.copies"),
                   "copy-coat-steps",
-                  "Repeat this coat step by step: depth, long shadows, echoes",
+                  Messages.of("finish-editor.repeat-this-coat-step-by-step"),
                   () -> {
                     copied.add(coat);
                     now()
@@ -285,9 +289,9 @@ public final class FinishEditor extends VBox {
     more.getChildren()
         .add(
             adder(
-                "duplicate",
+                Messages.of("finish-editor.duplicate"),
                 "duplicate-coat",
-                "A copy of this coat above it  Ctrl+D",
+                Messages.of("finish-editor.a-copy-of-this-coat-above"),
                 () -> duplicate(coat)));
     details.getChildren().add(more);
     return details;
@@ -307,7 +311,13 @@ public final class FinishEditor extends VBox {
       if (FinishRows.isCast(now, effect)) {
         ShadowDirection direction = new ShadowDirection(subject, effect);
         refresh.add(direction::update);
-        details.getChildren().add(line("Angle, distance", direction.angle(), direction.distance()));
+        details
+            .getChildren()
+            .add(
+                line(
+                    Messages.of("finish-editor.angle-distance"),
+                    direction.angle(),
+                    direction.distance()));
       }
       rows.getChildren().add(details);
     }
@@ -316,7 +326,7 @@ public final class FinishEditor extends VBox {
   /** Effects of all coats together. */
   private void addWhole(Subject now, String host) {
     Address whole = Address.whole(host);
-    Label title = new Label("All coats together");
+    Label title = new Label(Messages.of("finish-editor.all-coats-together"));
     title.getStyleClass().add("row-label");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -334,10 +344,10 @@ public final class FinishEditor extends VBox {
   }
 
   private MenuButton effectMenu(Address coat, String id) {
-    MenuButton menu = new MenuButton("+ effect");
+    MenuButton menu = new MenuButton(Messages.of("finish-editor.effect"));
     menu.setId(id);
     menu.getStyleClass().add("quiet-menu");
-    menu.setTooltip(new Tooltip("Add a shadow, a glow, a blur or a bevel"));
+    menu.setTooltip(new Tooltip(Messages.of("finish-editor.add-a-shadow-a-glow-a")));
     for (EffectKind kind : EffectKind.values()) {
       MenuItem item = new MenuItem(FinishRows.name(kind));
       item.setId(id + "-" + kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
@@ -366,7 +376,10 @@ public final class FinishEditor extends VBox {
             eye(Properties.COAT_SHOWN.at(coat)),
             name,
             paint,
-            Controls.icon(Feather.X, "Remove this coat  Delete", () -> stack.remove(coat)));
+            Controls.icon(
+                Feather.X,
+                Messages.of("finish-editor.remove-this-coat-delete"),
+                () -> stack.remove(coat)));
     coatRows.put(coat, row);
     refresh.add(() ->
         row.pseudoClassStateChanged(
@@ -376,13 +389,12 @@ public final class FinishEditor extends VBox {
       at.consume();
     });
     name.setCursor(Cursor.OPEN_HAND);
-    name.setTooltip(
-        new Tooltip("Drag to another place, or Alt+Up and Alt+Down; more with the right button"));
+    name.setTooltip(new Tooltip(Messages.of("finish-editor.drag-to-another-place-or-alt")));
     name.setOnMousePressed(_ -> row.requestFocus());
     name.setOnMouseDragged(at -> showDrop(coat, at.getSceneY()));
     name.setOnMouseReleased(at -> drop(coat, at.getSceneY()));
     row.setFocusTraversable(true);
-    row.setAccessibleText("Coat " + coat);
+    row.setAccessibleText(Messages.of("finish-editor.coat", coat));
     row.setOnKeyPressed(key -> coatKey(coat, row, key));
     return finished(row, name, paint);
   }
@@ -397,8 +409,8 @@ public final class FinishEditor extends VBox {
     picture.prefWidthProperty().bind(chip.widthProperty().subtract(6));
     chip.getStyleClass().add("gradient-chip");
     chip.setId(coat.toString().replace('/', '-') + "-gradient");
-    chip.setTooltip(new Tooltip("Edit the stops"));
-    chip.setAccessibleText("Stops of the gradient");
+    chip.setTooltip(new Tooltip(Messages.of("finish-editor.edit-the-stops")));
+    chip.setAccessibleText(Messages.of("finish-editor.stops-of-the-gradient"));
     chip.setOnAction(_ -> {
       open.add(coat);
       update(now());
@@ -443,35 +455,41 @@ public final class FinishEditor extends VBox {
   }
 
   private ContextMenu coatMenu(Address coat) {
-    MenuItem up = item("Move up\tAlt+Up", () -> stack.move(coat, 1));
+    MenuItem up = item(Messages.of("finish-editor.move-up-alt-up"), () -> stack.move(coat, 1));
     up.setDisable(stack.isAtEnd(coat, true));
-    MenuItem down = item("Move down\tAlt+Down", () -> stack.move(coat, -1));
+    MenuItem down =
+        item(Messages.of("finish-editor.move-down-alt-down"), () -> stack.move(coat, -1));
     down.setDisable(stack.isAtEnd(coat, false));
     boolean alone = workspace.soloCoatProperty().get().filter(coat::equals).isPresent();
     MenuItem solo =
         item(
-            alone ? "End solo" : "Solo this coat",
+            alone
+                ? Messages.of("finish-editor.end-solo")
+                : Messages.of("finish-editor.solo-this-coat"),
             () -> workspace.soloCoatProperty().set(alone ? Optional.empty() : Optional.of(coat)));
-    MenuItem reset = item("Reset what is set here", () -> stack.reset(coat));
+    MenuItem reset =
+        item(Messages.of("finish-editor.reset-what-is-set-here"), () -> stack.reset(coat));
     reset.setDisable(!stack.canReset(coat));
     return new ContextMenu(
         up,
         down,
         new SeparatorMenuItem(),
-        item("Duplicate\tCtrl+D", () -> duplicate(coat)),
-        item("Copy the coat\tCtrl+C", () -> copy(coat)),
+        item(Messages.of("finish-editor.duplicate-ctrl-d"), () -> duplicate(coat)),
+        item(Messages.of("finish-editor.copy-the-coat-ctrl-c"), () -> copy(coat)),
         pasteItem(coat),
         new SeparatorMenuItem(),
         solo,
         reset,
-        item("Remove\tDelete", () -> stack.remove(coat)));
+        item(Messages.of("finish-editor.remove-delete"), () -> stack.remove(coat)));
   }
 
   private MenuItem pasteItem(Address at) {
     boolean effect = stack.copied().map(CoatClipboard.Copied::isEffect).orElse(false);
     MenuItem paste =
         item(
-            effect ? "Paste the effect here\tCtrl+V" : "Paste the coat above\tCtrl+V",
+            effect
+                ? Messages.of("finish-editor.paste-the-effect-here-ctrl-v")
+                : Messages.of("finish-editor.paste-the-coat-above-ctrl-v"),
             () -> added(stack.paste(at)));
     paste.setDisable(stack.copied().isEmpty());
     return paste;
@@ -482,8 +500,8 @@ public final class FinishEditor extends VBox {
     workspace.tell(
         Notice.info(
             address.effect().isEmpty()
-                ? "Coat copied. Paste it on a coat of any text."
-                : "Effect copied. Paste it on any coat."));
+                ? Messages.of("finish-editor.coat-copied-paste-it-on-a")
+                : Messages.of("finish-editor.effect-copied-paste-it-on-any")));
   }
 
   /** The copy is what one goes on with. */
@@ -496,17 +514,18 @@ public final class FinishEditor extends VBox {
   }
 
   private ContextMenu effectMenuOf(Address effect) {
-    MenuItem reset = item("Reset what is set here", () -> stack.reset(effect));
+    MenuItem reset =
+        item(Messages.of("finish-editor.reset-what-is-set-here"), () -> stack.reset(effect));
     reset.setDisable(!stack.canReset(effect));
     return new ContextMenu(
-        item("Move up\tAlt+Up", () -> stack.moveEffect(effect, -1)),
-        item("Move down\tAlt+Down", () -> stack.moveEffect(effect, 1)),
+        item(Messages.of("finish-editor.move-up-alt-up"), () -> stack.moveEffect(effect, -1)),
+        item(Messages.of("finish-editor.move-down-alt-down"), () -> stack.moveEffect(effect, 1)),
         new SeparatorMenuItem(),
-        item("Copy the effect\tCtrl+C", () -> copy(effect)),
+        item(Messages.of("finish-editor.copy-the-effect-ctrl-c"), () -> copy(effect)),
         pasteItem(effect),
         new SeparatorMenuItem(),
         reset,
-        item("Remove\tDelete", () -> stack.remove(effect)));
+        item(Messages.of("finish-editor.remove-delete"), () -> stack.remove(effect)));
   }
 
   private static MenuItem item(String name, Runnable work) {
@@ -534,10 +553,13 @@ public final class FinishEditor extends VBox {
             eye(Properties.EFFECT_SHOWN.at(effect)),
             name,
             colour,
-            Controls.icon(Feather.X, "Remove this effect  Delete", () -> stack.remove(effect)));
+            Controls.icon(
+                Feather.X,
+                Messages.of("finish-editor.remove-this-effect-delete"),
+                () -> stack.remove(effect)));
     row.getStyleClass().add("effect-row");
     row.setFocusTraversable(true);
-    row.setAccessibleText("Effect " + effect);
+    row.setAccessibleText(Messages.of("finish-editor.effect-2", effect));
     name.setOnMousePressed(_ -> row.requestFocus());
     row.setOnContextMenuRequested(at -> {
       effectMenuOf(effect).show(row, at.getScreenX(), at.getScreenY());
@@ -594,14 +616,14 @@ public final class FinishEditor extends VBox {
       return own;
     }
     if (kind.get() == CoatKind.FILL) {
-      return "Fill";
+      return Messages.of("finish-editor.fill-2");
     }
     StrokePosition position =
         now.shown(Properties.STROKE_POSITION.at(coat)).value().orElse(StrokePosition.CENTRE);
     return switch (position) {
-      case INSIDE -> "Stroke inside";
-      case CENTRE -> "Stroke";
-      case OUTSIDE -> "Stroke outside";
+      case INSIDE -> Messages.of("finish-editor.stroke-inside");
+      case CENTRE -> Messages.of("finish-editor.stroke-2");
+      case OUTSIDE -> Messages.of("finish-editor.stroke-outside");
     };
   }
 
@@ -622,8 +644,11 @@ public final class FinishEditor extends VBox {
     Button button = new Button("", arrow);
     button.getStyleClass().add("icon-button");
     button.setTooltip(
-        new Tooltip(open.contains(address) ? "Fold the details" : "Show the details"));
-    button.setAccessibleText("Details of " + address);
+        new Tooltip(
+            open.contains(address)
+                ? Messages.of("finish-editor.fold-the-details")
+                : Messages.of("finish-editor.show-the-details")));
+    button.setAccessibleText(Messages.of("finish-editor.details-of", address));
     button.setOnAction(_ -> toggle(address));
     return button;
   }
@@ -632,8 +657,8 @@ public final class FinishEditor extends VBox {
     FontIcon icon = new FontIcon(Feather.EYE);
     ToggleButton eye = new ToggleButton("", icon);
     eye.getStyleClass().add("icon-button");
-    eye.setTooltip(new Tooltip("Shown or hidden"));
-    eye.setAccessibleText("Show " + shown.address());
+    eye.setTooltip(new Tooltip(Messages.of("finish-editor.shown-or-hidden")));
+    eye.setAccessibleText(Messages.of("finish-editor.show", shown.address()));
     eye.setOnAction(
         _ -> subject.get().set(PropertySet.EMPTY.with(shown, eye.isSelected()), Optional.empty()));
     refresh.add(() -> {
@@ -651,7 +676,7 @@ public final class FinishEditor extends VBox {
     }
     PropertyCell<?> other = second == null ? null : cell(second);
     Label words = new Label(label);
-    words.setTooltip(new Tooltip("Drag sideways to nudge; double-click to reset"));
+    words.setTooltip(new Tooltip(Messages.of("finish-editor.drag-sideways-to-nudge-double-click")));
     one.nudgeBy(words);
     words.addEventHandler(
         MouseEvent.MOUSE_CLICKED,

@@ -2,6 +2,7 @@ package dynamorph.app.finish;
 
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
@@ -61,7 +62,7 @@ public final class FinishPresetsPane extends VBox {
     this.pictures = pictures;
     getStyleClass().addAll("inspector", "ready-pane");
     setId("ready-pane");
-    HBox head = Controls.paneHead("Finish presets", this::close);
+    HBox head = Controls.paneHead(Messages.of("finish-presets-pane.finish-presets"), this::close);
     hint.getStyleClass().add("quiet");
     hint.setWrapText(true);
     ScrollPane scroll = new ScrollPane(groups());
@@ -155,19 +156,22 @@ public final class FinishPresetsPane extends VBox {
     int count = workspace.selection().layers().size();
     if (count > 0) {
       if (workspace.apply(edit(finish))) {
-        String who = count == 1 ? "1 layer wears" : count + " layers wear";
+        String who = Messages.of("count.layer-wears", count);
         workspace.tell(
-            Notice.offering(who + " \"" + finish.name() + "\".", "Undo", workspace::undo));
+            Notice.offering(
+                who + " \"" + finish.name() + "\".", Messages.of("common.undo"), workspace::undo));
       }
       return;
     }
     Style style = finish.style();
     if (workspace.project().styles().find(style.id()).isPresent()) {
       workspace.tell(
-          Notice.info("\"" + style.name() + "\" is among the styles. Select texts to apply it."));
-    } else if (workspace.apply(new AddStyle(style, "Import"))) {
+          Notice.info(
+              Messages.of("finish-presets-pane.is-among-the-styles-select-texts", style.name())));
+    } else if (workspace.apply(new AddStyle(style, Messages.of("finish-presets-pane.import")))) {
       workspace.tell(
-          Notice.info("\"" + style.name() + "\" is now a style. Select texts to apply it."));
+          Notice.info(
+              Messages.of("finish-presets-pane.is-now-a-style-select-texts", style.name())));
     }
   }
 
@@ -184,9 +188,10 @@ public final class FinishPresetsPane extends VBox {
             .filter(Layer::isText);
     hint.setText(
         workspace.selection().isEmpty()
-            ? "Click one to add it to the styles; select texts first to apply it."
-            : "Click one to apply it to the selection as a style.");
-    String words = first.map(FinishPresetsPane::words).orElse("Hourglass");
+            ? Messages.of("finish-presets-pane.click-one-to-add-it-to")
+            : Messages.of("finish-presets-pane.click-one-to-apply-it-to"));
+    String words =
+        first.map(FinishPresetsPane::words).orElse(Messages.of("finish-presets-pane.hourglass"));
     PropertySet letters = letters(first);
     cards.forEach((finish, view) -> draw(finish, view, words, letters));
   }
@@ -197,7 +202,7 @@ public final class FinishPresetsPane extends VBox {
       int space = line.lastIndexOf(' ', MOST_LETTERS);
       line = line.substring(0, space > 2 ? space : MOST_LETTERS);
     }
-    return line.isBlank() ? "Hourglass" : line;
+    return line.isBlank() ? Messages.of("finish-presets-pane.hourglass") : line;
   }
 
   private PropertySet letters(Optional<Layer> layer) {

@@ -1,5 +1,6 @@
 package dynamorph.app.finish;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -43,10 +44,10 @@ final class FinishRows {
   /** The rows of a coat, as many as mean something for it. */
   static List<Row> of(Subject now, Address coat) {
     List<Row> rows = new ArrayList<>();
-    rows.add(new Row("Opacity", Properties.COAT_OPACITY.at(coat), null));
-    rows.add(new Row("Blend", Properties.COAT_BLEND.at(coat), null));
+    rows.add(new Row(Messages.of("finish-rows.opacity"), Properties.COAT_OPACITY.at(coat), null));
+    rows.add(new Row(Messages.of("finish-rows.blend"), Properties.COAT_BLEND.at(coat), null));
     PaintKind paint = paint(now, coat);
-    rows.add(new Row("Paint", Properties.COAT_PAINT.at(coat), null));
+    rows.add(new Row(Messages.of("finish-rows.paint"), Properties.COAT_PAINT.at(coat), null));
     switch (paint) {
       case SOLID -> {}
       case LINEAR, RADIAL, CONIC -> addGradient(rows, coat);
@@ -55,62 +56,78 @@ final class FinishRows {
     if (isStroke(now, coat)) {
       rows.add(
           new Row(
-              "Width, side",
+              Messages.of("finish-rows.width-side"),
               Properties.STROKE_WIDTH.at(coat),
               Properties.STROKE_POSITION.at(coat)));
     }
     rows.add(
-        new Row("Offset, join", Properties.COAT_OFFSET.at(coat), Properties.STROKE_JOIN.at(coat)));
+        new Row(
+            Messages.of("finish-rows.offset-join"),
+            Properties.COAT_OFFSET.at(coat),
+            Properties.STROKE_JOIN.at(coat)));
     if (isStroke(now, coat)) {
-      rows.add(new Row("Dashes", Properties.DASHES.at(coat), null));
+      rows.add(new Row(Messages.of("finish-rows.dashes"), Properties.DASHES.at(coat), null));
       boolean dashed =
           now.shown(Properties.DASHES.at(coat))
               .value()
               .map(dashes -> !dashes.isSolid())
               .orElse(true);
       if (dashed) {
-        rows.add(new Row("Dash fit", Properties.DASH_FIT.at(coat), null));
+        rows.add(new Row(Messages.of("finish-rows.dash-fit"), Properties.DASH_FIT.at(coat), null));
         rows.add(
             new Row(
-                "Cap, dash offset",
+                Messages.of("finish-rows.cap-dash-offset"),
                 Properties.STROKE_CAP.at(coat),
                 Properties.DASH_OFFSET.at(coat)));
       }
     }
     rows.add(
         new Row(
-            "Miter limit, name", Properties.MITER_LIMIT.at(coat), Properties.COAT_NAME.at(coat)));
+            Messages.of("finish-rows.miter-limit-name"),
+            Properties.MITER_LIMIT.at(coat),
+            Properties.COAT_NAME.at(coat)));
     return rows;
   }
 
   private static void addPattern(List<Row> rows, Subject now, Address coat) {
     boolean image =
         now.shown(Properties.TILE.at(coat)).value().orElse(PatternTile.DOTS) == PatternTile.IMAGE;
-    rows.add(new Row("Tile", Properties.TILE.at(coat), null));
+    rows.add(new Row(Messages.of("finish-rows.tile"), Properties.TILE.at(coat), null));
     if (image) {
-      rows.add(new Row("Image", Properties.TILE_IMAGE.at(coat), null));
+      rows.add(new Row(Messages.of("finish-rows.image"), Properties.TILE_IMAGE.at(coat), null));
       rows.add(
-          new Row("Size, angle", Properties.TILE_SIZE.at(coat), Properties.TILE_ANGLE.at(coat)));
+          new Row(
+              Messages.of("finish-rows.size-angle"),
+              Properties.TILE_SIZE.at(coat),
+              Properties.TILE_ANGLE.at(coat)));
     } else {
-      rows.add(new Row("Background", Properties.TILE_BACKGROUND.at(coat), null));
       rows.add(
-          new Row("Size, weight", Properties.TILE_SIZE.at(coat), Properties.TILE_WEIGHT.at(coat)));
-      rows.add(new Row("Rotation", Properties.TILE_ANGLE.at(coat), null));
+          new Row(
+              Messages.of("finish-rows.background"), Properties.TILE_BACKGROUND.at(coat), null));
+      rows.add(
+          new Row(
+              Messages.of("finish-rows.size-weight"),
+              Properties.TILE_SIZE.at(coat),
+              Properties.TILE_WEIGHT.at(coat)));
+      rows.add(new Row(Messages.of("finish-rows.rotation"), Properties.TILE_ANGLE.at(coat), null));
     }
     rows.add(new Row("X, Y", Properties.TILE_X.at(coat), Properties.TILE_Y.at(coat)));
-    rows.add(new Row("Fit to", Properties.PAINT_FIT.at(coat), null));
+    rows.add(new Row(Messages.of("finish-rows.fit-to"), Properties.PAINT_FIT.at(coat), null));
   }
 
   /** How a coat is moved and turned. */
   static List<Row> pose(Address coat) {
     return List.of(
-        new Row("Translate X, Y", Properties.COAT_X.at(coat), Properties.COAT_Y.at(coat)),
         new Row(
-            "Scale \u2194 \u2195",
+            Messages.of("finish-rows.translate-x-y"),
+            Properties.COAT_X.at(coat),
+            Properties.COAT_Y.at(coat)),
+        new Row(
+            Messages.of("finish-rows.scale"),
             Properties.COAT_SCALE_X.at(coat),
             Properties.COAT_SCALE_Y.at(coat)),
         new Row(
-            "Rotation, origin",
+            Messages.of("finish-rows.rotation-origin"),
             Properties.COAT_ROTATION.at(coat),
             Properties.TRANSFORM_ORIGIN.at(coat)));
   }
@@ -118,13 +135,22 @@ final class FinishRows {
   /** How a coat is repeated. */
   static List<Row> copies(Address coat) {
     return List.of(
-        new Row("Copies, end opacity", Properties.COPIES.at(coat), Properties.END_OPACITY.at(coat)),
-        new Row("Step X, Y", Properties.STEP_X.at(coat), Properties.STEP_Y.at(coat)),
         new Row(
-            "Step scale, rotation",
+            Messages.of("finish-rows.copies-end-opacity"),
+            Properties.COPIES.at(coat),
+            Properties.END_OPACITY.at(coat)),
+        new Row(
+            Messages.of("finish-rows.step-x-y"),
+            Properties.STEP_X.at(coat),
+            Properties.STEP_Y.at(coat)),
+        new Row(
+            Messages.of("finish-rows.step-scale-rotation"),
             Properties.STEP_SCALE.at(coat),
             Properties.STEP_ROTATION.at(coat)),
-        new Row("End colour", Properties.COLOURS_STEPPED.at(coat), Properties.END_COLOUR.at(coat)));
+        new Row(
+            Messages.of("finish-rows.end-colour"),
+            Properties.COLOURS_STEPPED.at(coat),
+            Properties.END_COLOUR.at(coat)));
   }
 
   /** Whether any of these is other than it is by default. */
@@ -149,18 +175,22 @@ final class FinishRows {
     rows.add(new Row("", Properties.GRADIENT_STOPS.at(coat), null));
     rows.add(
         new Row(
-            "Angle, scale",
+            Messages.of("finish-rows.angle-scale"),
             Properties.GRADIENT_ANGLE.at(coat),
             Properties.GRADIENT_SCALE.at(coat)));
     rows.add(
-        new Row("Centre X, Y", Properties.GRADIENT_X.at(coat), Properties.GRADIENT_Y.at(coat)));
+        new Row(
+            Messages.of("finish-rows.centre-x-y"),
+            Properties.GRADIENT_X.at(coat),
+            Properties.GRADIENT_Y.at(coat)));
     rows.add(
         new Row(
-            "Offset, repeat",
+            Messages.of("finish-rows.offset-repeat"),
             Properties.GRADIENT_OFFSET.at(coat),
             Properties.GRADIENT_REPEAT.at(coat)));
-    rows.add(new Row("Fit to", Properties.PAINT_FIT.at(coat), null));
-    rows.add(new Row("Interpolation", Properties.INTERPOLATION.at(coat), null));
+    rows.add(new Row(Messages.of("finish-rows.fit-to"), Properties.PAINT_FIT.at(coat), null));
+    rows.add(
+        new Row(Messages.of("finish-rows.interpolation"), Properties.INTERPOLATION.at(coat), null));
   }
 
   /** The rows of an effect, as many as mean something for its kind. */
@@ -168,12 +198,17 @@ final class FinishRows {
     List<Row> rows = new ArrayList<>();
     EffectKind kind =
         now.shown(Properties.EFFECT_KIND.at(at)).value().orElse(EffectKind.DROP_SHADOW);
-    Row opacity = new Row("Opacity", Properties.EFFECT_OPACITY.at(at), null);
-    Row blend = new Row("Blend", Properties.EFFECT_BLEND.at(at), null);
+    Row opacity =
+        new Row(Messages.of("finish-rows.opacity"), Properties.EFFECT_OPACITY.at(at), null);
+    Row blend = new Row(Messages.of("finish-rows.blend"), Properties.EFFECT_BLEND.at(at), null);
     Row soft =
-        new Row("Blur, spread", Properties.SHADOW_BLUR.at(at), Properties.EFFECT_SPREAD.at(at));
+        new Row(
+            Messages.of("finish-rows.blur-spread"),
+            Properties.SHADOW_BLUR.at(at),
+            Properties.EFFECT_SPREAD.at(at));
     Row moved = new Row("X, Y", Properties.SHADOW_X.at(at), Properties.SHADOW_Y.at(at));
-    Row knocked = new Row("Knockout", Properties.SHADOW_KNOCKOUT.at(at), null);
+    Row knocked =
+        new Row(Messages.of("finish-rows.knockout"), Properties.SHADOW_KNOCKOUT.at(at), null);
     switch (kind) {
       case DROP_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved, knocked));
       case INNER_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved));
@@ -181,34 +216,48 @@ final class FinishRows {
       case INNER_GLOW ->
           rows.addAll(
               List.of(
-                  opacity, blend, soft, new Row("Source", Properties.GLOW_SOURCE.at(at), null)));
+                  opacity,
+                  blend,
+                  soft,
+                  new Row(Messages.of("finish-rows.source"), Properties.GLOW_SOURCE.at(at), null)));
       case BLUR -> {}
       case BEVEL ->
           rows.addAll(
               List.of(
                   new Row(
-                      "Width, depth", Properties.BEVEL_WIDTH.at(at), Properties.EDGE_DEPTH.at(at)),
+                      Messages.of("finish-rows.width-depth"),
+                      Properties.BEVEL_WIDTH.at(at),
+                      Properties.EDGE_DEPTH.at(at)),
                   new Row(
-                      "Azimuth, elevation",
+                      Messages.of("finish-rows.azimuth-elevation"),
                       Properties.LIGHT_AZIMUTH.at(at),
                       Properties.LIGHT_ELEVATION.at(at)),
-                  new Row("Highlight blend", Properties.HIGHLIGHT_BLEND.at(at), null),
-                  new Row("Shade", Properties.SHADE_COLOUR.at(at), null),
-                  new Row("Shade blend", Properties.SHADE_BLEND.at(at), null),
-                  new Row("Opacity", Properties.EFFECT_OPACITY.at(at), null)));
+                  new Row(
+                      Messages.of("finish-rows.highlight-blend"),
+                      Properties.HIGHLIGHT_BLEND.at(at),
+                      null),
+                  new Row(Messages.of("finish-rows.shade"), Properties.SHADE_COLOUR.at(at), null),
+                  new Row(
+                      Messages.of("finish-rows.shade-blend"), Properties.SHADE_BLEND.at(at), null),
+                  new Row(
+                      Messages.of("finish-rows.opacity"), Properties.EFFECT_OPACITY.at(at), null)));
     }
-    rows.add(new Row("Order, name", Properties.EFFECT_ORDER.at(at), Properties.EFFECT_NAME.at(at)));
+    rows.add(
+        new Row(
+            Messages.of("finish-rows.order-name"),
+            Properties.EFFECT_ORDER.at(at),
+            Properties.EFFECT_NAME.at(at)));
     return rows;
   }
 
   static String name(EffectKind kind) {
     return switch (kind) {
-      case DROP_SHADOW -> "Drop shadow";
-      case INNER_SHADOW -> "Inner shadow";
-      case OUTER_GLOW -> "Outer glow";
-      case INNER_GLOW -> "Inner glow";
-      case BLUR -> "Blur";
-      case BEVEL -> "Bevel";
+      case DROP_SHADOW -> Messages.of("finish-rows.drop-shadow");
+      case INNER_SHADOW -> Messages.of("finish-rows.inner-shadow");
+      case OUTER_GLOW -> Messages.of("finish-rows.outer-glow");
+      case INNER_GLOW -> Messages.of("finish-rows.inner-glow");
+      case BLUR -> Messages.of("finish-rows.blur");
+      case BEVEL -> Messages.of("finish-rows.bevel");
     };
   }
 

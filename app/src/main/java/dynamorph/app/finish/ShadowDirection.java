@@ -2,6 +2,7 @@ package dynamorph.app.finish;
 
 import dynamorph.app.field.NumberText;
 import dynamorph.app.field.ValueEditor;
+import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -30,10 +31,10 @@ final class ShadowDirection {
     this.effect = effect;
     angle = new NumberText<>(values(" \u00b0", 1, -3600), sink(true));
     angle.setId("cast-angle");
-    angle.setTooltip(new Tooltip("Where the shadow falls: 0 is to the right, 90 downwards"));
+    angle.setTooltip(new Tooltip(Messages.of("shadow-direction.where-the-shadow-falls-0-is")));
     distance = new NumberText<>(values("", 0.01, 0), sink(false));
     distance.setId("cast-distance");
-    distance.setTooltip(new Tooltip("How far it falls, in the unit of the offsets"));
+    distance.setTooltip(new Tooltip(Messages.of("shadow-direction.how-far-it-falls-in-the")));
   }
 
   NumberText<Double> angle() {

@@ -4,6 +4,7 @@ import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Families;
 import dynamorph.app.field.FontChooser;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -55,7 +56,7 @@ public final class FontsPane extends VBox {
     setId("fonts-pane");
     setPrefWidth(WIDTH);
     setMaxSize(WIDTH, Region.USE_PREF_SIZE);
-    HBox head = Controls.paneHead("Fonts in this project", this::close);
+    HBox head = Controls.paneHead(Messages.of("fonts-pane.fonts-in-this-project"), this::close);
     ScrollPane scroll = new ScrollPane(rows);
     scroll.setFitToWidth(true);
     scroll.setMaxHeight(MOST_HEIGHT);
@@ -117,7 +118,7 @@ public final class FontsPane extends VBox {
     name.getStyleClass().add("sub-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Button replace = new Button("Replace\u2026");
+    Button replace = new Button(Messages.of("fonts-pane.replace"));
     replace.setId("replace-font-" + family.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
     HBox first = new HBox(8, name, gap, replace);
     first.setAlignment(Pos.CENTER_LEFT);
@@ -125,11 +126,11 @@ public final class FontsPane extends VBox {
     Label state =
         new Label(
             there
-                ? "asked for by " + users(use)
-                : "not on this machine; "
-                    + FontLibrary.SUBSTITUTE
-                    + " stands in. Asked for by "
-                    + users(use));
+                ? Messages.of("fonts-pane.asked-for-by", users(use))
+                : Messages.of(
+                    "fonts-pane.not-on-this-machine-stands-in",
+                    FontLibrary.SUBSTITUTE,
+                    users(use)));
     state.getStyleClass().add(there ? "quiet" : "attention");
     state.setWrapText(true);
     replace.setOnAction(_ ->
@@ -141,13 +142,12 @@ public final class FontsPane extends VBox {
   private static String users(FontUse.Use use) {
     List<String> parts = new ArrayList<>();
     if (!use.styles().isEmpty()) {
-      parts.add(use.styles().size() == 1 ? "1 style" : use.styles().size() + " styles");
+      parts.add(Messages.of("count.style", use.styles().size()));
     }
     if (!use.layers().isEmpty()) {
-      parts.add(
-          use.layers().size() == 1 ? "1 text by hand" : use.layers().size() + " texts by hand");
+      parts.add(Messages.of("count.text-by-hand", use.layers().size()));
     }
-    return String.join(" and ", parts);
+    return String.join(Messages.of("fonts-pane.and"), parts);
   }
 
   /** Says what would change, with the names, before it is done. */
@@ -160,12 +160,12 @@ public final class FontsPane extends VBox {
     use.styles()
         .forEach(id -> project.styles().find(id).ifPresent(style -> names.add(style.name())));
     use.layers().forEach(id -> project.layer(id).ifPresent(layer -> names.add(layer.name())));
-    Label what = new Label("Changes " + users(use) + ": " + String.join(", ", names) + ".");
+    Label what = new Label(Messages.of("fonts-pane.changes", users(use), String.join(", ", names)));
     what.setWrapText(true);
-    Button sure = new Button("Set in " + chosen);
+    Button sure = new Button(Messages.of("fonts-pane.set-in", chosen));
     sure.setId("replace-font-sure");
     sure.getStyleClass().add("commit");
-    Button no = new Button("Leave it");
+    Button no = new Button(Messages.of("fonts-pane.leave-it"));
     VBox row = (VBox) first.getParent();
     VBox question = new VBox(6, what, new HBox(8, sure, no));
     no.setOnAction(_ -> row.getChildren().remove(question));
@@ -173,8 +173,8 @@ public final class FontsPane extends VBox {
       if (workspace.apply(new ReplaceFont(family, chosen))) {
         workspace.tell(
             Notice.offering(
-                "\u201C" + family + "\u201D is set in " + chosen + " now.",
-                "Undo",
+                Messages.of("fonts-pane.is-set-in-now", family, chosen),
+                Messages.of("common.undo"),
                 workspace::undo));
       }
     });
@@ -204,7 +204,7 @@ public final class FontsPane extends VBox {
   private HBox letterRow(int letter, List<LayerId> layers) {
     Label what =
         new Label(
-            "No font has U+%04X %s"
+            Messages.of("fonts-pane.no-font-has-u-04x-s")
                 .formatted(
                     letter,
                     Character.getName(letter) == null
@@ -213,7 +213,7 @@ public final class FontsPane extends VBox {
     what.getStyleClass().add("attention");
     what.setWrapText(true);
     HBox.setHgrow(what, Priority.ALWAYS);
-    Hyperlink go = new Hyperlink(layers.size() == 1 ? "Show" : "Show " + layers.size());
+    Hyperlink go = new Hyperlink(Messages.of("fonts-pane.show", layers.size()));
     go.setMinWidth(Region.USE_PREF_SIZE);
     go.setOnAction(_ -> {
       workspace.select(layers);

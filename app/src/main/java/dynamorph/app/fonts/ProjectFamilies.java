@@ -3,6 +3,7 @@ package dynamorph.app.fonts;
 import dynamorph.app.field.Face;
 import dynamorph.app.field.Families;
 import dynamorph.app.files.UserFolder;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.property.Properties;
@@ -25,7 +26,7 @@ public final class ProjectFamilies implements Families {
   private static final String MARKED = "marked-fonts.txt";
   private static final int MOST_RECENT = 12;
   private static final int MOST_WORDS = 32;
-  private static final String SAMPLE = "The Long Hour 1743";
+  private static final String SAMPLE = Messages.of("project-families.the-long-hour-1743");
 
   private final Workspace workspace;
   private final Supplier<Studio> studio;

@@ -2,6 +2,7 @@ package dynamorph.app.inspector;
 
 import dynamorph.app.field.Editors;
 import dynamorph.app.finish.FinishEditor;
+import dynamorph.app.message.Messages;
 import dynamorph.app.property.PropertyCell;
 import dynamorph.app.property.Subject;
 import dynamorph.app.session.Workspace;
@@ -52,22 +53,50 @@ public final class FacetSections extends VBox {
 
   private static final List<Pair> PAIRS =
       List.of(
-          new Pair("Size, slant", Properties.SIZE, Properties.SLANT),
-          new Pair("Align, indent", Properties.ALIGNMENT, Properties.INDENT_FIRST),
-          new Pair("Indents", Properties.INDENT_START, Properties.INDENT_END),
-          new Pair("Space before, after", Properties.SPACE_BEFORE, Properties.SPACE_AFTER),
-          new Pair("X, Y", Properties.POSITION_X, Properties.POSITION_Y),
-          new Pair("X, Y share", Properties.SHARE_X, Properties.SHARE_Y),
-          new Pair("Box, rotation", Properties.BOX, Properties.ROTATION),
-          new Pair("Width, height", Properties.BOX_WIDTH, Properties.BOX_HEIGHT),
-          new Pair("Scale \u2194 \u2195", Properties.HORIZONTAL_SCALE, Properties.VERTICAL_SCALE),
-          new Pair("Before, after", Properties.HYPHENATE_BEFORE, Properties.HYPHENATE_AFTER),
-          new Pair("Consecutive, zone", Properties.CONSECUTIVE_HYPHENS, Properties.HYPHENATE_ZONE),
-          new Pair("Hanging \u2190 \u2192", Properties.HANG_START, Properties.HANG_END),
-          new Pair("Lines, letters", Properties.DROP_LINES, Properties.DROP_LETTERS),
+          new Pair(Messages.of("facet-sections.size-slant"), Properties.SIZE, Properties.SLANT),
           new Pair(
-              "Offset, thickness", Properties.DECORATION_OFFSET, Properties.DECORATION_THICKNESS),
-          new Pair("Columns, gutter", Properties.COLUMNS, Properties.GUTTER));
+              Messages.of("facet-sections.align-indent"),
+              Properties.ALIGNMENT,
+              Properties.INDENT_FIRST),
+          new Pair(
+              Messages.of("facet-sections.indents"),
+              Properties.INDENT_START,
+              Properties.INDENT_END),
+          new Pair(
+              Messages.of("facet-sections.space-before-after"),
+              Properties.SPACE_BEFORE,
+              Properties.SPACE_AFTER),
+          new Pair("X, Y", Properties.POSITION_X, Properties.POSITION_Y),
+          new Pair(Messages.of("facet-sections.x-y-share"), Properties.SHARE_X, Properties.SHARE_Y),
+          new Pair(Messages.of("facet-sections.box-rotation"), Properties.BOX, Properties.ROTATION),
+          new Pair(
+              Messages.of("facet-sections.width-height"),
+              Properties.BOX_WIDTH,
+              Properties.BOX_HEIGHT),
+          new Pair(
+              Messages.of("facet-sections.scale"),
+              Properties.HORIZONTAL_SCALE,
+              Properties.VERTICAL_SCALE),
+          new Pair(
+              Messages.of("facet-sections.before-after"),
+              Properties.HYPHENATE_BEFORE,
+              Properties.HYPHENATE_AFTER),
+          new Pair(
+              Messages.of("facet-sections.consecutive-zone"),
+              Properties.CONSECUTIVE_HYPHENS,
+              Properties.HYPHENATE_ZONE),
+          new Pair(
+              Messages.of("facet-sections.hanging"), Properties.HANG_START, Properties.HANG_END),
+          new Pair(
+              Messages.of("facet-sections.lines-letters"),
+              Properties.DROP_LINES,
+              Properties.DROP_LETTERS),
+          new Pair(
+              Messages.of("facet-sections.offset-thickness"),
+              Properties.DECORATION_OFFSET,
+              Properties.DECORATION_THICKNESS),
+          new Pair(
+              Messages.of("facet-sections.columns-gutter"), Properties.COLUMNS, Properties.GUTTER));
 
   /** Properties whose editors need the whole width. */
   private static final Set<Property<?>> WIDE =
@@ -100,8 +129,8 @@ public final class FacetSections extends VBox {
     this.finish = new FinishEditor(workspace, editors, subject);
     getStyleClass().add("facets");
     search.setId("find-property");
-    search.setPromptText("Find a property");
-    search.setAccessibleText("Find a property");
+    search.setPromptText(Messages.of("facet-sections.find-a-property"));
+    search.setAccessibleText(Messages.of("facet-sections.find-a-property"));
     search.getStyleClass().add("find-property");
     search.textProperty().addListener((_, _, words) -> find(words));
     HBox searchRow = new HBox(search);
@@ -176,10 +205,10 @@ public final class FacetSections extends VBox {
     Subject now = subject.get();
     long local = keys.stream().filter(key -> now.mark(key) == Subject.Mark.LOCAL).count();
     if (local > 0) {
-      return local == 1 ? "1 local" : local + " local";
+      return Messages.of("count.local", local);
     }
     boolean anyStyle = keys.stream().anyMatch(key -> now.mark(key) == Subject.Mark.STYLE);
-    return anyStyle ? "" : "not in a style";
+    return anyStyle ? "" : Messages.of("facet-sections.not-in-a-style");
   }
 
   private GridPane grid(List<Property<?>> properties, List<Row> into) {
@@ -275,9 +304,12 @@ public final class FacetSections extends VBox {
     if (property.equals(Properties.CASE)) {
       TextCase chosen = now.shown(Properties.CASE.key()).value().orElse(TextCase.AS_TYPED);
       return switch (chosen) {
-        case SMALL_CAPITALS -> face.has("smcp") ? OWN : "made from capitals";
+        case SMALL_CAPITALS ->
+            face.has("smcp") ? OWN : Messages.of("facet-sections.made-from-capitals");
         case ALL_SMALL_CAPITALS ->
-            face.has("smcp") && face.has("c2sc") ? OWN : "made from capitals";
+            face.has("smcp") && face.has("c2sc")
+                ? OWN
+                : Messages.of("facet-sections.made-from-capitals");
         default -> "";
       };
     }
@@ -285,13 +317,19 @@ public final class FacetSections extends VBox {
         now.shown(Properties.SCRIPT_POSITION.key()).value().orElse(ScriptPosition.NORMAL);
     return switch (chosen) {
       case NORMAL -> "";
-      case SUPERSCRIPT -> face.has("sups") ? "the font's own, where it has them" : MADE_SMALLER;
-      case SUBSCRIPT -> face.has("subs") ? "the font's own, where it has them" : MADE_SMALLER;
+      case SUPERSCRIPT ->
+          face.has("sups")
+              ? Messages.of("facet-sections.the-fonts-own-where-it-has")
+              : MADE_SMALLER;
+      case SUBSCRIPT ->
+          face.has("subs")
+              ? Messages.of("facet-sections.the-fonts-own-where-it-has")
+              : MADE_SMALLER;
     };
   }
 
-  private static final String OWN = "the font's own";
-  private static final String MADE_SMALLER = "made smaller and heavier";
+  private static final String OWN = Messages.of("facet-sections.the-fonts-own");
+  private static final String MADE_SMALLER = Messages.of("facet-sections.made-smaller-and-heavier");
 
   /** Also what was just made. */
   private void updateAll() {

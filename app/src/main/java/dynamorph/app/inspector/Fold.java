@@ -1,5 +1,6 @@
 package dynamorph.app.inspector;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
 import dynamorph.model.property.Property;
 import java.util.ArrayList;
@@ -95,7 +96,7 @@ final class Fold extends VBox {
     mark.setVisible(local + styled > 0);
     mark.setManaged(local + styled > 0);
     chip.setAccessibleText(
-        chip.getText() + (local + styled == 0 ? "" : ", " + (local + styled) + " set"));
+        chip.getText() + (local + styled == 0 ? "" : Messages.of("fold.set", (local + styled))));
   }
 
   private long count(Subject subject, Subject.Mark wanted) {

@@ -1,6 +1,7 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Editors;
+import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
@@ -16,7 +17,6 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -107,13 +107,13 @@ public final class Inspector extends VBox {
     localCount.setMinWidth(Region.USE_PREF_SIZE);
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Hyperlink drop = new Hyperlink("Drop");
+    Hyperlink drop = new Hyperlink(Messages.of("common.drop"));
     drop.setId("drop-local");
     drop.setOnAction(_ -> {
       workspace.deviations().drop();
       backToTheStage();
     });
-    Hyperlink save = new Hyperlink("Save into style");
+    Hyperlink save = new Hyperlink(Messages.of("inspector.save-into-style"));
     save.setId("save-into-style");
     save.setOnAction(_ -> {
       workspace.deviations().saveIntoStyle();
@@ -131,21 +131,27 @@ public final class Inspector extends VBox {
     MenuButton more = new MenuButton("", new FontIcon(Feather.MORE_HORIZONTAL));
     more.setId("local-more");
     more.getStyleClass().add("quiet-menu");
-    more.setAccessibleText("More about local changes");
-    more.setTooltip(new Tooltip("More about local changes"));
+    more.setAccessibleText(Messages.of("inspector.more-about-local-changes"));
+    more.setTooltip(new Tooltip(Messages.of("inspector.more-about-local-changes")));
     for (Facet facet : Facet.values()) {
       more.getItems()
           .add(
               item(
-                  "Drop " + facet.label().toLowerCase(java.util.Locale.ROOT),
+                  Messages.of("inspector.drop", facet.label().toLowerCase(java.util.Locale.ROOT)),
                   () -> workspace.deviations().drop(facet)));
     }
     more.getItems()
         .addAll(
             new SeparatorMenuItem(),
-            item("Make a derived style of them", workspace.deviations()::deriveStyle),
-            item("Drop them on all followers\u2026", workspace.deviations()::dropOnAllFollowers),
-            item("Clear all formatting", workspace.deviations()::clearFormatting));
+            item(
+                Messages.of("inspector.make-a-derived-style-of-them"),
+                workspace.deviations()::deriveStyle),
+            item(
+                Messages.of("inspector.drop-them-on-all-followers"),
+                workspace.deviations()::dropOnAllFollowers),
+            item(
+                Messages.of("inspector.clear-all-formatting"),
+                workspace.deviations()::clearFormatting));
     return more;
   }
 
@@ -156,13 +162,9 @@ public final class Inspector extends VBox {
   }
 
   private static VBox empty() {
-    Label first = new Label("Nothing is selected");
+    Label first = new Label(Messages.of("inspector.nothing-is-selected"));
     first.getStyleClass().add("section-title");
-    Label hint =
-        new Label(
-            "Click a text on the stage, or drag a frame around several.\n\n"
-                + "Then click a style on the left to let them follow it, or change values here.\n\n"
-                + "Double-click a style to edit it for everything that follows it.");
+    Label hint = new Label(Messages.of("inspector.click-a-text-on-the-stage"));
     hint.setWrapText(true);
     hint.getStyleClass().add("quiet");
     VBox box = new VBox(8, first, hint);
@@ -198,11 +200,11 @@ public final class Inspector extends VBox {
 
   private void updateHead(List<Layer> layers) {
     boolean words = workspace.selection().cursor().filter(at -> !at.range().isEmpty()).isPresent();
-    title.setText(words ? "Words in 1 text" : counted(layers));
+    title.setText(words ? Messages.of("inspector.words-in-1-text") : counted(layers));
     names.setText(layers.stream().limit(6).map(this::place).collect(Collectors.joining(", ")));
     updateChips(layers);
     int local = layers.stream().mapToInt(LocalChanges::count).sum();
-    localCount.setText(Numbers.counted(local, "local change"));
+    localCount.setText(Messages.of("count.local-change", local));
     localRow.setVisible(local > 0);
     localRow.setManaged(local > 0);
   }
@@ -210,8 +212,11 @@ public final class Inspector extends VBox {
   private static String counted(List<Layer> layers) {
     boolean texts = layers.stream().allMatch(Layer::isText);
     boolean shapes = layers.stream().noneMatch(Layer::isText);
-    String what = texts ? "text" : shapes ? "shape" : "layer";
-    return layers.size() == 1 ? "1 " + what : layers.size() + " " + what + "s";
+    String what =
+        texts
+            ? Messages.of("inspector.text")
+            : shapes ? Messages.of("inspector.shape") : Messages.of("inspector.layer");
+    return Messages.of("inspector.0-plural-one-other-s", layers.size(), what);
   }
 
   private String place(Layer layer) {
@@ -242,8 +247,10 @@ public final class Inspector extends VBox {
     Label lead =
         new Label(
             followed.isEmpty()
-                ? ofTracks.isEmpty() ? "follows nothing" : "and nothing itself"
-                : layers.size() == 1 ? "follows" : "follow");
+                ? ofTracks.isEmpty()
+                    ? Messages.of("inspector.follows-nothing")
+                    : Messages.of("inspector.and-nothing-itself")
+                : Messages.of("inspector.follows", layers.size()));
     lead.getStyleClass().add("quiet");
     chips.setAlignment(Pos.CENTER_LEFT);
     chips.getChildren().add(lead);
@@ -257,7 +264,7 @@ public final class Inspector extends VBox {
 
   /** What cues take from their track. */
   private void addTrackChips(Project project, Set<StyleId> ofTracks) {
-    Label words = new Label("track follows");
+    Label words = new Label(Messages.of("inspector.track-follows"));
     words.getStyleClass().add("quiet");
     chips.getChildren().add(words);
     for (StyleId id : ofTracks) {
@@ -267,7 +274,8 @@ public final class Inspector extends VBox {
           .ifPresent(style -> {
             MenuButton chip = new MenuButton(style.name());
             chip.getStyleClass().add("style-chip");
-            chip.getItems().add(item("Edit style", () -> workspace.openDesk(id)));
+            chip.getItems()
+                .add(item(Messages.of("inspector.edit-style"), () -> workspace.openDesk(id)));
             chips.getChildren().add(chip);
           });
     }
@@ -303,30 +311,34 @@ public final class Inspector extends VBox {
             .anyMatch(layer -> layer.follows().size() > 1 && layer.follows().contains(style.id()));
     chip.pseudoClassStateChanged(PseudoClass.getPseudoClass("muted"), muted);
     if (muted) {
-      chip.setText(chip.getText() + ", muted");
+      chip.setText(Messages.of("inspector.muted", chip.getText()));
     }
     chip.getItems()
         .addAll(
-            item("Edit style", () -> workspace.openDesk(style.id())),
+            item(Messages.of("inspector.edit-style"), () -> workspace.openDesk(style.id())),
             item(
-                muted ? "Unmute" : "Mute: it counts for nothing here for now",
+                muted
+                    ? Messages.of("inspector.unmute")
+                    : Messages.of("inspector.mute-it-counts-for-nothing-here"),
                 () -> workspace.apply(new MuteStyle(ids, style.id(), !muted))));
     if (stacked) {
       chip.getItems()
           .addAll(
-              item("Higher priority", () -> stack(ids, style, 1)),
-              item("Lower priority", () -> stack(ids, style, -1)),
-              item("Keep the stack as one style", workspace.deviations()::combine));
+              item(Messages.of("inspector.higher-priority"), () -> stack(ids, style, 1)),
+              item(Messages.of("inspector.lower-priority"), () -> stack(ids, style, -1)),
+              item(
+                  Messages.of("inspector.keep-the-stack-as-one-style"),
+                  workspace.deviations()::combine));
       dragToReorder(chip, ids, style);
     }
     chip.getItems()
         .addAll(
             new SeparatorMenuItem(),
             item(
-                "Stop following, keep the look",
+                Messages.of("inspector.stop-following-keep-the-look"),
                 () -> workspace.apply(new StopFollowing(target(), style.id(), true))),
             item(
-                "Stop following, fall back",
+                Messages.of("inspector.stop-following-fall-back"),
                 () -> workspace.apply(new StopFollowing(target(), style.id(), false))));
     return chip;
   }
@@ -366,12 +378,13 @@ public final class Inspector extends VBox {
   private static final double DRAG_THRESHOLD = 8;
 
   private MenuButton addOnTop(Project project) {
-    MenuButton add = new MenuButton("+ add on top");
+    MenuButton add = new MenuButton(Messages.of("inspector.add-on-top"));
     add.getStyleClass().add("quiet-menu");
     Map<String, Menu> groups = new LinkedHashMap<>();
     for (Style style : project.styles().list()) {
       Menu group =
-          groups.computeIfAbsent(style.group().isEmpty() ? "Base" : style.group(), Menu::new);
+          groups.computeIfAbsent(
+              style.group().isEmpty() ? Messages.of("common.base") : style.group(), Menu::new);
       MenuItem item = new MenuItem(style.name());
       item.setOnAction(_ -> workspace.following().put(style.id(), true, false));
       group.getItems().add(item);

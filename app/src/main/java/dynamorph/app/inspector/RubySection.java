@@ -1,6 +1,7 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
@@ -59,13 +60,10 @@ final class RubySection extends VBox {
     setId("ruby-section");
     setSpacing(2);
     field.setId("ruby");
-    field.setAccessibleText("Ruby over the selected letters");
-    field.setTooltip(
-        new Tooltip(
-            "How the letters are read, set small over them.\n"
-                + "With a space between its parts each stands over its own letter."));
-    field.setPromptText("how it is read");
-    Label words = Controls.rowLabel("Ruby");
+    field.setAccessibleText(Messages.of("ruby-section.ruby-over-the-selected-letters"));
+    field.setTooltip(new Tooltip(Messages.of("ruby-section.how-the-letters-are-read-set")));
+    field.setPromptText(Messages.of("ruby-section.how-it-is-read"));
+    Label words = Controls.rowLabel(Messages.of("ruby-section.ruby"));
     words.setMinWidth(LABEL_WIDTH);
     HBox row = new HBox(6, words, field);
     row.setAlignment(Pos.CENTER_LEFT);
@@ -103,8 +101,9 @@ final class RubySection extends VBox {
     }
     String letters = shown.orElseThrow().letters().strip();
     over.setText(
-        "over "
-            + (letters.length() > LONGEST ? letters.substring(0, LONGEST) + "\u2026" : letters));
+        Messages.of(
+            "ruby-section.over",
+            (letters.length() > LONGEST ? letters.substring(0, LONGEST) + "\u2026" : letters)));
     String ruby = shown.get().ruby();
     if (!ruby.equals(RubyBase.cleaned(field.getText()))) {
       updating = true;

@@ -1,6 +1,7 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
@@ -46,13 +47,13 @@ final class ShapeSection extends VBox {
     if (!figures.equals(built)) {
       built = figures;
       getChildren().clear();
-      Label title = new Label("Shape");
+      Label title = new Label(Messages.of("shape-section.shape"));
       title.getStyleClass().add("section-title");
       getChildren().add(title);
       if (figures.size() == 1) {
         getChildren().addAll(rows(figures.getFirst()));
       } else {
-        Label several = new Label("several kinds");
+        Label several = new Label(Messages.of("shape-section.several-kinds"));
         several.getStyleClass().add("quiet");
         getChildren().add(several);
       }
@@ -64,46 +65,46 @@ final class ShapeSection extends VBox {
       case Shape.Rectangle(var corners) ->
           List.of(
               row(
-                  "Corners",
+                  Messages.of("shape-section.corners"),
                   field(
                       "figure-corners",
                       corners.toString(),
-                      "One radius, or four clockwise from the top left",
+                      Messages.of("shape-section.one-radius-or-four-clockwise-from"),
                       text -> new Shape.Rectangle(BoxLengths.parse(text)))));
-      case Shape.Ellipse() -> List.of(quiet("Ellipse"));
+      case Shape.Ellipse() -> List.of(quiet(Messages.of("shape-section.ellipse")));
       case Shape.Line(boolean rising) -> {
-        CheckBox up = new CheckBox("rises to the right");
+        CheckBox up = new CheckBox(Messages.of("shape-section.rises-to-the-right"));
         up.setSelected(rising);
         up.setOnAction(_ -> change(new Shape.Line(up.isSelected())));
-        yield List.of(row("Line", up));
+        yield List.of(row(Messages.of("shape-section.line"), up));
       }
       case Shape.Polygon(int corners, double depth) ->
           List.of(
               row(
-                  "Corners",
+                  Messages.of("shape-section.corners"),
                   field(
                       "figure-points",
                       String.valueOf(corners),
-                      "3 to 100",
+                      Messages.of("shape-section.3-to-100"),
                       text ->
                           new Shape.Polygon((int) Math.round(Expression.evaluate(text)), depth))),
               row(
-                  "Star depth",
+                  Messages.of("shape-section.star-depth"),
                   field(
                       "figure-depth",
                       Numbers.format(depth * 100, 1) + " %",
-                      "How far the sides are drawn in; 0 for a polygon",
+                      Messages.of("shape-section.how-far-the-sides-are-drawn"),
                       text ->
                           new Shape.Polygon(
                               corners, Expression.evaluate(text.replace("%", "")) / 100))));
       case Shape.Drawn drawn ->
           List.of(
               row(
-                  "Path",
+                  Messages.of("shape-section.path"),
                   field(
                       "figure-path",
                       drawn.data(),
-                      "Path data, as in SVG",
+                      Messages.of("shape-section.path-data-as-in-svg"),
                       text -> new Shape.Drawn(text, drawn.width(), drawn.height()))));
       case Shape.Picture(String image) -> List.of(quiet(image));
     };

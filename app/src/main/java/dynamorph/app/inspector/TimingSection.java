@@ -1,6 +1,7 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
@@ -32,12 +33,18 @@ final class TimingSection extends VBox {
   private static final double LABEL_WIDTH = 92;
 
   private final Workspace workspace;
-  private final TextField in = field("timing-in", "In point, as a timecode");
-  private final TextField out = field("timing-out", "Out point, as a timecode");
-  private final TextField lasts = field("timing-lasts", "Duration, in seconds");
-  private final TextField fadeIn = field("timing-fade-in", "Fade-in, in seconds");
-  private final TextField fadeOut = field("timing-fade-out", "Fade-out, in seconds");
-  private final TextField speaker = field("timing-speaker", "Who says it");
+  private final TextField in =
+      field("timing-in", Messages.of("timing-section.in-point-as-a-timecode"));
+  private final TextField out =
+      field("timing-out", Messages.of("timing-section.out-point-as-a-timecode"));
+  private final TextField lasts =
+      field("timing-lasts", Messages.of("timing-section.duration-in-seconds"));
+  private final TextField fadeIn =
+      field("timing-fade-in", Messages.of("timing-section.fade-in-in-seconds"));
+  private final TextField fadeOut =
+      field("timing-fade-out", Messages.of("timing-section.fade-out-in-seconds"));
+  private final TextField speaker =
+      field("timing-speaker", Messages.of("timing-section.who-says-it"));
   private final Node speakerRow;
   private List<Layer> layers = List.of();
   private Optional<Timeline> line = Optional.empty();
@@ -47,22 +54,34 @@ final class TimingSection extends VBox {
     getStyleClass().add("facet");
     setId("timing-section");
     setSpacing(4);
-    Label title = new Label("Timing");
+    Label title = new Label(Messages.of("timing-section.timing"));
     title.getStyleClass().add("section-title");
-    speakerRow = row("Speaker", speaker);
+    speakerRow = row(Messages.of("timing-section.speaker"), speaker);
     getChildren()
         .addAll(
             title,
-            row("In, out", in, out),
-            row("Duration", lasts),
-            row("Fade in, out", fadeIn, fadeOut),
+            row(Messages.of("timing-section.in-out"), in, out),
+            row(Messages.of("timing-section.duration"), lasts),
+            row(Messages.of("timing-section.fade-in-out"), fadeIn, fadeOut),
             speakerRow);
-    taken(in, "Trim", text -> own -> own.between(code(text), own.out()));
-    taken(out, "Trim", text -> own -> own.between(own.in(), code(text)));
-    taken(lasts, "Trim", text -> own -> own.between(own.in(), own.in().plus(seconds(text))));
-    taken(fadeIn, "Fade", text -> own -> own.withFades(seconds(text), own.fadeOut()));
-    taken(fadeOut, "Fade", text -> own -> own.withFades(own.fadeIn(), seconds(text)));
-    taken(speaker, "Name the speaker of", text -> own -> own.withSpeaker(text.strip()));
+    taken(in, Messages.of("common.trim"), text -> own -> own.between(code(text), own.out()));
+    taken(out, Messages.of("common.trim"), text -> own -> own.between(own.in(), code(text)));
+    taken(
+        lasts,
+        Messages.of("common.trim"),
+        text -> own -> own.between(own.in(), own.in().plus(seconds(text))));
+    taken(
+        fadeIn,
+        Messages.of("timing-section.fade"),
+        text -> own -> own.withFades(seconds(text), own.fadeOut()));
+    taken(
+        fadeOut,
+        Messages.of("timing-section.fade"),
+        text -> own -> own.withFades(own.fadeIn(), seconds(text)));
+    taken(
+        speaker,
+        Messages.of("timing-section.name-the-speaker-of"),
+        text -> own -> own.withSpeaker(text.strip()));
   }
 
   /** Shows the times of layers; nothing if none of them has any. */
@@ -94,7 +113,7 @@ final class TimingSection extends VBox {
     List<String> values =
         layers.stream().map(layer -> value.apply(layer.timing().orElseThrow())).distinct().toList();
     String shown = values.size() == 1 ? values.getFirst() : "";
-    field.setPromptText(values.size() == 1 ? "" : "several");
+    field.setPromptText(Messages.of("timing-section.text", values.size()));
     field.setUserData(shown);
     field.setText(shown);
   }

@@ -3,6 +3,7 @@ package dynamorph.app.property;
 import dynamorph.app.field.Editors;
 import dynamorph.app.field.NumberText;
 import dynamorph.app.field.ValueEditor;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.property.PropertyKey;
@@ -75,7 +76,7 @@ public final class PropertyCell<T> extends HBox {
     Subject.Mark where = subject.mark(key);
     mark.pseudoClassStateChanged(STYLE, where == Subject.Mark.STYLE);
     mark.pseudoClassStateChanged(LOCAL, where == Subject.Mark.LOCAL);
-    markTip.setText(subject.origin(key) + ". Click to trace it.");
+    markTip.setText(Messages.of("property-cell.click-to-trace-it", subject.origin(key)));
     mark.setAccessibleText(key.property().label() + ": " + subject.origin(key));
     editor.show(subject.shown(key));
   }

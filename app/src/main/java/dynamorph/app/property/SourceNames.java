@@ -1,5 +1,6 @@
 package dynamorph.app.property;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.style.Style;
@@ -15,23 +16,28 @@ public final class SourceNames {
     return switch (source) {
       case Source.LocalChange(var level) ->
           switch (level) {
-            case LAYER -> "Local change";
-            case PARAGRAPH -> "Local change of the paragraph";
-            case SPAN -> "Local change of the words";
+            case LAYER -> Messages.of("source-names.local-change");
+            case PARAGRAPH -> Messages.of("source-names.local-change-of-the-paragraph");
+            case SPAN -> Messages.of("source-names.local-change-of-the-words");
           };
       case Source.Followed(var _, var followed, var style) ->
           followed.equals(style)
               ? name(project, style)
-              : name(project, style) + ", through " + name(project, followed);
-      case Source.OwnFrame() -> "The text's own place";
-      case Source.TrackChange(var track) -> "Set for the track " + track(project, track);
+              : Messages.of("source-names.through", name(project, style), name(project, followed));
+      case Source.OwnFrame() -> Messages.of("source-names.the-texts-own-place");
+      case Source.TrackChange(var track) ->
+          Messages.of("source-names.set-for-the-track", track(project, track));
       case Source.TrackStyle(var track, var followed, var style) ->
-          name(project, style)
-              + (followed.equals(style) ? "" : ", through " + name(project, followed))
-              + ", of the track "
-              + track(project, track);
-      case Source.Base(var style) -> name(project, style) + ", the base style";
-      case Source.Default() -> "Default";
+          Messages.of(
+              "source-names.of-the-track",
+              name(project, style)
+                  + (followed.equals(style)
+                      ? ""
+                      : Messages.of("source-names.through-2", name(project, followed))),
+              track(project, track));
+      case Source.Base(var style) ->
+          Messages.of("source-names.the-base-style", name(project, style));
+      case Source.Default() -> Messages.of("source-names.default");
     };
   }
 
@@ -40,10 +46,14 @@ public final class SourceNames {
         .filmOf(id)
         .flatMap(film -> film.timeline().flatMap(line -> line.track(id)))
         .map(Track::name)
-        .orElse("of a film");
+        .orElse(Messages.of("source-names.of-a-film"));
   }
 
   private static String name(Project project, StyleId id) {
-    return project.styles().find(id).map(Style::name).orElse("a deleted style");
+    return project
+        .styles()
+        .find(id)
+        .map(Style::name)
+        .orElse(Messages.of("source-names.a-deleted-style"));
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.app.property;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.cascade.Trace;
@@ -41,7 +42,9 @@ final class TracePopup {
     content.getStylesheets().setAll(mark.getScene().getStylesheets());
     Label title =
         new Label(
-            "Where " + key.property().label().toLowerCase(java.util.Locale.ROOT) + " comes from");
+            Messages.of(
+                "trace-popup.where-comes-from",
+                key.property().label().toLowerCase(java.util.Locale.ROOT)));
     title.getStyleClass().add("section-title");
     content.getChildren().add(title);
     Trace<T> trace = subject.trace(key);
@@ -92,9 +95,12 @@ final class TracePopup {
       List<Node> links = new ArrayList<>();
       switch (step.source()) {
         case Source.LocalChange _ -> {
-          links.add(link("Drop", () -> subject.drop(Set.of(key))));
+          links.add(link(Messages.of("common.drop"), () -> subject.drop(Set.of(key))));
           if (counts(step)) {
-            links.add(link("Save into style", () -> workspace.deviations().saveIntoStyle(key)));
+            links.add(
+                link(
+                    Messages.of("trace-popup.save-into-style"),
+                    () -> workspace.deviations().saveIntoStyle(key)));
           }
         }
         case Source.Followed(var _, var _, var style) -> addForStyle(links, step, style);
@@ -108,14 +114,14 @@ final class TracePopup {
     private void addForStyle(List<Node> links, Trace.Step<T> step, StyleId style) {
       if (onDesk().filter(style::equals).isPresent()) {
         if (subject.isOwn(key)) {
-          links.add(link("Leave open", () -> subject.drop(Set.of(key))));
+          links.add(link(Messages.of("trace-popup.leave-open"), () -> subject.drop(Set.of(key))));
         }
         return;
       }
-      links.add(link("Open", () -> workspace.openDesk(style, key)));
+      links.add(link(Messages.of("trace-popup.open"), () -> workspace.openDesk(style, key)));
       boolean hand = trace.winner().source() instanceof Source.LocalChange;
       if (hand && onDesk().isEmpty()) {
-        links.add(link("Save into it", () -> saveInto(style)));
+        links.add(link(Messages.of("trace-popup.save-into-it"), () -> saveInto(style)));
       }
       addSetHere(links, step);
     }
@@ -125,7 +131,7 @@ final class TracePopup {
       if (!counts(step)) {
         links.add(
             link(
-                "Set here",
+                Messages.of("trace-popup.set-here"),
                 () -> subject.set(PropertySet.EMPTY.with(key, step.computed()), Optional.empty())));
       }
     }
@@ -136,7 +142,11 @@ final class TracePopup {
       String name = workspace.project().styles().get(style).name();
       workspace
           .deviations()
-          .doOrReview(save, "Save into \"" + name + "\"", "Save", "Saved into \"" + name + "\".");
+          .doOrReview(
+              save,
+              Messages.of("trace-popup.save-into", name),
+              Messages.of("common.save"),
+              Messages.of("trace-popup.saved-into", name));
     }
 
     private Hyperlink link(String label, Runnable work) {

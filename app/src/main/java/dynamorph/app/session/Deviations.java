@@ -1,5 +1,6 @@
 package dynamorph.app.session;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -19,7 +20,6 @@ import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
-import dynamorph.model.value.Numbers;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -71,18 +71,19 @@ public final class Deviations {
             .toList();
     String name = workspace.project().styles().get(style).name();
     if (deviating.isEmpty()) {
-      workspace.tell(Notice.info("Nothing that follows \"" + name + "\" has local changes."));
+      workspace.tell(
+          Notice.info(Messages.of("deviations.nothing-that-follows-has-local-changes", name)));
       return;
     }
     workspace.review(
         new Review(
-            "Drop the local changes of what follows \"" + name + "\"",
+            Messages.of("deviations.drop-the-local-changes-of-what", name),
             DropLocal.all(new Target.Layers(deviating)),
-            "Drop on " + deviating.size()));
+            Messages.of("deviations.drop-on", deviating.size())));
   }
 
   private void tellNothingIsFollowed() {
-    workspace.tell(Notice.info("The text follows no style."));
+    workspace.tell(Notice.info(Messages.of("deviations.the-text-follows-no-style")));
   }
 
   /** Saves all local changes of the selection into the styles it follows. */
@@ -105,7 +106,11 @@ public final class Deviations {
     }
     String into =
         styles.stream().map(style -> "\"" + style.name() + "\"").collect(Collectors.joining(", "));
-    doOrReview(save, "Save into " + into, "Save", "Saved into " + into + ".");
+    doOrReview(
+        save,
+        Messages.of("deviations.save-into", into),
+        Messages.of("common.save"),
+        Messages.of("deviations.saved-into", into));
   }
 
   /** Does an edit at once if it changes nothing but the selection; else shows what it reaches. */
@@ -119,10 +124,10 @@ public final class Deviations {
     }
     others.removeAll(workspace.selection().layers());
     if (!others.isEmpty()) {
-      String texts = Numbers.counted(others.size(), "more text");
-      workspace.review(new Review(title, edit, commit + ", change " + texts));
+      String texts = Messages.of("count.more-text", others.size());
+      workspace.review(new Review(title, edit, Messages.of("deviations.change", commit, texts)));
     } else if (workspace.apply(edit)) {
-      workspace.tell(Notice.offering(done, "Undo", workspace::undo));
+      workspace.tell(Notice.offering(done, Messages.of("common.undo"), workspace::undo));
     }
   }
 
@@ -135,9 +140,7 @@ public final class Deviations {
     PropertySet deviation =
         first().map(layer -> DeriveFromLocal.deviation(project, layer)).orElse(PropertySet.EMPTY);
     if (deviation.isEmpty()) {
-      workspace.tell(
-          Notice.problem(
-              "There is nothing here to make a style of: the text needs local changes on top of a text style."));
+      workspace.tell(Notice.problem(Messages.of("deviations.there-is-nothing-here-to-make")));
       return;
     }
     Style base =
@@ -153,11 +156,11 @@ public final class Deviations {
     String what =
         deviation.size() == 1
             ? deviation.keys().getFirst().property().label().toLowerCase(java.util.Locale.ROOT)
-            : "variant";
+            : Messages.of("deviations.variant");
     Style derived =
         new Style(
             id,
-            workspace.freeName(base.name() + ", own " + what),
+            workspace.freeName(Messages.of("deviations.own", base.name(), what)),
             base.group(),
             StyleLevel.TEXT,
             Optional.of(base.id()),
@@ -167,12 +170,8 @@ public final class Deviations {
       workspace.pickedStyleProperty().set(Optional.of(id));
       workspace.tell(
           Notice.offering(
-              "\""
-                  + derived.name()
-                  + "\" is followed by "
-                  + (alike.size() == 1 ? "1 text" : alike.size() + " texts that deviate alike")
-                  + ". Rename it with F2.",
-              "Undo",
+              Messages.of("deviations.is-followed-by-text-rename-it", derived.name(), alike.size()),
+              Messages.of("common.undo"),
               workspace::undo));
     }
   }
@@ -182,8 +181,7 @@ public final class Deviations {
     Project project = workspace.project();
     List<StyleId> stack = first().map(Layer::follows).orElse(List.of());
     if (stack.size() < 2) {
-      workspace.tell(
-          Notice.problem("The selected text does not follow several text styles on each other."));
+      workspace.tell(Notice.problem(Messages.of("deviations.the-selected-text-does-not-follow")));
       return;
     }
     Set<LayerId> alike =
@@ -196,7 +194,7 @@ public final class Deviations {
     String name =
         stack.stream()
             .map(id -> project.styles().get(id).name())
-            .collect(Collectors.joining(" with "));
+            .collect(Collectors.joining(Messages.of("deviations.with")));
     StyleId id = new StyleId(workspace.ids().next("style"));
     Style one =
         new Style(
@@ -211,13 +209,9 @@ public final class Deviations {
       workspace.pickedStyleProperty().set(Optional.of(id));
       workspace.tell(
           Notice.offering(
-              "\""
-                  + one.name()
-                  + "\" stands for "
-                  + stack.size()
-                  + " styles on "
-                  + (alike.size() == 1 ? "1 text." : alike.size() + " texts."),
-              "Undo",
+              Messages.of(
+                  "deviations.stands-for-styles-on-text", one.name(), stack.size(), alike.size()),
+              Messages.of("common.undo"),
               workspace::undo));
     }
   }

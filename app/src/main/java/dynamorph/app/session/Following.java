@@ -1,5 +1,6 @@
 package dynamorph.app.session;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice.Offer;
 import dynamorph.app.session.Notice.Tick;
 import dynamorph.model.edit.Edit;
@@ -107,7 +108,11 @@ public final class Following {
     String name = workspace.project().styles().get(style).name();
     boolean one = target.layers().size() == 1;
     String verb =
-        stamped ? (one ? " has" : " have") + " the values of" : one ? " follows" : " follow";
+        stamped
+            ? Messages.of(
+                "following.the-values-of",
+                (one ? Messages.of("following.has") : Messages.of("following.have")))
+            : one ? Messages.of("following.follows") : Messages.of("following.follow");
     workspace.tell(Notice.info(target.label() + verb + " \"" + name + "\"."));
   }
 
@@ -116,34 +121,43 @@ public final class Following {
     String name = workspace.project().styles().get(style).name();
     workspace.tell(
         Notice.offering(
-            "\"" + name + "\" is a text style and goes on whole texts.",
+            Messages.of("following.is-a-text-style-and-goes", name),
             new Offer.Press(
-                "Put it on the whole text",
+                Messages.of("following.put-it-on-the-whole-text"),
                 () -> put(new Target.Layers(words.layers()), style, false, false)),
-            new Offer.Press("Stamp it on the words", () -> put(words, style, false, true))));
+            new Offer.Press(
+                Messages.of("following.stamp-it-on-the-words"),
+                () -> put(words, style, false, true))));
   }
 
   /** What was done with local changes, and the other choices, which then hold for the session. */
   private void tellOfLocalChanges(Follow done, long deviating) {
     int count = done.target().layers().size();
     Set<Facet> kept = done.options().keepsLocal();
-    String which = count == 1 ? "this text" : deviating + " of " + count + " texts";
+    String which = Messages.of("following.0-plural-one-this-text-other", count, deviating);
     String what =
         done.options().keepsAllLocal()
-            ? (count == 1 ? "This text has" : which + " have") + " local changes; they are kept."
-            : (kept.isEmpty() ? "Local changes of " : "Some local changes of ")
-                + which
-                + " were dropped.";
+            ? Messages.of("following.0-plural-one-this-text-has", count, which)
+            : Messages.of(
+                "following.were-dropped",
+                (kept.isEmpty()
+                        ? Messages.of("following.local-changes-of")
+                        : Messages.of("following.some-local-changes-of"))
+                    + which);
     List<Offer> offers = new ArrayList<>();
     if (!done.options().keepsAllLocal()) {
-      offers.add(new Offer.Press("Keep", () -> again(done, EnumSet.allOf(Facet.class))));
+      offers.add(
+          new Offer.Press(
+              Messages.of("following.keep"), () -> again(done, EnumSet.allOf(Facet.class))));
     }
     if (!kept.isEmpty()) {
-      offers.add(new Offer.Press("Drop", () -> again(done, EnumSet.noneOf(Facet.class))));
+      offers.add(
+          new Offer.Press(
+              Messages.of("common.drop"), () -> again(done, EnumSet.noneOf(Facet.class))));
     }
     offers.add(
         new Offer.Ticks(
-            "Keep only",
+            Messages.of("following.keep-only"),
             Arrays.stream(Facet.values())
                 .map(facet ->
                     new Tick(

@@ -1,9 +1,11 @@
 package dynamorph.app.session;
 
+import dynamorph.app.message.Messages;
+
 /** How texts that are left out of a change keep their look. */
 public enum HeldAs {
-  LOCAL("by local changes"),
-  DERIVED("by a derived style");
+  LOCAL(Messages.of("held-as.by-local-changes")),
+  DERIVED(Messages.of("held-as.by-a-derived-style"));
 
   private final String label;
 

@@ -1,16 +1,15 @@
 package dynamorph.app.session;
 
+import dynamorph.app.message.Messages;
+
 /** What clicking on the stage does. */
 public enum Tool {
-  SELECT("Select", 'S', "Pick texts and shapes, move them, drag a frame around several"),
-  TEXT("Text", 'T', "Set a new text: click for a line, drag for a box; click in a text to edit it"),
-  SHAPE("Shape", 'A', "Drag out a shape; Shift constrains its proportions"),
-  DRAW("Pen", 'D', "Draw a path: click for corners, drag for curves; Enter ends it"),
-  SAMPLER(
-      "Sampler",
-      'Q',
-      "Take the look of one text and stamp it on others: click texts, drag over words or around several"),
-  HAND("Hand", 'H', "Pan the view");
+  SELECT(Messages.of("tool.select"), 'S', Messages.of("tool.pick-texts-and-shapes-move-them")),
+  TEXT(Messages.of("tool.text"), 'T', Messages.of("tool.set-a-new-text-click-for")),
+  SHAPE(Messages.of("tool.shape"), 'A', Messages.of("tool.drag-out-a-shape-shift-constrains")),
+  DRAW(Messages.of("tool.pen"), 'D', Messages.of("tool.draw-a-path-click-for-corners")),
+  SAMPLER(Messages.of("tool.sampler"), 'Q', Messages.of("tool.take-the-look-of-one-text")),
+  HAND(Messages.of("tool.hand"), 'H', Messages.of("tool.pan-the-view"));
 
   private final String label;
   private final char key;

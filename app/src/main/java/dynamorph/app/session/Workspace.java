@@ -1,5 +1,6 @@
 package dynamorph.app.session;
 
+import dynamorph.app.message.Messages;
 import dynamorph.footage.FootageFiles;
 import dynamorph.model.IdSource;
 import dynamorph.model.LayerId;
@@ -17,7 +18,6 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.value.Numbers;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -291,7 +291,7 @@ public final class Workspace {
   /** Whether something has to be committed or discarded first; says so. */
   private boolean isBusy() {
     if (attempt().isPending()) {
-      tell(Notice.problem(whatIsPending() + ": commit or discard it first."));
+      tell(Notice.problem(Messages.of("workspace.commit-or-discard-it-first", whatIsPending())));
     }
     return attempt().isPending();
   }
@@ -299,9 +299,11 @@ public final class Workspace {
   private String whatIsPending() {
     return attempt()
         .desk()
-        .map(open -> "The style \"" + open.original().name() + "\" is being edited")
-        .orElseGet(
-            () -> attempt().review().map(Review::title).orElse("") + " is not committed yet");
+        .map(open -> Messages.of("workspace.the-style-is-being-edited", open.original().name()))
+        .orElseGet(() ->
+            Messages.of(
+                "workspace.is-not-committed-yet",
+                attempt().review().map(Review::title).orElse("")));
   }
 
   /** Ends a gesture: the next edit is a step of its own. */
@@ -405,9 +407,8 @@ public final class Workspace {
     if (open.filter(Desk::isChanged).isPresent()) {
       tell(
           Notice.problem(
-              "The style \""
-                  + open.get().original().name()
-                  + "\" has changes: commit or discard them first."));
+              Messages.of(
+                  "workspace.the-style-has-changes-commit-or", open.get().original().name())));
       return;
     }
     if (open.isEmpty() && isBusy()) {
@@ -532,7 +533,7 @@ public final class Workspace {
             new HoldBack.Branch(
                 open.original().id(),
                 branchId(),
-                freeName(open.original().name() + ", as it was")));
+                freeName(Messages.of("workspace.as-it-was", open.original().name()))));
   }
 
   private StyleId branchId() {
@@ -567,18 +568,17 @@ public final class Workspace {
   private void tellCommitted(Attempt done, int count, int held) {
     String what =
         done.desk()
-            .map(desk -> "\"" + desk.draft().name() + "\" changed")
-            .orElseGet(() -> done.review().orElseThrow().title() + ": done");
-    String kept =
-        held == 0 ? "" : " " + Numbers.counted(held, "text") + " held back " + heldAs.get() + ".";
+            .map(desk -> Messages.of("workspace.changed", desk.draft().name()))
+            .orElseGet(() -> Messages.of("workspace.done", done.review().orElseThrow().title()));
+    String kept = held == 0 ? "" : Messages.of("workspace.text-held-back", held, heldAs.get());
     tell(
         Notice.offering(
             what
                 + (count == 0
-                    ? "; no text looks different."
-                    : " for " + Numbers.counted(count, "text") + ".")
+                    ? Messages.of("workspace.no-text-looks-different")
+                    : Messages.of("workspace.for-text", count))
                 + kept,
-            "Undo",
+            Messages.of("common.undo"),
             this::undo));
   }
 

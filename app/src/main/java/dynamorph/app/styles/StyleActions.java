@@ -1,6 +1,7 @@
 package dynamorph.app.styles;
 
 import dynamorph.app.action.Actions;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Deviations;
 import dynamorph.app.session.Notice;
@@ -75,12 +76,12 @@ public final class StyleActions {
     DeleteStyles unused = DeleteStyles.unused(workspace.project());
     int count = unused.styles().size();
     if (count == 0) {
-      workspace.tell(Notice.info("Every style is followed or is the base of one that is."));
+      workspace.tell(Notice.info(Messages.of("style-actions.every-style-is-followed-or-is")));
     } else if (workspace.apply(unused)) {
       workspace.tell(
           Notice.offering(
-              count == 1 ? "1 unused style deleted." : count + " unused styles deleted.",
-              "Undo",
+              Messages.of("style-actions.unused-style-deleted", count),
+              Messages.of("common.undo"),
               workspace::undo));
     }
   }

@@ -2,6 +2,7 @@ package dynamorph.app.window;
 
 import dynamorph.app.action.Action;
 import dynamorph.app.action.Actions;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
@@ -43,8 +44,8 @@ public final class CommandSearch extends TextField {
     this.workspace = workspace;
     this.actions = actions;
     this.reveal = reveal;
-    setPromptText("Find an action or a text   Ctrl+Space");
-    setAccessibleText("Find an action or a text");
+    setPromptText(Messages.of("command-search.find-an-action-or-a-text"));
+    setAccessibleText(Messages.of("command-search.find-an-action-or-a-text-2"));
     setId("search");
     setPrefWidth(240);
     getStyleClass().add("command-search");
@@ -106,7 +107,7 @@ public final class CommandSearch extends TextField {
         all().stream().filter(result -> matches(result, wanted)).limit(MOST).toList();
     results.getItems().setAll(found);
     results.setPrefHeight(Math.max(1, found.size()) * ROW_HEIGHT + 4);
-    results.setPlaceholder(new Label("Nothing is called that."));
+    results.setPlaceholder(new Label(Messages.of("command-search.nothing-is-called-that")));
     results.getSelectionModel().selectFirst();
     if (!popup.isShowing() && getScene() != null) {
       results.getStylesheets().setAll(getScene().getStylesheets());
@@ -137,17 +138,24 @@ public final class CommandSearch extends TextField {
       if (selected) {
         all.add(
             new Result(
-                "Follow " + style.name(),
-                "style",
+                Messages.of("command-search.follow", style.name()),
+                Messages.of("command-search.style"),
                 () -> workspace.following().put(style.id(), false, false)));
       }
       all.add(
-          new Result("Edit style " + style.name(), "style", () -> workspace.openDesk(style.id())));
+          new Result(
+              Messages.of("command-search.edit-style", style.name()),
+              Messages.of("command-search.style"),
+              () -> workspace.openDesk(style.id())));
     }
     for (Artboard board : workspace.project().artboards()) {
       for (Layer layer : board.layers()) {
         String words = layer.story().text().lines().findFirst().orElse("");
-        all.add(new Result(words + " \u2013 " + board.name(), "text", () -> reveal.accept(layer)));
+        all.add(
+            new Result(
+                words + " \u2013 " + board.name(),
+                Messages.of("command-search.text"),
+                () -> reveal.accept(layer)));
       }
     }
     return all;

@@ -2,6 +2,7 @@ package dynamorph.app.window;
 
 import dynamorph.app.action.Actions;
 import dynamorph.app.files.FileActions;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.edit.History;
@@ -29,9 +30,9 @@ public final class HeadBar extends HBox {
   private final FileActions files;
   private final MenuButton project = new MenuButton();
   private final Label saved = new Label();
-  private final Button undo = new Button("Undo");
-  private final Button redo = new Button("Redo");
-  private final MenuButton export = new MenuButton("Export\u2026");
+  private final Button undo = new Button(Messages.of("common.undo"));
+  private final Button redo = new Button(Messages.of("head-bar.redo"));
+  private final MenuButton export = new MenuButton(Messages.of("head-bar.export"));
 
   public HeadBar(Workspace workspace, Actions actions, FileActions files, CommandSearch search) {
     this.workspace = workspace;
@@ -66,8 +67,8 @@ public final class HeadBar extends HBox {
 
   /** Whether the artboards are looked at or a film. */
   private Node views() {
-    ToggleButton artboards = view("Artboards", "view-artboards");
-    ToggleButton timeline = view("Timeline", "view-timeline");
+    ToggleButton artboards = view(Messages.of("head-bar.artboards"), "view-artboards");
+    ToggleButton timeline = view(Messages.of("head-bar.timeline"), "view-timeline");
     artboards.setOnAction(_ -> {
       workspace.playback().close();
       show(artboards, timeline);
@@ -116,19 +117,22 @@ public final class HeadBar extends HBox {
     project.setText(workspace.project().name());
     boolean changed = !workspace.historyProperty().get().isSaved();
     boolean never = workspace.fileProperty().get().isEmpty();
-    saved.setText(never ? "not saved yet" : changed ? "changed" : "saved");
+    saved.setText(
+        never
+            ? Messages.of("head-bar.not-saved-yet")
+            : changed ? Messages.of("head-bar.changed") : Messages.of("head-bar.saved"));
     History history = workspace.historyProperty().get();
     var desk = workspace.attempt().desk();
     undo.setDisable(desk.map(open -> !open.canUndo()).orElse(!history.canUndo()));
     redo.setDisable(desk.map(open -> !open.canRedo()).orElse(!history.canRedo()));
     undo.setTooltip(
         tip(
-            "Undo",
+            Messages.of("common.undo"),
             desk.isPresent() ? Optional.of("the last change on the desk") : history.undoLabel(),
             "Ctrl+Z"));
     redo.setTooltip(
         tip(
-            "Redo",
+            Messages.of("head-bar.redo"),
             desk.isPresent() ? Optional.of("the change on the desk") : history.redoLabel(),
             "Ctrl+Shift+Z"));
   }
@@ -138,7 +142,7 @@ public final class HeadBar extends HBox {
   }
 
   private void fillProjectMenu() {
-    Menu recent = new Menu("Open recent");
+    Menu recent = new Menu(Messages.of("head-bar.open-recent"));
     for (Path file : files.user().recent()) {
       MenuItem item = new MenuItem(file.getFileName().toString());
       item.setOnAction(_ -> files.open(file));
@@ -173,7 +177,7 @@ public final class HeadBar extends HBox {
       for (double scale : new double[] {0.5, 1, 2, 4}) {
         long width = Math.round(board.width() * scale);
         long height = Math.round(board.height() * scale);
-        MenuItem item = new MenuItem("PNG, " + width + " \u00d7 " + height + " pixels");
+        MenuItem item = new MenuItem(Messages.of("head-bar.png-pixels", width, height));
         item.setOnAction(_ -> files.exportArtboard(board.id(), scale));
         menu.getItems().add(item);
       }
@@ -193,7 +197,7 @@ public final class HeadBar extends HBox {
               actions.item("film.export-all-captions"));
     }
     if (export.getItems().isEmpty()) {
-      MenuItem none = new MenuItem("There is no artboard to export");
+      MenuItem none = new MenuItem(Messages.of("head-bar.there-is-no-artboard-to-export"));
       none.setDisable(true);
       export.getItems().add(none);
     }

@@ -1,5 +1,6 @@
 package dynamorph.app.window;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Notice.Offer;
 import dynamorph.app.session.Notice.Tick;
@@ -47,7 +48,7 @@ public final class NoticeBar extends HBox {
     offers.setMinWidth(Region.USE_PREF_SIZE);
     Button close = new Button("", new FontIcon(Feather.X));
     close.getStyleClass().add("icon-button");
-    close.setAccessibleText("Close");
+    close.setAccessibleText(Messages.of("common.close"));
     close.setOnAction(_ -> workspace.clearNotice());
     getChildren().addAll(text, offers, close);
     leave.setOnFinished(_ -> workspace.clearNotice());

@@ -2,6 +2,7 @@ package dynamorph.app.window;
 
 import dynamorph.app.action.Action;
 import dynamorph.app.action.Actions;
+import dynamorph.app.message.Messages;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,17 +24,31 @@ public final class ShortcutSheet {
 
   private static Map<String, String> gestures() {
     Map<String, String> gestures = new LinkedHashMap<>();
-    gestures.put("Double-click a text", "edit it in place");
-    gestures.put("Shift+click", "add to the selection");
-    gestures.put("Arrows", "nudge by 1 pt; Shift 10, Alt 0.1");
-    gestures.put("Space+drag, or middle button", "pan the view");
-    gestures.put("Ctrl+wheel", "zoom");
-    gestures.put("S, T, H", "select, text, hand");
-    gestures.put("Hover a style", "see the selection in it");
-    gestures.put("Click a style", "follow it; + on the card: add on top");
-    gestures.put("Double-click a style", "edit it");
-    gestures.put("Drag a style", "onto the texts that shall follow");
-    gestures.put("Hold B on the desk", "see it as it was");
+    gestures.put(
+        Messages.of("shortcut-sheet.double-click-a-text"),
+        Messages.of("shortcut-sheet.edit-it-in-place"));
+    gestures.put("Shift+click", Messages.of("shortcut-sheet.add-to-the-selection"));
+    gestures.put(
+        Messages.of("shortcut-sheet.arrows"), Messages.of("shortcut-sheet.nudge-by-1-pt-shift-10"));
+    gestures.put(
+        Messages.of("shortcut-sheet.space-drag-or-middle-button"),
+        Messages.of("shortcut-sheet.pan-the-view"));
+    gestures.put("Ctrl+wheel", Messages.of("shortcut-sheet.zoom"));
+    gestures.put("S, T, H", Messages.of("shortcut-sheet.select-text-hand"));
+    gestures.put(
+        Messages.of("shortcut-sheet.hover-a-style"),
+        Messages.of("shortcut-sheet.see-the-selection-in-it"));
+    gestures.put(
+        Messages.of("shortcut-sheet.click-a-style"),
+        Messages.of("shortcut-sheet.follow-it-on-the-card-add"));
+    gestures.put(
+        Messages.of("shortcut-sheet.double-click-a-style"), Messages.of("shortcut-sheet.edit-it"));
+    gestures.put(
+        Messages.of("shortcut-sheet.drag-a-style"),
+        Messages.of("shortcut-sheet.onto-the-texts-that-shall-follow"));
+    gestures.put(
+        Messages.of("shortcut-sheet.hold-b-on-the-desk"),
+        Messages.of("shortcut-sheet.see-it-as-it-was"));
     return gestures;
   }
 
@@ -47,7 +62,9 @@ public final class ShortcutSheet {
             .collect(Collectors.groupingBy(Action::group, LinkedHashMap::new, Collectors.toList()));
     VBox left = new VBox(14);
     groups.forEach((group, list) -> left.getChildren().add(block(group, rows(list))));
-    columns.getChildren().addAll(left, block("On the stage and in the styles", GESTURES));
+    columns
+        .getChildren()
+        .addAll(left, block(Messages.of("shortcut-sheet.on-the-stage-and-in-the"), GESTURES));
     Popup popup = new Popup();
     popup.setAutoHide(true);
     popup.getContent().add(columns);

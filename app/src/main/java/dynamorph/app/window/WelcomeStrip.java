@@ -1,6 +1,7 @@
 package dynamorph.app.window;
 
 import dynamorph.app.files.UserFolder;
+import dynamorph.app.message.Messages;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -13,9 +14,9 @@ import javafx.scene.layout.Region;
 public final class WelcomeStrip extends HBox {
   private static final List<String> STEPS =
       List.of(
-          "1  Click a text and change it on the right",
-          "2  Keep its look as a style",
-          "3  Select other texts and click the style");
+          Messages.of("welcome-strip.1-click-a-text-and-change"),
+          Messages.of("welcome-strip.2-keep-its-look-as-a"),
+          Messages.of("welcome-strip.3-select-other-texts-and-click"));
 
   public WelcomeStrip(UserFolder user) {
     getStyleClass().add("welcome");
@@ -26,7 +27,7 @@ public final class WelcomeStrip extends HBox {
     }
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Button close = new Button("Got it");
+    Button close = new Button(Messages.of("welcome-strip.got-it"));
     close.setId("welcome-close");
     close.setOnAction(_ -> {
       user.setWelcomed();

@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
@@ -247,14 +248,11 @@ final class CaptionExport {
     List<Remark> losses = new ArrayList<>();
     if (format == CaptionFiles.Format.SUBRIP) {
       losses.add(
-          new Remark(
-              0,
-              "fonts, sizes, plates, outlines and shadows stay behind; bold, italic, underlined and"
-                  + " coloured words and places on the frame are kept"));
+          new Remark(0, Messages.of("caption-export.fonts-sizes-plates-outlines-and-shadows")));
       boolean ruby =
           cues.stream().flatMap(cue -> cue.runs().stream()).anyMatch(run -> !run.ruby().isEmpty());
       if (ruby) {
-        losses.add(new Remark(0, "ruby is put in brackets behind the letters that it stands over"));
+        losses.add(new Remark(0, Messages.of("caption-export.ruby-is-put-in-brackets-behind")));
       }
       return losses;
     }
@@ -274,7 +272,9 @@ final class CaptionExport {
       if (!left.isEmpty()) {
         losses.add(
             new Remark(
-                0, "of \"" + style(id).name() + "\" stays behind: " + String.join(", ", left)));
+                0,
+                Messages.of(
+                    "caption-export.of-stays-behind", style(id).name(), String.join(", ", left))));
       }
     }
     return losses;

@@ -1,6 +1,7 @@
 package dynamorph.formats.captions;
 
 import dynamorph.formats.file.PlainText;
+import dynamorph.formats.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.CaptionList;
@@ -66,7 +67,7 @@ public final class CaptionFiles {
           .findFirst()
           .orElseThrow(() ->
               new IllegalArgumentException(
-                  "\"" + name + "\": captions are in files that end in .srt, .vtt or .ttml"));
+                  Messages.of("caption-files.captions-are-in-files-that-end", name)));
     }
   }
 
@@ -92,10 +93,12 @@ public final class CaptionFiles {
    */
   public static Read read(Path file, FrameBox frame) throws IOException {
     if (!Files.exists(file)) {
-      throw new CaptionException(file.getFileName() + ": there is no such file");
+      throw new CaptionException(
+          Messages.of("caption-files.there-is-no-such-file", file.getFileName()));
     }
     if (Files.size(file) > LARGEST) {
-      throw new CaptionException(file.getFileName() + ": it is larger than 64 MB");
+      throw new CaptionException(
+          Messages.of("caption-files.it-is-larger-than-64-mb", file.getFileName()));
     }
     try {
       return read(Files.readAllBytes(file), file.getFileName().toString(), frame);
@@ -108,7 +111,7 @@ public final class CaptionFiles {
   public static Read read(byte[] bytes, String name, FrameBox frame) throws CaptionException {
     String text = PlainText.decode(bytes);
     if (text.isBlank()) {
-      throw new CaptionException("the file is empty");
+      throw new CaptionException(Messages.of("caption-files.the-file-is-empty"));
     }
     List<Remark> remarks = new ArrayList<>();
     CaptionList sheet =
@@ -119,11 +122,11 @@ public final class CaptionFiles {
         };
     if (sheet.cues().size() > MOST_CUES) {
       throw new CaptionException(
-          "it has " + sheet.cues().size() + " cues; " + MOST_CUES + " is the most");
+          Messages.of("caption-files.it-has-cues-is-the-most", sheet.cues().size(), MOST_CUES));
     }
     if (sheet.cues().isEmpty()) {
       String first = remarks.isEmpty() ? "" : "; " + remarks.getFirst();
-      throw new CaptionException("it has no cue that can be read" + first);
+      throw new CaptionException(Messages.of("caption-files.it-has-no-cue-that-can", first));
     }
     return new Read(capped(sheet, remarks), List.copyOf(remarks));
   }
@@ -141,7 +144,7 @@ public final class CaptionFiles {
     try {
       return Format.of(name);
     } catch (IllegalArgumentException unknown) {
-      throw new CaptionException("this is neither SubRip, WebVTT nor TTML");
+      throw new CaptionException(Messages.of("caption-files.this-is-neither-subrip-webvtt-nor"));
     }
   }
 
@@ -158,12 +161,11 @@ public final class CaptionFiles {
         remarks.add(
             new Remark(
                 0,
-                "the cue at "
-                    + cue.in()
-                    + " has "
-                    + cue.story().length()
-                    + " characters and is cut to "
-                    + LONGEST_CUE));
+                Messages.of(
+                    "caption-files.the-cue-at-has-characters-and",
+                    cue.in(),
+                    cue.story().length(),
+                    LONGEST_CUE)));
         cues.add(
             new CaptionList.Cue(
                 cue.name(),

@@ -1,5 +1,7 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.message.Messages;
+
 /**
  * Something that was repaired, left out or cannot be carried over.
  *
@@ -8,6 +10,6 @@ package dynamorph.formats.captions;
 public record Remark(int line, String words) {
   @Override
   public String toString() {
-    return line == 0 ? words : "line " + line + ": " + words;
+    return line == 0 ? words : Messages.of("remark.line", line, words);
   }
 }

@@ -1,6 +1,7 @@
 package dynamorph.formats.captions;
 
 import dynamorph.formats.file.PlainText;
+import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -77,7 +78,7 @@ final class SubRip {
     Time out = time(times, 5);
     int line = from + 1;
     if (in.isBefore(Time.ZERO) || !in.isBefore(out) || out.isAfter(Time.LONGEST)) {
-      remarks.add(new Remark(line, "left out: it would be seen from " + in + " to " + out));
+      remarks.add(new Remark(line, Messages.of("common.left-out-it-would-be-seen", in, out)));
       return Optional.empty();
     }
     List<String> words = new ArrayList<>(lines.subList(from + 1, to));
@@ -148,7 +149,8 @@ final class SubRip {
         Matcher colour = FONT_COLOUR.matcher(attributes);
         Optional<Rgba> found = colour.find() ? CssColours.parse(colour.group(1)) : Optional.empty();
         if (found.isEmpty()) {
-          remarks.add(new Remark(line, "the tag <font" + attributes + "> gives no known colour"));
+          remarks.add(
+              new Remark(line, Messages.of("sub-rip.the-tag-font-gives-no-known", attributes)));
         }
         yield found
             .map(rgba -> PropertySet.EMPTY.with(Properties.COAT_COLOUR.at(FILL), Colour.of(rgba)))

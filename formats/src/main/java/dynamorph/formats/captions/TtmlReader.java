@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -125,7 +126,8 @@ final class TtmlReader {
     } catch (XMLStreamException broken) {
       int line = broken.getLocation() == null ? 0 : broken.getLocation().getLineNumber();
       String why = broken.getMessage().replaceAll("(?s).*Message:\\s*", "");
-      throw new CaptionException("line " + Math.max(1, line) + ": this is not XML: " + why);
+      throw new CaptionException(
+          Messages.of("ttml-reader.line-this-is-not-xml", Math.max(1, line), why));
     } catch (IllegalArgumentException | ArithmeticException wrong) {
       throw new CaptionException(wrong.getMessage());
     }
@@ -146,11 +148,12 @@ final class TtmlReader {
         case XMLStreamConstants.START_ELEMENT -> {
           if (open.size() > DEEPEST) {
             throw new CaptionException(
-                "line " + line() + ": elements lie more than " + DEEPEST + " deep");
+                Messages.of("ttml-reader.line-elements-lie-more-than-deep", line(), DEEPEST));
           }
           String name = xml.getLocalName();
           if (open.size() == 1 && !name.equals("tt")) {
-            throw new CaptionException("line " + line() + ": this is no TTML: <" + name + ">");
+            throw new CaptionException(
+                Messages.of("ttml-reader.line-this-is-no-ttml", line(), name));
           }
           Context inner = inner(open.peek(), name);
           switch (name) {
@@ -204,7 +207,7 @@ final class TtmlReader {
         }
         case XMLStreamConstants.DTD ->
             throw new CaptionException(
-                "line " + line() + ": a document type is not read, since it can hide things");
+                Messages.of("ttml-reader.line-a-document-type-is-not", line()));
         default -> {}
       }
     }
@@ -459,7 +462,7 @@ final class TtmlReader {
           default -> Optional.empty();
         };
     if (read.isEmpty()) {
-      remarks.add(new Remark(line, "left out: " + name + " \"" + text + "\""));
+      remarks.add(new Remark(line, Messages.of("ttml-reader.left-out", name, text)));
     }
     return read.orElse(none);
   }
@@ -531,7 +534,7 @@ final class TtmlReader {
     }
     Matcher offset = OFFSET_TIME.matcher(text.strip());
     if (!offset.matches()) {
-      remarks.add(new Remark(line(), "\"" + text.strip() + "\" is no time"));
+      remarks.add(new Remark(line(), Messages.of("ttml-reader.is-no-time", text.strip())));
       return Optional.empty();
     }
     double number = Double.parseDouble(offset.group(1));
@@ -626,14 +629,14 @@ final class TtmlReader {
   private void cue(Paragraph paragraph, CueTextBuilder words) {
     Context context = paragraph.context;
     if (context.end.isEmpty()) {
-      remarks.add(new Remark(paragraph.line, "left out: it has no end"));
+      remarks.add(new Remark(paragraph.line, Messages.of("ttml-reader.left-out-it-has-no-end")));
       return;
     }
     Time out = context.end.get();
     if (!context.begin.isBefore(out) || out.isAfter(Time.LONGEST)) {
       remarks.add(
           new Remark(
-              paragraph.line, "left out: it would be seen from " + context.begin + " to " + out));
+              paragraph.line, Messages.of("common.left-out-it-would-be-seen", context.begin, out)));
       return;
     }
     PropertySet local =
@@ -712,13 +715,15 @@ final class TtmlReader {
     }
     String name = id.replace('-', ' ').replace('_', ' ').strip();
     String shown =
-        name.isEmpty() ? "Style" : Character.toUpperCase(name.charAt(0)) + name.substring(1);
+        name.isEmpty()
+            ? Messages.of("ttml-reader.style")
+            : Character.toUpperCase(name.charAt(0)) + name.substring(1);
     made.put(
         own,
         new Style(
             own,
             shown,
-            "Captions",
+            Messages.of("ttml-reader.captions"),
             level,
             base.map(other -> level == StyleLevel.TEXT ? textId(other) : characterId(other))
                 .filter(made::containsKey),

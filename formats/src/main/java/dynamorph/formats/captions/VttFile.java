@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.model.timeline.Time;
 import java.util.ArrayList;
 import java.util.List;
@@ -134,7 +135,8 @@ final class VttFile {
       case REGION -> regions.add(VttRegion.parse(String.join("\n", buffer)));
       case UNKNOWN -> {
         if (!header && !NOTE.matcher(String.join("\n", buffer)).matches()) {
-          remarks.add(new Remark(first + 1, "passed over: no cue, style sheet or region"));
+          remarks.add(
+              new Remark(first + 1, Messages.of("vtt-file.passed-over-no-cue-style-sheet")));
         }
       }
     }
@@ -151,7 +153,7 @@ final class VttFile {
       text.add(lines[at++]);
     }
     if (end.isEmpty()) {
-      remarks.add(new Remark(timesLine + 1, "left out: the times cannot be read"));
+      remarks.add(new Remark(timesLine + 1, Messages.of("vtt-file.left-out-the-times-cannot-be")));
       return;
     }
     cues.add(

@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -44,7 +45,7 @@ final class VttReader {
   static CaptionList read(String text, FrameBox frame, List<Remark> remarks)
       throws CaptionException {
     if (!isOne(text)) {
-      throw new CaptionException("line 1: a WebVTT file begins with the word WEBVTT");
+      throw new CaptionException(Messages.of("vtt-reader.line-1-a-webvtt-file-begins"));
     }
     return new VttReader(frame, remarks).sheet(VttFile.read(text, remarks));
   }
@@ -62,11 +63,11 @@ final class VttReader {
     if (!cue.start().isBefore(cue.end()) || cue.end().isAfter(Time.LONGEST)) {
       remarks.add(
           new Remark(
-              cue.line(), "left out: it would be seen from " + cue.start() + " to " + cue.end()));
+              cue.line(), Messages.of("common.left-out-it-would-be-seen", cue.start(), cue.end())));
       return Optional.empty();
     }
     if (!cue.settings().vertical().isEmpty()) {
-      remarks.add(new Remark(cue.line(), "vertical text is set in lines from left to right"));
+      remarks.add(new Remark(cue.line(), Messages.of("vtt-reader.vertical-text-is-set-in-lines")));
     }
     VttSpans.Read told = VttSpans.read(cue.text(), styles);
     return Optional.of(
@@ -193,7 +194,8 @@ final class VttReader {
             rules.merge(what, values, PropertySet::overlaidBy);
           } else {
             remarks.add(
-                new Remark(line, "the selector \"" + selector.strip() + "\" selects no cue"));
+                new Remark(
+                    line, Messages.of("vtt-reader.the-selector-selects-no-cue", selector.strip())));
           }
         }
       }
@@ -240,7 +242,7 @@ final class VttReader {
             new Style(
                 id(selector),
                 name(selector),
-                "Captions",
+                Messages.of("vtt-reader.captions"),
                 whole ? StyleLevel.TEXT : StyleLevel.CHARACTER,
                 Optional.empty(),
                 values,
@@ -256,14 +258,14 @@ final class VttReader {
     private static String name(String selector) {
       Matcher voice = Pattern.compile("v?\\[voice=[\"']?(.*?)[\"']?\\]").matcher(selector);
       if (selector.isEmpty()) {
-        return "Caption";
+        return Messages.of("vtt-reader.caption");
       }
       if (voice.matches()) {
         return voice.group(1);
       }
       String plain = selector.replaceAll("[.#]", " ").strip();
       return plain.isEmpty()
-          ? "Words"
+          ? Messages.of("vtt-reader.words")
           : Character.toUpperCase(plain.charAt(0)) + plain.substring(1);
     }
   }

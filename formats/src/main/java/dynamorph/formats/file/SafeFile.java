@@ -1,5 +1,6 @@
 package dynamorph.formats.file;
 
+import dynamorph.formats.message.Messages;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.AtomicMoveNotSupportedException;
@@ -31,7 +32,7 @@ public final class SafeFile {
     Path target = file.toAbsolutePath();
     Path folder = target.getParent();
     if (!Files.isDirectory(folder)) {
-      throw new IOException(file + ": the folder " + folder + " does not exist");
+      throw new IOException(Messages.of("safe-file.the-folder-does-not-exist", file, folder));
     }
     // not a temporary file of the system, which only its owner could read
     Path beside = folder.resolve("." + target.getFileName() + "-" + UUID.randomUUID() + ".part");

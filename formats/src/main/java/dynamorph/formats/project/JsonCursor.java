@@ -1,5 +1,6 @@
 package dynamorph.formats.project;
 
+import dynamorph.formats.message.Messages;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -64,13 +65,14 @@ final class JsonCursor {
     Set<String> unknown = new LinkedHashSet<>(node.propertyNames());
     Set.of(known).forEach(unknown::remove);
     if (!unknown.isEmpty()) {
-      throw wrong("unknown field \"" + unknown.iterator().next() + "\"");
+      throw wrong(Messages.of("json-cursor.unknown-field", unknown.iterator().next()));
     }
     return this;
   }
 
   JsonCursor field(String name) {
-    return find(name).orElseThrow(() -> wrong("the field \"" + name + "\" is missing"));
+    return find(name)
+        .orElseThrow(() -> wrong(Messages.of("json-cursor.the-field-is-missing", name)));
   }
 
   Optional<JsonCursor> find(String name) {
@@ -84,14 +86,14 @@ final class JsonCursor {
 
   private JsonNode object() {
     if (!node.isObject()) {
-      throw wrong("expected an object, found " + kind());
+      throw wrong(Messages.of("json-cursor.expected-an-object-found", kind()));
     }
     return node;
   }
 
   <T> List<T> items(Function<JsonCursor, T> read) {
     if (!node.isArray()) {
-      throw wrong("expected a list, found " + kind());
+      throw wrong(Messages.of("json-cursor.expected-a-list-found", kind()));
     }
     List<T> items = new ArrayList<>(node.size());
     for (int index = 0; index < node.size(); index++) {
@@ -110,14 +112,14 @@ final class JsonCursor {
 
   String text() {
     if (!node.isString()) {
-      throw wrong("expected text, found " + kind());
+      throw wrong(Messages.of("json-cursor.expected-text-found", kind()));
     }
     return node.stringValue();
   }
 
   double number() {
     if (!node.isNumber()) {
-      throw wrong("expected a number, found " + kind());
+      throw wrong(Messages.of("json-cursor.expected-a-number-found", kind()));
     }
     return node.doubleValue();
   }
@@ -133,18 +135,18 @@ final class JsonCursor {
     if (node.isBoolean()) {
       return node.booleanValue();
     }
-    throw wrong("expected a value, found " + kind());
+    throw wrong(Messages.of("json-cursor.expected-a-value-found", kind()));
   }
 
   private String kind() {
     return switch (node.getNodeType()) {
-      case OBJECT -> "an object";
+      case OBJECT -> Messages.of("json-cursor.an-object");
       case ARRAY -> "a list";
-      case STRING -> "the text \"" + node.stringValue() + "\"";
-      case NUMBER -> "the number " + node;
+      case STRING -> Messages.of("json-cursor.the-text", node.stringValue());
+      case NUMBER -> Messages.of("json-cursor.the-number", node);
       case BOOLEAN -> node.toString();
       case NULL -> "null";
-      default -> "something else";
+      default -> Messages.of("json-cursor.something-else");
     };
   }
 }

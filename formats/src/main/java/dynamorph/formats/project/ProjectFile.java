@@ -1,6 +1,7 @@
 package dynamorph.formats.project;
 
 import dynamorph.formats.file.SafeFile;
+import dynamorph.formats.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.Asset;
 import dynamorph.model.Project;
@@ -106,7 +107,7 @@ public final class ProjectFile {
   /** The same for files of other formats that are built alike. */
   static Project read(Path file, Set<String> formats) throws ProjectReadException {
     if (Files.isDirectory(file)) {
-      throw new ProjectReadException(file, "", "this is a folder, not a project file");
+      throw new ProjectReadException(file, "", Messages.of("project-file.this-is-a-folder-not-a"));
     }
     try (ZipFile zip = new ZipFile(file.toFile())) {
       checkHeader(file, zip, formats);
@@ -115,13 +116,14 @@ public final class ProjectFile {
     } catch (JsonCursor.Wrong wrong) {
       throw new ProjectReadException(file, wrong.place(), wrong.getMessage());
     } catch (NoSuchFileException | java.io.FileNotFoundException missing) {
-      throw new ProjectReadException(file, "", "there is no such file");
+      throw new ProjectReadException(file, "", Messages.of("project-file.there-is-no-such-file"));
     } catch (ZipException | java.io.EOFException damaged) {
       throw new ProjectReadException(file, "", whyNoZip(file));
     } catch (ProjectReadException told) {
       throw told;
     } catch (IOException unreadable) {
-      throw new ProjectReadException(file, "", "cannot be read: " + unreadable.getMessage());
+      throw new ProjectReadException(
+          file, "", Messages.of("project-file.cannot-be-read", unreadable.getMessage()));
     }
   }
 
@@ -129,12 +131,14 @@ public final class ProjectFile {
     try (InputStream stream = Files.newInputStream(file)) {
       byte[] start = stream.readNBytes(2);
       if (start.length == 0) {
-        return "the file is empty";
+        return Messages.of("project-file.the-file-is-empty");
       }
       boolean zip = start.length == 2 && start[0] == 'P' && start[1] == 'K';
-      return zip ? "the file is damaged or cut short" : "this is not a Dynamorph project";
+      return zip
+          ? Messages.of("project-file.the-file-is-damaged-or-cut")
+          : Messages.of("project-file.this-is-not-a-dynamorph-project");
     } catch (IOException unreadable) {
-      return "cannot be read: " + unreadable.getMessage();
+      return Messages.of("project-file.cannot-be-read", unreadable.getMessage());
     }
   }
 
@@ -142,43 +146,49 @@ public final class ProjectFile {
       throws ProjectReadException {
     if (zip.getEntry(Names.HEADER_ENTRY) == null) {
       throw new ProjectReadException(
-          file, "", "this is not a Dynamorph project: " + Names.HEADER_ENTRY + " is missing");
+          file,
+          "",
+          Messages.of("project-file.this-is-not-a-dynamorph-project-2", Names.HEADER_ENTRY));
     }
     JsonCursor header = document(zip, Names.HEADER_ENTRY);
     String format = header.field(Names.FORMAT_NAME).text();
     if (!formats.contains(format)) {
-      String expected = String.join("\" or \"", new java.util.TreeSet<>(formats));
+      String expected =
+          String.join(Messages.of("project-file.or"), new java.util.TreeSet<>(formats));
       throw header
           .field(Names.FORMAT_NAME)
-          .wrong("expected \"" + expected + "\", found \"" + format + "\"");
+          .wrong(Messages.of("project-file.expected-found", expected, format));
     }
     double version = header.field(Names.FORMAT_VERSION).number();
     if (version != Names.VERSION) {
       throw header
           .field(Names.FORMAT_VERSION)
           .wrong(
-              "this file has version "
-                  + dynamorph.model.value.Numbers.format(version)
-                  + "; this Dynamorph reads version "
-                  + Names.VERSION
-                  + ", so a newer one is needed");
+              Messages.of(
+                  "project-file.this-file-has-version-this-dynamorph",
+                  dynamorph.model.value.Numbers.format(version),
+                  Names.VERSION));
     }
   }
 
   private static JsonCursor document(ZipFile zip, String name) {
     ZipEntry entry = zip.getEntry(name);
     if (entry == null) {
-      throw new JsonCursor.Wrong(name, "the document is missing");
+      throw new JsonCursor.Wrong(name, Messages.of("project-file.the-document-is-missing"));
     }
     try {
       return new JsonCursor(JSON.readTree(bytes(zip, entry)), name);
     } catch (JacksonException broken) {
       var at = broken.getLocation();
       String place =
-          at == null ? name : name + " line " + at.getLineNr() + ", column " + at.getColumnNr();
-      throw new JsonCursor.Wrong(place, "this is not JSON: " + broken.getOriginalMessage());
+          at == null
+              ? name
+              : Messages.of("project-file.line-column", name, at.getLineNr(), at.getColumnNr());
+      throw new JsonCursor.Wrong(
+          place, Messages.of("project-file.this-is-not-json", broken.getOriginalMessage()));
     } catch (IOException damaged) {
-      throw new JsonCursor.Wrong(name, "the document is damaged: " + damaged.getMessage());
+      throw new JsonCursor.Wrong(
+          name, Messages.of("project-file.the-document-is-damaged", damaged.getMessage()));
     }
   }
 
@@ -186,7 +196,8 @@ public final class ProjectFile {
     try (InputStream stream = zip.getInputStream(entry)) {
       byte[] bytes = stream.readNBytes((int) LARGEST_ENTRY + 1);
       if (bytes.length > LARGEST_ENTRY) {
-        throw new JsonCursor.Wrong(entry.getName(), "it is larger than 256 MB");
+        throw new JsonCursor.Wrong(
+            entry.getName(), Messages.of("project-file.it-is-larger-than-256-mb"));
       }
       return bytes;
     }
@@ -207,7 +218,8 @@ public final class ProjectFile {
       Asset asset =
           new Asset(entry.getName().substring(Names.ASSET_FOLDER.length()), bytes(zip, entry));
       if (asset.isFont() && asset.bytes().length == 0) {
-        throw new JsonCursor.Wrong(entry.getName(), "the font is empty (0 bytes)");
+        throw new JsonCursor.Wrong(
+            entry.getName(), Messages.of("project-file.the-font-is-empty-0-bytes"));
       }
       return asset;
     } catch (IllegalArgumentException name) {

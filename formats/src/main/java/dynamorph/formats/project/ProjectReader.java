@@ -1,5 +1,6 @@
 package dynamorph.formats.project;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Asset;
@@ -121,7 +122,8 @@ final class ProjectReader {
     return Arrays.stream(ColourLabel.values())
         .filter(label -> label.id().equals(cursor.text()))
         .findFirst()
-        .orElseThrow(() -> cursor.wrong("there is no colour label \"" + cursor.text() + "\""));
+        .orElseThrow(() ->
+            cursor.wrong(Messages.of("project-reader.there-is-no-colour-label", cursor.text())));
   }
 
   private static StyleLevel level(JsonCursor cursor) {
@@ -130,7 +132,8 @@ final class ProjectReader {
         .findFirst()
         .orElseThrow(() ->
             cursor.wrong(
-                "expected one of text, paragraph, character, found \"" + cursor.text() + "\""));
+                Messages.of(
+                    "project-reader.expected-one-of-text-paragraph-character", cursor.text())));
   }
 
   private Artboard artboard(JsonCursor cursor) {
@@ -165,8 +168,8 @@ final class ProjectReader {
     return Arrays.stream(LengthUnit.values())
         .filter(unit -> unit.symbol().equals(cursor.text()))
         .findFirst()
-        .orElseThrow(
-            () -> cursor.wrong("expected one of pt, mm, in, px, found \"" + cursor.text() + "\""));
+        .orElseThrow(() ->
+            cursor.wrong(Messages.of("project-reader.expected-one-of-pt-mm-in", cursor.text())));
   }
 
   private Colour colour(JsonCursor cursor) {
@@ -188,7 +191,7 @@ final class ProjectReader {
         Names.TIMING);
     LayerId id = cursor.field(Names.ID).checked(() -> new LayerId(cursor.field(Names.ID).text()));
     if (!layerIds.add(id)) {
-      throw cursor.wrong("two layers have the id \"" + id + "\"");
+      throw cursor.wrong(Messages.of("project-reader.two-layers-have-the-id", id));
     }
     return cursor.checked(() ->
         new Layer(
@@ -229,7 +232,7 @@ final class ProjectReader {
   private StyleId styleReference(JsonCursor cursor) {
     StyleId id = cursor.checked(() -> new StyleId(cursor.text()));
     if (styles.find(id).isEmpty()) {
-      throw cursor.wrong("there is no style with the id \"" + id + "\"");
+      throw cursor.wrong(Messages.of("project-reader.there-is-no-style-with-the", id));
     }
     return id;
   }
@@ -256,7 +259,7 @@ final class ProjectReader {
 
   private void checkSwatch(Colour colour, JsonCursor cursor) {
     if (colour instanceof Colour.SwatchReference(String swatch) && palette.find(swatch).isEmpty()) {
-      throw cursor.wrong("there is no swatch with the id \"" + swatch + "\"");
+      throw cursor.wrong(Messages.of("project-reader.there-is-no-swatch-with-the", swatch));
     }
   }
 }

@@ -94,8 +94,7 @@ public final class ProjectSchema {
             Names.LEVEL, choice(List.of("text", "paragraph", "character")),
             Names.BASED_ON, pattern(ID),
             Names.SAMPLE, text(),
-            Names.LABEL,
-                choice(Arrays.stream(ColourLabel.values()).map(ColourLabel::id).toList()),
+            Names.LABEL, choice(Arrays.stream(ColourLabel.values()).map(ColourLabel::id).toList()),
             Names.NOTE, text(),
             Names.PROPERTIES, reference()),
         List.of(Names.ID, Names.NAME, Names.LEVEL));

@@ -1,5 +1,6 @@
 package dynamorph.formats.project;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -16,7 +17,8 @@ public final class PropertyJson {
    */
   public static PropertySet read(JsonNode node) {
     if (!node.isObject()) {
-      throw new IllegalArgumentException("expected an object of property values");
+      throw new IllegalArgumentException(
+          Messages.of("property-json.expected-an-object-of-property-values"));
     }
     PropertySet values = PropertySet.EMPTY;
     for (var entry : node.properties()) {

@@ -1,5 +1,6 @@
 package dynamorph.formats.project;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.model.property.ValueType;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.BoxLengths;
@@ -57,10 +58,7 @@ final class ShapeJson {
       default ->
           throw cursor
               .field(Names.KIND)
-              .wrong(
-                  "expected rectangle, ellipse, line, polygon, path or image, found \""
-                      + kind
-                      + "\"");
+              .wrong(Messages.of("shape-json.expected-rectangle-ellipse-line-polygon-path", kind));
     };
   }
 

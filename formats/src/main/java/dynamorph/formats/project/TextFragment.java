@@ -1,5 +1,6 @@
 package dynamorph.formats.project;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
@@ -32,12 +33,14 @@ public final class TextFragment {
     List<Layer> alone = texts.stream().map(text -> DetachFromTrack.of(project, text)).toList();
     StyleBundle needed = StyleBundle.of(project, alone);
     ImportStyles.Arrived arrived =
-        new ImportStyles(needed, Map.of()).arrive(Project.empty("Texts"));
+        new ImportStyles(needed, Map.of())
+            .arrive(Project.empty(Messages.of("text-fragment.texts")));
     Project small =
         arrived
             .project()
             .plus(
-                Artboard.empty("texts", "Texts", SIDE, SIDE, LengthUnit.POINT)
+                Artboard.empty(
+                        "texts", Messages.of("text-fragment.texts"), SIDE, SIDE, LengthUnit.POINT)
                     .withLayers(alone.stream().map(arrived::settled).toList()));
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try {

@@ -1,5 +1,6 @@
 package dynamorph.formats.project;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.property.ValueType;
 import dynamorph.model.style.StyleId;
@@ -66,7 +67,7 @@ final class TimelineReader {
       default ->
           throw cursor
               .field(Names.KIND)
-              .wrong("expected one of titles, footage, captions, found \"" + kind + "\"");
+              .wrong(Messages.of("timeline-reader.expected-one-of-titles-footage-captions", kind));
     };
   }
 
@@ -145,7 +146,8 @@ final class TimelineReader {
           .filter(scenery -> scenery.id().equals(drawn.text()))
           .findFirst()
           .map(Media.Drawn::new)
-          .orElseThrow(() -> drawn.wrong("expected one of gears, pendulum, dial"));
+          .orElseThrow(() ->
+              drawn.wrong(Messages.of("timeline-reader.expected-one-of-gears-pendulum-dial")));
     }
     return cursor
         .find(Names.IMAGE)
@@ -175,7 +177,7 @@ final class TimelineReader {
   private static Time time(JsonCursor cursor) {
     double ticks = cursor.number();
     if (ticks != Math.rint(ticks) || Math.abs(ticks) > Time.LONGEST.ticks()) {
-      throw cursor.wrong("a time is a whole number of ticks of 1/90,000,000 s");
+      throw cursor.wrong(Messages.of("timeline-reader.a-time-is-a-whole-number"));
     }
     return new Time((long) ticks);
   }

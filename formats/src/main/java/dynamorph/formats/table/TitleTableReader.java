@@ -1,6 +1,7 @@
 package dynamorph.formats.table;
 
 import dynamorph.formats.file.PlainText;
+import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.TitleTable;
 import dynamorph.model.edit.importing.TitleTable.Role;
 import dynamorph.model.edit.importing.TitleTable.Row;
@@ -31,17 +32,19 @@ public final class TitleTableReader {
    */
   public static TitleTable read(Path file) throws IOException {
     if (!Files.exists(file)) {
-      throw new IOException(file.getFileName() + ": there is no such file");
+      throw new IOException(
+          Messages.of("title-table-reader.there-is-no-such-file", file.getFileName()));
     }
     if (Files.size(file) > LARGEST) {
-      throw new IOException(file.getFileName() + ": a table is at most 16 MB");
+      throw new IOException(
+          Messages.of("title-table-reader.a-table-is-at-most-16", file.getFileName()));
     }
     return parse(PlainText.decode(Files.readAllBytes(file)), file.getFileName().toString());
   }
 
   static TitleTable parse(String text, String name) throws IOException {
     if (text.isBlank()) {
-      throw new IOException(name + ": the table is empty");
+      throw new IOException(Messages.of("title-table-reader.the-table-is-empty", name));
     }
     try (CSVParser parser =
         CSVParser.parse(
@@ -55,7 +58,8 @@ public final class TitleTableReader {
       List<Row> rows = new ArrayList<>();
       for (CSVRecord found : parser) {
         if (rows.size() > MOST_ROWS) {
-          throw new IOException(name + ": a table has at most " + MOST_ROWS + " rows");
+          throw new IOException(
+              Messages.of("title-table-reader.a-table-has-at-most-rows", name, MOST_ROWS));
         }
         rows.add(new Row(parser.getCurrentLineNumber(), found.toList()));
       }

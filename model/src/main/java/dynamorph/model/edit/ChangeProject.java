@@ -4,6 +4,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Asset;
 import dynamorph.model.Project;
+import dynamorph.model.message.Messages;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
@@ -26,8 +27,8 @@ public sealed interface ChangeProject extends Edit {
       return style
           .flatMap(before.styles()::find)
           .map(Style::name)
-          .map(name -> "Make \"" + name + "\" the base style")
-          .orElse("Remove the base style");
+          .map(name -> Messages.of("change-project.make-the-base-style", name))
+          .orElse(Messages.of("change-project.remove-the-base-style"));
     }
   }
 
@@ -44,11 +45,15 @@ public sealed interface ChangeProject extends Edit {
 
     @Override
     public String label(Project before) {
-      String board = before.artboard(artboard).map(Artboard::name).orElse("the artboard");
+      String board =
+          before
+              .artboard(artboard)
+              .map(Artboard::name)
+              .orElse(Messages.of("change-project.the-artboard"));
       return style
           .flatMap(before.styles()::find)
-          .map(base -> "Make \"" + base.name() + "\" the base style of " + board)
-          .orElse("Let " + board + " have the base style of the project");
+          .map(base -> Messages.of("change-project.make-the-base-style-of", base.name(), board))
+          .orElse(Messages.of("change-project.let-have-the-base-style-of", board));
     }
   }
 
@@ -58,11 +63,8 @@ public sealed interface ChangeProject extends Edit {
         .filter(base -> base.level() != StyleLevel.TEXT)
         .ifPresent(base -> {
           throw new EditRefused(
-              "Only a text style can be the base; \""
-                  + base.name()
-                  + "\" is a "
-                  + base.level().label()
-                  + " style.");
+              Messages.of(
+                  "change-project.only-a-text-style-can-be", base.name(), base.level().label()));
         });
   }
 
@@ -78,7 +80,7 @@ public sealed interface ChangeProject extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Import \"" + asset.name() + "\"";
+      return Messages.of("change-project.import", asset.name());
     }
   }
 }

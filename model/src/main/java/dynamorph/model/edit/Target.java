@@ -1,8 +1,8 @@
 package dynamorph.model.edit;
 
 import dynamorph.model.LayerId;
+import dynamorph.model.message.Messages;
 import dynamorph.model.text.TextRange;
-import dynamorph.model.value.Numbers;
 import java.util.LinkedHashSet;
 import java.util.SequencedSet;
 import java.util.Set;
@@ -31,7 +31,7 @@ public sealed interface Target {
 
     @Override
     public String label() {
-      return Numbers.counted(layers.size(), "text");
+      return Messages.of("count.text", layers.size());
     }
   }
 
@@ -44,7 +44,9 @@ public sealed interface Target {
 
     @Override
     public String label() {
-      return range.isEmpty() ? "this paragraph" : "the selected words";
+      return range.isEmpty()
+          ? Messages.of("target.this-paragraph")
+          : Messages.of("target.the-selected-words");
     }
   }
 }

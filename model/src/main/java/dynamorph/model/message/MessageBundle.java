@@ -7,10 +7,10 @@ import java.util.MissingResourceException;
 import java.util.ResourceBundle;
 
 /**
- * Text that people read, by key, from a resource bundle. A text is a pattern of ICU's MessageFormat:
- * arguments are numbered from 0, an apostrophe is written twice, plural forms are chosen by the
- * rules of the language: <code>{0, plural, one {# text} other {# texts}}</code>. Arguments that
- * choose no form stand in the text as they are written in code.
+ * Text that people read, by key, from a resource bundle. A text is a pattern of ICU's
+ * MessageFormat: arguments are numbered from 0, an apostrophe is written twice, plural forms are
+ * chosen by the rules of the language: <code>{0, plural, one {# text} other {# texts}}</code>.
+ * Arguments that choose no form stand in the text as they are written in code.
  *
  * <p>Safe on any thread.
  */

@@ -1,5 +1,7 @@
 package dynamorph.model.property;
 
+import dynamorph.model.message.Messages;
+
 /**
  * Where in a look a property stands: on the text itself, on a coat, or on an effect of a coat.
  *
@@ -21,10 +23,7 @@ public record Address(String host, String coat, String effect) implements Compar
     boolean known = host.equals(FINISH) || host.equals(PLATE);
     if (!text && !(known && isId(coat) && (effect.isEmpty() || isId(effect)))) {
       throw new IllegalArgumentException(
-          "\""
-              + String.join("/", host, coat, effect)
-              + "\" does not name a coat; write finish/COAT"
-              + " or plate/COAT, with ids of a-z, 0-9 and -");
+          Messages.of("address.does-not-name-a-coat-write", String.join("/", host, coat, effect)));
     }
   }
 

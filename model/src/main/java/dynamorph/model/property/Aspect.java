@@ -1,9 +1,9 @@
 package dynamorph.model.property;
 
 import dynamorph.model.message.Messages;
-import java.util.Locale;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.GradientStops;
+import java.util.Locale;
 import java.util.Set;
 
 /** A part of a look that can be left alone while the rest of a style is taken. */

@@ -2,6 +2,7 @@ package dynamorph.model.property;
 
 import static dynamorph.model.property.Registry.coat;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
@@ -32,10 +33,8 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
       coat("name", new ValueType.Written<>(String.class, String::strip, "^.*$", "a name"), "");
   public static final Property<Double> COAT_ORDER =
       coat("order", new ValueType.Number(-1e6, 1e6, ""), 0.0);
-  public static final Property<Boolean> COAT_SHOWN =
-      coat("shown", new ValueType.Flag(), true);
-  public static final Property<Boolean> COAT_REMOVED =
-      coat("removed", new ValueType.Flag(), false);
+  public static final Property<Boolean> COAT_SHOWN = coat("shown", new ValueType.Flag(), true);
+  public static final Property<Boolean> COAT_REMOVED = coat("removed", new ValueType.Flag(), false);
   public static final Property<Double> COAT_OPACITY =
       coat("opacity", new ValueType.Number(0, 1, ""), 1.0);
   public static final Property<BlendMode> COAT_BLEND =
@@ -45,11 +44,14 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
   public static final Property<Colour> COAT_COLOUR =
       coat("colour", new ValueType.Colours(), Colour.of(Rgba.BLACK));
   public static final Property<GradientStops> GRADIENT_STOPS =
-      coat("stops", new ValueType.Written<>(
+      coat(
+          "stops",
+          new ValueType.Written<>(
               GradientStops.class,
               GradientStops::parse,
               "^\\S+ +[0-9.]+ ?%.*$",
-              "stops such as \"#fbe6a2 0%, swatch:copper 60% / 80%\""), GradientStops.PLAIN);
+              Messages.of("coat-properties.stops-such-as-fbe6a2-0-swatch")),
+          GradientStops.PLAIN);
   public static final Property<Double> GRADIENT_ANGLE =
       coat("angle", new ValueType.Number(-3600, 3600, "\u00b0"), 90.0);
   public static final Property<Double> GRADIENT_X =
@@ -74,14 +76,19 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
       coat("tile-weight", new ValueType.Number(0, 100, "%"), 50.0);
   public static final Property<Double> TILE_ANGLE =
       coat("tile-angle", new ValueType.Number(-3600, 3600, "\u00b0"), 0.0);
-  public static final Property<Length> TILE_X =
-      coat("tile-x", Registry.SIGNED_LENGTH, Length.ZERO);
-  public static final Property<Length> TILE_Y =
-      coat("tile-y", Registry.SIGNED_LENGTH, Length.ZERO);
+  public static final Property<Length> TILE_X = coat("tile-x", Registry.SIGNED_LENGTH, Length.ZERO);
+  public static final Property<Length> TILE_Y = coat("tile-y", Registry.SIGNED_LENGTH, Length.ZERO);
   public static final Property<Colour> TILE_BACKGROUND =
       coat("tile-background", new ValueType.Colours(), Colour.hex("#00000000"));
   public static final Property<String> TILE_IMAGE =
-      coat("tile-image", new ValueType.Written<>(String.class, String::strip, "^.*$", "the name of an image"), "");
+      coat(
+          "tile-image",
+          new ValueType.Written<>(
+              String.class,
+              String::strip,
+              "^.*$",
+              Messages.of("coat-properties.the-name-of-an-image")),
+          "");
   public static final Property<Length> COAT_OFFSET =
       coat("offset", Registry.SIGNED_LENGTH, Length.ZERO);
   public static final Property<Length> STROKE_WIDTH =
@@ -95,11 +102,14 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
   public static final Property<StrokeCap> STROKE_CAP =
       coat("cap", new ValueType.Choice<>(StrokeCap.class), StrokeCap.BUTT);
   public static final Property<Dashes> DASHES =
-      coat("dashes", new ValueType.Written<>(
+      coat(
+          "dashes",
+          new ValueType.Written<>(
               Dashes.class,
               Dashes::parse,
               "^(none|[0-9.]+ ?(pt|em)?(, ?[0-9.]+ ?(pt|em)?)*)$",
-              "lengths such as \"0.2 em, 0.1 em\", or none"), Dashes.NONE);
+              Messages.of("coat-properties.lengths-such-as-0-2-em")),
+          Dashes.NONE);
   public static final Property<Length> DASH_OFFSET =
       coat("dash-offset", Registry.SIGNED_LENGTH, Length.ZERO);
   public static final Property<DashFit> DASH_FIT =

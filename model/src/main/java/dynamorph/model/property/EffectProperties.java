@@ -20,8 +20,7 @@ public abstract sealed class EffectProperties extends CoatProperties permits Pro
       effect("name", new ValueType.Written<>(String.class, String::strip, "^.*$", "a name"), "");
   public static final Property<Double> EFFECT_ORDER =
       effect("order", new ValueType.Number(-1e6, 1e6, ""), 0.0);
-  public static final Property<Boolean> EFFECT_SHOWN =
-      effect("shown", new ValueType.Flag(), true);
+  public static final Property<Boolean> EFFECT_SHOWN = effect("shown", new ValueType.Flag(), true);
   public static final Property<Boolean> EFFECT_REMOVED =
       effect("removed", new ValueType.Flag(), false);
   public static final Property<Colour> EFFECT_COLOUR =

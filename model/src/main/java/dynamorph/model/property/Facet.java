@@ -1,13 +1,15 @@
 package dynamorph.model.property;
 
+import dynamorph.model.message.Messages;
+
 /** A group of properties that can be included in a style or left out as one. */
 public enum Facet {
-  TYPEFACE("Typeface"),
-  SPACING("Spacing"),
-  LETTERFORMS("Letterforms"),
-  PARAGRAPH("Paragraph"),
-  FINISH("Finish"),
-  PLACEMENT("Placement");
+  TYPEFACE(Messages.of("facet.typeface")),
+  SPACING(Messages.of("facet.spacing")),
+  LETTERFORMS(Messages.of("facet.letterforms")),
+  PARAGRAPH(Messages.of("facet.paragraph")),
+  FINISH(Messages.of("facet.finish")),
+  PLACEMENT(Messages.of("facet.placement"));
 
   private final String label;
 

@@ -6,6 +6,7 @@ import static dynamorph.model.property.Registry.layout;
 import static dynamorph.model.property.Registry.painted;
 import static dynamorph.model.property.Registry.table;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Property.Part;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
@@ -26,55 +27,153 @@ import java.util.stream.Stream;
  */
 public final class Properties extends EffectProperties {
   public static final Property<PlateExtent> PLATE_EXTENT =
-      painted("plate-extent", FINISH, Level.LAYER, new ValueType.Choice<>(PlateExtent.class), PlateExtent.LAYER, "");
+      painted(
+          "plate-extent",
+          FINISH,
+          Level.LAYER,
+          new ValueType.Choice<>(PlateExtent.class),
+          PlateExtent.LAYER,
+          "");
   public static final Property<BoxLengths> PLATE_PADDING =
-      painted("plate-padding", FINISH, Level.LAYER, new ValueType.Written<>(
+      painted(
+          "plate-padding",
+          FINISH,
+          Level.LAYER,
+          new ValueType.Written<>(
               BoxLengths.class,
               BoxLengths::parse,
               Registry.AROUND,
-              "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""), BoxLengths.pairs(Length.em(0.2), Length.em(0.4)), "");
+              Messages.of("properties.lengths-such-as-0-2-em")),
+          BoxLengths.pairs(Length.em(0.2), Length.em(0.4)),
+          "");
   public static final Property<BoxLengths> PLATE_RADIUS =
-      painted("plate-radius", FINISH, Level.LAYER, new ValueType.Written<>(
+      painted(
+          "plate-radius",
+          FINISH,
+          Level.LAYER,
+          new ValueType.Written<>(
               BoxLengths.class,
               BoxLengths::parse,
               Registry.AROUND,
-              "lengths such as \"0.2 em\" or \"0.2 em, 0.5 em\""), BoxLengths.all(Length.ZERO), "");
+              Messages.of("properties.lengths-such-as-0-2-em")),
+          BoxLengths.all(Length.ZERO),
+          "");
   public static final Property<Length> PLATE_MINIMUM_WIDTH =
       painted("plate-minimum-width", FINISH, Level.LAYER, Registry.LENGTH, Length.ZERO, "");
 
   public static final Property<Anchor> ANCHOR =
-      layout("anchor", PLACEMENT, Level.LAYER, new ValueType.Choice<>(Anchor.class), Anchor.TOP_LEFT, "");
+      layout(
+          "anchor",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Choice<>(Anchor.class),
+          Anchor.TOP_LEFT,
+          "");
   public static final Property<Double> POSITION_X =
-      layout("position-x", PLACEMENT, Level.LAYER, new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"), 0.0, "");
+      layout(
+          "position-x",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
+          0.0,
+          "");
   public static final Property<Double> POSITION_Y =
-      layout("position-y", PLACEMENT, Level.LAYER, new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"), 0.0, "");
+      layout(
+          "position-y",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
+          0.0,
+          "");
   public static final Property<FrameArea> RELATIVE_TO =
-      layout("relative-to", PLACEMENT, Level.LAYER, new ValueType.Choice<>(FrameArea.class), FrameArea.FRAME, "in-the-frame");
+      layout(
+          "relative-to",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Choice<>(FrameArea.class),
+          FrameArea.FRAME,
+          "in-the-frame");
   public static final Property<Double> SHARE_X =
-      layout("share-x", PLACEMENT, Level.LAYER, new ValueType.Number(-1000, 1000, "%"), 0.0, "in-the-frame");
+      layout(
+          "share-x",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(-1000, 1000, "%"),
+          0.0,
+          "in-the-frame");
   public static final Property<Double> SHARE_Y =
-      layout("share-y", PLACEMENT, Level.LAYER, new ValueType.Number(-1000, 1000, "%"), 0.0, "in-the-frame");
+      layout(
+          "share-y",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(-1000, 1000, "%"),
+          0.0,
+          "in-the-frame");
   public static final Property<Double> BOX_SHARE =
-      layout("box-share", PLACEMENT, Level.LAYER, new ValueType.Number(0, 1000, "%"), 0.0, "in-the-frame");
+      layout(
+          "box-share",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(0, 1000, "%"),
+          0.0,
+          "in-the-frame");
   public static final Property<Double> ROTATION =
-      layout("rotation", PLACEMENT, Level.LAYER, new ValueType.Number(-360, 360, "\u00b0"), 0.0, "");
+      layout(
+          "rotation", PLACEMENT, Level.LAYER, new ValueType.Number(-360, 360, "\u00b0"), 0.0, "");
   public static final Property<BoxFit> BOX =
       layout("box", PLACEMENT, Level.LAYER, new ValueType.Choice<>(BoxFit.class), BoxFit.POINT, "");
   public static final Property<Double> BOX_WIDTH =
-      layout("box-width", PLACEMENT, Level.LAYER, new ValueType.Number(0, Registry.FAR, "pt"), 200.0, "");
+      layout(
+          "box-width",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(0, Registry.FAR, "pt"),
+          200.0,
+          "");
   public static final Property<Double> BOX_HEIGHT =
-      layout("box-height", PLACEMENT, Level.LAYER, new ValueType.Number(0, Registry.FAR, "pt"), 100.0, "");
+      layout(
+          "box-height",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(0, Registry.FAR, "pt"),
+          100.0,
+          "");
 
   public static final Property<Double> COLUMNS =
-      layout("columns", PLACEMENT, Level.LAYER, new ValueType.Number(1, 20, ""), 1.0, "columns-grid");
+      layout(
+          "columns", PLACEMENT, Level.LAYER, new ValueType.Number(1, 20, ""), 1.0, "columns-grid");
   public static final Property<Double> GUTTER =
-      layout("gutter", PLACEMENT, Level.LAYER, new ValueType.Number(0, Registry.FAR, "pt"), 12.0, "columns-grid");
+      layout(
+          "gutter",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(0, Registry.FAR, "pt"),
+          12.0,
+          "columns-grid");
   public static final Property<VerticalAlignment> VERTICAL_ALIGNMENT =
-      layout("vertical-alignment", PLACEMENT, Level.LAYER, new ValueType.Choice<>(VerticalAlignment.class), VerticalAlignment.TOP, "columns-grid");
+      layout(
+          "vertical-alignment",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Choice<>(VerticalAlignment.class),
+          VerticalAlignment.TOP,
+          "columns-grid");
   public static final Property<Double> BASELINE_GRID =
-      layout("baseline-grid", PLACEMENT, Level.LAYER, new ValueType.Number(0, Registry.FAR, "pt"), 0.0, "columns-grid");
+      layout(
+          "baseline-grid",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(0, Registry.FAR, "pt"),
+          0.0,
+          "columns-grid");
   public static final Property<Double> SHRINK_TO =
-      layout("shrink-to", PLACEMENT, Level.LAYER, new ValueType.Number(1, 100, "%"), 50.0, "columns-grid");
+      layout(
+          "shrink-to",
+          PLACEMENT,
+          Level.LAYER,
+          new ValueType.Number(1, 100, "%"),
+          50.0,
+          "columns-grid");
 
   /** What lies at the bottom of every cascade: the defaults, and one black fill. */
   public static final PropertySet DEFAULTS = defaults();
@@ -113,11 +212,7 @@ public final class Properties extends EffectProperties {
         };
     if (address.part() == Part.COAT && address.coat().equals(Address.WHOLE)) {
       throw new IllegalArgumentException(
-          "\""
-              + path
-              + "\": "
-              + Address.WHOLE
-              + " stands for all coats together and has only effects; give the coat another id");
+          Messages.of("properties.stands-for-all-coats-together-and", path, Address.WHOLE));
     }
     Map<String, Property<?>> known = table(address.part());
     Property<?> property =
@@ -130,7 +225,7 @@ public final class Properties extends EffectProperties {
 
   private static IllegalArgumentException unknown(String path, String suggestion) {
     return new IllegalArgumentException(
-        "unknown property \"" + path + "\"; did you mean \"" + suggestion + "\"?");
+        Messages.of("properties.unknown-property-did-you-mean", path, suggestion));
   }
 
   /**

@@ -6,8 +6,8 @@ import java.util.Objects;
 
 /**
  * One thing that can be set on text. What people call it, and what they are told about it, are the
- * messages {@code property.text.ID.label} and {@code property.text.ID.help}, and the same for {@code
- * coat} and {@code effect}.
+ * messages {@code property.text.ID.label} and {@code property.text.ID.help}, and the same for
+ * {@code coat} and {@code effect}.
  *
  * @param id stable, kebab case; in a path the last part
  * @param part whether it belongs to the text itself, to a coat, or to an effect of a coat
@@ -36,7 +36,7 @@ public record Property<T>(
 
   public Property {
     if (!id.matches("[a-z][a-z-]*")) {
-      throw new IllegalArgumentException("a property id is in kebab case, got \"" + id + "\"");
+      throw new IllegalArgumentException(Messages.of("property.a-property-id-is-in-kebab", id));
     }
     Objects.requireNonNull(defaultValue, "defaultValue");
   }
@@ -57,8 +57,7 @@ public record Property<T>(
   }
 
   private String message(String kind) {
-    return Messages.of(
-        "property." + part.name().toLowerCase(Locale.ROOT) + "." + id + "." + kind);
+    return Messages.of("property." + part.name().toLowerCase(Locale.ROOT) + "." + id + "." + kind);
   }
 
   /** The key of a property of the text itself. */

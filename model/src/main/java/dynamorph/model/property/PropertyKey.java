@@ -1,5 +1,6 @@
 package dynamorph.model.property;
 
+import dynamorph.model.message.Messages;
 import java.util.Objects;
 
 /**
@@ -20,7 +21,7 @@ public final class PropertyKey<T> implements Comparable<PropertyKey<?>> {
     if (address != Address.TEXT && property.part() != address.part()
         || address == Address.TEXT && property.part() != Property.Part.TEXT) {
       throw new IllegalArgumentException(
-          "\"" + property.id() + "\" cannot stand at \"" + address + "\"");
+          Messages.of("property-key.cannot-stand-at", property.id(), address));
     }
     this.rank = property.rank();
     this.hash = 31 * property.hashCode() + (address == Address.TEXT ? 0 : address.hashCode());

@@ -45,56 +45,28 @@ final class Registry {
 
   /** A property of the text that moves glyphs. */
   static <T> Property<T> layout(
-      String id,
-      Facet facet,
-      Level narrowest,
-      ValueType<T> type,
-      T value,
-      String group) {
+      String id, Facet facet, Level narrowest, ValueType<T> type, T value, String group) {
     return register(
-        new Property<>(
-            id, facet, Part.TEXT, narrowest, type, value, true, group, ORDER.size()));
+        new Property<>(id, facet, Part.TEXT, narrowest, type, value, true, group, ORDER.size()));
   }
 
   /** A property of the text that only repaints. */
   static <T> Property<T> painted(
-      String id,
-      Facet facet,
-      Level narrowest,
-      ValueType<T> type,
-      T value,
-      String group) {
+      String id, Facet facet, Level narrowest, ValueType<T> type, T value, String group) {
     return register(
-        new Property<>(
-            id, facet, Part.TEXT, narrowest, type, value, false, group, ORDER.size()));
+        new Property<>(id, facet, Part.TEXT, narrowest, type, value, false, group, ORDER.size()));
   }
 
   static <T> Property<T> coat(String id, ValueType<T> type, T value) {
     return register(
         new Property<>(
-            id,
-            Facet.FINISH,
-            Part.COAT,
-            Level.SPAN,
-            type,
-            value,
-            false,
-            "",
-            ORDER.size()));
+            id, Facet.FINISH, Part.COAT, Level.SPAN, type, value, false, "", ORDER.size()));
   }
 
   static <T> Property<T> effect(String id, ValueType<T> type, T value) {
     return register(
         new Property<>(
-            id,
-            Facet.FINISH,
-            Part.EFFECT,
-            Level.SPAN,
-            type,
-            value,
-            false,
-            "",
-            ORDER.size()));
+            id, Facet.FINISH, Part.EFFECT, Level.SPAN, type, value, false, "", ORDER.size()));
   }
 
   private static <T> Property<T> register(Property<T> property) {

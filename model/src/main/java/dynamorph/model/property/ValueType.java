@@ -47,7 +47,8 @@ public sealed interface ValueType<T> {
     if (json instanceof String text) {
       return parse(text);
     }
-    throw new IllegalArgumentException("expected " + expected() + ", found " + describe(json));
+    throw new IllegalArgumentException(
+        Messages.of("value-type.expected-found", expected(), describe(json)));
   }
 
   /** What a value looks like, for error messages: {@code a length such as "3 pt"}. */
@@ -62,7 +63,8 @@ public sealed interface ValueType<T> {
     @Override
     public String parse(String text) {
       if (text.isBlank()) {
-        throw new IllegalArgumentException("expected " + expected + ", found nothing");
+        throw new IllegalArgumentException(
+            Messages.of("value-type.expected-found-nothing", expected));
       }
       return text.strip();
     }
@@ -93,23 +95,25 @@ public sealed interface ValueType<T> {
       if (json instanceof java.lang.Number number) {
         return checked(number.doubleValue());
       }
-      throw new IllegalArgumentException("expected " + expected() + ", found " + describe(json));
+      throw new IllegalArgumentException(
+          Messages.of("value-type.expected-found", expected(), describe(json)));
     }
 
     private double checked(double value) {
       if (!(value >= least && value <= most)) {
         throw new IllegalArgumentException(
-            "expected "
-                + expected()
-                + ", found "
-                + (Double.isFinite(value) ? Numbers.format(value) : value));
+            Messages.of(
+                "value-type.expected-found",
+                expected(),
+                (Double.isFinite(value) ? Numbers.format(value) : value)));
       }
       return value == 0 ? 0 : value;
     }
 
     @Override
     public String expected() {
-      return "a number from " + Numbers.format(least) + " to " + Numbers.format(most);
+      return Messages.of(
+          "value-type.a-number-from-to", Numbers.format(least), Numbers.format(most));
     }
   }
 
@@ -121,7 +125,8 @@ public sealed interface ValueType<T> {
         case "true", "yes", "on" -> true;
         case "false", "no", "off" -> false;
         default ->
-            throw new IllegalArgumentException("expected true or false, found \"" + text + "\"");
+            throw new IllegalArgumentException(
+                Messages.of("value-type.expected-true-or-false-found", text));
       };
     }
 
@@ -135,12 +140,13 @@ public sealed interface ValueType<T> {
       if (json instanceof Boolean flag) {
         return flag;
       }
-      throw new IllegalArgumentException("expected true or false, found " + describe(json));
+      throw new IllegalArgumentException(
+          Messages.of("value-type.expected-true-or-false-found-2", describe(json)));
     }
 
     @Override
     public String expected() {
-      return "true or false";
+      return Messages.of("value-type.true-or-false");
     }
   }
 
@@ -153,18 +159,16 @@ public sealed interface ValueType<T> {
 
     private Length checked(Length length) {
       if (length.amount() < least || length.amount() > most) {
-        throw new IllegalArgumentException("expected " + expected() + ", found " + length);
+        throw new IllegalArgumentException(
+            Messages.of("value-type.expected-found", expected(), length));
       }
       return length;
     }
 
     @Override
     public String expected() {
-      return "a length from "
-          + Numbers.format(least)
-          + " to "
-          + Numbers.format(most)
-          + ", such as \"3 pt\" or \"0.1 em\"";
+      return Messages.of(
+          "value-type.a-length-from-to-such-as", Numbers.format(least), Numbers.format(most));
     }
   }
 
@@ -177,7 +181,7 @@ public sealed interface ValueType<T> {
 
     @Override
     public String expected() {
-      return "a size such as \"12 pt\", \"\u00d71.6\" or \"+2 pt\"";
+      return Messages.of("value-type.a-size-such-as-12-pt");
     }
   }
 
@@ -190,7 +194,7 @@ public sealed interface ValueType<T> {
 
     @Override
     public String expected() {
-      return "leading such as \"auto\", \"14 pt\" or \"140 %\"";
+      return Messages.of("value-type.leading-such-as-auto-14-pt");
     }
   }
 
@@ -203,7 +207,7 @@ public sealed interface ValueType<T> {
 
     @Override
     public String expected() {
-      return "a colour such as \"#1f4d3a\" or \"swatch:copper\"";
+      return Messages.of("value-type.a-colour-such-as-1f4d3a-or");
     }
   }
 
@@ -227,7 +231,7 @@ public sealed interface ValueType<T> {
           .findFirst()
           .orElseThrow(() ->
               new IllegalArgumentException(
-                  "expected " + expected() + ", found \"" + text.strip() + "\""));
+                  Messages.of("value-type.expected-found-2", expected(), text.strip())));
     }
 
     @Override
@@ -246,7 +250,7 @@ public sealed interface ValueType<T> {
 
     @Override
     public String expected() {
-      return "one of " + String.join(", ", names().toList());
+      return Messages.of("value-type.one-of", String.join(", ", names().toList()));
     }
   }
 

@@ -6,6 +6,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -30,16 +31,16 @@ import java.util.regex.Pattern;
 public final class LayerQuery {
   /** What can be asked about a layer. */
   public enum Field {
-    STYLE("a style that anything in it follows"),
-    FOLLOWS("the same, or a style that one of those is based on"),
-    ARTBOARD("name or id of its artboard"),
-    NAME("its name"),
-    ID("its id"),
-    TEXT("its words"),
-    KIND("text or shape"),
-    FONT("font family of its first letter"),
-    SIZE("size of its first letter in points"),
-    LOCAL("how many local changes it has");
+    STYLE(Messages.of("layer-query.a-style-that-anything-in-it")),
+    FOLLOWS(Messages.of("layer-query.the-same-or-a-style-that")),
+    ARTBOARD(Messages.of("layer-query.name-or-id-of-its-artboard")),
+    NAME(Messages.of("layer-query.its-name")),
+    ID(Messages.of("layer-query.its-id")),
+    TEXT(Messages.of("layer-query.its-words")),
+    KIND(Messages.of("layer-query.text-or-shape")),
+    FONT(Messages.of("layer-query.font-family-of-its-first-letter")),
+    SIZE(Messages.of("layer-query.size-of-its-first-letter-in")),
+    LOCAL(Messages.of("layer-query.how-many-local-changes-it-has"));
 
     private final String help;
 
@@ -70,7 +71,7 @@ public final class LayerQuery {
     this.text = text;
     this.wanted = any();
     if (at < text.length()) {
-      throw wrong("nothing more was expected");
+      throw wrong(Messages.of("layer-query.nothing-more-was-expected"));
     }
   }
 
@@ -123,7 +124,7 @@ public final class LayerQuery {
     if (take("(")) {
       Predicate<Candidate> inner = any();
       if (!take(")")) {
-        throw wrong("a ) is missing");
+        throw wrong(Messages.of("layer-query.a-is-missing"));
       }
       return inner;
     }
@@ -148,7 +149,7 @@ public final class LayerQuery {
   private Predicate<Candidate> term() {
     Matcher matcher = TERM.matcher(text).region(at, text.length());
     if (!matcher.lookingAt()) {
-      throw wrong("expected something like style=Label");
+      throw wrong(Messages.of("layer-query.expected-something-like-style-label"));
     }
     Field field = field(matcher.group(1));
     String comparison = matcher.group(2);
@@ -167,14 +168,15 @@ public final class LayerQuery {
     for (Field field : Field.values()) {
       words.add(field.word());
     }
-    throw wrong("\"" + word + "\" cannot be asked for; there are " + String.join(", ", words));
+    throw wrong(
+        Messages.of("layer-query.cannot-be-asked-for-there-are", word, String.join(", ", words)));
   }
 
   private String value() {
     if (at < text.length() && text.charAt(at) == '"') {
       int end = text.indexOf('"', at + 1);
       if (end < 0) {
-        throw wrong("a quotation mark is missing");
+        throw wrong(Messages.of("layer-query.a-quotation-mark-is-missing"));
       }
       String value = text.substring(at + 1, end);
       at = end + 1;
@@ -209,7 +211,7 @@ public final class LayerQuery {
     try {
       return Numbers.parse(value);
     } catch (IllegalArgumentException none) {
-      throw wrong("\"" + value + "\" is not a number");
+      throw wrong(Messages.of("layer-query.is-not-a-number", value));
     }
   }
 
@@ -272,6 +274,6 @@ public final class LayerQuery {
 
   private IllegalArgumentException wrong(String what) {
     return new IllegalArgumentException(
-        "cannot read \"" + text + "\" at character " + (at + 1) + ": " + what);
+        Messages.of("layer-query.cannot-read-at-character", text, (at + 1), what));
   }
 }

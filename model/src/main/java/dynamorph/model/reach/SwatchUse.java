@@ -2,12 +2,12 @@ package dynamorph.model.reach;
 
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.NamedReferences;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.value.Colour;
-import dynamorph.model.value.Numbers;
 import java.util.List;
 
 /**
@@ -65,20 +65,20 @@ public record SwatchUse(int styles, int layers, int artboards, int tracks) {
   /** In words: {@code in 3 styles, by hand on 1 text}. */
   public String text() {
     if (isUnused()) {
-      return "Nothing is painted with it";
+      return Messages.of("swatch-use.nothing-is-painted-with-it");
     }
     List<String> parts = new java.util.ArrayList<>();
     if (styles > 0) {
-      parts.add("in " + Numbers.counted(styles, "style"));
+      parts.add(Messages.of("swatch-use.in-style", styles));
     }
     if (layers > 0) {
-      parts.add("by hand on " + Numbers.counted(layers, "text"));
+      parts.add(Messages.of("swatch-use.by-hand-on-text", layers));
     }
     if (artboards > 0) {
-      parts.add("behind " + Numbers.counted(artboards, "artboard"));
+      parts.add(Messages.of("swatch-use.behind-artboard", artboards));
     }
     if (tracks > 0) {
-      parts.add("on " + Numbers.counted(tracks, "track"));
+      parts.add(Messages.of("swatch-use.on-track", tracks));
     }
     String text = String.join(", ", parts);
     return Character.toUpperCase(text.charAt(0)) + text.substring(1);

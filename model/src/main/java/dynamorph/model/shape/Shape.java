@@ -1,5 +1,6 @@
 package dynamorph.model.shape;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.Length;
 
@@ -21,7 +22,7 @@ public sealed interface Shape {
 
     @Override
     public String name() {
-      return "Rectangle";
+      return Messages.of("shape.rectangle");
     }
   }
 
@@ -29,7 +30,7 @@ public sealed interface Shape {
   record Ellipse() implements Shape {
     @Override
     public String name() {
-      return "Ellipse";
+      return Messages.of("shape.ellipse");
     }
   }
 
@@ -41,7 +42,7 @@ public sealed interface Shape {
   record Line(boolean rising) implements Shape {
     @Override
     public String name() {
-      return "Line";
+      return Messages.of("shape.line");
     }
   }
 
@@ -55,17 +56,16 @@ public sealed interface Shape {
   record Polygon(int corners, double depth) implements Shape {
     public Polygon {
       if (corners < 3 || corners > 100) {
-        throw new IllegalArgumentException("a polygon has 3 to 100 corners, found " + corners);
+        throw new IllegalArgumentException(Messages.of("shape.a-polygon-has-3-to-100", corners));
       }
       if (!(depth >= 0 && depth < 1)) {
-        throw new IllegalArgumentException(
-            "the depth of a star is a number from 0 to below 1, found " + depth);
+        throw new IllegalArgumentException(Messages.of("shape.the-depth-of-a-star-is", depth));
       }
     }
 
     @Override
     public String name() {
-      return depth > 0 ? "Star" : "Polygon";
+      return depth > 0 ? Messages.of("shape.star") : Messages.of("shape.polygon");
     }
   }
 
@@ -83,19 +83,19 @@ public sealed interface Shape {
       if (!data.matches("\\s*[Mm][MmLlHhVvCcSsQqTtAaZz0-9eE+\\-.,\\s]*")
           || data.length() > LONGEST) {
         throw new IllegalArgumentException(
-            "expected path data such as \"M0 0 L10 5 Z\", found \""
-                + data.substring(0, Math.min(40, data.length()))
-                + "\"");
+            Messages.of(
+                "shape.expected-path-data-such-as-m0",
+                data.substring(0, Math.min(40, data.length()))));
       }
       if (!(width >= 0 && height >= 0 && Double.isFinite(width) && Double.isFinite(height))) {
         throw new IllegalArgumentException(
-            "the box of a path must be 0 or more wide and high, found " + width + ", " + height);
+            Messages.of("shape.the-box-of-a-path-must", width, height));
       }
     }
 
     @Override
     public String name() {
-      return "Path";
+      return Messages.of("shape.path");
     }
   }
 
@@ -107,7 +107,7 @@ public sealed interface Shape {
   record Picture(String image) implements Shape {
     @Override
     public String name() {
-      return "Image";
+      return Messages.of("shape.image");
     }
   }
 }

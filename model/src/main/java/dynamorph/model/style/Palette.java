@@ -1,5 +1,6 @@
 package dynamorph.model.style;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
@@ -14,7 +15,7 @@ public record Palette(List<Swatch> swatches) {
     swatches = List.copyOf(swatches);
     long different = swatches.stream().map(Swatch::id).distinct().count();
     if (different != swatches.size()) {
-      throw new IllegalArgumentException("two swatches have the same id");
+      throw new IllegalArgumentException(Messages.of("palette.two-swatches-have-the-same-id"));
     }
   }
 

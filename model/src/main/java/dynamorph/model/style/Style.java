@@ -1,5 +1,6 @@
 package dynamorph.model.style;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertySet;
 import java.util.Objects;
 import java.util.Optional;
@@ -27,7 +28,7 @@ public record Style(
     Objects.requireNonNull(id, "id");
     name = name.strip();
     if (name.isEmpty()) {
-      throw new IllegalArgumentException("a style needs a name");
+      throw new IllegalArgumentException(Messages.of("style.a-style-needs-a-name"));
     }
     Objects.requireNonNull(group, "group");
     Objects.requireNonNull(level, "level");

@@ -1,5 +1,6 @@
 package dynamorph.model.style;
 
+import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -40,7 +41,8 @@ public final class StyleBook {
     StyleBook book = EMPTY;
     for (Style style : styles) {
       if (book.byId.containsKey(style.id())) {
-        throw new IllegalArgumentException("two styles have the id \"" + style.id() + "\"");
+        throw new IllegalArgumentException(
+            Messages.of("style-book.two-styles-have-the-id", style.id()));
       }
       book = new StyleBook(book.order.plus(style.id()), book.byId.plus(style.id(), style));
     }
@@ -57,7 +59,8 @@ public final class StyleBook {
   /** The style with this id; it must be there. */
   public Style get(StyleId id) {
     return find(id)
-        .orElseThrow(() -> new IllegalArgumentException("no style has the id \"" + id + "\""));
+        .orElseThrow(
+            () -> new IllegalArgumentException(Messages.of("style-book.no-style-has-the-id", id)));
   }
 
   /** The first style of this name, as people give it; an id is understood too. */
@@ -155,15 +158,12 @@ public final class StyleBook {
       names.add(at.name());
       if (!seen.add(at.id())) {
         throw new IllegalArgumentException(
-            "styles are based on each other in a circle: " + String.join(" \u2192 ", names));
+            Messages.of(
+                "style-book.styles-are-based-on-each-other", String.join(" \u2192 ", names)));
       }
       if (!byId.containsKey(at.basedOn().get())) {
         throw new IllegalArgumentException(
-            "style \""
-                + at.name()
-                + "\" is based on \""
-                + at.basedOn().get()
-                + "\", which is not there");
+            Messages.of("style-book.style-is-based-on-which-is", at.name(), at.basedOn().get()));
       }
     }
   }

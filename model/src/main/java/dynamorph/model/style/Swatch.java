@@ -1,5 +1,6 @@
 package dynamorph.model.style;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Rgba;
 import java.util.Objects;
@@ -9,7 +10,7 @@ public record Swatch(String id, String name, Rgba colour) {
   public Swatch {
     id = ((Colour.SwatchReference) Colour.swatch(id)).swatch();
     if (name.isBlank()) {
-      throw new IllegalArgumentException("a swatch needs a name");
+      throw new IllegalArgumentException(Messages.of("swatch.a-swatch-needs-a-name"));
     }
     Objects.requireNonNull(colour, "colour");
   }

@@ -3,6 +3,7 @@ package dynamorph.model.survey;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -58,7 +59,10 @@ public record BaseProposal(Optional<Style> style, boolean isNew) {
     Style fresh =
         Style.text(
                 id.value(),
-                base.map(Style::name).orElse("Base") + ", " + Numbers.format(wanted) + " pt",
+                Messages.of(
+                    "base-proposal.pt",
+                    base.map(Style::name).orElse(Messages.of("base-proposal.base")),
+                    Numbers.format(wanted)),
                 base.map(Style::group).orElse(""))
             .withBasedOn(project.baseStyle())
             .withProperties(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(wanted)));

@@ -1,5 +1,6 @@
 package dynamorph.model.text;
 
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import java.util.List;
@@ -17,7 +18,7 @@ import java.util.Objects;
 public record Span(String text, List<StyleId> follows, PropertySet local, String ruby) {
   public Span {
     if (text.indexOf('\n') >= 0 || ruby.indexOf('\n') >= 0) {
-      throw new IllegalArgumentException("a span lies within one paragraph");
+      throw new IllegalArgumentException(Messages.of("span.a-span-lies-within-one-paragraph"));
     }
     follows = List.copyOf(follows);
     Objects.requireNonNull(local, "local");

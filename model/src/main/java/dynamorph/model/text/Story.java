@@ -1,5 +1,6 @@
 package dynamorph.model.text;
 
+import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -17,7 +18,7 @@ public final class Story {
 
   public Story(List<Paragraph> paragraphs) {
     if (paragraphs.isEmpty()) {
-      throw new IllegalArgumentException("a story has at least one paragraph, which may be empty");
+      throw new IllegalArgumentException(Messages.of("story.a-story-has-at-least-one"));
     }
     this.paragraphs = List.copyOf(paragraphs);
     boolean anyFollows = false;

@@ -1,5 +1,7 @@
 package dynamorph.model.text;
 
+import dynamorph.model.message.Messages;
+
 /**
  * A stretch of a story.
  *
@@ -9,7 +11,8 @@ package dynamorph.model.text;
 public record TextRange(int start, int end) {
   public TextRange {
     if (start < 0 || end < start) {
-      throw new IllegalArgumentException("not a range of text: " + start + " to " + end);
+      throw new IllegalArgumentException(
+          Messages.of("text-range.not-a-range-of-text-to", start, end));
     }
   }
 

@@ -1,5 +1,6 @@
 package dynamorph.model.text;
 
+import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -13,7 +14,7 @@ import java.util.List;
 public record WordQuery(String words, boolean matchCase, boolean wholeWords) {
   public WordQuery {
     if (words.isEmpty()) {
-      throw new IllegalArgumentException("there is nothing to look for");
+      throw new IllegalArgumentException(Messages.of("word-query.there-is-nothing-to-look-for"));
     }
   }
 

@@ -1,5 +1,7 @@
 package dynamorph.model.timeline;
 
+import dynamorph.model.message.Messages;
+
 /**
  * What the captions of a track should keep to.
  *
@@ -18,15 +20,14 @@ public record CaptionRules(
   public CaptionRules {
     if (lines < 1 || lines > 20 || lineLength < 4 || lineLength > 400) {
       throw new IllegalArgumentException(
-          "captions have 1 to 20 lines of 4 to 400 characters, got " + lines + " of " + lineLength);
+          Messages.of("caption-rules.captions-have-1-to-20-lines", lines, lineLength));
     }
     if (!(readingSpeed >= 1 && readingSpeed <= 200)) {
       throw new IllegalArgumentException(
-          "a reading speed is 1 to 200 characters per second, got " + readingSpeed);
+          Messages.of("caption-rules.a-reading-speed-is-1-to", readingSpeed));
     }
     if (shortest.isBefore(Time.ZERO) || longest.isBefore(shortest) || gap.isBefore(Time.ZERO)) {
-      throw new IllegalArgumentException(
-          "the shortest time of a cue is at most the longest, and no time is negative");
+      throw new IllegalArgumentException(Messages.of("caption-rules.the-shortest-time-of-a-cue"));
     }
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.model.timeline;
 
+import dynamorph.model.message.Messages;
 import java.util.Objects;
 
 /**
@@ -16,8 +17,7 @@ public record Clip(String id, String name, Media media, Time in, Time out, Time 
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(media, "media");
     if (in.isBefore(Time.ZERO) || !in.isBefore(out) || start.isBefore(Time.ZERO)) {
-      throw new IllegalArgumentException(
-          "a clip runs from a time to a later one, got " + in + " to " + out);
+      throw new IllegalArgumentException(Messages.of("clip.a-clip-runs-from-a-time", in, out));
     }
   }
 

@@ -1,5 +1,6 @@
 package dynamorph.model.timeline;
 
+import dynamorph.model.message.Messages;
 import java.math.BigInteger;
 import java.util.List;
 import java.util.Optional;
@@ -34,7 +35,7 @@ public record FrameRate(int numerator, int denominator) {
   public FrameRate {
     if (numerator < 1 || denominator < 1) {
       throw new IllegalArgumentException(
-          "a frame rate is positive, got " + numerator + "/" + denominator);
+          Messages.of("frame-rate.a-frame-rate-is-positive-got", numerator, denominator));
     }
     int common = BigInteger.valueOf(numerator).gcd(BigInteger.valueOf(denominator)).intValueExact();
     numerator /= common;
@@ -43,10 +44,7 @@ public record FrameRate(int numerator, int denominator) {
         || numerator > 240L * denominator
         || numerator < denominator) {
       throw new IllegalArgumentException(
-          "the frame rate "
-              + numerator
-              + (denominator == 1 ? "" : "/" + denominator)
-              + " is not supported; use 1 to 240 frames a second, such as 25 or 30000/1001");
+          Messages.of("frame-rate.the-frame-rate-is-not-supported", numerator, denominator));
     }
   }
 
@@ -70,7 +68,7 @@ public record FrameRate(int numerator, int denominator) {
       return usual.isPresent() ? usual.get() : new FrameRate(Integer.parseInt(plain), 1);
     } catch (NumberFormatException wrong) {
       throw new IllegalArgumentException(
-          "\"" + text + "\" is no frame rate; write 25, 29.97 or 30000/1001", wrong);
+          Messages.of("frame-rate.is-no-frame-rate-write-25", text), wrong);
     }
   }
 

@@ -1,5 +1,6 @@
 package dynamorph.model.timeline;
 
+import dynamorph.model.message.Messages;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -21,7 +22,7 @@ public record Timecode(FrameRate rate, boolean drop) {
   public Timecode {
     if (drop && !rate.canDropFrames()) {
       throw new IllegalArgumentException(
-          "drop-frame timecode is for 29.97 and 59.94 frames a second, not for " + rate.words());
+          Messages.of("timecode.drop-frame-timecode-is-for-29", rate.words()));
     }
   }
 
@@ -78,10 +79,8 @@ public record Timecode(FrameRate rate, boolean drop) {
     Matcher found = FORM.matcher(text.strip());
     if (!found.matches()) {
       throw new IllegalArgumentException(
-          "\""
-              + text
-              + "\" is no timecode; write hours:minutes:seconds:frames, as in "
-              + format(rate.nominal() * 62L));
+          Messages.of(
+              "timecode.is-no-timecode-write-hours-minutes", text, format(rate.nominal() * 62L)));
     }
     long hours = Long.parseLong(found.group(2));
     long minutes = Long.parseLong(found.group(3));
@@ -89,18 +88,14 @@ public record Timecode(FrameRate rate, boolean drop) {
     long frames = Long.parseLong(found.group(6));
     if (minutes > 59 || seconds > 59 || frames >= rate.nominal()) {
       throw new IllegalArgumentException(
-          "\""
-              + text
-              + "\" has more than 59 minutes or seconds, or more than "
-              + (rate.nominal() - 1)
-              + " frames");
+          Messages.of("timecode.has-more-than-59-minutes-or", text, (rate.nominal() - 1)));
     }
     if (drop && frames < left() && seconds == 0 && minutes % 10 != 0) {
       throw new IllegalArgumentException(
-          "drop-frame timecode leaves out \""
-              + text
-              + "\"; the next is "
-              + format(frameOf(hours, minutes, 0, left())));
+          Messages.of(
+              "timecode.drop-frame-timecode-leaves-out-the",
+              text,
+              format(frameOf(hours, minutes, 0, left()))));
     }
     long frame = frameOf(hours, minutes, seconds, frames);
     return found.group(1).isEmpty() ? frame : -frame;

@@ -1,5 +1,6 @@
 package dynamorph.model.timeline;
 
+import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -22,16 +23,18 @@ public record Timeline(Timecode timecode, long firstFrame, Time duration, List<T
     Objects.requireNonNull(timecode, "timecode");
     tracks = List.copyOf(tracks);
     if (firstFrame < 0) {
-      throw new IllegalArgumentException("the first timecode is not negative");
+      throw new IllegalArgumentException(
+          Messages.of("timeline.the-first-timecode-is-not-negative"));
     }
     if (duration.isBefore(timecode.rate().frame()) || duration.isAfter(Time.LONGEST)) {
       throw new IllegalArgumentException(
-          "a timeline lasts from one frame to a thousand hours, got " + duration);
+          Messages.of("timeline.a-timeline-lasts-from-one-frame", duration));
     }
     Set<TrackId> ids = new HashSet<>();
     for (Track track : tracks) {
       if (!ids.add(track.id())) {
-        throw new IllegalArgumentException("two tracks have the id \"" + track.id() + "\"");
+        throw new IllegalArgumentException(
+            Messages.of("timeline.two-tracks-have-the-id", track.id()));
       }
     }
   }

@@ -1,5 +1,6 @@
 package dynamorph.model.timeline;
 
+import dynamorph.model.message.Messages;
 import java.util.Objects;
 
 /**
@@ -17,11 +18,7 @@ public record Timing(TrackId track, Time in, Time out, Time fadeIn, Time fadeOut
     Objects.requireNonNull(track, "track");
     Objects.requireNonNull(speaker, "speaker");
     if (in.isBefore(Time.ZERO) || !in.isBefore(out) || out.isAfter(Time.LONGEST)) {
-      throw new IllegalArgumentException(
-          "a text is seen from a time to a later one within a thousand hours, got "
-              + in
-              + " to "
-              + out);
+      throw new IllegalArgumentException(Messages.of("timing.a-text-is-seen-from-a", in, out));
     }
     Time length = out.minus(in);
     fadeIn = Time.min(Time.max(fadeIn, Time.ZERO), length);

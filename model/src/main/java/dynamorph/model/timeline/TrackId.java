@@ -1,5 +1,6 @@
 package dynamorph.model.timeline;
 
+import dynamorph.model.message.Messages;
 import java.util.Objects;
 
 /** Names a track within its project. */
@@ -7,7 +8,7 @@ public record TrackId(String value) implements Comparable<TrackId> {
   public TrackId {
     Objects.requireNonNull(value, "value");
     if (value.isBlank()) {
-      throw new IllegalArgumentException("the id of a track is not blank");
+      throw new IllegalArgumentException(Messages.of("track-id.the-id-of-a-track-is"));
     }
   }
 

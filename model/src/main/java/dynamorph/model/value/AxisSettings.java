@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.SortedMap;
@@ -17,7 +18,7 @@ public record AxisSettings(SortedMap<String, Double> values) {
     values.forEach((tag, value) -> {
       if (!tag.matches("[\\x20-\\x7e]{4}") || !Double.isFinite(value)) {
         throw new IllegalArgumentException(
-            "an axis is four letters and a number, got \"" + tag + "\"");
+            Messages.of("axis-settings.an-axis-is-four-letters-and", tag));
       }
     });
     values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
@@ -37,7 +38,7 @@ public record AxisSettings(SortedMap<String, Double> values) {
       String[] sides = part.split("=", 2);
       if (sides.length < 2) {
         throw new IllegalArgumentException(
-            "expected an axis such as \"opsz=72\", found \"" + part + "\"");
+            Messages.of("axis-settings.expected-an-axis-such-as-opsz", part));
       }
       values.put(sides[0].strip(), Numbers.parse(sides[1].strip()));
     }

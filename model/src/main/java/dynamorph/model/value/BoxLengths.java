@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -24,7 +25,7 @@ public record BoxLengths(Length first, Length second, Length third, Length fourt
     for (Length length : List.of(first, second, third, fourth)) {
       if (length.amount() < 0 || length.amount() > 10_000) {
         throw new IllegalArgumentException(
-            "expected lengths from 0 to 10000 around the box, found " + length);
+            Messages.of("box-lengths.expected-lengths-from-0-to-10000", length));
       }
     }
   }
@@ -42,9 +43,7 @@ public record BoxLengths(Length first, Length second, Length third, Length fourt
       case 4 -> new BoxLengths(lengths.get(0), lengths.get(1), lengths.get(2), lengths.get(3));
       default ->
           throw new IllegalArgumentException(
-              "expected one, two or four lengths, such as \"0.2 em, 0.5 em\", found \""
-                  + text.strip()
-                  + "\"");
+              Messages.of("box-lengths.expected-one-two-or-four-lengths", text.strip()));
     };
   }
 

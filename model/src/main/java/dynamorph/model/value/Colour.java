@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.Objects;
 
 /** A colour as a project holds it: a literal, or a swatch of the palette that stays live. */
@@ -23,8 +24,7 @@ public sealed interface Colour {
 
     public SwatchReference {
       if (!swatch.matches("[a-z0-9][a-z0-9-]*")) {
-        throw new IllegalArgumentException(
-            "a swatch id is made of a-z, 0-9 and -, got \"" + swatch + "\"");
+        throw new IllegalArgumentException(Messages.of("colour.a-swatch-id-is-made-of", swatch));
       }
     }
 

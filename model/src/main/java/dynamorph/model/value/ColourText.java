@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -38,10 +39,7 @@ public final class ColourText {
             return Rgba.parse(plain);
           } catch (IllegalArgumentException neither) {
             throw new IllegalArgumentException(
-                "\""
-                    + text.strip()
-                    + "\" is not a colour; write #rrggbb, a CSS name, rgb(), hsb() or oklch()",
-                neither);
+                Messages.of("colour-text.is-not-a-colour-write-rrggbb", text.strip()), neither);
           }
         });
   }

@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -19,13 +20,13 @@ public record Dashes(List<Length> lengths) {
     lengths = List.copyOf(lengths);
     if (lengths.size() > MOST) {
       throw new IllegalArgumentException(
-          "dashes may have " + MOST + " lengths, found " + lengths.size());
+          Messages.of("dashes.dashes-may-have-lengths-found", MOST, lengths.size()));
     }
     if (lengths.stream().anyMatch(length -> length.amount() < 0)) {
-      throw new IllegalArgumentException("a dash or gap must not be shorter than nothing");
+      throw new IllegalArgumentException(Messages.of("dashes.a-dash-or-gap-must-not"));
     }
     if (!lengths.isEmpty() && lengths.stream().allMatch(length -> length.amount() == 0)) {
-      throw new IllegalArgumentException("dashes and gaps must take some length together");
+      throw new IllegalArgumentException(Messages.of("dashes.dashes-and-gaps-must-take-some"));
     }
   }
 

@@ -1,5 +1,7 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
+
 /**
  * The arithmetic that a number field understands: {@code 12*1.5}, {@code (3+4)/2 mm}, {@code 1 in -
  * 2 mm}.
@@ -29,7 +31,7 @@ public final class Expression {
       throw expression.nonsense();
     }
     if (!Double.isFinite(value)) {
-      throw new IllegalArgumentException("\"" + text + "\" has no finite value");
+      throw new IllegalArgumentException(Messages.of("expression.has-no-finite-value", text));
     }
     return value;
   }
@@ -122,7 +124,11 @@ public final class Expression {
   }
 
   private IllegalArgumentException nonsense() {
-    String where = at < text.length() ? "at \"" + text.substring(at) + "\"" : "at its end";
-    return new IllegalArgumentException("cannot work out \"" + text.strip() + "\" " + where);
+    String where =
+        at < text.length()
+            ? Messages.of("expression.at", text.substring(at))
+            : Messages.of("expression.at-its-end");
+    return new IllegalArgumentException(
+        Messages.of("expression.cannot-work-out", text.strip(), where));
   }
 }

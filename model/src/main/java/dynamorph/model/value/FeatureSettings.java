@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.Map;
@@ -20,11 +21,7 @@ public record FeatureSettings(SortedMap<String, Integer> values) {
     values.forEach((tag, value) -> {
       if (!tag.matches("[\\x20-\\x7e]{4}") || value < 0 || value > 65_535) {
         throw new IllegalArgumentException(
-            "a feature is four letters and a number from 0 to 65535, got \""
-                + tag
-                + "="
-                + value
-                + "\"");
+            Messages.of("feature-settings.a-feature-is-four-letters-and", tag, value));
       }
     });
     values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
@@ -54,7 +51,7 @@ public record FeatureSettings(SortedMap<String, Integer> values) {
       }
     } catch (NumberFormatException _) {
       throw new IllegalArgumentException(
-          "expected a feature such as \"smcp\" or \"cv05=2\", found \"" + part + "\"");
+          Messages.of("feature-settings.expected-a-feature-such-as-smcp", part));
     }
   }
 

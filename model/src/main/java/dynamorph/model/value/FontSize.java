@@ -1,5 +1,7 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
+
 /** The size of text: absolute, or relative to the size that would be inherited. */
 public sealed interface FontSize {
   /** The smallest size that text is set at, in points. */
@@ -18,7 +20,8 @@ public sealed interface FontSize {
     public Absolute {
       if (!(points >= SMALLEST && points <= LARGEST)) {
         throw new IllegalArgumentException(
-            "a size lies between " + SMALLEST + " and 10000 pt, got " + Numbers.format(points));
+            Messages.of(
+                "font-size.a-size-lies-between-and-10000", SMALLEST, Numbers.format(points)));
       }
     }
 
@@ -38,7 +41,7 @@ public sealed interface FontSize {
     public Times {
       if (!(factor >= 0.01 && factor <= 100)) {
         throw new IllegalArgumentException(
-            "a relative size lies between \u00d70.01 and \u00d7100, got " + factor);
+            Messages.of("font-size.a-relative-size-lies-between-0", factor));
       }
     }
 
@@ -57,7 +60,8 @@ public sealed interface FontSize {
   record Plus(double points) implements FontSize {
     public Plus {
       if (!(Math.abs(points) <= LARGEST)) {
-        throw new IllegalArgumentException("a size difference lies within 10000 pt, got " + points);
+        throw new IllegalArgumentException(
+            Messages.of("font-size.a-size-difference-lies-within-10000", points));
       }
     }
 

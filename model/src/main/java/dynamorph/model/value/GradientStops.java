@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -33,17 +34,18 @@ public record GradientStops(List<Stop> stops) {
     public Stop {
       if (!(position >= 0 && position <= 1) || !(opacity >= 0 && opacity <= 1)) {
         throw new IllegalArgumentException(
-            "the position and opacity of a stop lie between 0% and 100%");
+            Messages.of("gradient-stops.the-position-and-opacity-of-a"));
       }
     }
 
     @Override
     public String toString() {
-      return colour
-          + " "
-          + Numbers.format(position * 100)
-          + "%"
-          + (opacity == 1 ? "" : " / " + Numbers.format(opacity * 100) + "%");
+      return Messages.of(
+          "gradient-stops.2-plural-one-other",
+          colour,
+          Numbers.format(position * 100),
+          opacity,
+          Numbers.format(opacity * 100));
     }
   }
 
@@ -51,7 +53,7 @@ public record GradientStops(List<Stop> stops) {
     stops = stops.stream().sorted(Comparator.comparingDouble(Stop::position)).toList();
     if (stops.isEmpty() || stops.size() > MOST) {
       throw new IllegalArgumentException(
-          "a gradient has 1 to " + MOST + " stops, found " + stops.size());
+          Messages.of("gradient-stops.a-gradient-has-1-to-stops", MOST, stops.size()));
     }
   }
 
@@ -66,9 +68,7 @@ public record GradientStops(List<Stop> stops) {
       Matcher written = WRITTEN.matcher(part.strip());
       if (!written.matches()) {
         throw new IllegalArgumentException(
-            "expected stops such as \"#fbe6a2 0%, swatch:copper 60% / 80%\", found \""
-                + part.strip()
-                + "\"");
+            Messages.of("gradient-stops.expected-stops-such-as-fbe6a2-0", part.strip()));
       }
       double opacity = written.group(3) == null ? 100 : Double.parseDouble(written.group(3));
       stops.add(

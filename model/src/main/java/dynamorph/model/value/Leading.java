@@ -1,5 +1,7 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
+
 /** The distance from baseline to baseline. */
 public sealed interface Leading {
   /**
@@ -17,7 +19,7 @@ public sealed interface Leading {
     public Absolute {
       if (!(points >= 0 && points <= FontSize.LARGEST)) {
         throw new IllegalArgumentException(
-            "leading lies between 0 and 10000 pt, got " + Numbers.format(points));
+            Messages.of("leading.leading-lies-between-0-and-10000", Numbers.format(points)));
       }
     }
 
@@ -36,7 +38,8 @@ public sealed interface Leading {
   record Relative(double share) implements Leading {
     public Relative {
       if (!(share >= 0 && share <= 10)) {
-        throw new IllegalArgumentException("leading lies between 0 and 1000 %, got " + share * 100);
+        throw new IllegalArgumentException(
+            Messages.of("leading.leading-lies-between-0-and-1000", share * 100));
       }
     }
 

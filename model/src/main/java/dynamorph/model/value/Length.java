@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.Objects;
 
 /**
@@ -33,7 +34,7 @@ public record Length(double amount, Unit unit) {
   public Length {
     Objects.requireNonNull(unit, "unit");
     if (!Double.isFinite(amount)) {
-      throw new IllegalArgumentException("a length must be a finite number, got " + amount);
+      throw new IllegalArgumentException(Messages.of("length.a-length-must-be-a-finite", amount));
     }
     amount = amount == 0 ? 0 : amount;
   }

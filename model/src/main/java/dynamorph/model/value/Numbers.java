@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 
@@ -27,7 +28,7 @@ public final class Numbers {
 
   /** How many things there are: {@code 1 text}, {@code 3 texts}. */
   public static String counted(long count, String thing) {
-    return count + " " + thing + (count == 1 ? "" : "s");
+    return Messages.of("numbers.text", count, thing);
   }
 
   /** Reads a finite decimal number; a real minus sign and a decimal comma are understood. */
@@ -41,6 +42,6 @@ public final class Numbers {
     } catch (NumberFormatException notANumber) {
       // told below, in words for people
     }
-    throw new IllegalArgumentException("\"" + text.strip() + "\" is not a number");
+    throw new IllegalArgumentException(Messages.of("numbers.is-not-a-number", text.strip()));
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.HexFormat;
 
 /**
@@ -74,8 +75,7 @@ public record Rgba(int argb) {
       hex = hex.replaceAll("(.)", "$1$1");
     }
     if (!hex.matches("[0-9a-fA-F]{6}([0-9a-fA-F]{2})?")) {
-      throw new IllegalArgumentException(
-          "\"" + plain + "\" is not a colour; write it as #rrggbb or #rrggbbaa");
+      throw new IllegalArgumentException(Messages.of("rgba.is-not-a-colour-write-it", plain));
     }
     int rgb = HexFormat.fromHexDigits(hex, 0, 6);
     int alpha = hex.length() == 8 ? HexFormat.fromHexDigits(hex, 6, 8) : 0xFF;

@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,9 +34,7 @@ public record ScriptFonts(Map<String, List<String>> families) {
       String script = sides[0].strip();
       if (sides.length < 2 || !(script.equals("*") || script.matches("[A-Z][a-z]{3}"))) {
         throw new IllegalArgumentException(
-            "expected a script and its families such as \"Arab: Amiri\", found \""
-                + part.strip()
-                + "\"");
+            Messages.of("script-fonts.expected-a-script-and-its-families", part.strip()));
       }
       chains.put(script, Arrays.stream(sides[1].split(",")).map(String::strip).toList());
     }

@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.SortedSet;
@@ -12,7 +13,8 @@ public record StylisticSets(SortedSet<Integer> numbers) {
 
   public StylisticSets {
     if (numbers.stream().anyMatch(number -> number < 1 || number > 20)) {
-      throw new IllegalArgumentException("stylistic sets are numbered 1 to 20, got " + numbers);
+      throw new IllegalArgumentException(
+          Messages.of("stylistic-sets.stylistic-sets-are-numbered-1-to", numbers));
     }
     numbers = Collections.unmodifiableSortedSet(new TreeSet<>(numbers));
   }
@@ -34,7 +36,7 @@ public record StylisticSets(SortedSet<Integer> numbers) {
               .collect(Collectors.toCollection(TreeSet::new)));
     } catch (NumberFormatException _) {
       throw new IllegalArgumentException(
-          "expected numbers such as \"1, 3\", found \"" + text + "\"");
+          Messages.of("stylistic-sets.expected-numbers-such-as-1-3", text));
     }
   }
 

@@ -1,5 +1,6 @@
 package dynamorph.model.value;
 
+import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -60,9 +61,7 @@ public record TabStops(List<Stop> stops) {
       Matcher written = WRITTEN.matcher(part.strip());
       if (!written.matches()) {
         throw new IllegalArgumentException(
-            "expected a tab stop such as \"36\" or \"180 end '.'\", found \""
-                + part.strip()
-                + "\"");
+            Messages.of("tab-stops.expected-a-tab-stop-such-as", part.strip()));
       }
       Align align =
           written.group(2) == null

@@ -2,6 +2,7 @@ package dynamorph.paint.export;
 
 import dynamorph.model.Artboard;
 import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.message.Messages;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import io.github.humbleui.skija.Canvas;
@@ -32,17 +33,12 @@ public final class ArtboardPicture {
     int width = (int) Math.round(artboard.width() * scale);
     int height = (int) Math.round(artboard.height() * scale);
     if (!(scale > 0) || width < 1 || height < 1) {
-      throw new IllegalArgumentException("at scale " + scale + " the artboard has no pixels");
+      throw new IllegalArgumentException(
+          Messages.of("artboard-picture.at-scale-the-artboard-has-no", scale));
     }
     if ((double) width * height > MOST_PIXELS) {
       throw new IllegalArgumentException(
-          "at scale "
-              + scale
-              + " the picture would be "
-              + width
-              + " \u00d7 "
-              + height
-              + " pixels; 256 million is the most");
+          Messages.of("artboard-picture.at-scale-the-picture-would-be", scale, width, height));
     }
     try (Surface surface = Surface.makeRasterN32Premul(width, height)) {
       Canvas canvas = surface.getCanvas();

@@ -8,6 +8,7 @@ import dynamorph.paint.artwork.Mark;
 import dynamorph.paint.layer.LayerArtwork;
 import dynamorph.paint.layer.LayerOutlines;
 import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.message.Messages;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
@@ -68,12 +69,12 @@ public record SpecimenSheet(
     double width = Math.rint(shown.width() * scale);
     double height = Math.rint(shown.height() * scale);
     if (!(scale > 0) || width < 1 || height < 1) {
-      throw new IllegalArgumentException("at scale " + scale + " the picture has no pixels");
+      throw new IllegalArgumentException(
+          Messages.of("specimen-sheet.at-scale-the-picture-has-no", scale));
     }
     if (width * height > MOST_PIXELS) {
       throw new IllegalArgumentException(
-          "the picture would be %.0f \u00d7 %.0f pixels; 256 million is the most"
-              .formatted(width, height));
+          Messages.of("specimen-sheet.the-picture-would-be-0f-0f").formatted(width, height));
     }
     try (Surface surface = Surface.makeRasterN32Premul((int) width, (int) height)) {
       Canvas canvas = surface.getCanvas();
@@ -112,7 +113,9 @@ public record SpecimenSheet(
   public Artwork flattened(String why) {
     Box shown = shown();
     Box all = new Box(0, 0, shown.width(), shown.height());
-    Mark picture = new Mark.Picture(png(), all, 1, BlendMode.NORMAL, "everything, since " + why);
+    Mark picture =
+        new Mark.Picture(
+            png(), all, 1, BlendMode.NORMAL, Messages.of("specimen-sheet.everything-since", why));
     return new Artwork(shown.width(), shown.height(), Optional.empty(), List.of(picture));
   }
 

@@ -3,6 +3,7 @@ package dynamorph.paint.film;
 import dynamorph.model.Artboard;
 import dynamorph.model.timeline.Time;
 import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.message.Messages;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import io.github.humbleui.skija.Canvas;
@@ -44,7 +45,7 @@ public final class FilmPicture {
     int height = (int) Math.round(artboard.height() * scale);
     if (!(scale > 0) || width < 1 || height < 1 || (double) width * height > 256e6) {
       throw new IllegalArgumentException(
-          "a frame at scale " + scale + " would have " + width + " \u00d7 " + height + " pixels");
+          Messages.of("film-picture.a-frame-at-scale-would-have", scale, width, height));
     }
     try (Surface surface = Surface.makeRasterN32Premul(width, height)) {
       Canvas canvas = surface.getCanvas();

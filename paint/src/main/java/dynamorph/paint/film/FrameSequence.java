@@ -1,6 +1,7 @@
 package dynamorph.paint.film;
 
 import dynamorph.model.timeline.FrameRate;
+import dynamorph.paint.message.Messages;
 import dynamorph.paint.scene.Scene;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -38,7 +39,7 @@ public record FrameSequence(FilmPicture picture, int workers) {
     public Order {
       if (first < 0 || last < first) {
         throw new IllegalArgumentException(
-            "a range of frames goes from one to a later one, got " + first + " to " + last);
+            Messages.of("frame-sequence.a-range-of-frames-goes-from", first, last));
       }
     }
 

@@ -8,6 +8,7 @@ import dynamorph.model.value.OkLab;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.SpreadMethod;
 import dynamorph.paint.artwork.AreaPaint;
+import dynamorph.paint.message.Messages;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Color4f;
 import io.github.humbleui.skija.FilterTileMode;
@@ -57,7 +58,9 @@ final class GradientShaders {
                 height(box) / 2 * gradient.scale(),
                 offset);
           }
-          case CONIC -> throw new IllegalArgumentException("a conic gradient has no such course");
+          case CONIC ->
+              throw new IllegalArgumentException(
+                  Messages.of("gradient-shaders.a-conic-gradient-has-no-such"));
         };
     return new AreaPaint.Ramp(course, stops, gradient.repeat());
   }
@@ -129,9 +132,9 @@ final class GradientShaders {
   static Shader of(Gradient gradient, Box box) {
     FilterTileMode tiles =
         switch (gradient.repeat()) {
-          case ONCE -> FilterTileMode.CLAMP;
+          case PAD -> FilterTileMode.CLAMP;
           case REPEAT -> FilterTileMode.REPEAT;
-          case MIRROR -> FilterTileMode.MIRROR;
+          case REFLECT -> FilterTileMode.MIRROR;
         };
     if (gradient.course() == Course.CONIC) {
       return conic(gradient, box, tiles);

@@ -10,6 +10,7 @@ import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintBounds;
 import dynamorph.paint.artwork.AreaPaint;
 import dynamorph.paint.artwork.Mark;
+import dynamorph.paint.message.Messages;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
@@ -105,10 +106,16 @@ public final class LayerArtwork {
 
   private void addFinish(Finish finish, Stencil.Shape shape, String what) {
     EffectBrush.Subject whole = FinishBrush.whole(finish, shape);
-    addBelow(whole, finish.effects(), 1, "all coats of the " + what);
+    addBelow(whole, finish.effects(), 1, Messages.of("layer-artwork.all-coats-of-the", what));
     List<Effect> inside = inside(finish.effects());
     if (!inside.isEmpty()) {
-      marks.add(body(whole, inside, 1, BlendMode.NORMAL, "all coats of the " + what));
+      marks.add(
+          body(
+              whole,
+              inside,
+              1,
+              BlendMode.NORMAL,
+              Messages.of("layer-artwork.all-coats-of-the", what)));
       return;
     }
     finish.coats().forEach(coat -> addCoat(coat, shape, what));
@@ -125,13 +132,16 @@ public final class LayerArtwork {
       if (effect.liesBelow()) {
         int own = index;
         Box reach = grown(subject.reach(), effects);
-        String name = effect instanceof Effect.DropShadow ? "drop shadow" : "outer glow";
+        String name =
+            effect instanceof Effect.DropShadow
+                ? Messages.of("layer-artwork.drop-shadow")
+                : Messages.of("layer-artwork.outer-glow");
         picture(
                 reach,
                 canvas -> EffectBrush.paintBelow(canvas, subject, effects, own),
                 opacity,
                 effect.blendBelow(),
-                name + " of " + what)
+                Messages.of("layer-artwork.of", name, what))
             .ifPresent(marks::add);
       }
     }
@@ -153,24 +163,31 @@ public final class LayerArtwork {
             canvas -> EffectBrush.paintBody(canvas, subject, inside),
             opacity,
             blend,
-            what + " with " + String.join(", ", inside.stream().map(LayerArtwork::name).toList()))
+            Messages.of(
+                "layer-artwork.with",
+                what,
+                String.join(", ", inside.stream().map(LayerArtwork::name).toList())))
         .orElseGet(() -> new Mark.Group(List.of(), 1, BlendMode.NORMAL));
   }
 
   private static String name(Effect effect) {
     return switch (effect) {
-      case Effect.InnerShadow _ -> "inner shadow";
-      case Effect.InnerGlow _ -> "inner glow";
+      case Effect.InnerShadow _ -> Messages.of("layer-artwork.inner-shadow");
+      case Effect.InnerGlow _ -> Messages.of("layer-artwork.inner-glow");
       case Effect.Blur _ -> "blur";
       case Effect.Bevel _ -> "bevel";
-      case Effect.DropShadow _ -> "drop shadow";
-      case Effect.OuterGlow _ -> "outer glow";
+      case Effect.DropShadow _ -> Messages.of("layer-artwork.drop-shadow");
+      case Effect.OuterGlow _ -> Messages.of("layer-artwork.outer-glow");
     };
   }
 
   private void addCoat(Coat coat, Stencil.Shape shape, String of) {
     CoatBrush.Subject subject = new CoatBrush.Subject(coat, shape, false);
-    String what = (coat.shape() instanceof Coat.Fill ? "a fill of the " : "a stroke of the ") + of;
+    String what =
+        (coat.shape() instanceof Coat.Fill
+                ? Messages.of("layer-artwork.a-fill-of-the")
+                : Messages.of("layer-artwork.a-stroke-of-the"))
+            + of;
     addBelow(subject, coat.effects(), coat.opacity(), what);
     List<Effect> inside = inside(coat.effects());
     if (!inside.isEmpty()) {
@@ -179,13 +196,16 @@ public final class LayerArtwork {
     }
     Optional<List<Mark>> areas = areas(coat, shape);
     if (areas.isEmpty()) {
-      String paint = coat.paint() instanceof Paint.Pattern ? "grain" : "a conic gradient";
+      String paint =
+          coat.paint() instanceof Paint.Pattern
+              ? "grain"
+              : Messages.of("layer-artwork.a-conic-gradient");
       picture(
               subject.reach().grown(1, 1),
               subject::paint,
               coat.opacity(),
               coat.blend(),
-              what + " in " + paint)
+              Messages.of("layer-artwork.in", what, paint))
           .ifPresent(marks::add);
     } else if (coat.opacity() == 1 && coat.blend() == BlendMode.NORMAL) {
       marks.addAll(areas.get());
@@ -250,12 +270,8 @@ public final class LayerArtwork {
     }
     if (width * height > MOST_PIXELS) {
       throw new IllegalArgumentException(
-          what
-              + " would take "
-              + (long) width
-              + " \u00d7 "
-              + (long) height
-              + " pixels; 64 million is the most. Use a smaller scale, blur or offset");
+          Messages.of(
+              "layer-artwork.would-take-pixels-64-million-is", what, (long) width, (long) height));
     }
     try (Surface surface = Surface.makeRasterN32Premul((int) width, (int) height)) {
       Canvas canvas = surface.getCanvas();

@@ -3,11 +3,11 @@ package dynamorph.paint.reach;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.value.Numbers;
 import dynamorph.model.value.SafeArea;
 import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.film.MediaSource;
 import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.message.Messages;
 import dynamorph.paint.reach.Problem.Kind;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
@@ -129,7 +129,8 @@ public final class Examination {
               .limit(5)
               .map(Character::toString)
               .collect(Collectors.joining(" "));
-      problems.add(new Problem(Kind.MISSING_GLYPHS, "no font has " + letters, false));
+      problems.add(
+          new Problem(Kind.MISSING_GLYPHS, Messages.of("examination.no-font-has", letters), false));
     }
     Box content = content(text);
     Box board =
@@ -138,10 +139,13 @@ public final class Examination {
     if (text.layer().isText()
         && !text.layer().story().text().isBlank()
         && isBeyond(content, board)) {
-      problems.add(new Problem(Kind.OFF_ARTBOARD, "stands out of the artboard", false));
+      problems.add(
+          new Problem(
+              Kind.OFF_ARTBOARD, Messages.of("examination.stands-out-of-the-artboard"), false));
     } else if (isOutOfSafeArea(found)) {
       problems.add(
-          new Problem(Kind.OUT_OF_SAFE_AREA, "a screen may cut it off or crowd it", false));
+          new Problem(
+              Kind.OUT_OF_SAFE_AREA, Messages.of("examination.a-screen-may-cut-it-off"), false));
     }
     return problems;
   }
@@ -180,7 +184,7 @@ public final class Examination {
     return before == after
         ? Optional.empty()
         : Optional.of(
-            new Problem(Kind.LINES, Numbers.counted(after, "line") + ", was " + before, true));
+            new Problem(Kind.LINES, Messages.of("examination.line-was", after, before), true));
   }
 
   /** Lies on a layer that it did not lie on before. */
@@ -199,7 +203,7 @@ public final class Examination {
         return Optional.of(
             new Problem(
                 collides ? Kind.COLLISION : Kind.OVER_ANOTHER,
-                (collides ? "on the same place as " : "over ")
+                (collides ? Messages.of("examination.on-the-same-place-as") : "over ")
                     + other.layer().name().toLowerCase(Locale.ROOT),
                 true));
       }

@@ -1,5 +1,7 @@
 package dynamorph.paint.reach;
 
+import dynamorph.paint.message.Messages;
+
 /**
  * Something wrong with a text as it would be.
  *
@@ -10,12 +12,12 @@ public record Problem(Kind kind, String detail, boolean isNew) {
   /** The worst first. */
   public enum Kind {
     OVERSET("overset"),
-    MISSING_GLYPHS("missing glyphs"),
-    OFF_ARTBOARD("off the artboard"),
-    OUT_OF_SAFE_AREA("out of the safe area"),
-    COLLISION("placed on another"),
-    OVER_ANOTHER("over another"),
-    LOW_CONTRAST("low contrast"),
+    MISSING_GLYPHS(Messages.of("problem.missing-glyphs")),
+    OFF_ARTBOARD(Messages.of("problem.off-the-artboard")),
+    OUT_OF_SAFE_AREA(Messages.of("problem.out-of-the-safe-area")),
+    COLLISION(Messages.of("problem.placed-on-another")),
+    OVER_ANOTHER(Messages.of("problem.over-another")),
+    LOW_CONTRAST(Messages.of("problem.low-contrast")),
     LINES("reflow");
 
     private final String label;

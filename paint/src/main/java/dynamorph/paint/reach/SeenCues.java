@@ -3,6 +3,7 @@ package dynamorph.paint.reach;
 import dynamorph.model.timeline.CaptionRules;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
+import dynamorph.paint.message.Messages;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.caption.CueProblem;
@@ -37,7 +38,10 @@ public final class SeenCues {
     int lines = text.layout().lines().size();
     if (!broken && lines > rules.lines()) {
       problems.add(
-          problem(cue, CueProblem.Kind.LINES, lines + " lines, " + rules.lines() + " at most"));
+          problem(
+              cue,
+              CueProblem.Kind.LINES,
+              Messages.of("seen-cues.lines-at-most", lines, rules.lines())));
     }
     lowest(cue)
         .filter(Legibility.Reading::isLow)
@@ -48,7 +52,7 @@ public final class SeenCues {
                     CueProblem.Kind.CONTRAST,
                     String.format(
                         Locale.ROOT,
-                        "contrast with the footage %.1f, %.1f at least",
+                        Messages.of("seen-cues.contrast-with-the-footage-1f-1f"),
                         low.contrast(),
                         low.wanted()))));
     return problems;
@@ -61,14 +65,16 @@ public final class SeenCues {
           problem(
               cue,
               CueProblem.Kind.GLYPHS,
-              "no font has "
-                  + cue.text().layout().missingGlyphs().stream()
+              Messages.of(
+                  "seen-cues.no-font-has",
+                  cue.text().layout().missingGlyphs().stream()
                       .limit(5)
                       .map(Character::toString)
-                      .collect(Collectors.joining(" "))));
+                      .collect(Collectors.joining(" ")))));
     }
     if (Examination.isOutOfSafeArea(cue)) {
-      problems.add(problem(cue, CueProblem.Kind.OUTSIDE, "beyond 90 % of the frame"));
+      problems.add(
+          problem(cue, CueProblem.Kind.OUTSIDE, Messages.of("seen-cues.beyond-90-of-the-frame")));
     }
     return problems;
   }

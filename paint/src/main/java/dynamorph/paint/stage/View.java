@@ -1,5 +1,6 @@
 package dynamorph.paint.stage;
 
+import dynamorph.paint.message.Messages;
 import dynamorph.typeset.layout.Box;
 
 /**
@@ -18,7 +19,7 @@ public record View(int width, int height, double scale, long offsetX, long offse
 
   public View {
     if (!(scale >= SMALLEST_SCALE && scale <= LARGEST_SCALE)) {
-      throw new IllegalArgumentException("a view's scale lies between 0.01 and 64, got " + scale);
+      throw new IllegalArgumentException(Messages.of("view.a-views-scale-lies-between-0", scale));
     }
   }
 

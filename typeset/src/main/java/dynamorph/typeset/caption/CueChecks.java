@@ -6,6 +6,7 @@ import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.value.Numbers;
+import dynamorph.typeset.message.Messages;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -29,28 +30,28 @@ public final class CueChecks {
     Timing timing = CueList.time(cue);
     Found found = new Found(cue, new ArrayList<>());
     if (CueList.characters(cue) == 0) {
-      found.add(CueProblem.Kind.EMPTY, "it has no words");
+      found.add(CueProblem.Kind.EMPTY, Messages.of("cue-checks.it-has-no-words"));
       return found.problems;
     }
     double speed = CueList.readingSpeed(cue);
     if (speed > rules.readingSpeed()) {
       found.add(
           CueProblem.Kind.TOO_FAST,
-          Numbers.format(speed, 1)
-              + " characters per second, "
-              + Numbers.format(rules.readingSpeed(), 1)
-              + " at most");
+          Messages.of(
+              "cue-checks.characters-per-second-at-most",
+              Numbers.format(speed, 1),
+              Numbers.format(rules.readingSpeed(), 1)));
     }
     Time length = timing.length();
     if (length.isBefore(rules.shortest())) {
       found.add(
           CueProblem.Kind.TOO_SHORT,
-          seconds(length) + " s, " + seconds(rules.shortest()) + " s at least");
+          Messages.of("cue-checks.s-s-at-least", seconds(length), seconds(rules.shortest())));
     }
     if (length.isAfter(rules.longest())) {
       found.add(
           CueProblem.Kind.TOO_LONG,
-          seconds(length) + " s, " + seconds(rules.longest()) + " s at most");
+          Messages.of("cue-checks.s-s-at-most", seconds(length), seconds(rules.longest())));
     }
     checkNext(list, index, found);
     checkLines(list.track(), found);
@@ -66,11 +67,13 @@ public final class CueChecks {
     Time gap = next.minus(out);
     if (gap.isBefore(Time.ZERO)) {
       found.add(
-          CueProblem.Kind.OVERLAP, "by " + seconds(Time.ZERO.minus(gap)) + " s with the next");
+          CueProblem.Kind.OVERLAP,
+          Messages.of("cue-checks.by-s-with-the-next", seconds(Time.ZERO.minus(gap))));
     } else if (gap.isAfter(Time.ZERO) && gap.isBefore(list.track().rules().gap())) {
       found.add(
           CueProblem.Kind.GAP,
-          seconds(gap) + " s to the next, " + seconds(list.track().rules().gap()) + " s at least");
+          Messages.of(
+              "cue-checks.s-to-the-next-s-at", seconds(gap), seconds(list.track().rules().gap())));
     }
   }
 
@@ -83,12 +86,13 @@ public final class CueChecks {
     boolean broken = lines.size() > 1;
     int needed = broken ? lines.size() : CaptionLineBreaker.lines(found.cue, track).size();
     if (needed > rules.lines()) {
-      found.add(CueProblem.Kind.LINES, needed + " lines, " + rules.lines() + " at most");
+      found.add(
+          CueProblem.Kind.LINES, Messages.of("cue-checks.lines-at-most", needed, rules.lines()));
     }
     if (broken && most > rules.lineLength()) {
       found.add(
           CueProblem.Kind.LINE_LENGTH,
-          most + " characters in a line, " + rules.lineLength() + " at most");
+          Messages.of("cue-checks.characters-in-a-line-at-most", most, rules.lineLength()));
     }
   }
 

@@ -1,6 +1,7 @@
 package dynamorph.typeset.caption;
 
 import dynamorph.model.LayerId;
+import dynamorph.typeset.message.Messages;
 
 /**
  * Something that is wrong with a cue.
@@ -10,17 +11,27 @@ import dynamorph.model.LayerId;
 public record CueProblem(LayerId cue, Kind kind, String detail) {
   /** What can be wrong. */
   public enum Kind {
-    TOO_FAST("reads too fast", "read too fast"),
-    TOO_SHORT("too short", "are too short"),
-    TOO_LONG("too long", "are too long"),
-    GAP("too small a gap", "leave too small a gap"),
-    OVERLAP("overlaps the next", "overlap the next"),
-    LINES("too many lines", "have too many lines"),
-    LINE_LENGTH("too long a line", "have too long a line"),
-    EMPTY("empty", "are empty"),
-    OUTSIDE("outside the safe area", "stand outside the safe area"),
-    CONTRAST("hard to read", "are hard to read"),
-    GLYPHS("missing letters", "have letters that their font lacks");
+    TOO_FAST(Messages.of("cue-problem.reads-too-fast"), Messages.of("cue-problem.read-too-fast")),
+    TOO_SHORT(Messages.of("cue-problem.too-short"), Messages.of("cue-problem.are-too-short")),
+    TOO_LONG(Messages.of("cue-problem.too-long"), Messages.of("cue-problem.are-too-long")),
+    GAP(
+        Messages.of("cue-problem.too-small-a-gap"),
+        Messages.of("cue-problem.leave-too-small-a-gap")),
+    OVERLAP(
+        Messages.of("cue-problem.overlaps-the-next"), Messages.of("cue-problem.overlap-the-next")),
+    LINES(
+        Messages.of("cue-problem.too-many-lines"), Messages.of("cue-problem.have-too-many-lines")),
+    LINE_LENGTH(
+        Messages.of("cue-problem.too-long-a-line"),
+        Messages.of("cue-problem.have-too-long-a-line")),
+    EMPTY("empty", Messages.of("cue-problem.are-empty")),
+    OUTSIDE(
+        Messages.of("cue-problem.outside-the-safe-area"),
+        Messages.of("cue-problem.stand-outside-the-safe-area")),
+    CONTRAST(Messages.of("cue-problem.hard-to-read"), Messages.of("cue-problem.are-hard-to-read")),
+    GLYPHS(
+        Messages.of("cue-problem.missing-letters"),
+        Messages.of("cue-problem.have-letters-that-their-font-lacks"));
 
     private final String label;
     private final String several;
@@ -37,7 +48,7 @@ public record CueProblem(LayerId cue, Kind kind, String detail) {
 
     /** Of so many cues, as in {@code 3 cues read too fast}. */
     public String of(int count) {
-      return count == 1 ? "1 cue: " + label : count + " cues " + several;
+      return Messages.of("cue-problem.0-plural-one-cue-other-cues", count, label, several);
     }
   }
 }

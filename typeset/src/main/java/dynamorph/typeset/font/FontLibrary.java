@@ -4,6 +4,7 @@ import dynamorph.model.Asset;
 import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.value.Slant;
 import dynamorph.typeset.harfbuzz.HarfBuzzFont;
+import dynamorph.typeset.message.Messages;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.FontMgr;
 import io.github.humbleui.skija.FontSlant;
@@ -309,12 +310,12 @@ public final class FontLibrary implements AutoCloseable {
 
   private static Typeface load(String file, byte[] bytes) {
     if (bytes.length == 0) {
-      throw new DamagedFontException(file, "the font is empty (0 bytes)");
+      throw new DamagedFontException(file, Messages.of("font-library.the-font-is-empty-0-bytes"));
     }
     try (Data data = Data.makeFromBytes(bytes)) {
       Typeface typeface = FontMgr.getDefault().makeFromData(data);
       if (typeface == null) {
-        throw new DamagedFontException(file, "this is not a font that can be read");
+        throw new DamagedFontException(file, Messages.of("font-library.this-is-not-a-font-that"));
       }
       return typeface;
     }

@@ -1,5 +1,7 @@
 package dynamorph.typeset.layout;
 
+import dynamorph.typeset.message.Messages;
+
 /**
  * What does not fit a box.
  *
@@ -11,8 +13,10 @@ public record Overset(int hiddenLines, int hiddenUnits, boolean tooWide) {
   /** How people are told: {@code 2 lines do not fit}. */
   public String text() {
     if (hiddenLines == 0) {
-      return tooWide ? "a word is wider than its box" : "the box is too short";
+      return tooWide
+          ? Messages.of("overset.a-word-is-wider-than-its")
+          : Messages.of("overset.the-box-is-too-short");
     }
-    return hiddenLines == 1 ? "1 line does not fit" : hiddenLines + " lines do not fit";
+    return Messages.of("count.line-does-not-fit", hiddenLines);
   }
 }

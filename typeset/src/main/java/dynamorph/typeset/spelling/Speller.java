@@ -5,6 +5,7 @@ import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.text.RuleBasedBreakIterator;
 import com.ibm.icu.util.ULocale;
 import dynamorph.model.text.TextRange;
+import dynamorph.typeset.message.Messages;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -156,7 +157,7 @@ public final class Speller {
   private static InputStream packed(String name, String part) throws IOException {
     InputStream file = Speller.class.getResourceAsStream(FOLDER + name + "." + part + ".gz");
     if (file == null) {
-      throw new IOException("a shipped dictionary is missing from the build: " + name);
+      throw new IOException(Messages.of("speller.a-shipped-dictionary-is-missing-from", name));
     }
     return new GZIPInputStream(file);
   }

@@ -1,5 +1,6 @@
 package dynamorph.app.artboards.stage;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
@@ -41,7 +42,7 @@ final class NewLayers {
                     .boardAt(plane.x(), plane.y())
                     .or(() -> scene.boardAt(plane.right(), plane.bottom())));
     if (board.isEmpty()) {
-      workspace.tell(Notice.info("Begin on an artboard: shapes stand on one."));
+      workspace.tell(Notice.info(Messages.of("new-layers.begin-on-an-artboard-shapes-stand")));
       return false;
     }
     PropertySet frame =
@@ -59,7 +60,7 @@ final class NewLayers {
             new ArrangeLayers.Add(
                 board.get().artboard().id(),
                 List.of(workspace.playback().timed(board.get().artboard(), layer)),
-                "Pen"));
+                Messages.of("new-layers.pen")));
     if (added) {
       workspace.select(List.of(layer.id()));
     }

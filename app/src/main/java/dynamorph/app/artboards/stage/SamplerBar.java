@@ -1,5 +1,6 @@
 package dynamorph.app.artboards.stage;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Sampling;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
@@ -40,26 +41,27 @@ final class SamplerBar extends VBox {
   private void show(Optional<Sampling> held) {
     pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("loaded"), held.isPresent());
     if (held.isEmpty()) {
-      Label words = new Label("The sampler is empty. Click a text to take its look.");
-      Label hint = new Label("With texts selected, the sample goes onto them at once.");
+      Label words = new Label(Messages.of("sampler-bar.the-sampler-is-empty-click-a"));
+      Label hint = new Label(Messages.of("sampler-bar.with-texts-selected-the-sample-goes"));
       hint.getStyleClass().add("quiet");
       getChildren().setAll(words, hint);
       return;
     }
     Sampling sampling = held.get();
-    Label title = new Label("Holds the look of \u201c" + sampling.sample().from() + "\u201d");
+    Label title = new Label(Messages.of("sampler-bar.holds-the-look-of", sampling.sample().from()));
     title.getStyleClass().add("section-title");
     title.setMinWidth(Region.USE_PREF_SIZE);
     String styles =
         sampling.sample().followed().stream().map(this::name).collect(Collectors.joining(", "));
-    ToggleButton another = new ToggleButton("Take another");
+    ToggleButton another = new ToggleButton(Messages.of("sampler-bar.take-another"));
     another.setId("sampler-another");
     another.setSelected(sampling.takesAnother());
     another.setTooltip(
-        new Tooltip("Let the next click take another sample  " + Tool.SAMPLER.key()));
+        new Tooltip(
+            Messages.of("sampler-bar.let-the-next-click-take-another", Tool.SAMPLER.key())));
     another.setOnAction(_ -> set(sampling.takingAnother(another.isSelected())));
-    Button empty = new Button("Empty the sampler");
-    empty.setTooltip(new Tooltip("Empty the sampler  Esc"));
+    Button empty = new Button(Messages.of("sampler-bar.empty-the-sampler"));
+    empty.setTooltip(new Tooltip(Messages.of("sampler-bar.empty-the-sampler-esc")));
     empty.setOnAction(_ -> workspace.tools().samplingProperty().set(Optional.empty()));
     HBox head = new HBox(10, title, another, empty);
     head.setAlignment(Pos.CENTER_LEFT);
@@ -69,19 +71,21 @@ final class SamplerBar extends VBox {
       facets.getChildren().add(toggle(facet, sampling));
     }
     ToggleButton follow =
-        new ToggleButton(styles.isEmpty() ? "follows no style" : "follow " + styles);
+        new ToggleButton(
+            styles.isEmpty()
+                ? Messages.of("sampler-bar.follows-no-style")
+                : Messages.of("sampler-bar.follow", styles));
     follow.setId("sampler-styles");
     follow.getStyleClass().add("pill");
     follow.setSelected(sampling.withStyles() && !styles.isEmpty());
     follow.setDisable(styles.isEmpty());
-    follow.setTooltip(new Tooltip("Follow the sample\u2019s styles too, or only copy its values"));
+    follow.setTooltip(new Tooltip(Messages.of("sampler-bar.follow-the-sample-s-styles-too")));
     follow.setOnAction(_ -> set(sampling.followingStyles(follow.isSelected())));
     Label hint =
         new Label(
             sampling.takesAnother()
-                ? "Click the text to take the next sample from. Esc keeps the one there is."
-                : "Click a text; Shift: a word. Drag over letters, or from the background around"
-                    + " texts (Ctrl: only those inside).");
+                ? Messages.of("sampler-bar.click-the-text-to-take-the")
+                : Messages.of("sampler-bar.click-a-text-shift-a-word"));
     hint.getStyleClass().add("quiet");
     hint.setWrapText(true);
     hint.setPrefWidth(WIDTH);
@@ -110,6 +114,11 @@ final class SamplerBar extends VBox {
   }
 
   private String name(StyleId id) {
-    return workspace.project().styles().find(id).map(Style::name).orElse("a deleted style");
+    return workspace
+        .project()
+        .styles()
+        .find(id)
+        .map(Style::name)
+        .orElse(Messages.of("sampler-bar.a-deleted-style"));
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.app.artboards.stage;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Sampling;
 import dynamorph.app.session.Selection;
@@ -60,7 +61,10 @@ final class SamplerTool {
     Optional<Sampling> held = workspace.tools().samplingProperty().get();
     if (held.isPresent() && !target.layers().isEmpty() && workspace.apply(held.get().on(target))) {
       workspace.tell(
-          Notice.offering("Stamped on " + target.label() + ".", "Undo", workspace::undo));
+          Notice.offering(
+              Messages.of("sampler-tool.stamped-on", target.label()),
+              Messages.of("common.undo"),
+              workspace::undo));
     }
   }
 

@@ -2,6 +2,7 @@ package dynamorph.app.artboards.stage;
 
 import dynamorph.app.artboards.text.spelling.SpellingMenu;
 import dynamorph.app.artboards.text.spelling.SpellingService;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
@@ -488,7 +489,9 @@ final class StageGestures {
                     .boardAt(drawn.x(), drawn.y())
                     .or(() -> scene.boardAt(drawn.right(), drawn.bottom())));
     if (board.isEmpty()) {
-      workspace.tell(dynamorph.app.session.Notice.info("Click on an artboard to set text there."));
+      workspace.tell(
+          dynamorph.app.session.Notice.info(
+              Messages.of("stage-gestures.click-on-an-artboard-to-set")));
       return;
     }
     PropertySet frame =
@@ -503,12 +506,12 @@ final class StageGestures {
               .with(Properties.BOX_HEIGHT, Math.max(drawn.height(), 1));
     }
     String id = workspace.ids().next("text");
-    Layer layer = Layer.of(id, "Text", "").withFrame(frame);
+    Layer layer = Layer.of(id, Messages.of("stage-gestures.text"), "").withFrame(frame);
     if (workspace.apply(
         new ArrangeLayers.Add(
             board.get().artboard().id(),
             List.of(workspace.playback().timed(board.get().artboard(), layer)),
-            "Set"))) {
+            Messages.of("stage-gestures.set")))) {
       workspace.selectionProperty().set(Selection.editing(layer.id(), 0, 0));
       workspace.tools().toolProperty().set(Tool.SELECT);
     }

@@ -1,6 +1,7 @@
 package dynamorph.app.artboards.stage;
 
 import dynamorph.app.artboards.text.spelling.SpellingService;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
@@ -317,8 +318,10 @@ final class StageMarks {
   private static void drawOversetTag(GraphicsContext g, Box box, Overset overset) {
     String words =
         overset.hiddenLines() == 0
-            ? overset.tooWide() ? "too wide" : "too low"
-            : overset.hiddenLines() + (overset.hiddenLines() == 1 ? " line more" : " lines more");
+            ? overset.tooWide()
+                ? Messages.of("stage-marks.too-wide")
+                : Messages.of("stage-marks.too-low")
+            : overset.hiddenLines() + (Messages.of("stage-marks.line-more", overset.hiddenLines()));
     double width = width(words, TAG_FONT) + 12;
     double x = Math.max(box.x(), box.right() - width);
     g.setFill(PLUM);
@@ -422,7 +425,7 @@ final class StageMarks {
     Layer layer = workspace.project().layer(found.text().layer().id()).orElse(found.text().layer());
     String style = styleNames(layer);
     int local = LocalChanges.count(layer);
-    String changes = local == 0 ? "" : " \u00b7 " + local + " local";
+    String changes = local == 0 ? "" : Messages.of("stage-marks.local", local);
     double styleWidth = width(style, TAG_FONT);
     Box box = inNode(StageView.onPlane(found));
     double full = styleWidth + width(changes, TAG_FONT) + 14;
@@ -460,7 +463,7 @@ final class StageMarks {
             .distinct()
             .toList();
     return followed.isEmpty()
-        ? "follows nothing"
+        ? Messages.of("stage-marks.follows-nothing")
         : followed.stream()
             .flatMap(id -> project.styles().find(id).stream())
             .map(Style::name)

@@ -1,6 +1,7 @@
 package dynamorph.app.artboards.stage;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.window.NoticeBar;
@@ -119,12 +120,17 @@ public final class StagePane extends StackPane {
                 Numbers.format(stage.view().scale() / stage.pixelRatio() * 100, 0) + " %");
     stage.viewProperty().addListener((_, _, _) -> show.run());
     show.run();
-    Button fit = new Button("Fit");
-    fit.setTooltip(new Tooltip("Show all artboards  Ctrl+0"));
+    Button fit = new Button(Messages.of("stage-pane.fit"));
+    fit.setTooltip(new Tooltip(Messages.of("stage-pane.show-all-artboards-ctrl-0")));
     fit.setOnAction(_ -> stage.fitAll());
     Button out =
-        Controls.icon(Feather.MINUS, "Zoom out  Ctrl+Minus", () -> stage.zoom(1 / ZOOM_STEP));
-    Button in = Controls.icon(Feather.PLUS, "Zoom in  Ctrl+Plus", () -> stage.zoom(ZOOM_STEP));
+        Controls.icon(
+            Feather.MINUS,
+            Messages.of("stage-pane.zoom-out-ctrl-minus"),
+            () -> stage.zoom(1 / ZOOM_STEP));
+    Button in =
+        Controls.icon(
+            Feather.PLUS, Messages.of("stage-pane.zoom-in-ctrl-plus"), () -> stage.zoom(ZOOM_STEP));
     HBox bar = new HBox(2, out, percent, in, fit);
     bar.setAlignment(Pos.CENTER);
     bar.getStyleClass().add("zoom-bar");

@@ -1,6 +1,7 @@
 package dynamorph.app.artboards.stage;
 
 import dynamorph.app.artboards.text.spelling.SpellingService;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.Frame;
 import dynamorph.app.render.FrameService;
 import dynamorph.app.render.Studio;
@@ -76,7 +77,7 @@ public final class StageView extends Region {
     setId("stage");
     setFocusTraversable(true);
     setAccessibleRole(AccessibleRole.NODE);
-    setAccessibleText("Stage with all artboards");
+    setAccessibleText(Messages.of("stage-view.stage-with-all-artboards"));
     picture.setManaged(false);
     picture.setSmooth(false);
     picture.setMouseTransparent(true);

@@ -98,8 +98,8 @@ public final class TextActions {
       workspace.tell(
           Notice.info(
               spelling.isIdle()
-                  ? "No misspelt word was found."
-                  : "The words are still being checked; try again in a moment."));
+                  ? Messages.of("text-actions.no-misspelt-word-was-found")
+                  : Messages.of("text-actions.the-words-are-still-being-checked")));
       return;
     }
     int next = 0;
@@ -142,14 +142,14 @@ public final class TextActions {
     Optional<Selection.Cursor> cursor = workspace.selection().cursor();
     Optional<Layer> layer = cursor.flatMap(at -> workspace.project().layer(at.layer()));
     if (layer.isEmpty()) {
-      workspace.tell(Notice.info("Put the caret into a marked word first."));
+      workspace.tell(Notice.info(Messages.of("text-actions.put-the-caret-into-a-marked")));
       return;
     }
     ResolvedLayer look = Cascade.of(workspace.project()).resolve(layer.get());
     Optional<SpellingService.Misspelt> wrong =
         spelling.at(layer.get().story(), look, cursor.get().caret());
     if (wrong.isEmpty()) {
-      workspace.tell(Notice.info("The word at the caret is spelt right."));
+      workspace.tell(Notice.info(Messages.of("text-actions.the-word-at-the-caret-is")));
       return;
     }
     Point2D place = stage.caretOnScreen();
@@ -162,7 +162,7 @@ public final class TextActions {
   private void insert(String sign) {
     Optional<Selection.Cursor> cursor = workspace.selection().cursor();
     if (cursor.isEmpty()) {
-      workspace.tell(Notice.info("Put the caret into a text first."));
+      workspace.tell(Notice.info(Messages.of("text-actions.put-the-caret-into-a-text")));
       return;
     }
     TextRange range = cursor.get().range();
@@ -175,7 +175,7 @@ public final class TextActions {
 
   private void ruby() {
     if (!askForRuby.getAsBoolean()) {
-      workspace.tell(Notice.info("Select the letters that the ruby stands over first."));
+      workspace.tell(Notice.info(Messages.of("text-actions.select-the-letters-that-the-ruby")));
     }
   }
 
@@ -184,7 +184,7 @@ public final class TextActions {
     Optional<Selection.Cursor> cursor =
         workspace.selection().cursor().filter(at -> at.caret() > 0 && at.range().isEmpty());
     if (cursor.isEmpty()) {
-      workspace.tell(Notice.info("Put the caret between two letters first."));
+      workspace.tell(Notice.info(Messages.of("text-actions.put-the-caret-between-two-letters")));
       return;
     }
     KernPair kern = new KernPair(cursor.get().layer(), cursor.get().caret(), by);

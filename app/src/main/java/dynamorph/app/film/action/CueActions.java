@@ -1,5 +1,6 @@
 package dynamorph.app.film.action;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
@@ -15,7 +16,6 @@ import dynamorph.model.text.Story;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
-import dynamorph.model.value.Numbers;
 import dynamorph.typeset.caption.CaptionLineBreaker;
 import dynamorph.typeset.caption.CueList;
 import dynamorph.typeset.caption.CueText;
@@ -51,7 +51,7 @@ public final class CueActions {
   public void addCue() {
     Optional<CueList> list = cues();
     if (list.isEmpty()) {
-      workspace.tell(Notice.info("Add a track of captions first."));
+      workspace.tell(Notice.info(Messages.of("cue-actions.add-a-track-of-captions-first")));
       return;
     }
     Time in = playback.playheadProperty().get();
@@ -63,10 +63,14 @@ public final class CueActions {
             .orElse(Time.LONGEST);
     Time out = Time.min(in.plus(NEW_CUE), Time.max(next, in.plus(Time.ofMillis(200))));
     Layer cue =
-        Layer.of(workspace.ids().next("cue"), "Cue", "New cue")
+        Layer.of(
+                workspace.ids().next("cue"),
+                Messages.of("cue-actions.cue"),
+                Messages.of("cue-actions.new-cue"))
             .withTiming(Timing.of(list.get().track().id(), in, out));
     Artboard board = film.board().orElseThrow();
-    if (workspace.apply(new ArrangeLayers.Add(board.id(), List.of(cue), "Add"))) {
+    if (workspace.apply(
+        new ArrangeLayers.Add(board.id(), List.of(cue), Messages.of("common.add")))) {
       workspace.select(List.of(cue.id()));
       editCue.accept(cue.id());
     }
@@ -89,7 +93,7 @@ public final class CueActions {
     Layer cue = found.get();
     int length = cue.story().length();
     if (offset <= 0 || offset >= length) {
-      workspace.tell(Notice.info("Put the caret between the words that shall part."));
+      workspace.tell(Notice.info(Messages.of("cue-actions.put-the-caret-between-the-words")));
       return;
     }
     Timing own = CueList.time(cue);
@@ -98,9 +102,11 @@ public final class CueActions {
     CueText.Halves halves = CueText.halves(cue.story(), offset);
     workspace.apply(
         Edit.together(
-            "Split the cue",
+            Messages.of("cue-actions.split-the-cue"),
             new ChangeTimeline.Split(board.get().id(), Map.of(id, half), at),
-            new ReplaceStories(Map.of(id, halves.first(), half, halves.second()), "Split")));
+            new ReplaceStories(
+                Map.of(id, halves.first(), half, halves.second()),
+                Messages.of("cue-actions.split"))));
   }
 
   public void mergeCues() {
@@ -123,15 +129,18 @@ public final class CueActions {
         .ifPresent(list ->
             FilmDialogs.text(
                     film.window().get(),
-                    "Shift from the playhead on",
-                    "Seconds, negative for earlier",
+                    Messages.of("cue-actions.shift-from-the-playhead-on"),
+                    Messages.of("cue-actions.seconds-negative-for-earlier"),
                     "0.5")
                 .ifPresent(text -> {
                   try {
                     Time by = Time.ofSeconds(Double.parseDouble(text.replace(',', '.')));
-                    apply(list.shifted(playback.playheadProperty().get(), by), "Shift");
+                    apply(
+                        list.shifted(playback.playheadProperty().get(), by),
+                        Messages.of("cue-actions.shift"));
                   } catch (NumberFormatException wrong) {
-                    workspace.tell(Notice.problem("\"" + text + "\" is no number of seconds."));
+                    workspace.tell(
+                        Notice.problem(Messages.of("cue-actions.is-no-number-of-seconds", text)));
                   }
                 }));
   }
@@ -147,23 +156,25 @@ public final class CueActions {
                       list.stretched(
                           (long) from.numerator() * to.denominator(),
                           (long) from.denominator() * to.numerator()),
-                      "Stretch");
+                      Messages.of("cue-actions.stretch"));
                 }));
   }
 
   public void closeGaps() {
-    cues().ifPresent(list -> apply(list.gapsClosed(SMALL_GAP), "Close gaps of"));
+    cues()
+        .ifPresent(
+            list -> apply(list.gapsClosed(SMALL_GAP), Messages.of("cue-actions.close-gaps-of")));
   }
 
   public void spread() {
-    cues().ifPresent(list -> apply(list.spread(), "Even out"));
+    cues().ifPresent(list -> apply(list.spread(), Messages.of("cue-actions.even-out")));
   }
 
   private void apply(Map<LayerId, Timing> timings, String verb) {
     if (timings.isEmpty()) {
-      workspace.tell(Notice.info("No cue needs it."));
+      workspace.tell(Notice.info(Messages.of("cue-actions.no-cue-needs-it")));
     } else if (workspace.apply(new Retime(timings, verb))) {
-      film.told(Numbers.counted(timings.size(), "cue") + " changed.");
+      film.told(Messages.of("cue-actions.cue-changed", timings.size()));
     }
   }
 
@@ -189,9 +200,10 @@ public final class CueActions {
           .ifPresent(story -> broken.put(cue.id(), story));
     }
     if (broken.isEmpty()) {
-      workspace.tell(Notice.info("All lines are as the rules of the track want them."));
-    } else if (workspace.apply(new ReplaceStories(broken, "Break lines of"))) {
-      film.told(Numbers.counted(broken.size(), "cue") + " broken into lines.");
+      workspace.tell(Notice.info(Messages.of("cue-actions.all-lines-are-as-the-rules")));
+    } else if (workspace.apply(
+        new ReplaceStories(broken, Messages.of("cue-actions.break-lines-of")))) {
+      film.told(Messages.of("cue-actions.cue-broken-into-lines", broken.size()));
     }
   }
 
@@ -202,7 +214,8 @@ public final class CueActions {
         .ifPresent(cue -> {
           Story told = CueText.retold(cue.story(), words.strip().replace('\n', CueText.BREAK));
           if (!told.equals(cue.story())) {
-            workspace.apply(new ReplaceStories(Map.of(id, told), "Edit the words of"));
+            workspace.apply(
+                new ReplaceStories(Map.of(id, told), Messages.of("cue-actions.edit-the-words-of")));
           }
         });
   }

@@ -1,6 +1,7 @@
 package dynamorph.app.film.action;
 
 import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
@@ -10,7 +11,6 @@ import dynamorph.model.LayerId;
 import dynamorph.model.edit.film.Retime;
 import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.timeline.Timing;
-import dynamorph.model.value.Numbers;
 import dynamorph.typeset.caption.CueChecks;
 import dynamorph.typeset.caption.CueList;
 import dynamorph.typeset.caption.CueProblem;
@@ -81,8 +81,8 @@ public final class CueFixes {
         if (workspace.apply(new ArrangeLayers.Delete(java.util.Set.copyOf(cues)))) {
           workspace.tell(
               Notice.offering(
-                  Numbers.counted(cues.size(), "empty cue") + " deleted.",
-                  "Undo",
+                  Messages.of("cue-fixes.empty-cue-deleted", cues.size()),
+                  Messages.of("common.undo"),
                   workspace::undo));
         }
       }
@@ -101,7 +101,8 @@ public final class CueFixes {
         .ifPresentOrElse(
             track -> workspace.openDesk(track.follows().getLast()),
             () ->
-                workspace.tell(Notice.info("The track follows no style: change the cue itself.")));
+                workspace.tell(
+                    Notice.info(Messages.of("cue-fixes.the-track-follows-no-style-change"))));
   }
 
   private void fixTimes(Artboard board, CueProblem.Kind kind, List<LayerId> cues) {
@@ -111,13 +112,10 @@ public final class CueFixes {
         .filter(track -> !track.state().locked() && !track.state().hidden())
         .forEach(track -> changed.putAll(fixed(CueList.of(board, track), kind)));
     if (changed.isEmpty()) {
-      workspace.tell(
-          Notice.info(
-              "There is no room for these cues to last longer: shorten their words, or move what"
-                  + " comes next."));
+      workspace.tell(Notice.info(Messages.of("cue-fixes.there-is-no-room-for-these")));
       return;
     }
-    if (workspace.apply(new Retime(changed, "Fix the times of"))) {
+    if (workspace.apply(new Retime(changed, Messages.of("cue-fixes.fix-the-times-of")))) {
       long left =
           film.lineNow()
               .captions()
@@ -128,11 +126,13 @@ public final class CueFixes {
               .count();
       String rest =
           left == 0
-              ? "; no cue is left that " + kind.label() + "."
-              : "; " + left + " of " + cues.size() + " have no room and stay as they are.";
+              ? Messages.of("cue-fixes.no-cue-is-left-that", kind.label())
+              : Messages.of("cue-fixes.of-have-no-room-and-stay", left, cues.size());
       workspace.tell(
           Notice.offering(
-              Numbers.counted(changed.size(), "cue") + " changed" + rest, "Undo", workspace::undo));
+              Messages.of("cue-fixes.cue-changed", changed.size(), rest),
+              Messages.of("common.undo"),
+              workspace::undo));
     }
   }
 

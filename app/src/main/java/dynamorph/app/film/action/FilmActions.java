@@ -3,6 +3,7 @@ package dynamorph.app.film.action;
 import dynamorph.app.action.Actions;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.files.Dialogs;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Playback;
@@ -170,23 +171,25 @@ public final class FilmActions implements AutoCloseable {
     long number = workspace.project().films().count() + 1;
     FilmSettings start =
         new FilmSettings(
-            "Film " + number,
+            Messages.of("film-actions.film", number),
             1920,
             1080,
             new dynamorph.model.timeline.Timecode(FrameRate.PAL, false),
             0,
             Time.ofMillis(60_000));
-    FilmDialogs.settings(film.window().get(), "New film", start)
+    FilmDialogs.settings(film.window().get(), Messages.of("film-actions.new-film"), start)
         .ifPresent(made -> {
           Timeline timeline =
               made.on(Timeline.of(made.timecode().rate(), made.duration()))
                   .plus(
                       new Track.Titles(
-                          new TrackId(workspace.ids().next("track")), "Titles", Track.State.OPEN))
+                          new TrackId(workspace.ids().next("track")),
+                          Messages.of("film-actions.titles"),
+                          Track.State.OPEN))
                   .plus(
                       new Track.Footage(
                           new TrackId(workspace.ids().next("track")),
-                          "Footage",
+                          Messages.of("film-actions.footage"),
                           Track.State.OPEN,
                           List.of()));
           Artboard board =
@@ -216,7 +219,8 @@ public final class FilmActions implements AutoCloseable {
                   line.timecode(),
                   line.firstFrame(),
                   line.duration());
-          FilmDialogs.settings(film.window().get(), "Film settings", start)
+          FilmDialogs.settings(
+                  film.window().get(), Messages.of("film-actions.film-settings"), start)
               .ifPresent(made ->
                   workspace.apply(
                       new dynamorph.model.edit.layer.ArrangeArtboards.Change(

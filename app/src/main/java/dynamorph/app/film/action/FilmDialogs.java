@@ -1,5 +1,6 @@
 package dynamorph.app.film.action;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.timeline.CaptionRules;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
@@ -33,7 +34,7 @@ public final class FilmDialogs {
     TextField width = new TextField(Numbers.format(start.width()));
     TextField height = new TextField(Numbers.format(start.height()));
     ComboBox<FrameRate> rate = rateBox(start.timecode().rate());
-    CheckBox drop = new CheckBox("Drop-frame timecode");
+    CheckBox drop = new CheckBox(Messages.of("film-dialogs.drop-frame-timecode"));
     drop.setSelected(start.timecode().drop());
     Runnable dropPossible =
         () -> {
@@ -47,10 +48,10 @@ public final class FilmDialogs {
     Supplier<FilmSettings> read =
         () -> {
           Timecode timecode = new Timecode(rate.getValue(), drop.isSelected());
-          double across = number(width, "the width");
-          double down = number(height, "the height");
+          double across = number(width, Messages.of("film-dialogs.the-width"));
+          double down = number(height, Messages.of("film-dialogs.the-height"));
           if (across < 16 || down < 16 || across > 16_384 || down > 16_384) {
-            throw new IllegalArgumentException("A frame has 16 to 16384 pixels on each side.");
+            throw new IllegalArgumentException(Messages.of("film-dialogs.a-frame-has-16-to-16384"));
           }
           return new FilmSettings(
               name.getText().isBlank() ? start.name() : name.getText().strip(),
@@ -58,20 +59,20 @@ public final class FilmDialogs {
               down,
               timecode,
               first.getText().isBlank() ? 0 : timecode.parse(first.getText()),
-              Time.ofSeconds(number(seconds, "the duration")));
+              Time.ofSeconds(number(seconds, Messages.of("film-dialogs.the-duration"))));
         };
     return ask(
         owner,
         title,
         read,
         List.of(
-            row("Name", name),
-            row("Width, pixels", width),
-            row("Height, pixels", height),
-            row("Frame rate", rate),
+            row(Messages.of("common.name"), name),
+            row(Messages.of("film-dialogs.width-pixels"), width),
+            row(Messages.of("film-dialogs.height-pixels"), height),
+            row(Messages.of("film-dialogs.frame-rate"), rate),
             row("", drop),
-            row("First timecode", first),
-            row("Duration, seconds", seconds)));
+            row(Messages.of("film-dialogs.first-timecode"), first),
+            row(Messages.of("film-dialogs.duration-seconds"), seconds)));
   }
 
   static Optional<CaptionRules> rules(Window owner, CaptionRules start) {
@@ -83,22 +84,22 @@ public final class FilmDialogs {
     TextField gap = new TextField(Numbers.format(start.gap().seconds(), 3));
     return ask(
         owner,
-        "Rules for captions",
+        Messages.of("film-dialogs.rules-for-captions"),
         () ->
             new CaptionRules(
-                (int) number(lines, "lines"),
-                (int) number(length, "the length of a line"),
-                number(speed, "the reading speed"),
-                Time.ofSeconds(number(shortest, "the shortest time")),
-                Time.ofSeconds(number(longest, "the longest time")),
-                Time.ofSeconds(number(gap, "the gap"))),
+                (int) number(lines, Messages.of("film-dialogs.lines")),
+                (int) number(length, Messages.of("film-dialogs.the-length-of-a-line")),
+                number(speed, Messages.of("film-dialogs.the-reading-speed")),
+                Time.ofSeconds(number(shortest, Messages.of("film-dialogs.the-shortest-time"))),
+                Time.ofSeconds(number(longest, Messages.of("film-dialogs.the-longest-time"))),
+                Time.ofSeconds(number(gap, Messages.of("film-dialogs.the-gap")))),
         List.of(
-            row("Maximum lines", lines),
-            row("Maximum characters per line", length),
-            row("Maximum characters per second", speed),
-            row("Minimum duration, seconds", shortest),
-            row("Maximum duration, seconds", longest),
-            row("Minimum gap, seconds", gap)));
+            row(Messages.of("film-dialogs.maximum-lines"), lines),
+            row(Messages.of("film-dialogs.maximum-characters-per-line"), length),
+            row(Messages.of("film-dialogs.maximum-characters-per-second"), speed),
+            row(Messages.of("film-dialogs.minimum-duration-seconds"), shortest),
+            row(Messages.of("film-dialogs.maximum-duration-seconds"), longest),
+            row(Messages.of("film-dialogs.minimum-gap-seconds"), gap)));
   }
 
   /** From which rate of frames to which. */
@@ -107,9 +108,11 @@ public final class FilmDialogs {
     ComboBox<FrameRate> to = rateBox(own);
     return ask(
         owner,
-        "Conform to another frame rate",
+        Messages.of("film-dialogs.conform-to-another-frame-rate"),
         () -> Map.entry(from.getValue(), to.getValue()),
-        List.of(row("Made for", from), row("Shown at", to)));
+        List.of(
+            row(Messages.of("film-dialogs.made-for"), from),
+            row(Messages.of("film-dialogs.shown-at"), to)));
   }
 
   public static Optional<String> text(Window owner, String title, String label, String start) {
@@ -143,7 +146,7 @@ public final class FilmDialogs {
       return Double.parseDouble(field.getText().strip().replace(',', '.'));
     } catch (NumberFormatException wrong) {
       throw new IllegalArgumentException(
-          "\"" + field.getText() + "\" is no number for " + what + ".", wrong);
+          Messages.of("film-dialogs.is-no-number-for", field.getText(), what), wrong);
     }
   }
 

@@ -2,6 +2,7 @@ package dynamorph.app.film.action;
 
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileQuestion;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.FrameService;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
@@ -18,7 +19,6 @@ import dynamorph.model.edit.importing.ImportCaptions;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Track;
-import dynamorph.model.value.Numbers;
 import dynamorph.paint.film.FilmPicture;
 import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.film.FrameSequence;
@@ -62,14 +62,15 @@ public final class FilmFileActions implements AutoCloseable {
   /** Takes captions into a track of their own. */
   void importCaptions(Artboard board, Path file) {
     FrameBox frame = new FrameBox(board.width(), board.height());
-    workspace.tell(Notice.info("Reading " + file.getFileName() + "\u2026"));
+    workspace.tell(Notice.info(Messages.of("film-file-actions.reading", file.getFileName())));
     worker.execute(() -> {
       try {
         CaptionFiles.Read read = CaptionFiles.read(file, frame);
         Platform.runLater(() -> take(board, file, read));
       } catch (IOException wrong) {
-        Platform.runLater(
-            () -> workspace.tell(Notice.problem("Not imported: " + wrong.getMessage() + ".")));
+        Platform.runLater(() ->
+            workspace.tell(
+                Notice.problem(Messages.of("film-file-actions.not-imported", wrong.getMessage()))));
       }
     });
   }
@@ -95,12 +96,12 @@ public final class FilmFileActions implements AutoCloseable {
       playback.cueTrackProperty().set(Optional.of(track.id()));
       workspace.tell(
           Notice.offering(
-              Numbers.counted(read.sheet().cues().size(), "cue")
-                  + " imported from "
-                  + name
-                  + told(read.remarks())
-                  + ".",
-              "Undo",
+              Messages.of(
+                  "film-file-actions.cue-imported-from",
+                  read.sheet().cues().size(),
+                  name,
+                  told(read.remarks())),
+              Messages.of("common.undo"),
               workspace::undo));
     }
   }
@@ -108,10 +109,10 @@ public final class FilmFileActions implements AutoCloseable {
   private static String told(List<Remark> remarks) {
     return remarks.isEmpty()
         ? ""
-        : "; "
-            + Numbers.counted(remarks.size(), "remark")
-            + ": "
-            + String.join("; ", remarks.stream().limit(2).map(Remark::toString).toList());
+        : Messages.of(
+            "film-file-actions.remark",
+            remarks.size(),
+            String.join("; ", remarks.stream().limit(2).map(Remark::toString).toList()));
   }
 
   public void exportCaptions(Track.Captions track) {
@@ -176,9 +177,9 @@ public final class FilmFileActions implements AutoCloseable {
 
   private boolean agreed(List<Remark> left) {
     return dialogs.agrees(
-        "Some of the look stays behind in this format",
+        Messages.of("film-file-actions.some-of-the-look-stays-behind"),
         left.stream().map(Remark::toString).distinct().toList(),
-        "Export");
+        Messages.of("film-file-actions.export"));
   }
 
   private void write(Project project, List<CaptionFile> files) throws IOException {
@@ -188,8 +189,9 @@ public final class FilmFileActions implements AutoCloseable {
     String what =
         files.size() == 1
             ? files.getFirst().name()
-            : Numbers.counted(files.size(), "caption track");
-    Platform.runLater(() -> workspace.tell(Notice.info("Exported " + what + ".")));
+            : Messages.of("count.caption-track", files.size());
+    Platform.runLater(
+        () -> workspace.tell(Notice.info(Messages.of("film-file-actions.exported", what))));
   }
 
   /** Work on files that may fail. */
@@ -203,8 +205,10 @@ public final class FilmFileActions implements AutoCloseable {
       try {
         work.run();
       } catch (IOException | RuntimeException failed) {
-        Platform.runLater(
-            () -> workspace.tell(Notice.problem("Not exported: " + failed.getMessage() + ".")));
+        Platform.runLater(() ->
+            workspace.tell(
+                Notice.problem(
+                    Messages.of("film-file-actions.not-exported", failed.getMessage()))));
       }
     });
   }
@@ -253,9 +257,13 @@ public final class FilmFileActions implements AutoCloseable {
       Platform.runLater(() ->
           workspace.tell(
               Notice.info(
-                  (outcome.complete() ? "Exported " : "Stopped after ")
-                      + Numbers.counted((int) outcome.written(), "frame")
-                      + (outcome.kept() > 0 ? "; " + outcome.kept() + " were there" : "")
+                  (outcome.complete()
+                          ? Messages.of("film-file-actions.exported-2")
+                          : Messages.of("film-file-actions.stopped-after"))
+                      + Messages.of("count.frame", (int) outcome.written())
+                      + (outcome.kept() > 0
+                          ? Messages.of("film-file-actions.were-there", outcome.kept())
+                          : "")
                       + ".")));
     });
   }
@@ -269,8 +277,8 @@ public final class FilmFileActions implements AutoCloseable {
     if (!cancelled.get()) {
       workspace.tell(
           Notice.offering(
-              "Exporting frames: " + done + " of " + all + ".",
-              "Cancel",
+              Messages.of("film-file-actions.exporting-frames-of", done, all),
+              Messages.of("common.cancel"),
               () -> cancelled.set(true)));
     }
   }
@@ -302,7 +310,9 @@ public final class FilmFileActions implements AutoCloseable {
         png = picture(maker, project, own).png(film, at, 1, FilmPicture.Under.FOOTAGE);
       }
       SafeFile.write(file, stream -> stream.write(png));
-      Platform.runLater(() -> workspace.tell(Notice.info("Exported " + file.getFileName() + ".")));
+      Platform.runLater(() ->
+          workspace.tell(
+              Notice.info(Messages.of("film-file-actions.exported", file.getFileName()))));
     });
   }
 

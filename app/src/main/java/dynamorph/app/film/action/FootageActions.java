@@ -3,6 +3,7 @@ package dynamorph.app.film.action;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileQuestion;
 import dynamorph.app.files.ImageFile;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.FrameService;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -24,10 +25,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.LinkedHashMap;
-import java.util.Locale;
-import java.util.Map;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -71,13 +70,20 @@ public final class FootageActions implements AutoCloseable {
         .ifPresent(board -> {
           Map<String, Media> choices = new LinkedHashMap<>();
           for (Media.Scenery scenery : Media.Scenery.values()) {
-            choices.put("Procedural: " + scenery.label(), new Media.Drawn(scenery));
+            choices.put(
+                Messages.of("footage-actions.procedural", scenery.label()),
+                new Media.Drawn(scenery));
           }
           workspace.project().assets().stream()
               .filter(dynamorph.model.Asset::isImage)
               .forEach(asset ->
-                  choices.put("Image: " + asset.shortName(), new Media.Still(asset.shortName())));
-          FilmDialogs.choice(film.window().get(), "Footage", List.copyOf(choices.keySet()))
+                  choices.put(
+                      Messages.of("footage-actions.image", asset.shortName()),
+                      new Media.Still(asset.shortName())));
+          FilmDialogs.choice(
+                  film.window().get(),
+                  Messages.of("footage-actions.footage"),
+                  List.copyOf(choices.keySet()))
               .ifPresent(choice -> {
                 Media media = choices.get(choice);
                 workspace.apply(placed(board, playhead(), nameOf(media), media, STANDS));
@@ -115,8 +121,9 @@ public final class FootageActions implements AutoCloseable {
   }
 
   private void tell(Exception wrong) {
-    Platform.runLater(
-        () -> workspace.tell(Notice.problem("Not added: " + wrong.getMessage() + ".")));
+    Platform.runLater(() ->
+        workspace.tell(
+            Notice.problem(Messages.of("footage-actions.not-added", wrong.getMessage()))));
   }
 
   private Runnable still(ImageFile image, Place place) {
@@ -126,7 +133,7 @@ public final class FootageActions implements AutoCloseable {
             .ifPresent(board ->
                 workspace.apply(
                     Edit.together(
-                        "Add the picture " + name,
+                        Messages.of("footage-actions.add-the-picture", name),
                         new ChangeProject.PutAsset(image.asset()),
                         placed(board, place, name, new Media.Still(name), STANDS))));
   }
@@ -142,8 +149,13 @@ public final class FootageActions implements AutoCloseable {
             .ifPresent(board -> {
               if (workspace.apply(
                   placed(board, place, name, new Media.File(path), facts.duration()))) {
-                String what = numbered > 0 ? numbered + " numbered pictures from " + name : name;
-                film.told("Added %s, %d \u00d7 %d.".formatted(what, facts.width(), facts.height()));
+                String what =
+                    numbered > 0
+                        ? Messages.of("footage-actions.numbered-pictures-from", numbered, name)
+                        : name;
+                film.told(
+                    Messages.of("footage-actions.added-s-d-d")
+                        .formatted(what, facts.width(), facts.height()));
               }
             });
   }
@@ -164,7 +176,7 @@ public final class FootageActions implements AutoCloseable {
             .orElseGet(() ->
                 new Track.Footage(
                     new TrackId(workspace.ids().next("track")),
-                    "Footage",
+                    Messages.of("footage-actions.footage"),
                     Track.State.OPEN,
                     List.of()));
     List<Clip> clips = new ArrayList<>(to.clips());
@@ -183,7 +195,9 @@ public final class FootageActions implements AutoCloseable {
                 .findFirst())
         .ifPresentOrElse(
             this::findAgain,
-            () -> workspace.tell(Notice.info("No footage of this film is missing.")));
+            () ->
+                workspace.tell(
+                    Notice.info(Messages.of("footage-actions.no-footage-of-this-film-is"))));
   }
 
   /**

@@ -1,5 +1,6 @@
 package dynamorph.app.film.action;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
@@ -25,7 +26,7 @@ record OpenFilm(Workspace workspace, Supplier<Window> window) {
   Optional<Artboard> wanted() {
     Optional<Artboard> board = board();
     if (board.isEmpty()) {
-      workspace.tell(Notice.info("Open a film first: Timeline at the top of the window."));
+      workspace.tell(Notice.info(Messages.of("open-film.open-a-film-first-timeline-at")));
     }
     return board;
   }
@@ -51,6 +52,6 @@ record OpenFilm(Workspace workspace, Supplier<Window> window) {
 
   /** Tells what was done, with a way back. */
   void told(String words) {
-    workspace.tell(Notice.offering(words, "Undo", workspace::undo));
+    workspace.tell(Notice.offering(words, Messages.of("common.undo"), workspace::undo));
   }
 }

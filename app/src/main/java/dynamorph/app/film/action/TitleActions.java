@@ -3,6 +3,7 @@ package dynamorph.app.film.action;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileQuestion;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Selection;
@@ -18,7 +19,6 @@ import dynamorph.model.edit.importing.TitleTable;
 import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
-import dynamorph.model.value.Numbers;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -47,12 +47,15 @@ public final class TitleActions {
     film.wanted()
         .ifPresent(board -> {
           if (OpenFilm.line(board).titles().findAny().isEmpty()) {
-            workspace.tell(Notice.info("Add a track of titles first."));
+            workspace.tell(Notice.info(Messages.of("title-actions.add-a-track-of-titles-first")));
             return;
           }
           Layer like = film.selected(board).stream().findFirst().orElse(null);
           Layer title =
-              Layer.of(workspace.ids().next("title"), "Title", "Title")
+              Layer.of(
+                      workspace.ids().next("title"),
+                      Messages.of("title-actions.title"),
+                      Messages.of("title-actions.title"))
                   .withFollows(
                       like != null && workspace.project().captionsOf(like).isEmpty()
                           ? like.follows()
@@ -62,7 +65,8 @@ public final class TitleActions {
                           dynamorph.model.property.Properties.ANCHOR,
                           dynamorph.model.value.Anchor.CENTRE));
           if (workspace.apply(
-              new ArrangeLayers.Add(board.id(), List.of(playback.timed(board, title)), "Add"))) {
+              new ArrangeLayers.Add(
+                  board.id(), List.of(playback.timed(board, title)), Messages.of("common.add")))) {
             stage.afterNextFrame(() -> {
               workspace
                   .selectionProperty()
@@ -96,7 +100,8 @@ public final class TitleActions {
             }
           }
           if (halves.isEmpty()) {
-            workspace.tell(Notice.info("Nothing is seen at the playhead that could be split."));
+            workspace.tell(
+                Notice.info(Messages.of("title-actions.nothing-is-seen-at-the-playhead")));
           } else {
             workspace.apply(new ChangeTimeline.Split(board.id(), halves, at));
           }
@@ -116,7 +121,7 @@ public final class TitleActions {
   /** Lets the selected texts appear and vanish softly, or at once if they all do that. */
   public void fade() {
     retime(
-        "Fade",
+        Messages.of("title-actions.fade"),
         timings -> {
           boolean all =
               timings.stream()
@@ -131,7 +136,7 @@ public final class TitleActions {
   public void trimToPlayhead(boolean in) {
     Time at = playback.playheadProperty().get();
     retime(
-        "Trim",
+        Messages.of("common.trim"),
         _ ->
             own ->
                 in
@@ -150,7 +155,7 @@ public final class TitleActions {
             layer.timing().ifPresent(own -> now.put(layer.id(), changed.apply(own)));
           }
           if (now.isEmpty()) {
-            workspace.tell(Notice.info("Select titles or cues of the film."));
+            workspace.tell(Notice.info(Messages.of("title-actions.select-titles-or-cues-of-the")));
           } else {
             workspace.apply(new Retime(now, verb));
           }
@@ -181,8 +186,7 @@ public final class TitleActions {
                 .filter(layer -> layer.isText() && layer.timing().isPresent())
                 .findFirst());
     if (board.isPresent() && pattern.isEmpty()) {
-      workspace.tell(
-          Notice.info("Select the title that the others shall look like, then choose the table."));
+      workspace.tell(Notice.info(Messages.of("title-actions.select-the-title-that-the-others")));
       return;
     }
     if (board.isEmpty()) {
@@ -194,7 +198,8 @@ public final class TitleActions {
           try {
             takeTable(board.get(), pattern.get(), TitleTableReader.read(file));
           } catch (IOException wrong) {
-            workspace.tell(Notice.problem("Not imported: " + wrong.getMessage() + "."));
+            workspace.tell(
+                Notice.problem(Messages.of("title-actions.not-imported", wrong.getMessage())));
           }
         });
   }
@@ -218,19 +223,19 @@ public final class TitleActions {
             List<String> refused =
                 made.stream()
                     .filter(one -> one.title().isEmpty())
-                    .map(one -> "line " + one.row().line() + " " + one.why())
+                    .map(one -> Messages.of("title-actions.line", one.row().line(), one.why()))
                     .toList();
             String report =
-                Numbers.counted(there.size(), "title")
-                    + " made."
-                    + (refused.isEmpty()
+                Messages.of(
+                    "title-actions.title-made",
+                    there.size(),
+                    (refused.isEmpty()
                         ? ""
-                        : " "
-                            + Numbers.counted(refused.size(), "row")
-                            + " refused: "
-                            + String.join("; ", refused.stream().limit(3).toList())
-                            + ".");
-            workspace.tell(Notice.offering(report, "Undo", workspace::undo));
+                        : Messages.of(
+                            "title-actions.row-refused",
+                            refused.size(),
+                            String.join("; ", refused.stream().limit(3).toList()))));
+            workspace.tell(Notice.offering(report, Messages.of("common.undo"), workspace::undo));
           }
         });
   }

@@ -1,5 +1,6 @@
 package dynamorph.app.film.action;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.ImportTitles;
 import dynamorph.model.edit.importing.TitleTable;
@@ -55,20 +56,32 @@ final class TitleTableDialog {
               FXCollections.observableArrayList(
                   made.stream().map(one -> words(one, line)).toList()));
           long good = made.stream().filter(one -> one.title().isPresent()).count();
-          sum.setText(good + " of " + made.size() + " rows make a title");
+          sum.setText(Messages.of("title-table-dialog.of-rows-make-a-title", good, made.size()));
         };
     roles.forEach(box -> box.valueProperty().addListener((_, _, _) -> show.run()));
     begin.textProperty().addListener((_, _, _) -> show.run());
     gap.textProperty().addListener((_, _, _) -> show.run());
     show.run();
-    HBox times = new HBox(8, new Label("First in point"), begin, new Label("Seconds between"), gap);
+    HBox times =
+        new HBox(
+            8,
+            new Label(Messages.of("title-table-dialog.first-in-point")),
+            begin,
+            new Label(Messages.of("title-table-dialog.seconds-between")),
+            gap);
     times.setAlignment(Pos.CENTER_LEFT);
     VBox content =
-        new VBox(10, new Label("What are the columns for?"), columns, times, preview, sum);
+        new VBox(
+            10,
+            new Label(Messages.of("title-table-dialog.what-are-the-columns-for")),
+            columns,
+            times,
+            preview,
+            sum);
     content.setPadding(new Insets(16));
     Dialog<ImportTitles> dialog = new Dialog<>();
     dialog.initOwner(owner);
-    dialog.setTitle("Titles from a table");
+    dialog.setTitle(Messages.of("title-table-dialog.titles-from-a-table"));
     dialog.getDialogPane().setContent(content);
     dialog.getDialogPane().getButtonTypes().addAll(ButtonType.CANCEL, ButtonType.OK);
     dialog.setResultConverter(button -> button == ButtonType.OK ? now[0] : null);
@@ -105,7 +118,7 @@ final class TitleTableDialog {
             line.codeAt(title.timing().orElseThrow().in())
                 + "  "
                 + title.story().text().replaceAll("[\\n\\u2028]+", " \u00b7 "))
-        .orElse("line " + made.row().line() + " is refused: " + made.why());
+        .orElse(Messages.of("title-table-dialog.line-is-refused", made.row().line(), made.why()));
   }
 
   private static StringConverter<TitleTable.Role> converter() {
@@ -115,10 +128,10 @@ final class TitleTableDialog {
         return role == null
             ? ""
             : switch (role) {
-              case IN -> "in point";
-              case OUT -> "out point";
-              case LENGTH -> "duration in seconds";
-              case WORDS -> "words";
+              case IN -> Messages.of("title-table-dialog.in-point");
+              case OUT -> Messages.of("title-table-dialog.out-point");
+              case LENGTH -> Messages.of("title-table-dialog.duration-in-seconds");
+              case WORDS -> Messages.of("title-table-dialog.words");
             };
       }
 

@@ -1,5 +1,6 @@
 package dynamorph.app.film.action;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
@@ -31,14 +32,16 @@ public final class TrackActions {
   public void addTitleTrack() {
     addTrack(count ->
         new Track.Titles(
-            new TrackId(workspace.ids().next("track")), "Titles " + count, Track.State.OPEN));
+            new TrackId(workspace.ids().next("track")),
+            Messages.of("track-actions.titles", count),
+            Track.State.OPEN));
   }
 
   public void addFootageTrack() {
     addTrack(count ->
         new Track.Footage(
             new TrackId(workspace.ids().next("track")),
-            "Footage " + count,
+            Messages.of("track-actions.footage", count),
             Track.State.OPEN,
             List.of()));
   }
@@ -55,7 +58,10 @@ public final class TrackActions {
     film.wanted()
         .ifPresent(board ->
             FilmDialogs.text(
-                    film.window().get(), "Track of captions", "Language, such as en or ar", "en")
+                    film.window().get(),
+                    Messages.of("track-actions.track-of-captions"),
+                    Messages.of("track-actions.language-such-as-en-or-ar"),
+                    "en")
                 .ifPresent(language -> {
                   Track.Captions track =
                       Track.Captions.of(workspace.ids().next("track"), nameOf(language), language)

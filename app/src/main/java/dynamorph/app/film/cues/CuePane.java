@@ -2,6 +2,7 @@ package dynamorph.app.film.cues;
 
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.action.FilmDialogs;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
@@ -98,7 +99,7 @@ public final class CuePane extends VBox {
           }
         });
     follows.setAlignment(Pos.CENTER_LEFT);
-    filter.setPromptText("Find in the cues");
+    filter.setPromptText(Messages.of("cue-pane.find-in-the-cues"));
     filter.setId("cue-filter");
     filter.textProperty().addListener((_, _, _) -> update());
     HBox.setHgrow(filter, Priority.ALWAYS);
@@ -128,39 +129,38 @@ public final class CuePane extends VBox {
   }
 
   private static Label placeholder() {
-    Label words =
-        new Label("No cues yet. Click New to put one at the playhead, or import a file: Add.");
+    Label words = new Label(Messages.of("cue-pane.no-cues-yet-click-new-to"));
     words.setWrapText(true);
     words.getStyleClass().add("quiet");
     return words;
   }
 
   private HBox buttons() {
-    Button add = new Button("New");
-    add.setTooltip(new Tooltip("A new cue at the playhead  Alt+C"));
+    Button add = new Button(Messages.of("common.new"));
+    add.setTooltip(new Tooltip(Messages.of("cue-pane.a-new-cue-at-the-playhead")));
     add.setOnAction(_ -> actions.cues().addCue());
     add.setId("cue-add");
-    Button split = new Button("Split");
-    split.setTooltip(new Tooltip("Split the cue at the caret, or at the playhead"));
+    Button split = new Button(Messages.of("cue-pane.split"));
+    split.setTooltip(new Tooltip(Messages.of("cue-pane.split-the-cue-at-the-caret")));
     split.setId("cue-split");
     split.setFocusTraversable(false);
     split.setOnAction(_ -> split());
-    Button merge = new Button("Merge");
+    Button merge = new Button(Messages.of("cue-pane.merge"));
     merge.setId("cue-merge");
-    merge.setTooltip(new Tooltip("Join the selected cues into one"));
+    merge.setTooltip(new Tooltip(Messages.of("cue-pane.join-the-selected-cues-into-one")));
     merge.setOnAction(_ -> actions.cues().mergeCues());
-    MenuButton more = new MenuButton("Times");
+    MenuButton more = new MenuButton(Messages.of("cue-pane.times"));
     more.setId("cue-times");
     more.getItems()
         .addAll(
-            item("Shift from the playhead on\u2026", actions.cues()::shiftCues),
-            item("Conform to another frame rate\u2026", actions.cues()::stretchCues),
-            item("Close small gaps", actions.cues()::closeGaps),
-            item("Even out reading speed", actions.cues()::spread));
-    Button lines = new Button("Break lines");
+            item(Messages.of("cue-pane.shift-from-the-playhead-on"), actions.cues()::shiftCues),
+            item(
+                Messages.of("cue-pane.conform-to-another-frame-rate"), actions.cues()::stretchCues),
+            item(Messages.of("cue-pane.close-small-gaps"), actions.cues()::closeGaps),
+            item(Messages.of("cue-pane.even-out-reading-speed"), actions.cues()::spread));
+    Button lines = new Button(Messages.of("cue-pane.break-lines"));
     lines.setId("cue-lines");
-    lines.setTooltip(
-        new Tooltip("Break the selected cues into lines by the rules of the track, else all"));
+    lines.setTooltip(new Tooltip(Messages.of("cue-pane.break-the-selected-cues-into-lines")));
     lines.setOnAction(_ -> actions.cues().breakLines());
     HBox row = new HBox(4, add, split, merge, more, lines);
     row.getStyleClass().add("cue-buttons");
@@ -207,11 +207,10 @@ public final class CuePane extends VBox {
       replace(shown);
       showFollows(track.get(), cues);
       foot.setText(
-          "Right: characters per second, "
-              + Numbers.format(track.get().rules().readingSpeed(), 1)
-              + " at most. "
-              + Numbers.counted(cues.size(), "cue")
-              + ".");
+          Messages.of(
+              "cue-pane.right-characters-per-second-at-most",
+              Numbers.format(track.get().rules().readingSpeed(), 1),
+              cues.size()));
     } finally {
       updating = false;
     }
@@ -234,7 +233,11 @@ public final class CuePane extends VBox {
 
   private void showFollows(Track.Captions track, List<Layer> cues) {
     follows.getChildren().clear();
-    Label words = new Label(track.follows().isEmpty() ? "follows no style" : "follows");
+    Label words =
+        new Label(
+            track.follows().isEmpty()
+                ? Messages.of("cue-pane.follows-no-style")
+                : Messages.of("cue-pane.follows"));
     words.getStyleClass().add("quiet");
     words.setMinWidth(Region.USE_PREF_SIZE);
     follows.getChildren().add(words);
@@ -246,7 +249,7 @@ public final class CuePane extends VBox {
           .ifPresent(style -> {
             Button chip = new Button(style.name());
             chip.getStyleClass().add("track-style");
-            chip.setTooltip(new Tooltip("Open the style that all cues take"));
+            chip.setTooltip(new Tooltip(Messages.of("cue-pane.open-the-style-that-all-cues")));
             chip.setOnAction(_ -> workspace.openDesk(id));
             follows.getChildren().add(chip);
           });
@@ -256,10 +259,10 @@ public final class CuePane extends VBox {
     if (!local.isEmpty()) {
       Region gap = new Region();
       HBox.setHgrow(gap, Priority.ALWAYS);
-      Button count = new Button(local.size() + " local");
+      Button count = new Button(Messages.of("common.local", local.size()));
       count.getStyleClass().add("local-count");
       count.setMinWidth(Region.USE_PREF_SIZE);
-      count.setTooltip(new Tooltip("Select the cues with local changes"));
+      count.setTooltip(new Tooltip(Messages.of("cue-pane.select-the-cues-with-local-changes")));
       count.setOnAction(_ -> workspace.select(local));
       follows.getChildren().addAll(gap, count);
     }
@@ -412,7 +415,8 @@ public final class CuePane extends VBox {
     Optional<Layer> cue =
         id.flatMap(wanted -> playback.board().flatMap(board -> board.layer(wanted)));
     if (cue.isEmpty()) {
-      workspace.tell(dynamorph.app.session.Notice.info("Select the cue that shall be split."));
+      workspace.tell(
+          dynamorph.app.session.Notice.info(Messages.of("cue-pane.select-the-cue-that-shall-be")));
     } else if (editor.isPresent()) {
       int offset = editor.get().area().getCaretPosition();
       endEditing(true);
@@ -593,8 +597,8 @@ public final class CuePane extends VBox {
       Time was = begin ? CueList.time(cue).in() : CueList.time(cue).out();
       FilmDialogs.text(
               getScene().getWindow(),
-              begin ? "Time in" : "Time out",
-              "Timecode",
+              begin ? Messages.of("cue-pane.time-in") : Messages.of("cue-pane.time-out"),
+              Messages.of("cue-pane.timecode"),
               line.get().codeAt(was))
           .ifPresent(text -> {
             try {
@@ -606,7 +610,7 @@ public final class CuePane extends VBox {
                       Map.of(
                           cue.id(),
                           begin ? own.between(now, own.out()) : own.between(own.in(), now)),
-                      "Trim"));
+                      Messages.of("common.trim")));
             } catch (IllegalArgumentException wrong) {
               workspace.tell(dynamorph.app.session.Notice.problem(wrong.getMessage()));
             }

@@ -2,6 +2,7 @@ package dynamorph.app.film.lanes;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.film.action.FilmActions;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
@@ -94,7 +95,7 @@ public final class TrackHeads extends Pane {
     now.ifPresent(line -> line.tracks().forEach(track -> heads.add(head(track))));
     heads.add(films);
     getChildren().setAll(heads);
-    films.setText(playback.board().map(Artboard::name).orElse("Film"));
+    films.setText(playback.board().map(Artboard::name).orElse(Messages.of("track-heads.film")));
     place();
   }
 
@@ -104,8 +105,8 @@ public final class TrackHeads extends Pane {
       items.add(item(board.name(), () -> playback.open(board.id())));
     }
     items.add(new SeparatorMenuItem());
-    items.add(item("New film\u2026", actions::newFilm));
-    items.add(item("Film settings\u2026", actions::filmSettings));
+    items.add(item(Messages.of("track-heads.new-film"), actions::newFilm));
+    items.add(item(Messages.of("track-heads.film-settings"), actions::filmSettings));
     films.getItems().setAll(items);
   }
 
@@ -137,12 +138,16 @@ public final class TrackHeads extends Pane {
     Button eye =
         Controls.icon(
             hidden ? Feather.EYE_OFF : Feather.EYE,
-            hidden ? "Show the track" : "Hide the track",
+            hidden
+                ? Messages.of("track-heads.show-the-track")
+                : Messages.of("track-heads.hide-the-track"),
             () -> put(track.withState(new Track.State(!hidden, locked))));
     Button lock =
         Controls.icon(
             locked ? Feather.LOCK : Feather.UNLOCK,
-            locked ? "Unlock the track" : "Lock the track",
+            locked
+                ? Messages.of("track-heads.unlock-the-track")
+                : Messages.of("track-heads.lock-the-track"),
             () -> put(track.withState(new Track.State(hidden, !locked))));
     eye.getStyleClass().add("track-button");
     lock.getStyleClass().add("track-button");
@@ -192,25 +197,28 @@ public final class TrackHeads extends Pane {
   private Optional<TrackId> taking = Optional.empty();
 
   private static String label(Track track) {
-    return track instanceof Track.Captions ? "Captions " + track.name() : track.name();
+    return track instanceof Track.Captions
+        ? Messages.of("track-heads.captions", track.name())
+        : track.name();
   }
 
   private String help(Track track) {
     return switch (track) {
-      case Track.Footage _ -> "Footage. Double-click to rename.";
-      case Track.Titles _ -> "Titles. Double-click to rename.";
+      case Track.Footage _ -> Messages.of("track-heads.footage-double-click-to-rename");
+      case Track.Titles _ -> Messages.of("track-heads.titles-double-click-to-rename");
       case Track.Captions captions ->
-          "Captions, "
-              + captions.language()
-              + (captions.follows().isEmpty()
-                  ? ", follows no style"
-                  : ", follows "
-                      + String.join(
+          Messages.of(
+              "track-heads.captions-click-to-list-its-cues",
+              captions.language(),
+              (captions.follows().isEmpty()
+                  ? Messages.of("track-heads.follows-no-style")
+                  : Messages.of(
+                      "track-heads.follows",
+                      String.join(
                           ", ",
                           captions.follows().stream()
                               .map(id -> workspace.project().styles().get(id).name())
-                              .toList()))
-              + ". Click to list its cues.";
+                              .toList()))));
     };
   }
 
@@ -256,28 +264,33 @@ public final class TrackHeads extends Pane {
 
   ContextMenu menu(Track track) {
     ContextMenu menu = new ContextMenu();
-    menu.getItems().add(item("Rename", () -> rename(track)));
-    menu.getItems().add(item("Move up", () -> move(track, -1)));
-    menu.getItems().add(item("Move down", () -> move(track, 1)));
-    menu.getItems().add(item("Delete the track", () -> delete(track)));
+    menu.getItems().add(item(Messages.of("track-heads.rename"), () -> rename(track)));
+    menu.getItems().add(item(Messages.of("track-heads.move-up"), () -> move(track, -1)));
+    menu.getItems().add(item(Messages.of("track-heads.move-down"), () -> move(track, 1)));
+    menu.getItems().add(item(Messages.of("track-heads.delete-the-track"), () -> delete(track)));
     menu.getItems().add(new SeparatorMenuItem());
     if (!(track instanceof Track.Footage)) {
-      menu.getItems().add(item("Select all on it", () -> selectAll(track)));
+      menu.getItems()
+          .add(item(Messages.of("track-heads.select-all-on-it"), () -> selectAll(track)));
     }
     if (track instanceof Track.Captions captions) {
       menu.getItems().addAll(follow(captions), speakers(captions));
       menu.getItems()
           .addAll(
-              item("List its cues", () -> playback.cueTrackProperty().set(Optional.of(track.id()))),
-              item("Rules\u2026", () -> actions.tracks().editRules(captions)),
-              item("Export its cues\u2026", () -> actions.files().exportCaptions(captions)));
+              item(
+                  Messages.of("track-heads.list-its-cues"),
+                  () -> playback.cueTrackProperty().set(Optional.of(track.id()))),
+              item(Messages.of("track-heads.rules"), () -> actions.tracks().editRules(captions)),
+              item(
+                  Messages.of("track-heads.export-its-cues"),
+                  () -> actions.files().exportCaptions(captions)));
     }
     return menu;
   }
 
   /** The character style that what each speaker says takes. */
   private Menu speakers(Track.Captions track) {
-    Menu menu = new Menu("Speakers");
+    Menu menu = new Menu(Messages.of("track-heads.speakers"));
     Set<String> names = new TreeSet<>(track.speakers().keySet());
     playback
         .board()
@@ -296,7 +309,7 @@ public final class TrackHeads extends Pane {
       menu.getItems().add(of);
     }
     if (names.isEmpty()) {
-      MenuItem none = new MenuItem("No cue says who speaks");
+      MenuItem none = new MenuItem(Messages.of("track-heads.no-cue-says-who-speaks"));
       none.setDisable(true);
       menu.getItems().add(none);
     }
@@ -305,7 +318,8 @@ public final class TrackHeads extends Pane {
 
   private MenuItem speaker(
       Track.Captions track, String name, Optional<Style> style, ToggleGroup group) {
-    RadioMenuItem item = new RadioMenuItem(style.map(Style::name).orElse("No style"));
+    RadioMenuItem item =
+        new RadioMenuItem(style.map(Style::name).orElse(Messages.of("track-heads.no-style")));
     item.setToggleGroup(group);
     item.setSelected(Optional.ofNullable(track.speakers().get(name)).equals(style.map(Style::id)));
     item.setOnAction(_ -> {
@@ -317,7 +331,7 @@ public final class TrackHeads extends Pane {
   }
 
   private Menu follow(Track.Captions track) {
-    Menu menu = new Menu("Follow");
+    Menu menu = new Menu(Messages.of("track-heads.follow"));
     for (Style style : workspace.project().styles().list()) {
       if (style.level() == StyleLevel.TEXT) {
         CheckMenuItem item = new CheckMenuItem(style.name());

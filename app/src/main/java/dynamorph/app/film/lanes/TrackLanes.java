@@ -4,6 +4,7 @@ import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.action.FootageActions;
 import dynamorph.app.film.cues.CueWatch;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
@@ -93,7 +94,7 @@ public final class TrackLanes extends Region {
     setId("track-lanes");
     setFocusTraversable(true);
     setAccessibleRole(AccessibleRole.NODE);
-    setAccessibleText("Tracks of the film");
+    setAccessibleText(Messages.of("track-lanes.tracks-of-the-film"));
     canvas.setManaged(false);
     // the playhead moves with every frame, so it is no part of what is painted for that
     playhead.setManaged(false);
@@ -207,10 +208,10 @@ public final class TrackLanes extends Region {
   }
 
   private List<MenuItem> items(Clip clip) {
-    MenuItem find = new MenuItem("Find the file\u2026");
+    MenuItem find = new MenuItem(Messages.of("track-lanes.find-the-file"));
     find.setDisable(!(clip.media() instanceof Media.File));
     find.setOnAction(_ -> footage.findAgain(clip));
-    MenuItem delete = new MenuItem("Delete the clip");
+    MenuItem delete = new MenuItem(Messages.of("track-lanes.delete-the-clip"));
     delete.setOnAction(_ -> deleted.run());
     return List.of(find, delete);
   }
@@ -272,7 +273,7 @@ public final class TrackLanes extends Region {
               y(row),
               clip.in(),
               clip.out(),
-              there ? clip.name() : clip.name() + " is missing",
+              there ? clip.name() : Messages.of("track-lanes.is-missing", clip.name()),
               picked,
               there ? colours.plain() : colours.problem(),
               there ? colours.plainSoft() : colours.problemSoft(),
@@ -714,7 +715,12 @@ public final class TrackLanes extends Region {
       Map<LayerId, Timing> now = new LinkedHashMap<>();
       were.forEach((id, was) -> now.put(id, changed(was, possible, frame, y)));
       workspace.apply(
-          new Retime(now, hit.part() == Part.MIDDLE ? "Move" : "Trim"), Optional.of(gesture));
+          new Retime(
+              now,
+              hit.part() == Part.MIDDLE
+                  ? Messages.of("track-lanes.move")
+                  : Messages.of("common.trim")),
+          Optional.of(gesture));
     }
 
     private Timing changed(Timing was, Time by, Time frame, double y) {

@@ -1,5 +1,6 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Following;
 import dynamorph.model.edit.style.ApplyOptions;
 import dynamorph.model.property.Aspect;
@@ -27,9 +28,7 @@ final class ApplyMenu extends MenuButton {
     getStyleClass().addAll("quiet-menu", "options-menu");
     setId("options");
     setMaxWidth(Double.MAX_VALUE);
-    setTooltip(
-        new Tooltip(
-            "What a style changes when it is clicked or dropped; holds until you change it."));
+    setTooltip(new Tooltip(Messages.of("apply-menu.what-a-style-changes-when-it")));
     following.applyOptionsProperty().addListener((_, _, _) -> update());
     following.stampingProperty().addListener((_, _, _) -> update());
     for (Way way : Way.values()) {
@@ -39,7 +38,7 @@ final class ApplyMenu extends MenuButton {
     for (Aspect aspect : Aspect.values()) {
       getItems().add(leaving(aspect));
     }
-    MenuItem reset = new MenuItem("Apply everything and follow");
+    MenuItem reset = new MenuItem(Messages.of("apply-menu.apply-everything-and-follow"));
     reset.setOnAction(_ -> {
       set(ApplyOptions.PLAIN);
       following.stampingProperty().set(false);
@@ -50,9 +49,9 @@ final class ApplyMenu extends MenuButton {
 
   /** The ways of applying, of which one counts. */
   private enum Way {
-    FOLLOW("Follow, in place of what is followed"),
-    ON_TOP("Add on top of what is followed"),
-    STAMP("Stamp: copy the values once, follow nothing");
+    FOLLOW(Messages.of("apply-menu.follow-in-place-of-what-is")),
+    ON_TOP(Messages.of("apply-menu.add-on-top-of-what-is")),
+    STAMP(Messages.of("apply-menu.stamp-copy-the-values-once-follow"));
 
     private final String label;
 
@@ -79,7 +78,7 @@ final class ApplyMenu extends MenuButton {
   }
 
   private CheckMenuItem leaving(Aspect aspect) {
-    CheckMenuItem item = new CheckMenuItem("Leave out " + told(aspect));
+    CheckMenuItem item = new CheckMenuItem(Messages.of("apply-menu.leave-out", told(aspect)));
     item.setOnAction(_ -> {
       EnumSet<Aspect> leaves = EnumSet.noneOf(Aspect.class);
       leaves.addAll(following.applyOptionsProperty().get().leaves());
@@ -98,8 +97,8 @@ final class ApplyMenu extends MenuButton {
 
   private static String told(Aspect aspect) {
     return switch (aspect) {
-      case PARAGRAPH -> "paragraph settings";
-      case FONT -> "the font";
+      case PARAGRAPH -> Messages.of("apply-menu.paragraph-settings");
+      case FONT -> Messages.of("apply-menu.the-font");
       default -> aspect.label();
     };
   }
@@ -112,14 +111,15 @@ final class ApplyMenu extends MenuButton {
     Set<Aspect> leaves = following.applyOptionsProperty().get().leaves();
     String what =
         leaves.isEmpty()
-            ? "everything"
-            : "all but "
-                + leaves.stream().sorted().map(Aspect::label).collect(Collectors.joining(", "));
+            ? Messages.of("apply-menu.everything")
+            : Messages.of(
+                "apply-menu.all-but",
+                leaves.stream().sorted().map(Aspect::label).collect(Collectors.joining(", ")));
     String how =
         switch (way()) {
-          case FOLLOW -> "Apply: ";
-          case ON_TOP -> "Add on top: ";
-          case STAMP -> "Stamp: ";
+          case FOLLOW -> Messages.of("apply-menu.apply");
+          case ON_TOP -> Messages.of("apply-menu.add-on-top");
+          case STAMP -> Messages.of("apply-menu.stamp");
         };
     ways.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == way()));
     setText(how + what);

@@ -1,6 +1,7 @@
 package dynamorph.app.styles.column;
 
 import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Following;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Selection;
@@ -169,8 +170,7 @@ public final class CardGestures {
       workspace.openDesk(id);
     } else if (workspace.selection().isEmpty()) {
       workspace.pickedStyleProperty().set(Optional.of(id));
-      workspace.tell(
-          Notice.info("Select texts first and click the style again, or drag it onto a text."));
+      workspace.tell(Notice.info(Messages.of("card-gestures.select-texts-first-and-click-the")));
     } else {
       workspace
           .following()

@@ -1,5 +1,6 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.edit.style.ArrangeStyles;
 import javafx.css.PseudoClass;
@@ -34,7 +35,8 @@ final class GroupHead extends HBox {
     setSpacing(4);
     setFocusTraversable(true);
     setAccessibleRole(AccessibleRole.BUTTON);
-    Label name = new Label(group.isEmpty() ? "Base" : group.replace("/", " / "));
+    Label name =
+        new Label(group.isEmpty() ? Messages.of("common.base") : group.replace("/", " / "));
     name.getStyleClass().add("group-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -68,7 +70,11 @@ final class GroupHead extends HBox {
     chevron.setIconCode(open ? Feather.CHEVRON_DOWN : Feather.CHEVRON_RIGHT);
     count.setText(String.valueOf(styles));
     setAccessibleText(
-        "Group " + (group.isEmpty() ? "Base" : group) + ", " + styles + (open ? "" : ", shut"));
+        Messages.of(
+            "group-head.group",
+            (group.isEmpty() ? Messages.of("common.base") : group),
+            styles,
+            (open ? "" : Messages.of("group-head.shut"))));
   }
 
   void showDrop(boolean over) {
@@ -76,19 +82,19 @@ final class GroupHead extends HBox {
   }
 
   private ContextMenu menu(Workspace workspace) {
-    MenuItem rename = new MenuItem("Rename the group\u2026");
+    MenuItem rename = new MenuItem(Messages.of("group-head.rename-the-group"));
     rename.setOnAction(_ -> {
       TextInputDialog dialog = new TextInputDialog(group);
-      dialog.setTitle("Rename the group");
+      dialog.setTitle(Messages.of("group-head.rename-the-group-2"));
       dialog.setHeaderText(null);
-      dialog.setContentText("Name, with / between levels");
+      dialog.setContentText(Messages.of("group-head.name-with-between-levels"));
       dialog
           .showAndWait()
           .map(String::strip)
           .filter(to -> !to.equals(group))
           .ifPresent(to -> workspace.apply(new ArrangeStyles.RenameGroup(group, to)));
     });
-    MenuItem dissolve = new MenuItem("Dissolve the group");
+    MenuItem dissolve = new MenuItem(Messages.of("group-head.dissolve-the-group"));
     dissolve.setOnAction(_ ->
         workspace.apply(
             new ArrangeStyles.RenameGroup(

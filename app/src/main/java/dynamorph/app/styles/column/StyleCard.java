@@ -1,8 +1,8 @@
 package dynamorph.app.styles.column;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.model.style.ColourLabel;
-import dynamorph.model.value.Numbers;
 import java.util.List;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -37,11 +37,12 @@ final class StyleCard extends HBox {
   private static final PseudoClass DROP_ON = PseudoClass.getPseudoClass("drop-on");
 
   final ImageView specimen = new ImageView();
-  final Button edit = new Button("Edit");
+  final Button edit = new Button(Messages.of("style-card.edit"));
   final Button onTop =
-      Controls.icon(Feather.PLUS, "Add on top of what the selection follows  +", () -> {});
+      Controls.icon(Feather.PLUS, Messages.of("style-card.add-on-top-of-what-the"), () -> {});
   final Button stamp =
-      Controls.icon(Feather.DOWNLOAD, "Stamp: copy the values once, follow nothing", () -> {});
+      Controls.icon(
+          Feather.DOWNLOAD, Messages.of("style-card.stamp-copy-the-values-once-follow"), () -> {});
   private final HBox actions = new HBox(2, onTop, stamp, edit);
   final VBox face = new VBox();
   final Label name = new Label();
@@ -64,7 +65,7 @@ final class StyleCard extends HBox {
     local.getStyleClass().add("local-text");
     edit.getStyleClass().add("card-edit");
     edit.setFocusTraversable(false);
-    edit.setTooltip(new Tooltip("Edit the style for everything that follows it  Ctrl+E"));
+    edit.setTooltip(new Tooltip(Messages.of("style-card.edit-the-style-for-everything-that")));
     onTop.setFocusTraversable(false);
     stamp.setFocusTraversable(false);
     actions.setAlignment(Pos.CENTER_RIGHT);
@@ -117,17 +118,18 @@ final class StyleCard extends HBox {
     clip.setArcHeight(12);
     specimen.setClip(clip);
     name.setText(style.name());
-    level.setText(base ? "base" : style.level().label());
+    level.setText(base ? Messages.of("style-card.base") : style.level().label());
     count.setText(String.valueOf(followers));
     dot.setVisible(style.label().isPresent());
     dot.setManaged(style.label().isPresent());
     style.label().ifPresent(label -> dot.setFill(colour(label)));
     note.setText(style.note());
     name.setTooltip(style.note().isBlank() ? null : note);
-    local.setText(deviating == 0 ? "" : deviating + " local");
+    local.setText(deviating == 0 ? "" : Messages.of("common.local", deviating));
     showActions();
-    String followed = Numbers.counted(followers, "follower");
-    setAccessibleText(style.name() + ", " + style.level().label() + " style, " + followed);
+    String followed = Messages.of("count.follower", followers);
+    setAccessibleText(
+        Messages.of("style-card.style", style.name(), style.level().label(), followed));
   }
 
   static Color colour(ColourLabel label) {

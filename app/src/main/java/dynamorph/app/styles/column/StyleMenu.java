@@ -1,5 +1,6 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.StyleDeletion;
@@ -58,16 +59,23 @@ final class StyleMenu {
     StyleId id = style.id();
     boolean none = workspace.selection().isEmpty();
     List<MenuItem> items = new ArrayList<>();
-    items.add(item("Follow on the selection", none, () -> put(id, false, false)));
-    items.add(item("Add on top of what is followed", none, () -> put(id, true, false)));
-    items.add(item("Stamp its values on the selection", none, () -> put(id, false, true)));
-    items.add(item("Give it the look of the selection\u2026", none, () -> takeLook(style)));
-    items.add(item("Select followers", false, () -> selectFollowers(Set.of(id))));
+    items.add(
+        item(Messages.of("style-menu.follow-on-the-selection"), none, () -> put(id, false, false)));
+    items.add(
+        item(Messages.of("style-menu.add-on-top-of-what-is"), none, () -> put(id, true, false)));
+    items.add(
+        item(
+            Messages.of("style-menu.stamp-its-values-on-the-selection"),
+            none,
+            () -> put(id, false, true)));
+    items.add(item(Messages.of("style-menu.give-it-the-look-of-the"), none, () -> takeLook(style)));
+    items.add(
+        item(Messages.of("style-menu.select-followers"), false, () -> selectFollowers(Set.of(id))));
     items.add(new SeparatorMenuItem());
-    items.add(item("Edit style", false, () -> workspace.openDesk(id)));
-    items.add(item("Derive a style", false, () -> add(derived(style))));
-    items.add(item("Duplicate", false, () -> add(duplicated(style))));
-    items.add(item("Rename", false, () -> rename.accept(card, id)));
+    items.add(item(Messages.of("style-menu.edit-style"), false, () -> workspace.openDesk(id)));
+    items.add(item(Messages.of("style-menu.derive-a-style"), false, () -> add(derived(style))));
+    items.add(item(Messages.of("style-menu.duplicate"), false, () -> add(duplicated(style))));
+    items.add(item(Messages.of("style-menu.rename"), false, () -> rename.accept(card, id)));
     items.add(labels(Set.of(id)));
     items.add(groups(new LinkedHashSet<>(List.of(id))));
     if (style.level() == StyleLevel.TEXT) {
@@ -75,23 +83,33 @@ final class StyleMenu {
     }
     items.add(new SeparatorMenuItem());
     items.add(
-        item("Merge into another\u2026", false, () -> settle(StyleDeletion.merge(List.of(id)))));
-    items.add(item("Delete", false, () -> delete(new LinkedHashSet<>(List.of(id)))));
+        item(
+            Messages.of("style-menu.merge-into-another"),
+            false,
+            () -> settle(StyleDeletion.merge(List.of(id)))));
+    items.add(
+        item(Messages.of("common.delete"), false, () -> delete(new LinkedHashSet<>(List.of(id)))));
     return items;
   }
 
   private List<MenuItem> forSeveral(SequencedSet<StyleId> chosen) {
     return List.of(
-        item("Select the followers of all " + chosen.size(), false, () -> selectFollowers(chosen)),
+        item(
+            Messages.of("style-menu.select-the-followers-of-all", chosen.size()),
+            false,
+            () -> selectFollowers(chosen)),
         labels(chosen),
         groups(chosen),
         item(
-            "Save as a kit\u2026",
+            Messages.of("style-menu.save-as-a-kit"),
             false,
             () -> workspace.kitWantedProperty().set(Optional.of(List.copyOf(chosen)))),
         new SeparatorMenuItem(),
-        item("Merge into one\u2026", false, () -> settle(StyleDeletion.merge(List.copyOf(chosen)))),
-        item("Delete all " + chosen.size(), false, () -> delete(chosen)));
+        item(
+            Messages.of("style-menu.merge-into-one"),
+            false,
+            () -> settle(StyleDeletion.merge(List.copyOf(chosen)))),
+        item(Messages.of("style-menu.delete-all", chosen.size()), false, () -> delete(chosen)));
   }
 
   private void put(StyleId id, boolean onTop, boolean stamp) {
@@ -110,20 +128,22 @@ final class StyleMenu {
       Style changed = style.withProperties(proposal.values().where(included::contains));
       workspace.review(
           new Review(
-              "Give \"" + style.name() + "\" the look of the selection",
+              Messages.of("style-menu.give-the-look-of-the-selection", style.name()),
               new KeepStyle(proposal.source(), changed),
-              "Replace"));
+              Messages.of("style-menu.replace")));
     } catch (EditRefused refused) {
       workspace.tell(Notice.problem(refused.getMessage()));
     }
   }
 
   private AddStyle derived(Style style) {
-    return AddStyle.derived(style, newId(), workspace.freeName(style.name() + ", variant"));
+    return AddStyle.derived(
+        style, newId(), workspace.freeName(Messages.of("style-menu.variant", style.name())));
   }
 
   private AddStyle duplicated(Style style) {
-    return AddStyle.duplicate(style, newId(), workspace.freeName(style.name() + ", copy"));
+    return AddStyle.duplicate(
+        style, newId(), workspace.freeName(Messages.of("style-menu.copy", style.name())));
   }
 
   private StyleId newId() {
@@ -137,8 +157,9 @@ final class StyleMenu {
   }
 
   private Menu labels(Set<StyleId> ids) {
-    Menu menu = new Menu("Colour label");
-    menu.getItems().add(item("none", false, () -> label(ids, Optional.empty())));
+    Menu menu = new Menu(Messages.of("style-menu.colour-label"));
+    menu.getItems()
+        .add(item(Messages.of("style-menu.none"), false, () -> label(ids, Optional.empty())));
     for (ColourLabel label : ColourLabel.values()) {
       MenuItem item = item(label.label(), false, () -> label(ids, Optional.of(label)));
       item.setGraphic(new Circle(5, StyleCard.colour(label)));
@@ -152,23 +173,27 @@ final class StyleMenu {
   }
 
   private Menu groups(SequencedSet<StyleId> ids) {
-    Menu menu = new Menu("Move to group");
+    Menu menu = new Menu(Messages.of("style-menu.move-to-group"));
     workspace.project().styles().stream()
         .map(Style::group)
         .distinct()
         .forEach(group ->
             menu.getItems()
-                .add(item(group.isEmpty() ? "Base" : group, false, () -> move(ids, group))));
+                .add(
+                    item(
+                        group.isEmpty() ? Messages.of("common.base") : group,
+                        false,
+                        () -> move(ids, group))));
     menu.getItems().add(new SeparatorMenuItem());
-    menu.getItems().add(item("New group\u2026", false, () -> askForGroup(ids)));
+    menu.getItems().add(item(Messages.of("style-menu.new-group"), false, () -> askForGroup(ids)));
     return menu;
   }
 
   private void askForGroup(SequencedSet<StyleId> ids) {
     TextInputDialog dialog = new TextInputDialog();
-    dialog.setTitle("New group");
+    dialog.setTitle(Messages.of("style-menu.new-group-2"));
     dialog.setHeaderText(null);
-    dialog.setContentText("Name");
+    dialog.setContentText(Messages.of("common.name"));
     dialog.showAndWait().filter(name -> !name.isBlank()).ifPresent(name -> move(ids, name.strip()));
   }
 
@@ -177,16 +202,16 @@ final class StyleMenu {
   }
 
   private Menu bases(StyleId id) {
-    Menu menu = new Menu("Base style of");
-    CheckMenuItem project = new CheckMenuItem("the project");
+    Menu menu = new Menu(Messages.of("style-menu.base-style-of"));
+    CheckMenuItem project = new CheckMenuItem(Messages.of("style-menu.the-project"));
     project.setSelected(workspace.project().baseStyle().filter(id::equals).isPresent());
     project.setOnAction(_ ->
         workspace.review(
             new Review(
-                "Change the base style",
+                Messages.of("style-menu.change-the-base-style"),
                 new ChangeProject.SetBaseStyle(
                     project.isSelected() ? Optional.of(id) : Optional.empty()),
-                "Change it")));
+                Messages.of("style-menu.change-it"))));
     menu.getItems().addAll(project, new SeparatorMenuItem());
     workspace
         .project()
@@ -197,10 +222,10 @@ final class StyleMenu {
           item.setOnAction(_ ->
               workspace.review(
                   new Review(
-                      "Change the base style of " + board.name(),
+                      Messages.of("style-menu.change-the-base-style-of", board.name()),
                       new ChangeProject.SetArtboardBase(
                           board.id(), item.isSelected() ? Optional.of(id) : Optional.empty()),
-                      "Change it")));
+                      Messages.of("style-menu.change-it"))));
           menu.getItems().add(item);
         });
     return menu;

@@ -1,5 +1,6 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.message.Messages;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import java.util.Comparator;
@@ -7,9 +8,9 @@ import java.util.Optional;
 
 /** In which order the column lists styles within their groups. */
 enum StyleSort {
-  BY_HAND("manual"),
-  NAME("name"),
-  USE("use");
+  BY_HAND(Messages.of("style-sort.manual")),
+  NAME(Messages.of("style-sort.name")),
+  USE(Messages.of("style-sort.use"));
 
   private final String label;
 

@@ -2,6 +2,7 @@ package dynamorph.app.styles.column;
 
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.palette.PaletteStrip;
@@ -58,10 +59,10 @@ import org.kordamp.ikonli.feather.Feather;
 public final class StylesColumn extends VBox {
   /** Which styles are listed. */
   private enum Show {
-    ALL("all styles"),
-    FOLLOWED("followed by the selection"),
-    DEVIATING("with local changes"),
-    UNUSED("unused");
+    ALL(Messages.of("styles-column.all-styles")),
+    FOLLOWED(Messages.of("styles-column.followed-by-the-selection")),
+    DEVIATING(Messages.of("styles-column.with-local-changes")),
+    UNUSED(Messages.of("styles-column.unused"));
 
     private final String label;
 
@@ -77,7 +78,7 @@ public final class StylesColumn extends VBox {
 
   private final Workspace workspace;
   private final Specimens specimens;
-  private final Button keep = new Button("Keep this look\u2026");
+  private final Button keep = new Button(Messages.of("styles-column.keep-this-look"));
   private final TextField filter = new TextField();
   private final ComboBox<Show> show = new ComboBox<>();
   private final VBox list = new VBox();
@@ -121,14 +122,15 @@ public final class StylesColumn extends VBox {
   }
 
   private Node head() {
-    Label title = new Label("Styles");
+    Label title = new Label(Messages.of("styles-column.styles"));
     title.getStyleClass().add("column-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     keep.setId("keep-look");
-    keep.setTooltip(new Tooltip("Keep the look of the selection as a style  Ctrl+K"));
+    keep.setTooltip(new Tooltip(Messages.of("styles-column.keep-the-look-of-the-selection")));
     keep.setOnAction(_ -> workspace.openKeeping());
-    Button empty = Controls.icon(Feather.PLUS, "New empty style", this::addEmpty);
+    Button empty =
+        Controls.icon(Feather.PLUS, Messages.of("styles-column.new-empty-style"), this::addEmpty);
     empty.setId("new-style");
     HBox head = new HBox(8, title, gap, empty, keep);
     head.setAlignment(Pos.CENTER_LEFT);
@@ -138,21 +140,24 @@ public final class StylesColumn extends VBox {
   /** A style that sets nothing yet, open on the desk. */
   public void addEmpty() {
     Style empty =
-        Style.text(workspace.ids().next("style"), workspace.freeName("Untitled look"), "");
-    if (workspace.apply(new AddStyle(empty, "New"))) {
+        Style.text(
+            workspace.ids().next("style"),
+            workspace.freeName(Messages.of("styles-column.untitled-look")),
+            "");
+    if (workspace.apply(new AddStyle(empty, Messages.of("common.new")))) {
       workspace.openDesk(empty.id());
     }
   }
 
   private Node filters() {
-    filter.setPromptText("Filter");
-    filter.setAccessibleText("Filter styles");
+    filter.setPromptText(Messages.of("styles-column.filter"));
+    filter.setAccessibleText(Messages.of("styles-column.filter-styles"));
     filter.textProperty().addListener((_, _, _) -> update());
     show.getItems().addAll(Show.values());
     show.setValue(Show.ALL);
     show.setMinWidth(70);
     show.setPrefWidth(96);
-    show.setAccessibleText("Which styles are listed");
+    show.setAccessibleText(Messages.of("styles-column.which-styles-are-listed"));
     show.valueProperty().addListener((_, _, _) -> update());
     HBox.setHgrow(filter, Priority.ALWAYS);
     ApplyMenu options = new ApplyMenu(workspace.following());
@@ -168,10 +173,10 @@ public final class StylesColumn extends VBox {
   }
 
   private MenuButton sortMenu() {
-    MenuButton menu = new MenuButton("Sort: " + sort.label());
+    MenuButton menu = new MenuButton(Messages.of("styles-column.sort", sort.label()));
     menu.getStyleClass().add("quiet-menu");
     menu.setMinWidth(Region.USE_PREF_SIZE);
-    menu.setAccessibleText("How styles are sorted");
+    menu.setAccessibleText(Messages.of("styles-column.how-styles-are-sorted"));
     ToggleGroup orders = new ToggleGroup();
     for (StyleSort one : StyleSort.values()) {
       RadioMenuItem item = new RadioMenuItem(one.label());
@@ -179,7 +184,7 @@ public final class StylesColumn extends VBox {
       item.setSelected(one == sort);
       item.setOnAction(_ -> {
         sort = one;
-        menu.setText("Sort: " + one.label());
+        menu.setText(Messages.of("styles-column.sort", one.label()));
         update();
       });
       menu.getItems().add(item);
@@ -214,7 +219,8 @@ public final class StylesColumn extends VBox {
     return menu;
   }
 
-  private final CheckMenuItem overFilm = new CheckMenuItem("Specimens over the film");
+  private final CheckMenuItem overFilm =
+      new CheckMenuItem(Messages.of("styles-column.specimens-over-the-film"));
   private final PauseTransition film = new PauseTransition(Duration.millis(250));
 
   /** The frame that specimens are seen over; empty if they are seen on plain colours. */
@@ -355,8 +361,8 @@ public final class StylesColumn extends VBox {
     Label words =
         new Label(
             project.styles().size() == 0
-                ? "No styles yet.\n\nMake one text look right, select it and click \u201cKeep this look\u2026\u201d."
-                : "No style matches.");
+                ? Messages.of("styles-column.no-styles-yet-make-one-text")
+                : Messages.of("styles-column.no-style-matches"));
     words.setWrapText(true);
     words.getStyleClass().addAll("quiet", "empty-state");
     return words;

@@ -1,6 +1,7 @@
 package dynamorph.app.styles.deletion;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.StyleDeletion;
@@ -16,7 +17,6 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Colour;
-import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -66,10 +66,11 @@ public final class StyleDeletionPane extends VBox {
     title.setWrapText(true);
     commit.getStyleClass().add("commit");
     commit.setId("settle-commit");
-    commit.setTooltip(new Tooltip("Do it, as one step  Ctrl+Enter"));
+    commit.setTooltip(new Tooltip(Messages.of("style-deletion-pane.do-it-as-one-step-ctrl")));
     commit.setOnAction(_ -> workspace.commitPending());
-    Button cancel = new Button("Cancel");
-    cancel.setTooltip(new Tooltip("Leave everything as it was  Esc"));
+    Button cancel = new Button(Messages.of("common.cancel"));
+    cancel.setTooltip(
+        new Tooltip(Messages.of("style-deletion-pane.leave-everything-as-it-was-esc")));
     cancel.setOnAction(_ -> workspace.discardPending());
     HBox buttons = new HBox(8, commit, cancel);
     ScrollPane scroll = new ScrollPane(content);
@@ -114,18 +115,27 @@ public final class StyleDeletionPane extends VBox {
     Project project = workspace.project();
     List<Style> going = going(settling);
     String what =
-        going.size() == 1
-            ? "\u201c" + going.getFirst().name() + "\u201d"
-            : going.size() + " styles";
-    title.setText(settling.merges() ? "Merge into one style" : "Delete " + what);
-    commit.setText(settling.merges() ? "Merge" : "Delete");
+        Messages.of(
+            "style-deletion-pane.0-plural-one-other-styles", going.size(), going.getFirst().name());
+    title.setText(
+        settling.merges()
+            ? Messages.of("style-deletion-pane.merge-into-one-style")
+            : Messages.of("style-deletion-pane.delete", what));
+    commit.setText(
+        settling.merges()
+            ? Messages.of("style-deletion-pane.merge")
+            : Messages.of("common.delete"));
     content
         .getChildren()
         .setAll(settling.merges() ? mergeChoice(settling) : deleteChoice(settling));
     Followers followers = Followers.of(project);
     Cascade cascade = Cascade.of(project);
     for (Style style : going) {
-      content.getChildren().add(specimen(project, cascade, followers, style, "goes"));
+      content
+          .getChildren()
+          .add(
+              specimen(
+                  project, cascade, followers, style, Messages.of("style-deletion-pane.goes")));
     }
     chosen
         .map(project.styles()::get)
@@ -134,7 +144,13 @@ public final class StyleDeletionPane extends VBox {
               .getChildren()
               .add(
                   specimen(
-                      project, cascade, followers, stays, settling.merges() ? "stays" : "instead"));
+                      project,
+                      cascade,
+                      followers,
+                      stays,
+                      settling.merges()
+                          ? Messages.of("style-deletion-pane.stays")
+                          : Messages.of("style-deletion-pane.instead")));
           going.stream()
               .findFirst()
               .ifPresent(style -> content.getChildren().add(differences(project, style, stays)));
@@ -161,20 +177,26 @@ public final class StyleDeletionPane extends VBox {
     String name = what.replace("\u201c", "\"").replace("\u201d", "\"");
     String shown =
         settling.merges()
-            ? "Merge "
-                + name
-                + " into \""
-                + workspace.project().styles().get(chosen.orElseThrow()).name()
-                + "\""
-            : "Delete " + name;
-    workspace.review(new Review(shown, edit, settling.merges() ? "Merge" : "Delete"));
+            ? Messages.of(
+                "style-deletion-pane.merge-into",
+                name,
+                workspace.project().styles().get(chosen.orElseThrow()).name())
+            : Messages.of("style-deletion-pane.delete", name);
+    workspace.review(
+        new Review(
+            shown,
+            edit,
+            settling.merges()
+                ? Messages.of("style-deletion-pane.merge")
+                : Messages.of("common.delete")));
   }
 
   private Node mergeChoice(StyleDeletion settling) {
     if (settling.styles().size() == 1) {
-      return new VBox(4, quiet("Its followers follow"), instead(settling));
+      return new VBox(
+          4, quiet(Messages.of("style-deletion-pane.its-followers-follow")), instead(settling));
     }
-    VBox choice = new VBox(4, quiet("The one that stays"));
+    VBox choice = new VBox(4, quiet(Messages.of("style-deletion-pane.the-one-that-stays")));
     ToggleGroup group = new ToggleGroup();
     for (StyleId id : settling.styles()) {
       RadioButton radio = new RadioButton(workspace.project().styles().get(id).name());
@@ -188,12 +210,14 @@ public final class StyleDeletionPane extends VBox {
 
   private Node deleteChoice(StyleDeletion settling) {
     ToggleGroup group = new ToggleGroup();
-    RadioButton keep = new RadioButton("Followers keep their look, as local changes");
+    RadioButton keep =
+        new RadioButton(Messages.of("style-deletion-pane.followers-keep-their-look-as-local"));
     keep.setId("settle-keep");
     keep.setToggleGroup(group);
     keep.setSelected(chosen.isEmpty());
     keep.setOnAction(_ -> choose(settling, Optional.empty()));
-    RadioButton follow = new RadioButton("Followers follow another style");
+    RadioButton follow =
+        new RadioButton(Messages.of("style-deletion-pane.followers-follow-another-style"));
     follow.setId("settle-follow");
     follow.setToggleGroup(group);
     follow.setSelected(chosen.isPresent());
@@ -250,7 +274,9 @@ public final class StyleDeletionPane extends VBox {
     int all = followers.count(style.id()).all();
     long derived = project.styles().derivedFrom(style.id()).count();
     Label counts =
-        quiet(Numbers.counted(all, "follower") + (derived == 0 ? "" : ", " + derived + " derived"));
+        quiet(
+            Messages.of("count.follower", all)
+                + (derived == 0 ? "" : Messages.of("style-deletion-pane.derived", derived)));
     HBox footer = new HBox(6, name, says, gap, counts);
     footer.setAlignment(Pos.CENTER_LEFT);
     footer.getStyleClass().add("style-footer");
@@ -269,8 +295,8 @@ public final class StyleDeletionPane extends VBox {
     Label head =
         new Label(
             all.isEmpty()
-                ? "Nothing differs between them."
-                : all.size() == 1 ? "1 value differs" : all.size() + " values differ");
+                ? Messages.of("style-deletion-pane.nothing-differs-between-them")
+                : Messages.of("count.value-differs", all.size()));
     head.getStyleClass().add("section-title");
     nodes.add(head);
     for (int row = 0; row < Math.min(all.size(), MOST_DIFFERENCES); row++) {
@@ -278,7 +304,8 @@ public final class StyleDeletionPane extends VBox {
     }
     nodes.add(grid);
     if (all.size() > MOST_DIFFERENCES) {
-      nodes.add(quiet("and " + (all.size() - MOST_DIFFERENCES) + " more"));
+      nodes.add(
+          quiet(Messages.of("style-deletion-pane.and-more", (all.size() - MOST_DIFFERENCES))));
     }
     VBox box = new VBox(4);
     box.getChildren().addAll(nodes);

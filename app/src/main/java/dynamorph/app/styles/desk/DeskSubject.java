@@ -1,6 +1,7 @@
 package dynamorph.app.styles.desk;
 
 import dynamorph.app.field.ValueEditor.Shown;
+import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
 import dynamorph.app.session.Desk;
 import dynamorph.app.session.Notice;
@@ -64,11 +65,10 @@ final class DeskSubject implements Subject {
       if (!draft.level().carries(key.property())) {
         workspace.tell(
             Notice.problem(
-                "A "
-                    + draft.level().label()
-                    + " style cannot carry "
-                    + key.property().label().toLowerCase(java.util.Locale.ROOT)
-                    + "."));
+                Messages.of(
+                    "desk-subject.a-style-cannot-carry",
+                    draft.level().label(),
+                    key.property().label().toLowerCase(java.util.Locale.ROOT))));
         return;
       }
     }
@@ -101,13 +101,26 @@ final class DeskSubject implements Subject {
   public String origin(PropertyKey<?> key) {
     return switch (cascade.trace(draft, key).winner().source()) {
       case Source.Followed(var _, var _, var style) when style.equals(draft.id()) ->
-          "In this style";
+          Messages.of("desk-subject.in-this-style");
       case Source.Followed(var _, var _, var style) ->
-          "From " + workspace.project().styles().find(style).map(Style::name).orElse("its base");
+          Messages.of(
+              "desk-subject.from",
+              workspace
+                  .project()
+                  .styles()
+                  .find(style)
+                  .map(Style::name)
+                  .orElse(Messages.of("desk-subject.its-base")));
       case Source.Base(var style) ->
-          "From "
-              + workspace.project().styles().find(style).map(Style::name).orElse("the base style");
-      default -> "Default";
+          Messages.of(
+              "desk-subject.from",
+              workspace
+                  .project()
+                  .styles()
+                  .find(style)
+                  .map(Style::name)
+                  .orElse(Messages.of("desk-subject.the-base-style")));
+      default -> Messages.of("desk-subject.default");
     };
   }
 }

@@ -3,6 +3,7 @@ package dynamorph.app.styles.desk;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.inspector.FacetSections;
+import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Desk;
@@ -39,7 +40,7 @@ public final class StyleDesk extends VBox {
   private final Label title = new Label();
   private final Label reach = new Label();
   private final Button commit = new Button();
-  private final Button discard = new Button("Discard");
+  private final Button discard = new Button(Messages.of("style-desk.discard"));
   private final TextField name = new TextField();
   private final TextField group = new TextField();
   private final TextField note = new TextField();
@@ -85,14 +86,15 @@ public final class StyleDesk extends VBox {
   private HBox buttons() {
     commit.getStyleClass().add("commit");
     commit.setId("commit");
-    commit.setTooltip(new Tooltip("Commit: change it everywhere  Ctrl+Enter"));
+    commit.setTooltip(
+        new Tooltip(Messages.of("style-desk.commit-change-it-everywhere-ctrl-enter")));
     commit.setOnAction(_ -> workspace.commitPending());
     discard.setId("discard");
-    discard.setTooltip(new Tooltip("Discard: leave the style as it was  Esc"));
+    discard.setTooltip(new Tooltip(Messages.of("style-desk.discard-leave-the-style-as-it")));
     discard.setOnAction(_ -> workspace.discardPending());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Label before = new Label("hold B: before");
+    Label before = new Label(Messages.of("style-desk.hold-b-before"));
     before.getStyleClass().add("quiet");
     HBox row = new HBox(8, commit, discard, gap, before);
     row.setAlignment(Pos.CENTER_LEFT);
@@ -118,15 +120,15 @@ public final class StyleDesk extends VBox {
     ColumnConstraints wide = new ColumnConstraints();
     wide.setHgrow(Priority.ALWAYS);
     grid.getColumnConstraints().addAll(new ColumnConstraints(88), wide);
-    grid.addRow(0, Controls.rowLabel("Name"), name);
-    grid.addRow(1, Controls.rowLabel("Group"), group);
-    grid.addRow(2, Controls.rowLabel("Based on"), base);
-    grid.addRow(3, Controls.rowLabel("Level"), level);
+    grid.addRow(0, Controls.rowLabel(Messages.of("common.name")), name);
+    grid.addRow(1, Controls.rowLabel(Messages.of("style-desk.group")), group);
+    grid.addRow(2, Controls.rowLabel(Messages.of("style-desk.based-on")), base);
+    grid.addRow(3, Controls.rowLabel(Messages.of("style-desk.level")), level);
     note.setId("style-note");
-    note.setPromptText("What it is for");
+    note.setPromptText(Messages.of("style-desk.what-it-is-for"));
     note.setOnAction(_ -> annotate());
     note.focusedProperty().addListener((_, _, focused) -> leaveField(focused, this::annotate));
-    grid.addRow(4, Controls.rowLabel("Note"), note);
+    grid.addRow(4, Controls.rowLabel(Messages.of("style-desk.note")), note);
     return grid;
   }
 
@@ -169,13 +171,15 @@ public final class StyleDesk extends VBox {
     Project project = workspace.project();
     Followers followers = Followers.of(project);
     int all = followers.of(draft.id()).size();
-    title.setText("Editing style " + draft.name());
+    title.setText(Messages.of("style-desk.editing-style", draft.name()));
     reach.setText(reachText(project, followers, draft, all));
     int held = workspace.heldBackProperty().get().size();
     commit.setText(
         all == 0
-            ? "Commit"
-            : held == 0 ? "Commit for " + all : "Commit for " + (all - held) + " of " + all);
+            ? Messages.of("style-desk.commit")
+            : held == 0
+                ? Messages.of("style-desk.commit-for", all)
+                : Messages.of("style-desk.commit-for-of", (all - held), all));
     commit.setDisable(!desk.isChanged());
     if (!name.isFocused()) {
       name.setText(draft.name());
@@ -195,14 +199,16 @@ public final class StyleDesk extends VBox {
 
   private static String reachText(Project project, Followers followers, Style draft, int all) {
     if (all == 0) {
-      return "Nothing follows it yet";
+      return Messages.of("style-desk.nothing-follows-it-yet");
     }
     int direct = followers.direct(draft.id()).size();
-    String texts = all == 1 ? "1 text follows it" : all + " texts follow it";
+    String texts = Messages.of("count.text-follows-it", all);
     if (project.baseStyle().filter(draft.id()::equals).isPresent()) {
-      return texts + ", as the base style";
+      return Messages.of("style-desk.as-the-base-style", texts);
     }
-    return all > direct ? texts + ", " + (all - direct) + " of them through derived styles" : texts;
+    return all > direct
+        ? Messages.of("style-desk.of-them-through-derived-styles", texts, (all - direct))
+        : texts;
   }
 
   /**

@@ -1,5 +1,6 @@
 package dynamorph.app.styles.importing;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.StyleImport;
@@ -41,7 +42,7 @@ public final class StyleImportPane extends VBox {
   private final Specimens specimens;
   private final Label title = new Label();
   private final VBox list = new VBox(14);
-  private final Button bring = new Button("Import them");
+  private final Button bring = new Button(Messages.of("style-import-pane.import-them"));
   private final Map<StyleId, Choice> choices = new HashMap<>();
 
   public StyleImportPane(Workspace workspace, Specimens specimens) {
@@ -53,9 +54,10 @@ public final class StyleImportPane extends VBox {
     title.setWrapText(true);
     bring.getStyleClass().add("commit");
     bring.setId("arrival-bring");
-    bring.setTooltip(new Tooltip("Import the styles as chosen  Ctrl+Enter"));
+    bring.setTooltip(
+        new Tooltip(Messages.of("style-import-pane.import-the-styles-as-chosen-ctrl")));
     bring.setOnAction(_ -> workspace.commitPending());
-    Button cancel = new Button("Cancel");
+    Button cancel = new Button(Messages.of("common.cancel"));
     cancel.setOnAction(_ -> workspace.discardPending());
     ScrollPane scroll = new ScrollPane(list);
     scroll.setFitToWidth(true);
@@ -68,7 +70,7 @@ public final class StyleImportPane extends VBox {
   private Node forAll() {
     HBox row = new HBox(6);
     row.setAlignment(Pos.CENTER_LEFT);
-    Label all = new Label("For all:");
+    Label all = new Label(Messages.of("style-import-pane.for-all"));
     all.getStyleClass().add("quiet");
     row.getChildren().add(all);
     for (Choice choice : Choice.values()) {
@@ -93,9 +95,7 @@ public final class StyleImportPane extends VBox {
     choices.clear();
     arrival.collisions().forEach(one -> choices.put(one.theirs().id(), Choice.MINE));
     int count = arrival.collisions().size();
-    title.setText(
-        (count == 1 ? "1 style has" : count + " styles have")
-            + " a name that stands for another look here");
+    title.setText(Messages.of("style-import-pane.style-has-a-name-that-stands", count));
     update(arrival);
   }
 
@@ -109,9 +109,9 @@ public final class StyleImportPane extends VBox {
         .setAll(arrival.collisions().stream().map(one -> row(arrival, one, mine, theirs)).toList());
     workspace.review(
         new Review(
-            "Import styles from another project",
+            Messages.of("style-import-pane.import-styles-from-another-project"),
             arrival.edit().apply(new ImportStyles(arrival.bundle(), choices)),
-            "Import them"));
+            Messages.of("style-import-pane.import-them")));
   }
 
   private Node row(
@@ -135,7 +135,7 @@ public final class StyleImportPane extends VBox {
     return new VBox(
         4,
         name,
-        specimen(mine, collision.mine(), "mine"),
+        specimen(mine, collision.mine(), Messages.of("style-import-pane.mine")),
         specimen(theirs, collision.theirs(), "theirs"),
         choose);
   }

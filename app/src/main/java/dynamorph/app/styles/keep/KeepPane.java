@@ -1,6 +1,7 @@
 package dynamorph.app.styles.keep;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -49,7 +50,7 @@ import javafx.util.StringConverter;
  */
 public final class KeepPane extends VBox {
   private final Workspace workspace;
-  private final Label heading = new Label("Keep this look as a style");
+  private final Label heading = new Label(Messages.of("keep-pane.keep-this-look-as-a-style"));
   private final Label from = new Label();
   private final TextField name = new TextField();
   private final TextField group = new TextField();
@@ -59,7 +60,7 @@ public final class KeepPane extends VBox {
   private boolean reading;
   private final VBox list = new VBox();
   private final Label count = new Label();
-  private final Button keep = new Button("Keep style");
+  private final Button keep = new Button(Messages.of("keep-pane.keep-style"));
   private final Map<PropertyKey<?>, CheckBox> boxes = new LinkedHashMap<>();
   private Proposal proposal;
 
@@ -89,10 +90,10 @@ public final class KeepPane extends VBox {
     ColumnConstraints wide = new ColumnConstraints();
     wide.setHgrow(Priority.ALWAYS);
     grid.getColumnConstraints().addAll(new ColumnConstraints(72), wide);
-    grid.addRow(0, Controls.rowLabel("Name"), name);
-    grid.addRow(1, Controls.rowLabel("Group"), group);
-    grid.addRow(2, Controls.rowLabel("Based on"), base);
-    grid.addRow(3, Controls.rowLabel("Level"), level);
+    grid.addRow(0, Controls.rowLabel(Messages.of("common.name")), name);
+    grid.addRow(1, Controls.rowLabel(Messages.of("keep-pane.group")), group);
+    grid.addRow(2, Controls.rowLabel(Messages.of("keep-pane.based-on")), base);
+    grid.addRow(3, Controls.rowLabel(Messages.of("keep-pane.level")), level);
     level.getItems().setAll(StyleLevel.values());
     level.setId("keep-level");
     level.setMaxWidth(Double.MAX_VALUE);
@@ -132,16 +133,18 @@ public final class KeepPane extends VBox {
         new FlowPane(
             6,
             4,
-            preset("Only what differs", key -> proposal.different().contains(key)),
-            preset("All", key -> key.property().facet() != Facet.PLACEMENT),
             preset(
-                "Without font",
+                Messages.of("keep-pane.only-what-differs"),
+                key -> proposal.different().contains(key)),
+            preset(Messages.of("keep-pane.all"), key -> key.property().facet() != Facet.PLACEMENT),
+            preset(
+                Messages.of("keep-pane.without-font"),
                 key -> proposal.different().contains(key) && !Aspect.FONT.covers(key)),
             preset(
-                "Without colours",
+                Messages.of("keep-pane.without-colours"),
                 key -> proposal.different().contains(key) && !Aspect.COLOURS.covers(key)),
             preset(
-                "Placement too",
+                Messages.of("keep-pane.placement-too"),
                 key ->
                     proposal.different().contains(key)
                         || key.property().facet() == Facet.PLACEMENT));
@@ -163,7 +166,7 @@ public final class KeepPane extends VBox {
     keep.getStyleClass().add("commit");
     keep.setId("keep-style");
     keep.setOnAction(_ -> keep());
-    Button cancel = new Button("Cancel");
+    Button cancel = new Button(Messages.of("common.cancel"));
     cancel.setOnAction(_ -> workspace.closeKeeping());
     name.setOnAction(_ -> keep());
     Region gap = new Region();
@@ -193,12 +196,12 @@ public final class KeepPane extends VBox {
     }
     reading = true;
     from.setText(
-        "A "
-            + proposal.level().label()
-            + " style, from "
-            + (proposal.sample().isBlank()
-                ? "the selection"
-                : "\u201c" + proposal.sample() + "\u201d"));
+        Messages.of(
+            "keep-pane.a-style-from",
+            proposal.level().label(),
+            (proposal.sample().isBlank()
+                ? Messages.of("keep-pane.the-selection")
+                : "\u201c" + proposal.sample() + "\u201d")));
     level.setValue(proposal.level());
     name.setText(proposal.name());
     group.setText(proposal.group());
@@ -218,7 +221,10 @@ public final class KeepPane extends VBox {
   /** Says which styles look the same or nearly so, and offers to follow one of them instead. */
   private void warn() {
     alike.getChildren().clear();
-    StyleSimilarity.of(workspace.project(), style(new StyleId("candidate"), "Candidate")).stream()
+    StyleSimilarity.of(
+            workspace.project(),
+            style(new StyleId("candidate"), Messages.of("keep-pane.candidate")))
+        .stream()
         .limit(2)
         .forEach(found -> alike.getChildren().add(warning(found)));
   }
@@ -234,14 +240,14 @@ public final class KeepPane extends VBox {
             "\u201c"
                 + found.style().name()
                 + (found.isEqual()
-                    ? "\u201d looks the same"
-                    : "\u201d is nearly the same: other " + differing));
+                    ? Messages.of("keep-pane.looks-the-same")
+                    : Messages.of("keep-pane.is-nearly-the-same-other", differing)));
     words.setWrapText(true);
     words.getStyleClass().add("problem-text");
     words.setMaxWidth(Double.MAX_VALUE);
     words.setMinHeight(Region.USE_PREF_SIZE);
     HBox.setHgrow(words, Priority.ALWAYS);
-    Hyperlink follow = new Hyperlink("Follow it");
+    Hyperlink follow = new Hyperlink(Messages.of("keep-pane.follow-it"));
     follow.setMinWidth(Region.USE_PREF_SIZE);
     follow.setOnAction(_ -> {
       workspace.closeKeeping();
@@ -267,8 +273,8 @@ public final class KeepPane extends VBox {
             .basedOn()
             .flatMap(workspace.project().styles()::find)
             .map(Style::name)
-            .orElse("plain text");
-    addSection("Differs from " + than, proposal.different());
+            .orElse(Messages.of("keep-pane.plain-text"));
+    addSection(Messages.of("keep-pane.differs-from", than), proposal.different());
     for (Facet facet : Facet.values()) {
       Set<PropertyKey<?>> keys =
           proposal.values().keys().stream()
@@ -290,9 +296,9 @@ public final class KeepPane extends VBox {
     name.getStyleClass().add("section-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Hyperlink all = new Hyperlink("all");
+    Hyperlink all = new Hyperlink(Messages.of("keep-pane.all-2"));
     all.setOnAction(_ -> tick(keys, true));
-    Hyperlink none = new Hyperlink("none");
+    Hyperlink none = new Hyperlink(Messages.of("keep-pane.none"));
     none.setOnAction(_ -> tick(keys, false));
     HBox head = new HBox(4, name, gap, all, none);
     head.setAlignment(Pos.CENTER_LEFT);
@@ -339,21 +345,19 @@ public final class KeepPane extends VBox {
   }
 
   private void updateCount() {
-    count.setText(included().size() + " of " + boxes.size() + " values");
+    count.setText(Messages.of("keep-pane.of-values", included().size(), boxes.size()));
     warn();
   }
 
   private void keep() {
     if (name.getText().isBlank()) {
-      workspace.tell(Notice.problem("Give the style a name."));
+      workspace.tell(Notice.problem(Messages.of("keep-pane.give-the-style-a-name")));
       return;
     }
     if (workspace.project().styles().named(name.getText()).isPresent()) {
       workspace.tell(
           Notice.problem(
-              "There is a style called \""
-                  + name.getText().strip()
-                  + "\" already; choose another name."));
+              Messages.of("keep-pane.there-is-a-style-called-already", name.getText().strip())));
       return;
     }
     StyleId id = new StyleId(workspace.ids().next("style"));
@@ -362,10 +366,7 @@ public final class KeepPane extends VBox {
       workspace.closeKeeping();
       workspace.pickedStyleProperty().set(Optional.of(id));
       workspace.tell(
-          Notice.info(
-              "Kept \""
-                  + style.name()
-                  + "\". Select other texts and click it to let them follow."));
+          Notice.info(Messages.of("keep-pane.kept-select-other-texts-and-click", style.name())));
     }
   }
 }

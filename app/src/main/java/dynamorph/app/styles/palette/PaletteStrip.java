@@ -1,6 +1,7 @@
 package dynamorph.app.styles.palette;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.edit.style.SetSwatch;
 import dynamorph.model.style.Palette;
@@ -34,11 +35,11 @@ public final class PaletteStrip extends VBox {
     this.workspace = workspace;
     getStyleClass().add("palette-strip");
     setId("palette");
-    Label title = new Label("Swatches");
+    Label title = new Label(Messages.of("palette-strip.swatches"));
     title.getStyleClass().add("group-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Button add = Controls.icon(Feather.PLUS, "New swatch", this::add);
+    Button add = Controls.icon(Feather.PLUS, Messages.of("palette-strip.new-swatch"), this::add);
     add.setId("new-swatch");
     HBox head = new HBox(6, title, gap, add);
     head.setAlignment(Pos.CENTER_LEFT);
@@ -68,8 +69,8 @@ public final class PaletteStrip extends VBox {
     chip.setUserData(swatch.id());
     chip.setTooltip(
         new Tooltip(
-            swatch.name() + "  " + swatch.colour() + "\nPress to edit it for all its uses"));
-    chip.setAccessibleText("Swatch " + swatch.name());
+            Messages.of("palette-strip.press-to-edit-it-for-all", swatch.name(), swatch.colour())));
+    chip.setAccessibleText(Messages.of("common.swatch", swatch.name()));
     chip.setOnAction(_ -> workspace.openSwatch(swatch.id()));
     return chip;
   }
@@ -86,7 +87,7 @@ public final class PaletteStrip extends VBox {
   private void add() {
     String id = workspace.ids().next("swatch");
     int number = workspace.project().palette().swatches().size() + 1;
-    Swatch fresh = new Swatch(id, "Swatch " + number, Rgba.of(128, 128, 128));
+    Swatch fresh = new Swatch(id, Messages.of("common.swatch", number), Rgba.of(128, 128, 128));
     if (workspace.apply(new SetSwatch(fresh))) {
       workspace.openSwatch(id);
     }

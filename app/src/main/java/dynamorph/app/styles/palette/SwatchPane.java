@@ -3,6 +3,7 @@ package dynamorph.app.styles.palette;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.field.ValueEditor;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Review;
@@ -44,8 +45,8 @@ public final class SwatchPane extends VBox {
   private final Label uses = new Label();
   private final TextField name = new TextField();
   private final ValueEditor<Colour> colour;
-  private final Button commit = new Button("Commit");
-  private final MenuButton delete = new MenuButton("Delete swatch");
+  private final Button commit = new Button(Messages.of("swatch-pane.commit"));
+  private final MenuButton delete = new MenuButton(Messages.of("swatch-pane.delete-swatch"));
   private Optional<Swatch> draft = Optional.empty();
 
   public SwatchPane(Workspace workspace, Editors editors) {
@@ -80,8 +81,8 @@ public final class SwatchPane extends VBox {
     ColumnConstraints wide = new ColumnConstraints();
     wide.setHgrow(Priority.ALWAYS);
     grid.getColumnConstraints().addAll(new ColumnConstraints(88), wide);
-    grid.addRow(0, Controls.rowLabel("Name"), name);
-    grid.addRow(1, Controls.rowLabel("Colour"), colour.node());
+    grid.addRow(0, Controls.rowLabel(Messages.of("common.name")), name);
+    grid.addRow(1, Controls.rowLabel(Messages.of("swatch-pane.colour")), colour.node());
     getChildren().addAll(banner, buttons(), grid);
     workspace.onAttempt(
         Attempt::swatch, id -> id.ifPresentOrElse(this::open, () -> draft = Optional.empty()));
@@ -96,10 +97,11 @@ public final class SwatchPane extends VBox {
   private HBox buttons() {
     commit.getStyleClass().add("commit");
     commit.setId("swatch-commit");
-    commit.setTooltip(new Tooltip("Commit: change it everywhere  Ctrl+Enter"));
+    commit.setTooltip(
+        new Tooltip(Messages.of("swatch-pane.commit-change-it-everywhere-ctrl-enter")));
     commit.setOnAction(_ -> workspace.commitPending());
-    Button close = new Button("Close");
-    close.setTooltip(new Tooltip("Leave it as it was  Esc"));
+    Button close = new Button(Messages.of("common.close"));
+    close.setTooltip(new Tooltip(Messages.of("swatch-pane.leave-it-as-it-was-esc")));
     close.setOnAction(_ -> workspace.discardPending());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -129,7 +131,7 @@ public final class SwatchPane extends VBox {
   }
 
   private void show(Swatch swatch) {
-    title.setText("Swatch " + swatch.name());
+    title.setText(Messages.of("common.swatch", swatch.name()));
     name.setText(swatch.name());
     Optional<Colour> shown = Optional.of(Colour.of(swatch.colour()));
     colour.show(new ValueEditor.Shown<>(KEY, shown, shown));
@@ -137,12 +139,15 @@ public final class SwatchPane extends VBox {
 
   private java.util.List<MenuItem> deletions(Swatch swatch, SwatchUse use) {
     MenuItem keep =
-        new MenuItem(use.isUnused() ? "Delete it" : "What is painted with it keeps the colour");
+        new MenuItem(
+            use.isUnused()
+                ? Messages.of("swatch-pane.delete-it")
+                : Messages.of("swatch-pane.what-is-painted-with-it-keeps"));
     keep.setOnAction(_ -> delete(swatch, Optional.empty()));
     if (use.isUnused()) {
       return java.util.List.of(keep);
     }
-    Menu instead = new Menu("Paint with another swatch");
+    Menu instead = new Menu(Messages.of("swatch-pane.paint-with-another-swatch"));
     workspace.project().palette().swatches().stream()
         .filter(other -> !other.id().equals(swatch.id()))
         .forEach(other -> {
@@ -159,9 +164,9 @@ public final class SwatchPane extends VBox {
         .deviations()
         .doOrReview(
             new DeleteSwatch(swatch.id(), replacement),
-            "Delete swatch \"" + swatch.name() + "\"",
-            "Delete",
-            "Deleted \"" + swatch.name() + "\".");
+            Messages.of("swatch-pane.delete-swatch-2", swatch.name()),
+            Messages.of("common.delete"),
+            Messages.of("swatch-pane.deleted", swatch.name()));
   }
 
   private void rename() {
@@ -180,7 +185,10 @@ public final class SwatchPane extends VBox {
   private void change(Swatch changed) {
     draft = Optional.of(changed);
     workspace.review(
-        new Review("Change swatch \"" + changed.name() + "\"", new SetSwatch(changed), "Commit"));
+        new Review(
+            Messages.of("swatch-pane.change-swatch", changed.name()),
+            new SetSwatch(changed),
+            Messages.of("swatch-pane.commit")));
     show(changed);
   }
 }

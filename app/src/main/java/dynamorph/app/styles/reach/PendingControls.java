@@ -1,5 +1,6 @@
 package dynamorph.app.styles.reach;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.HeldAs;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.Workspace;
@@ -22,7 +23,7 @@ final class PendingControls {
     heldAs.getItems().setAll(HeldAs.values());
     heldAs.setMinWidth(Region.USE_PREF_SIZE);
     heldAs.getStyleClass().add("held-as");
-    heldAs.setAccessibleText("How texts that are left out keep their look");
+    heldAs.setAccessibleText(Messages.of("pending-controls.how-texts-that-are-left-out"));
     heldAs.valueProperty().bindBidirectional(workspace.heldAsProperty());
   }
 
@@ -32,7 +33,7 @@ final class PendingControls {
     if (held == 0) {
       return List.of();
     }
-    Label left = new Label(held + (held == 1 ? " keeps its look" : " keep their look"));
+    Label left = new Label(held + (Messages.of("pending-controls.keeps-its-look", held)));
     left.getStyleClass().add("quiet-words");
     left.setMinWidth(Region.USE_PREF_SIZE);
     return workspace.attempt().desk().isPresent() ? List.of(left, heldAs) : List.of(left);
@@ -50,12 +51,12 @@ final class PendingControls {
     Button commit = new Button(review.get().commitLabel());
     commit.getStyleClass().addAll("commit", "review-commit");
     commit.setMinWidth(Region.USE_PREF_SIZE);
-    commit.setTooltip(new Tooltip("Do it, as one step  Ctrl+Enter"));
+    commit.setTooltip(new Tooltip(Messages.of("pending-controls.do-it-as-one-step-ctrl")));
     commit.setOnAction(_ -> workspace.commitPending());
-    Button discard = new Button("Discard");
+    Button discard = new Button(Messages.of("pending-controls.discard"));
     discard.getStyleClass().add("review-discard");
     discard.setMinWidth(Region.USE_PREF_SIZE);
-    discard.setTooltip(new Tooltip("Leave everything as it was  Esc"));
+    discard.setTooltip(new Tooltip(Messages.of("pending-controls.leave-everything-as-it-was-esc")));
     discard.setOnAction(_ -> workspace.discardPending());
     return List.of(commit, discard);
   }

@@ -1,6 +1,7 @@
 package dynamorph.app.styles.reach;
 
 import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Review;
@@ -88,7 +89,7 @@ public final class ReachStrip extends VBox {
     report.ifPresent(told -> {
       told.entries().stream().limit(MOST).forEach(entry -> nodes.add(tile(entry, told)));
       if (told.total() > MOST) {
-        Hyperlink more = new Hyperlink("and " + (told.total() - MOST) + " more");
+        Hyperlink more = new Hyperlink(Messages.of("reach-strip.and-more", (told.total() - MOST)));
         more.setOnAction(_ -> workspace.view().reachProperty().set(true));
         nodes.add(more);
       }
@@ -109,14 +110,15 @@ public final class ReachStrip extends VBox {
                 .map(Review::title)
                 .orElseGet(() ->
                     comparing
-                        ? "Reach of this change"
-                        : "Reach of " + report.map(ReachReport::title).orElse("")));
+                        ? Messages.of("reach-strip.reach-of-this-change")
+                        : Messages.of(
+                            "reach-strip.reach-of", report.map(ReachReport::title).orElse(""))));
     title.getStyleClass().add("section-title");
     title.setMinWidth(Region.USE_PREF_SIZE);
     shown.add(title);
     report.ifPresent(told -> ReachWords.of(told).forEach(piece -> shown.add(words(piece))));
     if (report.isEmpty() && review.isPresent()) {
-      shown.add(words(new ReachWords.Piece("looking\u2026", "quiet-words")));
+      shown.add(words(new ReachWords.Piece(Messages.of("reach-strip.looking"), "quiet-words")));
     }
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -127,8 +129,8 @@ public final class ReachStrip extends VBox {
     if (report.filter(told -> told.total() > 0).isPresent()) {
       shown.add(
           link(
-              "Show all",
-              "Everything it reaches, by artboard  Ctrl+R",
+              Messages.of("reach-strip.show-all"),
+              Messages.of("reach-strip.everything-it-reaches-by-artboard-ctrl"),
               () -> workspace.view().reachProperty().set(true)));
     }
     shown.addAll(held.buttons());

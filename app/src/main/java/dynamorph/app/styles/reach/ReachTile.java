@@ -1,9 +1,9 @@
 package dynamorph.app.styles.reach;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
 import dynamorph.model.LayerId;
-import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.reach.Problem;
 import dynamorph.paint.scene.PlacedLayer;
@@ -80,24 +80,28 @@ final class ReachTile extends Button {
     draw(now, found, entry.text().before().filter(_ -> comparing), height);
     showBadge(entry);
     leaveOut.setManaged(comparing);
-    leaveOut.setText(entry.heldBack() ? "put back" : "leave out");
+    leaveOut.setText(
+        entry.heldBack()
+            ? Messages.of("reach-tile.put-back")
+            : Messages.of("reach-tile.leave-out"));
     pseudoClassStateChanged(LEFT_OUT, entry.heldBack());
     String board = found.board().artboard().name();
     String name = found.text().layer().name();
     place.setText(board + " \u00b7 " + name.toLowerCase(Locale.ROOT));
     String problems =
         entry.text().problems().stream()
-            .map(problem -> (problem.isNew() ? "new: " : "") + problem.detail())
+            .map(problem ->
+                (problem.isNew() ? Messages.of("reach-tile.new") : "") + problem.detail())
             .collect(Collectors.joining("\n"));
-    String local = entry.local() == 0 ? "" : "\n" + Numbers.counted(entry.local(), "local change");
+    String local = entry.local() == 0 ? "" : Messages.of("reach-tile.local-change", entry.local());
     tip.setText(
-        board
-            + ", "
-            + name
-            + (problems.isEmpty() ? "" : "\n" + problems)
-            + local
-            + "\nPress to go there, with Shift or Ctrl to select several"
-            + (comparing ? "; X leaves it out." : "."));
+        Messages.of(
+            "reach-tile.press-to-go-there-with-shift",
+            board,
+            name,
+            (problems.isEmpty() ? "" : "\n" + problems),
+            local,
+            (comparing ? Messages.of("reach-tile.x-leaves-it-out") : ".")));
     setAccessibleText(board + ", " + name + (problems.isEmpty() ? "" : ", " + problems) + local);
   }
 
@@ -114,10 +118,13 @@ final class ReachTile extends Button {
             .orElse("");
     String words =
         entry.heldBack()
-            ? "left out"
+            ? Messages.of("reach-tile.left-out")
             : worst
                 .map(problem -> problem.kind().label())
-                .orElse(lines.isEmpty() && entry.local() > 0 ? entry.local() + " local" : lines);
+                .orElse(
+                    lines.isEmpty() && entry.local() > 0
+                        ? Messages.of("common.local", entry.local())
+                        : lines);
     badge.setText(words);
     String look =
         entry.heldBack() || !lines.isEmpty() && worst.isEmpty()

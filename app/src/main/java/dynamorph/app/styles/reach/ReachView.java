@@ -2,6 +2,7 @@ package dynamorph.app.styles.reach;
 
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Workspace;
@@ -47,11 +48,11 @@ public final class ReachView extends VBox {
 
   /** Which texts are listed. */
   private enum Show {
-    ALL("All"),
-    TROUBLED("With problems"),
-    LOCAL("With local changes"),
-    OVERSET("Overset"),
-    LEFT_OUT("Left out");
+    ALL(Messages.of("reach-view.all")),
+    TROUBLED(Messages.of("reach-view.with-problems")),
+    LOCAL(Messages.of("reach-view.with-local-changes")),
+    OVERSET(Messages.of("reach-view.overset")),
+    LEFT_OUT(Messages.of("reach-view.left-out"));
 
     private final String label;
 
@@ -85,9 +86,10 @@ public final class ReachView extends VBox {
   private final HBox pending = new HBox(8);
   private final PendingControls controls;
   private final Label chosen = new Label();
-  private final Button drop = new Button("Drop local changes");
-  private final Button leaveOut = new Button("Leave out");
-  private final ComboBox<Optional<Style>> through = Controls.styles("through any style");
+  private final Button drop = new Button(Messages.of("reach-view.drop-local-changes"));
+  private final Button leaveOut = new Button(Messages.of("reach-view.leave-out"));
+  private final ComboBox<Optional<Style>> through =
+      Controls.styles(Messages.of("reach-view.through-any-style"));
   private Show show = Show.ALL;
   private boolean listing;
 
@@ -146,9 +148,9 @@ public final class ReachView extends VBox {
     pending.setAlignment(Pos.CENTER_LEFT);
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Button close = new Button("Back to the stage");
+    Button close = new Button(Messages.of("reach-view.back-to-the-stage"));
     close.setMinWidth(Region.USE_PREF_SIZE);
-    close.setTooltip(new Tooltip("Close  Esc"));
+    close.setTooltip(new Tooltip(Messages.of("common.close-esc")));
     close.setOnAction(_ -> workspace.view().reachProperty().set(false));
     title.setMinWidth(Region.USE_PREF_SIZE);
     words.setMinWidth(0);
@@ -174,7 +176,7 @@ public final class ReachView extends VBox {
       bar.getChildren().add(chip);
     }
     through.setId("reach-through");
-    through.setAccessibleText("Which style the texts follow");
+    through.setAccessibleText(Messages.of("reach-view.which-style-the-texts-follow"));
     through
         .valueProperty()
         .addListener((_, _, _) -> {
@@ -191,12 +193,12 @@ public final class ReachView extends VBox {
 
   private Node actions() {
     chosen.getStyleClass().add("quiet-words");
-    Button all = new Button("Select all shown");
-    all.setTooltip(new Tooltip("Select all shown  Ctrl+A"));
+    Button all = new Button(Messages.of("reach-view.select-all-shown"));
+    all.setTooltip(new Tooltip(Messages.of("reach-view.select-all-shown-ctrl-a")));
     all.setOnAction(_ -> workspace.select(shown().stream().map(ReachReport.Entry::id).toList()));
     drop.setOnAction(_ -> workspace.apply(DropLocal.all(new Target.Layers(selected()))));
     leaveOut.setOnAction(_ -> gestures.flipHeldBack(selected()));
-    leaveOut.setTooltip(new Tooltip("The selected texts keep their look  X"));
+    leaveOut.setTooltip(new Tooltip(Messages.of("reach-view.the-selected-texts-keep-their-look")));
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox row = new HBox(8, chosen, all, gap, leaveOut, drop, pending);
@@ -254,8 +256,11 @@ public final class ReachView extends VBox {
     Optional<ReachReport> report = watch.reportProperty().get();
     title.setText(
         report
-            .map(told -> told.comparing() ? "What will change" : "What follows " + told.title())
-            .orElse("Nothing is picked"));
+            .map(told ->
+                told.comparing()
+                    ? Messages.of("reach-view.what-will-change")
+                    : Messages.of("reach-view.what-follows", told.title()))
+            .orElse(Messages.of("reach-view.nothing-is-picked")));
     words
         .getChildren()
         .setAll(
@@ -322,7 +327,10 @@ public final class ReachView extends VBox {
 
   private void markSelected() {
     int count = selected().size();
-    chosen.setText(count == 0 ? "Click texts to select them" : count + " selected");
+    chosen.setText(
+        count == 0
+            ? Messages.of("reach-view.click-texts-to-select-them")
+            : Messages.of("reach-view.selected", count));
     drop.setDisable(count == 0 || workspace.pending().isPresent());
     boolean comparing = watch.reportProperty().get().map(ReachReport::comparing).orElse(false);
     leaveOut.setVisible(comparing);

@@ -1,6 +1,6 @@
 package dynamorph.app.styles.reach;
 
-import dynamorph.model.value.Numbers;
+import dynamorph.app.message.Messages;
 import dynamorph.paint.reach.Problem;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,13 +30,13 @@ final class ReachWords {
             .distinct()
             .count();
     long texts = report.total() - held;
-    String on = " on " + Numbers.counted(boards, "artboard");
+    String on = Messages.of("reach-words.on-artboard", boards);
     if (report.comparing()) {
       pieces.add(
           new Piece(
               report.total() == 0
-                  ? "no text looks different"
-                  : texts == 1 ? "1 text changes" : texts + " texts change",
+                  ? Messages.of("reach-words.no-text-looks-different")
+                  : Messages.of("count.text-changes", texts),
               "quiet-words"));
       for (Problem.Kind kind : Problem.Kind.values()) {
         long newly = report.newly(kind);
@@ -50,7 +50,9 @@ final class ReachWords {
     } else {
       pieces.add(
           new Piece(
-              report.total() == 0 ? "nothing follows it yet" : Numbers.counted(texts, "text") + on,
+              report.total() == 0
+                  ? Messages.of("reach-words.nothing-follows-it-yet")
+                  : Messages.of("count.text", texts) + on,
               "quiet-words"));
       for (Problem.Kind kind : Problem.Kind.values()) {
         long there = report.count(entry -> entry.text().has(kind));
@@ -61,12 +63,16 @@ final class ReachWords {
     }
     long local = report.count(entry -> entry.local() > 0);
     if (local > 0) {
-      pieces.add(new Piece(local + " with local changes", "local-text"));
+      pieces.add(new Piece(Messages.of("reach-words.with-local-changes", local), "local-text"));
     }
     if (!report.isComplete() && report.total() > 40) {
       pieces.add(
           new Piece(
-              String.format(Locale.ROOT, "looking, %d of %d", report.lookedAt(), report.total()),
+              String.format(
+                  Locale.ROOT,
+                  Messages.of("reach-words.looking-d-of-d"),
+                  report.lookedAt(),
+                  report.total()),
               "quiet"));
     }
     return pieces;

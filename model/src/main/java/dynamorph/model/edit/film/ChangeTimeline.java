@@ -7,6 +7,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.message.Messages;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
@@ -14,7 +15,6 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
-import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -30,7 +30,7 @@ public sealed interface ChangeTimeline extends Edit {
         before
             .artboard(film)
             .filter(Artboard::isFilm)
-            .orElseThrow(() -> new EditRefused("The film is no longer in the project."));
+            .orElseThrow(() -> new EditRefused(Messages.of("common.the-film-is-no-longer-in")));
     try {
       Artboard changed = change.apply(board);
       return before.mapArtboards(other -> other == board ? changed : other);
@@ -68,7 +68,11 @@ public sealed interface ChangeTimeline extends Edit {
     @Override
     public String label(Project before) {
       boolean there = before.filmOf(track.id()).isPresent();
-      return (there ? "Change track \"" : "Add track \"") + track.name() + "\"";
+      return (there
+              ? Messages.of("change-timeline.change-track")
+              : Messages.of("change-timeline.add-track"))
+          + track.name()
+          + "\"";
     }
   }
 
@@ -93,7 +97,7 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Move the track";
+      return Messages.of("change-timeline.move-the-track");
     }
   }
 
@@ -115,13 +119,13 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Delete track \""
-          + before
+      return Messages.of(
+          "change-timeline.delete-track",
+          before
               .filmOf(track)
               .flatMap(board -> board.timeline().orElseThrow().track(track))
               .map(Track::name)
-              .orElse("")
-          + "\"";
+              .orElse(""));
     }
   }
 
@@ -158,7 +162,7 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Place \"" + clip.name() + "\"";
+      return Messages.of("change-timeline.place", clip.name());
     }
   }
 
@@ -175,7 +179,7 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Delete the clip";
+      return Messages.of("change-timeline.delete-the-clip");
     }
   }
 
@@ -199,7 +203,7 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Relink footage";
+      return Messages.of("change-timeline.relink-footage");
     }
   }
 
@@ -247,7 +251,7 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Split " + Numbers.counted(halves.size(), "text");
+      return Messages.of("change-timeline.split-text", halves.size());
     }
   }
 
@@ -294,7 +298,7 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Delete " + Numbers.counted(layers.size(), "text") + " and close the gap";
+      return Messages.of("change-timeline.delete-text-and-close-the-gap", layers.size());
     }
   }
 
@@ -307,7 +311,7 @@ public sealed interface ChangeTimeline extends Edit {
     @Override
     public Project applyTo(Project before) {
       if (cues.size() < 2) {
-        throw new EditRefused("Select two cues or more to merge them.");
+        throw new EditRefused(Messages.of("change-timeline.select-two-cues-or-more-to"));
       }
       return mapped(before, film, this::merged);
     }
@@ -322,7 +326,7 @@ public sealed interface ChangeTimeline extends Edit {
         Timing timing = joined.timing().orElseThrow();
         Timing other = next.timing().orElseThrow();
         if (!other.track().equals(timing.track())) {
-          throw new EditRefused("Only cues of one track can be merged.");
+          throw new EditRefused(Messages.of("change-timeline.only-cues-of-one-track-can"));
         }
         int end = joined.story().length();
         joined =
@@ -346,7 +350,7 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Merge " + Numbers.counted(cues.size(), "cue");
+      return Messages.of("change-timeline.merge-cue", cues.size());
     }
   }
 }

@@ -3,8 +3,8 @@ package dynamorph.model.edit.film;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.timeline.Timing;
-import dynamorph.model.value.Numbers;
 import java.util.Map;
 
 /**
@@ -32,6 +32,6 @@ public record Retime(Map<LayerId, Timing> timings, String verb) implements Edit 
 
   @Override
   public String label(Project before) {
-    return verb + " " + Numbers.counted(timings.size(), "text");
+    return Messages.of("retime.text", verb, timings.size());
   }
 }

@@ -7,13 +7,13 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.message.Messages;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
-import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -37,7 +37,7 @@ public record ImportCaptions(
         before
             .artboard(film)
             .filter(Artboard::isFilm)
-            .orElseThrow(() -> new EditRefused("The film is no longer in the project."));
+            .orElseThrow(() -> new EditRefused(Messages.of("common.the-film-is-no-longer-in")));
     Map<StyleId, StyleId> there = new HashMap<>();
     StyleBook styles = before.styles();
     for (Style style : sheet.styles()) {
@@ -93,7 +93,7 @@ public record ImportCaptions(
   private Layer layer(CaptionList.Cue cue, int number, Map<StyleId, StyleId> there) {
     UnaryOperator<List<StyleId>> mapped =
         ids -> ids.stream().filter(there::containsKey).map(there::get).toList();
-    return Layer.of(prefix + "-cue-" + number, "Cue " + number, "")
+    return Layer.of(prefix + "-cue-" + number, Messages.of("import-captions.cue", number), "")
         .withId(new LayerId(prefix + "-cue-" + number))
         .withStory(
             cue.story()
@@ -106,6 +106,6 @@ public record ImportCaptions(
 
   @Override
   public String label(Project before) {
-    return "Import " + Numbers.counted(sheet.cues().size(), "cue");
+    return Messages.of("import-captions.import-cue", sheet.cues().size());
   }
 }

@@ -5,6 +5,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.message.Messages;
 import java.util.List;
 
 /**
@@ -21,12 +22,15 @@ public record ImportLayers(ImportStyles styles, ArtboardId artboard, List<Layer>
   @Override
   public Project applyTo(Project before) {
     ImportStyles.Arrived arrived = styles.arrive(before);
-    return new ArrangeLayers.Add(artboard, layers.stream().map(arrived::settled).toList(), "Paste")
+    return new ArrangeLayers.Add(
+            artboard,
+            layers.stream().map(arrived::settled).toList(),
+            Messages.of("import-layers.paste"))
         .applyTo(arrived.project());
   }
 
   @Override
   public String label(Project before) {
-    return layers.size() == 1 ? "Paste text" : "Paste " + layers.size() + " texts";
+    return Messages.of("import-layers.paste-text", layers.size());
   }
 }

@@ -5,6 +5,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.style.Sample;
 import dynamorph.model.edit.style.StampSample;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import java.util.Set;
 
@@ -20,6 +21,6 @@ public record ImportLook(ImportStyles styles, Target target, Sample sample, Set<
 
   @Override
   public String label(Project before) {
-    return "Paste the look of " + sample.from() + " on " + target.label();
+    return Messages.of("import-look.paste-the-look-of-on", sample.from(), target.label());
   }
 }

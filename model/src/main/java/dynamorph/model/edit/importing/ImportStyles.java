@@ -6,6 +6,7 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Recoloured;
 import dynamorph.model.edit.style.Sample;
+import dynamorph.model.message.Messages;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -30,9 +31,9 @@ import java.util.function.UnaryOperator;
 public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) implements Edit {
   /** What becomes of a style whose name is taken. */
   public enum Choice {
-    THEIRS("take theirs"),
-    MINE("keep mine"),
-    BOTH("keep both");
+    THEIRS(Messages.of("import-styles.take-theirs")),
+    MINE(Messages.of("import-styles.keep-mine")),
+    BOTH(Messages.of("import-styles.keep-both"));
 
     private final String label;
 
@@ -105,9 +106,10 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
 
   @Override
   public String label(Project before) {
-    return bundle.styles().size() == 1
-        ? "Import style \"" + bundle.styles().getFirst().name() + "\""
-        : "Import " + bundle.styles().size() + " styles";
+    return Messages.of(
+        "import-styles.0-plural-one-import-style-other",
+        bundle.styles().size(),
+        bundle.styles().getFirst().name());
   }
 
   /** The state of one run. */
@@ -206,7 +208,10 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
             put(
                 theirs,
                 free(theirs.id()),
-                free(theirs.name() + ", theirs", " ", taken -> styles.named(taken).isPresent()));
+                free(
+                    Messages.of("import-styles.theirs", theirs.name()),
+                    " ",
+                    taken -> styles.named(taken).isPresent()));
       }
     }
 

@@ -5,6 +5,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.text.EditText;
+import dynamorph.model.message.Messages;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 
@@ -21,6 +22,6 @@ public record ImportText(ImportStyles styles, LayerId layer, TextRange range, St
 
   @Override
   public String label(Project before) {
-    return "Paste text";
+    return Messages.of("import-text.paste-text");
   }
 }

@@ -8,13 +8,13 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.importing.TitleTable.Role;
+import dynamorph.model.message.Messages;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
-import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -83,7 +83,7 @@ public record ImportTitles(
       }
     }
     if (words.stream().allMatch(String::isBlank)) {
-      return new Made(row, Optional.empty(), "it has no words");
+      return new Made(row, Optional.empty(), Messages.of("import-titles.it-has-no-words"));
     }
     try {
       Time in = cell(row, Role.IN, line).orElse(next);
@@ -93,7 +93,8 @@ public record ImportTitles(
         return new Made(
             row,
             Optional.empty(),
-            "it would be seen from " + line.codeAt(in) + " to " + line.codeAt(out));
+            Messages.of(
+                "import-titles.it-would-be-seen-from-to", line.codeAt(in), line.codeAt(out)));
       }
       String first = words.stream().filter(word -> !word.isBlank()).findFirst().orElseThrow();
       Layer title =
@@ -141,7 +142,8 @@ public record ImportTitles(
     }
     String text = row.cells().get(column).replace(',', '.');
     if (!text.matches("\\d{1,6}(\\.\\d{1,6})?")) {
-      throw new IllegalArgumentException("\"" + text + "\" is no length in seconds");
+      throw new IllegalArgumentException(
+          Messages.of("import-titles.is-no-length-in-seconds", text));
     }
     return Optional.of(Time.ofSeconds(Double.parseDouble(text)));
   }
@@ -179,21 +181,22 @@ public record ImportTitles(
     return project
         .artboard(film)
         .filter(Artboard::isFilm)
-        .orElseThrow(() -> new EditRefused("The film is no longer in the project."));
+        .orElseThrow(() -> new EditRefused(Messages.of("common.the-film-is-no-longer-in")));
   }
 
   private Layer model(Artboard board) {
     return board
         .layer(pattern)
         .filter(layer -> layer.timing().isPresent() && layer.isText())
-        .orElseThrow(() -> new EditRefused("Choose a title of the film as the pattern."));
+        .orElseThrow(
+            () -> new EditRefused(Messages.of("import-titles.choose-a-title-of-the-film")));
   }
 
   @Override
   public Project applyTo(Project before) {
     List<Layer> titles = made(before).stream().flatMap(one -> one.title().stream()).toList();
     if (titles.isEmpty()) {
-      throw new EditRefused("No row of the table makes a title.");
+      throw new EditRefused(Messages.of("import-titles.no-row-of-the-table-makes"));
     }
     Time end =
         titles.stream()
@@ -210,6 +213,6 @@ public record ImportTitles(
 
   @Override
   public String label(Project before) {
-    return "Make " + Numbers.counted(table.rows().size(), "title") + " from a table";
+    return Messages.of("import-titles.make-title-from-a-table", table.rows().size());
   }
 }

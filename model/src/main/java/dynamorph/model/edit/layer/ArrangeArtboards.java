@@ -4,6 +4,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.List;
 import org.pcollections.TreePVector;
@@ -31,7 +32,7 @@ public sealed interface ArrangeArtboards extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Add artboard \"" + artboard.name() + "\"";
+      return Messages.of("arrange-artboards.add-artboard", artboard.name());
     }
   }
 
@@ -45,7 +46,7 @@ public sealed interface ArrangeArtboards extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Change artboard \"" + artboard.name() + "\"";
+      return Messages.of("arrange-artboards.change-artboard", artboard.name());
     }
   }
 
@@ -60,7 +61,9 @@ public sealed interface ArrangeArtboards extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Delete artboard \"" + before.artboard(artboard).map(Artboard::name).orElse("") + "\"";
+      return Messages.of(
+          "arrange-artboards.delete-artboard",
+          before.artboard(artboard).map(Artboard::name).orElse(""));
     }
   }
 }

@@ -7,6 +7,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.message.Messages;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.TrackId;
@@ -18,7 +19,7 @@ import java.util.Set;
 /** Puts layers on an artboard, takes them away, or names them. */
 public sealed interface ArrangeLayers extends Edit {
   private static String texts(int count) {
-    return count == 1 ? "text" : count + " texts";
+    return Messages.of("arrange-layers.text", count);
   }
 
   /** Puts new layers on top of an artboard. */
@@ -30,7 +31,7 @@ public sealed interface ArrangeLayers extends Edit {
     @Override
     public Project applyTo(Project before) {
       if (before.artboard(artboard).isEmpty()) {
-        throw new EditRefused("The artboard is no longer in the project.");
+        throw new EditRefused(Messages.of("arrange-layers.the-artboard-is-no-longer-in"));
       }
       return before.mapArtboards(board ->
           board.id().equals(artboard)
@@ -76,7 +77,7 @@ public sealed interface ArrangeLayers extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Delete " + texts(layers.size());
+      return Messages.of("arrange-layers.delete", texts(layers.size()));
     }
   }
 
@@ -101,7 +102,10 @@ public sealed interface ArrangeLayers extends Edit {
 
     @Override
     public String label(Project before) {
-      return (toFront ? "Bring to front " : "Send to back ") + texts(layers.size());
+      return (toFront
+              ? Messages.of("arrange-layers.bring-to-front")
+              : Messages.of("arrange-layers.send-to-back"))
+          + texts(layers.size());
     }
   }
 
@@ -114,7 +118,7 @@ public sealed interface ArrangeLayers extends Edit {
 
     @Override
     public String label(Project before) {
-      return "Name text \"" + name.strip() + "\"";
+      return Messages.of("arrange-layers.name-text", name.strip());
     }
   }
 }

@@ -4,6 +4,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.shape.Shape;
 import java.util.List;
 import java.util.Optional;
@@ -32,6 +33,6 @@ public record ChangeShape(List<LayerId> layers, UnaryOperator<Shape> change) imp
 
   @Override
   public String label(Project project) {
-    return "Change the shape";
+    return Messages.of("change-shape.change-the-shape");
   }
 }

@@ -4,6 +4,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
@@ -52,6 +53,6 @@ public record ClearFormatting(Target target) implements Edit {
 
   @Override
   public String label(Project before) {
-    return "Clear all formatting of " + target.label();
+    return Messages.of("clear-formatting.clear-all-formatting-of", target.label());
   }
 }

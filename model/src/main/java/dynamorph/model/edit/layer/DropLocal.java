@@ -4,6 +4,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -88,6 +89,6 @@ public record DropLocal(Target target, Optional<Set<PropertyKey<?>>> only, Set<F
             : only.filter(keys -> keys.size() == 1)
                 .map(keys -> keys.iterator().next().label().toLowerCase(Locale.ROOT) + " ")
                 .orElse("");
-    return "Drop local " + which + "changes of " + target.label();
+    return Messages.of("drop-local.drop-local-changes-of", which, target.label());
   }
 }

@@ -4,6 +4,7 @@ import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import java.util.List;
@@ -34,6 +35,6 @@ public record MoveLayers(Target.Layers target, double across, double down) imple
 
   @Override
   public String label(Project before) {
-    return "Move " + target.label();
+    return Messages.of("move-layers.move", target.label());
   }
 }

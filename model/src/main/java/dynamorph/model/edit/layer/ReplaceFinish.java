@@ -7,6 +7,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
@@ -35,12 +36,16 @@ public record ReplaceFinish(Target target, PropertySet finish, String what) impl
 
   /** Gives the finish that complete values have. */
   public static ReplaceFinish of(Target target, PropertySet complete) {
-    return new ReplaceFinish(target, complete, "Paste a finish on " + target.label());
+    return new ReplaceFinish(
+        target, complete, Messages.of("replace-finish.paste-a-finish-on", target.label()));
   }
 
   /** Goes back to one plain fill, without plate and effects. */
   public static ReplaceFinish plain(Target target) {
-    return new ReplaceFinish(target, Properties.DEFAULTS, "Clear the finish of " + target.label());
+    return new ReplaceFinish(
+        target,
+        Properties.DEFAULTS,
+        Messages.of("replace-finish.clear-the-finish-of", target.label()));
   }
 
   /** The complete values of the first letter of a layer, which hold its finish. */

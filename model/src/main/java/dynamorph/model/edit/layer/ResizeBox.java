@@ -9,6 +9,7 @@ import dynamorph.model.cascade.Placement;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Target;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
@@ -42,7 +43,7 @@ public record ResizeBox(
     BoxFit fit =
         found.get().isText() ? values.get(Properties.BOX.key()).orElse(BoxFit.POINT) : BoxFit.FIXED;
     if (fit == BoxFit.POINT) {
-      throw new EditRefused("A point has no box; choose a box under Placement first.");
+      throw new EditRefused(Messages.of("resize-box.a-point-has-no-box-choose"));
     }
     Anchor anchor = values.get(Properties.ANCHOR.key()).orElse(Anchor.TOP_LEFT);
     double part = number(values, Properties.BOX_SHARE) / 100;
@@ -88,6 +89,6 @@ public record ResizeBox(
 
   @Override
   public String label(Project before) {
-    return "Resize " + new Target.Layers(List.of(layer)).label();
+    return Messages.of("resize-box.resize", new Target.Layers(List.of(layer)).label());
   }
 }

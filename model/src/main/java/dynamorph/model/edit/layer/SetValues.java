@@ -7,6 +7,7 @@ import dynamorph.model.cascade.Source;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
@@ -31,7 +32,7 @@ public record SetValues(Target target, PropertySet values, String what) implemen
     String what =
         values.size() == 1
             ? values.keys().getFirst().property().label().toLowerCase(java.util.Locale.ROOT)
-            : values.size() + " properties";
+            : Messages.of("set-values.properties", values.size());
     return new SetValues(target, values, what);
   }
 
@@ -134,6 +135,6 @@ public record SetValues(Target target, PropertySet values, String what) implemen
 
   @Override
   public String label(Project before) {
-    return "Set " + what + " of " + target.label();
+    return Messages.of("set-values.set-of", what, target.label());
   }
 }

@@ -3,6 +3,7 @@ package dynamorph.model.edit.style;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -21,26 +22,26 @@ public record AddStyle(Style style, String verb) implements Edit {
             Optional.of(from.id()),
             PropertySet.EMPTY,
             from.sample()),
-        "Derive");
+        Messages.of("common.derive"));
   }
 
   /** A style with the same values under another name. */
   public static AddStyle duplicate(Style of, StyleId id, String name) {
     return new AddStyle(
         new Style(id, name, of.group(), of.level(), of.basedOn(), of.properties(), of.sample()),
-        "Duplicate");
+        Messages.of("add-style.duplicate"));
   }
 
   @Override
   public Project applyTo(Project before) {
     if (before.styles().find(style.id()).isPresent()) {
-      throw new EditRefused("There is a style with the id \"" + style.id() + "\" already.");
+      throw new EditRefused(Messages.of("add-style.there-is-a-style-with-the", style.id()));
     }
     return before.withStyles(before.styles().with(style));
   }
 
   @Override
   public String label(Project before) {
-    return verb + " style \"" + style.name() + "\"";
+    return Messages.of("add-style.style", verb, style.name());
   }
 }

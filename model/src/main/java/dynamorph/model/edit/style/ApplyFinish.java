@@ -6,6 +6,7 @@ import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
@@ -106,6 +107,6 @@ public record ApplyFinish(List<LayerId> layers, Style style, Predicate<StyleId> 
 
   @Override
   public String label(Project before) {
-    return "Apply \"" + style.name() + "\"";
+    return Messages.of("apply-finish.apply", style.name());
   }
 }

@@ -2,6 +2,7 @@ package dynamorph.model.edit.style;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -35,7 +36,7 @@ public sealed interface ArrangeStyles extends Edit {
 
     @Override
     public String label(Project project) {
-      return "Move " + named(project, styles);
+      return Messages.of("arrange-styles.move", named(project, styles));
     }
   }
 
@@ -59,7 +60,7 @@ public sealed interface ArrangeStyles extends Edit {
 
     @Override
     public String label(Project project) {
-      return "Rename group \"" + from + "\" to \"" + to + "\"";
+      return Messages.of("arrange-styles.rename-group-to", from, to);
     }
   }
 
@@ -80,13 +81,13 @@ public sealed interface ArrangeStyles extends Edit {
 
     @Override
     public String label(Project project) {
-      return "Label " + named(project, List.copyOf(styles));
+      return Messages.of("arrange-styles.label", named(project, List.copyOf(styles)));
     }
   }
 
   private static String named(Project project, List<StyleId> styles) {
     return styles.size() == 1
         ? "\"" + project.styles().find(styles.getFirst()).map(Style::name).orElse("") + "\""
-        : styles.size() + " styles";
+        : Messages.of("arrange-styles.styles", styles.size());
   }
 }

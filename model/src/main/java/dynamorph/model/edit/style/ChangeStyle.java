@@ -8,6 +8,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
@@ -32,7 +33,8 @@ public record ChangeStyle(Style style) implements Edit {
             .styles()
             .find(style.id())
             .orElseThrow(() ->
-                new EditRefused("The style \"" + style.name() + "\" is no longer in the project."));
+                new EditRefused(
+                    Messages.of("change-style.the-style-is-no-longer-in", style.name())));
     if (earlier.equals(style)) {
       return before;
     }
@@ -94,7 +96,8 @@ public record ChangeStyle(Style style) implements Edit {
       return before.styles().with(style);
     } catch (IllegalArgumentException circle) {
       throw new EditRefused(
-          "\"" + style.name() + "\" cannot be based on that style: " + circle.getMessage() + ".");
+          Messages.of(
+              "change-style.cannot-be-based-on-that-style", style.name(), circle.getMessage()));
     }
   }
 
@@ -104,7 +107,7 @@ public record ChangeStyle(Style style) implements Edit {
         .styles()
         .find(style.id())
         .filter(earlier -> !earlier.name().equals(style.name()))
-        .map(earlier -> "Rename \"" + earlier.name() + "\" to \"" + style.name() + "\"")
-        .orElse("Edit style \"" + style.name() + "\"");
+        .map(earlier -> Messages.of("change-style.rename-to", earlier.name(), style.name()))
+        .orElse(Messages.of("change-style.edit-style", style.name()));
   }
 }

@@ -8,6 +8,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.KeptLook;
 import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -31,7 +32,7 @@ public record CombineStyles(Set<LayerId> layers, List<StyleId> stack, Style comb
     layers = Set.copyOf(layers);
     stack = List.copyOf(stack);
     if (stack.size() < 2) {
-      throw new EditRefused("Only styles that are stacked on each other can be kept as one.");
+      throw new EditRefused(Messages.of("combine-styles.only-styles-that-are-stacked-on"));
     }
   }
 
@@ -76,7 +77,7 @@ public record CombineStyles(Set<LayerId> layers, List<StyleId> stack, Style comb
 
   @Override
   public Project applyTo(Project before) {
-    Project added = new AddStyle(combined, "Keep").applyTo(before);
+    Project added = new AddStyle(combined, Messages.of("combine-styles.keep")).applyTo(before);
     Map<LayerId, Layer> were = before.layersOf(layers);
     KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(added));
     Project changed =
@@ -91,6 +92,6 @@ public record CombineStyles(Set<LayerId> layers, List<StyleId> stack, Style comb
 
   @Override
   public String label(Project before) {
-    return "Keep " + stack.size() + " styles as \"" + combined.name() + "\"";
+    return Messages.of("combine-styles.keep-styles-as", stack.size(), combined.name());
   }
 }

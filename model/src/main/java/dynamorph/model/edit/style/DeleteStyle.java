@@ -8,6 +8,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.KeptLook;
 import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -33,7 +34,7 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
         before
             .styles()
             .find(style)
-            .orElseThrow(() -> new EditRefused("The style is no longer in the project."));
+            .orElseThrow(() -> new EditRefused(Messages.of("common.the-style-is-no-longer-in")));
     check(before, gone);
     Project without =
         before
@@ -53,20 +54,18 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
 
   private void check(Project before, Style gone) {
     if (replacement.filter(style::equals).isPresent()) {
-      throw new EditRefused("A style cannot be replaced by itself.");
+      throw new EditRefused(Messages.of("delete-style.a-style-cannot-be-replaced-by"));
     }
     replacement
         .map(before.styles()::get)
         .filter(other -> other.level() != gone.level())
         .ifPresent(other -> {
           throw new EditRefused(
-              "\""
-                  + other.name()
-                  + "\" is a "
-                  + other.level().label()
-                  + " style and cannot stand in for a "
-                  + gone.level().label()
-                  + " style.");
+              Messages.of(
+                  "delete-style.is-a-style-and-cannot-stand",
+                  other.name(),
+                  other.level().label(),
+                  gone.level().label()));
         });
   }
 
@@ -121,6 +120,7 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
 
   @Override
   public String label(Project before) {
-    return "Delete style \"" + before.styles().find(style).map(Style::name).orElse("") + "\"";
+    return Messages.of(
+        "delete-style.delete-style", before.styles().find(style).map(Style::name).orElse(""));
   }
 }

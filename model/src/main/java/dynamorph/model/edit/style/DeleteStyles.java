@@ -2,6 +2,7 @@ package dynamorph.model.edit.style;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -43,8 +44,7 @@ public record DeleteStyles(SequencedSet<StyleId> styles, Optional<StyleId> repla
   @Override
   public String label(Project before) {
     List<Style> gone = styles.stream().flatMap(id -> before.styles().find(id).stream()).toList();
-    return gone.size() == 1
-        ? "Delete style \"" + gone.getFirst().name() + "\""
-        : "Delete " + gone.size() + " styles";
+    return Messages.of(
+        "delete-styles.0-plural-one-delete-style-other", gone.size(), gone.getFirst().name());
   }
 }

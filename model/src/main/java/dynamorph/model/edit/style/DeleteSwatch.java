@@ -4,6 +4,7 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Recoloured;
+import dynamorph.model.message.Messages;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Colour;
 import java.util.Optional;
@@ -22,9 +23,10 @@ public record DeleteSwatch(String swatch, Optional<String> replacement) implemen
         before
             .palette()
             .find(swatch)
-            .orElseThrow(() -> new EditRefused("The swatch is no longer in the palette."));
+            .orElseThrow(
+                () -> new EditRefused(Messages.of("delete-swatch.the-swatch-is-no-longer-in")));
     if (replacement.filter(swatch::equals).isPresent()) {
-      throw new EditRefused("A swatch cannot be replaced by itself.");
+      throw new EditRefused(Messages.of("delete-swatch.a-swatch-cannot-be-replaced-by"));
     }
     Colour instead = replacement.<Colour>map(Colour::swatch).orElse(Colour.of(gone.colour()));
     UnaryOperator<Colour> change =
@@ -43,6 +45,7 @@ public record DeleteSwatch(String swatch, Optional<String> replacement) implemen
 
   @Override
   public String label(Project before) {
-    return "Delete swatch \"" + before.palette().find(swatch).map(Swatch::name).orElse("") + "\"";
+    return Messages.of(
+        "delete-swatch.delete-swatch", before.palette().find(swatch).map(Swatch::name).orElse(""));
   }
 }

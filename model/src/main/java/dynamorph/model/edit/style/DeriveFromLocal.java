@@ -5,6 +5,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -75,8 +76,9 @@ public record DeriveFromLocal(Style derived, Set<LayerId> layers) implements Edi
     StyleId base =
         derived
             .basedOn()
-            .orElseThrow(() -> new EditRefused("A derived style is based on another one."));
-    Project added = new AddStyle(derived, "Derive").applyTo(before);
+            .orElseThrow(() ->
+                new EditRefused(Messages.of("derive-from-local.a-derived-style-is-based-on")));
+    Project added = new AddStyle(derived, Messages.of("common.derive")).applyTo(before);
     return added.mapLayers(
         layers,
         layer -> {
@@ -95,6 +97,6 @@ public record DeriveFromLocal(Style derived, Set<LayerId> layers) implements Edi
 
   @Override
   public String label(Project before) {
-    return "Make \"" + derived.name() + "\" of local changes";
+    return Messages.of("derive-from-local.make-of-local-changes", derived.name());
   }
 }

@@ -10,6 +10,7 @@ import dynamorph.model.edit.KeptLook;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.Tidy;
 import dynamorph.model.edit.layer.DropLocal;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
@@ -48,7 +49,7 @@ public record Follow(Target target, StyleId style, ApplyOptions options) impleme
         before
             .styles()
             .find(style)
-            .orElseThrow(() -> new EditRefused("The style is no longer in the project."));
+            .orElseThrow(() -> new EditRefused(Messages.of("common.the-style-is-no-longer-in")));
     Project dropped =
         options.keepsAllLocal()
             ? before
@@ -80,11 +81,7 @@ public record Follow(Target target, StyleId style, ApplyOptions options) impleme
     return switch (followed.level()) {
       case TEXT -> {
         if (target instanceof Target.Words) {
-          throw new EditRefused(
-              "\""
-                  + followed.name()
-                  + "\" is a text style and goes on whole texts. Select the layer instead, or derive a"
-                  + " character style from it.");
+          throw new EditRefused(Messages.of("follow.is-a-text-style-and-goes", followed.name()));
         }
         yield layer.withFollows(added(layer.follows()));
       }
@@ -123,7 +120,7 @@ public record Follow(Target target, StyleId style, ApplyOptions options) impleme
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    String verb = options.onTop() ? "Add" : "Follow";
-    return verb + " \"" + name + "\" on " + target.label();
+    String verb = options.onTop() ? Messages.of("follow.add") : Messages.of("follow.follow");
+    return Messages.of("follow.on", verb, name, target.label());
   }
 }

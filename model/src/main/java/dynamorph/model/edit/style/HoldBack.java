@@ -7,12 +7,12 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.KeptLook;
 import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -89,7 +89,7 @@ public record HoldBack(Edit edit, Set<LayerId> layers, Optional<Branch> branch) 
             Optional.of(was.id()),
             keeps.where(key -> was.level().carries(key.property())),
             was.sample());
-    return new AddStyle(derived, "Derive")
+    return new AddStyle(derived, Messages.of("common.derive"))
         .applyTo(edited)
         .mapLayers(
             layers,
@@ -108,7 +108,7 @@ public record HoldBack(Edit edit, Set<LayerId> layers, Optional<Branch> branch) 
 
   @Override
   public String label(Project before) {
-    String but = Numbers.counted(layers.size(), "text");
-    return edit.label(before) + (layers.isEmpty() ? "" : ", but not for " + but);
+    String but = Messages.of("count.text", layers.size());
+    return edit.label(before) + (layers.isEmpty() ? "" : Messages.of("hold-back.but-not-for", but));
   }
 }

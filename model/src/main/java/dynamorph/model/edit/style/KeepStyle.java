@@ -8,6 +8,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.KeptLook;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -31,7 +32,7 @@ public record KeepStyle(Target source, Style style) implements Edit {
     Project added =
         replaces(before)
             ? new ChangeStyle(style).applyTo(before)
-            : new AddStyle(style, "Keep").applyTo(before);
+            : new AddStyle(style, Messages.of("keep-style.keep")).applyTo(before);
     KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(added));
     Project changed = added;
     for (LayerId id : source.layers()) {
@@ -93,8 +94,8 @@ public record KeepStyle(Target source, Style style) implements Edit {
   @Override
   public String label(Project before) {
     if (replaces(before)) {
-      return "Give \"" + style.name() + "\" the look of " + source.label();
+      return Messages.of("keep-style.give-the-look-of", style.name(), source.label());
     }
-    return "Keep style \"" + style.name() + "\"";
+    return Messages.of("keep-style.keep-style", style.name());
   }
 }

@@ -4,6 +4,7 @@ import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -68,12 +69,11 @@ public record MergeStyles(StyleId into, List<StyleId> others) implements Edit {
   @Override
   public String label(Project before) {
     String name = before.styles().find(into).map(Style::name).orElse("style");
-    return "Merge "
-        + (others.size() == 1
+    return Messages.of(
+        "merge-styles.merge-into",
+        (others.size() == 1
             ? "\"" + before.styles().find(others.getFirst()).map(Style::name).orElse("") + "\""
-            : others.size() + " styles")
-        + " into \""
-        + name
-        + "\"";
+            : Messages.of("merge-styles.styles", others.size())),
+        name);
   }
 }

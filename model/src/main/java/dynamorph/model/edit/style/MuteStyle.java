@@ -3,6 +3,7 @@ package dynamorph.model.edit.style;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -31,6 +32,8 @@ public record MuteStyle(Set<LayerId> layers, StyleId style, boolean muted) imple
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    return (muted ? "Mute \"" : "Unmute \"") + name + "\"";
+    return (muted ? Messages.of("mute-style.mute") : Messages.of("mute-style.unmute"))
+        + name
+        + "\"";
   }
 }

@@ -6,6 +6,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Target;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
@@ -67,7 +68,8 @@ public record Proposal(
         target.layers().stream()
             .flatMap(id -> project.layer(id).stream())
             .findFirst()
-            .orElseThrow(() -> new EditRefused("Select a text whose look shall be kept."));
+            .orElseThrow(
+                () -> new EditRefused(Messages.of("proposal.select-a-text-whose-look-shall")));
     int offset = target instanceof Target.Words words ? words.range().start() : 0;
     Target source =
         level == StyleLevel.TEXT && target instanceof Target.Words words
@@ -191,9 +193,9 @@ public record Proposal(
         base.map(id -> project.styles().get(id).name()).orElse(family + " " + role(size, layer));
     return Stream.of(
             start + ", " + colour,
-            start + ", " + Numbers.format(size, 1) + " pt",
-            start + ", " + colour + ", " + Numbers.format(size, 1) + " pt",
-            start + ", " + family + ", " + colour + ", " + Numbers.format(size, 2) + " pt")
+            Messages.of("proposal.pt", start, Numbers.format(size, 1)),
+            Messages.of("proposal.pt-2", start, colour, Numbers.format(size, 1)),
+            Messages.of("proposal.pt-3", start, family, colour, Numbers.format(size, 2)))
         .filter(name -> project.styles().named(name).isEmpty())
         .findFirst()
         .orElseGet(() -> firstWords(layer.story().text()) + ", " + colour);

@@ -4,6 +4,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.util.ArrayList;
@@ -42,6 +43,10 @@ public record ReorderFollowed(Set<LayerId> layers, StyleId style, int by) implem
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    return (by > 0 ? "Raise the priority of \"" : "Lower the priority of \"") + name + "\"";
+    return (by > 0
+            ? Messages.of("reorder-followed.raise-the-priority-of")
+            : Messages.of("reorder-followed.lower-the-priority-of"))
+        + name
+        + "\"";
   }
 }

@@ -8,6 +8,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -45,9 +46,7 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
       before.layer(id).ifPresent(saving::collect);
     }
     if (saving.collected.isEmpty()) {
-      throw new EditRefused(
-          "There are no local changes here that a followed style could take. Follow a style first, or keep this look as a"
-              + " new one.");
+      throw new EditRefused(Messages.of("save-into-style.there-are-no-local-changes-here"));
     }
     Project changed =
         before.withStyles(saving.changedStyles()).mapLayers(target.layers(), saving::withoutSaved);
@@ -66,7 +65,7 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
 
   @Override
   public String label(Project before) {
-    return "Save local changes of " + target.label() + " into the style";
+    return Messages.of("save-into-style.save-local-changes-of-into-the", target.label());
   }
 
   /** The state of one run. */
@@ -126,9 +125,9 @@ public record SaveIntoStyle(Target target, Optional<Set<PropertyKey<?>>> only) i
       Optional<T> other = sofar.get(key);
       if (other.isPresent() && !other.get().equals(value)) {
         throw new EditRefused(
-            "The selected texts differ in "
-                + key.label().toLowerCase(java.util.Locale.ROOT)
-                + ". Select the one whose value the style shall take.");
+            Messages.of(
+                "save-into-style.the-selected-texts-differ-in-select",
+                key.label().toLowerCase(java.util.Locale.ROOT)));
       }
       collected.put(style, sofar.with(key, value));
     }

@@ -8,6 +8,7 @@ import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.Tidy;
 import dynamorph.model.edit.layer.DropLocal;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
@@ -29,10 +30,10 @@ public record SaveValue<T>(Target target, StyleId style, PropertyKey<T> key, T v
         before
             .styles()
             .find(style)
-            .orElseThrow(() -> new EditRefused("The style is no longer in the project."));
+            .orElseThrow(() -> new EditRefused(Messages.of("common.the-style-is-no-longer-in")));
     if (!into.level().carries(key.property())) {
       throw new EditRefused(
-          "A " + into.level().label() + " style cannot carry " + key.label() + ".");
+          Messages.of("save-value.a-style-cannot-carry", into.level().label(), key.label()));
     }
     Project changed =
         before.withStyles(
@@ -48,10 +49,9 @@ public record SaveValue<T>(Target target, StyleId style, PropertyKey<T> key, T v
 
   @Override
   public String label(Project before) {
-    return "Save "
-        + key.label().toLowerCase(java.util.Locale.ROOT)
-        + " into \""
-        + before.styles().find(style).map(Style::name).orElse("style")
-        + "\"";
+    return Messages.of(
+        "save-value.save-into",
+        key.label().toLowerCase(java.util.Locale.ROOT),
+        before.styles().find(style).map(Style::name).orElse("style"));
   }
 }

@@ -2,6 +2,7 @@ package dynamorph.model.edit.style;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.style.Swatch;
 
 /** Puts a swatch into the palette, or changes it; everything painted with it changes too. */
@@ -14,6 +15,9 @@ public record SetSwatch(Swatch swatch) implements Edit {
   @Override
   public String label(Project before) {
     boolean known = before.palette().find(swatch.id()).isPresent();
-    return (known ? "Change" : "Add") + " swatch \"" + swatch.name() + "\"";
+    return Messages.of(
+        "set-swatch.swatch",
+        (known ? Messages.of("set-swatch.change") : Messages.of("set-swatch.add")),
+        swatch.name());
   }
 }

@@ -10,6 +10,7 @@ import dynamorph.model.edit.Target;
 import dynamorph.model.edit.Tidy;
 import dynamorph.model.edit.layer.DropLocal;
 import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.PropertyKey;
@@ -76,6 +77,6 @@ public record Stamp(Target target, StyleId style, ApplyOptions options) implemen
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    return "Stamp \"" + name + "\" on " + target.label();
+    return Messages.of("stamp.stamp-on", name, target.label());
   }
 }

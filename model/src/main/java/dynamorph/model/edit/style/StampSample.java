@@ -13,6 +13,7 @@ import dynamorph.model.edit.Tidy;
 import dynamorph.model.edit.layer.DropLocal;
 import dynamorph.model.edit.layer.ReplaceFinish;
 import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -42,7 +43,7 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
   @Override
   public Project applyTo(Project before) {
     if (facets.isEmpty()) {
-      throw new EditRefused("The sample holds no facet: choose at least one.");
+      throw new EditRefused(Messages.of("stamp-sample.the-sample-holds-no-facet-choose"));
     }
     Project following = withStyles ? following(before) : before;
     Project after = following;
@@ -164,6 +165,6 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
 
   @Override
   public String label(Project before) {
-    return "Stamp the sample of " + sample.from() + " on " + target.label();
+    return Messages.of("stamp-sample.stamp-the-sample-of-on", sample.from(), target.label());
   }
 }

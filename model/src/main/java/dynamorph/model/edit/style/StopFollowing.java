@@ -7,6 +7,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.KeptLook;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.TextRange;
@@ -57,6 +58,6 @@ public record StopFollowing(Target target, StyleId style, boolean keepLook) impl
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    return "Stop following \"" + name + "\" on " + target.label();
+    return Messages.of("stop-following.stop-following-on", name, target.label());
   }
 }

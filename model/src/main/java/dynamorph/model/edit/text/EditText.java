@@ -4,6 +4,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.message.Messages;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 
@@ -28,8 +29,7 @@ public record EditText(LayerId layer, TextRange range, Replacement replacement) 
         java.util.Set.of(layer),
         target -> {
           if (!target.isText()) {
-            throw new EditRefused(
-                "\"" + target.name() + "\" is a shape and has no words; put a text over it.");
+            throw new EditRefused(Messages.of("edit-text.is-a-shape-and-has-no", target.name()));
           }
           return target.withStory(
               switch (replacement) {
@@ -42,9 +42,10 @@ public record EditText(LayerId layer, TextRange range, Replacement replacement) 
   @Override
   public String label(Project before) {
     return switch (replacement) {
-      case Replacement.Plain(String text) when text.isEmpty() -> "Delete text";
-      case Replacement.Plain _ -> "Type text";
-      case Replacement.Styled _ -> "Paste text";
+      case Replacement.Plain(String text) when text.isEmpty() ->
+          Messages.of("edit-text.delete-text");
+      case Replacement.Plain _ -> Messages.of("edit-text.type-text");
+      case Replacement.Styled _ -> Messages.of("edit-text.paste-text");
     };
   }
 }

@@ -7,6 +7,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.TextRange;
@@ -65,6 +66,6 @@ public record FillWithPlaceholder(List<Filling> fillings, String language) imple
 
   @Override
   public String label(Project before) {
-    return "Fill with placeholder text";
+    return Messages.of("fill-with-placeholder.fill-with-placeholder-text");
   }
 }

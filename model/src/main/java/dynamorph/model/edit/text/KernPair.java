@@ -7,6 +7,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
@@ -56,6 +57,6 @@ public record KernPair(LayerId layer, int offset, double by) implements Edit {
 
   @Override
   public String label(Project before) {
-    return "Kern a pair";
+    return Messages.of("kern-pair.kern-a-pair");
   }
 }

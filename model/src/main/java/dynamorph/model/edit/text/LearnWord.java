@@ -2,6 +2,7 @@ package dynamorph.model.edit.text;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import java.util.SortedSet;
 import java.util.TreeSet;
 
@@ -20,6 +21,8 @@ public record LearnWord(String word, boolean known) implements Edit {
 
   @Override
   public String label(Project before) {
-    return (known ? "Add \u201C" : "Take out \u201C") + word + "\u201D";
+    return (known ? Messages.of("learn-word.add") : Messages.of("learn-word.take-out"))
+        + word
+        + "\u201D";
   }
 }

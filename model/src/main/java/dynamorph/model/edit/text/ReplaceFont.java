@@ -3,6 +3,7 @@ package dynamorph.model.edit.text;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -54,6 +55,6 @@ public record ReplaceFont(String family, String replacement) implements Edit {
 
   @Override
   public String label(Project before) {
-    return "Replace \u201C" + family + "\u201D by \u201C" + replacement + "\u201D";
+    return Messages.of("replace-font.replace-by", family, replacement);
   }
 }

@@ -3,8 +3,8 @@ package dynamorph.model.edit.text;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.text.Story;
-import dynamorph.model.value.Numbers;
 import java.util.Map;
 
 /**
@@ -30,6 +30,6 @@ public record ReplaceStories(Map<LayerId, Story> stories, String verb) implement
 
   @Override
   public String label(Project before) {
-    return verb + " " + Numbers.counted(stories.size(), "text");
+    return Messages.of("replace-stories.text", verb, stories.size());
   }
 }

@@ -3,6 +3,7 @@ package dynamorph.model.edit.text;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.message.Messages;
 import dynamorph.model.reach.WordSearch;
 import dynamorph.model.text.TextRange;
 import java.util.Comparator;
@@ -54,6 +55,6 @@ public record ReplaceWords(List<WordSearch.Hit> hits, String replacement) implem
 
   @Override
   public String label(Project before) {
-    return hits.size() == 1 ? "Replace words" : "Replace words in " + hits.size() + " places";
+    return Messages.of("replace-words.replace-words", hits.size());
   }
 }

@@ -4,6 +4,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.message.Messages;
 import dynamorph.model.text.RubyBase;
 import dynamorph.model.text.TextRange;
 import java.util.Set;
@@ -25,7 +26,7 @@ public record SetRuby(LayerId layer, TextRange range, String ruby) implements Ed
         target -> {
           TextRange whole = target.story().wholeBases(range);
           if (whole.isEmpty()) {
-            throw new EditRefused("Select the letters that the ruby stands over first.");
+            throw new EditRefused(Messages.of("set-ruby.select-the-letters-that-the-ruby"));
           }
           return target.withStory(target.story().mapSpans(whole, span -> span.withRuby(ruby)));
         });
@@ -33,6 +34,6 @@ public record SetRuby(LayerId layer, TextRange range, String ruby) implements Ed
 
   @Override
   public String label(Project before) {
-    return ruby.isEmpty() ? "Remove ruby" : "Set ruby";
+    return ruby.isEmpty() ? Messages.of("set-ruby.remove-ruby") : Messages.of("set-ruby.set-ruby");
   }
 }

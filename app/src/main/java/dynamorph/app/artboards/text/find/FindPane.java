@@ -2,6 +2,7 @@ package dynamorph.app.artboards.text.find;
 
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
@@ -10,7 +11,6 @@ import dynamorph.model.edit.text.ReplaceWords;
 import dynamorph.model.reach.WordSearch;
 import dynamorph.model.style.Style;
 import dynamorph.model.text.WordQuery;
-import dynamorph.model.value.Numbers;
 import java.util.List;
 import java.util.Optional;
 import javafx.collections.FXCollections;
@@ -48,13 +48,14 @@ public final class FindPane extends VBox {
   private final StageView stage;
   private final TextField words = new TextField();
   private final TextField replacement = new TextField();
-  private final CheckBox matchCase = new CheckBox("Match case");
-  private final CheckBox wholeWords = new CheckBox("Whole words");
-  private final ComboBox<Optional<Style>> style = Controls.styles("any style or none");
+  private final CheckBox matchCase = new CheckBox(Messages.of("find-pane.match-case"));
+  private final CheckBox wholeWords = new CheckBox(Messages.of("find-pane.whole-words"));
+  private final ComboBox<Optional<Style>> style =
+      Controls.styles(Messages.of("find-pane.any-style-or-none"));
   private final Label count = new Label();
   private final ListView<WordSearch.Hit> list = new ListView<>();
-  private final Button one = new Button("Replace");
-  private final Button all = new Button("Replace all");
+  private final Button one = new Button(Messages.of("find-pane.replace"));
+  private final Button all = new Button(Messages.of("find-pane.replace-all"));
 
   public FindPane(Workspace workspace, StageView stage) {
     super(8);
@@ -65,12 +66,12 @@ public final class FindPane extends VBox {
     setMaxSize(WIDTH, Region.USE_PREF_SIZE);
     setPrefWidth(WIDTH);
     words.setId("find-words");
-    words.setPromptText("Find");
-    words.setAccessibleText("Find");
+    words.setPromptText(Messages.of("find-pane.find"));
+    words.setAccessibleText(Messages.of("find-pane.find"));
     replacement.setId("find-replacement");
-    replacement.setPromptText("Replace with");
-    replacement.setAccessibleText("Replace with");
-    style.setTooltip(new Tooltip("Only in text that follows this style"));
+    replacement.setPromptText(Messages.of("find-pane.replace-with"));
+    replacement.setAccessibleText(Messages.of("find-pane.replace-with"));
+    style.setTooltip(new Tooltip(Messages.of("find-pane.only-in-text-that-follows-this")));
     style.setMaxWidth(Double.MAX_VALUE);
     style.setId("find-style");
     count.getStyleClass().add("quiet");
@@ -98,11 +99,11 @@ public final class FindPane extends VBox {
   }
 
   private HBox head() {
-    Label title = new Label("Find and replace");
+    Label title = new Label(Messages.of("find-pane.find-and-replace"));
     title.getStyleClass().add("section-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    Button close = Controls.icon(Feather.X, "Close  Esc", this::close);
+    Button close = Controls.icon(Feather.X, Messages.of("common.close-esc"), this::close);
     HBox head = new HBox(6, title, gap, count, close);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
@@ -113,7 +114,7 @@ public final class FindPane extends VBox {
   }
 
   private HBox styleRow() {
-    Label label = new Label("In text that follows");
+    Label label = new Label(Messages.of("find-pane.in-text-that-follows"));
     label.getStyleClass().add("row-label");
     label.setMinWidth(Region.USE_PREF_SIZE);
     HBox.setHgrow(style, Priority.ALWAYS);
@@ -123,8 +124,11 @@ public final class FindPane extends VBox {
   }
 
   private HBox foot() {
-    Button before = Controls.icon(Feather.CHEVRON_UP, "Previous  Shift+Enter", () -> step(-1));
-    Button next = Controls.icon(Feather.CHEVRON_DOWN, "Next  Enter", () -> step(1));
+    Button before =
+        Controls.icon(
+            Feather.CHEVRON_UP, Messages.of("find-pane.previous-shift-enter"), () -> step(-1));
+    Button next =
+        Controls.icon(Feather.CHEVRON_DOWN, Messages.of("find-pane.next-enter"), () -> step(1));
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox foot = new HBox(6, before, next, gap, one, all);
@@ -188,7 +192,7 @@ public final class FindPane extends VBox {
     List<WordSearch.Hit> hits = hits();
     list.getItems().setAll(hits);
     boolean asked = !words.getText().isEmpty() || chosenStyle().isPresent();
-    count.setText(!asked ? "" : Numbers.counted(hits.size(), "place"));
+    count.setText(!asked ? "" : Messages.of("count.place", hits.size()));
     boolean nothing = hits.isEmpty() || words.getText().isEmpty();
     one.setDisable(nothing);
     all.setDisable(nothing);
@@ -246,8 +250,12 @@ public final class FindPane extends VBox {
   private void replaceAll() {
     List<WordSearch.Hit> hits = hits();
     if (workspace.apply(new ReplaceWords(hits, replacement.getText()))) {
-      String places = hits.size() == 1 ? "1 place." : hits.size() + " places.";
-      workspace.tell(Notice.offering("Replaced in " + places, "Undo", workspace::undo));
+      String places = Messages.of("find-pane.place", hits.size());
+      workspace.tell(
+          Notice.offering(
+              Messages.of("find-pane.replaced-in", places),
+              Messages.of("common.undo"),
+              workspace::undo));
     }
   }
 

@@ -1,5 +1,6 @@
 package dynamorph.app.artboards.text.spelling;
 
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
@@ -40,13 +41,13 @@ public final class SpellingMenu {
       menu.getItems().add(item);
     }
     if (words.isEmpty()) {
-      MenuItem none = new MenuItem("No suggestion");
+      MenuItem none = new MenuItem(Messages.of("spelling-menu.no-suggestion"));
       none.setDisable(true);
       menu.getItems().add(none);
     }
-    MenuItem learn = new MenuItem("Add to the words of the project");
+    MenuItem learn = new MenuItem(Messages.of("spelling-menu.add-to-the-words-of-the"));
     learn.setOnAction(_ -> workspace.apply(new LearnWord(wrong.word(), true)));
-    MenuItem ignore = new MenuItem("Ignore until the window closes");
+    MenuItem ignore = new MenuItem(Messages.of("spelling-menu.ignore-until-the-window-closes"));
     ignore.setOnAction(_ -> spelling.ignore(wrong.word()));
     menu.getItems().addAll(new SeparatorMenuItem(), learn, ignore);
     return menu;
