@@ -99,8 +99,7 @@ class ArchitectureTest {
         .resideInAPackage("dynamorph.app..")
         .should()
         .dependOnClassesThat()
-        .resideInAnyPackage(
-            "io.github.humbleui..", "org.bytedeco..", "com.ibm.icu..", "tools.jackson..")
+        .resideInAnyPackage("io.github.humbleui..", "org.bytedeco..", "tools.jackson..")
         .check(CLASSES);
   }
 

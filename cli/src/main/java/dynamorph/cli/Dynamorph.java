@@ -8,6 +8,7 @@ import picocli.CommandLine.HelpCommand;
 
 /** The root of all commands. */
 @Command(
+    resourceBundle = "dynamorph.cli.message.messages",
     name = "dynamorph",
     description = "${bundle:dynamorph.one-look-for-text-kept-as}",
     mixinStandardHelpOptions = true,

@@ -216,7 +216,7 @@ public final class Inspector extends VBox {
         texts
             ? Messages.of("inspector.text")
             : shapes ? Messages.of("inspector.shape") : Messages.of("inspector.layer");
-    return Messages.of("inspector.0-plural-one-other-s", layers.size(), what);
+    return Messages.of("inspector.s", layers.size(), what);
   }
 
   private String place(Layer layer) {

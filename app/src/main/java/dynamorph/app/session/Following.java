@@ -106,14 +106,11 @@ public final class Following {
 
   private void tellDone(Target target, StyleId style, boolean stamped) {
     String name = workspace.project().styles().get(style).name();
-    boolean one = target.layers().size() == 1;
-    String verb =
-        stamped
-            ? Messages.of(
-                "following.the-values-of",
-                (one ? Messages.of("following.has") : Messages.of("following.have")))
-            : one ? Messages.of("following.follows") : Messages.of("following.follow");
-    workspace.tell(Notice.info(target.label() + verb + " \"" + name + "\"."));
+    int count = target.layers().size();
+    workspace.tell(
+        Notice.info(
+            Messages.of(
+                stamped ? "following.stamped" : "following.follows", count, target.label(), name)));
   }
 
   /** A text style cannot be followed by some words. */
@@ -134,16 +131,12 @@ public final class Following {
   private void tellOfLocalChanges(Follow done, long deviating) {
     int count = done.target().layers().size();
     Set<Facet> kept = done.options().keepsLocal();
-    String which = Messages.of("following.0-plural-one-this-text-other", count, deviating);
+    String which = Messages.of("following.which", count, deviating);
     String what =
         done.options().keepsAllLocal()
-            ? Messages.of("following.0-plural-one-this-text-has", count, which)
+            ? Messages.of("following.kept", count, which)
             : Messages.of(
-                "following.were-dropped",
-                (kept.isEmpty()
-                        ? Messages.of("following.local-changes-of")
-                        : Messages.of("following.some-local-changes-of"))
-                    + which);
+                kept.isEmpty() ? "following.all-dropped" : "following.some-dropped", which);
     List<Offer> offers = new ArrayList<>();
     if (!done.options().keepsAllLocal()) {
       offers.add(

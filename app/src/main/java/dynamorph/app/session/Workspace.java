@@ -570,14 +570,10 @@ public final class Workspace {
         done.desk()
             .map(desk -> Messages.of("workspace.changed", desk.draft().name()))
             .orElseGet(() -> Messages.of("workspace.done", done.review().orElseThrow().title()));
-    String kept = held == 0 ? "" : Messages.of("workspace.text-held-back", held, heldAs.get());
+    String told = Messages.of("workspace.committed", what, count);
     tell(
         Notice.offering(
-            what
-                + (count == 0
-                    ? Messages.of("workspace.no-text-looks-different")
-                    : Messages.of("workspace.for-text", count))
-                + kept,
+            held == 0 ? told : Messages.of("workspace.held-back", told, held, heldAs.get()),
             Messages.of("common.undo"),
             this::undo));
   }

@@ -2,6 +2,7 @@ package dynamorph.app.theme;
 
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
+import dynamorph.app.message.Messages;
 import dynamorph.model.value.Rgba;
 import java.io.IOException;
 import java.io.InputStream;
@@ -15,9 +16,9 @@ import javafx.scene.text.Font;
 /** A theme of the window. */
 public enum Theme {
   /** Paper whites and slate ink. */
-  CHALK("Chalk", "chalk.css", 0xFFDAD6CD),
+  CHALK("chalk.css", 0xFFDAD6CD),
   /** Dark and warm. */
-  LAMP("Lamp", "lamp.css", 0xFF3A3733);
+  LAMP("lamp.css", 0xFF3A3733);
 
   private static final List<String> FONTS =
       List.of(
@@ -25,18 +26,16 @@ public enum Theme {
           "SourceSans3_600SemiBold.ttf",
           "SourceSans3_400Regular_Italic.ttf");
 
-  private final String label;
   private final String sheet;
   private final Rgba stage;
 
-  Theme(String label, String sheet, int stage) {
-    this.label = label;
+  Theme(String sheet, int stage) {
     this.sheet = sheet;
     this.stage = new Rgba(stage);
   }
 
   public String label() {
-    return label;
+    return Messages.of("theme." + name().toLowerCase(java.util.Locale.ROOT));
   }
 
   /** The colour around artboards, neutral in lightness. */

@@ -128,12 +128,16 @@ public final class HeadBar extends HBox {
     undo.setTooltip(
         tip(
             Messages.of("common.undo"),
-            desk.isPresent() ? Optional.of("the last change on the desk") : history.undoLabel(),
+            desk.isPresent()
+                ? Optional.of(Messages.of("head-bar.last-change-on-the-desk"))
+                : history.undoLabel(),
             "Ctrl+Z"));
     redo.setTooltip(
         tip(
             Messages.of("head-bar.redo"),
-            desk.isPresent() ? Optional.of("the change on the desk") : history.redoLabel(),
+            desk.isPresent()
+                ? Optional.of(Messages.of("head-bar.change-on-the-desk"))
+                : history.redoLabel(),
             "Ctrl+Shift+Z"));
   }
 

@@ -40,12 +40,11 @@ public record GradientStops(List<Stop> stops) {
 
     @Override
     public String toString() {
-      return Messages.of(
-          "gradient-stops.2-plural-one-other",
-          colour,
-          Numbers.format(position * 100),
-          opacity,
-          Numbers.format(opacity * 100));
+      return colour
+          + " "
+          + Numbers.format(position * 100)
+          + "%"
+          + (opacity == 1 ? "" : " / " + Numbers.format(opacity * 100) + "%");
     }
   }
 

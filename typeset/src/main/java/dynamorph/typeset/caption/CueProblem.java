@@ -48,7 +48,7 @@ public record CueProblem(LayerId cue, Kind kind, String detail) {
 
     /** Of so many cues, as in {@code 3 cues read too fast}. */
     public String of(int count) {
-      return Messages.of("cue-problem.0-plural-one-cue-other-cues", count, label, several);
+      return Messages.of("cue-problem.cue-cues", count, label, several);
     }
   }
 }

@@ -257,14 +257,12 @@ public final class FilmFileActions implements AutoCloseable {
       Platform.runLater(() ->
           workspace.tell(
               Notice.info(
-                  (outcome.complete()
-                          ? Messages.of("film-file-actions.exported-2")
-                          : Messages.of("film-file-actions.stopped-after"))
-                      + Messages.of("count.frame", (int) outcome.written())
-                      + (outcome.kept() > 0
-                          ? Messages.of("film-file-actions.were-there", outcome.kept())
-                          : "")
-                      + ".")));
+                  Messages.of(
+                      outcome.complete()
+                          ? "film-file-actions.frames-exported"
+                          : "film-file-actions.frames-stopped",
+                      (int) outcome.written(),
+                      outcome.kept()))));
     });
   }
 

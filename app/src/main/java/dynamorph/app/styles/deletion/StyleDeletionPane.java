@@ -116,7 +116,9 @@ public final class StyleDeletionPane extends VBox {
     List<Style> going = going(settling);
     String what =
         Messages.of(
-            "style-deletion-pane.0-plural-one-other-styles", going.size(), going.getFirst().name());
+            "style-deletion-pane.styles",
+            going.size(),
+            going.isEmpty() ? "" : going.getFirst().name());
     title.setText(
         settling.merges()
             ? Messages.of("style-deletion-pane.merge-into-one-style")

@@ -68,11 +68,8 @@ public sealed interface ChangeTimeline extends Edit {
     @Override
     public String label(Project before) {
       boolean there = before.filmOf(track.id()).isPresent();
-      return (there
-              ? Messages.of("change-timeline.change-track")
-              : Messages.of("change-timeline.add-track"))
-          + track.name()
-          + "\"";
+      return Messages.of(
+          there ? "change-timeline.change-track" : "change-timeline.add-track", track.name());
     }
   }
 

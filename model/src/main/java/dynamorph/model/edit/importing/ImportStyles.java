@@ -107,9 +107,9 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
   @Override
   public String label(Project before) {
     return Messages.of(
-        "import-styles.0-plural-one-import-style-other",
+        "import-styles.import-style-import-styles",
         bundle.styles().size(),
-        bundle.styles().getFirst().name());
+        bundle.styles().isEmpty() ? "" : bundle.styles().getFirst().name());
   }
 
   /** The state of one run. */

@@ -102,10 +102,9 @@ public sealed interface ArrangeLayers extends Edit {
 
     @Override
     public String label(Project before) {
-      return (toFront
-              ? Messages.of("arrange-layers.bring-to-front")
-              : Messages.of("arrange-layers.send-to-back"))
-          + texts(layers.size());
+      return Messages.of(
+          toFront ? "arrange-layers.bring-to-front" : "arrange-layers.send-to-back",
+          texts(layers.size()));
     }
   }
 

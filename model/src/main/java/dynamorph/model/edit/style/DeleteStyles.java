@@ -45,6 +45,6 @@ public record DeleteStyles(SequencedSet<StyleId> styles, Optional<StyleId> repla
   public String label(Project before) {
     List<Style> gone = styles.stream().flatMap(id -> before.styles().find(id).stream()).toList();
     return Messages.of(
-        "delete-styles.0-plural-one-delete-style-other", gone.size(), gone.getFirst().name());
+        "delete-styles.delete-styles", gone.size(), gone.isEmpty() ? "" : gone.getFirst().name());
   }
 }

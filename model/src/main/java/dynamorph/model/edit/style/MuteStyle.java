@@ -32,8 +32,6 @@ public record MuteStyle(Set<LayerId> layers, StyleId style, boolean muted) imple
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    return (muted ? Messages.of("mute-style.mute") : Messages.of("mute-style.unmute"))
-        + name
-        + "\"";
+    return Messages.of(muted ? "mute-style.mute" : "mute-style.unmute", name);
   }
 }

@@ -43,10 +43,6 @@ public record ReorderFollowed(Set<LayerId> layers, StyleId style, int by) implem
   @Override
   public String label(Project before) {
     String name = before.styles().find(style).map(Style::name).orElse("style");
-    return (by > 0
-            ? Messages.of("reorder-followed.raise-the-priority-of")
-            : Messages.of("reorder-followed.lower-the-priority-of"))
-        + name
-        + "\"";
+    return Messages.of(by > 0 ? "reorder-followed.raise" : "reorder-followed.lower", name);
   }
 }

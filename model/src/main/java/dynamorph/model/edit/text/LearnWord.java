@@ -21,8 +21,6 @@ public record LearnWord(String word, boolean known) implements Edit {
 
   @Override
   public String label(Project before) {
-    return (known ? Messages.of("learn-word.add") : Messages.of("learn-word.take-out"))
-        + word
-        + "\u201D";
+    return Messages.of(known ? "learn-word.add" : "learn-word.take-out", word);
   }
 }
