@@ -181,7 +181,7 @@ final class ColourPicker {
     for (Space one : Space.values()) {
       ToggleButton choose = new ToggleButton(one.label);
       choose.setToggleGroup(group);
-      choose.setId("space-" + one.label.toLowerCase(java.util.Locale.ROOT));
+      choose.setId("space-" + one.name().toLowerCase(java.util.Locale.ROOT));
       choose.setTooltip(new Tooltip(one.help));
       choose.setSelected(one == space);
       choose.setMaxWidth(Double.MAX_VALUE);

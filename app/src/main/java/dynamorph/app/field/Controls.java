@@ -39,6 +39,9 @@ public final class Controls {
   public static Label rowLabel(String text) {
     Label label = new Label(text);
     label.getStyleClass().add("row-label");
+    // what does not fit goes on below instead of being cut
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
     return label;
   }
 

@@ -702,6 +702,8 @@ public final class FinishEditor extends VBox {
     half.setPrefWidth(90);
     grid.getColumnConstraints().addAll(new ColumnConstraints(LABEL_WIDTH), half, half);
     words.getStyleClass().add("row-label");
+    words.setWrapText(true);
+    words.setMinHeight(Region.USE_PREF_SIZE);
     grid.add(words, 0, 0);
     if (second == null) {
       grid.add(first, 1, 0, 2, 1);

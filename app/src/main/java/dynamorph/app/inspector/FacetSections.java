@@ -1,5 +1,6 @@
 package dynamorph.app.inspector;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.finish.FinishEditor;
 import dynamorph.app.message.Messages;
@@ -43,7 +44,7 @@ import javafx.scene.layout.VBox;
  * The facets with a row for each property, the same for the selection and for a style on the desk.
  */
 public final class FacetSections extends VBox {
-  private static final double LABEL_WIDTH = 80;
+  private static final double LABEL_WIDTH = 88;
 
   /**
    * Properties that stand beside each other in one row, by the row's label; all others have a row
@@ -185,7 +186,8 @@ public final class FacetSections extends VBox {
         properties.forEach(property -> everyday.add(property.key()));
         section.getChildren().add(grid(properties, rows));
       } else {
-        Fold fold = new Fold(group, properties, this::grid, this::updateAll);
+        Fold fold =
+            new Fold(properties.getFirst().groupLabel(), properties, this::grid, this::updateAll);
         folds.add(fold);
         own.add(fold);
         chips.getChildren().add(fold.chip());
@@ -234,8 +236,7 @@ public final class FacetSections extends VBox {
   }
 
   private Row addRow(GridPane grid, int row, Pair pair) {
-    Label label = new Label(pair.label);
-    label.getStyleClass().add("row-label");
+    Label label = Controls.rowLabel(pair.label);
     label.setTooltip(new Tooltip(pair.first.help()));
     PropertyCell<?> first = cell(pair.first.key());
     first.nudgeBy(label);
@@ -409,7 +410,7 @@ public final class FacetSections extends VBox {
     static boolean names(Property<?> property, String words) {
       return property.label().toLowerCase(Locale.ROOT).contains(words)
           || property.id().contains(words)
-          || property.group().toLowerCase(Locale.ROOT).contains(words)
+          || property.groupLabel().toLowerCase(Locale.ROOT).contains(words)
           || property.help().toLowerCase(Locale.ROOT).contains(words);
     }
 

@@ -201,7 +201,12 @@ public final class Inspector extends VBox {
   private void updateHead(List<Layer> layers) {
     boolean words = workspace.selection().cursor().filter(at -> !at.range().isEmpty()).isPresent();
     title.setText(words ? Messages.of("inspector.words-in-1-text") : counted(layers));
-    names.setText(layers.stream().limit(6).map(this::place).collect(Collectors.joining(", ")));
+    List<Layer> named = layers.stream().limit(6).toList();
+    names.setText(named.stream().map(Layer::name).collect(Collectors.joining(", ")));
+    names.setTooltip(
+        named.isEmpty()
+            ? null
+            : new Tooltip(named.stream().map(this::place).collect(Collectors.joining("\n"))));
     updateChips(layers);
     int local = layers.stream().mapToInt(LocalChanges::count).sum();
     localCount.setText(Messages.of("count.local-change", local));
@@ -212,21 +217,17 @@ public final class Inspector extends VBox {
   private static String counted(List<Layer> layers) {
     boolean texts = layers.stream().allMatch(Layer::isText);
     boolean shapes = layers.stream().noneMatch(Layer::isText);
-    String what =
-        texts
-            ? Messages.of("inspector.text")
-            : shapes ? Messages.of("inspector.shape") : Messages.of("inspector.layer");
-    return Messages.of("inspector.s", layers.size(), what);
+    return Messages.of(
+        texts ? "count.text" : shapes ? "inspector.shapes" : "inspector.layers", layers.size());
   }
 
+  /** The artboard and the name of a layer, as they are written. */
   private String place(Layer layer) {
-    String board =
-        workspace
-            .project()
-            .artboardOf(layer.id())
-            .map(artboard -> artboard.name() + " ")
-            .orElse("");
-    return board + layer.name().toLowerCase(java.util.Locale.ROOT);
+    return workspace
+        .project()
+        .artboardOf(layer.id())
+        .map(artboard -> artboard.name() + " \u00b7 " + layer.name())
+        .orElse(layer.name());
   }
 
   private void updateChips(List<Layer> layers) {

@@ -85,15 +85,16 @@ public final class StagePane extends StackPane {
     HBox bar = new HBox(2);
     bar.getStyleClass().add("tools");
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
-    for (Shape figure : SHAPES) {
-      ToggleButton button = new ToggleButton(figure.name());
+    for (Drawable drawable : SHAPES) {
+      Shape shape = drawable.shape();
+      ToggleButton button = new ToggleButton(shape.name());
       button.getStyleClass().add("tool");
-      button.setId("shape-" + figure.name().toLowerCase(java.util.Locale.ROOT));
+      button.setId("shape-" + drawable.id());
       button.setToggleGroup(group);
       button.setFocusTraversable(false);
-      button.setSelected(figure.equals(workspace.tools().shapeProperty().get()));
+      button.setSelected(shape.equals(workspace.tools().shapeProperty().get()));
       button.setOnAction(_ -> {
-        workspace.tools().shapeProperty().set(figure);
+        workspace.tools().shapeProperty().set(shape);
         button.setSelected(true);
       });
       bar.getChildren().add(button);
@@ -103,13 +104,15 @@ public final class StagePane extends StackPane {
     return bar;
   }
 
-  private static final List<Shape> SHAPES =
+  private record Drawable(String id, Shape shape) {}
+
+  private static final List<Drawable> SHAPES =
       List.of(
-          Shape.Rectangle.SHARP,
-          new Shape.Ellipse(),
-          new Shape.Line(false),
-          new Shape.Polygon(6, 0),
-          new Shape.Polygon(5, 0.5));
+          new Drawable("rectangle", Shape.Rectangle.SHARP),
+          new Drawable("ellipse", new Shape.Ellipse()),
+          new Drawable("line", new Shape.Line(false)),
+          new Drawable("polygon", new Shape.Polygon(6, 0)),
+          new Drawable("star", new Shape.Polygon(5, 0.5)));
 
   private static Node zoom(StageView stage) {
     Label percent = new Label();

@@ -9,7 +9,6 @@ import dynamorph.paint.reach.Problem;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -87,7 +86,7 @@ final class ReachTile extends Button {
     pseudoClassStateChanged(LEFT_OUT, entry.heldBack());
     String board = found.board().artboard().name();
     String name = found.text().layer().name();
-    place.setText(board + " \u00b7 " + name.toLowerCase(Locale.ROOT));
+    place.setText(board + " \u00b7 " + name);
     String problems =
         entry.text().problems().stream()
             .map(problem ->
