@@ -121,7 +121,7 @@ final class TypesetCommand implements Callable<Integer> {
     }
     put(request, "font", font);
     put(request, "features", features);
-    put(request, "line-breaking", breaker);
+    put(request, "breaker", breaker);
     put(request, "language", language);
     if (style != null) {
       request.set("style", parsed(Files.readString(style)));

@@ -41,7 +41,7 @@ record TypesetRequest(
           "features",
           "language",
           "direction",
-          "line-breaking",
+          "breaker",
           "align",
           "hyphenate",
           "fallback",
@@ -114,7 +114,7 @@ record TypesetRequest(
     if (features.isPresent()) {
       values = values.withText(Properties.FONT_FEATURES.key(), features.get());
     }
-    Optional<String> breaker = string(request, "line-breaking");
+    Optional<String> breaker = string(request, "breaker");
     if (breaker.isPresent()) {
       values = values.with(Properties.LINE_BREAKING, breaker(breaker.get()));
     }
@@ -154,8 +154,7 @@ record TypesetRequest(
       case "line" -> LineBreaking.LINE_BY_LINE;
       case "paragraph" -> LineBreaking.WHOLE_PARAGRAPH;
       default ->
-          throw new IllegalArgumentException(
-              Messages.of("typeset-request.line-breaking-expected-line-or-paragraph", text));
+          throw new IllegalArgumentException(Messages.of("typeset-request.breaker-expected", text));
     };
   }
 

@@ -94,7 +94,7 @@ final class Itemizer {
     if (before == own && own.covers(codePoint)) {
       return own;
     }
-    boolean unseen = isInvisible(codePoint);
+    boolean unseen = Invisibles.isInvisible(codePoint);
     if (before != null && joins(codePoint) && (unseen || before.covers(codePoint))) {
       return before;
     }
@@ -116,16 +116,6 @@ final class Itemizer {
         && (UCharacter.hasBinaryProperty(codePoint, UProperty.GRAPHEME_EXTEND)
             || codePoint == 0x200D
             || UCharacter.hasBinaryProperty(codePoint, UProperty.DEFAULT_IGNORABLE_CODE_POINT));
-  }
-
-  /** Characters that draw nothing need no glyph of their own. */
-  private static boolean isInvisible(int codePoint) {
-    if (codePoint >= 0x20 && codePoint < 0x7F) {
-      return false;
-    }
-    return Character.isISOControl(codePoint)
-        || codePoint == 0x2028
-        || UCharacter.hasBinaryProperty(codePoint, UProperty.DEFAULT_IGNORABLE_CODE_POINT);
   }
 
   private static int script(int codePoint, int before) {

@@ -151,7 +151,8 @@ public final class ParagraphShaper {
       ShapeKey key, CaseMapping shown, List<ShapePlan> treatments, List<Itemizer.Item> items) {
     List<ShapedRun> runs = new ArrayList<>(items.size());
     try (HarfBuzzShaper shaper = new HarfBuzzShaper()) {
-      shaper.text(shown.text());
+      String text = Invisibles.forShaping(shown.text(), items);
+      shaper.text(text);
       int from = 0;
       List<HarfBuzzShaper.Feature> features = List.of();
       ShapePlan last = null;
@@ -169,8 +170,8 @@ public final class ParagraphShaper {
         RunCollector collector =
             new RunCollector(shown, item, treatment, treatment.optical() ? optical : null);
         String language = key.spans().get(item.span()).language();
-        if (words.suits(shown.text(), from, item, features)) {
-          words.shape(shaper, shown.text(), from, item, language, features, collector);
+        if (words.suits(text, from, item, features)) {
+          words.shape(shaper, text, from, item, language, features, collector);
         } else {
           shaper.shape(
               item.face().shaping(),
