@@ -10,7 +10,6 @@ import dynamorph.app.artboards.text.TextActions;
 import dynamorph.app.artboards.text.find.FindPane;
 import dynamorph.app.artboards.text.spelling.SpellingService;
 import dynamorph.app.field.Editors;
-import dynamorph.app.field.Eyedropper;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
@@ -33,7 +32,6 @@ import dynamorph.app.render.Studio;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
-import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.StyleActions;
 import dynamorph.app.styles.column.CardGestures;
@@ -67,9 +65,6 @@ import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.TextInputControl;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
@@ -185,9 +180,7 @@ public final class MainWindow {
     StackPane root = new StackPane(frame, overlay);
     this.scene = new Scene(root, 1280, 800);
     dress(theme);
-    actions.install(scene);
-    scene.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
-    scene.addEventFilter(KeyEvent.KEY_RELEASED, this::keyReleased);
+    new WindowKeys(workspace, scene, stage, actions, films).install();
     workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
   }
@@ -346,83 +339,6 @@ public final class MainWindow {
     actions.add("text.fonts", "", fonts::open);
     new StageActions(stage, workspace.view()).register(actions);
     window.register(actions);
-  }
-
-  private void keyPressed(KeyEvent event) {
-    if (Eyedropper.isOpen(scene)) {
-      return;
-    }
-    boolean typing = scene.getFocusOwner() instanceof TextInputControl;
-    boolean editingText = workspace.selection().cursor().isPresent() && stage.isFocused();
-    boolean trying =
-        switch (workspace.attempt()) {
-          case Attempt.Nothing _, Attempt.KeepingStyle _, Attempt.Importing _ -> false;
-          case Attempt.StyleDraft _,
-              Attempt.Reviewing _,
-              Attempt.Deleting _,
-              Attempt.SwatchDraft _ ->
-              true;
-        };
-    if (event.getCode() == KeyCode.ESCAPE && workspace.view().reachProperty().get()) {
-      workspace.view().reachProperty().set(false);
-      event.consume();
-    } else if (event.getCode() == KeyCode.ESCAPE && trying && !typing) {
-      workspace.discardPending();
-      event.consume();
-    } else if (event.getCode() == KeyCode.B && trying && !typing && !event.isShortcutDown()) {
-      workspace.beforeShownProperty().set(true);
-      event.consume();
-    } else if (event.getCode() == KeyCode.ESCAPE && workspace.attempt().isKeeping()) {
-      workspace.closeKeeping();
-      event.consume();
-    } else if (!typing && !editingText && plain(event)) {
-      plainKey(event);
-    }
-  }
-
-  private static boolean plain(KeyEvent event) {
-    return !event.isShortcutDown() && !event.isAltDown() && !event.isControlDown();
-  }
-
-  private void plainKey(KeyEvent event) {
-    switch (event.getCode()) {
-      case DELETE, BACK_SPACE -> {
-        boolean onFilm = workspace.playback().isOpen() && films.tracks().deleteClip();
-        boolean onLanes =
-            scene.getFocusOwner() != null && "track-lanes".equals(scene.getFocusOwner().getId());
-        if (onFilm) {
-          event.consume();
-          return;
-        }
-        if (!stage.isFocused() && !onLanes) {
-          return;
-        }
-        actions.get("edit.delete").run();
-      }
-      case SPACE -> {
-        if (!workspace.playback().isOpen()
-            || scene.getFocusOwner() instanceof javafx.scene.control.ButtonBase) {
-          return;
-        }
-        films.playOrPause();
-      }
-      default -> {
-        for (Tool tool : Tool.values()) {
-          if (event.getCode() == KeyCode.getKeyCode(String.valueOf(tool.key()))) {
-            workspace.tools().take(tool);
-            event.consume();
-          }
-        }
-        return;
-      }
-    }
-    event.consume();
-  }
-
-  private void keyReleased(KeyEvent event) {
-    if (event.getCode() == KeyCode.B) {
-      workspace.beforeShownProperty().set(false);
-    }
   }
 
   public void close() {

@@ -118,7 +118,7 @@ class TypesetCommandTest {
         batch(
                 "{\"text\": \"%s\", \"width\": 150, \"align\": \"justified\", \"hyphenate\": true,"
                         .formatted(PROSE)
-                    + " \"language\": \"en-GB\", \"line-breaking\": \"%s\"}".formatted(breaker))
+                    + " \"language\": \"en-GB\", \"breaker\": \"%s\"}".formatted(breaker))
             .getFirst();
     int expected = 0;
     for (JsonNode line : answer.get("lines")) {

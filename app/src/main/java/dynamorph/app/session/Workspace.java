@@ -2,6 +2,7 @@ package dynamorph.app.session;
 
 import dynamorph.app.message.Messages;
 import dynamorph.footage.FootageFiles;
+import dynamorph.model.ArtboardId;
 import dynamorph.model.IdSource;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -19,6 +20,7 @@ import dynamorph.model.reach.Reach;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,11 +82,37 @@ public final class Workspace {
     soloCoat.addListener((_, _, _) -> showAgain());
     // whose gradient it was is not shown any more
     onAttempt(now -> now.desk().isPresent(), _ -> gradientInHand.set(Optional.empty()));
+    playback.filmProperty().addListener((_, before, now) -> changeView(before, now));
     selection.addListener((_, before, now) -> {
       if (!before.layers().equals(now.layers())) {
         soloCoat.set(Optional.empty());
       }
     });
+  }
+
+  /** What was selected in each view when it was left: by film, or the artboards. */
+  private final Map<Optional<ArtboardId>, Selection> leftSelections = new HashMap<>();
+
+  /** Each view has its own selection: what cannot be seen is never acted on. */
+  private void changeView(Optional<ArtboardId> before, Optional<ArtboardId> now) {
+    if (selection.get().isEmpty() || isSeen(selection.get(), before)) {
+      leftSelections.put(before, selection.get());
+    }
+    if (!isSeen(selection.get(), now)) {
+      selection.set(leftSelections.getOrDefault(now, Selection.NONE).within(project()));
+    }
+  }
+
+  /** Whether all that is selected stands in a view; what was selected just before it is gone to. */
+  private boolean isSeen(Selection selected, Optional<ArtboardId> view) {
+    Project project = project();
+    return !selected.isEmpty()
+        && selected.layers().stream()
+            .map(project::artboardOf)
+            .allMatch(board ->
+                board
+                    .filter(one -> view.map(film -> one.id().equals(film)).orElse(!one.isFilm()))
+                    .isPresent());
   }
 
   // --- what it holds
@@ -245,6 +273,7 @@ public final class Workspace {
     pickedStyle.set(Optional.empty());
     selection.set(Selection.NONE);
     playback.close();
+    leftSelections.clear();
     document.open(project, from);
     changed();
     document.announce();

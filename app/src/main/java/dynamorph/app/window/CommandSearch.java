@@ -52,6 +52,7 @@ public final class CommandSearch extends TextField {
     results.setCellFactory(_ -> new ResultCell());
     results.getStyleClass().add("search-results");
     results.setPrefWidth(340);
+    results.setFixedCellSize(ROW_HEIGHT);
     results.setFocusTraversable(false);
     results.setOnMouseClicked(_ -> choose());
     popup.getContent().add(results);
@@ -116,6 +117,13 @@ public final class CommandSearch extends TextField {
     }
   }
 
+  /** Whether an action is only for films, and there is one to go to. */
+  private boolean isInTheOtherView(Action action) {
+    return action.id().startsWith("film.")
+        && !workspace.playback().isOpen()
+        && workspace.project().films().findAny().isPresent();
+  }
+
   private static boolean matches(Result result, String wanted) {
     String text = result.text.toLowerCase(Locale.ROOT);
     for (String word : wanted.split("\\s+")) {
@@ -131,6 +139,15 @@ public final class CommandSearch extends TextField {
     for (Action action : actions.all()) {
       if (action.enabled().get()) {
         all.add(new Result(action.name(), action.shortcutText(), action::run));
+      } else if (isInTheOtherView(action)) {
+        all.add(
+            new Result(
+                action.name(),
+                Messages.of("command-search.in-the-timeline"),
+                () -> {
+                  workspace.playback().open();
+                  action.run();
+                }));
       }
     }
     boolean selected = !workspace.selection().isEmpty();

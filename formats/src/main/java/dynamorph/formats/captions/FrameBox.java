@@ -4,6 +4,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.FrameArea;
 import java.util.Optional;
 
 /**
@@ -31,11 +32,16 @@ public record FrameBox(double width, double height) {
     placed = placed.with(Properties.ANCHOR, used);
     if (x.isPresent()) {
       placed =
-          placed.with(Properties.POSITION_X, round(x.get() / 100 * width - used.across() * width));
+          placed
+              .with(Properties.POSITION_X, round(x.get() / 100 * width - used.across() * width))
+              .with(Properties.SHARE_X, 0.0);
     }
     if (y.isPresent()) {
       placed =
-          placed.with(Properties.POSITION_Y, round(y.get() / 100 * height - used.down() * height));
+          placed
+              .with(Properties.POSITION_Y, round(y.get() / 100 * height - used.down() * height))
+              .with(Properties.SHARE_Y, 0.0)
+              .with(Properties.RELATIVE_TO, FrameArea.FRAME);
     }
     return placed;
   }

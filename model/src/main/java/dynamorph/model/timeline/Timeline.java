@@ -110,10 +110,35 @@ public record Timeline(Timecode timecode, long firstFrame, Time duration, List<T
     return new Timeline(timecode, firstFrame, duration, changed);
   }
 
+  /** With another track, below the others of its kind: titles over captions over footage. */
   public Timeline plus(Track track) {
     List<Track> more = new ArrayList<>(tracks);
-    more.add(track);
+    int at = 0;
+    for (int index = 0; index < more.size(); index++) {
+      if (rank(more.get(index)) <= rank(track)) {
+        at = index + 1;
+      }
+    }
+    more.add(at, track);
     return withTracks(more);
+  }
+
+  private static int rank(Track track) {
+    return switch (track) {
+      case Track.Titles _ -> 0;
+      case Track.Captions _ -> 1;
+      case Track.Footage _ -> 2;
+    };
+  }
+
+  /** With one caption track shown and the other languages hidden. */
+  public Timeline showingCaptions(TrackId shown) {
+    return mapCaptions(track -> {
+      boolean hidden = !track.id().equals(shown);
+      return track.state().hidden() == hidden
+          ? track
+          : (Track.Captions) track.withState(new Track.State(hidden, track.state().locked()));
+    });
   }
 
   /** With every track changed; itself if none changes. */

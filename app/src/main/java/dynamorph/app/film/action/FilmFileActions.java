@@ -67,7 +67,7 @@ public final class FilmFileActions implements AutoCloseable {
       try {
         CaptionFiles.Read read = CaptionFiles.read(file, frame);
         Platform.runLater(() -> take(board, file, read));
-      } catch (IOException wrong) {
+      } catch (IOException | RuntimeException wrong) {
         Platform.runLater(() ->
             workspace.tell(
                 Notice.problem(Messages.of("film-file-actions.not-imported", wrong.getMessage()))));
@@ -91,6 +91,8 @@ public final class FilmFileActions implements AutoCloseable {
                         .map(Track.Captions::follows)
                         .orElse(List.of())
                     : List.of());
+    long othersSeen =
+        OpenFilm.line(board).captions().filter(other -> !other.state().hidden()).count();
     if (workspace.apply(
         new ImportCaptions(board.id(), track, read.sheet(), workspace.ids().next("c")))) {
       playback.cueTrackProperty().set(Optional.of(track.id()));
@@ -100,7 +102,8 @@ public final class FilmFileActions implements AutoCloseable {
                   "film-file-actions.cue-imported-from",
                   read.sheet().cues().size(),
                   name,
-                  told(read.remarks())),
+                  told(read.remarks()),
+                  othersSeen),
               Messages.of("common.undo"),
               workspace::undo));
     }

@@ -4,6 +4,7 @@ import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
+import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.film.ChangeTimeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
@@ -71,7 +72,9 @@ public final class TrackActions {
                                   .findFirst()
                                   .map(Track.Captions::follows)
                                   .orElse(List.of()));
-                  if (workspace.apply(new ChangeTimeline.PutTrack(board.id(), track))) {
+                  Edit put = new ChangeTimeline.PutTrack(board.id(), track);
+                  Edit alone = new ChangeTimeline.ShowCaptions(board.id(), track.id());
+                  if (workspace.apply(Edit.together(put.label(workspace.project()), put, alone))) {
                     playback.cueTrackProperty().set(Optional.of(track.id()));
                   }
                 }));

@@ -141,7 +141,7 @@ public final class TrackHeads extends Pane {
             hidden
                 ? Messages.of("track-heads.show-the-track")
                 : Messages.of("track-heads.hide-the-track"),
-            () -> put(track.withState(new Track.State(!hidden, locked))));
+            () -> show(track, hidden));
     Button lock =
         Controls.icon(
             locked ? Feather.LOCK : Feather.UNLOCK,
@@ -262,6 +262,18 @@ public final class TrackHeads extends Pane {
     });
   }
 
+  /** Shows or hides a track; a language that is shown takes the place of the others. */
+  private void show(Track track, boolean shown) {
+    if (shown && track instanceof Track.Captions) {
+      playback
+          .board()
+          .ifPresent(
+              board -> workspace.apply(new ChangeTimeline.ShowCaptions(board.id(), track.id())));
+    } else {
+      put(track.withState(new Track.State(!shown, track.state().locked())));
+    }
+  }
+
   ContextMenu menu(Track track) {
     ContextMenu menu = new ContextMenu();
     menu.getItems().add(item(Messages.of("track-heads.rename"), () -> rename(track)));
@@ -274,6 +286,12 @@ public final class TrackHeads extends Pane {
           .add(item(Messages.of("track-heads.select-all-on-it"), () -> selectAll(track)));
     }
     if (track instanceof Track.Captions captions) {
+      MenuItem beside =
+          item(
+              Messages.of("track-heads.show-with-the-others"),
+              () -> put(track.withState(new Track.State(false, track.state().locked()))));
+      beside.setDisable(!track.state().hidden());
+      menu.getItems().add(beside);
       menu.getItems().addAll(follow(captions), speakers(captions));
       menu.getItems()
           .addAll(

@@ -112,6 +112,7 @@ public final class TrackLanes extends Region {
     playback.filmProperty().addListener((_, _, _) -> filmChanged());
     playback.playheadProperty().addListener((_, _, _) -> playheadMoved());
     playback.loopProperty().addListener((_, _, _) -> draw());
+    playback.cueTrackProperty().addListener((_, _, track) -> track.ifPresent(this::scrollTo));
     watch.problemsProperty().addListener((_, _, _) -> draw());
     stage.themeProperty().addListener((_, _, _) -> draw());
     setOnMousePressed(this::pressed);
@@ -620,6 +621,24 @@ public final class TrackLanes extends Region {
     }
     event.consume();
     draw();
+  }
+
+  /** Scrolls the row of a track into sight. */
+  private void scrollTo(TrackId id) {
+    List<TrackId> rows = tracks().stream().map(Track::id).toList();
+    int row = rows.indexOf(id);
+    if (row < 0) {
+      return;
+    }
+    double most = Math.max(0, rowsHeight() - getHeight());
+    double above = row * ROW;
+    double below = RULER + (row + 1) * ROW - getHeight();
+    double wanted = Math.clamp(Math.clamp(top, Math.min(below, above), above), 0, most);
+    if (wanted != top) {
+      top = wanted;
+      scrolledDown.run();
+      draw();
+    }
   }
 
   private double rowsHeight() {

@@ -52,7 +52,7 @@ public sealed interface ChangeTimeline extends Edit {
     }
   }
 
-  /** Puts a changed track in the place of the one with the same id, or adds it at the foot. */
+  /** Puts a changed track in the place of the one with the same id, or adds it to its kind. */
   record PutTrack(ArtboardId film, Track track) implements ChangeTimeline {
     @Override
     public Project applyTo(Project before) {
@@ -70,6 +70,25 @@ public sealed interface ChangeTimeline extends Edit {
       boolean there = before.filmOf(track.id()).isPresent();
       return Messages.of(
           there ? "change-timeline.change-track" : "change-timeline.add-track", track.name());
+    }
+  }
+
+  /** Shows one caption track and hides the other languages. */
+  record ShowCaptions(ArtboardId film, TrackId track) implements ChangeTimeline {
+    @Override
+    public Project applyTo(Project before) {
+      return mapped(before, film, board -> board.mapTimeline(line -> line.showingCaptions(track)));
+    }
+
+    @Override
+    public String label(Project before) {
+      String name =
+          before
+              .filmOf(track)
+              .flatMap(board -> board.timeline().flatMap(line -> line.track(track)))
+              .map(Track::name)
+              .orElse("");
+      return Messages.of("change-timeline.show-captions", name);
     }
   }
 

@@ -8,12 +8,26 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.message.Messages;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
+import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Anchor;
+import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.BoxLengths;
+import dynamorph.model.value.CoatKind;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.FrameArea;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.PlateExtent;
+import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -23,7 +37,8 @@ import java.util.function.UnaryOperator;
 /**
  * Puts the cues of a sheet on a new track of a film, with the styles of the sheet. A style of the
  * project with the same name and the same values is followed instead; one with other values keeps
- * its name, and the one that comes gets a number.
+ * its name, and the one that comes gets a number. The new track is shown alone: captions of two
+ * languages would lie over each other.
  *
  * @param track the new track, without styles; where it follows none of its own it takes those of
  *     the sheet
@@ -31,6 +46,11 @@ import java.util.function.UnaryOperator;
  */
 public record ImportCaptions(
     ArtboardId film, Track.Captions track, CaptionList sheet, String prefix) implements Edit {
+  private static final Address FILL = Address.coat("fill");
+  private static final Address PLATE = Address.plateCoat("ground");
+  private static final double SIZE_SHARE = 0.05;
+  private static final double WHOLE = 100;
+
   @Override
   public Project applyTo(Project before) {
     Artboard board =
@@ -48,8 +68,11 @@ public record ImportCaptions(
         .map(there::get)
         .filter(id -> !follows.contains(id))
         .forEach(follows::add);
+    PropertySet brought = sheet.local().overlaidBy(track.local());
     Track.Captions taken =
-        track.withFollows(follows).withLocal(sheet.local().overlaidBy(track.local()));
+        track
+            .withFollows(follows)
+            .withLocal(usual(board, styles, follows, brought).overlaidBy(brought));
     List<Layer> cues = new ArrayList<>();
     Time end = board.timeline().orElseThrow().duration();
     int number = 1;
@@ -63,8 +86,49 @@ public record ImportCaptions(
         other == board
             ? board
                 .withLayers(board.layers().plusAll(cues))
-                .mapTimeline(line -> line.plus(taken).withDuration(last))
+                .mapTimeline(
+                    line -> line.plus(taken).showingCaptions(taken.id()).withDuration(last))
             : other);
+  }
+
+  /**
+   * What captions look like where neither the file nor a style says so: centred at the foot of the
+   * title-safe area, in white on a dark plate, as high as a twentieth of the frame (W3C, WebVTT,
+   * 7.2 and 7.4: {@code 5vh}, white, {@code rgba(0, 0, 0, 0.8)}).
+   */
+  private static PropertySet usual(
+      Artboard board, StyleBook styles, List<StyleId> follows, PropertySet brought) {
+    PropertySet told = brought;
+    for (StyleId followed : follows) {
+      for (Style style : styles.chain(followed)) {
+        told = told.overlaidBy(style.properties());
+      }
+    }
+    PropertySet usual = PropertySet.EMPTY;
+    if (!told.has(Properties.ANCHOR.key())) {
+      usual =
+          usual
+              .with(Properties.ANCHOR, Anchor.BOTTOM)
+              .with(Properties.RELATIVE_TO, FrameArea.TITLE_SAFE)
+              .with(Properties.POSITION_X, 0.0)
+              .with(Properties.POSITION_Y, 0.0)
+              .with(Properties.BOX, BoxFit.GROW)
+              .with(Properties.BOX_SHARE, WHOLE)
+              .with(Properties.ALIGNMENT, Alignment.CENTRE);
+    }
+    if (!told.has(Properties.SIZE.key())) {
+      usual = usual.with(Properties.SIZE, FontSize.points(board.height() * SIZE_SHARE));
+    }
+    if (!told.has(Properties.COAT_COLOUR.at(FILL))) {
+      usual =
+          usual
+              .with(Properties.COAT_COLOUR.at(FILL), Colour.of(Rgba.WHITE))
+              .with(Properties.COAT_KIND.at(PLATE), CoatKind.FILL)
+              .with(Properties.COAT_COLOUR.at(PLATE), Colour.hex("#000000cc"))
+              .with(Properties.PLATE_EXTENT, PlateExtent.LINE)
+              .with(Properties.PLATE_PADDING, BoxLengths.pairs(Length.em(0.1), Length.em(0.3)));
+    }
+    return usual;
   }
 
   private StyleBook with(StyleBook styles, Style style, Map<StyleId, StyleId> there) {
