@@ -90,6 +90,7 @@ final class WindowKeys {
     }
     return actions.all().stream()
         .filter(action -> action.shortcut().filter(keys -> keys.match(event)).isPresent())
+        .filter(action -> action.enabled().get())
         .filter(action -> !typing || !OF_FIELDS.contains(action.id()))
         .filter(action -> typing || !action.id().startsWith("edit."))
         .findFirst();

@@ -336,7 +336,22 @@ class FilmToolsJourneyTest extends FilmJourney {
     driver.robot().interact(() -> fields().getFirst().setText("nl"));
     answer(ButtonType.OK);
     driver.settle();
-    Track.Captions dutch = (Track.Captions) line().tracks().getLast();
+    Track.Captions dutch =
+        line().captions().filter(track -> track.language().equals("nl")).findFirst().orElseThrow();
+    assertThat(line().captions().filter(track -> !track.state().hidden()))
+        .as("one language is seen at a time")
+        .containsExactly(dutch);
+    List<Track> all = line().tracks();
+    assertThat(all.indexOf(dutch))
+        .as("beside the other captions")
+        .isEqualTo(
+            all.indexOf(
+                    line()
+                        .captions()
+                        .filter(track -> track != dutch)
+                        .reduce((_, last) -> last)
+                        .get())
+                + 1);
     assertThat(dutch.name()).isEqualTo("Nederlands");
     assertThat(dutch.follows()).as("like the other captions").isNotEmpty();
     later(() -> driver.window().films().footage().addDrawn());

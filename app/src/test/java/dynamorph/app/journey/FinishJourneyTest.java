@@ -123,7 +123,7 @@ class FinishJourneyTest extends JourneyTest {
     Driver.needsADisplay();
     driver.pressText("entrance-subtitle");
     driver.press("add-plate");
-    ComboBox<PlateExtent> behind = driver.robot().lookup("#inspector #plate-around").query();
+    ComboBox<PlateExtent> behind = driver.robot().lookup("#inspector #plate-extent").query();
     driver.robot().interact(() -> behind.setValue(PlateExtent.LINE));
     type("#inspector #plate-padding", "0.1 em, 0.4 em");
     type("#inspector #plate-radius", "0.2 em, 0 em, 0.2 em, 0 em");
@@ -201,7 +201,7 @@ class FinishJourneyTest extends JourneyTest {
     Driver.needsADisplay();
     driver.pressText("web-place");
     driver.robot().clickOn(driver.reveal("#inspector #finish-fill-colour"));
-    assertThat(((Label) driver.node("contrast")).getText()).contains(": 1 on the ground");
+    assertThat(((Label) driver.node("contrast")).getText()).contains(": 1 on the background");
     driver.robot().clickOn("#eyedropper");
     driver.robot().clickOn(driver.middleOf("web-title").add(0, 34));
     driver.settle();

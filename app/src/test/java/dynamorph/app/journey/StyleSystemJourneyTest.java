@@ -241,8 +241,8 @@ class StyleSystemJourneyTest extends JourneyTest {
                             java.util.Set.of(
                                 dynamorph.model.property.Aspect.FONT,
                                 dynamorph.model.property.Aspect.SIZE))));
-    assertThat(((Labeled) driver.node("options")).getText())
-        .isEqualTo("Puts on all but font, size");
+    assertThat(((Labeled) driver.node("apply-options")).getText())
+        .isEqualTo("Apply: all but font, size");
     driver.pressText("label-3-title");
     double before = size("label-3-title");
     driver.robot().interact(() -> driver.node("style-tag").requestFocus());

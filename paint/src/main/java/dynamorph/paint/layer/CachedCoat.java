@@ -111,7 +111,7 @@ final class CachedCoat {
         Stencil.Shape shape = subject.shape().again()) {
       raster.draw(canvas -> {
         grid.enter(canvas);
-        CoatBrush.paint(canvas, unmixed, shape, subject.covered());
+        CoatBrush.paint(canvas, unmixed, shape, subject.neighbours());
       });
       return raster.copy();
     }

@@ -23,10 +23,10 @@ final class CoatBrush {
   /**
    * Paints a coat.
    *
-   * @param covered whether an opaque fill above hides what lies within the shape's edge
+   * @param neighbours what other coats do to its edge
    */
-  static void paint(Canvas canvas, Coat coat, Stencil.Shape shape, boolean covered) {
-    Subject subject = new Subject(coat, shape, covered && coat.isInPlace());
+  static void paint(Canvas canvas, Coat coat, Stencil.Shape shape, Neighbours neighbours) {
+    Subject subject = new Subject(coat, shape, neighbours);
     if (coat.effects().isEmpty()) {
       subject.show(canvas);
     } else {
@@ -39,7 +39,7 @@ final class CoatBrush {
     Coat coat = subject.coat;
     boolean normal = coat.blend() == BlendMode.NORMAL;
     if (normal && coat.isInPlace() && coat.paint() instanceof Solid) {
-      once(canvas, coat, subject.shape, subject.covered);
+      once(canvas, coat, subject.shape, subject.neighbours);
     } else if (normal && coat.opacity() == 1) {
       subject.paint(canvas);
     } else {
@@ -55,18 +55,18 @@ final class CoatBrush {
    * Paints a coat in place and as opaque as it is, without its effects and blend mode. Where its
    * parts overlap they count once.
    */
-  private static void once(Canvas canvas, Coat coat, Stencil.Shape shape, boolean covered) {
+  private static void once(Canvas canvas, Coat coat, Stencil.Shape shape, Neighbours neighbours) {
     switch (coat.paint()) {
       case Solid solid -> {
         double alpha = coat.opacity() * solid.colour().alpha() / 255;
         try (Paint paint = new Paint()) {
           if (alpha == 1 || !shape.overlaps()) {
             paint.setColor(solid.colour().faded(coat.opacity()).argb());
-            Stencil.draw(canvas, coat.shape(), shape, paint, covered);
+            Stencil.draw(canvas, coat.shape(), shape, paint, neighbours);
           } else {
             paint.setColor(solid.colour().argb() | 0xFF000000);
             canvas.saveLayerAlpha(around(coat, shape), (int) Math.round(255 * alpha));
-            Stencil.draw(canvas, coat.shape(), shape, paint, covered);
+            Stencil.draw(canvas, coat.shape(), shape, paint, neighbours);
             canvas.restore();
           }
         }
@@ -74,7 +74,7 @@ final class CoatBrush {
       case Gradient gradient -> {
         for (Stencil.Part part : shape.parts(gradient.fit())) {
           try (Shader shader = GradientShaders.of(gradient, part.box())) {
-            shaded(canvas, coat, part.shape(), shader, covered);
+            shaded(canvas, coat, part.shape(), shader, neighbours);
           }
         }
       }
@@ -82,7 +82,7 @@ final class CoatBrush {
         double scale = EffectGrid.of(canvas).scale();
         for (Stencil.Part part : shape.parts(pattern.fit())) {
           try (Shader shader = PatternShaders.of(pattern, part.box(), scale)) {
-            shaded(canvas, coat, part.shape(), shader, covered);
+            shaded(canvas, coat, part.shape(), shader, neighbours);
           }
         }
       }
@@ -90,16 +90,16 @@ final class CoatBrush {
   }
 
   private static void shaded(
-      Canvas canvas, Coat coat, Stencil.Shape shape, Shader shader, boolean covered) {
+      Canvas canvas, Coat coat, Stencil.Shape shape, Shader shader, Neighbours neighbours) {
     try (Paint paint = new Paint().setShader(shader)) {
       if (coat.opacity() == 1 && (coat.paint().isOpaque() || !shape.overlaps())) {
-        Stencil.draw(canvas, coat.shape(), shape, paint, covered);
+        Stencil.draw(canvas, coat.shape(), shape, paint, neighbours);
         return;
       }
       Rect around = around(coat, shape);
       canvas.saveLayerAlpha(around, (int) Math.round(255 * coat.opacity()));
       try (Paint mask = new Paint()) {
-        Stencil.draw(canvas, coat.shape(), shape, mask, covered);
+        Stencil.draw(canvas, coat.shape(), shape, mask, neighbours);
       }
       paint.setBlendMode(io.github.humbleui.skija.BlendMode.SRC_IN);
       canvas.drawRect(around, paint);
@@ -118,7 +118,8 @@ final class CoatBrush {
   }
 
   /** A coat on a shape, without its effects, opacity and blend mode. */
-  record Subject(Coat coat, Stencil.Shape shape, boolean covered) implements EffectBrush.Subject {
+  record Subject(Coat coat, Stencil.Shape shape, Neighbours neighbours)
+      implements EffectBrush.Subject {
     @Override
     public Box reach() {
       return new CoatCopies(coat).reach(shape.bounds(), middle());
@@ -162,7 +163,7 @@ final class CoatBrush {
 
     @Override
     public Object identity() {
-      return List.of(coverage(), coat.paint(), covered);
+      return List.of(coverage(), coat.paint(), neighbours);
     }
 
     @Override
@@ -209,7 +210,7 @@ final class CoatBrush {
       CoatCopies steps = new CoatCopies(coat);
       for (int copy : steps.fromBelow()) {
         Coat plain = steps.plain(copy);
-        steps.draw(canvas, copy, shape, part -> once(canvas, plain, part, covered));
+        steps.draw(canvas, copy, shape, part -> once(canvas, plain, part, neighbours));
       }
     }
   }

@@ -1,12 +1,13 @@
 package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Coat;
-import dynamorph.model.cascade.Effect;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintBounds;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.types.Rect;
 import java.util.List;
 
 /** Paints all coats of a finish on a shape. */
@@ -46,7 +47,7 @@ final class FinishBrush {
       CachedCoat kept = CachedCoat.of(canvas, subject);
       if (kept == null) {
         int own = rank;
-        Stencil.missingEdge(subject.coat().shape(), shape, subject.covered())
+        Stencil.missingEdge(subject.coat().shape(), shape, subject.neighbours().covered())
             .ifPresent(edge -> missing.add(own, 0, edge));
       } else if (!kept.isKnown()) {
         missing.add(rank, 1 + kept.effort(), kept::make);
@@ -57,32 +58,58 @@ final class FinishBrush {
   }
 
   private static CoatBrush.Subject subject(Finish finish, int rank, Stencil.Shape shape) {
-    Coat coat = finish.coats().get(rank);
-    boolean covered = isCovered(finish.coats(), rank) && coat.isInPlace();
-    return new CoatBrush.Subject(coat, shape, covered);
+    return new CoatBrush.Subject(
+        finish.coats().get(rank), shape, Neighbours.of(finish.coats(), rank));
   }
 
   /** Paints one of the coats. */
   static void paint(Canvas canvas, Finish finish, int rank, Stencil.Shape shape) {
-    CoatBrush.Subject subject = subject(finish, rank, shape);
-    CachedCoat kept = CachedCoat.of(canvas, subject);
-    if (kept == null) {
-      CoatBrush.paint(canvas, subject.coat(), shape, subject.covered());
-    } else {
-      kept.draw(canvas);
+    if (isUpperOfTwo(finish.coats(), rank)) {
+      return; // painted together with the one below
+    }
+    if (rank + 1 < finish.coats().size() && isUpperOfTwo(finish.coats(), rank + 1)) {
+      paintBoth(canvas, finish, rank, shape);
+      return;
+    }
+    paintOne(canvas, finish, rank, shape);
+  }
+
+  /** Whether a coat and the one below it are added up; of three in a row the lower two are. */
+  private static boolean isUpperOfTwo(List<Coat> coats, int rank) {
+    return rank > 0
+        && Neighbours.meet(coats.get(rank - 1), coats.get(rank))
+        && !isUpperOfTwo(coats, rank - 1);
+  }
+
+  /** Where two coats share a pixel of the edge, each gives its part and nothing shows between. */
+  private static void paintBoth(Canvas canvas, Finish finish, int rank, Stencil.Shape shape) {
+    Coat lower = finish.coats().get(rank);
+    Coat upper = finish.coats().get(rank + 1);
+    Coat fill = lower.shape() instanceof Coat.Fill ? lower : upper;
+    Coat rim = fill == lower ? upper : lower;
+    CoatBrush.Subject outer = new CoatBrush.Subject(rim, shape, new Neighbours(true, 0));
+    Rect around = CoatBrush.rect(outer.reach().grown(1, 1));
+    try (Paint sum = new Paint().setBlendMode(io.github.humbleui.skija.BlendMode.PLUS);
+        Paint cut = new Paint().setBlendMode(io.github.humbleui.skija.BlendMode.DST_OUT)) {
+      canvas.saveLayer(around, null);
+      CoatBrush.paint(canvas, fill, shape, Neighbours.NONE);
+      canvas.saveLayer(around, sum);
+      CoatBrush.paint(canvas, rim, shape, outer.neighbours());
+      // by just the part of each pixel that the fill has
+      Stencil.draw(canvas, fill.shape(), shape, cut, Neighbours.NONE);
+      canvas.restore();
+      canvas.restore();
     }
   }
 
-  private static boolean isCovered(List<Coat> coats, int rank) {
-    return coats.subList(rank + 1, coats.size()).stream().anyMatch(FinishBrush::covers);
-  }
-
-  private static boolean covers(Coat coat) {
-    return coat.shape() instanceof Coat.Fill fill
-        && fill.offset() >= 0
-        && coat.pose().isNone()
-        && coat.isOpaque()
-        && coat.effects().stream().noneMatch(effect -> effect instanceof Effect.Blur);
+  private static void paintOne(Canvas canvas, Finish finish, int rank, Stencil.Shape shape) {
+    CoatBrush.Subject subject = subject(finish, rank, shape);
+    CachedCoat kept = CachedCoat.of(canvas, subject);
+    if (kept == null) {
+      CoatBrush.paint(canvas, subject.coat(), shape, subject.neighbours());
+    } else {
+      kept.draw(canvas);
+    }
   }
 
   /** All coats of a finish together, as something with effects. */
@@ -106,7 +133,7 @@ final class FinishBrush {
         return;
       }
       for (Coat coat : finish.coats()) {
-        CoatBrush.Subject subject = new CoatBrush.Subject(coat, shape, false);
+        CoatBrush.Subject subject = new CoatBrush.Subject(coat, shape, Neighbours.NONE);
         double alpha = coat.opacity() * coat.paint().colour().alpha();
         double reach = Math.max(0, distance);
         canvas.saveLayerAlpha(

@@ -30,6 +30,8 @@ import java.util.function.Consumer;
  * glows, blurs, bevels, conic gradients and grain.
  */
 public final class LayerArtwork {
+  private static final String LETTERS = Messages.of("layer-artwork.letters");
+
   /** The most pixels of one picture: 64 million. */
   private static final double MOST_PIXELS = 64e6;
 
@@ -62,7 +64,7 @@ public final class LayerArtwork {
 
   private void addFigure(Box box, ResolvedLayer look, ResolvedShape form) {
     try (Stencil.Shape shape = ShapeGeometry.shape(form, box, planes)) {
-      addFinish(ShapeGeometry.finish(look, form, box), shape, "shape");
+      addFinish(ShapeGeometry.finish(look, form, box), shape, Messages.of("layer-artwork.shape"));
     }
   }
 
@@ -71,7 +73,7 @@ public final class LayerArtwork {
         look.plate().coats().isEmpty() ? List.of() : PlateGeometry.runs(layout, look);
     if (!runs.isEmpty()) {
       try (Stencil.Shape shape = PathShape.plate(runs, look.plate().corners(), planes)) {
-        addFinish(look.plate().finish(), shape, "plate");
+        addFinish(look.plate().finish(), shape, Messages.of("layer-artwork.plate"));
       }
     }
   }
@@ -97,8 +99,8 @@ public final class LayerArtwork {
     try {
       LayerPainter.inOrder(
           all,
-          letters -> addFinish(letters.finish(), letters, "letters"),
-          (letters, rank) -> addCoat(letters.finish().coats().get(rank), letters, "letters"));
+          letters -> addFinish(letters.finish(), letters, LETTERS),
+          (letters, rank) -> addCoat(letters.finish(), rank, letters, LETTERS));
     } finally {
       all.forEach(FinishedGlyphs::close);
     }
@@ -118,7 +120,9 @@ public final class LayerArtwork {
               Messages.of("layer-artwork.all-coats-of-the", what)));
       return;
     }
-    finish.coats().forEach(coat -> addCoat(coat, shape, what));
+    for (int rank = 0; rank < finish.coats().size(); rank++) {
+      addCoat(finish, rank, shape, what);
+    }
   }
 
   private static List<Effect> inside(List<Effect> effects) {
@@ -174,31 +178,34 @@ public final class LayerArtwork {
     return switch (effect) {
       case Effect.InnerShadow _ -> Messages.of("layer-artwork.inner-shadow");
       case Effect.InnerGlow _ -> Messages.of("layer-artwork.inner-glow");
-      case Effect.Blur _ -> "blur";
-      case Effect.Bevel _ -> "bevel";
+      case Effect.Blur _ -> Messages.of("layer-artwork.blur");
+      case Effect.Bevel _ -> Messages.of("layer-artwork.bevel");
       case Effect.DropShadow _ -> Messages.of("layer-artwork.drop-shadow");
       case Effect.OuterGlow _ -> Messages.of("layer-artwork.outer-glow");
     };
   }
 
-  private void addCoat(Coat coat, Stencil.Shape shape, String of) {
-    CoatBrush.Subject subject = new CoatBrush.Subject(coat, shape, false);
+  private void addCoat(Finish finish, int rank, Stencil.Shape shape, String of) {
+    Coat coat = finish.coats().get(rank);
+    Neighbours neighbours = Neighbours.of(finish.coats(), rank);
+    CoatBrush.Subject subject = new CoatBrush.Subject(coat, shape, neighbours);
     String what =
-        (coat.shape() instanceof Coat.Fill
-                ? Messages.of("layer-artwork.a-fill-of-the")
-                : Messages.of("layer-artwork.a-stroke-of-the"))
-            + of;
+        Messages.of(
+            coat.shape() instanceof Coat.Fill
+                ? "layer-artwork.a-fill-of-the"
+                : "layer-artwork.a-stroke-of-the",
+            of);
     addBelow(subject, coat.effects(), coat.opacity(), what);
     List<Effect> inside = inside(coat.effects());
     if (!inside.isEmpty()) {
       marks.add(body(subject, inside, coat.opacity(), coat.blend(), what));
       return;
     }
-    Optional<List<Mark>> areas = areas(coat, shape);
+    Optional<List<Mark>> areas = areas(coat, shape, neighbours);
     if (areas.isEmpty()) {
       String paint =
           coat.paint() instanceof Paint.Pattern
-              ? "grain"
+              ? Messages.of("layer-artwork.grain")
               : Messages.of("layer-artwork.a-conic-gradient");
       picture(
               subject.reach().grown(1, 1),
@@ -215,7 +222,7 @@ public final class LayerArtwork {
   }
 
   /** A coat as areas, without its opacity and blend mode; empty if its paint cannot be told so. */
-  private static Optional<List<Mark>> areas(Coat coat, Stencil.Shape shape) {
+  private static Optional<List<Mark>> areas(Coat coat, Stencil.Shape shape, Neighbours neighbours) {
     List<Mark> areas = new ArrayList<>();
     CoatCopies steps = new CoatCopies(coat);
     for (int copy : steps.fromBelow()) {
@@ -228,7 +235,7 @@ public final class LayerArtwork {
           }
           areas.add(
               new Mark.Area(
-                  Stencil.area(plain.shape(), part.shape()),
+                  Stencil.area(plain.shape(), part.shape(), neighbours),
                   paint.get(),
                   place.matrix(),
                   plain.opacity(),

@@ -13,6 +13,7 @@ import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.ClipMode;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
+import io.github.humbleui.skija.PaintStrokeJoin;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.types.Point;
 import java.util.List;
@@ -74,20 +75,33 @@ final class Stencil {
   /** How far corners go that are rounded. */
   private static final Coat.Corner ROUND = new Coat.Corner(StrokeJoin.ROUND, 4);
 
+  /**
+   * How many pixels a fill goes on below a stroke that hides it: one, and what small letters are
+   * off their places, since they stand on quarters of a pixel.
+   */
+  private static final double UNDER_RIM = 1.5;
+
+  /** It must not come out at the other side of the stroke. */
+  private static final double MOST_OF_RIM = 0.9;
+
+  /** How far an area goes on below a stroke that hides it, in points: a pixel at twice the size. */
+  private static final double HIDDEN_RIM = 0.5;
+
   private Stencil() {}
 
   /**
    * Draws what a coat covers with a paint whose colour and shader are set.
    *
-   * @param covered whether an opaque fill above hides what lies within the shape's edge. An outer
-   *     stroke then need not be cut at the edge, which leaves no seam between the two.
+   * @param neighbours what other coats do to its edge. An outer stroke need not be cut where a fill
+   *     covers it, and a fill goes on below an outer stroke, which leaves no seam between the two.
    */
-  static void draw(Canvas canvas, Coat.Shape coat, Shape shape, Paint paint, boolean covered) {
+  static void draw(
+      Canvas canvas, Coat.Shape coat, Shape shape, Paint paint, Neighbours neighbours) {
     paint.setAntiAlias(true);
     switch (on(coat, shape)) {
       case Coat.Fill fill -> {
         if (fill.offset() == 0) {
-          shape.draw(canvas, paint);
+          fill(canvas, shape, paint, neighbours.rim());
         } else {
           drawPath(canvas, shape.moved(fill.offset(), fill.corner()), paint);
         }
@@ -95,8 +109,22 @@ final class Stencil {
       case Coat.Stroke stroke when stroke.width() == 0 -> {}
       case Coat.Stroke stroke when !stroke.dashing().isSolid() ->
           dashed(canvas, stroke, shape, paint);
-      case Coat.Stroke stroke -> stroke(canvas, stroke, shape, paint, covered);
+      case Coat.Stroke stroke -> stroke(canvas, stroke, shape, paint, neighbours.covered());
     }
+  }
+
+  /** Fills the shape, and a pixel more where a stroke above hides that. */
+  private static void fill(Canvas canvas, Shape shape, Paint paint, double rim) {
+    double scale = EffectGrid.of(canvas).scale();
+    if (rim <= 0 || scale <= 0 || shape.isOpen()) {
+      shape.draw(canvas, paint);
+      return;
+    }
+    paint.setMode(PaintMode.STROKE_AND_FILL);
+    paint.setStrokeWidth((float) (2 * Math.min(rim * MOST_OF_RIM, UNDER_RIM / scale)));
+    paint.setStrokeJoin(PaintStrokeJoin.BEVEL);
+    shape.draw(canvas, paint);
+    paint.setMode(PaintMode.FILL);
   }
 
   /** Works out the edge that a coat is drawn along, on any thread; empty if that is no work. */
@@ -126,7 +154,7 @@ final class Stencil {
 
   /** Draws what a coat covers when all its edges are moved outwards, with round corners. */
   static void drawGrown(Canvas canvas, Coat.Shape coat, Shape shape, Paint paint, double distance) {
-    draw(canvas, distance == 0 ? coat : grown(coat, distance), shape, paint, false);
+    draw(canvas, distance == 0 ? coat : grown(coat, distance), shape, paint, Neighbours.NONE);
   }
 
   /** What a coat covers when its edges are moved outwards, if that is nothing but round dots. */
@@ -164,9 +192,16 @@ final class Stencil {
     };
   }
 
-  /** The area that a coat covers, as a path to be filled. The caller closes it. */
-  static Path area(Coat.Shape coat, Shape shape) {
+  /**
+   * The area that a coat covers, as a path to be filled. The caller closes it.
+   *
+   * @param neighbours what other coats do to its edge
+   */
+  static Path area(Coat.Shape coat, Shape shape, Neighbours neighbours) {
     return switch (on(coat, shape)) {
+      case Coat.Fill fill when fill.offset() == 0 && neighbours.rim() > 0 && !shape.isOpen() ->
+          shape.moved(
+              Math.min(neighbours.rim() / 2, HIDDEN_RIM), new Coat.Corner(StrokeJoin.BEVEL, 1));
       case Coat.Stroke stroke when shape.isOpen() && stroke.dashing().isSolid() ->
           Edges.stroked(shape.outline(), stroke.width(), stroke.corner(), stroke.cap());
       case Coat.Fill fill -> shape.moved(fill.offset(), fill.corner());
@@ -183,7 +218,10 @@ final class Stencil {
             Path along = Edges.stroked(edge, width, stroke.corner(), stroke.cap())) {
           yield switch (stroke.position()) {
             case CENTRE -> Edges.united(along);
-            case OUTSIDE -> Edges.difference(along, edge);
+            case OUTSIDE ->
+                neighbours.covered() && stroke.offset() == 0
+                    ? Edges.united(along)
+                    : Edges.difference(along, edge);
             case INSIDE -> Edges.common(along, edge);
           };
         }

@@ -73,7 +73,7 @@ class EffectsTest {
               canvas.translate((float) across, (float) down);
               try (Stencil.Shape box = box();
                   Paint paint = new Paint()) {
-                Stencil.draw(canvas, shape, box, paint, false);
+                Stencil.draw(canvas, shape, box, paint, Neighbours.NONE);
               }
             })
         .blurred(deviation)

@@ -71,9 +71,7 @@ final class StageMarks {
       return;
     }
     if (workspace.playback().playingProperty().get()) {
-      drawFrames(g, scene.get(), List.of());
-      drawRulers(g, scene.get());
-      return;
+      return; // nothing but the picture
     }
     Selection selection = workspace.selection();
     boolean tags = selection.layers().size() <= MOST_TAGS && selection.cursor().isEmpty();
@@ -269,6 +267,9 @@ final class StageMarks {
   private void drawSpelling(GraphicsContext g, Scene scene, SpellingService spelling) {
     for (Scene.Board board : scene.boards()) {
       for (PlacedLayer text : board.texts()) {
+        if (!isWhollySeen(text.layer())) {
+          continue;
+        }
         List<SpellingService.Misspelt> wrong = spelling.misspelt(text.layer().story(), text.look());
         if (!wrong.isEmpty()) {
           enter(g, new Scene.Found(board, text));
@@ -281,6 +282,14 @@ final class StageMarks {
         }
       }
     }
+  }
+
+  /** Whether a text of a film has faded in and not begun to fade out. */
+  private boolean isWhollySeen(Layer layer) {
+    return layer
+        .timing()
+        .map(timing -> timing.visibility(workspace.playback().playheadProperty().get()) >= 1)
+        .orElse(true);
   }
 
   /** A word is not wrong before it is finished. */

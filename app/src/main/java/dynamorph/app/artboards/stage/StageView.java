@@ -95,6 +95,8 @@ public final class StageView extends Region {
     workspace.view().hiddenCharactersProperty().addListener((_, _, _) -> selectionChanged());
     workspace.view().outlinesProperty().addListener((_, _, _) -> request());
     workspace.gradientInHandProperty().addListener((_, _, _) -> drawMarks());
+    // what is followed may change without any pixel changing, and then no frame comes
+    workspace.historyProperty().addListener((_, _, _) -> drawMarks());
     theme.addListener((_, _, _) -> request());
     view.addListener((_, _, _) -> viewChanged());
     widthProperty().addListener((_, _, _) -> resized());

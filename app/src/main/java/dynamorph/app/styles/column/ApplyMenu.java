@@ -26,7 +26,7 @@ final class ApplyMenu extends MenuButton {
   ApplyMenu(Following following) {
     this.following = following;
     getStyleClass().addAll("quiet-menu", "options-menu");
-    setId("options");
+    setId("apply-options");
     setMaxWidth(Double.MAX_VALUE);
     setTooltip(new Tooltip(Messages.of("apply-menu.what-a-style-changes-when-it")));
     following.applyOptionsProperty().addListener((_, _, _) -> update());

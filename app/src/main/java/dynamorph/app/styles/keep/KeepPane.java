@@ -5,7 +5,6 @@ import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
-import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.style.Follow;
@@ -18,18 +17,12 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.survey.StyleSimilarity;
-import dynamorph.model.value.Colour;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
@@ -58,10 +51,10 @@ public final class KeepPane extends VBox {
   private final ComboBox<StyleLevel> level = new ComboBox<>();
   private final VBox alike = new VBox(4);
   private boolean reading;
-  private final VBox list = new VBox();
+  private final KeepList list = new KeepList(this::updateCount);
+  private final VBox same = new VBox(4);
   private final Label count = new Label();
   private final Button keep = new Button(Messages.of("keep-pane.keep-style"));
-  private final Map<PropertyKey<?>, CheckBox> boxes = new LinkedHashMap<>();
   private Proposal proposal;
 
   public KeepPane(Workspace workspace) {
@@ -123,7 +116,9 @@ public final class KeepPane extends VBox {
           }
         });
     alike.setId("keep-alike");
-    VBox head = new VBox(6, heading, from, grid, alike);
+    same.setId("keep-same");
+    same.managedProperty().bind(same.visibleProperty());
+    VBox head = new VBox(6, heading, from, grid, same, alike);
     head.getStyleClass().add("inspector-head");
     return head;
   }
@@ -156,8 +151,7 @@ public final class KeepPane extends VBox {
     Button button = new Button(label);
     button.getStyleClass().add("pill");
     button.setOnAction(_ -> {
-      boxes.forEach((key, box) -> box.setSelected(included.test(key)));
-      updateCount();
+      list.tickOnly(included);
     });
     return button;
   }
@@ -261,91 +255,40 @@ public final class KeepPane extends VBox {
   private Style style(StyleId id, String called) {
     Optional<StyleId> basedOn =
         base.getValue() == null ? Optional.empty() : base.getValue().map(Style::id);
-    return proposal.style(id, called, included(), basedOn).withGroup(group.getText().strip());
+    return proposal.style(id, called, list.included(), basedOn).withGroup(group.getText().strip());
   }
 
-  /** What differs stands on top; the rest follows by facet. */
   private void buildList() {
-    boxes.clear();
-    list.getChildren().clear();
     String than =
         proposal
             .basedOn()
             .flatMap(workspace.project().styles()::find)
             .map(Style::name)
             .orElse(Messages.of("keep-pane.plain-text"));
-    addSection(Messages.of("keep-pane.differs-from", than), proposal.different());
-    for (Facet facet : Facet.values()) {
-      Set<PropertyKey<?>> keys =
-          proposal.values().keys().stream()
-              .filter(key -> key.property().facet() == facet && !proposal.different().contains(key))
-              .collect(Collectors.toCollection(LinkedHashSet::new));
-      addSection(facet.label(), keys);
-    }
+    list.show(workspace.project(), proposal, than);
+    tellIfNothingDiffers(than);
     updateCount();
   }
 
-  private void addSection(String title, Set<PropertyKey<?>> keys) {
-    if (!keys.isEmpty()) {
-      list.getChildren().add(section(title, keys));
-    }
-  }
-
-  private Node section(String title, Set<PropertyKey<?>> keys) {
-    Label name = new Label(title);
-    name.getStyleClass().add("section-title");
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    Hyperlink all = new Hyperlink(Messages.of("keep-pane.all-2"));
-    all.setOnAction(_ -> tick(keys, true));
-    Hyperlink none = new Hyperlink(Messages.of("keep-pane.none"));
-    none.setOnAction(_ -> tick(keys, false));
-    HBox head = new HBox(4, name, gap, all, none);
-    head.setAlignment(Pos.CENTER_LEFT);
-    VBox section = new VBox(3, head);
-    section.getStyleClass().add("facet");
-    keys.forEach(key -> section.getChildren().add(row(key)));
-    return section;
-  }
-
-  private void tick(Set<PropertyKey<?>> keys, boolean on) {
-    keys.forEach(key -> boxes.get(key).setSelected(on));
-    updateCount();
-  }
-
-  private <T> Node row(PropertyKey<T> key) {
-    boolean differs = proposal.different().contains(key);
-    CheckBox box = new CheckBox(Controls.label(key));
-    box.setSelected(differs);
-    box.setOnAction(_ -> updateCount());
-    boxes.put(key, box);
-    Label value = new Label(text(key));
-    value.getStyleClass().add(differs ? "differs" : "quiet");
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    box.setMinWidth(Region.USE_PREF_SIZE);
-    HBox row = new HBox(6, box, gap, value);
-    row.setAlignment(Pos.CENTER_LEFT);
-    return row;
-  }
-
-  private <T> String text(PropertyKey<T> key) {
-    T value = Coats.value(proposal.values(), key);
-    if (value instanceof Colour.SwatchReference(String swatch)) {
-      return workspace.project().palette().find(swatch).map(found -> found.name()).orElse(swatch);
-    }
-    return key.property().type().label(value);
-  }
-
-  private Set<PropertyKey<?>> included() {
-    return boxes.entrySet().stream()
-        .filter(entry -> entry.getValue().isSelected())
-        .map(Map.Entry::getKey)
-        .collect(Collectors.toCollection(LinkedHashSet::new));
+  /**
+   * A text that looks as what it follows needs no style of its own; says so and what else to do.
+   */
+  private void tellIfNothingDiffers(String than) {
+    boolean nothing = proposal.different().isEmpty();
+    same.setVisible(nothing);
+    Label words = new Label(Messages.of("keep-pane.nothing-differs", than));
+    words.setWrapText(true);
+    words.setMinHeight(Region.USE_PREF_SIZE);
+    Hyperlink all = new Hyperlink(Messages.of("keep-pane.include-all"));
+    all.setId("keep-include-all");
+    all.setOnAction(_ -> list.tickOnly(key -> key.property().facet() != Facet.PLACEMENT));
+    Hyperlink derive = new Hyperlink(Messages.of("keep-pane.keep-derived"));
+    derive.setOnAction(_ -> keep());
+    same.getChildren().setAll(words, new FlowPane(8, 2, all, derive));
   }
 
   private void updateCount() {
-    count.setText(Messages.of("keep-pane.of-values", included().size(), boxes.size()));
+    count.setText(Messages.of("keep-pane.of-values", list.included().size(), list.size()));
     warn();
   }
 
