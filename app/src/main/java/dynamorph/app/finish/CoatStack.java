@@ -7,10 +7,12 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Palette;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StrokePosition;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -23,10 +25,12 @@ import java.util.function.Supplier;
 final class CoatStack {
   private final Supplier<Subject> subject;
   private final CoatClipboard clipboard;
+  private final Supplier<Palette> palette;
 
-  CoatStack(Supplier<Subject> subject, CoatClipboard clipboard) {
+  CoatStack(Supplier<Subject> subject, CoatClipboard clipboard, Supplier<Palette> palette) {
     this.subject = subject;
     this.clipboard = clipboard;
+    this.palette = palette;
   }
 
   private Subject now() {
@@ -46,11 +50,33 @@ final class CoatStack {
     if (kind == CoatKind.STROKE) {
       values =
           values
+              .with(Properties.COAT_COLOUR.at(coat), seenOn(coats))
               .with(Properties.STROKE_WIDTH.at(coat), Length.em(0.03))
               .with(Properties.STROKE_POSITION.at(coat), StrokePosition.OUTSIDE);
     }
     now().set(values, Optional.empty());
     return Optional.of(coat);
+  }
+
+  /** What new strokes are painted in, the first that is told apart from what lies below. */
+  private static final List<Rgba> STROKES =
+      List.of(Rgba.parse("#e8743b"), Rgba.WHITE, Rgba.parse("#1b1d22"));
+
+  /** Contrast between things that are no text (W3C, WCAG 2.2, 1.4.11). */
+  private static final double TOLD_APART = 3;
+
+  /** A colour that is seen beside the topmost coat. */
+  private Colour seenOn(List<Address> coats) {
+    Optional<Rgba> below =
+        coats.reversed().stream()
+            .flatMap(coat -> now().shown(Properties.COAT_COLOUR.at(coat)).value().stream())
+            .findFirst()
+            .map(palette.get()::colour);
+    return Colour.of(
+        STROKES.stream()
+            .filter(colour -> below.map(under -> under.contrast(colour) >= TOLD_APART).orElse(true))
+            .findFirst()
+            .orElse(STROKES.getFirst()));
   }
 
   /** Adds a coat over the others of the plate. */

@@ -84,7 +84,8 @@ public final class FinishEditor extends VBox {
     this.workspace = workspace;
     this.editors = editors;
     this.subject = subject;
-    this.stack = new CoatStack(subject, workspace.tools().coats());
+    this.stack =
+        new CoatStack(subject, workspace.tools().coats(), () -> workspace.project().palette());
     workspace.soloCoatProperty().addListener((_, _, _) -> refresh.forEach(Runnable::run));
     getStyleClass().add("facet");
     Label title = new Label(Messages.of("finish-editor.finish"));

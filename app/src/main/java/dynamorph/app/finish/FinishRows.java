@@ -54,11 +54,9 @@ final class FinishRows {
       case PATTERN -> addPattern(rows, now, coat);
     }
     if (isStroke(now, coat)) {
+      rows.add(new Row(Properties.STROKE_WIDTH.label(), Properties.STROKE_WIDTH.at(coat), null));
       rows.add(
-          new Row(
-              Messages.of("finish-rows.width-side"),
-              Properties.STROKE_WIDTH.at(coat),
-              Properties.STROKE_POSITION.at(coat)));
+          new Row(Properties.STROKE_POSITION.label(), Properties.STROKE_POSITION.at(coat), null));
     }
     rows.add(
         new Row(

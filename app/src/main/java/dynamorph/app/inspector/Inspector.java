@@ -385,7 +385,8 @@ public final class Inspector extends VBox {
     for (Style style : project.styles().list()) {
       Menu group =
           groups.computeIfAbsent(
-              style.group().isEmpty() ? Messages.of("common.base") : style.group(), Menu::new);
+              style.group().isEmpty() ? Messages.of("common.without-a-group") : style.group(),
+              Menu::new);
       MenuItem item = new MenuItem(style.name());
       item.setOnAction(_ -> workspace.following().put(style.id(), true, false));
       group.getItems().add(item);

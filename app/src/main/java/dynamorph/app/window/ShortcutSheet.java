@@ -3,12 +3,14 @@ package dynamorph.app.window;
 import dynamorph.app.action.Action;
 import dynamorph.app.action.Actions;
 import dynamorph.app.message.Messages;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -52,24 +54,57 @@ public final class ShortcutSheet {
     return gestures;
   }
 
+  /** Shows the sheet over a window, never larger than that; what does not fit is scrolled to. */
   public static void show(Scene scene, Actions actions) {
-    HBox columns = new HBox(36);
-    columns.getStyleClass().add("shortcut-sheet");
-    columns.getStylesheets().setAll(scene.getStylesheets());
     Map<String, List<Action>> groups =
         actions.all().stream()
             .filter(action -> action.shortcut().isPresent())
             .collect(Collectors.groupingBy(Action::group, LinkedHashMap::new, Collectors.toList()));
-    VBox left = new VBox(14);
-    groups.forEach((group, list) -> left.getChildren().add(block(group, rows(list))));
-    columns
-        .getChildren()
-        .addAll(left, block(Messages.of("shortcut-sheet.on-the-stage-and-in-the"), GESTURES));
+    List<VBox> blocks = new ArrayList<>();
+    groups.forEach((group, list) -> blocks.add(block(group, rows(list))));
+    blocks.add(block(Messages.of("shortcut-sheet.on-the-stage-and-in-the"), GESTURES));
+    HBox columns = new HBox(36);
+    balanced(blocks, scene.getWidth() >= WIDE ? 3 : 2)
+        .forEach(column -> columns.getChildren().add(column));
+    ScrollPane scroll = new ScrollPane(columns);
+    scroll.setId("shortcut-sheet");
+    scroll.getStyleClass().add("shortcut-sheet");
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.setMaxSize(scene.getWidth() - MARGIN, scene.getHeight() - MARGIN);
+    scroll.getStylesheets().setAll(scene.getStylesheets());
     Popup popup = new Popup();
     popup.setAutoHide(true);
-    popup.getContent().add(columns);
+    popup.getContent().add(scroll);
     popup.show(scene.getWindow());
-    popup.centerOnScreen();
+    popup.setX(
+        scene.getWindow().getX() + scene.getX() + (scene.getWidth() - scroll.getWidth()) / 2);
+    popup.setY(
+        scene.getWindow().getY() + scene.getY() + (scene.getHeight() - scroll.getHeight()) / 2);
+    scroll.requestFocus();
+  }
+
+  private static final double WIDE = 1200;
+  private static final double MARGIN = 40;
+
+  /** The blocks in order, in columns of about the same number of rows. */
+  private static List<VBox> balanced(List<VBox> blocks, int many) {
+    int rows = blocks.stream().mapToInt(ShortcutSheet::rows).sum();
+    List<VBox> columns = new ArrayList<>();
+    int filled = 0;
+    for (VBox block : blocks) {
+      int middle = filled + rows(block) / 2;
+      int column = Math.min(many - 1, middle * many / Math.max(1, rows));
+      while (columns.size() <= column) {
+        columns.add(new VBox(14));
+      }
+      columns.get(column).getChildren().add(block);
+      filled += rows(block);
+    }
+    return columns;
+  }
+
+  private static int rows(VBox block) {
+    return 2 + ((GridPane) block.getChildren().getLast()).getRowCount();
   }
 
   private static Map<String, String> rows(List<Action> actions) {

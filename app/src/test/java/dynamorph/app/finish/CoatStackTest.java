@@ -54,7 +54,8 @@ class CoatStackTest {
   private final CoatStack stack =
       new CoatStack(
           () -> new SelectionSubject(workspace, Cascade.of(workspace.project())),
-          workspace.tools().coats());
+          workspace.tools().coats(),
+          () -> workspace.project().palette());
 
   private PropertySet values(LayerId id) {
     return Cascade.of(workspace.project()).values(workspace.project().layer(id).orElseThrow());

@@ -3,6 +3,8 @@ package dynamorph.formats.file;
 import dynamorph.formats.message.Messages;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.channels.Channels;
+import java.nio.channels.FileChannel;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,8 +13,8 @@ import java.nio.file.StandardOpenOption;
 import java.util.UUID;
 
 /**
- * Writes a file beside its place and then moves it there, so that the old one stays whole until the
- * new one is.
+ * Writes a file beside its place, forces it to the disk and then moves it there, so that the old
+ * one stays whole until the new one is.
  */
 public final class SafeFile {
   /** Writes the contents of a file. */
@@ -37,12 +39,26 @@ public final class SafeFile {
     // not a temporary file of the system, which only its owner could read
     Path beside = folder.resolve("." + target.getFileName() + "-" + UUID.randomUUID() + ".part");
     try {
-      try (OutputStream stream = Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW)) {
+      try (FileChannel channel =
+              FileChannel.open(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
+          OutputStream stream = Channels.newOutputStream(channel)) {
         contents.writeTo(stream);
+        stream.flush();
+        channel.force(true);
       }
       move(beside, target);
+      force(folder);
     } finally {
       Files.deleteIfExists(beside);
+    }
+  }
+
+  /** The new name is on the disk too; not every system lets folders be opened for that. */
+  private static void force(Path folder) {
+    try (FileChannel channel = FileChannel.open(folder, StandardOpenOption.READ)) {
+      channel.force(true);
+    } catch (IOException notHere) {
+      // the file itself is safe; the name is written when the system sees fit
     }
   }
 

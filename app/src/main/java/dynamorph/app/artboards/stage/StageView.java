@@ -313,13 +313,19 @@ public final class StageView extends Region {
     resized();
   }
 
+  private double lastWindowHeight;
+
   private void resized() {
     if (getWidth() < 2 || getHeight() < 2) {
       return;
     }
     marks.setWidth(getWidth());
     marks.setHeight(getHeight());
-    if (fitWanted || fitted.filter(view()::equals).isPresent()) {
+    double windowHeight = getScene() == null ? 0 : getScene().getHeight();
+    // what opens below the stage takes room from it, but changes nothing about what is looked at
+    boolean windowChanged = windowHeight != lastWindowHeight;
+    lastWindowHeight = windowHeight;
+    if (fitWanted || windowChanged && fitted.filter(view()::equals).isPresent()) {
       fitWanted = false;
       fitAll();
       request();

@@ -36,7 +36,8 @@ final class GroupHead extends HBox {
     setFocusTraversable(true);
     setAccessibleRole(AccessibleRole.BUTTON);
     Label name =
-        new Label(group.isEmpty() ? Messages.of("common.base") : group.replace("/", " / "));
+        new Label(
+            group.isEmpty() ? Messages.of("common.without-a-group") : group.replace("/", " / "));
     name.getStyleClass().add("group-title");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -72,7 +73,7 @@ final class GroupHead extends HBox {
     setAccessibleText(
         Messages.of(
             "group-head.group",
-            (group.isEmpty() ? Messages.of("common.base") : group),
+            (group.isEmpty() ? Messages.of("common.without-a-group") : group),
             styles,
             (open ? "" : Messages.of("group-head.shut"))));
   }

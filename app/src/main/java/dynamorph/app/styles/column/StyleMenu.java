@@ -181,7 +181,7 @@ final class StyleMenu {
             menu.getItems()
                 .add(
                     item(
-                        group.isEmpty() ? Messages.of("common.base") : group,
+                        group.isEmpty() ? Messages.of("common.without-a-group") : group,
                         false,
                         () -> move(ids, group))));
     menu.getItems().add(new SeparatorMenuItem());
