@@ -34,6 +34,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
+import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
@@ -322,10 +323,12 @@ public final class StageView extends Region {
     marks.setWidth(getWidth());
     marks.setHeight(getHeight());
     double windowHeight = getScene() == null ? 0 : getScene().getHeight();
-    // what opens below the stage takes room from it, but changes nothing about what is looked at
-    boolean windowChanged = windowHeight != lastWindowHeight;
+    // what opens below artboards takes room from them, but changes nothing about how large they
+    // are;
+    // the frame of a film is always seen whole
+    boolean fits = workspace.playback().isOpen() || windowHeight != lastWindowHeight;
     lastWindowHeight = windowHeight;
-    if (fitWanted || windowChanged && fitted.filter(view()::equals).isPresent()) {
+    if (fitWanted || fits && fitted.filter(view()::equals).isPresent()) {
       fitWanted = false;
       fitAll();
       request();
@@ -383,6 +386,11 @@ public final class StageView extends Region {
     List<Runnable> waiting = List.copyOf(afterFrame);
     afterFrame.clear();
     waiting.forEach(Runnable::run);
+  }
+
+  /** The pixels of the last frame, without the marks over it. */
+  public Optional<Image> pixels() {
+    return frame.get().map(Frame::image);
   }
 
   /** Runs something when the next frame shows. */

@@ -51,6 +51,9 @@ public record ImportCaptions(
   private static final double SIZE_SHARE = 0.05;
   private static final double WHOLE = 100;
 
+  /** What the plate reaches below the words. */
+  private static final double ABOVE_FOOT = 0.01;
+
   @Override
   public Project applyTo(Project before) {
     Artboard board =
@@ -111,7 +114,7 @@ public record ImportCaptions(
               .with(Properties.ANCHOR, Anchor.BOTTOM)
               .with(Properties.RELATIVE_TO, FrameArea.TITLE_SAFE)
               .with(Properties.POSITION_X, 0.0)
-              .with(Properties.POSITION_Y, 0.0)
+              .with(Properties.POSITION_Y, -board.height() * ABOVE_FOOT)
               .with(Properties.BOX, BoxFit.GROW)
               .with(Properties.BOX_SHARE, WHOLE)
               .with(Properties.ALIGNMENT, Alignment.CENTRE);
