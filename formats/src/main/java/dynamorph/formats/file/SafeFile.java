@@ -3,7 +3,6 @@ package dynamorph.formats.file;
 import dynamorph.formats.message.Messages;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
@@ -39,11 +38,10 @@ public final class SafeFile {
     // not a temporary file of the system, which only its owner could read
     Path beside = folder.resolve("." + target.getFileName() + "-" + UUID.randomUUID() + ".part");
     try {
-      try (FileChannel channel =
-              FileChannel.open(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
-          OutputStream stream = Channels.newOutputStream(channel)) {
+      try (OutputStream stream = Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW)) {
         contents.writeTo(stream);
-        stream.flush();
+      }
+      try (FileChannel channel = FileChannel.open(beside, StandardOpenOption.WRITE)) {
         channel.force(true);
       }
       move(beside, target);

@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class TitleTableReaderTest {
@@ -154,5 +155,21 @@ class TitleTableReaderTest {
             Time.ZERO,
             "n");
     assertThatThrownBy(() -> wrong.applyTo(project)).isInstanceOf(EditRefused.class);
+  }
+
+  /** What divides every line into as many columns counts, however often other signs stand there. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '!',
+      value = {
+        "Name;Role\\nHale, Joost;keeper, of clocks, and bells\\nAbadi, Nour;founder! Name, Role",
+        "Name,Role\\nHale,keeper; of clocks; of bells\\nAbadi,founder! Name, Role",
+        "Name|Role|In\\nHale|a,b,c|1\\nAbadi|d;e|2! Name, Role, In",
+        "Name\\tRole\\nHale, J.\\tkeeper\\nAbadi, N.\\tfounder! Name, Role"
+      })
+  void theDelimiterIsTheOneThatDividesEveryLine(String typed, String columns) throws IOException {
+    String text = typed.replace("\\n", "\n").replace("\\t", "\t");
+    assertThat(TitleTableReader.parse(text, "names.csv").columns())
+        .containsExactly(columns.strip().split(", "));
   }
 }

@@ -193,4 +193,25 @@ class CoatsReadTest {
   void whatIsNotAroundABoxIsRefused(String typed) {
     assertThatThrownBy(() -> BoxLengths.parse(typed)).isInstanceOf(IllegalArgumentException.class);
   }
+
+  /** An odd list is gone through twice, so that dashes and gaps change places (SVG 2, 13.5.6). */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "5 pt | 5 5",
+        "5 pt, 3 pt | 5 3",
+        "5 pt, 3 pt, 2 pt | 5 3 2 5 3 2",
+        "1 pt, 2 pt, 3 pt, 4 pt | 1 2 3 4"
+      })
+  void dashesAreAnEvenNumberOfLengths(String typed, String lengths) {
+    Coat.Stroke stroke =
+        (Coat.Stroke)
+            coat("finish/fill/kind=stroke", "finish/fill/dashes=" + typed.strip()).shape();
+    assertThat(
+            stroke.dashing().lengths().stream()
+                .map(length -> String.valueOf(Math.round(length)))
+                .toList())
+        .containsExactly(lengths.strip().split(" "));
+  }
 }

@@ -106,4 +106,21 @@ class TimecodeTest {
     assertThat(FrameRate.NTSC.words()).isEqualTo("29.97 fps");
     assertThat(FrameRate.parse("23.98").words()).isEqualTo("23.97 fps");
   }
+
+  /** At 25 frames a second a frame has 3,600,000 of the 90,000,000 ticks of a second. */
+  @ParameterizedTest
+  @CsvSource({
+    "0, 0",
+    "1799999, 0",
+    "1800000, 1",
+    "3599999, 1",
+    "3600000, 1",
+    "5399999, 1",
+    "5400000, 2",
+    "-1, 0",
+    "-1800001, -1"
+  })
+  void aMomentIsSnappedToTheNearestFrame(long ticks, long frame) {
+    assertThat(FrameRate.PAL.snap(new Time(ticks))).isEqualTo(new Time(frame * 3_600_000));
+  }
 }

@@ -220,4 +220,56 @@ class EffectsTest {
     }
     assertThat(painted(many).argb(40, 70)).isNotZero();
   }
+
+  @ParameterizedTest
+  @CsvSource({"OUTSIDE, 4, 3", "INSIDE, 4, 2", "CENTRE, 6, 2.5", "OUTSIDE, 4, -1"})
+  void aSpreadStrokeReachesFurtherAtBothSides(
+      StrokePosition position, double width, double spread) {
+    // it is a centred stroke about its own middle, wider by twice the spread
+    double middle =
+        switch (position) {
+          case OUTSIDE -> width / 2;
+          case INSIDE -> -width / 2;
+          case CENTRE -> 0;
+        };
+    Coat.Stroke wider =
+        new Coat.Stroke(
+            width + 2 * spread,
+            StrokePosition.CENTRE,
+            middle,
+            ROUND,
+            StrokeCap.BUTT,
+            Coat.Dashing.SOLID);
+    float[] wanted = covered(wider, 0, 0, 0);
+    float[] spreaded =
+        CoverageMask.covered(
+                IRect.makeWH(SIZE, SIZE),
+                canvas -> {
+                  try (Stencil.Shape box = box();
+                      Paint paint = new Paint()) {
+                    Stencil.drawGrown(canvas, stroke(width, position), box, paint, spread);
+                  }
+                })
+            .values();
+    for (int index = 0; index < wanted.length; index++) {
+      assertThat(Math.abs(spreaded[index] - wanted[index]) * 255).isLessThan(EDGE_STEP);
+    }
+  }
+
+  /** Variances add up: two blurs of 6 and 8 under a shadow are one of 10. */
+  @Test
+  void blursBeforeAShadowSoftenItTogether() {
+    Effect shadow = new Effect.DropShadow(BLACK, BlendMode.NORMAL, 60, 0, 0, 0, true);
+    Pixels two = painted(coat(FILL, WHITE, new Effect.Blur(6), new Effect.Blur(8), shadow));
+    float[] wanted = covered(FILL, 60, 0, 10 / 2.0);
+    float[] blurred = covered(FILL, 0, 0, 10 / 2.0);
+    int compared = 0;
+    for (int index = 0; index < wanted.length; index++) {
+      if (blurred[index] == 0 && wanted[index] > 0.02) {
+        assertThat(Math.abs(alpha(two, index) - wanted[index] * 255)).isLessThan(4f);
+        compared++;
+      }
+    }
+    assertThat(compared).isGreaterThan(500);
+  }
 }
