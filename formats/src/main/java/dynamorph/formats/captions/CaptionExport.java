@@ -256,7 +256,7 @@ final class CaptionExport {
       }
       return losses;
     }
-    boolean regions = format == CaptionFiles.Format.TIMED_TEXT;
+    boolean regions = format == CaptionFiles.Format.TTML;
     Set<StyleId> all = new LinkedHashSet<>(track.follows());
     all.addAll(track.speakers().values());
     all.addAll(wordStyles().keySet());

@@ -33,7 +33,7 @@ public final class CaptionFiles {
   public enum Format {
     SUBRIP("srt"),
     WEBVTT("vtt"),
-    TIMED_TEXT("ttml", "xml", "dfxp", "itt");
+    TTML("ttml", "xml", "dfxp", "itt");
 
     private final List<String> endings;
 
@@ -117,7 +117,7 @@ public final class CaptionFiles {
     CaptionList sheet =
         switch (format(text, name)) {
           case WEBVTT -> VttReader.read(text, frame, remarks);
-          case TIMED_TEXT -> TtmlReader.read(text, frame, remarks);
+          case TTML -> TtmlReader.read(text, frame, remarks);
           case SUBRIP -> SubRip.read(text, remarks);
         };
     if (sheet.cues().size() > MOST_CUES) {
@@ -136,7 +136,7 @@ public final class CaptionFiles {
       return Format.WEBVTT;
     }
     if (TtmlReader.isOne(text)) {
-      return Format.TIMED_TEXT;
+      return Format.TTML;
     }
     if (SubRip.isOne(text)) {
       return Format.SUBRIP;
@@ -188,7 +188,7 @@ public final class CaptionFiles {
         switch (format) {
           case SUBRIP -> SubRip.write(captions.cues());
           case WEBVTT -> VttWriter.write(captions);
-          case TIMED_TEXT -> TtmlWriter.write(captions);
+          case TTML -> TtmlWriter.write(captions);
         };
     return new Written(text, captions.losses(format));
   }

@@ -22,7 +22,7 @@ final class CssColours {
   }
 
   /** Colours of TTML; alpha in rgba() is a byte. */
-  static Optional<Rgba> parseTimedText(String text) {
+  static Optional<Rgba> parseTtml(String text) {
     return parse(text, true);
   }
 

@@ -400,10 +400,10 @@ final class TtmlReader {
     Optional<PropertySet> read =
         switch (name) {
           case "color" ->
-              CssColours.parseTimedText(text)
+              CssColours.parseTtml(text)
                   .map(rgba -> none.with(Properties.COAT_COLOUR.at(CueCss.FILL), Colour.of(rgba)));
           case "backgroundColor" ->
-              CssColours.parseTimedText(text)
+              CssColours.parseTtml(text)
                   .map(rgba -> rgba.alpha() == 0 ? none : CueCss.ground(rgba));
           case "fontFamily" -> {
             String family = text.split(",")[0].replaceAll("[\"']", "").strip();

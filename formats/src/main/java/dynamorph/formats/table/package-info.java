@@ -1,2 +1,2 @@
-/** Tables of texts, such as the names that appear in a film. */
+/** Tables, comma or tab separated, of which each row becomes a title. */
 package dynamorph.formats.table;

@@ -147,7 +147,7 @@ class CaptionRoundTripTest {
       // ruby came with the second version
       Project project = project(random(seed, version.equals("ttml2")));
       Artboard film = project.artboards().getFirst();
-      String text = CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.TIMED_TEXT).text();
+      String text = CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.TTML).text();
       validator.validate(new StreamSource(new StringReader(text)));
       String wrong = text.replaceFirst("<p ", "<q ").replaceFirst("</p>", "</q>");
       assertThatThrownBy(() -> validator.validate(new StreamSource(new StringReader(wrong))))
@@ -177,7 +177,7 @@ class CaptionRoundTripTest {
   @ParameterizedTest
   @EnumSource(
       value = CaptionFiles.Format.class,
-      names = {"WEBVTT", "TIMED_TEXT"})
+      names = {"WEBVTT", "TTML"})
   void stylesPlacesAndSpeakersComeBack(CaptionFiles.Format format) throws CaptionException {
     Layer raised =
         cue(1, Time.ofMillis(1000), Time.ofMillis(2000), Span.of("raised"))
@@ -229,7 +229,7 @@ class CaptionRoundTripTest {
   @ParameterizedTest
   @EnumSource(
       value = CaptionFiles.Format.class,
-      names = {"WEBVTT", "TIMED_TEXT"})
+      names = {"WEBVTT", "TTML"})
   void rubyComesBack(CaptionFiles.Format format) throws CaptionException {
     for (long seed = 1; seed <= 6; seed++) {
       Project project = project(random(seed, true));
@@ -259,7 +259,7 @@ class CaptionRoundTripTest {
     Track.Captions bare = Track.Captions.of("en", "English", "en");
     String text =
         CaptionFiles.write(
-                project, project.artboards().getFirst(), bare, CaptionFiles.Format.TIMED_TEXT)
+                project, project.artboards().getFirst(), bare, CaptionFiles.Format.TTML)
             .text();
     assertThat(text)
         .contains("xml:id=\"usual\"")
@@ -335,7 +335,7 @@ class CaptionRoundTripTest {
         .singleElement()
         .asString()
         .contains("Anchor");
-    assertThat(CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.TIMED_TEXT).remarks())
+    assertThat(CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.TTML).remarks())
         .isEmpty();
   }
 }

@@ -31,8 +31,8 @@ class CssColoursTest {
   }
 
   @Test
-  void alphaCountsInBytesInTimedText() {
-    assertThat(CssColours.parseTimedText("rgba(255,0,0,128)").orElseThrow().toString())
+  void alphaCountsInBytesInTtml() {
+    assertThat(CssColours.parseTtml("rgba(255,0,0,128)").orElseThrow().toString())
         .isEqualTo("#ff000080");
   }
 

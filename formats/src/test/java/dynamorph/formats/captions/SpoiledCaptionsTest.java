@@ -47,7 +47,7 @@ class SpoiledCaptionsTest {
       <00:03.500>Twice.
       """;
 
-  private static final String TIMED_TEXT =
+  private static final String TTML =
       """
       <?xml version="1.0"?>
       <tt xmlns="http://www.w3.org/ns/ttml" xmlns:tts="http://www.w3.org/ns/ttml#styling"
@@ -65,7 +65,7 @@ class SpoiledCaptionsTest {
     return switch (format) {
       case SUBRIP -> SUBRIP;
       case WEBVTT -> WEBVTT;
-      case TIMED_TEXT -> TIMED_TEXT;
+      case TTML -> TTML;
     };
   }
 
@@ -125,7 +125,7 @@ class SpoiledCaptionsTest {
             }
           }
           // XML is refused whole
-          int least = format == CaptionFiles.Format.TIMED_TEXT ? 50 : 400;
+          int least = format == CaptionFiles.Format.TTML ? 50 : 400;
           assertThat(read).as("what is spoiled a little is still read").isGreaterThan(least);
         });
   }

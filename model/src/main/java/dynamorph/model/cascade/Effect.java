@@ -56,7 +56,7 @@ public sealed interface Effect {
       double down,
       double blur,
       double spread,
-      boolean knockedOut)
+      boolean knockout)
       implements Effect {}
 
   /** A shadow that the edge casts inwards. */
@@ -65,11 +65,11 @@ public sealed interface Effect {
       implements Effect {}
 
   /** Light around. */
-  record OuterGlow(Rgba colour, BlendMode blend, double blur, double spread, boolean knockedOut)
+  record OuterGlow(Rgba colour, BlendMode blend, double blur, double spread, boolean knockout)
       implements Effect {}
 
   /** Light inside. */
-  record InnerGlow(Rgba colour, BlendMode blend, double blur, double spread, GlowSource from)
+  record InnerGlow(Rgba colour, BlendMode blend, double blur, double spread, GlowSource source)
       implements Effect {}
 
   /** Softens everything painted so far. */

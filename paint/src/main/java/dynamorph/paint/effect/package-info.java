@@ -1,2 +1,2 @@
-/** Blur, spread of light and shade: what effects do to pixels. */
+/** Gaussian blur, coverage grown or shrunk, and the relief of bevels: what effects do to pixels. */
 package dynamorph.paint.effect;

@@ -1,2 +1,2 @@
-/** Edits of words: typing, replacing, ruby, kerning by hand, what the speller knows. */
+/** Edits of words: typing, replacing, ruby, manual kerning, what the speller knows. */
 package dynamorph.model.edit.text;
