@@ -1,6 +1,7 @@
 /**
- * The edge to the outside: {@code project} reads and writes project files, {@code
- * captions} caption files, {@code table} tables of titles, {@code html} what clipboards carry, {@code
- * finish} the presets that come along; {@code file} puts files in place safely. Words of a file format stay in its package; the model knows none of them.
+ * The edge to the outside: {@code project} reads and writes project files, {@code captions} caption
+ * files, {@code table} tables of titles, {@code html} what clipboards carry, {@code finish} the
+ * presets that come along; {@code file} puts files in place safely. Words of a file format stay in
+ * its package; the model knows none of them.
  */
 package dynamorph.formats;

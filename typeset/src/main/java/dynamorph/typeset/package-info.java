@@ -6,7 +6,6 @@
  * direction and lets HarfBuzz shape them, in em; {@code compose} breaks a paragraph into lines;
  * {@code layout} puts lines into columns, aligns them and answers where a caret stands. Beside them
  * {@code language} hyphenates, {@code spelling} checks words and {@code caption} checks and repairs
- * cues. Size and colour take no part in shaping, so a change of them shapes
- * nothing again.
+ * cues. Size and colour take no part in shaping, so a change of them shapes nothing again.
  */
 package dynamorph.typeset;

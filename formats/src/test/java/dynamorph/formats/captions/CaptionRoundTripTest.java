@@ -258,8 +258,7 @@ class CaptionRoundTripTest {
     Project project = project(List.of(cue(1, Time.ZERO, Time.ofMillis(900), Span.of("a"))));
     Track.Captions bare = Track.Captions.of("en", "English", "en");
     String text =
-        CaptionFiles.write(
-                project, project.artboards().getFirst(), bare, CaptionFiles.Format.TTML)
+        CaptionFiles.write(project, project.artboards().getFirst(), bare, CaptionFiles.Format.TTML)
             .text();
     assertThat(text)
         .contains("xml:id=\"usual\"")

@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param paint what it is painted with
  * @param opacity of the coat and its effects, 0 to 1
  * @param blend how it is mixed with what lies below
- * @param pose how it is moved, scaled and turned
+ * @param transform how it is moved, scaled and rotated
  * @param copies that lie below it
  */
 public record Coat(
@@ -25,7 +25,7 @@ public record Coat(
     Paint paint,
     double opacity,
     BlendMode blend,
-    Pose pose,
+    Transform transform,
     Copies copies,
     List<Effect> effects) {
   public Coat {
@@ -35,12 +35,12 @@ public record Coat(
   /** A coat that lies where the letters are, once. */
   public static Coat inPlace(
       Shape shape, Paint paint, double opacity, BlendMode blend, List<Effect> effects) {
-    return new Coat(shape, paint, opacity, blend, Pose.NONE, Copies.NONE, effects);
+    return new Coat(shape, paint, opacity, blend, Transform.NONE, Copies.NONE, effects);
   }
 
   /** The same coat, mixed in another way. */
-  public Coat mixedIn(BlendMode changed) {
-    return new Coat(shape, paint, opacity, changed, pose, copies, effects);
+  public Coat withBlend(BlendMode changed) {
+    return new Coat(shape, paint, opacity, changed, transform, copies, effects);
   }
 
   /** Whether nothing shows through it. */
@@ -50,60 +50,60 @@ public record Coat(
 
   /** Whether it lies where the letters are, once. */
   public boolean isInPlace() {
-    return pose.isNone() && copies.count() == 0;
+    return transform.isNone() && copies.count() == 0;
   }
 
   /**
-   * How a coat is moved, scaled and turned, clockwise, about the middle of what it is painted on.
+   * How a coat is moved, scaled and rotated, clockwise, about the middle of what it is painted on.
    *
-   * @param across points to the right
-   * @param down points downwards
-   * @param scaleAcross 1 for as it is, negative for mirrored
-   * @param turn degrees
-   * @param about what has that middle
+   * @param translateX points to the right
+   * @param translateY points downwards
+   * @param scaleX 1 for as it is, negative for mirrored
+   * @param rotation degrees
+   * @param origin what has that middle
    */
-  public record Pose(
-      double across,
-      double down,
-      double scaleAcross,
-      double scaleDown,
-      double turn,
-      PaintBounds about) {
-    public static final Pose NONE = new Pose(0, 0, 1, 1, 0, PaintBounds.LAYER);
+  public record Transform(
+      double translateX,
+      double translateY,
+      double scaleX,
+      double scaleY,
+      double rotation,
+      PaintBounds origin) {
+    public static final Transform NONE = new Transform(0, 0, 1, 1, 0, PaintBounds.LAYER);
 
     public boolean isNone() {
-      return isMoved() && across == 0 && down == 0;
+      return isMoved() && translateX == 0 && translateY == 0;
     }
 
     /** Whether it is moved at most, which is the same about any middle. */
     public boolean isMoved() {
-      return scaleAcross == 1 && scaleDown == 1 && turn == 0;
+      return scaleX == 1 && scaleY == 1 && rotation == 0;
     }
   }
 
   /**
-   * Copies of a coat, each below the one before, and moved on, scaled and turned by one step.
+   * Copies of a coat, each below the one before, and moved on, scaled and rotated by one step.
    *
-   * @param across points to the right
-   * @param down points downwards
+   * @param stepX points to the right
+   * @param stepY points downwards
    * @param scale 1 for as it is
-   * @param turn degrees clockwise
-   * @param lastColour what the colours go over into
-   * @param lastOpacity of the last copy, 0 to 1
+   * @param rotation degrees clockwise
+   * @param endColour what the colours go over into
+   * @param endOpacity of the last copy, 0 to 1
    */
   public record Copies(
       int count,
-      double across,
-      double down,
+      double stepX,
+      double stepY,
       double scale,
-      double turn,
-      Optional<Rgba> lastColour,
-      double lastOpacity) {
+      double rotation,
+      Optional<Rgba> endColour,
+      double endOpacity) {
     public static final Copies NONE = new Copies(0, 0, 0, 1, 0, Optional.empty(), 1);
 
     /** Whether they are moved at most. */
     public boolean areMoved() {
-      return scale == 1 && turn == 0;
+      return scale == 1 && rotation == 0;
     }
   }
 
@@ -178,9 +178,9 @@ public record Coat(
    * Dashes along a stroke, in points.
    *
    * @param lengths dash, gap, dash, and so on; an even number of them, or none
-   * @param phase how far into them a contour begins
+   * @param offset how far into them a contour begins
    */
-  public record Dashing(List<Double> lengths, double phase, DashFit fit) {
+  public record Dashing(List<Double> lengths, double offset, DashFit fit) {
     public static final Dashing SOLID = new Dashing(List.of(), 0, DashFit.EXACT);
 
     public Dashing {

@@ -128,8 +128,8 @@ public final class Coats {
           shownEffects(at));
     }
 
-    private Coat.Pose pose(Address at) {
-      return new Coat.Pose(
+    private Coat.Transform pose(Address at) {
+      return new Coat.Transform(
           points(Properties.COAT_X, at),
           points(Properties.COAT_Y, at),
           get(Properties.COAT_SCALE_X, at) / 100,
@@ -234,12 +234,12 @@ public final class Coats {
       double down = points(Properties.SHADOW_Y, at);
       double blur = points(Properties.SHADOW_BLUR, at);
       double spread = points(Properties.EFFECT_SPREAD, at);
-      boolean knockedOut = get(Properties.SHADOW_KNOCKOUT, at);
+      boolean knockout = get(Properties.SHADOW_KNOCKOUT, at);
       return switch (get(Properties.EFFECT_KIND, at)) {
         case DROP_SHADOW ->
-            new Effect.DropShadow(colour, blend, across, down, blur, spread, knockedOut);
+            new Effect.DropShadow(colour, blend, across, down, blur, spread, knockout);
         case INNER_SHADOW -> new Effect.InnerShadow(colour, blend, across, down, blur, spread);
-        case OUTER_GLOW -> new Effect.OuterGlow(colour, blend, blur, spread, knockedOut);
+        case OUTER_GLOW -> new Effect.OuterGlow(colour, blend, blur, spread, knockout);
         case INNER_GLOW ->
             new Effect.InnerGlow(colour, blend, blur, spread, get(Properties.GLOW_SOURCE, at));
         case BLUR -> new Effect.Blur(blur);

@@ -15,19 +15,19 @@ public sealed interface Effect {
   }
 
   /** The same effect laid over what lies below it without mixing. */
-  default Effect unmixed() {
+  default Effect withNormalBlend() {
     return switch (this) {
       case DropShadow shadow ->
           new DropShadow(
               shadow.colour,
               BlendMode.NORMAL,
-              shadow.across,
-              shadow.down,
+              shadow.x,
+              shadow.y,
               shadow.blur,
               shadow.spread,
-              shadow.knockedOut);
+              shadow.knockout);
       case OuterGlow glow ->
-          new OuterGlow(glow.colour, BlendMode.NORMAL, glow.blur, glow.spread, glow.knockedOut);
+          new OuterGlow(glow.colour, BlendMode.NORMAL, glow.blur, glow.spread, glow.knockout);
       case InnerShadow _, InnerGlow _, Blur _, Bevel _ -> this;
     };
   }
@@ -44,24 +44,23 @@ public sealed interface Effect {
   /**
    * A shadow on what lies below.
    *
-   * @param across offset to the right
-   * @param down offset downwards
+   * @param x offset to the right
+   * @param y offset downwards
    * @param spread how far it reaches before it is blurred
-   * @param knockedOut whether it is cut away beneath what casts it
+   * @param knockout whether it is cut away beneath what casts it
    */
   record DropShadow(
       Rgba colour,
       BlendMode blend,
-      double across,
-      double down,
+      double x,
+      double y,
       double blur,
       double spread,
       boolean knockout)
       implements Effect {}
 
   /** A shadow that the edge casts inwards. */
-  record InnerShadow(
-      Rgba colour, BlendMode blend, double across, double down, double blur, double spread)
+  record InnerShadow(Rgba colour, BlendMode blend, double x, double y, double blur, double spread)
       implements Effect {}
 
   /** Light around. */
@@ -76,27 +75,34 @@ public sealed interface Effect {
   record Blur(double blur) implements Effect {}
 
   /**
-   * An edge that is lit as if it stood out.
+   * Edges that are lit as if they stood out.
    *
-   * @param angle where the light comes from, in degrees clockwise from rightwards
-   * @param height of the light over the surface, in degrees
+   * @param azimuth where the light comes from, in degrees clockwise from rightwards
+   * @param elevation of the light over the surface, in degrees
    * @param width how far the edge reaches inwards
    * @param depth how steep it is; negative for sunken
    */
   record Bevel(
-      double angle,
-      double height,
+      double azimuth,
+      double elevation,
       double width,
       double depth,
-      Rgba light,
-      BlendMode lightBlend,
+      Rgba highlight,
+      BlendMode highlightBlend,
       Rgba shade,
       BlendMode shadeBlend)
       implements Effect {
     /** The same edge in plain colours, which is lit in the same places. */
     public Bevel shape() {
       return new Bevel(
-          angle, height, width, depth, Rgba.WHITE, BlendMode.NORMAL, Rgba.BLACK, BlendMode.NORMAL);
+          azimuth,
+          elevation,
+          width,
+          depth,
+          Rgba.WHITE,
+          BlendMode.NORMAL,
+          Rgba.BLACK,
+          BlendMode.NORMAL);
     }
   }
 
@@ -104,7 +110,7 @@ public sealed interface Effect {
   default double outset() {
     return switch (this) {
       case DropShadow shadow ->
-          Math.max(Math.abs(shadow.across), Math.abs(shadow.down))
+          Math.max(Math.abs(shadow.x), Math.abs(shadow.y))
               + Math.max(0, shadow.spread)
               + shadow.blur / 2 * DEVIATIONS;
       case OuterGlow glow -> Math.max(0, glow.spread) + glow.blur / 2 * DEVIATIONS;

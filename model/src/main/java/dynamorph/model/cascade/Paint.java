@@ -44,8 +44,8 @@ public sealed interface Paint {
    *
    * @param stops at least one, in order of position
    * @param angle where it runs to, in degrees clockwise from rightwards
-   * @param across middle, in parts of the width of what it is fitted to
-   * @param down middle, in parts of the height
+   * @param centreX middle, in parts of the width of what it is fitted to
+   * @param centreY middle, in parts of the height
    * @param scale length, in parts of what it is fitted to
    * @param offset how far the stops are moved along, in parts of the length
    */
@@ -53,20 +53,30 @@ public sealed interface Paint {
       Course course,
       List<Stop> stops,
       double angle,
-      double across,
-      double down,
+      double centreX,
+      double centreY,
       double scale,
       double offset,
-      SpreadMethod repeat,
+      SpreadMethod spreadMethod,
       PaintBounds fit,
-      Interpolation mixing)
+      Interpolation interpolation)
       implements Paint {
     public Gradient {
       stops = List.copyOf(stops);
     }
 
     public Gradient withStops(List<Stop> changed) {
-      return new Gradient(course, changed, angle, across, down, scale, offset, repeat, fit, mixing);
+      return new Gradient(
+          course,
+          changed,
+          angle,
+          centreX,
+          centreY,
+          scale,
+          offset,
+          spreadMethod,
+          fit,
+          interpolation);
     }
 
     @Override
@@ -84,29 +94,29 @@ public sealed interface Paint {
    * A tile that is repeated, from the top left of what it is fitted to.
    *
    * @param marks colour of what is drawn on the tile
-   * @param ground colour between
+   * @param background colour between
    * @param size how far a tile is from the next, or how wide an image is, in points
    * @param weight how much of the tile the mark takes up, 0 to 1
    * @param angle degrees clockwise
-   * @param across how far the tiles are moved to the right, in points
-   * @param down how far the tiles are moved downwards, in points
+   * @param x how far the tiles are moved to the right, in points
+   * @param y how far the tiles are moved downwards, in points
    * @param image what is repeated if the tile is an image; empty if the project has none of that
    *     name
    */
   record Pattern(
       PatternTile tile,
       Rgba marks,
-      Rgba ground,
+      Rgba background,
       double size,
       double weight,
       double angle,
-      double across,
-      double down,
+      double x,
+      double y,
       PaintBounds fit,
       Optional<Asset> image)
       implements Paint {
     public Pattern withMarks(Rgba changed) {
-      return new Pattern(tile, changed, ground, size, weight, angle, across, down, fit, image);
+      return new Pattern(tile, changed, background, size, weight, angle, x, y, fit, image);
     }
 
     @Override
@@ -116,7 +126,7 @@ public sealed interface Paint {
 
     @Override
     public boolean isOpaque() {
-      return tile != PatternTile.IMAGE && marks.alpha() == 255 && ground.alpha() == 255;
+      return tile != PatternTile.IMAGE && marks.alpha() == 255 && background.alpha() == 255;
     }
   }
 }

@@ -45,7 +45,7 @@ class CoatsReadTest {
   @Test
   void aPlainCoatLiesInPlaceOnce() {
     Coat coat = coat();
-    assertThat(coat.pose().isNone()).isTrue();
+    assertThat(coat.transform().isNone()).isTrue();
     assertThat(coat.copies()).isEqualTo(Coat.Copies.NONE);
     assertThat(coat.isInPlace()).isTrue();
   }
@@ -60,12 +60,13 @@ class CoatsReadTest {
             "finish/fill/scale-y=-50",
             "finish/fill/rotation=30",
             "finish/fill/transform-origin=glyph");
-    assertThat(coat.pose()).isEqualTo(new Coat.Pose(5, -3, 1.5, -0.5, 30, PaintBounds.GLYPH));
-    assertThat(coat.pose().isMoved()).isFalse();
+    assertThat(coat.transform())
+        .isEqualTo(new Coat.Transform(5, -3, 1.5, -0.5, 30, PaintBounds.GLYPH));
+    assertThat(coat.transform().isMoved()).isFalse();
     assertThat(coat.isInPlace()).isFalse();
     Coat moved = coat("finish/fill/translate-x=1 pt");
-    assertThat(moved.pose().isMoved()).isTrue();
-    assertThat(moved.pose().isNone()).isFalse();
+    assertThat(moved.transform().isMoved()).isTrue();
+    assertThat(moved.transform().isNone()).isFalse();
   }
 
   @Test
@@ -87,7 +88,7 @@ class CoatsReadTest {
             "finish/fill/copies=2",
             "finish/fill/colours-stepped=true",
             "finish/fill/end-colour=swatch:copper");
-    assertThat(stepped.copies().lastColour()).contains(Rgba.parse("#b0562a"));
+    assertThat(stepped.copies().endColour()).contains(Rgba.parse("#b0562a"));
     assertThat(stepped.copies().areMoved()).isTrue();
     assertThat(coat.copies().areMoved()).isFalse();
   }
@@ -144,9 +145,9 @@ class CoatsReadTest {
   @Test
   void theSameCoatMixedInAnotherWayIsOtherwiseTheSame() {
     Coat coat = coat("finish/fill/copies=3", "finish/fill/blend=screen");
-    Coat plain = coat.mixedIn(BlendMode.NORMAL);
+    Coat plain = coat.withBlend(BlendMode.NORMAL);
     assertThat(plain.blend()).isEqualTo(BlendMode.NORMAL);
-    assertThat(plain.mixedIn(BlendMode.SCREEN)).isEqualTo(coat);
+    assertThat(plain.withBlend(BlendMode.SCREEN)).isEqualTo(coat);
   }
 
   @Test
@@ -164,9 +165,9 @@ class CoatsReadTest {
     assertThat(coat.effects())
         .extracting(Effect::blendBelow)
         .containsExactly(BlendMode.MULTIPLY, BlendMode.SCREEN, BlendMode.NORMAL);
-    assertThat(coat.effects().stream().limit(2).map(Effect::unmixed).map(Effect::blendBelow))
+    assertThat(coat.effects().stream().limit(2).map(Effect::withNormalBlend).map(Effect::blendBelow))
         .containsOnly(BlendMode.NORMAL);
-    assertThat(coat.effects().getLast().unmixed())
+    assertThat(coat.effects().getLast().withNormalBlend())
         .as("what shines inside mixes with its own coat")
         .isEqualTo(coat.effects().getLast());
   }

@@ -97,7 +97,7 @@ public final class DashLine {
       return List.of();
     }
     return switch (dashing.fit()) {
-      case EXACT -> exact(length, dashing.lengths(), dashing.phase(), 1);
+      case EXACT -> exact(length, dashing.lengths(), dashing.offset(), 1);
       case CONTOUR -> fitted(length, closed, dashing, period);
       case CORNERS ->
           corners.isEmpty()
@@ -125,11 +125,11 @@ public final class DashLine {
     double repeats = Math.max(1, Math.round(length / period));
     double scale = length / (repeats * period);
     if (!closed) {
-      return exact(length, dashing.lengths(), dashing.phase(), scale);
+      return exact(length, dashing.lengths(), dashing.offset(), scale);
     }
     // each repeat as a whole, so that a dash over the start is not cut in two
     List<Dash> dashes = new ArrayList<>();
-    double phase = dashing.phase() * scale % (period * scale);
+    double phase = dashing.offset() * scale % (period * scale);
     for (int repeat = 0; repeat < repeats; repeat++) {
       double at = repeat * period * scale - phase;
       addRepeat(dashes, at, dashing.lengths(), scale, scale, length);

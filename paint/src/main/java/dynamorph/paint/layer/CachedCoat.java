@@ -106,7 +106,7 @@ final class CachedCoat {
   }
 
   private byte[] painted() {
-    Coat unmixed = subject.coat().mixedIn(BlendMode.NORMAL);
+    Coat unmixed = subject.coat().withBlend(BlendMode.NORMAL);
     try (RasterSurface raster = new RasterSurface(part);
         Stencil.Shape shape = subject.shape().again()) {
       raster.draw(canvas -> {

@@ -158,7 +158,7 @@ final class CoatBrush {
 
     @Override
     public Object coverage() {
-      return List.of(shape.identity(), coat.shape(), coat.pose(), coat.copies());
+      return List.of(shape.identity(), coat.shape(), coat.transform(), coat.copies());
     }
 
     @Override

@@ -29,8 +29,8 @@ record CoatCopies(Coat coat) {
 
   private boolean isVisible(int copy) {
     double scale = scale(copy);
-    double across = Math.abs(coat.pose().scaleAcross() * scale);
-    double down = Math.abs(coat.pose().scaleDown() * scale);
+    double across = Math.abs(coat.transform().scaleX() * scale);
+    double down = Math.abs(coat.transform().scaleY() * scale);
     return Math.min(across, down) > SMALLEST && Math.max(across, down) < LARGEST;
   }
 
@@ -41,10 +41,10 @@ record CoatCopies(Coat coat) {
   /** The coat as it would be in place, in the paint of a copy. */
   Coat plain(int copy) {
     double share = coat.copies().count() == 0 ? 0 : copy / (double) coat.copies().count();
-    double opacity = 1 + share * (coat.copies().lastOpacity() - 1);
+    double opacity = 1 + share * (coat.copies().endOpacity() - 1);
     return Coat.inPlace(
         coat.shape(),
-        stepped(coat.paint(), coat.copies().lastColour(), share),
+        stepped(coat.paint(), coat.copies().endColour(), share),
         opacity,
         coat.blend(),
         List.of());
@@ -73,9 +73,11 @@ record CoatCopies(Coat coat) {
 
   /** Where a copy of the coat lies on a shape, part by part if each has a middle of its own. */
   List<Place> places(int copy, Stencil.Shape shape) {
-    boolean moved = coat.pose().isMoved() && (copy == 0 || coat.copies().areMoved());
+    boolean moved = coat.transform().isMoved() && (copy == 0 || coat.copies().areMoved());
     List<Stencil.Part> parts =
-        moved ? List.of(new Stencil.Part(shape, Box.EMPTY)) : shape.parts(coat.pose().about());
+        moved
+            ? List.of(new Stencil.Part(shape, Box.EMPTY))
+            : shape.parts(coat.transform().origin());
     return parts.stream().map(part -> new Place(part.shape(), matrix(copy, part.box()))).toList();
   }
 
@@ -93,15 +95,17 @@ record CoatCopies(Coat coat) {
   private Matrix33 matrix(int copy, Box box) {
     double middleX = box.x() + box.width() / 2;
     double middleY = box.y() + box.height() / 2;
-    double across = middleX + coat.pose().across() + copy * coat.copies().across();
-    double down = middleY + coat.pose().down() + copy * coat.copies().down();
+    double across = middleX + coat.transform().translateX() + copy * coat.copies().stepX();
+    double down = middleY + coat.transform().translateY() + copy * coat.copies().stepY();
     double scale = scale(copy);
     return Matrix33.makeTranslate((float) across, (float) down)
-        .makeConcat(Matrix33.makeRotate((float) (coat.pose().turn() + copy * coat.copies().turn())))
+        .makeConcat(
+            Matrix33.makeRotate(
+                (float) (coat.transform().rotation() + copy * coat.copies().rotation())))
         .makeConcat(
             Matrix33.makeScale(
-                (float) (coat.pose().scaleAcross() * scale),
-                (float) (coat.pose().scaleDown() * scale)))
+                (float) (coat.transform().scaleX() * scale),
+                (float) (coat.transform().scaleY() * scale)))
         .makeConcat(Matrix33.makeTranslate((float) -middleX, (float) -middleY));
   }
 
@@ -138,11 +142,11 @@ record CoatCopies(Coat coat) {
       Box point = new Box(m[0] * x + m[1] * y + m[2], m[3] * x + m[4] * y + m[5], 0, 0);
       whole = whole == null ? point : whole.with(point);
     }
-    double across = coat.pose().across() + copy * coat.copies().across();
-    double down = coat.pose().down() + copy * coat.copies().down();
+    double across = coat.transform().translateX() + copy * coat.copies().stepX();
+    double down = coat.transform().translateY() + copy * coat.copies().stepY();
     double border = Math.hypot(m[0], m[3]) * Math.hypot(own.width(), own.height()) / 2;
-    boolean moved = coat.pose().isMoved() && coat.copies().areMoved();
-    return switch (coat.pose().about()) {
+    boolean moved = coat.transform().isMoved() && coat.copies().areMoved();
+    return switch (coat.transform().origin()) {
       case LAYER -> whole;
       case GLYPH, LINE, PARAGRAPH ->
           moved ? whole : whole.with(own.moved(across, down).grown(border, border));

@@ -124,7 +124,7 @@ final class EffectBrush {
         own.add(effect);
       }
     }
-    own.add(effects.get(index).unmixed());
+    own.add(effects.get(index).withNormalBlend());
     new EffectBrush(canvas, subject, 1, BlendMode.NORMAL).below(own);
   }
 
@@ -147,7 +147,7 @@ final class EffectBrush {
       double down,
       double soft,
       double spread,
-      boolean knockedOut) {}
+      boolean knockout) {}
 
   private void below(List<Effect> effects) {
     List<Cast> casts = casts(effects);
@@ -183,11 +183,11 @@ final class EffectBrush {
                 new Cast(
                     shadow.colour(),
                     shadow.blend(),
-                    shadow.across(),
-                    shadow.down(),
+                    shadow.x(),
+                    shadow.y(),
                     Math.hypot(shadow.blur(), softened),
                     shadow.spread(),
-                    shadow.knockedOut()));
+                    shadow.knockout()));
         case Effect.OuterGlow glow ->
             casts.add(
                 new Cast(
@@ -197,7 +197,7 @@ final class EffectBrush {
                     0,
                     Math.hypot(glow.blur(), softened),
                     glow.spread(),
-                    glow.knockedOut()));
+                    glow.knockout()));
         case Effect.InnerShadow _, Effect.InnerGlow _, Effect.Bevel _ -> {}
       }
     }
@@ -223,7 +223,7 @@ final class EffectBrush {
       return;
     }
     Rgba colour = cast.colour.faded(opacity);
-    if (!cast.knockedOut) {
+    if (!cast.knockout) {
       shade(grid, plane, colour, cast.mode);
       return;
     }
@@ -349,8 +349,8 @@ final class EffectBrush {
             new Shine(
                 shadow.colour(),
                 shadow.blend(),
-                shadow.across(),
-                shadow.down(),
+                shadow.x(),
+                shadow.y(),
                 shadow.blur(),
                 shadow.spread(),
                 true);
@@ -362,7 +362,7 @@ final class EffectBrush {
                 0,
                 glow.blur(),
                 glow.spread(),
-                glow.from() == GlowSource.EDGE);
+                glow.source() == GlowSource.EDGE);
         case Effect.Bevel _, Effect.Blur _, Effect.DropShadow _, Effect.OuterGlow _ -> null;
       };
     }
@@ -406,7 +406,7 @@ final class EffectBrush {
       double from =
           switch (effect) {
             case Effect.InnerShadow shadow ->
-                Math.max(Math.abs(shadow.across()), Math.abs(shadow.down()))
+                Math.max(Math.abs(shadow.x()), Math.abs(shadow.y()))
                     + Math.abs(shadow.spread())
                     + shadow.blur() / 2 * Effect.DEVIATIONS;
             case Effect.InnerGlow glow ->
@@ -468,7 +468,7 @@ final class EffectBrush {
                   new PlaneKey(subject.coverage(), grid, part, 0, 0, 0, softened), edge.shape());
           Relief relief = planes.relief(key, () -> relief(edge));
           shine(relief.shade(), edge.shade(), edge.shadeBlend());
-          shine(relief.light(), edge.light(), edge.lightBlend());
+          shine(relief.light(), edge.highlight(), edge.highlightBlend());
         }
         case Effect.Blur blur -> soften(grid.deviation(blur.blur()));
         case Effect.DropShadow _, Effect.OuterGlow _ -> {}
@@ -480,8 +480,8 @@ final class EffectBrush {
           covered,
           edge.width() * grid.scale(),
           edge.depth(),
-          grid.direction(edge.angle()),
-          Math.toRadians(edge.height()));
+          grid.direction(edge.azimuth()),
+          Math.toRadians(edge.elevation()));
     }
 
     private void shine(CoverageMask plane, Rgba colour, BlendMode mode) {

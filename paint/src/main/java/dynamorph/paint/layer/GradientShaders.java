@@ -43,7 +43,7 @@ final class GradientShaders {
           case LINEAR -> along(gradient, box);
           case RADIAL -> {
             if (offset < 0) {
-              if (gradient.repeat() == SpreadMethod.PAD) {
+              if (gradient.spreadMethod() == SpreadMethod.PAD) {
                 stops = cutAtCentre(stops, offset);
                 offset = 0;
               } else {
@@ -52,8 +52,8 @@ final class GradientShaders {
               }
             }
             yield new AreaPaint.Outwards(
-                box.x() + gradient.across() * width(box),
-                box.y() + gradient.down() * height(box),
+                box.x() + gradient.centreX() * width(box),
+                box.y() + gradient.centreY() * height(box),
                 width(box) / 2 * gradient.scale(),
                 height(box) / 2 * gradient.scale(),
                 offset);
@@ -62,7 +62,7 @@ final class GradientShaders {
               throw new IllegalArgumentException(
                   Messages.of("gradient-shaders.a-conic-gradient-has-no-such"));
         };
-    return new AreaPaint.Ramp(course, stops, gradient.repeat());
+    return new AreaPaint.Ramp(course, stops, gradient.spreadMethod());
   }
 
   private static double width(Box box) {
@@ -75,8 +75,8 @@ final class GradientShaders {
 
   private static AreaPaint.Along along(Gradient gradient, Box box) {
     double angle = Math.toRadians(gradient.angle());
-    double x = box.x() + gradient.across() * width(box);
-    double y = box.y() + gradient.down() * height(box);
+    double x = box.x() + gradient.centreX() * width(box);
+    double y = box.y() + gradient.centreY() * height(box);
     double length =
         (Math.abs(width(box) * Math.cos(angle)) + Math.abs(height(box) * Math.sin(angle)))
             * gradient.scale();
@@ -131,7 +131,7 @@ final class GradientShaders {
   /** The shader of a gradient in a box; the caller closes it. */
   static Shader of(Gradient gradient, Box box) {
     FilterTileMode tiles =
-        switch (gradient.repeat()) {
+        switch (gradient.spreadMethod()) {
           case PAD -> FilterTileMode.CLAMP;
           case REPEAT -> FilterTileMode.REPEAT;
           case REFLECT -> FilterTileMode.MIRROR;
@@ -172,8 +172,8 @@ final class GradientShaders {
     float start = (float) (gradient.angle() + gradient.offset() * 360);
     Matrix33 turned =
         Matrix33.makeTranslate(
-                (float) (box.x() + gradient.across() * width(box)),
-                (float) (box.y() + gradient.down() * height(box)))
+                (float) (box.x() + gradient.centreX() * width(box)),
+                (float) (box.y() + gradient.centreY() * height(box)))
             .makeConcat(Matrix33.makeRotate(start));
     GradientStyle style = new GradientStyle(tiles, true, turned);
     float end = (float) (360 * Math.min(1, gradient.scale()));
@@ -205,7 +205,7 @@ final class GradientShaders {
     all.add(before);
     for (Stop stop : gradient.stops()) {
       boolean finer =
-          gradient.mixing() == Interpolation.OKLAB
+          gradient.interpolation() == Interpolation.OKLAB
               && stop.position() > before.position()
               && !stop.colour().equals(before.colour());
       for (int piece = 1; finer && piece < PIECES; piece++) {

@@ -32,7 +32,7 @@ record Neighbours(boolean covered, double rim) {
   private static boolean covers(Coat coat) {
     return coat.shape() instanceof Coat.Fill fill
         && fill.offset() >= 0
-        && coat.pose().isNone()
+        && coat.transform().isNone()
         && isHiding(coat);
   }
 

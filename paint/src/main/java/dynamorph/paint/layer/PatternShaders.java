@@ -127,11 +127,11 @@ final class PatternShaders {
           .image()
           .flatMap(PatternShaders::image)
           .map(image -> tiled(image, pattern, box))
-          .orElseGet(() -> Shader.makeColor(pattern.ground().argb()));
+          .orElseGet(() -> Shader.makeColor(pattern.background().argb()));
     }
     ByteBuffer uniforms = ByteBuffer.allocate(10 * Float.BYTES).order(ByteOrder.nativeOrder());
     put(uniforms, pattern.marks());
-    put(uniforms, pattern.ground());
+    put(uniforms, pattern.background());
     uniforms.putFloat((float) pattern.weight());
     uniforms.putFloat((float) Math.max(1e-6, 1 / (scale * pattern.size())));
     try (Data data = Data.makeFromBytes(uniforms.array())) {
@@ -155,8 +155,7 @@ final class PatternShaders {
    * @param unit how many points a unit of the tiles is long
    */
   static Matrix33 matrix(Pattern pattern, Box box, double unit) {
-    return Matrix33.makeTranslate(
-            (float) (box.x() + pattern.across()), (float) (box.y() + pattern.down()))
+    return Matrix33.makeTranslate((float) (box.x() + pattern.x()), (float) (box.y() + pattern.y()))
         .makeConcat(Matrix33.makeRotate((float) pattern.angle()))
         .makeConcat(Matrix33.makeScale((float) unit));
   }
@@ -183,7 +182,7 @@ final class PatternShaders {
                                   image.getWidth(),
                                   image.getHeight(),
                                   matrix(pattern, box, pattern.size() / image.getWidth()))))
-              .orElseGet(() -> new AreaPaint.Plain(pattern.ground())));
+              .orElseGet(() -> new AreaPaint.Plain(pattern.background())));
     }
     double width = pattern.tile() == PatternTile.WAVES ? 2 : 1;
     double height = pattern.tile() == PatternTile.DOTS ? Math.sqrt(3) : 1;
@@ -193,7 +192,7 @@ final class PatternShaders {
             width,
             height,
             pattern.marks(),
-            pattern.ground(),
+            pattern.background(),
             matrix(pattern, box, pattern.size())));
   }
 

@@ -259,17 +259,17 @@ class EffectsTest {
   /** Variances add up: two blurs of 6 and 8 under a shadow are one of 10. */
   @Test
   void blursBeforeAShadowSoftenItTogether() {
-    Effect shadow = new Effect.DropShadow(BLACK, BlendMode.NORMAL, 60, 0, 0, 0, true);
+    Effect shadow = new Effect.DropShadow(BLACK, BlendMode.NORMAL, 44, 0, 0, 0, true);
     Pixels two = painted(coat(FILL, WHITE, new Effect.Blur(6), new Effect.Blur(8), shadow));
-    float[] wanted = covered(FILL, 60, 0, 10 / 2.0);
+    float[] wanted = covered(FILL, 44, 0, 10 / 2.0);
     float[] blurred = covered(FILL, 0, 0, 10 / 2.0);
     int compared = 0;
     for (int index = 0; index < wanted.length; index++) {
       if (blurred[index] == 0 && wanted[index] > 0.02) {
-        assertThat(Math.abs(alpha(two, index) - wanted[index] * 255)).isLessThan(4f);
+        assertThat(Math.abs(alpha(two, index) - wanted[index] * 255)).as("at %d, %d: %d for %.1f", index % SIZE, index / SIZE, (int) alpha(two, index), wanted[index] * 255).isLessThan(4f);
         compared++;
       }
     }
-    assertThat(compared).isGreaterThan(500);
+    assertThat(compared).isGreaterThan(300);
   }
 }

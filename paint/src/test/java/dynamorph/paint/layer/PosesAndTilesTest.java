@@ -49,17 +49,17 @@ class PosesAndTilesTest {
         });
   }
 
-  private static Coat coat(Paint paint, Coat.Pose pose, Coat.Copies copies) {
+  private static Coat coat(Paint paint, Coat.Transform pose, Coat.Copies copies) {
     return new Coat(FILL, paint, 1, BlendMode.NORMAL, pose, copies, List.of());
   }
 
-  private static Coat red(Coat.Pose pose, Coat.Copies copies) {
+  private static Coat red(Coat.Transform pose, Coat.Copies copies) {
     return coat(new Paint.Solid(RED), pose, copies);
   }
 
   @Test
   void aCoatIsScaledAndTurnedAboutTheMiddleAndThenMoved() {
-    Coat.Pose pose = new Coat.Pose(40, 10, 2, 0.5, 90, PaintBounds.LAYER);
+    Coat.Transform pose = new Coat.Transform(40, 10, 2, 0.5, 90, PaintBounds.LAYER);
     Pixels pixels = painted(red(pose, Coat.Copies.NONE));
     // 40 wide and 10 high, turned a quarter: 10 wide and 40 high about (110, 80)
     assertThat(count(pixels, RED)).isEqualTo(400);
@@ -71,7 +71,7 @@ class PosesAndTilesTest {
   @Test
   void copiesLieBelowEachOtherAStepApartInColoursThatGoOverIntoTheLast() {
     Coat.Copies copies = new Coat.Copies(4, 10, 0, 1, 0, Optional.of(BLUE), 1);
-    Pixels pixels = painted(red(Coat.Pose.NONE, copies));
+    Pixels pixels = painted(red(Coat.Transform.NONE, copies));
     assertThat(count(pixels, RED)).as("the coat itself, on top").isEqualTo(400);
     assertThat(count(pixels, BLUE)).as("what shows of the last copy").isEqualTo(200);
     int between = pixels.argb(60 + 20 + 15, 70);
@@ -82,7 +82,7 @@ class PosesAndTilesTest {
   @Test
   void copiesFadeAndShrinkStepByStep() {
     Coat.Copies copies = new Coat.Copies(2, 30, 0, 0.5, 0, Optional.empty(), 0.5);
-    Pixels pixels = painted(red(Coat.Pose.NONE, copies));
+    Pixels pixels = painted(red(Coat.Transform.NONE, copies));
     // a half as large, half opaque in the end: 5 by 5 about (130, 70)
     assertThat(pixels.argb(130, 70) & 0xFF).isCloseTo(127, within(2));
     assertThat(pixels.argb(126, 70)).isEqualTo(0xFFFFFFFF);
@@ -92,8 +92,8 @@ class PosesAndTilesTest {
   @Test
   void anyNumberOfCopiesOfAnyScaleIsPaintedWithoutHarm() {
     Coat.Copies copies = new Coat.Copies(500, 0, 0, 10, 7, Optional.empty(), 1);
-    Coat.Pose pose = new Coat.Pose(0, 0, 0, -100, 0, PaintBounds.GLYPH);
-    assertThat(count(painted(red(Coat.Pose.NONE, copies)), RED)).isEqualTo(200 * 200);
+    Coat.Transform pose = new Coat.Transform(0, 0, 0, -100, 0, PaintBounds.GLYPH);
+    assertThat(count(painted(red(Coat.Transform.NONE, copies)), RED)).isEqualTo(200 * 200);
     assertThat(count(painted(red(pose, copies)), RED)).isZero();
   }
 
@@ -114,7 +114,7 @@ class PosesAndTilesTest {
   /** The share of the square that marks cover. */
   private static double share(Paint.Pattern pattern) {
     Pixels pixels =
-        painted(new Box(10, 10, 180, 180), coat(pattern, Coat.Pose.NONE, Coat.Copies.NONE));
+        painted(new Box(10, 10, 180, 180), coat(pattern, Coat.Transform.NONE, Coat.Copies.NONE));
     double dark = 0;
     for (int y = 10; y < 190; y++) {
       for (int x = 10; x < 190; x++) {
@@ -156,7 +156,7 @@ class PosesAndTilesTest {
     Paint.Pattern moved =
         new Paint.Pattern(
             PatternTile.STRIPES, RED, BLUE, 20, 0.5, 90, 0, 4, PaintBounds.LAYER, Optional.empty());
-    Pixels pixels = painted(coat(moved, Coat.Pose.NONE, Coat.Copies.NONE));
+    Pixels pixels = painted(coat(moved, Coat.Transform.NONE, Coat.Copies.NONE));
     // turned a quarter the bars lie across; the first stands from 5 to 15 points down
     assertThat(pixels.argb(70, 60 + 4 + 6)).isEqualTo(RED.argb());
     assertThat(pixels.argb(70, 60 + 4 + 2)).isEqualTo(BLUE.argb());
@@ -188,7 +188,7 @@ class PosesAndTilesTest {
             0,
             PaintBounds.LAYER,
             Optional.of(asset));
-    Pixels pixels = painted(coat(image, Coat.Pose.NONE, Coat.Copies.NONE));
+    Pixels pixels = painted(coat(image, Coat.Transform.NONE, Coat.Copies.NONE));
     assertThat(pixels.argb(62, 70)).isEqualTo(RED.argb());
     assertThat(pixels.argb(66, 70)).isEqualTo(BLUE.argb());
     assertThat(pixels.argb(70, 70)).isEqualTo(RED.argb());

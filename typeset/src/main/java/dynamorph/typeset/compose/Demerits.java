@@ -30,7 +30,9 @@ record Demerits(double hyphen, boolean keepLastWord) {
   /** Spacing so loose that more of it makes no difference. */
   static final double LOOSEST = 1e4;
 
-  /** The fitness class of a line by its adjustment ratio: 0 tight, 1 decent, 2 loose, 3 very loose. */
+  /**
+   * The fitness class of a line by its adjustment ratio: 0 tight, 1 decent, 2 loose, 3 very loose.
+   */
   static int fitness(double ratio) {
     if (ratio < -0.5) {
       return 0;
