@@ -165,7 +165,8 @@ class CoatsReadTest {
     assertThat(coat.effects())
         .extracting(Effect::blendBelow)
         .containsExactly(BlendMode.MULTIPLY, BlendMode.SCREEN, BlendMode.NORMAL);
-    assertThat(coat.effects().stream().limit(2).map(Effect::withNormalBlend).map(Effect::blendBelow))
+    assertThat(
+            coat.effects().stream().limit(2).map(Effect::withNormalBlend).map(Effect::blendBelow))
         .containsOnly(BlendMode.NORMAL);
     assertThat(coat.effects().getLast().withNormalBlend())
         .as("what shines inside mixes with its own coat")

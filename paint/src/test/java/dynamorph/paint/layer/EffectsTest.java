@@ -266,7 +266,11 @@ class EffectsTest {
     int compared = 0;
     for (int index = 0; index < wanted.length; index++) {
       if (blurred[index] == 0 && wanted[index] > 0.02) {
-        assertThat(Math.abs(alpha(two, index) - wanted[index] * 255)).as("at %d, %d: %d for %.1f", index % SIZE, index / SIZE, (int) alpha(two, index), wanted[index] * 255).isLessThan(4f);
+        assertThat(Math.abs(alpha(two, index) - wanted[index] * 255))
+            .as(
+                "at %d, %d: %d for %.1f",
+                index % SIZE, index / SIZE, (int) alpha(two, index), wanted[index] * 255)
+            .isLessThan(4f);
         compared++;
       }
     }
