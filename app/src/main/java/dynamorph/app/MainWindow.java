@@ -82,7 +82,7 @@ public final class MainWindow {
   private final StylesColumn styles;
   private final FindPane find;
   private final FontsPane fonts;
-  private final FinishPresetsPane ready;
+  private final FinishPresetsPane presets;
   private final SpellingService spelling;
   private final CueWatch cueWatch;
   private final FilmActions films;
@@ -157,7 +157,7 @@ public final class MainWindow {
     this.fonts =
         new FontsPane(
             workspace, stage, current, new ProjectFamilies(workspace, current, plainFace, user));
-    this.ready = new FinishPresetsPane(workspace, stage, current, pictures);
+    this.presets = new FinishPresetsPane(workspace, stage, current, pictures);
     registerActions();
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
@@ -187,7 +187,7 @@ public final class MainWindow {
 
   private StackPane side(
       StyleDesk desk, StyleDeletionPane deletion, SwatchPane swatch, StyleImportPane styleImport) {
-    StackPane side = new StackPane(tabs, desk, keep, ready, deletion, swatch, styleImport);
+    StackPane side = new StackPane(tabs, desk, keep, presets, deletion, swatch, styleImport);
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
@@ -210,7 +210,7 @@ public final class MainWindow {
                 },
             workspace.attemptProperty());
     BooleanBinding choosing = free.and(workspace.view().finishPresetsProperty());
-    ready.visibleProperty().bind(choosing);
+    presets.visibleProperty().bind(choosing);
     tabs.visibleProperty().bind(free.and(choosing.not()));
     return side;
   }
@@ -266,8 +266,8 @@ public final class MainWindow {
     return find;
   }
 
-  FinishPresetsPane ready() {
-    return ready;
+  FinishPresetsPane presets() {
+    return presets;
   }
 
   public FontsPane fonts() {
@@ -332,7 +332,7 @@ public final class MainWindow {
     layers.register(actions, when, () -> scene.getWindow());
     finish.register(actions, when);
     new StyleActions(workspace, styles, stage::requestFocus).register(actions, when);
-    actions.add("styles.finish-presets", "F10", ready::open);
+    actions.add("styles.finish-presets", "F10", presets::open);
     new TextActions(workspace, stage, spelling, this::studio, this::askForRuby)
         .register(actions, when);
     actions.add("text.find", "Shortcut+F", find::open);

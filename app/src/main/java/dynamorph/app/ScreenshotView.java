@@ -48,7 +48,6 @@ import javafx.scene.paint.Color;
 import javafx.stage.Popup;
 import javafx.stage.Window;
 import javafx.util.Duration;
-import javax.imageio.ImageIO;
 
 /** Takes pictures of the real window in set states of the demo. */
 final class ScreenshotView {
@@ -80,7 +79,7 @@ final class ScreenshotView {
     views.put("languages", ScreenshotView::languages);
     views.put("finish", ScreenshotView::finish);
     views.put("gradient", ScreenshotView::gradient);
-    views.put("ready-made", ScreenshotView::ready);
+    views.put("finish-presets", ScreenshotView::presets);
     views.put("outlines", ScreenshotView::outlines);
     views.put("timeline", ScreenshotView::timeline);
     views.put("cues", ScreenshotView::cues);
@@ -267,13 +266,13 @@ final class ScreenshotView {
         });
   }
 
-  private static void ready(MainWindow main) {
+  private static void presets(MainWindow main) {
     main.workspace().select(List.of(new LayerId("web-title")));
     main.stage()
         .afterNextFrame(() -> {
           main.stage().fitSelection();
-          main.ready().open();
-          if (main.scene().lookup("#ready-comic") instanceof javafx.scene.Node card) {
+          main.presets().open();
+          if (main.scene().lookup("#preset-comic") instanceof javafx.scene.Node card) {
             javafx.application.Platform.runLater(card::requestFocus);
           }
         });
@@ -329,9 +328,14 @@ final class ScreenshotView {
   /** Brings the window into a state, waits until it has settled, writes the picture and leaves. */
   static void take(MainWindow main, String view, Path file) {
     pause(() -> {
-      VIEWS.get(view).accept(main);
+      show(main, view);
       whenSettled(main, file, 0);
     });
+  }
+
+  /** Brings the window into a state; some of it comes with the next frames. */
+  static void show(MainWindow main, String view) {
+    VIEWS.get(view).accept(main);
   }
 
   private static void whenSettled(MainWindow main, Path file, int tries) {
@@ -354,7 +358,8 @@ final class ScreenshotView {
     BufferedImage picture = withPopups(main);
     int code = 0;
     try {
-      SafeFile.write(file, stream -> ImageIO.write(picture, "png", stream));
+      List<String> words = ShownWords.of(main.scene().getRoot());
+      SafeFile.write(file, stream -> ShownWords.write(picture, words, stream));
     } catch (IOException problem) {
       System.err.println("dynamorph: " + problem.getMessage());
       code = 1;

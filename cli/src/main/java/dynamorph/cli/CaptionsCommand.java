@@ -108,7 +108,7 @@ final class CaptionsCommand implements Callable<Integer> {
 
   private List<Remark> converted(Path to) throws IOException {
     CaptionFiles.Read read = CaptionFiles.read(in, FrameBox.HD);
-    CaptionList sheet = rate == null ? read.sheet() : snapped(read.sheet());
+    CaptionList sheet = rate == null ? read.captions() : snapped(read.captions());
     String language =
         sheet.language().isBlank()
             ? CaptionFiles.language(in.getFileName().toString()).orElse("en")

@@ -98,8 +98,8 @@ public final class FinishEditor extends VBox {
             title,
             gap,
             adder(
-                "ready-made",
-                "ready-made",
+                "finish-presets",
+                "finish-presets",
                 Messages.of("finish-editor.choose-from-finishes-that-come-with"),
                 () -> workspace.view().finishPresetsProperty().set(true)),
             adder(

@@ -60,8 +60,8 @@ public final class FinishPresetsPane extends VBox {
     this.stage = stage;
     this.studio = studio;
     this.pictures = pictures;
-    getStyleClass().addAll("inspector", "ready-pane");
-    setId("ready-pane");
+    getStyleClass().addAll("inspector", "preset-pane");
+    setId("preset-pane");
     HBox head = Controls.paneHead(Messages.of("finish-presets-pane.finish-presets"), this::close);
     hint.getStyleClass().add("quiet");
     hint.setWrapText(true);
@@ -119,10 +119,10 @@ public final class FinishPresetsPane extends VBox {
     picture.setFitHeight(CARD_HEIGHT);
     cards.put(finish, picture);
     Button card = new Button(finish.name(), picture);
-    card.setId("ready-" + finish.id());
+    card.setId("preset-" + finish.id());
     card.setContentDisplay(ContentDisplay.TOP);
     card.setPrefWidth(CARD_WIDTH);
-    card.getStyleClass().add("ready-card");
+    card.getStyleClass().add("preset-card");
     card.setTooltip(new Tooltip(finish.note()));
     card.setAccessibleText(finish.name() + ": " + finish.note());
     card.setOnAction(_ -> wear(finish));
@@ -237,7 +237,7 @@ public final class FinishPresetsPane extends VBox {
             : getScene().getWindow().getOutputScaleX();
     pictures.show(
         view,
-        List.of("ready", finish.id(), words, letters, with, ratio),
+        List.of("preset", finish.id(), words, letters, with, ratio),
         () ->
             with.specimens()
                 .wearing(

@@ -294,20 +294,20 @@ class FinishJourneyTest extends JourneyTest {
   void aReadyMadeFinishIsTriedOnAndWorn() {
     Driver.needsADisplay();
     driver.pressText("web-title");
-    driver.press("ready-made");
-    driver.robot().moveTo(driver.reveal("#ready-comic"));
+    driver.press("finish-presets");
+    driver.robot().moveTo(driver.reveal("#preset-comic"));
     driver.waitFor(
         "the finish is tried on", () -> !driver.workspace().shownProperty().get().equals(demo));
     assertThat(driver.project()).isEqualTo(demo);
-    driver.press("ready-comic");
+    driver.press("preset-comic");
     assertThat(driver.layer("web-title").follows())
         .extracting(Object::toString)
-        .contains("ready-comic");
+        .contains("preset-comic");
     assertThat(driver.project().styles().named("Comic")).isPresent();
     assertThat(Coats.of(values("web-title"), Address.FINISH))
         .extracting(Address::coat)
         .containsExactly("block", "pop", "face", "ink");
-    driver.press("ready-neon");
+    driver.press("preset-neon");
     assertThat(Coats.of(values("web-title"), Address.FINISH))
         .extracting(Address::coat)
         .containsExactly("tube", "gas");

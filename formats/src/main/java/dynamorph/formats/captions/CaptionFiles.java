@@ -76,7 +76,7 @@ public final class CaptionFiles {
    *
    * @param remarks what was repaired, left out or cannot be carried over
    */
-  public record Read(CaptionList sheet, List<Remark> remarks) {}
+  public record Read(CaptionList captions, List<Remark> remarks) {}
 
   /**
    * What was written.
@@ -89,7 +89,7 @@ public final class CaptionFiles {
    * Reads a file.
    *
    * @param frame of the film that it is for
-   * @throws CaptionsUnreadable naming what is wrong and where
+   * @throws CaptionException naming what is wrong and where
    */
   public static Read read(Path file, FrameBox frame) throws IOException {
     if (!Files.exists(file)) {
@@ -114,21 +114,21 @@ public final class CaptionFiles {
       throw new CaptionException(Messages.of("caption-files.the-file-is-empty"));
     }
     List<Remark> remarks = new ArrayList<>();
-    CaptionList sheet =
+    CaptionList captions =
         switch (format(text, name)) {
           case WEBVTT -> VttReader.read(text, frame, remarks);
           case TTML -> TtmlReader.read(text, frame, remarks);
           case SUBRIP -> SubRip.read(text, remarks);
         };
-    if (sheet.cues().size() > MOST_CUES) {
+    if (captions.cues().size() > MOST_CUES) {
       throw new CaptionException(
-          Messages.of("caption-files.it-has-cues-is-the-most", sheet.cues().size(), MOST_CUES));
+          Messages.of("caption-files.it-has-cues-is-the-most", captions.cues().size(), MOST_CUES));
     }
-    if (sheet.cues().isEmpty()) {
+    if (captions.cues().isEmpty()) {
       String first = remarks.isEmpty() ? "" : "; " + remarks.getFirst();
       throw new CaptionException(Messages.of("caption-files.it-has-no-cue-that-can", first));
     }
-    return new Read(capped(sheet, remarks), List.copyOf(remarks));
+    return new Read(capped(captions, remarks), List.copyOf(remarks));
   }
 
   private static Format format(String text, String name) throws CaptionException {
@@ -148,13 +148,13 @@ public final class CaptionFiles {
     }
   }
 
-  private static CaptionList capped(CaptionList sheet, List<Remark> remarks) {
-    boolean tooLong = sheet.cues().stream().anyMatch(cue -> cue.story().length() > LONGEST_CUE);
+  private static CaptionList capped(CaptionList captions, List<Remark> remarks) {
+    boolean tooLong = captions.cues().stream().anyMatch(cue -> cue.story().length() > LONGEST_CUE);
     if (!tooLong) {
-      return sheet;
+      return captions;
     }
     List<CaptionList.Cue> cues = new ArrayList<>();
-    for (CaptionList.Cue cue : sheet.cues()) {
+    for (CaptionList.Cue cue : captions.cues()) {
       if (cue.story().length() <= LONGEST_CUE) {
         cues.add(cue);
       } else {
@@ -178,7 +178,12 @@ public final class CaptionFiles {
       }
     }
     return new CaptionList(
-        sheet.language(), sheet.rate(), sheet.styles(), sheet.follows(), sheet.local(), cues);
+        captions.language(),
+        captions.rate(),
+        captions.styles(),
+        captions.follows(),
+        captions.local(),
+        cues);
   }
 
   /** A track of a film as the text of a file. */

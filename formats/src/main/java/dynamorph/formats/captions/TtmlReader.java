@@ -122,7 +122,7 @@ final class TtmlReader {
     factory.setProperty(XMLInputFactory.IS_COALESCING, true);
     try {
       XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(text.strip()));
-      return new TtmlReader(xml, frame, remarks).sheet();
+      return new TtmlReader(xml, frame, remarks).captions();
     } catch (XMLStreamException broken) {
       int line = broken.getLocation() == null ? 0 : broken.getLocation().getLineNumber();
       String why = broken.getMessage().replaceAll("(?s).*Message:\\s*", "");
@@ -137,7 +137,7 @@ final class TtmlReader {
     return xml.getLocation().getLineNumber();
   }
 
-  private CaptionList sheet() throws XMLStreamException, CaptionException {
+  private CaptionList captions() throws XMLStreamException, CaptionException {
     Deque<Context> open = new ArrayDeque<>();
     open.push(
         new Context(Time.ZERO, Optional.empty(), List.of(), PropertySet.EMPTY, "", false, ""));

@@ -160,7 +160,7 @@ class CaptionRoundTripTest {
   void timesAndWordsComeBack(CaptionFiles.Format format) throws CaptionException {
     for (long seed = 1; seed <= 12; seed++) {
       Project project = project(random(seed));
-      List<CaptionList.Cue> cues = again(project, format).sheet().cues();
+      List<CaptionList.Cue> cues = again(project, format).captions().cues();
       List<Layer> were = project.layers().toList();
       assertThat(cues).hasSize(were.size());
       for (int index = 0; index < cues.size(); index++) {
@@ -195,7 +195,7 @@ class CaptionRoundTripTest {
             Span.of("a "),
             Span.of("ding").withFollows(List.of(SOUND)));
     Project before = project(List.of(raised, spoken, ding));
-    CaptionList sheet = again(before, format).sheet();
+    CaptionList sheet = again(before, format).captions();
     Artboard empty =
         Artboard.empty("other", "Other", 1920, 1080, LengthUnit.PIXEL)
             .withTimeline(Optional.of(Timeline.of(FrameRate.PAL, Time.ofMillis(1000))));
@@ -235,7 +235,7 @@ class CaptionRoundTripTest {
       Project project = project(random(seed, true));
       List<String> were = project.layers().flatMap(cue -> readings(cue.story())).toList();
       List<String> are =
-          again(project, format).sheet().cues().stream()
+          again(project, format).captions().cues().stream()
               .flatMap(cue -> readings(cue.story()))
               .toList();
       assertThat(were).isNotEmpty();

@@ -20,8 +20,8 @@ class ImportsTest {
   void captionsAreReadAsTheyAreMeant(String name, int cues, int styles) throws IOException {
     CaptionFiles.Read read = CaptionFiles.read(IMPORTS.resolve(name), FrameBox.HD);
     assertThat(read.remarks()).isEmpty();
-    assertThat(read.sheet().cues()).hasSize(cues);
-    assertThat(read.sheet().styles()).hasSize(styles);
+    assertThat(read.captions().cues()).hasSize(cues);
+    assertThat(read.captions().styles()).hasSize(styles);
     assertThat(CaptionFiles.language(name)).isPresent();
   }
 

@@ -114,7 +114,9 @@ class SpoiledCaptionsTest {
             byte[] bytes = spoiled(sound, new SplittableRandom(seed));
             try {
               List<CaptionList.Cue> cues =
-                  CaptionFiles.read(bytes, "film." + format.ending(), FrameBox.HD).sheet().cues();
+                  CaptionFiles.read(bytes, "film." + format.ending(), FrameBox.HD)
+                      .captions()
+                      .cues();
               read++;
               assertThat(cues)
                   .as("seed %d", seed)

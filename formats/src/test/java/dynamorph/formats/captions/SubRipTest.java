@@ -36,7 +36,7 @@ class SubRipTest {
   }
 
   private static List<String> texts(CaptionFiles.Read read) {
-    return read.sheet().cues().stream().map(CaptionList.Cue::text).toList();
+    return read.captions().cues().stream().map(CaptionList.Cue::text).toList();
   }
 
   @ParameterizedTest
@@ -49,7 +49,8 @@ class SubRipTest {
   @ParameterizedTest
   @ValueSource(strings = {"UTF-8", "UTF-16LE", "UTF-16BE"})
   void aByteOrderMarkIsNoLetter(String charset) throws CaptionException {
-    assertThat(read(("\uFEFF" + TWO).getBytes(Charset.forName(charset))).sheet().cues()).hasSize(2);
+    assertThat(read(("\uFEFF" + TWO).getBytes(Charset.forName(charset))).captions().cues())
+        .hasSize(2);
   }
 
   @Test
@@ -61,14 +62,14 @@ class SubRipTest {
     CaptionFiles.Read read = read(text);
     assertThat(texts(read))
         .containsExactly("no number, dots", "stray blank line before\n\nand inside", "short arrow");
-    assertThat(read.sheet().cues().getFirst().in().millis()).isEqualTo(1500);
-    assertThat(read.sheet().cues().getFirst().out().millis()).isEqualTo(2250);
+    assertThat(read.captions().cues().getFirst().in().millis()).isEqualTo(1500);
+    assertThat(read.captions().cues().getFirst().out().millis()).isEqualTo(2250);
   }
 
   @Test
   void timesThatRunBackwardsAreLeftOutAndTold() throws CaptionException {
     CaptionFiles.Read read = read(TWO + "\n3\n00:00:09,000 --> 00:00:08,000\nbackwards\n");
-    assertThat(read.sheet().cues()).hasSize(2);
+    assertThat(read.captions().cues()).hasSize(2);
     assertThat(read.remarks()).hasSize(1);
     assertThat(read.remarks().getFirst().toString())
         .isEqualTo("line 11: left out: it would be seen from 00:00:09.000 to 00:00:08.000");
@@ -79,7 +80,7 @@ class SubRipTest {
     CaptionList.Cue cue =
         read("1\n00:00:01,000 --> 00:00:02,000\n{\\an8}a <i>b <b>c</i> d</b>"
                 + " <font color=\"#ff0000\">e</font> <x>f\n")
-            .sheet()
+            .captions()
             .cues()
             .getFirst();
     assertThat(cue.text()).isEqualTo("a b c d e <x>f");
@@ -100,7 +101,7 @@ class SubRipTest {
   void oneHugeCueIsCutAndManyAreRefused() throws CaptionException {
     CaptionFiles.Read read =
         read("1\n00:00:01,000 --> 00:00:02,000\n" + "word ".repeat(250_000) + "\n");
-    assertThat(read.sheet().cues().getFirst().story().length()).isEqualTo(10_000);
+    assertThat(read.captions().cues().getFirst().story().length()).isEqualTo(10_000);
     assertThat(read.remarks()).isNotEmpty();
     StringBuilder many = new StringBuilder();
     for (int index = 0; index <= CaptionFiles.MOST_CUES; index++) {

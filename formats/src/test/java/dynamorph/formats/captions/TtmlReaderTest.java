@@ -31,7 +31,7 @@ class TtmlReaderTest {
   }
 
   private static CaptionList body(String attributes, String body) throws CaptionException {
-    return read(HEAD + attributes + "><body><div>" + body + "</div></body></tt>").sheet();
+    return read(HEAD + attributes + "><body><div>" + body + "</div></body></tt>").captions();
   }
 
   @ParameterizedTest
@@ -70,7 +70,7 @@ class TtmlReaderTest {
         read(HEAD
                 + "><body begin=\"10s\"><div begin=\"5s\" end=\"20s\"><p begin=\"1s\""
                 + " end=\"2s\">a</p><p begin=\"3s\">to the end</p></div></body></tt>")
-            .sheet();
+            .captions();
     assertThat(sheet.cues().get(0).in()).isEqualTo(Time.ofMillis(16_000));
     assertThat(sheet.cues().get(0).out()).isEqualTo(Time.ofMillis(17_000));
     assertThat(sheet.cues().get(1).out()).isEqualTo(Time.ofMillis(30_000));
@@ -96,7 +96,7 @@ class TtmlReaderTest {
                 + "<p begin=\"1s\" end=\"2s\">a"
                 + words
                 + "b</p></div></body></tt>")
-            .sheet();
+            .captions();
     assertThat(sheet.cues().getFirst().story().paragraphs().getFirst().spans())
         .containsExactly(Span.of("a"), Span.of("\u6642\u8a08").withRuby("to kei"), Span.of("b"));
     assertThat(sheet.styles()).as("what only says what is ruby is no style").isEmpty();
@@ -112,7 +112,7 @@ class TtmlReaderTest {
                 + "</styling></head><body style=\"loud\"><div><p begin=\"1s\" end=\"2s\">a"
                 + " <span style=\"slanted\" tts:color=\"#00ff00\">b</span><br/>c</p></div></body>"
                 + "</tt>")
-            .sheet();
+            .captions();
     Style loud =
         sheet.styles().stream().filter(one -> one.name().equals("Loud")).findFirst().orElseThrow();
     Style base =

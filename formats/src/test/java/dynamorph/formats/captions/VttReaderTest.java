@@ -27,7 +27,7 @@ class VttReaderTest {
   }
 
   private static CaptionList.Cue cue(String text) throws CaptionException {
-    return read("WEBVTT\n\n" + text + "\n").sheet().cues().getFirst();
+    return read("WEBVTT\n\n" + text + "\n").captions().cues().getFirst();
   }
 
   private static List<Span> spans(String words) throws CaptionException {
@@ -77,7 +77,7 @@ class VttReaderTest {
   @ValueSource(
       strings = {"WEBVTT\n", "WEBVTT some title\n", "WEBVTT\tx\n", "\uFEFFWEBVTT\n", "WEBVTT\r\n"})
   void theSignatureMayBeFollowedByATitle(String head) throws CaptionException {
-    assertThat(read(head + "\n00:01.000 --> 00:02.000\na").sheet().cues()).hasSize(1);
+    assertThat(read(head + "\n00:01.000 --> 00:02.000\na").captions().cues()).hasSize(1);
   }
 
   @ParameterizedTest
@@ -118,10 +118,12 @@ class VttReaderTest {
             00:09.000 --> 00:10.000
             three
             """);
-    assertThat(read.sheet().cues().stream().map(CaptionList.Cue::text))
+    assertThat(read.captions().cues().stream().map(CaptionList.Cue::text))
         .containsExactly("one", "two, without a blank line before", "three");
-    assertThat(read.sheet().cues().getFirst().name()).isEqualTo("id of one");
-    assertThat(read.sheet().styles()).as("a style sheet after a cue counts for nothing").isEmpty();
+    assertThat(read.captions().cues().getFirst().name()).isEqualTo("id of one");
+    assertThat(read.captions().styles())
+        .as("a style sheet after a cue counts for nothing")
+        .isEmpty();
     assertThat(read.remarks()).hasSizeGreaterThanOrEqualTo(3);
   }
 
@@ -190,7 +192,7 @@ class VttReaderTest {
         00:01.000 --> 00:02.000
         <v Archive><c.sound>ding</c> dong</v>
         """)
-            .sheet();
+            .captions();
     assertThat(sheet.follows()).hasSize(1);
     Style all = style(sheet, "Caption");
     assertThat(all.level()).isEqualTo(StyleLevel.TEXT);
@@ -233,7 +235,7 @@ class VttReaderTest {
         00:01.000 --> 00:02.000 region:top
         a
         """)
-            .sheet();
+            .captions();
     PropertySet local = sheet.cues().getFirst().local();
     assertThat(local.get(Properties.BOX_WIDTH.key())).contains(768.0);
     assertThat(local.get(Properties.POSITION_Y.key())).contains(108.0);

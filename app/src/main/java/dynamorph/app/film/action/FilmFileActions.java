@@ -78,13 +78,13 @@ public final class FilmFileActions implements AutoCloseable {
   private void take(Artboard board, Path file, CaptionFiles.Read read) {
     String name = file.getFileName().toString();
     String language =
-        read.sheet().language().isBlank()
+        read.captions().language().isBlank()
             ? CaptionFiles.language(name).orElse(workspace.project().language())
-            : read.sheet().language();
+            : read.captions().language();
     Track.Captions track =
         Track.Captions.of(workspace.ids().next("track"), TrackActions.nameOf(language), language)
             .withFollows(
-                read.sheet().follows().isEmpty()
+                read.captions().follows().isEmpty()
                     ? OpenFilm.line(board)
                         .captions()
                         .findFirst()
@@ -94,13 +94,13 @@ public final class FilmFileActions implements AutoCloseable {
     long othersSeen =
         OpenFilm.line(board).captions().filter(other -> !other.state().hidden()).count();
     if (workspace.apply(
-        new ImportCaptions(board.id(), track, read.sheet(), workspace.ids().next("c")))) {
+        new ImportCaptions(board.id(), track, read.captions(), workspace.ids().next("c")))) {
       playback.cueTrackProperty().set(Optional.of(track.id()));
       workspace.tell(
           Notice.offering(
               Messages.of(
                   "film-file-actions.cue-imported-from",
-                  read.sheet().cues().size(),
+                  read.captions().cues().size(),
                   name,
                   told(read.remarks()),
                   othersSeen),
