@@ -134,7 +134,8 @@ final class ScreenshotView {
     Workspace workspace = main.workspace();
     workspace.pickedStyleProperty().set(Optional.of(new StyleId("label-title")));
     workspace.select(List.of(new LayerId("label-3-title"), new LayerId("label-5-title")));
-    main.stage().afterNextFrame(main.stage()::fitAll);
+    // once the strip below has taken its room
+    pause(main.stage()::fitAll);
   }
 
   private static void desk(MainWindow main) {
@@ -149,8 +150,6 @@ final class ScreenshotView {
             .with(Properties.SIZE, FontSize.points(96))
             .with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.hex("#c2560b"));
     workspace.draft(desk.draft().withProperties(bolder), Optional.empty());
-    // once the strip below has taken its room
-    pause(main.stage()::fitAll);
   }
 
   /** Everything that a dangerous edit would change. */
