@@ -87,7 +87,7 @@ public final class LayoutRatios {
       for (Supplier<Object> work : turns.values()) {
         double best = Double.POSITIVE_INFINITY;
         for (int time = 0; time < TIMES; time++) {
-          before.get();
+          var _ = before.get();
           long start = System.nanoTime();
           Object made = work.get();
           best = Math.min(best, (System.nanoTime() - start) / 1e6);

@@ -30,6 +30,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JsonGenerator;
 
 /** Sets texts that the command line asks for; keeps fonts open between requests. */
@@ -37,7 +38,7 @@ final class TypesetService implements AutoCloseable {
   private static final double MARGIN = 12;
 
   /** Fonts, what sets with them, and what asks for the face of a font file. */
-  private record Fonts(FontLibrary library, Typesetter typesetter, FontRequest own) {}
+  private record Fonts(FontLibrary library, Typesetter typesetter, @Nullable FontRequest own) {}
 
   private final Map<String, Fonts> open = new HashMap<>();
 

@@ -18,6 +18,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The videos and numbered pictures that films of a project are made of. Pictures that were seen are
@@ -60,10 +61,10 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
 
   /** Footage that is open, or why it is not. */
   private static final class Opened {
-    private final FootageReader reel;
+    private final @Nullable FootageReader reel;
     private final long triedAt = System.nanoTime();
 
-    Opened(FootageReader reel) {
+    Opened(@Nullable FootageReader reel) {
       this.reel = reel;
     }
 
@@ -80,7 +81,7 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
   private final long mostBytes;
   private final int framesAhead;
   private long bytes;
-  private volatile Key lastShown;
+  private volatile @Nullable Key lastShown;
   private volatile boolean closed;
 
   /** For what is played: the next pictures are decoded before they are asked for. */
@@ -262,7 +263,7 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
     }
   }
 
-  private static FootageReader openOrNull(Path file) {
+  private static @Nullable FootageReader openOrNull(Path file) {
     try {
       return open(file);
     } catch (FootageException missing) {

@@ -114,7 +114,10 @@ final class VideoFile implements FootageReader {
       return open(file, name);
     } catch (LinkageError unusable) {
       throw new FootageException(
-          Messages.of("video-file.the-decoder-does-not-run-on", name, unusable.getMessage()));
+          Messages.of(
+              "video-file.the-decoder-does-not-run-on",
+              name,
+              String.valueOf(unusable.getMessage())));
     }
   }
 

@@ -32,6 +32,7 @@ import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.javacpp.PointerPointer;
+import org.jspecify.annotations.Nullable;
 
 /** Turns decoded frames into pictures as canvases have them. */
 final class VideoPixels implements AutoCloseable {
@@ -45,7 +46,7 @@ final class VideoPixels implements AutoCloseable {
 
   private static final double MOST_PIXELS = 4096.0 * 2304;
 
-  private SwsContext converter;
+  private @Nullable SwsContext converter;
 
   /** The width of square pixels. */
   static int shownWidth(int width, AVRational aspect) {

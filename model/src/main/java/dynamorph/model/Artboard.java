@@ -15,6 +15,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import org.pcollections.PVector;
 import org.pcollections.TreePVector;
 
@@ -35,7 +36,7 @@ public final class Artboard {
   private final Optional<StyleId> baseStyle;
   private final Optional<Timeline> timeline;
   // a style is edited far more often than an artboard
-  private volatile Set<PropertyKey<?>> setByHand;
+  private volatile @Nullable Set<PropertyKey<?>> setByHand;
 
   /**
    * @param width in points, positive
@@ -135,7 +136,7 @@ public final class Artboard {
 
   /** Every value that is set by hand anywhere on it. */
   public Set<PropertyKey<?>> setByHand() {
-    Set<PropertyKey<?>> known = setByHand;
+    @Nullable Set<PropertyKey<?>> known = setByHand;
     if (known == null) {
       known = new HashSet<>();
       for (Layer layer : layers) {

@@ -386,7 +386,7 @@ public final class Inspector extends VBox {
       Menu group =
           groups.computeIfAbsent(
               style.group().isEmpty() ? Messages.of("common.without-a-group") : style.group(),
-              Menu::new);
+              name -> new Menu(name));
       MenuItem item = new MenuItem(style.name());
       item.setOnAction(_ -> workspace.following().put(style.id(), true, false));
       group.getItems().add(item);

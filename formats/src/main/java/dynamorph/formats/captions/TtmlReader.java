@@ -1,5 +1,7 @@
 package dynamorph.formats.captions;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Properties;
@@ -31,6 +33,7 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads TTML (W3C, Timed Text Markup Language 2) as the text profile of IMSC 1.1 uses it: styles
@@ -125,11 +128,11 @@ final class TtmlReader {
       return new TtmlReader(xml, frame, remarks).captions();
     } catch (XMLStreamException broken) {
       int line = broken.getLocation() == null ? 0 : broken.getLocation().getLineNumber();
-      String why = broken.getMessage().replaceAll("(?s).*Message:\\s*", "");
+      String why = requireNonNull(broken.getMessage()).replaceAll("(?s).*Message:\\s*", "");
       throw new CaptionException(
           Messages.of("ttml-reader.line-this-is-not-xml", Math.max(1, line), why));
     } catch (IllegalArgumentException | ArithmeticException wrong) {
-      throw new CaptionException(wrong.getMessage());
+      throw new CaptionException(String.valueOf(wrong.getMessage()));
     }
   }
 
@@ -183,9 +186,9 @@ final class TtmlReader {
           open.push(inner);
         }
         case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA -> {
-          if (words != null && open.peek().inWords) {
+          if (words != null && paragraph != null && open.peek().inWords) {
             add(words, open.peek(), paragraph);
-          } else if (inAgentName && !xml.getText().isBlank()) {
+          } else if (inAgentName && openAgent != null && !xml.getText().isBlank()) {
             agents.put(openAgent, xml.getText().strip());
           }
         }
@@ -199,7 +202,7 @@ final class TtmlReader {
           if (xml.getLocalName().equals("region")) {
             currentRegion = null;
           }
-          if (xml.getLocalName().equals("p") && paragraph != null) {
+          if (xml.getLocalName().equals("p") && paragraph != null && words != null) {
             cue(paragraph, words);
             words = null;
             paragraph = null;
@@ -310,7 +313,7 @@ final class TtmlReader {
     }
   }
 
-  private String currentRegion;
+  private @Nullable String currentRegion;
 
   private void region() {
     String id = Optional.ofNullable(attribute(XML, "id")).orElse("");
@@ -492,12 +495,13 @@ final class TtmlReader {
   // --- speakers
   // --------------------------------------------------------------------------------------------------
 
-  private String openAgent;
+  private @Nullable String openAgent;
   private boolean inAgentName;
 
   private void agent() {
-    openAgent = Optional.ofNullable(attribute(XML, "id")).orElse("");
-    agents.put(openAgent, openAgent);
+    String agent = Optional.ofNullable(attribute(XML, "id")).orElse("");
+    openAgent = agent;
+    agents.put(agent, agent);
   }
 
   private String agentOf() {

@@ -32,8 +32,9 @@ public final class SafeFile {
   public static void write(Path file, Contents contents) throws IOException {
     Path target = file.toAbsolutePath();
     Path folder = target.getParent();
-    if (!Files.isDirectory(folder)) {
-      throw new IOException(Messages.of("safe-file.the-folder-does-not-exist", file, folder));
+    if (folder == null || !Files.isDirectory(folder)) {
+      throw new IOException(
+          Messages.of("safe-file.the-folder-does-not-exist", file, String.valueOf(folder)));
     }
     // not a temporary file of the system, which only its owner could read
     Path beside = folder.resolve("." + target.getFileName() + "-" + UUID.randomUUID() + ".part");

@@ -55,7 +55,7 @@ final class JsonCursor {
     try {
       return conversion.get();
     } catch (IllegalArgumentException refused) {
-      throw wrong(refused.getMessage());
+      throw wrong(String.valueOf(refused.getMessage()));
     }
   }
 

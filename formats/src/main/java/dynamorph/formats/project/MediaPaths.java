@@ -1,5 +1,7 @@
 package dynamorph.formats.project;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Media;
 import java.nio.file.InvalidPathException;
@@ -31,7 +33,7 @@ final class MediaPaths {
   }
 
   private static Path folder(Path file) {
-    return file.toAbsolutePath().normalize().getParent();
+    return requireNonNull(file.toAbsolutePath().normalize().getParent(), "a file is in a folder");
   }
 
   private static Project changed(Project project, UnaryOperator<Path> change) {

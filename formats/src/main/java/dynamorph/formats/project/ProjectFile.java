@@ -114,7 +114,7 @@ public final class ProjectFile {
       Project project = new ProjectReader(entry -> document(zip, entry)).read(assets(zip));
       return MediaPaths.absolute(project, file);
     } catch (JsonCursor.Wrong wrong) {
-      throw new ProjectReadException(file, wrong.place(), wrong.getMessage());
+      throw new ProjectReadException(file, wrong.place(), String.valueOf(wrong.getMessage()));
     } catch (NoSuchFileException | java.io.FileNotFoundException missing) {
       throw new ProjectReadException(file, "", Messages.of("project-file.there-is-no-such-file"));
     } catch (ZipException | java.io.EOFException damaged) {
@@ -123,7 +123,9 @@ public final class ProjectFile {
       throw told;
     } catch (IOException unreadable) {
       throw new ProjectReadException(
-          file, "", Messages.of("project-file.cannot-be-read", unreadable.getMessage()));
+          file,
+          "",
+          Messages.of("project-file.cannot-be-read", String.valueOf(unreadable.getMessage())));
     }
   }
 
@@ -138,7 +140,7 @@ public final class ProjectFile {
           ? Messages.of("project-file.the-file-is-damaged-or-cut")
           : Messages.of("project-file.this-is-not-a-dynamorph-project");
     } catch (IOException unreadable) {
-      return Messages.of("project-file.cannot-be-read", unreadable.getMessage());
+      return Messages.of("project-file.cannot-be-read", String.valueOf(unreadable.getMessage()));
     }
   }
 
@@ -188,7 +190,9 @@ public final class ProjectFile {
           place, Messages.of("project-file.this-is-not-json", broken.getOriginalMessage()));
     } catch (IOException damaged) {
       throw new JsonCursor.Wrong(
-          name, Messages.of("project-file.the-document-is-damaged", damaged.getMessage()));
+          name,
+          Messages.of(
+              "project-file.the-document-is-damaged", String.valueOf(damaged.getMessage())));
     }
   }
 
@@ -223,7 +227,7 @@ public final class ProjectFile {
       }
       return asset;
     } catch (IllegalArgumentException name) {
-      throw new JsonCursor.Wrong(entry.getName(), name.getMessage());
+      throw new JsonCursor.Wrong(entry.getName(), String.valueOf(name.getMessage()));
     }
   }
 }

@@ -1,5 +1,7 @@
 package dynamorph.model.cascade;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
@@ -89,7 +91,7 @@ public final class Population {
 
   /** The number of the combination of each layer on an artboard of the project, in paint order. */
   public int[] on(Artboard artboard) {
-    return boards.get(artboard.layers()).combinations().clone();
+    return requireNonNull(boards.get(artboard.layers())).combinations().clone();
   }
 
   /**

@@ -1,5 +1,7 @@
 package dynamorph.model.reach;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
@@ -145,7 +147,8 @@ public final class Followers {
       layer
           .timing()
           .filter(timing -> tracks.containsKey(timing.track()))
-          .ifPresent(timing -> taken.addAll(tracks.get(timing.track()).taken(timing.speaker())));
+          .ifPresent(timing ->
+              taken.addAll(requireNonNull(tracks.get(timing.track())).taken(timing.speaker())));
       return taken;
     }
 
@@ -167,7 +170,7 @@ public final class Followers {
     for (Artboard artboard : project.artboards()) {
       Map<Object, Group> kinds =
           byBase.computeIfAbsent(project.baseOf(artboard), _ -> new HashMap<>());
-      for (Group group : boards.get(artboard.layers()).groups) {
+      for (Group group : requireNonNull(boards.get(artboard.layers())).groups) {
         kinds
             .computeIfAbsent(group.key, _ -> Group.of(group.followed))
             .sum
@@ -231,8 +234,7 @@ public final class Followers {
     List<Follower> found = new ArrayList<>();
     for (Artboard artboard : project.artboards()) {
       boolean all = plainText && project.baseOf(artboard).filter(family::contains).isPresent();
-      boards
-          .get(artboard.layers())
+      requireNonNull(boards.get(artboard.layers()))
           .collect(followed -> all || !Collections.disjoint(followed, family), found);
     }
     return found;

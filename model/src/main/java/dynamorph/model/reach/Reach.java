@@ -1,5 +1,7 @@
 package dynamorph.model.reach;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
@@ -18,6 +20,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** What a change touches: exactly the layers that look different after it. */
 public final class Reach {
@@ -70,8 +73,8 @@ public final class Reach {
     private final Cascade before;
     private final Cascade after;
     private final boolean placed;
-    private final Population population;
-    private boolean[] differs;
+    private final @Nullable Population population;
+    private boolean @Nullable [] differs;
 
     Unchanged(Project before, Project after, Cascade cascadeBefore, Cascade cascadeAfter) {
       this.before = cascadeBefore;
@@ -82,24 +85,27 @@ public final class Reach {
 
     /** Each combination of sources is resolved once under either cascade. */
     private boolean[] differs() {
-      if (differs == null) {
-        List<SharedLook> one = population.resolve(before);
-        List<SharedLook> other = population.resolve(after);
-        differs = new boolean[one.size()];
-        for (int index = 0; index < differs.length; index++) {
-          differs[index] =
+      boolean[] known = differs;
+      if (known == null) {
+        Population looks = requireNonNull(population);
+        List<SharedLook> one = looks.resolve(before);
+        List<SharedLook> other = looks.resolve(after);
+        known = new boolean[one.size()];
+        for (int index = 0; index < known.length; index++) {
+          known[index] =
               !one.get(index).plate().equals(other.get(index).plate())
                   || !one.get(index).paragraphs().equals(other.get(index).paragraphs());
         }
+        differs = known;
       }
-      return differs;
+      return known;
     }
 
     void collect(Artboard board, Set<LayerId> touched) {
       if (before == after) {
         return;
       }
-      int[] combinations = population.on(board);
+      int[] combinations = requireNonNull(population).on(board);
       int index = 0;
       for (Layer layer : board.layers()) {
         boolean moved = placed && !before.placement(layer).equals(after.placement(layer));

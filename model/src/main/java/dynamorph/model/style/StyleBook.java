@@ -1,5 +1,7 @@
 package dynamorph.model.style;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -103,7 +105,7 @@ public final class StyleBook {
   public Set<StyleId> family(StyleId id) {
     Map<StyleId, List<StyleId>> derived = new HashMap<>();
     for (StyleId other : order) {
-      byId.get(other)
+      requireNonNull(byId.get(other))
           .basedOn()
           .ifPresent(base -> derived.computeIfAbsent(base, _ -> new ArrayList<>()).add(other));
     }

@@ -193,7 +193,7 @@ public final class FilmDialogs {
         javafx.event.ActionEvent.ACTION,
         event -> {
           try {
-            read.get();
+            var _ = read.get();
           } catch (IllegalArgumentException problem) {
             wrong.setText(problem.getMessage());
             dialog.getDialogPane().getScene().getWindow().sizeToScene();

@@ -1,5 +1,7 @@
 package dynamorph.model.edit.film;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
@@ -35,7 +37,7 @@ public sealed interface ChangeTimeline extends Edit {
       Artboard changed = change.apply(board);
       return before.mapArtboards(other -> other == board ? changed : other);
     } catch (IllegalArgumentException impossible) {
-      throw new EditRefused(impossible.getMessage());
+      throw new EditRefused(String.valueOf(impossible.getMessage()));
     }
   }
 
@@ -257,7 +259,7 @@ public sealed interface ChangeTimeline extends Edit {
                       whole.between(whole.in(), at).withFades(whole.fadeIn(), Time.ZERO)));
               layers.add(
                   layer
-                      .withId(halves.get(layer.id()))
+                      .withId(requireNonNull(halves.get(layer.id())))
                       .withTiming(
                           whole.between(at, whole.out()).withFades(Time.ZERO, whole.fadeOut())));
             }
@@ -335,10 +337,10 @@ public sealed interface ChangeTimeline extends Edit {
     private Artboard merged(Artboard board) {
       Map<LayerId, Layer> there = new HashMap<>();
       board.layers().forEach(layer -> there.put(layer.id(), layer));
-      Layer first = there.get(cues.getFirst());
+      Layer first = requireNonNull(there.get(cues.getFirst()));
       Layer joined = first;
       for (LayerId id : cues.subList(1, cues.size())) {
-        Layer next = there.get(id);
+        Layer next = requireNonNull(there.get(id));
         Timing timing = joined.timing().orElseThrow();
         Timing other = next.timing().orElseThrow();
         if (!other.track().equals(timing.track())) {

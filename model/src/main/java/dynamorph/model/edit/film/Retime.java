@@ -1,5 +1,7 @@
 package dynamorph.model.edit.film;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
@@ -23,7 +25,7 @@ public record Retime(Map<LayerId, Timing> timings, String verb) implements Edit 
     return before.mapLayers(
         timings.keySet(),
         layer -> {
-          Timing timing = timings.get(layer.id());
+          Timing timing = requireNonNull(timings.get(layer.id()));
           return layer.timing().filter(timing::equals).isPresent()
               ? layer
               : layer.withTiming(timing);

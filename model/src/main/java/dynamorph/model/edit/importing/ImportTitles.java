@@ -109,7 +109,7 @@ public record ImportTitles(
                       .between(line.rate().snap(in), line.rate().snap(out)));
       return new Made(row, Optional.of(title), "");
     } catch (IllegalArgumentException wrong) {
-      return new Made(row, Optional.empty(), wrong.getMessage());
+      return new Made(row, Optional.empty(), String.valueOf(wrong.getMessage()));
     }
   }
 

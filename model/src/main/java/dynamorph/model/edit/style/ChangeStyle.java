@@ -97,7 +97,9 @@ public record ChangeStyle(Style style) implements Edit {
     } catch (IllegalArgumentException circle) {
       throw new EditRefused(
           Messages.of(
-              "change-style.cannot-be-based-on-that-style", style.name(), circle.getMessage()));
+              "change-style.cannot-be-based-on-that-style",
+              style.name(),
+              String.valueOf(circle.getMessage())));
     }
   }
 

@@ -1,5 +1,7 @@
 package dynamorph.model.edit.style;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -85,7 +87,9 @@ public record CombineStyles(Set<LayerId> layers, List<StyleId> stack, Style comb
             layers,
             layer ->
                 layer.follows().equals(stack) && layer.muted().stream().noneMatch(stack::contains)
-                    ? look.of(were.get(layer.id()), layer.withFollows(List.of(combined.id())))
+                    ? look.of(
+                        requireNonNull(were.get(layer.id())),
+                        layer.withFollows(List.of(combined.id())))
                     : layer);
     return Tidy.layers(changed, layers);
   }

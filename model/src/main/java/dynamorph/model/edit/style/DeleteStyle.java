@@ -1,5 +1,7 @@
 package dynamorph.model.edit.style;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -110,7 +112,8 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
             .collect(Collectors.toSet());
     Map<LayerId, Layer> were = before.layersOf(touched);
     KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(changed));
-    Project kept = changed.mapLayers(touched, layer -> look.of(were.get(layer.id()), layer));
+    Project kept =
+        changed.mapLayers(touched, layer -> look.of(requireNonNull(were.get(layer.id())), layer));
     return Tidy.layers(kept, touched);
   }
 

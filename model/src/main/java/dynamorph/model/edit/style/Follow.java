@@ -1,5 +1,7 @@
 package dynamorph.model.edit.style;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -69,7 +71,8 @@ public record Follow(Target target, StyleId style, ApplyOptions options) impleme
     Cascade cascade = Cascade.of(before);
     KeptLook look = new KeptLook(cascade, cascade.follow(changed), options::leavesAlone);
     Map<LayerId, Layer> were = before.layersOf(target.layers());
-    return changed.mapLayers(target.layers(), layer -> look.of(were.get(layer.id()), layer));
+    return changed.mapLayers(
+        target.layers(), layer -> look.of(requireNonNull(were.get(layer.id())), layer));
   }
 
   private Layer follow(Layer layer, Style followed) {

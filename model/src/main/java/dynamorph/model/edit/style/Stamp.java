@@ -1,5 +1,7 @@
 package dynamorph.model.edit.style;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -54,7 +56,8 @@ public record Stamp(Target target, StyleId style, ApplyOptions options) implemen
     KeptLook look = new KeptLook(cascade, cascade, key -> !options.leavesAlone(key));
     Map<LayerId, Layer> worn = wearing.layersOf(target.layers());
     Project stamped =
-        base.mapLayers(target.layers(), layer -> look.of(worn.get(layer.id()), layer));
+        base.mapLayers(
+            target.layers(), layer -> look.of(requireNonNull(worn.get(layer.id())), layer));
     return Tidy.layers(stamped, target.layers());
   }
 

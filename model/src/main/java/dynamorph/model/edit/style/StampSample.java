@@ -1,5 +1,7 @@
 package dynamorph.model.edit.style;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -75,7 +77,8 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
     Project kept =
         facets.size() == Facet.values().length
             ? changed
-            : changed.mapLayers(target.layers(), layer -> look.of(were.get(layer.id()), layer));
+            : changed.mapLayers(
+                target.layers(), layer -> look.of(requireNonNull(were.get(layer.id())), layer));
     return Tidy.layers(kept, target.layers());
   }
 

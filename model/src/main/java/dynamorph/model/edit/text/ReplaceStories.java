@@ -1,5 +1,7 @@
 package dynamorph.model.edit.text;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
@@ -23,7 +25,7 @@ public record ReplaceStories(Map<LayerId, Story> stories, String verb) implement
     return before.mapLayers(
         stories.keySet(),
         layer -> {
-          Story story = stories.get(layer.id());
+          Story story = requireNonNull(stories.get(layer.id()));
           return story.equals(layer.story()) ? layer : layer.withStory(story);
         });
   }
