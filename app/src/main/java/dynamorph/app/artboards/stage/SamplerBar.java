@@ -55,6 +55,7 @@ final class SamplerBar extends VBox {
         sampling.sample().followed().stream().map(this::name).collect(Collectors.joining(", "));
     ToggleButton another = new ToggleButton(Messages.of("sampler-bar.take-another"));
     another.setId("sampler-another");
+    another.getStyleClass().add("button");
     another.setSelected(sampling.takesAnother());
     another.setTooltip(
         new Tooltip(

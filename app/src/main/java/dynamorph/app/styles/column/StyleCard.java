@@ -66,6 +66,7 @@ final class StyleCard extends HBox {
     edit.getStyleClass().add("card-edit");
     edit.setFocusTraversable(false);
     edit.setTooltip(new Tooltip(Messages.of("style-card.edit-the-style-for-everything-that")));
+    onTop.getStyleClass().add("card-on-top");
     onTop.setFocusTraversable(false);
     stamp.setFocusTraversable(false);
     actions.setAlignment(Pos.CENTER_RIGHT);

@@ -37,9 +37,10 @@ public record Sample(
     int index = layer.story().paragraphAt(offset);
     Paragraph paragraph = layer.story().paragraphs().get(index);
     Span span = layer.story().spanAt(Math.max(offset, layer.story().startOf(index) + 1));
-    String board = project.artboardOf(layer.id()).map(artboard -> artboard.name() + " ").orElse("");
+    String board =
+        project.artboardOf(layer.id()).map(artboard -> artboard.name() + " \u00B7 ").orElse("");
     return new Sample(
-        board + layer.name().toLowerCase(java.util.Locale.ROOT),
+        board + layer.name(),
         layer.counting(project.taken(layer)),
         paragraph.follows().filter(style -> !layer.muted().contains(style)),
         layer.counting(span.follows()),

@@ -1,0 +1,111 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.model.LayerId;
+import dynamorph.model.style.StyleId;
+import java.util.List;
+import java.util.concurrent.Callable;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Going between artboards and film, and what works from anywhere in the window. */
+class ViewsJourneyTest extends JourneyTest {
+  private static final LayerId TITLE = new LayerId("label-3-title");
+  private static final StyleId TAG = new StyleId("tag");
+
+  private static <T> T inWindow(Callable<T> question) {
+    return WaitForAsyncUtils.waitForAsyncFx(5_000, question);
+  }
+
+  private List<LayerId> selected() {
+    return List.copyOf(driver.workspace().selection().layers());
+  }
+
+  @Test
+  void whatCannotBeSeenIsNeverChanged() {
+    driver.pressText("label-3-title");
+    driver.press("view-timeline");
+    assertThat(selected()).as("selected in the film").isEmpty();
+    driver.press("style-tag");
+    assertThat(driver.layer("label-3-title").follows()).doesNotContain(TAG);
+    driver.press("view-artboards");
+    assertThat(selected()).as("selected on the artboards, as before").containsExactly(TITLE);
+  }
+
+  @Test
+  void searchFindsWhatIsDoneInTheOtherViewAndGoesThere() {
+    driver
+        .robot()
+        .push(KeyCode.CONTROL, KeyCode.SPACE)
+        .write("cue at the playhead")
+        .push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.workspace().playback().isOpen()).as("the film is shown").isTrue();
+  }
+
+  /** Each as a place to stand in when the search is called for. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "#styles .text-field",
+        "#inspector .text-field",
+        "#timecode",
+        "#cue-filter",
+        "#cue-list"
+      })
+  void searchOpensFromEverywhere(String place) {
+    if (place.startsWith("#timecode") || place.startsWith("#cue")) {
+      driver.press("view-timeline");
+      driver.press("tab-cues");
+    } else {
+      driver.pressText("label-3-title");
+    }
+    Node node = driver.reveal(place);
+    driver.robot().interact(node::requestFocus);
+    driver.settle();
+    driver.robot().push(KeyCode.CONTROL, KeyCode.SPACE).write("undo");
+    driver.settle();
+    assertThat(inWindow(() -> driver.window().scene().getFocusOwner().getId())).isEqualTo("search");
+    assertThat(driver.project()).as("nothing was typed elsewhere").isEqualTo(demo);
+  }
+
+  @Test
+  void theSamplerTakesAnotherByItsButtonAndByItsKey() {
+    driver.press("tool-sampler");
+    driver.robot().clickOn(driver.middleOf("label-5-title"));
+    driver.settle();
+    assertThat(heading()).isEqualTo("Holds the look of \u201CLabel 5 \u00B7 Title\u201D");
+    driver.press("sampler-another");
+    driver.robot().clickOn(driver.middleOf("label-7-title"));
+    driver.settle();
+    assertThat(heading()).contains("Label 7");
+    driver.robot().push(KeyCode.Q);
+    driver.robot().clickOn(driver.middleOf("label-9-title"));
+    driver.settle();
+    assertThat(heading()).contains("Label 9");
+    assertThat(driver.project()).as("nothing was stamped").isEqualTo(demo);
+  }
+
+  private String heading() {
+    return inWindow(
+        () -> ((Label) driver.window().scene().lookup("#sampler-bar .section-title")).getText());
+  }
+
+  @Test
+  void aStyleIsAddedOnTopByTheButtonOfItsCard() {
+    driver.pressText("label-3-title");
+    Node card = driver.reveal("#style-tag");
+    driver.robot().moveTo(card);
+    driver.settle();
+    driver.robot().clickOn(card.lookup(".card-on-top"));
+    driver.settle();
+    assertThat(driver.layer("label-3-title").follows())
+        .containsExactly(new StyleId("label-title"), TAG);
+  }
+}
