@@ -23,10 +23,7 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 
-/**
- * Starts the window: {@code demo [--screenshot FILE --view NAME]} or {@code open [FILE]}; {@code
- * --views} lists the views of which pictures can be taken.
- */
+/** Starts the window: {@code demo [--screenshot FILE --view NAME]} or {@code open [FILE]}. */
 public final class Main extends Application {
   /** What was asked for when the program started. */
   private record Start(boolean demo, Optional<Path> file, Optional<Path> screenshot, String view) {
@@ -52,10 +49,6 @@ public final class Main extends Application {
   }
 
   public static void main(String[] arguments) {
-    if (List.of(arguments).contains("--views")) {
-      ScreenshotView.names().forEach(System.out::println);
-      return;
-    }
     Application.launch(Main.class, arguments);
   }
 
