@@ -134,8 +134,7 @@ final class ScreenshotView {
     Workspace workspace = main.workspace();
     workspace.pickedStyleProperty().set(Optional.of(new StyleId("label-title")));
     workspace.select(List.of(new LayerId("label-3-title"), new LayerId("label-5-title")));
-    // once the strip below has taken its room
-    pause(main.stage()::fitAll);
+    fitOnceTheStripIsThere(main);
   }
 
   private static void desk(MainWindow main) {
@@ -191,6 +190,7 @@ final class ScreenshotView {
   private static void settle(MainWindow main) {
     main.workspace().openDeletion(StyleDeletion.delete(List.of(new StyleId("label-title-loan"))));
     Platform.runLater(() -> press(main, "#settle-follow"));
+    fitOnceTheStripIsThere(main);
   }
 
   private static void swatch(MainWindow main) {
@@ -201,7 +201,7 @@ final class ScreenshotView {
                 "Change swatch \"Copper\"",
                 new SetSwatch(new Swatch("copper", "Copper", Rgba.of(0xE8, 0xB0, 0x4A))),
                 "Commit"));
-    main.stage().afterNextFrame(main.stage()::fitAll);
+    fitOnceTheStripIsThere(main);
   }
 
   private static void keep(MainWindow main) {
@@ -347,8 +347,17 @@ final class ScreenshotView {
     });
   }
 
+  /** Fits all artboards above the strip, early enough for the frame to be there in the picture. */
+  private static void fitOnceTheStripIsThere(MainWindow main) {
+    pause(SETTLE.divide(2), main.stage()::fitAll);
+  }
+
   private static void pause(Runnable then) {
-    PauseTransition pause = new PauseTransition(SETTLE);
+    pause(SETTLE, then);
+  }
+
+  private static void pause(Duration time, Runnable then) {
+    PauseTransition pause = new PauseTransition(time);
     pause.setOnFinished(_ -> then.run());
     pause.play();
   }
