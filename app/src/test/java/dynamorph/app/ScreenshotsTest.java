@@ -30,8 +30,8 @@ import org.testfx.util.WaitForAsyncUtils;
 class ScreenshotsTest extends ApplicationTest {
   private static final Path FOLDER = Path.of("..", "docs", "screenshots");
 
-  /** Pictures are taken this long after what they show is up to date. */
-  private static final int SETTLE = 400;
+  /** Milliseconds between two looks at the window, as when pictures are taken. */
+  private static final int SETTLE = 700;
 
   @TempDir static Path user;
 
@@ -71,8 +71,9 @@ class ScreenshotsTest extends ApplicationTest {
         "Headless".equals(System.getProperty("glass.platform")), "menus and popups need a display");
     assertThat(ScreenshotView.names()).as("views of which pictures can be taken").contains(view);
     List<String> pictured = ShownWords.read(FOLDER.resolve(view + ".png"));
-    sleep(SETTLE);
+    settle();
     interact(() -> ScreenshotView.show(main, view));
+    sleep(SETTLE);
     settle();
     assertThat(words())
         .as("%s.png is out of date: take it anew with ./dynamorph screenshots", view)
@@ -86,7 +87,7 @@ class ScreenshotsTest extends ApplicationTest {
   private void settle() {
     for (int tries = 0; tries < 40; tries++) {
       sleep(SETTLE);
-      if (WaitForAsyncUtils.waitForAsyncFx(5_000, main::isUpToDate) && tries > 2) {
+      if (WaitForAsyncUtils.waitForAsyncFx(5_000, main::isUpToDate)) {
         return;
       }
     }

@@ -195,7 +195,7 @@ class BetweenProjectsTest {
     assertThat(here.follows()).containsExactly(after.styles().named("Label").orElseThrow().id());
     assertThat(colour(after, Cascade.of(after).values(here))).isEqualTo(BRASS);
     assertThat(size(after, here)).isEqualTo(30);
-    assertThat(paste.label(mine)).isEqualTo("Paste the look of X there on 1 text");
+    assertThat(paste.label(mine)).isEqualTo("Paste the look of X \u00B7 There on 1 text");
   }
 
   @Test
