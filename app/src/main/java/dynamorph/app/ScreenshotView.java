@@ -161,8 +161,9 @@ final class ScreenshotView {
   /** Where a size comes from that is relative to what a style gives. */
   private static void trace(MainWindow main) {
     main.workspace().select(List.of(new LayerId("label-5-title")));
-    main.stage()
-        .afterNextFrame(() -> {
+    onceDrawn(
+        main,
+        () -> {
           main.stage().fitSelection();
           Platform.runLater(() -> press(main, "#mark-size"));
         });
@@ -179,8 +180,9 @@ final class ScreenshotView {
             0);
     var held = new Sampling(sample, Sampling.USUAL, true, false);
     workspace.tools().samplingProperty().set(Optional.of(held));
-    main.stage()
-        .afterNextFrame(() -> {
+    onceDrawn(
+        main,
+        () -> {
           main.stage().fitAll();
           workspace.preview(held.on(new Target.Layers(List.of(new LayerId("label-6-title")))));
         });
@@ -213,8 +215,9 @@ final class ScreenshotView {
   private static void typesetting(MainWindow main) {
     LayerId id = new LayerId("panel-3-text");
     main.workspace().select(List.of(id));
-    main.stage()
-        .afterNextFrame(() -> {
+    onceDrawn(
+        main,
+        () -> {
           main.stage().fitSelection();
           main.workspace().selectionProperty().set(Selection.editing(id, 3, 3));
           press(main, "#fold-word-spacing-minimum");
@@ -224,8 +227,9 @@ final class ScreenshotView {
 
   private static void languages(MainWindow main) {
     main.workspace().select(List.of(new LayerId("languages-four")));
-    main.stage()
-        .afterNextFrame(() -> {
+    onceDrawn(
+        main,
+        () -> {
           main.stage().fitSelection();
           press(main, "#fold-ligatures");
         });
@@ -234,8 +238,9 @@ final class ScreenshotView {
   /** A title in several coats, with what they are made of. */
   private static void finish(MainWindow main) {
     main.workspace().select(List.of(new LayerId("entrance-title")));
-    main.stage()
-        .afterNextFrame(() -> {
+    onceDrawn(
+        main,
+        () -> {
           main.stage().fitSelection();
           unfold(main, "finish/rivets");
           unfold(main, "finish/rivets/light");
@@ -258,8 +263,9 @@ final class ScreenshotView {
                         GradientStops.parse(
                             "#7a2f14 0%, #d98a3d 38%, swatch:enamel 72%, #0d2b33 100%"))));
     main.workspace().select(List.of(id));
-    main.stage()
-        .afterNextFrame(() -> {
+    onceDrawn(
+        main,
+        () -> {
           main.stage().fitSelection();
           unfold(main, "finish/fill");
         });
@@ -267,8 +273,9 @@ final class ScreenshotView {
 
   private static void presets(MainWindow main) {
     main.workspace().select(List.of(new LayerId("web-title")));
-    main.stage()
-        .afterNextFrame(() -> {
+    onceDrawn(
+        main,
+        () -> {
           main.stage().fitSelection();
           main.presets().open();
           if (main.scene().lookup("#preset-comic") instanceof javafx.scene.Node card) {
@@ -317,8 +324,9 @@ final class ScreenshotView {
   private static void editing(MainWindow main) {
     LayerId id = new LayerId("panel-2-text");
     main.workspace().select(List.of(id));
-    main.stage()
-        .afterNextFrame(() -> {
+    onceDrawn(
+        main,
+        () -> {
           main.stage().fitSelection();
           main.workspace().selectionProperty().set(Selection.editing(id, 63, 79));
         });
@@ -345,6 +353,15 @@ final class ScreenshotView {
         write(main, file);
       }
     });
+  }
+
+  /** Now if the stage shows everything as it is, else with the frame that will. */
+  private static void onceDrawn(MainWindow main, Runnable work) {
+    if (main.stage().isUpToDate()) {
+      Platform.runLater(work);
+    } else {
+      main.stage().afterNextFrame(work);
+    }
   }
 
   /** Fits all artboards above the strip, early enough for the frame to be there in the picture. */

@@ -17,6 +17,8 @@ import java.util.stream.Stream;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Assumptions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -64,12 +66,13 @@ class ScreenshotsTest extends ApplicationTest {
     interact(main::close);
   }
 
+  /** Takes a window for each, so it is run when asked for: see CONTRIBUTING.md. */
   @ParameterizedTest
+  @EnabledIfSystemProperty(named = "dynamorph.check-screenshots", matches = "true")
   @MethodSource("views")
   void thePictureShowsTheWindowAsItIs(String view) throws IOException {
     Assumptions.assumeFalse(
         "Headless".equals(System.getProperty("glass.platform")), "menus and popups need a display");
-    assertThat(ScreenshotView.names()).as("views of which pictures can be taken").contains(view);
     List<String> pictured = ShownWords.read(FOLDER.resolve(view + ".png"));
     settle();
     interact(() -> ScreenshotView.show(main, view));
@@ -78,6 +81,16 @@ class ScreenshotsTest extends ApplicationTest {
     assertThat(words())
         .as("%s.png is out of date: take it anew with ./dynamorph screenshots", view)
         .containsExactlyElementsOf(pictured);
+  }
+
+  @Test
+  void everyPictureIsOfAViewCarriesItsWordsAndIsLinked() throws IOException {
+    String readme = Files.readString(Path.of("..", "README.md"));
+    for (String view : views().toList()) {
+      assertThat(ScreenshotView.names()).as("views of which pictures can be taken").contains(view);
+      assertThat(ShownWords.read(FOLDER.resolve(view + ".png"))).contains("Artboards", "Timeline");
+      assertThat(readme).contains("docs/screenshots/" + view + ".png");
+    }
   }
 
   private List<String> words() {
