@@ -28,7 +28,7 @@ import javax.imageio.stream.ImageOutputStream;
  */
 final class ShownWords {
   private static final String FORMAT = "javax_imageio_png_1.0";
-  private static final String KEYWORD = "Shown";
+  private static final String KEYWORD = "shown";
 
   private ShownWords() {}
 
@@ -95,7 +95,7 @@ final class ShownWords {
       List<String> words =
           IntStream.range(0, entries.getLength())
               .mapToObj(index -> (IIOMetadataNode) entries.item(index))
-              .filter(entry -> entry.getAttribute("keyword").equals(KEYWORD))
+              .filter(entry -> entry.getAttribute("keyword").equalsIgnoreCase(KEYWORD))
               .flatMap(entry -> entry.getAttribute("text").lines())
               .toList();
       reader.dispose();
