@@ -37,6 +37,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
@@ -55,6 +56,10 @@ final class ScreenshotView {
   private static final Duration SETTLE = Duration.millis(700);
 
   private static final int MOST_TRIES = 40;
+
+  /** Views that show all artboards above whatever the strip takes of the window. */
+  private static final Set<String> OF_ALL_ARTBOARDS =
+      Set.of("artboards", "style-desk", "sampler", "settle", "swatch", "lamp");
 
   private static final Map<String, Consumer<MainWindow>> VIEWS = views();
 
@@ -134,7 +139,6 @@ final class ScreenshotView {
     Workspace workspace = main.workspace();
     workspace.pickedStyleProperty().set(Optional.of(new StyleId("label-title")));
     workspace.select(List.of(new LayerId("label-3-title"), new LayerId("label-5-title")));
-    fitOnceTheStripIsThere(main);
   }
 
   private static void desk(MainWindow main) {
@@ -192,7 +196,6 @@ final class ScreenshotView {
   private static void settle(MainWindow main) {
     main.workspace().openDeletion(StyleDeletion.delete(List.of(new StyleId("label-title-loan"))));
     Platform.runLater(() -> press(main, "#settle-follow"));
-    fitOnceTheStripIsThere(main);
   }
 
   private static void swatch(MainWindow main) {
@@ -203,7 +206,6 @@ final class ScreenshotView {
                 "Change swatch \"Copper\"",
                 new SetSwatch(new Swatch("copper", "Copper", Rgba.of(0xE8, 0xB0, 0x4A))),
                 "Commit"));
-    fitOnceTheStripIsThere(main);
   }
 
   private static void keep(MainWindow main) {
@@ -336,7 +338,15 @@ final class ScreenshotView {
   static void take(MainWindow main, String view, Path file) {
     pause(() -> {
       show(main, view);
-      whenSettled(main, file, 0);
+      whenSettled(
+          main,
+          0,
+          () -> {
+            if (OF_ALL_ARTBOARDS.contains(view)) {
+              main.stage().fitAll();
+            }
+            whenSettled(main, 0, () -> write(main, file));
+          });
     });
   }
 
@@ -345,12 +355,12 @@ final class ScreenshotView {
     VIEWS.get(view).accept(main);
   }
 
-  private static void whenSettled(MainWindow main, Path file, int tries) {
+  private static void whenSettled(MainWindow main, int tries, Runnable then) {
     pause(() -> {
       if (!main.isUpToDate() && tries < MOST_TRIES) {
-        whenSettled(main, file, tries + 1);
+        whenSettled(main, tries + 1, then);
       } else {
-        write(main, file);
+        then.run();
       }
     });
   }
@@ -364,17 +374,8 @@ final class ScreenshotView {
     }
   }
 
-  /** Fits all artboards above the strip, early enough for the frame to be there in the picture. */
-  private static void fitOnceTheStripIsThere(MainWindow main) {
-    pause(SETTLE.divide(2), main.stage()::fitAll);
-  }
-
   private static void pause(Runnable then) {
-    pause(SETTLE, then);
-  }
-
-  private static void pause(Duration time, Runnable then) {
-    PauseTransition pause = new PauseTransition(time);
+    PauseTransition pause = new PauseTransition(SETTLE);
     pause.setOnFinished(_ -> then.run());
     pause.play();
   }
