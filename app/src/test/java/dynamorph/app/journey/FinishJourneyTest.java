@@ -291,7 +291,7 @@ class FinishJourneyTest extends JourneyTest {
   }
 
   @Test
-  void aReadyMadeFinishIsTriedOnAndWorn() {
+  void aFinishPresetIsTriedOnAndApplied() {
     Driver.needsADisplay();
     driver.pressText("web-title");
     driver.press("finish-presets");
@@ -302,7 +302,7 @@ class FinishJourneyTest extends JourneyTest {
     driver.press("preset-comic");
     assertThat(driver.layer("web-title").follows())
         .extracting(Object::toString)
-        .contains("preset-comic");
+        .contains("ready-comic");
     assertThat(driver.project().styles().named("Comic")).isPresent();
     assertThat(Coats.of(values("web-title"), Address.FINISH))
         .extracting(Address::coat)

@@ -1,5 +1,6 @@
 package dynamorph.formats.finish;
 
+import dynamorph.formats.message.Messages;
 import dynamorph.formats.project.PropertyJson;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -62,7 +63,7 @@ public record ReadyFinish(
     return new Style(
         new StyleId(PREFIX + id),
         name,
-        "Ready-made/" + group,
+        Messages.of("ready-finish.group") + "/" + group,
         StyleLevel.TEXT,
         Optional.empty(),
         values,
