@@ -98,8 +98,12 @@ final class WindowKeys {
 
   private boolean isTrying() {
     return switch (workspace.attempt()) {
-      case Attempt.Nothing _, Attempt.KeepingStyle _, Attempt.Importing _ -> false;
-      case Attempt.StyleDraft _, Attempt.Reviewing _, Attempt.Deleting _, Attempt.SwatchDraft _ ->
+      case Attempt.Nothing _, Attempt.KeepingStyle _ -> false;
+      case Attempt.StyleDraft _,
+          Attempt.Reviewing _,
+          Attempt.Deleting _,
+          Attempt.Importing _,
+          Attempt.SwatchDraft _ ->
           true;
     };
   }

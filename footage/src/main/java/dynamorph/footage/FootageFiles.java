@@ -157,20 +157,20 @@ public final class FootageFiles implements MediaSource, AutoCloseable {
 
   /** Whether a file is a picture by its name, not a video. */
   public static boolean isPicture(Path file) {
-    return NumberedPictures.isPicture(file);
+    return ImageSequence.isPicture(file);
   }
 
   /** How many pictures are numbered like one and follow it, with it; 1 if it has no number. */
   public static int numberedLike(Path picture) {
     try {
-      return NumberedPictures.isPicture(picture) ? NumberedPictures.from(picture).count() : 1;
+      return ImageSequence.isPicture(picture) ? ImageSequence.from(picture).count() : 1;
     } catch (FootageException missing) {
       return 0;
     }
   }
 
   private static FootageReader open(Path file) throws FootageException {
-    return NumberedPictures.isPicture(file) ? NumberedPictures.from(file) : VideoFile.open(file);
+    return ImageSequence.isPicture(file) ? ImageSequence.from(file) : VideoFile.open(file);
   }
 
   /** What is missing is shown as opaque stripes. */

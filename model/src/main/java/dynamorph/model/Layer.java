@@ -46,7 +46,7 @@ public record Layer(
     Objects.requireNonNull(local, "local");
     muted = Set.copyOf(muted);
     if (figure.isPresent() && !story.text().isEmpty()) {
-      throw new IllegalArgumentException(Messages.of("layer.a-layer-shows-a-figure-or"));
+      throw new IllegalArgumentException(Messages.of("layer.a-layer-shows-a-shape-or"));
     }
     if (frame.keys().stream().anyMatch(key -> key.property().facet() != Facet.PLACEMENT)) {
       throw new IllegalArgumentException(

@@ -56,7 +56,7 @@ public final class FontChooser {
               Messages.of("font-chooser.tabular-figures"), "tnum",
               Messages.of("font-chooser.fractions"), "frac",
               Messages.of("font-chooser.swashes"), "swsh",
-              Messages.of("font-chooser.rare-ligatures"), "dlig",
+              Messages.of("font-chooser.discretionary-ligatures"), "dlig",
               Messages.of("font-chooser.stylistic-sets"), "ss01"));
 
   private final Families families;

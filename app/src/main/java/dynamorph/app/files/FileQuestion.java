@@ -16,9 +16,9 @@ public enum FileQuestion {
       Way.SAVE,
       kind(Messages.of("file-question.dynamorph-projects"), ProjectFile.ENDING)),
   SAVED_PICTURE(
-      Messages.of("file-question.export-as-a-picture"),
+      Messages.of("file-question.export-as-an-image"),
       Way.SAVE,
-      kind(Messages.of("file-question.png-pictures"), ".png")),
+      kind(Messages.of("file-question.png-images"), ".png")),
   FONT(
       Messages.of("file-question.import-a-font"),
       Way.OPEN,
@@ -54,7 +54,7 @@ public enum FileQuestion {
       Messages.of("file-question.choose-footage"),
       Way.OPEN,
       kind(
-          Messages.of("file-question.videos-and-pictures"),
+          Messages.of("file-question.videos-and-images"),
           ".mp4",
           ".mov",
           ".m4v",

@@ -94,20 +94,20 @@ final class TransportBar extends HBox {
         .addAll(
             Controls.icon(
                 Feather.SKIP_BACK,
-                Messages.of("transport-bar.to-the-edit-before-alt-shift"),
+                Messages.of("transport-bar.previous-edit"),
                 () -> playback.toEdit(false)),
             Controls.icon(
                 Feather.CHEVRON_LEFT,
-                Messages.of("transport-bar.one-frame-back-alt-left"),
+                Messages.of("transport-bar.one-frame-back"),
                 () -> playback.step(-1)),
             play,
             Controls.icon(
                 Feather.CHEVRON_RIGHT,
-                Messages.of("transport-bar.one-frame-on-alt-right"),
+                Messages.of("transport-bar.one-frame-forward"),
                 () -> playback.step(1)),
             Controls.icon(
                 Feather.SKIP_FORWARD,
-                Messages.of("transport-bar.to-the-next-edit-alt-shift"),
+                Messages.of("transport-bar.next-edit"),
                 () -> playback.toEdit(true)),
             loop,
             code,
@@ -147,9 +147,9 @@ final class TransportBar extends HBox {
                 actions.titles()::titlesFromTable),
             item(
                 Messages.of("transport-bar.captions-from-a-file"), actions.files()::importCaptions),
-            item(Messages.of("transport-bar.track-of-titles"), actions.tracks()::addTitleTrack),
-            item(Messages.of("transport-bar.track-of-captions"), actions.tracks()::addCaptionTrack),
-            item(Messages.of("transport-bar.track-of-footage"), actions.tracks()::addFootageTrack),
+            item(Messages.of("transport-bar.title-track"), actions.tracks()::addTitleTrack),
+            item(Messages.of("transport-bar.caption-track"), actions.tracks()::addCaptionTrack),
+            item(Messages.of("transport-bar.footage-track"), actions.tracks()::addFootageTrack),
             item(Messages.of("transport-bar.footage-from-a-file"), actions.footage()::addFromFile),
             item(Messages.of("transport-bar.procedural-footage"), actions.footage()::addDrawn));
     return menu;

@@ -225,7 +225,7 @@ public final class FinishEditor extends VBox {
       addWhole(now, Address.PLATE);
       rows.getChildren()
           .addAll(
-              pair(Messages.of("finish-editor.behind"), Properties.PLATE_EXTENT.key(), null),
+              pair(Messages.of("finish-editor.plate-extent"), Properties.PLATE_EXTENT.key(), null),
               pair(Messages.of("finish-editor.padding"), Properties.PLATE_PADDING.key(), null),
               pair(Messages.of("finish-editor.corner-radius"), Properties.PLATE_RADIUS.key(), null),
               pair(

@@ -7,7 +7,7 @@ import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
-import dynamorph.formats.finish.ReadyFinish;
+import dynamorph.formats.finish.FinishPreset;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -50,7 +50,7 @@ public final class FinishPresetsPane extends VBox {
   private final StageView stage;
   private final Supplier<Studio> studio;
   private final PictureService pictures;
-  private final Map<ReadyFinish, ImageView> cards = new LinkedHashMap<>();
+  private final Map<FinishPreset, ImageView> cards = new LinkedHashMap<>();
   private final Label hint = new Label();
 
   public FinishPresetsPane(
@@ -96,7 +96,7 @@ public final class FinishPresetsPane extends VBox {
   private VBox groups() {
     VBox groups = new VBox(6);
     Map<String, FlowPane> byName = new LinkedHashMap<>();
-    for (ReadyFinish finish : ReadyFinish.all()) {
+    for (FinishPreset finish : FinishPreset.all()) {
       FlowPane group =
           byName.computeIfAbsent(
               finish.group(),
@@ -113,7 +113,7 @@ public final class FinishPresetsPane extends VBox {
     return groups;
   }
 
-  private Button card(ReadyFinish finish) {
+  private Button card(FinishPreset finish) {
     ImageView picture = new ImageView();
     picture.setFitWidth(CARD_WIDTH - 4);
     picture.setFitHeight(CARD_HEIGHT);
@@ -125,7 +125,7 @@ public final class FinishPresetsPane extends VBox {
     card.getStyleClass().add("preset-card");
     card.setTooltip(new Tooltip(finish.note()));
     card.setAccessibleText(finish.name() + ": " + finish.note());
-    card.setOnAction(_ -> wear(finish));
+    card.setOnAction(_ -> apply(finish));
     card.setOnMouseEntered(_ -> tryOn(finish));
     card.setOnMouseExited(_ -> workspace.endPreview());
     card.focusedProperty()
@@ -139,24 +139,24 @@ public final class FinishPresetsPane extends VBox {
     return card;
   }
 
-  private Edit edit(ReadyFinish finish) {
+  private Edit edit(FinishPreset finish) {
     List<LayerId> layers = List.copyOf(workspace.selection().layers());
-    return new ApplyFinish(layers, finish.style(), ReadyFinish::isOne);
+    return new ApplyFinish(layers, finish.style(), FinishPreset::isOne);
   }
 
-  private void tryOn(ReadyFinish finish) {
+  private void tryOn(FinishPreset finish) {
     if (!workspace.selection().isEmpty()) {
       workspace.preview(edit(finish));
     }
   }
 
   /** Without a selection the style is put into the project, ready to be followed. */
-  private void wear(ReadyFinish finish) {
+  private void apply(FinishPreset finish) {
     workspace.endPreview();
     int count = workspace.selection().layers().size();
     if (count > 0) {
       if (workspace.apply(edit(finish))) {
-        String who = Messages.of("count.layer-wears", count);
+        String who = Messages.of("count.layer-follows", count);
         workspace.tell(
             Notice.offering(
                 who + " \"" + finish.name() + "\".", Messages.of("common.undo"), workspace::undo));
@@ -229,7 +229,7 @@ public final class FinishPresetsPane extends VBox {
     return values.get(key).map(value -> into.with(key, value)).orElse(into);
   }
 
-  private void draw(ReadyFinish finish, ImageView view, String words, PropertySet letters) {
+  private void draw(FinishPreset finish, ImageView view, String words, PropertySet letters) {
     Studio with = studio.get();
     double ratio =
         getScene() == null || getScene().getWindow() == null
@@ -240,7 +240,7 @@ public final class FinishPresetsPane extends VBox {
         List.of("preset", finish.id(), words, letters, with, ratio),
         () ->
             with.specimens()
-                .wearing(
+                .drawnWith(
                     letters.overlaidBy(finish.values()),
                     words,
                     finish.ground(),

@@ -204,12 +204,12 @@ public final class FontsPane extends VBox {
   private HBox letterRow(int letter, List<LayerId> layers) {
     Label what =
         new Label(
-            Messages.of("fonts-pane.no-font-has-u-04x-s")
-                .formatted(
-                    letter,
-                    Character.getName(letter) == null
-                        ? ""
-                        : Character.getName(letter).toLowerCase(java.util.Locale.ROOT)));
+            Messages.of(
+                "fonts-pane.no-font-has",
+                "U+%04X".formatted(letter),
+                Character.getName(letter) == null
+                    ? ""
+                    : Character.getName(letter).toLowerCase(java.util.Locale.ROOT)));
     what.getStyleClass().add("attention");
     what.setWrapText(true);
     HBox.setHgrow(what, Priority.ALWAYS);

@@ -59,7 +59,8 @@ public record CoatSummary(String words, Optional<Rgba> colour) {
     return Messages.of("coat-summary.paint." + kind.name().toLowerCase(java.util.Locale.ROOT));
   }
 
-  private static String name(Project project, Colour colour) {
+  /** How people call a colour: the name of a swatch, else its notation. */
+  public static String name(Project project, Colour colour) {
     return switch (colour) {
       case Colour.SwatchReference(String swatch) ->
           project.palette().find(swatch).map(Swatch::name).orElse(swatch);

@@ -1,5 +1,6 @@
 package dynamorph.app.session;
 
+import dynamorph.model.Project;
 import java.util.Optional;
 
 /**
@@ -94,6 +95,16 @@ public sealed interface Attempt {
   /** Whether a look is about to be kept as a style. */
   default boolean isKeeping() {
     return this instanceof KeepingStyle;
+  }
+
+  /** Whether a project still has what it is about; an undo may have taken it away. */
+  default boolean isAbout(Project project) {
+    return switch (this) {
+      case Deleting(StyleDeletion deletion, _) ->
+          deletion.styles().stream().allMatch(id -> project.styles().find(id).isPresent());
+      case SwatchDraft(String id, _) -> project.palette().find(id).isPresent();
+      case Nothing _, StyleDraft _, Reviewing _, Importing _, KeepingStyle _ -> true;
+    };
   }
 
   /** Whether it must be committed or discarded before anything else changes the project. */

@@ -23,7 +23,7 @@ public final class ViewSettings {
     return rulers;
   }
 
-  /** Whether the stage shows contours, moved edges and dash middles instead of paint. */
+  /** Whether the stage shows glyph contours, offset edges and dash centres instead of paint. */
   public BooleanProperty outlinesProperty() {
     return outlines;
   }

@@ -369,6 +369,9 @@ public final class Workspace {
     selection.set(selection.get().within(present));
     pickedStyle.set(pickedStyle.get().filter(id -> present.styles().find(id).isPresent()));
     playback.follow(present);
+    if (!attempt().isAbout(present)) {
+      closeAttempt();
+    }
     showAgain();
   }
 

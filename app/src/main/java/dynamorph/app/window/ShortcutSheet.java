@@ -3,6 +3,7 @@ package dynamorph.app.window;
 import dynamorph.app.action.Action;
 import dynamorph.app.action.Actions;
 import dynamorph.app.message.Messages;
+import dynamorph.app.session.Tool;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -36,7 +37,9 @@ public final class ShortcutSheet {
         Messages.of("shortcut-sheet.space-drag-or-middle-button"),
         Messages.of("shortcut-sheet.pan-the-view"));
     gestures.put("Ctrl+wheel", Messages.of("shortcut-sheet.zoom"));
-    gestures.put("S, T, H", Messages.of("shortcut-sheet.select-text-hand"));
+    for (Tool tool : Tool.values()) {
+      gestures.put(String.valueOf(tool.key()), tool.label());
+    }
     gestures.put(
         Messages.of("shortcut-sheet.hover-a-style"),
         Messages.of("shortcut-sheet.see-the-selection-in-it"));

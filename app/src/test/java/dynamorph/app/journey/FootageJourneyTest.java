@@ -65,7 +65,7 @@ class FootageJourneyTest extends FilmJourney {
         () -> line().footage().findFirst().orElseThrow().clips().size() == before + 1);
     assertThat(lastClip().in()).isEqualTo(Time.ofMillis(20_000));
     assertThat(lastClip().out()).as("fifty frames").isEqualTo(Time.ofMillis(22_000));
-    assertThat(driver.notice()).contains("50 numbered pictures").contains("64 \u00d7 36");
+    assertThat(driver.notice()).contains("image sequence of 50").contains("64 \u00d7 36");
     driver.robot().interact(() -> action("Relink missing footage\u2026"));
     assertThat(driver.notice()).contains("No footage of this film is missing");
     Files.move(folder.resolve("shots"), folder.resolve("moved"));

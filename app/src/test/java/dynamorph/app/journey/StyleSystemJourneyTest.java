@@ -307,6 +307,10 @@ class StyleSystemJourneyTest extends JourneyTest {
     driver.answers().file(file);
     driver.run("Import styles\u2026");
     driver.waitFor("names are settled", () -> driver.isShown("#arrival-pane"));
+    driver.robot().push(KeyCode.ESCAPE);
+    driver.waitFor("Escape leaves it", () -> !driver.isShown("#arrival-pane"));
+    driver.run("Import styles\u2026");
+    driver.waitFor("names are settled", () -> driver.isShown("#arrival-pane"));
     driver.robot().clickOn("#arrival-theirs");
     driver.settle();
     assertThat(driver.project()).isEqualTo(demo);

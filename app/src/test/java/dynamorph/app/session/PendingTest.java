@@ -11,6 +11,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.style.AddStyle;
 import dynamorph.model.edit.style.DeleteStyles;
 import dynamorph.model.edit.style.Sample;
 import dynamorph.model.edit.style.SetSwatch;
@@ -267,6 +268,24 @@ class PendingTest {
     assertThat(workspace.attempt().styleImport().orElseThrow().collisions()).hasSize(1);
     workspace.discardPending();
     assertThat(workspace.attempt().styleImport()).isEmpty();
+  }
+
+  @Test
+  void anUndoThatTakesAStyleAwayEndsItsDeletion() {
+    StyleId fresh = new StyleId("fresh");
+    workspace.apply(new AddStyle(Style.text("fresh", "Fresh", "")));
+    workspace.openDeletion(StyleDeletion.delete(List.of(fresh)));
+    workspace.undo();
+    assertThat(workspace.project().styles().find(fresh)).isEmpty();
+    assertThat(workspace.attempt()).isEqualTo(new Attempt.Nothing());
+  }
+
+  @Test
+  void anUndoThatTakesASwatchAwayClosesIt() {
+    workspace.apply(new SetSwatch(new Swatch("fresh", "Fresh", Rgba.BLACK)));
+    workspace.openSwatch("fresh");
+    workspace.undo();
+    assertThat(workspace.attempt()).isEqualTo(new Attempt.Nothing());
   }
 
   @Test

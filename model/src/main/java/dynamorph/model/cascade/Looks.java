@@ -179,7 +179,7 @@ final class Looks {
         whole(values, Properties.CONSECUTIVE_HYPHENS),
         points(values, Properties.HYPHENATE_ZONE.key(), size),
         value(values, Properties.HYPHENATE_LAST.key()),
-        value(values, Properties.HYPHEN_COST.key()));
+        value(values, Properties.HYPHEN_PENALTY.key()));
   }
 
   static ParagraphLook.ListMark listMark(PropertySet values, double size) {

@@ -26,6 +26,7 @@ final class FormerNames {
           Map.entry("glyph-scale-best", "glyph-scaling-optimum"),
           Map.entry("glyph-scale-most", "glyph-scaling-maximum"),
           Map.entry("hyphenate-row", "consecutive-hyphens"),
+          Map.entry("hyphen-cost", "hyphen-penalty"),
           Map.entry("tab-every", "default-tab-stops"),
           Map.entry("area", "relative-to"),
           Map.entry("line-shift", "decoration-offset"),

@@ -240,9 +240,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
       layout(
           "hyphenate-last", PARAGRAPH, Level.PARAGRAPH, new ValueType.Flag(), false, "hyphenation");
 
-  public static final Property<Double> HYPHEN_COST =
+  public static final Property<Double> HYPHEN_PENALTY =
       layout(
-          "hyphen-cost",
+          "hyphen-penalty",
           PARAGRAPH,
           Level.PARAGRAPH,
           new ValueType.Number(0, 10000, ""),

@@ -26,11 +26,6 @@ public final class Numbers {
     return rounded.signum() == 0 ? "0" : rounded.toPlainString();
   }
 
-  /** How many things there are: {@code 1 text}, {@code 3 texts}. */
-  public static String counted(long count, String thing) {
-    return Messages.of("numbers.text", count, thing);
-  }
-
   /** Reads a finite decimal number; a real minus sign and a decimal comma are understood. */
   public static double parse(String text) {
     String plain = text.strip().replace('\u2212', '-').replace(',', '.');

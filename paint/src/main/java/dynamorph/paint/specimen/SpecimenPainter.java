@@ -117,7 +117,7 @@ public final class SpecimenPainter {
    *
    * @param look all that is not as by default
    */
-  public Pixels wearing(
+  public Pixels drawnWith(
       PropertySet look, String words, Rgba background, int width, int height, double scale) {
     Layer layer = Layer.of("specimen", "specimen", words).withLocal(look);
     ResolvedLayer resolved = Cascade.of(Project.empty("specimen")).resolve(layer);

@@ -89,7 +89,7 @@ class EveryPropertyTest {
           "east-asian-breaks",
           "consecutive-hyphens",
           "hyphenate-last",
-          "hyphen-cost",
+          "hyphen-penalty",
           "kind",
           "tile-image",
           "plate-minimum-width",

@@ -66,7 +66,7 @@ class BreakersTest {
                 Properties.ALIGNMENT, random.nextBoolean() ? Alignment.JUSTIFIED : Alignment.START)
             .with(Properties.HYPHENATE, random.nextBoolean())
             .with(Properties.CONSECUTIVE_HYPHENS, (double) random.nextInt(3))
-            .with(Properties.HYPHEN_COST, random.nextInt(3) * 50.0)
+            .with(Properties.HYPHEN_PENALTY, random.nextInt(3) * 50.0)
             .with(Properties.AVOID_SHORT_LAST_LINES, random.nextBoolean())
             .with(Properties.GLYPH_SCALING_MINIMUM, random.nextBoolean() ? 98.0 : 100.0)
             .with(Properties.HANG_END, random.nextBoolean() ? 100.0 : 0.0)

@@ -133,7 +133,7 @@ public final class FootageActions implements AutoCloseable {
             .ifPresent(board ->
                 workspace.apply(
                     Edit.together(
-                        Messages.of("footage-actions.add-the-picture", name),
+                        Messages.of("footage-actions.add-the-image", name),
                         new ChangeProject.PutAsset(image.asset()),
                         placed(board, place, name, new Media.Still(name), STANDS))));
   }
@@ -151,11 +151,10 @@ public final class FootageActions implements AutoCloseable {
                   placed(board, place, name, new Media.File(path), facts.duration()))) {
                 String what =
                     numbered > 0
-                        ? Messages.of("footage-actions.numbered-pictures-from", numbered, name)
+                        ? Messages.of("footage-actions.image-sequence", numbered, name)
                         : name;
                 film.told(
-                    Messages.of("footage-actions.added-s-d-d")
-                        .formatted(what, facts.width(), facts.height()));
+                    Messages.of("footage-actions.added", what, facts.width(), facts.height()));
               }
             });
   }

@@ -60,7 +60,7 @@ public final class TrackActions {
         .ifPresent(board ->
             FilmDialogs.text(
                     film.window().get(),
-                    Messages.of("track-actions.track-of-captions"),
+                    Messages.of("track-actions.caption-track"),
                     Messages.of("track-actions.language-such-as-en-or-ar"),
                     "en")
                 .ifPresent(language -> {

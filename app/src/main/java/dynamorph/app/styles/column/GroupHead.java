@@ -75,7 +75,7 @@ final class GroupHead extends HBox {
             "group-head.group",
             (group.isEmpty() ? Messages.of("common.without-a-group") : group),
             styles,
-            (open ? "" : Messages.of("group-head.shut"))));
+            (open ? "" : Messages.of("group-head.collapsed"))));
   }
 
   void showDrop(boolean over) {
@@ -95,7 +95,7 @@ final class GroupHead extends HBox {
           .filter(to -> !to.equals(group))
           .ifPresent(to -> workspace.apply(new ArrangeStyles.RenameGroup(group, to)));
     });
-    MenuItem dissolve = new MenuItem(Messages.of("group-head.dissolve-the-group"));
+    MenuItem dissolve = new MenuItem(Messages.of("group-head.ungroup"));
     dissolve.setOnAction(_ ->
         workspace.apply(
             new ArrangeStyles.RenameGroup(

@@ -15,6 +15,7 @@ import dynamorph.model.property.Address;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -103,24 +104,15 @@ final class DeskSubject implements Subject {
       case Source.Followed(var _, var _, var style) when style.equals(draft.id()) ->
           Messages.of("desk-subject.in-this-style");
       case Source.Followed(var _, var _, var style) ->
-          Messages.of(
-              "desk-subject.from",
-              workspace
-                  .project()
-                  .styles()
-                  .find(style)
-                  .map(Style::name)
-                  .orElse(Messages.of("desk-subject.its-base")));
-      case Source.Base(var style) ->
-          Messages.of(
-              "desk-subject.from",
-              workspace
-                  .project()
-                  .styles()
-                  .find(style)
-                  .map(Style::name)
-                  .orElse(Messages.of("desk-subject.the-base-style")));
+          from(style, Messages.of("desk-subject.its-base"));
+      case Source.Base(var style) -> from(style, Messages.of("desk-subject.the-base-style"));
       default -> Messages.of("desk-subject.default");
     };
+  }
+
+  private String from(StyleId style, String otherwise) {
+    return Messages.of(
+        "desk-subject.from",
+        workspace.project().styles().find(style).map(Style::name).orElse(otherwise));
   }
 }

@@ -8,6 +8,7 @@ import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.style.Proposal;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
+import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Rgba;
@@ -193,7 +194,7 @@ final class KeepList extends VBox {
     if (key.address().effect().isEmpty()) {
       return key.property().label();
     }
-    var kind = dynamorph.model.property.Properties.EFFECT_KIND;
+    var kind = Properties.EFFECT_KIND;
     String effect =
         kind.type()
             .label(
@@ -205,10 +206,9 @@ final class KeepList extends VBox {
 
   private <T> String text(PropertyKey<T> key) {
     T value = Coats.value(proposal.values(), key);
-    if (value instanceof Colour.SwatchReference(String swatch)) {
-      return project.palette().find(swatch).map(found -> found.name()).orElse(swatch);
-    }
-    return key.property().type().label(value);
+    return value instanceof Colour colour
+        ? CoatSummary.name(project, colour)
+        : key.property().type().label(value);
   }
 
   private static Region gap() {

@@ -4,7 +4,6 @@ import dynamorph.app.message.Messages;
 import dynamorph.paint.reach.Problem;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Tells in words what a change reaches, problems first. */
 final class ReachWords {
@@ -68,12 +67,7 @@ final class ReachWords {
     if (!report.isComplete() && report.total() > 40) {
       pieces.add(
           new Piece(
-              String.format(
-                  Locale.ROOT,
-                  Messages.of("reach-words.looking-d-of-d"),
-                  report.lookedAt(),
-                  report.total()),
-              "quiet"));
+              Messages.of("reach-words.looking", report.lookedAt(), report.total()), "quiet"));
     }
     return pieces;
   }

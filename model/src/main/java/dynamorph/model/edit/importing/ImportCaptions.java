@@ -35,17 +35,17 @@ import java.util.Map;
 import java.util.function.UnaryOperator;
 
 /**
- * Puts the cues of a sheet on a new track of a film, with the styles of the sheet. A style of the
- * project with the same name and the same values is followed instead; one with other values keeps
- * its name, and the one that comes gets a number. The new track is shown alone: captions of two
- * languages would lie over each other.
+ * Puts captions on a new track of a film, with their styles. A style of the project with the same
+ * name and the same values is followed instead; one with other values keeps its name, and the one
+ * that comes gets a number. The new track is shown alone: captions of two languages would lie over
+ * each other.
  *
  * @param track the new track, without styles; where it follows none of its own it takes those of
- *     the sheet
+ *     the captions
  * @param prefix of the ids of cues and styles, so that none is there twice
  */
 public record ImportCaptions(
-    ArtboardId film, Track.Captions track, CaptionList sheet, String prefix) implements Edit {
+    ArtboardId film, Track.Captions track, CaptionList captions, String prefix) implements Edit {
   private static final Address FILL = Address.coat("fill");
   private static final Address PLATE = Address.plateCoat("ground");
   private static final double SIZE_SHARE = 0.05;
@@ -63,15 +63,15 @@ public record ImportCaptions(
             .orElseThrow(() -> new EditRefused(Messages.of("common.the-film-is-no-longer-in")));
     Map<StyleId, StyleId> there = new HashMap<>();
     StyleBook styles = before.styles();
-    for (Style style : sheet.styles()) {
+    for (Style style : captions.styles()) {
       styles = with(styles, style, there);
     }
     List<StyleId> follows = new ArrayList<>(track.follows());
-    sheet.follows().stream()
+    captions.follows().stream()
         .map(there::get)
         .filter(id -> !follows.contains(id))
         .forEach(follows::add);
-    PropertySet brought = sheet.local().overlaidBy(track.local());
+    PropertySet brought = captions.local().overlaidBy(track.local());
     Track.Captions taken =
         track
             .withFollows(follows)
@@ -79,7 +79,7 @@ public record ImportCaptions(
     List<Layer> cues = new ArrayList<>();
     Time end = board.timeline().orElseThrow().duration();
     int number = 1;
-    for (CaptionList.Cue cue : sheet.cues()) {
+    for (CaptionList.Cue cue : captions.cues()) {
       cues.add(layer(cue, number++, there));
       end = Time.max(end, cue.out());
     }
@@ -173,6 +173,6 @@ public record ImportCaptions(
 
   @Override
   public String label(Project before) {
-    return Messages.of("import-captions.import-cue", sheet.cues().size());
+    return Messages.of("import-captions.import-cue", captions.cues().size());
   }
 }

@@ -21,7 +21,7 @@ import java.util.stream.Stream;
  * Pictures whose names end in a number, one for each frame of the film: {@code shot.0001.png},
  * {@code shot.0002.png} and so on. Where numbers are missing the picture before stays.
  */
-final class NumberedPictures implements FootageReader {
+final class ImageSequence implements FootageReader {
   private static final Pattern NUMBERED = Pattern.compile("(.*?)(\\d+)(\\.[^.]+)");
   private static final List<String> ENDINGS = List.of(".png", ".jpg", ".jpeg", ".webp", ".gif");
 
@@ -30,7 +30,7 @@ final class NumberedPictures implements FootageReader {
 
   private final List<Numbered> pictures;
 
-  private NumberedPictures(List<Numbered> pictures) {
+  private ImageSequence(List<Numbered> pictures) {
     this.pictures = pictures;
   }
 
@@ -45,14 +45,14 @@ final class NumberedPictures implements FootageReader {
    *
    * @throws FootageUnreadable if it is not there
    */
-  static NumberedPictures from(Path first) throws FootageException {
+  static ImageSequence from(Path first) throws FootageException {
     String name = first.getFileName().toString();
     Matcher like = NUMBERED.matcher(name);
     if (!Files.isRegularFile(first)) {
-      throw new FootageException(Messages.of("numbered-pictures.there-is-no-such-file", name));
+      throw new FootageException(Messages.of("image-sequence.there-is-no-such-file", name));
     }
     if (!like.matches()) {
-      return new NumberedPictures(List.of(new Numbered(0, first)));
+      return new ImageSequence(List.of(new Numbered(0, first)));
     }
     BigInteger start = new BigInteger(like.group(2));
     List<Numbered> found = new ArrayList<>();
@@ -69,10 +69,10 @@ final class NumberedPictures implements FootageReader {
         }
       });
     } catch (IOException | java.io.UncheckedIOException failed) {
-      throw new FootageException(Messages.of("numbered-pictures.its-folder-cannot-be-read", name));
+      throw new FootageException(Messages.of("image-sequence.its-folder-cannot-be-read", name));
     }
     found.sort(Comparator.comparingLong(Numbered::frame));
-    return new NumberedPictures(List.copyOf(found));
+    return new ImageSequence(List.copyOf(found));
   }
 
   int count() {
@@ -100,7 +100,7 @@ final class NumberedPictures implements FootageReader {
       return PictureFiles.decoded(encoded);
     } catch (IOException | RuntimeException failed) {
       throw new FootageException(
-          Messages.of("numbered-pictures.it-is-no-picture-that-can", file.getFileName()));
+          Messages.of("image-sequence.it-is-no-picture-that-can", file.getFileName()));
     }
   }
 

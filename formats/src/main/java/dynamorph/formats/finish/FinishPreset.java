@@ -24,27 +24,27 @@ import tools.jackson.databind.json.JsonMapper;
  * @param note what it looks like, in a few words
  * @param ground the colour that it was drawn for
  */
-public record ReadyFinish(
+public record FinishPreset(
     String id, String name, String group, String note, Rgba ground, PropertySet values) {
-  private static final String FILE = "ready-made.json";
+  private static final String FILE = "finish-presets.json";
 
   /** What the ids of their styles begin with. */
   private static final String PREFIX = "ready-";
 
-  private static final List<ReadyFinish> ALL = read();
+  private static final List<FinishPreset> ALL = read();
 
   /** All of them, group by group. */
-  public static List<ReadyFinish> all() {
+  public static List<FinishPreset> all() {
     return ALL;
   }
 
-  private static List<ReadyFinish> read() {
-    try (InputStream file = ReadyFinish.class.getResourceAsStream(FILE)) {
+  private static List<FinishPreset> read() {
+    try (InputStream file = FinishPreset.class.getResourceAsStream(FILE)) {
       JsonNode root = JsonMapper.builder().build().readTree(file);
-      List<ReadyFinish> all = new ArrayList<>();
+      List<FinishPreset> all = new ArrayList<>();
       for (JsonNode node : root.get("finishes")) {
         all.add(
-            new ReadyFinish(
+            new FinishPreset(
                 node.get("id").stringValue(),
                 node.get("name").stringValue(),
                 node.get("group").stringValue(),
@@ -63,7 +63,7 @@ public record ReadyFinish(
     return new Style(
         new StyleId(PREFIX + id),
         name,
-        Messages.of("ready-finish.group") + "/" + group,
+        Messages.of("finish-preset.group") + "/" + group,
         StyleLevel.TEXT,
         Optional.empty(),
         values,

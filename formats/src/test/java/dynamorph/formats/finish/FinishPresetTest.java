@@ -33,25 +33,25 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class ReadyFinishTest {
+class FinishPresetTest {
   private static final FontLibrary FONTS = FontLibrary.shipped();
 
-  static Stream<ReadyFinish> all() {
-    return ReadyFinish.all().stream();
+  static Stream<FinishPreset> all() {
+    return FinishPreset.all().stream();
   }
 
   @Test
   void thereAreTwentyFourInNamedGroups() {
-    assertThat(ReadyFinish.all()).hasSize(24);
-    assertThat(ReadyFinish.all().stream().map(ReadyFinish::name).distinct()).hasSize(24);
-    assertThat(ReadyFinish.all().stream().collect(Collectors.groupingBy(ReadyFinish::group)))
+    assertThat(FinishPreset.all()).hasSize(24);
+    assertThat(FinishPreset.all().stream().map(FinishPreset::name).distinct()).hasSize(24);
+    assertThat(FinishPreset.all().stream().collect(Collectors.groupingBy(FinishPreset::group)))
         .hasSize(4)
         .allSatisfy((_, group) -> assertThat(group).hasSize(6));
   }
 
   @ParameterizedTest
   @MethodSource("all")
-  void eachIsOnlyAFinishAndGrowsWithItsText(ReadyFinish finish) {
+  void eachIsOnlyAFinishAndGrowsWithItsText(FinishPreset finish) {
     for (PropertyKey<?> key : finish.values().keys()) {
       assertThat(key.property().facet()).isEqualTo(Facet.FINISH);
       if (finish.values().get(key).orElseThrow() instanceof Length length) {
@@ -68,9 +68,9 @@ class ReadyFinishTest {
         new SpecimenPainter(new SceneMaker(new Typesetter(FONTS), new LayerPainter()));
     PropertySet large = PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(40));
     Set<Object> pictures = new HashSet<>();
-    for (ReadyFinish finish : ReadyFinish.all()) {
+    for (FinishPreset finish : FinishPreset.all()) {
       Pixels pixels =
-          painter.wearing(
+          painter.drawnWith(
               large.overlaidBy(finish.values()), "Hour", Rgba.parse("#888888"), 120, 60, 1);
       Set<Integer> colours = new HashSet<>();
       for (int y = 0; y < 60; y++) {
@@ -91,11 +91,11 @@ class ReadyFinishTest {
   void whoeverWearsOneHasItsCoatsAndNoOthersAndCanTakeAnother(long seed) {
     Project project = new RandomProjects(seed).project();
     List<Layer> layers = project.layers().toList();
-    for (ReadyFinish finish : List.of(ReadyFinish.all().get(6), ReadyFinish.all().get(15))) {
-      ApplyFinish wear =
+    for (FinishPreset finish : List.of(FinishPreset.all().get(6), FinishPreset.all().get(15))) {
+      ApplyFinish applied =
           new ApplyFinish(
-              layers.stream().map(Layer::id).toList(), finish.style(), ReadyFinish::isOne);
-      project = wear.applyTo(project);
+              layers.stream().map(Layer::id).toList(), finish.style(), FinishPreset::isOne);
+      project = applied.applyTo(project);
       Cascade cascade = Cascade.of(project);
       Finish bare =
           Cascade.of(Project.empty("bare"))
@@ -104,7 +104,7 @@ class ReadyFinishTest {
       for (Layer layer : project.layers().toList()) {
         PropertySet values = cascade.values(layer);
         assertThat(Coats.of(values, Address.FINISH)).hasSameSizeAs(bare.coats());
-        assertThat(layer.follows().stream().filter(ReadyFinish::isOne))
+        assertThat(layer.follows().stream().filter(FinishPreset::isOne))
             .containsExactly(finish.style().id());
         assertThat(values.get(Properties.FONT_FAMILY.key()))
             .as("the letters stay as they are")
@@ -112,7 +112,9 @@ class ReadyFinishTest {
                 cascade
                     .values(
                         layer.withFollows(
-                            layer.follows().stream().filter(id -> !ReadyFinish.isOne(id)).toList()))
+                            layer.follows().stream()
+                                .filter(id -> !FinishPreset.isOne(id))
+                                .toList()))
                     .get(Properties.FONT_FAMILY.key()));
       }
     }
