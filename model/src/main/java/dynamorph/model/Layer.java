@@ -16,10 +16,10 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * A text on an artboard, or a figure.
+ * A text on an artboard, or a shape.
  *
- * @param story the words; a figure has none
- * @param figure what it shows instead of words
+ * @param story the words; a shape has none
+ * @param shape what it shows instead of words
  * @param frame where it stands when no style places it: values of the Placement facet only. They
  *     are the layer's own and no local changes; the styles it follows come before them.
  * @param follows text styles, last added last
@@ -32,7 +32,7 @@ public record Layer(
     LayerId id,
     String name,
     Story story,
-    Optional<Shape> figure,
+    Optional<Shape> shape,
     PropertySet frame,
     List<StyleId> follows,
     PropertySet local,
@@ -45,7 +45,7 @@ public record Layer(
     follows = List.copyOf(follows);
     Objects.requireNonNull(local, "local");
     muted = Set.copyOf(muted);
-    if (figure.isPresent() && !story.text().isEmpty()) {
+    if (shape.isPresent() && !story.text().isEmpty()) {
       throw new IllegalArgumentException(Messages.of("layer.a-layer-shows-a-shape-or"));
     }
     if (frame.keys().stream().anyMatch(key -> key.property().facet() != Facet.PLACEMENT)) {
@@ -67,49 +67,49 @@ public record Layer(
         Optional.empty());
   }
 
-  /** A layer that shows a figure. */
-  public static Layer of(String id, String name, Shape figure) {
-    return of(id, name, "").withFigure(Optional.of(figure));
+  /** A layer that shows a shape. */
+  public static Layer of(String id, String name, Shape shape) {
+    return of(id, name, "").withShape(Optional.of(shape));
   }
 
   public boolean isText() {
-    return figure.isEmpty();
+    return shape.isEmpty();
   }
 
   public Layer withId(LayerId changed) {
-    return new Layer(changed, name, story, figure, frame, follows, local, muted, timing);
+    return new Layer(changed, name, story, shape, frame, follows, local, muted, timing);
   }
 
   public Layer withName(String changed) {
-    return new Layer(id, changed, story, figure, frame, follows, local, muted, timing);
+    return new Layer(id, changed, story, shape, frame, follows, local, muted, timing);
   }
 
   public Layer withStory(Story changed) {
-    return new Layer(id, name, changed, figure, frame, follows, local, muted, timing);
+    return new Layer(id, name, changed, shape, frame, follows, local, muted, timing);
   }
 
-  public Layer withFigure(Optional<Shape> changed) {
+  public Layer withShape(Optional<Shape> changed) {
     return new Layer(id, name, story, changed, frame, follows, local, muted, timing);
   }
 
   public Layer withFrame(PropertySet changed) {
-    return new Layer(id, name, story, figure, changed, follows, local, muted, timing);
+    return new Layer(id, name, story, shape, changed, follows, local, muted, timing);
   }
 
   public Layer withFollows(List<StyleId> changed) {
-    return new Layer(id, name, story, figure, frame, changed, local, muted, timing);
+    return new Layer(id, name, story, shape, frame, changed, local, muted, timing);
   }
 
   public Layer withLocal(PropertySet changed) {
-    return new Layer(id, name, story, figure, frame, follows, changed, muted, timing);
+    return new Layer(id, name, story, shape, frame, follows, changed, muted, timing);
   }
 
   public Layer withMuted(Set<StyleId> changed) {
-    return new Layer(id, name, story, figure, frame, follows, local, changed, timing);
+    return new Layer(id, name, story, shape, frame, follows, local, changed, timing);
   }
 
   public Layer withTiming(Optional<Timing> changed) {
-    return new Layer(id, name, story, figure, frame, follows, local, muted, changed);
+    return new Layer(id, name, story, shape, frame, follows, local, muted, changed);
   }
 
   public Layer withTiming(Timing changed) {

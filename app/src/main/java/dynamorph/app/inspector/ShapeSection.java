@@ -37,11 +37,11 @@ final class ShapeSection extends VBox {
     setSpacing(4);
   }
 
-  /** Shows the figures among layers; nothing if there are none, or they differ. */
+  /** Shows the shapes among layers; nothing if there are none, or they differ. */
   void update(List<Layer> selected) {
     layers = selected.stream().filter(layer -> !layer.isText()).toList();
     List<Shape> figures =
-        layers.stream().map(layer -> layer.figure().orElseThrow()).distinct().toList();
+        layers.stream().map(layer -> layer.shape().orElseThrow()).distinct().toList();
     setVisible(!layers.isEmpty());
     setManaged(!layers.isEmpty());
     if (!figures.equals(built)) {
@@ -60,8 +60,8 @@ final class ShapeSection extends VBox {
     }
   }
 
-  private List<Node> rows(Shape figure) {
-    return switch (figure) {
+  private List<Node> rows(Shape shape) {
+    return switch (shape) {
       case Shape.Rectangle(var corners) ->
           List.of(
               row(
@@ -146,7 +146,7 @@ final class ShapeSection extends VBox {
     return field;
   }
 
-  private void change(Shape figure) {
-    workspace.apply(new ChangeShape(layers.stream().map(Layer::id).toList(), _ -> figure));
+  private void change(Shape shape) {
+    workspace.apply(new ChangeShape(layers.stream().map(Layer::id).toList(), _ -> shape));
   }
 }

@@ -155,7 +155,7 @@ class FinishJourneyTest extends JourneyTest {
     driver.settle();
     Layer button =
         driver.project().layers().filter(layer -> !layer.isText()).findFirst().orElseThrow();
-    assertThat(button.figure()).contains(Shape.Rectangle.SHARP);
+    assertThat(button.shape()).contains(Shape.Rectangle.SHARP);
     assertThat(driver.workspace().selection().layers()).containsExactly(button.id());
     assertThat(driver.isShown("#figure-section")).isTrue();
     assertThat(driver.isShown("#inspector #font-family")).as("a shape has no typeface").isFalse();
@@ -191,7 +191,7 @@ class FinishJourneyTest extends JourneyTest {
     driver.settle();
     Layer path =
         driver.project().layers().filter(layer -> !layer.isText()).findFirst().orElseThrow();
-    assertThat(((Shape.Drawn) path.figure().orElseThrow()).data()).startsWith("M").contains("C");
+    assertThat(((Shape.Drawn) path.shape().orElseThrow()).data()).startsWith("M").contains("C");
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
   }
@@ -326,7 +326,7 @@ class FinishJourneyTest extends JourneyTest {
         "the image is placed", () -> driver.project().layers().anyMatch(layer -> !layer.isText()));
     Layer image =
         driver.project().layers().filter(layer -> !layer.isText()).findFirst().orElseThrow();
-    assertThat(image.figure()).contains(new Shape.Picture("half tone.png"));
+    assertThat(image.shape()).contains(new Shape.Picture("half tone.png"));
     assertThat(driver.project().assets()).hasSize(1);
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);

@@ -273,7 +273,7 @@ class PendingTest {
   @Test
   void anUndoThatTakesAStyleAwayEndsItsDeletion() {
     StyleId fresh = new StyleId("fresh");
-    workspace.apply(new AddStyle(Style.text("fresh", "Fresh", "")));
+    workspace.apply(new AddStyle(Style.text("fresh", "Fresh", ""), "Add"));
     workspace.openDeletion(StyleDeletion.delete(List.of(fresh)));
     workspace.undo();
     assertThat(workspace.project().styles().find(fresh)).isEmpty();

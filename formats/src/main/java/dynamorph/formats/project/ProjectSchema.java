@@ -129,7 +129,7 @@ public final class ProjectSchema {
             Names.FOLLOWS, list(pattern(ID)),
             Names.LOCAL, reference(),
             Names.MUTED, list(pattern(ID)),
-            Names.SHAPE, figure(),
+            Names.SHAPE, shape(),
             Names.TIMING, timing(),
             Names.PARAGRAPHS, list(paragraph).put("minItems", 1)),
         List.of(Names.ID, Names.NAME, Names.PARAGRAPHS));
@@ -253,34 +253,33 @@ public final class ProjectSchema {
   }
 
   /** What a layer shows instead of words. */
-  private static ObjectNode figure() {
+  private static ObjectNode shape() {
     ObjectNode schema = NODES.objectNode();
     ArrayNode kinds = schema.putArray("oneOf");
     ObjectNode corners =
         type(Properties.PLATE_RADIUS.type()).put("description", "Radii of the corners.");
     ObjectNode flag = NODES.objectNode().put("type", "boolean");
-    kinds.add(figure(Names.RECTANGLE, Map.of(Names.CORNERS, corners), List.of()));
-    kinds.add(figure(Names.ELLIPSE, Map.of(), List.of()));
-    kinds.add(figure(Names.LINE, Map.of(Names.RISING, flag), List.of()));
+    kinds.add(shape(Names.RECTANGLE, Map.of(Names.CORNERS, corners), List.of()));
+    kinds.add(shape(Names.ELLIPSE, Map.of(), List.of()));
+    kinds.add(shape(Names.LINE, Map.of(Names.RISING, flag), List.of()));
     kinds.add(
-        figure(
+        shape(
             Names.POLYGON,
             Map.of(Names.CORNERS, number(3, 100), Names.DEPTH, number(0, 1)),
             List.of(Names.CORNERS)));
     kinds.add(
-        figure(
+        shape(
             Names.PATH,
             Map.of(
                 Names.DATA, pattern("^\\s*[Mm]"),
                 Names.WIDTH, number(0, 1e9),
                 Names.HEIGHT, number(0, 1e9)),
             List.of(Names.DATA, Names.WIDTH, Names.HEIGHT)));
-    kinds.add(figure(Names.IMAGE, Map.of(Names.IMAGE, text()), List.of(Names.IMAGE)));
+    kinds.add(shape(Names.IMAGE, Map.of(Names.IMAGE, text()), List.of(Names.IMAGE)));
     return schema;
   }
 
-  private static ObjectNode figure(
-      String kind, Map<String, ObjectNode> own, List<String> required) {
+  private static ObjectNode shape(String kind, Map<String, ObjectNode> own, List<String> required) {
     Map<String, ObjectNode> fields = new TreeMap<>(own);
     fields.put(Names.KIND, NODES.objectNode().put("const", kind));
     List<String> names = new java.util.ArrayList<>(required);

@@ -113,7 +113,7 @@ final class ProjectWriter {
     properties(node, Names.LOCAL, layer.local());
     follows(node, Names.MUTED, layer.muted().stream().sorted().toList());
     layer.timing().ifPresent(timing -> node.set(Names.TIMING, timing(timing)));
-    layer.figure().ifPresent(figure -> node.set(Names.SHAPE, ShapeJson.write(figure)));
+    layer.shape().ifPresent(shape -> node.set(Names.SHAPE, ShapeJson.write(shape)));
     ArrayNode paragraphs = node.putArray(Names.PARAGRAPHS);
     layer.story().paragraphs().forEach(paragraph -> paragraphs.add(paragraph(paragraph)));
     return node;

@@ -7,7 +7,7 @@ import dynamorph.model.value.BoxLengths;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Reads and writes the figures of layers. */
+/** Reads and writes the shapes of layers. */
 final class ShapeJson {
   private static final ValueType.Flag FLAG = new ValueType.Flag();
 
@@ -62,9 +62,9 @@ final class ShapeJson {
     };
   }
 
-  static ObjectNode write(Shape figure) {
+  static ObjectNode write(Shape shape) {
     ObjectNode node = JsonNodeFactory.instance.objectNode();
-    switch (figure) {
+    switch (shape) {
       case Shape.Rectangle(BoxLengths corners) ->
           node.put(Names.KIND, Names.RECTANGLE).put(Names.CORNERS, corners.toString());
       case Shape.Ellipse() -> node.put(Names.KIND, Names.ELLIPSE);

@@ -42,22 +42,22 @@ class ShapeJsonTest {
         new Shape.Picture("half tone (2).png"));
   }
 
-  private Path written(Shape figure) throws IOException {
+  private Path written(Shape shape) throws IOException {
     Path file = folder.resolve("shape.dmorph");
     Project project =
         Project.empty("P")
             .plus(
                 Artboard.empty("a", "A", 100, 100, LengthUnit.POINT)
-                    .plus(Layer.of("shape", "Shape", figure)));
+                    .plus(Layer.of("shape", "Shape", shape)));
     ProjectFile.write(project, file);
     return file;
   }
 
   @ParameterizedTest
   @MethodSource("figures")
-  void whatIsWrittenIsRead(Shape figure) throws IOException {
-    Project read = ProjectFile.read(written(figure));
-    assertThat(read.layers().findFirst().orElseThrow().figure()).contains(figure);
+  void whatIsWrittenIsRead(Shape shape) throws IOException {
+    Project read = ProjectFile.read(written(shape));
+    assertThat(read.layers().findFirst().orElseThrow().shape()).contains(shape);
   }
 
   /** The file with the shape of its layer replaced. */

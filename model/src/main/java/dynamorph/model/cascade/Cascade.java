@@ -51,7 +51,7 @@ public final class Cascade {
   private final StyleBook styles;
   private final ProjectAssets materials;
   private final Optional<StyleId> base;
-  private final Inheritance grounds;
+  private final Inheritance inheritance;
   private final String language;
   private final Memory memory;
 
@@ -61,8 +61,8 @@ public final class Cascade {
       Map<PropertySet, CharacterLook> looks,
       Map<PropertySet, ParagraphLook> paragraphLooks,
       Map<StyleId, PropertySet> placements,
-      Map<Worn, PropertySet> worn,
-      Map<InheritedStyles, PropertySet> grounds,
+      Map<StyleOnBase, PropertySet> styleOnBase,
+      Map<InheritedStyles, PropertySet> inheritance,
       Map<Place, SharedLook> shared) {
     /**
      * @param many how many combinations are to be expected
@@ -84,13 +84,13 @@ public final class Cascade {
    *
    * @param style the style with what it is based on; empty for plain text alone
    */
-  private record Worn(Optional<StyleId> style, Optional<StyleId> base) {}
+  private record StyleOnBase(Optional<StyleId> style, Optional<StyleId> base) {}
 
-  private Cascade(Project project, Inheritance grounds, Memory memory) {
+  private Cascade(Project project, Inheritance inheritance, Memory memory) {
     this.styles = project.styles();
     this.materials = new ProjectAssets(project.palette(), project.assets());
     this.base = project.baseStyle();
-    this.grounds = grounds;
+    this.inheritance = inheritance;
     this.language = project.language();
     this.memory = memory;
   }
@@ -113,19 +113,19 @@ public final class Cascade {
       int many = Math.max(16, memory.values.size());
       return new Cascade(project, Inheritance.of(project), new Memory(many));
     }
-    Inheritance now = grounds.follow(project);
-    return now == grounds ? this : new Cascade(project, now, memory);
+    Inheritance now = inheritance.follow(project);
+    return now == inheritance ? this : new Cascade(project, now, memory);
   }
 
   /** The style that plain text of the layer takes. */
   public Optional<StyleId> baseOf(Layer layer) {
-    return grounds.of(layer).base();
+    return inheritance.of(layer).base();
   }
 
   /** Everything that decides how the layer looks. */
   public ResolvedLayer resolve(Layer layer) {
     SharedLook shared = shared(layer);
-    Optional<ResolvedShape> form = layer.figure().map(figure -> form(figure, size(shared.own())));
+    Optional<ResolvedShape> form = layer.shape().map(shape -> form(shape, size(shared.own())));
     Plate plate = form.isPresent() ? Plate.NONE : shared.plate();
     return new ResolvedLayer(placement(layer), plate, shared.paragraphs(), form);
   }
@@ -188,11 +188,11 @@ public final class Cascade {
     return new SharedLook(own, plate(own), paragraphs);
   }
 
-  private ResolvedShape form(Shape figure, double em) {
+  private ResolvedShape form(Shape shape, double em) {
     return new ResolvedShape(
-        figure,
+        shape,
         em,
-        figure instanceof Shape.Picture(String image) ? materials.image(image) : Optional.empty());
+        shape instanceof Shape.Picture(String image) ? materials.image(image) : Optional.empty());
   }
 
   /** Without coats there is no plate, whatever its padding would be. */
@@ -347,11 +347,11 @@ public final class Cascade {
   /** The same as laying all levels of the walk over each other, from wide to narrow. */
   private PropertySet mergeWalk(Place place) {
     boolean plain =
-        place.frame.isEmpty() && !place.layerFollows.isEmpty() && place.ground.isPlain();
+        place.frame.isEmpty() && !place.layerFollows.isEmpty() && place.inherited.isPlain();
     PropertySet merged =
         plain
-            ? worn(Optional.of(place.layerFollows.getFirst()), place.ground.base())
-            : over(onGround(place.ground), place.frame, Level.LAYER);
+            ? styleOnBase(Optional.of(place.layerFollows.getFirst()), place.inherited.base())
+            : over(onInherited(place.inherited), place.frame, Level.LAYER);
     for (StyleId id : place.layerFollows.subList(plain ? 1 : 0, place.layerFollows.size())) {
       merged = overChain(merged, id, Level.LAYER);
     }
@@ -367,13 +367,13 @@ public final class Cascade {
   }
 
   /** Text that sets nothing itself. */
-  private PropertySet onGround(InheritedStyles ground) {
-    return ground.isPlain()
-        ? worn(Optional.empty(), ground.base())
-        : memory.grounds.computeIfAbsent(
-            ground,
+  private PropertySet onInherited(InheritedStyles inherited) {
+    return inherited.isPlain()
+        ? styleOnBase(Optional.empty(), inherited.base())
+        : memory.inheritance.computeIfAbsent(
+            inherited,
             wanted -> {
-              PropertySet merged = worn(Optional.empty(), wanted.base());
+              PropertySet merged = styleOnBase(Optional.empty(), wanted.base());
               for (StyleId id : wanted.follows()) {
                 merged = overChain(merged, id, Level.LAYER);
               }
@@ -390,9 +390,9 @@ public final class Cascade {
   }
 
   /** Plain text in a text style; what that is based on is laid over plain text once for all. */
-  private PropertySet worn(Optional<StyleId> style, Optional<StyleId> base) {
-    Worn key = new Worn(style, base);
-    PropertySet known = memory.worn.get(key);
+  private PropertySet styleOnBase(Optional<StyleId> style, Optional<StyleId> base) {
+    StyleOnBase key = new StyleOnBase(style, base);
+    PropertySet known = memory.styleOnBase.get(key);
     if (known == null) {
       known =
           style.isEmpty()
@@ -400,9 +400,10 @@ public final class Cascade {
                   .orElse(Properties.DEFAULTS)
               : style
                   .flatMap(styles::find)
-                  .map(found -> over(worn(found.basedOn(), base), found.properties(), Level.LAYER))
-                  .orElseGet(() -> worn(Optional.empty(), base));
-      memory.worn.put(key, known);
+                  .map(found ->
+                      over(styleOnBase(found.basedOn(), base), found.properties(), Level.LAYER))
+                  .orElseGet(() -> styleOnBase(Optional.empty(), base));
+      memory.styleOnBase.put(key, known);
     }
     return known;
   }
@@ -444,14 +445,14 @@ public final class Cascade {
     walk.add(new Contribution(new Source.LocalChange(Level.LAYER), place.layerLocal));
     place.layerFollows.reversed().forEach(id -> addStyle(walk, Level.LAYER, id));
     walk.add(new Contribution(new Source.OwnFrame(), place.frame));
-    place.track.ifPresent(track -> addTrack(walk, track, place.ground));
-    addFoundation(walk, place.ground.base());
+    place.track.ifPresent(track -> addTrack(walk, track, place.inherited));
+    addFoundation(walk, place.inherited.base());
     return walk;
   }
 
-  private void addTrack(List<Contribution> walk, TrackId track, InheritedStyles ground) {
-    walk.add(new Contribution(new Source.TrackChange(track), ground.local()));
-    for (StyleId id : ground.follows().reversed()) {
+  private void addTrack(List<Contribution> walk, TrackId track, InheritedStyles inherited) {
+    walk.add(new Contribution(new Source.TrackChange(track), inherited.local()));
+    for (StyleId id : inherited.follows().reversed()) {
       styles
           .chain(id)
           .forEach(style ->
@@ -552,13 +553,13 @@ public final class Cascade {
 
   /** The values of the Placement facet that anything sets for a layer; mostly its frame alone. */
   private PropertySet placementGiven(Layer layer) {
-    InheritedStyles ground = groundOf(layer);
-    Optional<StyleId> plain = ground.base();
+    InheritedStyles inherited = inheritedBy(layer);
+    Optional<StyleId> plain = inherited.base();
     PropertySet given = plain.isEmpty() ? PropertySet.EMPTY : placementOf(plain.get());
-    for (StyleId id : ground.follows()) {
+    for (StyleId id : inherited.follows()) {
       given = given.overlaidBy(placementOf(id));
     }
-    given = given.overlaidBy(placed(ground.local()));
+    given = given.overlaidBy(placed(inherited.local()));
     given = given.overlaidBy(layer.frame());
     for (StyleId id : layer.counting(layer.follows())) {
       given = given.overlaidBy(placementOf(id));
@@ -573,11 +574,12 @@ public final class Cascade {
   }
 
   /** What lies below the layer; styles that are muted in it count for nothing there either. */
-  private InheritedStyles groundOf(Layer layer) {
-    InheritedStyles ground = grounds.of(layer);
-    return layer.muted().isEmpty() || ground.follows().isEmpty()
-        ? ground
-        : new InheritedStyles(ground.base(), layer.counting(ground.follows()), ground.local());
+  private InheritedStyles inheritedBy(Layer layer) {
+    InheritedStyles inherited = inheritance.of(layer);
+    return layer.muted().isEmpty() || inherited.follows().isEmpty()
+        ? inherited
+        : new InheritedStyles(
+            inherited.base(), layer.counting(inherited.follows()), inherited.local());
   }
 
   /** The placement that a style sets, itself or through what it is based on; mostly nothing. */
@@ -618,8 +620,8 @@ public final class Cascade {
         PropertySet.EMPTY,
         List.of(),
         PropertySet.EMPTY,
-        groundOf(layer),
-        grounds.trackOf(layer));
+        inheritedBy(layer),
+        inheritance.trackOf(layer));
   }
 
   private static PropertySet withoutPlacement(PropertySet local) {
@@ -636,7 +638,7 @@ public final class Cascade {
       PropertySet paragraphLocal,
       List<StyleId> spanFollows,
       PropertySet spanLocal,
-      InheritedStyles ground,
+      InheritedStyles inherited,
       Optional<TrackId> track) {
     /** The place of a paragraph; the same where the paragraph adds nothing, as most do. */
     Place in(Paragraph paragraph) {
@@ -652,7 +654,7 @@ public final class Cascade {
           paragraph.local(),
           spanFollows,
           spanLocal,
-          ground,
+          inherited,
           track);
     }
 
@@ -674,7 +676,7 @@ public final class Cascade {
           paragraphLocal,
           counting,
           span.local(),
-          ground,
+          inherited,
           track);
     }
   }

@@ -50,8 +50,8 @@ final class Inheritance {
     Map<LayerId, InheritedStyles> byLayer = new HashMap<>();
     List<Board> boards = boards(project);
     for (Board board : boards) {
-      InheritedStyles ground = InheritedStyles.plain(board.base());
-      board.layers().forEach(layer -> byLayer.put(layer.id(), ground));
+      InheritedStyles inherited = InheritedStyles.plain(board.base());
+      board.layers().forEach(layer -> byLayer.put(layer.id(), inherited));
     }
     Map<TrackId, Lane> lanes = new HashMap<>();
     for (Artboard film : project.films().toList()) {
@@ -89,7 +89,7 @@ final class Inheritance {
     return new Lane(track, new InheritedStyles(base, track.follows(), local), spoken);
   }
 
-  /** Itself if every layer still has the same ground. */
+  /** Itself if every layer still has the same inherited styles. */
   Inheritance follow(Project project) {
     if (isSame(project)) {
       return this;

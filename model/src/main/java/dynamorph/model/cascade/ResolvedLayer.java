@@ -24,14 +24,14 @@ public record ResolvedLayer(
     return placed == placement ? this : new ResolvedLayer(placed, plate, paragraphs, form);
   }
 
-  /** The same for a figure, which always fills a box. */
+  /** The same for a shape, which always fills a box. */
   public ResolvedLayer inBox() {
     return form.isEmpty() || placement.fit() == BoxFit.FIXED
         ? this
         : new ResolvedLayer(placement.in(BoxFit.FIXED), plate, paragraphs, form);
   }
 
-  /** The finish of the first letters, which is that of a figure. */
+  /** The finish of the first letters, which is that of a shape. */
   public Finish finish() {
     return paragraphs.getFirst().spans().getFirst().finish();
   }

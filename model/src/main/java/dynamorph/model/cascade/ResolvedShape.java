@@ -5,9 +5,9 @@ import dynamorph.model.shape.Shape;
 import java.util.Optional;
 
 /**
- * A figure with what it refers to.
+ * A shape with what it refers to.
  *
  * @param em what an em is, in points
  * @param picture the image it shows; empty if it shows none, or the project has none of that name
  */
-public record ResolvedShape(Shape figure, double em, Optional<Asset> picture) {}
+public record ResolvedShape(Shape shape, double em, Optional<Asset> picture) {}

@@ -109,9 +109,9 @@ public final class Reach {
       int index = 0;
       for (Layer layer : board.layers()) {
         boolean moved = placed && !before.placement(layer).equals(after.placement(layer));
-        boolean figure = layer.figure().isPresent();
+        boolean shape = layer.shape().isPresent();
         boolean different = differs()[combinations[index++]];
-        if (figure ? !before.resolve(layer).equals(after.resolve(layer)) : different || moved) {
+        if (shape ? !before.resolve(layer).equals(after.resolve(layer)) : different || moved) {
           touched.add(layer.id());
         }
       }

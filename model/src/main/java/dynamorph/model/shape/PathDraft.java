@@ -121,8 +121,8 @@ public record PathDraft(List<Knot> knots, boolean closed) {
     };
   }
 
-  /** The path as a figure, in a box of its own. */
-  public Optional<Shape.Drawn> figure() {
+  /** The path as a shape, in a box of its own. */
+  public Optional<Shape.Drawn> shape() {
     return bounds().map(box -> new Shape.Drawn(data(box), box.width, box.height));
   }
 

@@ -116,7 +116,7 @@ public final class RandomProjects {
       for (int index = 0; index < 6; index++) {
         layers.add(layer("l" + board + index, styles));
       }
-      layers.add(figure("f" + board, styles));
+      layers.add(shape("f" + board, styles));
       boards.add(
           Artboard.empty("b" + board, "Board " + board, 300, 200, LengthUnit.MILLIMETRE)
               .withBackground(Colour.swatch("s" + board))
@@ -212,7 +212,7 @@ public final class RandomProjects {
           new Shape.Drawn("M0 0L10 5C10 8 6 9 0 7Z", 10, 9),
           new Shape.Picture("bell.png"));
 
-  private Layer figure(String id, List<Style> styles) {
+  private Layer shape(String id, List<Style> styles) {
     return Layer.of(id, "Figure " + id, pick(FIGURES))
         .withFollows(follows(styles, StyleLevel.TEXT))
         .withLocal(values(2, Level.LAYER));

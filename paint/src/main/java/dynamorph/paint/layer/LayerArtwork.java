@@ -52,7 +52,7 @@ public final class LayerArtwork {
   public static List<Mark> marks(TextLayout layout, ResolvedLayer look, double scale) {
     LayerArtwork artwork = new LayerArtwork(scale);
     if (look.form().isPresent()) {
-      artwork.addFigure(layout.box(), look, look.form().get());
+      artwork.addShape(layout.box(), look, look.form().get());
       return List.copyOf(artwork.marks);
     }
     artwork.addPlate(layout, look);
@@ -62,7 +62,7 @@ public final class LayerArtwork {
     return List.copyOf(artwork.marks);
   }
 
-  private void addFigure(Box box, ResolvedLayer look, ResolvedShape form) {
+  private void addShape(Box box, ResolvedLayer look, ResolvedShape form) {
     try (Stencil.Shape shape = ShapeGeometry.shape(form, box, planes)) {
       addFinish(ShapeGeometry.finish(look, form, box), shape, Messages.of("layer-artwork.shape"));
     }

@@ -32,7 +32,7 @@ public final class LayerPainter {
   private final Cache<TextLayout, OutlineCache> known = Caffeine.newBuilder().weakKeys().build();
 
   /**
-   * Paints the plate and the letters, or the figure. A fixed box hides the lines that do not fit.
+   * Paints the plate and the letters, or the shape. A fixed box hides the lines that do not fit.
    */
   public void paint(Canvas canvas, TextLayout layout, ResolvedLayer look) {
     if (look.form().isPresent()) {

@@ -64,11 +64,11 @@ final class PathShape implements Stencil.Shape {
   }
 
   /**
-   * A figure in its box.
+   * A shape in its box.
    *
    * @param open whether its path has ends, so that it has no inside and outside
    */
-  static PathShape figure(Path path, Box box, Object identity, boolean open, MaskCache planes) {
+  static PathShape shape(Path path, Box box, Object identity, boolean open, MaskCache planes) {
     return new PathShape(path, box, identity, planes, List.of(), open);
   }
 

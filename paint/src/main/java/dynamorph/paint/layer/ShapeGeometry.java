@@ -27,20 +27,20 @@ import java.util.Optional;
 final class ShapeGeometry {
   private ShapeGeometry() {}
 
-  /** The figure in its box; the caller closes it. */
+  /** The shape in its box; the caller closes it. */
   static PathShape shape(ResolvedShape form, Box box, MaskCache planes) {
     Path path = path(form, box);
-    Object identity = List.of(form.figure(), form.em(), box);
-    return PathShape.figure(path, box, identity, isOpen(form.figure(), path), planes);
+    Object identity = List.of(form.shape(), form.em(), box);
+    return PathShape.shape(path, box, identity, isOpen(form.shape(), path), planes);
   }
 
-  private static boolean isOpen(Shape figure, Path path) {
-    return figure instanceof Shape.Line
-        || figure instanceof Shape.Drawn && !path.isLastContourClosed();
+  private static boolean isOpen(Shape shape, Path path) {
+    return shape instanceof Shape.Line
+        || shape instanceof Shape.Drawn && !path.isLastContourClosed();
   }
 
   private static Path path(ResolvedShape form, Box box) {
-    return switch (form.figure()) {
+    return switch (form.shape()) {
       case Shape.Rectangle(var corners) -> {
         Plate.Corners radii =
             new Plate.Corners(

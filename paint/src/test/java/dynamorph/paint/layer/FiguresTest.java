@@ -39,15 +39,15 @@ class FiguresTest {
           .with(Properties.BOX_WIDTH, 80.0)
           .with(Properties.BOX_HEIGHT, 40.0);
 
-  private static Layer figure(Shape figure, PropertySet look) {
-    return Layer.of("f", "F", figure).withFrame(FRAME).withLocal(look);
+  private static Layer shape(Shape shape, PropertySet look) {
+    return Layer.of("f", "F", shape).withFrame(FRAME).withLocal(look);
   }
 
   private static final PropertySet FILLED =
       PropertySet.EMPTY.with(Properties.COAT_COLOUR.at(Painting.FILL), Colour.of(RED));
 
-  private static double area(Shape figure, PropertySet look) {
-    Pixels pixels = Painting.stage(Painting.project(figure(figure, look)), 4);
+  private static double area(Shape shape, PropertySet look) {
+    Pixels pixels = Painting.stage(Painting.project(shape(shape, look)), 4);
     double share = 0;
     for (int y = 0; y < pixels.height(); y++) {
       for (int x = 0; x < pixels.width(); x++) {
@@ -71,8 +71,8 @@ class FiguresTest {
 
   @ParameterizedTest
   @MethodSource("areas")
-  void aFigureFillsItsBox(Shape figure, double area) {
-    assertThat(area(figure, FILLED)).isCloseTo(area, within(4.0));
+  void aShapeFillsItsBox(Shape shape, double area) {
+    assertThat(area(shape, FILLED)).isCloseTo(area, within(4.0));
   }
 
   @Test
@@ -89,7 +89,7 @@ class FiguresTest {
   }
 
   @Test
-  void aFigureAndALetterShareAFinishWithShadowAndRivets() {
+  void aShapeAndALetterShareAFinishWithShadowAndRivets() {
     PropertySet look =
         FILLED
             .withText(Properties.key("finish/rim/kind"), "stroke")
@@ -108,10 +108,10 @@ class FiguresTest {
     }
     PropertySet bare = PropertySet.EMPTY.with(Properties.COAT_SHOWN.at(Painting.FILL), false);
     Project project =
-        Painting.project(figure(new Shape.Picture("red.png"), bare))
+        Painting.project(shape(new Shape.Picture("red.png"), bare))
             .withAssets(List.of(new Asset("images/red.png", png)));
     assertThat(count(Painting.stage(project, 1), RED)).isEqualTo(80 * 40);
-    Project without = Painting.project(figure(new Shape.Picture("gone.png"), bare));
+    Project without = Painting.project(shape(new Shape.Picture("gone.png"), bare));
     assertThat(count(Painting.stage(without, 1), RED)).isZero();
   }
 }

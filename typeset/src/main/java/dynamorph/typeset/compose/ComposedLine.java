@@ -34,14 +34,14 @@ public final class ComposedLine {
    * @param left where it begins
    * @param width without trailing spaces
    * @param needed how wide a column must be for it, up to its end indent
-   * @param filled how its white is shared out
+   * @param filled how its glue is set
    */
   record Content(double left, double width, double needed, Supplier<Filled> filled) {}
 
   /**
-   * A line whose white is shared out.
+   * A line whose glue is set.
    *
-   * @param ratio how far its white is stretched
+   * @param ratio how far its glue is stretched, the adjustment ratio
    */
   record Filled(double left, double width, double ratio, Supplier<List<GlyphRun>> glyphs) {}
 

@@ -24,7 +24,7 @@ record Demerits(double hyphen, boolean keepLastWord) {
   /** A single word on the last line, where that is not wanted. */
   private static final double LONE_WORD = 1e8;
 
-  /** A line that cannot be shrunk into its room. */
+  /** A line that cannot be shrunk into its line width. */
   private static final double TOO_WIDE = 1e12;
 
   /** Spacing so loose that more of it makes no difference. */

@@ -13,15 +13,15 @@ final class FirstFitBreaker {
   /**
    * The places where the lines end, in order.
    *
-   * @param room width of each line by its number, in points
+   * @param lineWidth width of each line by its number, in points
    */
-  static int[] places(LineWidths model, IntToDoubleFunction room) {
+  static int[] places(LineWidths model, IntToDoubleFunction lineWidth) {
     int[] places = new int[Math.min(model.places(), 16)];
     int lines = 0;
     int from = 0;
     int hyphensInARow = 0;
     while (from < model.places() - 1) {
-      int to = next(model, from, room.applyAsDouble(lines), hyphensInARow);
+      int to = next(model, from, lineWidth.applyAsDouble(lines), hyphensInARow);
       hyphensInARow = model.isHyphen(to) ? hyphensInARow + 1 : 0;
       if (lines == places.length) {
         places = Arrays.copyOf(places, lines * 2);
@@ -31,12 +31,12 @@ final class FirstFitBreaker {
     }
     int[] ends = Arrays.copyOf(places, lines);
     if (model.settings().breaking().keepLastWord()) {
-      pullDown(model, room, ends);
+      pullDown(model, lineWidth, ends);
     }
     return ends;
   }
 
-  private static int next(LineWidths model, int from, double room, int hyphensInARow) {
+  private static int next(LineWidths model, int from, double lineWidth, int hyphensInARow) {
     int mostInARow = model.settings().hyphenation().row();
     boolean mayHyphenate = mostInARow == 0 || hyphensInARow < mostInARow;
     int word = -1;
@@ -49,7 +49,7 @@ final class FirstFitBreaker {
       }
       first = first < 0 ? to : first;
       // a hyphen may fit no more where the whole word would have, with its narrower end
-      if (model.fits(from, to, room)) {
+      if (model.fits(from, to, lineWidth)) {
         if (isHyphen) {
           hyphen = to;
         } else {
@@ -64,7 +64,7 @@ final class FirstFitBreaker {
     }
     boolean hyphenLast = hyphen > word;
     if (hyphenLast && word > 0 && !model.isJustified()) {
-      double white = room - model.width(from, word);
+      double white = lineWidth - model.width(from, word);
       hyphenLast = white > model.settings().hyphenation().zone();
     }
     int best = hyphenLast ? hyphen : word;
@@ -72,7 +72,7 @@ final class FirstFitBreaker {
   }
 
   /** Gives a single last word company from the line before. */
-  private static void pullDown(LineWidths model, IntToDoubleFunction room, int[] places) {
+  private static void pullDown(LineWidths model, IntToDoubleFunction lineWidth, int[] places) {
     int lines = places.length;
     if (lines < 2) {
       return;
@@ -85,7 +85,7 @@ final class FirstFitBreaker {
     }
     for (int place = lastFrom - 1; place > before; place--) {
       if (!model.isHyphen(place) && !model.isSingleWord(place, end)) {
-        if (model.fits(place, end, room.applyAsDouble(lines - 1))) {
+        if (model.fits(place, end, lineWidth.applyAsDouble(lines - 1))) {
           places[lines - 2] = place;
         }
         return;

@@ -27,8 +27,8 @@ record Glue(double word, double letter, double glyph, double gap) {
    *
    * @param sums what the line has at its best
    */
-  static Filled filling(Justification limits, WidthSums.Sums sums, double room) {
-    double lack = room - sums.width();
+  static Filled filling(Justification limits, WidthSums.Sums sums, double lineWidth) {
+    double lack = lineWidth - sums.width();
     if (lack < 0) {
       double ratio = sums.shrink() > 0 ? Math.max(-1, lack / sums.shrink()) : 0;
       return new Filled(at(limits, ratio, 0, 0), sums.width() + ratio * sums.shrink());
@@ -37,12 +37,12 @@ record Glue(double word, double letter, double glyph, double gap) {
     double rest = Math.max(0, lack - ratio * sums.stretch());
     // what is beyond the limits goes between words, where it disturbs least
     if (sums.spaces() > 0) {
-      return new Filled(at(limits, ratio, rest / sums.spaces(), 0), room);
+      return new Filled(at(limits, ratio, rest / sums.spaces(), 0), lineWidth);
     }
     if (sums.gaps() > 0) {
-      return new Filled(at(limits, ratio, 0, rest / sums.gaps()), room);
+      return new Filled(at(limits, ratio, 0, rest / sums.gaps()), lineWidth);
     }
-    return new Filled(at(limits, ratio, 0, 0), room - rest);
+    return new Filled(at(limits, ratio, 0, 0), lineWidth - rest);
   }
 
   private static Glue at(Justification limits, double ratio, double word, double gap) {

@@ -8,6 +8,6 @@ package dynamorph.typeset.compose;
  * @param end first unit of the next line
  * @param hyphenated whether a hyphen stands at its end that was not typed
  * @param last whether it is the last of the paragraph
- * @param tooWide whether it is wider than its room, which only an unbreakable piece is
+ * @param tooWide whether it is wider than its line width, which only an unbreakable piece is
  */
 record LineRange(int start, int ink, int end, boolean hyphenated, boolean last, boolean tooWide) {}

@@ -68,7 +68,7 @@ final class LineSetter {
   }
 
   /** Where a line goes; see {@link #set}. */
-  private record Slot(int index, double measure, double indent, double room) {}
+  private record Slot(int index, double measure, double indent, double lineWidth) {}
 
   /** How far the ends of a line hang out. */
   private record Hang(double start, double end) {}
@@ -78,15 +78,15 @@ final class LineSetter {
    *
    * @param measure width of the column
    * @param indent where the line begins, from the edge where lines start
-   * @param room what the line has from there
+   * @param lineWidth what the line has from there
    */
-  ComposedLine set(LineRange cut, int index, double measure, double indent, double room) {
+  ComposedLine set(LineRange cut, int index, double measure, double indent, double lineWidth) {
     return new ComposedLine(
         index == 0 ? 0 : cut.start(),
         cut,
         height(cut),
         shaped.rightToLeft(),
-        () -> content(cut, new Slot(index, measure, indent, room)));
+        () -> content(cut, new Slot(index, measure, indent, lineWidth)));
   }
 
   private ComposedLine.Content content(LineRange cut, Slot slot) {
@@ -95,7 +95,7 @@ final class LineSetter {
     boolean flush = !model.isJustified() || isFlush(cut);
     if (!flush && tabs == null && isWhole(cut)) {
       Hang hang = new Hang(hangStart, any ? model.hangAtEnd(cut.ink(), false, 0) : 0);
-      double wanted = slot.room + hang.start + hang.end;
+      double wanted = slot.lineWidth + hang.start + hang.end;
       double best = measures.lineWidth(cut.start(), cut.ink());
       // the most common line by far, whose spaces fill the room whatever is asked of them
       if (best <= wanted && measures.spaces(cut.start(), cut.ink()) > 0) {
@@ -121,7 +121,7 @@ final class LineSetter {
 
   private ComposedLine.Filled filled(LineRange cut, Pieces pieces, Slot slot, Hang hang) {
     WidthSums.Sums sums = pieces.sums;
-    double wanted = slot.room + hang.start + hang.end;
+    double wanted = slot.lineWidth + hang.start + hang.end;
     double tabbed = tabbed(cut);
     boolean flush = !model.isJustified() || isFlush(cut);
     boolean fits = sums.width() + tabbed <= wanted + LineWidths.SLACK;
@@ -132,7 +132,7 @@ final class LineSetter {
             : new Glue.Filled(Glue.best(settings.justification()), sums.width() + tabbed);
     double width = filled.width();
     double shown = width - hang.start - hang.end;
-    double fromStart = slot.indent - hang.start + (slot.room - shown) * share(cut);
+    double fromStart = slot.indent - hang.start + (slot.lineWidth - shown) * share(cut);
     double left = shaped.rightToLeft() ? slot.measure - fromStart - width : fromStart;
     return new ComposedLine.Filled(
         left,
@@ -141,8 +141,8 @@ final class LineSetter {
         () -> runs(cut, pieces, slot, filled.spread(), left));
   }
 
-  private static double ratio(WidthSums.Sums sums, double room) {
-    double lack = room - sums.width();
+  private static double ratio(WidthSums.Sums sums, double lineWidth) {
+    double lack = lineWidth - sums.width();
     double limit = lack >= 0 ? sums.stretch() : sums.shrink();
     return limit > 0 ? lack / limit : lack == 0 ? 0 : Math.signum(lack) * Demerits.LOOSEST;
   }
@@ -153,7 +153,7 @@ final class LineSetter {
     return ends && settings.lastLine() != LastLine.JUSTIFIED;
   }
 
-  /** Share of the free room that lies before a line, from the edge where lines start. */
+  /** Share of the free space that lies before a line, from the edge where lines start. */
   private double share(LineRange cut) {
     boolean rtl = shaped.rightToLeft();
     return switch (settings.alignment()) {

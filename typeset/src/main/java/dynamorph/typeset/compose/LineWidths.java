@@ -10,7 +10,7 @@ import java.util.function.IntToDoubleFunction;
  */
 final class LineWidths {
   /**
-   * How much wider than its room a line may be before that counts, in points: rounding of
+   * How much wider than its line width a line may be before that counts, in points: rounding of
    * single-precision glyphs.
    */
   static final double SLACK = 0.01;
@@ -196,21 +196,21 @@ final class LineWidths {
   }
 
   /** Whether a line fits a room without being shrunk. */
-  boolean fits(int from, int to, double room) {
-    return width(from, to) <= room + SLACK;
+  boolean fits(int from, int to, double lineWidth) {
+    return width(from, to) <= lineWidth + SLACK;
   }
 
   /** Whether a line fits a room when it is shrunk as far as it may be. */
-  boolean canFit(int from, int to, double room) {
-    return width(from, to) - shrink(from, to) <= room + SLACK;
+  boolean canFit(int from, int to, double lineWidth) {
+    return width(from, to) - shrink(from, to) <= lineWidth + SLACK;
   }
 
   /**
    * How far the white of a line is stretched, in parts of what it may be; negative for shrunk. A
    * line that ends a paragraph or stands before a forced break is not stretched.
    */
-  double ratio(int from, int to, double room) {
-    double lack = room - width(from, to);
+  double ratio(int from, int to, double lineWidth) {
+    double lack = lineWidth - width(from, to);
     if (lack >= 0) {
       boolean flush = isEnd(to) && !isLastJustified() || isForced(to);
       if (flush || lack <= SLACK) {
@@ -234,13 +234,13 @@ final class LineWidths {
   }
 
   /** The line between two places. */
-  LineRange cut(int from, int to, double room) {
+  LineRange cut(int from, int to, double lineWidth) {
     return new LineRange(
         starts[from],
         Math.max(starts[from], ink(to)),
         candidates.units()[to - 1],
         isHyphen(to),
         isEnd(to),
-        !canFit(from, to, room));
+        !canFit(from, to, lineWidth));
   }
 }

@@ -68,7 +68,7 @@ record MeasuredText(
   /**
    * What a paragraph is set in.
    *
-   * @param measure room for breaking; endless for text that is not wrapped
+   * @param measure line width for breaking; endless for text that is not wrapped
    * @param width of the column that the lines are set in
    */
   record Columns(double measure, double width) {}

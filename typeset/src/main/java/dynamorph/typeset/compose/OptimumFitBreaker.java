@@ -13,7 +13,7 @@ final class OptimumFitBreaker {
   private static final int DECENT = 1;
 
   private final LineWidths model;
-  private final IntToDoubleFunction room;
+  private final IntToDoubleFunction lineWidth;
   private final Demerits demerits;
   private final int row;
   private final int lineStates;
@@ -32,9 +32,9 @@ final class OptimumFitBreaker {
   private final int[] nextForced;
   private final int[] firstAtPlace;
 
-  private OptimumFitBreaker(LineWidths model, IntToDoubleFunction room, Demerits demerits) {
+  private OptimumFitBreaker(LineWidths model, IntToDoubleFunction lineWidth, Demerits demerits) {
     this.model = model;
-    this.room = room;
+    this.lineWidth = lineWidth;
     this.demerits = demerits;
     this.row = model.settings().hyphenation().row();
     this.lineStates = model.sameFrom() + 1;
@@ -57,31 +57,32 @@ final class OptimumFitBreaker {
   /**
    * The places where the lines end, in order.
    *
-   * @param room width of each line by its number, in points
+   * @param lineWidth width of each line by its number, in points
    */
-  static int[] places(LineWidths model, IntToDoubleFunction room) {
-    int[] greedy = FirstFitBreaker.places(model, room);
+  static int[] places(LineWidths model, IntToDoubleFunction lineWidth) {
+    int[] greedy = FirstFitBreaker.places(model, lineWidth);
     if (greedy.length == 1) {
       return greedy;
     }
     Demerits demerits = demerits(model);
     int[] best =
-        new OptimumFitBreaker(model, room, demerits).optimum(total(model, room, demerits, greedy));
+        new OptimumFitBreaker(model, lineWidth, demerits)
+            .optimum(total(model, lineWidth, demerits, greedy));
     return best == null ? greedy : best;
   }
 
   /** What a choice of lines counts. */
   static double total(
-      LineWidths model, IntToDoubleFunction rooms, Demerits demerits, int[] places) {
+      LineWidths model, IntToDoubleFunction lineWidths, Demerits demerits, int[] places) {
     double sum = 0;
     int from = 0;
     int fitness = DECENT;
     for (int line = 0; line < places.length; line++) {
       int to = places[line];
-      double room = rooms.applyAsDouble(line);
-      double ratio = model.ratio(from, to, room);
+      double lineWidth = lineWidths.applyAsDouble(line);
+      double ratio = model.ratio(from, to, lineWidth);
       int own = Demerits.fitness(ratio);
-      sum += lineAlone(model, demerits, from, to, room, ratio);
+      sum += lineAlone(model, demerits, from, to, lineWidth, ratio);
       sum += demerits.after(fitness, model.isHyphen(from), own, model.isHyphen(to));
       fitness = own;
       from = to;
@@ -90,8 +91,8 @@ final class OptimumFitBreaker {
   }
 
   private static double lineAlone(
-      LineWidths model, Demerits demerits, int from, int to, double room, double ratio) {
-    boolean tooWide = ratio < -1 + 1e-9 && !model.canFit(from, to, room);
+      LineWidths model, Demerits demerits, int from, int to, double lineWidth, double ratio) {
+    boolean tooWide = ratio < -1 + 1e-9 && !model.canFit(from, to, lineWidth);
     boolean lone = model.isEnd(to) && from > 0 && model.isSingleWord(from, to);
     return demerits.line(ratio, tooWide, model.isHyphen(to), lone);
   }
@@ -143,7 +144,7 @@ final class OptimumFitBreaker {
    */
   private void extend(int state, double limit) {
     int from = place[state];
-    double width = room.applyAsDouble(line[state]);
+    double width = lineWidth.applyAsDouble(line[state]);
     double loosest = Demerits.ratioFor(limit - total[state]);
     int nextLine = Math.min(line[state] + 1, lineStates - 1);
     boolean mayHyphenate = row == 0 || hyphens[state] < row;

@@ -92,7 +92,7 @@ public final class ParagraphComposer {
   /**
    * Makes the lines of a paragraph.
    *
-   * @param measure room for breaking; endless for text that is not wrapped
+   * @param measure line width for breaking; endless for text that is not wrapped
    * @param width of the column that the lines are set in
    * @param mark what stands before it; empty for nothing
    */
@@ -120,17 +120,17 @@ public final class ParagraphComposer {
             start.ornaments(),
             this::shape);
     double width = columns.width();
-    IntToDoubleFunction room = room(settings, start, width);
+    IntToDoubleFunction lineWidth = lineWidth(settings, start, width);
     if (text.text().isEmpty()) {
       LineRange empty = new LineRange(0, 0, 0, false, true, false);
       return new ComposedParagraph(
           text,
-          List.of(setter.set(empty, 0, width, start.indent(0), room.applyAsDouble(0))),
+          List.of(setter.set(empty, 0, width, start.indent(0), lineWidth.applyAsDouble(0))),
           Set.of(),
           false);
     }
     int[] ends = ends(settings, measured, columns.measure());
-    IntToDoubleFunction broken = room(settings, start, columns.measure());
+    IntToDoubleFunction broken = lineWidth(settings, start, columns.measure());
     List<ComposedLine> lines = new ArrayList<>(ends.length + 1);
     boolean tooWide = false;
     int from = 0;
@@ -142,12 +142,12 @@ public final class ParagraphComposer {
           tail
               ? new LineRange(cut.start(), cut.ink(), cut.end(), false, false, cut.tooWide())
               : cut;
-      lines.add(setter.set(own, line, width, start.indent(line), room.applyAsDouble(line)));
+      lines.add(setter.set(own, line, width, start.indent(line), lineWidth.applyAsDouble(line)));
       if (tail) {
         int end = cut.end();
         LineRange empty = new LineRange(end, end, end, false, true, false);
         double indent = start.indent(line + 1);
-        lines.add(setter.set(empty, line + 1, width, indent, room.applyAsDouble(line + 1)));
+        lines.add(setter.set(empty, line + 1, width, indent, lineWidth.applyAsDouble(line + 1)));
       }
       from = ends[line];
     }
@@ -254,7 +254,7 @@ public final class ParagraphComposer {
             Ruby.over(key.ruby(), plain, key.looks(), this::shape));
   }
 
-  private static IntToDoubleFunction room(
+  private static IntToDoubleFunction lineWidth(
       ParagraphLook settings, ParagraphStart start, double measure) {
     return line -> Math.max(0, measure - start.indent(line) - settings.indents().end());
   }
@@ -268,21 +268,21 @@ public final class ParagraphComposer {
     // where tabs take the text depends on the line, which the whole-paragraph sums do not know
     boolean whole =
         breaking.breaker() == LineBreaking.WHOLE_PARAGRAPH && measured.tabs() == null && !endless;
-    IntToDoubleFunction room = room(settings, measured.start(), measure);
+    IntToDoubleFunction lineWidth = lineWidth(settings, measured.start(), measure);
     return whole
-        ? OptimumFitBreaker.places(measured.model(), room)
-        : FirstFitBreaker.places(measured.model(), room);
+        ? OptimumFitBreaker.places(measured.model(), lineWidth)
+        : FirstFitBreaker.places(measured.model(), lineWidth);
   }
 
   /** The narrowest measure that needs no more lines makes lines of about the same length. */
   private static int[] balanced(ParagraphLook settings, Measured measured, double measure) {
     LineWidths model = measured.model();
-    int[] best = FirstFitBreaker.places(model, room(settings, measured.start(), measure));
+    int[] best = FirstFitBreaker.places(model, lineWidth(settings, measured.start(), measure));
     double low = 0;
     double high = measure;
     for (int step = 0; step < BALANCE_STEPS && best.length > 1; step++) {
       double middle = (low + high) / 2;
-      IntToDoubleFunction narrower = room(settings, measured.start(), middle);
+      IntToDoubleFunction narrower = lineWidth(settings, measured.start(), middle);
       int[] ends = FirstFitBreaker.places(model, narrower);
       if (ends.length <= best.length && fit(model, narrower, ends)) {
         best = ends;
@@ -294,10 +294,10 @@ public final class ParagraphComposer {
     return best;
   }
 
-  private static boolean fit(LineWidths model, IntToDoubleFunction room, int[] ends) {
+  private static boolean fit(LineWidths model, IntToDoubleFunction lineWidth, int[] ends) {
     int from = 0;
     for (int line = 0; line < ends.length; line++) {
-      if (!model.canFit(from, ends[line], room.applyAsDouble(line))) {
+      if (!model.canFit(from, ends[line], lineWidth.applyAsDouble(line))) {
         return false;
       }
       from = ends[line];

@@ -17,7 +17,7 @@ import dynamorph.typeset.layout.Box;
 import java.util.List;
 import java.util.Optional;
 
-/** Puts figures that were drawn onto the artboard below them. */
+/** Puts shapes that were drawn onto the artboard below them. */
 final class NewLayers {
   private final Workspace workspace;
   private final StageView stage;
@@ -28,12 +28,12 @@ final class NewLayers {
   }
 
   /**
-   * Adds a figure and selects it.
+   * Adds a shape and selects it.
    *
    * @param plane its box on the plane
    * @return whether there was an artboard
    */
-  boolean add(Shape figure, Box plane) {
+  boolean add(Shape shape, Box plane) {
     Optional<Scene.Board> board =
         stage
             .scene()
@@ -54,7 +54,7 @@ final class NewLayers {
             .with(Properties.BOX_HEIGHT, plane.height());
     String id = workspace.ids().next("shape");
     Layer layer =
-        Layer.of(id, figure.name(), figure).withFrame(frame).withLocal(startingFinish(figure));
+        Layer.of(id, shape.name(), shape).withFrame(frame).withLocal(startingFinish(shape));
     boolean added =
         workspace.apply(
             new ArrangeLayers.Add(
@@ -68,8 +68,8 @@ final class NewLayers {
   }
 
   /** A line has no inside, so it begins with a stroke. */
-  private static PropertySet startingFinish(Shape figure) {
-    if (!(figure instanceof Shape.Line)) {
+  private static PropertySet startingFinish(Shape shape) {
+    if (!(shape instanceof Shape.Line)) {
       return PropertySet.EMPTY;
     }
     Address line = Address.coat("line");

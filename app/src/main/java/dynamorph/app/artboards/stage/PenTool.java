@@ -89,11 +89,11 @@ final class PenTool {
     PathDraft drawn = draft;
     set(PathDraft.EMPTY);
     drawn
-        .figure()
-        .ifPresent(figure -> {
+        .shape()
+        .ifPresent(shape -> {
           PathDraft.Bounds box = drawn.bounds().orElseThrow();
           Box plane = new Box(box.x(), box.y(), box.width(), box.height());
-          if (new NewLayers(workspace, stage).add(figure, plane)
+          if (new NewLayers(workspace, stage).add(shape, plane)
               && workspace.tools().toolProperty().get() == Tool.DRAW) {
             workspace.tools().toolProperty().set(Tool.SELECT);
           }

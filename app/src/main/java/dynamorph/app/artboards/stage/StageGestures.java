@@ -467,11 +467,11 @@ final class StageGestures {
       double width = SHAPE_WIDTH / (stage.view().scale() / stage.pixelRatio());
       drawn = new Box(drawn.x(), drawn.y(), width, width * 0.6);
     }
-    Shape figure = workspace.tools().shapeProperty().get();
-    if (figure instanceof Shape.Line) {
-      figure = new Shape.Line((event.getX() < pressX) != (event.getY() < pressY));
+    Shape shape = workspace.tools().shapeProperty().get();
+    if (shape instanceof Shape.Line) {
+      shape = new Shape.Line((event.getX() < pressX) != (event.getY() < pressY));
     }
-    if (new NewLayers(workspace, stage).add(figure, drawn)) {
+    if (new NewLayers(workspace, stage).add(shape, drawn)) {
       workspace.tools().toolProperty().set(Tool.SELECT);
     }
   }

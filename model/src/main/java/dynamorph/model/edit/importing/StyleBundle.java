@@ -49,7 +49,7 @@ public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset>
         loose.add(paragraph.local());
         paragraph.spans().forEach(span -> loose.add(span.local()));
       }
-      if (layer.figure().orElse(null) instanceof Shape.Picture(String image)) {
+      if (layer.shape().orElse(null) instanceof Shape.Picture(String image)) {
         pictures.add(image);
       }
     }

@@ -27,8 +27,8 @@ public record ChangeShape(List<LayerId> layers, UnaryOperator<Shape> change) imp
   }
 
   private Layer changed(Layer layer) {
-    Optional<Shape> figure = layer.figure().map(change);
-    return figure.equals(layer.figure()) ? layer : layer.withFigure(figure);
+    Optional<Shape> shape = layer.shape().map(change);
+    return shape.equals(layer.shape()) ? layer : layer.withShape(shape);
   }
 
   @Override

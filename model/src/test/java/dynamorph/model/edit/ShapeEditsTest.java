@@ -37,7 +37,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Shapes among texts: what edits do with them. */
-class FigureEditsTest {
+class ShapeEditsTest {
   private static final LayerId TEXT = new LayerId("text");
   private static final LayerId SHAPE = new LayerId("shape");
   private static final LayerId OTHER = new LayerId("other");
@@ -70,14 +70,14 @@ class FigureEditsTest {
   }
 
   @Test
-  void aLayerShowsWordsOrAFigureButNotBoth() {
+  void aLayerShowsWordsOrAShapeButNotBoth() {
     Layer shape = layer(project, SHAPE);
     assertThat(shape.isText()).isFalse();
     assertThat(layer(project, TEXT).isText()).isTrue();
     assertThatThrownBy(() -> shape.withStory(Story.of("words")))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("not both");
-    assertThatThrownBy(() -> layer(project, TEXT).withFigure(Optional.of(new Shape.Ellipse())))
+    assertThatThrownBy(() -> layer(project, TEXT).withShape(Optional.of(new Shape.Ellipse())))
         .hasMessageContaining("not both");
   }
 
@@ -85,11 +85,10 @@ class FigureEditsTest {
   void changingTheFormLeavesTextsAloneAndEqualFormsTheSame() {
     ChangeShape change = new ChangeShape(List.of(TEXT, SHAPE), _ -> new Shape.Line(true));
     Project changed = change.applyTo(project);
-    assertThat(layer(changed, SHAPE).figure()).contains(new Shape.Line(true));
+    assertThat(layer(changed, SHAPE).shape()).contains(new Shape.Line(true));
     assertThat(layer(changed, TEXT)).isSameAs(layer(project, TEXT));
     assertThat(layer(changed, OTHER)).isSameAs(layer(project, OTHER));
-    assertThat(new ChangeShape(List.of(SHAPE), figure -> figure).applyTo(project))
-        .isSameAs(project);
+    assertThat(new ChangeShape(List.of(SHAPE), shape -> shape).applyTo(project)).isSameAs(project);
     assertThat(History.unsaved(project).apply(change).undo().present()).isEqualTo(project);
   }
 
