@@ -5,9 +5,11 @@ import dynamorph.app.action.Actions;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Tool;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
@@ -37,9 +39,7 @@ public final class ShortcutSheet {
         Messages.of("shortcut-sheet.space-drag-or-middle-button"),
         Messages.of("shortcut-sheet.pan-the-view"));
     gestures.put("Ctrl+wheel", Messages.of("shortcut-sheet.zoom"));
-    for (Tool tool : Tool.values()) {
-      gestures.put(String.valueOf(tool.key()), tool.label());
-    }
+    gestures.put(joined(tool -> String.valueOf(tool.key())), joined(tool -> tool.label()));
     gestures.put(
         Messages.of("shortcut-sheet.hover-a-style"),
         Messages.of("shortcut-sheet.see-the-selection-in-it"));
@@ -55,6 +55,10 @@ public final class ShortcutSheet {
         Messages.of("shortcut-sheet.hold-b-on-the-desk"),
         Messages.of("shortcut-sheet.see-it-as-it-was"));
     return gestures;
+  }
+
+  private static String joined(Function<Tool, String> of) {
+    return Arrays.stream(Tool.values()).map(of).collect(Collectors.joining(", "));
   }
 
   /** Shows the sheet over a window, never larger than that; what does not fit is scrolled to. */
