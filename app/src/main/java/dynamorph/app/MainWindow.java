@@ -199,7 +199,7 @@ public final class MainWindow {
     BooleanBinding free =
         Bindings.createBooleanBinding(
             () ->
-                switch (workspace.attempt()) {
+                switch (workspace.attempts().present()) {
                   case Attempt.Nothing _, Attempt.Reviewing _ -> true;
                   case Attempt.StyleDraft _,
                       Attempt.Deleting _,
@@ -208,7 +208,7 @@ public final class MainWindow {
                       Attempt.KeepingStyle _ ->
                       false;
                 },
-            workspace.attemptProperty());
+            workspace.attempts().presentProperty());
     BooleanBinding choosing = free.and(workspace.view().finishPresetsProperty());
     presets.visibleProperty().bind(choosing);
     tabs.visibleProperty().bind(free.and(choosing.not()));
@@ -219,7 +219,8 @@ public final class MainWindow {
     pane.visibleProperty()
         .bind(
             Bindings.createBooleanBinding(
-                () -> wanted.test(workspace.attempt()), workspace.attemptProperty()));
+                () -> wanted.test(workspace.attempts().present()),
+                workspace.attempts().presentProperty()));
   }
 
   /** The fonts, typesetter and painters of the project that is open. */

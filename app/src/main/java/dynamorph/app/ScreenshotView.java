@@ -144,21 +144,24 @@ final class ScreenshotView {
   private static void desk(MainWindow main) {
     artboards(main);
     Workspace workspace = main.workspace();
-    workspace.openDesk(new StyleId("label-title"));
-    Desk desk = workspace.attempt().desk().orElseThrow();
+    workspace.attempts().openDesk(new StyleId("label-title"));
+    Desk desk = workspace.attempts().present().desk().orElseThrow();
     PropertySet bolder =
         desk.draft()
             .properties()
             .with(Properties.FONT_WEIGHT, 800.0)
             .with(Properties.SIZE, FontSize.points(96))
             .with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.hex("#c2560b"));
-    workspace.draft(desk.draft().withProperties(bolder), Optional.empty());
+    workspace.attempts().draft(desk.draft().withProperties(bolder), Optional.empty());
   }
 
   /** Everything that a dangerous edit would change. */
   private static void reach(MainWindow main) {
     desk(main);
-    main.workspace().heldBackProperty().set(java.util.Set.of(new LayerId("label-5-title")));
+    main.workspace()
+        .attempts()
+        .heldBackProperty()
+        .set(java.util.Set.of(new LayerId("label-5-title")));
     main.workspace().view().reachProperty().set(true);
   }
 
@@ -194,13 +197,16 @@ final class ScreenshotView {
 
   /** A followed style that is to go, and what its followers would follow instead. */
   private static void settle(MainWindow main) {
-    main.workspace().openDeletion(StyleDeletion.delete(List.of(new StyleId("label-title-loan"))));
+    main.workspace()
+        .attempts()
+        .openDeletion(StyleDeletion.delete(List.of(new StyleId("label-title-loan"))));
     Platform.runLater(() -> press(main, "#settle-follow"));
   }
 
   private static void swatch(MainWindow main) {
-    main.workspace().openSwatch("copper");
+    main.workspace().attempts().openSwatch("copper");
     main.workspace()
+        .attempts()
         .review(
             new Review(
                 "Change swatch \"Copper\"",
@@ -210,7 +216,7 @@ final class ScreenshotView {
 
   private static void keep(MainWindow main) {
     main.workspace().select(List.of(new LayerId("label-6-title")));
-    main.workspace().openKeeping();
+    main.workspace().attempts().openKeeping();
   }
 
   /** A panel in columns, with what its paragraphs are set by. */

@@ -66,13 +66,13 @@ final class WindowKeys {
       workspace.view().reachProperty().set(false);
       event.consume();
     } else if (event.getCode() == KeyCode.ESCAPE && isTrying() && !typing) {
-      workspace.discardPending();
+      workspace.attempts().discardPending();
       event.consume();
     } else if (event.getCode() == KeyCode.B && isTrying() && !typing && !event.isShortcutDown()) {
-      workspace.beforeShownProperty().set(true);
+      workspace.attempts().beforeShownProperty().set(true);
       event.consume();
-    } else if (event.getCode() == KeyCode.ESCAPE && workspace.attempt().isKeeping()) {
-      workspace.closeKeeping();
+    } else if (event.getCode() == KeyCode.ESCAPE && workspace.attempts().present().isKeeping()) {
+      workspace.attempts().closeKeeping();
       event.consume();
     } else if (!typing && !editingText && isPlain(event)) {
       plainKey(event);
@@ -97,7 +97,7 @@ final class WindowKeys {
   }
 
   private boolean isTrying() {
-    return switch (workspace.attempt()) {
+    return switch (workspace.attempts().present()) {
       case Attempt.Nothing _, Attempt.KeepingStyle _ -> false;
       case Attempt.StyleDraft _,
           Attempt.Reviewing _,
@@ -148,7 +148,7 @@ final class WindowKeys {
 
   private void released(KeyEvent event) {
     if (event.getCode() == KeyCode.B) {
-      workspace.beforeShownProperty().set(false);
+      workspace.attempts().beforeShownProperty().set(false);
     }
   }
 }

@@ -131,8 +131,10 @@ public final class LayerActions {
               .map(this::copyOf)
               .map(layer -> workspace.playback().timed(board, layer))
               .toList();
-      workspace.importStyles(
-          StyleBundle.of(from, texts), styles -> new ImportLayers(styles, board.id(), copies));
+      workspace
+          .attempts()
+          .importStyles(
+              StyleBundle.of(from, texts), styles -> new ImportLayers(styles, board.id(), copies));
       workspace.select(copies.stream().map(Layer::id).toList());
     } catch (IOException wrong) {
       workspace.tell(
@@ -197,8 +199,11 @@ public final class LayerActions {
             .map(this::copyOf)
             .map(layer -> workspace.playback().timed(board, layer))
             .toList();
-    workspace.importStyles(
-        StyleBundle.of(copiedFrom, alone), styles -> new ImportLayers(styles, board.id(), copies));
+    workspace
+        .attempts()
+        .importStyles(
+            StyleBundle.of(copiedFrom, alone),
+            styles -> new ImportLayers(styles, board.id(), copies));
     workspace.select(copies.stream().map(Layer::id).toList());
   }
 
@@ -228,9 +233,11 @@ public final class LayerActions {
     if (lookIn == workspace.openedProperty().get()) {
       workspace.apply(new StampSample(target, sample, Sampling.USUAL, true));
     } else {
-      workspace.importStyles(
-          StyleBundle.of(lookFrom, sample.followed(), List.of(sample.values())),
-          styles -> new ImportLook(styles, target, sample, Sampling.USUAL));
+      workspace
+          .attempts()
+          .importStyles(
+              StyleBundle.of(lookFrom, sample.followed(), List.of(sample.values())),
+              styles -> new ImportLook(styles, target, sample, Sampling.USUAL));
     }
   }
 

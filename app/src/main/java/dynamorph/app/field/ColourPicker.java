@@ -7,9 +7,9 @@ import dynamorph.model.value.Colour;
 import dynamorph.model.value.ColourNames;
 import dynamorph.model.value.ColourText;
 import dynamorph.model.value.Numbers;
-import dynamorph.model.value.OkLab;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Insets;
@@ -46,25 +46,7 @@ final class ColourPicker {
   private static final int FIELD_HEIGHT = 118;
   private static final int STRIP_HEIGHT = 14;
 
-  /** The most colourful that the field shows; screens show no more. */
-  private static final double MOST_CHROMA = 0.33;
-
-  /** What numbers, field and strip count in. */
-  private enum Space {
-    HSB("HSB", Messages.of("colour-picker.hue-saturation-brightness")),
-    SRGB("sRGB", Messages.of("colour-picker.red-green-blue-of-the-screen")),
-    OKLCH("OKLCH", Messages.of("colour-picker.lightness-chroma-and-hue-as-they"));
-
-    private final String label;
-    private final String help;
-
-    Space(String label, String help) {
-      this.label = label;
-      this.help = help;
-    }
-  }
-
-  private static Space space = Space.HSB;
+  private static ColourSpace space = ColourSpace.HSB;
 
   private final Editors.Surroundings surroundings;
   private final ValueEditor.Sink<Colour> sink;
@@ -116,8 +98,6 @@ final class ColourPicker {
     var corner = below.localToScreen(0, below.getBoundsInLocal().getHeight() + 4);
     popup.show(below, Math.max(0, corner.getX() - 60), corner.getY());
   }
-
-  // --- known colours
 
   private Node swatches() {
     FlowPane pane = new FlowPane(4, 4);
@@ -172,17 +152,15 @@ final class ColourPicker {
     return Color.rgb(rgba.red(), rgba.green(), rgba.blue(), rgba.alpha() / 255.0);
   }
 
-  // --- any colour
-
   private Node spaces() {
     ToggleGroup group = new ToggleGroup();
     HBox row = new HBox();
     row.getStyleClass().add("segments");
-    for (Space one : Space.values()) {
-      ToggleButton choose = new ToggleButton(one.label);
+    for (ColourSpace one : ColourSpace.values()) {
+      ToggleButton choose = new ToggleButton(one.label());
       choose.setToggleGroup(group);
       choose.setId("space-" + one.name().toLowerCase(java.util.Locale.ROOT));
-      choose.setTooltip(new Tooltip(one.help));
+      choose.setTooltip(new Tooltip(one.help()));
       choose.setSelected(one == space);
       choose.setMaxWidth(Double.MAX_VALUE);
       choose.setOnAction(_ -> {
@@ -199,11 +177,7 @@ final class ColourPicker {
 
   /** Grey has no hue of its own, so the strip stays where it is. */
   private void takeHue() {
-    double[] parts = space == Space.OKLCH ? OkLab.lch(current) : ColourText.hsb(current);
-    boolean grey = space == Space.OKLCH ? parts[1] < 0.002 : parts[1] == 0;
-    if (!grey) {
-      hue = space == Space.OKLCH ? parts[2] : parts[0];
-    }
+    hue = space.hue(current).orElse(hue);
   }
 
   private Node field() {
@@ -218,14 +192,7 @@ final class ColourPicker {
   private void pickInField(MouseEvent event) {
     double across = Math.clamp(event.getX() / WIDTH, 0, 1);
     double up = 1 - Math.clamp(event.getY() / FIELD_HEIGHT, 0, 1);
-    set(inField(across, up).faded(current.alpha() / 255.0), gesture);
-  }
-
-  /** Saturation or chroma to the right, brightness or lightness upwards, at the strip's hue. */
-  private Rgba inField(double across, double up) {
-    return space == Space.OKLCH
-        ? OkLab.ofLch(up, across * MOST_CHROMA, hue, 1)
-        : ColourText.ofHsb(hue, across, up);
+    set(space.inField(across, up, hue).faded(current.alpha() / 255.0), gesture);
   }
 
   private Node strip() {
@@ -239,15 +206,7 @@ final class ColourPicker {
 
   private void pickHue(MouseEvent event) {
     hue = Math.clamp(event.getX() / WIDTH, 0, 1) * 360;
-    Rgba turned;
-    if (space == Space.OKLCH) {
-      double[] lch = OkLab.lch(current);
-      turned = OkLab.ofLch(lch[0], lch[1], hue, 1);
-    } else {
-      double[] hsb = ColourText.hsb(current);
-      turned = ColourText.ofHsb(hue, hsb[1], hsb[2]);
-    }
-    set(turned.faded(current.alpha() / 255.0), gesture);
+    set(space.turned(current, hue).faded(current.alpha() / 255.0), gesture);
   }
 
   private Node alphaStrip() {
@@ -276,8 +235,6 @@ final class ColourPicker {
     sink.set(Colour.of(colour), Optional.of(picking));
     redraw();
   }
-
-  // --- numbers
 
   private Node numberRow() {
     HBox row = new HBox(6);
@@ -310,58 +267,28 @@ final class ColourPicker {
     return row;
   }
 
-  private double[] parts() {
-    return switch (space) {
-      case SRGB -> new double[] {current.red(), current.green(), current.blue()};
-      case HSB -> {
-        double[] hsb = ColourText.hsb(current);
-        yield new double[] {hsb[1] == 0 ? hue : hsb[0], hsb[1] * 100, hsb[2] * 100};
-      }
-      case OKLCH -> {
-        double[] lch = OkLab.lch(current);
-        yield new double[] {lch[0] * 100, lch[1], lch[1] < 0.002 ? hue : lch[2]};
-      }
-    };
-  }
-
   private void takeNumbers() {
     try {
       double[] parts = new double[4];
       for (int index = 0; index < 4; index++) {
         parts[index] = Numbers.parse(numbers.get(index).getText().replace("%", ""));
       }
-      take(of(parts).faded(Math.clamp(parts[3] / 100, 0, 1)), new Object());
+      take(space.of(parts).faded(Math.clamp(parts[3] / 100, 0, 1)), new Object());
     } catch (IllegalArgumentException wrong) {
       sink.refuse(wrong.getMessage());
       redraw();
     }
   }
 
-  private static Rgba of(double[] parts) {
-    return switch (space) {
-      case SRGB -> Rgba.of(channel(parts[0]), channel(parts[1]), channel(parts[2]));
-      case HSB -> ColourText.ofHsb(parts[0], parts[1] / 100, parts[2] / 100);
-      case OKLCH ->
-          OkLab.ofLch(Math.clamp(parts[0] / 100, 0, 1), Math.max(0, parts[1]), parts[2], 1);
-    };
-  }
-
-  private static int channel(double value) {
-    return (int) Math.round(Math.clamp(value, 0, 255));
-  }
-
   private void nudge(int part, double steps) {
-    double[] parts = java.util.Arrays.copyOf(parts(), 4);
+    double[] parts = Arrays.copyOf(space.parts(current, hue), 4);
     parts[3] = current.alpha() / 2.55;
-    parts[part] += steps * (space == Space.OKLCH && part == 1 ? 0.005 : 1);
-    boolean turnsHue = part == (space == Space.OKLCH ? 2 : 0) && space != Space.SRGB;
-    if (turnsHue) {
+    parts[part] += steps * space.step(part);
+    if (space.isHue(part)) {
       hue = (parts[part] % 360 + 360) % 360;
     }
-    set(of(parts).faded(Math.clamp(parts[3] / 100, 0, 1)), gesture);
+    set(space.of(parts).faded(Math.clamp(parts[3] / 100, 0, 1)), gesture);
   }
-
-  // --- name, window, swatch
 
   private Node writtenRow(Node below) {
     written.setId("colour-written");
@@ -436,38 +363,15 @@ final class ColourPicker {
     return Messages.of("colour-picker.1-on-the-background", Numbers.format(ratio, 1), enough);
   }
 
-  // --- drawing
-
   private void redraw() {
     written.setText(ColourNames.of(current).orElse(current.toString()));
     contrast.setText(contrastText());
-    double[] parts = parts();
-    String[] labels =
-        switch (space) {
-          case SRGB ->
-              new String[] {
-                Messages.of("colour-picker.red"),
-                Messages.of("colour-picker.green"),
-                Messages.of("colour-picker.blue")
-              };
-          case HSB ->
-              new String[] {
-                Messages.of("colour-picker.hue"),
-                Messages.of("colour-picker.saturation"),
-                Messages.of("colour-picker.brightness")
-              };
-          case OKLCH ->
-              new String[] {
-                Messages.of("colour-picker.lightness"),
-                Messages.of("colour-picker.chroma"),
-                Messages.of("colour-picker.hue")
-              };
-        };
+    double[] parts = space.parts(current, hue);
+    List<String> names = space.names();
     for (int index = 0; index < 3; index++) {
-      int places = space == Space.OKLCH && index == 1 ? 3 : space == Space.OKLCH ? 1 : 0;
-      numbers.get(index).setText(Numbers.format(parts[index], places));
-      numbers.get(index).setTooltip(new Tooltip(labels[index]));
-      numbers.get(index).setAccessibleText(labels[index]);
+      numbers.get(index).setText(Numbers.format(parts[index], space.places(index)));
+      numbers.get(index).setTooltip(new Tooltip(names.get(index)));
+      numbers.get(index).setAccessibleText(names.get(index));
     }
     numbers.get(3).setText(Numbers.format(current.alpha() / 2.55, 0) + " %");
     drawField();
@@ -479,36 +383,25 @@ final class ColourPicker {
     PixelWriter pixels = fieldPixels.getPixelWriter();
     for (int y = 0; y < FIELD_HEIGHT; y++) {
       for (int x = 0; x < WIDTH; x += 2) {
-        int argb = inField(x / (double) WIDTH, 1 - y / (double) FIELD_HEIGHT).argb();
+        double up = 1 - y / (double) FIELD_HEIGHT;
+        int argb = space.inField(x / (double) WIDTH, up, hue).argb();
         pixels.setArgb(x, y, argb);
         pixels.setArgb(x + 1, y, argb);
       }
     }
     GraphicsContext g = field.getGraphicsContext2D();
     g.drawImage(fieldPixels, 0, 0);
-    double across;
-    double up;
-    if (space == Space.OKLCH) {
-      double[] lch = OkLab.lch(current);
-      across = Math.min(1, lch[1] / MOST_CHROMA);
-      up = lch[0];
-    } else {
-      double[] hsb = ColourText.hsb(current);
-      across = hsb[1];
-      up = hsb[2];
-    }
+    ColourSpace.InField place = space.place(current);
     g.setStroke(current.luminance() > 0.4 ? Color.BLACK : Color.WHITE);
     g.setLineWidth(1.6);
-    g.strokeOval(across * WIDTH - 5, (1 - up) * FIELD_HEIGHT - 5, 10, 10);
+    g.strokeOval(place.across() * WIDTH - 5, (1 - place.up()) * FIELD_HEIGHT - 5, 10, 10);
   }
 
   private void drawStrip() {
     GraphicsContext g = strip.getGraphicsContext2D();
     for (int column = 0; column < WIDTH; column += 2) {
       double at = column / (double) WIDTH * 360;
-      Rgba shown =
-          space == Space.OKLCH ? OkLab.ofLch(0.72, 0.16, at, 1) : ColourText.ofHsb(at, 1, 1);
-      g.setFill(color(shown));
+      g.setFill(color(space.inStrip(at)));
       g.fillRect(column, 0, 2, STRIP_HEIGHT);
     }
     knob(g, hue / 360);

@@ -209,7 +209,8 @@ public final class FileActions {
             worker.execute(() -> {
               try {
                 StyleBundle bundle = KitFile.read(file);
-                Platform.runLater(() -> workspace.importStyles(bundle, styles -> styles));
+                Platform.runLater(
+                    () -> workspace.attempts().importStyles(bundle, styles -> styles));
               } catch (IOException problem) {
                 Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage())));
               }

@@ -5,8 +5,6 @@ import dynamorph.app.field.Editors;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.PropertyCell;
 import dynamorph.app.property.Subject;
-import dynamorph.app.session.CoatClipboard;
-import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
@@ -14,7 +12,6 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.EffectKind;
-import dynamorph.model.value.StrokePosition;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -31,20 +28,14 @@ import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
-import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -57,19 +48,14 @@ import org.kordamp.ikonli.javafx.FontIcon;
  * below; the effects of all together; and the plate.
  */
 public final class FinishEditor extends VBox {
-  private static final double LABEL_WIDTH = 80;
-
-  /** Mark the line where a dragged coat would go. */
-  private static final String DROP_ABOVE = "drop-above";
-
-  private static final String DROP_BELOW = "drop-below";
-
   private static final PseudoClass SOLO = PseudoClass.getPseudoClass("solo");
 
   private final Workspace workspace;
   private final Editors editors;
   private final Supplier<Subject> subject;
   private final CoatStack stack;
+  private final CoatActions actions;
+  private final CoatDrag drag;
   private final VBox rows = new VBox(4);
   private final List<PropertyCell<?>> cells = new ArrayList<>();
   private final List<Runnable> refresh = new ArrayList<>();
@@ -86,6 +72,8 @@ public final class FinishEditor extends VBox {
     this.subject = subject;
     this.stack =
         new CoatStack(subject, workspace.tools().coats(), () -> workspace.project().palette());
+    this.actions = new CoatActions(workspace, stack, this);
+    this.drag = new CoatDrag(subject, stack, coatRows);
     workspace.soloCoatProperty().addListener((_, _, _) -> refresh.forEach(Runnable::run));
     getStyleClass().add("facet");
     Label title = new Label(Messages.of("finish-editor.finish"));
@@ -123,7 +111,7 @@ public final class FinishEditor extends VBox {
   }
 
   /** What is new shows its details. */
-  private void added(Optional<Address> address) {
+  void added(Optional<Address> address) {
     address.ifPresent(one -> {
       open.add(one);
       update(now());
@@ -315,7 +303,7 @@ public final class FinishEditor extends VBox {
         details
             .getChildren()
             .add(
-                line(
+                FinishLine.of(
                     Messages.of("finish-editor.angle-distance"),
                     direction.angle(),
                     direction.distance()));
@@ -364,7 +352,7 @@ public final class FinishEditor extends VBox {
 
   private Node coatRow(Subject now, Address coat) {
     Label name = new Label();
-    refresh.add(() -> name.setText(coatName(coat)));
+    refresh.add(() -> name.setText(CoatNames.ofCoat(now(), coat)));
     Region paint =
         switch (FinishRows.paint(now, coat)) {
           case SOLID, PATTERN -> cell(Properties.COAT_COLOUR.at(coat));
@@ -386,17 +374,17 @@ public final class FinishEditor extends VBox {
         row.pseudoClassStateChanged(
             SOLO, workspace.soloCoatProperty().get().filter(coat::equals).isPresent()));
     row.setOnContextMenuRequested(at -> {
-      coatMenu(coat).show(row, at.getScreenX(), at.getScreenY());
+      actions.coatMenu(coat).show(row, at.getScreenX(), at.getScreenY());
       at.consume();
     });
     name.setCursor(Cursor.OPEN_HAND);
     name.setTooltip(new Tooltip(Messages.of("finish-editor.drag-to-another-place-or-alt")));
     name.setOnMousePressed(_ -> row.requestFocus());
-    name.setOnMouseDragged(at -> showDrop(coat, at.getSceneY()));
-    name.setOnMouseReleased(at -> drop(coat, at.getSceneY()));
+    name.setOnMouseDragged(at -> drag.show(coat, at.getSceneY()));
+    name.setOnMouseReleased(at -> drag.drop(coat, at.getSceneY()));
     row.setFocusTraversable(true);
     row.setAccessibleText(Messages.of("finish-editor.coat", coat));
-    row.setOnKeyPressed(key -> coatKey(coat, row, key));
+    row.setOnKeyPressed(key -> actions.coatKey(coat, row, key));
     return finished(row, name, paint);
   }
 
@@ -424,89 +412,15 @@ public final class FinishEditor extends VBox {
     return chip;
   }
 
-  private void coatKey(Address coat, HBox row, KeyEvent key) {
-    boolean plain = key.getTarget() == row;
-    boolean known = true;
-    if (key.isAltDown() && (key.getCode() == KeyCode.UP || key.getCode() == KeyCode.DOWN)) {
-      stack.move(coat, key.getCode() == KeyCode.UP ? 1 : -1);
-      Platform.runLater(() -> focus(coat));
-    } else if (plain && key.getCode() == KeyCode.DELETE) {
-      stack.remove(coat);
-    } else if (plain && key.isShortcutDown() && key.getCode() == KeyCode.D) {
-      duplicate(coat);
-    } else if (plain && key.isShortcutDown() && key.getCode() == KeyCode.C) {
-      copy(coat);
-    } else if (plain && key.isShortcutDown() && key.getCode() == KeyCode.V) {
-      added(stack.paste(coat));
-    } else if (plain && key.getCode() == KeyCode.ENTER) {
-      toggle(coat);
-    } else {
-      known = false;
-    }
-    if (known) {
-      key.consume();
-    }
-  }
-
-  private void focus(Address coat) {
+  void focus(Address coat) {
     Node row = coatRows.get(coat);
     if (row != null) {
       row.requestFocus();
     }
   }
 
-  private ContextMenu coatMenu(Address coat) {
-    MenuItem up = item(Messages.of("finish-editor.move-up-alt-up"), () -> stack.move(coat, 1));
-    up.setDisable(stack.isAtEnd(coat, true));
-    MenuItem down =
-        item(Messages.of("finish-editor.move-down-alt-down"), () -> stack.move(coat, -1));
-    down.setDisable(stack.isAtEnd(coat, false));
-    boolean alone = workspace.soloCoatProperty().get().filter(coat::equals).isPresent();
-    MenuItem solo =
-        item(
-            alone
-                ? Messages.of("finish-editor.end-solo")
-                : Messages.of("finish-editor.solo-this-coat"),
-            () -> workspace.soloCoatProperty().set(alone ? Optional.empty() : Optional.of(coat)));
-    MenuItem reset =
-        item(Messages.of("finish-editor.reset-what-is-set-here"), () -> stack.reset(coat));
-    reset.setDisable(!stack.canReset(coat));
-    return new ContextMenu(
-        up,
-        down,
-        new SeparatorMenuItem(),
-        item(Messages.of("finish-editor.duplicate-ctrl-d"), () -> duplicate(coat)),
-        item(Messages.of("finish-editor.copy-the-coat-ctrl-c"), () -> copy(coat)),
-        pasteItem(coat),
-        new SeparatorMenuItem(),
-        solo,
-        reset,
-        item(Messages.of("finish-editor.remove-delete"), () -> stack.remove(coat)));
-  }
-
-  private MenuItem pasteItem(Address at) {
-    boolean effect = stack.copied().map(CoatClipboard.Copied::isEffect).orElse(false);
-    MenuItem paste =
-        item(
-            effect
-                ? Messages.of("finish-editor.paste-the-effect-here-ctrl-v")
-                : Messages.of("finish-editor.paste-the-coat-above-ctrl-v"),
-            () -> added(stack.paste(at)));
-    paste.setDisable(stack.copied().isEmpty());
-    return paste;
-  }
-
-  private void copy(Address address) {
-    stack.copy(address);
-    workspace.tell(
-        Notice.info(
-            address.effect().isEmpty()
-                ? Messages.of("finish-editor.coat-copied-paste-it-on-a")
-                : Messages.of("finish-editor.effect-copied-paste-it-on-any")));
-  }
-
   /** The copy is what one goes on with. */
-  private void duplicate(Address coat) {
+  void duplicate(Address coat) {
     open.remove(coat);
     Address copy = stack.duplicate(coat);
     open.add(copy);
@@ -514,30 +428,9 @@ public final class FinishEditor extends VBox {
     Platform.runLater(() -> focus(copy));
   }
 
-  private ContextMenu effectMenuOf(Address effect) {
-    MenuItem reset =
-        item(Messages.of("finish-editor.reset-what-is-set-here"), () -> stack.reset(effect));
-    reset.setDisable(!stack.canReset(effect));
-    return new ContextMenu(
-        item(Messages.of("finish-editor.move-up-alt-up"), () -> stack.moveEffect(effect, -1)),
-        item(Messages.of("finish-editor.move-down-alt-down"), () -> stack.moveEffect(effect, 1)),
-        new SeparatorMenuItem(),
-        item(Messages.of("finish-editor.copy-the-effect-ctrl-c"), () -> copy(effect)),
-        pasteItem(effect),
-        new SeparatorMenuItem(),
-        reset,
-        item(Messages.of("finish-editor.remove-delete"), () -> stack.remove(effect)));
-  }
-
-  private static MenuItem item(String name, Runnable work) {
-    MenuItem item = new MenuItem(name);
-    item.setOnAction(_ -> work.run());
-    return item;
-  }
-
   private Node effectRow(Subject now, Address effect) {
     Label name = new Label();
-    refresh.add(() -> name.setText(effectName(effect)));
+    refresh.add(() -> name.setText(CoatNames.ofEffect(now(), effect)));
     EffectKind kind =
         now.shown(Properties.EFFECT_KIND.at(effect)).value().orElse(EffectKind.DROP_SHADOW);
     PropertyCell<?> colour =
@@ -563,35 +456,14 @@ public final class FinishEditor extends VBox {
     row.setAccessibleText(Messages.of("finish-editor.effect-2", effect));
     name.setOnMousePressed(_ -> row.requestFocus());
     row.setOnContextMenuRequested(at -> {
-      effectMenuOf(effect).show(row, at.getScreenX(), at.getScreenY());
+      actions.effectMenu(effect).show(row, at.getScreenX(), at.getScreenY());
       at.consume();
     });
-    row.setOnKeyPressed(key -> effectKey(effect, row, key));
+    row.setOnKeyPressed(key -> actions.effectKey(effect, row, key));
     return finished(row, name, colour);
   }
 
-  private void effectKey(Address effect, HBox row, KeyEvent key) {
-    boolean plain = key.getTarget() == row;
-    boolean known = true;
-    if (key.isAltDown() && (key.getCode() == KeyCode.UP || key.getCode() == KeyCode.DOWN)) {
-      stack.moveEffect(effect, key.getCode() == KeyCode.UP ? -1 : 1);
-    } else if (plain && key.getCode() == KeyCode.DELETE) {
-      stack.remove(effect);
-    } else if (plain && key.isShortcutDown() && key.getCode() == KeyCode.C) {
-      copy(effect);
-    } else if (plain && key.isShortcutDown() && key.getCode() == KeyCode.V) {
-      added(stack.paste(effect));
-    } else if (plain && key.getCode() == KeyCode.ENTER) {
-      toggle(effect);
-    } else {
-      known = false;
-    }
-    if (known) {
-      key.consume();
-    }
-  }
-
-  private void toggle(Address address) {
+  void toggle(Address address) {
     if (!open.remove(address)) {
       open.add(address);
     }
@@ -604,39 +476,6 @@ public final class FinishEditor extends VBox {
     name.setMinWidth(Region.USE_PREF_SIZE);
     HBox.setHgrow(colour, Priority.ALWAYS);
     return row;
-  }
-
-  private String coatName(Address coat) {
-    Subject now = subject.get();
-    Optional<CoatKind> kind = now.shown(Properties.COAT_KIND.at(coat)).value();
-    if (kind.isEmpty()) {
-      return coat.coat();
-    }
-    String own = now.shown(Properties.COAT_NAME.at(coat)).value().orElse("");
-    if (!own.isBlank()) {
-      return own;
-    }
-    if (kind.get() == CoatKind.FILL) {
-      return Messages.of("finish-editor.fill-2");
-    }
-    StrokePosition position =
-        now.shown(Properties.STROKE_POSITION.at(coat)).value().orElse(StrokePosition.CENTRE);
-    return switch (position) {
-      case INSIDE -> Messages.of("finish-editor.stroke-inside");
-      case CENTRE -> Messages.of("finish-editor.stroke-2");
-      case OUTSIDE -> Messages.of("finish-editor.stroke-outside");
-    };
-  }
-
-  private String effectName(Address effect) {
-    String own = now().shown(Properties.EFFECT_NAME.at(effect)).value().orElse("");
-    return own.isBlank()
-        ? now()
-            .shown(Properties.EFFECT_KIND.at(effect))
-            .value()
-            .map(FinishRows::name)
-            .orElse(effect.effect())
-        : own;
   }
 
   private Button expander(Address address) {
@@ -689,70 +528,12 @@ public final class FinishEditor extends VBox {
             }
           }
         });
-    return line(words, one, other);
-  }
-
-  private static Node line(String label, Node first, Node second) {
-    return line(new Label(label), first, second);
-  }
-
-  private static Node line(Label words, Node first, Node second) {
-    GridPane grid = new GridPane(6, 0);
-    ColumnConstraints half = new ColumnConstraints();
-    half.setHgrow(Priority.ALWAYS);
-    half.setPrefWidth(90);
-    grid.getColumnConstraints().addAll(new ColumnConstraints(LABEL_WIDTH), half, half);
-    words.getStyleClass().add("row-label");
-    words.setWrapText(true);
-    words.setMinHeight(Region.USE_PREF_SIZE);
-    grid.add(words, 0, 0);
-    if (second == null) {
-      grid.add(first, 1, 0, 2, 1);
-    } else {
-      grid.add(first, 1, 0);
-      grid.add(second, 2, 0);
-    }
-    return grid;
+    return FinishLine.of(words, one, other);
   }
 
   private <T> PropertyCell<T> cell(PropertyKey<T> key) {
     PropertyCell<T> cell = new PropertyCell<>(key, editors, subject, workspace);
     cells.add(cell);
     return cell;
-  }
-
-  /** How many rows of other coats lie above a height on the window. */
-  private int rowsAbove(Address coat, double y) {
-    int above = 0;
-    for (Address other : now().coats(coat.host())) {
-      Node row = coatRows.get(other);
-      boolean isAbove = row.localToScene(row.getBoundsInLocal()).getCenterY() < y;
-      above += !other.equals(coat) && isAbove ? 1 : 0;
-    }
-    return above;
-  }
-
-  private void showDrop(Address coat, double y) {
-    int above = rowsAbove(coat, y);
-    List<Address> others = new ArrayList<>(now().coats(coat.host()).reversed());
-    others.remove(coat);
-    coatRows.values().forEach(row -> row.getStyleClass().removeAll(DROP_ABOVE, DROP_BELOW));
-    if (above < others.size()) {
-      coatRows.get(others.get(above)).getStyleClass().add(DROP_ABOVE);
-    } else if (!others.isEmpty()) {
-      coatRows.get(others.getLast()).getStyleClass().add(DROP_BELOW);
-    }
-  }
-
-  private void drop(Address coat, double y) {
-    boolean dragged =
-        coatRows.values().stream()
-            .anyMatch(row ->
-                row.getStyleClass().contains(DROP_ABOVE)
-                    || row.getStyleClass().contains(DROP_BELOW));
-    coatRows.values().forEach(row -> row.getStyleClass().removeAll(DROP_ABOVE, DROP_BELOW));
-    if (dragged) {
-      stack.place(coat, now().coats(coat.host()).size() - 1 - rowsAbove(coat, y));
-    }
   }
 }

@@ -276,7 +276,10 @@ public final class Inspector extends VBox {
             MenuButton chip = new MenuButton(style.name());
             chip.getStyleClass().add("style-chip");
             chip.getItems()
-                .add(item(Messages.of("inspector.edit-style"), () -> workspace.openDesk(id)));
+                .add(
+                    item(
+                        Messages.of("inspector.edit-style"),
+                        () -> workspace.attempts().openDesk(id)));
             chips.getChildren().add(chip);
           });
     }
@@ -316,7 +319,9 @@ public final class Inspector extends VBox {
     }
     chip.getItems()
         .addAll(
-            item(Messages.of("inspector.edit-style"), () -> workspace.openDesk(style.id())),
+            item(
+                Messages.of("inspector.edit-style"),
+                () -> workspace.attempts().openDesk(style.id())),
             item(
                 muted
                     ? Messages.of("inspector.unmute")

@@ -88,7 +88,7 @@ final class TracePopup {
     }
 
     private Optional<StyleId> onDesk() {
-      return workspace.attempt().desk().map(desk -> desk.draft().id());
+      return workspace.attempts().present().desk().map(desk -> desk.draft().id());
     }
 
     List<Node> of(Trace.Step<T> step) {
@@ -118,7 +118,8 @@ final class TracePopup {
         }
         return;
       }
-      links.add(link(Messages.of("trace-popup.open"), () -> workspace.openDesk(style, key)));
+      links.add(
+          link(Messages.of("trace-popup.open"), () -> workspace.attempts().openDesk(style, key)));
       boolean hand = trace.winner().source() instanceof Source.LocalChange;
       if (hand && onDesk().isEmpty()) {
         links.add(link(Messages.of("trace-popup.save-into-it"), () -> saveInto(style)));

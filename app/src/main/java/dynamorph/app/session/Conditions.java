@@ -24,7 +24,9 @@ public record Conditions(
             () -> !workspace.selection().isEmpty() && workspace.selection().cursor().isEmpty(),
             workspace.selectionProperty()),
         when(() -> !workspace.selection().isEmpty(), workspace.selectionProperty()),
-        when(() -> workspace.attempt().isPending(), workspace.attemptProperty()),
+        when(
+            () -> workspace.attempts().present().isPending(),
+            workspace.attempts().presentProperty()),
         when(() -> workspace.playback().isOpen(), workspace.playback().filmProperty()));
   }
 

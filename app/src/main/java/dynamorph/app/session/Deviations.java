@@ -75,11 +75,13 @@ public final class Deviations {
           Notice.info(Messages.of("deviations.nothing-that-follows-has-local-changes", name)));
       return;
     }
-    workspace.review(
-        new Review(
-            Messages.of("deviations.drop-the-local-changes-of-what", name),
-            DropLocal.all(new Target.Layers(deviating)),
-            Messages.of("deviations.drop-on", deviating.size())));
+    workspace
+        .attempts()
+        .review(
+            new Review(
+                Messages.of("deviations.drop-the-local-changes-of-what", name),
+                DropLocal.all(new Target.Layers(deviating)),
+                Messages.of("deviations.drop-on", deviating.size())));
   }
 
   private void tellNothingIsFollowed() {
@@ -125,7 +127,9 @@ public final class Deviations {
     others.removeAll(workspace.selection().layers());
     if (!others.isEmpty()) {
       String texts = Messages.of("count.more-text", others.size());
-      workspace.review(new Review(title, edit, Messages.of("deviations.change", commit, texts)));
+      workspace
+          .attempts()
+          .review(new Review(title, edit, Messages.of("deviations.change", commit, texts)));
     } else if (workspace.apply(edit)) {
       workspace.tell(Notice.offering(done, Messages.of("common.undo"), workspace::undo));
     }

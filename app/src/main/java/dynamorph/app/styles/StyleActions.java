@@ -30,12 +30,12 @@ public final class StyleActions {
 
   public void register(Actions actions, Conditions when) {
     Deviations deviations = workspace.deviations();
-    actions.add("styles.keep", "Shortcut+K", when.any(), workspace::openKeeping);
+    actions.add("styles.keep", "Shortcut+K", when.any(), workspace.attempts()::openKeeping);
     actions.add(
         "styles.edit-followed",
         "Shortcut+E",
         when.any(),
-        () -> followed().ifPresent(workspace::openDesk));
+        () -> followed().ifPresent(workspace.attempts()::openDesk));
     actions.add("styles.drop-local", "Shortcut+BACK_SPACE", when.any(), deviations::drop);
     actions.add("styles.save-local", "", when.any(), deviations::saveIntoStyle);
     actions.add("styles.derive-from-local", "", when.any(), deviations::deriveStyle);
@@ -51,9 +51,9 @@ public final class StyleActions {
         when.pending(),
         () -> {
           leaveField.run();
-          workspace.commitPending();
+          workspace.attempts().commitPending();
         });
-    actions.add("styles.discard", "", when.pending(), workspace::discardPending);
+    actions.add("styles.discard", "", when.pending(), workspace.attempts()::discardPending);
   }
 
   /** The style that the selection follows most directly. */

@@ -163,7 +163,7 @@ public final class CommandSearch extends TextField {
           new Result(
               Messages.of("command-search.edit-style", style.name()),
               Messages.of("command-search.style"),
-              () -> workspace.openDesk(style.id())));
+              () -> workspace.attempts().openDesk(style.id())));
     }
     for (Artboard board : workspace.project().artboards()) {
       for (Layer layer : board.layers()) {

@@ -61,7 +61,7 @@ public final class HeadBar extends HBox {
     getChildren().addAll(logo(), project, saved, before, views(), gap, search, undo, redo, export);
     workspace.historyProperty().addListener((_, _, _) -> update());
     workspace.fileProperty().addListener((_, _, _) -> update());
-    workspace.attemptProperty().addListener((_, _, _) -> update());
+    workspace.attempts().presentProperty().addListener((_, _, _) -> update());
     update();
   }
 
@@ -122,7 +122,7 @@ public final class HeadBar extends HBox {
             ? Messages.of("head-bar.not-saved-yet")
             : changed ? Messages.of("head-bar.changed") : Messages.of("head-bar.saved"));
     History history = workspace.historyProperty().get();
-    var desk = workspace.attempt().desk();
+    var desk = workspace.attempts().present().desk();
     undo.setDisable(desk.map(open -> !open.canUndo()).orElse(!history.canUndo()));
     redo.setDisable(desk.map(open -> !open.canRedo()).orElse(!history.canRedo()));
     undo.setTooltip(

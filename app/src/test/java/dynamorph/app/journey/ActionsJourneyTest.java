@@ -63,8 +63,8 @@ class ActionsJourneyTest extends JourneyTest {
       driver
           .robot()
           .interact(() -> {
-            driver.workspace().closeKeeping();
-            driver.workspace().discardPending();
+            driver.workspace().attempts().closeKeeping();
+            driver.workspace().attempts().discardPending();
           });
       driver.undoAll();
       assertThat(driver.project()).as(action.name()).isEqualTo(demo);

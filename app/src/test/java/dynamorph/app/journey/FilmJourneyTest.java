@@ -79,10 +79,11 @@ class FilmJourneyTest extends FilmJourney {
     driver
         .robot()
         .interact(() -> {
-          driver.workspace().openDesk(name);
-          Style draft = driver.workspace().attempt().desk().orElseThrow().draft();
+          driver.workspace().attempts().openDesk(name);
+          Style draft = driver.workspace().attempts().present().desk().orElseThrow().draft();
           driver
               .workspace()
+              .attempts()
               .draft(
                   draft.withProperties(
                       draft
@@ -93,7 +94,7 @@ class FilmJourneyTest extends FilmJourney {
         });
     driver.settle();
     assertThat(across("name-ilse")).as("seen before").isGreaterThan(before + 100);
-    driver.robot().interact(driver.workspace()::commitPending);
+    driver.robot().interact(driver.workspace().attempts()::commitPending);
     driver.settle();
     seek(11_000);
     assertThat(across("name-joost")).isGreaterThan(before + 100);
@@ -251,17 +252,18 @@ class FilmJourneyTest extends FilmJourney {
     driver
         .robot()
         .interact(() -> {
-          driver.workspace().openDesk(section);
-          Style draft = driver.workspace().attempt().desk().orElseThrow().draft();
+          driver.workspace().attempts().openDesk(section);
+          Style draft = driver.workspace().attempts().present().desk().orElseThrow().draft();
           driver
               .workspace()
+              .attempts()
               .draft(
                   draft.withProperties(
                       draft.properties().with(Properties.SIZE, FontSize.points(90))),
                   Optional.empty());
         });
     driver.settle();
-    driver.robot().interact(driver.workspace()::commitPending);
+    driver.robot().interact(driver.workspace().attempts()::commitPending);
     driver.settle();
     Cascade cascade = Cascade.of(driver.project());
     assertThat(titles)

@@ -78,7 +78,7 @@ class FinishJourneyTest extends JourneyTest {
     driver.robot().rightClickOn(driver.reveal("#style-" + enamel));
     driver.robot().clickOn("Derive a style");
     driver.settle();
-    StyleId derived = driver.workspace().attempt().desk().orElseThrow().original().id();
+    StyleId derived = driver.workspace().attempts().present().desk().orElseThrow().original().id();
     unfold("finish/rim");
     type("#style-desk #finish-rim-width", "0.1 em");
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.ENTER);

@@ -127,7 +127,7 @@ class FirstLookJourneyTest extends JourneyTest {
     List<Object> selected = List.copyOf(driver.workspace().selection().layers());
     driver.robot().doubleClickOn("#style-" + kept);
     driver.settle();
-    assertThat(driver.workspace().attempt().desk()).isPresent();
+    assertThat(driver.workspace().attempts().present().desk()).isPresent();
     assertThat(List.<Object>copyOf(driver.workspace().selection().layers())).isEqualTo(selected);
     assertThat(((Button) driver.node("commit")).getText()).isEqualTo("Commit for 6");
     ComboBox<Double> weight = driver.robot().lookup("#style-desk #font-weight").queryComboBox();
@@ -145,7 +145,7 @@ class FirstLookJourneyTest extends JourneyTest {
     assertThat(driver.pixels("label-5-title", ORANGE)).as("the draft shows live").isPositive();
     assertThat(weight("label-5-title")).as("nothing is changed yet").isEqualTo(600);
     driver.press("commit");
-    assertThat(driver.workspace().attempt().desk()).isEmpty();
+    assertThat(driver.workspace().attempts().present().desk()).isEmpty();
   }
 
   private double weight(String id) {

@@ -112,7 +112,7 @@ class ParagraphsJourneyTest extends JourneyTest {
   void theStyleDeskSetsParagraphsOfAllFollowers() {
     StyleId column = driver.styleNamed("Column text");
     int lines = driver.layout(PANEL).lines().size();
-    driver.robot().interact(() -> driver.workspace().openDesk(column));
+    driver.robot().interact(() -> driver.workspace().attempts().openDesk(column));
     driver.settle();
     TextField indent = (TextField) driver.reveal("#style-desk #indent-start");
     driver.robot().clickOn(indent);
@@ -121,7 +121,7 @@ class ParagraphsJourneyTest extends JourneyTest {
     driver.settle();
     assertThat(driver.workspace().project()).as("not yet").isEqualTo(demo);
     driver.waitFor("the stage shows the draft", () -> driver.layout(PANEL).lines().size() > lines);
-    driver.robot().interact(driver.workspace()::commitPending);
+    driver.robot().interact(driver.workspace().attempts()::commitPending);
     driver.settle();
     assertThat(driver.value(PANEL, 1, Properties.INDENT_START).toString()).startsWith("180");
     driver.robot().interact(driver.workspace()::undo);

@@ -135,7 +135,7 @@ class StyleSystemJourneyTest extends JourneyTest {
   }
 
   private void openAndMakeItLarge() {
-    driver.robot().interact(() -> driver.workspace().openDesk(LABEL));
+    driver.robot().interact(() -> driver.workspace().attempts().openDesk(LABEL));
     driver.settle();
     TextField size = driver.robot().lookup("#style-desk #size").query();
     driver.robot().clickOn(size).push(KeyCode.SHORTCUT, KeyCode.A).write("96").push(KeyCode.ENTER);
@@ -148,8 +148,12 @@ class StyleSystemJourneyTest extends JourneyTest {
     driver
         .robot()
         .interact(() -> {
-          driver.workspace().heldBackProperty().set(java.util.Set.of(new LayerId("label-7-title")));
-          driver.workspace().heldAsProperty().set(HeldAs.DERIVED);
+          driver
+              .workspace()
+              .attempts()
+              .heldBackProperty()
+              .set(java.util.Set.of(new LayerId("label-7-title")));
+          driver.workspace().attempts().heldAsProperty().set(HeldAs.DERIVED);
         });
     driver.settle();
     assertThat(((Labeled) driver.node("commit")).getText()).isEqualTo("Commit for 5 of 6");
@@ -176,11 +180,13 @@ class StyleSystemJourneyTest extends JourneyTest {
     driver.robot().clickOn("#reach-view .thumbnail");
     driver.robot().push(KeyCode.X);
     driver.settle();
-    assertThat(driver.workspace().heldBackProperty().get()).hasSize(1);
+    assertThat(driver.workspace().attempts().heldBackProperty().get()).hasSize(1);
     driver.robot().push(KeyCode.ESCAPE);
     driver.settle();
     assertThat(driver.isShown("#reach-view")).isFalse();
-    assertThat(driver.workspace().attempt().desk()).as("the desk stays open").isPresent();
+    assertThat(driver.workspace().attempts().present().desk())
+        .as("the desk stays open")
+        .isPresent();
   }
 
   @Test
@@ -351,7 +357,7 @@ class StyleSystemJourneyTest extends JourneyTest {
     driver.robot().drag(driver.middleOf("label-10-title"), MouseButton.PRIMARY);
     driver.robot().dropTo("#style-" + LABEL);
     driver.settle();
-    assertThat(driver.workspace().attempt().review()).isPresent();
+    assertThat(driver.workspace().attempts().present().review()).isPresent();
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.ENTER);
     driver.settle();
     assertThat(driver.project().styles().get(LABEL).properties().get(Properties.TRACKING.key()))

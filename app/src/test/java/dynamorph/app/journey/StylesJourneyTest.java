@@ -51,7 +51,7 @@ class StylesJourneyTest extends JourneyTest {
     Driver.needsADisplay();
     chooseFromMenu(LABEL, "Derive a style");
     StyleId derived = driver.styleNamed("Label title, variant");
-    assertThat(driver.workspace().attempt().desk().orElseThrow().original().id())
+    assertThat(driver.workspace().attempts().present().desk().orElseThrow().original().id())
         .isEqualTo(derived);
     TextField name = (TextField) driver.node("style-name");
     driver

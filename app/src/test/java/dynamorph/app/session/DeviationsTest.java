@@ -120,10 +120,10 @@ class DeviationsTest {
   void localChangesOfAllFollowersAreShownBeforeTheyGo() {
     workspace.select(List.of(WHEEL));
     deviations.dropOnAllFollowers();
-    Review review = workspace.attempt().review().orElseThrow();
+    Review review = workspace.attempts().present().review().orElseThrow();
     assertThat(review.title()).contains("what follows \"Label title\"");
     assertThat(LocalChanges.count(layer(OIL))).isPositive();
-    workspace.commitPending();
+    workspace.attempts().commitPending();
     assertThat(LocalChanges.count(layer(OIL))).isZero();
     assertThat(layer(BOB))
         .as("it follows a derived style, not this one")
@@ -141,11 +141,11 @@ class DeviationsTest {
         "Title",
         "Do it",
         "Done.");
-    assertThat(workspace.attempt().review()).isEmpty();
+    assertThat(workspace.attempts().present().review()).isEmpty();
     assertThat(notice()).isEqualTo("Done.");
     deviations.doOrReview(
         Follow.replacing(new Target.Layers(List.of(CRANK)), TAG), "Title", "Do it", "Done.");
-    assertThat(workspace.attempt().review().orElseThrow().commitLabel())
+    assertThat(workspace.attempts().present().review().orElseThrow().commitLabel())
         .isEqualTo("Do it, change 1 more text");
   }
 

@@ -72,16 +72,19 @@ class LookingTest {
     workspace
         .gradientInHandProperty()
         .set(Optional.of(new Workspace.GradientInHand(RIM, (_, _) -> {})));
-    workspace.openDesk(new StyleId("enamel-title"));
-    assertThat(workspace.attempt().desk()).isPresent();
+    workspace.attempts().openDesk(new StyleId("enamel-title"));
+    assertThat(workspace.attempts().present().desk()).isPresent();
     assertThat(workspace.gradientInHandProperty().get()).isEmpty();
     workspace
         .gradientInHandProperty()
         .set(Optional.of(new Workspace.GradientInHand(RIM, (_, _) -> {})));
-    workspace.draft(
-        workspace.attempt().desk().orElseThrow().draft().withName("Other"), Optional.empty());
+    workspace
+        .attempts()
+        .draft(
+            workspace.attempts().present().desk().orElseThrow().draft().withName("Other"),
+            Optional.empty());
     assertThat(workspace.gradientInHandProperty().get()).as("a draft goes on").isPresent();
-    workspace.discardPending();
+    workspace.attempts().discardPending();
     assertThat(workspace.gradientInHandProperty().get()).isEmpty();
   }
 }

@@ -66,11 +66,13 @@ class PendingTest {
   }
 
   private void enlarge() {
-    workspace.openDesk(LABEL);
+    workspace.attempts().openDesk(LABEL);
     Style draft = demo.styles().get(LABEL);
-    workspace.draft(
-        draft.withProperties(draft.properties().with(Properties.SIZE, FontSize.points(96))),
-        Optional.empty());
+    workspace
+        .attempts()
+        .draft(
+            draft.withProperties(draft.properties().with(Properties.SIZE, FontSize.points(96))),
+            Optional.empty());
   }
 
   @Test
@@ -80,15 +82,15 @@ class PendingTest {
             "Delete",
             new DeleteStyles(new LinkedHashSet<>(List.of(LABEL)), Optional.of(TAG)),
             "Delete");
-    assertThat(workspace.review(review)).isTrue();
+    assertThat(workspace.attempts().review(review)).isTrue();
     assertThat(workspace.shownProperty().get().styles().find(LABEL)).isEmpty();
     assertThat(workspace.project()).isSameAs(demo);
-    workspace.beforeShownProperty().set(true);
+    workspace.attempts().beforeShownProperty().set(true);
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
-    workspace.beforeShownProperty().set(false);
-    workspace.commitPending();
+    workspace.attempts().beforeShownProperty().set(false);
+    workspace.attempts().commitPending();
     assertThat(workspace.project().styles().find(LABEL)).isEmpty();
-    assertThat(workspace.attempt().review()).isEmpty();
+    assertThat(workspace.attempts().present().review()).isEmpty();
     assertThat(notice()).contains("for 6 texts");
     workspace.undo();
     assertThat(workspace.project()).isEqualTo(demo);
@@ -102,46 +104,52 @@ class PendingTest {
             new DeleteStyles(
                 new LinkedHashSet<>(List.of(LABEL)), Optional.of(new StyleId("material"))),
             "Delete");
-    assertThat(workspace.review(impossible)).isFalse();
+    assertThat(workspace.attempts().review(impossible)).isFalse();
     assertThat(notice()).contains("cannot stand in");
-    assertThat(workspace.attempt().review()).isEmpty();
+    assertThat(workspace.attempts().present().review()).isEmpty();
   }
 
   @Test
   void whileSomethingIsPendingNothingElseIsDone() {
-    workspace.review(
-        new Review(
-            "Swatch", new SetSwatch(new Swatch("copper", "Copper", Rgba.of(1, 2, 3))), "Commit"));
+    workspace
+        .attempts()
+        .review(
+            new Review(
+                "Swatch",
+                new SetSwatch(new Swatch("copper", "Copper", Rgba.of(1, 2, 3))),
+                "Commit"));
     workspace.select(List.of(WHEEL));
     workspace.following().put(TAG, false, false);
     assertThat(workspace.project()).isSameAs(demo);
     assertThat(notice()).contains("commit or discard it first");
-    workspace.openDesk(TAG);
-    assertThat(workspace.attempt().desk()).isEmpty();
+    workspace.attempts().openDesk(TAG);
+    assertThat(workspace.attempts().present().desk()).isEmpty();
     workspace.undo();
-    assertThat(workspace.attempt().review()).as("undo takes the review back").isEmpty();
+    assertThat(workspace.attempts().present().review()).as("undo takes the review back").isEmpty();
   }
 
   @Test
   void thoseHeldBackKeepTheirLookByLocalChanges() {
     enlarge();
-    workspace.heldBackProperty().set(Set.of(OIL));
+    workspace.attempts().heldBackProperty().set(Set.of(OIL));
     assertThat(size(workspace.shownProperty().get(), OIL)).isEqualTo(76);
     assertThat(size(workspace.shownProperty().get(), WHEEL)).isEqualTo(96);
-    workspace.commitPending();
+    workspace.attempts().commitPending();
     assertThat(size(workspace.project(), OIL)).isEqualTo(76);
     assertThat(LocalChanges.count(layer(OIL))).isEqualTo(2);
     assertThat(layer(OIL).follows()).containsExactly(LABEL);
     assertThat(notice()).contains("1 text held back by local changes");
-    assertThat(workspace.heldBackProperty().get()).as("the next change begins afresh").isEmpty();
+    assertThat(workspace.attempts().heldBackProperty().get())
+        .as("the next change begins afresh")
+        .isEmpty();
   }
 
   @Test
   void discardingForgetsWhatWasHeldBack() {
     enlarge();
-    workspace.heldBackProperty().set(Set.of(OIL));
-    workspace.discardPending();
-    assertThat(workspace.heldBackProperty().get()).isEmpty();
+    workspace.attempts().heldBackProperty().set(Set.of(OIL));
+    workspace.attempts().discardPending();
+    assertThat(workspace.attempts().heldBackProperty().get()).isEmpty();
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
   }
 
@@ -150,9 +158,9 @@ class PendingTest {
     workspace.select(List.of(OIL));
     workspace.deviations().saveIntoStyle();
     assertThat(workspace.project()).isSameAs(demo);
-    assertThat(workspace.attempt().review().orElseThrow().title())
+    assertThat(workspace.attempts().present().review().orElseThrow().title())
         .isEqualTo("Save into \"Label title\"");
-    workspace.commitPending();
+    workspace.attempts().commitPending();
     assertThat(LocalChanges.count(layer(OIL))).isZero();
     assertThat(Reach.between(demo, workspace.project())).doesNotContain(OIL).contains(WHEEL);
   }
@@ -168,7 +176,7 @@ class PendingTest {
             new Target.Layers(List.of(OIL)),
             PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(50))));
     workspace.deviations().saveIntoStyle();
-    assertThat(workspace.attempt().review()).isEmpty();
+    assertThat(workspace.attempts().present().review()).isEmpty();
     assertThat(workspace.project().styles().get(own).properties().get(Properties.SIZE.key()))
         .contains(FontSize.points(50));
   }
@@ -182,7 +190,7 @@ class PendingTest {
         .containsExactly("size");
     workspace.deviations().dropOnFollowers(LABEL);
     assertThat(LocalChanges.count(layer(OIL))).as("only shown so far").isEqualTo(1);
-    workspace.commitPending();
+    workspace.attempts().commitPending();
     assertThat(LocalChanges.count(layer(OIL))).isZero();
     workspace.deviations().dropOnFollowers(LABEL);
     assertThat(notice()).contains("Nothing that follows \"Label title\" has local changes.");
@@ -258,44 +266,44 @@ class PendingTest {
                     List.of(
                         Style.text("x", "Foreign", "")
                             .withProperties(PropertySet.EMPTY.with(Properties.TRACKING, 3.0)))));
-    workspace.importStyles(StyleBundle.all(other), styles -> styles);
+    workspace.attempts().importStyles(StyleBundle.all(other), styles -> styles);
     assertThat(workspace.project().styles().named("Foreign")).isPresent();
     Project taken =
         other.withStyles(
             dynamorph.model.style.StyleBook.of(
                 List.of(Style.text("y", "Tag", "").withProperties(PropertySet.EMPTY))));
-    workspace.importStyles(StyleBundle.all(taken), styles -> styles);
-    assertThat(workspace.attempt().styleImport().orElseThrow().collisions()).hasSize(1);
-    workspace.discardPending();
-    assertThat(workspace.attempt().styleImport()).isEmpty();
+    workspace.attempts().importStyles(StyleBundle.all(taken), styles -> styles);
+    assertThat(workspace.attempts().present().styleImport().orElseThrow().collisions()).hasSize(1);
+    workspace.attempts().discardPending();
+    assertThat(workspace.attempts().present().styleImport()).isEmpty();
   }
 
   @Test
   void anUndoThatTakesAStyleAwayEndsItsDeletion() {
     StyleId fresh = new StyleId("fresh");
     workspace.apply(new AddStyle(Style.text("fresh", "Fresh", ""), "Add"));
-    workspace.openDeletion(StyleDeletion.delete(List.of(fresh)));
+    workspace.attempts().openDeletion(StyleDeletion.delete(List.of(fresh)));
     workspace.undo();
     assertThat(workspace.project().styles().find(fresh)).isEmpty();
-    assertThat(workspace.attempt()).isEqualTo(new Attempt.Nothing());
+    assertThat(workspace.attempts().present()).isEqualTo(new Attempt.Nothing());
   }
 
   @Test
   void anUndoThatTakesASwatchAwayClosesIt() {
     workspace.apply(new SetSwatch(new Swatch("fresh", "Fresh", Rgba.BLACK)));
-    workspace.openSwatch("fresh");
+    workspace.attempts().openSwatch("fresh");
     workspace.undo();
-    assertThat(workspace.attempt()).isEqualTo(new Attempt.Nothing());
+    assertThat(workspace.attempts().present()).isEqualTo(new Attempt.Nothing());
   }
 
   @Test
   void openingAnotherProjectLeavesNothingPending() {
     enlarge();
-    workspace.heldBackProperty().set(Set.of(OIL));
+    workspace.attempts().heldBackProperty().set(Set.of(OIL));
     workspace.view().reachProperty().set(true);
     workspace.open(Project.empty("Fresh"), Optional.empty());
-    assertThat(workspace.attempt().desk()).isEmpty();
-    assertThat(workspace.heldBackProperty().get()).isEmpty();
+    assertThat(workspace.attempts().present().desk()).isEmpty();
+    assertThat(workspace.attempts().heldBackProperty().get()).isEmpty();
     assertThat(workspace.view().reachProperty().get()).isFalse();
   }
 }

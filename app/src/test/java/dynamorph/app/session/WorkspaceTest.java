@@ -113,11 +113,14 @@ class WorkspaceTest {
   @Test
   void theDeskShowsItsDraftAndLeavesTheSelection() {
     workspace.select(List.of(BELL));
-    workspace.openDesk(TAG);
+    workspace.attempts().openDesk(TAG);
     assertThat(workspace.selection().layers()).containsExactly(BELL);
     Style draft = workspace.project().styles().get(TAG);
-    workspace.draft(
-        draft.withProperties(draft.properties().with(Properties.TRACKING, 99.0)), Optional.empty());
+    workspace
+        .attempts()
+        .draft(
+            draft.withProperties(draft.properties().with(Properties.TRACKING, 99.0)),
+            Optional.empty());
     assertThat(workspace.project()).isSameAs(demo);
     assertThat(
             workspace
@@ -128,10 +131,10 @@ class WorkspaceTest {
                 .properties()
                 .get(Properties.TRACKING.key()))
         .contains(99.0);
-    workspace.beforeShownProperty().set(true);
+    workspace.attempts().beforeShownProperty().set(true);
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
-    workspace.beforeShownProperty().set(false);
-    workspace.commitPending();
+    workspace.attempts().beforeShownProperty().set(false);
+    workspace.attempts().commitPending();
     assertThat(workspace.project().styles().get(TAG).properties().get(Properties.TRACKING.key()))
         .contains(99.0);
     assertThat(notice()).isEqualTo("\"Tag\" changed for 1 text.");
@@ -140,47 +143,49 @@ class WorkspaceTest {
 
   @Test
   void undoOnTheDeskGoesThroughItsDrafts() {
-    workspace.openDesk(TAG);
+    workspace.attempts().openDesk(TAG);
     Style draft = workspace.project().styles().get(TAG);
-    workspace.draft(draft.withName("One"), Optional.empty());
-    workspace.draft(draft.withName("Two"), Optional.of("drag"));
-    workspace.draft(draft.withName("Three"), Optional.of("drag"));
+    workspace.attempts().draft(draft.withName("One"), Optional.empty());
+    workspace.attempts().draft(draft.withName("Two"), Optional.of("drag"));
+    workspace.attempts().draft(draft.withName("Three"), Optional.of("drag"));
     workspace.undo();
-    assertThat(workspace.attempt().desk().orElseThrow().draft().name()).isEqualTo("One");
+    assertThat(workspace.attempts().present().desk().orElseThrow().draft().name()).isEqualTo("One");
     workspace.redo();
-    assertThat(workspace.attempt().desk().orElseThrow().draft().name()).isEqualTo("Three");
+    assertThat(workspace.attempts().present().desk().orElseThrow().draft().name())
+        .isEqualTo("Three");
     workspace.undo();
     workspace.undo();
-    assertThat(workspace.attempt().desk().orElseThrow().isChanged()).isFalse();
-    workspace.discardPending();
+    assertThat(workspace.attempts().present().desk().orElseThrow().isChanged()).isFalse();
+    workspace.attempts().discardPending();
     assertThat(workspace.project()).isSameAs(demo);
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
   }
 
   @Test
   void whileADraftHasChangesNothingElseIsEdited() {
-    workspace.openDesk(TAG);
+    workspace.attempts().openDesk(TAG);
     Style draft = workspace.project().styles().get(TAG);
-    workspace.draft(draft.withName("Other"), Optional.empty());
+    workspace.attempts().draft(draft.withName("Other"), Optional.empty());
     assertThat(workspace.apply(new ArrangeLayers.Rename(BELL, "x"))).isFalse();
     assertThat(notice()).contains("commit or discard it first");
-    workspace.openDesk(new StyleId("notice"));
-    assertThat(workspace.attempt().desk().orElseThrow().original().id()).isEqualTo(TAG);
-    workspace.discardPending();
-    workspace.openDesk(new StyleId("notice"));
-    workspace.openDesk(TAG);
-    assertThat(workspace.attempt().desk().orElseThrow().original().id()).isEqualTo(TAG);
+    workspace.attempts().openDesk(new StyleId("notice"));
+    assertThat(workspace.attempts().present().desk().orElseThrow().original().id()).isEqualTo(TAG);
+    workspace.attempts().discardPending();
+    workspace.attempts().openDesk(new StyleId("notice"));
+    workspace.attempts().openDesk(TAG);
+    assertThat(workspace.attempts().present().desk().orElseThrow().original().id()).isEqualTo(TAG);
   }
 
   @Test
   void aDraftThatCannotBeCommittedStaysOnTheDesk() {
-    workspace.openDesk(new StyleId("label-title"));
+    workspace.attempts().openDesk(new StyleId("label-title"));
     Style draft = workspace.project().styles().get(new StyleId("label-title"));
-    workspace.draft(
-        draft.withBasedOn(Optional.of(new StyleId("label-title-loan"))), Optional.empty());
+    workspace
+        .attempts()
+        .draft(draft.withBasedOn(Optional.of(new StyleId("label-title-loan"))), Optional.empty());
     assertThat(workspace.shownProperty().get()).isSameAs(demo);
-    workspace.commitPending();
-    assertThat(workspace.attempt().desk()).isPresent();
+    workspace.attempts().commitPending();
+    assertThat(workspace.attempts().present().desk()).isPresent();
     assertThat(notice()).contains("circle");
     assertThat(workspace.project()).isSameAs(demo);
   }
@@ -216,11 +221,11 @@ class WorkspaceTest {
   @Test
   void anotherProjectBeginsAfresh() {
     workspace.select(List.of(BELL));
-    workspace.openDesk(TAG);
+    workspace.attempts().openDesk(TAG);
     Project other = Project.empty("Other");
     workspace.open(other, Optional.of(Path.of("other.dmorph")));
     assertThat(workspace.selection().isEmpty()).isTrue();
-    assertThat(workspace.attempt().desk()).isEmpty();
+    assertThat(workspace.attempts().present().desk()).isEmpty();
     assertThat(workspace.historyProperty().get().isSaved()).isTrue();
     assertThat(workspace.shownProperty().get()).isSameAs(other);
     assertThat(workspace.fileProperty().get()).contains(Path.of("other.dmorph"));

@@ -17,19 +17,13 @@ import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
-import dynamorph.model.timeline.TrackId;
-import dynamorph.model.value.Anchor;
-import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
-import dynamorph.model.value.FrameArea;
 import dynamorph.model.value.Rgba;
-import dynamorph.model.value.VerticalAlignment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -53,6 +47,8 @@ public final class Cascade {
   private final Optional<StyleId> base;
   private final Inheritance inheritance;
   private final String language;
+  private final Walk walk;
+  private final Placements placements;
   private final Memory memory;
 
   /** What has been worked out so far; it holds wherever layers stand. */
@@ -88,6 +84,8 @@ public final class Cascade {
 
   private Cascade(Project project, Inheritance inheritance, Memory memory) {
     this.styles = project.styles();
+    this.walk = new Walk(styles);
+    this.placements = new Placements(styles, memory.placements);
     this.materials = new ProjectAssets(project.palette(), project.assets());
     this.base = project.baseStyle();
     this.inheritance = inheritance;
@@ -243,22 +241,9 @@ public final class Cascade {
 
   /** The complete values of plain text that follows the one style. */
   public PropertySet values(Style style) {
-    Place nowhere =
-        new Place(
-            Set.of(),
-            List.of(),
-            PropertySet.EMPTY,
-            PropertySet.EMPTY,
-            Optional.empty(),
-            PropertySet.EMPTY,
-            List.of(),
-            PropertySet.EMPTY,
-            InheritedStyles.plain(base),
-            Optional.empty());
-    List<Contribution> walk = new ArrayList<>();
-    addStyle(walk, style.level().level(), style);
-    walk.addAll(walk(nowhere));
-    return merge(walk);
+    List<Contribution> all = new ArrayList<>(walk.from(style));
+    all.addAll(walk.from(Place.plain(base)));
+    return merge(all);
   }
 
   /** The colour to paint with. */
@@ -298,45 +283,22 @@ public final class Cascade {
 
   /** Where the value of a key comes from, for the layer itself. */
   public <T> Trace<T> trace(Layer layer, PropertyKey<T> key) {
-    return trace(walk(place(layer, true)), key);
+    return Walk.trace(walk.from(place(layer, true)), key);
   }
 
   /** Where the value of a key comes from, for a paragraph. */
   public <T> Trace<T> trace(Layer layer, Paragraph paragraph, PropertyKey<T> key) {
-    return trace(walk(place(layer, true).in(paragraph)), key);
+    return Walk.trace(walk.from(place(layer, true).in(paragraph)), key);
   }
 
   /** Where the value of a key comes from, for a span. */
   public <T> Trace<T> trace(Layer layer, Paragraph paragraph, Span span, PropertyKey<T> key) {
-    return trace(walk(place(layer, true).in(paragraph).in(span)), key);
+    return Walk.trace(walk.from(place(layer, true).in(paragraph).in(span)), key);
   }
 
   /** Where the value of a key comes from, for a style and what it is based on. */
   public <T> Trace<T> trace(Style style, PropertyKey<T> key) {
-    List<Contribution> walk = new ArrayList<>();
-    addStyle(walk, style.level().level(), style);
-    addFoundation(walk, base);
-    return trace(walk, key);
-  }
-
-  private static <T> Trace<T> trace(List<Contribution> walk, PropertyKey<T> key) {
-    List<Trace.Step<T>> steps = new ArrayList<>();
-    PropertySet computed = PropertySet.EMPTY;
-    for (Contribution contribution : walk.reversed()) {
-      Optional<T> declared =
-          contribution.values().get(key).filter(_ -> key.countsOn(contribution.source().level()));
-      if (declared.isPresent()) {
-        computed = put(computed, key, declared.get());
-        steps.addFirst(
-            new Trace.Step<>(
-                contribution.source(), declared.get(), computed.get(key).orElseThrow()));
-      }
-    }
-    if (steps.isEmpty()) {
-      T value = key.property().defaultValue();
-      steps.add(new Trace.Step<>(new Source.Default(), value, value));
-    }
-    return new Trace<>(key, steps);
+    return Walk.trace(walk.from(style, base), key);
   }
 
   private PropertySet values(Place place) {
@@ -347,23 +309,23 @@ public final class Cascade {
   /** The same as laying all levels of the walk over each other, from wide to narrow. */
   private PropertySet mergeWalk(Place place) {
     boolean plain =
-        place.frame.isEmpty() && !place.layerFollows.isEmpty() && place.inherited.isPlain();
+        place.frame().isEmpty() && !place.layerFollows().isEmpty() && place.inherited().isPlain();
     PropertySet merged =
         plain
-            ? styleOnBase(Optional.of(place.layerFollows.getFirst()), place.inherited.base())
-            : over(onInherited(place.inherited), place.frame, Level.LAYER);
-    for (StyleId id : place.layerFollows.subList(plain ? 1 : 0, place.layerFollows.size())) {
+            ? styleOnBase(Optional.of(place.layerFollows().getFirst()), place.inherited().base())
+            : over(onInherited(place.inherited()), place.frame(), Level.LAYER);
+    for (StyleId id : place.layerFollows().subList(plain ? 1 : 0, place.layerFollows().size())) {
       merged = overChain(merged, id, Level.LAYER);
     }
-    merged = over(merged, place.layerLocal, Level.LAYER);
-    if (place.paragraphFollows.isPresent()) {
-      merged = overChain(merged, place.paragraphFollows.get(), Level.PARAGRAPH);
+    merged = over(merged, place.layerLocal(), Level.LAYER);
+    if (place.paragraphFollows().isPresent()) {
+      merged = overChain(merged, place.paragraphFollows().get(), Level.PARAGRAPH);
     }
-    merged = over(merged, place.paragraphLocal, Level.PARAGRAPH);
-    for (StyleId id : place.spanFollows) {
+    merged = over(merged, place.paragraphLocal(), Level.PARAGRAPH);
+    for (StyleId id : place.spanFollows()) {
       merged = overChain(merged, id, Level.SPAN);
     }
-    return over(merged, place.spanLocal, Level.SPAN);
+    return over(merged, place.spanLocal(), Level.SPAN);
   }
 
   /** Text that sets nothing itself. */
@@ -429,68 +391,6 @@ public final class Cascade {
     return merged;
   }
 
-  private static <T> PropertySet put(PropertySet set, PropertyKey<T> key, T value) {
-    if (value instanceof FontSize declared) {
-      return set.with(Properties.SIZE, FontSize.points(declared.over(size(set))));
-    }
-    return set.with(key, value);
-  }
-
-  private List<Contribution> walk(Place place) {
-    List<Contribution> walk = new ArrayList<>();
-    walk.add(new Contribution(new Source.LocalChange(Level.SPAN), place.spanLocal));
-    place.spanFollows.reversed().forEach(id -> addStyle(walk, Level.SPAN, id));
-    walk.add(new Contribution(new Source.LocalChange(Level.PARAGRAPH), place.paragraphLocal));
-    place.paragraphFollows.ifPresent(id -> addStyle(walk, Level.PARAGRAPH, id));
-    walk.add(new Contribution(new Source.LocalChange(Level.LAYER), place.layerLocal));
-    place.layerFollows.reversed().forEach(id -> addStyle(walk, Level.LAYER, id));
-    walk.add(new Contribution(new Source.OwnFrame(), place.frame));
-    place.track.ifPresent(track -> addTrack(walk, track, place.inherited));
-    addFoundation(walk, place.inherited.base());
-    return walk;
-  }
-
-  private void addTrack(List<Contribution> walk, TrackId track, InheritedStyles inherited) {
-    walk.add(new Contribution(new Source.TrackChange(track), inherited.local()));
-    for (StyleId id : inherited.follows().reversed()) {
-      styles
-          .chain(id)
-          .forEach(style ->
-              walk.add(
-                  new Contribution(
-                      new Source.TrackStyle(track, id, style.id()), style.properties())));
-    }
-  }
-
-  private void addFoundation(List<Contribution> walk, Optional<StyleId> plain) {
-    plain.ifPresent(id ->
-        styles
-            .chain(id)
-            .forEach(style ->
-                walk.add(new Contribution(new Source.Base(style.id()), style.properties()))));
-    walk.add(new Contribution(new Source.Default(), Properties.DEFAULTS));
-  }
-
-  private void addStyle(List<Contribution> walk, Level level, StyleId id) {
-    styles.find(id).ifPresent(style -> addStyle(walk, level, style));
-  }
-
-  private void addStyle(List<Contribution> walk, Level level, Style followed) {
-    walk.add(
-        new Contribution(
-            new Source.Followed(level, followed.id(), followed.id()), followed.properties()));
-    followed
-        .basedOn()
-        .ifPresent(id ->
-            styles
-                .chain(id)
-                .forEach(style ->
-                    walk.add(
-                        new Contribution(
-                            new Source.Followed(level, followed.id(), style.id()),
-                            style.properties()))));
-  }
-
   private CharacterLook characterLook(PropertySet complete) {
     double size = size(complete);
     return new CharacterLook(
@@ -499,78 +399,9 @@ public final class Cascade {
         Looks.lines(complete, size, materials.palette()));
   }
 
-  /**
-   * The place of a layer. Nearly every layer has a frame of its own, so its few values are looked
-   * up one by one instead of being merged with the others, which are shared.
-   */
+  /** Where a layer stands. */
   public Placement placement(Layer layer) {
-    PropertySet given = placementGiven(layer);
-    return new Placement(
-        value(given, ANCHOR),
-        value(given, POSITION_X),
-        value(given, POSITION_Y),
-        value(given, ROTATION),
-        value(given, BOX),
-        value(given, BOX_WIDTH),
-        value(given, BOX_HEIGHT),
-        share(given),
-        new Placement.Inside(
-            (int) Math.round(value(given, COLUMNS)),
-            value(given, GUTTER),
-            value(given, VERTICAL_ALIGNMENT),
-            value(given, BASELINE_GRID),
-            value(given, SHRINK_TO) / 100));
-  }
-
-  /** Nearly no layer has one, so the same is given to all others. */
-  private Placement.Share share(PropertySet given) {
-    Placement.Share share =
-        new Placement.Share(
-            value(given, AREA),
-            value(given, SHARE_X) / 100,
-            value(given, SHARE_Y) / 100,
-            value(given, BOX_SHARE) / 100);
-    return share.equals(Placement.Share.NONE) ? Placement.Share.NONE : share;
-  }
-
-  private static final PropertyKey<FrameArea> AREA = Properties.RELATIVE_TO.key();
-  private static final PropertyKey<Double> SHARE_X = Properties.SHARE_X.key();
-  private static final PropertyKey<Double> SHARE_Y = Properties.SHARE_Y.key();
-  private static final PropertyKey<Double> BOX_SHARE = Properties.BOX_SHARE.key();
-  private static final PropertyKey<Anchor> ANCHOR = Properties.ANCHOR.key();
-  private static final PropertyKey<Double> POSITION_X = Properties.POSITION_X.key();
-  private static final PropertyKey<Double> POSITION_Y = Properties.POSITION_Y.key();
-  private static final PropertyKey<Double> ROTATION = Properties.ROTATION.key();
-  private static final PropertyKey<BoxFit> BOX = Properties.BOX.key();
-  private static final PropertyKey<Double> BOX_WIDTH = Properties.BOX_WIDTH.key();
-  private static final PropertyKey<Double> BOX_HEIGHT = Properties.BOX_HEIGHT.key();
-  private static final PropertyKey<Double> COLUMNS = Properties.COLUMNS.key();
-  private static final PropertyKey<Double> GUTTER = Properties.GUTTER.key();
-  private static final PropertyKey<VerticalAlignment> VERTICAL_ALIGNMENT =
-      Properties.VERTICAL_ALIGNMENT.key();
-  private static final PropertyKey<Double> BASELINE_GRID = Properties.BASELINE_GRID.key();
-  private static final PropertyKey<Double> SHRINK_TO = Properties.SHRINK_TO.key();
-
-  /** The values of the Placement facet that anything sets for a layer; mostly its frame alone. */
-  private PropertySet placementGiven(Layer layer) {
-    InheritedStyles inherited = inheritedBy(layer);
-    Optional<StyleId> plain = inherited.base();
-    PropertySet given = plain.isEmpty() ? PropertySet.EMPTY : placementOf(plain.get());
-    for (StyleId id : inherited.follows()) {
-      given = given.overlaidBy(placementOf(id));
-    }
-    given = given.overlaidBy(placed(inherited.local()));
-    given = given.overlaidBy(layer.frame());
-    for (StyleId id : layer.counting(layer.follows())) {
-      given = given.overlaidBy(placementOf(id));
-    }
-    return given.overlaidBy(placed(layer.local()));
-  }
-
-  private static PropertySet placed(PropertySet values) {
-    return values.isEmpty()
-        ? values
-        : values.where(key -> key.property().facet() == Facet.PLACEMENT);
+    return placements.of(layer, inheritedBy(layer));
   }
 
   /** What lies below the layer; styles that are muted in it count for nothing there either. */
@@ -582,25 +413,7 @@ public final class Cascade {
             inherited.base(), layer.counting(inherited.follows()), inherited.local());
   }
 
-  /** The placement that a style sets, itself or through what it is based on; mostly nothing. */
-  private PropertySet placementOf(StyleId id) {
-    PropertySet known = memory.placements.get(id);
-    return known != null
-        ? known
-        : memory.placements.computeIfAbsent(
-            id,
-            wanted -> {
-              PropertySet merged = PropertySet.EMPTY;
-              for (Style style : styles.chain(wanted).reversed()) {
-                merged =
-                    merged.overlaidBy(
-                        style.properties().where(key -> key.property().facet() == Facet.PLACEMENT));
-              }
-              return merged;
-            });
-  }
-
-  private static double size(PropertySet complete) {
+  static double size(PropertySet complete) {
     return complete.get(SIZE).map(size -> size.over(0)).orElse(0.0);
   }
 
@@ -626,58 +439,5 @@ public final class Cascade {
 
   private static PropertySet withoutPlacement(PropertySet local) {
     return local.isEmpty() ? local : local.where(key -> key.property().facet() != Facet.PLACEMENT);
-  }
-
-  /** A combination of sources; the key under which merged values are remembered. */
-  private record Place(
-      Set<StyleId> muted,
-      List<StyleId> layerFollows,
-      PropertySet layerLocal,
-      PropertySet frame,
-      Optional<StyleId> paragraphFollows,
-      PropertySet paragraphLocal,
-      List<StyleId> spanFollows,
-      PropertySet spanLocal,
-      InheritedStyles inherited,
-      Optional<TrackId> track) {
-    /** The place of a paragraph; the same where the paragraph adds nothing, as most do. */
-    Place in(Paragraph paragraph) {
-      if (paragraph.follows().isEmpty() && paragraph.local().isEmpty()) {
-        return this;
-      }
-      return new Place(
-          muted,
-          layerFollows,
-          layerLocal,
-          frame,
-          paragraph.follows().filter(style -> !muted.contains(style)),
-          paragraph.local(),
-          spanFollows,
-          spanLocal,
-          inherited,
-          track);
-    }
-
-    /** The place of a span; the same where the span adds nothing. */
-    Place in(Span span) {
-      if (span.follows().isEmpty() && span.local().isEmpty()) {
-        return this;
-      }
-      List<StyleId> counting =
-          muted.isEmpty()
-              ? span.follows()
-              : span.follows().stream().filter(style -> !muted.contains(style)).toList();
-      return new Place(
-          muted,
-          layerFollows,
-          layerLocal,
-          frame,
-          paragraphFollows,
-          paragraphLocal,
-          counting,
-          span.local(),
-          inherited,
-          track);
-    }
   }
 }

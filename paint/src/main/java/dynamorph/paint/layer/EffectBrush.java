@@ -2,7 +2,6 @@ package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Effect;
 import dynamorph.model.value.BlendMode;
-import dynamorph.model.value.GlowSource;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.effect.CoverageMask;
 import dynamorph.paint.effect.Gaussian;
@@ -133,24 +132,8 @@ final class EffectBrush {
     new EffectBrush(canvas, subject, 1, BlendMode.NORMAL).body(effects);
   }
 
-  // --- below
-
-  /**
-   * A shadow or glow where it falls.
-   *
-   * @param soft its blur and that of blurs before it, in points
-   */
-  private record Cast(
-      Rgba colour,
-      BlendMode mode,
-      double across,
-      double down,
-      double soft,
-      double spread,
-      boolean knockout) {}
-
   private void below(List<Effect> effects) {
-    List<Cast> casts = casts(effects);
+    List<Cast> casts = Cast.of(effects);
     if (casts.size() > 1) {
       // what they share first, then each beside the others
       IRect own = fine.part(subject.reach(), 0, 0, clip);
@@ -166,68 +149,37 @@ final class EffectBrush {
 
   /** Whether nothing need be drawn for it any more, which one thread at a time may do. */
   private boolean onlyBlurs(Cast cast) {
-    return cast.across == 0
-        && cast.down == 0
-        && cast.spread == 0
-        && fine.forBlur(cast.soft).equals(fine);
-  }
-
-  private static List<Cast> casts(List<Effect> effects) {
-    double softened = 0;
-    List<Cast> casts = new ArrayList<>();
-    for (Effect effect : effects) {
-      switch (effect) {
-        case Effect.Blur blur -> softened = Math.hypot(softened, blur.blur());
-        case Effect.DropShadow shadow ->
-            casts.add(
-                new Cast(
-                    shadow.colour(),
-                    shadow.blend(),
-                    shadow.x(),
-                    shadow.y(),
-                    Math.hypot(shadow.blur(), softened),
-                    shadow.spread(),
-                    shadow.knockout()));
-        case Effect.OuterGlow glow ->
-            casts.add(
-                new Cast(
-                    glow.colour(),
-                    glow.blend(),
-                    0,
-                    0,
-                    Math.hypot(glow.blur(), softened),
-                    glow.spread(),
-                    glow.knockout()));
-        case Effect.InnerShadow _, Effect.InnerGlow _, Effect.Bevel _ -> {}
-      }
-    }
-    return casts;
+    return cast.across() == 0
+        && cast.down() == 0
+        && cast.spread() == 0
+        && fine.forBlur(cast.soft()).equals(fine);
   }
 
   /** The pixels of a shadow or glow; null if none of it shows. */
   private CoverageMask plane(Cast cast) {
-    EffectGrid grid = fine.forBlur(cast.soft);
-    double grown = Math.max(0, cast.spread);
+    EffectGrid grid = fine.forBlur(cast.soft());
+    double grown = Math.max(0, cast.spread());
     Box reach = subject.reach().grown(grown, grown);
-    double around = cast.soft / 2 * Effect.DEVIATIONS;
-    IRect part = grid.part(reach.moved(cast.across, cast.down), around, around, clip);
+    double around = cast.soft() / 2 * Effect.DEVIATIONS;
+    IRect part = grid.part(reach.moved(cast.across(), cast.down()), around, around, clip);
     return part.getWidth() <= 0 || part.getHeight() <= 0
         ? null
-        : covered(grid, part, cast.across, cast.down, cast.spread, grid.deviation(cast.soft));
+        : covered(
+            grid, part, cast.across(), cast.down(), cast.spread(), grid.deviation(cast.soft()));
   }
 
   private void cast(Cast cast) {
-    EffectGrid grid = fine.forBlur(cast.soft);
+    EffectGrid grid = fine.forBlur(cast.soft());
     CoverageMask plane = plane(cast);
     if (plane == null) {
       return;
     }
-    Rgba colour = cast.colour.faded(opacity);
-    if (!cast.knockout) {
-      shade(grid, plane, colour, cast.mode);
+    Rgba colour = cast.colour().faded(opacity);
+    if (!cast.knockout()) {
+      shade(grid, plane, colour, cast.mode());
       return;
     }
-    try (Paint paint = paint(colour, cast.mode)) {
+    try (Paint paint = paint(colour, cast.mode())) {
       canvas.saveLayer(canvas.getLocalClipBounds(), paint.setAlphaf(1));
       try (Paint plain = paint(colour, BlendMode.NORMAL);
           Paint out = new Paint().setBlendMode(io.github.humbleui.skija.BlendMode.DST_OUT)) {
@@ -302,8 +254,6 @@ final class EffectBrush {
     return Blends.set(new Paint().setColor(colour.argb()), mode);
   }
 
-  // --- itself
-
   private void body(List<Effect> effects) {
     List<Effect> own = effects.stream().filter(effect -> !effect.liesBelow()).toList();
     if (own.isEmpty()) {
@@ -329,51 +279,13 @@ final class EffectBrush {
     }
   }
 
-  /**
-   * Light or shade inside something, from what it covers moved, shrunk and blurred.
-   *
-   * @param outside whether it falls where that does not cover
-   */
-  private record Shine(
-      Rgba colour,
-      BlendMode mode,
-      double across,
-      double down,
-      double blur,
-      double spread,
-      boolean outside) {
-    /** Null for other effects. */
-    static Shine of(Effect effect) {
-      return switch (effect) {
-        case Effect.InnerShadow shadow ->
-            new Shine(
-                shadow.colour(),
-                shadow.blend(),
-                shadow.x(),
-                shadow.y(),
-                shadow.blur(),
-                shadow.spread(),
-                true);
-        case Effect.InnerGlow glow ->
-            new Shine(
-                glow.colour(),
-                glow.blend(),
-                0,
-                0,
-                glow.blur(),
-                glow.spread(),
-                glow.source() == GlowSource.EDGE);
-        case Effect.Bevel _, Effect.Blur _, Effect.DropShadow _, Effect.OuterGlow _ -> null;
-      };
-    }
-  }
-
   private byte[] picture(EffectGrid grid, IRect part, List<Effect> effects) {
     Optional<Rgba> colour = subject.colour();
     Shine only = effects.size() == 1 ? Shine.of(effects.getFirst()) : null;
-    if (only != null && only.mode == BlendMode.NORMAL && colour.isPresent()) {
-      CoverageMask light = inside(grid, part, only, grid.deviation(only.blur));
-      return covered(grid, part, 0, 0, 0, 0).lit(colour.get(), light, only.outside, only.colour);
+    if (only != null && only.mode() == BlendMode.NORMAL && colour.isPresent()) {
+      CoverageMask light = inside(grid, part, only, grid.deviation(only.blur()));
+      return covered(grid, part, 0, 0, 0, 0)
+          .lit(colour.get(), light, only.outside(), only.colour());
     }
     try (RasterSurface raster = new RasterSurface(part)) {
       return new Picture(grid, part, raster).made(effects);
@@ -382,12 +294,13 @@ final class EffectBrush {
 
   /** What light inside falls by, blurred by a deviation in pixels. */
   private CoverageMask inside(EffectGrid grid, IRect part, Shine shine, double deviation) {
-    if (shine.spread == 0 && shine.across == 0 && shine.down == 0) {
+    if (shine.spread() == 0 && shine.across() == 0 && shine.down() == 0) {
       return covered(grid, part, 0, 0, 0, deviation);
     }
     // what was moved beyond this part still counts, as far as it is blurred back into it
     int margin = 1 + (int) Math.min(EffectGrid.FARTHEST, Math.ceil(deviation * Effect.DEVIATIONS));
-    return covered(grid, grown(part, margin), shine.across, shine.down, -shine.spread, deviation)
+    return covered(
+            grid, grown(part, margin), shine.across(), shine.down(), -shine.spread(), deviation)
         .part(part);
   }
 
@@ -458,9 +371,9 @@ final class EffectBrush {
       switch (effect) {
         case Effect.InnerShadow _, Effect.InnerGlow _ -> {
           Shine shine = Shine.of(effect);
-          double deviation = Math.hypot(grid.deviation(shine.blur), softened);
+          double deviation = Math.hypot(grid.deviation(shine.blur()), softened);
           CoverageMask inside = inside(grid, part, shine, deviation);
-          shine(shine.outside ? inside.inverted() : inside, shine.colour, shine.mode);
+          shine(shine.outside() ? inside.inverted() : inside, shine.colour(), shine.mode());
         }
         case Effect.Bevel edge -> {
           ReliefKey key =

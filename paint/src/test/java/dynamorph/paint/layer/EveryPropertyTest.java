@@ -1,281 +1,744 @@
 package dynamorph.paint.layer;
 
+import static dynamorph.paint.layer.PropertyMeaning.appears;
+import static dynamorph.paint.layer.PropertyMeaning.differs;
+import static dynamorph.paint.layer.PropertyMeaning.grows;
+import static dynamorph.paint.layer.PropertyMeaning.hasLess;
+import static dynamorph.paint.layer.PropertyMeaning.hasMore;
+import static dynamorph.paint.layer.PropertyMeaning.inBox;
+import static dynamorph.paint.layer.PropertyMeaning.isBlacker;
+import static dynamorph.paint.layer.PropertyMeaning.isNarrower;
+import static dynamorph.paint.layer.PropertyMeaning.isWider;
+import static dynamorph.paint.layer.PropertyMeaning.looksLike;
+import static dynamorph.paint.layer.PropertyMeaning.moves;
+import static dynamorph.paint.layer.PropertyMeaning.of;
+import static dynamorph.paint.layer.PropertyMeaning.recolours;
+import static dynamorph.paint.layer.PropertyMeaning.scales;
+import static dynamorph.paint.layer.PropertyMeaning.set;
+import static dynamorph.paint.layer.PropertyMeaning.staysAsItWas;
+import static dynamorph.paint.layer.PropertyMeaning.vanishes;
+import static dynamorph.paint.layer.PropertyMeaning.widens;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.within;
 
-import dynamorph.model.Layer;
-import dynamorph.model.property.Address;
-import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.property.ValueType;
-import dynamorph.model.value.Alignment;
-import dynamorph.model.value.BoxFit;
-import dynamorph.model.value.CoatKind;
-import dynamorph.model.value.Colour;
-import dynamorph.model.value.Dashes;
-import dynamorph.model.value.EffectKind;
-import dynamorph.model.value.FontSize;
-import dynamorph.model.value.Leading;
-import dynamorph.model.value.Length;
-import dynamorph.model.value.LineBreaking;
-import dynamorph.model.value.ListKind;
-import dynamorph.model.value.PaintKind;
-import dynamorph.model.value.PatternTile;
-import dynamorph.model.value.Rgba;
-import dynamorph.paint.Painting;
-import dynamorph.paint.Pixels;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
-/** Every property is set and painted at its extremes: nothing throws, and each can be seen. */
+/** Every property does in pictures what its name says, and none fails at the ends of its range. */
 class EveryPropertyTest {
-  private static final Address RIM = Address.coat("rim");
-  private static final Address GROUND = Address.plateCoat("ground");
-  private static final Address SHADOW = RIM.effect("shadow");
-  private static final String WORDS =
-      "Quick fi ct 1/2 1st 0 1743 \u0633\u0627\u0639\u0629 \u6642\u8A08X\tz and extraordinary"
-          + " clockwork restorations, \u201Cuninterrupted\u201D, going on and on.\n\u201CHour\u201D"
-          + " e\u0301\u00ADtude";
-  private static final String PROSE =
-      "1. They say, who know, that the keeper's clock, wound twice, stops at a \u201Cquarter\u201D past"
-          + " four: nobody, not one in seven, heard extraordinary restorations. Painstaking,"
-          + " uninterrupted labour, hour by hour; until \u6642\u8A08X is mended.\nAnd\tso on.";
+  private static final String RED = "#ff0000";
+  private static final String GREEN = "#00ff00";
+  private static final String BLUE = "#0000ff";
+  private static final String BLACK = "#000000";
+  private static final String SENTENCE = "They say the hour was wound by hand and kept";
 
-  static Stream<PropertyKey<?>> keys() {
-    return Properties.all().stream()
-        .map(property ->
-            switch (property.part()) {
-              case TEXT -> property.key();
-              case COAT -> property.at(RIM);
-              case EFFECT -> property.at(SHADOW);
-            });
+  /** What only fonts that are not shipped, films, or whole paragraphs show; with their tests. */
+  private static final Set<String> SHOWN_ELSEWHERE =
+      Set.of(
+          "font-width", // FontLibraryTest
+          "fallback-fonts", // FallbackTest
+          "contextual-alternates", // FeaturesTest
+          "avoid-short-last-lines", // BreakersTest
+          "avoid-widows-orphans", // ColumnsTest
+          "east-asian-breaks", // BreakpointsTest
+          "consecutive-hyphens", // BreakersTest
+          "hyphenate-last", // HyphenationTest
+          "hyphen-penalty", // BreakersTest
+          "finish/*/tile-image"); // PosesAndTilesTest
+
+  static Stream<PropertyMeaning> meanings() {
+    return Stream.of(letters(), paragraphs(), placements(), plates(), coats(), effects())
+        .flatMap(List::stream);
   }
 
   @ParameterizedTest
-  @MethodSource("keys")
-  <T> void isPaintedWhateverItIs(PropertyKey<T> key) {
-    PropertySet company =
-        switch (key.property().part()) {
-          case TEXT -> company(key.property().id());
-          case COAT -> coatCompany(key.property().id());
-          case EFFECT -> effectCompany(key.property().id());
-        };
-    String words = key.property().facet() == Facet.PARAGRAPH ? PROSE : WORDS;
-    Pixels plain = painted(words, company);
-    boolean shows = false;
-    for (T value : samples(key.property())) {
-      Pixels pixels = painted(words, company.with(key, value));
-      shows |= !pixels.bytes().equals(plain.bytes());
+  @MethodSource("meanings")
+  void doesWhatItsNameSays(PropertyMeaning meaning) {
+    meaning.check();
+  }
+
+  @Test
+  void noPropertyIsForgotten() {
+    Set<String> told =
+        meanings()
+            .map(meaning -> general(Properties.key(meaning.path())))
+            .collect(Collectors.toCollection(HashSet::new));
+    told.addAll(SHOWN_ELSEWHERE);
+    assertThat(Properties.all()).allSatisfy(property -> assertThat(told).contains(name(property)));
+  }
+
+  @ParameterizedTest
+  @MethodSource("meanings")
+  <T> void isPaintedAtTheEndsOfItsRange(PropertyMeaning meaning) {
+    @SuppressWarnings("unchecked")
+    PropertyKey<T> key = (PropertyKey<T>) Properties.key(meaning.path());
+    for (T end : ends(key.property())) {
+      assertThatCode(() -> meaning.painted(key, end))
+          .as("%s = %s", key.path(), end)
+          .doesNotThrowAnyException();
     }
-    assertThat(shows || SHOWN_ELSEWHERE.contains(key.property().id()))
-        .as("%s can be seen", key.path())
-        .isTrue();
   }
 
-  /** What shows only in texts made for it, or in fonts that are not shipped; tested elsewhere. */
-  private static final List<String> SHOWN_ELSEWHERE =
-      List.of(
-          "font-width",
-          "fallback-fonts",
-          "contextual-alternates",
-          "balance",
-          "avoid-short-last-lines",
-          "avoid-widows-orphans",
-          "east-asian-breaks",
-          "consecutive-hyphens",
-          "hyphenate-last",
-          "hyphen-penalty",
-          "kind",
-          "tile-image",
-          "plate-minimum-width",
-          "name");
+  private static String general(PropertyKey<?> key) {
+    return name(key.property());
+  }
 
-  /** What a property of a coat needs beside it to be seen. */
-  private static PropertySet coatCompany(String id) {
-    PropertySet none = PropertySet.EMPTY;
-    PropertySet linear = none.with(Properties.COAT_PAINT.at(RIM), PaintKind.LINEAR);
-    return switch (id) {
-      case "stops",
-          "angle",
-          "centre-y",
-          "gradient-scale",
-          "gradient-offset",
-          "fit",
-          "interpolation" ->
-          linear;
-      case "centre-x" -> none.with(Properties.COAT_PAINT.at(RIM), PaintKind.RADIAL);
-      case "repeat" -> linear.with(Properties.GRADIENT_SCALE.at(RIM), 20.0);
-      case String own when own.startsWith("tile") ->
-          none.with(Properties.COAT_PAINT.at(RIM), PaintKind.PATTERN)
-              .with(
-                  Properties.TILE.at(RIM),
-                  own.equals("tile-image") ? PatternTile.IMAGE : PatternTile.HATCH);
-      case "transform-origin" -> none.with(Properties.COAT_ROTATION.at(RIM), 20.0);
-      case "step-x", "step-y", "step-scale", "step-rotation", "end-opacity" ->
-          none.with(Properties.COPIES.at(RIM), 3.0);
-      case "colours-stepped" ->
-          none.with(Properties.COPIES.at(RIM), 3.0)
-              .with(Properties.END_COLOUR.at(RIM), Colour.hex("#00ff00"));
-      case "end-colour" ->
-          none.with(Properties.COPIES.at(RIM), 3.0).with(Properties.COLOURS_STEPPED.at(RIM), true);
-      case "cap", "dash-offset", "dash-fit" ->
-          none.with(Properties.DASHES.at(RIM), Dashes.parse("1.3 pt, 0.9 pt"));
-      default -> none;
+  private static String name(Property<?> property) {
+    return switch (property.part()) {
+      case TEXT -> property.id();
+      case COAT -> "finish/*/" + property.id();
+      case EFFECT -> "finish/*/*/" + property.id();
     };
   }
 
-  /** What a property of an effect needs beside it to be seen. */
-  private static PropertySet effectCompany(String id) {
-    PropertySet none = PropertySet.EMPTY;
-    return switch (id) {
-      case "source" -> none.with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.INNER_GLOW);
-      case "azimuth",
-          "elevation",
-          "bevel-width",
-          "depth",
-          "highlight-colour",
-          "highlight-blend",
-          "shade-colour",
-          "shade-blend" ->
-          none.with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.BEVEL);
-      case "order" ->
-          none.with(Properties.EFFECT_KIND.at(RIM.effect("glow")), EffectKind.OUTER_GLOW)
-              .with(Properties.EFFECT_COLOUR.at(RIM.effect("glow")), Colour.hex("#ff0000"))
-              .with(Properties.EFFECT_OPACITY.at(RIM.effect("glow")), 1.0);
-      case "knockout" -> none.with(Properties.COAT_OPACITY.at(RIM), 0.5);
-      default -> none;
-    };
-  }
-
-  /** What a property of the text needs beside it to be seen. */
-  private static PropertySet company(String id) {
-    PropertySet none = PropertySet.EMPTY;
-    PropertySet justified = none.with(Properties.ALIGNMENT, Alignment.JUSTIFIED);
-    return switch (id) {
-      case "font-axes" -> none.with(Properties.FONT_FAMILY, "Fraunces");
-      case "decoration-offset",
-          "decoration-thickness",
-          "decoration-own-colour",
-          "decoration-skip-ink" ->
-          none.with(Properties.UNDERLINE, true);
-      case "decoration-colour" ->
-          none.with(Properties.UNDERLINE, true).with(Properties.DECORATION_OWN_COLOUR, true);
-      case "slashed-zero" -> none.with(Properties.FONT_FAMILY, "Source Sans 3");
-      case "last-line", "line-breaking" -> justified;
-      case "word-spacing-maximum" -> justified.with(Properties.LETTER_SPACING_MAXIMUM, 5.0);
-      case String own when own.startsWith("plate-") ->
-          none.with(Properties.COAT_KIND.at(GROUND), CoatKind.FILL)
-              .with(Properties.COAT_COLOUR.at(GROUND), Colour.hex("#ddccaa"));
-      case "shrink-to" ->
-          none.with(Properties.BOX, BoxFit.SHRINK).with(Properties.BOX_HEIGHT, 30.0);
-      case "gutter" -> none.with(Properties.COLUMNS, 2.0);
-      case "hyphenate-zone" -> none.with(Properties.HYPHENATE, true);
-      case "drop-letters", "drop-gap" -> none.with(Properties.DROP_LINES, 2.0);
-      case "list-mark" -> none.with(Properties.LIST, ListKind.BULLETS);
-      case "list-numbers", "list-after", "list-start", "list-gap" ->
-          none.with(Properties.LIST, ListKind.NUMBERS);
-      case String own
-          when own.startsWith("word-spacing-")
-              || own.startsWith("letter-spacing-")
-              || own.startsWith("glyph-scaling-")
-              || own.startsWith("hang-") ->
-          justified.with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH);
-      case String own when own.startsWith("hyphen") ->
-          justified
-              .with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH)
-              .with(Properties.HYPHENATE, true);
-      default -> none;
-    };
-  }
-
-  private static Pixels painted(String words, PropertySet over) {
-    PropertySet look =
-        PropertySet.EMPTY
-            .with(Properties.FONT_FAMILY, "EB Garamond")
-            .with(Properties.SIZE, FontSize.points(7))
-            .with(Properties.COAT_COLOUR.at(Painting.FILL), Colour.of(Rgba.BLACK))
-            .with(Properties.COAT_KIND.at(RIM), CoatKind.STROKE)
-            .with(Properties.COAT_COLOUR.at(RIM), Colour.hex("#b0562a"))
-            .with(Properties.EFFECT_KIND.at(SHADOW), EffectKind.DROP_SHADOW);
-    PropertySet frame =
-        PropertySet.EMPTY
-            .with(Properties.BOX, BoxFit.FIXED)
-            .with(Properties.BOX_WIDTH, 97.0)
-            .with(Properties.BOX_HEIGHT, 90.0)
-            .with(Properties.POSITION_X, 6.0)
-            .with(Properties.POSITION_Y, 6.0);
-    PropertySet placement = over.where(EveryPropertyTest::isPlacement);
-    Layer layer =
-        Layer.of("t", "t", words)
-            .withFrame(frame.overlaidBy(placement))
-            .withLocal(look.overlaidBy(over.where(key -> !isPlacement(key))));
-    return Painting.stage(Painting.project(layer), 4);
-  }
-
-  private static boolean isPlacement(PropertyKey<?> key) {
-    return key.property().facet() == Facet.PLACEMENT;
-  }
-
-  @SuppressWarnings("unchecked") // each type's samples are its own
-  private static <T> List<T> samples(Property<T> property) {
-    List<Object> samples = new ArrayList<>();
+  @SuppressWarnings("unchecked") // each type's ends are its own
+  private static <T> List<T> ends(Property<T> property) {
+    List<Object> ends = new ArrayList<>();
     switch (property.type()) {
-      case ValueType.Flag() -> samples.addAll(List.of(true, false));
       case ValueType.Number(double least, double most, String _) ->
-          samples.addAll(List.of(Math.max(least, -500), Math.min(most, 900), middle(least, most)));
-      case ValueType.Choice<?>(var type) -> samples.addAll(List.of(type.getEnumConstants()));
-      case ValueType.Lengths(double least, double most) -> {
-        samples.add(Length.points(Math.max(least, -50)));
-        samples.add(Length.points(Math.min(most, 50)));
-        samples.add(Length.em(0.25));
-      }
-      case ValueType.Sizes() ->
-          samples.addAll(List.of(FontSize.points(0.1), FontSize.points(400), FontSize.points(9)));
-      case ValueType.Leadings() -> {
-        samples.add(Leading.AUTOMATIC);
-        for (String written : List.of("0 pt", "300 pt", "80 %")) {
-          samples.add(property.type().decode(written));
-        }
-      }
-      case ValueType.Colours() ->
-          samples.addAll(List.of(Colour.hex("#00000000"), Colour.hex("#3366cc")));
-      case ValueType.Words(String _) -> samples.addAll(words(property.id()));
-      case ValueType.Written<?> written ->
-          written(property.id()).forEach(text -> samples.add(written.decode(text)));
+          ends.addAll(List.of(Math.max(least, -500), Math.min(most, 900)));
+      case ValueType.Choice<?>(var type) -> ends.addAll(List.of(type.getEnumConstants()));
+      case ValueType.Lengths(double least, double most) ->
+          Stream.of(Math.max(least, -50) + " pt", Math.min(most, 50) + " pt", "0.25 em")
+              .map(property.type()::parse)
+              .forEach(ends::add);
+      case ValueType.Sizes() -> ends.addAll(parsed(property, "0.1 pt", "400 pt"));
+      case ValueType.Leadings() -> ends.addAll(parsed(property, "auto", "0 pt", "300 pt", "80 %"));
+      case ValueType.Colours() -> ends.addAll(parsed(property, "#00000000", "#3366cc80"));
+      case ValueType.Words(String _) -> ends.addAll(parsed(property, "zz", "\u6642", "*."));
+      case ValueType.Written<?> _ -> ends.addAll(parsed(property, odd(property.id())));
+      case ValueType.Flag() -> {}
     }
-    return (List<T>) samples;
+    return (List<T>) ends;
   }
 
-  private static double middle(double least, double most) {
-    return (Math.max(least, -20) + Math.min(most, 40)) / 2;
+  private static List<?> parsed(Property<?> property, String... written) {
+    return Stream.of(written).map(property.type()::parse).toList();
   }
 
-  private static List<String> words(String id) {
+  private static String[] odd(String id) {
     return switch (id) {
-      case "font-family" -> List.of("Anton", "No Such Family");
-      case "language" -> List.of("tr", "ar", "zz");
-      default -> List.of("\u2022", "*.", "\u6642");
+      case "font-axes" -> new String[] {"SOFT=40, zzzz=3"};
+      case "font-features" -> new String[] {"zzzz=7"};
+      case "stylistic-sets", "character-variants" -> new String[] {"1, 2, 20"};
+      case "tab-stops" -> new String[] {"90 end '.'", "80, 95 decimal"};
+      case "stops" -> new String[] {"#0000ff 50% / 20%"};
+      case "plate-padding", "plate-radius" -> new String[] {"0 pt, 0.4 em, 90 pt, 2 pt"};
+      case "dashes" -> new String[] {"0 pt, 0.2 em, 3 pt", "0.0001 pt"};
+      default -> new String[] {};
     };
   }
 
-  private static List<String> written(String id) {
-    return switch (id) {
-      case "font-axes" -> List.of("wght=900", "SOFT=40, zzzz=3");
-      case "font-features" -> List.of("smcp, onum=1", "zzzz=7");
-      case "stylistic-sets", "character-variants" -> List.of("1, 2, 20");
-      case "tab-stops" -> List.of("90 end '.'", "80, 95 decimal");
-      case "name" -> List.of("", "Copper rim");
-      case "stops" -> List.of("#fbe6a2 0%, #7a4a1e 100%", "#0000ff 50% / 20%");
-      case "plate-padding", "plate-radius" -> List.of("3 pt", "0 pt, 0.4 em, 90 pt, 2 pt");
-      case "tile-image" -> List.of("", "no-such.png");
-      case "dashes" -> List.of("1 pt, 1 pt", "0 pt, 0.2 em, 3 pt", "0.0001 pt");
-      case "fallback-fonts" -> List.of("Arab: Source Sans 3, Amiri");
-      default -> throw new AssertionError("no sample for " + id);
+  private static List<PropertyMeaning> letters() {
+    return List.of(
+        of("font-family", "EB Garamond", "Anton", isBlacker(1.5)),
+        of("font-weight", "400", "900", isBlacker(1.3)).given("font-family", "Source Sans 3"),
+        of("slant", "upright", "italic", leans(1.5)).words("lll"),
+        of("size", "20 pt", "40 pt", scales(2, 2)),
+        of("font-axes", "wght=300", "wght=900", isBlacker(1.4)).given("font-family", "Fraunces"),
+        of("leading", "20 pt", "35 pt", lastLineMoves(15)).words("Hour\nHour"),
+        // thousandths of 20 points at three gaps
+        of("tracking", "0", "100", widens(6)),
+        of("leading-auto", "120", "200", lastLineMoves(16)).words("Hour\nHour"),
+        of("kerning", "automatic", "none", isWider()).words("AVAVA"),
+        of("manual-kerning", "0", "500", isWider()),
+        of("word-spacing", "0", "500", widens(20)).words("a b c"),
+        of("baseline-shift", "0 pt", "5 pt", moves(0, -5)),
+        of("case", "as-typed", "upper", looksLike("HOUR")),
+        of("language", "en", "tr", looksLike("\u0130\u0130", "case", "upper"))
+            .words("ii")
+            .given("case", "upper"),
+        of("script-position", "normal", "superscript", isHigherAndSmaller()).words("x"),
+        of("horizontal-scale", "100", "150", scales(1.5, 1)),
+        of("vertical-scale", "100", "150", scales(1, 1.5)),
+        of("shear", "0", "30", leans(3)).words("lll"),
+        of("ligatures", "true", "false", looksLike("f\u200Cf\u200Ci")).words("ffi"),
+        of(
+                "discretionary-ligatures",
+                "true",
+                "false",
+                looksLike("c\u200Ct", "discretionary-ligatures", "true"))
+            .words("ct"),
+        of("historical-ligatures", "false", "true", differs()).words("hour's fb ft fst"),
+        of("swashes", "false", "true", isWider()).words("Quick"),
+        of("stylistic-sets", "none", "1, 2, 5", differs()).words("Quick & Quote g a f t y"),
+        of("font-features", "none", "smcp", looksLike("Hour", "case", "small-capitals")),
+        of("figure-style", "lining", "old-style", reachesLower()).words("1743"),
+        of("figure-width", "proportional", "tabular", isWider()).words("1111"),
+        of("fractions", "false", "true", isNarrower()).words("1/2"),
+        of("ordinals", "false", "true", isNarrower()).words("1st"),
+        of("slashed-zero", "false", "true", isBlacker(1.02))
+            .words("0")
+            .given("font-family", "Source Sans 3"),
+        of("underline", "false", "true", reachesLower()).words("aaa"),
+        of("overline", "false", "true", reachesHigher()).words("aaa"),
+        of("strike", "false", "true", isBlacker(1.05)).words("aaa"),
+        of("decoration-offset", "0 pt", "5 pt", reachesLower())
+            .words("aaa")
+            .given("underline", "true"),
+        of("decoration-thickness", "100", "400", isBlacker(1.1))
+            .words("aaa")
+            .given("underline", "true"),
+        of("decoration-skip-ink", "true", "false", isBlacker(1.01))
+            .words("gjpgjp")
+            .given("underline", "true"),
+        of("decoration-own-colour", "false", "true", appears(RED))
+            .given("underline", "true", "decoration-colour", RED, "decoration-thickness", "300"),
+        of("decoration-colour", RED, BLUE, recolours(RED, BLUE))
+            .given(
+                "underline",
+                "true",
+                "decoration-own-colour",
+                "true",
+                "decoration-thickness",
+                "300"));
+  }
+
+  private static List<PropertyMeaning> paragraphs() {
+    return List.of(
+        inBox(
+            "alignment",
+            "start",
+            "end",
+            "Hour",
+            (_, after) -> assertThat(after.right()).isCloseTo(120, within(1.0))),
+        inBox("indent-first", "0 pt", "20 pt", SENTENCE, linesMove(20, 0)),
+        inBox("indent-start", "0 pt", "20 pt", SENTENCE, linesMove(20, 20)),
+        inBox("indent-end", "0 pt", "20 pt", "Hour", moves(-20, 0)).given("alignment", "end"),
+        inBox("space-before", "0 pt", "10 pt", "a\nb", linesPart(10)),
+        inBox("space-after", "0 pt", "10 pt", "a\nb", linesPart(10)),
+        inBox("line-breaking", "line-by-line", "whole-paragraph", PROSE, differs())
+            .given("alignment", "justified", "hyphenate", "true"),
+        inBox(
+                "last-line",
+                "start",
+                "centre",
+                SENTENCE,
+                (_, after) ->
+                    assertThat(after.lines().getLast().centre()).isCloseTo(70, within(1.0)))
+            .given("alignment", "justified"),
+        inBox(
+            "balance",
+            "false",
+            "true",
+            SENTENCE,
+            (before, after) -> assertThat(raggedness(after)).isLessThan(raggedness(before) * 0.8)),
+        inBox(
+            "direction",
+            "left-to-right",
+            "right-to-left",
+            "Hour.",
+            (_, after) -> assertThat(after.right()).isCloseTo(120, within(1.0))),
+        of("script-spacing", "false", "true", isWider()).words("X\u6642X"),
+        inBox("word-spacing-minimum", "100", "20", "nn nn nn nn", oneLineFewer())
+            .given(tooNarrowFor("nn nn nn nn")),
+        inBox("letter-spacing-minimum", "0", "-100", "nnnn nnnn", oneLineFewer())
+            .given(tooNarrowFor("nnnn nnnn")),
+        inBox("glyph-scaling-minimum", "100", "80", "nnnn nnnn", oneLineFewer())
+            .given(tooNarrowFor("nnnn nnnn")),
+        inBox("word-spacing-optimum", "100", "300", "a b", isWider()),
+        inBox("letter-spacing-optimum", "0", "200", "Hour", isWider()),
+        inBox("glyph-scaling-optimum", "100", "80", "Hour hour hour", scales(0.8, 1))
+            .given("glyph-scaling-minimum", "80"),
+        inBox("word-spacing-maximum", "100", "800", "nnn nnn", gapsGrow(1.1))
+            .given(
+                "alignment",
+                "justified",
+                "last-line",
+                "justified",
+                "letter-spacing-maximum",
+                "500"),
+        inBox("letter-spacing-maximum", "0", "1000", "nnn nnn", gapsGrow(0.0))
+            .given("alignment", "justified", "last-line", "justified"),
+        inBox("glyph-scaling-maximum", "100", "200", "nnn nnn", isBlacker(1.02))
+            .given("alignment", "justified", "last-line", "justified"),
+        inBox("hyphenate", "false", "true", LONG, firstLineIsWider()).given(BROKEN),
+        inBox("hyphenate-word", "20", "5", LONG, firstLineIsWider()).given(BROKEN),
+        inBox("hyphenate-before", "14", "2", LONG, firstLineIsWider()).given(BROKEN),
+        inBox("hyphenate-after", "14", "3", LONG, firstLineIsWider()).given(BROKEN),
+        inBox("hyphenate-zone", "100 pt", "0 pt", LONG, firstLineIsWider()).given(BROKEN),
+        inBox(
+            "hang-start",
+            "0",
+            "100",
+            "\u201CHour",
+            (before, after) -> assertThat(after.left()).isLessThan(before.left() - 1)),
+        inBox(
+                "hang-end",
+                "0",
+                "100",
+                "Hour.",
+                (before, after) -> assertThat(after.right()).isGreaterThan(before.right() + 1))
+            .given("alignment", "end"),
+        inBox("tab-stops", "none", "80", "a\tb", secondPieceStandsAt(100)),
+        inBox("default-tab-stops", "20 pt", "50 pt", "a\tb", secondPieceStandsAt(70)),
+        inBox("list", "none", "bullets", "Hour", isWider()),
+        inBox("list-mark", "\u2022", "#", "Hour", isBlacker(1.01)).given("list", "bullets"),
+        inBox("list-numbers", "decimal", "upper-roman", "Hour", differs()).given("list", "numbers"),
+        inBox("list-after", ".", ")", "Hour", isBlacker(1.01)).given("list", "numbers"),
+        inBox("list-start", "1", "8888", "Hour", isBlacker(1.1)).given("list", "numbers"),
+        inBox("list-gap", "5 pt", "25 pt", "Hour", widens(20)).given("list", "numbers"),
+        inBox("drop-lines", "0", "3", SENTENCE, isBlacker(1.05)),
+        inBox("drop-letters", "1", "2", SENTENCE, isBlacker(1.05)).given("drop-lines", "2"),
+        inBox("drop-gap", "0 pt", "20 pt", "Hour", widens(20)).given("drop-lines", "2"));
+  }
+
+  private static final String PROSE =
+      "They say, who know, that the keeper's clock, wound twice, stops at a quarter past four:"
+          + " nobody heard extraordinary restorations, painstaking, uninterrupted labour.";
+
+  private static final String LONG = "an extraordinary";
+
+  private static final String[] BROKEN = {"hyphenate", "true", "box-width", "55"};
+
+  private static List<PropertyMeaning> placements() {
+    return List.of(
+        of(
+            "anchor",
+            "top-left",
+            "bottom-right",
+            (before, after) -> {
+              assertThat(after.right()).isLessThan(before.left() + 2);
+              assertThat(after.top()).isLessThan(before.top() - 15);
+            }),
+        of("position-x", "40", "52", moves(12, 0)),
+        of("position-y", "30", "42", moves(0, 12)),
+        // the title-safe area leaves a twentieth of 200 by 100 on each side (ST 2046-1)
+        of("relative-to", "frame", "title-safe", moves(10, 5)),
+        of("share-x", "0", "10", moves(20, 0)),
+        of("share-y", "0", "10", moves(0, 10)),
+        inBox("box-share", "0", "20", "Hour", moves(40, 0)).given("alignment", "end"),
+        of(
+            "rotation",
+            "0",
+            "90",
+            (before, after) -> {
+              assertThat(after.width()).isCloseTo(before.height(), within(1.0));
+              assertThat(after.height()).isCloseTo(before.width(), within(1.0));
+            }),
+        of(
+                "box",
+                "point",
+                "fixed",
+                (before, after) ->
+                    assertThat(after.lines()).hasSizeGreaterThan(before.lines().size()))
+            .words("The hour")
+            .given("box-width", "40", "box-height", "60"),
+        inBox("box-width", "100", "120", "Hour", moves(20, 0)).given("alignment", "end"),
+        inBox("box-height", "60", "90", "Hour", moves(0, 30)).given("vertical-alignment", "bottom"),
+        inBox(
+                "columns",
+                "1",
+                "2",
+                SENTENCE + " " + SENTENCE,
+                (before, after) ->
+                    assertThat(after.widestGap()).isGreaterThan(before.widestGap() + 5))
+            .given("gutter", "20", "box-height", "60"),
+        inBox("gutter", "10", "40", "aaa\nbbb", gapsGrow(2))
+            .given("columns", "2", "box-height", "14"),
+        inBox(
+            "vertical-alignment",
+            "top",
+            "bottom",
+            "Hour",
+            (_, after) -> assertThat(after.bottom()).isBetween(85.0, 95.1)),
+        inBox("baseline-grid", "0", "30", "a\na", linesPart(18)),
+        inBox(
+                "shrink-to",
+                "100",
+                "20",
+                SENTENCE,
+                (before, after) ->
+                    assertThat(after.lines().getFirst().height())
+                        .isLessThan(before.lines().getFirst().height()))
+            .given("box", "shrink", "box-height", "14"));
+  }
+
+  private static List<PropertyMeaning> plates() {
+    String[] plate = {"plate/ground/kind", "fill", "plate/ground/colour", RED};
+    return List.of(
+        of("plate-extent", "layer", "line", hasLess(RED, 1.1)).words("Hour hour\na").given(plate),
+        of("plate-padding", "0 pt", "5 pt", grows(5, 5, 5, 5)).given(plate),
+        of("plate-radius", "0 pt", "8 pt", hasLess(RED, 1.02)).given(plate),
+        of(
+                "plate-minimum-width",
+                "0 pt",
+                "120 pt",
+                (_, after) -> assertThat(after.width()).isCloseTo(120, within(1.0)))
+            .given(plate));
+  }
+
+  /** A red stroke of 2 points around black letters of 60 points. */
+  private static PropertyMeaning stroke(
+      String id, String from, String to, BiConsumer<Ink, Ink> expected) {
+    return of("finish/rim/" + id, from, to, expected)
+        .words("H")
+        .given(
+            "size", "60 pt",
+            "position-y", "15",
+            "position-x", "70",
+            "finish/rim/kind", "stroke",
+            "finish/rim/order", "1",
+            "finish/rim/width", "2 pt",
+            "finish/rim/colour", RED);
+  }
+
+  /** A second fill over the black one. */
+  private static PropertyMeaning fill(
+      String id, String from, String to, BiConsumer<Ink, Ink> expected) {
+    return stroke(id, from, to, expected).given("finish/rim/kind", "fill");
+  }
+
+  /** A gradient from red to blue. */
+  private static PropertyMeaning gradient(
+      String kind, String id, String from, String to, BiConsumer<Ink, Ink> expected) {
+    return fill(id, from, to, expected)
+        .given("finish/rim/paint", kind, "finish/rim/stops", "#ff0000 0%, #0000ff 100%");
+  }
+
+  private static PropertyMeaning pattern(
+      String id, String from, String to, BiConsumer<Ink, Ink> expected) {
+    return fill(id, from, to, expected)
+        .given(
+            "finish/rim/paint",
+            "pattern",
+            "finish/rim/tile",
+            "stripes",
+            "finish/rim/tile-size",
+            "8 pt",
+            "finish/fill/shown",
+            "false");
+  }
+
+  private static PropertyMeaning copied(
+      String id, String from, String to, BiConsumer<Ink, Ink> expected) {
+    return fill(id, from, to, expected)
+        .given("finish/rim/copies", "3", "finish/rim/step-x", "8 pt", "finish/rim/step-y", "0 pt");
+  }
+
+  private static List<PropertyMeaning> coats() {
+    return List.of(
+        stroke("kind", "stroke", "fill", vanishes(BLACK)),
+        stroke("name", "", "Copper rim", staysAsItWas()),
+        fill(
+            "order",
+            "1",
+            "-1",
+            (before, after) -> {
+              vanishes(RED).accept(before, after);
+              appears(BLACK).accept(before, after);
+            }),
+        stroke("shown", "true", "false", vanishes(RED)),
+        stroke("removed", "false", "true", vanishes(RED)),
+        stroke("opacity", "1", "0", vanishes(RED)),
+        fill("blend", "normal", "multiply", recolours(RED, BLACK)),
+        fill("paint", "solid", "linear", hasLess(RED, 1.5)),
+        fill("colour", RED, GREEN, recolours(RED, GREEN)),
+        gradient(
+            "linear",
+            "stops",
+            "#ff0000 0%, #00ff00 100%",
+            "#ff0000 0%, #0000ff 100%",
+            appears(BLUE)),
+        gradient(
+            "linear",
+            "angle",
+            "0",
+            "90",
+            (before, after) -> assertThat(turned(before)).isNotCloseTo(turned(after), within(0.5))),
+        gradient(
+            "radial",
+            "centre-x",
+            "0",
+            "100",
+            (before, after) ->
+                assertThat(after.middleX(RED)).isGreaterThan(before.middleX(RED) + 10)),
+        gradient(
+            "radial",
+            "centre-y",
+            "0",
+            "100",
+            (before, after) ->
+                assertThat(after.middleY(RED)).isGreaterThan(before.middleY(RED) + 10)),
+        gradient("linear", "gradient-scale", "100", "10", hasMore(BLUE, 1.5)),
+        gradient("linear", "gradient-offset", "0", "50", hasMore(RED, 1.5)),
+        gradient(
+                "linear",
+                "repeat",
+                "pad",
+                "repeat",
+                (before, after) ->
+                    assertThat(after.lines().getFirst().area(BLUE))
+                        .isNotCloseTo(before.area(BLUE), within(5.0)))
+            .given("finish/rim/gradient-scale", "20"),
+        gradient(
+                "linear",
+                "fit",
+                "layer",
+                "glyph",
+                (before, after) ->
+                    // each letter now holds both ends
+                    assertThat(after.pieces().getFirst().area(BLUE))
+                        .isGreaterThan(before.pieces().getFirst().area(BLUE) + 1))
+            .words("II")
+            .given("finish/rim/angle", "0", "tracking", "500"),
+        gradient("linear", "interpolation", "srgb", "oklab", differs()),
+        pattern("tile", "stripes", "checks", differs()),
+        pattern(
+            "tile-size",
+            "4 pt",
+            "12 pt",
+            (before, after) -> assertThat(stripes(after)).isLessThan(stripes(before))),
+        pattern("tile-weight", "20", "80", hasMore(RED, 2)),
+        pattern(
+            "tile-angle",
+            "0",
+            "90",
+            (before, after) -> assertThat(stripes(after)).isNotEqualTo(stripes(before))),
+        pattern("tile-x", "0 pt", "4 pt", differs()).given("finish/rim/tile", "checks"),
+        pattern("tile-y", "0 pt", "4 pt", differs()).given("finish/rim/tile", "checks"),
+        pattern("tile-background", "#00000000", GREEN, appears(GREEN)),
+        fill("offset", "0 pt", "3 pt", grows(3, 3, 3, 3)),
+        stroke("width", "2 pt", "6 pt", grows(2, 2, 2, 2)),
+        stroke("position", "centre", "outside", grows(1, 1, 1, 1)),
+        stroke("join", "miter", "bevel", hasLess(RED, 1.005)).given("finish/rim/width", "6 pt"),
+        stroke("miter-limit", "20", "1", hasLess(RED, 1.005)).given("finish/rim/width", "6 pt"),
+        stroke("cap", "butt", "square", hasMore(RED, 1.3)).given("finish/rim/dashes", "3 pt, 3 pt"),
+        stroke("dashes", "none", "3 pt, 3 pt", hasLess(RED, 1.5)),
+        stroke(
+                "dash-offset",
+                "0 pt",
+                "3 pt",
+                (before, after) -> {
+                  differs().accept(before, after);
+                  assertThat(after.area(RED))
+                      .isCloseTo(before.area(RED), within(before.area(RED) / 8));
+                })
+            .given("finish/rim/dashes", "3 pt, 3 pt"),
+        stroke("dash-fit", "exact", "corners", differs())
+            .given("finish/rim/dashes", "3.3 pt, 2.1 pt"),
+        fill("translate-x", "0 pt", "9 pt", redMoves(9, 0)),
+        fill("translate-y", "0 pt", "9 pt", redMoves(0, 9)),
+        fill("scale-x", "100", "50", hasLess(RED, 1.8)),
+        fill("scale-y", "100", "50", hasLess(RED, 1.8)),
+        fill("rotation", "0", "90", appears(BLACK)),
+        fill("transform-origin", "layer", "glyph", differs())
+            .words("II")
+            .given("finish/rim/rotation", "40"),
+        copied("copies", "0", "3", widens(24)),
+        copied("step-x", "8 pt", "12 pt", widens(12)),
+        copied(
+            "step-y",
+            "0 pt",
+            "5 pt",
+            (before, after) ->
+                assertThat(after.height() - before.height()).isCloseTo(15, within(0.7))),
+        copied(
+            "step-scale",
+            "100",
+            "120",
+            (before, after) -> assertThat(after.height()).isGreaterThan(before.height() * 1.3)),
+        copied(
+            "step-rotation",
+            "0",
+            "30",
+            (before, after) -> assertThat(after.width()).isGreaterThan(before.width() + 2)),
+        copied("colours-stepped", "false", "true", hasMore(GREEN, 1))
+            .given("finish/rim/end-colour", GREEN, "finish/rim/step-x", "50 pt"),
+        copied("end-colour", GREEN, BLUE, recolours(GREEN, BLUE))
+            .given("finish/rim/colours-stepped", "true", "finish/rim/step-x", "40 pt"),
+        copied("end-opacity", "1", "0", hasLess(RED, 1.2)).given("finish/rim/step-x", "40 pt"));
+  }
+
+  /** A hard red shadow, 6 points to the right and below a black letter. */
+  private static PropertyMeaning shadow(
+      String id, String from, String to, BiConsumer<Ink, Ink> expected) {
+    return of("finish/fill/shadow/" + id, from, to, expected)
+        .words("H")
+        .given(
+            "size", "60 pt",
+            "position-y", "15",
+            "position-x", "70",
+            "finish/fill/shadow/kind", "drop-shadow",
+            "finish/fill/shadow/x", "6 pt",
+            "finish/fill/shadow/y", "6 pt",
+            "finish/fill/shadow/blur", "0 pt",
+            "finish/fill/shadow/opacity", "1",
+            "finish/fill/shadow/colour", RED);
+  }
+
+  /** A bevel on a mid-grey letter, its light from above on the left. */
+  private static PropertyMeaning bevel(
+      String id, String from, String to, BiConsumer<Ink, Ink> expected) {
+    return shadow(id, from, to, expected)
+        .given(
+            "finish/fill/colour", "#808080",
+            "finish/fill/shadow/kind", "bevel",
+            "finish/fill/shadow/bevel-width", "3 pt");
+  }
+
+  private static List<PropertyMeaning> effects() {
+    return List.of(
+        shadow("kind", "drop-shadow", "inner-shadow", grows(0, 0, -6, -6)),
+        shadow("name", "", "Copper", staysAsItWas()),
+        shadow("order", "0", "2", differs())
+            .given(
+                "finish/fill/glow/kind", "drop-shadow",
+                "finish/fill/glow/order", "1",
+                "finish/fill/glow/colour", GREEN,
+                "finish/fill/glow/opacity", "1",
+                "finish/fill/glow/blur", "0 pt",
+                "finish/fill/glow/x", "4 pt",
+                "finish/fill/glow/y", "4 pt"),
+        shadow("shown", "true", "false", vanishes(RED)),
+        shadow("removed", "false", "true", vanishes(RED)),
+        shadow("colour", RED, GREEN, recolours(RED, GREEN)),
+        shadow("opacity", "1", "0", vanishes(RED)),
+        shadow("blend", "normal", "multiply", recolours(RED, BLACK))
+            .given(
+                "plate/ground/kind", "fill", "plate/ground/colour", BLUE, "plate-padding", "8 pt"),
+        shadow("x", "6 pt", "12 pt", grows(0, 0, 6, 0)),
+        shadow("y", "6 pt", "12 pt", grows(0, 0, 0, 6)),
+        shadow("blur", "0 pt", "6 pt", hasLess(RED, 1.3)),
+        shadow("spread", "0 pt", "2 pt", hasMore(RED, 1.2)),
+        shadow("knockout", "false", "true", hasLess(RED, 1.1)).given("finish/fill/opacity", "0"),
+        shadow("source", "edge", "centre", differs())
+            .given("finish/fill/shadow/kind", "inner-glow", "finish/fill/shadow/blur", "4 pt"),
+        bevel(
+            "azimuth",
+            "235",
+            "55",
+            (before, after) ->
+                assertThat(after.middleX("#ffffff") - before.middleX("#ffffff")).isNotZero()),
+        bevel("elevation", "20", "80", differs()),
+        bevel("bevel-width", "1 pt", "5 pt", hasLess("#808080", 1.1)),
+        bevel("depth", "1", "0", hasMore("#808080", 1.1)),
+        bevel("highlight-colour", RED, GREEN, differs()),
+        bevel("highlight-blend", "screen", "normal", differs()),
+        bevel("shade-colour", BLACK, RED, hasMore("#800000", 1)),
+        bevel("shade-blend", "multiply", "normal", differs())
+            .given("finish/fill/shadow/shade-colour", RED));
+  }
+
+  private static BiConsumer<Ink, Ink> leans(double points) {
+    return (before, after) -> {
+      assertThat(before.lean()).isBetween(-1.0, 1.0);
+      assertThat(after.lean()).isGreaterThan(points);
     };
+  }
+
+  private static BiConsumer<Ink, Ink> lastLineMoves(double points) {
+    return (before, after) -> {
+      assertThat(after.top()).isCloseTo(before.top(), within(0.7));
+      assertThat(after.bottom() - before.bottom()).isCloseTo(points, within(0.7));
+    };
+  }
+
+  private static BiConsumer<Ink, Ink> isHigherAndSmaller() {
+    return (before, after) -> {
+      assertThat(after.bottom()).isLessThan(before.bottom() - 2);
+      assertThat(after.height()).isLessThan(before.height() * 0.8);
+    };
+  }
+
+  private static BiConsumer<Ink, Ink> reachesLower() {
+    return (before, after) -> assertThat(after.bottom()).isGreaterThan(before.bottom() + 1);
+  }
+
+  private static BiConsumer<Ink, Ink> reachesHigher() {
+    return (before, after) -> assertThat(after.top()).isLessThan(before.top() - 1);
+  }
+
+  private static BiConsumer<Ink, Ink> linesMove(double first, double second) {
+    return (before, after) -> {
+      assertThat(after.lines().get(0).left() - before.lines().get(0).left())
+          .isCloseTo(first, within(0.7));
+      // other words may begin the second line: their sidebearings differ
+      assertThat(after.lines().get(1).left() - before.lines().get(1).left())
+          .isCloseTo(second, within(1.0));
+    };
+  }
+
+  private static BiConsumer<Ink, Ink> linesPart(double points) {
+    return (before, after) ->
+        assertThat(distance(after) - distance(before)).isCloseTo(points, within(0.7));
+  }
+
+  private static double distance(Ink ink) {
+    return ink.lines().get(1).bottom() - ink.lines().get(0).bottom();
+  }
+
+  private static double raggedness(Ink ink) {
+    var widths = ink.lines().stream().mapToDouble(Ink::width).summaryStatistics();
+    return widths.getMax() - widths.getMin();
+  }
+
+  private static BiConsumer<Ink, Ink> oneLineFewer() {
+    return (before, after) -> {
+      assertThat(before.lines()).hasSize(2);
+      assertThat(after.lines()).hasSize(1);
+    };
+  }
+
+  /** A justified box that is two points too narrow for these words in one line of 10 points. */
+  private static String[] tooNarrowFor(String words) {
+    PropertySet look = set("size", "10 pt", "position-x", "5", "position-y", "5");
+    double width = PropertyMeaning.painted(words, look).width() - 2;
+    return new String[] {
+      "alignment", "justified", "box-width", String.valueOf(width), "word-spacing-minimum", "100"
+    };
+  }
+
+  private static BiConsumer<Ink, Ink> gapsGrow(double factor) {
+    return (before, after) -> {
+      if (factor == 0) {
+        assertThat(after.widestGap()).isLessThan(before.widestGap() * 0.9);
+      } else {
+        assertThat(after.widestGap()).isGreaterThan(before.widestGap() * factor);
+      }
+    };
+  }
+
+  private static BiConsumer<Ink, Ink> firstLineIsWider() {
+    return (before, after) ->
+        assertThat(after.lines().getFirst().width())
+            .isGreaterThan(before.lines().getFirst().width() + 5);
+  }
+
+  private static BiConsumer<Ink, Ink> secondPieceStandsAt(double x) {
+    return (_, after) -> assertThat(after.pieces().get(1).left()).isCloseTo(x, within(1.0));
+  }
+
+  private static BiConsumer<Ink, Ink> redMoves(double right, double down) {
+    return (before, after) -> {
+      assertThat(after.middleX(RED) - before.middleX(RED)).isCloseTo(right, within(0.7));
+      assertThat(after.middleY(RED) - before.middleY(RED)).isCloseTo(down, within(0.7));
+    };
+  }
+
+  /** How far blue stands to the right of red, more than below it: 1, or less for a turned one. */
+  private static double turned(Ink ink) {
+    double across = ink.middleX(BLUE) - ink.middleX(RED);
+    double down = ink.middleY(BLUE) - ink.middleY(RED);
+    return across / Math.hypot(across, down);
+  }
+
+  /** Into how many pieces a pattern divides the letter from top to bottom. */
+  private static int stripes(Ink ink) {
+    return ink.lines().size();
   }
 }

@@ -49,7 +49,7 @@ final class OptimumFitBreaker {
     }
   }
 
-  static Demerits demerits(LineWidths model) {
+  private static Demerits demerits(LineWidths model) {
     return new Demerits(
         model.settings().hyphenation().cost(), model.settings().breaking().keepLastWord());
   }
@@ -72,7 +72,7 @@ final class OptimumFitBreaker {
   }
 
   /** What a choice of lines counts. */
-  static double total(
+  private static double total(
       LineWidths model, IntToDoubleFunction lineWidths, Demerits demerits, int[] places) {
     double sum = 0;
     int from = 0;

@@ -66,7 +66,7 @@ final class BoxHandles {
   /** The handles that show; none for a point, or for several texts. */
   List<Grip> shown() {
     Selection selection = workspace.selection();
-    if (selection.layers().size() != 1 || workspace.attempt().desk().isPresent()) {
+    if (selection.layers().size() != 1 || workspace.attempts().present().desk().isPresent()) {
       return List.of();
     }
     return stage

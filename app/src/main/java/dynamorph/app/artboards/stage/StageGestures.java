@@ -2,21 +2,12 @@ package dynamorph.app.artboards.stage;
 
 import dynamorph.app.artboards.text.spelling.SpellingMenu;
 import dynamorph.app.artboards.text.spelling.SpellingService;
-import dynamorph.app.message.Messages;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
-import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.Target;
-import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.edit.layer.MoveLayers;
-import dynamorph.model.property.Properties;
-import dynamorph.model.property.PropertySet;
-import dynamorph.model.shape.Shape;
-import dynamorph.model.text.TextRange;
-import dynamorph.model.value.BoxFit;
-import dynamorph.paint.scene.PlanePoint;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import java.util.List;
@@ -24,8 +15,6 @@ import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.input.ContextMenuEvent;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -35,9 +24,6 @@ import javafx.scene.input.ZoomEvent;
 final class StageGestures {
   /** How far the pointer moves before a click becomes a drag, in units of the window. */
   private static final double DRAG_THRESHOLD = 4;
-
-  /** How far off a text a click may be and still hit it. */
-  private static final double TOLERANCE = 3;
 
   private static final double ZOOM_STEP = 1.0015;
 
@@ -65,14 +51,16 @@ final class StageGestures {
   private final GradientHandles gradientHandles;
   private final PenTool pen;
   private final SamplerTool sampler;
-  private Optional<Scene.Found> sampledOn = Optional.empty();
+  private final SamplerGestures samplerGestures;
+  private final StagePoints points;
+  private final StageKeys stageKeys;
+  private final NewLayers newLayers;
   private Optional<GradientHandles.Handle> gradientGrip = Optional.empty();
   private Drag drag = Drag.NONE;
   private double pressX;
   private double pressY;
   private double lastX;
   private double lastY;
-  private boolean spaceHeld;
   private Selection selectionBefore = Selection.NONE;
   private Optional<LayerId> pressedSelected = Optional.empty();
   private Object gesture = new Object();
@@ -86,6 +74,10 @@ final class StageGestures {
     this.gradientHandles = new GradientHandles(workspace, stage);
     this.pen = new PenTool(workspace, stage);
     this.sampler = new SamplerTool(workspace);
+    this.points = new StagePoints(stage);
+    this.samplerGestures = new SamplerGestures(workspace, stage, points, sampler);
+    this.stageKeys = new StageKeys(workspace, keys, pen, sampler, this::updateCursor);
+    this.newLayers = new NewLayers(workspace, stage);
     workspace
         .tools()
         .toolProperty()
@@ -113,14 +105,11 @@ final class StageGestures {
     stage.setOnScroll(this::scrolled);
     stage.setOnZoom(this::zoomed);
     stage.setOnContextMenuRequested(this::menuRequested);
-    stage.setOnKeyPressed(this::keyPressed);
-    stage.setOnKeyReleased(this::keyReleased);
+    stage.setOnKeyPressed(stageKeys::pressed);
+    stage.setOnKeyReleased(stageKeys::released);
     stage.setOnKeyTyped(keys::typed);
     keys.installInputMethod();
   }
-
-  // --- pointer
-  // -----------------------------------------------------------------------------------------------------
 
   private void pressed(MouseEvent event) {
     stage.requestFocus();
@@ -135,7 +124,7 @@ final class StageGestures {
   private Drag begin(MouseEvent event) {
     boolean pans =
         event.getButton() == MouseButton.MIDDLE
-            || spaceHeld
+            || stageKeys.isSpaceHeld()
             || workspace.tools().toolProperty().get() == Tool.HAND;
     if (pans) {
       stage.setCursor(Cursor.CLOSED_HAND);
@@ -145,7 +134,11 @@ final class StageGestures {
       return Drag.NONE;
     }
     if (workspace.tools().toolProperty().get() == Tool.SAMPLER) {
-      return pressWithSampler(event);
+      return switch (samplerGestures.pressed(event)) {
+        case NOTHING -> Drag.NONE;
+        case ON_A_TEXT -> Drag.SAMPLE;
+        case BESIDE_TEXTS -> Drag.SAMPLED_TEXTS;
+      };
     }
     gradientGrip = gradientHandles.at(event.getX(), event.getY());
     if (gradientGrip.isPresent()) {
@@ -157,7 +150,7 @@ final class StageGestures {
     if (grip.isPresent()) {
       return Drag.HANDLE;
     }
-    Optional<Scene.Found> hit = hit(event.getX(), event.getY());
+    Optional<Scene.Found> hit = points.hit(event.getX(), event.getY());
     Optional<Selection.Cursor> editing = workspace.selection().cursor();
     boolean inEdited =
         editing.isPresent()
@@ -184,7 +177,7 @@ final class StageGestures {
     return pressToSelect(hit, event);
   }
 
-  private static boolean isText(Scene.Found found) {
+  static boolean isText(Scene.Found found) {
     return found.text().layer().isText();
   }
 
@@ -195,68 +188,6 @@ final class StageGestures {
     }
     workspace.select(List.of());
     return Drag.NEW_BOX;
-  }
-
-  private Drag pressWithSampler(MouseEvent event) {
-    sampler.endPreview();
-    sampledOn = hit(event.getX(), event.getY());
-    if (sampledOn.isEmpty()) {
-      return sampler.takes() ? Drag.NONE : Drag.SAMPLED_TEXTS;
-    }
-    if (sampler.takes()) {
-      sampler.take(
-          sampledOn.get(),
-          isText(sampledOn.get()) ? offsetAt(sampledOn.get(), event.getX(), event.getY()) : 0);
-      return Drag.NONE;
-    }
-    return Drag.SAMPLE;
-  }
-
-  /** A click stamps the text, or with Shift the word; a drag stamps what it covered. */
-  private void stampSample(MouseEvent event) {
-    Scene.Found found = sampledOn.orElseThrow();
-    LayerId id = found.text().layer().id();
-    if (event.isShiftDown() && isText(found)) {
-      sampler.stamp(SamplerTool.word(found, offsetAt(found, event.getX(), event.getY())));
-    } else {
-      sampler.stampLayers(List.of(id));
-    }
-  }
-
-  private void stampWords(MouseEvent event) {
-    Scene.Found found = sampledOn.orElseThrow();
-    int from = offsetAt(found, pressX, pressY);
-    int to = offsetAt(found, event.getX(), event.getY());
-    workspace.select(List.of());
-    if (from != to) {
-      sampler.stamp(new Target.Words(found.text().layer().id(), TextRange.between(from, to)));
-    }
-  }
-
-  /** With Ctrl only what lies wholly inside is stamped. */
-  private void stampTexts(MouseEvent event) {
-    Box box = toPlane(Box.between(pressX, pressY, event.getX(), event.getY()));
-    stage.setMarquee(Optional.empty());
-    if (!isFar(event)) {
-      return;
-    }
-    stage
-        .scene()
-        .map(scene ->
-            scene.touching(box).stream()
-                .filter(found -> !event.isShortcutDown() || encloses(box, found))
-                .map(found -> found.text().layer().id())
-                .toList())
-        .filter(ids -> !ids.isEmpty())
-        .ifPresent(sampler::stampLayers);
-  }
-
-  private static boolean encloses(Box box, Scene.Found found) {
-    Box own = StageView.onPlane(found);
-    return box.x() <= own.x()
-        && box.y() <= own.y()
-        && box.right() >= own.right()
-        && box.bottom() >= own.bottom();
   }
 
   private Drag pressToSelect(Optional<Scene.Found> hit, MouseEvent event) {
@@ -278,12 +209,12 @@ final class StageGestures {
   }
 
   private void edit(Scene.Found found, MouseEvent event) {
-    int offset = offsetAt(found, event.getX(), event.getY());
+    int offset = points.offsetAt(found, event.getX(), event.getY());
     workspace.selectionProperty().set(Selection.editing(found.text().layer().id(), offset, offset));
   }
 
   private void pressInText(Scene.Found found, MouseEvent event) {
-    int offset = offsetAt(found, event.getX(), event.getY());
+    int offset = points.offsetAt(found, event.getX(), event.getY());
     LayerId id = found.text().layer().id();
     switch (event.getClickCount()) {
       case 1 -> {
@@ -325,12 +256,12 @@ final class StageGestures {
       case WORDS -> extendWords(event);
       case HANDLE -> resize(across, down);
       case SAMPLE -> {
-        if (isFar(event) && sampledOn.filter(StageGestures::isText).isPresent()) {
+        if (isFar(event) && samplerGestures.isOnWords()) {
           drag = Drag.SAMPLED_WORDS;
-          showSampledWords(event);
+          samplerGestures.showWords(pressX, pressY, event);
         }
       }
-      case SAMPLED_WORDS -> showSampledWords(event);
+      case SAMPLED_WORDS -> samplerGestures.showWords(pressX, pressY, event);
       case SAMPLED_TEXTS ->
           stage.setMarquee(Optional.of(Box.between(pressX, pressY, event.getX(), event.getY())));
       case GRADIENT ->
@@ -341,17 +272,6 @@ final class StageGestures {
     lastX = event.getX();
     lastY = event.getY();
     event.consume();
-  }
-
-  private void showSampledWords(MouseEvent event) {
-    Scene.Found found = sampledOn.orElseThrow();
-    workspace
-        .selectionProperty()
-        .set(
-            Selection.editing(
-                found.text().layer().id(),
-                offsetAt(found, pressX, pressY),
-                offsetAt(found, event.getX(), event.getY())));
   }
 
   private boolean isFar(MouseEvent event) {
@@ -382,7 +302,7 @@ final class StageGestures {
         .scene()
         .ifPresent(scene -> {
           List<LayerId> touched =
-              scene.touching(toPlane(box)).stream()
+              scene.touching(points.toPlane(box)).stream()
                   .map(found -> found.text().layer().id())
                   .toList();
           workspace.selectionProperty().set(selectionBefore.with(touched));
@@ -393,7 +313,7 @@ final class StageGestures {
     Optional<Selection.Cursor> cursor = workspace.selection().cursor();
     Optional<Scene.Found> found = stage.edited();
     if (cursor.isPresent() && found.isPresent() && isFar(event)) {
-      int offset = offsetAt(found.get(), event.getX(), event.getY());
+      int offset = points.offsetAt(found.get(), event.getX(), event.getY());
       workspace
           .selectionProperty()
           .set(Selection.editing(cursor.get().layer(), cursor.get().anchor(), offset));
@@ -413,16 +333,22 @@ final class StageGestures {
       case MARQUEE -> stage.setMarquee(Optional.empty());
       case NEW_BOX -> {
         stage.setMarquee(Optional.empty());
-        newText(event);
+        newLayers.addText(
+            points.toPlane(Box.between(pressX, pressY, event.getX(), event.getY())), isFar(event));
       }
       case NEW_SHAPE -> {
         stage.setMarquee(Optional.empty());
-        newShape(event);
+        newLayers.addShape(
+            points.toPlane(drawnBox(event)),
+            isFar(event),
+            (event.getX() < pressX) != (event.getY() < pressY));
       }
       case WAITING_TO_MOVE -> pressedSelected.ifPresent(id -> workspace.select(List.of(id)));
-      case SAMPLE -> stampSample(event);
-      case SAMPLED_WORDS -> stampWords(event);
-      case SAMPLED_TEXTS -> stampTexts(event);
+      case SAMPLE -> samplerGestures.stampText(event);
+      case SAMPLED_WORDS -> samplerGestures.stampWords(pressX, pressY, event);
+      case SAMPLED_TEXTS ->
+          samplerGestures.stampTexts(
+              Box.between(pressX, pressY, event.getX(), event.getY()), isFar(event), event);
       case MOVING -> dropOrEnd(event);
       case HANDLE, GRADIENT -> workspace.endGesture();
       default -> {}
@@ -461,71 +387,15 @@ final class StageGestures {
     return Box.between(pressX, pressY, x, y);
   }
 
-  private void newShape(MouseEvent event) {
-    Box drawn = toPlane(drawnBox(event));
-    if (!isFar(event)) {
-      double width = SHAPE_WIDTH / (stage.view().scale() / stage.pixelRatio());
-      drawn = new Box(drawn.x(), drawn.y(), width, width * 0.6);
-    }
-    Shape shape = workspace.tools().shapeProperty().get();
-    if (shape instanceof Shape.Line) {
-      shape = new Shape.Line((event.getX() < pressX) != (event.getY() < pressY));
-    }
-    if (new NewLayers(workspace, stage).add(shape, drawn)) {
-      workspace.tools().toolProperty().set(Tool.SELECT);
-    }
-  }
-
-  /** How wide a shape is that was only pressed, in units of the window. */
-  private static final double SHAPE_WIDTH = 160;
-
-  private void newText(MouseEvent event) {
-    Box drawn = toPlane(Box.between(pressX, pressY, event.getX(), event.getY()));
-    Optional<Scene.Board> board =
-        stage
-            .scene()
-            .flatMap(scene ->
-                scene
-                    .boardAt(drawn.x(), drawn.y())
-                    .or(() -> scene.boardAt(drawn.right(), drawn.bottom())));
-    if (board.isEmpty()) {
-      workspace.tell(
-          dynamorph.app.session.Notice.info(
-              Messages.of("stage-gestures.click-on-an-artboard-to-set")));
-      return;
-    }
-    PropertySet frame =
-        PropertySet.EMPTY
-            .with(Properties.POSITION_X, drawn.x() - board.get().artboard().x())
-            .with(Properties.POSITION_Y, drawn.y() - board.get().artboard().y());
-    if (isFar(event)) {
-      frame =
-          frame
-              .with(Properties.BOX, BoxFit.FIXED)
-              .with(Properties.BOX_WIDTH, Math.max(drawn.width(), 1))
-              .with(Properties.BOX_HEIGHT, Math.max(drawn.height(), 1));
-    }
-    String id = workspace.ids().next("text");
-    Layer layer = Layer.of(id, Messages.of("stage-gestures.text"), "").withFrame(frame);
-    if (workspace.apply(
-        new ArrangeLayers.Add(
-            board.get().artboard().id(),
-            List.of(workspace.playback().timed(board.get().artboard(), layer)),
-            Messages.of("stage-gestures.set")))) {
-      workspace.selectionProperty().set(Selection.editing(layer.id(), 0, 0));
-      workspace.tools().toolProperty().set(Tool.SELECT);
-    }
-  }
-
   private void moved(MouseEvent event) {
     if (workspace.tools().toolProperty().get() == Tool.DRAW) {
       pen.moved(event.getX(), event.getY());
       stage.setCursor(Cursor.CROSSHAIR);
       return;
     }
-    Optional<Scene.Found> hit = hit(event.getX(), event.getY());
+    Optional<Scene.Found> hit = points.hit(event.getX(), event.getY());
     if (workspace.tools().toolProperty().get() == Tool.SAMPLER) {
-      overWithSampler(event, hit);
+      samplerGestures.moved(event, hit);
       return;
     }
     if (gradientHandles.at(event.getX(), event.getY()).isPresent()) {
@@ -550,21 +420,9 @@ final class StageGestures {
     }
   }
 
-  private void overWithSampler(MouseEvent event, Optional<Scene.Found> hit) {
-    stage.setHovered(hit.map(found -> found.text().layer().id()));
-    stage.setCursor(Cursor.CROSSHAIR);
-    boolean stamps = !sampler.takes();
-    sampler.preview(
-        hit.filter(_ -> stamps)
-            .map(found ->
-                event.isShiftDown() && isText(found)
-                    ? SamplerTool.word(found, offsetAt(found, event.getX(), event.getY()))
-                    : new Target.Layers(List.of(found.text().layer().id()))));
-  }
-
   private void updateCursor() {
     stage.setCursor(
-        spaceHeld || workspace.tools().toolProperty().get() == Tool.HAND
+        stageKeys.isSpaceHeld() || workspace.tools().toolProperty().get() == Tool.HAND
             ? Cursor.OPEN_HAND
             : switch (workspace.tools().toolProperty().get()) {
               case TEXT -> Cursor.TEXT;
@@ -577,14 +435,14 @@ final class StageGestures {
   private void menuRequested(ContextMenuEvent event) {
     Optional<SpellingService> spelling = stage.spelling();
     Optional<Scene.Found> hit =
-        event.isKeyboardTrigger() ? stage.edited() : hit(event.getX(), event.getY());
+        event.isKeyboardTrigger() ? stage.edited() : points.hit(event.getX(), event.getY());
     if (spelling.isEmpty() || hit.isEmpty()) {
       return;
     }
     int offset =
         event.isKeyboardTrigger()
             ? workspace.selection().cursor().map(Selection.Cursor::caret).orElse(0)
-            : offsetAt(hit.get(), event.getX(), event.getY());
+            : points.offsetAt(hit.get(), event.getX(), event.getY());
     var text = hit.get().text();
     spelling
         .get()
@@ -607,116 +465,5 @@ final class StageGestures {
   private void zoomed(ZoomEvent event) {
     stage.zoom(event.getZoomFactor(), event.getX(), event.getY());
     event.consume();
-  }
-
-  // --- keys
-  // --------------------------------------------------------------------------------------------------------
-
-  private void keyPressed(KeyEvent event) {
-    if (workspace.selection().cursor().isPresent()) {
-      if (keys.pressed(event)) {
-        event.consume();
-      }
-      return;
-    }
-    if (workspace.tools().toolProperty().get() == Tool.DRAW && pen.keyPressed(event)) {
-      event.consume();
-      return;
-    }
-    boolean plain = !event.isShortcutDown() && !event.isControlDown();
-    boolean handled =
-        switch (event.getCode()) {
-          case SPACE -> {
-            spaceHeld = plain;
-            updateCursor();
-            yield plain;
-          }
-          case ENTER, F2 -> plain && editSelected();
-          case ESCAPE -> {
-            if (workspace.tools().toolProperty().get() == Tool.SAMPLER) {
-              if (!sampler.stepBack()) {
-                workspace.tools().toolProperty().set(Tool.SELECT);
-              }
-              yield true;
-            }
-            boolean had = !workspace.selection().isEmpty();
-            workspace.select(List.of());
-            yield had;
-          }
-          case LEFT -> nudge(event, -1, 0);
-          case RIGHT -> nudge(event, 1, 0);
-          case UP -> nudge(event, 0, -1);
-          case DOWN -> nudge(event, 0, 1);
-          default -> false;
-        };
-    if (handled) {
-      event.consume();
-    }
-  }
-
-  private void keyReleased(KeyEvent event) {
-    if (event.getCode() == KeyCode.SPACE) {
-      spaceHeld = false;
-      updateCursor();
-    }
-  }
-
-  private boolean editSelected() {
-    if (workspace.selection().layers().size() != 1) {
-      return false;
-    }
-    LayerId id = workspace.selection().layers().getFirst();
-    if (workspace.project().layer(id).filter(Layer::isText).isEmpty()) {
-      return false;
-    }
-    int end = workspace.project().layer(id).map(layer -> layer.story().length()).orElse(0);
-    workspace.selectionProperty().set(Selection.editing(id, 0, end));
-    return true;
-  }
-
-  /**
-   * Points by which an arrow key moves what is selected; with Shift ten times that, with Alt a
-   * tenth.
-   */
-  private boolean nudge(KeyEvent event, int across, int down) {
-    if (workspace.selection().isEmpty() || event.isShortcutDown()) {
-      return false;
-    }
-    double step = event.isShiftDown() ? 10 : event.isAltDown() ? 0.1 : 1;
-    workspace.apply(
-        new MoveLayers(
-            new Target.Layers(workspace.selection().layers()), across * step, down * step),
-        Optional.of("nudge " + workspace.selection().layers()));
-    return true;
-  }
-
-  // --- geometry
-  // ----------------------------------------------------------------------------------------------------
-
-  private Optional<Scene.Found> hit(double x, double y) {
-    double tolerance = TOLERANCE * stage.pixelRatio() / stage.view().scale();
-    return stage.scene().flatMap(scene -> scene.at(planeX(x), planeY(y), tolerance));
-  }
-
-  private int offsetAt(Scene.Found found, double x, double y) {
-    PlanePoint point =
-        found
-            .text()
-            .toLayout(
-                planeX(x) - found.board().artboard().x(), planeY(y) - found.board().artboard().y());
-    int offset = found.text().layout().offsetAt(point.x(), point.y());
-    return TextKeys.atEdge(found.text().layer().story().text(), offset);
-  }
-
-  private double planeX(double x) {
-    return stage.view().toPlaneX(x * stage.pixelRatio());
-  }
-
-  private double planeY(double y) {
-    return stage.view().toPlaneY(y * stage.pixelRatio());
-  }
-
-  private Box toPlane(Box box) {
-    return Box.between(planeX(box.x()), planeY(box.y()), planeX(box.right()), planeY(box.bottom()));
   }
 }

@@ -1,6 +1,5 @@
 package dynamorph.app.artboards.stage;
 
-import dynamorph.app.artboards.text.spelling.SpellingService;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
@@ -56,12 +55,18 @@ final class StageMarks {
   private final StageView stage;
   private final BoxHandles handles;
   private final GradientHandles gradient;
+  private final StagePoints points;
+  private final SpellingMarks spelling;
+  private final PenMarks pen;
 
   StageMarks(Workspace workspace, StageView stage) {
     this.workspace = workspace;
     this.stage = stage;
     this.handles = new BoxHandles(workspace, stage);
     this.gradient = new GradientHandles(workspace, stage);
+    this.points = new StagePoints(stage);
+    this.spelling = new SpellingMarks(workspace, points);
+    this.pen = new PenMarks(points);
   }
 
   void draw(GraphicsContext g, Optional<Box> marquee, Optional<LayerId> hovered, boolean caretOn) {
@@ -84,7 +89,7 @@ final class StageMarks {
                 .toList();
     drawFrames(g, scene.get(), tagBoxes);
     drawOverset(g, scene.get());
-    stage.spelling().ifPresent(spelling -> drawSpelling(g, scene.get(), spelling));
+    stage.spelling().ifPresent(found -> spelling.draw(g, scene.get(), found));
     hovered
         .filter(id -> !selection.contains(id))
         .flatMap(id -> scene.get().find(id))
@@ -103,7 +108,7 @@ final class StageMarks {
       stage.edited().ifPresent(found -> drawCursor(g, found, selection.cursor().get(), caretOn));
     }
     marquee.ifPresent(box -> drawMarquee(g, box));
-    drawPen(g);
+    pen.draw(g);
     drawRulers(g, scene.get());
   }
 
@@ -135,59 +140,8 @@ final class StageMarks {
     }
   }
 
-  private PathDraft pen = PathDraft.EMPTY;
-  private Optional<double[]> penNext = Optional.empty();
-
   void setPen(PathDraft draft, Optional<double[]> next) {
-    pen = draft;
-    penNext = next;
-  }
-
-  private void drawPen(GraphicsContext g) {
-    if (pen.isEmpty()) {
-      return;
-    }
-    PathDraft shown = penNext.map(at -> pen.plus(at[0], at[1])).orElse(pen);
-    g.setStroke(KELP);
-    g.setLineWidth(1.6);
-    g.beginPath();
-    for (int piece = 0; piece < shown.pieces(); piece++) {
-      for (int step = piece == 0 ? 0 : 1; step <= PEN_STEPS; step++) {
-        double[] at = shown.at(piece, step / (double) PEN_STEPS);
-        if (piece == 0 && step == 0) {
-          g.moveTo(stageX(at[0]), stageY(at[1]));
-        } else {
-          g.lineTo(stageX(at[0]), stageY(at[1]));
-        }
-      }
-    }
-    g.stroke();
-    for (PathDraft.Knot knot : pen.knots()) {
-      double x = stageX(knot.x());
-      double y = stageY(knot.y());
-      double outX = stageX(knot.x() + knot.handleX());
-      double outY = stageY(knot.y() + knot.handleY());
-      g.setLineWidth(1);
-      g.strokeLine(2 * x - outX, 2 * y - outY, outX, outY);
-      g.setFill(Color.WHITE);
-      g.fillRect(x - 3, y - 3, 6, 6);
-      g.strokeRect(x - 3, y - 3, 6, 6);
-      if (outX != x || outY != y) {
-        g.setFill(KELP);
-        g.fillOval(outX - 2.5, outY - 2.5, 5, 5);
-        g.fillOval(2 * x - outX - 2.5, 2 * y - outY - 2.5, 5, 5);
-      }
-    }
-  }
-
-  private static final int PEN_STEPS = 24;
-
-  private double stageX(double planeX) {
-    return stage.view().toPixelX(planeX) / stage.pixelRatio();
-  }
-
-  private double stageY(double planeY) {
-    return stage.view().toPixelY(planeY) / stage.pixelRatio();
+    pen.set(draft, next);
   }
 
   /** A name gives way to a tag. */
@@ -196,7 +150,7 @@ final class StageMarks {
     g.setTextBaseline(VPos.BOTTOM);
     g.setFill(stage.themeProperty().get().mark().deriveColor(0, 1, 1, 0.82));
     for (Scene.Board board : scene.boards()) {
-      Box box = inNode(board.onPlane());
+      Box box = points.inNode(board.onPlane());
       String name = board.artboard().name();
       String withSize = name + "  " + board.artboard().sizeText();
       double room = box.width();
@@ -212,7 +166,7 @@ final class StageMarks {
   private void drawSafeAreas(GraphicsContext g, Scene scene) {
     for (Scene.Board board : scene.boards()) {
       if (board.artboard().isFilm()) {
-        Box box = inNode(board.onPlane());
+        Box box = points.inNode(board.onPlane());
         g.setLineWidth(1);
         g.setStroke(Color.color(1, 1, 1, 0.28));
         strokeInside(g, box, SafeArea.ACTION.share());
@@ -254,72 +208,10 @@ final class StageMarks {
               .moved(-board.artboard().x(), -board.artboard().y());
       for (PlacedLayer text : board.texts()) {
         if (text.mayTouch(sight) && text.layout().overset().isPresent()) {
-          Box box = inNode(StageView.onPlane(new Scene.Found(board, text)));
+          Box box = points.inNode(StageView.onPlane(new Scene.Found(board, text)));
           drawOversetTag(g, box, text.layout().overset().get());
         }
       }
-    }
-  }
-
-  /** Smaller letters than this are not read on the stage, so not marked either. */
-  private static final double SMALLEST_MARKED = 7;
-
-  private void drawSpelling(GraphicsContext g, Scene scene, SpellingService spelling) {
-    for (Scene.Board board : scene.boards()) {
-      for (PlacedLayer text : board.texts()) {
-        if (!isWhollySeen(text.layer())) {
-          continue;
-        }
-        List<SpellingService.Misspelt> wrong = spelling.misspelt(text.layer().story(), text.look());
-        if (!wrong.isEmpty()) {
-          enter(g, new Scene.Found(board, text));
-          g.setStroke(PLUM);
-          g.setLineWidth(1.3);
-          wrong.stream()
-              .filter(word -> !isBeingTyped(text, word))
-              .forEach(word -> drawWave(g, text, word.range()));
-          g.restore();
-        }
-      }
-    }
-  }
-
-  /** Whether a text of a film has faded in and not begun to fade out. */
-  private boolean isWhollySeen(Layer layer) {
-    return layer
-        .timing()
-        .map(timing -> timing.visibility(workspace.playback().playheadProperty().get()) >= 1)
-        .orElse(true);
-  }
-
-  /** A word is not wrong before it is finished. */
-  private boolean isBeingTyped(PlacedLayer text, SpellingService.Misspelt word) {
-    return workspace
-        .selection()
-        .cursor()
-        .filter(cursor -> cursor.layer().equals(text.layer().id()))
-        .filter(cursor -> cursor.range().isEmpty() && cursor.caret() == word.range().end())
-        .isPresent();
-  }
-
-  private void drawWave(GraphicsContext g, PlacedLayer text, TextRange range) {
-    double scale = scale();
-    Line line = text.layout().lines().get(text.layout().lineAt(range.start()));
-    if (line.ascent() * scale < SMALLEST_MARKED) {
-      return;
-    }
-    for (Box box : text.layout().selection(range)) {
-      double y = (box.bottom() - (box.height() * 0.12)) * scale;
-      double from = box.x() * scale;
-      double to = box.right() * scale;
-      int steps = Math.max(1, (int) Math.round((to - from) / 3));
-      double[] xs = new double[steps + 1];
-      double[] ys = new double[steps + 1];
-      for (int step = 0; step <= steps; step++) {
-        xs[step] = from + (to - from) * step / steps;
-        ys[step] = y + (step % 2 == 0 ? -1.2 : 1.2);
-      }
-      g.strokePolyline(xs, ys, steps + 1);
     }
   }
 
@@ -342,8 +234,8 @@ final class StageMarks {
   }
 
   private void drawOutline(GraphicsContext g, Scene.Found found) {
-    enter(g, found);
-    Box box = scaled(found.text().layout().box());
+    points.enter(g, found);
+    Box box = points.scaled(found.text().layout().box());
     g.setStroke(KELP.deriveColor(0, 1, 1, 0.7));
     g.setLineWidth(1);
     g.strokeRect(box.x() - 3, box.y() - 3, box.width() + 6, box.height() + 6);
@@ -351,8 +243,8 @@ final class StageMarks {
   }
 
   private void drawSelected(GraphicsContext g, Scene.Found found, boolean withTag) {
-    enter(g, found);
-    Box box = scaled(found.text().layout().box()).grown(4, 4);
+    points.enter(g, found);
+    Box box = points.scaled(found.text().layout().box()).grown(4, 4);
     for (int pass = 0; pass < 2; pass++) {
       // a pale edge keeps the brackets visible on dark artboards
       g.setStroke(pass == 0 ? Color.web("#FFFDF9", 0.7) : Color.web("#24313C"));
@@ -386,8 +278,8 @@ final class StageMarks {
   /** Spaces, tabs, forced line ends, soft hyphens and paragraph ends, where they stand. */
   private void drawHiddenLetters(GraphicsContext g, Scene.Found found) {
     String text = found.text().layer().story().text();
-    double scale = scale();
-    enter(g, found);
+    double scale = points.scale();
+    points.enter(g, found);
     g.setFill(KELP.deriveColor(0, 1, 1, 0.75));
     g.setTextBaseline(VPos.BASELINE);
     for (Line line : found.text().layout().shownLines()) {
@@ -436,7 +328,7 @@ final class StageMarks {
     int local = LocalChanges.count(layer);
     String changes = local == 0 ? "" : Messages.of("stage-marks.local", local);
     double styleWidth = width(style, TAG_FONT);
-    Box box = inNode(StageView.onPlane(found));
+    Box box = points.inNode(StageView.onPlane(found));
     double full = styleWidth + width(changes, TAG_FONT) + 14;
     return new Tag(
         style,
@@ -483,16 +375,16 @@ final class StageMarks {
       GraphicsContext g, Scene.Found found, Selection.Cursor cursor, boolean caretOn) {
     PlacedLayer text = found.text();
     TextRange range = cursor.range().within(text.layer().story().all());
-    enter(g, found);
+    points.enter(g, found);
     g.setFill(SELECTED_WORDS);
     for (Box box : text.layout().selection(range)) {
-      Box shown = scaled(box);
+      Box shown = points.scaled(box);
       g.fillRect(shown.x(), shown.y(), shown.width(), shown.height());
     }
     if (caretOn) {
       int offset = Math.min(cursor.caret(), text.layer().story().length());
       Caret caret = text.layout().caretAt(new CaretPlace(offset, cursor.trailing()));
-      double scale = scale();
+      double scale = points.scale();
       g.setStroke(Color.WHITE);
       g.setLineWidth(3);
       g.strokeLine(
@@ -511,34 +403,6 @@ final class StageMarks {
     g.setStroke(KELP);
     g.setLineWidth(1);
     g.strokeRect(box.x() + 0.5, box.y() + 0.5, box.width(), box.height());
-  }
-
-  private double scale() {
-    return stage.view().scale() / stage.pixelRatio();
-  }
-
-  private Box scaled(Box layout) {
-    double scale = scale();
-    return new Box(
-        layout.x() * scale, layout.y() * scale, layout.width() * scale, layout.height() * scale);
-  }
-
-  private Box inNode(Box plane) {
-    Box pixels = stage.view().toPixels(plane);
-    double ratio = stage.pixelRatio();
-    return new Box(
-        pixels.x() / ratio, pixels.y() / ratio, pixels.width() / ratio, pixels.height() / ratio);
-  }
-
-  /** Saves the state and lets the context count in the text's own coordinates, unscaled. */
-  private void enter(GraphicsContext g, Scene.Found found) {
-    double ratio = stage.pixelRatio();
-    g.save();
-    g.translate(
-        stage.view().toPixelX(found.board().artboard().x() + found.text().anchorX()) / ratio,
-        stage.view().toPixelY(found.board().artboard().y() + found.text().anchorY()) / ratio);
-    g.rotate(found.text().look().placement().rotation());
-    g.translate(-found.text().pivotX() * scale(), -found.text().pivotY() * scale());
   }
 
   private static double width(String words, Font font) {

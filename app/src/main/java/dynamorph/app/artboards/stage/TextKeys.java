@@ -289,9 +289,11 @@ final class TextKeys {
   /** Words of another project bring their styles. */
   private void bring(Editing at, Story words) {
     Layer part = Layer.of("words", "words", "").withStory(words);
-    workspace.importStyles(
-        StyleBundle.of(copiedFrom, List.of(part)),
-        styles -> new ImportText(styles, at.layer().id(), at.range(), words));
+    workspace
+        .attempts()
+        .importStyles(
+            StyleBundle.of(copiedFrom, List.of(part)),
+            styles -> new ImportText(styles, at.layer().id(), at.range(), words));
   }
 
   /** Only what words stand out by. */

@@ -99,7 +99,7 @@ public final class CueFixes {
         .flatMap(workspace.project()::captionsOf)
         .filter(track -> !track.follows().isEmpty())
         .ifPresentOrElse(
-            track -> workspace.openDesk(track.follows().getLast()),
+            track -> workspace.attempts().openDesk(track.follows().getLast()),
             () ->
                 workspace.tell(
                     Notice.info(Messages.of("cue-fixes.the-track-follows-no-style-change"))));

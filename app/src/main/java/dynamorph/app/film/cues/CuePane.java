@@ -1,36 +1,29 @@
 package dynamorph.app.film.cues;
 
 import dynamorph.app.film.action.FilmActions;
-import dynamorph.app.film.action.FilmDialogs;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.film.Retime;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.timeline.Time;
-import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.value.Numbers;
 import dynamorph.typeset.caption.CueList;
-import dynamorph.typeset.caption.CueProblem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
-import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -38,7 +31,6 @@ import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -48,13 +40,6 @@ import javafx.util.StringConverter;
 
 /** The cues of a caption track as a list: when, what, how fast; edited where they stand. */
 public final class CuePane extends VBox {
-  private static final PseudoClass LIVE = PseudoClass.getPseudoClass("live");
-
-  /** About as many fit into a row of the list. */
-  private static final int CHARACTERS_IN_ROW = 19;
-
-  private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
-
   private final Workspace workspace;
   private final Playback playback;
   private final CueWatch watch;
@@ -104,7 +89,11 @@ public final class CuePane extends VBox {
     filter.textProperty().addListener((_, _, _) -> update());
     HBox.setHgrow(filter, Priority.ALWAYS);
     list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-    list.setCellFactory(_ -> new Cell());
+    list.setCellFactory(_ -> {
+      CueCell cell = new CueCell(workspace, watch, this);
+      cells.add(cell);
+      return cell;
+    });
     list.getStyleClass().add("cue-list");
     list.setId("cue-list");
     list.setPlaceholder(placeholder());
@@ -173,9 +162,6 @@ public final class CuePane extends VBox {
     item.setOnAction(_ -> work.run());
     return item;
   }
-
-  // --- what is listed
-  // --------------------------------------------------------------------------------------------
 
   private void update() {
     Optional<Artboard> board = playback.board();
@@ -250,7 +236,7 @@ public final class CuePane extends VBox {
             Button chip = new Button(style.name());
             chip.getStyleClass().add("track-style");
             chip.setTooltip(new Tooltip(Messages.of("cue-pane.open-the-style-that-all-cues")));
-            chip.setOnAction(_ -> workspace.openDesk(id));
+            chip.setOnAction(_ -> workspace.attempts().openDesk(id));
             follows.getChildren().add(chip);
           });
     }
@@ -281,15 +267,12 @@ public final class CuePane extends VBox {
     }
     if (!seen.equals(live)) {
       live = seen;
-      cells.forEach(Cell::showWhetherLive);
+      cells.forEach(CueCell::showWhetherLive);
       if (at >= 0 && editing.isEmpty() && playback.playingProperty().get()) {
         list.scrollTo(Math.max(0, at - 3));
       }
     }
   }
-
-  // --- selecting
-  // -------------------------------------------------------------------------------------------------
 
   private void selectedInList() {
     if (updating) {
@@ -376,9 +359,6 @@ public final class CuePane extends VBox {
     }
   }
 
-  // --- editing
-  // ---------------------------------------------------------------------------------------------------
-
   /** Edits the words of a cue where they stand. */
   void edit(LayerId id) {
     editing = Optional.of(id);
@@ -391,16 +371,33 @@ public final class CuePane extends VBox {
   }
 
   /** The field that a cue is edited in. */
-  private record Editor(LayerId cue, TextArea area) {}
+  record Editor(LayerId cue, TextArea area) {}
 
   private Optional<Editor> editor = Optional.empty();
+
+  Optional<Editor> editor() {
+    return editor;
+  }
+
+  void beginEditing(Editor begun) {
+    editor = Optional.of(begun);
+  }
+
+  boolean isEditing(Layer cue) {
+    return editing.filter(cue.id()::equals).isPresent();
+  }
+
+  /** Whether the playhead is over a cue. */
+  boolean isLive(Layer cue) {
+    return live.filter(cue.id()::equals).isPresent();
+  }
 
   /**
    * Shows the cue as a row again.
    *
    * @param take whether the words that were typed are kept
    */
-  private void endEditing(boolean take) {
+  void endEditing(boolean take) {
     Optional<Editor> ended = editor;
     editor = Optional.empty();
     editing = Optional.empty();
@@ -426,195 +423,10 @@ public final class CuePane extends VBox {
     }
   }
 
-  private final List<Cell> cells = new ArrayList<>();
+  private final List<CueCell> cells = new ArrayList<>();
 
   /** Shows every row anew; the list's own way would make new rows and end the editing of one. */
   private void refreshCells() {
-    cells.forEach(Cell::show);
-  }
-
-  private final class Cell extends ListCell<Layer> {
-    private final Label in = new Label();
-    private final Label out = new Label();
-    private final Label words = new Label();
-    private final Label speed = new Label();
-    private final Label problem = new Label();
-    private final VBox middle = new VBox(1, words, problem);
-    private final HBox row = new HBox(8, new VBox(0, in, out), middle, speed);
-
-    Cell() {
-      cells.add(this);
-      in.getStyleClass().add("cue-time");
-      out.getStyleClass().add("cue-time-out");
-      in.setMinWidth(72);
-      words.setWrapText(true);
-      words.getStyleClass().add("cue-words");
-      problem.getStyleClass().add("cue-problem");
-      problem.setWrapText(true);
-      speed.getStyleClass().add("cue-speed");
-      speed.setMinWidth(26);
-      speed.setAlignment(Pos.TOP_RIGHT);
-      HBox.setHgrow(middle, Priority.ALWAYS);
-      middle.setMinWidth(0);
-      row.setAlignment(Pos.TOP_LEFT);
-      setPrefWidth(0);
-      in.setOnMouseClicked(event -> {
-        if (event.getClickCount() == 2) {
-          editTime(true);
-        }
-      });
-      out.setOnMouseClicked(event -> {
-        if (event.getClickCount() == 2) {
-          editTime(false);
-        }
-      });
-      middle.setOnMouseClicked(event -> {
-        if (event.getClickCount() == 2 && getItem() != null) {
-          edit(getItem().id());
-        }
-      });
-    }
-
-    private double barWidth() {
-      return list.lookup(".scroll-bar:vertical") instanceof Region bar ? bar.prefWidth(-1) : 14;
-    }
-
-    /** As high as the words need that wrap in the width of the list. */
-    @Override
-    protected double computePrefHeight(double width) {
-      if (getGraphic() == null || list.getWidth() < 40) {
-        return super.computePrefHeight(width);
-      }
-      double beside = list.snappedLeftInset() + list.snappedRightInset() + barWidth();
-      double inside = list.getWidth() - beside - snappedLeftInset() - snappedRightInset();
-      return snappedTopInset() + row.prefHeight(inside) + snappedBottomInset();
-    }
-
-    @Override
-    protected void updateItem(Layer cue, boolean empty) {
-      super.updateItem(cue, empty);
-      show();
-    }
-
-    private boolean isNothing() {
-      return isEmpty() || getItem() == null || getItem().timing().isEmpty();
-    }
-
-    private void showWhetherLive() {
-      pseudoClassStateChanged(
-          LIVE, !isNothing() && live.filter(getItem().id()::equals).isPresent());
-    }
-
-    private void show() {
-      Layer cue = getItem();
-      showWhetherLive();
-      if (isNothing()) {
-        setGraphic(null);
-        return;
-      }
-      Optional<Timeline> line = playback.timeline();
-      in.setText(line.map(own -> own.codeAt(CueList.time(cue).in())).orElse(""));
-      out.setText(line.map(own -> own.codeAt(CueList.time(cue).out())).orElse(""));
-      String speaker = CueList.time(cue).speaker();
-      words.setText(
-          (speaker.isEmpty() ? "" : speaker + ": ") + cue.story().text().replace('\u2028', '\n'));
-      List<CueProblem> problems = watch.of(cue.id());
-      speed.setText(Numbers.format(CueList.readingSpeed(cue), 0));
-      boolean fast = problems.stream().anyMatch(found -> found.kind() == CueProblem.Kind.TOO_FAST);
-      speed.pseudoClassStateChanged(WRONG, fast);
-      String told =
-          problems.stream()
-              .filter(found -> found.kind() != CueProblem.Kind.TOO_FAST)
-              .map(found -> found.kind().label())
-              .collect(Collectors.joining(", "));
-      problem.setText(told);
-      problem.setVisible(!told.isEmpty());
-      problem.setManaged(!told.isEmpty());
-      setTooltip(
-          problems.isEmpty()
-              ? null
-              : new Tooltip(
-                  problems.stream()
-                      .map(found -> found.kind().label() + ": " + found.detail())
-                      .collect(Collectors.joining("\n"))));
-      if (editing.filter(cue.id()::equals).isPresent()) {
-        boolean shown =
-            editor
-                .filter(one -> one.cue().equals(cue.id()))
-                .filter(one -> middle.getChildren().getFirst() == one.area())
-                .isPresent();
-        if (!shown) {
-          middle.getChildren().setAll(field(cue));
-        }
-      } else if (!middle.getChildren().equals(List.of(words, problem))) {
-        middle.getChildren().setAll(words, problem);
-      }
-      setGraphic(row);
-    }
-
-    /** Enter breaks the line; Ctrl+Enter or leaving the field takes the words, Esc leaves them. */
-    private TextArea field(Layer cue) {
-      TextArea field = new TextArea(cue.story().text().replace('\u2028', '\n'));
-      field.setWrapText(true);
-      // high enough for all the words, with a line to write on
-      int wrapped =
-          CueList.lines(cue).stream().mapToInt(line -> 1 + line.length() / CHARACTERS_IN_ROW).sum();
-      field.setPrefRowCount(wrapped + 1);
-      field.getStyleClass().add("cue-field");
-      field.setId("cue-field");
-      Editor own = new Editor(cue.id(), field);
-      editor = Optional.of(own);
-      field.addEventFilter(
-          KeyEvent.KEY_PRESSED,
-          event -> {
-            boolean taken = event.getCode() == KeyCode.ENTER && event.isShortcutDown();
-            if (taken || event.getCode() == KeyCode.ESCAPE) {
-              endEditing(taken);
-              list.requestFocus();
-              event.consume();
-            }
-          });
-      field
-          .focusedProperty()
-          .addListener((_, _, focused) -> {
-            if (!focused && editor.filter(own::equals).isPresent()) {
-              endEditing(true);
-            }
-          });
-      javafx.application.Platform.runLater(() -> {
-        field.requestFocus();
-        field.selectAll();
-      });
-      return field;
-    }
-
-    private void editTime(boolean begin) {
-      Layer cue = getItem();
-      Optional<Timeline> line = playback.timeline();
-      if (cue == null || line.isEmpty()) {
-        return;
-      }
-      Time was = begin ? CueList.time(cue).in() : CueList.time(cue).out();
-      FilmDialogs.text(
-              getScene().getWindow(),
-              begin ? Messages.of("cue-pane.time-in") : Messages.of("cue-pane.time-out"),
-              Messages.of("cue-pane.timecode"),
-              line.get().codeAt(was))
-          .ifPresent(text -> {
-            try {
-              Time now =
-                  line.get().rate().at(line.get().timecode().parse(text) - line.get().firstFrame());
-              var own = CueList.time(cue);
-              workspace.apply(
-                  new Retime(
-                      Map.of(
-                          cue.id(),
-                          begin ? own.between(now, own.out()) : own.between(own.in(), now)),
-                      Messages.of("common.trim")));
-            } catch (IllegalArgumentException wrong) {
-              workspace.tell(dynamorph.app.session.Notice.problem(wrong.getMessage()));
-            }
-          });
-    }
+    cells.forEach(CueCell::show);
   }
 }

@@ -64,8 +64,8 @@ public final class TrackHeads extends Pane {
     this.actions = actions;
     films.getStyleClass().add("film-menu");
     films.setId("film-menu");
-    films.setPrefSize(WIDTH - 1, TrackLanes.RULER - 1);
-    films.setMaxSize(WIDTH - 1, TrackLanes.RULER - 1);
+    films.setPrefSize(WIDTH - 1, LaneRows.RULER - 1);
+    films.setMaxSize(WIDTH - 1, LaneRows.RULER - 1);
     films.setFocusTraversable(false);
     films.setOnShowing(_ -> fillFilms());
     fillFilms();
@@ -112,10 +112,10 @@ public final class TrackHeads extends Pane {
 
   private void place() {
     for (int row = 0; row < getChildren().size() - 1; row++) {
-      getChildren().get(row).setLayoutY(TrackLanes.RULER + row * TrackLanes.ROW - lanes.top());
+      getChildren().get(row).setLayoutY(LaneRows.RULER + row * LaneRows.ROW - lanes.top());
       getChildren()
           .get(row)
-          .setVisible(getChildren().get(row).getLayoutY() > TrackLanes.RULER - TrackLanes.ROW / 2);
+          .setVisible(getChildren().get(row).getLayoutY() > LaneRows.RULER - LaneRows.ROW / 2);
     }
   }
 
@@ -156,9 +156,9 @@ public final class TrackHeads extends Pane {
     HBox head = new HBox(1, name, gap, eye, lock);
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().add("track-head");
-    head.setMinHeight(TrackLanes.ROW);
-    head.setMaxHeight(TrackLanes.ROW);
-    head.setPrefSize(WIDTH, TrackLanes.ROW);
+    head.setMinHeight(LaneRows.ROW);
+    head.setMaxHeight(LaneRows.ROW);
+    head.setPrefSize(WIDTH, LaneRows.ROW);
     head.setId("track-" + track.id());
     head.setUserData(track.id());
     mark(head);

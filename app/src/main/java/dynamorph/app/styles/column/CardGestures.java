@@ -88,7 +88,7 @@ public final class CardGestures {
             workspace.endPreview();
           }
         });
-    card.edit.setOnAction(_ -> workspace.openDesk(id));
+    card.edit.setOnAction(_ -> workspace.attempts().openDesk(id));
     card.onTop.setOnAction(_ -> choose(id, true, false));
     card.stamp.setOnAction(_ -> choose(id, false, true));
     card.setOnContextMenuRequested(event -> {
@@ -150,7 +150,7 @@ public final class CardGestures {
     } else if (event.getClickCount() == 2) {
       press.stop();
       workspace.endPreview();
-      workspace.openDesk(id);
+      workspace.attempts().openDesk(id);
     } else if (event.isShortcutDown()) {
       column.flipChosen(id);
     } else if (event.isShiftDown()) {
@@ -165,9 +165,9 @@ public final class CardGestures {
   /** Lets the selection follow the style; with nothing selected the style is only picked. */
   private void choose(StyleId id, boolean onTop, boolean stamps) {
     column.clearChosen();
-    boolean deskOpen = workspace.attempt().desk().isPresent();
+    boolean deskOpen = workspace.attempts().present().desk().isPresent();
     if (deskOpen) {
-      workspace.openDesk(id);
+      workspace.attempts().openDesk(id);
     } else if (workspace.selection().isEmpty()) {
       workspace.pickedStyleProperty().set(Optional.of(id));
       workspace.tell(Notice.info(Messages.of("card-gestures.select-texts-first-and-click-the")));
@@ -282,7 +282,7 @@ public final class CardGestures {
       case UP -> column.neighbour(id, -1).ifPresent(StyleCard::requestFocus);
       case ENTER -> {
         if (workspace.selection().isEmpty()) {
-          workspace.openDesk(id);
+          workspace.attempts().openDesk(id);
         } else {
           choose(id, false, false);
         }
@@ -291,7 +291,7 @@ public final class CardGestures {
         if (!event.isShortcutDown()) {
           return;
         }
-        workspace.openDesk(id);
+        workspace.attempts().openDesk(id);
       }
       case PLUS, ADD -> choose(id, true, false);
       case F2 -> rename(card, id);

@@ -72,7 +72,8 @@ final class StyleMenu {
     items.add(
         item(Messages.of("style-menu.select-followers"), false, () -> selectFollowers(Set.of(id))));
     items.add(new SeparatorMenuItem());
-    items.add(item(Messages.of("style-menu.edit-style"), false, () -> workspace.openDesk(id)));
+    items.add(
+        item(Messages.of("style-menu.edit-style"), false, () -> workspace.attempts().openDesk(id)));
     items.add(item(Messages.of("style-menu.derive-a-style"), false, () -> add(derived(style))));
     items.add(item(Messages.of("style-menu.duplicate"), false, () -> add(duplicated(style))));
     items.add(item(Messages.of("style-menu.rename"), false, () -> rename.accept(card, id)));
@@ -126,11 +127,13 @@ final class StyleMenu {
               .filter(key -> proposal.different().contains(key) || style.properties().has(key))
               .collect(Collectors.toSet());
       Style changed = style.withProperties(proposal.values().where(included::contains));
-      workspace.review(
-          new Review(
-              Messages.of("style-menu.give-the-look-of-the-selection", style.name()),
-              new KeepStyle(proposal.source(), changed),
-              Messages.of("style-menu.replace")));
+      workspace
+          .attempts()
+          .review(
+              new Review(
+                  Messages.of("style-menu.give-the-look-of-the-selection", style.name()),
+                  new KeepStyle(proposal.source(), changed),
+                  Messages.of("style-menu.replace")));
     } catch (EditRefused refused) {
       workspace.tell(Notice.problem(refused.getMessage()));
     }
@@ -152,7 +155,7 @@ final class StyleMenu {
 
   private void add(AddStyle edit) {
     if (workspace.apply(edit)) {
-      workspace.openDesk(edit.style().id());
+      workspace.attempts().openDesk(edit.style().id());
     }
   }
 
@@ -206,12 +209,14 @@ final class StyleMenu {
     CheckMenuItem project = new CheckMenuItem(Messages.of("style-menu.the-project"));
     project.setSelected(workspace.project().baseStyle().filter(id::equals).isPresent());
     project.setOnAction(_ ->
-        workspace.review(
-            new Review(
-                Messages.of("style-menu.change-the-base-style"),
-                new ChangeProject.SetBaseStyle(
-                    project.isSelected() ? Optional.of(id) : Optional.empty()),
-                Messages.of("style-menu.change-it"))));
+        workspace
+            .attempts()
+            .review(
+                new Review(
+                    Messages.of("style-menu.change-the-base-style"),
+                    new ChangeProject.SetBaseStyle(
+                        project.isSelected() ? Optional.of(id) : Optional.empty()),
+                    Messages.of("style-menu.change-it"))));
     menu.getItems().addAll(project, new SeparatorMenuItem());
     workspace
         .project()
@@ -220,12 +225,14 @@ final class StyleMenu {
           CheckMenuItem item = new CheckMenuItem(board.name());
           item.setSelected(board.baseStyle().filter(id::equals).isPresent());
           item.setOnAction(_ ->
-              workspace.review(
-                  new Review(
-                      Messages.of("style-menu.change-the-base-style-of", board.name()),
-                      new ChangeProject.SetArtboardBase(
-                          board.id(), item.isSelected() ? Optional.of(id) : Optional.empty()),
-                      Messages.of("style-menu.change-it"))));
+              workspace
+                  .attempts()
+                  .review(
+                      new Review(
+                          Messages.of("style-menu.change-the-base-style-of", board.name()),
+                          new ChangeProject.SetArtboardBase(
+                              board.id(), item.isSelected() ? Optional.of(id) : Optional.empty()),
+                          Messages.of("style-menu.change-it"))));
           menu.getItems().add(item);
         });
     return menu;
@@ -247,7 +254,7 @@ final class StyleMenu {
   }
 
   private void settle(StyleDeletion settling) {
-    workspace.openDeletion(settling);
+    workspace.attempts().openDeletion(settling);
   }
 
   private void selectFollowers(Set<StyleId> ids) {

@@ -3,7 +3,6 @@ package dynamorph.app.styles.column;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
-import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.palette.PaletteStrip;
 import dynamorph.app.styles.specimen.Specimens;
@@ -17,10 +16,6 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.timeline.Time;
-import dynamorph.model.timeline.Timeline;
-import dynamorph.paint.film.FootagePainter;
-import dynamorph.paint.specimen.Backdrop;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -30,15 +25,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.Set;
-import javafx.animation.PauseTransition;
-import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -52,7 +44,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
 import org.kordamp.ikonli.feather.Feather;
 
 /** All styles of the project as specimens, by group, derived ones tucked under their base. */
@@ -116,7 +107,7 @@ public final class StylesColumn extends VBox {
           markCards();
           picked.flatMap(this::card).ifPresent(this::reveal);
         });
-    workspace.attemptProperty().addListener((_, _, _) -> markCards());
+    workspace.attempts().presentProperty().addListener((_, _, _) -> markCards());
     theme.addListener((_, _, _) -> update());
     update();
   }
@@ -128,7 +119,7 @@ public final class StylesColumn extends VBox {
     HBox.setHgrow(gap, Priority.ALWAYS);
     keep.setId("keep-look");
     keep.setTooltip(new Tooltip(Messages.of("styles-column.keep-the-look-of-the-selection")));
-    keep.setOnAction(_ -> workspace.openKeeping());
+    keep.setOnAction(_ -> workspace.attempts().openKeeping());
     Button empty =
         Controls.icon(Feather.PLUS, Messages.of("styles-column.new-empty-style"), this::addEmpty);
     empty.setId("new-style");
@@ -145,7 +136,7 @@ public final class StylesColumn extends VBox {
             workspace.freeName(Messages.of("styles-column.untitled-look")),
             "");
     if (workspace.apply(new AddStyle(empty, Messages.of("common.new")))) {
-      workspace.openDesk(empty.id());
+      workspace.attempts().openDesk(empty.id());
     }
   }
 
@@ -189,59 +180,10 @@ public final class StylesColumn extends VBox {
       });
       menu.getItems().add(item);
     }
-    overFilm.setId("over-film");
-    overFilm
-        .disableProperty()
-        .bind(
-            Bindings.createBooleanBinding(
-                () -> !workspace.playback().isOpen(), workspace.playback().filmProperty()));
-    overFilm.selectedProperty().addListener((_, _, _) -> update());
-    // cards are drawn anew once the film rests
-    film.setOnFinished(_ -> update());
-    workspace
-        .playback()
-        .filmProperty()
-        .addListener((_, _, _) -> {
-          if (overFilm.isSelected()) {
-            update();
-          }
-        });
-    workspace
-        .playback()
-        .playheadProperty()
-        .addListener((_, _, _) -> {
-          if (overFilm.isSelected() && !workspace.playback().playingProperty().get()) {
-            film.playFromStart();
-          }
-        });
-    specimens.setGround(this::frame);
-    menu.getItems().addAll(new SeparatorMenuItem(), overFilm);
+    SpecimensOverFilm overFilm = new SpecimensOverFilm(workspace, this::update);
+    specimens.setGround(overFilm::frame);
+    menu.getItems().addAll(new SeparatorMenuItem(), overFilm.item());
     return menu;
-  }
-
-  private final CheckMenuItem overFilm =
-      new CheckMenuItem(Messages.of("styles-column.specimens-over-the-film"));
-  private final PauseTransition film = new PauseTransition(Duration.millis(250));
-
-  /** The frame that specimens are seen over; empty if they are seen on plain colours. */
-  private Optional<Specimens.Seen> frame() {
-    Playback playback = workspace.playback();
-    return playback
-        .board()
-        .filter(_ -> overFilm.isSelected())
-        .map(board -> {
-          Timeline line = board.timeline().orElseThrow();
-          Time at = playback.playheadProperty().get();
-          Project project = workspace.project();
-          return new Specimens.Seen(
-              List.of(line.footage().toList(), at, board.background(), project.assets()),
-              new Backdrop.FilmFrame(
-                  FootagePainter.of(project, workspace.footage()),
-                  line,
-                  at,
-                  board.width() / board.height(),
-                  project.palette().colour(board.background())));
-        });
   }
 
   /** Puts the keyboard into the column. */
@@ -393,7 +335,8 @@ public final class StylesColumn extends VBox {
   private void markCards() {
     Optional<StyleId> picked =
         workspace
-            .attempt()
+            .attempts()
+            .present()
             .desk()
             .map(desk -> desk.original().id())
             .or(() -> workspace.pickedStyleProperty().get());
@@ -402,11 +345,9 @@ public final class StylesColumn extends VBox {
       card.mark(picked.filter(id::equals).isPresent(), followed.contains(id));
       card.markChosen(chosen.contains(id));
     });
-    keep.setDisable(workspace.selection().isEmpty() || workspace.attempt().desk().isPresent());
+    keep.setDisable(
+        workspace.selection().isEmpty() || workspace.attempts().present().desk().isPresent());
   }
-
-  // --- several cards
-  // ---------------------------------------------------------------------------------------------
 
   private final SequencedSet<StyleId> chosen = new LinkedHashSet<>();
 
@@ -436,9 +377,6 @@ public final class StylesColumn extends VBox {
     chosen.clear();
     markCards();
   }
-
-  // --- dropping
-  // --------------------------------------------------------------------------------------------------
 
   /** Where dragged cards would land: before a card or behind it, or in a group. */
   private record Landing(Optional<StyleCard> card, boolean above, Optional<GroupHead> head) {}

@@ -67,18 +67,18 @@ public final class StyleDeletionPane extends VBox {
     commit.getStyleClass().add("commit");
     commit.setId("settle-commit");
     commit.setTooltip(new Tooltip(Messages.of("style-deletion-pane.do-it-as-one-step-ctrl")));
-    commit.setOnAction(_ -> workspace.commitPending());
+    commit.setOnAction(_ -> workspace.attempts().commitPending());
     Button cancel = new Button(Messages.of("common.cancel"));
     cancel.setTooltip(
         new Tooltip(Messages.of("style-deletion-pane.leave-everything-as-it-was-esc")));
-    cancel.setOnAction(_ -> workspace.discardPending());
+    cancel.setOnAction(_ -> workspace.attempts().discardPending());
     HBox buttons = new HBox(8, commit, cancel);
     ScrollPane scroll = new ScrollPane(content);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(title, scroll, buttons);
-    workspace.onAttempt(Attempt::deletion, deletion -> deletion.ifPresent(this::open));
+    workspace.attempts().onChange(Attempt::deletion, deletion -> deletion.ifPresent(this::open));
   }
 
   private void open(StyleDeletion settling) {
@@ -184,13 +184,15 @@ public final class StyleDeletionPane extends VBox {
                 name,
                 workspace.project().styles().get(chosen.orElseThrow()).name())
             : Messages.of("style-deletion-pane.delete", name);
-    workspace.review(
-        new Review(
-            shown,
-            edit,
-            settling.merges()
-                ? Messages.of("style-deletion-pane.merge")
-                : Messages.of("common.delete")));
+    workspace
+        .attempts()
+        .review(
+            new Review(
+                shown,
+                edit,
+                settling.merges()
+                    ? Messages.of("style-deletion-pane.merge")
+                    : Messages.of("common.delete")));
   }
 
   private Node mergeChoice(StyleDeletion settling) {

@@ -73,14 +73,16 @@ final class DeskSubject implements Subject {
         return;
       }
     }
-    workspace.draft(draft.withProperties(draft.properties().overlaidBy(set)), gesture);
+    workspace.attempts().draft(draft.withProperties(draft.properties().overlaidBy(set)), gesture);
   }
 
   @Override
   public void drop(Set<PropertyKey<?>> keys) {
-    workspace.draft(
-        draft.withProperties(draft.properties().where(key -> !keys.contains(key))),
-        Optional.empty());
+    workspace
+        .attempts()
+        .draft(
+            draft.withProperties(draft.properties().where(key -> !keys.contains(key))),
+            Optional.empty());
   }
 
   @Override

@@ -62,17 +62,19 @@ public final class StyleDesk extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(banner(), buttons(), scroll);
-    workspace.onAttempt(Attempt::desk, desk -> desk.ifPresent(this::update));
+    workspace.attempts().onChange(Attempt::desk, desk -> desk.ifPresent(this::update));
     workspace
+        .attempts()
         .wantedValueProperty()
         .addListener((_, _, wanted) ->
             wanted.ifPresent(key -> {
               sections.reveal(key);
-              workspace.wantedValueProperty().set(Optional.empty());
+              workspace.attempts().wantedValueProperty().set(Optional.empty());
             }));
     workspace
+        .attempts()
         .heldBackProperty()
-        .addListener((_, _, _) -> workspace.attempt().desk().ifPresent(this::update));
+        .addListener((_, _, _) -> workspace.attempts().present().desk().ifPresent(this::update));
   }
 
   private VBox banner() {
@@ -88,10 +90,10 @@ public final class StyleDesk extends VBox {
     commit.setId("commit");
     commit.setTooltip(
         new Tooltip(Messages.of("style-desk.commit-change-it-everywhere-ctrl-enter")));
-    commit.setOnAction(_ -> workspace.commitPending());
+    commit.setOnAction(_ -> workspace.attempts().commitPending());
     discard.setId("discard");
     discard.setTooltip(new Tooltip(Messages.of("style-desk.discard-leave-the-style-as-it")));
-    discard.setOnAction(_ -> workspace.discardPending());
+    discard.setOnAction(_ -> workspace.attempts().discardPending());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     Label before = new Label(Messages.of("style-desk.hold-b-before"));
@@ -141,27 +143,30 @@ public final class StyleDesk extends VBox {
   private void rename() {
     draft()
         .filter(_ -> !name.getText().isBlank())
-        .ifPresent(draft -> workspace.draft(draft.withName(name.getText()), Optional.empty()));
+        .ifPresent(
+            draft -> workspace.attempts().draft(draft.withName(name.getText()), Optional.empty()));
   }
 
   private void regroup() {
     draft()
-        .ifPresent(
-            draft -> workspace.draft(draft.withGroup(group.getText().strip()), Optional.empty()));
+        .ifPresent(draft ->
+            workspace.attempts().draft(draft.withGroup(group.getText().strip()), Optional.empty()));
   }
 
   private void annotate() {
     draft()
-        .ifPresent(
-            draft -> workspace.draft(draft.withNote(note.getText().strip()), Optional.empty()));
+        .ifPresent(draft ->
+            workspace.attempts().draft(draft.withNote(note.getText().strip()), Optional.empty()));
   }
 
   private void rebase(Optional<StyleId> chosen) {
-    draft().ifPresent(draft -> workspace.draft(draft.withBasedOn(chosen), Optional.empty()));
+    draft()
+        .ifPresent(
+            draft -> workspace.attempts().draft(draft.withBasedOn(chosen), Optional.empty()));
   }
 
   private Optional<Style> draft() {
-    return workspace.attempt().desk().map(Desk::draft);
+    return workspace.attempts().present().desk().map(Desk::draft);
   }
 
   private void update(Desk desk) {
@@ -173,7 +178,7 @@ public final class StyleDesk extends VBox {
     int all = followers.of(draft.id()).size();
     title.setText(Messages.of("style-desk.editing-style", draft.name()));
     reach.setText(reachText(project, followers, draft, all));
-    int held = workspace.heldBackProperty().get().size();
+    int held = workspace.attempts().heldBackProperty().get().size();
     commit.setText(
         all == 0
             ? Messages.of("style-desk.commit")

@@ -56,15 +56,15 @@ public final class StyleImportPane extends VBox {
     bring.setId("arrival-bring");
     bring.setTooltip(
         new Tooltip(Messages.of("style-import-pane.import-the-styles-as-chosen-ctrl")));
-    bring.setOnAction(_ -> workspace.commitPending());
+    bring.setOnAction(_ -> workspace.attempts().commitPending());
     Button cancel = new Button(Messages.of("common.cancel"));
-    cancel.setOnAction(_ -> workspace.discardPending());
+    cancel.setOnAction(_ -> workspace.attempts().discardPending());
     ScrollPane scroll = new ScrollPane(list);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(title, forAll(), scroll, new HBox(8, bring, cancel));
-    workspace.onAttempt(Attempt::styleImport, coming -> coming.ifPresent(this::open));
+    workspace.attempts().onChange(Attempt::styleImport, coming -> coming.ifPresent(this::open));
   }
 
   private Node forAll() {
@@ -78,7 +78,8 @@ public final class StyleImportPane extends VBox {
       button.getStyleClass().add("pill");
       button.setOnAction(_ ->
           workspace
-              .attempt()
+              .attempts()
+              .present()
               .styleImport()
               .ifPresent(arrival -> {
                 arrival
@@ -107,11 +108,13 @@ public final class StyleImportPane extends VBox {
             .withStyles(StyleBook.of(arrival.bundle().styles()));
     list.getChildren()
         .setAll(arrival.collisions().stream().map(one -> row(arrival, one, mine, theirs)).toList());
-    workspace.review(
-        new Review(
-            Messages.of("style-import-pane.import-styles-from-another-project"),
-            arrival.edit().apply(new ImportStyles(arrival.bundle(), choices)),
-            Messages.of("style-import-pane.import-them")));
+    workspace
+        .attempts()
+        .review(
+            new Review(
+                Messages.of("style-import-pane.import-styles-from-another-project"),
+                arrival.edit().apply(new ImportStyles(arrival.bundle(), choices)),
+                Messages.of("style-import-pane.import-them")));
   }
 
   private Node row(

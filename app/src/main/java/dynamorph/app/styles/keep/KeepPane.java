@@ -59,13 +59,15 @@ public final class KeepPane extends VBox {
 
   public KeepPane(Workspace workspace) {
     this.workspace = workspace;
-    workspace.onAttempt(
-        Attempt::isKeeping,
-        opening -> {
-          if (opening && !open()) {
-            workspace.closeKeeping();
-          }
-        });
+    workspace
+        .attempts()
+        .onChange(
+            Attempt::isKeeping,
+            opening -> {
+              if (opening && !open()) {
+                workspace.attempts().closeKeeping();
+              }
+            });
     getStyleClass().add("keep-pane");
     setId("keep-pane");
     ScrollPane scroll = new ScrollPane(list);
@@ -161,7 +163,7 @@ public final class KeepPane extends VBox {
     keep.setId("keep-style");
     keep.setOnAction(_ -> keep());
     Button cancel = new Button(Messages.of("common.cancel"));
-    cancel.setOnAction(_ -> workspace.closeKeeping());
+    cancel.setOnAction(_ -> workspace.attempts().closeKeeping());
     name.setOnAction(_ -> keep());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
@@ -244,7 +246,7 @@ public final class KeepPane extends VBox {
     Hyperlink follow = new Hyperlink(Messages.of("keep-pane.follow-it"));
     follow.setMinWidth(Region.USE_PREF_SIZE);
     follow.setOnAction(_ -> {
-      workspace.closeKeeping();
+      workspace.attempts().closeKeeping();
       workspace.apply(Follow.replacing(proposal.source(), found.style().id()).droppingLocal());
     });
     HBox row = new HBox(6, words, follow);
@@ -306,7 +308,7 @@ public final class KeepPane extends VBox {
     StyleId id = new StyleId(workspace.ids().next("style"));
     Style style = style(id, name.getText());
     if (workspace.apply(new KeepStyle(proposal.source(), style))) {
-      workspace.closeKeeping();
+      workspace.attempts().closeKeeping();
       workspace.pickedStyleProperty().set(Optional.of(id));
       workspace.tell(
           Notice.info(Messages.of("keep-pane.kept-select-other-texts-and-click", style.name())));

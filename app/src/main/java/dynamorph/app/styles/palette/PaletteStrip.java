@@ -45,7 +45,7 @@ public final class PaletteStrip extends VBox {
     head.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(head, chips);
     workspace.shownProperty().addListener((_, _, project) -> show(project.palette()));
-    workspace.attemptProperty().addListener((_, _, _) -> mark());
+    workspace.attempts().presentProperty().addListener((_, _, _) -> mark());
     show(workspace.project().palette());
   }
 
@@ -71,12 +71,12 @@ public final class PaletteStrip extends VBox {
         new Tooltip(
             Messages.of("palette-strip.press-to-edit-it-for-all", swatch.name(), swatch.colour())));
     chip.setAccessibleText(Messages.of("common.swatch", swatch.name()));
-    chip.setOnAction(_ -> workspace.openSwatch(swatch.id()));
+    chip.setOnAction(_ -> workspace.attempts().openSwatch(swatch.id()));
     return chip;
   }
 
   private void mark() {
-    Optional<String> open = workspace.attempt().swatch();
+    Optional<String> open = workspace.attempts().present().swatch();
     chips
         .getChildren()
         .forEach(node ->
@@ -89,7 +89,7 @@ public final class PaletteStrip extends VBox {
     int number = workspace.project().palette().swatches().size() + 1;
     Swatch fresh = new Swatch(id, Messages.of("common.swatch", number), Rgba.of(128, 128, 128));
     if (workspace.apply(new SetSwatch(fresh))) {
-      workspace.openSwatch(id);
+      workspace.attempts().openSwatch(id);
     }
   }
 

@@ -84,14 +84,18 @@ public final class SwatchPane extends VBox {
     grid.addRow(0, Controls.rowLabel(Messages.of("common.name")), name);
     grid.addRow(1, Controls.rowLabel(Messages.of("swatch-pane.colour")), colour.node());
     getChildren().addAll(banner, buttons(), grid);
-    workspace.onAttempt(
-        Attempt::swatch, id -> id.ifPresentOrElse(this::open, () -> draft = Optional.empty()));
-    workspace.onAttempt(
-        Attempt::review,
-        review -> {
-          commit.setDisable(review.isEmpty());
-          review.map(Review::edit).ifPresent(this::showPut);
-        });
+    workspace
+        .attempts()
+        .onChange(
+            Attempt::swatch, id -> id.ifPresentOrElse(this::open, () -> draft = Optional.empty()));
+    workspace
+        .attempts()
+        .onChange(
+            Attempt::review,
+            review -> {
+              commit.setDisable(review.isEmpty());
+              review.map(Review::edit).ifPresent(this::showPut);
+            });
   }
 
   private HBox buttons() {
@@ -99,10 +103,10 @@ public final class SwatchPane extends VBox {
     commit.setId("swatch-commit");
     commit.setTooltip(
         new Tooltip(Messages.of("swatch-pane.commit-change-it-everywhere-ctrl-enter")));
-    commit.setOnAction(_ -> workspace.commitPending());
+    commit.setOnAction(_ -> workspace.attempts().commitPending());
     Button close = new Button(Messages.of("common.close"));
     close.setTooltip(new Tooltip(Messages.of("swatch-pane.leave-it-as-it-was-esc")));
-    close.setOnAction(_ -> workspace.discardPending());
+    close.setOnAction(_ -> workspace.attempts().discardPending());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox row = new HBox(8, commit, close, gap, delete);
@@ -159,7 +163,7 @@ public final class SwatchPane extends VBox {
   }
 
   private void delete(Swatch swatch, Optional<String> replacement) {
-    workspace.discardPending();
+    workspace.attempts().discardPending();
     workspace
         .deviations()
         .doOrReview(
@@ -184,11 +188,13 @@ public final class SwatchPane extends VBox {
 
   private void change(Swatch changed) {
     draft = Optional.of(changed);
-    workspace.review(
-        new Review(
-            Messages.of("swatch-pane.change-swatch", changed.name()),
-            new SetSwatch(changed),
-            Messages.of("swatch-pane.commit")));
+    workspace
+        .attempts()
+        .review(
+            new Review(
+                Messages.of("swatch-pane.change-swatch", changed.name()),
+                new SetSwatch(changed),
+                Messages.of("swatch-pane.commit")));
     show(changed);
   }
 }

@@ -24,19 +24,21 @@ final class PendingControls {
     heldAs.setMinWidth(Region.USE_PREF_SIZE);
     heldAs.getStyleClass().add("held-as");
     heldAs.setAccessibleText(Messages.of("pending-controls.how-texts-that-are-left-out"));
-    heldAs.valueProperty().bindBidirectional(workspace.heldAsProperty());
+    heldAs.valueProperty().bindBidirectional(workspace.attempts().heldAsProperty());
   }
 
   /** How many texts are left out, and how they keep their look. */
   List<Node> nodes() {
-    int held = workspace.heldBackProperty().get().size();
+    int held = workspace.attempts().heldBackProperty().get().size();
     if (held == 0) {
       return List.of();
     }
     Label left = new Label(held + (Messages.of("pending-controls.keeps-its-look", held)));
     left.getStyleClass().add("quiet-words");
     left.setMinWidth(Region.USE_PREF_SIZE);
-    return workspace.attempt().desk().isPresent() ? List.of(left, heldAs) : List.of(left);
+    return workspace.attempts().present().desk().isPresent()
+        ? List.of(left, heldAs)
+        : List.of(left);
   }
 
   /**
@@ -44,20 +46,20 @@ final class PendingControls {
    * are on their panes.
    */
   List<Node> buttons() {
-    Optional<Review> review = workspace.attempt().review();
-    if (review.isEmpty() || workspace.attempt().hasOwnButtons()) {
+    Optional<Review> review = workspace.attempts().present().review();
+    if (review.isEmpty() || workspace.attempts().present().hasOwnButtons()) {
       return List.of();
     }
     Button commit = new Button(review.get().commitLabel());
     commit.getStyleClass().addAll("commit", "review-commit");
     commit.setMinWidth(Region.USE_PREF_SIZE);
     commit.setTooltip(new Tooltip(Messages.of("pending-controls.do-it-as-one-step-ctrl")));
-    commit.setOnAction(_ -> workspace.commitPending());
+    commit.setOnAction(_ -> workspace.attempts().commitPending());
     Button discard = new Button(Messages.of("pending-controls.discard"));
     discard.getStyleClass().add("review-discard");
     discard.setMinWidth(Region.USE_PREF_SIZE);
     discard.setTooltip(new Tooltip(Messages.of("pending-controls.leave-everything-as-it-was-esc")));
-    discard.setOnAction(_ -> workspace.discardPending());
+    discard.setOnAction(_ -> workspace.attempts().discardPending());
     return List.of(commit, discard);
   }
 }

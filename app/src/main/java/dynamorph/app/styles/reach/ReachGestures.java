@@ -34,7 +34,7 @@ final class ReachGestures {
       }
     });
     tile.setOnAction(_ -> {
-      if (selects || workspace.attempt().desk().isEmpty()) {
+      if (selects || workspace.attempts().present().desk().isEmpty()) {
         workspace.select(List.of(id));
       }
       stage.reveal(id);
@@ -50,15 +50,15 @@ final class ReachGestures {
 
   /** Leaves texts out of the pending change, or puts them back if all of them are left out. */
   void flipHeldBack(Set<LayerId> ids) {
-    if (workspace.pending().isEmpty()) {
+    if (workspace.attempts().pending().isEmpty()) {
       return;
     }
-    Set<LayerId> held = new HashSet<>(workspace.heldBackProperty().get());
+    Set<LayerId> held = new HashSet<>(workspace.attempts().heldBackProperty().get());
     if (held.containsAll(ids)) {
       held.removeAll(ids);
     } else {
       held.addAll(ids);
     }
-    workspace.heldBackProperty().set(Set.copyOf(held));
+    workspace.attempts().heldBackProperty().set(Set.copyOf(held));
   }
 }

@@ -73,7 +73,10 @@ public final class ReachStrip extends VBox {
     getChildren().addAll(words, scroll);
     watch.reportProperty().addListener((_, _, report) -> show(report));
     workspace.selectionProperty().addListener((_, _, _) -> markSelected());
-    workspace.attemptProperty().addListener((_, _, _) -> show(watch.reportProperty().get()));
+    workspace
+        .attempts()
+        .presentProperty()
+        .addListener((_, _, _) -> show(watch.reportProperty().get()));
     workspace.view().reachProperty().addListener((_, _, _) -> show(watch.reportProperty().get()));
     show(watch.reportProperty().get());
   }
@@ -81,7 +84,7 @@ public final class ReachStrip extends VBox {
   private void show(Optional<ReachReport> report) {
     boolean shown =
         !workspace.view().reachProperty().get()
-            && (report.isPresent() || workspace.attempt().review().isPresent());
+            && (report.isPresent() || workspace.attempts().present().review().isPresent());
     setVisible(shown);
     setManaged(shown);
     showWords(report);
@@ -102,7 +105,7 @@ public final class ReachStrip extends VBox {
 
   private void showWords(Optional<ReachReport> report) {
     List<Node> shown = new ArrayList<>();
-    Optional<Review> review = workspace.attempt().review();
+    Optional<Review> review = workspace.attempts().present().review();
     boolean comparing = report.map(ReachReport::comparing).orElse(false);
     Label title =
         new Label(

@@ -331,7 +331,7 @@ public final class ReachView extends VBox {
         count == 0
             ? Messages.of("reach-view.click-texts-to-select-them")
             : Messages.of("reach-view.selected", count));
-    drop.setDisable(count == 0 || workspace.pending().isPresent());
+    drop.setDisable(count == 0 || workspace.attempts().pending().isPresent());
     boolean comparing = watch.reportProperty().get().map(ReachReport::comparing).orElse(false);
     leaveOut.setVisible(comparing);
     leaveOut.setManaged(comparing);

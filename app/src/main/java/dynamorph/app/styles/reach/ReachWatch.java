@@ -98,8 +98,8 @@ public final class ReachWatch implements AutoCloseable {
     this.followers = Followers.of(workspace.project());
     stage.frameProperty().addListener((_, _, frame) -> frame.ifPresent(this::framed));
     workspace.pickedStyleProperty().addListener((_, _, _) -> update());
-    workspace.attemptProperty().addListener((_, _, _) -> update());
-    workspace.attemptProperty().addListener((_, _, _) -> update());
+    workspace.attempts().presentProperty().addListener((_, _, _) -> update());
+    workspace.attempts().presentProperty().addListener((_, _, _) -> update());
     update();
   }
 
@@ -124,12 +124,13 @@ public final class ReachWatch implements AutoCloseable {
     Optional<Scene> scene = stage.whole();
     Optional<StyleId> style =
         workspace
-            .attempt()
+            .attempts()
+            .present()
             .desk()
             .map(desk -> desk.original().id())
             .or(() -> workspace.pickedStyleProperty().get())
             .filter(id -> workspace.project().styles().find(id).isPresent());
-    boolean comparing = workspace.pending().isPresent();
+    boolean comparing = workspace.attempts().pending().isPresent();
     if (scene.isEmpty() || !comparing && style.isEmpty()) {
       next.set(null);
       report.set(Optional.empty());
@@ -141,12 +142,13 @@ public final class ReachWatch implements AutoCloseable {
   private void request(Scene scene, Optional<StyleId> style, boolean comparing) {
     String title =
         workspace
-            .attempt()
+            .attempts()
+            .present()
             .review()
             .map(review -> review.title())
             .orElseGet(() ->
                 style.flatMap(workspace.project().styles()::find).map(Style::name).orElse(""));
-    Set<LayerId> held = workspace.heldBackProperty().get();
+    Set<LayerId> held = workspace.attempts().heldBackProperty().get();
     Request request =
         new Request(
             ++number,

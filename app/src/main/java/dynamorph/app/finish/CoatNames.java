@@ -1,0 +1,45 @@
+package dynamorph.app.finish;
+
+import dynamorph.app.message.Messages;
+import dynamorph.app.property.Subject;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.value.CoatKind;
+import dynamorph.model.value.StrokePosition;
+import java.util.Optional;
+
+/** What coats and effects are called: their own name, else what they are. */
+final class CoatNames {
+  private CoatNames() {}
+
+  static String ofCoat(Subject now, Address coat) {
+    Optional<CoatKind> kind = now.shown(Properties.COAT_KIND.at(coat)).value();
+    if (kind.isEmpty()) {
+      return coat.coat();
+    }
+    String own = now.shown(Properties.COAT_NAME.at(coat)).value().orElse("");
+    if (!own.isBlank()) {
+      return own;
+    }
+    if (kind.get() == CoatKind.FILL) {
+      return Messages.of("finish-editor.fill-2");
+    }
+    StrokePosition position =
+        now.shown(Properties.STROKE_POSITION.at(coat)).value().orElse(StrokePosition.CENTRE);
+    return switch (position) {
+      case INSIDE -> Messages.of("finish-editor.stroke-inside");
+      case CENTRE -> Messages.of("finish-editor.stroke-2");
+      case OUTSIDE -> Messages.of("finish-editor.stroke-outside");
+    };
+  }
+
+  static String ofEffect(Subject now, Address effect) {
+    String own = now.shown(Properties.EFFECT_NAME.at(effect)).value().orElse("");
+    return own.isBlank()
+        ? now.shown(Properties.EFFECT_KIND.at(effect))
+            .value()
+            .map(FinishRows::name)
+            .orElse(effect.effect())
+        : own;
+  }
+}
