@@ -125,17 +125,7 @@ public final class LayerActions {
   public void take(byte[] bytes, Artboard board) {
     try {
       Project from = TextFragment.read(bytes);
-      List<Layer> texts = from.layers().toList();
-      List<Layer> copies =
-          texts.stream()
-              .map(this::copyOf)
-              .map(layer -> workspace.playback().timed(board, layer))
-              .toList();
-      workspace
-          .attempts()
-          .importStyles(
-              StyleBundle.of(from, texts), styles -> new ImportLayers(styles, board.id(), copies));
-      workspace.select(copies.stream().map(Layer::id).toList());
+      bring(from, from.layers().toList(), board);
     } catch (IOException wrong) {
       workspace.tell(
           Notice.problem(
@@ -173,7 +163,10 @@ public final class LayerActions {
             Messages.of("layer-actions.paste"),
             Map.of(board.id(), copied.stream().map(layer -> on(board, layer)).toList()));
       } else {
-        bring(board);
+        bring(
+            copiedFrom,
+            copied.stream().map(layer -> DetachFromTrack.of(copiedFrom, layer)).toList(),
+            board);
       }
     });
   }
@@ -191,19 +184,16 @@ public final class LayerActions {
   }
 
   /** Texts of another project bring their styles. */
-  private void bring(Artboard board) {
-    List<Layer> alone =
-        copied.stream().map(layer -> DetachFromTrack.of(copiedFrom, layer)).toList();
+  private void bring(Project from, List<Layer> texts, Artboard board) {
     List<Layer> copies =
-        alone.stream()
+        texts.stream()
             .map(this::copyOf)
             .map(layer -> workspace.playback().timed(board, layer))
             .toList();
     workspace
         .attempts()
         .importStyles(
-            StyleBundle.of(copiedFrom, alone),
-            styles -> new ImportLayers(styles, board.id(), copies));
+            StyleBundle.of(from, texts), styles -> new ImportLayers(styles, board.id(), copies));
     workspace.select(copies.stream().map(Layer::id).toList());
   }
 

@@ -44,7 +44,7 @@ import org.testfx.util.WaitForAsyncUtils;
 final class Driver {
   private static final int PATIENCE_SECONDS = 20;
 
-  private final FxRobot robot = new FxRobot();
+  private final FxRobot robot = new Hand();
   private final MainWindow window;
   private final Answers answers;
 
@@ -95,10 +95,10 @@ final class Driver {
     this.answers = answers;
   }
 
-  /** Opens the window; on the interface thread. */
   /** The window of the journey before; left open, every journey would keep its window. */
   private static Optional<MainWindow> before = Optional.empty();
 
+  /** Opens the window; on the interface thread. */
   static Driver open(Stage stage, Project project, Path userFolder) {
     before.ifPresent(MainWindow::close);
     Theme.loadFonts();
@@ -188,12 +188,12 @@ final class Driver {
     } catch (TimeoutException never) {
       throw new AssertionError("waited in vain until " + what, never);
     }
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(1);
   }
 
   /** Waits until the stage shows the project as it is. */
   Driver settle() {
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     waitFor(
         "the stage shows the project",
         () -> WaitForAsyncUtils.asyncFx(() -> window.stage().isUpToDate()).get());

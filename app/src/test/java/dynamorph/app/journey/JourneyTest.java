@@ -2,7 +2,6 @@ package dynamorph.app.journey;
 
 import dynamorph.demo.LongHour;
 import dynamorph.model.Project;
-import java.io.IOException;
 import java.nio.file.Path;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
@@ -20,17 +19,14 @@ abstract class JourneyTest extends ApplicationTest {
   Driver driver;
 
   @Override
-  public void start(Stage stage) throws IOException {
-    driver = Driver.open(stage, demo, java.nio.file.Files.createTempDirectory("dynamorph-journey"));
+  public void start(Stage stage) {
+    driver = Driver.open(stage, demo, folder.resolve("user"));
   }
 
-  /**
-   * Begins with the pointer out of the way, and no press so recent that the next would count as its
-   * second.
-   */
+  /** Begins with the pointer out of the way. */
   @BeforeEach
   void settle() {
-    driver.robot().moveTo("#search").sleep(500);
+    driver.robot().moveTo("#search");
     driver.settle();
   }
 

@@ -141,8 +141,6 @@ class TextJourneyTest extends JourneyTest {
   void textsAreMovedByDraggingAndByArrows() {
     Driver.needsADisplay();
     driver.pressText("web-open");
-    // a click so soon after would be the second of two and edit the text
-    driver.robot().sleep(600);
     double before = y("web-open");
     Point2D middle = driver.middleOf("web-open");
     driver.robot().drag(middle).moveBy(0, -10).dropBy(0, -20);
@@ -166,12 +164,10 @@ class TextJourneyTest extends JourneyTest {
   void aWordAndAParagraphAreSelectedByPressingAgain() {
     driver.robot().doubleClickOn(driver.middleOf("entrance-subtitle"));
     driver.settle();
-    driver.robot().sleep(600);
     driver.robot().doubleClickOn(driver.middleOf("entrance-subtitle"));
     driver.settle();
     int word = cursor().range().length();
     assertThat(word).isBetween(1, 8);
-    driver.robot().sleep(600);
     // three in a row, with nothing to wait for in between: a slow machine would make it two and one
     Point2D place = driver.middleOf("entrance-subtitle");
     driver.robot().doubleClickOn(place).clickOn();

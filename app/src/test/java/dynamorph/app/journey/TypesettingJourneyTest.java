@@ -66,7 +66,6 @@ class TypesettingJourneyTest extends JourneyTest {
     driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("label-3-text"))));
     driver.robot().interact(driver.stage()::fitSelection);
     driver.settle();
-    driver.robot().sleep(500);
     driver.robot().moveTo(driver.middleOf("label-3-text"));
     for (int press = 0; press < 3; press++) {
       driver.robot().clickOn(MouseButton.PRIMARY);

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -57,6 +58,11 @@ final class JsonCursor {
     } catch (IllegalArgumentException refused) {
       throw wrong(String.valueOf(refused.getMessage()));
     }
+  }
+
+  /** The same, with names that are given as a list. */
+  JsonCursor only(List<String> known, String... more) {
+    return only(Stream.concat(known.stream(), Stream.of(more)).toArray(String[]::new));
   }
 
   /** Refuses fields that the format does not have. */

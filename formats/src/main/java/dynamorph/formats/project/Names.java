@@ -1,5 +1,7 @@
 package dynamorph.formats.project;
 
+import java.util.List;
+
 /** Every word of the file format. */
 final class Names {
   static final String FORMAT = "dynamorph-project";
@@ -90,4 +92,8 @@ final class Names {
   static final String GAP = "gap";
 
   private Names() {}
+
+  /** What every artboard has. */
+  static final List<String> OF_ARTBOARD =
+      List.of(ID, NAME, WIDTH, HEIGHT, UNIT, BACKGROUND, X, Y, LAYERS);
 }

@@ -137,18 +137,7 @@ final class ProjectReader {
   }
 
   private Artboard artboard(JsonCursor cursor) {
-    cursor.only(
-        Names.ID,
-        Names.NAME,
-        Names.WIDTH,
-        Names.HEIGHT,
-        Names.UNIT,
-        Names.BACKGROUND,
-        Names.X,
-        Names.Y,
-        Names.LAYERS,
-        Names.BASE_STYLE,
-        Names.TIMELINE);
+    cursor.only(Names.OF_ARTBOARD, Names.BASE_STYLE, Names.TIMELINE);
     return cursor.checked(() ->
         new Artboard(
             new ArtboardId(cursor.field(Names.ID).text()),

@@ -147,16 +147,7 @@ public final class ProjectSchema {
             Map.entry(Names.BASE_STYLE, pattern(ID)),
             Map.entry(Names.TIMELINE, timeline()),
             Map.entry(Names.LAYERS, list(layer))),
-        List.of(
-            Names.ID,
-            Names.NAME,
-            Names.WIDTH,
-            Names.HEIGHT,
-            Names.UNIT,
-            Names.BACKGROUND,
-            Names.X,
-            Names.Y,
-            Names.LAYERS));
+        Names.OF_ARTBOARD);
     schema.putObject("$defs").set("properties", properties());
     return schema;
   }

@@ -3,8 +3,10 @@ package dynamorph.model.message;
 import com.ibm.icu.text.MessageFormat;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Map;
 import java.util.MissingResourceException;
 import java.util.ResourceBundle;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Text that people read, by key, from a resource bundle. A text is a pattern of ICU's
@@ -17,6 +19,7 @@ import java.util.ResourceBundle;
 public final class MessageBundle {
   private final ResourceBundle bundle;
   private final Locale locale;
+  private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
 
   private MessageBundle(ResourceBundle bundle, Locale locale) {
     this.bundle = bundle;
@@ -91,6 +94,11 @@ public final class MessageBundle {
         shown[index] = String.valueOf(shown[index]);
       }
     }
-    return new MessageFormat(pattern, locale).format(shown, new StringBuffer(), null).toString();
+    MessageFormat format =
+        formats.computeIfAbsent(pattern, wanted -> new MessageFormat(wanted, locale));
+    // ICU's formats are for one thread at a time
+    synchronized (format) {
+      return format.format(shown, new StringBuffer(), null).toString();
+    }
   }
 }

@@ -35,29 +35,9 @@ public final class Properties extends EffectProperties {
           PlateExtent.LAYER,
           "");
   public static final Property<BoxLengths> PLATE_PADDING =
-      painted(
-          "plate-padding",
-          FINISH,
-          Level.LAYER,
-          new ValueType.Written<>(
-              BoxLengths.class,
-              BoxLengths::parse,
-              Registry.AROUND,
-              Messages.of("properties.lengths-such-as-0-2-em")),
-          BoxLengths.pairs(Length.em(0.2), Length.em(0.4)),
-          "");
+      around("plate-padding", BoxLengths.pairs(Length.em(0.2), Length.em(0.4)));
   public static final Property<BoxLengths> PLATE_RADIUS =
-      painted(
-          "plate-radius",
-          FINISH,
-          Level.LAYER,
-          new ValueType.Written<>(
-              BoxLengths.class,
-              BoxLengths::parse,
-              Registry.AROUND,
-              Messages.of("properties.lengths-such-as-0-2-em")),
-          BoxLengths.all(Length.ZERO),
-          "");
+      around("plate-radius", BoxLengths.all(Length.ZERO));
   public static final Property<Length> PLATE_MINIMUM_WIDTH =
       painted("plate-minimum-width", FINISH, Level.LAYER, Registry.LENGTH, Length.ZERO, "");
 
@@ -70,21 +50,9 @@ public final class Properties extends EffectProperties {
           Anchor.TOP_LEFT,
           "");
   public static final Property<Double> POSITION_X =
-      layout(
-          "position-x",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
-          0.0,
-          "");
+      number("position-x", new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"), 0.0, "");
   public static final Property<Double> POSITION_Y =
-      layout(
-          "position-y",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"),
-          0.0,
-          "");
+      number("position-y", new ValueType.Number(-Registry.FAR, Registry.FAR, "pt"), 0.0, "");
   public static final Property<FrameArea> RELATIVE_TO =
       layout(
           "relative-to",
@@ -94,62 +62,24 @@ public final class Properties extends EffectProperties {
           FrameArea.FRAME,
           "in-the-frame");
   public static final Property<Double> SHARE_X =
-      layout(
-          "share-x",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(-1000, 1000, "%"),
-          0.0,
-          "in-the-frame");
+      number("share-x", new ValueType.Number(-1000, 1000, "%"), 0.0, "in-the-frame");
   public static final Property<Double> SHARE_Y =
-      layout(
-          "share-y",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(-1000, 1000, "%"),
-          0.0,
-          "in-the-frame");
+      number("share-y", new ValueType.Number(-1000, 1000, "%"), 0.0, "in-the-frame");
   public static final Property<Double> BOX_SHARE =
-      layout(
-          "box-share",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, 1000, "%"),
-          0.0,
-          "in-the-frame");
+      number("box-share", new ValueType.Number(0, 1000, "%"), 0.0, "in-the-frame");
   public static final Property<Double> ROTATION =
-      layout(
-          "rotation", PLACEMENT, Level.LAYER, new ValueType.Number(-360, 360, "\u00b0"), 0.0, "");
+      number("rotation", new ValueType.Number(-360, 360, "\u00b0"), 0.0, "");
   public static final Property<BoxFit> BOX =
       layout("box", PLACEMENT, Level.LAYER, new ValueType.Choice<>(BoxFit.class), BoxFit.POINT, "");
   public static final Property<Double> BOX_WIDTH =
-      layout(
-          "box-width",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, Registry.FAR, "pt"),
-          200.0,
-          "");
+      number("box-width", new ValueType.Number(0, Registry.FAR, "pt"), 200.0, "");
   public static final Property<Double> BOX_HEIGHT =
-      layout(
-          "box-height",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, Registry.FAR, "pt"),
-          100.0,
-          "");
+      number("box-height", new ValueType.Number(0, Registry.FAR, "pt"), 100.0, "");
 
   public static final Property<Double> COLUMNS =
-      layout(
-          "columns", PLACEMENT, Level.LAYER, new ValueType.Number(1, 20, ""), 1.0, "columns-grid");
+      number("columns", new ValueType.Number(1, 20, ""), 1.0, "columns-grid");
   public static final Property<Double> GUTTER =
-      layout(
-          "gutter",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, Registry.FAR, "pt"),
-          12.0,
-          "columns-grid");
+      number("gutter", new ValueType.Number(0, Registry.FAR, "pt"), 12.0, "columns-grid");
   public static final Property<VerticalAlignment> VERTICAL_ALIGNMENT =
       layout(
           "vertical-alignment",
@@ -159,26 +89,31 @@ public final class Properties extends EffectProperties {
           VerticalAlignment.TOP,
           "columns-grid");
   public static final Property<Double> BASELINE_GRID =
-      layout(
-          "baseline-grid",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(0, Registry.FAR, "pt"),
-          0.0,
-          "columns-grid");
+      number("baseline-grid", new ValueType.Number(0, Registry.FAR, "pt"), 0.0, "columns-grid");
   public static final Property<Double> SHRINK_TO =
-      layout(
-          "shrink-to",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Number(1, 100, "%"),
-          50.0,
-          "columns-grid");
+      number("shrink-to", new ValueType.Number(1, 100, "%"), 50.0, "columns-grid");
 
   /** What lies at the bottom of every cascade: the defaults, and one black fill. */
   public static final PropertySet DEFAULTS = defaults();
 
   private Properties() {}
+
+  /** A number that says where a layer stands. */
+  private static Property<Double> number(
+      String id, ValueType.Number type, double value, String group) {
+    return layout(id, PLACEMENT, Level.LAYER, type, value, group);
+  }
+
+  /** Lengths around a plate: one for all sides or corners, or one for each. */
+  private static Property<BoxLengths> around(String id, BoxLengths value) {
+    ValueType<BoxLengths> type =
+        new ValueType.Written<>(
+            BoxLengths.class,
+            BoxLengths::parse,
+            Registry.AROUND,
+            Messages.of("properties.lengths-such-as-0-2-em"));
+    return painted(id, FINISH, Level.LAYER, type, value, "");
+  }
 
   /** All properties, in the order in which they are shown and filed. */
   public static List<Property<?>> all() {

@@ -23,6 +23,7 @@ import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 
 /** Draws specimens of styles and thumbnails of texts. Safe on any thread. */
@@ -69,17 +70,14 @@ public final class SpecimenPainter {
     Box content = layout.content();
     double middle = (content.y() + content.bottom()) / 2;
     double left = look.plate().coats().isEmpty() ? 0 : look.plate().padding().left();
-    return draw(
-        width,
-        height,
-        scale,
-        ground,
+    Consumer<Canvas> drawing =
         canvas -> {
           canvas.translate(MARGIN, height / 2f);
           canvas.scale((float) factor, (float) factor);
           canvas.translate((float) (left - line.left()), (float) -middle);
           maker.painter().paint(canvas, layout, look);
-        });
+        };
+    return draw(width, height, scale, ground, drawing);
   }
 
   /**
@@ -99,17 +97,14 @@ public final class SpecimenPainter {
     double fit = Math.min(1, (width - 4) / Math.max(1, layout.width()));
     Line line = layout.lines().getFirst();
     double middle = (line.top() + line.bottom()) / 2;
-    return draw(
-        width,
-        height,
-        scale,
-        background,
+    Consumer<Canvas> drawing =
         canvas -> {
           canvas.translate(2, height / 2f);
           canvas.scale((float) fit, (float) fit);
           canvas.translate(0, (float) -middle);
           maker.painter().paint(canvas, layout, look);
-        });
+        };
+    return draw(width, height, scale, background, drawing);
   }
 
   /**
@@ -124,18 +119,15 @@ public final class SpecimenPainter {
     TextLayout layout = maker.typesetter().layout(layer.story(), resolved);
     Box ink = maker.painter().bounds(layout, resolved).with(layout.content());
     double fit = Math.min(1, Math.min(width * ROOM / ink.width(), height * ROOM / ink.height()));
-    return draw(
-        width,
-        height,
-        scale,
-        background,
+    Consumer<Canvas> drawing =
         canvas -> {
           canvas.translate(width / 2f, height / 2f);
           canvas.scale((float) fit, (float) fit);
           canvas.translate(
               (float) -(ink.x() + ink.width() / 2), (float) -(ink.y() + ink.height() / 2));
           maker.painter().paint(canvas, layout, resolved);
-        });
+        };
+    return draw(width, height, scale, background, drawing);
   }
 
   /** How much of a small picture words may take up. */
@@ -175,11 +167,7 @@ public final class SpecimenPainter {
             .min()
             .orElseThrow();
     boolean cropped = factor > fit(ink, width, height);
-    return draw(
-        width,
-        height,
-        scale,
-        background,
+    Consumer<Canvas> drawing =
         canvas -> {
           if (cropped) {
             canvas.translate(6, 5);
@@ -192,7 +180,8 @@ public final class SpecimenPainter {
                 (float) -(ink.x() + ink.width() / 2), (float) -(ink.y() + ink.height() / 2));
           }
           maker.painter().paint(canvas, text.layout(), text.look());
-        });
+        };
+    return draw(width, height, scale, background, drawing);
   }
 
   private static Box inkAndContent(PlacedLayer text) {
@@ -218,20 +207,12 @@ public final class SpecimenPainter {
   }
 
   private static Pixels draw(
-      int width,
-      int height,
-      double scale,
-      Rgba background,
-      java.util.function.Consumer<Canvas> drawing) {
+      int width, int height, double scale, Rgba background, Consumer<Canvas> drawing) {
     return draw(width, height, scale, new Backdrop.Plain(background), drawing);
   }
 
   private static Pixels draw(
-      int width,
-      int height,
-      double scale,
-      Backdrop ground,
-      java.util.function.Consumer<Canvas> drawing) {
+      int width, int height, double scale, Backdrop ground, Consumer<Canvas> drawing) {
     return Pixels.draw(
         (int) Math.ceil(width * scale),
         (int) Math.ceil(height * scale),

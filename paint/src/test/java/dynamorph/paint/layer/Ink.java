@@ -4,6 +4,7 @@ import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.IntPredicate;
 
 /**
@@ -20,6 +21,18 @@ record Ink(Pixels pixels, double scale, int x0, int y0, int x1, int y1) {
 
   static Ink of(Pixels pixels, double scale) {
     return new Ink(pixels, scale, 0, 0, pixels.width(), pixels.height());
+  }
+
+  @Override
+  public String toString() {
+    return String.format(
+        Locale.ROOT,
+        "%.1f of ink from (%.1f, %.1f) to (%.1f, %.1f)",
+        amount(),
+        left(),
+        top(),
+        right(),
+        bottom());
   }
 
   double left() {

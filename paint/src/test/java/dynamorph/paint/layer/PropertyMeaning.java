@@ -56,6 +56,11 @@ record PropertyMeaning(
             "size", "10 pt");
   }
 
+  @Override
+  public String toString() {
+    return path + " from " + from + " to " + to;
+  }
+
   PropertyMeaning words(String others) {
     return new PropertyMeaning(path, from, to, others, given, expected);
   }
@@ -66,7 +71,13 @@ record PropertyMeaning(
   }
 
   void check() {
-    expected.accept(painted(words, value(from)), painted(words, value(to)));
+    Ink before = painted(words, value(from));
+    Ink after = painted(words, value(to));
+    try {
+      expected.accept(before, after);
+    } catch (AssertionError wrong) {
+      throw new AssertionError(this + ": " + before + " became " + after, wrong);
+    }
   }
 
   /** Paints with a value of a range's end, and whatever it looks like. */

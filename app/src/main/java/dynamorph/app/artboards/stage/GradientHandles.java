@@ -59,6 +59,11 @@ final class GradientHandles {
       return hand.coat();
     }
 
+    /** The same with other ends. */
+    Laid between(double fromX, double fromY, double toX, double toY) {
+      return new Laid(hand, kind, found, box, values, fromX, fromY, toX, toY);
+    }
+
     double middleX() {
       return box.x() + Coats.value(values, Properties.GRADIENT_X.at(coat())) / 100 * box.width();
     }
@@ -123,45 +128,26 @@ final class GradientHandles {
     double offset = Coats.value(values, Properties.GRADIENT_OFFSET.at(coat)) / 100;
     double x = box.x() + Coats.value(values, Properties.GRADIENT_X.at(coat)) / 100 * box.width();
     double y = box.y() + Coats.value(values, Properties.GRADIENT_Y.at(coat)) / 100 * box.height();
+    Laid subject = new Laid(hand, kind, found, box, values, x, y, x, y);
     return switch (kind) {
       case LINEAR -> {
         double length = length(box, angle) * scale;
         double from = (offset - 0.5) * length;
-        yield new Laid(
-            hand,
-            kind,
-            found,
-            box,
-            values,
+        double to = from + length;
+        yield subject.between(
             x + Math.cos(angle) * from,
             y + Math.sin(angle) * from,
-            x + Math.cos(angle) * (from + length),
-            y + Math.sin(angle) * (from + length));
+            x + Math.cos(angle) * to,
+            y + Math.sin(angle) * to);
       }
-      case RADIAL ->
-          new Laid(
-              hand,
-              kind,
-              found,
-              box,
-              values,
-              x + offset * box.width() / 2 * scale,
-              y,
-              x + (1 + offset) * box.width() / 2 * scale,
-              y);
+      case RADIAL -> {
+        double radius = box.width() / 2 * scale;
+        yield subject.between(x + offset * radius, y, x + (1 + offset) * radius, y);
+      }
       default -> {
         double far = Math.min(box.width(), box.height()) / 2;
         double turn = angle + offset * 2 * Math.PI;
-        yield new Laid(
-            hand,
-            kind,
-            found,
-            box,
-            values,
-            x,
-            y,
-            x + Math.cos(turn) * far,
-            y + Math.sin(turn) * far);
+        yield subject.between(x, y, x + Math.cos(turn) * far, y + Math.sin(turn) * far);
       }
     };
   }

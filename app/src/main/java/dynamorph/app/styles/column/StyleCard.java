@@ -3,7 +3,9 @@ package dynamorph.app.styles.column;
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
 import dynamorph.model.style.ColourLabel;
+import dynamorph.model.style.Style;
 import java.util.List;
+import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -51,7 +53,7 @@ final class StyleCard extends HBox {
   private final Label local = new Label();
   private final Region elbow = new Region();
   private final Circle dot = new Circle(4);
-  private final Tooltip note = new Tooltip();
+  private Optional<Content> content = Optional.empty();
 
   StyleCard() {
     setFocusTraversable(true);
@@ -103,14 +105,32 @@ final class StyleCard extends HBox {
     }
   }
 
-  void show(
-      dynamorph.model.style.Style style, int depth, int followers, long deviating, boolean base) {
-    getChildren().setAll(face);
-    if (depth > 0) {
-      elbow.setMinWidth(depth * INDENT);
-      elbow.setMaxWidth(depth * INDENT);
-      getChildren().addFirst(elbow);
+  /**
+   * What the card says.
+   *
+   * @param depth how many styles it is derived from
+   * @param followers how many texts follow the style
+   * @param deviating how many of those have local changes
+   * @param base whether plain text follows it
+   */
+  record Content(Style style, int depth, int followers, long deviating, boolean base) {}
+
+  /** Shows the style; where nothing differs, nothing is done. */
+  void show(Content wanted) {
+    if (content.filter(wanted::equals).isPresent()) {
+      return;
     }
+    if (content.map(Content::depth).filter(depth -> depth == wanted.depth()).isEmpty()) {
+      standIn(wanted.depth());
+    }
+    content = Optional.of(wanted);
+    tell(wanted.style(), wanted.followers(), wanted.deviating(), wanted.base());
+  }
+
+  private void standIn(int depth) {
+    elbow.setMinWidth(depth * INDENT);
+    elbow.setMaxWidth(depth * INDENT);
+    getChildren().setAll(depth > 0 ? List.of(elbow, face) : List.of(face));
     double width = WIDTH - depth * INDENT;
     specimen.setFitWidth(width - 2);
     specimen.setFitHeight(SPECIMEN_HEIGHT);
@@ -118,14 +138,16 @@ final class StyleCard extends HBox {
     clip.setArcWidth(12);
     clip.setArcHeight(12);
     specimen.setClip(clip);
+  }
+
+  private void tell(Style style, int followers, long deviating, boolean base) {
     name.setText(style.name());
     level.setText(base ? Messages.of("style-card.base") : style.level().label());
     count.setText(String.valueOf(followers));
     dot.setVisible(style.label().isPresent());
     dot.setManaged(style.label().isPresent());
     style.label().ifPresent(label -> dot.setFill(colour(label)));
-    note.setText(style.note());
-    name.setTooltip(style.note().isBlank() ? null : note);
+    name.setTooltip(style.note().isBlank() ? null : new Tooltip(style.note()));
     local.setText(deviating == 0 ? "" : Messages.of("common.local", deviating));
     showActions();
     String followed = Messages.of("count.follower", followers);

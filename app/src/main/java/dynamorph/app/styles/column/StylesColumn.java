@@ -315,7 +315,7 @@ public final class StylesColumn extends VBox {
     StyleCard card = cards.computeIfAbsent(style.id(), id -> gestures.install(new StyleCard(), id));
     boolean base = project.baseStyle().filter(style.id()::equals).isPresent();
     Followers.Count count = followers.count(style.id());
-    card.show(style, entry.depth(), count.all(), count.deviating(), base);
+    card.show(new StyleCard.Content(style, entry.depth(), count.all(), count.deviating(), base));
     int width = (int) (StyleCard.WIDTH - entry.depth() * StyleCard.INDENT) - 2;
     specimens.show(
         card.specimen, project, cascade, followers, style, width, (int) StyleCard.SPECIMEN_HEIGHT);

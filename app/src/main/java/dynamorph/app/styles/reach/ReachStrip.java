@@ -1,9 +1,6 @@
 package dynamorph.app.styles.reach;
 
-import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.message.Messages;
-import dynamorph.app.render.PictureService;
-import dynamorph.app.render.Studio;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
@@ -12,7 +9,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Supplier;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -38,8 +34,7 @@ public final class ReachStrip extends VBox {
   private static final int MOST = 60;
 
   private final Workspace workspace;
-  private final Supplier<Studio> studio;
-  private final PictureService pictures;
+  private final ReachSources sources;
   private final ReachWatch watch;
   private final ReachGestures gestures;
   private final HBox words = new HBox(14);
@@ -47,17 +42,11 @@ public final class ReachStrip extends VBox {
   private final PendingControls held;
   private final Map<LayerId, ReachTile> tiles = new HashMap<>();
 
-  public ReachStrip(
-      Workspace workspace,
-      StageView stage,
-      Supplier<Studio> studio,
-      PictureService pictures,
-      ReachWatch watch) {
-    this.workspace = workspace;
-    this.studio = studio;
-    this.pictures = pictures;
-    this.watch = watch;
-    this.gestures = new ReachGestures(workspace, stage, false);
+  public ReachStrip(ReachSources sources) {
+    this.sources = sources;
+    this.workspace = sources.workspace();
+    this.watch = sources.watch();
+    this.gestures = sources.gestures(false);
     this.held = new PendingControls(workspace);
     getStyleClass().add("reach-strip");
     setId("reach");
@@ -161,7 +150,7 @@ public final class ReachStrip extends VBox {
         tiles.computeIfAbsent(
             entry.id(),
             id -> {
-              ReachTile made = new ReachTile(studio, pictures, WIDTH);
+              ReachTile made = sources.tile(WIDTH);
               gestures.install(made, id);
               return made;
             });

@@ -1,10 +1,7 @@
 package dynamorph.app.styles.reach;
 
-import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
-import dynamorph.app.render.PictureService;
-import dynamorph.app.render.Studio;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.Target;
@@ -18,7 +15,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -75,8 +71,7 @@ public final class ReachView extends VBox {
   private record Row(String heading, List<ReachReport.Entry> entries, boolean comparing) {}
 
   private final Workspace workspace;
-  private final Supplier<Studio> studio;
-  private final PictureService pictures;
+  private final ReachSources sources;
   private final ReachWatch watch;
   private final ReachGestures gestures;
   private final Label title = new Label();
@@ -93,17 +88,11 @@ public final class ReachView extends VBox {
   private Show show = Show.ALL;
   private boolean listing;
 
-  public ReachView(
-      Workspace workspace,
-      StageView stage,
-      Supplier<Studio> studio,
-      PictureService pictures,
-      ReachWatch watch) {
-    this.workspace = workspace;
-    this.studio = studio;
-    this.pictures = pictures;
-    this.watch = watch;
-    this.gestures = new ReachGestures(workspace, stage, true);
+  public ReachView(ReachSources sources) {
+    this.sources = sources;
+    this.workspace = sources.workspace();
+    this.watch = sources.watch();
+    this.gestures = sources.gestures(true);
     this.controls = new PendingControls(workspace);
     getStyleClass().add("reach-view");
     setId("reach-view");
@@ -124,7 +113,7 @@ public final class ReachView extends VBox {
             update();
             requestFocus();
           } else {
-            stage.requestFocus();
+            sources.stage().requestFocus();
           }
         });
     list.widthProperty().addListener((_, _, _) -> update());
@@ -372,7 +361,7 @@ public final class ReachView extends VBox {
       }
       for (int index = 0; index < row.entries().size(); index++) {
         if (index == tiles.getChildren().size()) {
-          tiles.getChildren().add(new ReachTile(studio, pictures, TILE_WIDTH));
+          tiles.getChildren().add(sources.tile(TILE_WIDTH));
         }
         ReachTile tile = (ReachTile) tiles.getChildren().get(index);
         ReachReport.Entry entry = row.entries().get(index);

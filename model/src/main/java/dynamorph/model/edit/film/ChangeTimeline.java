@@ -123,16 +123,15 @@ public sealed interface ChangeTimeline extends Edit {
   record DeleteTrack(ArtboardId film, TrackId track) implements ChangeTimeline {
     @Override
     public Project applyTo(Project before) {
-      return mapped(
-          before,
-          film,
-          board -> {
-            List<Track> kept = new ArrayList<>(board.timeline().orElseThrow().tracks());
-            kept.removeIf(other -> other.id().equals(track));
-            List<Layer> layers = new ArrayList<>(board.layers());
-            layers.removeIf(layer -> layer.track().filter(track::equals).isPresent());
-            return board.withLayers(layers).mapTimeline(line -> line.withTracks(kept));
-          });
+      return mapped(before, film, this::without);
+    }
+
+    private Artboard without(Artboard board) {
+      List<Track> kept = new ArrayList<>(board.timeline().orElseThrow().tracks());
+      kept.removeIf(other -> other.id().equals(track));
+      List<Layer> layers = new ArrayList<>(board.layers());
+      layers.removeIf(layer -> layer.track().filter(track::equals).isPresent());
+      return board.withLayers(layers).mapTimeline(line -> line.withTracks(kept));
     }
 
     @Override
@@ -237,34 +236,31 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public Project applyTo(Project before) {
-      return mapped(
-          before,
-          film,
-          board -> {
-            List<Layer> layers = new ArrayList<>();
-            for (Layer layer : board.layers()) {
-              Optional<Timing> timing = layer.timing();
-              boolean cut =
-                  halves.containsKey(layer.id())
-                      && timing.isPresent()
-                      && timing.get().in().isBefore(at)
-                      && at.isBefore(timing.get().out());
-              if (!cut) {
-                layers.add(layer);
-                continue;
-              }
-              Timing whole = timing.get();
-              layers.add(
-                  layer.withTiming(
-                      whole.between(whole.in(), at).withFades(whole.fadeIn(), Time.ZERO)));
-              layers.add(
-                  layer
-                      .withId(requireNonNull(halves.get(layer.id())))
-                      .withTiming(
-                          whole.between(at, whole.out()).withFades(Time.ZERO, whole.fadeOut())));
-            }
-            return board.withLayers(layers);
-          });
+      return mapped(before, film, this::split);
+    }
+
+    private Artboard split(Artboard board) {
+      List<Layer> layers = new ArrayList<>();
+      for (Layer layer : board.layers()) {
+        Optional<Timing> timing = layer.timing();
+        boolean cut =
+            halves.containsKey(layer.id())
+                && timing.isPresent()
+                && timing.get().in().isBefore(at)
+                && at.isBefore(timing.get().out());
+        if (!cut) {
+          layers.add(layer);
+          continue;
+        }
+        Timing whole = timing.get();
+        layers.add(
+            layer.withTiming(whole.between(whole.in(), at).withFades(whole.fadeIn(), Time.ZERO)));
+        layers.add(
+            layer
+                .withId(requireNonNull(halves.get(layer.id())))
+                .withTiming(whole.between(at, whole.out()).withFades(Time.ZERO, whole.fadeOut())));
+      }
+      return board.withLayers(layers);
     }
 
     @Override
@@ -281,27 +277,26 @@ public sealed interface ChangeTimeline extends Edit {
 
     @Override
     public Project applyTo(Project before) {
-      return mapped(
-          before,
-          film,
-          board -> {
-            Map<TrackId, List<Timing>> gone = new HashMap<>();
-            List<Layer> kept = new ArrayList<>();
-            for (Layer layer : board.layers()) {
-              if (layers.contains(layer.id())) {
-                layer
-                    .timing()
-                    .ifPresent(timing ->
-                        gone.computeIfAbsent(timing.track(), _ -> new ArrayList<>()).add(timing));
-              } else {
-                kept.add(layer);
-              }
-            }
-            return board.withLayers(
-                kept.stream()
-                    .map(layer -> layer.withTiming(layer.timing().map(own -> moved(own, gone))))
-                    .toList());
-          });
+      return mapped(before, film, this::closed);
+    }
+
+    private Artboard closed(Artboard board) {
+      Map<TrackId, List<Timing>> gone = new HashMap<>();
+      List<Layer> kept = new ArrayList<>();
+      for (Layer layer : board.layers()) {
+        if (layers.contains(layer.id())) {
+          layer
+              .timing()
+              .ifPresent(timing ->
+                  gone.computeIfAbsent(timing.track(), _ -> new ArrayList<>()).add(timing));
+        } else {
+          kept.add(layer);
+        }
+      }
+      return board.withLayers(
+          kept.stream()
+              .map(layer -> layer.withTiming(layer.timing().map(own -> moved(own, gone))))
+              .toList());
     }
 
     private static Timing moved(Timing own, Map<TrackId, List<Timing>> gone) {

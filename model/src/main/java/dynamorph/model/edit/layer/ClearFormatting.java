@@ -19,17 +19,14 @@ import java.util.Set;
 public record ClearFormatting(Target target) implements Edit {
   @Override
   public Project applyTo(Project before) {
-    return before.mapLayers(
-        target.layers(),
-        layer ->
-            switch (target) {
-              case Target.Layers _ -> plain(layer);
-              case Target.Words words when words.range().isEmpty() ->
-                  layer.withStory(
-                      layer.story().mapParagraphs(words.range(), ClearFormatting::plain));
-              case Target.Words words ->
-                  layer.withStory(layer.story().mapSpans(words.range(), ClearFormatting::plain));
-            });
+    return target.map(before, ClearFormatting::plain, ClearFormatting::plain);
+  }
+
+  private static Layer plain(Layer layer, Target.Words words) {
+    return layer.withStory(
+        words.range().isEmpty()
+            ? layer.story().mapParagraphs(words.range(), ClearFormatting::plain)
+            : layer.story().mapSpans(words.range(), ClearFormatting::plain));
   }
 
   private static Layer plain(Layer layer) {

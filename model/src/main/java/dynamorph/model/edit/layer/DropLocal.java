@@ -40,13 +40,7 @@ public record DropLocal(Target target, Optional<Set<PropertyKey<?>>> only, Set<F
 
   @Override
   public Project applyTo(Project before) {
-    return before.mapLayers(
-        target.layers(),
-        layer ->
-            switch (target) {
-              case Target.Layers _ -> everywhere(layer);
-              case Target.Words words -> inWords(layer, words);
-            });
+    return target.map(before, this::everywhere, this::inWords);
   }
 
   private Layer everywhere(Layer layer) {
