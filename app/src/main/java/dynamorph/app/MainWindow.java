@@ -24,6 +24,7 @@ import dynamorph.app.fonts.FontsPane;
 import dynamorph.app.fonts.ProjectFamilies;
 import dynamorph.app.inspector.Inspector;
 import dynamorph.app.inspector.SelectionSubject;
+import dynamorph.app.message.Messages;
 import dynamorph.app.property.EditorContext;
 import dynamorph.app.property.Subject;
 import dynamorph.app.property.SubjectFace;
@@ -237,7 +238,7 @@ public final class MainWindow {
     try {
       studio = Studio.of(shown);
     } catch (DamagedFontException damaged) {
-      workspace.tell(Notice.problem(damaged.getMessage()));
+      workspace.tell(Notice.problem(Messages.reason(damaged)));
     }
   }
 

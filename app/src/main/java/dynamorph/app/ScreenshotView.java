@@ -1,5 +1,8 @@
 package dynamorph.app;
 
+import static java.util.Objects.requireNonNull;
+
+import dynamorph.app.message.Messages;
 import dynamorph.app.session.Desk;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.Sampling;
@@ -358,7 +361,7 @@ final class ScreenshotView {
 
   /** Brings the window into a state; some of it comes with the next frames. */
   static void show(MainWindow main, String view) {
-    VIEWS.get(view).accept(main);
+    requireNonNull(VIEWS.get(view)).accept(main);
   }
 
   private static void whenSettled(MainWindow main, int tries, Runnable then) {
@@ -393,7 +396,7 @@ final class ScreenshotView {
       List<String> words = ShownWords.of(main.scene().getRoot());
       SafeFile.write(file, stream -> ShownWords.write(picture, words, stream));
     } catch (IOException problem) {
-      System.err.println("dynamorph: " + problem.getMessage());
+      System.err.println("dynamorph: " + Messages.reason(problem));
       code = 1;
     }
     Platform.exit();

@@ -4,47 +4,17 @@ import dynamorph.model.Artboard;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.value.Rgba;
-import dynamorph.paint.Pixels;
-import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
-import dynamorph.paint.scene.SceneMaker;
-import dynamorph.paint.stage.StageRenderer;
 import dynamorph.paint.stage.View;
-import dynamorph.typeset.font.FontLibrary;
-import dynamorph.typeset.layout.Typesetter;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
-import org.openjdk.jmh.annotations.BenchmarkMode;
-import org.openjdk.jmh.annotations.Fork;
 import org.openjdk.jmh.annotations.Level;
-import org.openjdk.jmh.annotations.Measurement;
-import org.openjdk.jmh.annotations.Mode;
-import org.openjdk.jmh.annotations.OutputTimeUnit;
-import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
-import org.openjdk.jmh.annotations.State;
-import org.openjdk.jmh.annotations.TearDown;
-import org.openjdk.jmh.annotations.Warmup;
 
 /** Two hundred layers in the riveted finish, all in view at 1280 × 800. */
-@State(Scope.Benchmark)
-@BenchmarkMode(Mode.AverageTime)
-@OutputTimeUnit(TimeUnit.MILLISECONDS)
-@Warmup(iterations = 3, time = 2)
-@Measurement(iterations = 5, time = 2)
-@Fork(value = 1, jvmArgsAppend = "--enable-native-access=ALL-UNNAMED")
-public class FinishViewBench {
+public class FinishViewBench extends FrameBench {
   private static final int ACROSS = 10;
   private static final int DOWN = 20;
-  private static final Rgba SURROUND = Rgba.of(218, 214, 205);
 
-  private FontLibrary fonts;
-  private ExecutorService helpers;
-  private StageRenderer renderer;
-  private Pixels pixels;
   private Scene scene;
   private View view;
   private int turn;
@@ -52,10 +22,6 @@ public class FinishViewBench {
   /** A window that shows them all. */
   @Setup(Level.Trial)
   public void open() {
-    fonts = FontLibrary.shipped();
-    SceneMaker maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());
-    helpers = Executors.newFixedThreadPool(1);
-    renderer = new StageRenderer(maker.painter(), helpers, 1);
     Artboard board = Artboard.empty("a", "A", 8600, 5200, LengthUnit.PIXEL);
     for (int index = 0; index < ACROSS * DOWN; index++) {
       board =
@@ -68,19 +34,11 @@ public class FinishViewBench {
     }
     scene = maker.make(Project.empty("Bench").plus(board));
     view = new View(1280, 800, 0.148, 4, 4);
-    pixels = Pixels.blank(view.width(), view.height());
     render();
   }
 
   private boolean render() {
-    return renderer.render(scene, view, SURROUND, pixels, () -> false);
-  }
-
-  @TearDown(Level.Trial)
-  public void close() {
-    renderer.close();
-    helpers.shutdown();
-    fonts.close();
+    return render(scene, view);
   }
 
   /** The view by a few pixels. */

@@ -15,20 +15,11 @@ import dynamorph.model.value.Colour;
 import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Length;
-import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StrokePosition;
-import dynamorph.paint.Pixels;
-import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
-import dynamorph.paint.scene.SceneMaker;
-import dynamorph.paint.stage.StageRenderer;
 import dynamorph.paint.stage.View;
-import dynamorph.typeset.font.FontLibrary;
-import dynamorph.typeset.layout.Typesetter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -40,7 +31,6 @@ import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
-import org.openjdk.jmh.annotations.TearDown;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
@@ -56,7 +46,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(
     value = 1,
     jvmArgsAppend = {"--enable-native-access=ALL-UNNAMED", "-Xms2g", "-Xmx2g"})
-public class RestyleBench {
+public class RestyleBench extends FrameBench {
   private static final View VIEW = new View(1920, 1080, 1, 0, 0);
   private static final String[] WORDS =
       "harbour lantern river stone orbit velvet signal meadow copper winter".split(" ");
@@ -66,36 +56,19 @@ public class RestyleBench {
   @Param({"100", "1000", "10000"})
   public int texts;
 
-  private FontLibrary fonts;
-  private SceneMaker maker;
-  private ExecutorService helpers;
-  private StageRenderer renderer;
-  private Pixels pixels;
   private Project project;
   private Scene scene;
   private boolean second;
 
   @Setup
   public void open() {
-    fonts = FontLibrary.shipped();
-    maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());
-    helpers = Executors.newFixedThreadPool(1);
-    renderer = new StageRenderer(maker.painter(), helpers, 1);
-    pixels = Pixels.blank(VIEW.width(), VIEW.height());
     project = project();
     scene = maker.make(project);
     render();
   }
 
-  @TearDown
-  public void close() {
-    renderer.close();
-    helpers.shutdown();
-    fonts.close();
-  }
-
   private boolean render() {
-    return renderer.render(scene, VIEW, new Rgba(0xFFFFFFFF), pixels, () -> false);
+    return render(scene, VIEW);
   }
 
   private Project project() {

@@ -110,7 +110,7 @@ final class CheckCommand implements Callable<Integer> {
     if (json) {
       out.println(nodes.toPrettyString());
     } else {
-      out.println(all.size() + (Messages.of("check-command.problem", all.size())));
+      out.println(Messages.of("check-command.problem", all.size()));
     }
   }
 }

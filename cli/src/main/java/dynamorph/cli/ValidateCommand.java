@@ -54,7 +54,7 @@ final class ValidateCommand implements Callable<Integer> {
         .missingGlyphs()
         .forEach(code ->
             out.println(
-                place + Messages.of("validate-command.no-font-has", "U+%04X".formatted(code))));
+                Messages.of("validate-command.no-font-has", place, "U+%04X".formatted(code))));
     text.layout()
         .overset()
         .ifPresent(

@@ -156,7 +156,7 @@ public final class ArtboardDialog {
               .withBaseStyle(
                   base.getValue() == null ? Optional.empty() : base.getValue().map(Style::id)));
     } catch (IllegalArgumentException wrong) {
-      workspace.tell(Notice.problem(wrong.getMessage() + "."));
+      workspace.tell(Notice.problem(Messages.reason(wrong) + "."));
       return Optional.empty();
     }
   }

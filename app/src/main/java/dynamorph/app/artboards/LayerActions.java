@@ -29,6 +29,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntFunction;
 import java.util.function.Supplier;
 import javafx.scene.control.TextInputDialog;
 import javafx.scene.input.Clipboard;
@@ -47,6 +48,8 @@ public final class LayerActions {
 
   public LayerActions(Workspace workspace) {
     this.workspace = workspace;
+    this.copiedFrom = workspace.project();
+    this.lookFrom = workspace.project();
   }
 
   private List<Layer> selected() {
@@ -129,7 +132,7 @@ public final class LayerActions {
     } catch (IOException wrong) {
       workspace.tell(
           Notice.problem(
-              Messages.of("layer-actions.these-are-no-texts-that-can", wrong.getMessage())));
+              Messages.of("layer-actions.these-are-no-texts-that-can", Messages.reason(wrong))));
     }
   }
 
@@ -161,6 +164,7 @@ public final class LayerActions {
       if (copiedIn == workspace.openedProperty().get()) {
         add(
             Messages.of("layer-actions.paste"),
+            copies -> Messages.of("layer-actions.paste-texts", copies),
             Map.of(board.id(), copied.stream().map(layer -> on(board, layer)).toList()));
       } else {
         bring(
@@ -244,10 +248,19 @@ public final class LayerActions {
           .ifPresent(
               board -> byBoard.computeIfAbsent(board.id(), _ -> new ArrayList<>()).add(layer));
     }
-    add(Messages.of("layer-actions.duplicate"), byBoard);
+    add(
+        Messages.of("layer-actions.duplicate"),
+        copies -> Messages.of("layer-actions.duplicate-texts", copies),
+        byBoard);
   }
 
-  private void add(String verb, Map<ArtboardId, List<Layer>> byBoard) {
+  /**
+   * Adds copies of texts, and selects them.
+   *
+   * @param verb what is done on one artboard
+   * @param label what is done with so many texts
+   */
+  private void add(String verb, IntFunction<String> label, Map<ArtboardId, List<Layer>> byBoard) {
     List<Edit> edits = new ArrayList<>();
     List<LayerId> added = new ArrayList<>();
     byBoard.forEach((board, layers) -> {
@@ -255,8 +268,7 @@ public final class LayerActions {
       copies.forEach(copy -> added.add(copy.id()));
       edits.add(new ArrangeLayers.Add(board, copies, verb));
     });
-    String label = verb + (Messages.of("layer-actions.text", added.size()));
-    if (workspace.apply(Edit.together(label, edits.toArray(Edit[]::new)))) {
+    if (workspace.apply(Edit.together(label.apply(added.size()), edits.toArray(Edit[]::new)))) {
       workspace.select(added);
     }
   }

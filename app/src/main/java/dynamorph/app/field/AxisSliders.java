@@ -18,6 +18,7 @@ import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** A slider for each axis of a variable font, from its least to its most, and its named places. */
 public final class AxisSliders implements ValueEditor<AxisSettings> {
@@ -118,7 +119,7 @@ public final class AxisSliders implements ValueEditor<AxisSettings> {
     return row;
   }
 
-  private static String text(HarfBuzzFont.Axis axis, Double own) {
+  private static String text(HarfBuzzFont.Axis axis, @Nullable Double own) {
     if (own != null) {
       return Numbers.format(own);
     }

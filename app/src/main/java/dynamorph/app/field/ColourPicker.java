@@ -275,7 +275,7 @@ final class ColourPicker {
       }
       take(space.of(parts).faded(Math.clamp(parts[3] / 100, 0, 1)), new Object());
     } catch (IllegalArgumentException wrong) {
-      sink.refuse(wrong.getMessage());
+      sink.refuse(Messages.reason(wrong));
       redraw();
     }
   }
@@ -298,7 +298,7 @@ final class ColourPicker {
       try {
         take(ColourText.parse(written.getText()), new Object());
       } catch (IllegalArgumentException wrong) {
-        sink.refuse(wrong.getMessage());
+        sink.refuse(Messages.reason(wrong));
       }
     });
     Button dropper =

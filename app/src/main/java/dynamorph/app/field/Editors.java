@@ -27,6 +27,7 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
 
 /** Makes the editor that fits a property's type of value. */
 public final class Editors {
@@ -366,7 +367,7 @@ public final class Editors {
           }
 
           @Override
-          public V fromString(String text) {
+          public @Nullable V fromString(String text) {
             return null;
           }
         });

@@ -32,6 +32,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -272,7 +273,7 @@ public final class FontChooser {
         && (!asksForFacts() || suits(facts.get(family.name())));
   }
 
-  private boolean suits(FontTraits known) {
+  private boolean suits(@Nullable FontTraits known) {
     return known != null
         && (!variable.isSelected() || known.variable())
         && (ANY.equals(script.getValue())

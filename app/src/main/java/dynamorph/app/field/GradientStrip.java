@@ -170,7 +170,7 @@ final class GradientStrip implements ValueEditor<GradientStops> {
     try {
       sink.set(new GradientStops(changed), Optional.of(gesture));
     } catch (IllegalArgumentException tooMany) {
-      sink.refuse(tooMany.getMessage());
+      sink.refuse(Messages.reason(tooMany));
     }
   }
 

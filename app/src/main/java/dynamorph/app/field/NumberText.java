@@ -107,7 +107,7 @@ public final class NumberText<T> extends TextField {
       sink.set(parsed, Optional.empty());
       value.ifPresent(now -> show(Optional.of(now)));
     } catch (IllegalArgumentException wrong) {
-      sink.refuse(wrong.getMessage());
+      sink.refuse(Messages.reason(wrong));
       setText(shownText);
     }
   }

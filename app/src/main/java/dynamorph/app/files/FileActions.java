@@ -153,8 +153,8 @@ public final class FileActions {
       } catch (IOException | DamagedFontException problem) {
         String message =
             problem instanceof DamagedFontException
-                ? file.getFileName() + ": " + problem.getMessage()
-                : problem.getMessage();
+                ? file.getFileName() + ": " + Messages.reason(problem)
+                : Messages.reason(problem);
         Platform.runLater(() -> workspace.tell(Notice.problem(message)));
       }
     });
@@ -212,7 +212,7 @@ public final class FileActions {
                 Platform.runLater(
                     () -> workspace.attempts().importStyles(bundle, styles -> styles));
               } catch (IOException problem) {
-                Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage())));
+                Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
               }
             }));
   }
@@ -237,7 +237,7 @@ public final class FileActions {
                             Messages.of(
                                 "file-actions.style-saved-in", count, file.getFileName()))));
               } catch (IOException problem) {
-                Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage())));
+                Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
               }
             }));
   }
@@ -279,7 +279,7 @@ public final class FileActions {
             workspace.tell(
                 Notice.problem(
                     Messages.of(
-                        "file-actions.not-saved-choose-another-place", problem.getMessage()))));
+                        "file-actions.not-saved-choose-another-place", Messages.reason(problem)))));
       }
     });
   }
@@ -310,7 +310,8 @@ public final class FileActions {
       } catch (IOException | IllegalArgumentException problem) {
         Platform.runLater(() ->
             workspace.tell(
-                Notice.problem(Messages.of("file-actions.not-exported", problem.getMessage()))));
+                Notice.problem(
+                    Messages.of("file-actions.not-exported", Messages.reason(problem)))));
       }
     });
   }
@@ -343,7 +344,7 @@ public final class FileActions {
           }
         });
       } catch (IOException | DamagedFontException | IllegalArgumentException problem) {
-        Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage() + ".")));
+        Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem) + ".")));
       }
     });
   }
@@ -437,7 +438,7 @@ public final class FileActions {
         ImageFile image = ImageFile.read(file);
         Platform.runLater(() -> taker.accept(image));
       } catch (IOException | IllegalArgumentException problem) {
-        Platform.runLater(() -> workspace.tell(Notice.problem(problem.getMessage() + ".")));
+        Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem) + ".")));
       }
     });
   }

@@ -1,5 +1,7 @@
 package dynamorph.app.film;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.app.field.Controls;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.cues.CueWatch;
@@ -168,7 +170,7 @@ final class TransportBar extends HBox {
           try {
             playback.seek(line.timeOf(code.getText()));
           } catch (IllegalArgumentException wrong) {
-            workspace.tell(Notice.problem(wrong.getMessage()));
+            workspace.tell(Notice.problem(Messages.reason(wrong)));
           }
           update();
         });
@@ -218,7 +220,7 @@ final class TransportBar extends HBox {
     CueProblem.Kind kind =
         chosen.filter(byKind::containsKey).orElseGet(() -> byKind.keySet().iterator().next());
     shownKind = kind;
-    shownCues = byKind.get(kind);
+    shownCues = requireNonNull(byKind.get(kind));
     kinds.setText(kind.of(shownCues.size()));
     kinds
         .getItems()

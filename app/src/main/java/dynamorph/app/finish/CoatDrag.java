@@ -1,5 +1,7 @@
 package dynamorph.app.finish;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.app.property.Subject;
 import dynamorph.model.property.Address;
 import java.util.ArrayList;
@@ -31,7 +33,7 @@ final class CoatDrag {
   private int rowsAbove(Address coat, double y) {
     int above = 0;
     for (Address other : subject.get().coats(coat.host())) {
-      Node row = coatRows.get(other);
+      Node row = requireNonNull(coatRows.get(other));
       boolean isAbove = row.localToScene(row.getBoundsInLocal()).getCenterY() < y;
       above += !other.equals(coat) && isAbove ? 1 : 0;
     }
@@ -44,9 +46,9 @@ final class CoatDrag {
     others.remove(coat);
     coatRows.values().forEach(row -> row.getStyleClass().removeAll(DROP_ABOVE, DROP_BELOW));
     if (above < others.size()) {
-      coatRows.get(others.get(above)).getStyleClass().add(DROP_ABOVE);
+      requireNonNull(coatRows.get(others.get(above))).getStyleClass().add(DROP_ABOVE);
     } else if (!others.isEmpty()) {
-      coatRows.get(others.getLast()).getStyleClass().add(DROP_BELOW);
+      requireNonNull(coatRows.get(others.getLast())).getStyleClass().add(DROP_BELOW);
     }
   }
 

@@ -40,6 +40,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -509,7 +510,7 @@ public final class FinishEditor extends VBox {
     return eye;
   }
 
-  private Node pair(String label, PropertyKey<?> first, PropertyKey<?> second) {
+  private Node pair(String label, PropertyKey<?> first, @Nullable PropertyKey<?> second) {
     PropertyCell<?> one = cell(first);
     if (label.isEmpty()) {
       return one;

@@ -156,10 +156,11 @@ public final class FinishPresetsPane extends VBox {
     int count = workspace.selection().layers().size();
     if (count > 0) {
       if (workspace.apply(edit(finish))) {
-        String who = Messages.of("count.layer-follows", count);
         workspace.tell(
             Notice.offering(
-                who + " \"" + finish.name() + "\".", Messages.of("common.undo"), workspace::undo));
+                Messages.of("finish-presets-pane.layers-follow", count, finish.name()),
+                Messages.of("common.undo"),
+                workspace::undo));
       }
       return;
     }

@@ -20,15 +20,16 @@ import dynamorph.model.value.StrokeCap;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Which values of coats and effects are shown, and what new ones start with. */
 final class FinishRows {
   /**
    * One or two values beside a label.
    *
-   * @param second may be null
+   * @param second null for a single value
    */
-  record Row(String label, PropertyKey<?> first, PropertyKey<?> second) {}
+  record Row(String label, PropertyKey<?> first, @Nullable PropertyKey<?> second) {}
 
   private FinishRows() {}
 
@@ -156,11 +157,12 @@ final class FinishRows {
     return rows.stream().anyMatch(row -> isUsed(now, row.first()) || isUsed(now, row.second()));
   }
 
-  private static <T> boolean isUsed(Subject now, PropertyKey<T> key) {
-    return !now.shown(key)
-        .value()
-        .map(value -> value.equals(key.property().defaultValue()))
-        .orElse(false);
+  private static <T> boolean isUsed(Subject now, @Nullable PropertyKey<T> key) {
+    return key != null
+        && !now.shown(key)
+            .value()
+            .map(value -> value.equals(key.property().defaultValue()))
+            .orElse(false);
   }
 
   /** Whether an effect is cast to one side. */

@@ -147,7 +147,7 @@ public final class FontsPane extends VBox {
     if (!use.layers().isEmpty()) {
       parts.add(Messages.of("count.text-by-hand", use.layers().size()));
     }
-    return String.join(Messages.of("fonts-pane.and"), parts);
+    return Messages.list(parts);
   }
 
   /** Says what would change, with the names, before it is done. */

@@ -39,6 +39,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The facets with a row for each property, the same for the selection and for a style on the desk.
@@ -50,7 +51,7 @@ public final class FacetSections extends VBox {
    * Properties that stand beside each other in one row, by the row's label; all others have a row
    * of their own.
    */
-  record Pair(String label, Property<?> first, Property<?> second) {}
+  record Pair(String label, Property<?> first, @Nullable Property<?> second) {}
 
   private static final List<Pair> PAIRS =
       List.of(
@@ -222,7 +223,7 @@ public final class FacetSections extends VBox {
     grid.getColumnConstraints().addAll(labels, half, half);
     int row = 0;
     for (Property<?> property : properties) {
-      if (PAIRS.stream().anyMatch(pair -> pair.second.equals(property))) {
+      if (PAIRS.stream().anyMatch(pair -> property.equals(pair.second))) {
         continue;
       }
       Pair pair =

@@ -12,6 +12,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Properties that are not needed every day, under a chip that opens them. The chip has the mark of
@@ -28,7 +29,7 @@ final class Fold extends VBox {
   private final Runnable whenMade;
   private final Region mark = new Region();
   private final ToggleButton chip;
-  private GridPane grid;
+  private @Nullable GridPane grid;
   private boolean opened;
 
   Fold(

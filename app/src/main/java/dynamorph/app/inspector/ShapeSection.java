@@ -139,7 +139,7 @@ final class ShapeSection extends VBox {
             change(reader.apply(field.getText()));
           } catch (IllegalArgumentException wrong) {
             field.setText(shown);
-            workspace.tell(Notice.problem(wrong.getMessage() + "."));
+            workspace.tell(Notice.problem(Messages.reason(wrong) + "."));
           }
         };
     Controls.onTyped(field, take);

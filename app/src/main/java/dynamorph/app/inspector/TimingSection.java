@@ -134,7 +134,7 @@ final class TimingSection extends VBox {
               apply(verb, change.apply(field.getText()));
             } catch (IllegalArgumentException wrong) {
               field.setText(String.valueOf(field.getUserData()));
-              workspace.tell(Notice.problem(wrong.getMessage() + "."));
+              workspace.tell(Notice.problem(Messages.reason(wrong) + "."));
             }
           }
         };

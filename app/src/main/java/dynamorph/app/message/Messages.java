@@ -1,6 +1,7 @@
 package dynamorph.app.message;
 
 import dynamorph.model.message.MessageBundle;
+import java.util.List;
 
 /** The words of this module that people read; they stand in {@code messages.properties}. */
 public final class Messages {
@@ -15,5 +16,16 @@ public final class Messages {
    */
   public static String of(String key, Object... arguments) {
     return BUNDLE.text(key, arguments);
+  }
+
+  /** What a failure says of itself, else what kind of failure it is. */
+  public static String reason(Throwable failure) {
+    String message = failure.getMessage();
+    return message == null ? failure.getClass().getSimpleName() : message;
+  }
+
+  /** Words one after another, as a sentence lists them: {@code a, b and c}. */
+  public static String list(List<String> words) {
+    return BUNDLE.list(words);
   }
 }

@@ -23,6 +23,7 @@ import javafx.application.Platform;
 import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -73,15 +74,15 @@ public final class FrameService implements AutoCloseable {
   private final ExecutorService ahead = Executors.newSingleThreadExecutor(patient("ahead"));
   private final int helperCount;
   private final Consumer<Frame> show;
-  private final AtomicReference<Request> next = new AtomicReference<>();
+  private final AtomicReference<@Nullable Request> next = new AtomicReference<>();
   private final List<Buffer> buffers = new ArrayList<>();
   private int nextBuffer;
-  private Studio studio;
-  private StageRenderer renderer;
-  private Scene scene;
-  private Scene still;
-  private Scene stillOf;
-  private FootagePainter footage;
+  private @Nullable Studio studio;
+  private @Nullable StageRenderer renderer;
+  private @Nullable Scene scene;
+  private @Nullable Scene still;
+  private @Nullable Scene stillOf;
+  private @Nullable FootagePainter footage;
   private List<Asset> footageAssets = List.of();
   private final MediaSource media;
   private volatile boolean busy;
@@ -157,19 +158,14 @@ public final class FrameService implements AutoCloseable {
   }
 
   private void make(Request request) {
-    if (request.studio != studio) {
-      studio = request.studio;
-      scene = null;
-      if (renderer != null) {
-        renderer.close();
-      }
-      renderer = new StageRenderer(studio.maker().painter(), helpers, helperCount);
-    }
-    scene =
-        scene == null
-            ? studio.maker().make(request.project)
-            : studio.maker().make(request.project, scene);
-    Scene seen = inSight(request);
+    StageRenderer renderer = renderer(request.studio);
+    Scene before = scene;
+    Scene made =
+        before == null
+            ? request.studio.maker().make(request.project)
+            : request.studio.maker().make(request.project, before);
+    scene = made;
+    Scene seen = inSight(request, made);
     renderer.showOutlines(request.outlines);
     renderer.setFootage(footage(request.project));
     Buffer buffer = buffer(request.view.width(), request.view.height());
@@ -182,41 +178,59 @@ public final class FrameService implements AutoCloseable {
             buffer.pixels,
             () -> next.get() != null && System.nanoTime() - start > PATIENCE_NANOS);
     if (complete) {
-      Scene shown = scene;
       Platform.runLater(() -> {
         buffer.shared.updateBuffer(_ -> null);
-        show.accept(new Frame(seen, shown, request.sight, request.view, buffer.image));
+        show.accept(new Frame(seen, made, request.sight, request.view, buffer.image));
       });
       // what is out of sight is set once the frame is on its way
       if (request.sight instanceof Scene.Sight.Film film) {
-        renderer.prepare(shown.soon(film, AHEAD), request.view, MOST_AHEAD, ahead);
+        renderer.prepare(made.soon(film, AHEAD), request.view, MOST_AHEAD, ahead);
         // while the film stands still, what a seek may show is painted too
         if (!request.playing) {
-          renderer.prepare(shown.near(film), request.view, MOST_AHEAD, ahead);
+          renderer.prepare(made.near(film), request.view, MOST_AHEAD, ahead);
         }
       }
-      shown.setRest(() -> next.get() != null);
+      made.setRest(() -> next.get() != null);
     }
   }
 
   /** Of the artboards the same scene stays in sight while nothing changes. */
-  private Scene inSight(Request request) {
+  private Scene inSight(Request request, Scene made) {
     if (!(request.sight instanceof Scene.Sight.Still)) {
-      return scene.in(request.sight);
+      return made.in(request.sight);
     }
-    if (still == null || stillOf != scene) {
-      still = scene.in(request.sight);
-      stillOf = scene;
+    Scene known = still;
+    if (known == null || stillOf != made) {
+      known = made.in(request.sight);
+      still = known;
+      stillOf = made;
     }
-    return still;
+    return known;
+  }
+
+  /** With other fonts nothing that was made can be used again. */
+  private StageRenderer renderer(Studio wanted) {
+    StageRenderer known = renderer;
+    if (known == null || wanted != studio) {
+      if (known != null) {
+        known.close();
+      }
+      known = new StageRenderer(wanted.maker().painter(), helpers, helperCount);
+      studio = wanted;
+      scene = null;
+      renderer = known;
+    }
+    return known;
   }
 
   private FootagePainter footage(Project project) {
-    if (footage == null || !footageAssets.equals(project.assets())) {
+    FootagePainter known = footage;
+    if (known == null || !footageAssets.equals(project.assets())) {
       footageAssets = project.assets();
-      footage = new FootagePainter(new ProjectStills(footageAssets, media));
+      known = new FootagePainter(new ProjectStills(footageAssets, media));
+      footage = known;
     }
-    return footage;
+    return known;
   }
 
   private Buffer buffer(int width, int height) {

@@ -199,7 +199,7 @@ public final class Attempts {
     try {
       wanted.edit().applyTo(workspace.project());
     } catch (EditRefused refused) {
-      workspace.tell(Notice.problem(refused.getMessage()));
+      workspace.tell(Notice.problem(Messages.reason(refused)));
       return false;
     }
     workspace.dropPreview();

@@ -103,7 +103,7 @@ public final class Deviations {
     try {
       styles = save.styles(workspace.project());
     } catch (EditRefused refused) {
-      workspace.tell(Notice.problem(refused.getMessage()));
+      workspace.tell(Notice.problem(Messages.reason(refused)));
       return;
     }
     String into =
@@ -121,7 +121,7 @@ public final class Deviations {
     try {
       others = new HashSet<>(Reach.between(workspace.project(), edit.applyTo(workspace.project())));
     } catch (EditRefused refused) {
-      workspace.tell(Notice.problem(refused.getMessage()));
+      workspace.tell(Notice.problem(Messages.reason(refused)));
       return;
     }
     others.removeAll(workspace.selection().layers());

@@ -1,5 +1,6 @@
 package dynamorph.app.session;
 
+import dynamorph.app.message.Messages;
 import dynamorph.footage.FootageFiles;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.IdSource;
@@ -250,7 +251,7 @@ public final class Workspace {
       changed();
       return true;
     } catch (EditRefused refused) {
-      tell(Notice.problem(refused.getMessage()));
+      tell(Notice.problem(Messages.reason(refused)));
       showAgain();
       return false;
     }

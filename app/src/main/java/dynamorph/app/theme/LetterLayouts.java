@@ -1,6 +1,7 @@
 package dynamorph.app.theme;
 
 import java.lang.reflect.InvocationTargetException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -16,7 +17,7 @@ import org.slf4j.LoggerFactory;
 public final class LetterLayouts {
   private static final Logger LOG = LoggerFactory.getLogger(LetterLayouts.class);
   private static final String MANAGER = "com.sun.javafx.text.GlyphLayoutManager";
-  private static Object borrowed;
+  private static @Nullable Object borrowed;
 
   private LetterLayouts() {}
 

@@ -2,13 +2,20 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.app.action.Action;
 import dynamorph.model.LayerId;
 import dynamorph.model.style.StyleId;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
+import javafx.event.Event;
+import javafx.event.EventHandler;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -73,6 +80,77 @@ class ViewsJourneyTest extends JourneyTest {
     driver.settle();
     assertThat(inWindow(() -> driver.window().scene().getFocusOwner().getId())).isEqualTo("search");
     assertThat(driver.project()).as("nothing was typed elsewhere").isEqualTo(demo);
+  }
+
+  /** Each as a place to stand in; what is typed there has first claim to its own keys only. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "#styles .text-field",
+        "#style-tag",
+        "#inspector .text-field",
+        "#timecode",
+        "#cue-filter",
+        "#cue-list",
+        "#track-lanes"
+      })
+  void everyShortcutHoldsEverywhere(String place) {
+    if (place.startsWith("#styles") || place.startsWith("#inspector")) {
+      driver.pressText("label-3-title");
+    } else {
+      driver.press("view-timeline");
+      driver.press("tab-cues");
+    }
+    Node node = driver.reveal(place);
+    List<Action> tried =
+        driver.actions().stream()
+            .filter(action ->
+                action.shortcut().filter(KeyCodeCombination.class::isInstance).isPresent())
+            // these ask something, leave the project, or belong to a field that is typed in
+            .filter(action -> !action.name().endsWith("\u2026"))
+            .filter(
+                action -> !action.id().startsWith("edit.") && !action.id().startsWith("project."))
+            .filter(
+                action -> !Set.of("styles.drop-local", "film.ripple-delete").contains(action.id()))
+            .toList();
+    int held = 0;
+    for (Action action : tried) {
+      driver.robot().interact(node::requestFocus);
+      if (inWindow(() -> node.isFocused() && action.enabled().get())) {
+        assertThat(isTaken(node, action)).as(action.name()).isTrue();
+        held++;
+        driver.robot().interact(() -> driver.workspace().attempts().closeKeeping());
+        driver.robot().interact(() -> driver.workspace().attempts().discardPending());
+      }
+    }
+    assertThat(held).as("tried").isGreaterThan(12);
+  }
+
+  /** Whether the keys of an action are taken by the window before they come to the control. */
+  private boolean isTaken(Node control, Action action) {
+    KeyCodeCombination keys = (KeyCodeCombination) action.shortcut().orElseThrow();
+    return inWindow(() -> {
+      boolean[] arrived = {false};
+      EventHandler<KeyEvent> arrival = _ -> arrived[0] = true;
+      control.addEventFilter(KeyEvent.KEY_PRESSED, arrival);
+      Event.fireEvent(
+          control,
+          new KeyEvent(
+              KeyEvent.KEY_PRESSED,
+              "",
+              "",
+              keys.getCode(),
+              isDown(keys.getShift()),
+              isDown(keys.getControl()) || isDown(keys.getShortcut()),
+              isDown(keys.getAlt()),
+              false));
+      control.removeEventFilter(KeyEvent.KEY_PRESSED, arrival);
+      return !arrived[0];
+    });
+  }
+
+  private static boolean isDown(KeyCombination.ModifierValue modifier) {
+    return modifier == KeyCombination.ModifierValue.DOWN;
   }
 
   @Test

@@ -1,7 +1,9 @@
 package dynamorph.model.message;
 
+import com.ibm.icu.text.ListFormatter;
 import com.ibm.icu.text.MessageFormat;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.MissingResourceException;
@@ -56,6 +58,11 @@ public final class MessageBundle {
     return pattern.contains(", plural,") || pattern.contains(", select,")
         ? chosen(pattern, arguments)
         : filled(pattern, arguments);
+  }
+
+  /** Words one after another, as a sentence of the language lists them. */
+  public String list(List<String> words) {
+    return ListFormatter.getInstance(locale).format(words);
   }
 
   /** Most texts choose no form; those are put together without the rules of the language. */

@@ -1,5 +1,7 @@
 package dynamorph.paint.export;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Artboard;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.message.Messages;
@@ -45,7 +47,7 @@ public final class ArtboardPicture {
       canvas.scale((float) (width / artboard.width()), (float) (height / artboard.height()));
       paint(canvas, board);
       try (Image image = surface.makeImageSnapshot();
-          Data data = EncoderPNG.encode(image)) {
+          Data data = requireNonNull(EncoderPNG.encode(image))) {
         return data.getBytes();
       }
     }

@@ -1,5 +1,7 @@
 package dynamorph.paint.export;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.artwork.AreaPaint;
@@ -275,7 +277,7 @@ public final class PdfWriter implements AutoCloseable {
   }
 
   private PDColor patterned(PDFormContentStream content, PDAbstractPattern pattern) {
-    PDResources own = resources.get(content);
+    PDResources own = requireNonNull(resources.get(content));
     return new PDColor(own.add(pattern), new PDPattern(own));
   }
 

@@ -1,5 +1,7 @@
 package dynamorph.paint.export;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Asset;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.EncoderPNG;
@@ -12,7 +14,7 @@ final class Pictures {
   /** An image of the project as PNG, whatever it is stored as. */
   static byte[] png(Asset image) {
     try (Image decoded = Image.makeDeferredFromEncodedBytes(image.bytes());
-        Data data = EncoderPNG.encode(decoded)) {
+        Data data = requireNonNull(EncoderPNG.encode(decoded))) {
       return data.getBytes();
     }
   }

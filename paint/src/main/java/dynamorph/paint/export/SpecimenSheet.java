@@ -1,5 +1,7 @@
 package dynamorph.paint.export;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Rgba;
@@ -87,7 +89,7 @@ public record SpecimenSheet(
         new LayerPainter().paint(canvas, layout, look);
       }
       try (Image image = surface.makeImageSnapshot();
-          Data data = EncoderPNG.encode(image)) {
+          Data data = requireNonNull(EncoderPNG.encode(image))) {
         return data.getBytes();
       }
     }

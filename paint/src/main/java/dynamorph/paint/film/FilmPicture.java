@@ -1,5 +1,7 @@
 package dynamorph.paint.film;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Artboard;
 import dynamorph.model.timeline.Time;
 import dynamorph.paint.layer.LayerPainter;
@@ -52,7 +54,7 @@ public final class FilmPicture {
       canvas.scale((float) (width / artboard.width()), (float) (height / artboard.height()));
       paint(canvas, film, at, under);
       try (Image image = surface.makeImageSnapshot();
-          Data data = EncoderPNG.encode(image)) {
+          Data data = requireNonNull(EncoderPNG.encode(image))) {
         return data.getBytes();
       }
     }

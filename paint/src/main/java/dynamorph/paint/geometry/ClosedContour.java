@@ -5,6 +5,7 @@ import io.github.humbleui.skija.Path;
 import io.github.humbleui.types.Point;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A contour that encloses an area.
@@ -55,12 +56,14 @@ record ClosedContour(List<Curve> curves) {
     return area;
   }
 
+  /** The corners of a polygon that follows a contour closely. */
+  private record Chords(double[] x, double[] y) {}
+
   /** The area within a contour. */
   private static final class Enclosure {
     private final ClosedContour contour;
     private final Box box;
-    private double[] x;
-    private double[] y;
+    private @Nullable Chords chords;
 
     Enclosure(ClosedContour contour) {
       this.contour = contour;
@@ -90,7 +93,9 @@ record ClosedContour(List<Curve> curves) {
       if (!box.contains(place.x(), place.y())) {
         return false;
       }
-      layChords();
+      Chords laid = chords();
+      double[] x = laid.x();
+      double[] y = laid.y();
       boolean inside = false;
       for (int index = 0, before = x.length - 1; index < x.length; before = index++) {
         if (y[index] > place.y() != y[before] > place.y()) {
@@ -101,16 +106,22 @@ record ClosedContour(List<Curve> curves) {
       return inside;
     }
 
-    private void layChords() {
-      if (x != null) {
-        return;
+    private Chords chords() {
+      Chords known = chords;
+      if (known == null) {
+        known = laid();
+        chords = known;
       }
+      return known;
+    }
+
+    private Chords laid() {
       int count = 0;
       for (Curve curve : contour.curves) {
         count += chords(curve);
       }
-      x = new double[count];
-      y = new double[count];
+      double[] x = new double[count];
+      double[] y = new double[count];
       int next = 0;
       for (Curve curve : contour.curves) {
         int chords = chords(curve);
@@ -120,6 +131,7 @@ record ClosedContour(List<Curve> curves) {
           y[next] = place.y();
         }
       }
+      return new Chords(x, y);
     }
 
     private static int chords(Curve curve) {

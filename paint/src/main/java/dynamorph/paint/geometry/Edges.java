@@ -1,5 +1,7 @@
 package dynamorph.paint.geometry;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
@@ -14,6 +16,7 @@ import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.PathOp;
 import io.github.humbleui.types.Rect;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Moves the edges of shapes. The caller closes every path it is given. */
 public final class Edges {
@@ -162,7 +165,7 @@ public final class Edges {
    */
   private static Path combined(Path one, Path other, PathOp op) {
     float scale = enlargement(one, other);
-    Path doubtful = null;
+    @Nullable Path doubtful = null;
     for (float more : ENLARGED) {
       Path combined = combined(one, other, op, scale * more);
       if (combined != null && LineCheck.passes(one, other, op, combined)) {
@@ -186,15 +189,15 @@ public final class Edges {
     }
   }
 
-  private static void close(Path path) {
+  private static void close(@Nullable Path path) {
     if (path != null) {
       path.close();
     }
   }
 
-  private static Path combined(Path one, Path other, PathOp op, float scale) {
-    try (Path large = one.makeScale(scale);
-        Path otherLarge = other.makeScale(scale);
+  private static @Nullable Path combined(Path one, Path other, PathOp op, float scale) {
+    try (Path large = requireNonNull(one.makeScale(scale));
+        Path otherLarge = requireNonNull(other.makeScale(scale));
         Path combined = Path.makeCombining(large, otherLarge, op)) {
       return combined == null ? null : combined.makeScale(1 / scale);
     }

@@ -6,6 +6,8 @@ import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.PathBuilder;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Contours at a distance from those of a shape, on the side of its outside only, before they are
@@ -54,7 +56,7 @@ final class OffsetContours {
    * @param end where it goes at its end
    * @param control of the quadratic curve that it is moved to; null for a line
    */
-  private record Piece(Vec from, Vec start, Vec to, Vec end, Vec control) {}
+  private record Piece(Vec from, Vec start, Vec to, Vec end, @Nullable Vec control) {}
 
   /**
    * @param distance points, more than 0
@@ -180,7 +182,7 @@ final class OffsetContours {
     Vec from = moved(curve.from(), start);
     Vec to = moved(curve.to(), end);
     double turn = start.cross(end);
-    Vec control = null;
+    @Nullable Vec control = null;
     if (Math.abs(turn) > FLAT) {
       Vec between = to.minus(from);
       double along = between.cross(end) / turn;
@@ -225,15 +227,15 @@ final class OffsetContours {
     CUT
   }
 
-  private record Join(Kind kind, Vec cut) {
+  private record Join(Kind kind, Optional<Vec> cut) {
     static Join of(Piece piece, Piece next, double distance) {
       double cross = piece.end.cross(next.start);
       boolean ahead = piece.end.dot(next.start) > 0;
       if (ahead && Math.abs(cross) < FLAT) {
-        return new Join(Kind.SMOOTH, null);
+        return new Join(Kind.SMOOTH, Optional.empty());
       }
       if (cross > 0 || !ahead && Math.abs(cross) < FLAT) {
-        return new Join(Kind.OUTWARD, null);
+        return new Join(Kind.OUTWARD, Optional.empty());
       }
       double back = distance * Math.tan(-angle(piece.end, next.start) / 2);
       boolean room =
@@ -242,20 +244,20 @@ final class OffsetContours {
               && back < piece.to.minus(piece.from).length() / 2
               && back < next.to.minus(next.from).length() / 2;
       if (!room) {
-        return new Join(Kind.INWARD, null);
+        return new Join(Kind.INWARD, Optional.empty());
       }
       Vec moved = piece.to.plus(piece.end.aside().times(distance));
-      return new Join(Kind.CUT, moved.minus(piece.end.times(back)));
+      return new Join(Kind.CUT, Optional.of(moved.minus(piece.end.times(back))));
     }
   }
 
   private void begin(Join before, Piece piece) {
-    Vec at = before.kind == Kind.CUT ? before.cut : moved(piece.from, piece.start);
+    Vec at = before.cut.orElseGet(() -> moved(piece.from, piece.start));
     out.moveTo((float) at.x(), (float) at.y());
   }
 
   private void along(Piece piece, Join after) {
-    Vec to = after.kind == Kind.CUT ? after.cut : moved(piece.to, piece.end);
+    Vec to = after.cut.orElseGet(() -> moved(piece.to, piece.end));
     if (piece.control == null) {
       line(to);
     } else {

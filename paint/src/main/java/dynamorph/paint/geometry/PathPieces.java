@@ -32,8 +32,9 @@ final class PathPieces {
   private final float[] weights;
   private final PathVerb[] verbs;
   private final Taker taker;
-  private Point start;
-  private Point at;
+  private Point start = new Point(0, 0);
+  private Point at = start;
+  private boolean begun;
   private int point;
   private int weight;
 
@@ -56,6 +57,7 @@ final class PathPieces {
           end();
           start = next();
           at = start;
+          begun = true;
           taker.move(start);
         }
         case LINE -> {
@@ -87,7 +89,7 @@ final class PathPieces {
   }
 
   private void end() {
-    if (at != null) {
+    if (begun) {
       taker.end(at, start);
       at = start;
     }

@@ -10,6 +10,7 @@ import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.types.IRect;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A coat that takes some time to paint, as pixels that are kept: a change of another coat then only
@@ -39,7 +40,7 @@ final class CachedCoat {
   }
 
   /** The coat of a subject on a canvas; null if it is better painted anew each time. */
-  static CachedCoat of(Canvas canvas, CoatBrush.Subject subject) {
+  static @Nullable CachedCoat of(Canvas canvas, CoatBrush.Subject subject) {
     if (!isWorthIt(subject.coat())) {
       return null;
     }

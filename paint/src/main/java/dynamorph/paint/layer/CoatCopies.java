@@ -1,5 +1,7 @@
 package dynamorph.paint.layer;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Paint;
 import dynamorph.model.value.OkLab;
@@ -10,6 +12,7 @@ import io.github.humbleui.skija.Matrix33;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /** Where a coat and its copies lie, and what each is painted with. */
 record CoatCopies(Coat coat) {
@@ -135,13 +138,14 @@ record CoatCopies(Coat coat) {
    */
   private Box around(Box own, Box shape, int copy) {
     float[] m = matrix(copy, shape).getMat();
-    Box whole = null;
+    @Nullable Box around = null;
     for (int corner = 0; corner < 4; corner++) {
       double x = corner % 2 == 0 ? own.x() : own.right();
       double y = corner < 2 ? own.y() : own.bottom();
       Box point = new Box(m[0] * x + m[1] * y + m[2], m[3] * x + m[4] * y + m[5], 0, 0);
-      whole = whole == null ? point : whole.with(point);
+      around = around == null ? point : around.with(point);
     }
+    Box whole = requireNonNull(around);
     double across = coat.transform().translateX() + copy * coat.copies().stepX();
     double down = coat.transform().translateY() + copy * coat.copies().stepY();
     double border = Math.hypot(m[0], m[3]) * Math.hypot(own.width(), own.height()) / 2;

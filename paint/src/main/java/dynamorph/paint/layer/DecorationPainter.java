@@ -1,5 +1,7 @@
 package dynamorph.paint.layer;
 
+import static java.util.Objects.requireNonNullElse;
+
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.TextDecorations;
 import dynamorph.model.value.Rgba;
@@ -154,12 +156,15 @@ final class DecorationPainter {
     }
   }
 
+  @SuppressWarnings("NullAway") // the library says of each float what it means of the array
   private static float[] crossings(GlyphShape.Placed placed, float top, float bottom) {
     try (GlyphShape ink = new GlyphShape(List.of(placed), List.of())) {
       TextBlob letters = ink.text();
+      if (letters == null) {
+        return new float[0];
+      }
       // the form without a paint calls itself for ever
-      float[] crossings = letters == null ? null : letters.getIntercepts(top, bottom, null);
-      return crossings == null ? new float[0] : crossings;
+      return requireNonNullElse(letters.getIntercepts(top, bottom, null), new float[0]);
     }
   }
 }

@@ -1,5 +1,7 @@
 package dynamorph.paint.layer;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.cascade.Effect;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Rgba;
@@ -15,6 +17,7 @@ import io.github.humbleui.types.IRect;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Paints something with its effects: shadows and glows below it, then itself with light and shade
@@ -156,7 +159,7 @@ final class EffectBrush {
   }
 
   /** The pixels of a shadow or glow; null if none of it shows. */
-  private CoverageMask plane(Cast cast) {
+  private @Nullable CoverageMask plane(Cast cast) {
     EffectGrid grid = fine.forBlur(cast.soft());
     double grown = Math.max(0, cast.spread());
     Box reach = subject.reach().grown(grown, grown);
@@ -345,10 +348,10 @@ final class EffectBrush {
       this.grid = grid;
       this.part = part;
       this.raster = raster;
+      this.covered = covered(grid, part, 0, 0, 0, 0);
     }
 
     byte[] made(List<Effect> effects) {
-      covered = covered(grid, part, 0, 0, 0, 0);
       raster.draw(pixels -> {
         grid.enter(pixels);
         double margin = (2 + part.getWidth() + part.getHeight()) / grid.scale();
@@ -370,7 +373,7 @@ final class EffectBrush {
     private void apply(Effect effect) {
       switch (effect) {
         case Effect.InnerShadow _, Effect.InnerGlow _ -> {
-          Shine shine = Shine.of(effect);
+          Shine shine = requireNonNull(Shine.of(effect));
           double deviation = Math.hypot(grid.deviation(shine.blur()), softened);
           CoverageMask inside = inside(grid, part, shine, deviation);
           shine(shine.outside() ? inside.inverted() : inside, shine.colour(), shine.mode());

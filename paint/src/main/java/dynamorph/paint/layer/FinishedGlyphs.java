@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /** Letters of one finish, and the lines at them that are painted like them. Close it after use. */
 final class FinishedGlyphs implements Stencil.Shape {
@@ -43,7 +44,7 @@ final class FinishedGlyphs implements Stencil.Shape {
   private final GlyphShape ink;
   private final List<Stencil.Shape> parts = new ArrayList<>();
   private final Map<PaintBounds, List<Stencil.Part>> partings = new EnumMap<>(PaintBounds.class);
-  private Box bounds;
+  private @Nullable Box bounds;
   private CoatPrefetch ahead = CoatPrefetch.NOTHING;
 
   FinishedGlyphs(

@@ -12,6 +12,7 @@ import io.github.humbleui.types.Point;
 import io.github.humbleui.types.Rect;
 import java.util.List;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Some glyphs of a layout as something to draw: as text for fills and centred strokes, as an
@@ -24,8 +25,8 @@ final class GlyphShape implements AutoCloseable {
 
   private final List<Placed> runs;
   private final List<Rect> rules;
-  private TextBlob blob;
-  private Path outline;
+  private @Nullable TextBlob blob;
+  private @Nullable Path outline;
 
   /**
    * @param rules lines at the letters that are drawn like them
@@ -41,7 +42,7 @@ final class GlyphShape implements AutoCloseable {
   }
 
   /** The glyphs as text, or null if nothing among them draws. */
-  TextBlob text() {
+  @Nullable TextBlob text() {
     if (blob == null) {
       try (TextBlobBuilder builder = new TextBlobBuilder()) {
         for (Placed placed : runs) {

@@ -1,5 +1,7 @@
 package dynamorph.paint.layer;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Effect;
 import dynamorph.model.cascade.Finish;
@@ -286,7 +288,7 @@ public final class LayerArtwork {
       canvas.scale((float) scale, (float) scale);
       drawing.accept(canvas);
       try (Image image = surface.makeImageSnapshot();
-          Data data = EncoderPNG.encode(image)) {
+          Data data = requireNonNull(EncoderPNG.encode(image))) {
         Box place = new Box(left / scale, top / scale, width / scale, height / scale);
         return Optional.of(new Mark.Picture(data.getBytes(), place, opacity, blend, what));
       }

@@ -1,5 +1,7 @@
 package dynamorph.paint.layer;
 
+import static java.util.Objects.requireNonNull;
+
 import io.github.humbleui.skija.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -33,7 +35,7 @@ final class OutlineCache {
       other = known.putIfAbsent(key, own);
     }
     if (other != null) {
-      return Path.makeFromBytes(other.join());
+      return requireNonNull(Path.makeFromBytes(other.join()));
     }
     try {
       Path made = maker.get();

@@ -1,5 +1,7 @@
 package dynamorph.paint.layer;
 
+import static java.util.Objects.requireNonNull;
+
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.model.Asset;
@@ -135,8 +137,7 @@ final class PatternShaders {
     uniforms.putFloat((float) pattern.weight());
     uniforms.putFloat((float) Math.max(1e-6, 1 / (scale * pattern.size())));
     try (Data data = Data.makeFromBytes(uniforms.array())) {
-      return EFFECTS
-          .get(pattern.tile())
+      return requireNonNull(EFFECTS.get(pattern.tile()))
           .makeShader(data, null, matrix(pattern, box, pattern.size()));
     }
   }

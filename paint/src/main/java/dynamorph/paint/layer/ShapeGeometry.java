@@ -1,5 +1,7 @@
 package dynamorph.paint.layer;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Paint;
@@ -86,9 +88,10 @@ final class ShapeGeometry {
     try (Path path = Path.makeFromSVGString(drawn.data())) {
       float across = (float) (drawn.width() == 0 ? 1 : box.width() / drawn.width());
       float down = (float) (drawn.height() == 0 ? 1 : box.height() / drawn.height());
-      return path.makeTransform(
-          Matrix33.makeTranslate((float) box.x(), (float) box.y())
-              .makeConcat(Matrix33.makeScale(across, down)));
+      return requireNonNull(
+          path.makeTransform(
+              Matrix33.makeTranslate((float) box.x(), (float) box.y())
+                  .makeConcat(Matrix33.makeScale(across, down))));
     } catch (IllegalArgumentException unreadable) {
       // numbers are missing; nothing can be drawn, and the rest of the project can
       return new Path();

@@ -4,6 +4,7 @@ import dynamorph.model.cascade.Effect;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.GlowSource;
 import dynamorph.model.value.Rgba;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Light or shade inside something, from what it covers moved, shrunk and blurred.
@@ -19,7 +20,7 @@ record Shine(
     double spread,
     boolean outside) {
   /** Null for other effects. */
-  static Shine of(Effect effect) {
+  static @Nullable Shine of(Effect effect) {
     return switch (effect) {
       case Effect.InnerShadow shadow ->
           new Shine(

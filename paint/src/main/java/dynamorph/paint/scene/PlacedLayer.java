@@ -1,5 +1,7 @@
 package dynamorph.paint.scene;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.cascade.Placement;
@@ -7,6 +9,7 @@ import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A text where it stands on its artboard. Its own coordinates are those of its layout; they are
@@ -50,8 +53,8 @@ public final class PlacedLayer {
     private final Layer layer;
     private final ResolvedLayer look;
     private final Box room;
-    private volatile TextLayout layout;
-    private volatile Box ink;
+    private volatile @Nullable TextLayout layout;
+    private volatile @Nullable Box ink;
 
     Setting(SceneMaker maker, Layer layer, ResolvedLayer look) {
       this.maker = maker;
@@ -155,7 +158,7 @@ public final class PlacedLayer {
 
   /** The upright box on the artboard around a box of the layout. */
   public Box onArtboard(Box box) {
-    Box bounds = null;
+    @Nullable Box bounds = null;
     double[][] corners = {
       {box.x(), box.y()},
       {box.right(), box.y()},
@@ -167,7 +170,7 @@ public final class PlacedLayer {
       Box dot = new Box(point.x(), point.y(), 0, 0);
       bounds = bounds == null ? dot : bounds.with(dot);
     }
-    return bounds;
+    return requireNonNull(bounds);
   }
 
   /** The upright box on the artboard around the layout. */

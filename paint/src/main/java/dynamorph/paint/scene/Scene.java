@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A project with everything resolved and placed, and set when it is asked for. Immutable; what did
@@ -125,20 +126,20 @@ public final class Scene {
       SceneMaker maker) {
     List<PlacedLayer> texts = new ArrayList<>(artboard.layers().size());
     for (Layer layer : artboard.layers()) {
-      Found found = before.map(scene -> scene.byId.get(layer.id())).orElse(null);
-      boolean sameSize =
-          found != null
-              && found.board.artboard().width() == artboard.width()
-              && found.board.artboard().height() == artboard.height();
-      boolean same = sameStyles && sameSize && found.text.layer() == layer;
+      Optional<Found> found =
+          before
+              .map(scene -> scene.byId.get(layer.id()))
+              .filter(known -> known.board.artboard().width() == artboard.width())
+              .filter(known -> known.board.artboard().height() == artboard.height());
+      boolean same = sameStyles && found.filter(known -> known.text.layer() == layer).isPresent();
       texts.add(
-          same ? found.text : place(artboard, layer, cascade, maker, sameSize ? found : null));
+          same ? found.get().text : place(artboard, layer, cascade, maker, found.orElse(null)));
     }
     return new Board(artboard, cascade.colour(artboard.background()), List.copyOf(texts));
   }
 
   private static PlacedLayer place(
-      Artboard artboard, Layer layer, Cascade cascade, SceneMaker maker, Found found) {
+      Artboard artboard, Layer layer, Cascade cascade, SceneMaker maker, @Nullable Found found) {
     ResolvedLayer look = cascade.resolve(layer).inBox().on(artboard.width(), artboard.height());
     if (found != null
         && found.text.look().equals(look)

@@ -31,6 +31,7 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Draws views of a scene. Each text that shows is painted once into a tile of its own and then only
@@ -197,7 +198,7 @@ public final class StageRenderer implements AutoCloseable {
 
   private final Set<PlacedLayer> pending = Collections.newSetFromMap(new IdentityHashMap<>());
   private final Queue<PlacedLayer> left = new ConcurrentLinkedQueue<>();
-  private volatile View preparedFor;
+  private volatile @Nullable View preparedFor;
   private volatile boolean closed;
 
   private void takeUpAhead() {
@@ -343,9 +344,7 @@ public final class StageRenderer implements AutoCloseable {
         continue;
       }
       Tile tile = tiles.get(one.text.layer().id());
-      boolean current =
-          tile != null && tile.shows(one.text, view.scale(), one.phaseX(), one.phaseY());
-      if (current) {
+      if (tile != null && tile.shows(one.text, view.scale(), one.phaseX(), one.phaseY())) {
         try (Paint faded = new Paint().setAlphaf((float) visibility)) {
           canvas.drawImage(
               tile.image(),

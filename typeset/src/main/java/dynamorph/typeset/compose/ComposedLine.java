@@ -1,7 +1,10 @@
 package dynamorph.typeset.compose;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.List;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A line of a paragraph, its baseline at 0 and the left of its column at 0. What lies on it is put
@@ -15,9 +18,9 @@ public final class ComposedLine {
   private final boolean rightToLeft;
   private final boolean last;
   private final boolean hyphenated;
-  private volatile Supplier<Content> setting;
-  private volatile Content content;
-  private volatile List<GlyphRun> runs;
+  private volatile @Nullable Supplier<Content> setting;
+  private volatile @Nullable Content content;
+  private volatile @Nullable List<GlyphRun> runs;
 
   /**
    * How much of its column a line takes.
@@ -132,7 +135,7 @@ public final class ComposedLine {
       synchronized (this) {
         known = content;
         if (known == null) {
-          known = setting.get();
+          known = requireNonNull(setting).get();
           content = known;
           setting = null;
         }

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /** Places the glyphs of the lines of one paragraph. All lengths in points. */
 final class LineSetter {
@@ -23,12 +24,12 @@ final class LineSetter {
   private final List<TypeLook> looks;
   private final ParagraphLook settings;
   private final LineWidths model;
-  private final Tabs tabs;
+  private final @Nullable Tabs tabs;
   private final Function<ShapeKey, ShapedParagraph> shaper;
   private final List<Ornament> ornaments;
 
   /** Of every line, where all letters are set alike. */
-  private ComposedLine.Height whole;
+  private ComposedLine.@Nullable Height whole;
 
   /**
    * Glyphs on the first line that are no text of it: a bullet, a drop capital.
@@ -47,7 +48,7 @@ final class LineSetter {
       WidthSums measures,
       List<TypeLook> looks,
       ParagraphLook settings,
-      Tabs tabs,
+      @Nullable Tabs tabs,
       List<Ornament> ornaments,
       Function<ShapeKey, ShapedParagraph> shaper) {
     this.model = model;

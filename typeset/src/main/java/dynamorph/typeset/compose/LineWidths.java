@@ -2,6 +2,7 @@ package dynamorph.typeset.compose;
 
 import dynamorph.model.cascade.ParagraphLook;
 import java.util.function.IntToDoubleFunction;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The widths of all lines that a paragraph could have, from one place where a line may end to
@@ -24,7 +25,7 @@ final class LineWidths {
   private final boolean justified;
   private final double rag;
   private final int sameFrom;
-  private final Tabs tabs;
+  private final @Nullable Tabs tabs;
   private final double[] startWidth;
   private final double[] startStretch;
   private final double[] startShrink;
@@ -47,7 +48,7 @@ final class LineWidths {
       int first,
       int sameFrom,
       IntToDoubleFunction hyphenWidth,
-      Tabs tabs) {
+      @Nullable Tabs tabs) {
     this.candidates = candidates;
     this.measures = measures;
     this.settings = settings;
@@ -92,7 +93,7 @@ final class LineWidths {
       WidthSums measures,
       ParagraphLook settings,
       int sameFrom,
-      Tabs tabs) {
+      @Nullable Tabs tabs) {
     this.candidates = of.candidates;
     this.measures = measures;
     this.settings = settings;
@@ -112,7 +113,11 @@ final class LineWidths {
 
   /** The same lines at another size, in a paragraph that may differ in its indents. */
   LineWidths at(
-      double factor, WidthSums measures, ParagraphLook settings, int sameFrom, Tabs tabs) {
+      double factor,
+      WidthSums measures,
+      ParagraphLook settings,
+      int sameFrom,
+      @Nullable Tabs tabs) {
     return new LineWidths(this, factor, measures, settings, sameFrom, tabs);
   }
 

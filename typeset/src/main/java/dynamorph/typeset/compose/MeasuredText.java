@@ -5,6 +5,7 @@ import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.text.RubyBase;
 import dynamorph.typeset.shape.ShapedParagraph;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A shaped paragraph and what was found out about it since, for the settings that it had last. A
@@ -56,11 +57,11 @@ record MeasuredText(
   record Measured(
       WidthSums measures,
       ParagraphStart start,
-      Tabs tabs,
+      @Nullable Tabs tabs,
       LineWidths model,
       RecentCache<Columns, ComposedParagraph> composed) {
 
-    Measured(WidthSums measures, ParagraphStart start, Tabs tabs, LineWidths model) {
+    Measured(WidthSums measures, ParagraphStart start, @Nullable Tabs tabs, LineWidths model) {
       this(measures, start, tabs, model, new RecentCache<>(4));
     }
   }

@@ -2,6 +2,7 @@ package dynamorph.typeset.compose;
 
 import java.util.Arrays;
 import java.util.function.IntToDoubleFunction;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Breaks a whole paragraph at once, so that the sum of all demerits is the least that any choice of
@@ -97,7 +98,7 @@ final class OptimumFitBreaker {
     return demerits.line(ratio, tooWide, model.isHyphen(to), lone);
   }
 
-  private int[] optimum(double bound) {
+  private int @Nullable [] optimum(double bound) {
     // rounding must not cut off the line-by-line choice itself
     double limit = bound * (1 + 1e-9) + 1;
     add(0, DECENT, 0, 0, 0, -1);

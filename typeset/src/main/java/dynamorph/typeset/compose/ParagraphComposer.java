@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.IntToDoubleFunction;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Makes the lines of paragraphs. Remembers what was shaped, where words may be divided, and whole
@@ -58,7 +59,7 @@ public final class ParagraphComposer {
       Caffeine.newBuilder().executor(Runnable::run).maximumSize(HYPHENS).build();
 
   private final Interner<List<TypeLook>> proportions = Interner.newWeakInterner();
-  private volatile Proportion lastProportion;
+  private volatile @Nullable Proportion lastProportion;
 
   public ParagraphComposer(FontLibrary fonts) {
     this.shaper = new ParagraphShaper(fonts);
@@ -185,7 +186,7 @@ public final class ParagraphComposer {
             paragraph.ruby());
     Core core = known.cores().get(coreKey, wanted -> core(known, wanted, settings));
     WidthSums measures = core.measures().at(size, paragraph.looks());
-    Tabs tabs =
+    @Nullable Tabs tabs =
         text.text().indexOf('\t') < 0
             ? null
             : new Tabs(

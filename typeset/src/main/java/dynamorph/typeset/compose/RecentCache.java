@@ -1,6 +1,7 @@
 package dynamorph.typeset.compose;
 
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What was made for the few keys asked for last. Meant for one text, which is dragged through many
@@ -8,10 +9,10 @@ import java.util.function.Function;
  * that ask at once may both make.
  */
 final class RecentCache<K, V> {
-  private record Entry<K, V>(K key, V value, Entry<K, V> older) {}
+  private record Entry<K, V>(K key, V value, @Nullable Entry<K, V> older) {}
 
   private final int most;
-  private volatile Entry<K, V> newest;
+  private volatile @Nullable Entry<K, V> newest;
 
   /**
    * @param most how many are kept
@@ -32,7 +33,7 @@ final class RecentCache<K, V> {
     return made;
   }
 
-  private static <K, V> Entry<K, V> first(Entry<K, V> entry, int count) {
+  private static <K, V> @Nullable Entry<K, V> first(@Nullable Entry<K, V> entry, int count) {
     return entry == null || count == 0
         ? null
         : new Entry<>(entry.key, entry.value, first(entry.older, count - 1));

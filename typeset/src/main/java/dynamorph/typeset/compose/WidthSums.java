@@ -5,6 +5,7 @@ import dynamorph.model.cascade.TypeLook;
 import dynamorph.typeset.shape.ShapedParagraph;
 import dynamorph.typeset.shape.ShapedRun;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Widths of a shaped paragraph at its sizes, as sums up to each unit, so that any stretch of it is
@@ -37,7 +38,7 @@ final class WidthSums {
   private final double[] stretches;
   private final double[] shrinks;
   private final double[] spaces;
-  private final double[] gaps;
+  private final double @Nullable [] gaps;
   private final boolean spacedOut;
   private final double scale;
   private final Justification limits;

@@ -1,5 +1,7 @@
 package dynamorph.typeset.font;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.value.Slant;
 import dynamorph.typeset.harfbuzz.HarfBuzzFont;
 import dynamorph.typeset.harfbuzz.HarfBuzzShaper;
@@ -19,6 +21,7 @@ import java.util.SortedMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReferenceArray;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One cut of a font family, at one place on its axes if it is variable. Its native parts belong to
@@ -49,7 +52,7 @@ public final class FontFace {
   private final SortedMap<String, String> features;
   private final boolean kerned;
   private final boolean colourful;
-  private volatile Set<String> featuresOfSpace;
+  private volatile @Nullable Set<String> featuresOfSpace;
 
   /** Where the font wants lines, in em: offsets are of their upper edge, above the baseline. */
   public record LineMetrics(
@@ -169,7 +172,7 @@ public final class FontFace {
       known = new HashSet<>();
       for (String table : List.of("GSUB", "GPOS")) {
         if (typeface.getTableSize(table) > 0) {
-          try (Data data = typeface.getTableData(table)) {
+          try (Data data = requireNonNull(typeface.getTableData(table))) {
             known.addAll(SpaceFeatures.features(data.getBytes(), table.equals("GPOS"), glyph(' ')));
           }
         }

@@ -1,5 +1,7 @@
 package dynamorph.typeset.font;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.Asset;
 import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.value.Slant;
@@ -228,7 +230,7 @@ public final class FontLibrary implements AutoCloseable {
     Optional<FontFace> machine = withInstalled ? machineFace(wanted) : Optional.empty();
     return machine
         .map(face -> new FontMatch(face, leans(wanted, face.slant()), false))
-        .orElseGet(() -> fromCuts(cuts.get(key(SUBSTITUTE)), wanted, true));
+        .orElseGet(() -> fromCuts(requireNonNull(cuts.get(key(SUBSTITUTE))), wanted, true));
   }
 
   private FontMatch fromCuts(List<Cut> family, FontRequest wanted, boolean substituted) {
@@ -393,7 +395,7 @@ public final class FontLibrary implements AutoCloseable {
   private static byte[] fileOf(Typeface typeface) {
     SortedMap<String, byte[]> tables = new TreeMap<>();
     for (String tag : typeface.getTableTags()) {
-      try (Data data = typeface.getTableData(tag)) {
+      try (Data data = requireNonNull(typeface.getTableData(tag))) {
         tables.put(tag, data.getBytes());
       }
     }
@@ -448,9 +450,8 @@ public final class FontLibrary implements AutoCloseable {
   private void addShipped(String[] columns) {
     String file = columns[3];
     Slant slant = columns[2].equals("italic") ? Slant.ITALIC : Slant.UPRIGHT;
-    boolean hidden =
-        cuts.containsKey(key(columns[0]))
-            && cuts.get(key(columns[0])).getFirst().origin == FontFamily.Origin.PROJECT;
+    List<Cut> known = cuts.get(key(columns[0]));
+    boolean hidden = known != null && known.getFirst().origin == FontFamily.Origin.PROJECT;
     if (!hidden) {
       add(
           new Cut(

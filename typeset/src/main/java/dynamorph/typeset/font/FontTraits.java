@@ -1,5 +1,7 @@
 package dynamorph.typeset.font;
 
+import static java.util.Objects.requireNonNull;
+
 import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathMeasure;
@@ -89,10 +91,13 @@ public record FontTraits(
     try (Font font = face.font(SIZE);
         Path path = font.getPath((short) face.glyph(letter));
         PathMeasure walk = new PathMeasure(path, false)) {
+      if (path == null) {
+        return new double[2]; // a letter without outlines
+      }
       double height = -path.getBounds().getTop();
       do {
         for (float at = 0; at < walk.getLength(); at += 3) {
-          Point point = walk.getPosition(at);
+          Point point = requireNonNull(walk.getPosition(at));
           double share = -point.getY() / height;
           if (share >= from && share <= to) {
             edges[0] = Math.min(edges[0], point.getX() / SIZE);

@@ -3,6 +3,7 @@ package dynamorph.typeset.font;
 import java.nio.ByteBuffer;
 import java.util.HashSet;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Finds the features of a font in which the space can take part, by reading its layout tables
@@ -178,7 +179,7 @@ final class SpaceFeatures {
    *
    * @param classes the space's class before, in and behind what is matched; null for rules by glyph
    */
-  private boolean rules(int at, int sets, boolean chained, int[] classes) {
+  private boolean rules(int at, int sets, boolean chained, int @Nullable [] classes) {
     for (int set = 0; set < u16(sets); set++) {
       int offset = u16(sets + 2 + set * 2);
       if (offset == 0) {
@@ -195,12 +196,12 @@ final class SpaceFeatures {
     return false;
   }
 
-  private boolean plainRule(int rule, int[] classes) {
+  private boolean plainRule(int rule, int @Nullable [] classes) {
     int wanted = classes == null ? space : classes[0];
     return holds(rule + 4, u16(rule) - 1, wanted);
   }
 
-  private boolean chainedRule(int rule, int[] classes) {
+  private boolean chainedRule(int rule, int @Nullable [] classes) {
     int before = u16(rule);
     if (holds(rule + 2, before, classes == null ? space : classes[0])) {
       return true;

@@ -8,6 +8,7 @@ import java.util.BitSet;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Divides the words of one language by patterns: F. M. Liang, <i>Word Hy-phen-a-tion by
@@ -17,9 +18,9 @@ public final class Hyphenator {
   private static final class Node {
     private char[] letters = new char[0];
     private Node[] next = new Node[0];
-    private byte[] levels;
+    private byte @Nullable [] levels;
 
-    Node child(char letter) {
+    @Nullable Node child(char letter) {
       for (int index = 0; index < letters.length; index++) {
         if (letters[index] == letter) {
           return next[index];

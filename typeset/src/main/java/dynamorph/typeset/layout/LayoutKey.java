@@ -1,5 +1,7 @@
 package dynamorph.typeset.layout;
 
+import static java.util.Objects.requireNonNull;
+
 import com.github.benmanes.caffeine.cache.Interner;
 import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.ParagraphLook;
@@ -13,6 +15,7 @@ import dynamorph.model.value.BoxFit;
 import dynamorph.typeset.compose.ParagraphKey;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a layout depends on: the words and what moves glyphs. Neither colour nor place is part of
@@ -33,7 +36,7 @@ record LayoutKey(
     List<ParagraphKey> paragraphs = new ArrayList<>(story.paragraphs().size());
     ResolvedLayer.ResolvedParagraph before = null;
     List<TypeLook> types = List.of();
-    ParagraphLook settings = null;
+    @Nullable ParagraphLook settings = null;
     for (int index = 0; index < story.paragraphs().size(); index++) {
       Paragraph paragraph = story.paragraphs().get(index);
       ResolvedLayer.ResolvedParagraph look = resolved.paragraphs().get(index);
@@ -48,7 +51,7 @@ record LayoutKey(
               paragraph.text(),
               lengths(paragraph.spans()),
               types,
-              settings,
+              requireNonNull(settings),
               paragraph.rubyBases(),
               fallback));
     }

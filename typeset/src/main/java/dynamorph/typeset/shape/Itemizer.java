@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Cuts a paragraph into runs of one span, face, script and bidi level. Scripts after UAX #24:
@@ -48,7 +49,7 @@ final class Itemizer {
     List<Item> items = new ArrayList<>();
     int span = 0;
     int script = firstScript(text);
-    FontFace face = null;
+    @Nullable FontFace face = null;
     for (int at = 0; at < text.length(); ) {
       while (at >= shown.spanEnds()[span]) {
         span++;
@@ -89,7 +90,7 @@ final class Itemizer {
   }
 
   private FontFace face(
-      int codePoint, FontMatch match, FontFace before, ScriptFonts chains, int script) {
+      int codePoint, FontMatch match, @Nullable FontFace before, ScriptFonts chains, int script) {
     FontFace own = match.face();
     if (before == own && own.covers(codePoint)) {
       return own;

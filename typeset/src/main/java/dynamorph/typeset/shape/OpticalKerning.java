@@ -1,5 +1,7 @@
 package dynamorph.typeset.shape;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.typeset.font.FontFace;
 import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.Path;
@@ -9,6 +11,7 @@ import io.github.humbleui.types.Rect;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Kerns pairs by the shapes of their letters: the white between two letters, taken over the height
@@ -87,11 +90,11 @@ final class OpticalKerning {
     return nearest == Double.POSITIVE_INFINITY ? CLOSEST : nearest;
   }
 
-  private Edges edges(FontFace face, int glyph) {
+  private @Nullable Edges edges(FontFace face, int glyph) {
     return edges.computeIfAbsent(new Letter(face, glyph), OpticalKerning::measure);
   }
 
-  private static Edges measure(Letter letter) {
+  private static @Nullable Edges measure(Letter letter) {
     float size = FontFace.METRICS_SIZE;
     float[] least = new float[SLICES];
     float[] most = new float[SLICES];
@@ -108,7 +111,7 @@ final class OpticalKerning {
       try (PathMeasure walk = new PathMeasure(path, false)) {
         do {
           for (float at = 0; at < walk.getLength(); at += 4) {
-            Point point = walk.getPosition(at);
+            Point point = requireNonNull(walk.getPosition(at));
             double height = -point.getY() / size;
             int slice = (int) ((height - BOTTOM) / (TOP - BOTTOM) * SLICES);
             if (slice >= 0 && slice < SLICES) {

@@ -3,6 +3,7 @@ package dynamorph.typeset.shape;
 import dynamorph.typeset.harfbuzz.HarfBuzzShaper;
 import java.util.Arrays;
 import java.util.BitSet;
+import org.jspecify.annotations.Nullable;
 
 /** Takes the glyphs of one run as HarfBuzz gives them, and puts them into em and clusters. */
 final class RunCollector implements HarfBuzzShaper.Sink {
@@ -11,13 +12,17 @@ final class RunCollector implements HarfBuzzShaper.Sink {
   private final CaseMapping shown;
   private final Itemizer.Item item;
   private final ShapePlan treatment;
-  private final OpticalKerning optical;
-  private ShapedRun run;
+  private final @Nullable OpticalKerning optical;
+  private @Nullable ShapedRun run;
 
   /**
    * @param optical kerns the pairs; null to leave them
    */
-  RunCollector(CaseMapping shown, Itemizer.Item item, ShapePlan treatment, OpticalKerning optical) {
+  RunCollector(
+      CaseMapping shown,
+      Itemizer.Item item,
+      ShapePlan treatment,
+      @Nullable OpticalKerning optical) {
     this.shown = shown;
     this.item = item;
     this.treatment = treatment;
@@ -25,7 +30,7 @@ final class RunCollector implements HarfBuzzShaper.Sink {
   }
 
   /** What was collected; null for nothing. */
-  ShapedRun run() {
+  @Nullable ShapedRun run() {
     return run;
   }
 
@@ -69,7 +74,7 @@ final class RunCollector implements HarfBuzzShaper.Sink {
       unsafe.set(cluster, (infos[info + 1] & HarfBuzzShaper.UNSAFE_TO_BREAK) != 0);
     }
     if (optical != null) {
-      kern(clusters, glyphs, advances, scale);
+      kern(optical, clusters, glyphs, advances, scale);
     }
     run =
         new ShapedRun(
@@ -90,7 +95,8 @@ final class RunCollector implements HarfBuzzShaper.Sink {
             unsafe);
   }
 
-  private void kern(int[] clusters, short[] glyphs, float[] advances, double scale) {
+  private void kern(
+      OpticalKerning optical, int[] clusters, short[] glyphs, float[] advances, double scale) {
     for (int cluster = 0; cluster + 1 < advances.length; cluster++) {
       int left = glyphs[clusters[cluster + 1] - 1] & 0xFFFF;
       int right = glyphs[clusters[cluster + 1]] & 0xFFFF;

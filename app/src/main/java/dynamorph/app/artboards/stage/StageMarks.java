@@ -222,7 +222,7 @@ final class StageMarks {
             ? overset.tooWide()
                 ? Messages.of("stage-marks.too-wide")
                 : Messages.of("stage-marks.too-low")
-            : overset.hiddenLines() + (Messages.of("stage-marks.line-more", overset.hiddenLines()));
+            : Messages.of("stage-marks.line-more", overset.hiddenLines());
     double width = width(words, TAG_FONT) + 12;
     double x = Math.max(box.x(), box.right() - width);
     g.setFill(PLUM);

@@ -33,6 +33,7 @@ import javafx.scene.input.InputMethodEvent;
 import javafx.scene.input.InputMethodRequests;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Edits a text in place: typing, caret, selection, clipboard. Letters are never cut: the caret
@@ -50,11 +51,12 @@ final class TextKeys {
   private double wantedX = Double.NaN;
   private Object typingGesture = new Object();
   private int typedUpTo = -1;
-  private LayerId typedIn;
+  private @Nullable LayerId typedIn;
 
   TextKeys(Workspace workspace, StageView stage) {
     this.workspace = workspace;
     this.stage = stage;
+    this.copiedFrom = workspace.project();
   }
 
   private static DataFormat styledFormat() {

@@ -48,8 +48,8 @@ public final class FilmDialogs {
     Supplier<FilmSettings> read =
         () -> {
           Timecode timecode = new Timecode(rate.getValue(), drop.isSelected());
-          double across = number(width, Messages.of("film-dialogs.the-width"));
-          double down = number(height, Messages.of("film-dialogs.the-height"));
+          double across = number(width, Messages.of("film-dialogs.width-pixels"));
+          double down = number(height, Messages.of("film-dialogs.height-pixels"));
           if (across < 16 || down < 16 || across > 16_384 || down > 16_384) {
             throw new IllegalArgumentException(Messages.of("film-dialogs.a-frame-has-16-to-16384"));
           }
@@ -59,7 +59,7 @@ public final class FilmDialogs {
               down,
               timecode,
               first.getText().isBlank() ? 0 : timecode.parse(first.getText()),
-              Time.ofSeconds(number(seconds, Messages.of("film-dialogs.the-duration"))));
+              Time.ofSeconds(number(seconds, Messages.of("film-dialogs.duration-seconds"))));
         };
     return ask(
         owner,
@@ -87,12 +87,14 @@ public final class FilmDialogs {
         Messages.of("film-dialogs.rules-for-captions"),
         () ->
             new CaptionRules(
-                (int) number(lines, Messages.of("film-dialogs.lines")),
-                (int) number(length, Messages.of("film-dialogs.the-length-of-a-line")),
-                number(speed, Messages.of("film-dialogs.the-reading-speed")),
-                Time.ofSeconds(number(shortest, Messages.of("film-dialogs.the-shortest-time"))),
-                Time.ofSeconds(number(longest, Messages.of("film-dialogs.the-longest-time"))),
-                Time.ofSeconds(number(gap, Messages.of("film-dialogs.the-gap")))),
+                (int) number(lines, Messages.of("film-dialogs.maximum-lines")),
+                (int) number(length, Messages.of("film-dialogs.maximum-characters-per-line")),
+                number(speed, Messages.of("film-dialogs.maximum-characters-per-second")),
+                Time.ofSeconds(
+                    number(shortest, Messages.of("film-dialogs.minimum-duration-seconds"))),
+                Time.ofSeconds(
+                    number(longest, Messages.of("film-dialogs.maximum-duration-seconds"))),
+                Time.ofSeconds(number(gap, Messages.of("film-dialogs.minimum-gap-seconds")))),
         List.of(
             row(Messages.of("film-dialogs.maximum-lines"), lines),
             row(Messages.of("film-dialogs.maximum-characters-per-line"), length),
@@ -195,7 +197,7 @@ public final class FilmDialogs {
           try {
             var _ = read.get();
           } catch (IllegalArgumentException problem) {
-            wrong.setText(problem.getMessage());
+            wrong.setText(Messages.reason(problem));
             dialog.getDialogPane().getScene().getWindow().sizeToScene();
             event.consume();
           }

@@ -70,7 +70,8 @@ public final class FilmFileActions implements AutoCloseable {
       } catch (IOException | RuntimeException wrong) {
         Platform.runLater(() ->
             workspace.tell(
-                Notice.problem(Messages.of("film-file-actions.not-imported", wrong.getMessage()))));
+                Notice.problem(
+                    Messages.of("film-file-actions.not-imported", Messages.reason(wrong)))));
       }
     });
   }
@@ -211,7 +212,7 @@ public final class FilmFileActions implements AutoCloseable {
         Platform.runLater(() ->
             workspace.tell(
                 Notice.problem(
-                    Messages.of("film-file-actions.not-exported", failed.getMessage()))));
+                    Messages.of("film-file-actions.not-exported", Messages.reason(failed)))));
       }
     });
   }

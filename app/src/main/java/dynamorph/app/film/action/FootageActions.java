@@ -1,5 +1,7 @@
 package dynamorph.app.film.action;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileQuestion;
 import dynamorph.app.files.ImageFile;
@@ -85,7 +87,7 @@ public final class FootageActions implements AutoCloseable {
                   Messages.of("footage-actions.footage"),
                   List.copyOf(choices.keySet()))
               .ifPresent(choice -> {
-                Media media = choices.get(choice);
+                Media media = requireNonNull(choices.get(choice));
                 workspace.apply(placed(board, playhead(), nameOf(media), media, STANDS));
               });
         });
@@ -123,7 +125,7 @@ public final class FootageActions implements AutoCloseable {
   private void tell(Exception wrong) {
     Platform.runLater(() ->
         workspace.tell(
-            Notice.problem(Messages.of("footage-actions.not-added", wrong.getMessage()))));
+            Notice.problem(Messages.of("footage-actions.not-added", Messages.reason(wrong)))));
   }
 
   private Runnable still(ImageFile image, Place place) {
@@ -213,7 +215,7 @@ public final class FootageActions implements AutoCloseable {
             worker.execute(() -> {
               try {
                 FootageFiles.facts(file, FrameRate.PAL);
-                Path folder = file.toAbsolutePath().normalize().getParent();
+                Path folder = requireNonNull(file.toAbsolutePath().normalize().getParent());
                 Platform.runLater(() -> replace(before, file, folder));
               } catch (IOException wrong) {
                 tell(wrong);

@@ -199,7 +199,7 @@ public final class TitleActions {
             takeTable(board.get(), pattern.get(), TitleTableReader.read(file));
           } catch (IOException wrong) {
             workspace.tell(
-                Notice.problem(Messages.of("title-actions.not-imported", wrong.getMessage())));
+                Notice.problem(Messages.of("title-actions.not-imported", Messages.reason(wrong))));
           }
         });
   }

@@ -225,7 +225,7 @@ final class CueCell extends ListCell<Layer> {
                         cue.id(), begin ? own.between(now, own.out()) : own.between(own.in(), now)),
                     Messages.of("common.trim")));
           } catch (IllegalArgumentException wrong) {
-            workspace.tell(Notice.problem(wrong.getMessage()));
+            workspace.tell(Notice.problem(Messages.reason(wrong)));
           }
         });
   }

@@ -27,6 +27,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Knows what is wrong with the cues of the film that is looked at; found out on its own thread.
@@ -46,14 +47,14 @@ public final class CueWatch implements AutoCloseable {
   private final StageView stage;
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(FrameService.daemon("cues"));
-  private final AtomicReference<Request> next = new AtomicReference<>();
+  private final AtomicReference<@Nullable Request> next = new AtomicReference<>();
   private final ReadOnlyObjectWrapper<Map<LayerId, List<CueProblem>>> problems =
       new ReadOnlyObjectWrapper<>(Map.of());
   private final LayerPainter painter = new LayerPainter();
   private final Map<PlacedLayer, List<CueProblem>> seen = new IdentityHashMap<>();
-  private Object seenOver;
-  private Artboard checked;
-  private Scene looked;
+  private @Nullable Object seenOver;
+  private @Nullable Artboard checked;
+  private @Nullable Scene looked;
   private volatile boolean busy;
   private final Object pausing = new Object();
   private volatile boolean playing;

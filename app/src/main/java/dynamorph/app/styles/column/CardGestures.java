@@ -1,5 +1,7 @@
 package dynamorph.app.styles.column;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Following;
@@ -23,6 +25,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What can be done with a style card. Resting on it shows the selection in the style; one press
@@ -42,7 +45,7 @@ public final class CardGestures {
   private final PauseTransition press = new PauseTransition(DOUBLE_PRESS);
   private final ImageView ghost = new ImageView();
   private final StyleMenu menu;
-  private StylesColumn column;
+  private @Nullable StylesColumn attached;
   private Point2D pressedAt = Point2D.ZERO;
   private boolean dragging;
   private Optional<Edit> over = Optional.empty();
@@ -67,7 +70,11 @@ public final class CardGestures {
   }
 
   void attach(StylesColumn to) {
-    column = to;
+    attached = to;
+  }
+
+  private StylesColumn column() {
+    return requireNonNull(attached);
   }
 
   StyleCard install(StyleCard card, StyleId id) {
@@ -82,7 +89,7 @@ public final class CardGestures {
     card.focusedProperty()
         .addListener((_, _, focused) -> {
           if (focused) {
-            column.reveal(card);
+            column().reveal(card);
             workspace.previewFollowing(id);
           } else {
             workspace.endPreview();
@@ -93,7 +100,7 @@ public final class CardGestures {
     card.stamp.setOnAction(_ -> choose(id, false, true));
     card.setOnContextMenuRequested(event -> {
       press.stop();
-      menu.of(card, id, column.chosenWith(id)).show(card, event.getScreenX(), event.getScreenY());
+      menu.of(card, id, column().chosenWith(id)).show(card, event.getScreenX(), event.getScreenY());
       event.consume();
     });
     return card;
@@ -152,9 +159,9 @@ public final class CardGestures {
       workspace.endPreview();
       workspace.attempts().openDesk(id);
     } else if (event.isShortcutDown()) {
-      column.flipChosen(id);
+      column().flipChosen(id);
     } else if (event.isShiftDown()) {
-      column.extendChosen(id);
+      column().extendChosen(id);
     } else if (event.getClickCount() == 1) {
       press.setOnFinished(_ -> choose(id, false, false));
       press.playFromStart();
@@ -164,7 +171,7 @@ public final class CardGestures {
 
   /** Lets the selection follow the style; with nothing selected the style is only picked. */
   private void choose(StyleId id, boolean onTop, boolean stamps) {
-    column.clearChosen();
+    column().clearChosen();
     boolean deskOpen = workspace.attempts().present().desk().isPresent();
     if (deskOpen) {
       workspace.attempts().openDesk(id);
@@ -200,7 +207,7 @@ public final class CardGestures {
     }
     Point2D at = overlay.sceneToLocal(now);
     ghost.relocate(at.getX() + 12, at.getY() + 8);
-    column.showDrop(now, id);
+    column().showDrop(now, id);
     boolean onTop = following().applyOptionsProperty().get().onTop();
     Optional<Edit> would =
         textsAt(now)
@@ -226,7 +233,7 @@ public final class CardGestures {
     over = Optional.empty();
     landing.mark(NOWHERE);
     Point2D at = new Point2D(event.getSceneX(), event.getSceneY());
-    column.drop(at, id);
+    column().drop(at, id);
     textsAt(at)
         .ifPresentOrElse(
             texts ->
@@ -278,8 +285,8 @@ public final class CardGestures {
 
   private void keyPressed(StyleCard card, StyleId id, KeyEvent event) {
     switch (event.getCode()) {
-      case DOWN -> column.neighbour(id, 1).ifPresent(StyleCard::requestFocus);
-      case UP -> column.neighbour(id, -1).ifPresent(StyleCard::requestFocus);
+      case DOWN -> column().neighbour(id, 1).ifPresent(StyleCard::requestFocus);
+      case UP -> column().neighbour(id, -1).ifPresent(StyleCard::requestFocus);
       case ENTER -> {
         if (workspace.selection().isEmpty()) {
           workspace.attempts().openDesk(id);
@@ -295,13 +302,14 @@ public final class CardGestures {
       }
       case PLUS, ADD -> choose(id, true, false);
       case F2 -> rename(card, id);
-      case DELETE, BACK_SPACE -> menu.delete(column.chosenWith(id));
+      case DELETE, BACK_SPACE -> menu.delete(column().chosenWith(id));
       case ESCAPE -> {
         workspace.endPreview();
         stage.requestFocus();
       }
       case CONTEXT_MENU ->
-          menu.of(card, id, column.chosenWith(id)).show(card, javafx.geometry.Side.BOTTOM, 20, -10);
+          menu.of(card, id, column().chosenWith(id))
+              .show(card, javafx.geometry.Side.BOTTOM, 20, -10);
       default -> {
         return;
       }

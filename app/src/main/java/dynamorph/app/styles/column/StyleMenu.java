@@ -135,7 +135,7 @@ final class StyleMenu {
                   new KeepStyle(proposal.source(), changed),
                   Messages.of("style-menu.replace")));
     } catch (EditRefused refused) {
-      workspace.tell(Notice.problem(refused.getMessage()));
+      workspace.tell(Notice.problem(Messages.reason(refused)));
     }
   }
 

@@ -1,5 +1,7 @@
 package dynamorph.app.styles.column;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
@@ -49,7 +51,7 @@ final class StyleOrder {
               .filter(base -> ids.contains(base.id()) && base.group().equals(style.group()))
               .isPresent();
       if (!tucked) {
-        add(groups.get(style.group()), style, 0, shown);
+        add(requireNonNull(groups.get(style.group())), style, 0, shown);
       }
     }
     return groups;

@@ -1,5 +1,7 @@
 package dynamorph.app.styles.desk;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.inspector.FacetSections;
@@ -32,6 +34,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** Edits one style: its name, base and values. Nothing is kept until it is committed. */
 public final class StyleDesk extends VBox {
@@ -46,7 +49,7 @@ public final class StyleDesk extends VBox {
   private final TextField note = new TextField();
   private final ComboBox<Optional<Style>> base = Controls.baseStyles();
   private final Label level = new Label();
-  private Subject subject;
+  private @Nullable Subject subject;
   private boolean showing;
 
   /**
@@ -54,7 +57,7 @@ public final class StyleDesk extends VBox {
    */
   public StyleDesk(Workspace workspace, Function<Supplier<Subject>, Editors> editors) {
     this.workspace = workspace;
-    this.sections = new FacetSections(workspace, editors.apply(() -> subject), () -> subject);
+    this.sections = new FacetSections(workspace, editors.apply(this::subject), this::subject);
     getStyleClass().add("style-desk");
     setId("style-desk");
     ScrollPane scroll = new ScrollPane(new VBox(identity(), sections));
@@ -102,6 +105,10 @@ public final class StyleDesk extends VBox {
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("desk-buttons");
     return row;
+  }
+
+  private Subject subject() {
+    return requireNonNull(subject);
   }
 
   private GridPane identity() {

@@ -1,5 +1,7 @@
 package dynamorph.app.styles.keep;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.CoatSummary;
@@ -33,6 +35,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -44,8 +47,8 @@ final class KeepList extends VBox {
   private final Runnable changed;
   private final Map<PropertyKey<?>, CheckBox> boxes = new LinkedHashMap<>();
   private final List<Runnable> coats = new ArrayList<>();
-  private Project project;
-  private Proposal proposal;
+  private @Nullable Project listedOf;
+  private @Nullable Proposal listed;
 
   /**
    * @param changed told when something was ticked or not
@@ -54,22 +57,31 @@ final class KeepList extends VBox {
     this.changed = changed;
   }
 
+  private Project project() {
+    return requireNonNull(listedOf);
+  }
+
+  private Proposal proposal() {
+    return requireNonNull(listed);
+  }
+
   /**
-   * Lists the values of a proposal.
+   * Lists the values of a proposal().
    *
    * @param than what those that differ are compared with
    */
   void show(Project of, Proposal proposed, String than) {
-    project = of;
-    proposal = proposed;
+    listedOf = of;
+    listed = proposed;
     boxes.clear();
     coats.clear();
     getChildren().clear();
-    addSection(Messages.of("keep-pane.differs-from", than), proposal.different());
+    addSection(Messages.of("keep-pane.differs-from", than), proposal().different());
     for (Facet facet : Facet.values()) {
       Set<PropertyKey<?>> keys =
-          proposal.values().keys().stream()
-              .filter(key -> key.property().facet() == facet && !proposal.different().contains(key))
+          proposal().values().keys().stream()
+              .filter(
+                  key -> key.property().facet() == facet && !proposal().different().contains(key))
               .collect(Collectors.toCollection(LinkedHashSet::new));
       addSection(facet.label(), keys);
     }
@@ -96,7 +108,7 @@ final class KeepList extends VBox {
   }
 
   private void tick(Collection<PropertyKey<?>> keys, boolean on) {
-    keys.forEach(key -> boxes.get(key).setSelected(on));
+    keys.forEach(key -> requireNonNull(boxes.get(key)).setSelected(on));
     tell();
   }
 
@@ -136,7 +148,7 @@ final class KeepList extends VBox {
   }
 
   private Node coat(Address coat, List<PropertyKey<?>> keys) {
-    CoatSummary summary = CoatSummary.of(project, proposal.values(), coat);
+    CoatSummary summary = CoatSummary.of(project(), proposal().values(), coat);
     CheckBox box = new CheckBox(summary.words());
     box.setAllowIndeterminate(false);
     box.setMinWidth(0);
@@ -148,7 +160,8 @@ final class KeepList extends VBox {
     keys.forEach(key -> values.getChildren().add(row(key)));
     box.setOnAction(_ -> tick(keys, box.isSelected()));
     coats.add(() -> {
-      long ticked = keys.stream().filter(key -> boxes.get(key).isSelected()).count();
+      long ticked =
+          keys.stream().filter(key -> requireNonNull(boxes.get(key)).isSelected()).count();
       box.setIndeterminate(ticked > 0 && ticked < keys.size());
       box.setSelected(ticked == keys.size());
     });
@@ -176,7 +189,7 @@ final class KeepList extends VBox {
   }
 
   private <T> Node row(PropertyKey<T> key) {
-    boolean differs = proposal.different().contains(key);
+    boolean differs = proposal().different().contains(key);
     CheckBox box = new CheckBox(label(key));
     box.setSelected(differs);
     box.setOnAction(_ -> tell());
@@ -199,15 +212,15 @@ final class KeepList extends VBox {
         kind.type()
             .label(
                 Coats.value(
-                    proposal.values(),
+                    proposal().values(),
                     kind.at(key.address().ownCoat().effect(key.address().effect()))));
     return Messages.of("keep-list.of-effect", effect, key.property().label());
   }
 
   private <T> String text(PropertyKey<T> key) {
-    T value = Coats.value(proposal.values(), key);
+    T value = Coats.value(proposal().values(), key);
     return value instanceof Colour colour
-        ? CoatSummary.name(project, colour)
+        ? CoatSummary.name(project(), colour)
         : key.property().type().label(value);
   }
 

@@ -1,5 +1,7 @@
 package dynamorph.app.styles.keep;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
@@ -36,6 +38,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The save step: lists every value that could be included, ticked where it differs from what the
@@ -55,7 +58,7 @@ public final class KeepPane extends VBox {
   private final VBox same = new VBox(4);
   private final Label count = new Label();
   private final Button keep = new Button(Messages.of("keep-pane.keep-style"));
-  private Proposal proposal;
+  private @Nullable Proposal offered;
 
   public KeepPane(Workspace workspace) {
     this.workspace = workspace;
@@ -75,6 +78,10 @@ public final class KeepPane extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(head(), presets(), scroll, buttons());
+  }
+
+  private Proposal proposal() {
+    return requireNonNull(offered);
   }
 
   private VBox head() {
@@ -107,7 +114,7 @@ public final class KeepPane extends VBox {
     level
         .valueProperty()
         .addListener((_, _, wanted) -> {
-          if (!reading && wanted != null && proposal != null && wanted != proposal.level()) {
+          if (!reading && wanted != null && offered != null && wanted != offered.level()) {
             read(Optional.of(wanted));
           }
         });
@@ -132,18 +139,18 @@ public final class KeepPane extends VBox {
             4,
             preset(
                 Messages.of("keep-pane.only-what-differs"),
-                key -> proposal.different().contains(key)),
+                key -> proposal().different().contains(key)),
             preset(Messages.of("keep-pane.all"), key -> key.property().facet() != Facet.PLACEMENT),
             preset(
                 Messages.of("keep-pane.without-font"),
-                key -> proposal.different().contains(key) && !Aspect.FONT.covers(key)),
+                key -> proposal().different().contains(key) && !Aspect.FONT.covers(key)),
             preset(
                 Messages.of("keep-pane.without-colours"),
-                key -> proposal.different().contains(key) && !Aspect.COLOURS.covers(key)),
+                key -> proposal().different().contains(key) && !Aspect.COLOURS.covers(key)),
             preset(
                 Messages.of("keep-pane.placement-too"),
                 key ->
-                    proposal.different().contains(key)
+                    proposal().different().contains(key)
                         || key.property().facet() == Facet.PLACEMENT));
     row.getStyleClass().add("presets");
     return row;
@@ -182,31 +189,31 @@ public final class KeepPane extends VBox {
   private boolean read(Optional<StyleLevel> wanted) {
     Target target = workspace.selection().target();
     try {
-      proposal =
+      offered =
           wanted
               .map(one -> Proposal.of(workspace.project(), target, one))
               .orElseGet(() -> Proposal.of(workspace.project(), target));
     } catch (EditRefused nothing) {
-      workspace.tell(Notice.problem(nothing.getMessage()));
+      workspace.tell(Notice.problem(Messages.reason(nothing)));
       return false;
     }
     reading = true;
     from.setText(
         Messages.of(
             "keep-pane.a-style-from",
-            proposal.level().label(),
-            (proposal.sample().isBlank()
+            proposal().level().label(),
+            (proposal().sample().isBlank()
                 ? Messages.of("keep-pane.the-selection")
-                : "\u201c" + proposal.sample() + "\u201d")));
-    level.setValue(proposal.level());
-    name.setText(proposal.name());
-    group.setText(proposal.group());
+                : "\u201c" + proposal().sample() + "\u201d")));
+    level.setValue(proposal().level());
+    name.setText(proposal().name());
+    group.setText(proposal().group());
     base.getItems().clear();
     base.getItems().add(Optional.empty());
     workspace.project().styles().stream()
-        .filter(style -> style.level() == proposal.level())
+        .filter(style -> style.level() == proposal().level())
         .forEach(style -> base.getItems().add(Optional.of(style)));
-    base.setValue(proposal.basedOn().flatMap(workspace.project().styles()::find));
+    base.setValue(proposal().basedOn().flatMap(workspace.project().styles()::find));
     reading = false;
     buildList();
     name.requestFocus();
@@ -247,7 +254,7 @@ public final class KeepPane extends VBox {
     follow.setMinWidth(Region.USE_PREF_SIZE);
     follow.setOnAction(_ -> {
       workspace.attempts().closeKeeping();
-      workspace.apply(Follow.replacing(proposal.source(), found.style().id()).droppingLocal());
+      workspace.apply(Follow.replacing(proposal().source(), found.style().id()).droppingLocal());
     });
     HBox row = new HBox(6, words, follow);
     row.setAlignment(Pos.CENTER_LEFT);
@@ -257,17 +264,19 @@ public final class KeepPane extends VBox {
   private Style style(StyleId id, String called) {
     Optional<StyleId> basedOn =
         base.getValue() == null ? Optional.empty() : base.getValue().map(Style::id);
-    return proposal.style(id, called, list.included(), basedOn).withGroup(group.getText().strip());
+    return proposal()
+        .style(id, called, list.included(), basedOn)
+        .withGroup(group.getText().strip());
   }
 
   private void buildList() {
     String than =
-        proposal
+        proposal()
             .basedOn()
             .flatMap(workspace.project().styles()::find)
             .map(Style::name)
             .orElse(Messages.of("keep-pane.plain-text"));
-    list.show(workspace.project(), proposal, than);
+    list.show(workspace.project(), proposal(), than);
     tellIfNothingDiffers(than);
     updateCount();
   }
@@ -276,7 +285,7 @@ public final class KeepPane extends VBox {
    * A text that looks as what it follows needs no style of its own; says so and what else to do.
    */
   private void tellIfNothingDiffers(String than) {
-    boolean nothing = proposal.different().isEmpty();
+    boolean nothing = proposal().different().isEmpty();
     same.setVisible(nothing);
     Label words = new Label(Messages.of("keep-pane.nothing-differs", than));
     words.setWrapText(true);
@@ -307,7 +316,7 @@ public final class KeepPane extends VBox {
     }
     StyleId id = new StyleId(workspace.ids().next("style"));
     Style style = style(id, name.getText());
-    if (workspace.apply(new KeepStyle(proposal.source(), style))) {
+    if (workspace.apply(new KeepStyle(proposal().source(), style))) {
       workspace.attempts().closeKeeping();
       workspace.pickedStyleProperty().set(Optional.of(id));
       workspace.tell(

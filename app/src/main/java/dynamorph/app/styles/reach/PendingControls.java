@@ -33,7 +33,7 @@ final class PendingControls {
     if (held == 0) {
       return List.of();
     }
-    Label left = new Label(held + (Messages.of("pending-controls.keeps-its-look", held)));
+    Label left = new Label(Messages.of("pending-controls.keeps-its-look", held));
     left.getStyleClass().add("quiet-words");
     left.setMinWidth(Region.USE_PREF_SIZE);
     return workspace.attempts().present().desk().isPresent()

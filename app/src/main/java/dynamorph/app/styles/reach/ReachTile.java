@@ -90,7 +90,9 @@ final class ReachTile extends Button {
     String problems =
         entry.text().problems().stream()
             .map(problem ->
-                (problem.isNew() ? Messages.of("reach-tile.new") : "") + problem.detail())
+                problem.isNew()
+                    ? Messages.of("reach-tile.new", problem.detail())
+                    : problem.detail())
             .collect(Collectors.joining("\n"));
     String local = entry.local() == 0 ? "" : Messages.of("reach-tile.local-change", entry.local());
     tip.setText(

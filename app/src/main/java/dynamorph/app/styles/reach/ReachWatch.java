@@ -31,6 +31,7 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -83,7 +84,7 @@ public final class ReachWatch implements AutoCloseable {
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(FrameService.daemon("reach"));
   private final LayerPainter painter = new LayerPainter();
-  private final AtomicReference<Request> next = new AtomicReference<>();
+  private final AtomicReference<@Nullable Request> next = new AtomicReference<>();
   private final Map<Pair, ReachedText> looked = new HashMap<>();
   private volatile boolean busy;
   private final Supplier<Studio> studio;
@@ -98,7 +99,6 @@ public final class ReachWatch implements AutoCloseable {
     this.followers = Followers.of(workspace.project());
     stage.frameProperty().addListener((_, _, frame) -> frame.ifPresent(this::framed));
     workspace.pickedStyleProperty().addListener((_, _, _) -> update());
-    workspace.attempts().presentProperty().addListener((_, _, _) -> update());
     workspace.attempts().presentProperty().addListener((_, _, _) -> update());
     update();
   }

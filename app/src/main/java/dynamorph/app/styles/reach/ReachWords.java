@@ -29,7 +29,6 @@ final class ReachWords {
             .distinct()
             .count();
     long texts = report.total() - held;
-    String on = Messages.of("reach-words.on-artboard", boards);
     if (report.comparing()) {
       pieces.add(
           new Piece(
@@ -42,7 +41,7 @@ final class ReachWords {
         if (newly > 0) {
           pieces.add(
               new Piece(
-                  newly + " " + kind.label(),
+                  Messages.of("reach-words.problem", newly, kind.label()),
                   kind == Problem.Kind.LINES ? "quiet-words" : "problem-text"));
         }
       }
@@ -51,12 +50,13 @@ final class ReachWords {
           new Piece(
               report.total() == 0
                   ? Messages.of("reach-words.nothing-follows-it-yet")
-                  : Messages.of("count.text", texts) + on,
+                  : Messages.of("reach-words.on-artboard", texts, boards),
               "quiet-words"));
       for (Problem.Kind kind : Problem.Kind.values()) {
         long there = report.count(entry -> entry.text().has(kind));
         if (there > 0) {
-          pieces.add(new Piece(there + " " + kind.label(), "problem-text"));
+          pieces.add(
+              new Piece(Messages.of("reach-words.problem", there, kind.label()), "problem-text"));
         }
       }
     }
