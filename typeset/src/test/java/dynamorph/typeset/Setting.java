@@ -18,7 +18,6 @@ import dynamorph.typeset.layout.Typesetter;
 /** Sets texts for tests, with the shipped fonts only. */
 public record Setting(Story story, PropertySet values) {
   private static final FontLibrary FONTS = FontLibrary.shipped();
-  private static final Typesetter TYPESETTER = new Typesetter(FONTS);
 
   /** Plain text in Source Sans 3 at 20 pt, as a point. */
   public static Setting of(String text) {
@@ -57,14 +56,20 @@ public record Setting(Story story, PropertySet values) {
   }
 
   public TextLayout layout() {
-    return TYPESETTER.layout(story, look());
+    return layout(typesetter());
+  }
+
+  /** Set by a typesetter that may remember it. */
+  public TextLayout layout(Typesetter typesetter) {
+    return typesetter.layout(story, look());
   }
 
   public static FontLibrary fonts() {
     return FONTS;
   }
 
+  /** One that remembers nothing, so that every test sets its text itself. */
   public static Typesetter typesetter() {
-    return TYPESETTER;
+    return new Typesetter(FONTS);
   }
 }

@@ -32,17 +32,23 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 /** Plays the film, says where it is, and tells what is wrong with its captions. */
-final class TransportBar extends HBox {
+final class TransportBar extends VBox {
+  /** Less is too narrow for what is wrong to stand beside the controls. */
+  private static final double ONE_ROW = 640;
+
   private final Workspace workspace;
   private final Playback playback;
   private final CueWatch watch;
   private final FilmActions actions;
   private final TextField code = new TextField();
   private final Label rate = new Label();
+  private final HBox row = new HBox(4);
+  private final MenuButton add;
   private final HBox problems = new HBox(8);
 
   TransportBar(Workspace workspace, CueWatch watch, TrackLanes lanes, FilmActions actions) {
@@ -51,8 +57,8 @@ final class TransportBar extends HBox {
     this.watch = watch;
     this.actions = actions;
     getStyleClass().add("transport");
-    setAlignment(Pos.CENTER_LEFT);
-    setSpacing(6);
+    setSpacing(4);
+    row.setAlignment(Pos.CENTER_LEFT);
     Button play = new Button(Messages.of("transport-bar.play"));
     play.getStyleClass().add("play");
     play.setId("play");
@@ -85,6 +91,7 @@ final class TransportBar extends HBox {
     rate.getStyleClass().add("quiet");
     rate.setMinWidth(0);
     makeProblemControls();
+    add = adder();
     problems.setAlignment(Pos.CENTER_RIGHT);
     problems.setMinWidth(0);
     Region gap = new Region();
@@ -92,7 +99,7 @@ final class TransportBar extends HBox {
     Button closer =
         Controls.icon(Feather.ZOOM_IN, Messages.of("transport-bar.zoom-in"), () -> lanes.zoom(1.5));
     closer.setId("lanes-closer");
-    getChildren()
+    row.getChildren()
         .addAll(
             Controls.icon(
                 Feather.SKIP_BACK,
@@ -116,7 +123,7 @@ final class TransportBar extends HBox {
             rate,
             gap,
             problems,
-            add(),
+            add,
             Controls.icon(
                 Feather.ZOOM_OUT, Messages.of("transport-bar.zoom-out"), () -> lanes.zoom(1 / 1.5)),
             closer,
@@ -124,11 +131,18 @@ final class TransportBar extends HBox {
                 Feather.MAXIMIZE_2,
                 Messages.of("transport-bar.fit-the-whole-film"),
                 lanes::fitAll));
-    for (Node node : getChildren()) {
+    for (Node node : row.getChildren()) {
       if (node instanceof Button button) {
         button.setFocusTraversable(false);
       }
     }
+    getChildren().add(row);
+    widthProperty()
+        .addListener((_, before, now) -> {
+          if (before.doubleValue() < ONE_ROW != now.doubleValue() < ONE_ROW) {
+            placeProblems();
+          }
+        });
     playback.playheadProperty().addListener((_, _, _) -> update());
     playback.filmProperty().addListener((_, _, _) -> update());
     workspace.shownProperty().addListener((_, _, _) -> update());
@@ -136,7 +150,21 @@ final class TransportBar extends HBox {
     update();
   }
 
-  private MenuButton add() {
+  /** What is wrong stands beside the controls, or below them where that is too narrow. */
+  private void placeProblems() {
+    boolean below = getWidth() < ONE_ROW && !problems.getChildren().isEmpty();
+    getChildren().setAll(row);
+    row.getChildren().remove(problems);
+    if (below) {
+      problems.setAlignment(Pos.CENTER_LEFT);
+      getChildren().add(problems);
+    } else {
+      problems.setAlignment(Pos.CENTER_RIGHT);
+      row.getChildren().add(row.getChildren().indexOf(add), problems);
+    }
+  }
+
+  private MenuButton adder() {
     MenuButton menu = new MenuButton(Messages.of("common.add"));
     menu.setId("film-add");
     menu.setMinWidth(Region.USE_PREF_SIZE);
@@ -215,6 +243,7 @@ final class TransportBar extends HBox {
     rate.setManaged(byKind.isEmpty());
     if (byKind.isEmpty()) {
       problems.getChildren().clear();
+      placeProblems();
       return;
     }
     CueProblem.Kind kind =
@@ -234,6 +263,7 @@ final class TransportBar extends HBox {
     fix.setText(fixLabel(kind));
     if (problems.getChildren().isEmpty()) {
       problems.getChildren().setAll(kinds, next, fix);
+      placeProblems();
     }
   }
 

@@ -11,6 +11,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.image.Image;
 import javafx.scene.image.PixelReader;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.testfx.framework.junit5.Start;
@@ -65,6 +66,14 @@ class CaptionImportJourneyTest extends FilmJourney {
       assertThat(seen.top()).as("its top").isBetween(0.04, 0.25);
       assertThat(seen.bottom()).as("its foot").isLessThan(0.35);
     }
+  }
+
+  @Test
+  void tracksOfOneLanguageAreToldApart() throws Exception {
+    bring(file("gallery.de.srt"));
+    bring(file("gallery.de.srt"));
+    assertThat(line().captions().filter(track -> track.language().equals("de")).map(Track::name))
+        .containsExactlyInAnyOrder("Deutsch", "Deutsch 2");
   }
 
   /** In a film without any captions there is no style that could place them. */

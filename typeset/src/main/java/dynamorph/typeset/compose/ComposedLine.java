@@ -109,7 +109,7 @@ public final class ComposedLine {
     return hyphenated;
   }
 
-  /** How far its white is stretched, in parts of what the limits allow; negative for shrunk. */
+  /** How far its glue is stretched, in parts of what the limits allow; negative for shrunk. */
   public double ratio() {
     return content().filled.get().ratio;
   }

@@ -64,8 +64,8 @@ final class FirstFitBreaker {
     }
     boolean hyphenLast = hyphen > word;
     if (hyphenLast && word > 0 && !model.isJustified()) {
-      double white = lineWidth - model.width(from, word);
-      hyphenLast = white > model.settings().hyphenation().zone();
+      double lack = lineWidth - model.width(from, word);
+      hyphenLast = lack > model.settings().hyphenation().zone();
     }
     int best = hyphenLast ? hyphen : word;
     return best > 0 ? best : Math.max(first, from + 1);

@@ -11,7 +11,7 @@ import java.util.Map;
 final class GlyphPlacer {
   private final WidthSums measures;
   private final List<TypeLook> looks;
-  private final Glue white;
+  private final Glue glue;
   private final LineRange cut;
   private final List<Tabs.Advance> tabs;
   private final Map<Integer, Double> tabPlaces = new HashMap<>();
@@ -20,13 +20,13 @@ final class GlyphPlacer {
   GlyphPlacer(
       WidthSums measures,
       List<TypeLook> looks,
-      Glue white,
+      Glue glue,
       LineRange cut,
       List<Tabs.Advance> tabs,
       double x) {
     this.measures = measures;
     this.looks = looks;
-    this.white = white;
+    this.glue = glue;
     this.cut = cut;
     this.tabs = tabs;
     this.x = x;
@@ -49,7 +49,7 @@ final class GlyphPlacer {
     double down = size * look.forms().scaleDown();
     double rise = look.spacing().baselineShift() + run.rise() * down;
     double extra = look.spacing().letterExtra() * size;
-    double letter = extra + white.letter() * size;
+    double letter = extra + glue.letter() * size;
     double words = look.spacing().wordSpacing() / 1000 * size;
     String text = measures.shaped().text();
     int[] units = new int[glyphCount];
@@ -70,7 +70,7 @@ final class GlyphPlacer {
       boolean behind = cluster >= typed;
       char sign = behind || unit >= text.length() ? '-' : text.charAt(unit);
       boolean space = sign == ' ' || sign == '\u00A0';
-      double wide = space ? 1 : white.glyph();
+      double wide = space ? 1 : glue.glyph();
       double began = x;
       double pad = behind ? 0 : measures.pad(unit);
       x += pad / 2;
@@ -83,7 +83,7 @@ final class GlyphPlacer {
       double drawn = run.advances()[cluster] * across;
       if (space) {
         boolean inside = unit < cut.ink();
-        x += (drawn + words) * (inside ? white.word() : 1) + extra;
+        x += (drawn + words) * (inside ? glue.word() : 1) + extra;
       } else if (sign == '\t') {
         x += tabWidth(unit);
         tabPlaces.put(unit, began);
@@ -91,10 +91,10 @@ final class GlyphPlacer {
         x += drawn * wide + letter;
       }
       x += pad / 2;
-      if (white.gap() != 0 && !behind) {
+      if (glue.gap() != 0 && !behind) {
         int end = run.ends()[cluster] + segment.offset();
         boolean gap = end < cut.ink() && measures.isGap(text, end);
-        x += gap ? white.gap() * size : 0;
+        x += gap ? glue.gap() * size : 0;
       }
       advances[run.clusters()[cluster + 1] - 1 - firstGlyph] += (float) (x - began - drawn * wide);
       if (!behind) {
@@ -109,7 +109,7 @@ final class GlyphPlacer {
             run.span(),
             run.face(),
             down * run.scale(),
-            across / down * white.glyph(),
+            across / down * glue.glyph(),
             skew(look, run),
             run.rightToLeft(),
             Arrays.copyOfRange(run.glyphs(), firstGlyph, firstGlyph + glyphCount),

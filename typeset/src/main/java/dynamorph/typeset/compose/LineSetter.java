@@ -343,13 +343,13 @@ final class LineSetter {
 
   // --- glyphs
 
-  private List<GlyphRun> runs(LineRange cut, Pieces pieces, Slot slot, Glue white, double left) {
+  private List<GlyphRun> runs(LineRange cut, Pieces pieces, Slot slot, Glue glue, double left) {
     List<GlyphRun> runs = new ArrayList<>();
     List<Tabs.Advance> advances = tabs == null ? List.of() : tabs.advances(cut.start(), cut.ink());
     double trailing = measures.width(cut.ink(), cut.end());
     GlyphPlacer pen =
         new GlyphPlacer(
-            measures, looks, white, cut, advances, shaped.rightToLeft() ? left - trailing : left);
+            measures, looks, glue, cut, advances, shaped.rightToLeft() ? left - trailing : left);
     for (RunSegment segment : pieces.segments()) {
       pen.set(segment, runs);
     }

@@ -211,7 +211,7 @@ final class LineWidths {
   }
 
   /**
-   * How far the white of a line is stretched, in parts of what it may be; negative for shrunk. A
+   * How far the glue of a line is stretched, in parts of what it may be; negative for shrunk. A
    * line that ends a paragraph or stands before a forced break is not stretched.
    */
   double ratio(int from, int to, double lineWidth) {

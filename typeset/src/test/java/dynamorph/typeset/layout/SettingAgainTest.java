@@ -25,6 +25,8 @@ class SettingAgainTest {
               .mapToObj(number -> "Paragraph " + number + " of the long story of the tower clock.")
               .collect(Collectors.joining("\n")));
 
+  private final Typesetter typesetter = Setting.typesetter();
+
   private static Setting columns(Story story) {
     return Setting.of(story)
         .inBox(500, 3000)
@@ -35,10 +37,10 @@ class SettingAgainTest {
 
   @Test
   void typingSetsOnlyTheParagraphThatIsTypedIn() {
-    List<Line> before = columns(LONG).layout().lines();
+    List<Line> before = columns(LONG).layout(typesetter).lines();
     int at = LONG.startOf(30) + 4;
     Story typed = LONG.replace(TextRange.caret(at), "xyz");
-    List<Line> after = columns(typed).layout().lines();
+    List<Line> after = columns(typed).layout(typesetter).lines();
     assertThat(set(after, 29)).isEqualTo(set(before, 29));
     assertThat(set(after, 31)).isEqualTo(set(before, 31));
     assertThat(set(after, 30)).isNotEqualTo(set(before, 30));
@@ -60,9 +62,9 @@ class SettingAgainTest {
     assertThat(shaped(small.with(Properties.LEADING_AUTO, 200.0))).isSameAs(one);
   }
 
-  private static ShapedParagraph shaped(Setting setting) {
+  private ShapedParagraph shaped(Setting setting) {
     ParagraphKey key = Typesetter.paragraphs(setting.story(), setting.look()).getFirst();
-    return Setting.typesetter().composer().shape(key.shapeKey());
+    return typesetter.composer().shape(key.shapeKey());
   }
 
   @Test
@@ -70,7 +72,7 @@ class SettingAgainTest {
     Setting setting = columns(LONG);
     Setting coloured =
         setting.with(Properties.UNDERLINE, true).with(Properties.DECORATION_THICKNESS, 300.0);
-    assertThat(coloured.layout()).isSameAs(setting.layout());
+    assertThat(coloured.layout(typesetter)).isSameAs(setting.layout(typesetter));
   }
 
   @Test

@@ -281,12 +281,13 @@ class TypesetterTest {
 
   @Test
   void aChangeOfColourOrPlaceSetsNothingAgain() {
-    TextLayout layout = Setting.of(SENTENCE).layout();
+    Typesetter typesetter = Setting.typesetter();
+    TextLayout layout = Setting.of(SENTENCE).layout(typesetter);
     Setting coloured =
         Setting.of(SENTENCE)
             .with(Properties.POSITION_X, 55.0)
             .with(Properties.PLATE_MINIMUM_WIDTH, Length.points(4));
-    assertThat(coloured.layout()).isSameAs(layout);
+    assertThat(coloured.layout(typesetter)).isSameAs(layout);
   }
 
   // --- caret and selection

@@ -343,6 +343,10 @@ final class StageMarks {
     double middle = tag.box().y() + 9.5;
     g.setFill(theme.mark());
     g.fillRoundRect(tag.box().x(), tag.box().y(), tag.box().width(), tag.box().height(), 6, 6);
+    // an edge keeps a pale tag visible on a pale artboard
+    g.setStroke(theme.onMark().deriveColor(0, 1, 1, 0.45));
+    g.setLineWidth(1);
+    g.strokeRoundRect(tag.box().x(), tag.box().y(), tag.box().width(), tag.box().height(), 6, 6);
     g.setFont(TAG_FONT);
     g.setTextBaseline(VPos.CENTER);
     g.setFill(theme.onMark());

@@ -83,7 +83,8 @@ public final class FilmFileActions implements AutoCloseable {
             ? CaptionFiles.language(name).orElse(workspace.project().language())
             : read.captions().language();
     Track.Captions track =
-        Track.Captions.of(workspace.ids().next("track"), TrackActions.nameOf(language), language)
+        Track.Captions.of(
+                workspace.ids().next("track"), TrackActions.freeName(board, language), language)
             .withFollows(
                 read.captions().follows().isEmpty()
                     ? OpenFilm.line(board)

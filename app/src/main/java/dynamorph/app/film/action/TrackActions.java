@@ -65,7 +65,8 @@ public final class TrackActions {
                     "en")
                 .ifPresent(language -> {
                   Track.Captions track =
-                      Track.Captions.of(workspace.ids().next("track"), nameOf(language), language)
+                      Track.Captions.of(
+                              workspace.ids().next("track"), freeName(board, language), language)
                           .withFollows(
                               OpenFilm.line(board)
                                   .captions()
@@ -81,7 +82,18 @@ public final class TrackActions {
   }
 
   /** What a language calls itself. */
-  static String nameOf(String language) {
+  /** A name for a new caption track: its language, with a number if that is taken. */
+  static String freeName(Artboard film, String language) {
+    List<String> taken = OpenFilm.line(film).tracks().stream().map(Track::name).toList();
+    String name = nameOf(language);
+    String free = name;
+    for (int count = 2; taken.contains(free); count++) {
+      free = name + " " + count;
+    }
+    return free;
+  }
+
+  private static String nameOf(String language) {
     java.util.Locale locale = java.util.Locale.forLanguageTag(language);
     String name = locale.getDisplayLanguage(locale);
     return name.isBlank() ? language : name.substring(0, 1).toUpperCase(locale) + name.substring(1);

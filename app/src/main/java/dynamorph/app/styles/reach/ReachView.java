@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -26,6 +27,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -149,7 +151,8 @@ public final class ReachView extends VBox {
   }
 
   private Node filters() {
-    HBox bar = new HBox(6);
+    // where there is little room they go on below
+    FlowPane bar = new FlowPane(6, 6);
     ToggleGroup group = new ToggleGroup();
     for (Show which : Show.values()) {
       ToggleButton chip = new ToggleButton(which.label);
@@ -161,6 +164,7 @@ public final class ReachView extends VBox {
         chip.setSelected(true);
         update();
       });
+      chip.setMinWidth(Region.USE_PREF_SIZE);
       chips.put(which, chip);
       bar.getChildren().add(chip);
     }
@@ -173,10 +177,8 @@ public final class ReachView extends VBox {
             update();
           }
         });
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    bar.getChildren().addAll(gap, through);
-    bar.setAlignment(Pos.CENTER_LEFT);
+    bar.getChildren().add(through);
+    bar.setRowValignment(VPos.CENTER);
     return bar;
   }
 
