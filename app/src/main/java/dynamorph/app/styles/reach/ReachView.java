@@ -153,6 +153,7 @@ public final class ReachView extends VBox {
   private Node filters() {
     // where there is little room they go on below
     FlowPane bar = new FlowPane(6, 6);
+    bar.setId("reach-filters");
     ToggleGroup group = new ToggleGroup();
     for (Show which : Show.values()) {
       ToggleButton chip = new ToggleButton(which.label);

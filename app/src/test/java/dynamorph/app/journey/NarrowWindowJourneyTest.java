@@ -1,0 +1,73 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** In the smallest window there is room for, nothing covers anything else and no label is cut. */
+class NarrowWindowJourneyTest extends JourneyTest {
+  @BeforeEach
+  void makeNarrow() {
+    driver
+        .robot()
+        .interact(() -> {
+          Window window = driver.window().scene().getWindow();
+          window.setWidth(1024);
+          window.setHeight(700);
+        });
+    driver.settle();
+  }
+
+  @Test
+  void whatIsWrongWithCuesStandsBelowTheTransport() {
+    driver.press("view-timeline");
+    driver.waitFor("problems are told", () -> driver.isShown("#cue-problems"));
+    standApartWhole(".transport");
+  }
+
+  @Test
+  void theKindsOfReachGoOnBelow() {
+    driver.press("style-enamel-title");
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.R);
+    driver.waitFor("the reach is shown", () -> driver.isShown("#reach-filters"));
+    standApartWhole("#reach-filters");
+  }
+
+  private void standApartWhole(String container) {
+    WaitForAsyncUtils.waitForAsyncFx(
+        5_000,
+        () -> {
+          List<Labeled> labels =
+              driver.window().scene().lookup(container).lookupAll("*").stream()
+                  .filter(Labeled.class::isInstance)
+                  .map(Labeled.class::cast)
+                  .filter(node -> node.isVisible() && !node.getText().isEmpty())
+                  .filter(node -> !(node.getParent() instanceof Labeled))
+                  .toList();
+          assertThat(labels).as("labels").hasSizeGreaterThan(4);
+          for (Labeled one : labels) {
+            assertThat(one.getWidth() + 0.5)
+                .as("room for “%s”", one.getText())
+                .isGreaterThanOrEqualTo(one.prefWidth(-1));
+            for (Labeled other : labels) {
+              assertThat(one != other && area(one).intersects(area(other)))
+                  .as("“%s” lies over “%s”", one.getText(), other.getText())
+                  .isFalse();
+            }
+          }
+          return true;
+        });
+  }
+
+  private static Bounds area(Node node) {
+    return node.localToScene(node.getLayoutBounds());
+  }
+}
