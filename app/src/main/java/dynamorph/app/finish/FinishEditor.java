@@ -1,6 +1,5 @@
 package dynamorph.app.finish;
 
-import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.PropertyCell;
@@ -21,18 +20,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import javafx.application.Platform;
-import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
-import javafx.scene.Cursor;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
@@ -41,22 +35,18 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
-import org.kordamp.ikonli.feather.Feather;
-import org.kordamp.ikonli.javafx.FontIcon;
 
 /**
  * The stack of coats, topmost first, each with its eye and colour, its details and its effects
  * below; the effects of all together; and the plate.
  */
 public final class FinishEditor extends VBox {
-  private static final PseudoClass SOLO = PseudoClass.getPseudoClass("solo");
-
   private final Workspace workspace;
   private final Editors editors;
   private final Supplier<Subject> subject;
   private final CoatStack stack;
   private final CoatActions actions;
-  private final CoatDrag drag;
+  private final CoatHeads heads;
   private final VBox rows = new VBox(4);
   private final List<PropertyCell<?>> cells = new ArrayList<>();
   private final List<Runnable> refresh = new ArrayList<>();
@@ -74,7 +64,8 @@ public final class FinishEditor extends VBox {
     this.stack =
         new CoatStack(subject, workspace.tools().coats(), () -> workspace.project().palette());
     this.actions = new CoatActions(workspace, stack, this);
-    this.drag = new CoatDrag(subject, stack, coatRows);
+    CoatDrag drag = new CoatDrag(subject, stack, coatRows);
+    this.heads = new CoatHeads(workspace, subject, stack, actions, drag, this);
     workspace.soloCoatProperty().addListener((_, _, _) -> refresh.forEach(Runnable::run));
     getStyleClass().add("facet");
     Label title = new Label(Messages.of("finish-editor.finish"));
@@ -225,7 +216,7 @@ public final class FinishEditor extends VBox {
   }
 
   private void addCoatRows(Subject now, Address coat) {
-    rows.getChildren().add(coatRow(now, coat));
+    rows.getChildren().add(heads.ofCoat(now, coat));
     if (open.contains(coat)) {
       rows.getChildren().add(coatDetails(now, coat));
     }
@@ -295,7 +286,7 @@ public final class FinishEditor extends VBox {
   }
 
   private void addEffectRows(Subject now, Address effect) {
-    rows.getChildren().add(effectRow(now, effect));
+    rows.getChildren().add(heads.ofEffect(now, effect));
     if (open.contains(effect)) {
       VBox details = details(FinishRows.ofEffect(now, effect));
       if (FinishRows.isCast(now, effect)) {
@@ -351,66 +342,25 @@ public final class FinishEditor extends VBox {
     return subject.get();
   }
 
-  private Node coatRow(Subject now, Address coat) {
-    Label name = new Label();
-    refresh.add(() -> name.setText(CoatNames.ofCoat(now(), coat)));
-    Region paint =
-        switch (FinishRows.paint(now, coat)) {
-          case SOLID, PATTERN -> cell(Properties.COAT_COLOUR.at(coat));
-          case LINEAR, RADIAL, CONIC -> gradientChip(coat);
-        };
-    HBox row =
-        new HBox(
-            4,
-            expander(coat),
-            eye(Properties.COAT_SHOWN.at(coat)),
-            name,
-            paint,
-            Controls.icon(
-                Feather.X,
-                Messages.of("finish-editor.remove-this-coat-delete"),
-                () -> stack.remove(coat)));
-    coatRows.put(coat, row);
-    refresh.add(() ->
-        row.pseudoClassStateChanged(
-            SOLO, workspace.soloCoatProperty().get().filter(coat::equals).isPresent()));
-    row.setOnContextMenuRequested(at -> {
-      actions.coatMenu(coat).show(row, at.getScreenX(), at.getScreenY());
-      at.consume();
-    });
-    name.setCursor(Cursor.OPEN_HAND);
-    name.setTooltip(new Tooltip(Messages.of("finish-editor.drag-to-another-place-or-alt")));
-    name.setOnMousePressed(_ -> row.requestFocus());
-    name.setOnMouseDragged(at -> drag.show(coat, at.getSceneY()));
-    name.setOnMouseReleased(at -> drag.drop(coat, at.getSceneY()));
-    row.setFocusTraversable(true);
-    row.setAccessibleText(Messages.of("finish-editor.coat", coat));
-    row.setOnKeyPressed(key -> actions.coatKey(coat, row, key));
-    return finished(row, name, paint);
+  /** Whether the details of a coat or an effect are shown. */
+  boolean isOpen(Address address) {
+    return open.contains(address);
   }
 
-  /** Shows the gradient; a click opens its stops. */
-  private Button gradientChip(Address coat) {
-    Region picture = new Region();
-    picture.setMinSize(0, 18);
-    Button chip = new Button("", picture);
-    chip.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-    chip.setMaxWidth(Double.MAX_VALUE);
-    picture.prefWidthProperty().bind(chip.widthProperty().subtract(6));
-    chip.getStyleClass().add("gradient-chip");
-    chip.setId(coat.toString().replace('/', '-') + "-gradient");
-    chip.setTooltip(new Tooltip(Messages.of("finish-editor.edit-the-stops")));
-    chip.setAccessibleText(Messages.of("finish-editor.stops-of-the-gradient"));
-    chip.setOnAction(_ -> {
-      open.add(coat);
-      update(now());
-    });
-    refresh.add(() ->
-        picture.setBackground(
-            GradientChip.of(
-                now().shown(Properties.GRADIENT_STOPS.at(coat)).value(),
-                workspace.project().palette())));
-    return chip;
+  /** Shows the details of a coat. */
+  void open(Address coat) {
+    open.add(coat);
+    update(now());
+  }
+
+  /** The row that stands for a coat now. */
+  void shows(Address coat, Node row) {
+    coatRows.put(coat, row);
+  }
+
+  /** What is done whenever values may be other ones, as long as the rows stay. */
+  void onRefresh(Runnable work) {
+    refresh.add(work);
   }
 
   void focus(Address coat) {
@@ -429,85 +379,11 @@ public final class FinishEditor extends VBox {
     Platform.runLater(() -> focus(copy));
   }
 
-  private Node effectRow(Subject now, Address effect) {
-    Label name = new Label();
-    refresh.add(() -> name.setText(CoatNames.ofEffect(now(), effect)));
-    EffectKind kind =
-        now.shown(Properties.EFFECT_KIND.at(effect)).value().orElse(EffectKind.DROP_SHADOW);
-    PropertyCell<?> colour =
-        switch (kind) {
-          case BLUR -> cell(Properties.SHADOW_BLUR.at(effect));
-          case BEVEL -> cell(Properties.HIGHLIGHT_COLOUR.at(effect));
-          case DROP_SHADOW, INNER_SHADOW, OUTER_GLOW, INNER_GLOW ->
-              cell(Properties.EFFECT_COLOUR.at(effect));
-        };
-    HBox row =
-        new HBox(
-            4,
-            expander(effect),
-            eye(Properties.EFFECT_SHOWN.at(effect)),
-            name,
-            colour,
-            Controls.icon(
-                Feather.X,
-                Messages.of("finish-editor.remove-this-effect-delete"),
-                () -> stack.remove(effect)));
-    row.getStyleClass().add("effect-row");
-    row.setFocusTraversable(true);
-    row.setAccessibleText(Messages.of("finish-editor.effect-2", effect));
-    name.setOnMousePressed(_ -> row.requestFocus());
-    row.setOnContextMenuRequested(at -> {
-      actions.effectMenu(effect).show(row, at.getScreenX(), at.getScreenY());
-      at.consume();
-    });
-    row.setOnKeyPressed(key -> actions.effectKey(effect, row, key));
-    return finished(row, name, colour);
-  }
-
   void toggle(Address address) {
     if (!open.remove(address)) {
       open.add(address);
     }
     update(now());
-  }
-
-  private static Node finished(HBox row, Label name, Node colour) {
-    row.setAlignment(Pos.CENTER_LEFT);
-    row.getStyleClass().add("coat-row");
-    name.setMinWidth(Region.USE_PREF_SIZE);
-    HBox.setHgrow(colour, Priority.ALWAYS);
-    return row;
-  }
-
-  private Button expander(Address address) {
-    FontIcon arrow =
-        new FontIcon(open.contains(address) ? Feather.CHEVRON_DOWN : Feather.CHEVRON_RIGHT);
-    Button button = new Button("", arrow);
-    button.getStyleClass().add("icon-button");
-    button.setTooltip(
-        new Tooltip(
-            open.contains(address)
-                ? Messages.of("finish-editor.fold-the-details")
-                : Messages.of("finish-editor.show-the-details")));
-    button.setAccessibleText(Messages.of("finish-editor.details-of", address));
-    button.setOnAction(_ -> toggle(address));
-    return button;
-  }
-
-  private ToggleButton eye(PropertyKey<Boolean> shown) {
-    FontIcon icon = new FontIcon(Feather.EYE);
-    ToggleButton eye = new ToggleButton("", icon);
-    eye.getStyleClass().add("icon-button");
-    eye.setTooltip(new Tooltip(Messages.of("finish-editor.shown-or-hidden")));
-    eye.setAccessibleText(Messages.of("finish-editor.show", shown.address()));
-    eye.setOnAction(
-        _ -> subject.get().set(PropertySet.EMPTY.with(shown, eye.isSelected()), Optional.empty()));
-    refresh.add(() -> {
-      boolean on = subject.get().shown(shown).value().orElse(true);
-      eye.setSelected(on);
-      icon.setIconCode(on ? Feather.EYE : Feather.EYE_OFF);
-    });
-    return eye;
   }
 
   private Node pair(String label, PropertyKey<?> first, @Nullable PropertyKey<?> second) {
@@ -532,7 +408,7 @@ public final class FinishEditor extends VBox {
     return FinishLine.of(words, one, other);
   }
 
-  private <T> PropertyCell<T> cell(PropertyKey<T> key) {
+  <T> PropertyCell<T> cell(PropertyKey<T> key) {
     PropertyCell<T> cell = new PropertyCell<>(key, editors, subject, workspace);
     cells.add(cell);
     return cell;
