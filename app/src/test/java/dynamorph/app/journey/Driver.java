@@ -38,13 +38,14 @@ import javafx.scene.image.PixelReader;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Assumptions;
 import org.testfx.api.FxRobot;
+import org.testfx.robot.Motion;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Drives the real window as a person would, and waits until what was done shows. */
 final class Driver {
   private static final int PATIENCE_SECONDS = 20;
 
-  private final FxRobot robot = new Hand();
+  private final Hand robot = new Hand();
   private final MainWindow window;
   private final Answers answers;
 
@@ -280,6 +281,12 @@ final class Driver {
 
   Driver pressText(String id) {
     robot.clickOn(middleOf(id));
+    return settle();
+  }
+
+  /** Clicks several times at a place, as fast as for a double-click. */
+  Driver clickTimes(int times, Point2D place) {
+    robot.clickTimes(times, robot.point(place), Motion.DEFAULT);
     return settle();
   }
 

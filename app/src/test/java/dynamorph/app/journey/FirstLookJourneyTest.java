@@ -134,15 +134,14 @@ class FirstLookJourneyTest extends JourneyTest {
     driver.robot().interact(() -> weight.setValue(800.0));
     driver.robot().clickOn(driver.reveal("#style-desk #finish-fill-colour"));
     TextField hex = driver.robot().lookup("#colour-written").query();
-    driver
-        .robot()
-        .clickOn(hex)
-        .push(KeyCode.SHORTCUT, KeyCode.A)
-        .write("#e06010")
-        .push(KeyCode.ENTER);
+    driver.robot().clickOn(hex);
+    driver.waitFor("the field has the keyboard", hex::isFocused);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.A).write("#e06010").push(KeyCode.ENTER);
+    driver.settle();
+    driver.waitFor("the draft shows live", () -> driver.pixels("label-5-title", ORANGE) > 0);
     driver.robot().push(KeyCode.ESCAPE);
     driver.settle();
-    assertThat(driver.pixels("label-5-title", ORANGE)).as("the draft shows live").isPositive();
+    assertThat(driver.pixels("label-5-title", ORANGE)).as("the draft still shows").isPositive();
     assertThat(weight("label-5-title")).as("nothing is changed yet").isEqualTo(600);
     driver.press("commit");
     assertThat(driver.workspace().attempts().present().desk()).isEmpty();

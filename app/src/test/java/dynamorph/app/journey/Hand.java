@@ -6,6 +6,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.input.MouseButton;
 import org.testfx.api.FxRobot;
 import org.testfx.robot.Motion;
+import org.testfx.robot.MouseRobot;
 import org.testfx.service.query.PointQuery;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -47,8 +48,20 @@ final class Hand extends FxRobot {
 
   @Override
   public FxRobot doubleClickOn(PointQuery point, Motion motion, MouseButton... buttons) {
+    return clickTimes(2, point, motion, buttons);
+  }
+
+  /** Clicks so fast that they count as one double-click, or as three clicks, or more. */
+  FxRobot clickTimes(int times, PointQuery point, Motion motion, MouseButton... buttons) {
     standApart(point.query());
-    super.doubleClickOn(point, motion, buttons);
+    moveTo(point, motion);
+    MouseRobot mouse = robotContext().getMouseRobot();
+    MouseButton[] pressed = buttons.length == 0 ? new MouseButton[] {MouseButton.PRIMARY} : buttons;
+    for (int click = 0; click < times; click++) {
+      mouse.pressNoWait(pressed);
+      mouse.releaseNoWait(pressed);
+    }
+    WaitForAsyncUtils.waitForFxEvents();
     return pressedNow();
   }
 

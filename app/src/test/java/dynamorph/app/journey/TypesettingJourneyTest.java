@@ -20,7 +20,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
 
 /** One piece of text is made right. */
@@ -66,15 +65,10 @@ class TypesettingJourneyTest extends JourneyTest {
     driver.robot().interact(() -> driver.workspace().select(List.of(new LayerId("label-3-text"))));
     driver.robot().interact(driver.stage()::fitSelection);
     driver.settle();
-    driver.robot().moveTo(driver.middleOf("label-3-text"));
-    for (int press = 0; press < 3; press++) {
-      driver.robot().clickOn(MouseButton.PRIMARY);
-    }
-    driver.settle();
+    driver.clickTimes(3, driver.middleOf("label-3-text"));
     String text = driver.layer("label-3-text").story().text();
     assertThat(cursor().range().length()).isBetween(10, text.length() - 1);
-    driver.robot().clickOn(MouseButton.PRIMARY);
-    driver.settle();
+    driver.clickTimes(4, driver.middleOf("label-3-text"));
     assertThat(cursor().range().length()).isEqualTo(text.length());
   }
 
