@@ -112,6 +112,8 @@ final class Driver {
     MainWindow window = new MainWindow(workspace, answers, user, Theme.CHALK);
     before = Optional.of(window);
     stage.setScene(window.scene());
+    // the stage is that of the journey before, which may have made it small
+    stage.sizeToScene();
     stage.setX(0);
     stage.setY(0);
     stage.show();
