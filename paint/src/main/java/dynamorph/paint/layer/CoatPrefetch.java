@@ -104,7 +104,9 @@ final class CoatPrefetch implements AutoCloseable {
   @Override
   public void close() {
     for (Work work : works) {
-      if (!work.take()) {
+      if (work.take()) {
+        work.done.complete(null); // nobody waits for what is left, nor does closing again
+      } else {
         work.done.exceptionally(_ -> null).join();
       }
     }

@@ -8,6 +8,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 
 class CoatPrefetchTest {
   @Test
@@ -78,6 +79,21 @@ class CoatPrefetchTest {
     int after = done.get();
     LockSupport.parkNanos(40_000_000);
     assertThat(done).hasValue(after);
+  }
+
+  /** Whoever is first to what was not begun, closing again finds nothing to wait for. */
+  @Test
+  @Timeout(20)
+  void closingAgainNeverWaits() {
+    for (int round = 0; round < 200; round++) {
+      CoatPrefetch.Builder builder = new CoatPrefetch.Builder();
+      for (int work = 0; work < 6; work++) {
+        builder.add(work, work, () -> {});
+      }
+      CoatPrefetch ahead = builder.begin();
+      ahead.close();
+      ahead.close();
+    }
   }
 
   @Test
