@@ -82,13 +82,13 @@ record Ink(Pixels pixels, double scale, int x0, int y0, int x1, int y1) {
 
   /** The middle of all that has a colour, from the left. */
   double middleX(String hex) {
-    double[] sums = sums(hex);
+    double[] sums = some(hex);
     return sums[1] / sums[0] / scale;
   }
 
   /** The middle of all that has a colour, from the top. */
   double middleY(String hex) {
-    double[] sums = sums(hex);
+    double[] sums = some(hex);
     return sums[2] / sums[0] / scale;
   }
 
@@ -156,6 +156,14 @@ record Ink(Pixels pixels, double scale, int x0, int y0, int x1, int y1) {
 
   boolean isSameAs(Ink other) {
     return pixels.bytes().equals(other.pixels.bytes());
+  }
+
+  private double[] some(String hex) {
+    double[] sums = sums(hex);
+    if (sums[0] == 0) {
+      throw new AssertionError("nothing is " + hex + ": " + this);
+    }
+    return sums;
   }
 
   private double[] sums(String hex) {
