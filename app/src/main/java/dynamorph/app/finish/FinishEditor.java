@@ -45,7 +45,6 @@ public final class FinishEditor extends VBox {
   private final Editors editors;
   private final Supplier<Subject> subject;
   private final CoatStack stack;
-  private final CoatActions actions;
   private final CoatHeads heads;
   private final VBox rows = new VBox(4);
   private final List<PropertyCell<?>> cells = new ArrayList<>();
@@ -63,7 +62,7 @@ public final class FinishEditor extends VBox {
     this.subject = subject;
     this.stack =
         new CoatStack(subject, workspace.tools().coats(), () -> workspace.project().palette());
-    this.actions = new CoatActions(workspace, stack, this);
+    CoatActions actions = new CoatActions(workspace, stack, this);
     CoatDrag drag = new CoatDrag(subject, stack, coatRows);
     this.heads = new CoatHeads(workspace, subject, stack, actions, drag, this);
     workspace.soloCoatProperty().addListener((_, _, _) -> refresh.forEach(Runnable::run));

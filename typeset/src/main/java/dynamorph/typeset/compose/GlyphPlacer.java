@@ -37,90 +37,180 @@ final class GlyphPlacer {
     return tabPlaces.getOrDefault(tab, x);
   }
 
+  /** What a look makes of the units of a font, in points. */
+  private record Scales(
+      double size,
+      double across,
+      double down,
+      double rise,
+      double extra,
+      double letter,
+      double words) {
+    static Scales of(TypeLook look, ShapedRun run, Glue glue) {
+      double size = look.size();
+      double down = size * look.forms().scaleDown();
+      double extra = look.spacing().letterExtra() * size;
+      return new Scales(
+          size,
+          size * look.forms().scaleAcross(),
+          down,
+          look.spacing().baselineShift() + run.rise() * down,
+          extra,
+          extra + glue.letter() * size,
+          look.spacing().wordSpacing() / 1000 * size);
+    }
+  }
+
+  /**
+   * A cluster with the glue around it, in points.
+   *
+   * @param behind whether it is no part of the paragraph, such as a hyphen
+   * @param wide how its glyphs are scaled across
+   * @param drawn what it is wide as the font has it
+   * @param advance what it takes with its glue
+   * @param pad what stands around it for its ruby
+   * @param gap what stands after it, where the script changes
+   */
+  private record Cluster(
+      int unit,
+      boolean behind,
+      boolean tab,
+      double wide,
+      double drawn,
+      double advance,
+      double pad,
+      double gap) {}
+
+  /** Places the glyphs of a segment where the one before ended, and appends them. */
   void set(RunSegment segment, List<GlyphRun> into) {
-    ShapedRun run = segment.run();
-    int from = segment.from();
-    int to = segment.to();
-    int firstGlyph = run.clusters()[from];
-    int glyphCount = run.clusters()[to] - firstGlyph;
-    TypeLook look = looks.get(run.span());
-    double size = look.size();
-    double across = size * look.forms().scaleAcross();
-    double down = size * look.forms().scaleDown();
-    double rise = look.spacing().baselineShift() + run.rise() * down;
-    double extra = look.spacing().letterExtra() * size;
-    double letter = extra + glue.letter() * size;
-    double words = look.spacing().wordSpacing() / 1000 * size;
-    String text = measures.shaped().text();
-    int[] units = new int[glyphCount];
-    float[] advances = new float[glyphCount];
-    float[] xs = new float[glyphCount];
-    float[] ys = new float[glyphCount];
-    int typed = to;
-    while (typed > from && run.starts()[typed - 1] >= segment.behind()) {
-      typed--;
-    }
-    int many = typed - from;
-    int[] starts = new int[many];
-    int[] ends = new int[many];
-    float[] left = new float[many];
-    float[] right = new float[many];
-    for (int cluster = from; cluster < to; cluster++) {
-      int unit = run.starts()[cluster] + segment.offset();
-      boolean behind = cluster >= typed;
-      char sign = behind || unit >= text.length() ? '-' : text.charAt(unit);
-      boolean space = sign == ' ' || sign == '\u00A0';
-      double wide = space ? 1 : glue.glyph();
+    TypeLook look = looks.get(segment.run().span());
+    Scales scales = Scales.of(look, segment.run(), glue);
+    PlacedGlyphs placed = new PlacedGlyphs(segment, cut.end());
+    for (int index = segment.from(); index < segment.to(); index++) {
+      Cluster cluster = measured(segment, index, placed.isBehind(index), scales);
       double began = x;
-      double pad = behind ? 0 : measures.pad(unit);
-      x += pad / 2;
-      for (int glyph = run.clusters()[cluster]; glyph < run.clusters()[cluster + 1]; glyph++) {
-        xs[glyph - firstGlyph] = (float) (x + run.x()[glyph] * across * wide);
-        ys[glyph - firstGlyph] = (float) (run.y()[glyph] * down - rise);
-        units[glyph - firstGlyph] = Math.min(unit, cut.end());
-        advances[glyph - firstGlyph] = (float) (run.glyphAdvances()[glyph] * across * wide);
-      }
-      double drawn = run.advances()[cluster] * across;
-      if (space) {
-        boolean inside = unit < cut.ink();
-        x += (drawn + words) * (inside ? glue.word() : 1) + extra;
-      } else if (sign == '\t') {
-        x += tabWidth(unit);
-        tabPlaces.put(unit, began);
-      } else {
-        x += drawn * wide + letter;
-      }
-      x += pad / 2;
-      if (glue.gap() != 0 && !behind) {
-        int end = run.ends()[cluster] + segment.offset();
-        boolean gap = end < cut.ink() && measures.isGap(text, end);
-        x += gap ? glue.gap() * size : 0;
-      }
-      advances[run.clusters()[cluster + 1] - 1 - firstGlyph] += (float) (x - began - drawn * wide);
-      if (!behind) {
-        starts[cluster - from] = unit;
-        ends[cluster - from] = Math.min(run.ends()[cluster], segment.behind()) + segment.offset();
-        left[cluster - from] = (float) began;
-        right[cluster - from] = (float) x;
+      double glyphs = x + cluster.pad / 2;
+      x = glyphs + cluster.advance + cluster.pad / 2 + cluster.gap;
+      placed.put(index, cluster, scales, began, glyphs, x);
+      if (cluster.tab) {
+        tabPlaces.put(cluster.unit, began);
       }
     }
-    into.add(
-        new GlyphRun(
-            run.span(),
-            run.face(),
-            down * run.scale(),
-            across / down * glue.glyph(),
-            skew(look, run),
-            run.rightToLeft(),
-            Arrays.copyOfRange(run.glyphs(), firstGlyph, firstGlyph + glyphCount),
-            units,
-            advances,
-            xs,
-            ys,
-            starts,
-            ends,
-            left,
-            right));
+    into.add(placed.run(look, scales, glue));
+  }
+
+  private Cluster measured(RunSegment segment, int index, boolean behind, Scales scales) {
+    ShapedRun run = segment.run();
+    String text = measures.shaped().text();
+    int unit = run.starts()[index] + segment.offset();
+    char sign = behind || unit >= text.length() ? '-' : text.charAt(unit);
+    boolean space = sign == ' ' || sign == '\u00A0';
+    boolean tab = sign == '\t';
+    double wide = space ? 1 : glue.glyph();
+    double drawn = run.advances()[index] * scales.across;
+    double stretched = unit < cut.ink() ? glue.word() : 1;
+    double advance =
+        space
+            ? (drawn + scales.words) * stretched + scales.extra
+            : tab ? tabWidth(unit) : drawn * wide + scales.letter;
+    double pad = behind ? 0 : measures.pad(unit);
+    double gap = behind ? 0 : gapAfter(run.ends()[index] + segment.offset(), scales);
+    return new Cluster(unit, behind, tab, wide, drawn, advance, pad, gap);
+  }
+
+  private double gapAfter(int end, Scales scales) {
+    boolean gap =
+        glue.gap() != 0 && end < cut.ink() && measures.isGap(measures.shaped().text(), end);
+    return gap ? glue.gap() * scales.size : 0;
+  }
+
+  /** The glyphs of a segment, put down one cluster after another. */
+  private static final class PlacedGlyphs {
+    private final RunSegment segment;
+    private final ShapedRun run;
+    private final int lineEnd;
+    private final int firstGlyph;
+    private final int typed;
+    private final int[] units;
+    private final float[] advances;
+    private final float[] xs;
+    private final float[] ys;
+    private final int[] starts;
+    private final int[] ends;
+    private final float[] left;
+    private final float[] right;
+
+    PlacedGlyphs(RunSegment segment, int lineEnd) {
+      this.segment = segment;
+      this.run = segment.run();
+      this.lineEnd = lineEnd;
+      this.firstGlyph = run.clusters()[segment.from()];
+      int glyphs = run.clusters()[segment.to()] - firstGlyph;
+      this.units = new int[glyphs];
+      this.advances = new float[glyphs];
+      this.xs = new float[glyphs];
+      this.ys = new float[glyphs];
+      int end = segment.to();
+      while (end > segment.from() && run.starts()[end - 1] >= segment.behind()) {
+        end--;
+      }
+      this.typed = end;
+      int clusters = typed - segment.from();
+      this.starts = new int[clusters];
+      this.ends = new int[clusters];
+      this.left = new float[clusters];
+      this.right = new float[clusters];
+    }
+
+    boolean isBehind(int index) {
+      return index >= typed;
+    }
+
+    /**
+     * Puts down a cluster.
+     *
+     * @param began where the one before ended
+     * @param at where its glyphs begin
+     * @param ended where it ends, with its glue
+     */
+    void put(int index, Cluster cluster, Scales scales, double began, double at, double ended) {
+      int first = run.clusters()[index];
+      int next = run.clusters()[index + 1];
+      double across = scales.across;
+      for (int glyph = first; glyph < next; glyph++) {
+        xs[glyph - firstGlyph] = (float) (at + run.x()[glyph] * across * cluster.wide);
+        ys[glyph - firstGlyph] = (float) (run.y()[glyph] * scales.down - scales.rise);
+        units[glyph - firstGlyph] = Math.min(cluster.unit, lineEnd);
+        advances[glyph - firstGlyph] = (float) (run.glyphAdvances()[glyph] * across * cluster.wide);
+      }
+      advances[next - 1 - firstGlyph] += (float) (ended - began - cluster.drawn * cluster.wide);
+      if (!cluster.behind) {
+        int own = index - segment.from();
+        starts[own] = cluster.unit;
+        ends[own] = Math.min(run.ends()[index], segment.behind()) + segment.offset();
+        left[own] = (float) began;
+        right[own] = (float) ended;
+      }
+    }
+
+    GlyphRun run(TypeLook look, Scales scales, Glue glue) {
+      return new GlyphRun(
+          run.span(),
+          run.face(),
+          scales.down * run.scale(),
+          scales.across / scales.down * glue.glyph(),
+          skew(look, run),
+          run.rightToLeft(),
+          Arrays.copyOfRange(run.glyphs(), firstGlyph, firstGlyph + units.length),
+          units,
+          advances,
+          xs,
+          ys,
+          starts,
+          ends,
+          left,
+          right);
+    }
   }
 
   static double skew(TypeLook look, ShapedRun run) {
