@@ -2,7 +2,9 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.timeline.TrackId;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -39,6 +41,25 @@ class NarrowWindowJourneyTest extends JourneyTest {
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.R);
     driver.waitFor("the reach is shown", () -> driver.isShown("#reach-filters"));
     standApartWhole("#reach-filters");
+  }
+
+  /** A track is asked for while the timeline that opens is still low. */
+  @Test
+  void noTrackIsOutOfSightWhereThereIsRoomForAll() {
+    driver
+        .robot()
+        .interact(() -> {
+          driver.window().scene().getWindow().setHeight(900);
+          driver.workspace().playback().open();
+          driver
+              .workspace()
+              .playback()
+              .cueTrackProperty()
+              .set(Optional.of(new TrackId("captions-ja")));
+        });
+    driver.settle();
+    assertThat(driver.isShown("#track-titles")).isTrue();
+    assertThat(driver.isShown("#track-footage")).isTrue();
   }
 
   private void standApartWhole(String container) {

@@ -85,7 +85,12 @@ public final class TrackLanes extends Region {
     setMinSize(0, 0);
     widthProperty().addListener((_, _, _) -> resized());
     heightProperty().addListener((_, _, _) -> resized());
-    workspace.shownProperty().addListener((_, _, _) -> draw());
+    workspace
+        .shownProperty()
+        .addListener((_, _, _) -> {
+          keepFull();
+          draw();
+        });
     workspace.selectionProperty().addListener((_, _, _) -> draw());
     playback.filmProperty().addListener((_, _, _) -> filmChanged());
     playback.playheadProperty().addListener((_, _, _) -> playheadMoved());
@@ -139,7 +144,17 @@ public final class TrackLanes extends Region {
       fitted = true;
       fitAll();
     }
+    keepFull();
     draw();
+  }
+
+  /** No row stays above the edge while there is room for it below. */
+  private void keepFull() {
+    double most = Math.max(0, rows().height() - getHeight());
+    if (top > most) {
+      top = most;
+      scrolledDown.run();
+    }
   }
 
   /** Shows the whole film. */
