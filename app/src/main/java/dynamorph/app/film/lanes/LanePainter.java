@@ -93,7 +93,6 @@ final class LanePainter {
   private void paintClips(Area area, Subject shown) {
     pictures.begin();
     LaneRows rows = shown.rows();
-    area.g.setStroke(area.colours.line());
     for (int row = 0; row < rows.tracks().size(); row++) {
       double foot = Math.round(rows.y(row + 1)) - 0.5;
       area.g.setStroke(area.colours.line());
