@@ -14,7 +14,8 @@ import javafx.scene.layout.VBox;
 
 /** Under the viewer: what plays the film, and its tracks. */
 public final class TimelinePane extends VBox {
-  private static final double HEIGHT = 250;
+  /** Of the tracks: six of them and the ruler; the transport is as high as the width asks for. */
+  private static final double TRACKS = 210;
 
   private final Player player;
   private final StyleDropTarget landing;
@@ -31,8 +32,8 @@ public final class TimelinePane extends VBox {
     HBox.setHgrow(lanes, Priority.ALWAYS);
     VBox.setVgrow(tracks, Priority.ALWAYS);
     tracks.setMinHeight(0);
+    tracks.setPrefHeight(TRACKS);
     getChildren().addAll(new TransportBar(workspace, watch, lanes, actions), tracks);
-    setPrefHeight(HEIGHT);
     setMinHeight(120);
     visibleProperty()
         .bind(
