@@ -13,7 +13,8 @@ open_displays() {
   [ -n "${DISPLAY_PREFIX:-}" ] || { echo "No numbers are free for displays of Xvfb." >&2; exit 1; }
   local opened=()
   for number in $(seq "$1"); do
-    Xvfb "$DISPLAY_PREFIX$number" -screen 0 1600x1000x24 -nolisten tcp >/dev/null 2>&1 &
+    # -r: a key that a journey holds on a slow machine is not pressed again by the display
+    Xvfb "$DISPLAY_PREFIX$number" -screen 0 1600x1000x24 -nolisten tcp -r >/dev/null 2>&1 &
     opened+=($!)
   done
   trap "kill ${opened[*]} 2>/dev/null || true" EXIT

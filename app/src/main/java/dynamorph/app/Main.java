@@ -22,6 +22,7 @@ import java.util.random.RandomGenerator;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
+import org.jspecify.annotations.Nullable;
 
 /** Starts the window: {@code demo [--screenshot FILE --view NAME]} or {@code open [FILE]}. */
 public final class Main extends Application {
@@ -52,6 +53,8 @@ public final class Main extends Application {
     Application.launch(Main.class, arguments);
   }
 
+  private @Nullable MainWindow main;
+
   @Override
   public void start(Stage window) {
     Start start = Start.of(getParameters().getRaw());
@@ -71,16 +74,24 @@ public final class Main extends Application {
         new Workspace(
             IdSource.random(RandomGenerator.getDefault()),
             start.demo ? LongHour.project() : first(user));
-    MainWindow main = new MainWindow(workspace, new WindowDialogs(window), user, Theme.CHALK);
-    start.file.ifPresent(main.files()::open);
-    window.setScene(main.scene());
+    MainWindow opened = new MainWindow(workspace, new WindowDialogs(window), user, Theme.CHALK);
+    main = opened;
+    start.file.ifPresent(opened.files()::open);
+    window.setScene(opened.scene());
     window.titleProperty().bind(WindowTitle.of(workspace));
     window.setOnCloseRequest(event -> {
       event.consume();
-      main.files().afterSettlingChanges(Platform::exit);
+      opened.files().afterSettlingChanges(Platform::exit);
     });
-    start.screenshot.ifPresent(file -> ScreenshotView.take(main, start.view, file));
+    start.screenshot.ifPresent(file -> ScreenshotView.take(opened, start.view, file));
     window.show();
+  }
+
+  @Override
+  public void stop() {
+    if (main != null) {
+      main.close();
+    }
   }
 
   /** The first start shows the demo, later ones begin afresh. */

@@ -13,6 +13,8 @@ import dynamorph.app.field.Editors;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
+import dynamorph.app.files.recovery.JournalKeeper;
+import dynamorph.app.files.recovery.RecoveryPane;
 import dynamorph.app.film.SideTabs;
 import dynamorph.app.film.TimelinePane;
 import dynamorph.app.film.action.FilmActions;
@@ -53,11 +55,13 @@ import dynamorph.app.window.CommandSearch;
 import dynamorph.app.window.HeadBar;
 import dynamorph.app.window.WelcomeStrip;
 import dynamorph.app.window.WindowActions;
+import dynamorph.formats.journal.Journals;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.typeset.font.DamagedFontException;
 import java.nio.file.Path;
+import java.time.InstantSource;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -92,6 +96,8 @@ public final class MainWindow {
   private final KeepPane keep;
   private final ReachWatch reach;
   private final FileActions files;
+  private final JournalKeeper journal;
+  private final RecoveryPane recovery;
   private final Scene scene;
   private final CommandSearch search;
   private final Inspector inspector;
@@ -110,6 +116,12 @@ public final class MainWindow {
     workspace.shownProperty().addListener((_, _, shown) -> followFonts(shown));
     this.stage = new StageView(workspace, current);
     this.files = new FileActions(workspace, current, dialogs, user);
+    this.journal =
+        new JournalKeeper(
+            workspace, new Journals(user.folder().resolve("journal"), InstantSource.system()));
+    this.recovery =
+        new RecoveryPane(
+            workspace, journal, pictures, files::afterSettlingChanges, stage::requestFocus);
     Pane overlay = new Pane();
     overlay.setMouseTransparent(true);
     Specimens specimens = new Specimens(current, pictures);
@@ -175,6 +187,7 @@ public final class MainWindow {
     ReachSources reached = new ReachSources(workspace, stage, current, pictures, reach);
     ReachStrip strip = new ReachStrip(reached);
     stagePane.addInFront(new ReachView(reached));
+    stagePane.addInFront(recovery);
     BorderPane middle = new BorderPane(frame.getCenter());
     middle.setBottom(new VBox(timeline, strip));
     middle.setMinSize(0, 0);
@@ -186,6 +199,7 @@ public final class MainWindow {
     new WindowKeys(workspace, scene, stage, actions, films).install();
     workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
+    recovery.offer();
   }
 
   private StackPane side(
@@ -331,6 +345,7 @@ public final class MainWindow {
     stage.onDropped(arriving(layers));
     films.register(actions, when);
     files.register(actions);
+    actions.add("project.recovered-work", "", recovery::open);
     new ArtboardActions(workspace, files, () -> scene.getWindow()).register(actions);
     window.registerHistory(actions);
     layers.register(actions, when, () -> scene.getWindow());
@@ -345,7 +360,9 @@ public final class MainWindow {
     window.register(actions);
   }
 
+  /** Ends the window; what is open was saved or given up. */
   public void close() {
+    journal.close();
     stage.close();
     pictures.close();
     spelling.close();

@@ -59,6 +59,11 @@ public final class OpenDocument {
     file.set(from);
   }
 
+  void restore(History restored, Optional<Path> from) {
+    history.set(restored);
+    file.set(from);
+  }
+
   /** Tells views that another project is open, once everything else about it is in place. */
   void announce() {
     opened.set(opened.get() + 1);

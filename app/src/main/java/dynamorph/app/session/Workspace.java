@@ -11,6 +11,7 @@ import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.History;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.nio.file.Path;
 import java.util.HashMap;
@@ -210,6 +211,25 @@ public final class Workspace {
 
   /** Shows another project. */
   public void open(Project project, Optional<Path> from) {
+    open(() -> document.open(project, from));
+  }
+
+  /**
+   * Goes on with work that was left.
+   *
+   * @param draft a style that was on the desk, as it was edited
+   */
+  public void restore(History history, Optional<Path> from, Optional<Style> draft) {
+    open(() -> document.restore(history, from));
+    draft
+        .filter(style -> project().styles().find(style.id()).isPresent())
+        .ifPresent(style -> {
+          attempts.openDesk(style.id());
+          attempts.draft(style, Optional.empty());
+        });
+  }
+
+  private void open(Runnable take) {
     preview = Optional.empty();
     attempts.close();
     view.reachProperty().set(false);
@@ -217,7 +237,7 @@ public final class Workspace {
     selection.set(Selection.NONE);
     playback.close();
     leftSelections.clear();
-    document.open(project, from);
+    take.run();
     changed();
     document.announce();
   }

@@ -108,6 +108,10 @@ final class JsonCursor {
     return items;
   }
 
+  List<JsonCursor> list() {
+    return items(item -> item);
+  }
+
   Iterable<Map.Entry<String, JsonCursor>> fields() {
     List<Map.Entry<String, JsonCursor>> fields = new ArrayList<>();
     for (String name : object().propertyNames()) {

@@ -93,6 +93,10 @@ final class Names {
 
   private Names() {}
 
+  /** What a project's own document may have. */
+  static final List<String> OF_PROJECT =
+      List.of(NAME, LANGUAGE, WORDS, BASE_STYLE, PALETTE, ARTBOARDS);
+
   /** What every artboard has. */
   static final List<String> OF_ARTBOARD =
       List.of(ID, NAME, WIDTH, HEIGHT, UNIT, BACKGROUND, X, Y, LAYERS);

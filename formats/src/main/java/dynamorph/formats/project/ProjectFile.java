@@ -111,7 +111,7 @@ public final class ProjectFile {
     }
     try (ZipFile zip = new ZipFile(file.toFile())) {
       checkHeader(file, zip, formats);
-      Project project = new ProjectReader(entry -> document(zip, entry)).read(assets(zip));
+      Project project = ProjectReader.read(entry -> document(zip, entry), assets(zip));
       return MediaPaths.absolute(project, file);
     } catch (JsonCursor.Wrong wrong) {
       throw new ProjectReadException(file, wrong.place(), String.valueOf(wrong.getMessage()));

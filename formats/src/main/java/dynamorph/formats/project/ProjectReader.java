@@ -30,6 +30,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.function.Supplier;
+import org.pcollections.PVector;
 import org.pcollections.TreePVector;
 
 /**
@@ -37,35 +39,52 @@ import org.pcollections.TreePVector;
  * its place.
  */
 final class ProjectReader {
-  private final Function<String, JsonCursor> documents;
-  private StyleBook styles = StyleBook.EMPTY;
-  private Palette palette = Palette.EMPTY;
+  private final Palette palette;
+  private final StyleBook styles;
   private final Set<LayerId> layerIds = new HashSet<>();
   private final TimelineReader timelines =
       new TimelineReader(this::styleReference, cursor -> properties(cursor, Names.LOCAL));
 
-  /**
-   * @param documents gives the document of an entry, or throws if there is none
-   */
-  ProjectReader(Function<String, JsonCursor> documents) {
-    this.documents = documents;
+  /** A reader of single objects, which may name the swatches and styles that there are. */
+  ProjectReader(Palette palette, StyleBook styles) {
+    this.palette = palette;
+    this.styles = styles;
   }
 
-  Project read(List<Asset> assets) {
-    JsonCursor root = documents.apply(Names.PROJECT_ENTRY);
-    root.only(
-        Names.NAME, Names.LANGUAGE, Names.WORDS, Names.BASE_STYLE, Names.PALETTE, Names.ARTBOARDS);
-    palette =
-        root.field(Names.PALETTE)
-            .checked(() -> new Palette(root.field(Names.PALETTE).items(this::swatch)));
-    styles = styles();
+  /**
+   * Reads a whole project.
+   *
+   * @param documents gives the document of an entry, or throws if there is none
+   */
+  static Project read(Function<String, JsonCursor> documents, List<Asset> assets) {
+    JsonCursor root = documents.apply(Names.PROJECT_ENTRY).only(Names.OF_PROJECT);
+    Palette palette = palette(root);
+    JsonCursor list = documents.apply(Names.STYLES_ENTRY).only(Names.STYLES).field(Names.STYLES);
+    List<Style> read = list.items(new ProjectReader(palette, StyleBook.EMPTY)::style);
+    ProjectReader reader = new ProjectReader(palette, list.checked(() -> StyleBook.of(read)));
     List<Artboard> artboards =
-        root.field(Names.ARTBOARDS).items(entry -> artboard(documents.apply(entry.text())));
+        root.field(Names.ARTBOARDS).items(entry -> reader.artboard(documents.apply(entry.text())));
+    return reader.project(root, TreePVector.from(artboards), assets);
+  }
+
+  /** The swatches in the document of a project. */
+  static Palette palette(JsonCursor root) {
+    JsonCursor list = root.field(Names.PALETTE);
+    return list.checked(() -> new Palette(list.items(ProjectReader::swatch)));
+  }
+
+  StyleBook styles() {
+    return styles;
+  }
+
+  /** What the document of a project itself says, with all that has documents of its own. */
+  Project project(JsonCursor root, PVector<Artboard> artboards, List<Asset> assets) {
+    root.only(Names.OF_PROJECT);
     Optional<StyleId> base = root.find(Names.BASE_STYLE).map(this::styleReference);
     return root.checked(() ->
         new Project(
             root.field(Names.NAME).text(),
-            TreePVector.from(artboards),
+            artboards,
             styles,
             palette,
             base,
@@ -77,7 +96,7 @@ final class ProjectReader {
             assets));
   }
 
-  private Swatch swatch(JsonCursor cursor) {
+  private static Swatch swatch(JsonCursor cursor) {
     cursor.only(Names.ID, Names.NAME, Names.COLOUR);
     Rgba colour =
         cursor.field(Names.COLOUR).checked(() -> Rgba.parse(cursor.field(Names.COLOUR).text()));
@@ -85,13 +104,7 @@ final class ProjectReader {
         () -> new Swatch(cursor.field(Names.ID).text(), cursor.field(Names.NAME).text(), colour));
   }
 
-  private StyleBook styles() {
-    JsonCursor list = documents.apply(Names.STYLES_ENTRY).only(Names.STYLES).field(Names.STYLES);
-    List<Style> read = list.items(this::style);
-    return list.checked(() -> StyleBook.of(read));
-  }
-
-  private Style style(JsonCursor cursor) {
+  Style style(JsonCursor cursor) {
     cursor.only(
         Names.ID,
         Names.NAME,
@@ -136,7 +149,12 @@ final class ProjectReader {
                     "project-reader.expected-one-of-text-paragraph-character", cursor.text())));
   }
 
-  private Artboard artboard(JsonCursor cursor) {
+  Artboard artboard(JsonCursor cursor) {
+    return artboard(cursor, () -> TreePVector.from(cursor.field(Names.LAYERS).items(this::layer)));
+  }
+
+  /** An artboard whose layers come from elsewhere. */
+  Artboard artboard(JsonCursor cursor, Supplier<PVector<Layer>> layers) {
     cursor.only(Names.OF_ARTBOARD, Names.BASE_STYLE, Names.TIMELINE);
     return cursor.checked(() ->
         new Artboard(
@@ -148,7 +166,7 @@ final class ProjectReader {
             colour(cursor.field(Names.BACKGROUND)),
             cursor.field(Names.X).number(),
             cursor.field(Names.Y).number(),
-            TreePVector.from(cursor.field(Names.LAYERS).items(this::layer)),
+            layers.get(),
             cursor.find(Names.BASE_STYLE).map(this::styleReference),
             cursor.find(Names.TIMELINE).map(timelines::timeline)));
   }
@@ -167,7 +185,7 @@ final class ProjectReader {
     return colour;
   }
 
-  private Layer layer(JsonCursor cursor) {
+  Layer layer(JsonCursor cursor) {
     cursor.only(
         Names.ID,
         Names.NAME,

@@ -40,6 +40,14 @@ final class ProjectWriter {
   }
 
   static ObjectNode project(Project project) {
+    ObjectNode node = head(project);
+    ArrayNode artboards = node.putArray(Names.ARTBOARDS);
+    project.artboards().forEach(artboard -> artboards.add(entryOf(artboard)));
+    return node;
+  }
+
+  /** All of a project's own, without what has documents of its own. */
+  static ObjectNode head(Project project) {
     ObjectNode node =
         NODES.objectNode().put(Names.NAME, project.name()).put(Names.LANGUAGE, project.language());
     project.baseStyle().ifPresent(id -> node.put(Names.BASE_STYLE, id.value()));
@@ -55,8 +63,6 @@ final class ProjectWriter {
           .put(Names.NAME, swatch.name())
           .put(Names.COLOUR, swatch.colour().toString());
     }
-    ArrayNode artboards = node.putArray(Names.ARTBOARDS);
-    project.artboards().forEach(artboard -> artboards.add(entryOf(artboard)));
     return node;
   }
 
@@ -67,7 +73,7 @@ final class ProjectWriter {
     return node;
   }
 
-  private static ObjectNode style(Style style) {
+  static ObjectNode style(Style style) {
     ObjectNode node =
         NODES.objectNode().put(Names.ID, style.id().value()).put(Names.NAME, style.name());
     if (!style.group().isEmpty()) {
@@ -87,6 +93,14 @@ final class ProjectWriter {
   }
 
   static ObjectNode artboard(Artboard artboard) {
+    ObjectNode node = artboardHead(artboard);
+    ArrayNode layers = node.putArray(Names.LAYERS);
+    artboard.layers().forEach(layer -> layers.add(layer(layer)));
+    return node;
+  }
+
+  /** All of an artboard but its layers. */
+  static ObjectNode artboardHead(Artboard artboard) {
     ObjectNode node =
         NODES
             .objectNode()
@@ -100,12 +114,10 @@ final class ProjectWriter {
             .put(Names.Y, artboard.y());
     artboard.baseStyle().ifPresent(id -> node.put(Names.BASE_STYLE, id.value()));
     artboard.timeline().ifPresent(line -> node.set(Names.TIMELINE, timeline(line)));
-    ArrayNode layers = node.putArray(Names.LAYERS);
-    artboard.layers().forEach(layer -> layers.add(layer(layer)));
     return node;
   }
 
-  private static ObjectNode layer(Layer layer) {
+  static ObjectNode layer(Layer layer) {
     ObjectNode node =
         NODES.objectNode().put(Names.ID, layer.id().value()).put(Names.NAME, layer.name());
     properties(node, Names.FRAME, layer.frame());

@@ -3,6 +3,7 @@ package dynamorph.paint.export;
 import static java.util.Objects.requireNonNull;
 
 import dynamorph.model.Artboard;
+import dynamorph.paint.Pixels;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.message.Messages;
 import dynamorph.paint.scene.PlacedLayer;
@@ -51,6 +52,24 @@ public final class ArtboardPicture {
         return data.getBytes();
       }
     }
+  }
+
+  /**
+   * The artboard as a small picture.
+   *
+   * @param scale pixels per point, positive; a side has one pixel at least
+   */
+  public Pixels pixels(Scene.Board board, double scale) {
+    Artboard artboard = board.artboard();
+    int width = Math.max(1, (int) Math.round(artboard.width() * scale));
+    int height = Math.max(1, (int) Math.round(artboard.height() * scale));
+    return Pixels.draw(
+        width,
+        height,
+        canvas -> {
+          canvas.scale((float) (width / artboard.width()), (float) (height / artboard.height()));
+          paint(canvas, board);
+        });
   }
 
   /** Paints in points of the artboard. */

@@ -1,0 +1,90 @@
+package dynamorph.formats.journal;
+
+import dynamorph.formats.file.SafeFile;
+import dynamorph.formats.message.Messages;
+import dynamorph.formats.project.ProjectDifference;
+import dynamorph.model.Asset;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HashSet;
+import java.util.HexFormat;
+import java.util.IdentityHashMap;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * The assets of all journals, each file once, named by its SHA-256. A journal lists those that it
+ * needs, so that the rest can go.
+ */
+final class KeptAssets implements ProjectDifference.Assets {
+  static final String LIST = "assets";
+
+  private final Path store;
+  private final Path list;
+  private final Map<byte[], String> known = new IdentityHashMap<>();
+  private final Set<String> listed = new HashSet<>();
+
+  /**
+   * @param store the folder that all journals share
+   * @param journal the folder of the journal that these are for
+   */
+  KeptAssets(Path store, Path journal) {
+    this.store = store;
+    this.list = journal.resolve(LIST);
+  }
+
+  @Override
+  public String keep(Asset asset) throws IOException {
+    String before = known.get(asset.bytes());
+    if (before != null) {
+      return before;
+    }
+    String hash = hash(asset.bytes());
+    if (listed.add(hash)) {
+      // listed first, so that nobody takes it for one that is not needed
+      Files.writeString(
+          list,
+          hash + "\n",
+          StandardCharsets.US_ASCII,
+          StandardOpenOption.CREATE,
+          StandardOpenOption.APPEND);
+    }
+    Path file = store.resolve(hash);
+    if (!Files.exists(file)) {
+      Files.createDirectories(store);
+      SafeFile.write(file, stream -> stream.write(asset.bytes()));
+    }
+    known.put(asset.bytes(), hash);
+    return hash;
+  }
+
+  @Override
+  public byte[] find(String hash) throws IOException {
+    if (!hash.matches("[0-9a-f]{64}")) {
+      throw new IOException(Messages.of("journal.an-asset-is-not-there", hash));
+    }
+    try {
+      byte[] bytes = Files.readAllBytes(store.resolve(hash));
+      if (!hash(bytes).equals(hash)) {
+        throw new IOException(Messages.of("journal.an-asset-is-not-there", hash));
+      }
+      return bytes;
+    } catch (NoSuchFileException gone) {
+      throw new IOException(Messages.of("journal.an-asset-is-not-there", hash), gone);
+    }
+  }
+
+  private static String hash(byte[] bytes) {
+    try {
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+    } catch (NoSuchAlgorithmException impossible) {
+      throw new IllegalStateException(impossible);
+    }
+  }
+}
