@@ -3,6 +3,7 @@ package dynamorph.app;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.files.WindowDialogs;
+import dynamorph.app.files.recovery.Unexpected;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.window.WindowTitle;
@@ -12,6 +13,7 @@ import dynamorph.model.Project;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.InstantSource;
 import java.util.List;
 import java.util.Optional;
 import java.util.logging.FileHandler;
@@ -76,6 +78,12 @@ public final class Main extends Application {
             start.demo ? LongHour.project() : first(user));
     MainWindow opened = new MainWindow(workspace, new WindowDialogs(window), user, Theme.CHALK);
     main = opened;
+    Thread.setDefaultUncaughtExceptionHandler(
+        new Unexpected(
+            opened.actions()::latest,
+            notice -> Platform.runLater(() -> workspace.tell(notice)),
+            opened.files()::saveAs,
+            InstantSource.system()));
     start.file.ifPresent(opened.files()::open);
     window.setScene(opened.scene());
     window.titleProperty().bind(WindowTitle.of(workspace));
@@ -113,7 +121,7 @@ public final class Main extends Application {
   private static void startLog(UserFolder user) {
     try {
       Files.createDirectories(user.folder());
-      FileHandler handler = new FileHandler(user.log().toString(), 1 << 20, 1, true);
+      FileHandler handler = new FileHandler(user.log().toString(), 1 << 20, 3, true);
       handler.setFormatter(new SimpleFormatter());
       Logger root = Logger.getLogger("dynamorph");
       root.addHandler(handler);

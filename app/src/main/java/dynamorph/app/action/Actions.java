@@ -16,6 +16,7 @@ public final class Actions {
   private static final ObservableBooleanValue ALWAYS = Bindings.createBooleanBinding(() -> true);
 
   private final Map<String, Action> all = new LinkedHashMap<>();
+  private volatile String latest = "";
 
   /** Registers an action that can always be done. */
   public Action add(String id, String shortcut, Runnable work) {
@@ -38,7 +39,12 @@ public final class Actions {
     Optional<KeyCombination> keys =
         shortcut.isEmpty() ? Optional.empty() : Optional.of(KeyCombination.valueOf(shortcut));
     String group = Messages.of("action-group." + id.substring(0, id.indexOf('.')));
-    Action action = new Action(id, name, group, keys, enabled, work);
+    Runnable noted =
+        () -> {
+          latest = id;
+          work.run();
+        };
+    Action action = new Action(id, name, group, keys, enabled, noted);
     if (all.putIfAbsent(id, action) != null) {
       throw new IllegalArgumentException(Messages.of("actions.two-actions-have-the-id", id));
     }
@@ -47,6 +53,11 @@ public final class Actions {
 
   public List<Action> all() {
     return List.copyOf(all.values());
+  }
+
+  /** The id of the action that was run last; empty if none was. */
+  public String latest() {
+    return latest;
   }
 
   /** The action of this id; it must be there. */

@@ -4,9 +4,12 @@ import dynamorph.formats.file.SafeFile;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -16,6 +19,7 @@ public final class UserFolder {
   private static final int MOST_RECENT = 10;
   private static final String RECENT = "recent.txt";
   private static final String WELCOMED = "welcomed";
+  private static final String DAMAGED = ".damaged";
 
   private final Path folder;
 
@@ -48,34 +52,49 @@ public final class UserFolder {
     return folder;
   }
 
-  /** The lines of a small file of the person's own; none if it is not there. */
+  /**
+   * The lines of a small file of the person's own; none if it is not there. What cannot be read is
+   * put aside, so that the file can be written again.
+   */
   public List<String> lines(String name) {
+    Path file = folder.resolve(name);
     try {
-      return Files.readAllLines(folder.resolve(name), StandardCharsets.UTF_8);
-    } catch (IOException _) {
+      return Files.exists(file) ? Files.readAllLines(file, StandardCharsets.UTF_8) : List.of();
+    } catch (IOException damaged) {
+      LOG.warn("{} cannot be read and is put aside", name, damaged);
+      putAside(file);
       return List.of();
+    }
+  }
+
+  private static void putAside(Path file) {
+    try {
+      Path aside = file.resolveSibling(file.getFileName() + DAMAGED);
+      Files.move(file, aside, StandardCopyOption.REPLACE_EXISTING);
+    } catch (IOException stays) {
+      LOG.warn("{} cannot be put aside", file.getFileName(), stays);
     }
   }
 
   /** Keeps the lines of a small file; that they cannot be kept hinders nobody. */
   public void keepLines(String name, List<String> lines) {
-    try {
-      Files.createDirectories(folder);
-      Files.write(folder.resolve(name), lines, StandardCharsets.UTF_8);
-    } catch (IOException unwritable) {
-      LOG.warn("{} cannot be kept", name, unwritable);
-    }
+    write(name, String.join("\n", lines));
   }
 
   /** Files opened or saved lately that are still there, latest first. */
   public List<Path> recent() {
+    return lines(RECENT).stream()
+        .map(UserFolder::path)
+        .flatMap(Optional::stream)
+        .filter(Files::isRegularFile)
+        .toList();
+  }
+
+  private static Optional<Path> path(String line) {
     try {
-      return Files.readAllLines(folder.resolve(RECENT), StandardCharsets.UTF_8).stream()
-          .map(Path::of)
-          .filter(Files::isRegularFile)
-          .toList();
-    } catch (IOException none) {
-      return List.of();
+      return line.isBlank() ? Optional.empty() : Optional.of(Path.of(line));
+    } catch (InvalidPathException damaged) {
+      return Optional.empty();
     }
   }
 

@@ -54,6 +54,27 @@ class UserFolderTest {
     assertThat(user.recent()).isEmpty();
   }
 
+  /** A line with a null character once stopped every start. */
+  @Test
+  void whatIsDamagedHindersNoStart() throws IOException {
+    Path one = Files.createFile(folder.resolve("one.dmorph"));
+    UserFolder user = new UserFolder(folder);
+    Files.writeString(folder.resolve("recent.txt"), "\u0000\n\n" + one + "\n/no/such/file\n");
+    assertThat(user.recent()).containsExactly(one);
+
+    Files.write(folder.resolve("recent.txt"), new byte[] {(byte) 0xC3, 0x28, (byte) 0xFF});
+    assertThat(user.recent()).isEmpty();
+    assertThat(folder.resolve("recent.txt.damaged")).exists();
+    user.remember(one);
+    assertThat(user.recent()).containsExactly(one);
+
+    Files.delete(folder.resolve("recent.txt"));
+    Files.createDirectory(folder.resolve("recent.txt"));
+    assertThat(user.recent()).isEmpty();
+    user.remember(one);
+    assertThat(user.recent()).as("the folder is out of the way").containsExactly(one);
+  }
+
   @Test
   void aBlankProjectHasABaseStyleThatSuitsItsArtboard() {
     Project blank = FileActions.blank();

@@ -112,26 +112,6 @@ class ProjectFileTest {
     }
   }
 
-  @Test
-  void aFailedWriteLeavesTheOldFile() throws IOException {
-    Project project = new RandomProjects(7).project();
-    ProjectFile.write(project, file);
-    byte[] before = Files.readAllBytes(file);
-    assertThatThrownBy(() ->
-            dynamorph.formats.file.SafeFile.write(
-                file,
-                stream -> {
-                  stream.write(1);
-                  throw new IOException("the disk is full");
-                }))
-        .hasMessage("the disk is full");
-    assertThat(Files.readAllBytes(file)).isEqualTo(before);
-    assertThat(folder).isDirectoryNotContaining("glob:**.part");
-    assertThatThrownBy(() -> ProjectFile.write(project, folder.resolve("no/such/x.dmorph")))
-        .isInstanceOf(IOException.class)
-        .hasMessageContaining("does not exist");
-  }
-
   // --- damaged and foreign files
   // ---------------------------------------------------------------------------------------
 
