@@ -87,6 +87,13 @@ public final class Main extends Application {
     start.file.ifPresent(opened.files()::open);
     window.setScene(opened.scene());
     window.titleProperty().bind(WindowTitle.of(workspace));
+    window
+        .focusedProperty()
+        .addListener((_, _, focused) -> {
+          if (focused) {
+            opened.files().lookAtFile();
+          }
+        });
     window.setOnCloseRequest(event -> {
       event.consume();
       opened.files().afterSettlingChanges(Platform::exit);

@@ -274,7 +274,7 @@ public final class MainWindow {
         if (board.timeline().isPresent() && films.takesIn(file)) {
           films.takeIn(file);
         } else {
-          files.take(file, board, place);
+          files.assets().take(file, board, place);
         }
       }
     };

@@ -42,6 +42,11 @@ final class BenchWindow {
 
   private static final class NoDialogs implements Dialogs {
     @Override
+    public Elsewhere askAboutElsewhere(String file, List<String> changes, boolean merges) {
+      return Elsewhere.CANCEL;
+    }
+
+    @Override
     public Optional<Path> choose(FileQuestion question, String proposed) {
       return Optional.empty();
     }

@@ -33,4 +33,20 @@ public interface Dialogs {
   boolean agrees(String question, List<String> consequences, String verb);
 
   Unsaved askAboutChanges(String project);
+
+  /** What to do when somebody else changed the file. */
+  enum Elsewhere {
+    MERGE,
+    RELOAD,
+    SAVE_AS,
+    CANCEL
+  }
+
+  /**
+   * Asks what to do when somebody else changed the file; nothing of theirs is written over.
+   *
+   * @param changes what they changed, a line each
+   * @param merges whether both changes can be put together
+   */
+  Elsewhere askAboutElsewhere(String file, List<String> changes, boolean merges);
 }

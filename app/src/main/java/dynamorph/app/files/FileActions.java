@@ -3,49 +3,41 @@ package dynamorph.app.files;
 import dynamorph.app.action.Actions;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.Studio;
+import dynamorph.app.session.Desk;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
+import dynamorph.formats.file.FileState;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
-import dynamorph.model.Asset;
-import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ChangeProject;
-import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.History;
 import dynamorph.model.edit.importing.StyleBundle;
-import dynamorph.model.edit.layer.ArrangeLayers;
-import dynamorph.model.property.Address;
+import dynamorph.model.merge.ProjectMerge;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.survey.BaseProposal;
-import dynamorph.model.value.Anchor;
-import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FontSize;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.font.DamagedFontException;
 import dynamorph.typeset.font.FontLibrary;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
-import javafx.geometry.Point2D;
 
 /**
  * New, open, save, export. Files are read and written off the interface thread; a failure leaves
@@ -56,6 +48,14 @@ public final class FileActions {
   private final Supplier<Studio> studio;
   private final Dialogs dialogs;
   private final UserFolder user;
+  private final AssetActions assets;
+
+  /** The file of the open project as it was last read or written here. */
+  private volatile Optional<FileState> seen = Optional.empty();
+
+  /** A change of it that the person knows of. */
+  private volatile Optional<FileState> told = Optional.empty();
+
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "dynamorph-files");
@@ -69,6 +69,7 @@ public final class FileActions {
     this.studio = studio;
     this.dialogs = dialogs;
     this.user = user;
+    this.assets = new AssetActions(workspace, dialogs, this, worker);
     workspace
         .kitWantedProperty()
         .addListener((_, _, wanted) ->
@@ -76,6 +77,11 @@ public final class FileActions {
               workspace.kitWantedProperty().set(Optional.empty());
               saveKit(StyleBundle.of(workspace.project(), styles, List.of()));
             }));
+  }
+
+  /** What can be done with files that travel with the project. */
+  public AssetActions assets() {
+    return assets;
   }
 
   public UserFolder user() {
@@ -95,9 +101,7 @@ public final class FileActions {
         "project.export-artboard",
         "Shortcut+Shift+E",
         () -> currentArtboard().ifPresent(board -> exportArtboard(board.id(), 1)));
-    actions.add("project.import-font", "", this::importFont);
-    actions.add("project.add-image", "", this::addImage);
-    actions.add("project.place-image", "", this::placeImage);
+    assets.register(actions);
     actions.add("styles.import", "", this::importStyles);
     actions.add("styles.save-kit", "", this::saveAllAsKit);
   }
@@ -140,12 +144,14 @@ public final class FileActions {
   private void read(Path file) {
     worker.execute(() -> {
       try {
+        Optional<FileState> state = FileState.of(file);
         Project project = ProjectFile.read(file);
         try (FontLibrary check = FontLibrary.forProject(project.assets())) {
           // only to find out whether the project's fonts can be read
           check.has(FontLibrary.SUBSTITUTE);
         }
         Platform.runLater(() -> {
+          seen = state;
           workspace.open(project, Optional.of(file));
           user.remember(file);
           tellMissingFonts(project);
@@ -185,9 +191,17 @@ public final class FileActions {
 
   /** Runs something that leaves the project, once its changes are saved or given up. */
   public void afterSettlingChanges(Runnable leave) {
-    boolean untouched =
-        !workspace.historyProperty().get().canUndo() || workspace.historyProperty().get().isSaved();
-    if (untouched) {
+    Optional<Desk> draft = workspace.attempts().present().desk().filter(Desk::isChanged);
+    if (draft.isPresent()
+        && !dialogs.agrees(
+            Messages.of("file-actions.is-on-the-desk", draft.get().original().name()),
+            List.of(Messages.of("file-actions.its-changes-are-not-committed")),
+            Messages.of("file-actions.discard"))) {
+      return;
+    }
+    History history = workspace.historyProperty().get();
+    boolean untouched = !history.canUndo() && workspace.fileProperty().get().isEmpty();
+    if (untouched || history.isSaved()) {
       leave.run();
       return;
     }
@@ -265,23 +279,136 @@ public final class FileActions {
 
   private void write(Path file, Runnable then) {
     Project project = workspace.project();
+    Optional<Project> base = workspace.historyProperty().get().saved();
+    boolean own = workspace.fileProperty().get().filter(file::equals).isPresent();
     worker.execute(() -> {
       try {
+        Optional<ElsewhereChange> change = own ? elsewhere(file, base) : Optional.empty();
+        if (change.isPresent()) {
+          Platform.runLater(() -> settle(file, change.get(), then));
+          return;
+        }
         ProjectFile.write(project, file);
+        Optional<FileState> written = FileState.of(file);
         Platform.runLater(() -> {
+          seen = written;
           workspace.saved(project, file);
           user.remember(file);
           workspace.tell(Notice.info(Messages.of("file-actions.saved", file.getFileName())));
           then.run();
         });
       } catch (IOException problem) {
-        Platform.runLater(() ->
-            workspace.tell(
-                Notice.problem(
-                    Messages.of(
-                        "file-actions.not-saved-choose-another-place", Messages.reason(problem)))));
+        Platform.runLater(() -> tellNotSaved(problem, then));
       }
     });
+  }
+
+  private void tellNotSaved(IOException problem, Runnable then) {
+    workspace.tell(
+        new Notice(
+            Messages.of("file-actions.not-saved", Messages.reason(problem)),
+            true,
+            List.of(
+                new Notice.Offer.Press(
+                    Messages.of("action.project.save-as"), () -> saveAs(then)))));
+  }
+
+  // --- the file, changed by somebody else
+
+  /**
+   * What somebody else made of the file since it was read or written here. That its time differs is
+   * not enough: it may have been copied to and fro.
+   *
+   * @throws IOException if what lies there now is no project that can be read
+   */
+  private Optional<ElsewhereChange> elsewhere(Path file, Optional<Project> base)
+      throws IOException {
+    Optional<FileState> now = FileState.of(file);
+    if (now.isEmpty() || now.equals(seen)) {
+      return Optional.empty();
+    }
+    Project theirs = ProjectFile.read(file);
+    // without a base everything of theirs is taken for changed
+    Project before = base.orElse(workspace.project());
+    return theirs.equals(before)
+        ? Optional.empty()
+        : Optional.of(new ElsewhereChange(before, theirs));
+  }
+
+  private void settle(Path file, ElsewhereChange change, Runnable then) {
+    Optional<ProjectMerge> merge = change.merged(workspace.project());
+    switch (dialogs.askAboutElsewhere(
+        file.getFileName().toString(), change.lines(), merge.isPresent())) {
+      case MERGE -> merge.ifPresent(both -> merge(file, change, both));
+      case RELOAD -> reload(file, change);
+      case SAVE_AS -> saveAs(then);
+      case CANCEL -> {}
+    }
+  }
+
+  private void merge(Path file, ElsewhereChange change, ProjectMerge merge) {
+    if (workspace.apply(ElsewhereChange.merge(merge))) {
+      nowSeen(file, change.theirs());
+      List<String> collisions =
+          merge.conflicts().stream().map(ElsewhereChange::words).distinct().toList();
+      workspace.tell(
+          collisions.isEmpty()
+              ? Notice.info(Messages.of("elsewhere.merged"))
+              : Notice.info(
+                  Messages.of(
+                      "elsewhere.merged-with-collisions",
+                      collisions.size(),
+                      String.join("; ", collisions))));
+    }
+  }
+
+  private void reload(Path file, ElsewhereChange change) {
+    if (workspace.apply(change.reload())) {
+      nowSeen(file, change.theirs());
+      workspace.tell(
+          Notice.offering(
+              Messages.of("elsewhere.reloaded", file.getFileName()),
+              Messages.of("common.undo"),
+              workspace::undo));
+    }
+  }
+
+  /** What lies in the file is known now. */
+  private void nowSeen(Path file, Project theirs) {
+    seen = FileState.of(file);
+    workspace.saved(theirs, file);
+  }
+
+  /** Tells if somebody else changed the file; to be called when the person comes back to it. */
+  public void lookAtFile() {
+    Optional<Path> open = workspace.fileProperty().get();
+    Optional<Project> base = workspace.historyProperty().get().saved();
+    if (open.isEmpty()) {
+      return;
+    }
+    Path file = open.get();
+    worker.execute(() -> {
+      Optional<FileState> now = FileState.of(file);
+      if (now.isEmpty() || now.equals(seen) || now.equals(told)) {
+        return;
+      }
+      told = now;
+      try {
+        elsewhere(file, base)
+            .ifPresentOrElse(
+                change -> Platform.runLater(() -> tellOfChange(file, change)), () -> seen = now);
+      } catch (IOException unreadable) {
+        Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(unreadable))));
+      }
+    });
+  }
+
+  private void tellOfChange(Path file, ElsewhereChange change) {
+    workspace.tell(
+        Notice.offering(
+            Messages.of("elsewhere.was-changed", file.getFileName()),
+            Messages.of("elsewhere.look"),
+            () -> settle(file, change, () -> {})));
   }
 
   // --- exporting
@@ -321,126 +448,6 @@ public final class FileActions {
     Project project = workspace.project();
     Optional<LayerId> selected = workspace.selection().layers().stream().findFirst();
     return selected.flatMap(project::artboardOf).or(() -> project.artboards().stream().findFirst());
-  }
-
-  // --- fonts
-  // -------------------------------------------------------------------------------------------------------
-
-  /** Takes a font file into the project, so that it travels with it. */
-  public void importFont() {
-    dialogs.choose(FileQuestion.FONT).ifPresent(this::importFont);
-  }
-
-  private void importFont(Path file) {
-    worker.execute(() -> {
-      try {
-        byte[] bytes = Files.readAllBytes(file);
-        String family = FontLibrary.familyOf(file.getFileName().toString(), bytes);
-        Asset asset = new Asset("fonts/" + file.getFileName(), bytes);
-        Platform.runLater(() -> {
-          if (workspace.apply(new ChangeProject.PutAsset(asset))) {
-            workspace.tell(
-                Notice.info(Messages.of("file-actions.now-travels-with-the-project", family)));
-          }
-        });
-      } catch (IOException | DamagedFontException | IllegalArgumentException problem) {
-        Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem) + ".")));
-      }
-    });
-  }
-
-  // --- images
-
-  /** Takes an image file into the project, for patterns. */
-  public void addImage() {
-    dialogs
-        .choose(FileQuestion.IMAGE)
-        .ifPresent(file ->
-            read(
-                file,
-                image -> {
-                  if (workspace.apply(new ChangeProject.PutAsset(image.asset()))) {
-                    workspace.tell(
-                        Notice.info(
-                            Messages.of(
-                                "file-actions.now-travels-with-the-project",
-                                image.asset().shortName())));
-                  }
-                }));
-  }
-
-  /** Puts an image onto the current artboard, as a layer of its own. */
-  public void placeImage() {
-    Optional<Artboard> board = currentArtboard();
-    if (board.isEmpty()) {
-      workspace.tell(Notice.problem(Messages.of("file-actions.there-is-no-artboard-to-place")));
-      return;
-    }
-    dialogs
-        .choose(FileQuestion.IMAGE)
-        .ifPresent(file -> read(file, image -> place(image, board.get())));
-  }
-
-  /**
-   * Takes a file that was dropped onto an artboard: a project is opened, an image placed.
-   *
-   * @param place on the artboard, in points
-   */
-  public void take(Path file, Artboard board, Point2D place) {
-    if (ProjectFile.isNamedSo(file)) {
-      open(file);
-    } else {
-      read(file, image -> place(image, board, place));
-    }
-  }
-
-  private void place(ImageFile image, Artboard board) {
-    place(image, board, new Point2D(board.width() / 2, board.height() / 2));
-  }
-
-  /** Half as wide as the artboard at most, its middle at a place. */
-  private void place(ImageFile image, Artboard board, Point2D middle) {
-    double scale =
-        Math.min(
-            1, Math.min(board.width() / 2 / image.width(), board.height() / 2 / image.height()));
-    PropertySet frame =
-        PropertySet.EMPTY
-            .with(Properties.ANCHOR, Anchor.CENTRE)
-            .with(Properties.POSITION_X, (double) Math.round(middle.getX() - board.width() / 2))
-            .with(Properties.POSITION_Y, (double) Math.round(middle.getY() - board.height() / 2))
-            .with(Properties.BOX, BoxFit.FIXED)
-            .with(Properties.BOX_WIDTH, image.width() * scale)
-            .with(Properties.BOX_HEIGHT, image.height() * scale);
-    PropertySet bare =
-        PropertySet.EMPTY.with(Properties.COAT_SHOWN.at(Address.coat("fill")), false);
-    String name = image.asset().shortName();
-    Layer layer =
-        Layer.of(workspace.ids().next("image"), name, new Shape.Picture(name))
-            .withFrame(frame)
-            .withLocal(bare);
-    boolean placed =
-        workspace.apply(
-            Edit.together(
-                Messages.of("file-actions.place-an-image"),
-                new ChangeProject.PutAsset(image.asset()),
-                new ArrangeLayers.Add(
-                    board.id(),
-                    List.of(workspace.playback().timed(board, layer)),
-                    Messages.of("file-actions.place"))));
-    if (placed) {
-      workspace.select(List.of(layer.id()));
-    }
-  }
-
-  private void read(Path file, Consumer<ImageFile> taker) {
-    worker.execute(() -> {
-      try {
-        ImageFile image = ImageFile.read(file);
-        Platform.runLater(() -> taker.accept(image));
-      } catch (IOException | IllegalArgumentException problem) {
-        Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem) + ".")));
-      }
-    });
   }
 
   public void close() {

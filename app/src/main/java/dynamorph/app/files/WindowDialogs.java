@@ -57,6 +57,31 @@ public final class WindowDialogs implements Dialogs {
   }
 
   @Override
+  public Elsewhere askAboutElsewhere(String file, List<String> changes, boolean merges) {
+    ButtonType merge = new ButtonType(Messages.of("elsewhere.merge"), ButtonBar.ButtonData.YES);
+    ButtonType reload = new ButtonType(Messages.of("elsewhere.reload"), ButtonBar.ButtonData.OTHER);
+    ButtonType saveAs =
+        new ButtonType(Messages.of("elsewhere.save-as"), ButtonBar.ButtonData.OTHER);
+    Alert alert = new Alert(Alert.AlertType.CONFIRMATION, String.join("\n", changes));
+    alert.getButtonTypes().setAll(merge, reload, saveAs, ButtonType.CANCEL);
+    if (!merges) {
+      alert.getButtonTypes().remove(merge);
+    }
+    alert.initOwner(owner);
+    alert.setHeaderText(Messages.of("elsewhere.was-changed", file));
+    alert.setGraphic(null);
+    alert.getDialogPane().setPrefWidth(520);
+    ButtonType answer = alert.showAndWait().orElse(ButtonType.CANCEL);
+    if (answer == merge) {
+      return Elsewhere.MERGE;
+    }
+    if (answer == reload) {
+      return Elsewhere.RELOAD;
+    }
+    return answer == saveAs ? Elsewhere.SAVE_AS : Elsewhere.CANCEL;
+  }
+
+  @Override
   public boolean agrees(String question, List<String> consequences, String verb) {
     ButtonType go = new ButtonType(verb, ButtonBar.ButtonData.YES);
     Alert alert =

@@ -54,11 +54,17 @@ final class Driver {
     private Optional<Path> file = Optional.empty();
 
     private boolean agrees = true;
+    private Elsewhere elsewhere = Elsewhere.CANCEL;
     private List<String> told = List.of();
 
     /** Whether consequences are taken. */
     void agree(boolean wanted) {
       agrees = wanted;
+    }
+
+    /** What is done with a file that somebody else changed. */
+    void elsewhere(Elsewhere wanted) {
+      elsewhere = wanted;
     }
 
     /** The consequences that were told last. */
@@ -83,6 +89,12 @@ final class Driver {
     @Override
     public boolean agrees(String question, List<String> consequences, String verb) {
       return agreeing(consequences);
+    }
+
+    @Override
+    public Elsewhere askAboutElsewhere(String file, List<String> changes, boolean merges) {
+      told = changes;
+      return elsewhere;
     }
 
     @Override

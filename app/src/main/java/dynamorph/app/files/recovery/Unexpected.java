@@ -73,8 +73,8 @@ public final class Unexpected implements Thread.UncaughtExceptionHandler {
    * hold words of the project.
    */
   String report(String thread, Throwable failure) {
-    StringBuilder report = new StringBuilder("unexpected failure");
-    line(report, "last action", doing.get());
+    StringBuilder report = new StringBuilder("unexpected");
+    line(report, "action", doing.get());
     line(report, "thread", thread);
     for (String property : new String[] {"java.runtime.version", "javafx.version", "os.name"}) {
       line(report, property, System.getProperty(property, ""));

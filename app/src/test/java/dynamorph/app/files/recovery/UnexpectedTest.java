@@ -49,7 +49,7 @@ class UnexpectedTest {
     Throwable cause = new IllegalArgumentException("the words of a client");
     String report = unexpected.report("painting", new IllegalStateException("more words", cause));
     assertThat(report)
-        .contains("last action: text.fonts", "thread: painting")
+        .contains("action: text.fonts", "thread: painting")
         .contains("java.lang.IllegalStateException\n\tat dynamorph.app.files.recovery.Unexpected")
         .contains("\njava.lang.IllegalArgumentException\n")
         .doesNotContain("words of a client", "more words");
