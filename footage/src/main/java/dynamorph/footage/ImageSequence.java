@@ -97,7 +97,17 @@ final class ImageSequence implements FootageReader {
 
   private static Image read(Path file) throws FootageException {
     try (Image encoded = Image.makeDeferredFromEncodedBytes(Files.readAllBytes(file))) {
+      if (!PictureFiles.fits(encoded)) {
+        throw new FootageException(
+            Messages.of(
+                "image-sequence.it-is-too-large",
+                file.getFileName(),
+                encoded.getWidth(),
+                encoded.getHeight()));
+      }
       return PictureFiles.decoded(encoded);
+    } catch (FootageException told) {
+      throw told;
     } catch (IOException | RuntimeException failed) {
       throw new FootageException(
           Messages.of("image-sequence.it-is-no-picture-that-can", file.getFileName()));

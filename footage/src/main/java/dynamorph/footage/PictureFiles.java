@@ -8,6 +8,14 @@ import io.github.humbleui.skija.Surface;
 final class PictureFiles {
   private PictureFiles() {}
 
+  /** The most pixels a still may have: 200 million, more than cameras make, 800 MB. */
+  static final long MOST_PIXELS = 200_000_000;
+
+  /** Whether there is room for a picture. */
+  static boolean fits(Image encoded) {
+    return (long) encoded.getWidth() * encoded.getHeight() <= MOST_PIXELS;
+  }
+
   /** The pixels of a picture that is only decoded when it is drawn. The caller closes both. */
   static Image decoded(Image encoded) {
     try (Surface surface = Surface.makeRasterN32Premul(encoded.getWidth(), encoded.getHeight())) {

@@ -15,11 +15,14 @@ import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Surface;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
+import java.util.zip.CRC32;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -295,5 +298,34 @@ class FootageFilesTest {
             canvas -> new FootagePainter(footage).paint(canvas, line, Time.ofMillis(1040), 40, 40));
     assertThat(pixels.argb(1, 1) & 0xFF).isEqualTo(SampleVideo.FIRST_GREY + 6);
     assertThat(pixels.argb(39, 39) & 0xFF).isEqualTo(SampleVideo.FIRST_GREY + 6);
+  }
+
+  @Test
+  void aStillWithMorePixelsThanThereIsRoomForIsToldAndNotDecoded() throws IOException {
+    Path file = Files.write(folder.resolve("wide.png"), claiming(20_000, 20_000));
+    assertThatThrownBy(() -> FootageFiles.facts(file, FrameRate.PAL))
+        .isInstanceOf(FootageException.class)
+        .hasMessage("wide.png: 20000 × 20000 pixels are too many; 200 million is the most");
+    assertThat(grey(file, Time.ZERO, FrameRate.PAL)).isEqualTo(-1);
+  }
+
+  /** The beginning of a PNG file (ISO 15948) that says that it has so many pixels. */
+  private static byte[] claiming(int width, int height) {
+    ByteBuffer head =
+        ByteBuffer.allocate(17)
+            .put("IHDR".getBytes(StandardCharsets.US_ASCII))
+            .putInt(width)
+            .putInt(height)
+            .put(new byte[] {8, 2, 0, 0, 0});
+    CRC32 crc = new CRC32();
+    crc.update(head.array());
+    return ByteBuffer.allocate(49)
+        .put(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10})
+        .putInt(13)
+        .put(head.array())
+        .putInt((int) crc.getValue())
+        .putInt(100)
+        .put("IDAT".getBytes(StandardCharsets.US_ASCII))
+        .array();
   }
 }

@@ -34,6 +34,11 @@ public record ImageFile(Asset asset, double width, double height) {
             .orElseThrow(() ->
                 new IllegalArgumentException(
                     Messages.of("image-file.is-no-image-that-can-be", file.getFileName())));
+    if (!size.fits()) {
+      throw new IllegalArgumentException(
+          Messages.of(
+              "image-file.has-too-many-pixels", file.getFileName(), size.width(), size.height()));
+    }
     return new ImageFile(new Asset("images/" + name, bytes), size.width(), size.height());
   }
 }

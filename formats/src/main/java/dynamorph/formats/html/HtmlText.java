@@ -16,7 +16,9 @@ import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -26,6 +28,8 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
+import org.jsoup.select.NodeFilter;
+import org.jsoup.select.NodeTraversor;
 
 /**
  * Writes text with its look as HTML, and reads HTML as text with local changes. Only what letters
@@ -109,51 +113,66 @@ public final class HtmlText {
   /** HTML as a story; empty if there are no words in it. */
   public static Optional<Story> read(String html) {
     Reader reader = new Reader();
-    reader.children(Jsoup.parse(html).body(), PropertySet.EMPTY);
+    // elements may lie in each other deeper than methods can call each other
+    NodeTraversor.filter(reader, Jsoup.parse(html).body());
     return reader.story();
   }
 
-  private static final class Reader {
+  private static final class Reader implements NodeFilter {
+    private static final List<String> WITHOUT_WORDS =
+        List.of("script", "style", "head", "title", "meta", "rp");
+
     private final List<Paragraph> paragraphs = new ArrayList<>();
+    private final Deque<PropertySet> looks = new ArrayDeque<>(List.of(PropertySet.EMPTY));
     private List<Span> spans = new ArrayList<>();
     private boolean spaceBefore = true;
     private int base;
 
-    void children(Element element, PropertySet look) {
-      for (Node child : element.childNodes()) {
-        if (child instanceof TextNode words) {
-          add(words.getWholeText(), look);
-        } else if (child instanceof Element inner) {
-          element(inner, look);
+    @Override
+    public FilterResult head(Node node, int depth) {
+      return switch (node) {
+        case TextNode words -> {
+          add(words.getWholeText(), looks.getLast());
+          yield FilterResult.CONTINUE;
         }
-      }
+        case Element element -> begin(element);
+        default -> FilterResult.CONTINUE;
+      };
     }
 
-    private void element(Element element, PropertySet look) {
+    private FilterResult begin(Element element) {
       String name = element.normalName();
-      if (List.of("script", "style", "head", "title", "meta", "rp").contains(name)) {
-        return;
+      if (WITHOUT_WORDS.contains(name)) {
+        return FilterResult.SKIP_ENTIRELY;
+      }
+      if (name.equals("rt")) {
+        read(RubyBase.cleaned(element.text()));
+        return FilterResult.SKIP_ENTIRELY;
+      }
+      if (name.equals("br")) {
+        spans.add(new Span("\u2028", List.of(), looks.getLast()));
+        spaceBefore = true;
+        return FilterResult.SKIP_ENTIRELY;
       }
       if (name.equals("ruby")) {
         base = spans.size();
       }
-      if (name.equals("rt")) {
-        read(RubyBase.cleaned(element.text()));
-        return;
-      }
-      if (name.equals("br")) {
-        spans.add(new Span("\u2028", List.of(), look));
-        spaceBefore = true;
-        return;
-      }
-      boolean block = element.isBlock();
-      if (block) {
+      if (element.isBlock()) {
         endParagraph();
       }
-      children(element, styled(element, look));
-      if (block) {
-        endParagraph();
+      looks.addLast(styled(element, looks.getLast()));
+      return FilterResult.CONTINUE;
+    }
+
+    @Override
+    public FilterResult tail(Node node, int depth) {
+      if (node instanceof Element element) {
+        looks.removeLast();
+        if (element.isBlock()) {
+          endParagraph();
+        }
       }
+      return FilterResult.CONTINUE;
     }
 
     /** Puts a ruby over what came since the one before, in the element that holds both. */

@@ -1,6 +1,7 @@
 package dynamorph.formats.project;
 
 import dynamorph.formats.message.Messages;
+import dynamorph.formats.message.ShortText;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -24,8 +25,8 @@ final class JsonCursor {
     private final String place;
 
     Wrong(String place, String problem) {
-      super(problem);
-      this.place = place;
+      super(ShortText.of(problem));
+      this.place = ShortText.of(place);
     }
 
     String place() {
@@ -128,7 +129,7 @@ final class JsonCursor {
   }
 
   double number() {
-    if (!node.isNumber()) {
+    if (!node.isNumber() || !Double.isFinite(node.doubleValue())) {
       throw wrong(Messages.of("json-cursor.expected-a-number-found", kind()));
     }
     return node.doubleValue();

@@ -38,6 +38,7 @@ public final class KitFile {
    * @throws ProjectReadException if the file is missing, damaged or foreign
    */
   public static StyleBundle read(Path file) throws ProjectReadException {
-    return StyleBundle.all(ProjectFile.read(file, Set.of(Names.FORMAT, Names.KIT_FORMAT)));
+    return StyleBundle.all(
+        ProjectFile.read(file, Set.of(Names.FORMAT, Names.KIT_FORMAT), Budget.standard()));
   }
 }

@@ -12,14 +12,11 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -33,12 +30,6 @@ public final class ProjectFile {
   public static boolean isNamedSo(Path file) {
     return file.getFileName().toString().toLowerCase(java.util.Locale.ROOT).endsWith(ENDING);
   }
-
-  /**
-   * The largest document or asset that is read: far above any real one, and far below what fills
-   * the memory.
-   */
-  private static final long LARGEST_ENTRY = 256L << 20;
 
   /** The time written on every entry, so that the bytes depend on the project alone. */
   private static final FileTime NO_TIME = FileTime.fromMillis(315_619_200_000L);
@@ -101,17 +92,23 @@ public final class ProjectFile {
    *     the message is one line that names the file, the place in it and the problem
    */
   public static Project read(Path file) throws ProjectReadException {
-    return read(file, Set.of(Names.FORMAT));
+    return read(file, Budget.standard());
+  }
+
+  /** The same for a file that may ask for so much. */
+  public static Project read(Path file, Budget budget) throws ProjectReadException {
+    return read(file, Set.of(Names.FORMAT), budget);
   }
 
   /** The same for files of other formats that are built alike. */
-  static Project read(Path file, Set<String> formats) throws ProjectReadException {
+  static Project read(Path file, Set<String> formats, Budget budget) throws ProjectReadException {
     if (Files.isDirectory(file)) {
       throw new ProjectReadException(file, "", Messages.of("project-file.this-is-a-folder-not-a"));
     }
     try (ZipFile zip = new ZipFile(file.toFile())) {
-      checkHeader(file, zip, formats);
-      Project project = ProjectReader.read(entry -> document(zip, entry), assets(zip));
+      Entries entries = new Entries(zip, budget);
+      checkHeader(file, zip, entries, formats);
+      Project project = ProjectReader.read(entries::document, entries.assets());
       return MediaPaths.absolute(project, file);
     } catch (JsonCursor.Wrong wrong) {
       throw new ProjectReadException(file, wrong.place(), String.valueOf(wrong.getMessage()));
@@ -144,7 +141,7 @@ public final class ProjectFile {
     }
   }
 
-  private static void checkHeader(Path file, ZipFile zip, Set<String> formats)
+  private static void checkHeader(Path file, ZipFile zip, Entries entries, Set<String> formats)
       throws ProjectReadException {
     if (zip.getEntry(Names.HEADER_ENTRY) == null) {
       throw new ProjectReadException(
@@ -152,7 +149,7 @@ public final class ProjectFile {
           "",
           Messages.of("project-file.this-is-not-a-dynamorph-project-2", Names.HEADER_ENTRY));
     }
-    JsonCursor header = document(zip, Names.HEADER_ENTRY);
+    JsonCursor header = entries.document(Names.HEADER_ENTRY);
     String format = header.field(Names.FORMAT_NAME).text();
     if (!formats.contains(format)) {
       String expected =
@@ -170,64 +167,6 @@ public final class ProjectFile {
                   "project-file.this-file-has-version-this-dynamorph",
                   dynamorph.model.value.Numbers.format(version),
                   Names.VERSION));
-    }
-  }
-
-  private static JsonCursor document(ZipFile zip, String name) {
-    ZipEntry entry = zip.getEntry(name);
-    if (entry == null) {
-      throw new JsonCursor.Wrong(name, Messages.of("project-file.the-document-is-missing"));
-    }
-    try {
-      return new JsonCursor(JSON.readTree(bytes(zip, entry)), name);
-    } catch (JacksonException broken) {
-      var at = broken.getLocation();
-      String place =
-          at == null
-              ? name
-              : Messages.of("project-file.line-column", name, at.getLineNr(), at.getColumnNr());
-      throw new JsonCursor.Wrong(
-          place, Messages.of("project-file.this-is-not-json", broken.getOriginalMessage()));
-    } catch (IOException damaged) {
-      throw new JsonCursor.Wrong(
-          name,
-          Messages.of(
-              "project-file.the-document-is-damaged", String.valueOf(damaged.getMessage())));
-    }
-  }
-
-  private static byte[] bytes(ZipFile zip, ZipEntry entry) throws IOException {
-    try (InputStream stream = zip.getInputStream(entry)) {
-      byte[] bytes = stream.readNBytes((int) LARGEST_ENTRY + 1);
-      if (bytes.length > LARGEST_ENTRY) {
-        throw new JsonCursor.Wrong(
-            entry.getName(), Messages.of("project-file.it-is-larger-than-256-mb"));
-      }
-      return bytes;
-    }
-  }
-
-  private static List<Asset> assets(ZipFile zip) throws IOException {
-    List<Asset> assets = new ArrayList<>();
-    for (ZipEntry entry : zip.stream().toList()) {
-      if (entry.getName().startsWith(Names.ASSET_FOLDER) && !entry.isDirectory()) {
-        assets.add(asset(zip, entry));
-      }
-    }
-    return assets;
-  }
-
-  private static Asset asset(ZipFile zip, ZipEntry entry) throws IOException {
-    try {
-      Asset asset =
-          new Asset(entry.getName().substring(Names.ASSET_FOLDER.length()), bytes(zip, entry));
-      if (asset.isFont() && asset.bytes().length == 0) {
-        throw new JsonCursor.Wrong(
-            entry.getName(), Messages.of("project-file.the-font-is-empty-0-bytes"));
-      }
-      return asset;
-    } catch (IllegalArgumentException name) {
-      throw new JsonCursor.Wrong(entry.getName(), String.valueOf(name.getMessage()));
     }
   }
 }

@@ -41,6 +41,7 @@ import org.pcollections.TreePVector;
 final class ProjectReader {
   private final Palette palette;
   private final StyleBook styles;
+  private final Set<ArtboardId> boardIds = new HashSet<>();
   private final Set<LayerId> layerIds = new HashSet<>();
   private final TimelineReader timelines =
       new TimelineReader(this::styleReference, cursor -> properties(cursor, Names.LOCAL));
@@ -63,8 +64,17 @@ final class ProjectReader {
     List<Style> read = list.items(new ProjectReader(palette, StyleBook.EMPTY)::style);
     ProjectReader reader = new ProjectReader(palette, list.checked(() -> StyleBook.of(read)));
     List<Artboard> artboards =
-        root.field(Names.ARTBOARDS).items(entry -> reader.artboard(documents.apply(entry.text())));
+        root.field(Names.ARTBOARDS).items(entry -> reader.onlyOne(documents.apply(entry.text())));
     return reader.project(root, TreePVector.from(artboards), assets);
+  }
+
+  /** An artboard whose id no other has. */
+  private Artboard onlyOne(JsonCursor document) {
+    Artboard board = artboard(document);
+    if (!boardIds.add(board.id())) {
+      throw document.wrong(Messages.of("project-reader.two-artboards-have-the-id", board.id()));
+    }
+    return board;
   }
 
   /** The swatches in the document of a project. */

@@ -269,7 +269,12 @@ final class PatternShaders {
 
   private static Optional<Image> decoded(Asset asset) {
     try {
-      return Optional.of(Image.makeDeferredFromEncodedBytes(asset.bytes()));
+      Image image = Image.makeDeferredFromEncodedBytes(asset.bytes());
+      if (new ImageSize(image.getWidth(), image.getHeight()).fits()) {
+        return Optional.of(image);
+      }
+      image.close();
+      return Optional.empty();
     } catch (RuntimeException unreadable) {
       return Optional.empty();
     }
