@@ -113,7 +113,7 @@ public final class CaptionFiles {
     if (text.isBlank()) {
       throw new CaptionException(Messages.of("caption-files.the-file-is-empty"));
     }
-    List<Remark> remarks = new ArrayList<>();
+    Remarks remarks = new Remarks();
     CaptionList captions =
         switch (format(text, name)) {
           case WEBVTT -> VttReader.read(text, frame, remarks);
@@ -128,7 +128,8 @@ public final class CaptionFiles {
       String first = remarks.isEmpty() ? "" : "; " + remarks.getFirst();
       throw new CaptionException(Messages.of("caption-files.it-has-no-cue-that-can", first));
     }
-    return new Read(capped(captions, remarks), List.copyOf(remarks));
+    CaptionList sound = capped(captions, remarks);
+    return new Read(sound, remarks.all());
   }
 
   private static Format format(String text, String name) throws CaptionException {

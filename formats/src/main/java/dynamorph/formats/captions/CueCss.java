@@ -37,7 +37,8 @@ final class CueCss {
           "blue", "#0000ff",
           "black", "#000000");
 
-  private static final Pattern EM = Pattern.compile("(-?\\d+(?:\\.\\d+)?)(em|%|px|vh|pt)?");
+  private static final Pattern EM =
+      Pattern.compile("(-?\\d{1,9}(?:\\.\\d{1,12})?)(em|%|px|vh|pt)?");
 
   private CueCss() {}
 
@@ -149,17 +150,19 @@ final class CueCss {
         : Optional.empty();
   }
 
+  private static final String NUMBER = "(-?(?:\\d{1,6}(?:\\.\\d{0,9})?|\\.\\d{1,9}))";
+
   private static final Pattern SHADOW_FORM =
       Pattern.compile(
-          "(\\S+)\\s+(-?[\\d.]+)(px|em)?\\s+(-?[\\d.]+)(px|em)?(?:\\s+([\\d.]+)(px|em)?)?"
-              + "|(-?[\\d.]+)(px|em)?\\s+(-?[\\d.]+)(px|em)?(?:\\s+([\\d.]+)(px|em)?)?\\s+(\\S+)");
+          "(\\S+)\\s+N(px|em)?\\s+N(px|em)?(?:\\s+N(px|em)?)?".replace("N", NUMBER)
+              + "|N(px|em)?\\s+N(px|em)?(?:\\s+N(px|em)?)?\\s+(\\S+)".replace("N", NUMBER));
 
   /** A shadow of letters; the colour may stand first, as in style sheets, or last. */
   static Optional<PropertySet> shadow(String value) {
     if (value.equals("none")) {
       return Optional.of(PropertySet.EMPTY);
     }
-    String first = value.split(",(?![^(]*\\))", 2)[0].strip().replace(", ", ",");
+    String first = StyleSheet.parts(value).getFirst().strip().replace(", ", ",");
     Matcher found = SHADOW_FORM.matcher(first);
     if (!found.matches()) {
       return Optional.empty();

@@ -11,48 +11,67 @@ import java.util.List;
 
 /** Builds the words of a cue run by run. */
 final class CueTextBuilder {
-  private final List<Span> spans = new ArrayList<>();
+  private final List<Run> runs = new ArrayList<>();
   private int base;
+
+  /** Letters of one look, which may still become more. */
+  private static final class Run {
+    private final StringBuilder text = new StringBuilder();
+    private final List<StyleId> follows;
+    private final PropertySet local;
+    private String ruby = "";
+
+    Run(List<StyleId> follows, PropertySet local) {
+      this.follows = follows;
+      this.local = local;
+    }
+
+    boolean looks(List<StyleId> wanted, PropertySet values) {
+      return follows.equals(wanted) && local.equals(values);
+    }
+
+    Span span() {
+      return new Span(text.toString(), follows, local).withRuby(ruby);
+    }
+  }
 
   void add(String text, List<StyleId> follows, PropertySet local) {
     String clean = text.replace("\n", "\u2028").replace("\r", "").replace("\u0000", "");
     if (clean.isEmpty()) {
       return;
     }
-    if (spans.size() > base
-        && spans.getLast().follows().equals(follows)
-        && spans.getLast().local().equals(local)) {
-      Span last = spans.removeLast();
-      spans.add(last.withText(last.text() + clean));
-    } else {
-      spans.add(new Span(clean, follows, local));
+    if (runs.size() == base || !runs.getLast().looks(follows, local)) {
+      runs.add(new Run(follows, local));
     }
+    runs.getLast().text.append(clean);
   }
 
   /** From here on letters may get a ruby. */
   void beginBase() {
-    base = spans.size();
+    base = runs.size();
   }
 
   /** Puts a ruby over all letters since the base began; with no letters it is put in brackets. */
   void endBase(String ruby) {
     String clean = RubyBase.cleaned(ruby);
-    if (!clean.isEmpty() && base == spans.size()) {
+    if (!clean.isEmpty() && base == runs.size()) {
       add("(" + clean + ")", List.of(), PropertySet.EMPTY);
     } else if (!clean.isEmpty()) {
-      boolean same = base > 0 && spans.get(base - 1).ruby().equals(clean);
+      boolean same = base > 0 && runs.get(base - 1).ruby.equals(clean);
       if (same) {
         // two bases that are read the same way do not become one that is read once
-        spans.set(base - 1, spans.get(base - 1).withRuby(clean + " " + clean));
+        runs.get(base - 1).ruby = clean + " " + clean;
       }
-      for (int index = base; index < spans.size(); index++) {
-        spans.set(index, spans.get(index).withRuby(same ? clean + " " + clean : clean));
+      for (Run run : runs.subList(base, runs.size())) {
+        run.ruby = same ? clean + " " + clean : clean;
       }
     }
-    base = spans.size();
+    base = runs.size();
   }
 
   Story story() {
-    return spans.isEmpty() ? Story.of("") : Story.of(Paragraph.of(spans.toArray(Span[]::new)));
+    return runs.isEmpty()
+        ? Story.of("")
+        : Story.of(Paragraph.of(runs.stream().map(Run::span).toArray(Span[]::new)));
   }
 }

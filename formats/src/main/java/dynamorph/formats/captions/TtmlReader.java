@@ -231,7 +231,8 @@ final class TtmlReader {
   private Optional<double[]> pixels() {
     String extent = attribute(STYLING, "extent");
     Matcher pixels =
-        Pattern.compile("([\\d.]{1,9})px\\s+([\\d.]{1,9})px").matcher(extent == null ? "" : extent);
+        Pattern.compile("(\\d{1,9}(?:\\.\\d{1,9})?)px\\s+(\\d{1,9}(?:\\.\\d{1,9})?)px")
+            .matcher(extent == null ? "" : extent);
     return pixels.matches()
         ? Optional.of(
             new double[] {Double.parseDouble(pixels.group(1)), Double.parseDouble(pixels.group(2))})

@@ -38,7 +38,7 @@ record TtmlValues(FrameBox frame, double rows, Optional<double[]> pixels, List<R
               CssColours.parseTtml(text)
                   .map(rgba -> rgba.alpha() == 0 ? none : CueCss.ground(rgba));
           case "fontFamily" -> {
-            String family = text.split(",")[0].replaceAll("[\"']", "").strip();
+            String family = text.split(",", 2)[0].replaceAll("[\"']", "").strip();
             boolean generic =
                 family.matches(
                     "default|monospace|sansSerif|serif|monospaceSansSerif|monospaceSerif"

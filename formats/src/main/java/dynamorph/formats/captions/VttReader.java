@@ -170,8 +170,6 @@ final class VttReader {
 
   /** Styles out of style sheets, by what they select. */
   static final class CueStyles {
-    private static final Pattern RULE =
-        Pattern.compile("([^{}]{1,2000})\\{([^{}]{0,20000})\\}", Pattern.DOTALL);
     private static final Pattern SELECTOR =
         Pattern.compile("(?:video)?::cue(?:\\((.*)\\))?", Pattern.DOTALL);
 
@@ -183,11 +181,9 @@ final class VttReader {
     }
 
     void read(String sheet, int line) {
-      String plain = sheet.replaceAll("(?s)/\\*.*?\\*/", "");
-      Matcher rule = RULE.matcher(plain);
-      while (rule.find()) {
-        PropertySet values = CueCss.read(rule.group(2), line, remarks);
-        for (String selector : rule.group(1).split(",(?![^(]*\\))")) {
+      for (StyleSheet.Rule rule : StyleSheet.rules(sheet)) {
+        PropertySet values = CueCss.read(rule.declarations(), line, remarks);
+        for (String selector : rule.selectors()) {
           Matcher cue = SELECTOR.matcher(selector.strip());
           if (cue.matches()) {
             String what = Optional.ofNullable(cue.group(1)).orElse("").strip();

@@ -43,7 +43,11 @@ record VttRegion(String id, double width, double lines, Point anchor, Point fram
       switch (name) {
         case "id" -> id = value;
         case "width" -> width = VttSettings.percentage(value).orElse(width);
-        case "lines" -> lines = value.matches("[0-9]+") ? Double.parseDouble(value) : lines;
+        case "lines" ->
+            lines =
+                value.matches("[0-9]+")
+                    ? Math.min(Double.MAX_VALUE, Double.parseDouble(value))
+                    : lines;
         case "regionanchor" -> anchor = Point.parse(value).orElse(anchor);
         case "viewportanchor" -> frame = Point.parse(value).orElse(frame);
         case "scroll" -> scroll |= value.equals("up");

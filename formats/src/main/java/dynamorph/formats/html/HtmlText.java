@@ -38,9 +38,10 @@ import org.jsoup.select.NodeTraversor;
 public final class HtmlText {
   private static final double BOLD = 700;
   private static final double POINTS_PER_PIXEL = 0.75;
-  private static final Pattern LENGTH = Pattern.compile("([0-9.]+)\\s*(px|pt)");
+  private static final Pattern LENGTH =
+      Pattern.compile("(\\d{1,6}(?:\\.\\d{0,9})?|\\.\\d{1,9})\\s*(px|pt)");
   private static final Pattern RGB =
-      Pattern.compile("rgba?\\(\\s*(\\d+)\\s*,\\s*(\\d+)\\s*,\\s*(\\d+).*");
+      Pattern.compile("rgba?\\(\\s*(\\d{1,4})\\s*,\\s*(\\d{1,4})\\s*,\\s*(\\d{1,4})\\b.*");
 
   private HtmlText() {}
 
@@ -268,20 +269,17 @@ public final class HtmlText {
   }
 
   private static String firstFamily(String value) {
-    return value.split(",")[0].strip().replaceAll("^['\"]|['\"]$", "");
+    return value.split(",", 2)[0].strip().replaceAll("^['\"]|['\"]$", "");
   }
 
   private static double weight(String value) {
     return switch (value) {
       case "bold", "bolder" -> BOLD;
       case "normal", "lighter" -> Properties.FONT_WEIGHT.defaultValue();
-      default -> {
-        try {
-          yield Math.clamp(Double.parseDouble(value), 1, 1000);
-        } catch (NumberFormatException _) {
-          yield Properties.FONT_WEIGHT.defaultValue();
-        }
-      }
+      default ->
+          value.matches("\\d{1,4}")
+              ? Math.clamp(Integer.parseInt(value), 1, 1000)
+              : Properties.FONT_WEIGHT.defaultValue();
     };
   }
 
