@@ -29,6 +29,9 @@ import java.util.regex.Pattern;
  * {@code )}, or stands in quotation marks.
  */
 public final class LayerQuery {
+  /** So long that no real query is, and brackets within brackets cannot exhaust the stack. */
+  private static final int LONGEST = 2_000;
+
   /** What can be asked about a layer. */
   public enum Field {
     STYLE(Messages.of("layer-query.a-style-that-anything-in-it")),
@@ -81,6 +84,9 @@ public final class LayerQuery {
    * @throws IllegalArgumentException if it cannot be read; the message says where
    */
   public static LayerQuery parse(String text) {
+    if (text.length() > LONGEST) {
+      throw new IllegalArgumentException(Messages.of("layer-query.is-too-long", LONGEST));
+    }
     return new LayerQuery(text);
   }
 
