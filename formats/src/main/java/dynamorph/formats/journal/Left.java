@@ -20,6 +20,12 @@ public record Left(Path folder, Instant time, Moment moment) {
     return moment.isUnsaved();
   }
 
+  /** Short, since a whole history is in it. */
+  @Override
+  public String toString() {
+    return project().name() + ", " + steps() + " steps, " + time;
+  }
+
   /** How many steps can be undone. */
   public int steps() {
     return moment.history().past().size();

@@ -57,6 +57,7 @@ public final class JournalKeeper {
   // of the worker alone
   private Optional<Journal> journal = Optional.empty();
   private boolean failing;
+  private boolean ended;
 
   public JournalKeeper(Workspace workspace, Journals journals) {
     this.workspace = workspace;
@@ -110,6 +111,10 @@ public final class JournalKeeper {
 
   private void write() {
     waiting.set(false);
+    if (ended) {
+      // a change that was still waiting when the window was closed
+      return;
+    }
     Moment moment = latest;
     try {
       if (journal.isEmpty()) {
@@ -209,7 +214,10 @@ public final class JournalKeeper {
     } catch (IllegalStateException ending) {
       // the process ends: the hook may have run
     }
-    run(this::discard);
+    run(() -> {
+      discard();
+      ended = true;
+    });
     worker.shutdown();
     try {
       if (!worker.awaitTermination(LAST_WAIT, TimeUnit.SECONDS)) {
