@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Alert;
+import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
 import javafx.stage.DirectoryChooser;
@@ -68,9 +69,14 @@ public final class WindowDialogs implements Dialogs {
       alert.getButtonTypes().remove(merge);
     }
     alert.initOwner(owner);
+    alert.setTitle(file);
     alert.setHeaderText(Messages.of("elsewhere.was-changed", file));
     alert.setGraphic(null);
     alert.getDialogPane().setPrefWidth(520);
+    // what loses nothing is what Enter does
+    if (alert.getDialogPane().lookupButton(merges ? merge : saveAs) instanceof Button first) {
+      first.setDefaultButton(true);
+    }
     ButtonType answer = alert.showAndWait().orElse(ButtonType.CANCEL);
     if (answer == merge) {
       return Elsewhere.MERGE;

@@ -48,6 +48,8 @@ final class Leaders {
       double first,
       double width,
       int times) {
+    double across = look.size() * look.forms().scaleAcross();
+    double down = look.size() * look.forms().scaleDown();
     int glyphs = run.glyphs().length;
     short[] all = new short[Math.max(0, times) * glyphs];
     float[] xs = new float[all.length];
@@ -58,10 +60,10 @@ final class Leaders {
         for (int glyph = run.clusters()[cluster]; glyph < run.clusters()[cluster + 1]; glyph++) {
           int at = time * glyphs + glyph;
           all[at] = run.glyphs()[glyph];
-          xs[at] = (float) (x + run.x()[glyph] * look.size());
-          ys[at] = (float) (run.y()[glyph] * look.size() - look.spacing().baselineShift());
+          xs[at] = (float) (x + run.x()[glyph] * across);
+          ys[at] = (float) (run.y()[glyph] * down - look.spacing().baselineShift());
         }
-        x += run.advances()[cluster] * look.size();
+        x += run.advances()[cluster] * across;
       }
     }
     int[] none = {};
@@ -70,8 +72,8 @@ final class Leaders {
         new GlyphRun(
             span,
             run.face(),
-            look.size() * run.scale(),
-            1,
+            down * run.scale(),
+            across / down,
             GlyphPlacer.skew(look, run),
             false,
             all,

@@ -45,26 +45,6 @@ class CueListTest {
     assertThat(CueList.readingSpeed(cue("a", 0, 2000, "ten chars!"))).isEqualTo(5);
   }
 
-  @Test
-  void everyKindOfProblemIsFound() {
-    assertThat(kinds(list(cue("a", 0, 1000, "x".repeat(40)))))
-        .containsExactly(CueProblem.Kind.TOO_FAST);
-    assertThat(kinds(list(cue("a", 0, 500, "ok")))).containsExactly(CueProblem.Kind.TOO_SHORT);
-    assertThat(kinds(list(cue("a", 0, 9000, "ok")))).containsExactly(CueProblem.Kind.TOO_LONG);
-    assertThat(kinds(list(cue("a", 0, 2000, " ")))).containsExactly(CueProblem.Kind.EMPTY);
-    assertThat(kinds(list(cue("a", 0, 2000, "ok"), cue("b", 2040, 4000, "ok"))))
-        .containsExactly(CueProblem.Kind.GAP);
-    assertThat(kinds(list(cue("a", 0, 2000, "ok"), cue("b", 1500, 4000, "ok"))))
-        .containsExactly(CueProblem.Kind.OVERLAP);
-    assertThat(kinds(list(cue("a", 0, 2000, "ok"), cue("b", 2000, 4000, "ok"))))
-        .as("cues may touch")
-        .isEmpty();
-    assertThat(kinds(list(cue("a", 0, 7000, "a\u2028b\u2028c"))))
-        .containsExactly(CueProblem.Kind.LINES);
-    assertThat(kinds(list(cue("a", 0, 7000, "x".repeat(50) + "\u2028b"))))
-        .containsExactly(CueProblem.Kind.LINE_LENGTH);
-  }
-
   @ParameterizedTest
   @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
   void spreadCuesAreNoWorseAndKeepTheirOrder(long seed) {
