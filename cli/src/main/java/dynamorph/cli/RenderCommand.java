@@ -18,6 +18,8 @@ import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.layout.Typesetter;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.Callable;
@@ -77,6 +79,9 @@ final class RenderCommand implements Callable<Integer> {
       description = "${bundle:render-command.titles-and-captions-without-footage-over}")
   private boolean titlesOnly;
 
+  @Option(names = "--keep-going", description = "${bundle:render-command.draws-even-if-footage}")
+  private boolean keepGoing;
+
   @Option(
       names = "--workers",
       paramLabel = "N",
@@ -110,10 +115,17 @@ final class RenderCommand implements Callable<Integer> {
           spec.commandLine(), Messages.of("render-command.a-range-goes-with-timeline-name"));
     }
     Project project = file.read();
+    List<String> problems = new ArrayList<>(MediaProblems.images(project));
     Artboard artboard =
         what.timeline == null
             ? ProjectLookup.artboard(project, what.artboard)
             : ProjectLookup.film(project, what.timeline);
+    if (what.timeline != null && !titlesOnly) {
+      problems.addAll(MediaProblems.footage(artboard));
+    }
+    if (!isComplete(problems)) {
+      return CommandLine.ExitCode.SOFTWARE;
+    }
     try (FontLibrary fonts = FontLibrary.forProject(project.assets());
         FootageFiles footage = new FootageFiles()) {
       LayerPainter painter = new LayerPainter();
@@ -122,7 +134,6 @@ final class RenderCommand implements Callable<Integer> {
       if (what.timeline == null) {
         write(new ArtboardPicture(painter).png(board, scale));
       } else {
-        warnOfMissing(board.artboard().timeline().orElseThrow());
         renderFilm(project, board, painter, footage);
       }
       warn(board);
@@ -130,17 +141,14 @@ final class RenderCommand implements Callable<Integer> {
     return 0;
   }
 
-  /** What is missing is drawn as stripes. */
-  private void warnOfMissing(Timeline timeline) {
-    timeline
-        .footage()
-        .flatMap(track -> track.clips().stream())
-        .filter(clip -> !FootageFiles.isThere(clip.media()))
-        .forEach(clip ->
-            spec.commandLine()
-                .getErr()
-                .println(
-                    Messages.of("render-command.dynamorph-the-footage-is-missing", clip.name())));
+  /** What is missing is drawn as stripes, if it is drawn at all. */
+  private boolean isComplete(List<String> problems) {
+    problems.forEach(problem -> spec.commandLine().getErr().println("dynamorph: " + problem));
+    if (!problems.isEmpty() && !keepGoing) {
+      spec.commandLine().getErr().println(Messages.of("render-command.nothing-is-drawn"));
+      return false;
+    }
+    return true;
   }
 
   private void renderFilm(
@@ -187,7 +195,17 @@ final class RenderCommand implements Callable<Integer> {
 
   private Time timeOf(Timeline timeline, String code) {
     try {
-      return timeline.timeOf(code);
+      long frame = timeline.frameOf(code);
+      if (frame < 0 || frame >= timeline.frames()) {
+        throw new CommandLine.ParameterException(
+            spec.commandLine(),
+            Messages.of(
+                "render-command.the-film-has-no-frame-at",
+                code,
+                timeline.codeAt(Time.ZERO),
+                timeline.codeAt(timeline.rate().at(timeline.frames() - 1))));
+      }
+      return timeline.rate().at(frame);
     } catch (IllegalArgumentException wrong) {
       throw new CommandLine.ParameterException(spec.commandLine(), wrong.getMessage());
     }

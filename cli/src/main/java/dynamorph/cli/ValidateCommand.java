@@ -34,6 +34,13 @@ final class ValidateCommand implements Callable<Integer> {
         board.texts().forEach(text -> report(out, board, text));
       }
     }
+    MediaProblems.images(project).forEach(out::println);
+    project
+        .films()
+        .forEach(film ->
+            MediaProblems.footage(film)
+                .forEach(problem ->
+                    out.println(Messages.of("validate-command.in-film", film.name(), problem))));
     out.println(
         Messages.of(
             "validate-command.sound-artboards-layers-styles",

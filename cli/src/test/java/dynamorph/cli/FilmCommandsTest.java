@@ -3,6 +3,7 @@ package dynamorph.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Media;
@@ -12,6 +13,7 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
@@ -49,25 +51,59 @@ class FilmCommandsTest {
     assertThat(run("demo", "--write", demo).code()).isZero();
   }
 
-  /** What is missing is told, and the frame is drawn all the same. */
+  private Answer render(String project, String... more) {
+    List<String> arguments =
+        new ArrayList<>(List.of("render", path(project), "--timeline", "film", "--scale", "0.1"));
+    arguments.addAll(List.of("-o", path("film.png")));
+    arguments.addAll(List.of(more));
+    return run(arguments.toArray(String[]::new));
+  }
+
+  private void withFootage(Media media) throws IOException {
+    Project project = ProjectFile.read(folder.resolve("demo.dmorph"));
+    ProjectFile.write(project.mapMedia(_ -> media), folder.resolve("other.dmorph"));
+  }
+
+  /** What is missing is told, and drawn only if that is wanted. */
   @Test
   void missingFootageIsTold() throws IOException {
+    withFootage(new Media.File(path("gone.mp4")));
+    Answer refused = render("other.dmorph");
+    assertThat(refused.code()).isNotZero();
+    assertThat(refused.err())
+        .contains("the footage \"gears\" is missing: " + path("gone.mp4"), "--keep-going");
+    assertThat(folder.resolve("film.png")).doesNotExist();
+    assertThat(render("other.dmorph", "--titles-only").code()).as("it is not needed").isZero();
+    Answer drawn = render("other.dmorph", "--keep-going");
+    assertThat(drawn.code()).isZero();
+    assertThat(drawn.err()).contains("is missing");
+    assertThat(folder.resolve("film.png")).exists();
+    assertThat(run("validate", path("other.dmorph")).out())
+        .contains("Eight Days to Wind: the footage \"gears\" is missing");
+  }
+
+  @Test
+  void footageAndImagesThatCannotBeReadAreTold() throws IOException {
+    Path words = Files.writeString(folder.resolve("words.mp4"), "no video at all");
+    withFootage(new Media.File(words.toString()));
+    assertThat(render("other.dmorph").code()).isNotZero();
+    assertThat(run("validate", path("other.dmorph")).out())
+        .contains("the footage \"gears\" cannot be read: words.mp4: it cannot be read");
     Project project = ProjectFile.read(folder.resolve("demo.dmorph"));
-    Media gone = new Media.File(path("gone.mp4"));
-    ProjectFile.write(project.mapMedia(_ -> gone), folder.resolve("gone.dmorph"));
-    Answer answer =
-        run(
-            "render",
-            path("gone.dmorph"),
-            "--timeline",
-            "film",
-            "--scale",
-            "0.1",
-            "-o",
-            path("gone.png"));
-    assertThat(answer.code()).isZero();
-    assertThat(answer.err()).contains("the footage \"gears\" is missing");
-    assertThat(folder.resolve("gone.png")).exists();
+    Asset image = new Asset("images/words.png", new byte[] {1, 2, 3});
+    ProjectFile.write(project.withAssets(List.of(image)), folder.resolve("other.dmorph"));
+    assertThat(render("other.dmorph").err()).contains("the image words.png cannot be read");
+    assertThat(run("validate", path("other.dmorph")).out())
+        .contains("the image words.png cannot be read");
+  }
+
+  @Test
+  void aFrameOutsideOfTheFilmIsTold() {
+    Answer beyond = render("demo.dmorph", "--time", "00:09:00:00");
+    assertThat(beyond.code()).isEqualTo(2);
+    assertThat(beyond.err())
+        .contains("the film has no frame at 00:09:00:00; it goes from 00:00:00:00 to 00:01:11:24");
+    assertThat(render("demo.dmorph", "--time", "00:01:11:24").code()).isZero();
   }
 
   @Test

@@ -63,8 +63,16 @@ public record Timeline(Timecode timecode, long firstFrame, Time duration, List<T
    * @throws IllegalArgumentException if it is malformed
    */
   public Time timeOf(String code) {
-    long frame = timecode.parse(code) - firstFrame;
-    return rate().at(Math.clamp(frame, 0, Math.max(0, frames() - 1)));
+    return rate().at(Math.clamp(frameOf(code), 0, Math.max(0, frames() - 1)));
+  }
+
+  /**
+   * The frame that a timecode names, from 0; it may lie outside of the film.
+   *
+   * @throws IllegalArgumentException if it is no timecode
+   */
+  public long frameOf(String code) {
+    return timecode.parse(code) - firstFrame;
   }
 
   public Optional<Track> track(TrackId id) {
