@@ -68,33 +68,26 @@ class ScaledLettersTest {
     assertThat(wide.ascent()).isEqualTo(plain.ascent(), within(1e-6));
   }
 
-  /** A quotation mark that hangs wholly leaves the words behind it in the middle. */
+  private static GlyphRun centred(String words) {
+    return Setting.of(words)
+        .inBox(200)
+        .with(Properties.ALIGNMENT, Alignment.CENTRE)
+        .with(Properties.HANG_START, 100.0)
+        .with(Properties.HANG_END, 100.0)
+        .layout()
+        .lines()
+        .getFirst()
+        .runs()
+        .getFirst();
+  }
+
+  /** A quotation mark that hangs wholly leaves the words beside it in the middle. */
   @Test
   void whatHangsAtOneSideLeavesTheRestInTheMiddle() {
-    Line line =
-        Setting.of("\u201cclock")
-            .inBox(200)
-            .with(Properties.ALIGNMENT, Alignment.CENTRE)
-            .with(Properties.HANG_START, 100.0)
-            .with(Properties.HANG_END, 100.0)
-            .layout()
-            .lines()
-            .getFirst();
-    GlyphRun run = line.runs().getFirst();
-    double left = run.left()[1];
-    double right = run.right()[run.right().length - 1];
-    assertThat((left + right) / 2).isEqualTo(100, within(0.01));
-    Line other =
-        Setting.of("clock\u201d")
-            .inBox(200)
-            .with(Properties.ALIGNMENT, Alignment.CENTRE)
-            .with(Properties.HANG_START, 100.0)
-            .with(Properties.HANG_END, 100.0)
-            .layout()
-            .lines()
-            .getFirst();
-    GlyphRun before = other.runs().getFirst();
-    double end = before.right()[before.right().length - 2];
-    assertThat((before.left()[0] + end) / 2).isEqualTo(100, within(0.01));
+    GlyphRun before = centred("\u201cclock");
+    int last = before.right().length - 1;
+    assertThat((before.left()[1] + before.right()[last]) / 2).isEqualTo(100, within(0.01f));
+    GlyphRun behind = centred("clock\u201d");
+    assertThat((behind.left()[0] + behind.right()[last - 1]) / 2).isEqualTo(100, within(0.01f));
   }
 }
