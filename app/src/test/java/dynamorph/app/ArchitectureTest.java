@@ -17,6 +17,8 @@ class ArchitectureTest {
   private static final JavaClasses CLASSES =
       new ClassFileImporter()
           .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+          // nor what tests of one module lend to those of another
+          .withImportOption(location -> !location.contains("-tests.jar"))
           .importPackages("dynamorph");
 
   @Test

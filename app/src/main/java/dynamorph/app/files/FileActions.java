@@ -7,6 +7,7 @@ import dynamorph.app.session.Desk;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.file.FileState;
+import dynamorph.formats.file.OpenFiles;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
@@ -49,6 +50,7 @@ public final class FileActions {
   private final Dialogs dialogs;
   private final UserFolder user;
   private final AssetActions assets;
+  private final OpenFiles openFiles;
 
   /** The file of the open project as it was last read or written here. */
   private volatile Optional<FileState> seen = Optional.empty();
@@ -70,6 +72,10 @@ public final class FileActions {
     this.dialogs = dialogs;
     this.user = user;
     this.assets = new AssetActions(workspace, dialogs, this, worker);
+    this.openFiles = new OpenFiles(user.folder().resolve("open"));
+    workspace
+        .fileProperty()
+        .addListener((_, _, file) -> worker.execute(() -> openFiles.note(file)));
     workspace
         .kitWantedProperty()
         .addListener((_, _, wanted) ->
@@ -145,6 +151,7 @@ public final class FileActions {
     worker.execute(() -> {
       try {
         Optional<FileState> state = FileState.of(file);
+        boolean elsewhere = openFiles.isOpenElsewhere(file);
         Project project = ProjectFile.read(file);
         try (FontLibrary check = FontLibrary.forProject(project.assets())) {
           // only to find out whether the project's fonts can be read
@@ -155,6 +162,10 @@ public final class FileActions {
           workspace.open(project, Optional.of(file));
           user.remember(file);
           tellMissingFonts(project);
+          if (elsewhere) {
+            workspace.tell(
+                Notice.info(Messages.of("file-actions.is-open-elsewhere", file.getFileName())));
+          }
         });
       } catch (IOException | DamagedFontException problem) {
         String message =
@@ -451,6 +462,9 @@ public final class FileActions {
   }
 
   public void close() {
-    worker.shutdown();
+    if (!worker.isShutdown()) {
+      worker.execute(openFiles::close);
+      worker.shutdown();
+    }
   }
 }

@@ -3,6 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.files.Dialogs.Elsewhere;
+import dynamorph.formats.file.OpenFiles;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -12,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -122,6 +124,22 @@ class SharedFileJourneyTest extends JourneyTest {
     driver.run("Save");
     driver.waitFor("it is saved", () -> driver.workspace().historyProperty().get().isSaved());
     assertThat(words(ProjectFile.read(file), MINE)).isEqualTo("mine");
+  }
+
+  @Test
+  void aFileThatIsOpenInAnotherWindowIsNamed() {
+    Path user = folder.resolve("user").resolve("open");
+    try (OpenFiles another = new OpenFiles(user)) {
+      another.note(Optional.of(file));
+      driver.robot().interact(() -> driver.window().files().open(file));
+      driver.waitFor(
+          "it is told",
+          () -> driver.notice().startsWith("shared.dmorph is open in another window too."));
+    }
+    OpenFiles later = new OpenFiles(user);
+    assertThat(later.isOpenElsewhere(file)).as("by this window").isTrue();
+    driver.close();
+    driver.waitFor("it is let go", () -> !later.isOpenElsewhere(file));
   }
 
   @Test
