@@ -341,7 +341,7 @@ class JournalTest {
   /** Thousands of steps do not fill the disk: the oldest are let go. */
   @Test
   void theLogStaysWithinItsRoom() throws IOException {
-    long room = 20_000;
+    long room = 8_000;
     Random random = new Random(1);
     Journals small = new Journals(folder, InstantSource.fixed(NOW), room);
     History history = History.unsaved(new RandomProjects(2).project());
