@@ -53,6 +53,7 @@ public final class Journal implements Closeable {
   private final long room;
   private final FileChannel lockFile;
   private final FileLock lock;
+  private final Runnable released;
   private RecordFile log;
   private List<State> written = List.of();
   private long roomyUntil;
@@ -60,8 +61,10 @@ public final class Journal implements Closeable {
 
   /**
    * @param room how long the log may grow before it is written anew, in bytes
+   * @param released told when the lock is let go
    */
-  Journal(Path folder, KeptAssets assets, InstantSource clock, long room, Held held)
+  Journal(
+      Path folder, KeptAssets assets, InstantSource clock, long room, Held held, Runnable released)
       throws IOException {
     this.folder = folder;
     this.assets = assets;
@@ -69,6 +72,7 @@ public final class Journal implements Closeable {
     this.room = room;
     this.lockFile = held.file();
     this.lock = held.lock();
+    this.released = released;
     this.log = RecordFile.create(folder.resolve(LOG));
     this.roomyUntil = room;
   }
@@ -201,9 +205,12 @@ public final class Journal implements Closeable {
   /** Lets go of it; what it holds stays and is found as work that was left. */
   @Override
   public void close() throws IOException {
-    log.close();
-    lock.release();
-    lockFile.close();
+    try (lockFile) {
+      log.close();
+      lock.release();
+    } finally {
+      released.run();
+    }
   }
 
   /**

@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -30,6 +31,12 @@ public final class Journals {
 
   /** How long work that was put aside is kept. */
   public static final Duration KEPT = Duration.ofDays(30);
+
+  /**
+   * The journals that this process has. Their locks are not looked at: where locks are those of
+   * POSIX, closing any channel of a file lets go of all that the process has on it.
+   */
+  private static final Set<Path> OWN = ConcurrentHashMap.newKeySet();
 
   /** How long the log of a project may grow before it is written anew, in bytes. */
   private static final long ROOM = 48L << 20;
@@ -60,7 +67,9 @@ public final class Journals {
   public Journal begin() throws IOException {
     Path own = Files.createDirectories(folder.resolve(OPEN + UUID.randomUUID()));
     Journal.Held held = held(own).orElseThrow(() -> new IOException(own + ": " + Journal.LOCK));
-    return new Journal(own, assetsOf(own), clock, room, held);
+    OWN.add(own.toAbsolutePath());
+    return new Journal(
+        own, assetsOf(own), clock, room, held, () -> OWN.remove(own.toAbsolutePath()));
   }
 
   private KeptAssets assetsOf(Path journal) {
@@ -91,6 +100,9 @@ public final class Journals {
   public List<Left> left() {
     List<Left> left = new ArrayList<>();
     for (Path journal : named(OPEN)) {
+      if (OWN.contains(journal.toAbsolutePath())) {
+        continue;
+      }
       try {
         Optional<Journal.Held> held = held(journal);
         if (held.isPresent()) {

@@ -115,6 +115,22 @@ class KilledProcessTest {
     assertThat(history.present()).isEqualTo(LongHour.project());
   }
 
+  /** A process that has looked for work itself has its own journal still. */
+  @Test
+  void whatAProcessIsWorkingOnIsNotOffered() throws Exception {
+    Process process = start(folder, "30");
+    try (BufferedReader reader = process.inputReader()) {
+      while (Integer.parseInt(reader.readLine()) < 40) {
+        // until it has looked, and a while longer
+      }
+      assertThat(new Journals(folder, InstantSource.system()).left()).isEmpty();
+    } finally {
+      process.destroyForcibly();
+    }
+    assertThat(process.waitFor(20, TimeUnit.SECONDS)).isTrue();
+    assertThat(new Journals(folder, InstantSource.system()).left()).hasSize(1);
+  }
+
   @Test
   void whatWasSettledIsNotOffered() throws Exception {
     Process process = start(folder, "30", "20");

@@ -32,6 +32,10 @@ public final class WorkingProcess {
               new Target.Layers(List.of(LAYER)),
               PropertySet.EMPTY.with(Properties.TRACKING, (double) step)),
           Optional.empty());
+      if (step == 20
+          && !new Journals(Path.of(arguments[0]), InstantSource.system()).left().isEmpty()) {
+        throw new IllegalStateException("its own work is offered");
+      }
       System.out.println(step);
       System.out.flush();
       Thread.sleep(Long.parseLong(arguments[1]));
