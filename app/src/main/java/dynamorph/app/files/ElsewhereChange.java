@@ -16,16 +16,20 @@ import java.util.Optional;
 /**
  * What somebody else made of the file of the open project since it was read or written here.
  *
- * @param base what lay in the file then
+ * @param base what lay in the file then; empty if that is not known
  * @param theirs what lies in it now
  */
-record ElsewhereChange(Project base, Project theirs) {
+record ElsewhereChange(Optional<Project> base, Project theirs) {
   /** How many of the things that differ are named. */
   private static final int NAMED = 8;
 
-  /** What they changed, a line each. */
-  List<String> lines() {
-    List<ProjectChanges.Change> changes = ProjectChanges.between(base, theirs);
+  /**
+   * What they changed, a line each.
+   *
+   * @param mine what theirs is compared with if the base is not known
+   */
+  List<String> lines(Project mine) {
+    List<ProjectChanges.Change> changes = ProjectChanges.between(base.orElse(mine), theirs);
     List<String> lines = new ArrayList<>();
     for (ProjectChanges.Change change : changes.stream().limit(NAMED).toList()) {
       lines.add(
@@ -56,10 +60,10 @@ record ElsewhereChange(Project base, Project theirs) {
     return Messages.of("elsewhere.collision", kind(conflict.kind()), conflict.of(), part).strip();
   }
 
-  /** Both changes put together, if they go together. */
+  /** Both changes put together, if they go together and it is known what they began with. */
   Optional<ProjectMerge> merged(Project mine) {
     try {
-      return Optional.of(ProjectMerge.of(base, mine, theirs));
+      return base.map(before -> ProjectMerge.of(before, mine, theirs));
     } catch (IllegalArgumentException apart) {
       return Optional.empty();
     }

@@ -300,9 +300,9 @@ public final class FileActions {
           return;
         }
         ProjectFile.write(project, file);
-        Optional<FileState> written = FileState.of(file);
+        // at once: whoever looks at the file now must know it for the own
+        seen = FileState.of(file);
         Platform.runLater(() -> {
-          seen = written;
           workspace.saved(project, file);
           user.remember(file);
           workspace.tell(Notice.info(Messages.of("file-actions.saved", file.getFileName())));
@@ -339,17 +339,15 @@ public final class FileActions {
       return Optional.empty();
     }
     Project theirs = ProjectFile.read(file);
-    // without a base everything of theirs is taken for changed
-    Project before = base.orElse(workspace.project());
-    return theirs.equals(before)
+    return base.filter(theirs::equals).isPresent()
         ? Optional.empty()
-        : Optional.of(new ElsewhereChange(before, theirs));
+        : Optional.of(new ElsewhereChange(base, theirs));
   }
 
   private void settle(Path file, ElsewhereChange change, Runnable then) {
     Optional<ProjectMerge> merge = change.merged(workspace.project());
     switch (dialogs.askAboutElsewhere(
-        file.getFileName().toString(), change.lines(), merge.isPresent())) {
+        file.getFileName().toString(), change.lines(workspace.project()), merge.isPresent())) {
       case MERGE -> merge.ifPresent(both -> merge(file, change, both));
       case RELOAD -> reload(file, change);
       case SAVE_AS -> saveAs(then);

@@ -115,7 +115,7 @@ public final class SafeFile {
         channel.force(true);
       }
       move(beside, target);
-      force(folder);
+      forceFolder(folder);
     } finally {
       Files.deleteIfExists(beside);
     }
@@ -198,8 +198,8 @@ public final class SafeFile {
     return name.startsWith(BESIDE) && name.endsWith(PART);
   }
 
-  /** The new name is on the disk too; not every system lets folders be opened for that. */
-  private static void force(Path folder) {
+  /** Forces new names to the disk too; not every system lets folders be opened for that. */
+  public static void forceFolder(Path folder) {
     try (FileChannel channel = FileChannel.open(folder, StandardOpenOption.READ)) {
       channel.force(true);
     } catch (IOException notHere) {

@@ -1,5 +1,6 @@
 package dynamorph.formats.journal;
 
+import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.journal.Moment.State;
 import dynamorph.formats.message.Messages;
 import dynamorph.formats.project.ProjectDifference;
@@ -19,7 +20,6 @@ import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -74,6 +74,7 @@ public final class Journal implements Closeable {
     this.lock = held.lock();
     this.released = released;
     this.log = RecordFile.create(folder.resolve(LOG));
+    SafeFile.forceFolder(folder);
     this.roomyUntil = room;
   }
 
@@ -139,12 +140,17 @@ public final class Journal implements Closeable {
       last = state.project();
     }
     entry.put(AT, at);
-    moment
-        .history()
-        .saved()
-        .map(saved -> indexOf(saved, states))
-        .filter(index -> index >= 0)
-        .ifPresent(index -> entry.put(SAVED, index));
+    Optional<Project> saved = moment.history().saved();
+    if (saved.isPresent()) {
+      int index = indexOf(saved.get(), states);
+      if (index >= 0) {
+        entry.put(SAVED, index);
+      } else {
+        // undone and left behind, but what lies in the file is told by it from what others write
+        Project present = states.get(at).project();
+        entry.set(SAVED, ProjectDifference.between(present, saved.get(), assets));
+      }
+    }
     moment.draft().ifPresent(draft -> entry.set(DRAFT, StyleJson.write(draft)));
     return entry;
   }
@@ -162,10 +168,14 @@ public final class Journal implements Closeable {
     return -1;
   }
 
-  /** Leaves out what is not needed any more; the oldest steps go if there is no room for them. */
+  /**
+   * Leaves out what is not needed any more; the oldest steps go if there is no room for them. The
+   * latest stays, so that what comes back is known to have been worked on.
+   */
   private void writeAnew(Moment moment) throws IOException {
     List<State> states = moment.states();
     Path part = folder.resolve(NEW_LOG);
+    int last = Math.max(0, moment.at() - 1);
     int from = 0;
     while (true) {
       List<State> window = states.subList(from, states.size());
@@ -177,13 +187,13 @@ public final class Journal implements Closeable {
         Files.deleteIfExists(part);
         throw failed;
       }
-      if (fresh.length() <= room || from == moment.at()) {
+      if (fresh.length() <= room || from == last) {
         takeOver(fresh, part);
         written = List.copyOf(window);
         return;
       }
       fresh.close();
-      from = (from + moment.at() + 1) / 2;
+      from = (from + last + 1) / 2;
     }
   }
 
@@ -193,6 +203,7 @@ public final class Journal implements Closeable {
         folder.resolve(LOG),
         StandardCopyOption.ATOMIC_MOVE,
         StandardCopyOption.REPLACE_EXISTING);
+    SafeFile.forceFolder(folder);
     log.close();
     log = fresh;
     roomyUntil = Math.max(room, 2 * fresh.length());
@@ -226,9 +237,9 @@ public final class Journal implements Closeable {
       for (byte[] record : records) {
         JsonNode entry = JSON.readTree(record);
         states = states(entry, states, assets);
-        last = Optional.of(left(folder, entry, states));
+        last = Optional.of(left(folder, entry, states, assets));
       }
-    } catch (IOException | JacksonException | ClassCastException broken) {
+    } catch (IOException | RuntimeException broken) {
       // what was whole before it holds
       if (last.isEmpty()) {
         throw new IOException(Messages.of("journal.nothing-of-it-is-whole"), broken);
@@ -252,13 +263,25 @@ public final class Journal implements Closeable {
     return states;
   }
 
-  private static Left left(Path folder, JsonNode entry, List<State> states) throws IOException {
+  private static Optional<Project> saved(
+      JsonNode saved, List<State> states, Project present, KeptAssets assets) throws IOException {
+    if (saved.isObject()) {
+      return Optional.of(ProjectDifference.applyTo(present, saved, assets));
+    }
+    int index = saved.asInt(-1);
+    return index >= 0 && index < states.size()
+        ? Optional.of(states.get(index).project())
+        : Optional.empty();
+  }
+
+  private static Left left(Path folder, JsonNode entry, List<State> states, KeptAssets assets)
+      throws IOException {
     int at = entry.path(AT).asInt(-1);
-    int saved = entry.path(SAVED).asInt(-1);
-    if (at < 0 || at >= states.size() || saved >= states.size()) {
+    if (at < 0 || at >= states.size()) {
       throw new IOException(Messages.of("journal.nothing-of-it-is-whole"));
     }
     Project present = states.get(at).project();
+    Optional<Project> saved = saved(entry.path(SAVED), states, present, assets);
     Optional<Style> draft =
         entry.has(DRAFT)
             ? Optional.of(StyleJson.read(entry.path(DRAFT), present.palette()))

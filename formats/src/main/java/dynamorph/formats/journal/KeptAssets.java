@@ -5,6 +5,7 @@ import dynamorph.formats.message.Messages;
 import dynamorph.formats.project.ProjectDifference;
 import dynamorph.model.Asset;
 import java.io.IOException;
+import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -48,12 +49,11 @@ final class KeptAssets implements ProjectDifference.Assets {
     String hash = hash(asset.bytes());
     if (listed.add(hash)) {
       // listed first, so that nobody takes it for one that is not needed
-      Files.writeString(
-          list,
-          hash + "\n",
-          StandardCharsets.US_ASCII,
-          StandardOpenOption.CREATE,
-          StandardOpenOption.APPEND);
+      try (FileChannel channel =
+          FileChannel.open(list, StandardOpenOption.CREATE, StandardOpenOption.APPEND)) {
+        channel.write(StandardCharsets.US_ASCII.encode(hash + "\n"));
+        channel.force(true);
+      }
     }
     Path file = store.resolve(hash);
     if (!Files.exists(file)) {

@@ -59,9 +59,9 @@ public record Moment(History history, Optional<Path> file, Optional<Style> draft
    * A history out of its states.
    *
    * @param at index of the present one
-   * @param saved index of the one on disk, or -1
+   * @param saved the one on disk, if any
    */
-  static History history(List<State> states, int at, int saved) {
+  static History history(List<State> states, int at, Optional<Project> saved) {
     PStack<History.Step> past = ConsPStack.empty();
     for (int index = 0; index < at; index++) {
       past = past.plus(step(states.get(index + 1).label(), states.get(index)));
@@ -70,9 +70,7 @@ public record Moment(History history, Optional<Path> file, Optional<Style> draft
     for (int index = states.size() - 1; index > at; index--) {
       future = future.plus(step(states.get(index).label(), states.get(index)));
     }
-    Optional<Project> onDisk =
-        saved < 0 ? Optional.empty() : Optional.of(states.get(saved).project());
-    return new History(states.get(at).project(), past, future, onDisk);
+    return new History(states.get(at).project(), past, future, saved);
   }
 
   private static History.Step step(String label, State other) {

@@ -7,10 +7,9 @@ package dynamorph.formats.project;
  * @param entries how many documents and assets it has
  */
 public record Budget(long bytes, int entries) {
-  /** Half of the memory there is, a gigabyte at most; set by {@code dynamorph.budget} in MB. */
+  /** Half of the memory there is; set by {@code dynamorph.budget} in MB. */
   public static Budget standard() {
     long given = Long.getLong("dynamorph.budget", 0);
-    long standard = Math.min(1L << 30, Runtime.getRuntime().maxMemory() / 2);
-    return new Budget(given > 0 ? given << 20 : standard, 100_000);
+    return new Budget(given > 0 ? given << 20 : Runtime.getRuntime().maxMemory() / 2, 100_000);
   }
 }

@@ -87,15 +87,10 @@ public final class ProjectDifference {
   }
 
   private static void artboards(ObjectNode node, List<Artboard> before, List<Artboard> after) {
-    put(
-        node,
-        Names.ARTBOARDS,
-        ListDifference.of(before, after, (one, other) -> one.id().equals(other.id())),
-        ProjectWriter::artboard);
-    List<Artboard> placed =
-        ListDifference.of(
-                before, after, (Artboard one, Artboard other) -> one.id().equals(other.id()))
-            .applyTo(before);
+    ListDifference<Artboard> boards =
+        ListDifference.of(before, after, (one, other) -> one.id().equals(other.id()));
+    put(node, Names.ARTBOARDS, boards, ProjectWriter::artboard);
+    List<Artboard> placed = boards.applyTo(before);
     ArrayNode changed = NODES.arrayNode();
     for (int index = 0; index < after.size(); index++) {
       Artboard from = placed.get(index);

@@ -358,6 +358,35 @@ class JournalTest {
     assertThat(found.past().get(0).other()).isEqualTo(history.past().get(0).other());
   }
 
+  /** However large a project is: it is offered, and known to have been worked on. */
+  @Test
+  void theLatestStepStaysWhereThereIsRoomForNone() throws IOException {
+    History history = History.unsaved(new RandomProjects(2).project());
+    try (Journal journal = new Journals(folder, InstantSource.fixed(NOW), 1).begin()) {
+      for (int step = 0; step < 20; step++) {
+        history = history.apply(named("n" + step));
+        journal.note(moment(history));
+      }
+    }
+    History found = only().moment().history();
+    assertThat(found.present()).isEqualTo(history.present());
+    assertThat(found.undo().present().name()).isEqualTo("n18");
+    assertThat(only().isUnsaved()).isTrue();
+  }
+
+  /** Who undid what was saved and went on otherwise still knows what lies in the file. */
+  @Test
+  void whatLiesInTheFileIsKnownThoughItIsNoStepAnyMore() throws IOException {
+    History history = History.opened(new RandomProjects(4).project()).apply(named("saved"));
+    Project inFile = history.present();
+    history = history.savedAs(inFile).undo().apply(named("other"));
+    try (Journal journal = journals().begin()) {
+      journal.note(moment(history));
+    }
+    assertThat(only().moment().history().saved()).contains(inFile);
+    assertThat(only().moment().history().isSaved()).isFalse();
+  }
+
   /** One may go back behind what the journal let go. */
   @Test
   void stepsThatWereLetGoAreWrittenAgainWhenTheyAreUndone() throws IOException {

@@ -27,6 +27,7 @@ import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
@@ -143,6 +144,8 @@ public final class RecoveryPane extends VBox {
     for (String line : lines(left)) {
       Label label = new Label(line);
       label.getStyleClass().add("quiet");
+      // of a long path both ends tell most
+      label.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
       text.getChildren().add(label);
     }
     text.setAlignment(Pos.CENTER_LEFT);
