@@ -2,7 +2,16 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.formats.journal.Journal;
+import dynamorph.formats.journal.Journals;
+import dynamorph.formats.journal.Moment;
+import dynamorph.model.Asset;
+import dynamorph.model.edit.ChangeProject;
+import dynamorph.model.edit.History;
 import dynamorph.model.timeline.TrackId;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.InstantSource;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Bounds;
@@ -43,6 +52,21 @@ class NarrowWindowJourneyTest extends JourneyTest {
     standApartWhole("#reach-filters");
   }
 
+  @Test
+  void workThatWasLeftIsNamedInFull() throws IOException {
+    History history =
+        History.unsaved(demo)
+            .apply(new ChangeProject.PutAsset(new Asset("images/a.png", new byte[] {1})));
+    Path file = folder.resolve("a client/2026 exhibition/panels and labels/final corrected.dmorph");
+    Path journals = folder.resolve("user").resolve("journal");
+    try (Journal left = new Journals(journals, InstantSource.system()).begin()) {
+      left.note(new Moment(history, Optional.of(file), Optional.empty()));
+    }
+    driver.run("Recovered work\u2026");
+    driver.waitFor("it is listed", () -> driver.isShown("#recovery .recovery-row"));
+    standApartWhole("#recovery");
+  }
+
   /** A track is asked for while the timeline that opens is still low. */
   @Test
   void noTrackIsOutOfSightWhereThereIsRoomForAll() {
@@ -75,9 +99,11 @@ class NarrowWindowJourneyTest extends JourneyTest {
                   .toList();
           assertThat(labels).as("labels").hasSizeGreaterThan(4);
           for (Labeled one : labels) {
-            assertThat(one.getWidth() + 0.5)
-                .as("room for “%s”", one.getText())
-                .isGreaterThanOrEqualTo(one.prefWidth(-1));
+            boolean whole =
+                one.isWrapText()
+                    ? one.getHeight() + 0.5 >= one.prefHeight(one.getWidth())
+                    : one.getWidth() + 0.5 >= one.prefWidth(-1);
+            assertThat(whole).as("room for “%s”", one.getText()).isTrue();
             for (Labeled other : labels) {
               assertThat(one != other && area(one).intersects(area(other)))
                   .as("“%s” lies over “%s”", one.getText(), other.getText())

@@ -24,10 +24,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
@@ -144,11 +144,10 @@ public final class RecoveryPane extends VBox {
     for (String line : lines(left)) {
       Label label = new Label(line);
       label.getStyleClass().add("quiet");
-      // of a long path both ends tell most
-      label.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+      label.setWrapText(true);
+      label.setMinHeight(USE_PREF_SIZE);
       text.getChildren().add(label);
     }
-    text.setAlignment(Pos.CENTER_LEFT);
     text.setMinWidth(0);
     HBox.setHgrow(text, Priority.ALWAYS);
     Button open = new Button(Messages.of("recovery-pane.open"));
@@ -168,7 +167,11 @@ public final class RecoveryPane extends VBox {
     for (Button button : List.of(open, other)) {
       button.setMinWidth(USE_PREF_SIZE);
     }
-    HBox row = new HBox(14, frame, text, open, other);
+    // below the words, so that these have the whole width
+    HBox buttons = new HBox(8, open, other);
+    VBox.setMargin(buttons, new Insets(6, 0, 0, 0));
+    text.getChildren().add(buttons);
+    HBox row = new HBox(14, frame, text);
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("recovery-row");
     return row;
