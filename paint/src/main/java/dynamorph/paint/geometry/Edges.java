@@ -16,6 +16,7 @@ import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.PathOp;
 import io.github.humbleui.types.Rect;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Moves the edges of shapes. The caller closes every path it is given. */
@@ -38,6 +39,8 @@ public final class Edges {
    */
   private static final float ALMOST_BEVEL = 1.005f;
 
+  private static final int MOST_HALVINGS = 3;
+
   private Edges() {}
 
   /** The same area, its contours not crossing each other. */
@@ -49,17 +52,27 @@ public final class Edges {
 
   /**
    * The shape grown by a distance, or shrunk by a negative one: with round corners, all that is
-   * within the distance of it, or all that is farther than that from what is outside.
+   * within the distance of it, or all that is farther than that from what is outside. The corners
+   * of an edge of many thousand points are rounded where they would cross too often, and one that
+   * crosses itself hundreds of thousands of times stays where it is.
    *
    * @param distance points
    */
   public static Path moved(Path shape, double distance, Coat.Corner corner) {
-    Path united = united(shape);
-    if (distance == 0) {
-      return united;
+    try (Path nothing = new Path()) {
+      Optional<Path> united = attempt(shape, nothing, PathOp.UNION);
+      if (united.isEmpty() || distance == 0) {
+        return united.orElseGet(() -> copy(shape));
+      }
+      try (Path edge = united.get()) {
+        return movedUnited(edge, distance, corner);
+      }
     }
-    try (united) {
-      return movedUnited(united, distance, corner);
+  }
+
+  private static Path copy(Path shape) {
+    try (PathBuilder builder = new PathBuilder(shape)) {
+      return builder.detach();
     }
   }
 
@@ -69,24 +82,42 @@ public final class Edges {
    * @param distance points, not 0
    */
   public static Path movedUnited(Path united, double distance, Coat.Corner corner) {
-    List<ClosedContour> contours = ClosedContour.directed(ClosedContour.of(united));
-    return distance > 0
-        ? grown(contours, distance, corner)
-        : shrunk(contours, united.getBounds(), -distance, corner);
+    return movedUnited(united, distance, corner, MOST_HALVINGS);
   }
 
-  private static Path grown(List<ClosedContour> contours, double distance, Coat.Corner corner) {
+  /**
+   * With round corners two half steps lead as far as a whole one, and the first smooths out what
+   * made the whole one cross itself too often.
+   */
+  private static Path movedUnited(Path united, double distance, Coat.Corner corner, int halvings) {
+    List<ClosedContour> contours = ClosedContour.directed(ClosedContour.of(united));
+    Optional<Path> moved =
+        distance > 0
+            ? grown(contours, distance, corner)
+            : shrunk(contours, united.getBounds(), -distance, corner);
+    if (moved.isPresent() || halvings == 0) {
+      return moved.orElseGet(() -> copy(united));
+    }
+    Coat.Corner round = new Coat.Corner(StrokeJoin.ROUND, corner.miterLimit());
+    try (Path half = movedUnited(united, distance / 2, round, halvings - 1)) {
+      return movedUnited(half, distance / 2, round, halvings - 1);
+    }
+  }
+
+  private static Optional<Path> grown(
+      List<ClosedContour> contours, double distance, Coat.Corner corner) {
     try (PathBuilder builder = new PathBuilder(PathFillMode.WINDING)) {
       OffsetContours offset = new OffsetContours(distance, corner, builder);
       contours.forEach(offset::add);
-      try (Path raw = builder.detach()) {
-        return united(raw);
+      try (Path raw = builder.detach();
+          Path nothing = new Path()) {
+        return attempt(raw, nothing, PathOp.UNION);
       }
     }
   }
 
   /** What is left when all around the shape is grown. */
-  private static Path shrunk(
+  private static Optional<Path> shrunk(
       List<ClosedContour> contours, Rect bounds, double distance, Coat.Corner corner) {
     try (PathBuilder builder = new PathBuilder(PathFillMode.WINDING);
         Path within = Path.makeRect(around(bounds, 1))) {
@@ -94,7 +125,7 @@ public final class Edges {
       OffsetContours offset = new OffsetContours(distance, corner, builder);
       contours.forEach(contour -> offset.add(contour.reversed()));
       try (Path around = builder.detach()) {
-        return difference(within, around);
+        return attempt(within, around, PathOp.DIFFERENCE);
       }
     }
   }
@@ -160,27 +191,30 @@ public final class Edges {
 
   /**
    * Two shapes as one. Curves are told apart by a quarter of a unit there, so it is done on
-   * enlarged shapes; where it does not come out right, on others a little larger, and where it
-   * never does, both lie on top of each other.
+   * enlarged shapes, and where it does not come out right, on others a little larger. Shapes of
+   * thousands of pieces, and those that never come out right, are taken as polygons; where even
+   * these cross too often, both lie on top of each other.
    */
   private static Path combined(Path one, Path other, PathOp op) {
+    return attempt(one, other, op).orElseGet(() -> onTop(one, other, op));
+  }
+
+  private static Optional<Path> attempt(Path one, Path other, PathOp op) {
+    if (PlanarArrangement.isBetterFor(one, other)) {
+      return PlanarArrangement.combined(one, other, op);
+    }
     float scale = enlargement(one, other);
-    @Nullable Path doubtful = null;
     for (float more : ENLARGED) {
       Path combined = combined(one, other, op, scale * more);
       if (combined != null && LineCheck.passes(one, other, op, combined)) {
-        close(doubtful);
-        return combined;
+        return Optional.of(combined);
       }
-      if (doubtful == null) {
-        doubtful = combined;
-      } else {
-        close(combined);
-      }
+      close(combined);
     }
-    if (doubtful != null) {
-      return doubtful;
-    }
+    return PlanarArrangement.combined(one, other, op);
+  }
+
+  private static Path onTop(Path one, Path other, PathOp op) {
     try (PathBuilder builder = new PathBuilder(one)) {
       if (op == PathOp.UNION) {
         builder.addPath(other);
@@ -213,7 +247,7 @@ public final class Edges {
     return scale;
   }
 
-  private static double farthest(Rect bounds) {
+  static double farthest(Rect bounds) {
     return Math.max(
         Math.max(Math.abs(bounds.getLeft()), Math.abs(bounds.getRight())),
         Math.max(Math.abs(bounds.getTop()), Math.abs(bounds.getBottom())));

@@ -56,7 +56,7 @@ final class LineCheck {
     return wrong <= WRONG * height;
   }
 
-  private static boolean isEvenOdd(Path path) {
+  static boolean isEvenOdd(Path path) {
     return path.getFillMode() == PathFillMode.EVEN_ODD;
   }
 
@@ -211,18 +211,21 @@ final class LineCheck {
   private static boolean isWrong(int[] winding, PathOp op, boolean[] evenOdd) {
     boolean one = isInside(winding[0], evenOdd[0]);
     boolean other = isInside(winding[1], evenOdd[1]);
-    boolean wanted =
-        switch (op) {
-          case DIFFERENCE -> one && !other;
-          case INTERSECT -> one && other;
-          case UNION -> one || other;
-          case XOR -> one != other;
-          case REVERSE_DIFFERENCE -> other && !one;
-        };
-    return wanted != isInside(winding[2], evenOdd[2]);
+    return isWanted(op, one, other) != isInside(winding[2], evenOdd[2]);
   }
 
-  private static boolean isInside(int winding, boolean evenOdd) {
+  /** Whether what lies inside of one shape or another belongs to the result. */
+  static boolean isWanted(PathOp op, boolean one, boolean other) {
+    return switch (op) {
+      case DIFFERENCE -> one && !other;
+      case INTERSECT -> one && other;
+      case UNION -> one || other;
+      case XOR -> one != other;
+      case REVERSE_DIFFERENCE -> other && !one;
+    };
+  }
+
+  static boolean isInside(int winding, boolean evenOdd) {
     return evenOdd ? (winding & 1) == 1 : winding != 0;
   }
 }
