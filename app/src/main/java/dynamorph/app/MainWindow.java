@@ -60,6 +60,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.typeset.font.DamagedFontException;
+import dynamorph.typeset.font.FontLibrary;
 import java.nio.file.Path;
 import java.time.InstantSource;
 import java.util.List;
@@ -249,10 +250,20 @@ public final class MainWindow {
     if (studio.fits(shown)) {
       return;
     }
-    try {
-      studio = Studio.of(shown);
-    } catch (DamagedFontException damaged) {
-      workspace.tell(Notice.problem(Messages.reason(damaged)));
+    studio = Studio.of(shown);
+    tellDamagedFonts();
+  }
+
+  private void tellDamagedFonts() {
+    List<DamagedFontException> damaged = studio.fonts().damaged();
+    if (!damaged.isEmpty()) {
+      workspace.tell(
+          Notice.problem(
+              Messages.of(
+                  "main-window.the-font-is-damaged",
+                  damaged.size() - 1,
+                  Messages.reason(damaged.getFirst()),
+                  FontLibrary.SUBSTITUTE)));
     }
   }
 

@@ -20,6 +20,6 @@ abstract class EditCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Project project = file.read();
-    return output.finish(project, edit(project), spec.commandLine().getOut());
+    return output.finish(file, project, edit(project), spec.commandLine().getOut());
   }
 }

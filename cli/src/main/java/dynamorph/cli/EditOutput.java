@@ -1,7 +1,6 @@
 package dynamorph.cli;
 
 import dynamorph.cli.message.Messages;
-import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import java.io.IOException;
@@ -26,7 +25,7 @@ final class EditOutput {
   private boolean json;
 
   /** Applies the edit: writes the project, or tells what it would change. */
-  int finish(Project before, Edit edit, PrintWriter out) throws IOException {
+  int finish(ProjectArgument file, Project before, Edit edit, PrintWriter out) throws IOException {
     if (output == null && !dryRun) {
       throw new IllegalArgumentException(Messages.of("edit-output.say-where-to-with-o-file"));
     }
@@ -35,7 +34,7 @@ final class EditOutput {
       new ReachPrinter(before, after).print(out, json);
     }
     if (output != null) {
-      ProjectFile.write(after, output);
+      file.write(after, output);
     }
     return 0;
   }

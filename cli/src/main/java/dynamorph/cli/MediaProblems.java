@@ -9,11 +9,12 @@ import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.paint.layer.ImageSize;
+import dynamorph.typeset.font.FontLibrary;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Footage and images that are missing or cannot be read, a line each. */
+/** Footage, images and fonts that are missing or cannot be read, a line each. */
 final class MediaProblems {
   private MediaProblems() {}
 
@@ -45,6 +46,17 @@ final class MediaProblems {
               clip.name(),
               String.valueOf(unreadable.getMessage())));
     }
+  }
+
+  /** Those of a project's own fonts. */
+  static List<String> fonts(FontLibrary fonts) {
+    return fonts.damaged().stream()
+        .map(damaged ->
+            Messages.of(
+                "media-problems.the-font-is-damaged",
+                String.valueOf(damaged.getMessage()),
+                FontLibrary.SUBSTITUTE))
+        .toList();
   }
 
   /** Those of a project's own images. */

@@ -21,6 +21,11 @@ final class ProjectArgument {
 
   /** Applies an edit and writes the result. */
   void edit(Edit edit, Path output) throws IOException {
-    ProjectFile.write(edit.applyTo(read()), output);
+    write(edit.applyTo(read()), output);
+  }
+
+  /** Writes what was made of the project. */
+  void write(Project made, Path output) throws IOException {
+    ProjectFile.write(made, output, file);
   }
 }

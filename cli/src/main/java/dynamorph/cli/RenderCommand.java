@@ -123,11 +123,12 @@ final class RenderCommand implements Callable<Integer> {
     if (what.timeline != null && !titlesOnly) {
       problems.addAll(MediaProblems.footage(artboard));
     }
-    if (!isComplete(problems)) {
-      return CommandLine.ExitCode.SOFTWARE;
-    }
     try (FontLibrary fonts = FontLibrary.forProject(project.assets());
         FootageFiles footage = new FootageFiles()) {
+      problems.addAll(MediaProblems.fonts(fonts));
+      if (!isComplete(problems)) {
+        return CommandLine.ExitCode.SOFTWARE;
+      }
       LayerPainter painter = new LayerPainter();
       Scene scene = new SceneMaker(new Typesetter(fonts), painter).make(project);
       Scene.Board board = scene.board(artboard.id()).orElseThrow();

@@ -1,7 +1,6 @@
 package dynamorph.cli;
 
 import dynamorph.cli.message.Messages;
-import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.table.TitleTableReader;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
@@ -76,7 +75,7 @@ final class TitlesCommand implements Callable<Integer> {
             Time.ofSeconds(gap),
             "title-" + Integer.toUnsignedString(rows.hashCode(), 36));
     List<ImportTitles.Made> made = titles.made(project);
-    ProjectFile.write(titles.applyTo(project), output);
+    file.write(titles.applyTo(project), output);
     for (ImportTitles.Made one : made) {
       if (one.title().isEmpty()) {
         spec.commandLine()

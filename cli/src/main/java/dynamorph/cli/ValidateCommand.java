@@ -33,6 +33,7 @@ final class ValidateCommand implements Callable<Integer> {
       for (Scene.Board board : scene.boards()) {
         board.texts().forEach(text -> report(out, board, text));
       }
+      MediaProblems.fonts(fonts).forEach(out::println);
     }
     MediaProblems.images(project).forEach(out::println);
     project

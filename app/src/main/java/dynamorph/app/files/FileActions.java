@@ -29,7 +29,6 @@ import dynamorph.model.survey.BaseProposal;
 import dynamorph.model.value.FontSize;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.scene.Scene;
-import dynamorph.typeset.font.DamagedFontException;
 import dynamorph.typeset.font.FontLibrary;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -153,10 +152,6 @@ public final class FileActions {
         Optional<FileState> state = FileState.of(file);
         boolean elsewhere = openFiles.isOpenElsewhere(file);
         Project project = ProjectFile.read(file);
-        try (FontLibrary check = FontLibrary.forProject(project.assets())) {
-          // only to find out whether the project's fonts can be read
-          check.has(FontLibrary.SUBSTITUTE);
-        }
         Platform.runLater(() -> {
           seen = state;
           workspace.open(project, Optional.of(file));
@@ -167,11 +162,8 @@ public final class FileActions {
                 Notice.info(Messages.of("file-actions.is-open-elsewhere", file.getFileName())));
           }
         });
-      } catch (IOException | DamagedFontException problem) {
-        String message =
-            problem instanceof DamagedFontException
-                ? file.getFileName() + ": " + Messages.reason(problem)
-                : Messages.reason(problem);
+      } catch (IOException problem) {
+        String message = Messages.reason(problem);
         Platform.runLater(() -> workspace.tell(Notice.problem(message)));
       }
     });
@@ -179,6 +171,9 @@ public final class FileActions {
 
   private void tellMissingFonts(Project project) {
     worker.execute(() -> {
+      if (!studio.get().fonts().damaged().isEmpty()) {
+        return; // told already, with what stands in
+      }
       Scene scene = studio.get().maker().make(project);
       List<String> missing =
           scene.boards().stream()
@@ -291,7 +286,8 @@ public final class FileActions {
   private void write(Path file, Runnable then) {
     Project project = workspace.project();
     Optional<Project> base = workspace.historyProperty().get().saved();
-    boolean own = workspace.fileProperty().get().filter(file::equals).isPresent();
+    Optional<Path> origin = workspace.fileProperty().get();
+    boolean own = origin.filter(file::equals).isPresent();
     worker.execute(() -> {
       try {
         Optional<ElsewhereChange> change = own ? elsewhere(file, base) : Optional.empty();
@@ -299,7 +295,11 @@ public final class FileActions {
           Platform.runLater(() -> settle(file, change.get(), then));
           return;
         }
-        ProjectFile.write(project, file);
+        if (origin.isPresent()) {
+          ProjectFile.write(project, file, origin.get());
+        } else {
+          ProjectFile.write(project, file);
+        }
         // at once: whoever looks at the file now must know it for the own
         seen = FileState.of(file);
         Platform.runLater(() -> {

@@ -17,7 +17,7 @@ import java.util.List;
  */
 public record Studio(
     FontLibrary fonts, SceneMaker maker, SpecimenPainter specimens, List<Asset> fontAssets) {
-  /** A studio for a project; fails if one of the project's fonts is damaged. */
+  /** A studio for a project. */
   public static Studio of(Project project) {
     FontLibrary fonts = FontLibrary.forProject(project.assets());
     SceneMaker maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());

@@ -3,6 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
@@ -12,6 +13,7 @@ import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Rgba;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -187,6 +189,23 @@ class FirstLookJourneyTest extends JourneyTest {
     driver.waitFor("the problem is told", () -> driver.notice().contains("broken.dmorph"));
     assertThat(driver.notice()).isEqualTo("broken.dmorph: the file is damaged or cut short");
     assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void aProjectWithADamagedFontOpensInAnotherOne() throws IOException {
+    Path file = folder.resolve("torn.dmorph");
+    Asset torn = new Asset("fonts/Bell.ttf", "OTTO and no more".getBytes(StandardCharsets.UTF_8));
+    ProjectFile.write(demo.withAssets(List.of(torn)), file);
+    driver.answers().file(file);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.O);
+    driver.waitFor("the font is told", () -> driver.notice().contains("Bell.ttf"));
+    assertThat(driver.notice())
+        .isEqualTo(
+            "assets/fonts/Bell.ttf: this is not a font that can be read; Source Sans 3 stands in,"
+                + " and the file stays in the project");
+    driver.settle();
+    assertThat(driver.pixels("label-5-title", Rgba.parse("#7c2a62"))).isPositive();
+    assertThat(driver.project().assets()).contains(torn);
   }
 
   @Test

@@ -60,8 +60,7 @@ final class Entries {
       byte[] bytes = stream.readNBytes((int) Math.min(Integer.MAX_VALUE - 16, left + 1));
       left -= bytes.length;
       if (left < 0) {
-        throw new JsonCursor.Wrong(
-            entry.getName(), Messages.of("entries.more-than-so-much", budget.bytes() >> 20));
+        throw tooMuch(entry);
       }
       return bytes;
     }
@@ -79,6 +78,26 @@ final class Entries {
       }
     }
     return assets;
+  }
+
+  /** What is kept unread counts as well, since it is written again. */
+  void countForeign() throws IOException {
+    byte[] some = new byte[1 << 16];
+    for (ZipEntry entry : ForeignEntries.of(zip)) {
+      try (InputStream stream = zip.getInputStream(entry)) {
+        for (int read = stream.read(some); read > 0; read = stream.read(some)) {
+          left -= read;
+          if (left < 0) {
+            throw tooMuch(entry);
+          }
+        }
+      }
+    }
+  }
+
+  private JsonCursor.Wrong tooMuch(ZipEntry entry) {
+    return new JsonCursor.Wrong(
+        entry.getName(), Messages.of("entries.more-than-so-much", budget.bytes() >> 20));
   }
 
   private Asset asset(ZipEntry entry) throws IOException {

@@ -32,7 +32,7 @@ public final class ProjectFile {
   }
 
   /** The time written on every entry, so that the bytes depend on the project alone. */
-  private static final FileTime NO_TIME = FileTime.fromMillis(315_619_200_000L);
+  static final FileTime NO_TIME = FileTime.fromMillis(315_619_200_000L);
 
   private static final JsonMapper JSON =
       JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
@@ -45,20 +45,40 @@ public final class ProjectFile {
    * @throws IOException if it cannot be written; what was there before is still there
    */
   public static void write(Project project, Path file) throws IOException {
-    write(project, file, Names.FORMAT);
+    write(project, file, Names.FORMAT, zip -> {});
+  }
+
+  /**
+   * The same for a project that was read from a file: what this version does not know of it is
+   * kept.
+   *
+   * @param origin where it was read from; may be the same file, or gone by now
+   */
+  public static void write(Project project, Path file, Path origin) throws IOException {
+    write(project, file, Names.FORMAT, zip -> ForeignEntries.copy(origin, zip));
   }
 
   static void write(Project project, Path file, String format) throws IOException {
+    write(project, file, format, zip -> {});
+  }
+
+  private static void write(Project project, Path file, String format, More more)
+      throws IOException {
     Project moved = MediaPaths.relative(project, file);
-    SafeFile.write(file, stream -> write(moved, stream, format));
+    SafeFile.write(file, stream -> write(moved, stream, format, more));
+  }
+
+  /** Adds entries behind those of the project. */
+  private interface More {
+    void addTo(ZipOutputStream zip) throws IOException;
   }
 
   /** Writes the bytes of a project file; the stream is closed. */
   static void write(Project project, OutputStream stream) throws IOException {
-    write(project, stream, Names.FORMAT);
+    write(project, stream, Names.FORMAT, zip -> {});
   }
 
-  private static void write(Project project, OutputStream stream, String format)
+  private static void write(Project project, OutputStream stream, String format, More more)
       throws IOException {
     try (ZipOutputStream zip = new ZipOutputStream(stream)) {
       put(zip, Names.HEADER_ENTRY, json(ProjectWriter.header(format)));
@@ -70,6 +90,7 @@ public final class ProjectFile {
       for (Asset asset : project.assets()) {
         put(zip, Names.ASSET_FOLDER + asset.name(), asset.bytes());
       }
+      more.addTo(zip);
     }
   }
 
@@ -109,6 +130,7 @@ public final class ProjectFile {
       Entries entries = new Entries(zip, budget);
       checkHeader(file, zip, entries, formats);
       Project project = ProjectReader.read(entries::document, entries.assets());
+      entries.countForeign();
       return MediaPaths.absolute(project, file);
     } catch (JsonCursor.Wrong wrong) {
       throw new ProjectReadException(file, wrong.place(), String.valueOf(wrong.getMessage()));

@@ -197,6 +197,30 @@ class ProjectFileTest {
         .hasLineCount(1);
   }
 
+  /** A newer version's data survive an older program. */
+  @Test
+  void whatIsNotKnownInAFileIsKept() throws IOException {
+    Path copy = folder.resolve("copy.dmorph");
+    Map<String, String> documents = documents();
+    documents.put("reviews/notes.txt", "Keep me");
+    documents.put("../../escaped.txt", "Nobody means this well");
+    documents.put("artboards/gone.json", "{}");
+    writeZip(documents);
+    Project read = ProjectFile.read(file);
+    ProjectFile.write(read, copy, file);
+    ProjectFile.write(read, file, file);
+    for (Path written : List.of(file, copy)) {
+      try (ZipFile zip = new ZipFile(written.toFile())) {
+        assertThat(zip.getInputStream(zip.getEntry("reviews/notes.txt"))).hasContent("Keep me");
+        assertThat(zip.stream().map(ZipEntry::getName))
+            .doesNotContain("../../escaped.txt", "artboards/gone.json");
+      }
+      assertThat(ProjectFile.read(written)).isEqualTo(read);
+    }
+    ProjectFile.write(read, copy, folder.resolve("nowhere.dmorph"));
+    assertThat(ProjectFile.read(copy)).isEqualTo(read);
+  }
+
   @Test
   void aMissingDocumentAndAnEmptyFontAreNamed() throws IOException {
     Map<String, String> documents = documents();

@@ -101,7 +101,7 @@ final class GlyphShape implements AutoCloseable {
     try (Font font = font(run)) {
       for (int index = 0; index < run.glyphs().length; index++) {
         try (Path glyph = font.getPath(run.glyphs()[index])) {
-          if (glyph != null && !glyph.isEmpty()) {
+          if (glyph != null && !glyph.isEmpty() && glyph.isFinite()) {
             float x = (float) placed.line().x() + run.x()[index];
             float y = (float) placed.line().baseline() + run.y()[index];
             try (Path path = glyph.makeOffset(x, y)) {

@@ -173,7 +173,9 @@ public final class FontFace {
       for (String table : List.of("GSUB", "GPOS")) {
         if (typeface.getTableSize(table) > 0) {
           try (Data data = requireNonNull(typeface.getTableData(table))) {
-            known.addAll(SpaceFeatures.features(data.getBytes(), table.equals("GPOS"), glyph(' ')));
+            known.addAll(
+                SpaceFeatures.features(data.getBytes(), table.equals("GPOS"), glyph(' '))
+                    .orElse(features.keySet()));
           }
         }
       }

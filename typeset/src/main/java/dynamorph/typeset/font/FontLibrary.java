@@ -6,7 +6,6 @@ import dynamorph.model.Asset;
 import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.value.Slant;
 import dynamorph.typeset.harfbuzz.HarfBuzzFont;
-import dynamorph.typeset.message.Messages;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.FontMgr;
 import io.github.humbleui.skija.FontSlant;
@@ -63,6 +62,7 @@ public final class FontLibrary implements AutoCloseable {
   private final Map<Integer, Optional<FontFace>> machineFallbacks = new ConcurrentHashMap<>();
   private final List<AutoCloseable> owned =
       java.util.Collections.synchronizedList(new ArrayList<>());
+  private final List<DamagedFontException> damaged = new ArrayList<>();
   private final boolean withInstalled;
 
   private FontLibrary(List<Asset> projectFonts, boolean withInstalled) {
@@ -82,22 +82,26 @@ public final class FontLibrary implements AutoCloseable {
   }
 
   /**
-   * The shipped fonts, those of the machine and those that travel in a project.
-   *
-   * @throws FontDamaged naming the first of the project's fonts that cannot be read
+   * The shipped fonts, those of the machine and those that travel in a project. What stands in for
+   * fonts of the project that cannot be read is asked for by {@link #damaged}.
    */
   public static FontLibrary forProject(List<Asset> assets) {
     return new FontLibrary(assets.stream().filter(Asset::isFont).toList(), true);
   }
 
+  /** Fonts of the project that cannot be read, each with its file and the reason. */
+  public List<DamagedFontException> damaged() {
+    return List.copyOf(damaged);
+  }
+
   /**
    * The family name that a font file gives itself.
    *
-   * @throws FontDamaged if it is empty or no font
+   * @throws DamagedFontException if it is empty or no font
    */
   public static String familyOf(String file, byte[] bytes) {
-    try (Typeface typeface = load(file, bytes)) {
-      return typeface.getFamilyName();
+    try (Typeface typeface = FontReader.read(file, bytes)) {
+      return FontReader.family(typeface, file);
     }
   }
 
@@ -155,6 +159,9 @@ public final class FontLibrary implements AutoCloseable {
       FontMgr machine = FontMgr.getDefault();
       for (int index = 0; index < machine.getFamiliesCount(); index++) {
         String name = machine.getFamilyName(index);
+        if (name == null) {
+          continue;
+        }
         families.put(name, new FontFamily(name, FontFamily.Origin.INSTALLED, List.of(), true));
       }
     }
@@ -177,12 +184,12 @@ public final class FontLibrary implements AutoCloseable {
    * What asks for just the face that a font file holds, once the file is among the fonts of a
    * project.
    *
-   * @throws FontDamaged if it is empty or no font
+   * @throws DamagedFontException if it is empty or no font
    */
   public static FontRequest wishFor(String file, byte[] bytes) {
-    try (Typeface typeface = load(file, bytes)) {
+    try (Typeface typeface = FontReader.read(file, bytes)) {
       FontStyle style = typeface.getFontStyle();
-      return FontRequest.of(typeface.getFamilyName(), style.getWeight(), slant(style));
+      return FontRequest.of(FontReader.family(typeface, file), style.getWeight(), slant(style));
     }
   }
 
@@ -193,7 +200,7 @@ public final class FontLibrary implements AutoCloseable {
   /**
    * What a family is chosen by. Reads the font the first time; not for the interface thread.
    *
-   * @throws FontDamaged if the font cannot be read
+   * @throws DamagedFontException if the font cannot be read
    */
   public FontTraits facts(String family) {
     return facts.computeIfAbsent(
@@ -280,7 +287,7 @@ public final class FontLibrary implements AutoCloseable {
     Cut cut = placed.cut;
     try {
       byte[] bytes = cut.loader.bytes();
-      Typeface typeface = varied(load(cut.family, bytes), placed.place);
+      Typeface typeface = varied(FontReader.read(cut.family, bytes), placed.place);
       double weight = placed.place.getOrDefault("wght", (double) cut.weight);
       return face(cut.family, weight, cut.slant, typeface, bytes, placed.place);
     } catch (IOException unreadable) {
@@ -310,19 +317,6 @@ public final class FontLibrary implements AutoCloseable {
     return new FontFace(family, weight, slant, typeface, shaping);
   }
 
-  private static Typeface load(String file, byte[] bytes) {
-    if (bytes.length == 0) {
-      throw new DamagedFontException(file, Messages.of("font-library.the-font-is-empty-0-bytes"));
-    }
-    try (Data data = Data.makeFromBytes(bytes)) {
-      Typeface typeface = FontMgr.getDefault().makeFromData(data);
-      if (typeface == null) {
-        throw new DamagedFontException(file, Messages.of("font-library.this-is-not-a-font-that"));
-      }
-      return typeface;
-    }
-  }
-
   private Optional<FontFace> machineFace(FontRequest wanted) {
     FontStyle style = style(wanted.weight(), wanted.width(), wanted.slant());
     Typeface typeface = FontMgr.getDefault().matchFamilyStyle(wanted.family(), style);
@@ -337,12 +331,12 @@ public final class FontLibrary implements AutoCloseable {
 
   /** A condensed family may call itself by the name of the family that it belongs to. */
   private static boolean isNamed(Typeface typeface, String family) {
-    if (typeface.getFamilyName().equalsIgnoreCase(family)) {
+    if (family.equalsIgnoreCase(typeface.getFamilyName())) {
       return true;
     }
     FontMgr machine = FontMgr.getDefault();
     for (int index = 0; index < machine.getFamiliesCount(); index++) {
-      if (machine.getFamilyName(index).equalsIgnoreCase(family)) {
+      if (family.equalsIgnoreCase(machine.getFamilyName(index))) {
         return true;
       }
     }
@@ -377,7 +371,8 @@ public final class FontLibrary implements AutoCloseable {
           at.putAll(place);
           Typeface varied = place.isEmpty() ? typeface : cloned(typeface, at);
           double weight = at.getOrDefault("wght", (double) actual.getWeight());
-          return face(typeface.getFamilyName(), weight, slant, varied, fileOf(typeface), at);
+          String family = FontReader.family(typeface, key);
+          return face(family, weight, slant, varied, fileOf(typeface), at);
         });
   }
 
@@ -421,16 +416,13 @@ public final class FontLibrary implements AutoCloseable {
 
   private void addProjectFont(Asset asset) {
     String file = "assets/" + asset.name();
-    try (Typeface typeface = load(file, asset.bytes())) {
+    try (Typeface typeface = FontReader.read(file, asset.bytes())) {
       FontStyle style = typeface.getFontStyle();
+      String family = FontReader.family(typeface, file);
       Slant slant = slant(style);
-      add(
-          new Cut(
-              typeface.getFamilyName(),
-              style.getWeight(),
-              slant,
-              FontFamily.Origin.PROJECT,
-              asset::bytes));
+      add(new Cut(family, style.getWeight(), slant, FontFamily.Origin.PROJECT, asset::bytes));
+    } catch (DamagedFontException unreadable) {
+      damaged.add(unreadable);
     }
   }
 

@@ -1,13 +1,12 @@
 package dynamorph.typeset.font;
 
-import static java.util.Objects.requireNonNull;
-
-import io.github.humbleui.skija.Font;
-import io.github.humbleui.skija.Path;
-import io.github.humbleui.skija.PathMeasure;
 import io.github.humbleui.types.Point;
+import io.github.humbleui.types.Rect;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -47,6 +46,9 @@ public record FontTraits(
   }
 
   private static final float SIZE = FontFace.METRICS_SIZE;
+
+  /** Between places on the edge of a letter, in points at that size. */
+  private static final double STEP = 3;
 
   /** A stem whose foot is this much wider than its middle has serifs. */
   private static final double SERIF = 1.6;
@@ -88,23 +90,15 @@ public record FontTraits(
   /** The left and right edge of a letter between two shares of its height, in em. */
   private static double[] extent(FontFace face, char letter, double from, double to) {
     double[] edges = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
-    try (Font font = face.font(SIZE);
-        Path path = font.getPath((short) face.glyph(letter));
-        PathMeasure walk = new PathMeasure(path, false)) {
-      if (path == null) {
-        return new double[2]; // a letter without outlines
+    List<Point> places = new ArrayList<>();
+    Optional<Rect> box = GlyphEdge.walk(face, face.glyph(letter), STEP, places::add);
+    double height = -box.map(Rect::getTop).orElse(0f);
+    for (Point place : places) {
+      double share = -place.getY() / height;
+      if (share >= from && share <= to) {
+        edges[0] = Math.min(edges[0], place.getX() / SIZE);
+        edges[1] = Math.max(edges[1], place.getX() / SIZE);
       }
-      double height = -path.getBounds().getTop();
-      do {
-        for (float at = 0; at < walk.getLength(); at += 3) {
-          Point point = requireNonNull(walk.getPosition(at));
-          double share = -point.getY() / height;
-          if (share >= from && share <= to) {
-            edges[0] = Math.min(edges[0], point.getX() / SIZE);
-            edges[1] = Math.max(edges[1], point.getX() / SIZE);
-          }
-        }
-      } while (walk.nextContour());
     }
     return Double.isInfinite(edges[0]) ? new double[2] : Arrays.copyOf(edges, 2);
   }

@@ -2,6 +2,7 @@ package dynamorph.typeset.font;
 
 import java.nio.ByteBuffer;
 import java.util.HashSet;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -12,9 +13,13 @@ import org.jspecify.annotations.Nullable;
  * the space counts as taking part.
  */
 final class SpaceFeatures {
+  /** Numbers that are read of a table; none that is sound takes more. */
+  private static final int MOST_READS = 20_000_000;
+
   private final ByteBuffer table;
   private final boolean positioning;
   private final int space;
+  private int reads;
 
   private SpaceFeatures(byte[] table, boolean positioning, int space) {
     this.table = ByteBuffer.wrap(table);
@@ -23,28 +28,36 @@ final class SpaceFeatures {
   }
 
   /**
-   * The tags of features in which a glyph takes part.
+   * The tags of features in which a glyph takes part; empty if the table is damaged, so that there
+   * is no telling.
    *
    * @param table a GSUB or GPOS table
    * @param positioning whether it is GPOS
    */
-  static Set<String> features(byte[] table, boolean positioning, int glyph) {
-    SpaceFeatures use = new SpaceFeatures(table, positioning, glyph);
+  static Optional<Set<String>> features(byte[] table, boolean positioning, int glyph) {
+    try {
+      return Optional.of(new SpaceFeatures(table, positioning, glyph).features());
+    } catch (IndexOutOfBoundsException damaged) {
+      return Optional.empty();
+    }
+  }
+
+  private Set<String> features() {
     Set<String> tags = new HashSet<>();
-    int features = use.u16(6);
-    int lookups = use.u16(8);
-    Boolean[] known = new Boolean[use.u16(lookups)];
-    for (int index = 0; index < use.u16(features); index++) {
+    int features = u16(6);
+    int lookups = u16(8);
+    Boolean[] known = new Boolean[u16(lookups)];
+    for (int index = 0; index < u16(features); index++) {
       int record = features + 2 + index * 6;
-      String tag = use.tag(record);
-      int feature = features + use.u16(record + 4);
-      for (int entry = 0; entry < use.u16(feature + 2); entry++) {
-        int lookup = use.u16(feature + 4 + entry * 2);
+      String tag = tag(record);
+      int feature = features + u16(record + 4);
+      for (int entry = 0; entry < u16(feature + 2); entry++) {
+        int lookup = u16(feature + 4 + entry * 2);
         if (lookup >= known.length) {
           continue;
         }
         if (known[lookup] == null) {
-          known[lookup] = use.lookup(lookups + use.u16(lookups + 2 + lookup * 2));
+          known[lookup] = lookup(lookups + u16(lookups + 2 + lookup * 2));
         }
         if (known[lookup]) {
           tags.add(tag);
@@ -281,6 +294,9 @@ final class SpaceFeatures {
   }
 
   private int u16(int at) {
+    if (++reads > MOST_READS) {
+      throw new IndexOutOfBoundsException("the table leads in circles");
+    }
     return table.getShort(at) & 0xFFFF;
   }
 

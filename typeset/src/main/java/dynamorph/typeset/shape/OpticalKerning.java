@@ -1,15 +1,11 @@
 package dynamorph.typeset.shape;
 
-import static java.util.Objects.requireNonNull;
-
 import dynamorph.typeset.font.FontFace;
-import io.github.humbleui.skija.Font;
-import io.github.humbleui.skija.Path;
-import io.github.humbleui.skija.PathMeasure;
-import io.github.humbleui.types.Point;
+import dynamorph.typeset.font.GlyphEdge;
 import io.github.humbleui.types.Rect;
 import java.util.Arrays;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
@@ -22,6 +18,9 @@ import org.jspecify.annotations.Nullable;
 final class OpticalKerning {
   /** Heights at which the edges of a letter are taken, from descender to ascender. */
   private static final int SLICES = 40;
+
+  /** Between places on the edge of a letter, in points at the size of its metrics. */
+  private static final double STEP = 4;
 
   private static final double TOP = 0.8;
   private static final double BOTTOM = -0.25;
@@ -102,26 +101,22 @@ final class OpticalKerning {
     Arrays.fill(most, Float.NaN);
     double advance =
         (double) letter.face.shaping().advance(letter.glyph) / letter.face.shaping().unitsPerEm();
-    try (Font font = letter.face.font(size);
-        Path path = font.getPath((short) letter.glyph)) {
-      Rect bounds = path == null ? Rect.makeWH(0, 0) : path.getBounds();
-      if (bounds.getWidth() <= 0) {
-        return null;
-      }
-      try (PathMeasure walk = new PathMeasure(path, false)) {
-        do {
-          for (float at = 0; at < walk.getLength(); at += 4) {
-            Point point = requireNonNull(walk.getPosition(at));
-            double height = -point.getY() / size;
-            int slice = (int) ((height - BOTTOM) / (TOP - BOTTOM) * SLICES);
-            if (slice >= 0 && slice < SLICES) {
-              float x = point.getX() / size;
-              least[slice] = Float.isNaN(least[slice]) ? x : Math.min(least[slice], x);
-              most[slice] = Float.isNaN(most[slice]) ? x : Math.max(most[slice], x);
-            }
-          }
-        } while (walk.nextContour());
-      }
+    Optional<Rect> box =
+        GlyphEdge.walk(
+            letter.face,
+            letter.glyph,
+            STEP,
+            place -> {
+              double height = -place.getY() / size;
+              int slice = (int) ((height - BOTTOM) / (TOP - BOTTOM) * SLICES);
+              if (slice >= 0 && slice < SLICES) {
+                float x = place.getX() / size;
+                least[slice] = Float.isNaN(least[slice]) ? x : Math.min(least[slice], x);
+                most[slice] = Float.isNaN(most[slice]) ? x : Math.max(most[slice], x);
+              }
+            });
+    if (box.isEmpty()) {
+      return null;
     }
     for (int slice = 0; slice < SLICES; slice++) {
       most[slice] = (float) (advance - most[slice]);

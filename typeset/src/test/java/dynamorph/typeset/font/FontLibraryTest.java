@@ -1,7 +1,6 @@
 package dynamorph.typeset.font;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dynamorph.model.Asset;
 import dynamorph.model.cascade.FontRequest;
@@ -160,12 +159,16 @@ class FontLibraryTest {
   @Test
   void damagedFontsAreNamed() {
     Asset empty = new Asset("fonts/Bell.ttf", new byte[0]);
-    assertThatThrownBy(() -> FontLibrary.forProject(List.of(empty)))
-        .isInstanceOf(DamagedFontException.class)
-        .hasMessage("assets/fonts/Bell.ttf: the font is empty (0 bytes)");
-    Asset garbage = new Asset("fonts/Bell.ttf", "no font at all".getBytes());
-    assertThatThrownBy(() -> FontLibrary.forProject(List.of(garbage)))
-        .isInstanceOf(DamagedFontException.class)
-        .hasMessage("assets/fonts/Bell.ttf: this is not a font that can be read");
+    Asset garbage = new Asset("fonts/Anton.ttf", "no font at all".getBytes());
+    try (FontLibrary library = FontLibrary.forProject(List.of(empty, garbage))) {
+      assertThat(library.damaged())
+          .extracting(Throwable::getMessage)
+          .containsExactly(
+              "assets/fonts/Bell.ttf: the font is empty (0 bytes)",
+              "assets/fonts/Anton.ttf: this is not a font that can be read");
+      assertThat(library.match("Anton", 400, Slant.UPRIGHT).substituted())
+          .as("the shipped one is there")
+          .isFalse();
+    }
   }
 }
