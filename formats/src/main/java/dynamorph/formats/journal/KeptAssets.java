@@ -23,8 +23,9 @@ import java.util.Set;
  * The assets of all journals, each file once, named by its SHA-256. A journal lists those that it
  * needs, so that the rest can go.
  */
-final class KeptAssets implements ProjectDifference.Assets {
-  static final String LIST = "assets";
+public final class KeptAssets implements ProjectDifference.Assets {
+  /** The list of a journal, in its folder. */
+  public static final String LIST = "assets";
 
   private final Path store;
   private final Path list;
@@ -35,7 +36,7 @@ final class KeptAssets implements ProjectDifference.Assets {
    * @param store the folder that all journals share
    * @param journal the folder of the journal that these are for
    */
-  KeptAssets(Path store, Path journal) {
+  public KeptAssets(Path store, Path journal) {
     this.store = store;
     this.list = journal.resolve(LIST);
   }

@@ -24,7 +24,7 @@ import java.util.zip.InflaterInputStream;
  * 3720), four bytes each, and its bytes, deflated; so one that was written in part is known as
  * such, and all before it still hold.
  */
-final class RecordFile implements Closeable {
+public final class RecordFile implements Closeable {
   private static final byte[] SIGNATURE =
       "dynamorph journal 1\n".getBytes(StandardCharsets.US_ASCII);
   private static final int HEAD = 8;
@@ -41,7 +41,7 @@ final class RecordFile implements Closeable {
   }
 
   /** Begins a file; what was there is gone. */
-  static RecordFile create(Path file) throws IOException {
+  public static RecordFile create(Path file) throws IOException {
     FileChannel channel =
         FileChannel.open(
             file,
@@ -53,8 +53,28 @@ final class RecordFile implements Closeable {
     return records;
   }
 
+  /**
+   * Goes on with a file. What is left of a record that was written in part is written over.
+   *
+   * @throws IOException if it cannot be read or is no such file
+   */
+  public static RecordFile resume(Path file) throws IOException {
+    long whole = SIGNATURE.length;
+    for (byte[] packed : packed(file)) {
+      whole += HEAD + packed.length;
+    }
+    FileChannel channel = FileChannel.open(file, StandardOpenOption.WRITE);
+    try {
+      channel.truncate(whole);
+    } catch (IOException failed) {
+      channel.close();
+      throw failed;
+    }
+    return new RecordFile(channel, whole);
+  }
+
   /** Bytes written so far. */
-  long length() {
+  public long length() {
     return end;
   }
 
@@ -64,7 +84,7 @@ final class RecordFile implements Closeable {
    * @throws IOException if it could not be written; the file is as long as before then, or what is
    *     left of the record is known to be none
    */
-  void append(byte[] record) throws IOException {
+  public void append(byte[] record) throws IOException {
     byte[] packed = deflated(record);
     ByteBuffer bytes =
         ByteBuffer.allocate(HEAD + packed.length)
@@ -104,7 +124,16 @@ final class RecordFile implements Closeable {
    *
    * @throws IOException if it cannot be read or is no such file
    */
-  static List<byte[]> read(Path file) throws IOException {
+  public static List<byte[]> read(Path file) throws IOException {
+    List<byte[]> records = new ArrayList<>();
+    for (byte[] packed : packed(file)) {
+      records.add(inflated(packed));
+    }
+    return records;
+  }
+
+  /** The records that are whole, as they lie in the file. */
+  private static List<byte[]> packed(Path file) throws IOException {
     byte[] all = Files.readAllBytes(file);
     if (!Arrays.equals(SIGNATURE, Arrays.copyOf(all, SIGNATURE.length))) {
       throw new IOException(Messages.of("record-file.this-is-not-a-journal"));
@@ -122,7 +151,7 @@ final class RecordFile implements Closeable {
       if (checksum(packed) != checksum) {
         break;
       }
-      records.add(inflated(packed));
+      records.add(packed);
     }
     return records;
   }
