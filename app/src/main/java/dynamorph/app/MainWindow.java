@@ -15,6 +15,8 @@ import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.files.recovery.JournalKeeper;
 import dynamorph.app.files.recovery.RecoveryPane;
+import dynamorph.app.files.versions.VersionKeeper;
+import dynamorph.app.files.versions.VersionsPane;
 import dynamorph.app.film.SideTabs;
 import dynamorph.app.film.TimelinePane;
 import dynamorph.app.film.action.FilmActions;
@@ -56,6 +58,7 @@ import dynamorph.app.window.HeadBar;
 import dynamorph.app.window.WelcomeStrip;
 import dynamorph.app.window.WindowActions;
 import dynamorph.formats.journal.Journals;
+import dynamorph.formats.versions.Versions;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
@@ -99,6 +102,8 @@ public final class MainWindow {
   private final FileActions files;
   private final JournalKeeper journal;
   private final RecoveryPane recovery;
+  private final VersionKeeper versionKeeper;
+  private final VersionsPane versions;
   private final Scene scene;
   private final CommandSearch search;
   private final Inspector inspector;
@@ -116,7 +121,13 @@ public final class MainWindow {
     // the studio follows the project's own fonts, before any view asks for it
     workspace.shownProperty().addListener((_, _, shown) -> followFonts(shown));
     this.stage = new StageView(workspace, current);
-    this.files = new FileActions(workspace, current, dialogs, user);
+    this.versionKeeper =
+        new VersionKeeper(
+            workspace,
+            new Versions(user.folder().resolve("versions")),
+            user.keepsVersions(),
+            InstantSource.system());
+    this.files = new FileActions(workspace, current, dialogs, user, versionKeeper);
     this.journal =
         new JournalKeeper(
             workspace, new Journals(user.folder().resolve("journal"), InstantSource.system()));
@@ -126,6 +137,9 @@ public final class MainWindow {
     Pane overlay = new Pane();
     overlay.setMouseTransparent(true);
     Specimens specimens = new Specimens(current, pictures);
+    this.versions =
+        new VersionsPane(
+            workspace, versionKeeper, current, specimens, pictures, stage::requestFocus);
     StyleDeletionPane deletion = new StyleDeletionPane(workspace, specimens);
     StyleImportPane styleImport = new StyleImportPane(workspace, specimens);
     CardGestures cards = new CardGestures(workspace, stage, overlay);
@@ -189,6 +203,7 @@ public final class MainWindow {
     ReachStrip strip = new ReachStrip(reached);
     stagePane.addInFront(new ReachView(reached));
     stagePane.addInFront(recovery);
+    stagePane.addInFront(versions);
     BorderPane middle = new BorderPane(frame.getCenter());
     middle.setBottom(new VBox(timeline, strip));
     middle.setMinSize(0, 0);
@@ -357,6 +372,7 @@ public final class MainWindow {
     films.register(actions, when);
     files.register(actions);
     actions.add("project.recovered-work", "", recovery::open);
+    actions.add("project.versions", "", versions::open);
     new ArtboardActions(workspace, files, () -> scene.getWindow()).register(actions);
     window.registerHistory(actions);
     layers.register(actions, when, () -> scene.getWindow());
@@ -381,6 +397,7 @@ public final class MainWindow {
     cueWatch.close();
     films.close();
     files.close();
+    versionKeeper.close();
     workspace.footage().close();
     workspace.footageOfChecks().close();
   }

@@ -3,6 +3,7 @@ package dynamorph.app.files;
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
 import dynamorph.model.Project;
+import dynamorph.model.edit.ChangeProject;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.merge.Conflict;
 import dynamorph.model.merge.ProjectChanges;
@@ -71,24 +72,10 @@ record ElsewhereChange(Optional<Project> base, Project theirs) {
 
   /** Makes the project what lies in the file; a step that can be undone. */
   Edit reload() {
-    return replace(Messages.of("elsewhere.reload"), theirs);
+    return new ChangeProject.Replace(Messages.of("elsewhere.reload"), theirs);
   }
 
   static Edit merge(ProjectMerge merge) {
-    return replace(Messages.of("elsewhere.merge"), merge.project());
-  }
-
-  private static Edit replace(String label, Project wanted) {
-    return new Edit() {
-      @Override
-      public Project applyTo(Project before) {
-        return wanted;
-      }
-
-      @Override
-      public String label(Project before) {
-        return label;
-      }
-    };
+    return new ChangeProject.Replace(Messages.of("elsewhere.merge"), merge.project());
   }
 }

@@ -1,6 +1,7 @@
 package dynamorph.app.files;
 
 import dynamorph.app.action.Actions;
+import dynamorph.app.files.versions.VersionKeeper;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Desk;
@@ -11,6 +12,7 @@ import dynamorph.formats.file.OpenFiles;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.formats.versions.Versions.Version;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.LayerId;
@@ -50,6 +52,7 @@ public final class FileActions {
   private final UserFolder user;
   private final AssetActions assets;
   private final OpenFiles openFiles;
+  private final VersionKeeper versions;
 
   /** The file of the open project as it was last read or written here. */
   private volatile Optional<FileState> seen = Optional.empty();
@@ -65,7 +68,12 @@ public final class FileActions {
       });
 
   public FileActions(
-      Workspace workspace, Supplier<Studio> studio, Dialogs dialogs, UserFolder user) {
+      Workspace workspace,
+      Supplier<Studio> studio,
+      Dialogs dialogs,
+      UserFolder user,
+      VersionKeeper versions) {
+    this.versions = versions;
     this.workspace = workspace;
     this.studio = studio;
     this.dialogs = dialogs;
@@ -290,6 +298,11 @@ public final class FileActions {
     boolean own = origin.filter(file::equals).isPresent();
     worker.execute(() -> {
       try {
+        Optional<Version> before =
+            base.filter(_ -> own)
+                .flatMap(was ->
+                    FileState.of(file)
+                        .map(state -> new Version(state.modified().toInstant(), was)));
         Optional<ElsewhereChange> change = own ? elsewhere(file, base) : Optional.empty();
         if (change.isPresent()) {
           Platform.runLater(() -> settle(file, change.get(), then));
@@ -300,6 +313,7 @@ public final class FileActions {
         } else {
           ProjectFile.write(project, file);
         }
+        versions.saved(file, before, project);
         // at once: whoever looks at the file now must know it for the own
         seen = FileState.of(file);
         Platform.runLater(() -> {

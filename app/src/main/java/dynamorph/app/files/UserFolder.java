@@ -1,5 +1,6 @@
 package dynamorph.app.files;
 
+import dynamorph.app.files.versions.VersionKeeper;
 import dynamorph.formats.file.SafeFile;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -22,6 +23,9 @@ public final class UserFolder {
   private static final String DAMAGED = ".damaged";
 
   private final Path folder;
+
+  private static final String VERSIONS = "versions.txt";
+  private static final String OFF = "off";
 
   public UserFolder(Path folder) {
     this.folder = folder;
@@ -115,6 +119,21 @@ public final class UserFolder {
 
   public void setWelcomed() {
     write(WELCOMED, "");
+  }
+
+  /** Whether saved versions of projects are kept; they are, unless the person said otherwise. */
+  public VersionKeeper.Setting keepsVersions() {
+    return new VersionKeeper.Setting() {
+      @Override
+      public boolean isOn() {
+        return !lines(VERSIONS).contains(OFF);
+      }
+
+      @Override
+      public void setOn(boolean on) {
+        keepLines(VERSIONS, on ? List.of() : List.of(OFF));
+      }
+    };
   }
 
   private void write(String name, String text) {

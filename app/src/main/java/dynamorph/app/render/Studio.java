@@ -32,6 +32,19 @@ public record Studio(
     FrameService.daemon("fonts").newThread(fonts::families).start();
   }
 
+  /** A studio for as long as something is drawn. */
+  public static Own own(Project project) {
+    return new Own(of(project));
+  }
+
+  /** A studio whose fonts are released when it is closed. */
+  public record Own(Studio studio) implements AutoCloseable {
+    @Override
+    public void close() {
+      studio.fonts.close();
+    }
+  }
+
   /** Whether the project has the fonts that this studio has. */
   public boolean fits(Project project) {
     return fontsOf(project).equals(fontAssets);

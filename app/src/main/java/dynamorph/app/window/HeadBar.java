@@ -159,6 +159,7 @@ public final class HeadBar extends HBox {
             actions.item("project.new"),
             actions.item("project.open"),
             recent,
+            actions.item("project.versions"),
             actions.item("project.recovered-work"),
             new SeparatorMenuItem(),
             actions.item("project.save"),

@@ -68,6 +68,19 @@ public sealed interface ChangeProject extends Edit {
         });
   }
 
+  /** Makes it another state as a whole, under a name. */
+  record Replace(String name, Project wanted) implements ChangeProject {
+    @Override
+    public Project applyTo(Project before) {
+      return wanted;
+    }
+
+    @Override
+    public String label(Project before) {
+      return name;
+    }
+  }
+
   /** Takes a file into the project, in the place of one with the same name. */
   record PutAsset(Asset asset) implements ChangeProject {
     @Override

@@ -7,9 +7,12 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.Swatch;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
@@ -47,6 +50,51 @@ public final class ProjectChanges {
       changes.add(new Change(Conflict.Kind.PROJECT, "", Fate.CHANGED));
     }
     return changes;
+  }
+
+  /**
+   * A thing that differs, as it was and as it is.
+   *
+   * @param before empty if it is new
+   * @param after empty if it is gone
+   */
+  public record Pair<T>(Optional<T> before, Optional<T> after) {
+    /** What became of it. */
+    public Fate fate() {
+      return before.isEmpty() ? Fate.ADDED : after.isEmpty() ? Fate.REMOVED : Fate.CHANGED;
+    }
+
+    /** As it was; as it is, if it is new. */
+    public T any() {
+      return before.or(() -> after).orElseThrow();
+    }
+  }
+
+  /** The swatches that differ. */
+  public static List<Pair<Swatch>> swatchPairs(Project before, Project after) {
+    return pairs(swatches(before), swatches(after));
+  }
+
+  /** The styles whose own values or names differ. */
+  public static List<Pair<Style>> stylePairs(Project before, Project after) {
+    return pairs(styles(before), styles(after));
+  }
+
+  /** The artboards that differ, their layers counted in. */
+  public static List<Pair<Artboard>> artboardPairs(Project before, Project after) {
+    return pairs(
+        byId(before.artboards().stream(), Artboard::id),
+        byId(after.artboards().stream(), Artboard::id));
+  }
+
+  private static <T> List<Pair<T>> pairs(Map<Object, T> before, Map<Object, T> after) {
+    Set<Object> ids = new LinkedHashSet<>(before.keySet());
+    ids.addAll(after.keySet());
+    return ids.stream()
+        .map(id ->
+            new Pair<T>(Optional.ofNullable(before.get(id)), Optional.ofNullable(after.get(id))))
+        .filter(pair -> !pair.before().equals(pair.after()))
+        .toList();
   }
 
   private static List<Object> own(Project project) {

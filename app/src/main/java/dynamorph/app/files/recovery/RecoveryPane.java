@@ -228,9 +228,11 @@ public final class RecoveryPane extends VBox {
   }
 
   private static Pixels draw(Left left, Artboard board) {
-    Studio studio = Studio.of(left.project());
     double scale = Math.min(PICTURE_WIDTH / board.width(), PICTURE_HEIGHT / board.height());
-    return new ArtboardPicture(studio.maker().painter())
-        .pixels(studio.maker().make(left.project()).board(board.id()).orElseThrow(), 2 * scale);
+    try (Studio.Own own = Studio.own(left.project())) {
+      return new ArtboardPicture(own.studio().maker().painter())
+          .pixels(
+              own.studio().maker().make(left.project()).board(board.id()).orElseThrow(), 2 * scale);
+    }
   }
 }

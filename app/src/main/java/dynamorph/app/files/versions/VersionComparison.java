@@ -1,0 +1,234 @@
+package dynamorph.app.files.versions;
+
+import dynamorph.app.message.Messages;
+import dynamorph.app.render.PictureService;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.styles.specimen.Specimens;
+import dynamorph.formats.versions.Versions.Version;
+import dynamorph.model.Artboard;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.merge.ProjectChanges;
+import dynamorph.model.merge.ProjectChanges.Fate;
+import dynamorph.model.merge.ProjectChanges.Pair;
+import dynamorph.model.merge.TakeBack;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.Swatch;
+import dynamorph.paint.Pixels;
+import dynamorph.paint.export.ArtboardPicture;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** What differs between a saved version and what is open, each thing as it was and as it is. */
+final class VersionComparison extends VBox {
+  private static final int WIDTH = 176;
+  private static final int STYLE_HEIGHT = 52;
+  private static final int BOARD_HEIGHT = 112;
+  private static final int SWATCH_HEIGHT = 30;
+
+  private final Workspace workspace;
+  private final Supplier<Studio> studio;
+  private final Specimens specimens;
+  private final PictureService pictures;
+
+  VersionComparison(
+      Workspace workspace, Supplier<Studio> studio, Specimens specimens, PictureService pictures) {
+    super(10);
+    this.workspace = workspace;
+    this.studio = studio;
+    this.specimens = specimens;
+    this.pictures = pictures;
+    getStyleClass().add("version-comparison");
+  }
+
+  void show(Version version) {
+    Project then = version.project();
+    Project now = workspace.project();
+    getChildren().clear();
+    List<Pair<Style>> styles = ProjectChanges.stylePairs(then, now);
+    List<Pair<Artboard>> boards = ProjectChanges.artboardPairs(then, now);
+    List<Pair<Swatch>> swatches = ProjectChanges.swatchPairs(then, now);
+    if (styles.isEmpty() && boards.isEmpty() && swatches.isEmpty()) {
+      Label same = new Label(Messages.of("version-comparison.nothing-differs"));
+      same.getStyleClass().add("quiet");
+      same.setWrapText(true);
+      getChildren().add(same);
+      return;
+    }
+    getChildren().add(heads());
+    Of<Style> style =
+        new Of<>(
+            styleView(then), styleView(now), Style::name, one -> TakeBack.style(then, one.id()));
+    Of<Artboard> board =
+        new Of<>(
+            boardView(then),
+            boardView(now),
+            Artboard::name,
+            one -> TakeBack.artboard(then, one.id()));
+    Of<Swatch> swatch =
+        new Of<>(
+            VersionComparison::swatchView,
+            VersionComparison::swatchView,
+            Swatch::name,
+            one -> TakeBack.swatch(then, one.id()));
+    section("version-comparison.styles", styles, style);
+    section("version-comparison.artboards", boards, board);
+    section("version-comparison.swatches", swatches, swatch);
+  }
+
+  /**
+   * How things of a kind are shown and taken back.
+   *
+   * @param then shows one as it was
+   * @param now shows one as it is
+   */
+  private record Of<T>(
+      Function<T, Node> then,
+      Function<T, Node> now,
+      Function<T, String> name,
+      Function<T, Edit> takeBack) {}
+
+  private static HBox heads() {
+    HBox heads = new HBox(12, head("version-comparison.then"), head("version-comparison.now"));
+    heads.getStyleClass().add("version-heads");
+    return heads;
+  }
+
+  private static Label head(String key) {
+    Label head = new Label(Messages.of(key));
+    head.getStyleClass().add("quiet");
+    head.setMinWidth(WIDTH);
+    head.setPrefWidth(WIDTH);
+    return head;
+  }
+
+  private <T> void section(String title, List<Pair<T>> pairs, Of<T> of) {
+    if (pairs.isEmpty()) {
+      return;
+    }
+    Label head = new Label(Messages.of(title, pairs.size()));
+    head.getStyleClass().add("sub-title");
+    getChildren().add(head);
+    pairs.forEach(pair -> getChildren().add(row(pair, of)));
+  }
+
+  private <T> Node row(Pair<T> pair, Of<T> of) {
+    String named = of.name().apply(pair.any());
+    Label name = new Label(named);
+    name.setMinWidth(0);
+    String fate = pair.fate().name().toLowerCase(Locale.ROOT);
+    Label what = new Label(Messages.of("version-comparison." + fate));
+    what.getStyleClass().add("quiet");
+    what.setMinWidth(Region.USE_PREF_SIZE);
+    HBox line = new HBox(8, name, what);
+    line.setAlignment(Pos.CENTER_LEFT);
+    HBox seen =
+        new HBox(
+            12,
+            pair.before().map(of.then()).orElseGet(VersionComparison::nothing),
+            pair.after().map(of.now()).orElseGet(VersionComparison::nothing));
+    seen.setAlignment(Pos.CENTER_LEFT);
+    if (pair.fate() != Fate.ADDED) {
+      Button take = new Button(Messages.of("version-comparison.take-back"));
+      take.setAccessibleText(Messages.of("version-comparison.take-back-named", named));
+      take.setMinWidth(Region.USE_PREF_SIZE);
+      take.setOnAction(_ -> workspace.apply(of.takeBack().apply(pair.any())));
+      seen.getChildren().add(take);
+    }
+    return new VBox(4, line, seen);
+  }
+
+  private static Node nothing() {
+    StackPane frame = frame(STYLE_HEIGHT);
+    Label none = new Label(Messages.of("version-comparison.not-there"));
+    none.getStyleClass().add("quiet");
+    frame.getChildren().add(none);
+    return frame;
+  }
+
+  private static StackPane frame(int height) {
+    StackPane frame = new StackPane();
+    frame.getStyleClass().add("recovery-picture");
+    frame.setMinSize(WIDTH + 2, height + 2);
+    frame.setMaxSize(WIDTH + 2, height + 2);
+    return frame;
+  }
+
+  private Function<Style, Node> styleView(Project project) {
+    Cascade cascade = Cascade.of(project);
+    Followers followers = Followers.of(project);
+    return style -> {
+      ImageView view = new ImageView();
+      specimens.show(view, project, cascade, followers, style, WIDTH, STYLE_HEIGHT);
+      view.setFitWidth(WIDTH);
+      view.setPreserveRatio(true);
+      StackPane frame = frame(STYLE_HEIGHT);
+      frame.getChildren().add(view);
+      return frame;
+    };
+  }
+
+  private Function<Artboard, Node> boardView(Project project) {
+    Object state = new Object();
+    return board -> {
+      ImageView view = new ImageView();
+      view.setPreserveRatio(true);
+      view.setFitWidth(WIDTH);
+      view.setFitHeight(BOARD_HEIGHT);
+      pictures.show(
+          view,
+          List.of(state, board.id()),
+          () -> drawn(studio.get(), project, board, WIDTH, BOARD_HEIGHT));
+      StackPane frame = frame(BOARD_HEIGHT);
+      frame.getChildren().add(view);
+      return frame;
+    };
+  }
+
+  /** An artboard as large as fits, with twice the pixels. */
+  static Pixels drawn(Studio current, Project project, Artboard board, int width, int height) {
+    double scale = Math.min(width / board.width(), height / board.height());
+    if (current.fits(project)) {
+      return drawn(current, project, board, scale);
+    }
+    try (Studio.Own own = Studio.own(project)) {
+      return drawn(own.studio(), project, board, scale);
+    }
+  }
+
+  private static Pixels drawn(Studio studio, Project project, Artboard board, double scale) {
+    return new ArtboardPicture(studio.maker().painter())
+        .pixels(studio.maker().make(project).board(board.id()).orElseThrow(), 2 * scale);
+  }
+
+  private static Node swatchView(Swatch swatch) {
+    StackPane frame = frame(SWATCH_HEIGHT);
+    Region colour = new Region();
+    colour.setStyle("-fx-background-color: " + swatch.colour() + ";");
+    frame.getChildren().add(colour);
+    return frame;
+  }
+
+  /** The artboard that a version is known by: the first that differs from another state. */
+  static Optional<Artboard> telling(Project version, Project other) {
+    return ProjectChanges.artboardPairs(version, other).stream()
+        .flatMap(pair -> pair.before().stream())
+        .findFirst()
+        .or(() -> version.artboards().stream().findFirst());
+  }
+}
