@@ -139,7 +139,13 @@ public final class MainWindow {
     Specimens specimens = new Specimens(current, pictures);
     this.versions =
         new VersionsPane(
-            workspace, versionKeeper, current, specimens, pictures, stage::requestFocus);
+            workspace,
+            versionKeeper,
+            current,
+            specimens,
+            pictures,
+            () -> isSureAboutVersions(dialogs),
+            stage::requestFocus);
     StyleDeletionPane deletion = new StyleDeletionPane(workspace, specimens);
     StyleImportPane styleImport = new StyleImportPane(workspace, specimens);
     CardGestures cards = new CardGestures(workspace, stage, overlay);
@@ -216,6 +222,13 @@ public final class MainWindow {
     workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
     recovery.offer();
+  }
+
+  private static boolean isSureAboutVersions(Dialogs dialogs) {
+    return dialogs.agrees(
+        Messages.of("versions-pane.delete-them"),
+        List.of(Messages.of("versions-pane.cannot-be-undone")),
+        Messages.of("versions-pane.delete"));
   }
 
   private StackPane side(

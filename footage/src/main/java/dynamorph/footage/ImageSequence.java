@@ -4,6 +4,7 @@ import dynamorph.footage.message.Messages;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.paint.film.MediaSource;
+import dynamorph.paint.layer.DecodedImage;
 import io.github.humbleui.skija.Image;
 import java.io.IOException;
 import java.math.BigInteger;
@@ -96,7 +97,7 @@ final class ImageSequence implements FootageReader {
   }
 
   private static Image read(Path file) throws FootageException {
-    try (Image encoded = Image.makeDeferredFromEncodedBytes(Files.readAllBytes(file))) {
+    try (Image encoded = DecodedImage.of(Files.readAllBytes(file))) {
       if (!PictureFiles.fits(encoded)) {
         throw new FootageException(
             Messages.of(

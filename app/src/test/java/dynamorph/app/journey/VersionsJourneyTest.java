@@ -105,7 +105,7 @@ class VersionsJourneyTest extends JourneyTest {
     CheckBox on = driver.robot().lookup("#keep-versions").query();
     assertThat(on.isSelected()).isTrue();
     driver.robot().clickOn(on);
-    driver.robot().clickOn(buttons("Delete all of this file").getFirst());
+    driver.robot().clickOn(buttons("Delete these versions…").getFirst());
     driver.waitFor("they are gone", () -> rows().isEmpty());
     driver.robot().push(KeyCode.ESCAPE);
     track(300);

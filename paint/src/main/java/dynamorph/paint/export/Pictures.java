@@ -3,6 +3,7 @@ package dynamorph.paint.export;
 import static java.util.Objects.requireNonNull;
 
 import dynamorph.model.Asset;
+import dynamorph.paint.layer.DecodedImage;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.Image;
@@ -13,7 +14,7 @@ final class Pictures {
 
   /** An image of the project as PNG, whatever it is stored as. */
   static byte[] png(Asset image) {
-    try (Image decoded = Image.makeDeferredFromEncodedBytes(image.bytes());
+    try (Image decoded = DecodedImage.of(image.bytes());
         Data data = requireNonNull(EncoderPNG.encode(decoded))) {
       return data.getBytes();
     }

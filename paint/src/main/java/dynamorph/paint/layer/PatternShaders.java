@@ -269,7 +269,7 @@ final class PatternShaders {
 
   private static Optional<Image> decoded(Asset asset) {
     try {
-      Image image = Image.makeDeferredFromEncodedBytes(asset.bytes());
+      Image image = DecodedImage.of(asset.bytes());
       if (new ImageSize(image.getWidth(), image.getHeight()).fits()) {
         return Optional.of(image);
       }

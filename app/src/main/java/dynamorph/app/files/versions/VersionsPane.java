@@ -18,12 +18,12 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.ImageView;
@@ -58,6 +58,7 @@ public final class VersionsPane extends VBox {
   private Optional<Version> chosen = Optional.empty();
 
   /**
+   * @param sure asks whether all versions shall go, which cannot be undone
    * @param leave gives the keyboard back
    */
   public VersionsPane(
@@ -66,6 +67,7 @@ public final class VersionsPane extends VBox {
       Supplier<Studio> studio,
       Specimens specimens,
       PictureService pictures,
+      BooleanSupplier sure,
       Runnable leave) {
     super(12);
     this.workspace = workspace;
@@ -100,7 +102,8 @@ public final class VersionsPane extends VBox {
     on.setMinWidth(0);
     on.setOnAction(_ -> keeper.setting().setOn(on.isSelected()));
     forget.setMinWidth(USE_PREF_SIZE);
-    forget.setOnAction(_ -> file().ifPresent(file -> keeper.forget(file, this::open)));
+    forget.setOnAction(_ ->
+        file().filter(_ -> sure.getAsBoolean()).ifPresent(file -> keeper.forget(file, this::open)));
     Region between = new Region();
     HBox.setHgrow(between, Priority.ALWAYS);
     HBox foot = new HBox(8, on, between, forget);
@@ -189,8 +192,9 @@ public final class VersionsPane extends VBox {
                 () ->
                     VersionComparison.drawn(
                         studio.get(), version.project(), board, PICTURE_WIDTH, PICTURE_HEIGHT)));
-    Button row = new Button(words(version.time()), frame);
-    row.setContentDisplay(ContentDisplay.TOP);
+    String when = words(version.time());
+    Button row = new Button("", new VBox(4, frame, new Label(when)));
+    row.setAccessibleText(when);
     row.setAlignment(Pos.CENTER_LEFT);
     row.setMaxWidth(Double.MAX_VALUE);
     row.getStyleClass().add("version-row");
@@ -229,7 +233,7 @@ public final class VersionsPane extends VBox {
   }
 
   private static String words(Instant time) {
-    return DateTimeFormatter.ofLocalizedDateTime(FormatStyle.MEDIUM, FormatStyle.SHORT)
+    return DateTimeFormatter.ofLocalizedDateTime(FormatStyle.MEDIUM, FormatStyle.MEDIUM)
         .withZone(ZoneId.systemDefault())
         .format(time);
   }
