@@ -29,6 +29,9 @@ import java.util.regex.Pattern;
  * {@code )}, or stands in quotation marks.
  */
 public final class LayerQuery {
+  /** So many characters on both sides of what cannot be read are told. */
+  private static final int NEAR = 40;
+
   /** So long that no real query is, and brackets within brackets cannot exhaust the stack. */
   private static final int LONGEST = 2_000;
 
@@ -280,6 +283,16 @@ public final class LayerQuery {
 
   private IllegalArgumentException wrong(String what) {
     return new IllegalArgumentException(
-        Messages.of("layer-query.cannot-read-at-character", text, (at + 1), what));
+        Messages.of("layer-query.cannot-read-at-character", near(), (at + 1), what));
+  }
+
+  /** A long query around the place that cannot be read. */
+  private String near() {
+    if (text.length() <= 2 * NEAR) {
+      return text;
+    }
+    int from = Math.max(0, at - NEAR);
+    int to = Math.min(text.length(), at + NEAR);
+    return (from > 0 ? "…" : "") + text.substring(from, to) + (to < text.length() ? "…" : "");
   }
 }
