@@ -33,6 +33,7 @@ import dynamorph.app.property.EditorContext;
 import dynamorph.app.property.Subject;
 import dynamorph.app.property.SubjectFace;
 import dynamorph.app.render.PictureService;
+import dynamorph.app.render.StatePictures;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Conditions;
@@ -131,9 +132,10 @@ public final class MainWindow {
     this.journal =
         new JournalKeeper(
             workspace, new Journals(user.folder().resolve("journal"), InstantSource.system()));
+    StatePictures states = new StatePictures(current, workspace.footageOfChecks());
     this.recovery =
         new RecoveryPane(
-            workspace, journal, pictures, files::afterSettlingChanges, stage::requestFocus);
+            workspace, journal, states, pictures, files::afterSettlingChanges, stage::requestFocus);
     Pane overlay = new Pane();
     overlay.setMouseTransparent(true);
     Specimens specimens = new Specimens(current, pictures);
@@ -141,7 +143,7 @@ public final class MainWindow {
         new VersionsPane(
             workspace,
             versionKeeper,
-            current,
+            states,
             specimens,
             pictures,
             () -> isSureAboutVersions(dialogs),

@@ -77,7 +77,7 @@ public final class FinishEditor extends VBox {
             title,
             gap,
             adder(
-                "finish-presets",
+                Messages.of("finish-editor.presets"),
                 "finish-presets",
                 Messages.of("finish-editor.choose-from-finishes-that-come-with"),
                 () -> workspace.view().finishPresetsProperty().set(true)),

@@ -36,7 +36,9 @@ final class CueTextBuilder {
   }
 
   void add(String text, List<StyleId> follows, PropertySet local) {
-    String clean = text.replace("\n", "\u2028").replace("\r", "").replace("\u0000", "");
+    // captions have no tab stops: players show a space (WebVTT, white-space: pre-line)
+    String clean =
+        text.replace("\n", "\u2028").replace("\r", "").replace("\u0000", "").replace('\t', ' ');
     if (clean.isEmpty()) {
       return;
     }

@@ -66,6 +66,13 @@ class SubRipTest {
     assertThat(read.captions().cues().getFirst().out().millis()).isEqualTo(2250);
   }
 
+  /** A tab led to the next tab stop, in the midst of a centred line. */
+  @Test
+  void aTabIsASpace() throws CaptionException {
+    CaptionFiles.Read read = read("1\n00:00:01,000\t-->\t00:00:02,000\nThe\tbell\nclimbs\n");
+    assertThat(texts(read)).containsExactly("The bell\nclimbs");
+  }
+
   @Test
   void timesThatRunBackwardsAreLeftOutAndTold() throws CaptionException {
     CaptionFiles.Read read = read(TWO + "\n3\n00:00:09,000 --> 00:00:08,000\nbackwards\n");

@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.timeline.Time;
+import dynamorph.paint.Pixels;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.message.Messages;
 import dynamorph.paint.scene.PlacedLayer;
@@ -58,6 +59,24 @@ public final class FilmPicture {
         return data.getBytes();
       }
     }
+  }
+
+  /**
+   * A frame as a small picture.
+   *
+   * @param scale pixels per point, positive; a side has one pixel at least
+   */
+  public Pixels pixels(Scene.Board film, Time at, double scale) {
+    Artboard artboard = film.artboard();
+    int width = Math.max(1, (int) Math.round(artboard.width() * scale));
+    int height = Math.max(1, (int) Math.round(artboard.height() * scale));
+    return Pixels.draw(
+        width,
+        height,
+        canvas -> {
+          canvas.scale((float) (width / artboard.width()), (float) (height / artboard.height()));
+          paint(canvas, film, at, Under.FOOTAGE);
+        });
   }
 
   /** Paints in points of the frame. */

@@ -3,7 +3,7 @@ package dynamorph.app.files.recovery;
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
-import dynamorph.app.render.Studio;
+import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.journal.Journals;
@@ -11,8 +11,6 @@ import dynamorph.formats.journal.Left;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.edit.History;
-import dynamorph.paint.Pixels;
-import dynamorph.paint.export.ArtboardPicture;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -45,6 +43,7 @@ public final class RecoveryPane extends VBox {
 
   private final Workspace workspace;
   private final JournalKeeper keeper;
+  private final StatePictures states;
   private final PictureService pictures;
   private final Consumer<Runnable> settling;
   private final Runnable leave;
@@ -58,12 +57,14 @@ public final class RecoveryPane extends VBox {
   public RecoveryPane(
       Workspace workspace,
       JournalKeeper keeper,
+      StatePictures states,
       PictureService pictures,
       Consumer<Runnable> settling,
       Runnable leave) {
     super(12);
     this.workspace = workspace;
     this.keeper = keeper;
+    this.states = states;
     this.pictures = pictures;
     this.settling = settling;
     this.leave = leave;
@@ -137,7 +138,16 @@ public final class RecoveryPane extends VBox {
     frame.setMaxSize(PICTURE_WIDTH + 2, PICTURE_HEIGHT + 2);
     board(left)
         .ifPresent(board ->
-            pictures.show(picture, List.of(left.folder(), left.time()), () -> draw(left, board)));
+            pictures.show(
+                picture,
+                List.of(left.folder(), left.time()),
+                () ->
+                    states.draw(
+                        left.project(),
+                        board,
+                        first(left).artboard(board.id()),
+                        PICTURE_WIDTH,
+                        PICTURE_HEIGHT)));
     Label name = new Label(left.project().name());
     name.getStyleClass().add("section-title");
     VBox text = new VBox(4, name);
@@ -213,26 +223,19 @@ public final class RecoveryPane extends VBox {
 
   // --- pictures
 
+  private static Project first(Left left) {
+    return left.moment().history().past().stream()
+        .reduce((_, earlier) -> earlier)
+        .map(History.Step::other)
+        .orElse(left.project());
+  }
+
   /** The artboard that was worked on: the first that differs from how it was at first. */
   private static Optional<Artboard> board(Left left) {
-    Project first =
-        left.moment().history().past().stream()
-            .reduce((_, earlier) -> earlier)
-            .map(History.Step::other)
-            .orElse(left.project());
-    Set<Artboard> before = new HashSet<>(first.artboards());
+    Set<Artboard> before = new HashSet<>(first(left).artboards());
     return left.project().artboards().stream()
         .filter(board -> !before.contains(board))
         .findFirst()
         .or(() -> left.project().artboards().stream().findFirst());
-  }
-
-  private static Pixels draw(Left left, Artboard board) {
-    double scale = Math.min(PICTURE_WIDTH / board.width(), PICTURE_HEIGHT / board.height());
-    try (Studio.Own own = Studio.own(left.project())) {
-      return new ArtboardPicture(own.studio().maker().painter())
-          .pixels(
-              own.studio().maker().make(left.project()).board(board.id()).orElseThrow(), 2 * scale);
-    }
   }
 }

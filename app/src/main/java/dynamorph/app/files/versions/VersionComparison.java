@@ -2,7 +2,7 @@ package dynamorph.app.files.versions;
 
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
-import dynamorph.app.render.Studio;
+import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.formats.versions.Versions.Version;
@@ -17,13 +17,10 @@ import dynamorph.model.merge.TakeBack;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.Swatch;
-import dynamorph.paint.Pixels;
-import dynamorph.paint.export.ArtboardPicture;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -42,15 +39,15 @@ final class VersionComparison extends VBox {
   private static final int SWATCH_HEIGHT = 30;
 
   private final Workspace workspace;
-  private final Supplier<Studio> studio;
+  private final StatePictures states;
   private final Specimens specimens;
   private final PictureService pictures;
 
   VersionComparison(
-      Workspace workspace, Supplier<Studio> studio, Specimens specimens, PictureService pictures) {
+      Workspace workspace, StatePictures states, Specimens specimens, PictureService pictures) {
     super(10);
     this.workspace = workspace;
-    this.studio = studio;
+    this.states = states;
     this.specimens = specimens;
     this.pictures = pictures;
     getStyleClass().add("version-comparison");
@@ -76,8 +73,8 @@ final class VersionComparison extends VBox {
             styleView(then), styleView(now), Style::name, one -> TakeBack.style(then, one.id()));
     Of<Artboard> board =
         new Of<>(
-            boardView(then),
-            boardView(now),
+            boardView(then, now),
+            boardView(now, then),
             Artboard::name,
             one -> TakeBack.artboard(then, one.id()));
     Of<Swatch> swatch =
@@ -183,7 +180,7 @@ final class VersionComparison extends VBox {
     };
   }
 
-  private Function<Artboard, Node> boardView(Project project) {
+  private Function<Artboard, Node> boardView(Project project, Project other) {
     Object state = new Object();
     return board -> {
       ImageView view = new ImageView();
@@ -193,27 +190,11 @@ final class VersionComparison extends VBox {
       pictures.show(
           view,
           List.of(state, board.id()),
-          () -> drawn(studio.get(), project, board, WIDTH, BOARD_HEIGHT));
+          () -> states.draw(project, board, other.artboard(board.id()), WIDTH, BOARD_HEIGHT));
       StackPane frame = frame(BOARD_HEIGHT);
       frame.getChildren().add(view);
       return frame;
     };
-  }
-
-  /** An artboard as large as fits, with twice the pixels. */
-  static Pixels drawn(Studio current, Project project, Artboard board, int width, int height) {
-    double scale = Math.min(width / board.width(), height / board.height());
-    if (current.fits(project)) {
-      return drawn(current, project, board, scale);
-    }
-    try (Studio.Own own = Studio.own(project)) {
-      return drawn(own.studio(), project, board, scale);
-    }
-  }
-
-  private static Pixels drawn(Studio studio, Project project, Artboard board, double scale) {
-    return new ArtboardPicture(studio.maker().painter())
-        .pixels(studio.maker().make(project).board(board.id()).orElseThrow(), 2 * scale);
   }
 
   private static Node swatchView(Swatch swatch) {

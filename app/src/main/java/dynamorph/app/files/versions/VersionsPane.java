@@ -3,7 +3,7 @@ package dynamorph.app.files.versions;
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
-import dynamorph.app.render.Studio;
+import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.specimen.Specimens;
@@ -19,7 +19,6 @@ import java.time.format.FormatStyle;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
-import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -45,7 +44,7 @@ public final class VersionsPane extends VBox {
 
   private final Workspace workspace;
   private final VersionKeeper keeper;
-  private final Supplier<Studio> studio;
+  private final StatePictures states;
   private final PictureService pictures;
   private final Runnable leave;
   private final VersionComparison comparison;
@@ -64,7 +63,7 @@ public final class VersionsPane extends VBox {
   public VersionsPane(
       Workspace workspace,
       VersionKeeper keeper,
-      Supplier<Studio> studio,
+      StatePictures states,
       Specimens specimens,
       PictureService pictures,
       BooleanSupplier sure,
@@ -72,10 +71,10 @@ public final class VersionsPane extends VBox {
     super(12);
     this.workspace = workspace;
     this.keeper = keeper;
-    this.studio = studio;
+    this.states = states;
     this.pictures = pictures;
     this.leave = leave;
-    this.comparison = new VersionComparison(workspace, studio, specimens, pictures);
+    this.comparison = new VersionComparison(workspace, states, specimens, pictures);
     getStyleClass().add("recovery-pane");
     setId("versions");
     words.setWrapText(true);
@@ -190,8 +189,12 @@ public final class VersionsPane extends VBox {
                 picture,
                 List.of("version", version.time(), board.id()),
                 () ->
-                    VersionComparison.drawn(
-                        studio.get(), version.project(), board, PICTURE_WIDTH, PICTURE_HEIGHT)));
+                    states.draw(
+                        version.project(),
+                        board,
+                        before.artboard(board.id()),
+                        PICTURE_WIDTH,
+                        PICTURE_HEIGHT)));
     String when = words(version.time());
     Button row = new Button("", new VBox(4, frame, new Label(when)));
     row.setAccessibleText(when);

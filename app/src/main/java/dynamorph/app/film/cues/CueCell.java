@@ -131,7 +131,8 @@ final class CueCell extends ListCell<Layer> {
     out.setText(line.map(own -> own.codeAt(CueList.time(cue).out())).orElse(""));
     String speaker = CueList.time(cue).speaker();
     words.setText(
-        (speaker.isEmpty() ? "" : speaker + ": ") + cue.story().text().replace('\u2028', '\n'));
+        (speaker.isEmpty() ? "" : speaker + ": ")
+            + cue.story().text().replace('\u2028', '\n').replace('\t', ' '));
     List<CueProblem> problems = watch.of(cue.id());
     speed.setText(Numbers.format(CueList.readingSpeed(cue), 0));
     boolean fast = problems.stream().anyMatch(found -> found.kind() == CueProblem.Kind.TOO_FAST);
