@@ -3,6 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.footage.FootageFiles;
+import dynamorph.model.edit.film.ChangeTimeline;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Time;
@@ -10,6 +11,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.stream.Stream;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.geometry.Point2D;
@@ -29,6 +31,9 @@ import org.testfx.framework.junit5.Start;
 /** Pictures and videos under the titles. */
 class FootageJourneyTest extends FilmJourney {
   private static final int ORANGE = 0xFFC04020;
+
+  /** What is wrong is drawn on this. */
+  private static final int PLUM_SOFT = 0xFFF4E3EE;
 
   @Start
   void start(Stage stage) {
@@ -125,14 +130,41 @@ class FootageJourneyTest extends FilmJourney {
     assertThat(orange()).as("what is missing shows nothing").isZero();
   }
 
+  /** A file that is there and holds nothing that can be shown looked like any other clip. */
+  @Test
+  void aClipThatCannotBeReadSaysSo() throws IOException {
+    driver.settle().press("view-timeline");
+    seek(20_000);
+    for (int number = 1; number < 101; number++) {
+      numbered(folder, number);
+    }
+    driver.answers().file(folder.resolve("sea.001.png"));
+    driver.robot().interact(() -> action("Add footage\u2026"));
+    driver.waitFor("the clip is there", () -> lastClip().media() instanceof Media.File);
+    for (int turn = 0; turn < 4; turn++) {
+      driver.press("lanes-closer");
+    }
+    driver.waitFor("its picture is shown", () -> orange() > 200);
+    int before = count(PLUM_SOFT);
+    Path words = Files.writeString(folder.resolve("words.mp4"), "no video");
+    Map<String, String> torn = Map.of(((Media.File) lastClip().media()).path(), words.toString());
+    driver.robot().interact(() -> driver.workspace().apply(new ChangeTimeline.FindMedia(torn)));
+    driver.waitFor("the clip is marked", () -> count(PLUM_SOFT) > before + 500);
+    assertThat(FootageFiles.isThere(lastClip().media())).isTrue();
+  }
+
   private int orange() {
+    return count(ORANGE);
+  }
+
+  private int count(int colour) {
     WritableImage[] lanes = new WritableImage[1];
     driver.robot().interact(() -> lanes[0] = driver.node("track-lanes").snapshot(null, null));
     BufferedImage image = SwingFXUtils.fromFXImage(lanes[0], null);
     int count = 0;
     for (int y = 0; y < image.getHeight(); y++) {
       for (int x = 0; x < image.getWidth(); x++) {
-        count += image.getRGB(x, y) == ORANGE ? 1 : 0;
+        count += image.getRGB(x, y) == colour ? 1 : 0;
       }
     }
     return count;

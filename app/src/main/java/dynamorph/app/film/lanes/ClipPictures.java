@@ -74,12 +74,22 @@ final class ClipPictures {
     return Math.max(4, Math.round(HEIGHT * film.width() / film.height()));
   }
 
-  /** The picture of a clip; empty until it is made, and if there is none. */
-  Optional<Image> of(Clip clip, Artboard film, Project project) {
+  /** Whether the file of a clip is known to hold nothing that can be shown. */
+  boolean isUnreadable(Clip clip, Artboard film, Project project) {
+    Optional<Image> picture = known.getIfPresent(key(clip, film, project));
+    return picture != null && picture.isEmpty();
+  }
+
+  private static Key key(Clip clip, Artboard film, Project project) {
     FrameRate rate = film.timeline().orElseThrow().rate();
     Time at = clip.mediaTime(clip.in());
     List<Asset> stills = clip.media() instanceof Media.Still ? project.assets() : List.of();
-    Key key = new Key(clip.media(), stills, at, rate, (int) width(film));
+    return new Key(clip.media(), stills, at, rate, (int) width(film));
+  }
+
+  /** The picture of a clip; empty until it is made, and if there is none. */
+  Optional<Image> of(Clip clip, Artboard film, Project project) {
+    Key key = key(clip, film, project);
     asked.add(key);
     wanted = asked;
     Optional<Image> picture = known.getIfPresent(key);

@@ -107,20 +107,24 @@ final class LanePainter {
 
   private Block block(Area area, Subject shown, Track.Footage track, Clip clip) {
     boolean there = FootageFiles.isThere(clip.media());
+    boolean sound = there && !pictures.isUnreadable(clip, shown.film(), shown.project());
     LaneView view = shown.rows().view();
     boolean inSight = view.x(clip.out()) >= 0 && view.x(clip.in()) <= area.width;
     LaneColours colours = area.colours;
     return new Block(
         clip.in(),
         clip.out(),
-        there ? clip.name() : Messages.of("track-lanes.is-missing", clip.name()),
+        sound
+            ? clip.name()
+            : Messages.of(
+                there ? "track-lanes.cannot-be-read" : "track-lanes.is-missing", clip.name()),
         there && inSight
             ? pictures.of(clip, shown.film(), shown.project())
             : Optional.<Image>empty(),
         shown.pickedClip().filter(clip.id()::equals).isPresent(),
         track.state().hidden(),
-        there ? colours.plain() : colours.problem(),
-        there ? colours.plainSoft() : colours.problemSoft());
+        sound ? colours.plain() : colours.problem(),
+        sound ? colours.plainSoft() : colours.problemSoft());
   }
 
   private void paintTexts(Area area, Subject shown) {
