@@ -1,5 +1,7 @@
 package dynamorph.paint.layer;
 
+import static java.util.Objects.requireNonNull;
+
 import io.github.humbleui.skija.Bitmap;
 import io.github.humbleui.skija.ColorAlphaType;
 import io.github.humbleui.skija.ColorSpace;
@@ -34,8 +36,7 @@ public final class DecodedImage {
       if (named.isEmpty()) {
         return converted(image);
       }
-      // its numbers as they are, but in the space that they are said to be of
-      try (Image told = pixels(image, image.getImageInfo().getColorInfo().getColorSpace(), named)) {
+      try (Image told = taken(image, named.get())) {
         return converted(told);
       }
     }
@@ -46,30 +47,38 @@ public final class DecodedImage {
     return space == null || space.isSRGB();
   }
 
-  /** Without a colour space, as all that is painted: then nothing is converted a second time. */
+  /** Its pixels in sRGB, where they are: a photograph may have hundreds of megabytes of them. */
   private static Image converted(Image image) {
-    return pixels(image, ColorSpace.getSRGB(), Optional.empty());
+    try (Bitmap bitmap = pixels(image, ColorSpace.getSRGB())) {
+      bitmap.setImmutable();
+      return Image.makeRasterFromBitmap(bitmap);
+    }
+  }
+
+  /** Its numbers as they are, taken for those of another space. */
+  private static Image taken(Image image, ColorSpace as) {
+    try (Bitmap bitmap = pixels(image, image.getImageInfo().getColorInfo().getColorSpace())) {
+      ImageInfo info = bitmap.getImageInfo();
+      byte[] bytes = new byte[4 * info.getWidth() * info.getHeight()];
+      requireNonNull(bitmap.peekPixels()).getBuffer().get(bytes);
+      return Image.makeRasterFromBytes(info.withColorSpace(as), bytes, 4L * info.getWidth());
+    }
   }
 
   /**
-   * Its pixels, converted to one space and then taken for those of another.
+   * Its pixels, converted. The caller closes them.
    *
    * @param to null for no space
    */
-  private static Image pixels(Image image, @Nullable ColorSpace to, Optional<ColorSpace> as) {
-    int width = image.getWidth();
-    int height = image.getHeight();
+  private static Bitmap pixels(Image image, @Nullable ColorSpace to) {
     ColorAlphaType alpha = image.isOpaque() ? ColorAlphaType.OPAQUE : ColorAlphaType.PREMUL;
-    try (Bitmap bitmap = new Bitmap()) {
-      bitmap.allocPixels(ImageInfo.makeN32(width, height, alpha, to));
-      Pixmap pixels = bitmap.peekPixels();
-      if (pixels == null || !image.readPixels(pixels, 0, 0, false)) {
-        throw new IllegalArgumentException("the pixels cannot be decoded");
-      }
-      byte[] bytes = new byte[4 * width * height];
-      pixels.getBuffer().get(bytes);
-      ImageInfo info = ImageInfo.makeN32(width, height, alpha, as.orElse(null));
-      return Image.makeRasterFromBytes(info, bytes, 4L * width);
+    Bitmap bitmap = new Bitmap();
+    bitmap.allocPixels(ImageInfo.makeN32(image.getWidth(), image.getHeight(), alpha, to));
+    Pixmap pixels = bitmap.peekPixels();
+    if (pixels == null || !image.readPixels(pixels, 0, 0, false)) {
+      bitmap.close();
+      throw new IllegalArgumentException("the pixels cannot be decoded");
     }
+    return bitmap;
   }
 }
