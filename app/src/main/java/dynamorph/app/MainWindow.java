@@ -125,7 +125,7 @@ public final class MainWindow {
     this.versionKeeper =
         new VersionKeeper(
             workspace,
-            new Versions(user.folder().resolve("versions")),
+            new Versions(user.folder().resolve("versions"), InstantSource.system()),
             user.keepsVersions(),
             InstantSource.system());
     this.files = new FileActions(workspace, current, dialogs, user, versionKeeper);

@@ -5,6 +5,7 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Optional;
 import picocli.CommandLine.Parameters;
 
 /** The project file that a command works on. */
@@ -26,6 +27,6 @@ final class ProjectArgument {
 
   /** Writes what was made of the project. */
   void write(Project made, Path output) throws IOException {
-    ProjectFile.write(made, output, file);
+    ProjectFile.write(made, output, Optional.of(file));
   }
 }

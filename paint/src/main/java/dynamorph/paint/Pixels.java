@@ -27,6 +27,23 @@ public record Pixels(int width, int height, ByteBuffer bytes) {
     return pixels;
   }
 
+  /**
+   * A picture of something so many points large, drawn in points.
+   *
+   * @param scale pixels per point, positive; a side has one pixel at least
+   */
+  public static Pixels draw(double width, double height, double scale, Consumer<Canvas> drawing) {
+    int across = Math.max(1, (int) Math.round(width * scale));
+    int down = Math.max(1, (int) Math.round(height * scale));
+    return draw(
+        across,
+        down,
+        canvas -> {
+          canvas.scale((float) (across / width), (float) (down / height));
+          drawing.accept(canvas);
+        });
+  }
+
   /** Draws over what is there. */
   public void drawOver(Consumer<Canvas> drawing) {
     ImageInfo info = new ImageInfo(width, height, ColorType.BGRA_8888, ColorAlphaType.PREMUL);

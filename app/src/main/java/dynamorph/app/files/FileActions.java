@@ -308,11 +308,7 @@ public final class FileActions {
           Platform.runLater(() -> settle(file, change.get(), then));
           return;
         }
-        if (origin.isPresent()) {
-          ProjectFile.write(project, file, origin.get());
-        } else {
-          ProjectFile.write(project, file);
-        }
+        ProjectFile.write(project, file, origin);
         versions.saved(file, before, project);
         // at once: whoever looks at the file now must know it for the own
         seen = FileState.of(file);

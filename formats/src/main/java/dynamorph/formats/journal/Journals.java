@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -15,7 +14,6 @@ import java.time.Instant;
 import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -73,7 +71,7 @@ public final class Journals {
   }
 
   private KeptAssets assetsOf(Path journal) {
-    return new KeptAssets(folder.resolve(ASSETS), journal);
+    return KeptAssets.of(folder.resolve(ASSETS), journal);
   }
 
   /** Takes the lock of a journal; empty if a process has it. */
@@ -200,24 +198,9 @@ public final class Journals {
         delete(journal);
       }
     }
-    Set<String> needed = new HashSet<>();
-    Stream.concat(named(OPEN).stream(), named(ASIDE).stream())
-        .forEach(journal -> needed.addAll(needed(journal)));
-    // another process may be about to list one that it just wrote
-    Instant settled = clock.instant().minus(Duration.ofDays(1));
-    for (Path asset : list(folder.resolve(ASSETS))) {
-      if (!needed.contains(asset.getFileName().toString()) && modified(asset).isBefore(settled)) {
-        delete(asset);
-      }
-    }
-  }
-
-  private static List<String> needed(Path journal) {
-    try {
-      return Files.readAllLines(journal.resolve(KeptAssets.LIST), StandardCharsets.US_ASCII);
-    } catch (IOException none) {
-      return List.of();
-    }
+    List<Path> kept = new ArrayList<>(named(OPEN));
+    kept.addAll(named(ASIDE));
+    KeptAssets.drop(folder.resolve(ASSETS), kept, clock.instant());
   }
 
   private static Instant modified(Path file) {

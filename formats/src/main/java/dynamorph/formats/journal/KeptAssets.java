@@ -13,11 +13,15 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The assets of all journals, each file once, named by its SHA-256. A journal lists those that it
@@ -27,18 +31,55 @@ public final class KeptAssets implements ProjectDifference.Assets {
   /** The list of a journal, in its folder. */
   public static final String LIST = "assets";
 
+  /** How long an asset that nobody lists is left alone. */
+  private static final Duration SETTLED = Duration.ofDays(1);
+
   private final Path store;
   private final Path list;
   private final Map<byte[], String> known = new IdentityHashMap<>();
   private final Set<String> listed = new HashSet<>();
 
+  private KeptAssets(Path store, Path list) {
+    this.store = store;
+    this.list = list;
+  }
+
   /**
    * @param store the folder that all journals share
    * @param journal the folder of the journal that these are for
    */
-  public KeptAssets(Path store, Path journal) {
-    this.store = store;
-    this.list = journal.resolve(LIST);
+  public static KeptAssets of(Path store, Path journal) {
+    return new KeptAssets(store, journal.resolve(LIST));
+  }
+
+  /** The same for a list that is yet to take the place of the journal's. */
+  public static KeptAssets listedIn(Path store, Path list) {
+    return new KeptAssets(store, list);
+  }
+
+  /** Deletes what no journal lists any more, unless another process may be about to list it. */
+  public static void drop(Path store, Collection<Path> journals, Instant now) {
+    Set<String> needed = new HashSet<>();
+    for (Path journal : journals) {
+      try {
+        needed.addAll(Files.readAllLines(journal.resolve(LIST), StandardCharsets.US_ASCII));
+      } catch (NoSuchFileException none) {
+        // it has no assets
+      } catch (IOException unreadable) {
+        return; // rather too many than one too few
+      }
+    }
+    Instant settled = now.minus(SETTLED);
+    try (Stream<Path> assets = Files.list(store)) {
+      for (Path asset : assets.toList()) {
+        if (!needed.contains(asset.getFileName().toString())
+            && Files.getLastModifiedTime(asset).toInstant().isBefore(settled)) {
+          Files.deleteIfExists(asset);
+        }
+      }
+    } catch (IOException none) {
+      // nothing is kept, or it goes the next time
+    }
   }
 
   @Override

@@ -34,6 +34,7 @@ public final class RecordFile implements Closeable {
 
   private final FileChannel channel;
   private long end;
+  private int count;
 
   private RecordFile(FileChannel channel, long end) {
     this.channel = channel;
@@ -60,7 +61,8 @@ public final class RecordFile implements Closeable {
    */
   public static RecordFile resume(Path file) throws IOException {
     long whole = SIGNATURE.length;
-    for (byte[] packed : packed(file)) {
+    List<byte[]> records = packed(file);
+    for (byte[] packed : records) {
       whole += HEAD + packed.length;
     }
     FileChannel channel = FileChannel.open(file, StandardOpenOption.WRITE);
@@ -70,7 +72,14 @@ public final class RecordFile implements Closeable {
       channel.close();
       throw failed;
     }
-    return new RecordFile(channel, whole);
+    RecordFile resumed = new RecordFile(channel, whole);
+    resumed.count = records.size();
+    return resumed;
+  }
+
+  /** Records that are whole. */
+  public int count() {
+    return count;
   }
 
   /** Bytes written so far. */
@@ -94,6 +103,7 @@ public final class RecordFile implements Closeable {
             .flip();
     write(bytes);
     channel.force(false);
+    count++;
   }
 
   private void write(ByteBuffer bytes) throws IOException {

@@ -42,6 +42,12 @@ final class ForeignEntries {
         && !name.contains("\\");
   }
 
+  private static byte[] bytes(ZipFile zip, ZipEntry entry) throws IOException {
+    try (InputStream bytes = zip.getInputStream(entry)) {
+      return bytes.readAllBytes();
+    }
+  }
+
   /** Copies those of a file, if it is there and can be read. */
   static void copy(Path from, ZipOutputStream to) throws IOException {
     if (!Files.isRegularFile(from)) {
@@ -49,13 +55,8 @@ final class ForeignEntries {
     }
     try (ZipFile zip = new ZipFile(from.toFile())) {
       for (ZipEntry entry : of(zip)) {
-        try (InputStream bytes = zip.getInputStream(entry)) {
-          ZipEntry copy = new ZipEntry(entry.getName());
-          copy.setLastModifiedTime(ProjectFile.NO_TIME);
-          to.putNextEntry(copy);
-          bytes.transferTo(to);
-          to.closeEntry();
-        }
+        // all of it before any is written: one that is damaged leaves no part behind
+        ProjectFile.put(to, entry.getName(), bytes(zip, entry));
       }
     } catch (ZipException noProject) {
       // what is replaced is no project, so there is nothing in it to be kept

@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
+import java.util.Optional;
 import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
@@ -32,7 +33,7 @@ public final class ProjectFile {
   }
 
   /** The time written on every entry, so that the bytes depend on the project alone. */
-  static final FileTime NO_TIME = FileTime.fromMillis(315_619_200_000L);
+  private static final FileTime NO_TIME = FileTime.fromMillis(315_619_200_000L);
 
   private static final JsonMapper JSON =
       JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
@@ -45,40 +46,36 @@ public final class ProjectFile {
    * @throws IOException if it cannot be written; what was there before is still there
    */
   public static void write(Project project, Path file) throws IOException {
-    write(project, file, Names.FORMAT, zip -> {});
+    write(project, file, Names.FORMAT, Optional.empty());
   }
 
   /**
    * The same for a project that was read from a file: what this version does not know of it is
    * kept.
    *
-   * @param origin where it was read from; may be the same file, or gone by now
+   * @param origin where it was read from, if anywhere; may be the same file, or gone by now
    */
-  public static void write(Project project, Path file, Path origin) throws IOException {
-    write(project, file, Names.FORMAT, zip -> ForeignEntries.copy(origin, zip));
+  public static void write(Project project, Path file, Optional<Path> origin) throws IOException {
+    write(project, file, Names.FORMAT, origin);
   }
 
   static void write(Project project, Path file, String format) throws IOException {
-    write(project, file, format, zip -> {});
+    write(project, file, format, Optional.empty());
   }
 
-  private static void write(Project project, Path file, String format, More more)
+  private static void write(Project project, Path file, String format, Optional<Path> origin)
       throws IOException {
     Project moved = MediaPaths.relative(project, file);
-    SafeFile.write(file, stream -> write(moved, stream, format, more));
-  }
-
-  /** Adds entries behind those of the project. */
-  private interface More {
-    void addTo(ZipOutputStream zip) throws IOException;
+    SafeFile.write(file, stream -> write(moved, stream, format, origin));
   }
 
   /** Writes the bytes of a project file; the stream is closed. */
   static void write(Project project, OutputStream stream) throws IOException {
-    write(project, stream, Names.FORMAT, zip -> {});
+    write(project, stream, Names.FORMAT, Optional.empty());
   }
 
-  private static void write(Project project, OutputStream stream, String format, More more)
+  private static void write(
+      Project project, OutputStream stream, String format, Optional<Path> origin)
       throws IOException {
     try (ZipOutputStream zip = new ZipOutputStream(stream)) {
       put(zip, Names.HEADER_ENTRY, json(ProjectWriter.header(format)));
@@ -90,7 +87,9 @@ public final class ProjectFile {
       for (Asset asset : project.assets()) {
         put(zip, Names.ASSET_FOLDER + asset.name(), asset.bytes());
       }
-      more.addTo(zip);
+      if (origin.isPresent()) {
+        ForeignEntries.copy(origin.get(), zip);
+      }
     }
   }
 
@@ -98,7 +97,7 @@ public final class ProjectFile {
     return JSON.writeValueAsBytes(node);
   }
 
-  private static void put(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
+  static void put(ZipOutputStream zip, String name, byte[] bytes) throws IOException {
     ZipEntry entry = new ZipEntry(name);
     entry.setLastModifiedTime(NO_TIME);
     zip.putNextEntry(entry);

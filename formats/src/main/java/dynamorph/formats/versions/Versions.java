@@ -20,12 +20,11 @@ import java.nio.file.attribute.FileTime;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
+import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -55,6 +54,7 @@ public final class Versions {
 
   private static final String LOG_FILE = "log";
   private static final String NEW_LOG = "log.part";
+  private static final String NEW_LIST = "assets.part";
   private static final String LOCK = "lock";
   private static final String ASSETS = "assets";
   private static final String TIME = "time";
@@ -70,14 +70,16 @@ public final class Versions {
   public record Version(Instant time, Project project) {}
 
   private final Path folder;
+  private final InstantSource clock;
   private final long room;
 
-  public Versions(Path folder) {
-    this(folder, ROOM);
+  public Versions(Path folder, InstantSource clock) {
+    this(folder, clock, ROOM);
   }
 
-  Versions(Path folder, long room) {
+  Versions(Path folder, InstantSource clock, long room) {
     this.folder = folder;
+    this.clock = clock;
     this.room = room;
   }
 
@@ -107,39 +109,64 @@ public final class Versions {
   }
 
   private void write(Path own, Path file, List<Version> kept) throws IOException {
-    KeptAssets assets = assetsOf(own);
-    Path log = own.resolve(LOG_FILE);
     int count = kept.size();
-    if (count > 1
-        && count <= MOST + SLACK
-        && Files.size(log) <= room
-        && RecordFile.read(log).size() == count - 1) {
-      Project before = kept.get(count - 2).project();
-      try (RecordFile records = RecordFile.resume(log)) {
-        records.append(entry(file, before, kept.getLast(), assets));
-      }
-      return;
+    if (count == 1 || count > MOST + SLACK || !append(own, file, kept)) {
+      writeAnew(own, file, kept.subList(Math.max(0, count - MOST), count));
     }
+  }
+
+  /** Adds the last one to the log; false if there is no room in it, or it is not whole. */
+  private boolean append(Path own, Path file, List<Version> kept) throws IOException {
+    Project before = kept.get(kept.size() - 2).project();
+    try (RecordFile records = RecordFile.resume(own.resolve(LOG_FILE))) {
+      if (records.length() > room || records.count() != kept.size() - 1) {
+        return false;
+      }
+      records.append(entry(file, before, kept.getLast(), assetsOf(own)));
+      return true;
+    }
+  }
+
+  /** Leaves out what is too much, and the assets that nothing needs then. */
+  private void writeAnew(Path own, Path file, List<Version> kept) throws IOException {
     Path part = own.resolve(NEW_LOG);
-    int from = Math.max(0, count - MOST);
+    Path list = own.resolve(NEW_LIST);
+    int from = 0;
     while (true) {
-      List<Version> window = kept.subList(from, count);
-      long length;
-      try (RecordFile records = RecordFile.create(part)) {
-        Project before = NOTHING;
-        for (Version version : window) {
-          records.append(entry(file, before, version, assets));
-          before = version.project();
-        }
-        length = records.length();
+      Files.deleteIfExists(list);
+      KeptAssets assets = KeptAssets.listedIn(folder.resolve(ASSETS), list);
+      List<Version> window = kept.subList(from, kept.size());
+      if (log(part, file, window, assets) <= room || window.size() == 1) {
+        break;
       }
-      if (length <= room || from == count - 1) {
-        Files.move(part, log, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-        SafeFile.forceFolder(own);
-        return;
-      }
-      from = (from + count) / 2;
+      from = (from + kept.size()) / 2;
     }
+    // in this order: the old list names what the new log needs as well
+    move(part, own.resolve(LOG_FILE));
+    if (Files.exists(list)) {
+      move(list, own.resolve(KeptAssets.LIST));
+    } else {
+      Files.deleteIfExists(own.resolve(KeptAssets.LIST));
+    }
+    SafeFile.forceFolder(own);
+    dropAssets();
+  }
+
+  /** Writes a log; tells how long it is. */
+  private static long log(Path log, Path file, List<Version> versions, KeptAssets assets)
+      throws IOException {
+    try (RecordFile records = RecordFile.create(log)) {
+      Project before = NOTHING;
+      for (Version version : versions) {
+        records.append(entry(file, before, version, assets));
+        before = version.project();
+      }
+      return records.length();
+    }
+  }
+
+  private static void move(Path from, Path to) throws IOException {
+    Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
   }
 
   private static byte[] entry(Path file, Project before, Version version, KeptAssets assets)
@@ -182,7 +209,7 @@ public final class Versions {
   // --- places
 
   private KeptAssets assetsOf(Path own) {
-    return new KeptAssets(folder.resolve(ASSETS), own);
+    return KeptAssets.of(folder.resolve(ASSETS), own);
   }
 
   private Path folderOf(Path file) {
@@ -259,23 +286,6 @@ public final class Versions {
 
   /** Assets that no project lists any more. */
   private void dropAssets() throws IOException {
-    Path store = folder.resolve(ASSETS);
-    if (!Files.isDirectory(store)) {
-      return;
-    }
-    Set<String> needed = new HashSet<>();
-    for (Path project : projects()) {
-      Path list = project.resolve(KeptAssets.LIST);
-      if (Files.exists(list)) {
-        needed.addAll(Files.readAllLines(list, StandardCharsets.US_ASCII));
-      }
-    }
-    try (Stream<Path> assets = Files.list(store)) {
-      for (Path asset : assets.toList()) {
-        if (!needed.contains(asset.getFileName().toString())) {
-          Files.deleteIfExists(asset);
-        }
-      }
-    }
+    KeptAssets.drop(folder.resolve(ASSETS), projects(), clock.instant());
   }
 }

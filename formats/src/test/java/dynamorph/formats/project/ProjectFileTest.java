@@ -207,8 +207,8 @@ class ProjectFileTest {
     documents.put("artboards/gone.json", "{}");
     writeZip(documents);
     Project read = ProjectFile.read(file);
-    ProjectFile.write(read, copy, file);
-    ProjectFile.write(read, file, file);
+    ProjectFile.write(read, copy, Optional.of(file));
+    ProjectFile.write(read, file, Optional.of(file));
     for (Path written : List.of(file, copy)) {
       try (ZipFile zip = new ZipFile(written.toFile())) {
         assertThat(zip.getInputStream(zip.getEntry("reviews/notes.txt"))).hasContent("Keep me");
@@ -217,7 +217,7 @@ class ProjectFileTest {
       }
       assertThat(ProjectFile.read(written)).isEqualTo(read);
     }
-    ProjectFile.write(read, copy, folder.resolve("nowhere.dmorph"));
+    ProjectFile.write(read, copy, Optional.of(folder.resolve("nowhere.dmorph")));
     assertThat(ProjectFile.read(copy)).isEqualTo(read);
   }
 

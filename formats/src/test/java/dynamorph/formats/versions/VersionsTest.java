@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,13 +24,16 @@ class VersionsTest {
 
   @TempDir private Path folder;
 
+  /** Long after what is written: then nobody is about to list an asset. */
+  private final Instant now = Instant.now().plus(Duration.ofDays(3));
+
   private Path file(String name) throws IOException {
     Path file = folder.resolve(name);
     return Files.exists(file) ? file : Files.writeString(file, "");
   }
 
   private Versions versions() {
-    return new Versions(folder.resolve("versions"));
+    return new Versions(folder.resolve("versions"), () -> now);
   }
 
   private static Project project(int number) {
@@ -111,7 +115,7 @@ class VersionsTest {
   @Test
   void theOldestGoWhereThereIsNoRoom() throws IOException {
     Path hour = file("hour.dmorph");
-    Versions small = new Versions(folder.resolve("versions"), 20_000);
+    Versions small = new Versions(folder.resolve("versions"), () -> now, 20_000);
     for (int state = 0; state < 30; state++) {
       small.keep(hour, project(state), NOON);
     }
@@ -135,6 +139,23 @@ class VersionsTest {
     versions().forget(copy);
     assertThat(assets()).isZero();
     assertThatCode(() -> versions().forget(copy)).doesNotThrowAnyException();
+  }
+
+  /** An image that was replaced again and again lay there for ever. */
+  @Test
+  void assetsOfStatesThatAreGoneGo() throws IOException {
+    Path hour = file("hour.dmorph");
+    for (int state = 0; state < 70; state++) {
+      Asset image = new Asset("images/map.png", new byte[] {(byte) state});
+      versions().keep(hour, project(1).withAssets(List.of(image)), NOON.plusSeconds(state));
+    }
+    assertThat(assets()).as("of the states that are left, and the slack").isLessThanOrEqualTo(31);
+    List<Version> kept = versions().of(hour);
+    assertThat(kept).hasSize(Versions.MOST);
+    for (int back = 0; back < Versions.MOST; back++) {
+      assertThat(kept.get(Versions.MOST - 1 - back).project().assets().getFirst().bytes())
+          .containsExactly(69 - back);
+    }
   }
 
   private long assets() throws IOException {

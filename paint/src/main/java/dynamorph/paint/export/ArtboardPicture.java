@@ -61,15 +61,7 @@ public final class ArtboardPicture {
    */
   public Pixels pixels(Scene.Board board, double scale) {
     Artboard artboard = board.artboard();
-    int width = Math.max(1, (int) Math.round(artboard.width() * scale));
-    int height = Math.max(1, (int) Math.round(artboard.height() * scale));
-    return Pixels.draw(
-        width,
-        height,
-        canvas -> {
-          canvas.scale((float) (width / artboard.width()), (float) (height / artboard.height()));
-          paint(canvas, board);
-        });
+    return Pixels.draw(artboard.width(), artboard.height(), scale, canvas -> paint(canvas, board));
   }
 
   /** Paints in points of the artboard. */

@@ -68,15 +68,11 @@ public final class FilmPicture {
    */
   public Pixels pixels(Scene.Board film, Time at, double scale) {
     Artboard artboard = film.artboard();
-    int width = Math.max(1, (int) Math.round(artboard.width() * scale));
-    int height = Math.max(1, (int) Math.round(artboard.height() * scale));
     return Pixels.draw(
-        width,
-        height,
-        canvas -> {
-          canvas.scale((float) (width / artboard.width()), (float) (height / artboard.height()));
-          paint(canvas, film, at, Under.FOOTAGE);
-        });
+        artboard.width(),
+        artboard.height(),
+        scale,
+        canvas -> paint(canvas, film, at, Under.FOOTAGE));
   }
 
   /** Paints in points of the frame. */

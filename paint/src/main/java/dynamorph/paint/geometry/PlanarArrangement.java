@@ -29,10 +29,13 @@ final class PlanarArrangement {
   /** Curves of fewer pieces are combined as such, whatever they cross. */
   private static final int FEW_PIECES = 300;
 
-  private static final int MOST_PIECES = 4_000;
+  private static final int MOST_PIECES = 20_000;
 
   /** Pairs of edges that are near each other: more take long as curves. */
   private static final int MANY_PAIRS = 20_000;
+
+  /** So many for each edge come of those beside it alone. */
+  private static final int PAIRS_APART = 4;
 
   /** More take longer than some seconds to cut. */
   private static final int MOST_PAIRS = 8_000_000;
@@ -97,15 +100,19 @@ final class PlanarArrangement {
     this.edges = edges(cut);
   }
 
-  /** Whether shapes have so many pieces, or cross so often, that curves would take too long. */
+  /**
+   * Whether shapes have so many pieces, or cross so often, that curves would take too long. Letters
+   * that lie apart stay curves, however many they are.
+   */
   static boolean isBetterFor(Path one, Path other) {
     int pieces = one.getVerbsCount() + other.getVerbsCount();
-    return pieces > MOST_PIECES || pieces > FEW_PIECES && pairs(one, other) > MANY_PAIRS;
+    return pieces > MOST_PIECES || pieces > FEW_PIECES && isDense(one, other);
   }
 
-  private static long pairs(Path one, Path other) {
+  private static boolean isDense(Path one, Path other) {
     Segments polygons = polygons(one, other, grid(one, other));
-    return polygons.count() == 0 ? 0 : SegmentGrid.pairs(polygons);
+    long many = Math.max(MANY_PAIRS, (long) PAIRS_APART * polygons.count());
+    return polygons.count() > 0 && SegmentGrid.pairs(polygons) > many;
   }
 
   /** Two shapes as one; the caller closes it. Empty if their edges cross too often to be cut. */
