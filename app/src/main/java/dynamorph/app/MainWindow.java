@@ -146,7 +146,7 @@ public final class MainWindow {
             states,
             specimens,
             pictures,
-            () -> isSureAboutVersions(dialogs),
+            dialogs::agrees,
             stage::requestFocus);
     StyleDeletionPane deletion = new StyleDeletionPane(workspace, specimens);
     StyleImportPane styleImport = new StyleImportPane(workspace, specimens);
@@ -224,13 +224,6 @@ public final class MainWindow {
     workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
     recovery.offer();
-  }
-
-  private static boolean isSureAboutVersions(Dialogs dialogs) {
-    return dialogs.agrees(
-        Messages.of("versions-pane.delete-them"),
-        List.of(Messages.of("versions-pane.cannot-be-undone")),
-        Messages.of("versions-pane.delete"));
   }
 
   private StackPane side(

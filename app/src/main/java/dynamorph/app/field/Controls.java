@@ -63,11 +63,16 @@ public final class Controls {
   public static HBox paneHead(String title, Runnable close) {
     Label words = new Label(title);
     words.getStyleClass().add("section-title");
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox head = new HBox(6, words, gap, icon(Feather.X, Messages.of("common.close-esc"), close));
+    HBox head = new HBox(6, words, gap(), icon(Feather.X, Messages.of("common.close-esc"), close));
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
+  }
+
+  /** Takes the room that is left in a row. */
+  public static Region gap() {
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    return gap;
   }
 
   /** Takes what is typed into a field on Enter, and when the keyboard goes elsewhere. */

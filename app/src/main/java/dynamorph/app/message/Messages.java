@@ -1,6 +1,10 @@
 package dynamorph.app.message;
 
 import dynamorph.model.message.MessageBundle;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
 import java.util.List;
 
 /** The words of this module that people read; they stand in {@code messages.properties}. */
@@ -22,6 +26,13 @@ public final class Messages {
   public static String reason(Throwable failure) {
     String message = failure.getMessage();
     return message == null ? failure.getClass().getSimpleName() : message;
+  }
+
+  /** A day and a time of it, where the person is. */
+  public static String time(Instant time) {
+    return DateTimeFormatter.ofLocalizedDateTime(FormatStyle.MEDIUM, FormatStyle.MEDIUM)
+        .withZone(ZoneId.systemDefault())
+        .format(time);
   }
 
   /** Words one after another, as a sentence lists them: {@code a, b and c}. */

@@ -109,9 +109,7 @@ class FootageJourneyTest extends FilmJourney {
     return file.toString().replace('\\', '/');
   }
 
-  /** A clip is known by its first picture, which is that of its beginning when it is trimmed. */
-  @Test
-  void aClipShowsHowItBegins() throws IOException {
+  private void addFourSeconds() throws IOException {
     driver.settle().press("view-timeline");
     seek(20_000);
     for (int number = 1; number < 101; number++) {
@@ -119,6 +117,12 @@ class FootageJourneyTest extends FilmJourney {
     }
     driver.answers().file(folder.resolve("sea.001.png"));
     driver.robot().interact(() -> action("Add footage\u2026"));
+  }
+
+  /** A clip is known by its first picture, which is that of its beginning when it is trimmed. */
+  @Test
+  void aClipShowsHowItBegins() throws IOException {
+    addFourSeconds();
     driver.waitFor("the clip is there", () -> lastClip().out().equals(Time.ofMillis(24_000)));
     assertThat(orange()).as("there is no room for a picture").isZero();
     for (int turn = 0; turn < 4; turn++) {
@@ -133,13 +137,7 @@ class FootageJourneyTest extends FilmJourney {
   /** A file that is there and holds nothing that can be shown looked like any other clip. */
   @Test
   void aClipThatCannotBeReadSaysSo() throws IOException {
-    driver.settle().press("view-timeline");
-    seek(20_000);
-    for (int number = 1; number < 101; number++) {
-      numbered(folder, number);
-    }
-    driver.answers().file(folder.resolve("sea.001.png"));
-    driver.robot().interact(() -> action("Add footage\u2026"));
+    addFourSeconds();
     driver.waitFor("the clip is there", () -> lastClip().media() instanceof Media.File);
     for (int turn = 0; turn < 4; turn++) {
       driver.press("lanes-closer");

@@ -90,6 +90,11 @@ class VersionsJourneyTest extends JourneyTest {
     assertThat(driver.project()).isEqualTo(now);
     assertThat(buttons("Take back")).as("the pane follows").hasSize(1);
 
+    track(40);
+    save();
+    driver.waitFor("what is saved meanwhile is there too", () -> rows().size() == 3);
+    driver.robot().interact(driver.workspace()::undo);
+    driver.settle();
     driver.robot().clickOn("#restore-version");
     driver.settle();
     assertThat(driver.isShown("#versions")).isFalse();

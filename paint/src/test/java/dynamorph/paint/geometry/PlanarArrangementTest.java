@@ -10,8 +10,10 @@ import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.PathDirection;
 import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.PathOp;
+import io.github.humbleui.skija.PathVerb;
 import io.github.humbleui.types.IRect;
 import java.util.Random;
 import java.util.function.Consumer;
@@ -133,6 +135,20 @@ class PlanarArrangementTest {
         Path twice = PlanarArrangement.combined(once, nothing, PathOp.UNION).orElseThrow()) {
       assertThat(twice.getPointsCount()).isEqualTo(once.getPointsCount());
       assertThat(twice.computeTightBounds()).isEqualTo(once.computeTightBounds());
+    }
+  }
+
+  /** A paragraph of letters keeps its curves, for the eye and for what is exported. */
+  @Test
+  void shapesThatLieApartStayCurves() {
+    try (PathBuilder builder = new PathBuilder()) {
+      for (int circle = 0; circle < 1_000; circle++) {
+        builder.addCircle(10 + circle % 40 * 20, 10 + circle / 40 * 20, 8, PathDirection.CLOCKWISE);
+      }
+      try (Path circles = builder.detach();
+          Path united = Edges.united(circles)) {
+        assertThat(united.getVerbs()).contains(PathVerb.CONIC).doesNotContain(PathVerb.LINE);
+      }
     }
   }
 

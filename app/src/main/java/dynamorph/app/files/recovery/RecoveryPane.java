@@ -2,6 +2,7 @@ package dynamorph.app.files.recovery;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
+import dynamorph.app.render.PictureFrame;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Notice;
@@ -12,10 +13,6 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.edit.History;
 import java.nio.file.Path;
-import java.time.Instant;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
-import java.time.format.FormatStyle;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -27,10 +24,8 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
@@ -128,18 +123,11 @@ public final class RecoveryPane extends VBox {
   }
 
   private HBox row(Left left, boolean aside) {
-    ImageView picture = new ImageView();
-    picture.setPreserveRatio(true);
-    picture.setFitWidth(PICTURE_WIDTH);
-    picture.setFitHeight(PICTURE_HEIGHT);
-    StackPane frame = new StackPane(picture);
-    frame.getStyleClass().add("recovery-picture");
-    frame.setMinSize(PICTURE_WIDTH + 2, PICTURE_HEIGHT + 2);
-    frame.setMaxSize(PICTURE_WIDTH + 2, PICTURE_HEIGHT + 2);
+    PictureFrame frame = new PictureFrame(PICTURE_WIDTH, PICTURE_HEIGHT);
     board(left)
         .ifPresent(board ->
             pictures.show(
-                picture,
+                frame.view(),
                 List.of(left.folder(), left.time()),
                 () ->
                     states.draw(
@@ -190,7 +178,7 @@ public final class RecoveryPane extends VBox {
   private static List<String> lines(Left left) {
     History history = left.moment().history();
     List<String> lines = new ArrayList<>();
-    String time = time(left.time());
+    String time = Messages.time(left.time());
     lines.add(
         history
             .undoLabel()
@@ -206,12 +194,6 @@ public final class RecoveryPane extends VBox {
             .map(Path::toString)
             .orElseGet(() -> Messages.of("recovery-pane.never-saved")));
     return lines;
-  }
-
-  private static String time(Instant time) {
-    return DateTimeFormatter.ofLocalizedDateTime(FormatStyle.MEDIUM, FormatStyle.SHORT)
-        .withZone(ZoneId.systemDefault())
-        .format(time);
   }
 
   private void take(Left left) {

@@ -1,6 +1,8 @@
 package dynamorph.app.files.versions;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
+import dynamorph.app.render.PictureFrame;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Workspace;
@@ -25,17 +27,17 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** What differs between a saved version and what is open, each thing as it was and as it is. */
 final class VersionComparison extends VBox {
-  private static final int WIDTH = 176;
+  private static final int WIDTH = 216;
+  private static final int BETWEEN = 12;
   private static final int STYLE_HEIGHT = 52;
-  private static final int BOARD_HEIGHT = 112;
+  private static final int BOARD_HEIGHT = 136;
   private static final int SWATCH_HEIGHT = 30;
 
   private final Workspace workspace;
@@ -101,7 +103,7 @@ final class VersionComparison extends VBox {
       Function<T, Edit> takeBack) {}
 
   private static HBox heads() {
-    HBox heads = new HBox(12, head("version-comparison.then"), head("version-comparison.now"));
+    HBox heads = new HBox(BETWEEN, head("version-comparison.then"), head("version-comparison.now"));
     heads.getStyleClass().add("version-heads");
     return heads;
   }
@@ -109,8 +111,10 @@ final class VersionComparison extends VBox {
   private static Label head(String key) {
     Label head = new Label(Messages.of(key));
     head.getStyleClass().add("quiet");
-    head.setMinWidth(WIDTH);
-    head.setPrefWidth(WIDTH);
+    head.setMinWidth(0);
+    head.setPrefWidth(WIDTH + 2.0);
+    head.setMaxWidth(WIDTH + 2.0);
+    HBox.setHgrow(head, Priority.ALWAYS);
     return head;
   }
 
@@ -134,35 +138,36 @@ final class VersionComparison extends VBox {
     what.setMinWidth(Region.USE_PREF_SIZE);
     HBox line = new HBox(8, name, what);
     line.setAlignment(Pos.CENTER_LEFT);
+    line.setMaxWidth(2.0 * WIDTH + BETWEEN + 4);
+    if (pair.fate() != Fate.ADDED) {
+      line.getChildren().addAll(Controls.gap(), takeBack(named, of.takeBack().apply(pair.any())));
+    }
     HBox seen =
         new HBox(
-            12,
+            BETWEEN,
             pair.before().map(of.then()).orElseGet(VersionComparison::nothing),
             pair.after().map(of.now()).orElseGet(VersionComparison::nothing));
     seen.setAlignment(Pos.CENTER_LEFT);
-    if (pair.fate() != Fate.ADDED) {
-      Button take = new Button(Messages.of("version-comparison.take-back"));
-      take.setAccessibleText(Messages.of("version-comparison.take-back-named", named));
-      take.setMinWidth(Region.USE_PREF_SIZE);
-      take.setOnAction(_ -> workspace.apply(of.takeBack().apply(pair.any())));
-      seen.getChildren().add(take);
-    }
     return new VBox(4, line, seen);
   }
 
-  private static Node nothing() {
-    StackPane frame = frame(STYLE_HEIGHT);
-    Label none = new Label(Messages.of("version-comparison.not-there"));
-    none.getStyleClass().add("quiet");
-    frame.getChildren().add(none);
-    return frame;
+  private Button takeBack(String named, Edit edit) {
+    Button take = new Button(Messages.of("version-comparison.take-back"));
+    take.setAccessibleText(Messages.of("version-comparison.take-back-named", named));
+    take.setMinWidth(Region.USE_PREF_SIZE);
+    take.setOnAction(_ -> workspace.apply(edit));
+    return take;
   }
 
-  private static StackPane frame(int height) {
-    StackPane frame = new StackPane();
-    frame.getStyleClass().add("recovery-picture");
-    frame.setMinSize(WIDTH + 2, height + 2);
-    frame.setMaxSize(WIDTH + 2, height + 2);
+  private static Node nothing() {
+    Label none = new Label(Messages.of("version-comparison.not-there"));
+    none.getStyleClass().add("quiet");
+    return frame(STYLE_HEIGHT).holding(none);
+  }
+
+  private static PictureFrame frame(int height) {
+    PictureFrame frame = new PictureFrame(WIDTH, height).yielding();
+    HBox.setHgrow(frame, Priority.ALWAYS);
     return frame;
   }
 
@@ -170,12 +175,8 @@ final class VersionComparison extends VBox {
     Cascade cascade = Cascade.of(project);
     Followers followers = Followers.of(project);
     return style -> {
-      ImageView view = new ImageView();
-      specimens.show(view, project, cascade, followers, style, WIDTH, STYLE_HEIGHT);
-      view.setFitWidth(WIDTH);
-      view.setPreserveRatio(true);
-      StackPane frame = frame(STYLE_HEIGHT);
-      frame.getChildren().add(view);
+      PictureFrame frame = frame(STYLE_HEIGHT);
+      specimens.show(frame.view(), project, cascade, followers, style, WIDTH, STYLE_HEIGHT);
       return frame;
     };
   }
@@ -183,26 +184,19 @@ final class VersionComparison extends VBox {
   private Function<Artboard, Node> boardView(Project project, Project other) {
     Object state = new Object();
     return board -> {
-      ImageView view = new ImageView();
-      view.setPreserveRatio(true);
-      view.setFitWidth(WIDTH);
-      view.setFitHeight(BOARD_HEIGHT);
+      PictureFrame frame = frame(BOARD_HEIGHT);
       pictures.show(
-          view,
+          frame.view(),
           List.of(state, board.id()),
           () -> states.draw(project, board, other.artboard(board.id()), WIDTH, BOARD_HEIGHT));
-      StackPane frame = frame(BOARD_HEIGHT);
-      frame.getChildren().add(view);
       return frame;
     };
   }
 
   private static Node swatchView(Swatch swatch) {
-    StackPane frame = frame(SWATCH_HEIGHT);
     Region colour = new Region();
     colour.setStyle("-fx-background-color: " + swatch.colour() + ";");
-    frame.getChildren().add(colour);
-    return frame;
+    return frame(SWATCH_HEIGHT).holding(colour);
   }
 
   /** The artboard that a version is known by: the first that differs from another state. */

@@ -35,6 +35,7 @@ public final class VersionKeeper implements AutoCloseable {
   private final Versions versions;
   private final Setting setting;
   private final InstantSource clock;
+  private volatile Runnable kept = () -> {};
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "dynamorph-versions");
@@ -48,6 +49,11 @@ public final class VersionKeeper implements AutoCloseable {
     this.versions = versions;
     this.setting = setting;
     this.clock = clock;
+  }
+
+  /** Told on the interface thread when a saved state is kept. */
+  void onKept(Runnable told) {
+    kept = told;
   }
 
   Setting setting() {
@@ -69,6 +75,7 @@ public final class VersionKeeper implements AutoCloseable {
           versions.keep(file, before.get().project(), before.get().time());
         }
         versions.keep(file, project, now);
+        Platform.runLater(kept);
       } catch (IOException full) {
         // the file itself is saved, which is what counts
         LOG.warn("a saved version could not be kept", full);

@@ -2,6 +2,7 @@ package dynamorph.app.files.versions;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
+import dynamorph.app.render.PictureFrame;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Notice;
@@ -13,23 +14,16 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.ChangeProject;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
-import java.time.format.FormatStyle;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BooleanSupplier;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
@@ -57,7 +51,7 @@ public final class VersionsPane extends VBox {
   private Optional<Version> chosen = Optional.empty();
 
   /**
-   * @param sure asks whether all versions shall go, which cannot be undone
+   * @param dialogs asks before all versions go, which cannot be undone
    * @param leave gives the keyboard back
    */
   public VersionsPane(
@@ -66,7 +60,7 @@ public final class VersionsPane extends VBox {
       StatePictures states,
       Specimens specimens,
       PictureService pictures,
-      BooleanSupplier sure,
+      Asking dialogs,
       Runnable leave) {
     super(12);
     this.workspace = workspace;
@@ -85,9 +79,9 @@ public final class VersionsPane extends VBox {
     restore.setMinWidth(USE_PREF_SIZE);
     restore.setOnAction(_ -> restore());
     time.getStyleClass().add("section-title");
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox head = new HBox(8, time, gap, restore);
+    time.setWrapText(true);
+    time.setMinHeight(USE_PREF_SIZE);
+    HBox head = new HBox(8, time, Controls.gap(), restore);
     head.setAlignment(Pos.CENTER_LEFT);
     VBox right = new VBox(10, head, scrolled(comparison));
     right.setMinWidth(0);
@@ -99,13 +93,13 @@ public final class VersionsPane extends VBox {
     VBox.setVgrow(body, Priority.ALWAYS);
     on.setId("keep-versions");
     on.setMinWidth(0);
+    on.setWrapText(true);
+    on.setMinHeight(USE_PREF_SIZE);
     on.setOnAction(_ -> keeper.setting().setOn(on.isSelected()));
     forget.setMinWidth(USE_PREF_SIZE);
     forget.setOnAction(_ ->
-        file().filter(_ -> sure.getAsBoolean()).ifPresent(file -> keeper.forget(file, this::open)));
-    Region between = new Region();
-    HBox.setHgrow(between, Priority.ALWAYS);
-    HBox foot = new HBox(8, on, between, forget);
+        file().filter(_ -> isSure(dialogs)).ifPresent(file -> keeper.forget(file, this::open)));
+    HBox foot = new HBox(8, on, Controls.gap(), forget);
     foot.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
@@ -117,7 +111,24 @@ public final class VersionsPane extends VBox {
     managedProperty().bind(visibleProperty());
     Controls.closeOnEscape(this, this::close);
     workspace.historyProperty().addListener((_, _, _) -> refresh());
-    workspace.openedProperty().addListener((_, _, _) -> setVisible(false));
+    workspace.openedProperty().addListener((_, _, _) -> forgetChoice());
+    keeper.onKept(() -> {
+      if (isVisible()) {
+        open();
+      }
+    });
+  }
+
+  /** Asks whether something is done that cannot be undone. */
+  public interface Asking {
+    boolean agrees(String question, List<String> consequences, String verb);
+  }
+
+  private static boolean isSure(Asking dialogs) {
+    return dialogs.agrees(
+        Messages.of("versions-pane.delete-them"),
+        List.of(Messages.of("versions-pane.cannot-be-undone")),
+        Messages.of("versions-pane.delete"));
   }
 
   private static ScrollPane scrolled(VBox content) {
@@ -139,9 +150,13 @@ public final class VersionsPane extends VBox {
   }
 
   private void close() {
+    forgetChoice();
+    leave.run();
+  }
+
+  private void forgetChoice() {
     setVisible(false);
     chosen = Optional.empty();
-    leave.run();
   }
 
   private void show(List<Version> versions) {
@@ -163,11 +178,21 @@ public final class VersionsPane extends VBox {
     if (versions.isEmpty()) {
       requestFocus();
     } else {
-      // the latest is mostly what is open
-      int first = versions.size() > 1 && isPresent(versions.getFirst()) ? 1 : 0;
+      int first = first(versions);
       choose(versions.get(first), (Button) list.getChildren().get(first));
       list.getChildren().get(first).requestFocus();
     }
+  }
+
+  /** The one that was chosen before; else the latest that is not what is open. */
+  private int first(List<Version> versions) {
+    for (int index = 0; index < versions.size(); index++) {
+      Instant time = versions.get(index).time();
+      if (chosen.filter(one -> one.time().equals(time)).isPresent()) {
+        return index;
+      }
+    }
+    return versions.size() > 1 && isPresent(versions.getFirst()) ? 1 : 0;
   }
 
   private boolean isPresent(Version version) {
@@ -175,18 +200,11 @@ public final class VersionsPane extends VBox {
   }
 
   private Button row(Version version, Project before) {
-    ImageView picture = new ImageView();
-    picture.setPreserveRatio(true);
-    picture.setFitWidth(PICTURE_WIDTH);
-    picture.setFitHeight(PICTURE_HEIGHT);
-    StackPane frame = new StackPane(picture);
-    frame.getStyleClass().add("recovery-picture");
-    frame.setMinSize(PICTURE_WIDTH + 2, PICTURE_HEIGHT + 2);
-    frame.setMaxSize(PICTURE_WIDTH + 2, PICTURE_HEIGHT + 2);
+    PictureFrame frame = new PictureFrame(PICTURE_WIDTH, PICTURE_HEIGHT);
     VersionComparison.telling(version.project(), before)
         .ifPresent(board ->
             pictures.show(
-                picture,
+                frame.view(),
                 List.of("version", version.time(), board.id()),
                 () ->
                     states.draw(
@@ -195,7 +213,7 @@ public final class VersionsPane extends VBox {
                         before.artboard(board.id()),
                         PICTURE_WIDTH,
                         PICTURE_HEIGHT)));
-    String when = words(version.time());
+    String when = Messages.time(version.time());
     Button row = new Button("", new VBox(4, frame, new Label(when)));
     row.setAccessibleText(when);
     row.setAlignment(Pos.CENTER_LEFT);
@@ -214,7 +232,7 @@ public final class VersionsPane extends VBox {
   private void refresh() {
     if (isVisible()) {
       chosen.ifPresent(version -> {
-        time.setText(words(version.time()));
+        time.setText(Messages.time(version.time()));
         comparison.show(version);
       });
     }
@@ -222,7 +240,7 @@ public final class VersionsPane extends VBox {
 
   private void restore() {
     chosen.ifPresent(version -> {
-      String when = words(version.time());
+      String when = Messages.time(version.time());
       String name = Messages.of("versions-pane.restore-of", when);
       if (workspace.apply(new ChangeProject.Replace(name, version.project()))) {
         close();
@@ -233,11 +251,5 @@ public final class VersionsPane extends VBox {
                 workspace::undo));
       }
     });
-  }
-
-  private static String words(Instant time) {
-    return DateTimeFormatter.ofLocalizedDateTime(FormatStyle.MEDIUM, FormatStyle.MEDIUM)
-        .withZone(ZoneId.systemDefault())
-        .format(time);
   }
 }
