@@ -67,6 +67,19 @@ class NarrowWindowJourneyTest extends JourneyTest {
     standApartWhole("#recovery");
   }
 
+  @Test
+  void savedVersionsAreNamedInFull() {
+    driver.answers().file(folder.resolve("hour.dmorph"));
+    driver.run("Save");
+    driver.waitFor("it is saved", () -> driver.workspace().historyProperty().get().isSaved());
+    driver.pressText("entrance-title");
+    driver.robot().push(KeyCode.DELETE);
+    driver.run("Saved versions\u2026");
+    driver.waitFor("they are listed", () -> driver.isShown("#versions .version-comparison"));
+    driver.settle();
+    standApartWhole("#versions");
+  }
+
   /** A track is asked for while the timeline that opens is still low. */
   @Test
   void noTrackIsOutOfSightWhereThereIsRoomForAll() {

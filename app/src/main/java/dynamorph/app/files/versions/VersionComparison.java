@@ -30,6 +30,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** What differs between a saved version and what is open, each thing as it was and as it is. */
@@ -108,9 +109,11 @@ final class VersionComparison extends VBox {
     return heads;
   }
 
-  private static Label head(String key) {
-    Label head = new Label(Messages.of(key));
-    head.getStyleClass().add("quiet");
+  private static StackPane head(String key) {
+    Label words = new Label(Messages.of(key));
+    words.getStyleClass().add("quiet");
+    StackPane head = new StackPane(words);
+    head.setAlignment(Pos.CENTER_LEFT);
     head.setMinWidth(0);
     head.setPrefWidth(WIDTH + 2.0);
     head.setMaxWidth(WIDTH + 2.0);
@@ -136,7 +139,7 @@ final class VersionComparison extends VBox {
     Label what = new Label(Messages.of("version-comparison." + fate));
     what.getStyleClass().add("quiet");
     what.setMinWidth(Region.USE_PREF_SIZE);
-    HBox line = new HBox(8, name, what);
+    HBox line = new HBox(8, new VBox(2, name, what));
     line.setAlignment(Pos.CENTER_LEFT);
     line.setMaxWidth(2.0 * WIDTH + BETWEEN + 4);
     if (pair.fate() != Fate.ADDED) {
