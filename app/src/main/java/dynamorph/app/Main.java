@@ -26,17 +26,22 @@ import javafx.application.Platform;
 import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
 
-/** Starts the window: {@code demo [--screenshot FILE --view NAME]} or {@code open [FILE]}. */
-public final class Main extends Application {
+/**
+ * Starts the window: {@code demo [--screenshot FILE --view NAME]}, {@code open [FILE]} or, at the
+ * end of a build, {@code training}.
+ */
+public class Main extends Application {
   /** What was asked for when the program started. */
-  private record Start(boolean demo, Optional<Path> file, Optional<Path> screenshot, String view) {
+  private record Start(
+      boolean demo, boolean training, Optional<Path> file, Optional<Path> screenshot, String view) {
     static Start of(List<String> arguments) {
-      boolean demo = arguments.contains("demo");
+      boolean training = arguments.equals(List.of("training"));
+      boolean demo = training || arguments.contains("demo");
       Optional<Path> screenshot = option(arguments, "--screenshot").map(Path::of);
       String view = option(arguments, "--view").orElse(ScreenshotView.names().getFirst());
       Optional<Path> file =
           demo || arguments.size() < 2 ? Optional.empty() : Optional.of(Path.of(arguments.get(1)));
-      return new Start(demo, file, screenshot, view);
+      return new Start(demo, training, file, screenshot, view);
     }
 
     private static Optional<String> option(List<String> arguments, String name) {
@@ -99,8 +104,15 @@ public final class Main extends Application {
       opened.files().afterSettlingChanges(Platform::exit);
     });
     start.screenshot.ifPresent(file -> ScreenshotView.take(opened, start.view, file));
+    if (start.training) {
+      TrainingRun.start(opened);
+    }
     window.show();
+    shown(opened);
   }
+
+  /** Called when the window is shown and has not drawn its artboards yet; for measuring. */
+  protected void shown(MainWindow window) {}
 
   @Override
   public void stop() {

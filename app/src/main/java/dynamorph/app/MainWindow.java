@@ -56,6 +56,7 @@ import dynamorph.app.theme.LetterLayouts;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.window.CommandSearch;
 import dynamorph.app.window.HeadBar;
+import dynamorph.app.window.LatePane;
 import dynamorph.app.window.WelcomeStrip;
 import dynamorph.app.window.WindowActions;
 import dynamorph.formats.journal.Journals;
@@ -74,7 +75,6 @@ import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Point2D;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Pane;
@@ -91,20 +91,18 @@ public final class MainWindow {
   private final PictureService pictures = new PictureService();
   private final StageView stage;
   private final StylesColumn styles;
-  private final FindPane find;
-  private final FontsPane fonts;
-  private final FinishPresetsPane presets;
+  private final LatePane<FindPane> find;
+  private final LatePane<FontsPane> fonts;
   private final SpellingService spelling;
   private final CueWatch cueWatch;
   private final FilmActions films;
   private final TimelinePane timeline;
-  private final KeepPane keep;
   private final ReachWatch reach;
   private final FileActions files;
   private final JournalKeeper journal;
-  private final RecoveryPane recovery;
+  private final LatePane<RecoveryPane> recovery;
   private final VersionKeeper versionKeeper;
-  private final VersionsPane versions;
+  private final LatePane<VersionsPane> versions;
   private final Scene scene;
   private final CommandSearch search;
   private final Inspector inspector;
@@ -114,6 +112,7 @@ public final class MainWindow {
 
   public MainWindow(Workspace workspace, Dialogs dialogs, UserFolder user, Theme theme) {
     LetterLayouts.keepApart();
+    theme.dressControls();
     this.workspace = workspace;
     this.theme = theme;
     this.studio = Studio.of(workspace.project());
@@ -134,25 +133,34 @@ public final class MainWindow {
             workspace, new Journals(user.folder().resolve("journal"), InstantSource.system()));
     StatePictures states = new StatePictures(current, workspace.footageOfChecks());
     this.recovery =
-        new RecoveryPane(
-            workspace, journal, states, pictures, files::afterSettlingChanges, stage::requestFocus);
+        LatePane.showingItself(() ->
+            new RecoveryPane(
+                workspace,
+                journal,
+                states,
+                pictures,
+                files::afterSettlingChanges,
+                stage::requestFocus));
     Pane overlay = new Pane();
     overlay.setMouseTransparent(true);
     Specimens specimens = new Specimens(current, pictures);
     this.versions =
-        new VersionsPane(
-            workspace,
-            versionKeeper,
-            states,
-            specimens,
-            pictures,
-            dialogs::agrees,
-            stage::requestFocus);
-    StyleDeletionPane deletion = new StyleDeletionPane(workspace, specimens);
-    StyleImportPane styleImport = new StyleImportPane(workspace, specimens);
+        LatePane.showingItself(() ->
+            new VersionsPane(
+                workspace,
+                versionKeeper,
+                states,
+                specimens,
+                pictures,
+                dialogs::agrees,
+                stage::requestFocus));
     CardGestures cards = new CardGestures(workspace, stage, overlay);
     this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards);
     stage.setDropPlace(styles.dropPlace());
+    stage.afterNextFrame(() -> {
+      pictures.begin();
+      styles.listAll();
+    });
     Function<Supplier<Subject>, Editors> editors =
         subject ->
             new Editors(
@@ -164,12 +172,6 @@ public final class MainWindow {
                     () -> stage.themeProperty().get(),
                     user));
     this.inspector = new Inspector(workspace, editors);
-    SwatchPane swatch =
-        new SwatchPane(
-            workspace,
-            editors.apply(() -> new SelectionSubject(workspace, Cascade.of(workspace.project()))));
-    StyleDesk desk = new StyleDesk(workspace, editors);
-    this.keep = new KeepPane(workspace);
     this.search =
         new CommandSearch(
             workspace,
@@ -178,30 +180,29 @@ public final class MainWindow {
               workspace.select(List.of(layer.id()));
               stage.reveal(layer.id());
             });
-    this.find = new FindPane(workspace, stage);
+    this.find = LatePane.showingItself(() -> new FindPane(workspace, stage));
     this.spelling = new SpellingService(workspace);
     stage.setSpelling(spelling);
     SubjectFace plainFace =
-        new SubjectFace(
-            current,
-            () -> new SelectionSubject(workspace, Cascade.of(workspace.project())),
-            pictures,
-            () -> stage.themeProperty().get());
+        new SubjectFace(current, this::selected, pictures, () -> stage.themeProperty().get());
     this.cueWatch = new CueWatch(workspace, stage);
     this.films = new FilmActions(workspace, stage, dialogs, current, () -> scene().getWindow());
     this.timeline = new TimelinePane(workspace, stage, cueWatch, films);
     cards.setLanding(timeline.landing());
     this.fonts =
-        new FontsPane(
-            workspace, stage, current, new ProjectFamilies(workspace, current, plainFace, user));
-    this.presets = new FinishPresetsPane(workspace, stage, current, pictures);
+        LatePane.showingItself(() ->
+            new FontsPane(
+                workspace,
+                stage,
+                current,
+                new ProjectFamilies(workspace, current, plainFace, user)));
     registerActions();
     BorderPane frame = new BorderPane();
     frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
     frame.setLeft(styles);
     CuePane cues = new CuePane(workspace, cueWatch, films);
     this.tabs = new SideTabs(workspace, inspector, cues);
-    frame.setRight(side(desk, deletion, swatch, styleImport));
+    frame.setRight(side(editors, specimens));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
@@ -209,7 +210,8 @@ public final class MainWindow {
     this.reach = new ReachWatch(workspace, stage, current);
     ReachSources reached = new ReachSources(workspace, stage, current, pictures, reach);
     ReachStrip strip = new ReachStrip(reached);
-    stagePane.addInFront(new ReachView(reached));
+    stagePane.addInFront(
+        LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reached)));
     stagePane.addInFront(recovery);
     stagePane.addInFront(versions);
     BorderPane middle = new BorderPane(frame.getCenter());
@@ -223,45 +225,54 @@ public final class MainWindow {
     new WindowKeys(workspace, scene, stage, actions, films).install();
     workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
-    recovery.offer();
+    RecoveryPane.offer(journal, recovery::get);
   }
 
-  private StackPane side(
-      StyleDesk desk, StyleDeletionPane deletion, SwatchPane swatch, StyleImportPane styleImport) {
-    StackPane side = new StackPane(tabs, desk, keep, presets, deletion, swatch, styleImport);
+  private StackPane side(Function<Supplier<Subject>, Editors> editors, Specimens specimens) {
+    BooleanBinding free =
+        duringAttempt(attempt ->
+            switch (attempt) {
+              case Attempt.Nothing _, Attempt.Reviewing _ -> true;
+              case Attempt.StyleDraft _,
+                  Attempt.Deleting _,
+                  Attempt.Importing _,
+                  Attempt.SwatchDraft _,
+                  Attempt.KeepingStyle _ ->
+                  false;
+            });
+    BooleanBinding choosing = free.and(workspace.view().finishPresetsProperty());
+    tabs.visibleProperty().bind(free.and(choosing.not()));
+    StackPane side =
+        new StackPane(
+            tabs,
+            LatePane.during(
+                duringAttempt(attempt -> attempt.desk().isPresent()),
+                () -> new StyleDesk(workspace, editors)),
+            LatePane.during(duringAttempt(Attempt::isKeeping), () -> new KeepPane(workspace)),
+            LatePane.during(
+                choosing, () -> new FinishPresetsPane(workspace, stage, this::studio, pictures)),
+            LatePane.during(
+                duringAttempt(attempt -> attempt.deletion().isPresent()),
+                () -> new StyleDeletionPane(workspace, specimens)),
+            LatePane.during(
+                duringAttempt(attempt -> attempt.swatch().isPresent()),
+                () -> new SwatchPane(workspace, editors.apply(this::selected))),
+            LatePane.during(
+                duringAttempt(attempt -> attempt.styleImport().isPresent()),
+                () -> new StyleImportPane(workspace, specimens)));
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
-    showDuring(desk, attempt -> attempt.desk().isPresent());
-    showDuring(deletion, attempt -> attempt.deletion().isPresent());
-    showDuring(swatch, attempt -> attempt.swatch().isPresent());
-    showDuring(styleImport, attempt -> attempt.styleImport().isPresent());
-    showDuring(keep, Attempt::isKeeping);
-    BooleanBinding free =
-        Bindings.createBooleanBinding(
-            () ->
-                switch (workspace.attempts().present()) {
-                  case Attempt.Nothing _, Attempt.Reviewing _ -> true;
-                  case Attempt.StyleDraft _,
-                      Attempt.Deleting _,
-                      Attempt.Importing _,
-                      Attempt.SwatchDraft _,
-                      Attempt.KeepingStyle _ ->
-                      false;
-                },
-            workspace.attempts().presentProperty());
-    BooleanBinding choosing = free.and(workspace.view().finishPresetsProperty());
-    presets.visibleProperty().bind(choosing);
-    tabs.visibleProperty().bind(free.and(choosing.not()));
     return side;
   }
 
-  private void showDuring(Node pane, Predicate<Attempt> wanted) {
-    pane.visibleProperty()
-        .bind(
-            Bindings.createBooleanBinding(
-                () -> wanted.test(workspace.attempts().present()),
-                workspace.attempts().presentProperty()));
+  private BooleanBinding duringAttempt(Predicate<Attempt> wanted) {
+    return Bindings.createBooleanBinding(
+        () -> wanted.test(workspace.attempts().present()), workspace.attempts().presentProperty());
+  }
+
+  private SelectionSubject selected() {
+    return new SelectionSubject(workspace, Cascade.of(workspace.project()));
   }
 
   /** The fonts, typesetter and painters of the project that is open. */
@@ -314,16 +325,8 @@ public final class MainWindow {
     };
   }
 
-  public FindPane find() {
-    return find;
-  }
-
-  FinishPresetsPane presets() {
-    return presets;
-  }
-
-  public FontsPane fonts() {
-    return fonts;
+  FindPane find() {
+    return find.get();
   }
 
   public SpellingService spelling() {
@@ -348,7 +351,11 @@ public final class MainWindow {
 
   /** Whether everything that is drawn beside the interface thread shows. */
   public boolean isUpToDate() {
-    return stage.isUpToDate() && pictures.isIdle() && reach.isIdle() && cueWatch.isIdle();
+    return stage.isUpToDate()
+        && styles.isWhole()
+        && pictures.isIdle()
+        && reach.isIdle()
+        && cueWatch.isIdle();
   }
 
   public Workspace workspace() {
@@ -379,18 +386,19 @@ public final class MainWindow {
     stage.onDropped(arriving(layers));
     films.register(actions, when);
     files.register(actions);
-    actions.add("project.recovered-work", "", recovery::open);
-    actions.add("project.versions", "", versions::open);
+    actions.add("project.recovered-work", "", () -> recovery.get().open());
+    actions.add("project.versions", "", () -> versions.get().open());
     new ArtboardActions(workspace, files, () -> scene.getWindow()).register(actions);
     window.registerHistory(actions);
     layers.register(actions, when, () -> scene.getWindow());
     finish.register(actions, when);
     new StyleActions(workspace, styles, stage::requestFocus).register(actions, when);
-    actions.add("styles.finish-presets", "F10", presets::open);
+    actions.add(
+        "styles.finish-presets", "F10", () -> workspace.view().finishPresetsProperty().set(true));
     new TextActions(workspace, stage, spelling, this::studio, this::askForRuby)
         .register(actions, when);
-    actions.add("text.find", "Shortcut+F", find::open);
-    actions.add("text.fonts", "", fonts::open);
+    actions.add("text.find", "Shortcut+F", () -> find.get().open());
+    actions.add("text.fonts", "", () -> fonts.get().open());
     new StageActions(stage, workspace.view()).register(actions);
     window.register(actions);
   }

@@ -288,7 +288,7 @@ final class ScreenshotView {
         main,
         () -> {
           main.stage().fitSelection();
-          main.presets().open();
+          main.workspace().view().finishPresetsProperty().set(true);
           if (main.scene().lookup("#preset-comic") instanceof javafx.scene.Node card) {
             javafx.application.Platform.runLater(card::requestFocus);
           }

@@ -2,6 +2,11 @@ package dynamorph.cli;
 
 import dynamorph.cli.message.Messages;
 import java.io.PrintWriter;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.HelpCommand;
@@ -13,31 +18,6 @@ import picocli.CommandLine.HelpCommand;
     description = "${bundle:dynamorph.one-look-for-text-kept-as}",
     mixinStandardHelpOptions = true,
     version = "${bundle:dynamorph.dynamorph-0-1-0}",
-    subcommands = {
-      InfoCommand.class,
-      ResolveCommand.class,
-      RenderCommand.class,
-      SetCommand.class,
-      ApplyCommand.class,
-      ReachCommand.class,
-      FollowCommand.class,
-      StampCommand.class,
-      DropCommand.class,
-      SaveIntoCommand.class,
-      DetachCommand.class,
-      DeriveCommand.class,
-      MergeCommand.class,
-      DeleteCommand.class,
-      ValidateCommand.class,
-      CaptionsCommand.class,
-      TitlesCommand.class,
-      CheckCommand.class,
-      TypesetCommand.class,
-      SpecimenCommand.class,
-      FontsCommand.class,
-      DemoCommand.class,
-      HelpCommand.class
-    },
     footer = {
       "",
       "${bundle:dynamorph.without-a-command-or-with-demo}",
@@ -47,6 +27,41 @@ public final class Dynamorph implements Runnable {
   /** The exit code of a command that could not do its work. */
   public static final int FAILED = 1;
 
+  private static final String HELP = "help";
+
+  /** All commands by their names, in the order in which help lists them. */
+  static final Map<String, Supplier<Object>> COMMANDS = commands();
+
+  private static Map<String, Supplier<Object>> commands() {
+    Map<String, Supplier<Object>> commands = new LinkedHashMap<>();
+    commands.put("info", InfoCommand::new);
+    commands.put("resolve", ResolveCommand::new);
+    commands.put("render", RenderCommand::new);
+    commands.put("set", SetCommand::new);
+    commands.put("apply", ApplyCommand::new);
+    commands.put("reach", ReachCommand::new);
+    commands.put("follow", FollowCommand::new);
+    commands.put("stamp", StampCommand::new);
+    commands.put("drop", DropCommand::new);
+    commands.put("save-into", SaveIntoCommand::new);
+    commands.put("detach", DetachCommand::new);
+    commands.put("derive", DeriveCommand::new);
+    commands.put("merge", MergeCommand::new);
+    commands.put("delete", DeleteCommand::new);
+    commands.put("validate", ValidateCommand::new);
+    commands.put("captions", CaptionsCommand::new);
+    commands.put("titles", TitlesCommand::new);
+    commands.put("check", CheckCommand::new);
+    commands.put("typeset", TypesetCommand::new);
+    commands.put("specimen", SpecimenCommand::new);
+    commands.put("fonts", FontsCommand::new);
+    commands.put("demo", DemoCommand::new);
+    // a reference to the constructor cannot be kept for later starts, as the class is of an old
+    // kind
+    commands.put(HELP, () -> new HelpCommand());
+    return commands;
+  }
+
   @Override
   public void run() {
     CommandLine.usage(this, System.out);
@@ -54,13 +69,24 @@ public final class Dynamorph implements Runnable {
 
   /** Runs a command; its words go to the streams given. Returns the exit code. */
   public static int run(PrintWriter out, PrintWriter err, String... arguments) {
-    CommandLine line =
-        new CommandLine(new Dynamorph())
-            .setOut(out)
-            .setErr(err)
-            .setCaseInsensitiveEnumValuesAllowed(true)
-            .setExecutionExceptionHandler((failure, command, _) -> told(failure, command))
-            .setParameterExceptionHandler((failure, _) -> told(failure, failure.getCommandLine()));
+    CommandLine line = new CommandLine(new Dynamorph());
+    // reading the options of every command takes longer than most commands themselves
+    Optional<String> only =
+        Stream.of(arguments)
+            .limit(1)
+            .filter(COMMANDS::containsKey)
+            .filter(name -> !name.equals(HELP))
+            .findFirst();
+    COMMANDS.forEach((name, command) -> {
+      if (only.isEmpty() || only.get().equals(name)) {
+        line.addSubcommand(name, command.get());
+      }
+    });
+    line.setOut(out)
+        .setErr(err)
+        .setCaseInsensitiveEnumValuesAllowed(true)
+        .setExecutionExceptionHandler((failure, command, _) -> told(failure, command))
+        .setParameterExceptionHandler((failure, _) -> told(failure, failure.getCommandLine()));
     return line.execute(arguments);
   }
 

@@ -26,11 +26,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -319,30 +321,17 @@ class CommandsTest {
     assertThat(answer.out()).isEmpty();
   }
 
+  static Stream<String> commands() {
+    return Dynamorph.COMMANDS.keySet().stream().filter(name -> !name.equals("help"));
+  }
+
   @ParameterizedTest
-  @ValueSource(
-      strings = {
-        "info",
-        "resolve",
-        "render",
-        "set",
-        "apply",
-        "validate",
-        "demo",
-        "reach",
-        "follow",
-        "stamp",
-        "drop",
-        "save-into",
-        "detach",
-        "derive",
-        "merge",
-        "delete"
-      })
+  @MethodSource("commands")
   void everyCommandExplainsItself(String command) {
     Answer answer = run(command, "--help");
     assertThat(answer.code()).isZero();
     assertThat(answer.out()).contains("Usage: dynamorph " + command);
+    assertThat(run("--help").out()).as("all are listed").contains("\n  " + command + " ");
   }
 
   @Test

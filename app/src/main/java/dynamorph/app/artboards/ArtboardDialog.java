@@ -1,6 +1,7 @@
 package dynamorph.app.artboards;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -25,7 +26,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Dialog;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.stage.Window;
 
@@ -93,7 +93,7 @@ public final class ArtboardDialog {
     grid.addRow(3, new Label(Messages.of("artboard-dialog.background")), colour);
     grid.addRow(4, new Label(Messages.of("artboard-dialog.base-style")), base);
     GridPane.setColumnSpan(base, 2);
-    base.setTooltip(new Tooltip(Messages.of("artboard-dialog.the-style-of-plain-text-on")));
+    Tips.on(base, Messages.of("artboard-dialog.the-style-of-plain-text-on"));
     boolean isNew = workspace.project().artboard(start.id()).isEmpty();
     propose(start, isNew);
     for (TextField side : List.of(width, height)) {

@@ -22,7 +22,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.PixelWriter;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyEvent;
@@ -142,7 +141,7 @@ final class ColourPicker {
     square.getStyleClass().add("colour-chip");
     Button choose = new Button("", square);
     choose.getStyleClass().add("swatch-button");
-    choose.setTooltip(new Tooltip(help + " " + colour));
+    Tips.on(choose, help + " " + colour);
     choose.setAccessibleText(help);
     choose.setOnAction(_ -> work.run());
     return choose;
@@ -160,7 +159,7 @@ final class ColourPicker {
       ToggleButton choose = new ToggleButton(one.label());
       choose.setToggleGroup(group);
       choose.setId("space-" + one.name().toLowerCase(java.util.Locale.ROOT));
-      choose.setTooltip(new Tooltip(one.help()));
+      Tips.on(choose, one.help());
       choose.setSelected(one == space);
       choose.setMaxWidth(Double.MAX_VALUE);
       choose.setOnAction(_ -> {
@@ -262,7 +261,7 @@ final class ColourPicker {
       numbers.add(number);
       row.getChildren().add(number);
     }
-    numbers.get(3).setTooltip(new Tooltip(Messages.of("colour-picker.opacity-in-percent")));
+    Tips.on(numbers.get(3), Messages.of("colour-picker.opacity-in-percent"));
     numbers.get(3).setAccessibleText(Messages.of("colour-picker.opacity-in-percent"));
     return row;
   }
@@ -293,7 +292,7 @@ final class ColourPicker {
   private Node writtenRow(Node below) {
     written.setId("colour-written");
     written.setAccessibleText(Messages.of("colour-picker.colour-as-rrggbb-a-css-name"));
-    written.setTooltip(new Tooltip(Messages.of("colour-picker.rrggbb-a-css-name-rgb-hsb")));
+    Tips.on(written, Messages.of("colour-picker.rrggbb-a-css-name-rgb-hsb"));
     written.setOnAction(_ -> {
       try {
         take(ColourText.parse(written.getText()), new Object());
@@ -370,7 +369,7 @@ final class ColourPicker {
     List<String> names = space.names();
     for (int index = 0; index < 3; index++) {
       numbers.get(index).setText(Numbers.format(parts[index], space.places(index)));
-      numbers.get(index).setTooltip(new Tooltip(names.get(index)));
+      Tips.on(numbers.get(index), names.get(index));
       numbers.get(index).setAccessibleText(names.get(index));
     }
     numbers.get(3).setText(Numbers.format(current.alpha() / 2.55, 0) + " %");

@@ -11,7 +11,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -53,7 +52,7 @@ public final class Controls {
   public static Button icon(Feather code, String help, Runnable work) {
     Button button = new Button("", new FontIcon(code));
     button.getStyleClass().add("icon-button");
-    button.setTooltip(new Tooltip(help));
+    Tips.on(button, help);
     button.setAccessibleText(help);
     button.setOnAction(_ -> work.run());
     return button;

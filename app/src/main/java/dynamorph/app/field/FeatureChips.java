@@ -14,7 +14,6 @@ import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.VBox;
 
@@ -96,7 +95,7 @@ public final class FeatureChips<T> implements ValueEditor<T> {
     chip.setId("feature-" + tag);
     chip.setMaxWidth(Double.MAX_VALUE);
     chip.setSelected(isOn.apply(value, tag));
-    chip.setTooltip(new Tooltip(name + " (" + tag + ")"));
+    Tips.on(chip, name + " (" + tag + ")");
     chip.setAccessibleText(name);
     ImageView preview = new ImageView();
     preview.setFitWidth(PREVIEW_WIDTH);

@@ -23,7 +23,6 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -196,7 +195,7 @@ public final class FontChooser {
   private static ToggleButton chip(String name, String help) {
     ToggleButton chip = new ToggleButton(name);
     chip.getStyleClass().add("fold-chip");
-    chip.setTooltip(new Tooltip(help));
+    Tips.on(chip, help);
     return chip;
   }
 
@@ -297,7 +296,7 @@ public final class FontChooser {
       name.getStyleClass().add("quiet");
       star.getStyleClass().add("star");
       star.setFocusTraversable(false);
-      star.setTooltip(new Tooltip(Messages.of("font-chooser.mark-this-family")));
+      Tips.on(star, Messages.of("font-chooser.mark-this-family"));
       star.setOnAction(_ -> families.favour(getItem().name(), star.isSelected()));
       row.setCenter(new VBox(picture, name));
       row.setRight(star);

@@ -3,6 +3,7 @@ package dynamorph.app.film;
 import static java.util.Objects.requireNonNull;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.cues.CueWatch;
 import dynamorph.app.film.lanes.TrackLanes;
@@ -28,7 +29,6 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -62,7 +62,7 @@ final class TransportBar extends VBox {
     Button play = new Button(Messages.of("transport-bar.play"));
     play.getStyleClass().add("play");
     play.setId("play");
-    play.setTooltip(new Tooltip(Messages.of("transport-bar.play-or-pause-space")));
+    Tips.on(play, Messages.of("transport-bar.play-or-pause-space"));
     play.setFocusTraversable(false);
     play.setOnAction(_ -> actions.playOrPause());
     playback
@@ -73,14 +73,14 @@ final class TransportBar extends VBox {
     ToggleButton loop = new ToggleButton("", new FontIcon(Feather.REPEAT));
     loop.getStyleClass().add("icon-button");
     loop.setId("loop");
-    loop.setTooltip(new Tooltip(Messages.of("transport-bar.loop-the-selection-else-the-whole")));
+    Tips.on(loop, Messages.of("transport-bar.loop-the-selection-else-the-whole"));
     loop.setFocusTraversable(false);
     loop.setOnAction(_ -> actions.loop(loop.isSelected()));
     playback.loopProperty().addListener((_, _, now) -> loop.setSelected(now.isPresent()));
     code.setId("timecode");
     code.getStyleClass().add("timecode");
     code.setPrefColumnCount(9);
-    code.setTooltip(new Tooltip(Messages.of("transport-bar.playhead-type-a-timecode-to-go")));
+    Tips.on(code, Messages.of("transport-bar.playhead-type-a-timecode-to-go"));
     code.setOnAction(_ -> goTo());
     code.focusedProperty()
         .addListener((_, _, focused) -> {
@@ -211,9 +211,9 @@ final class TransportBar extends VBox {
           if (!code.isFocused() || playback.playingProperty().get()) {
             code.setText(line.codeAt(playback.playheadProperty().get()));
           }
-          code.getTooltip()
-              .setText(
-                  Messages.of("transport-bar.playhead-at-type-a-timecode-to", line.rate().words()));
+          Tips.on(
+              code,
+              Messages.of("transport-bar.playhead-at-type-a-timecode-to", line.rate().words()));
           rate.setText(
               Messages.of(
                   "transport-bar.s",
@@ -283,7 +283,7 @@ final class TransportBar extends VBox {
     kinds.getStyleClass().add("problem-menu");
     kinds.setId("cue-problems");
     kinds.setMinWidth(90);
-    next.setTooltip(new Tooltip(Messages.of("transport-bar.go-to-the-next-cue-with")));
+    Tips.on(next, Messages.of("transport-bar.go-to-the-next-cue-with"));
     next.setMinWidth(Region.USE_PREF_SIZE);
     next.setOnAction(_ -> actions.fixes().toProblem(shownCues));
     fix.setId("fix-cues");

@@ -1,6 +1,7 @@
 package dynamorph.app.finish;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.PropertyCell;
 import dynamorph.app.property.Subject;
@@ -20,7 +21,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -81,7 +81,7 @@ final class CoatHeads {
       at.consume();
     });
     name.setCursor(Cursor.OPEN_HAND);
-    name.setTooltip(new Tooltip(Messages.of("finish-editor.drag-to-another-place-or-alt")));
+    Tips.on(name, Messages.of("finish-editor.drag-to-another-place-or-alt"));
     name.setOnMousePressed(_ -> row.requestFocus());
     name.setOnMouseDragged(at -> drag.show(coat, at.getSceneY()));
     name.setOnMouseReleased(at -> drag.drop(coat, at.getSceneY()));
@@ -101,7 +101,7 @@ final class CoatHeads {
     picture.prefWidthProperty().bind(chip.widthProperty().subtract(6));
     chip.getStyleClass().add("gradient-chip");
     chip.setId(coat.toString().replace('/', '-') + "-gradient");
-    chip.setTooltip(new Tooltip(Messages.of("finish-editor.edit-the-stops")));
+    Tips.on(chip, Messages.of("finish-editor.edit-the-stops"));
     chip.setAccessibleText(Messages.of("finish-editor.stops-of-the-gradient"));
     chip.setOnAction(_ -> {
       editor.open(coat);
@@ -162,11 +162,11 @@ final class CoatHeads {
         new FontIcon(editor.isOpen(address) ? Feather.CHEVRON_DOWN : Feather.CHEVRON_RIGHT);
     Button button = new Button("", arrow);
     button.getStyleClass().add("icon-button");
-    button.setTooltip(
-        new Tooltip(
-            editor.isOpen(address)
-                ? Messages.of("finish-editor.fold-the-details")
-                : Messages.of("finish-editor.show-the-details")));
+    Tips.on(
+        button,
+        editor.isOpen(address)
+            ? Messages.of("finish-editor.fold-the-details")
+            : Messages.of("finish-editor.show-the-details"));
     button.setAccessibleText(Messages.of("finish-editor.details-of", address));
     button.setOnAction(_ -> editor.toggle(address));
     return button;
@@ -176,7 +176,7 @@ final class CoatHeads {
     FontIcon icon = new FontIcon(Feather.EYE);
     ToggleButton eye = new ToggleButton("", icon);
     eye.getStyleClass().add("icon-button");
-    eye.setTooltip(new Tooltip(Messages.of("finish-editor.shown-or-hidden")));
+    Tips.on(eye, Messages.of("finish-editor.shown-or-hidden"));
     eye.setAccessibleText(Messages.of("finish-editor.show", shown.address()));
     eye.setOnAction(
         _ -> subject.get().set(PropertySet.EMPTY.with(shown, eye.isSelected()), Optional.empty()));

@@ -1,6 +1,7 @@
 package dynamorph.app.finish;
 
 import dynamorph.app.field.Editors;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.PropertyCell;
 import dynamorph.app.property.Subject;
@@ -27,7 +28,6 @@ import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -112,7 +112,7 @@ public final class FinishEditor extends VBox {
   private static Hyperlink adder(String label, String id, String help, Runnable work) {
     Hyperlink link = new Hyperlink(label);
     link.setId(id);
-    link.setTooltip(new Tooltip(help));
+    Tips.on(link, help);
     link.setOnAction(_ -> work.run());
     return link;
   }
@@ -327,7 +327,7 @@ public final class FinishEditor extends VBox {
     MenuButton menu = new MenuButton(Messages.of("finish-editor.effect"));
     menu.setId(id);
     menu.getStyleClass().add("quiet-menu");
-    menu.setTooltip(new Tooltip(Messages.of("finish-editor.add-a-shadow-a-glow-a")));
+    Tips.on(menu, Messages.of("finish-editor.add-a-shadow-a-glow-a"));
     for (EffectKind kind : EffectKind.values()) {
       MenuItem item = new MenuItem(FinishRows.name(kind));
       item.setId(id + "-" + kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
@@ -392,7 +392,7 @@ public final class FinishEditor extends VBox {
     }
     PropertyCell<?> other = second == null ? null : cell(second);
     Label words = new Label(label);
-    words.setTooltip(new Tooltip(Messages.of("finish-editor.drag-sideways-to-nudge-double-click")));
+    Tips.on(words, Messages.of("finish-editor.drag-sideways-to-nudge-double-click"));
     one.nudgeBy(words);
     words.addEventHandler(
         MouseEvent.MOUSE_CLICKED,

@@ -2,6 +2,7 @@ package dynamorph.app.finish;
 
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
@@ -29,7 +30,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -82,11 +82,6 @@ public final class FinishPresetsPane extends VBox {
         });
   }
 
-  /** Opens the list. */
-  public void open() {
-    workspace.view().finishPresetsProperty().set(true);
-  }
-
   private void close() {
     workspace.endPreview();
     workspace.view().finishPresetsProperty().set(false);
@@ -123,7 +118,7 @@ public final class FinishPresetsPane extends VBox {
     card.setContentDisplay(ContentDisplay.TOP);
     card.setPrefWidth(CARD_WIDTH);
     card.getStyleClass().add("preset-card");
-    card.setTooltip(new Tooltip(finish.note()));
+    Tips.on(card, finish.note());
     card.setAccessibleText(finish.name() + ": " + finish.note());
     card.setOnAction(_ -> apply(finish));
     card.setOnMouseEntered(_ -> tryOn(finish));

@@ -1,6 +1,7 @@
 package dynamorph.app.finish;
 
 import dynamorph.app.field.NumberText;
+import dynamorph.app.field.Tips;
 import dynamorph.app.field.ValueEditor;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
@@ -11,7 +12,6 @@ import dynamorph.model.value.Length;
 import dynamorph.model.value.Numbers;
 import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.scene.control.Tooltip;
 
 /**
  * The offset of a shadow told as an angle and a distance: 0 degrees is to the right, 90 downwards.
@@ -31,10 +31,10 @@ final class ShadowDirection {
     this.effect = effect;
     angle = new NumberText<>(values(" \u00b0", 1, -3600), sink(true));
     angle.setId("cast-angle");
-    angle.setTooltip(new Tooltip(Messages.of("shadow-direction.where-the-shadow-falls-0-is")));
+    Tips.on(angle, Messages.of("shadow-direction.where-the-shadow-falls-0-is"));
     distance = new NumberText<>(values("", 0.01, 0), sink(false));
     distance.setId("cast-distance");
-    distance.setTooltip(new Tooltip(Messages.of("shadow-direction.how-far-it-falls-in-the")));
+    Tips.on(distance, Messages.of("shadow-direction.how-far-it-falls-in-the"));
   }
 
   NumberText<Double> angle() {

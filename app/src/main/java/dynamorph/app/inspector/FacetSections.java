@@ -2,6 +2,7 @@ package dynamorph.app.inspector;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
+import dynamorph.app.field.Tips;
 import dynamorph.app.finish.FinishEditor;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.PropertyCell;
@@ -30,7 +31,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
@@ -238,7 +238,7 @@ public final class FacetSections extends VBox {
 
   private Row addRow(GridPane grid, int row, Pair pair) {
     Label label = Controls.rowLabel(pair.label);
-    label.setTooltip(new Tooltip(pair.first.help()));
+    Tips.on(label, pair.first.help());
     PropertyCell<?> first = cell(pair.first.key());
     first.nudgeBy(label);
     grid.add(label, 0, row);

@@ -1,6 +1,7 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Editors;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
 import dynamorph.app.session.Workspace;
@@ -37,23 +38,21 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 /** What the selection is made of: the styles it follows, its local changes, and every value. */
 public final class Inspector extends VBox {
   private final Workspace workspace;
-  private final FacetSections sections;
-  private final ShapeSection figures;
-  private final TimingSection timing;
-  private final RubySection ruby;
+  private final Supplier<Parts> make;
+  private @Nullable Parts parts;
   private final Label title = new Label();
   private final Label names = new Label();
   private final FlowPane chips = new FlowPane(6, 4);
@@ -72,16 +71,19 @@ public final class Inspector extends VBox {
     this.workspace = workspace;
     this.cascade = Cascade.of(workspace.project());
     this.subject = new SelectionSubject(workspace, cascade);
-    this.sections = new FacetSections(workspace, editors.apply(() -> subject), () -> subject);
+    this.make =
+        () ->
+            new Parts(
+                new TimingSection(workspace),
+                new RubySection(workspace, this::backToTheStage),
+                new ShapeSection(workspace),
+                new FacetSections(workspace, editors.apply(() -> subject), () -> subject));
     getStyleClass().add("inspector");
     setId("inspector");
     title.getStyleClass().add("section-title");
     names.getStyleClass().add("quiet");
     head = head();
-    figures = new ShapeSection(workspace);
-    timing = new TimingSection(workspace);
-    ruby = new RubySection(workspace, this::backToTheStage);
-    scroll = new ScrollPane(new VBox(timing, ruby, figures, sections));
+    scroll = new ScrollPane();
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -94,7 +96,29 @@ public final class Inspector extends VBox {
 
   /** Goes to where it is said how the selected letters are read; whether letters are selected. */
   public boolean askForRuby() {
-    return ruby.ask();
+    return parts().ruby.ask();
+  }
+
+  /** What is shown of a selection: hundreds of controls, made when something is selected first. */
+  private record Parts(
+      TimingSection timing, RubySection ruby, ShapeSection figures, FacetSections sections) {
+    void update(List<Layer> layers) {
+      timing.update(layers);
+      ruby.update();
+      figures.update(layers);
+      sections.forWords(layers.stream().anyMatch(Layer::isText));
+      sections.update();
+    }
+  }
+
+  private Parts parts() {
+    Parts made = parts;
+    if (made == null) {
+      made = make.get();
+      parts = made;
+      scroll.setContent(new VBox(made.timing, made.ruby, made.figures, made.sections));
+    }
+    return made;
   }
 
   private VBox head() {
@@ -132,7 +156,7 @@ public final class Inspector extends VBox {
     more.setId("local-more");
     more.getStyleClass().add("quiet-menu");
     more.setAccessibleText(Messages.of("inspector.more-about-local-changes"));
-    more.setTooltip(new Tooltip(Messages.of("inspector.more-about-local-changes")));
+    Tips.on(more, Messages.of("inspector.more-about-local-changes"));
     for (Facet facet : Facet.values()) {
       more.getItems()
           .add(
@@ -190,11 +214,7 @@ public final class Inspector extends VBox {
     empty.setManaged(!any);
     if (any) {
       updateHead(layers);
-      timing.update(layers);
-      ruby.update();
-      figures.update(layers);
-      sections.forWords(layers.stream().anyMatch(Layer::isText));
-      sections.update();
+      parts().update(layers);
     }
   }
 
@@ -203,10 +223,7 @@ public final class Inspector extends VBox {
     title.setText(words ? Messages.of("inspector.words-in-1-text") : counted(layers));
     List<Layer> named = layers.stream().limit(6).toList();
     names.setText(named.stream().map(Layer::name).collect(Collectors.joining(", ")));
-    names.setTooltip(
-        named.isEmpty()
-            ? null
-            : new Tooltip(named.stream().map(this::place).collect(Collectors.joining("\n"))));
+    Tips.on(names, named.stream().map(this::place).collect(Collectors.joining("\n")));
     updateChips(layers);
     int local = layers.stream().mapToInt(LocalChanges::count).sum();
     localCount.setText(Messages.of("count.local-change", local));

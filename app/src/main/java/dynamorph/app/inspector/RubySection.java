@@ -1,6 +1,7 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
@@ -13,7 +14,6 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -61,7 +61,7 @@ final class RubySection extends VBox {
     setSpacing(2);
     field.setId("ruby");
     field.setAccessibleText(Messages.of("ruby-section.ruby-over-the-selected-letters"));
-    field.setTooltip(new Tooltip(Messages.of("ruby-section.how-the-letters-are-read-set")));
+    Tips.on(field, Messages.of("ruby-section.how-the-letters-are-read-set"));
     field.setPromptText(Messages.of("ruby-section.how-it-is-read"));
     Label words = Controls.rowLabel(Messages.of("ruby-section.ruby"));
     words.setMinWidth(LABEL_WIDTH);

@@ -1,6 +1,7 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -17,7 +18,6 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -128,7 +128,7 @@ final class ShapeSection extends VBox {
   private TextField field(String id, String shown, String help, Function<String, Shape> reader) {
     TextField field = new TextField(shown);
     field.setId(id);
-    field.setTooltip(new Tooltip(help));
+    Tips.on(field, help);
     field.setAccessibleText(help);
     Runnable take =
         () -> {

@@ -1,6 +1,7 @@
 package dynamorph.app.inspector;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -23,7 +24,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -150,7 +150,7 @@ final class TimingSection extends VBox {
   private static TextField field(String id, String help) {
     TextField field = new TextField();
     field.setId(id);
-    field.setTooltip(new Tooltip(help));
+    Tips.on(field, help);
     field.setAccessibleText(help);
     field.setPrefColumnCount(8);
     return field;

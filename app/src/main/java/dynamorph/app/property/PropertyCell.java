@@ -2,6 +2,7 @@ package dynamorph.app.property;
 
 import dynamorph.app.field.Editors;
 import dynamorph.app.field.NumberText;
+import dynamorph.app.field.Tips;
 import dynamorph.app.field.ValueEditor;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
@@ -15,7 +16,6 @@ import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Control;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -31,7 +31,6 @@ public final class PropertyCell<T> extends HBox {
   private final PropertyKey<T> key;
   private final ValueEditor<T> editor;
   private final Button mark = new Button();
-  private final Tooltip markTip = new Tooltip();
 
   public PropertyCell(
       PropertyKey<T> key, Editors editors, Supplier<Subject> subject, Workspace workspace) {
@@ -54,13 +53,12 @@ public final class PropertyCell<T> extends HBox {
             });
     getStyleClass().add("property-cell");
     mark.getStyleClass().add("source-mark");
-    mark.setTooltip(markTip);
     mark.setFocusTraversable(false);
     mark.setOnAction(_ -> TracePopup.show(mark, workspace, subject.get(), key));
     Node node = editor.node();
     node.setId(key.path().replace('/', '-'));
     if (node instanceof Control control) {
-      control.setTooltip(new Tooltip(key.property().help()));
+      Tips.on(control, key.property().help());
     }
     mark.setId("mark-" + key.path().replace('/', '-'));
     node.setAccessibleText(key.property().label());
@@ -76,7 +74,7 @@ public final class PropertyCell<T> extends HBox {
     Subject.Mark where = subject.mark(key);
     mark.pseudoClassStateChanged(STYLE, where == Subject.Mark.STYLE);
     mark.pseudoClassStateChanged(LOCAL, where == Subject.Mark.LOCAL);
-    markTip.setText(Messages.of("property-cell.click-to-trace-it", subject.origin(key)));
+    Tips.on(mark, Messages.of("property-cell.click-to-trace-it", subject.origin(key)));
     mark.setAccessibleText(key.property().label() + ": " + subject.origin(key));
     editor.show(subject.shown(key));
   }

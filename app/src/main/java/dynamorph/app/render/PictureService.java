@@ -3,10 +3,13 @@ package dynamorph.app.render;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.paint.Pixels;
+import java.time.Duration;
 import java.util.Map;
 import java.util.WeakHashMap;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import javafx.application.Platform;
@@ -22,6 +25,9 @@ import org.slf4j.LoggerFactory;
 public final class PictureService implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(PictureService.class);
 
+  /** How long small pictures wait for the first large one. */
+  private static final Duration LONGEST_WAIT = Duration.ofSeconds(3);
+
   /** Pictures kept: some screens full of them. */
   private static final int KEPT = 2000;
 
@@ -30,6 +36,24 @@ public final class PictureService implements AutoCloseable {
   private final Cache<Object, Image> known = Caffeine.newBuilder().maximumSize(KEPT).build();
   private final Map<ImageView, Object> wanted = new WeakHashMap<>();
   private final AtomicInteger pending = new AtomicInteger();
+  private final CountDownLatch begun = new CountDownLatch(1);
+
+  public PictureService() {
+    worker.execute(() -> {
+      try {
+        if (!begun.await(LONGEST_WAIT.toMillis(), TimeUnit.MILLISECONDS)) {
+          LOG.debug("small pictures are drawn before the first large one");
+        }
+      } catch (InterruptedException closed) {
+        Thread.currentThread().interrupt();
+      }
+    });
+  }
+
+  /** Begins to draw: what the window is opened for comes first, and has the processors alone. */
+  public void begin() {
+    begun.countDown();
+  }
 
   /**
    * Puts a picture into a view: at once if it is known, else when it is drawn, unless something

@@ -57,8 +57,14 @@ public final class Attempts {
     return present.get();
   }
 
+  /** Calls with a part of what is being tried now, and each time that part becomes another. */
+  public <T> void follow(Function<Attempt, T> part, Consumer<T> then) {
+    then.accept(part.apply(present()));
+    onChange(part, then);
+  }
+
   /** Calls with a part of what is being tried, each time that part becomes another. */
-  public <T> void onChange(Function<Attempt, T> part, Consumer<T> then) {
+  <T> void onChange(Function<Attempt, T> part, Consumer<T> then) {
     present.addListener((_, before, now) -> {
       T is = part.apply(now);
       if (!part.apply(before).equals(is)) {

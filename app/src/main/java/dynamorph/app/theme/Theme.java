@@ -76,12 +76,17 @@ public enum Theme {
     }
   }
 
-  /** Dresses a window. */
-  public void dress(Scene scene) {
+  /** Dresses the controls; before the first of them, or the toolkit reads its own theme first. */
+  public void dressControls() {
     Application.setUserAgentStylesheet(
         this == CHALK
             ? new PrimerLight().getUserAgentStylesheet()
             : new PrimerDark().getUserAgentStylesheet());
+  }
+
+  /** Dresses a window. */
+  public void dress(Scene scene) {
+    dressControls();
     scene.getStylesheets().setAll(resource(sheet), resource("dynamorph.css"));
   }
 

@@ -1,6 +1,7 @@
 package dynamorph.app.window;
 
 import dynamorph.app.action.Actions;
+import dynamorph.app.field.Tips;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
@@ -17,7 +18,6 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -125,14 +125,16 @@ public final class HeadBar extends HBox {
     var desk = workspace.attempts().present().desk();
     undo.setDisable(desk.map(open -> !open.canUndo()).orElse(!history.canUndo()));
     redo.setDisable(desk.map(open -> !open.canRedo()).orElse(!history.canRedo()));
-    undo.setTooltip(
+    Tips.on(
+        undo,
         tip(
             Messages.of("common.undo"),
             desk.isPresent()
                 ? Optional.of(Messages.of("head-bar.last-change-on-the-desk"))
                 : history.undoLabel(),
             "Ctrl+Z"));
-    redo.setTooltip(
+    Tips.on(
+        redo,
         tip(
             Messages.of("head-bar.redo"),
             desk.isPresent()
@@ -141,8 +143,8 @@ public final class HeadBar extends HBox {
             "Ctrl+Shift+Z"));
   }
 
-  private static Tooltip tip(String verb, Optional<String> step, String shortcut) {
-    return new Tooltip(verb + step.map(label -> " " + label).orElse("") + "  " + shortcut);
+  private static String tip(String verb, Optional<String> step, String shortcut) {
+    return verb + step.map(label -> " " + label).orElse("") + "  " + shortcut;
   }
 
   private void fillProjectMenu() {

@@ -12,10 +12,12 @@ import javafx.event.Event;
 import javafx.event.EventHandler;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
+import javafx.stage.Window;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -185,5 +187,29 @@ class ViewsJourneyTest extends JourneyTest {
     driver.settle();
     assertThat(driver.layer("label-3-title").follows())
         .containsExactly(new StyleId("label-title"), TAG);
+  }
+
+  @Test
+  void aControlSaysWhatItIsForWhereThePointerRests() {
+    driver.pressText("label-3-title");
+    driver.robot().moveTo("#new-style");
+    driver.waitFor("the tip shows", () -> tip().equals("New empty style"));
+    driver.robot().moveTo("#keep-look");
+    driver.waitFor("the next tip takes its place", () -> tip().startsWith("Keep the look"));
+    driver.robot().moveTo("#stage");
+    driver.waitFor("the tip goes with the pointer", () -> tip().isEmpty());
+    driver.robot().moveTo("#new-style");
+    driver.waitFor("the tip shows again", () -> tip().equals("New empty style"));
+    driver.robot().clickOn("#new-style");
+    driver.waitFor("a click ends it", () -> tip().isEmpty());
+  }
+
+  /** The words of the tooltip that shows; none of them is there twice. */
+  private String tip() {
+    return inWindow(() ->
+        Window.getWindows().stream()
+            .filter(Tooltip.class::isInstance)
+            .map(window -> ((Tooltip) window).getText())
+            .collect(java.util.stream.Collectors.joining("\n")));
   }
 }

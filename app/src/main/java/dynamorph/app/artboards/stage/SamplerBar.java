@@ -1,5 +1,6 @@
 package dynamorph.app.artboards.stage;
 
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Sampling;
 import dynamorph.app.session.Tool;
@@ -14,7 +15,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -57,12 +57,11 @@ final class SamplerBar extends VBox {
     another.setId("sampler-another");
     another.getStyleClass().add("button");
     another.setSelected(sampling.takesAnother());
-    another.setTooltip(
-        new Tooltip(
-            Messages.of("sampler-bar.let-the-next-click-take-another", Tool.SAMPLER.key())));
+    Tips.on(
+        another, Messages.of("sampler-bar.let-the-next-click-take-another", Tool.SAMPLER.key()));
     another.setOnAction(_ -> set(sampling.takingAnother(another.isSelected())));
     Button empty = new Button(Messages.of("sampler-bar.empty-the-sampler"));
-    empty.setTooltip(new Tooltip(Messages.of("sampler-bar.empty-the-sampler-esc")));
+    Tips.on(empty, Messages.of("sampler-bar.empty-the-sampler-esc"));
     empty.setOnAction(_ -> workspace.tools().samplingProperty().set(Optional.empty()));
     HBox head = new HBox(10, title, another, empty);
     head.setAlignment(Pos.CENTER_LEFT);
@@ -80,7 +79,7 @@ final class SamplerBar extends VBox {
     follow.getStyleClass().add("pill");
     follow.setSelected(sampling.withStyles() && !styles.isEmpty());
     follow.setDisable(styles.isEmpty());
-    follow.setTooltip(new Tooltip(Messages.of("sampler-bar.follow-the-sample-s-styles-too")));
+    Tips.on(follow, Messages.of("sampler-bar.follow-the-sample-s-styles-too"));
     follow.setOnAction(_ -> set(sampling.followingStyles(follow.isSelected())));
     Label hint =
         new Label(

@@ -1,6 +1,7 @@
 package dynamorph.app.artboards.stage;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
@@ -15,7 +16,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -47,6 +47,7 @@ public final class StagePane extends StackPane {
   /** Puts a pane over the upper right of the stage. */
   public void addOver(Region pane) {
     getChildren().add(pane);
+    pane.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
     setAlignment(pane, Pos.TOP_RIGHT);
     setMargin(pane, new Insets(12));
   }
@@ -65,7 +66,7 @@ public final class StagePane extends StackPane {
       ToggleButton button = new ToggleButton(tool.label());
       button.getStyleClass().add("tool");
       button.setId("tool-" + tool.name().toLowerCase(java.util.Locale.ROOT));
-      button.setTooltip(new Tooltip(tool.help() + "  " + tool.key()));
+      Tips.on(button, tool.help() + "  " + tool.key());
       button.setToggleGroup(group);
       button.setFocusTraversable(false);
       button.setSelected(workspace.tools().toolProperty().get() == tool);
@@ -124,7 +125,7 @@ public final class StagePane extends StackPane {
     stage.viewProperty().addListener((_, _, _) -> show.run());
     show.run();
     Button fit = new Button(Messages.of("stage-pane.fit"));
-    fit.setTooltip(new Tooltip(Messages.of("stage-pane.show-all-artboards-ctrl-0")));
+    Tips.on(fit, Messages.of("stage-pane.show-all-artboards-ctrl-0"));
     fit.setOnAction(_ -> stage.fitAll());
     Button out =
         Controls.icon(

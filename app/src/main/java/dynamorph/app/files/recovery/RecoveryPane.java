@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -81,11 +82,11 @@ public final class RecoveryPane extends VBox {
     Controls.closeOnEscape(this, this::close);
   }
 
-  /** Shows itself if any work was left. */
-  public void offer() {
+  /** Shows the pane if any work was left. */
+  public static void offer(JournalKeeper keeper, Supplier<RecoveryPane> pane) {
     keeper.find(found -> {
       if (!found.left().isEmpty()) {
-        show(found);
+        pane.get().show(found);
       }
     });
   }

@@ -1,5 +1,6 @@
 package dynamorph.app.film.cues;
 
+import dynamorph.app.field.Tips;
 import dynamorph.app.film.action.FilmDialogs;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
@@ -22,7 +23,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.TextArea;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -145,13 +145,11 @@ final class CueCell extends ListCell<Layer> {
     problem.setText(told);
     problem.setVisible(!told.isEmpty());
     problem.setManaged(!told.isEmpty());
-    setTooltip(
-        problems.isEmpty()
-            ? null
-            : new Tooltip(
-                problems.stream()
-                    .map(found -> found.kind().label() + ": " + found.detail())
-                    .collect(Collectors.joining("\n"))));
+    Tips.on(
+        this,
+        problems.stream()
+            .map(found -> found.kind().label() + ": " + found.detail())
+            .collect(Collectors.joining("\n")));
     if (pane.isEditing(cue)) {
       boolean shown =
           pane.editor()

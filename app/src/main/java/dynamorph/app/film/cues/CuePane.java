@@ -1,5 +1,6 @@
 package dynamorph.app.film.cues;
 
+import dynamorph.app.field.Tips;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
@@ -30,7 +31,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -126,17 +126,17 @@ public final class CuePane extends VBox {
 
   private HBox buttons() {
     Button add = new Button(Messages.of("common.new"));
-    add.setTooltip(new Tooltip(Messages.of("cue-pane.a-new-cue-at-the-playhead")));
+    Tips.on(add, Messages.of("cue-pane.a-new-cue-at-the-playhead"));
     add.setOnAction(_ -> actions.cues().addCue());
     add.setId("cue-add");
     Button split = new Button(Messages.of("cue-pane.split"));
-    split.setTooltip(new Tooltip(Messages.of("cue-pane.split-the-cue-at-the-caret")));
+    Tips.on(split, Messages.of("cue-pane.split-the-cue-at-the-caret"));
     split.setId("cue-split");
     split.setFocusTraversable(false);
     split.setOnAction(_ -> split());
     Button merge = new Button(Messages.of("cue-pane.merge"));
     merge.setId("cue-merge");
-    merge.setTooltip(new Tooltip(Messages.of("cue-pane.join-the-selected-cues-into-one")));
+    Tips.on(merge, Messages.of("cue-pane.join-the-selected-cues-into-one"));
     merge.setOnAction(_ -> actions.cues().mergeCues());
     MenuButton more = new MenuButton(Messages.of("cue-pane.times"));
     more.setId("cue-times");
@@ -149,7 +149,7 @@ public final class CuePane extends VBox {
             item(Messages.of("cue-pane.even-out-reading-speed"), actions.cues()::spread));
     Button lines = new Button(Messages.of("cue-pane.break-lines"));
     lines.setId("cue-lines");
-    lines.setTooltip(new Tooltip(Messages.of("cue-pane.break-the-selected-cues-into-lines")));
+    Tips.on(lines, Messages.of("cue-pane.break-the-selected-cues-into-lines"));
     lines.setOnAction(_ -> actions.cues().breakLines());
     HBox row = new HBox(4, add, split, merge, more, lines);
     row.getStyleClass().add("cue-buttons");
@@ -235,7 +235,7 @@ public final class CuePane extends VBox {
           .ifPresent(style -> {
             Button chip = new Button(style.name());
             chip.getStyleClass().add("track-style");
-            chip.setTooltip(new Tooltip(Messages.of("cue-pane.open-the-style-that-all-cues")));
+            Tips.on(chip, Messages.of("cue-pane.open-the-style-that-all-cues"));
             chip.setOnAction(_ -> workspace.attempts().openDesk(id));
             follows.getChildren().add(chip);
           });
@@ -248,7 +248,7 @@ public final class CuePane extends VBox {
       Button count = new Button(Messages.of("common.local", local.size()));
       count.getStyleClass().add("local-count");
       count.setMinWidth(Region.USE_PREF_SIZE);
-      count.setTooltip(new Tooltip(Messages.of("cue-pane.select-the-cues-with-local-changes")));
+      Tips.on(count, Messages.of("cue-pane.select-the-cues-with-local-changes"));
       count.setOnAction(_ -> workspace.select(local));
       follows.getChildren().addAll(gap, count);
     }

@@ -1,6 +1,7 @@
 package dynamorph.app.film.lanes;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
@@ -37,7 +38,6 @@ import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
@@ -123,7 +123,7 @@ public final class TrackHeads extends Pane {
     Label name = new Label(label(track));
     name.getStyleClass().add("track-name");
     name.setMinWidth(0);
-    name.setTooltip(new Tooltip(help(track)));
+    Tips.on(name, help(track));
     name.setOnMouseClicked(event -> {
       if (event.getClickCount() == 2) {
         rename(track);

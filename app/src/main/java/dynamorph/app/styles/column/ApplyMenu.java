@@ -1,5 +1,6 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Following;
 import dynamorph.model.edit.style.ApplyOptions;
@@ -14,7 +15,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 
 /** How styles are put on text: what is left alone, and whether values are only copied. */
 final class ApplyMenu extends MenuButton {
@@ -28,7 +28,7 @@ final class ApplyMenu extends MenuButton {
     getStyleClass().addAll("quiet-menu", "options-menu");
     setId("apply-options");
     setMaxWidth(Double.MAX_VALUE);
-    setTooltip(new Tooltip(Messages.of("apply-menu.what-a-style-changes-when-it")));
+    Tips.on(this, Messages.of("apply-menu.what-a-style-changes-when-it"));
     following.applyOptionsProperty().addListener((_, _, _) -> update());
     following.stampingProperty().addListener((_, _, _) -> update());
     for (Way way : Way.values()) {

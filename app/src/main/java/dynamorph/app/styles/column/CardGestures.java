@@ -95,9 +95,11 @@ public final class CardGestures {
             workspace.endPreview();
           }
         });
-    card.edit.setOnAction(_ -> workspace.attempts().openDesk(id));
-    card.onTop.setOnAction(_ -> choose(id, true, false));
-    card.stamp.setOnAction(_ -> choose(id, false, true));
+    card.setActions(
+        new StyleCard.Actions(
+            () -> workspace.attempts().openDesk(id),
+            () -> choose(id, true, false),
+            () -> choose(id, false, true)));
     card.setOnContextMenuRequested(event -> {
       press.stop();
       menu.of(card, id, column().chosenWith(id)).show(card, event.getScreenX(), event.getScreenY());

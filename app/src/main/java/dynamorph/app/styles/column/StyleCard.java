@@ -1,6 +1,7 @@
 package dynamorph.app.styles.column;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Style;
@@ -11,7 +12,6 @@ import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -39,13 +39,8 @@ final class StyleCard extends HBox {
   private static final PseudoClass DROP_ON = PseudoClass.getPseudoClass("drop-on");
 
   final ImageView specimen = new ImageView();
-  final Button edit = new Button(Messages.of("style-card.edit"));
-  final Button onTop =
-      Controls.icon(Feather.PLUS, Messages.of("style-card.add-on-top-of-what-the"), () -> {});
-  final Button stamp =
-      Controls.icon(
-          Feather.DOWNLOAD, Messages.of("style-card.stamp-copy-the-values-once-follow"), () -> {});
-  private final HBox actions = new HBox(2, onTop, stamp, edit);
+  private final HBox actions = new HBox(2);
+  private Optional<Actions> on = Optional.empty();
   final VBox face = new VBox();
   final Label name = new Label();
   private final Label level = new Label();
@@ -65,12 +60,6 @@ final class StyleCard extends HBox {
     level.getStyleClass().add("quiet");
     count.getStyleClass().add("quiet");
     local.getStyleClass().add("local-text");
-    edit.getStyleClass().add("card-edit");
-    edit.setFocusTraversable(false);
-    edit.setTooltip(new Tooltip(Messages.of("style-card.edit-the-style-for-everything-that")));
-    onTop.getStyleClass().add("card-on-top");
-    onTop.setFocusTraversable(false);
-    stamp.setFocusTraversable(false);
     actions.setAlignment(Pos.CENTER_RIGHT);
     actions.setMinWidth(Region.USE_PREF_SIZE);
     Region gap = new Region();
@@ -79,7 +68,6 @@ final class StyleCard extends HBox {
     level.setMinWidth(Region.USE_PREF_SIZE);
     local.setMinWidth(Region.USE_PREF_SIZE);
     count.setMinWidth(Region.USE_PREF_SIZE);
-    edit.setMinWidth(Region.USE_PREF_SIZE);
     HBox footer = new HBox(6, dot, name, level, gap, count, local, actions);
     footer.setAlignment(Pos.CENTER_LEFT);
     footer.getStyleClass().add("style-footer");
@@ -94,9 +82,38 @@ final class StyleCard extends HBox {
     showActions();
   }
 
+  /** What the buttons of a card do. */
+  record Actions(Runnable edit, Runnable onTop, Runnable stamp) {}
+
+  void setActions(Actions wanted) {
+    on = Optional.of(wanted);
+  }
+
+  /** Most cards are never pointed at: the buttons are made for those that are. */
+  private void addActions(Actions wanted) {
+    Button edit = new Button(Messages.of("style-card.edit"));
+    edit.getStyleClass().add("card-edit");
+    edit.setMinWidth(Region.USE_PREF_SIZE);
+    edit.setOnAction(_ -> wanted.edit.run());
+    Tips.on(edit, Messages.of("style-card.edit-the-style-for-everything-that"));
+    Button onTop =
+        Controls.icon(Feather.PLUS, Messages.of("style-card.add-on-top-of-what-the"), wanted.onTop);
+    onTop.getStyleClass().add("card-on-top");
+    Button stamp =
+        Controls.icon(
+            Feather.DOWNLOAD,
+            Messages.of("style-card.stamp-copy-the-values-once-follow"),
+            wanted.stamp);
+    actions.getChildren().addAll(onTop, stamp, edit);
+    actions.getChildren().forEach(button -> button.setFocusTraversable(false));
+  }
+
   /** What can be done with the style shows under the pointer and where the keyboard is. */
   private void showActions() {
     boolean shown = isHover() || isFocused();
+    if (shown && actions.getChildren().isEmpty()) {
+      on.ifPresent(this::addActions);
+    }
     actions.setVisible(shown);
     actions.setManaged(shown);
     for (Label told : List.of(level, count, local)) {
@@ -147,7 +164,7 @@ final class StyleCard extends HBox {
     dot.setVisible(style.label().isPresent());
     dot.setManaged(style.label().isPresent());
     style.label().ifPresent(label -> dot.setFill(colour(label)));
-    name.setTooltip(style.note().isBlank() ? null : new Tooltip(style.note()));
+    Tips.on(name, style.note());
     local.setText(deviating == 0 ? "" : Messages.of("common.local", deviating));
     showActions();
     String followed = Messages.of("count.follower", followers);

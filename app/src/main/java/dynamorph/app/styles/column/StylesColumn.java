@@ -2,6 +2,7 @@ package dynamorph.app.styles.column;
 
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.palette.PaletteStrip;
@@ -25,6 +26,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.Set;
+import javafx.animation.AnimationTimer;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -39,7 +41,6 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -118,7 +119,7 @@ public final class StylesColumn extends VBox {
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     keep.setId("keep-look");
-    keep.setTooltip(new Tooltip(Messages.of("styles-column.keep-the-look-of-the-selection")));
+    Tips.on(keep, Messages.of("styles-column.keep-the-look-of-the-selection"));
     keep.setOnAction(_ -> workspace.attempts().openKeeping());
     Button empty =
         Controls.icon(Feather.PLUS, Messages.of("styles-column.new-empty-style"), this::addEmpty);
@@ -222,6 +223,33 @@ public final class StylesColumn extends VBox {
 
   private Followers followers;
 
+  /** How many rows are listed: at the start those in sight, then more with each frame. */
+  private int most = FIRST_ROWS;
+
+  private static final int FIRST_ROWS = 10;
+  private static final int ROWS_A_FRAME = 5;
+
+  /** Lists what is further down, once what is in sight was seen. */
+  public void listAll() {
+    new AnimationTimer() {
+      @Override
+      public void handle(long now) {
+        if (isWhole()) {
+          stop();
+          most = Integer.MAX_VALUE;
+        } else {
+          most += ROWS_A_FRAME;
+          update();
+        }
+      }
+    }.start();
+  }
+
+  /** Whether all rows are listed. */
+  public boolean isWhole() {
+    return most == Integer.MAX_VALUE || list.getChildren().size() < most;
+  }
+
   private void update() {
     Project project = workspace.shownProperty().get();
     cascade = cascade.follow(project);
@@ -234,11 +262,16 @@ public final class StylesColumn extends VBox {
       if (isInShutGroup(group)) {
         return;
       }
+      if (rows.size() >= most) {
+        return;
+      }
       boolean open = !shut.contains(group);
       rows.add(groupHead(group, entries.size(), open));
       for (StyleOrder.Entry entry : open ? entries : List.<StyleOrder.Entry>of()) {
-        rows.add(cardFor(project, followers, entry));
-        shownOrder.add(entry.style().id());
+        if (rows.size() < most) {
+          rows.add(cardFor(project, followers, entry));
+          shownOrder.add(entry.style().id());
+        }
       }
     });
     if (rows.isEmpty()) {

@@ -1,6 +1,7 @@
 package dynamorph.app.styles.deletion;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Review;
@@ -29,7 +30,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -66,11 +66,10 @@ public final class StyleDeletionPane extends VBox {
     title.setWrapText(true);
     commit.getStyleClass().add("commit");
     commit.setId("settle-commit");
-    commit.setTooltip(new Tooltip(Messages.of("style-deletion-pane.do-it-as-one-step-ctrl")));
+    Tips.on(commit, Messages.of("style-deletion-pane.do-it-as-one-step-ctrl"));
     commit.setOnAction(_ -> workspace.attempts().commitPending());
     Button cancel = new Button(Messages.of("common.cancel"));
-    cancel.setTooltip(
-        new Tooltip(Messages.of("style-deletion-pane.leave-everything-as-it-was-esc")));
+    Tips.on(cancel, Messages.of("style-deletion-pane.leave-everything-as-it-was-esc"));
     cancel.setOnAction(_ -> workspace.attempts().discardPending());
     HBox buttons = new HBox(8, commit, cancel);
     ScrollPane scroll = new ScrollPane(content);
@@ -78,7 +77,7 @@ public final class StyleDeletionPane extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(title, scroll, buttons);
-    workspace.attempts().onChange(Attempt::deletion, deletion -> deletion.ifPresent(this::open));
+    workspace.attempts().follow(Attempt::deletion, deletion -> deletion.ifPresent(this::open));
   }
 
   private void open(StyleDeletion settling) {

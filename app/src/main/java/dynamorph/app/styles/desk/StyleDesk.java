@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
+import dynamorph.app.field.Tips;
 import dynamorph.app.inspector.FacetSections;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
@@ -27,7 +28,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -65,7 +65,7 @@ public final class StyleDesk extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(banner(), buttons(), scroll);
-    workspace.attempts().onChange(Attempt::desk, desk -> desk.ifPresent(this::update));
+    workspace.attempts().follow(Attempt::desk, desk -> desk.ifPresent(this::update));
     workspace
         .attempts()
         .wantedValueProperty()
@@ -91,11 +91,10 @@ public final class StyleDesk extends VBox {
   private HBox buttons() {
     commit.getStyleClass().add("commit");
     commit.setId("commit");
-    commit.setTooltip(
-        new Tooltip(Messages.of("style-desk.commit-change-it-everywhere-ctrl-enter")));
+    Tips.on(commit, Messages.of("style-desk.commit-change-it-everywhere-ctrl-enter"));
     commit.setOnAction(_ -> workspace.attempts().commitPending());
     discard.setId("discard");
-    discard.setTooltip(new Tooltip(Messages.of("style-desk.discard-leave-the-style-as-it")));
+    Tips.on(discard, Messages.of("style-desk.discard-leave-the-style-as-it"));
     discard.setOnAction(_ -> workspace.attempts().discardPending());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);

@@ -1,5 +1,6 @@
 package dynamorph.app.styles.importing;
 
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Review;
@@ -24,7 +25,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -54,8 +54,7 @@ public final class StyleImportPane extends VBox {
     title.setWrapText(true);
     bring.getStyleClass().add("commit");
     bring.setId("arrival-bring");
-    bring.setTooltip(
-        new Tooltip(Messages.of("style-import-pane.import-the-styles-as-chosen-ctrl")));
+    Tips.on(bring, Messages.of("style-import-pane.import-the-styles-as-chosen-ctrl"));
     bring.setOnAction(_ -> workspace.attempts().commitPending());
     Button cancel = new Button(Messages.of("common.cancel"));
     cancel.setOnAction(_ -> workspace.attempts().discardPending());
@@ -64,7 +63,7 @@ public final class StyleImportPane extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(title, forAll(), scroll, new HBox(8, bring, cancel));
-    workspace.attempts().onChange(Attempt::styleImport, coming -> coming.ifPresent(this::open));
+    workspace.attempts().follow(Attempt::styleImport, coming -> coming.ifPresent(this::open));
   }
 
   private Node forAll() {

@@ -62,15 +62,6 @@ public final class KeepPane extends VBox {
 
   public KeepPane(Workspace workspace) {
     this.workspace = workspace;
-    workspace
-        .attempts()
-        .onChange(
-            Attempt::isKeeping,
-            opening -> {
-              if (opening && !open()) {
-                workspace.attempts().closeKeeping();
-              }
-            });
     getStyleClass().add("keep-pane");
     setId("keep-pane");
     ScrollPane scroll = new ScrollPane(list);
@@ -78,6 +69,15 @@ public final class KeepPane extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(head(), presets(), scroll, buttons());
+    workspace
+        .attempts()
+        .follow(
+            Attempt::isKeeping,
+            opening -> {
+              if (opening && !open()) {
+                workspace.attempts().closeKeeping();
+              }
+            });
   }
 
   private Proposal proposal() {

@@ -1,6 +1,7 @@
 package dynamorph.app.styles.palette;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.edit.style.SetSwatch;
@@ -12,7 +13,6 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -67,9 +67,9 @@ public final class PaletteStrip extends VBox {
     chip.getStyleClass().add("swatch-chip");
     chip.setId("swatch-" + swatch.id());
     chip.setUserData(swatch.id());
-    chip.setTooltip(
-        new Tooltip(
-            Messages.of("palette-strip.press-to-edit-it-for-all", swatch.name(), swatch.colour())));
+    Tips.on(
+        chip,
+        Messages.of("palette-strip.press-to-edit-it-for-all", swatch.name(), swatch.colour()));
     chip.setAccessibleText(Messages.of("common.swatch", swatch.name()));
     chip.setOnAction(_ -> workspace.attempts().openSwatch(swatch.id()));
     return chip;

@@ -2,6 +2,7 @@ package dynamorph.app.styles.palette;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
+import dynamorph.app.field.Tips;
 import dynamorph.app.field.ValueEditor;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
@@ -25,7 +26,6 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -86,11 +86,11 @@ public final class SwatchPane extends VBox {
     getChildren().addAll(banner, buttons(), grid);
     workspace
         .attempts()
-        .onChange(
+        .follow(
             Attempt::swatch, id -> id.ifPresentOrElse(this::open, () -> draft = Optional.empty()));
     workspace
         .attempts()
-        .onChange(
+        .follow(
             Attempt::review,
             review -> {
               commit.setDisable(review.isEmpty());
@@ -101,11 +101,10 @@ public final class SwatchPane extends VBox {
   private HBox buttons() {
     commit.getStyleClass().add("commit");
     commit.setId("swatch-commit");
-    commit.setTooltip(
-        new Tooltip(Messages.of("swatch-pane.commit-change-it-everywhere-ctrl-enter")));
+    Tips.on(commit, Messages.of("swatch-pane.commit-change-it-everywhere-ctrl-enter"));
     commit.setOnAction(_ -> workspace.attempts().commitPending());
     Button close = new Button(Messages.of("common.close"));
-    close.setTooltip(new Tooltip(Messages.of("swatch-pane.leave-it-as-it-was-esc")));
+    Tips.on(close, Messages.of("swatch-pane.leave-it-as-it-was-esc"));
     close.setOnAction(_ -> workspace.attempts().discardPending());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);

@@ -1,5 +1,6 @@
 package dynamorph.app.styles.reach;
 
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.HeldAs;
 import dynamorph.app.session.Review;
@@ -10,7 +11,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 
 /** What can be done about a pending change: how texts are left out of it, to do it or not. */
@@ -53,12 +53,12 @@ final class PendingControls {
     Button commit = new Button(review.get().commitLabel());
     commit.getStyleClass().addAll("commit", "review-commit");
     commit.setMinWidth(Region.USE_PREF_SIZE);
-    commit.setTooltip(new Tooltip(Messages.of("pending-controls.do-it-as-one-step-ctrl")));
+    Tips.on(commit, Messages.of("pending-controls.do-it-as-one-step-ctrl"));
     commit.setOnAction(_ -> workspace.attempts().commitPending());
     Button discard = new Button(Messages.of("pending-controls.discard"));
     discard.getStyleClass().add("review-discard");
     discard.setMinWidth(Region.USE_PREF_SIZE);
-    discard.setTooltip(new Tooltip(Messages.of("pending-controls.leave-everything-as-it-was-esc")));
+    Tips.on(discard, Messages.of("pending-controls.leave-everything-as-it-was-esc"));
     discard.setOnAction(_ -> workspace.attempts().discardPending());
     return List.of(commit, discard);
   }

@@ -1,5 +1,6 @@
 package dynamorph.app.styles.reach;
 
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.Workspace;
@@ -15,7 +16,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -140,7 +140,7 @@ public final class ReachStrip extends VBox {
   private static Hyperlink link(String label, String help, Runnable work) {
     Hyperlink link = new Hyperlink(label);
     link.setMinWidth(Region.USE_PREF_SIZE);
-    link.setTooltip(new Tooltip(help));
+    Tips.on(link, help);
     link.setOnAction(_ -> work.run());
     return link;
   }

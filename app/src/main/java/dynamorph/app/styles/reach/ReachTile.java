@@ -1,5 +1,6 @@
 package dynamorph.app.styles.reach;
 
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
@@ -16,7 +17,6 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -36,7 +36,6 @@ final class ReachTile extends Button {
   private final Button leaveOut = new Button();
   private final StackPane earlierFrame = new StackPane(earlier);
   private final StackPane nowFrame = new StackPane(now, leaveOut);
-  private final Tooltip tip = new Tooltip();
 
   /**
    * @param width of a picture
@@ -58,7 +57,6 @@ final class ReachTile extends Button {
     badge.setMaxWidth(width);
     VBox words = new VBox(-2, place, badge);
     setGraphic(new VBox(3, earlierFrame, nowFrame, words));
-    setTooltip(tip);
     leaveOut
         .visibleProperty()
         .bind(hoverProperty().or(focusedProperty()).and(leaveOut.managedProperty()));
@@ -95,7 +93,8 @@ final class ReachTile extends Button {
                     : problem.detail())
             .collect(Collectors.joining("\n"));
     String local = entry.local() == 0 ? "" : Messages.of("reach-tile.local-change", entry.local());
-    tip.setText(
+    Tips.on(
+        this,
         Messages.of(
             "reach-tile.press-to-go-there-with-shift",
             board,

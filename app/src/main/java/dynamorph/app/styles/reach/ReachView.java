@@ -1,6 +1,7 @@
 package dynamorph.app.styles.reach;
 
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
@@ -25,7 +26,6 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -103,13 +103,9 @@ public final class ReachView extends VBox {
     list.setFocusTraversable(false);
     VBox.setVgrow(list, Priority.ALWAYS);
     getChildren().addAll(head(), filters(), list, actions());
-    visibleProperty().bind(workspace.view().reachProperty());
-    managedProperty().bind(visibleProperty());
     watch.reportProperty().addListener((_, _, _) -> update());
     workspace.selectionProperty().addListener((_, _, _) -> markSelected());
-    workspace
-        .view()
-        .reachProperty()
+    visibleProperty()
         .addListener((_, _, open) -> {
           if (open) {
             update();
@@ -141,7 +137,7 @@ public final class ReachView extends VBox {
     HBox.setHgrow(gap, Priority.ALWAYS);
     Button close = new Button(Messages.of("reach-view.back-to-the-stage"));
     close.setMinWidth(Region.USE_PREF_SIZE);
-    close.setTooltip(new Tooltip(Messages.of("common.close-esc")));
+    Tips.on(close, Messages.of("common.close-esc"));
     close.setOnAction(_ -> workspace.view().reachProperty().set(false));
     title.setMinWidth(Region.USE_PREF_SIZE);
     words.setMinWidth(0);
@@ -186,11 +182,11 @@ public final class ReachView extends VBox {
   private Node actions() {
     chosen.getStyleClass().add("quiet-words");
     Button all = new Button(Messages.of("reach-view.select-all-shown"));
-    all.setTooltip(new Tooltip(Messages.of("reach-view.select-all-shown-ctrl-a")));
+    Tips.on(all, Messages.of("reach-view.select-all-shown-ctrl-a"));
     all.setOnAction(_ -> workspace.select(shown().stream().map(ReachReport.Entry::id).toList()));
     drop.setOnAction(_ -> workspace.apply(DropLocal.all(new Target.Layers(selected()))));
     leaveOut.setOnAction(_ -> gestures.flipHeldBack(selected()));
-    leaveOut.setTooltip(new Tooltip(Messages.of("reach-view.the-selected-texts-keep-their-look")));
+    Tips.on(leaveOut, Messages.of("reach-view.the-selected-texts-keep-their-look"));
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox row = new HBox(8, chosen, all, gap, leaveOut, drop, pending);

@@ -2,6 +2,7 @@ package dynamorph.app.artboards.text.find;
 
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Selection;
@@ -22,7 +23,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -71,7 +71,7 @@ public final class FindPane extends VBox {
     replacement.setId("find-replacement");
     replacement.setPromptText(Messages.of("find-pane.replace-with"));
     replacement.setAccessibleText(Messages.of("find-pane.replace-with"));
-    style.setTooltip(new Tooltip(Messages.of("find-pane.only-in-text-that-follows-this")));
+    Tips.on(style, Messages.of("find-pane.only-in-text-that-follows-this"));
     style.setMaxWidth(Double.MAX_VALUE);
     style.setId("find-style");
     count.getStyleClass().add("quiet");
