@@ -18,8 +18,17 @@ public record Spacing(
     double kernAfter,
     double wordSpacing,
     double baselineShift) {
-  /** Space added behind a letter, in em. */
+  /** Space added behind a letter that stands apart from the next, in em. */
   public double letterExtra() {
     return (tracking + kernAfter) / 1000;
+  }
+
+  /**
+   * Space added behind a letter, in em.
+   *
+   * @param cursive whether letters join, which tracking would tear apart
+   */
+  public double letterExtra(boolean cursive) {
+    return cursive ? kernAfter / 1000 : letterExtra();
   }
 }

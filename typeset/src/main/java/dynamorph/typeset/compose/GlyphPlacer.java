@@ -49,14 +49,14 @@ final class GlyphPlacer {
     static Scales of(TypeLook look, ShapedRun run, Glue glue) {
       double size = look.size();
       double down = size * look.forms().scaleDown();
-      double extra = look.spacing().letterExtra() * size;
+      double extra = look.spacing().letterExtra(run.cursive()) * size;
       return new Scales(
           size,
           size * look.forms().scaleAcross(),
           down,
           look.spacing().baselineShift() + run.rise() * down,
           extra,
-          extra + glue.letter() * size,
+          run.cursive() ? extra : extra + glue.letter() * size,
           look.spacing().wordSpacing() / 1000 * size);
     }
   }

@@ -127,6 +127,7 @@ public final class ParagraphComposer {
       return new ComposedParagraph(
           text,
           List.of(setter.set(empty, 0, width, start.indent(0), lineWidth.applyAsDouble(0))),
+          1,
           Set.of(),
           false);
     }
@@ -152,7 +153,8 @@ public final class ParagraphComposer {
       }
       from = ends[line];
     }
-    return new ComposedParagraph(text, lines, missing(text, measured.measures().ruby()), tooWide);
+    return new ComposedParagraph(
+        text, lines, start.deep(), missing(text, measured.measures().ruby()), tooWide);
   }
 
   private static Set<Integer> missing(ShapedParagraph text, Ruby ruby) {
@@ -316,7 +318,7 @@ public final class ParagraphComposer {
     Double known = hyphens.getIfPresent(key);
     double em = known != null ? known : hyphens.get(key, this::measureHyphen);
     return em * look.size() * look.forms().scaleAcross()
-        + look.spacing().letterExtra() * look.size();
+        + look.spacing().letterExtra(measures.isCursive(unit - 1)) * look.size();
   }
 
   private double measureHyphen(HyphenKey key) {

@@ -4,7 +4,6 @@ import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.text.RubyBase;
 import dynamorph.typeset.shape.ShapeKey;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -47,14 +46,10 @@ public record ParagraphKey(
 
   /** What the shaped paragraph depends on. */
   public ShapeKey shapeKey() {
-    List<ShapeKey.SpanType> types = new ArrayList<>(looks.size());
-    for (int index = 0; index < looks.size(); index++) {
-      types.add(ShapeKey.SpanType.of(lengths.get(index), looks.get(index)));
-    }
     ShapeKey.Flow flow = ShapeKey.Flow.of(settings);
     return new ShapeKey(
         text,
-        types,
+        ShapeKey.SpanType.of(lengths, looks),
         new ShapeKey.Flow(flow.direction(), flow.breaks(), flow.scriptSpacing(), fallback));
   }
 

@@ -4,6 +4,7 @@ import dynamorph.model.cascade.ParagraphLook.Justification;
 import dynamorph.model.cascade.TypeLook;
 import dynamorph.typeset.shape.ShapedParagraph;
 import dynamorph.typeset.shape.ShapedRun;
+import java.util.BitSet;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -40,6 +41,10 @@ final class WidthSums {
   private final double[] spaces;
   private final double @Nullable [] gaps;
   private final boolean spacedOut;
+
+  /** Units whose letters join. */
+  private final BitSet cursive;
+
   private final double scale;
   private final Justification limits;
   private final Ruby ruby;
@@ -67,6 +72,10 @@ final class WidthSums {
       extra |= look.spacing().letterExtra() != 0;
     }
     this.spacedOut = extra;
+    this.cursive = new BitSet();
+    shaped.runs().stream()
+        .filter(ShapedRun::cursive)
+        .forEach(run -> cursive.set(run.start(), run.end()));
     this.scale = 1;
     measure();
   }
@@ -82,6 +91,7 @@ final class WidthSums {
     this.spaces = of.spaces;
     this.gaps = of.gaps;
     this.spacedOut = of.spacedOut;
+    this.cursive = of.cursive;
     this.scale = of.scale * scale;
   }
 
@@ -111,12 +121,14 @@ final class WidthSums {
     String text = shaped.text();
     double size = look.size();
     double across = look.forms().scaleAcross() * size;
-    double extra = look.spacing().letterExtra() * size;
+    double extra = look.spacing().letterExtra(run.cursive()) * size;
+    // what joins is stretched between words alone
+    double between = run.cursive() ? 0 : size;
     double words = look.spacing().wordSpacing() / 1000 * size;
-    double letter = extra + limits.letter().best() * size;
+    double letter = extra + limits.letter().best() * between;
     double glyphBest = limits.glyph().best();
-    double letterStretch = (limits.letter().most() - limits.letter().best()) * size;
-    double letterShrink = (limits.letter().best() - limits.letter().least()) * size;
+    double letterStretch = (limits.letter().most() - limits.letter().best()) * between;
+    double letterShrink = (limits.letter().best() - limits.letter().least()) * between;
     double glyphStretch = limits.glyph().most() - glyphBest;
     double glyphShrink = glyphBest - limits.glyph().least();
     double wordStretch = limits.word().most() - limits.word().best();
@@ -264,7 +276,14 @@ final class WidthSums {
 
   private double behind(int ink) {
     TypeLook look = lookAt(ink - 1);
-    return (look.spacing().letterExtra() + limits.letter().best()) * look.size();
+    boolean joined = cursive.get(ink - 1);
+    double between = joined ? 0 : limits.letter().best();
+    return (look.spacing().letterExtra(joined) + between) * look.size();
+  }
+
+  /** Whether the letter at a unit joins others. */
+  boolean isCursive(int unit) {
+    return cursive.get(unit);
   }
 
   /** The look of the letter at a unit. */

@@ -152,6 +152,21 @@ public final class FontFace {
     return kerned;
   }
 
+  /** Whether all letters have one width. */
+  public boolean isFixedPitch() {
+    return haveOneWidth("iWm.");
+  }
+
+  /** Whether all figures have one width, so that they stand in columns. */
+  public boolean hasTabularFigures() {
+    return haveOneWidth("0123456789");
+  }
+
+  private boolean haveOneWidth(String letters) {
+    int[] widths = letters.codePoints().map(letter -> shaping.advance(glyph(letter))).toArray();
+    return java.util.Arrays.stream(widths).allMatch(width -> width == widths[0]);
+  }
+
   /** The axes of a variable font. */
   public List<HarfBuzzFont.Axis> axes() {
     return shaping.axes();

@@ -20,6 +20,9 @@ final class Columns {
   private final int[] paragraphOf;
   private final double[] gaps;
 
+  /** What is kept free below each line, for a drop capital that reaches further than its lines. */
+  private final double[] under;
+
   /**
    * @param width of the box
    */
@@ -39,6 +42,7 @@ final class Columns {
     this.all = new ComposedLine[count];
     this.paragraphOf = new int[count];
     this.gaps = new double[count];
+    this.under = new double[count];
     gather(composed);
   }
 
@@ -54,7 +58,9 @@ final class Columns {
         paragraphOf[at] = paragraph;
         all[at++] = line;
       }
-      gap = key.settings().spaceAfter();
+      int lacking = composed.get(paragraph).dropLines() - composed.get(paragraph).lines().size();
+      under[at - 1] = Math.max(0, lacking) * key.first().leading();
+      gap = key.settings().spaceAfter() + under[at - 1];
       start += key.text().length() + 1;
     }
   }
@@ -64,16 +70,9 @@ final class Columns {
    *
    * @param columnOf the column of each line
    * @param hidden how many of the last lines lie below the last column
+   * @param bottom of the lowest line and what is kept free below it
    */
-  record Stack(List<Line> lines, int[] columnOf, int hidden) {
-    double bottom() {
-      double bottom = lines.isEmpty() ? 0 : Double.NEGATIVE_INFINITY;
-      for (Line line : lines) {
-        bottom = Math.max(bottom, line.bottom());
-      }
-      return bottom;
-    }
-  }
+  record Stack(List<Line> lines, int[] columnOf, int hidden, double bottom) {}
 
   /** Stacks the lines into columns of a height; an endless one has a single column. */
   Stack stack(double height) {
@@ -88,7 +87,7 @@ final class Columns {
       ComposedLine next = all[index];
       double down = top ? next.ascent() : baseline + gaps[index] + next.leading();
       down = onGrid(down, origin);
-      boolean below = down + next.descent() > height + SLACK;
+      boolean below = down + next.descent() + under[index] > height + SLACK;
       if (below && column + 1 < inside.columns() && !top) {
         int back = kept(index, columnOf, column);
         for (int undone = 0; undone < back; undone++) {
@@ -108,7 +107,15 @@ final class Columns {
     }
     // a box that is too low for anything still shows its first line, or the text would seem to be
     // gone
-    return new Stack(lines, columnOf, hidden == lines.size() ? hidden - 1 : hidden);
+    return new Stack(lines, columnOf, hidden == lines.size() ? hidden - 1 : hidden, bottom(lines));
+  }
+
+  private double bottom(List<Line> lines) {
+    double bottom = lines.isEmpty() ? 0 : Double.NEGATIVE_INFINITY;
+    for (int index = 0; index < lines.size(); index++) {
+      bottom = Math.max(bottom, lines.get(index).bottom() + under[index]);
+    }
+    return bottom;
   }
 
   private double onGrid(double baseline, double origin) {
@@ -172,7 +179,7 @@ final class Columns {
       while (to < stack.lines.size() && stack.columnOf[to] == stack.columnOf[from]) {
         to++;
       }
-      lines.addAll(aligned(stack.lines.subList(from, to), height));
+      lines.addAll(aligned(stack.lines.subList(from, to), height - under[to - 1]));
       from = to;
     }
     return lines;

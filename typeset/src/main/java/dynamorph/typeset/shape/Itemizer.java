@@ -20,7 +20,11 @@ import org.jspecify.annotations.Nullable;
  * follows. A combining mark stays in the face of its base.
  */
 final class Itemizer {
-  /** A run to shape: from the end of the one before up to {@code end}. */
+  /**
+   * A run to shape: from the end of the one before up to {@code end}.
+   *
+   * @param span the first span of those whose letters are shaped together
+   */
   record Item(
       int end, int span, FontFace face, boolean slanted, boolean small, int script, int level) {}
 
@@ -48,12 +52,16 @@ final class Itemizer {
     String text = shown.text();
     List<Item> items = new ArrayList<>();
     int span = 0;
+    int shapedFrom = 0;
     int script = firstScript(text);
     @Nullable FontFace face = null;
     for (int at = 0; at < text.length(); ) {
       while (at >= shown.spanEnds()[span]) {
         span++;
-        face = null;
+        if (!goesOn(spans, treatments, span)) {
+          face = null;
+          shapedFrom = span;
+        }
       }
       int codePoint = text.codePointAt(at);
       int next = at + Character.charCount(codePoint);
@@ -67,10 +75,16 @@ final class Itemizer {
       face = face(codePoint, match, face, spans.get(span).font().fallback(), script);
       int level = bidi.isPresent() ? bidi.get().getLevelAt(at) : 0;
       boolean slanted = match.slanted() && face == match.face();
-      add(items, new Item(next, span, face, slanted, small, script, level));
+      add(items, new Item(next, shapedFrom, face, slanted, small, script, level));
       at = next;
     }
     return items;
+  }
+
+  /** Whether the letters of a span are shaped together with those before. */
+  private static boolean goesOn(
+      List<ShapeKey.SpanType> spans, List<ShapePlan> treatments, int span) {
+    return spans.get(span).joined() && treatments.get(span).equals(treatments.get(span - 1));
   }
 
   private static void add(List<Item> items, Item item) {

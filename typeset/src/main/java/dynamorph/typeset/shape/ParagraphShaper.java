@@ -1,5 +1,7 @@
 package dynamorph.typeset.shape;
 
+import static java.util.Objects.requireNonNull;
+
 import com.ibm.icu.lang.UScript;
 import com.ibm.icu.text.Bidi;
 import com.ibm.icu.text.BreakIterator;
@@ -156,39 +158,60 @@ public final class ParagraphShaper {
       int from = 0;
       List<HarfBuzzShaper.Feature> features = List.of();
       ShapePlan last = null;
+      Itemizer.Item before = items.getFirst();
       for (Itemizer.Item item : items) {
         ShapePlan treatment = treatments.get(item.span());
-        if (treatment != last) {
+        if (treatment != last || item.script() != before.script() || item.face() != before.face()) {
           features =
-              treatment.features().entrySet().stream()
+              treatment.features(item.face(), item.script()).entrySet().stream()
                   .map(feature ->
                       new HarfBuzzShaper.Feature(
                           feature.getKey(), feature.getValue(), 0, Integer.MAX_VALUE))
                   .toList();
           last = treatment;
         }
-        RunCollector collector =
-            new RunCollector(shown, item, treatment, treatment.optical() ? optical : null);
+        RunCollector collector = new RunCollector(shown, item, treatment, optical);
         String language = key.spans().get(item.span()).language();
         if (words.suits(text, from, item, features)) {
           words.shape(shaper, text, from, item, language, features, collector);
         } else {
-          shaper.shape(
-              item.face().shaping(),
-              from,
-              item.end(),
-              (item.level() & 1) == 1,
-              UScript.getShortName(item.script()),
-              language,
-              features,
-              collector);
+          shape(shaper, from, item, language, features, collector);
         }
-        if (collector.run() != null) {
-          runs.add(collector.run());
+        ShapedRun run = collector.run();
+        if (run != null) {
+          SpanCuts cuts = new SpanCuts(key.spans(), run);
+          List<HarfBuzzShaper.Feature> apart = cuts.apart(shown);
+          if (!apart.isEmpty()) {
+            RunCollector again = new RunCollector(shown, item, treatment, optical);
+            List<HarfBuzzShaper.Feature> all = new ArrayList<>(features);
+            all.addAll(apart);
+            shape(shaper, from, item, language, all, again);
+            cuts = new SpanCuts(key.spans(), requireNonNull(again.run()));
+          }
+          runs.addAll(cuts.runs());
         }
+        before = item;
         from = item.end();
       }
     }
     return key.flow().scriptSpacing() ? ScriptSpacing.added(runs, key.text()) : runs;
+  }
+
+  private static void shape(
+      HarfBuzzShaper shaper,
+      int from,
+      Itemizer.Item item,
+      String language,
+      List<HarfBuzzShaper.Feature> features,
+      RunCollector collector) {
+    shaper.shape(
+        item.face().shaping(),
+        from,
+        item.end(),
+        (item.level() & 1) == 1,
+        UScript.getShortName(item.script()),
+        language,
+        features,
+        collector);
   }
 }

@@ -7,22 +7,21 @@ import org.jspecify.annotations.Nullable;
 
 /** Takes the glyphs of one run as HarfBuzz gives them, and puts them into em and clusters. */
 final class RunCollector implements HarfBuzzShaper.Sink {
+  /** What stands between figures in a column of them. */
+  private static final String FIGURE_SIGNS = ".,:;'/+-\u2212\u2013\u2019\u00A0\u2007\u202F ";
+
   private static final int STRIDE = HarfBuzzShaper.STRIDE;
 
   private final CaseMapping shown;
   private final Itemizer.Item item;
   private final ShapePlan treatment;
-  private final @Nullable OpticalKerning optical;
+  private final OpticalKerning optical;
   private @Nullable ShapedRun run;
 
   /**
-   * @param optical kerns the pairs; null to leave them
+   * @param optical kerns the pairs of runs that want it
    */
-  RunCollector(
-      CaseMapping shown,
-      Itemizer.Item item,
-      ShapePlan treatment,
-      @Nullable OpticalKerning optical) {
+  RunCollector(CaseMapping shown, Itemizer.Item item, ShapePlan treatment, OpticalKerning optical) {
     this.shown = shown;
     this.item = item;
     this.treatment = treatment;
@@ -73,8 +72,8 @@ final class RunCollector implements HarfBuzzShaper.Sink {
       ends[cluster] = Math.max(starts[cluster], shown.source()[end]);
       unsafe.set(cluster, (infos[info + 1] & HarfBuzzShaper.UNSAFE_TO_BREAK) != 0);
     }
-    if (optical != null) {
-      kern(optical, clusters, glyphs, advances, scale);
+    if (treatment.isOptical(item.face(), item.script())) {
+      kern(infos, clusters, glyphs, advances, scale);
     }
     run =
         new ShapedRun(
@@ -82,6 +81,7 @@ final class RunCollector implements HarfBuzzShaper.Sink {
             item.face(),
             item.slanted(),
             item.level(),
+            JoiningScripts.join(item.script()),
             scale,
             treatment.rise(),
             glyphs,
@@ -95,13 +95,24 @@ final class RunCollector implements HarfBuzzShaper.Sink {
             unsafe);
   }
 
-  private void kern(
-      OpticalKerning optical, int[] clusters, short[] glyphs, float[] advances, double scale) {
+  private void kern(int[] infos, int[] clusters, short[] glyphs, float[] advances, double scale) {
     for (int cluster = 0; cluster + 1 < advances.length; cluster++) {
+      if (isTabular(infos, clusters, cluster) && isTabular(infos, clusters, cluster + 1)) {
+        continue;
+      }
       int left = glyphs[clusters[cluster + 1] - 1] & 0xFFFF;
       int right = glyphs[clusters[cluster + 1]] & 0xFFFF;
       advances[cluster] += (float) (scale * optical.between(item.face(), left, right));
     }
+  }
+
+  /**
+   * Whether a figure, or a sign between figures, has the width of all figures, to stand in columns.
+   */
+  private boolean isTabular(int[] infos, int[] clusters, int cluster) {
+    int at = shown.text().codePointAt(infos[clusters[cluster] * STRIDE + 2]);
+    return (Character.isDigit(at) || FIGURE_SIGNS.indexOf(at) >= 0)
+        && (item.face().hasTabularFigures() || treatment.features().getOrDefault("tnum", 0) == 1);
   }
 
   private static int[] clusterStarts(int count, int[] infos) {

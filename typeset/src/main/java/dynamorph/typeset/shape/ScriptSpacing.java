@@ -31,6 +31,7 @@ final class ScriptSpacing {
         run.face(),
         run.slanted(),
         run.level(),
+        run.cursive(),
         run.scale(),
         run.rise(),
         run.glyphs(),

@@ -9,6 +9,7 @@ import dynamorph.model.value.Kerning;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TextCase;
 import dynamorph.model.value.TextDirection;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -41,6 +42,8 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
    *
    * @param length UTF-16 units of the text
    * @param tracked whether letters are spaced out, which forbids ligatures
+   * @param joined whether the letters are shaped together with those of the span before, from which
+   *     they differ in nothing that chooses or moves glyphs
    */
   public record SpanType(
       int length,
@@ -50,7 +53,20 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
       TextCase textCase,
       ScriptPosition position,
       FeatureSettings features,
-      String language) {
+      String language,
+      boolean joined) {
+    public SpanType(
+        int length,
+        FontRequest font,
+        boolean tracked,
+        Kerning kerning,
+        TextCase textCase,
+        ScriptPosition position,
+        FeatureSettings features,
+        String language) {
+      this(length, font, tracked, kerning, textCase, position, features, language, false);
+    }
+
     public static SpanType of(int length, TypeLook look) {
       return new SpanType(
           length,
@@ -63,9 +79,35 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
           look.language());
     }
 
+    /** The types of spans one after another; where only paint changes, the letters stay joined. */
+    public static List<SpanType> of(List<Integer> lengths, List<TypeLook> looks) {
+      List<SpanType> types = new ArrayList<>(looks.size());
+      for (int index = 0; index < looks.size(); index++) {
+        SpanType type = of(lengths.get(index), looks.get(index));
+        boolean joined =
+            index > 0
+                && looks.get(index).size() == looks.get(index - 1).size()
+                && looks.get(index).spacing().baselineShift()
+                    == looks.get(index - 1).spacing().baselineShift()
+                && types.getLast().isLike(type);
+        types.add(joined ? type.joined(true) : type);
+      }
+      return List.copyOf(types);
+    }
+
+    private boolean isLike(SpanType other) {
+      return joined(false).withLength(0).equals(other.joined(false).withLength(0));
+    }
+
+    private SpanType joined(boolean wanted) {
+      return new SpanType(
+          length, font, tracked, kerning, textCase, position, features, language, wanted);
+    }
+
     /** The same type for another number of units. */
     public SpanType withLength(int units) {
-      return new SpanType(units, font, tracked, kerning, textCase, position, features, language);
+      return new SpanType(
+          units, font, tracked, kerning, textCase, position, features, language, joined);
     }
   }
 
@@ -85,7 +127,7 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
 
   /** A stretch of this paragraph on its own, with something put behind it in the last type. */
   public ShapeKey part(int start, int end, String behind) {
-    java.util.ArrayList<SpanType> parts = new java.util.ArrayList<>();
+    List<SpanType> parts = new ArrayList<>();
     int from = 0;
     for (SpanType span : spans) {
       int to = from + span.length();

@@ -19,7 +19,8 @@ import java.util.TreeMap;
  * @param smallCapitals whether small capitals are made from capitals
  * @param scale share of the size that the whole span is drawn at
  * @param rise how far the whole span stands above the baseline, in em
- * @param optical whether pairs are kerned by the shapes of their letters
+ * @param kerning how the distance of pairs is evened
+ * @param tracked whether letters are spaced out, in scripts whose letters can be
  */
 record ShapePlan(
     FontMatch match,
@@ -28,7 +29,8 @@ record ShapePlan(
     boolean smallCapitals,
     double scale,
     double rise,
-    boolean optical) {
+    Kerning kerning,
+    boolean tracked) {
   /** Height of capitals that stand for small ones, between x-height and capitals. */
   static final double SMALL_CAPITAL = 0.76;
 
@@ -43,15 +45,7 @@ record ShapePlan(
     FontMatch match = fonts.match(span.font());
     FontFace face = match.face();
     Map<String, Integer> features = new TreeMap<>();
-    if (span.tracked()) {
-      // letters that are spaced out no longer touch, so they form no ligatures
-      features.put("liga", 0);
-      features.put("clig", 0);
-    }
-    boolean optical =
-        span.kerning() == Kerning.OPTICAL
-            || span.kerning() == Kerning.AUTOMATIC && !face.isKerned();
-    if (optical || span.kerning() == Kerning.NONE) {
+    if (span.kerning() == Kerning.NONE) {
       features.put("kern", 0);
     }
     boolean synthetic = smallCapitals(span.textCase(), face, features);
@@ -75,7 +69,42 @@ record ShapePlan(
         synthetic,
         small ? SMALL_FIGURE : 1,
         small ? rise(span.position()) : 0,
-        optical);
+        span.kerning(),
+        span.tracked());
+  }
+
+  /** The settings for letters of a face and script. */
+  Map<String, Integer> features(FontFace face, int script) {
+    boolean apart = tracked && !JoiningScripts.join(script);
+    boolean ownPairs = kerning != Kerning.OPTICAL || !isOptical(face, script);
+    if (!apart && ownPairs) {
+      return features;
+    }
+    Map<String, Integer> all = new TreeMap<>();
+    if (apart) {
+      // letters that are spaced out no longer touch, so they form no ligatures
+      all.put("liga", 0);
+      all.put("clig", 0);
+    }
+    if (!ownPairs) {
+      all.put("kern", 0);
+    }
+    all.putAll(features);
+    return all;
+  }
+
+  /**
+   * Whether pairs of a run are kerned by the shapes of their letters. Never in scripts whose
+   * letters join or stand on a grid; by itself only where the face has no pairs of its own and
+   * gives its letters widths of their own.
+   */
+  boolean isOptical(FontFace face, int script) {
+    return JoiningScripts.standApart(script)
+        && switch (kerning) {
+          case OPTICAL -> true;
+          case AUTOMATIC -> !face.isKerned() && !face.isFixedPitch();
+          case METRICS, NONE -> false;
+        };
   }
 
   private static boolean smallCapitals(

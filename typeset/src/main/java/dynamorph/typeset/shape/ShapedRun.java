@@ -9,6 +9,7 @@ import java.util.BitSet;
  *
  * @param span index of the span
  * @param level bidi level; odd is right to left
+ * @param cursive whether its letters join, so that nothing may come between them
  * @param slanted whether the glyphs must be leaned
  * @param scale share of the span's size that the glyphs are drawn at
  * @param rise how far the glyphs stand above the baseline, in em of the span
@@ -27,6 +28,7 @@ public record ShapedRun(
     FontFace face,
     boolean slanted,
     int level,
+    boolean cursive,
     double scale,
     double rise,
     short[] glyphs,

@@ -9,6 +9,7 @@ import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Kerning;
 import dynamorph.model.value.LastLine;
+import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
@@ -21,6 +22,8 @@ import dynamorph.typeset.LayoutAssert;
 import dynamorph.typeset.Setting;
 import dynamorph.typeset.compose.GlyphRun;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -354,6 +357,83 @@ class ComposingTest {
     Setting straight = Setting.of("nn").with(Properties.KERNING, Kerning.NONE);
     assertThat(straight.with(Properties.KERNING, Kerning.OPTICAL).layout().width())
         .isEqualTo(straight.layout().width(), within(0.05));
+  }
+
+  @Test
+  void aDropCapitalKeepsItsHeightFreeBelowAShortParagraph() {
+    Setting setting =
+        Setting.of("Hush\nThe bell rings")
+            .inBox(220)
+            .with(Properties.LEADING, new Leading.Relative(1.2))
+            .with(Properties.DROP_LINES, 3.0);
+    TextLayout layout = setting.layout();
+    // its foot stands on the third baseline of its paragraph, which has one line
+    assertThat(layout.lines().get(1).baseline() - layout.lines().getFirst().baseline())
+        .isEqualTo(3 * 24.0, within(1e-9));
+    double alone =
+        Setting.of("Hush")
+            .inBox(220)
+            .with(Properties.LEADING, new Leading.Relative(1.2))
+            .with(Properties.DROP_LINES, 3.0)
+            .layout()
+            .height();
+    double plain =
+        Setting.of("Hush")
+            .inBox(220)
+            .with(Properties.LEADING, new Leading.Relative(1.2))
+            .layout()
+            .height();
+    assertThat(alone - plain).isEqualTo(2 * 24.0, within(1e-9));
+  }
+
+  @Test
+  void trackingAndKerningByShapeLeaveJoinedLettersJoined() {
+    String greeting = "\u0627\u0644\u0633\u0644\u0627\u0645 \u0639\u0644\u064A\u0643\u0645";
+    Setting plain = Setting.of(greeting).with(Properties.FONT_FAMILY, "Amiri");
+    GlyphRun set = plain.layout().lines().getFirst().runs().getFirst();
+    for (Setting changed :
+        List.of(
+            plain.with(Properties.TRACKING, 200.0),
+            plain.with(Properties.KERNING, Kerning.OPTICAL),
+            plain.with(Properties.TRACKING, -100.0).with(Properties.KERNING, Kerning.OPTICAL))) {
+      GlyphRun run = changed.layout().lines().getFirst().runs().getFirst();
+      assertThat(run.glyphs()).isEqualTo(set.glyphs());
+      assertThat(run.x()).isEqualTo(set.x());
+    }
+  }
+
+  @Test
+  void justifiedArabicStretchesBetweenWordsAlone() {
+    String words = "\u0627\u0644\u0633\u0644\u0627\u0645 \u0639\u0644\u064A\u0643\u0645 ";
+    Setting text =
+        Setting.of(words.repeat(12))
+            .with(Properties.FONT_FAMILY, "Amiri")
+            .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
+            .with(Properties.LETTER_SPACING_MAXIMUM, 40.0)
+            .inBox(170);
+    GlyphRun justified = text.layout().lines().get(1).runs().getFirst();
+    GlyphRun natural =
+        Setting.of(words)
+            .with(Properties.FONT_FAMILY, "Amiri")
+            .layout()
+            .lines()
+            .getFirst()
+            .runs()
+            .getFirst();
+    assertThat(steps(justified)).as("the distances in the two words").containsAll(steps(natural));
+    assertThat(text.layout().lines().get(1).width()).isEqualTo(170, within(0.01));
+  }
+
+  /** From each glyph to the next, in hundredths of a point; what is before a space is left out. */
+  private static Set<Long> steps(GlyphRun run) {
+    int space = run.face().glyph(' ');
+    Set<Long> steps = new TreeSet<>();
+    for (int glyph = 1; glyph + 1 < run.glyphs().length; glyph++) {
+      if ((run.glyphs()[glyph - 1] & 0xFFFF) != space) {
+        steps.add((long) Math.round((run.x()[glyph] - run.x()[glyph - 1]) * 100));
+      }
+    }
+    return steps;
   }
 
   @Test
