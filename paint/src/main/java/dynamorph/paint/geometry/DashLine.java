@@ -8,8 +8,10 @@ import io.github.humbleui.skija.PathMeasure;
 import io.github.humbleui.skija.PathSegment;
 import io.github.humbleui.skija.PathVerb;
 import io.github.humbleui.types.Point;
+import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Lays dashes along the contours of a path. */
 public final class DashLine {
@@ -21,6 +23,9 @@ public final class DashLine {
 
   /** How long a dash of no length is made, in points, so that it has a direction. */
   private static final double DOT = 1e-3;
+
+  /** Joints nearer to each other than this are one, in points. */
+  private static final double JOINT = 0.02;
 
   /** How finely lengths along curves are measured. */
   private static final float PRECISION = 128;
@@ -36,7 +41,19 @@ public final class DashLine {
 
   /** The dashes as open contours, to be stroked. The caller closes the path. */
   public static Path along(Path path, Coat.Dashing dashing) {
+    return along(path, path, dashing);
+  }
+
+  /**
+   * The dashes along the edge of a shape, as open contours, to be stroked. Uniting and moving an
+   * edge may begin its contours elsewhere and turn them round; dashes begin where those of the
+   * shape do all the same (SVG 2, 13.5.6), but for those that are fitted to corners.
+   *
+   * @param drawn the shape as it was drawn
+   */
+  public static Path along(Path path, Path drawn, Coat.Dashing dashing) {
     List<Contour> contours = contours(path);
+    List<Contour> own = drawn == path ? List.of() : contours(drawn);
     double left = MOST_REPEATS;
     try (PathBuilder dashed = new PathBuilder()) {
       for (Contour contour : contours) {
@@ -47,19 +64,48 @@ public final class DashLine {
           if (left < 0) {
             dashed.addPath(line);
           } else {
-            List<Dash> dashes = dashes(length, contour.closed, corners(contour, dashing), dashing);
-
+            List<Dash> dashes = dashes(contour, length, own, dashing);
             dashes.forEach(dash -> add(dashed, measure, length, contour.closed, dash));
           }
         }
       }
       return dashed.detach();
+    } finally {
+      own.forEach(contour -> contour.path.close());
+    }
+  }
+
+  private static List<Dash> dashes(
+      Contour contour, double length, List<Contour> own, Coat.Dashing dashing) {
+    List<Dash> dashes = dashes(length, contour.closed, corners(contour, dashing), dashing);
+    boolean begun = contour.closed && dashing.fit() != DashFit.CORNERS;
+    return begun
+        ? contour.beginning(own).map(begin -> begin.shifted(dashes, length)).orElse(dashes)
+        : dashes;
+  }
+
+  /**
+   * Where dashes begin on a closed contour.
+   *
+   * @param at along the contour
+   * @param back whether they go against its direction
+   */
+  private record Beginning(double at, boolean back) {
+    List<Dash> shifted(List<Dash> dashes, double length) {
+      return dashes.stream()
+          .map(dash -> {
+            double from = back ? at - dash.to : at + dash.from;
+            double round = from - Math.floor(from / length) * length;
+            return new Dash(round, round + dash.to - dash.from);
+          })
+          .toList();
     }
   }
 
   /** The middles of all dashes that {@link #along} lays; none if they are too many to be told. */
-  public static List<Point> middles(Path path, Coat.Dashing dashing) {
+  public static List<Point> middles(Path path, Path drawn, Coat.Dashing dashing) {
     List<Point> middles = new ArrayList<>();
+    List<Contour> own = contours(drawn);
     double left = MOST_REPEATS;
     for (Contour contour : contours(path)) {
       try (Path line = contour.path;
@@ -67,7 +113,7 @@ public final class DashLine {
         double length = measure.getLength();
         left -= length / dashing.period();
         if (left >= 0) {
-          for (Dash dash : dashes(length, contour.closed, corners(contour, dashing), dashing)) {
+          for (Dash dash : dashes(contour, length, own, dashing)) {
             double at = contour.closed ? dash.middle() % length : dash.middle();
             Point point = measure.getPosition((float) at);
             if (point != null) {
@@ -77,6 +123,7 @@ public final class DashLine {
         }
       }
     }
+    own.forEach(contour -> contour.path.close());
     return left < 0 ? List.of() : middles;
   }
 
@@ -201,6 +248,57 @@ public final class DashLine {
 
   /** One contour of a path, and the pieces it is made of. */
   private record Contour(Path path, List<PathSegment> pieces, boolean closed) {
+    /**
+     * Where the first of the drawn contours begins that lies on this one: at the joint of its
+     * pieces that is nearest to such a beginning, and goes where that one goes. Empty if it is
+     * where this one begins, too.
+     */
+    Optional<Beginning> beginning(List<Contour> drawn) {
+      double nearest = Double.POSITIVE_INFINITY;
+      Contour first = this;
+      Rect bounds = path.getBounds();
+      for (Contour other : drawn) {
+        Point start = other.pieces.getFirst().getP0();
+        if (outside(bounds, start) < nearest) {
+          double distance = nearest(start);
+          // a later one only if it is nearer indeed
+          if (distance < nearest - JOINT) {
+            nearest = distance;
+            first = other;
+          }
+        }
+      }
+      PathSegment wanted = first.pieces.getFirst();
+      double heading = direction(points(wanted));
+      int joint = 0;
+      boolean back = false;
+      double least = Double.POSITIVE_INFINITY;
+      for (int piece = 0; piece < pieces.size(); piece++) {
+        if (distance(pieces.get(piece).getP0(), wanted.getP0()) < nearest + JOINT) {
+          PathSegment before = pieces.get((piece + pieces.size() - 1) % pieces.size());
+          double on = angle(direction(points(pieces.get(piece))), heading);
+          double against = angle(direction(points(before).reversed()), heading);
+          if (Math.min(on, against) < least) {
+            least = Math.min(on, against);
+            joint = piece;
+            back = against < on;
+          }
+        }
+      }
+      if (first == this || joint == 0 && !back) {
+        return Optional.empty();
+      }
+      double at = pieces.subList(0, joint).stream().mapToDouble(DashLine::length).sum();
+      return Optional.of(new Beginning(at, back));
+    }
+
+    private double nearest(Point point) {
+      return pieces.stream()
+          .mapToDouble(piece -> distance(piece.getP0(), point))
+          .min()
+          .orElse(Double.POSITIVE_INFINITY);
+    }
+
     List<Double> corners() {
       List<Double> corners = new ArrayList<>();
       double at = 0;
@@ -292,6 +390,18 @@ public final class DashLine {
       case CUBIC -> List.of(piece.getP0(), piece.getP1(), piece.getP2(), piece.getP3());
       case MOVE, CLOSE, DONE -> List.of();
     };
+  }
+
+  /** How far a point lies outside a box. */
+  private static double outside(Rect box, Point point) {
+    double across = Math.max(box.getLeft() - point.getX(), point.getX() - box.getRight());
+    double down = Math.max(box.getTop() - point.getY(), point.getY() - box.getBottom());
+    return Math.hypot(Math.max(0, across), Math.max(0, down));
+  }
+
+  /** Between two directions, in radians from 0 to pi. */
+  private static double angle(double one, double other) {
+    return Math.abs(Math.IEEEremainder(one - other, 2 * Math.PI));
   }
 
   /** How far the direction turns from the end of one piece to the start of the next, in degrees. */

@@ -126,7 +126,7 @@ public final class LayerOutlines {
   private void dashes(Stencil.Shape shape, Coat.Stroke stroke) {
     Path middle = shape.moved((stroke.inner() + stroke.outer()) / 2, stroke.corner());
     line(middle, colours.dash);
-    for (Point point : DashLine.middles(middle, stroke.dashing())) {
+    for (Point point : DashLine.middles(middle, shape.outline(), stroke.dashing())) {
       marks.add(
           new Mark.Area(
               Path.makeCircle(point.getX(), point.getY(), (float) (DOT * pixel)),

@@ -286,7 +286,11 @@ final class Stencil {
   }
 
   private static Path dashes(Coat.Stroke stroke, Shape shape) {
-    return laid(Laid.DASHES, stroke, shape, line -> DashLine.along(line, stroke.dashing()));
+    return laid(
+        Laid.DASHES,
+        stroke,
+        shape,
+        line -> DashLine.along(line, shape.outline(), stroke.dashing()));
   }
 
   /** The middles of dashes as the points of a line. The caller closes it. */
@@ -296,7 +300,8 @@ final class Stencil {
         stroke,
         shape,
         line -> {
-          Point[] middles = DashLine.middles(line, stroke.dashing()).toArray(Point[]::new);
+          Point[] middles =
+              DashLine.middles(line, shape.outline(), stroke.dashing()).toArray(Point[]::new);
           return middles.length == 0 ? new Path() : Path.makePolygon(middles, false);
         });
   }

@@ -1,10 +1,12 @@
 package dynamorph.paint.geometry;
 
+import static java.util.Objects.requireNonNull;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.value.DashFit;
+import dynamorph.model.value.StrokeJoin;
 import dynamorph.paint.geometry.DashLine.Dash;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathMeasure;
@@ -13,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class DashLineTest {
@@ -138,5 +141,43 @@ class DashLineTest {
           .singleElement()
           .satisfies(all -> assertThat(all).isCloseTo(40, within(0.01)));
     }
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          M60 10 L60 60 L10 60 L10 10 Z                                 | 0 | 60 10 | 60 30
+          M60 10 L10 10 L10 60 L60 60 Z                                 | 0 | 60 10 | 40 10
+          M10 60 L10 10 L60 10 L60 60 Z                                 | 0 | 10 60 | 10 40
+          M60 60 L10 60 L10 10 L60 10 Z M80 40 L80 80 L40 80 L40 40 Z   | 0 | 80 40 | 80 60
+          M60 10 L60 60 L10 60 L10 10 Z                                 | 5 | 65 10 | 65 30
+          M60 10 L10 10 L10 60 L60 60 Z                                 | 5 | 60 5  | 40 5
+          """)
+  void exactDashesBeginWhereTheDrawnContourDoes(
+      String drawn, double distance, String from, String to) {
+    Coat.Corner mitred = new Coat.Corner(StrokeJoin.MITER, 4);
+    try (Path shape = Path.makeFromSVGString(drawn);
+        Path united = Edges.united(shape);
+        Path line = Edges.movedUnited(united, distance, mitred);
+        Path dashes = DashLine.along(line, shape, dashing(DashFit.EXACT, 20.0, 1000.0))) {
+      try (PathMeasure measure = new PathMeasure(dashes, false, 128)) {
+        Point one = requireNonNull(measure.getPosition(0));
+        Point other = requireNonNull(measure.getPosition(measure.getLength()));
+        assertThat(measure.getLength()).isCloseTo(20, within(1e-3f));
+        assertThat(List.of(rounded(one), rounded(other)))
+            .containsExactlyInAnyOrder(point(from), point(to));
+      }
+    }
+  }
+
+  private static Point rounded(Point point) {
+    return new Point(Math.round(point.getX()), Math.round(point.getY()));
+  }
+
+  private static Point point(String numbers) {
+    String[] parts = numbers.strip().split(" ");
+    return new Point(Float.parseFloat(parts[0]), Float.parseFloat(parts[1]));
   }
 }

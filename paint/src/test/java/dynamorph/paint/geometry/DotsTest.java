@@ -27,7 +27,7 @@ class DotsTest {
   }
 
   private static Point[] middles(Path line, double gap) {
-    return DashLine.middles(line, dotted(gap)).toArray(Point[]::new);
+    return DashLine.middles(line, line, dotted(gap)).toArray(Point[]::new);
   }
 
   private static Path oval() {
