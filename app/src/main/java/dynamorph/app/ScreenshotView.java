@@ -48,6 +48,7 @@ import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Node;
 import javafx.scene.SnapshotParameters;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.paint.Color;
 import javafx.stage.Popup;
 import javafx.stage.Window;
@@ -308,9 +309,19 @@ final class ScreenshotView {
         break;
       }
     }
-    if (main.scene().lookup("#inspector .scroll-pane")
-        instanceof javafx.scene.control.ScrollPane pane) {
-      javafx.application.Platform.runLater(() -> pane.setVvalue(1));
+    Platform.runLater(() -> scrollToFinish(main));
+  }
+
+  /** Puts the head of the finish at the top of the inspector. */
+  private static void scrollToFinish(MainWindow main) {
+    if (main.scene().lookup("#inspector .scroll-pane") instanceof ScrollPane pane
+        && main.scene().lookup("#inspector .finish-stack") instanceof Node finish) {
+      pane.applyCss();
+      pane.layout();
+      Node content = pane.getContent();
+      double top = content.sceneToLocal(finish.localToScene(0, 0)).getY();
+      double room = content.getLayoutBounds().getHeight() - pane.getViewportBounds().getHeight();
+      pane.setVvalue(room <= 0 ? 0 : Math.clamp(top / room, 0, 1));
     }
   }
 

@@ -66,7 +66,7 @@ public final class FinishEditor extends VBox {
     CoatDrag drag = new CoatDrag(subject, stack, coatRows);
     this.heads = new CoatHeads(workspace, subject, stack, actions, drag, this);
     workspace.soloCoatProperty().addListener((_, _, _) -> refresh.forEach(Runnable::run));
-    getStyleClass().add("facet");
+    getStyleClass().addAll("facet", "finish-stack");
     Label title = new Label(Messages.of("finish-editor.finish"));
     title.getStyleClass().add("section-title");
     Region gap = new Region();

@@ -104,6 +104,18 @@ public final class FacetSections extends VBox {
   private static final Set<Property<?>> WIDE =
       Set.of(Properties.FONT_AXES, Properties.STYLISTIC_SETS, Properties.FONT_FEATURES);
 
+  /**
+   * What is changed most stands first: the face, its size and colour are seen without scrolling.
+   */
+  private static final List<Facet> IN_ORDER_OF_USE =
+      List.of(
+          Facet.TYPEFACE,
+          Facet.SPACING,
+          Facet.FINISH,
+          Facet.PARAGRAPH,
+          Facet.LETTERFORMS,
+          Facet.PLACEMENT);
+
   private static final int PREVIEW_WIDTH = 60;
   private static final int PREVIEW_HEIGHT = 22;
 
@@ -139,7 +151,7 @@ public final class FacetSections extends VBox {
     HBox.setHgrow(search, Priority.ALWAYS);
     searchRow.getStyleClass().add("find-property-row");
     getChildren().add(searchRow);
-    for (Facet facet : Facet.values()) {
+    for (Facet facet : IN_ORDER_OF_USE) {
       Node section = facet == Facet.FINISH ? finish : section(facet);
       byFacet.put(facet, section);
       getChildren().add(section);
