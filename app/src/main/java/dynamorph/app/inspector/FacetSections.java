@@ -17,6 +17,7 @@ import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TextCase;
 import dynamorph.typeset.font.FontFace;
+import dynamorph.typeset.shape.JoiningScripts;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -115,6 +116,10 @@ public final class FacetSections extends VBox {
           Facet.PARAGRAPH,
           Facet.LETTERFORMS,
           Facet.PLACEMENT);
+
+  /** Properties below which it is said what the font or the script makes of them. */
+  private static final Set<Property<?>> HINTED =
+      Set.of(Properties.CASE, Properties.SCRIPT_POSITION, Properties.TRACKING);
 
   private static final int PREVIEW_WIDTH = 60;
   private static final int PREVIEW_HEIGHT = 22;
@@ -264,8 +269,7 @@ public final class FacetSections extends VBox {
       grid.getChildren().remove(label);
       nodes.remove(label);
       grid.add(first, 0, row, 3, 1);
-    } else if (pair.first.equals(Properties.CASE)
-        || pair.first.equals(Properties.SCRIPT_POSITION)) {
+    } else if (HINTED.contains(pair.first)) {
       Label hint = new Label();
       hint.getStyleClass().addAll("quiet", "hint");
       hint.setId("hint-" + pair.first.id());
@@ -312,9 +316,18 @@ public final class FacetSections extends VBox {
     offerWhatTheFontHas();
   }
 
-  /** Whether small letters are the font's own or made by hand; empty where neither is asked for. */
+  /**
+   * Whether small letters are the font's own or made by hand, and whether letters join that
+   * tracking leaves alone; empty where nothing of that is asked for.
+   */
   private String hint(Property<?> property, FontFace face) {
     Subject now = subject.get();
+    if (property.equals(Properties.TRACKING)) {
+      boolean tracked = now.shown(Properties.TRACKING.key()).value().orElse(0.0) != 0;
+      return tracked && lettersJoin()
+          ? Messages.of("facet-sections.joined-letters-are-not-tracked")
+          : "";
+    }
     if (property.equals(Properties.CASE)) {
       TextCase chosen = now.shown(Properties.CASE.key()).value().orElse(TextCase.AS_TYPED);
       return switch (chosen) {
@@ -340,6 +353,12 @@ public final class FacetSections extends VBox {
               ? Messages.of("facet-sections.the-fonts-own-where-it-has")
               : MADE_SMALLER;
     };
+  }
+
+  private boolean lettersJoin() {
+    return workspace.selection().layers().stream()
+        .flatMap(id -> workspace.project().layer(id).stream())
+        .anyMatch(layer -> JoiningScripts.anyJoin(layer.story().text()));
   }
 
   private static final String OWN = Messages.of("facet-sections.the-fonts-own");

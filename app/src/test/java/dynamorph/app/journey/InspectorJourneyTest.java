@@ -80,6 +80,19 @@ class InspectorJourneyTest extends JourneyTest {
   }
 
   @Test
+  void trackingOfJoinedLettersIsSaidToDoNothing() {
+    select("languages-arabic");
+    assertThat(driver.robot().lookup("#hint-tracking").match(Node::isVisible).tryQuery()).isEmpty();
+    driver.reveal("#inspector #tracking");
+    driver.robot().clickOn(field("tracking")).eraseText(3).write("200").push(KeyCode.ENTER);
+    driver.settle();
+    Label hint = (Label) driver.reveal("#inspector #hint-tracking");
+    assertThat(hint.getText()).isEqualTo("letters that join are not tracked");
+    select("label-3-title");
+    assertThat(hint.isVisible()).isFalse();
+  }
+
+  @Test
   void nudgingShowsOnTheStageAndIsOneStep() {
     select("label-6-title");
     driver

@@ -16,7 +16,7 @@ public record AxisSettings(SortedMap<String, Double> values) {
 
   public AxisSettings {
     values.forEach((tag, value) -> {
-      if (!tag.matches("[\\x20-\\x7e]{4}") || !Double.isFinite(value)) {
+      if (!tag.matches("[\\x21-\\x7e][\\x20-\\x7e]{3}") || !Double.isFinite(value)) {
         throw new IllegalArgumentException(
             Messages.of("axis-settings.an-axis-is-four-letters-and", tag));
       }
@@ -40,9 +40,16 @@ public record AxisSettings(SortedMap<String, Double> values) {
         throw new IllegalArgumentException(
             Messages.of("axis-settings.expected-an-axis-such-as-opsz", part));
       }
-      values.put(sides[0].strip(), Numbers.parse(sides[1].strip()));
+      values.put(tag(sides[0].strip()), Numbers.parse(sides[1].strip()));
     }
     return new AxisSettings(values);
+  }
+
+  /** A tag of fewer than four letters is filled up with spaces (OpenType, "Tag" data type). */
+  private static String tag(String letters) {
+    return letters.isEmpty()
+        ? letters
+        : (letters + "   ").substring(0, Math.max(4, letters.length()));
   }
 
   public AxisSettings with(String tag, double value) {
@@ -56,7 +63,7 @@ public record AxisSettings(SortedMap<String, Double> values) {
     return values.isEmpty()
         ? "none"
         : values.entrySet().stream()
-            .map(axis -> axis.getKey() + "=" + Numbers.format(axis.getValue()))
+            .map(axis -> axis.getKey().stripTrailing() + "=" + Numbers.format(axis.getValue()))
             .collect(Collectors.joining(", "));
   }
 }

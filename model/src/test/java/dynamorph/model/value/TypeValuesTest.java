@@ -54,7 +54,12 @@ class TypeValuesTest {
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
-      value = {"none | none", "wght=650 | wght=650", "SOFT=50, opsz=72.5 | SOFT=50, opsz=72.5"})
+      value = {
+        "none | none",
+        "wght=650 | wght=650",
+        "wd=5 | wd=5",
+        "SOFT=50, opsz=72.5 | SOFT=50, opsz=72.5"
+      })
   void axesAreReadAndWritten(String typed, String written) {
     AxisSettings settings = AxisSettings.parse(typed);
     assertThat(settings).hasToString(written);
@@ -62,7 +67,7 @@ class TypeValuesTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"wght", "weight=400", "wght=heavy", "opsz="})
+  @ValueSource(strings = {"wght", "weight=400", "wght=heavy", "opsz=", "=5"})
   void nonsenseIsNoAxis(String typed) {
     assertThatThrownBy(() -> AxisSettings.parse(typed))
         .isInstanceOf(IllegalArgumentException.class);

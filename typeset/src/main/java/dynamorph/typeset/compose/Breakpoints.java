@@ -66,8 +66,14 @@ public record Breakpoints(int[] units, int[] inks, boolean[] hyphens, boolean[] 
     return new Breakpoints(units, inks, hyphenated, forced);
   }
 
+  /**
+   * What takes no room at the end of a line; of the spaces, those that lines break at (CSS Text 3).
+   */
   private static boolean isTrailing(char unit) {
     return unit == ' '
+        || unit >= '\u2000' && unit <= '\u200A' && unit != '\u2007'
+        || unit == '\u205F'
+        || unit == '\u1680'
         || unit == '\u2028'
         || unit == '\u000B'
         || unit == '\f'

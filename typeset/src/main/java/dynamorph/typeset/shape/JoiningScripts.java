@@ -7,7 +7,7 @@ import java.util.Set;
  * How the letters of a script stand to each other: joined (Unicode Core Specification, "Cursive
  * joining"), on their own with widths of their own, or otherwise.
  */
-final class JoiningScripts {
+public final class JoiningScripts {
   private static final Set<Integer> JOINED =
       Set.of(
           UScript.ARABIC,
@@ -39,6 +39,14 @@ final class JoiningScripts {
           UScript.TIFINAGH);
 
   private JoiningScripts() {}
+
+  /** Whether any letters of a text join. */
+  public static boolean anyJoin(String text) {
+    // below lie Latin, Greek, Cyrillic, Armenian and Hebrew
+    return text.codePoints()
+        .filter(letter -> letter >= 0x600)
+        .anyMatch(letter -> join(UScript.getScript(letter)));
+  }
 
   /** Whether letters join, so that space between them would tear words apart. */
   static boolean join(int script) {

@@ -359,6 +359,16 @@ class ComposingTest {
         .isEqualTo(straight.layout().width(), within(0.05));
   }
 
+  @ParameterizedTest
+  @ValueSource(strings = {" ", "\u2003", "\u2002\u2009", "\u3000", "\u205F"})
+  void spacesAtTheEndOfALineTakeNoRoom(String space) {
+    double word = Setting.of("pendulum").layout().width();
+    TextLayout layout = Setting.of("pendulum" + space + "pendulum").inBox(word + 0.5).layout();
+    assertThat(layout.lines()).hasSize(2);
+    assertThat(layout.lines().getFirst().width()).isEqualTo(word, within(1e-6));
+    assertThat(layout.overset()).isEmpty();
+  }
+
   @Test
   void aDropCapitalKeepsItsHeightFreeBelowAShortParagraph() {
     Setting setting =
