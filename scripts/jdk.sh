@@ -3,7 +3,11 @@
 jdk_major() {  # of a JDK's folder, from the file that says so: starting the compiler to ask it takes a third of a second
   local line
   major=
-  [ -x "$1/bin/javac" ] && [ -r "$1/release" ] || return 1
+  [ -x "$1/bin/javac" ] || return 1
+  if [ ! -r "$1/release" ]; then
+    major=$("$1/bin/javac" -version 2>&1 | sed -n 's/^javac \([0-9]*\).*/\1/p')
+    return 0
+  fi
   while IFS= read -r line; do
     case "$line" in
       JAVA_VERSION=*) major=${line#JAVA_VERSION=\"}; major=${major%%[!0-9]*} ;;

@@ -74,7 +74,8 @@ public class Main extends Application {
       Platform.exit();
       System.exit(2);
     }
-    UserFolder user = start.screenshot.isPresent() ? settledUser() : UserFolder.standard();
+    boolean nobody = start.training || start.screenshot.isPresent();
+    UserFolder user = nobody ? settledUser() : UserFolder.standard();
     startLog(user);
     Theme.loadFonts();
     Workspace workspace =
@@ -126,7 +127,10 @@ public class Main extends Application {
     return user.isWelcomed() ? FileActions.blank() : LongHour.project();
   }
 
-  /** Pictures show the window of somebody who has closed the welcome, whoever takes them. */
+  /**
+   * Pictures and training runs show the window of somebody who has closed the welcome, and leave
+   * the folder of whoever asks for them alone.
+   */
   private static UserFolder settledUser() {
     try {
       UserFolder user = new UserFolder(Files.createTempDirectory("dynamorph"));

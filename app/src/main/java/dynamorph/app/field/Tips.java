@@ -63,7 +63,7 @@ public final class Tips {
   }
 
   /** The tip of a node, or nothing. */
-  public static @Nullable String of(Node node) {
+  private static @Nullable String of(Node node) {
     return (String) node.getProperties().get(KEY);
   }
 

@@ -39,21 +39,17 @@ public final class DashLine {
     }
   }
 
-  /** The dashes as open contours, to be stroked. The caller closes the path. */
-  public static Path along(Path path, Coat.Dashing dashing) {
-    return along(path, path, dashing);
-  }
-
   /**
-   * The dashes along the edge of a shape, as open contours, to be stroked. Uniting and moving an
-   * edge may begin its contours elsewhere and turn them round; dashes begin where those of the
-   * shape do all the same (SVG 2, 13.5.6), but for those that are fitted to corners.
+   * The dashes along the edge of a shape, as open contours, to be stroked; the caller closes the
+   * path. Uniting and moving an edge may begin its contours elsewhere and turn them round; dashes
+   * begin where those of the shape do all the same (SVG 2, 13.5.6), but for those that are fitted
+   * to corners.
    *
    * @param drawn the shape as it was drawn
    */
   public static Path along(Path path, Path drawn, Coat.Dashing dashing) {
     List<Contour> contours = contours(path);
-    List<Contour> own = drawn == path ? List.of() : contours(drawn);
+    List<Contour> own = contours(drawn);
     double left = MOST_REPEATS;
     try (PathBuilder dashed = new PathBuilder()) {
       for (Contour contour : contours) {

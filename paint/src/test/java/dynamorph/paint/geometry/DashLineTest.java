@@ -52,7 +52,7 @@ class DashLineTest {
   @Test
   void dashesOnACircleAreEqualAndGoAround() {
     try (Path circle = Path.makeCircle(0, 0, 20);
-        Path dashes = DashLine.along(circle, dashing(DashFit.CONTOUR, 4.0, 3.0))) {
+        Path dashes = DashLine.along(circle, circle, dashing(DashFit.CONTOUR, 4.0, 3.0))) {
       double each = 2 * Math.PI * 20 / 18;
       assertThat(lengths(dashes))
           .hasSize(18)
@@ -64,7 +64,7 @@ class DashLineTest {
   @Test
   void aDashLiesOnEachCornerOfAnL() {
     try (Path shape = Path.makeFromSVGString(L);
-        Path dashes = DashLine.along(shape, dashing(DashFit.CORNERS, 4.0, 3.0))) {
+        Path dashes = DashLine.along(shape, shape, dashing(DashFit.CORNERS, 4.0, 3.0))) {
       List<Point> corners = List.of(shape.getPoints());
       for (Point corner : corners.subList(0, 6)) {
         assertThat(dashThrough(dashes, corner)).as("at %s", corner).isCloseTo(4, within(0.004));
@@ -128,7 +128,7 @@ class DashLineTest {
   @Test
   void dotsHaveAPlaceAndADirection() {
     try (Path square = Path.makeFromSVGString("M0 0 L10 0 L10 10 L0 10 Z");
-        Path dots = DashLine.along(square, dashing(DashFit.CONTOUR, 0.0, 5.0))) {
+        Path dots = DashLine.along(square, square, dashing(DashFit.CONTOUR, 0.0, 5.0))) {
       assertThat(lengths(dots)).hasSize(8).allSatisfy(dot -> assertThat(dot).isBetween(0.0, 0.01));
     }
   }
@@ -136,7 +136,7 @@ class DashLineTest {
   @Test
   void dashesTooFineToSeeAreASolidLine() {
     try (Path square = Path.makeFromSVGString("M0 0 L10 0 L10 10 L0 10 Z");
-        Path dashes = DashLine.along(square, dashing(DashFit.EXACT, 1e-7, 1e-7))) {
+        Path dashes = DashLine.along(square, square, dashing(DashFit.EXACT, 1e-7, 1e-7))) {
       assertThat(lengths(dashes))
           .singleElement()
           .satisfies(all -> assertThat(all).isCloseTo(40, within(0.01)));

@@ -60,7 +60,7 @@ class DotsTest {
   void theyAreTheStrokeWithRoundCaps(float scale, double width, float turn) {
     Matrix33 matrix = Matrix33.makeScale(scale).makeConcat(Matrix33.makeRotate(turn));
     try (Path line = oval();
-        Path dashes = DashLine.along(line, dotted(12));
+        Path dashes = DashLine.along(line, line, dotted(12));
         Paint paint =
             new Paint()
                 .setAntiAlias(true)

@@ -163,8 +163,10 @@ public final class FontFace {
   }
 
   private boolean haveOneWidth(String letters) {
-    int[] widths = letters.codePoints().map(letter -> shaping.advance(glyph(letter))).toArray();
-    return java.util.Arrays.stream(widths).allMatch(width -> width == widths[0]);
+    // a font of another script has none of them, and nothing is known from that
+    return letters.codePoints().allMatch(this::covers)
+        && letters.codePoints().map(letter -> shaping.advance(glyph(letter))).distinct().count()
+            == 1;
   }
 
   /** The axes of a variable font. */

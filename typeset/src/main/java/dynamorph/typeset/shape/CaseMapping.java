@@ -28,19 +28,39 @@ record CaseMapping(String text, int[] source, int[] spanEnds, BitSet small) {
     BitSet small = new BitSet();
     int[] spanEnds = new int[spans.size()];
     int from = 0;
-    for (int index = 0; index < spans.size(); index++) {
+    for (int index = 0; index < spans.size(); ) {
       ShapeKey.SpanType span = spans.get(index);
-      int to = from + span.length();
+      int next = index;
+      int to = from;
+      // the letters around it decide how one is written, whatever span they are in
+      while (next < spans.size() && isMappedAlike(spans, treatments, index, next)) {
+        to += spans.get(next++).length();
+      }
       int shownFrom = shown.length();
       append(shown, source, typed, from, to, span, treatments.get(index));
       if (treatments.get(index).smallCapitals()) {
         markSmall(small, shown, source, typed, shownFrom, span);
       }
-      spanEnds[index] = shown.length();
+      int typedEnd = from;
+      int shownEnd = shownFrom;
+      for (; index < next; index++) {
+        typedEnd += spans.get(index).length();
+        while (shownEnd < shown.length() && source[shownEnd] < typedEnd) {
+          shownEnd++;
+        }
+        spanEnds[index] = shownEnd;
+      }
       from = to;
     }
     source[shown.length()] = typed.length();
     return new CaseMapping(wellFormed(shown), source, spanEnds, small);
+  }
+
+  private static boolean isMappedAlike(
+      List<ShapeKey.SpanType> spans, List<ShapePlan> treatments, int one, int other) {
+    return spans.get(one).textCase() == spans.get(other).textCase()
+        && spans.get(one).language().equals(spans.get(other).language())
+        && treatments.get(one).smallCapitals() == treatments.get(other).smallCapitals();
   }
 
   /**

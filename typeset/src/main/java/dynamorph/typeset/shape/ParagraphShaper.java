@@ -12,6 +12,7 @@ import dynamorph.model.value.TextDirection;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.harfbuzz.HarfBuzzShaper;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
@@ -152,6 +153,8 @@ public final class ParagraphShaper {
   private List<ShapedRun> shape(
       ShapeKey key, CaseMapping shown, List<ShapePlan> treatments, List<Itemizer.Item> items) {
     List<ShapedRun> runs = new ArrayList<>(items.size());
+    int[] spanEnds = key.spans().stream().mapToInt(ShapeKey.SpanType::length).toArray();
+    Arrays.parallelPrefix(spanEnds, Integer::sum);
     try (HarfBuzzShaper shaper = new HarfBuzzShaper()) {
       String text = Invisibles.forShaping(shown.text(), items);
       shaper.text(text);
@@ -178,15 +181,17 @@ public final class ParagraphShaper {
           shape(shaper, from, item, language, features, collector);
         }
         ShapedRun run = collector.run();
-        if (run != null) {
-          SpanCuts cuts = new SpanCuts(key.spans(), run);
+        if (run != null && spanEnds.length == 1) {
+          runs.add(run);
+        } else if (run != null) {
+          SpanCuts cuts = new SpanCuts(spanEnds, run);
           List<HarfBuzzShaper.Feature> apart = cuts.apart(shown);
           if (!apart.isEmpty()) {
             RunCollector again = new RunCollector(shown, item, treatment, optical);
             List<HarfBuzzShaper.Feature> all = new ArrayList<>(features);
             all.addAll(apart);
             shape(shaper, from, item, language, all, again);
-            cuts = new SpanCuts(key.spans(), requireNonNull(again.run()));
+            cuts = new SpanCuts(spanEnds, requireNonNull(again.run()));
           }
           runs.addAll(cuts.runs());
         }

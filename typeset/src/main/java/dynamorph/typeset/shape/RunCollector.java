@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Takes the glyphs of one run as HarfBuzz gives them, and puts them into em and clusters. */
 final class RunCollector implements HarfBuzzShaper.Sink {
-  /** What stands between figures in a column of them. */
+  /** What stands beside figures in a column of them. */
   private static final String FIGURE_SIGNS = ".,:;'/+-\u2212\u2013\u2019\u00A0\u2007\u202F ";
 
   private static final int STRIDE = HarfBuzzShaper.STRIDE;
@@ -97,7 +97,8 @@ final class RunCollector implements HarfBuzzShaper.Sink {
 
   private void kern(int[] infos, int[] clusters, short[] glyphs, float[] advances, double scale) {
     for (int cluster = 0; cluster + 1 < advances.length; cluster++) {
-      if (isTabular(infos, clusters, cluster) && isTabular(infos, clusters, cluster + 1)) {
+      if (standInColumns(
+          shownAt(infos, clusters, cluster), shownAt(infos, clusters, cluster + 1))) {
         continue;
       }
       int left = glyphs[clusters[cluster + 1] - 1] & 0xFFFF;
@@ -106,12 +107,16 @@ final class RunCollector implements HarfBuzzShaper.Sink {
     }
   }
 
-  /**
-   * Whether a figure, or a sign between figures, has the width of all figures, to stand in columns.
-   */
-  private boolean isTabular(int[] infos, int[] clusters, int cluster) {
-    int at = shown.text().codePointAt(infos[clusters[cluster] * STRIDE + 2]);
-    return (Character.isDigit(at) || FIGURE_SIGNS.indexOf(at) >= 0)
+  private int shownAt(int[] infos, int[] clusters, int cluster) {
+    return shown.text().codePointAt(infos[clusters[cluster] * STRIDE + 2]);
+  }
+
+  /** Whether two letters are figures of one width, or such a figure and a sign beside it. */
+  private boolean standInColumns(int one, int other) {
+    boolean figures =
+        Character.isDigit(one) && (Character.isDigit(other) || FIGURE_SIGNS.indexOf(other) >= 0)
+            || Character.isDigit(other) && FIGURE_SIGNS.indexOf(one) >= 0;
+    return figures
         && (item.face().hasTabularFigures() || treatment.features().getOrDefault("tnum", 0) == 1);
   }
 

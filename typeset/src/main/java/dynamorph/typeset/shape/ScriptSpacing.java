@@ -26,23 +26,7 @@ final class ScriptSpacing {
         advances[cluster] += GAP;
       }
     }
-    return new ShapedRun(
-        run.span(),
-        run.face(),
-        run.slanted(),
-        run.level(),
-        run.cursive(),
-        run.scale(),
-        run.rise(),
-        run.glyphs(),
-        run.clusters(),
-        run.starts(),
-        run.ends(),
-        advances,
-        run.glyphAdvances(),
-        run.x(),
-        run.y(),
-        run.unsafe());
+    return run.withAdvances(advances);
   }
 
   private static boolean meets(int one, int other) {

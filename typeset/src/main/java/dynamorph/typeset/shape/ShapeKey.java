@@ -55,18 +55,6 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
       FeatureSettings features,
       String language,
       boolean joined) {
-    public SpanType(
-        int length,
-        FontRequest font,
-        boolean tracked,
-        Kerning kerning,
-        TextCase textCase,
-        ScriptPosition position,
-        FeatureSettings features,
-        String language) {
-      this(length, font, tracked, kerning, textCase, position, features, language, false);
-    }
-
     public static SpanType of(int length, TypeLook look) {
       return new SpanType(
           length,
@@ -76,7 +64,8 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
           look.forms().textCase(),
           look.forms().position(),
           look.forms().features(),
-          look.language());
+          look.language(),
+          false);
     }
 
     /** The types of spans one after another; where only paint changes, the letters stay joined. */

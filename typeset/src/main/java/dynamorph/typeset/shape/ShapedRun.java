@@ -1,6 +1,7 @@
 package dynamorph.typeset.shape;
 
 import dynamorph.typeset.font.FontFace;
+import java.util.Arrays;
 import java.util.BitSet;
 
 /**
@@ -40,6 +41,52 @@ public record ShapedRun(
     float[] x,
     float[] y,
     BitSet unsafe) {
+  /** The same glyphs with other widths of their clusters. */
+  ShapedRun withAdvances(float[] wanted) {
+    return new ShapedRun(
+        span,
+        face,
+        slanted,
+        level,
+        cursive,
+        scale,
+        rise,
+        glyphs,
+        clusters,
+        starts,
+        ends,
+        wanted,
+        glyphAdvances,
+        x,
+        y,
+        unsafe);
+  }
+
+  /** Some of its clusters, in visual order, as a run of another span. */
+  ShapedRun part(int ofSpan, int from, int to) {
+    int first = clusters[from];
+    int last = clusters[to];
+    int[] own = Arrays.copyOfRange(clusters, from, to + 1);
+    Arrays.setAll(own, cluster -> own[cluster] - first);
+    return new ShapedRun(
+        ofSpan,
+        face,
+        slanted,
+        level,
+        cursive,
+        scale,
+        rise,
+        Arrays.copyOfRange(glyphs, first, last),
+        own,
+        Arrays.copyOfRange(starts, from, to),
+        Arrays.copyOfRange(ends, from, to),
+        Arrays.copyOfRange(advances, from, to),
+        Arrays.copyOfRange(glyphAdvances, first, last),
+        Arrays.copyOfRange(x, first, last),
+        Arrays.copyOfRange(y, first, last),
+        unsafe.get(from, to));
+  }
+
   public int clusterCount() {
     return advances.length;
   }

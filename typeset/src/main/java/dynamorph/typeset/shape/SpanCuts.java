@@ -3,9 +3,7 @@ package dynamorph.typeset.shape;
 import dynamorph.typeset.harfbuzz.HarfBuzzShaper;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * Cuts a run that was shaped as one into its spans, which differ in paint alone: no letter moves
@@ -20,10 +18,9 @@ final class SpanCuts {
   /** One past the last unit of each span, in the text as it was typed. */
   private final int[] spanEnds;
 
-  SpanCuts(List<ShapeKey.SpanType> spans, ShapedRun run) {
+  SpanCuts(int[] spanEnds, ShapedRun run) {
     this.run = run;
-    this.spanEnds = spans.stream().mapToInt(ShapeKey.SpanType::length).toArray();
-    Arrays.parallelPrefix(spanEnds, Integer::sum);
+    this.spanEnds = spanEnds;
   }
 
   private int spanAt(int unit) {
@@ -59,10 +56,17 @@ final class SpanCuts {
 
   /** The first shown unit that comes from a typed one or a later one. */
   private static int lowerBound(int[] source, int typed) {
-    return IntStream.range(0, source.length)
-        .filter(unit -> source[unit] >= typed)
-        .findFirst()
-        .orElse(source.length);
+    int low = 0;
+    int high = source.length;
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (source[middle] < typed) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
   }
 
   /** The run of each span, in the order of the text. */
@@ -78,34 +82,9 @@ final class SpanCuts {
       while (to < run.clusterCount() && spanAt(run.starts()[to]) == span) {
         to++;
       }
-      runs.add(part(span, from, to));
+      runs.add(run.part(span, from, to));
       from = to;
     }
     return run.rightToLeft() ? runs.reversed() : runs;
-  }
-
-  private ShapedRun part(int span, int from, int to) {
-    int first = run.clusters()[from];
-    int last = run.clusters()[to];
-    int[] clusters = Arrays.copyOfRange(run.clusters(), from, to + 1);
-    Arrays.setAll(clusters, cluster -> clusters[cluster] - first);
-    BitSet unsafe = run.unsafe().get(from, to);
-    return new ShapedRun(
-        span,
-        run.face(),
-        run.slanted(),
-        run.level(),
-        run.cursive(),
-        run.scale(),
-        run.rise(),
-        Arrays.copyOfRange(run.glyphs(), first, last),
-        clusters,
-        Arrays.copyOfRange(run.starts(), from, to),
-        Arrays.copyOfRange(run.ends(), from, to),
-        Arrays.copyOfRange(run.advances(), from, to),
-        Arrays.copyOfRange(run.glyphAdvances(), first, last),
-        Arrays.copyOfRange(run.x(), first, last),
-        Arrays.copyOfRange(run.y(), first, last),
-        unsafe);
   }
 }

@@ -67,7 +67,8 @@ class HarfBuzzTest {
             TextCase.AS_TYPED,
             ScriptPosition.NORMAL,
             features,
-            "en");
+            "en",
+            false);
     return new ParagraphShaper(fonts).shape(new ShapeKey(text, List.of(type)));
   }
 

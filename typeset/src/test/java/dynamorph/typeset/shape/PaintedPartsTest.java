@@ -1,5 +1,6 @@
 package dynamorph.typeset.shape;
 
+import static dynamorph.typeset.shape.ParagraphShaperTest.width;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assumptions.assumeThat;
@@ -19,6 +20,7 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Letters stay where they are when only their paint changes, and where nothing may move them. */
@@ -28,12 +30,17 @@ class PaintedPartsTest {
   private final ParagraphShaper shaper = new ParagraphShaper(Setting.fonts());
 
   private static ShapeKey.SpanType type(int length, String family, boolean joined) {
+    return type(length, family, TextCase.AS_TYPED, joined);
+  }
+
+  private static ShapeKey.SpanType type(
+      int length, String family, TextCase textCase, boolean joined) {
     return new ShapeKey.SpanType(
         length,
         FontRequest.of(family, 400, Slant.UPRIGHT),
         false,
         Kerning.AUTOMATIC,
-        TextCase.AS_TYPED,
+        textCase,
         ScriptPosition.NORMAL,
         FeatureSettings.NONE,
         "en",
@@ -62,16 +69,6 @@ class PaintedPartsTest {
       }
     }
     return places;
-  }
-
-  private static double width(ShapedParagraph paragraph) {
-    double width = 0;
-    for (ShapedRun run : paragraph.runs()) {
-      for (float advance : run.advances()) {
-        width += advance;
-      }
-    }
-    return width;
   }
 
   @ParameterizedTest
@@ -180,9 +177,34 @@ class PaintedPartsTest {
             TextCase.AS_TYPED,
             ScriptPosition.NORMAL,
             new FeatureSettings(new java.util.TreeMap<>(java.util.Map.of("tnum", 1))),
-            "en");
+            "en",
+            false);
     double ones = width(shaper.shape(new ShapeKey("1.111.1", List.of(optical))));
     double fours = width(shaper.shape(new ShapeKey("4.474.7", List.of(optical))));
     assertThat(ones).isEqualTo(fours, within(1e-6));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "TITLE, hello world, 2",
+    "LOWER, \u039F\u0394\u039F\u03A3, 3",
+    "UPPER, stra\u00DFe, 4"
+  })
+  void aColouredPartIsWrittenAsTheWholeWordAsks(TextCase textCase, String word, int cut) {
+    ShapeKey.SpanType whole = type(word.length(), "EB Garamond", textCase, false);
+    ShapeKey.SpanType first = type(cut, "EB Garamond", textCase, false);
+    ShapeKey.SpanType second = type(word.length() - cut, "EB Garamond", textCase, true);
+    assertThat(glyphs(new ShapeKey(word, List.of(first, second))))
+        .isEqualTo(glyphs(new ShapeKey(word, List.of(whole))));
+  }
+
+  private List<Short> glyphs(ShapeKey key) {
+    List<Short> glyphs = new ArrayList<>();
+    for (ShapedRun run : shaper.shape(key).runs()) {
+      for (short glyph : run.glyphs()) {
+        glyphs.add(glyph);
+      }
+    }
+    return glyphs;
   }
 }

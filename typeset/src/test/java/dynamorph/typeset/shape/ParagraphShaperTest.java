@@ -29,7 +29,8 @@ class ParagraphShaperTest {
         textCase,
         ScriptPosition.NORMAL,
         FeatureSettings.NONE,
-        language);
+        language,
+        false);
   }
 
   private ShapedParagraph shape(String text) {
@@ -37,7 +38,7 @@ class ParagraphShaperTest {
         new ShapeKey(text, List.of(type(text.length(), "EB Garamond", TextCase.AS_TYPED, "en"))));
   }
 
-  private static double width(ShapedParagraph paragraph) {
+  static double width(ShapedParagraph paragraph) {
     double width = 0;
     for (ShapedRun run : paragraph.runs()) {
       for (float advance : run.advances()) {
@@ -66,7 +67,8 @@ class ParagraphShaperTest {
             TextCase.AS_TYPED,
             ScriptPosition.NORMAL,
             FeatureSettings.NONE,
-            "en");
+            "en",
+            false);
     assertThat(shaper.shape(new ShapeKey("office", List.of(spaced))).runs().getFirst().glyphs())
         .hasSize(6);
   }

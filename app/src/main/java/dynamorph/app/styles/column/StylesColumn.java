@@ -278,7 +278,11 @@ public final class StylesColumn extends VBox {
       rows.add(emptyState(project));
     }
     order = List.copyOf(shownOrder);
-    if (!list.getChildren().equals(rows)) {
+    List<Node> listed = list.getChildren();
+    if (rows.size() > listed.size() && rows.subList(0, listed.size()).equals(listed)) {
+      // what is listed stays as it is, and is not styled anew
+      listed.addAll(rows.subList(listed.size(), rows.size()));
+    } else if (!listed.equals(rows)) {
       list.getChildren().setAll(rows);
     }
     cards.keySet().retainAll(project.styles().stream().map(Style::id).toList());
