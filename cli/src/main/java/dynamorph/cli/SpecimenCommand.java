@@ -14,13 +14,16 @@ import dynamorph.model.text.Story;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.artwork.Artwork;
-import dynamorph.paint.export.PdfWriter;
 import dynamorph.paint.export.SpecimenSheet;
 import dynamorph.paint.export.SvgWriter;
+import dynamorph.paint.export.pdf.PdfPage;
+import dynamorph.paint.export.pdf.PdfSettings;
+import dynamorph.paint.export.pdf.PdfWriter;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.layout.Typesetter;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -177,7 +180,14 @@ final class SpecimenCommand implements Callable<Integer> {
       artwork = sheet.flattened(Messages.of("specimen-command.pdf-has-no-blend-mode-plus"));
     }
     tell(artwork.pictures(), Messages.of("specimen-command.kept-as-pixels-at-scale", scale));
-    return form == Form.PDF ? PdfWriter.write(artwork) : SvgWriter.write(artwork);
+    return form == Form.PDF
+        ? PdfWriter.write(List.of(new PdfPage(text, artwork)), settings())
+        : SvgWriter.write(artwork);
+  }
+
+  private PdfSettings settings() {
+    return PdfSettings.untrimmed(
+        Messages.of("specimen-command.specimen"), "en", ZonedDateTime.now());
   }
 
   private void tell(List<String> things, String what) {

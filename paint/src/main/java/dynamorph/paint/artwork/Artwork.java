@@ -28,7 +28,8 @@ public record Artwork(double width, double height, Optional<Rgba> background, Li
       switch (mark) {
         case Mark.Picture picture -> pictures.add(picture.what());
         case Mark.Group group -> collect(group.marks(), pictures);
-        case Mark.Area _, Mark.Hairline _ -> {}
+        case Mark.Placed placed -> collect(placed.marks(), pictures);
+        case Mark.Area _, Mark.Hairline _, Mark.Text _ -> {}
       }
     }
   }

@@ -30,6 +30,31 @@ public sealed interface Mark {
   record Picture(byte[] png, Box place, double opacity, BlendMode blend, String what)
       implements Mark {}
 
+  /**
+   * Letters that stay text. Those without a colour are not seen: they tell the words of what lies
+   * there as areas or pixels.
+   *
+   * @param runs in reading order
+   */
+  record Text(List<TextRun> runs) implements Mark {
+    public Text {
+      runs = List.copyOf(runs);
+    }
+  }
+
+  /**
+   * The marks of a layer.
+   *
+   * @param layer its name
+   * @param words that it shows; empty if it is a shape
+   * @param matrix from the coordinates of its marks to those of the artwork
+   */
+  record Placed(String layer, String words, Matrix33 matrix, List<Mark> marks) implements Mark {
+    public Placed {
+      marks = List.copyOf(marks);
+    }
+  }
+
   /** Marks that are mixed with what lies below as one. */
   record Group(List<Mark> marks, double opacity, BlendMode blend) implements Mark {
     public Group {

@@ -9,11 +9,11 @@ import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.Image;
 
 /** Pictures in a form that every file format takes. */
-final class Pictures {
+public final class Pictures {
   private Pictures() {}
 
   /** An image of the project as PNG, whatever it is stored as. */
-  static byte[] png(Asset image) {
+  public static byte[] png(Asset image) {
     try (Image decoded = DecodedImage.of(image.bytes());
         Data data = requireNonNull(EncoderPNG.encode(decoded))) {
       return data.getBytes();

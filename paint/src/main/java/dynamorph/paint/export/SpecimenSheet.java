@@ -18,10 +18,7 @@ import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Matrix33;
-import io.github.humbleui.skija.Path;
-import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.Surface;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -106,9 +103,10 @@ public record SpecimenSheet(
         outline
             ? LayerOutlines.marks(layout, look, colours(), scale)
             : LayerArtwork.marks(layout, look, scale);
-    List<Mark> placed = new ArrayList<>();
-    marks.forEach(mark -> placed.add(moved(mark, -shown.x(), -shown.y())));
-    return new Artwork(shown.width(), shown.height(), background, placed);
+    Mark placed =
+        new Mark.Placed(
+            "", "", Matrix33.makeTranslate((float) -shown.x(), (float) -shown.y()), marks);
+    return new Artwork(shown.width(), shown.height(), background, List.of(placed));
   }
 
   /** The sheet as one picture, for formats that do not know its blend modes. */
@@ -119,38 +117,5 @@ public record SpecimenSheet(
         new Mark.Picture(
             png(), all, 1, BlendMode.NORMAL, Messages.of("specimen-sheet.everything-since", why));
     return new Artwork(shown.width(), shown.height(), Optional.empty(), List.of(picture));
-  }
-
-  private static Mark moved(Mark mark, double across, double down) {
-    return switch (mark) {
-      case Mark.Area area ->
-          new Mark.Area(
-              area.path(),
-              area.paint(),
-              Matrix33.makeTranslate((float) across, (float) down).makeConcat(area.matrix()),
-              area.opacity(),
-              area.blend());
-      case Mark.Hairline line ->
-          new Mark.Hairline(moved(line.path(), across, down), line.colour(), line.width());
-      case Mark.Picture picture ->
-          new Mark.Picture(
-              picture.png(),
-              picture.place().moved(across, down),
-              picture.opacity(),
-              picture.blend(),
-              picture.what());
-      case Mark.Group group ->
-          new Mark.Group(
-              group.marks().stream().map(inner -> moved(inner, across, down)).toList(),
-              group.opacity(),
-              group.blend());
-    };
-  }
-
-  private static Path moved(Path path, double across, double down) {
-    try (PathBuilder builder = new PathBuilder()) {
-      builder.addPath(path, (float) across, (float) down);
-      return builder.detach();
-    }
   }
 }

@@ -84,6 +84,24 @@ public final class SvgWriter {
         mixing(picture.opacity(), picture.blend());
         out.writeAttribute("href", encoded("png", picture.png()));
       }
+      case Mark.Text _ -> {}
+      case Mark.Placed placed -> {
+        out.writeStartElement("g");
+        if (!isIdentity(placed.matrix())) {
+          out.writeAttribute("transform", matrix(placed.matrix()));
+        }
+        if (!placed.layer().isEmpty()) {
+          out.writeAttribute("id", id(placed.layer()));
+        }
+        if (!placed.words().isEmpty()) {
+          out.writeAttribute("role", "img");
+          out.writeAttribute("aria-label", placed.words());
+        }
+        for (Mark inner : placed.marks()) {
+          mark(inner);
+        }
+        out.writeEndElement();
+      }
       case Mark.Group group -> {
         out.writeStartElement("g");
         mixing(group.opacity(), group.blend());
@@ -93,6 +111,12 @@ public final class SvgWriter {
         out.writeEndElement();
       }
     }
+  }
+
+  /** A name as an XML identifier, told from others that are spelt alike. */
+  private String id(String name) {
+    String plain = name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
+    return "layer-" + plain + "-" + ++named;
   }
 
   private void area(Mark.Area area) throws XMLStreamException {

@@ -68,6 +68,34 @@ final class FinishedGlyphs implements Stencil.Shape {
     return finish;
   }
 
+  /** Lines at the letters that are painted like them. */
+  List<Rect> rules() {
+    return ink.rules();
+  }
+
+  /** Whether any of its fonts has colours of its own. */
+  boolean isColourful() {
+    return pieces.stream().anyMatch(piece -> piece.placed.run().face().isColourful());
+  }
+
+  /** Whether documents may have its letters as text. */
+  boolean mayBeEmbedded() {
+    return pieces.stream().allMatch(piece -> piece.placed.run().face().mayBeEmbedded());
+  }
+
+  /** The boxes around the contours of each run that draws anything. */
+  List<Box> inks() {
+    return pieces.stream()
+        .map(piece -> GlyphShape.bounds(piece.placed))
+        .filter(box -> box != Box.EMPTY)
+        .toList();
+  }
+
+  /** The boxes that coats and effects on each run reach. */
+  List<Box> reaches() {
+    return inks().stream().map(box -> InkOverflow.of(box, layout.content(), finish)).toList();
+  }
+
   /** Begins to work out what takes some time. */
   void prepare(Canvas canvas) {
     ahead = FinishBrush.ahead(canvas, finish, this);

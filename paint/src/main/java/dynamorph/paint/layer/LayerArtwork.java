@@ -8,8 +8,10 @@ import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Paint;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.ResolvedShape;
+import dynamorph.model.text.Story;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintBounds;
+import dynamorph.model.value.Rgba;
 import dynamorph.paint.artwork.AreaPaint;
 import dynamorph.paint.artwork.Mark;
 import dynamorph.paint.message.Messages;
@@ -22,9 +24,12 @@ import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.Surface;
+import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /**
@@ -38,11 +43,16 @@ public final class LayerArtwork {
   private static final double MOST_PIXELS = 64e6;
 
   private final double scale;
+  private final Optional<Story> words;
   private final MaskCache planes = new MaskCache();
   private final List<Mark> marks = new ArrayList<>();
 
-  private LayerArtwork(double scale) {
+  /** Finishes whose letters are shown as text. */
+  private final Set<Finish> asText = new HashSet<>();
+
+  private LayerArtwork(double scale, Optional<Story> words) {
     this.scale = scale;
+    this.words = words;
   }
 
   /**
@@ -52,16 +62,34 @@ public final class LayerArtwork {
    * @throws IllegalArgumentException if a picture would have too many pixels
    */
   public static List<Mark> marks(TextLayout layout, ResolvedLayer look, double scale) {
-    LayerArtwork artwork = new LayerArtwork(scale);
+    return new LayerArtwork(scale, Optional.empty()).of(layout, look);
+  }
+
+  /**
+   * The marks of a layout as {@link #marks} has them, and its words: letters that have one opaque
+   * colour and nothing else stay text, those of richer finishes are areas with unseen text over
+   * them.
+   */
+  public static List<Mark> marksAndWords(
+      TextLayout layout, ResolvedLayer look, Story words, double scale) {
+    return new LayerArtwork(scale, Optional.of(words)).of(layout, look);
+  }
+
+  /** The words of a layout alone, not seen: something else shows them. */
+  public static Mark words(TextLayout layout, ResolvedLayer look, Story words) {
+    return new Mark.Text(LayerText.of(layout, look, words, _ -> Optional.empty()));
+  }
+
+  private List<Mark> of(TextLayout layout, ResolvedLayer look) {
     if (look.form().isPresent()) {
-      artwork.addShape(layout.box(), look, look.form().get());
-      return List.copyOf(artwork.marks);
+      addShape(layout.box(), look, look.form().get());
+      return List.copyOf(marks);
     }
-    artwork.addPlate(layout, look);
-    artwork.addRules(layout, look, false);
-    artwork.addLetters(layout, look);
-    artwork.addRules(layout, look, true);
-    return List.copyOf(artwork.marks);
+    addPlate(layout, look);
+    addRules(layout, look, false);
+    addLetters(layout, look);
+    addRules(layout, look, true);
+    return List.copyOf(marks);
   }
 
   private void addShape(Box box, ResolvedLayer look, ResolvedShape form) {
@@ -82,14 +110,18 @@ public final class LayerArtwork {
 
   private void addRules(TextLayout layout, ResolvedLayer look, boolean through) {
     for (DecorationPainter.Coloured rule : DecorationPainter.coloured(layout, look, through)) {
-      marks.add(
-          new Mark.Area(
-              Path.makeRect(rule.rect()),
-              new AreaPaint.Plain(rule.colour()),
-              Matrix33.IDENTITY,
-              1,
-              BlendMode.NORMAL));
+      addRule(rule.rect(), rule.colour());
     }
+  }
+
+  private void addRule(Rect rule, Rgba colour) {
+    marks.add(
+        new Mark.Area(
+            Path.makeRect(rule),
+            new AreaPaint.Plain(colour),
+            Matrix33.IDENTITY,
+            1,
+            BlendMode.NORMAL));
   }
 
   private void addLetters(TextLayout layout, ResolvedLayer look) {
@@ -98,6 +130,9 @@ public final class LayerArtwork {
     LayerPainter.groups(layout, look)
         .forEach((finish, pieces) ->
             all.add(new FinishedGlyphs(finish, pieces, layout, outlines, planes)));
+    if (words.isPresent()) {
+      asText.addAll(PlainLetters.among(all));
+    }
     try {
       LayerPainter.inOrder(
           all,
@@ -106,6 +141,17 @@ public final class LayerArtwork {
     } finally {
       all.forEach(FinishedGlyphs::close);
     }
+    words.ifPresent(story ->
+        marks.add(
+            new Mark.Text(
+                LayerText.of(
+                    layout,
+                    look,
+                    story,
+                    finish ->
+                        asText.contains(finish)
+                            ? Optional.of(PlainLetters.colour(finish))
+                            : Optional.empty()))));
   }
 
   private void addFinish(Finish finish, Stencil.Shape shape, String what) {
@@ -203,24 +249,37 @@ public final class LayerArtwork {
       marks.add(body(subject, inside, coat.opacity(), coat.blend(), what));
       return;
     }
+    if (shape instanceof FinishedGlyphs letters && asText.contains(finish)) {
+      letters.rules().forEach(rule -> addRule(rule, PlainLetters.colour(finish)));
+      return;
+    }
+    if (shape instanceof FinishedGlyphs letters && letters.isColourful()) {
+      pixels(subject, Messages.of("layer-artwork.colours-of-the-font"), what);
+      return;
+    }
     Optional<List<Mark>> areas = areas(coat, shape, neighbours);
     if (areas.isEmpty()) {
       String paint =
           coat.paint() instanceof Paint.Pattern
               ? Messages.of("layer-artwork.grain")
               : Messages.of("layer-artwork.a-conic-gradient");
-      picture(
-              subject.reach().grown(1, 1),
-              subject::paint,
-              coat.opacity(),
-              coat.blend(),
-              Messages.of("layer-artwork.in", what, paint))
-          .ifPresent(marks::add);
+      pixels(subject, paint, what);
     } else if (coat.opacity() == 1 && coat.blend() == BlendMode.NORMAL) {
       marks.addAll(areas.get());
     } else {
       marks.add(new Mark.Group(areas.get(), coat.opacity(), coat.blend()));
     }
+  }
+
+  /** A coat that cannot be told as areas, because of its paint. */
+  private void pixels(CoatBrush.Subject subject, String paint, String what) {
+    picture(
+            subject.reach().grown(1, 1),
+            subject::paint,
+            subject.coat().opacity(),
+            subject.coat().blend(),
+            Messages.of("layer-artwork.in", what, paint))
+        .ifPresent(marks::add);
   }
 
   /** A coat as areas, without its opacity and blend mode; empty if its paint cannot be told so. */

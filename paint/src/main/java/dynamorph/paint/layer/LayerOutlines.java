@@ -97,7 +97,7 @@ public final class LayerOutlines {
           }
           case Mark.Area(Path path, AreaPaint.Plain(Rgba colour), _, _, _) ->
               canvas.drawPath(path, paint.setColor(colour.argb()));
-          case Mark.Area _, Mark.Picture _, Mark.Group _ -> {}
+          case Mark.Area _, Mark.Picture _, Mark.Text _, Mark.Placed _, Mark.Group _ -> {}
         }
       }
     }

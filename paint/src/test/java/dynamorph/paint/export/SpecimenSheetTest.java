@@ -18,12 +18,17 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
+import dynamorph.paint.artwork.Artwork;
+import dynamorph.paint.export.pdf.PdfPage;
+import dynamorph.paint.export.pdf.PdfSettings;
+import dynamorph.paint.export.pdf.PdfWriter;
 import dynamorph.typeset.layout.TextLayout;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.ZonedDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -101,6 +106,12 @@ class SpecimenSheetTest {
     return ImageIO.read(new ByteArrayInputStream(png));
   }
 
+  private static byte[] pdf(Artwork artwork) {
+    return PdfWriter.write(
+        List.of(new PdfPage("sheet", artwork)),
+        PdfSettings.untrimmed("sheet", "en", ZonedDateTime.parse("2026-01-02T03:04:05Z")));
+  }
+
   private static BufferedImage drawnByAnother(byte[] pdf) throws IOException {
     try (PDDocument document = Loader.loadPDF(pdf)) {
       return new PDFRenderer(document).renderImage(0, (float) SCALE);
@@ -166,8 +177,7 @@ class SpecimenSheetTest {
   void whatCanBeToldAsAreasIsSharpAndLooksTheSame(String name) throws IOException {
     SpecimenSheet sheet = sheet(LOOKS.get(name));
     assertThat(sheet.artwork().pictures()).isEmpty();
-    assertThat(difference(image(sheet.png()), drawnByAnother(PdfWriter.write(sheet.artwork()))))
-        .isLessThan(1);
+    assertThat(difference(image(sheet.png()), drawnByAnother(pdf(sheet.artwork())))).isLessThan(1);
     assertThat(new String(SvgWriter.write(sheet.artwork()), StandardCharsets.UTF_8))
         .startsWith("<?xml")
         .contains("<path")
@@ -179,8 +189,7 @@ class SpecimenSheetTest {
   void whatCannotIsKeptAsPixelsAndListed(String name) throws IOException {
     SpecimenSheet sheet = sheet(RASTERISED.get(name));
     assertThat(sheet.artwork().pictures()).hasSize(1);
-    assertThat(difference(image(sheet.png()), drawnByAnother(PdfWriter.write(sheet.artwork()))))
-        .isLessThan(1);
+    assertThat(difference(image(sheet.png()), drawnByAnother(pdf(sheet.artwork())))).isLessThan(1);
     assertThat(new String(SvgWriter.write(sheet.artwork()), StandardCharsets.UTF_8))
         .contains("<image");
   }
@@ -200,8 +209,7 @@ class SpecimenSheetTest {
             .with(Properties.COAT_OPACITY.at(over), 0.8)
             .with(Properties.COAT_BLEND.at(over), mode);
     SpecimenSheet sheet = sheet(look);
-    assertThat(difference(image(sheet.png()), drawnByAnother(PdfWriter.write(sheet.artwork()))))
-        .isLessThan(1);
+    assertThat(difference(image(sheet.png()), drawnByAnother(pdf(sheet.artwork())))).isLessThan(1);
   }
 
   @Test
@@ -270,8 +278,7 @@ class SpecimenSheetTest {
     TextLayout layout = Painting.maker().typesetter().layout(layer.story(), resolved);
     SpecimenSheet sheet =
         new SpecimenSheet(layout, resolved, Optional.of(Rgba.WHITE), false, 12, SCALE);
-    assertThat(difference(image(sheet.png()), drawnByAnother(PdfWriter.write(sheet.artwork()))))
-        .isLessThan(1);
+    assertThat(difference(image(sheet.png()), drawnByAnother(pdf(sheet.artwork())))).isLessThan(1);
     assertThat(sheet.artwork().pictures()).isEmpty();
   }
 }

@@ -209,7 +209,8 @@ final class GlyphPlacer {
           starts,
           ends,
           left,
-          right);
+          right,
+          "");
     }
   }
 

@@ -19,6 +19,8 @@ import dynamorph.typeset.font.FontFace;
  * @param ends one past the last unit of the paragraph of each cluster
  * @param left left edge of each cluster, in points
  * @param right right edge of each cluster, in points
+ * @param words what a run without clusters says: the number before a paragraph, ruby; empty for
+ *     decoration and for a run that has clusters
  */
 public record GlyphRun(
     int span,
@@ -35,7 +37,8 @@ public record GlyphRun(
     int[] starts,
     int[] ends,
     float[] left,
-    float[] right) {
+    float[] right,
+    String words) {
   /**
    * How far letters are leaned when a family has no italic: 12 degrees, as type designers lean an
    * oblique.

@@ -84,6 +84,7 @@ final class Leaders {
             none,
             none,
             nowhere,
-            nowhere));
+            nowhere,
+            ""));
   }
 }

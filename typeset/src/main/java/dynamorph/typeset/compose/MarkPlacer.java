@@ -3,7 +3,9 @@ package dynamorph.typeset.compose;
 import dynamorph.model.cascade.TypeLook;
 import dynamorph.typeset.shape.ShapedParagraph;
 import dynamorph.typeset.shape.ShapedRun;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /** Puts down letters that no line is broken by: bullets, numbers, drop capitals, ruby. */
 final class MarkPlacer {
@@ -35,7 +37,9 @@ final class MarkPlacer {
     double x = rightToLeft ? measure - ornament.x() - ornament.width() : ornament.x();
     for (ShapedRun run : ornament.shaped().runs()) {
       TypeLook look = looks.get(run.span());
-      GlyphRun set = set(run, look, ornament.size(), x, ornament.y(), 0, ornament.text());
+      Optional<String> words =
+          ornament.text() ? Optional.empty() : Optional.of(ornament.shaped().text());
+      GlyphRun set = set(run, look, ornament.size(), x, ornament.y(), 0, words);
       runs.add(rightToLeft ? runs.size() : 0, set);
       x += width(run, look, ornament.size());
     }
@@ -48,16 +52,23 @@ final class MarkPlacer {
    * @param x where they begin
    * @param y below the baseline of the line
    * @param gap white behind each cluster
-   * @param text whether they are typed letters, for the caret
+   * @param words that they are part of; empty if these are those of the paragraph
    */
   static GlyphRun set(
-      ShapedRun run, TypeLook look, double share, double x, double y, double gap, boolean text) {
+      ShapedRun run,
+      TypeLook look,
+      double share,
+      double x,
+      double y,
+      double gap,
+      Optional<String> words) {
     double size = look.size() * share;
     double across = size * look.forms().scaleAcross();
     double down = size * look.forms().scaleDown();
-    int many = text ? run.clusterCount() : 0;
+    int many = words.isEmpty() ? run.clusterCount() : 0;
     float[] xs = new float[run.glyphs().length];
     float[] ys = new float[run.glyphs().length];
+    int[] units = new int[run.glyphs().length];
     float[] left = new float[many];
     float[] right = new float[many];
     double at = x;
@@ -66,6 +77,7 @@ final class MarkPlacer {
       for (int glyph = run.clusters()[cluster]; glyph < run.clusters()[cluster + 1]; glyph++) {
         xs[glyph] = (float) (at + run.x()[glyph] * across);
         ys[glyph] = (float) (run.y()[glyph] * down + y);
+        units[glyph] = many == 0 ? 0 : run.starts()[cluster];
       }
       at += run.advances()[cluster] * across + gap;
       if (cluster < many) {
@@ -81,13 +93,20 @@ final class MarkPlacer {
         GlyphPlacer.skew(look, run),
         run.rightToLeft(),
         run.glyphs(),
-        new int[xs.length],
+        units,
         new float[xs.length],
         xs,
         ys,
         many == 0 ? new int[0] : run.starts(),
         many == 0 ? new int[0] : run.ends(),
         left,
-        right);
+        right,
+        words.map(all -> said(run, all)).orElse(""));
+  }
+
+  private static String said(ShapedRun run, String words) {
+    int start = Arrays.stream(run.starts()).min().orElse(0);
+    int end = Arrays.stream(run.ends()).max().orElse(0);
+    return words.substring(start, Math.min(end, words.length()));
   }
 }

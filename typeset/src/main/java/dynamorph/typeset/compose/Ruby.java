@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -245,7 +246,7 @@ record Ruby(List<Over> overs, double[] pads) {
     double y = -over.baseline * look.size() * look.forms().scaleDown();
     y -= look.spacing().baselineShift();
     for (ShapedRun run : over.letters.runs()) {
-      runs.add(MarkPlacer.set(run, look, SIZE, x, y, gap, false));
+      runs.add(MarkPlacer.set(run, look, SIZE, x, y, gap, Optional.of(over.letters.text())));
       x += MarkPlacer.width(run, look, SIZE) + gap * run.clusterCount();
     }
   }

@@ -38,6 +38,11 @@ public final class FontFace {
   /** Tables with glyphs that are more than contours. */
   private static final List<String> COLOURS = List.of("COLR", "CBDT", "sbix", "SVG ");
 
+  /** The bits of fsType that say how a font may be used, and those that forbid to embed it. */
+  private static final int USAGE = 0x0F;
+
+  private static final int RESTRICTED = 0x02;
+
   private final String family;
   private final double weight;
   private final Slant slant;
@@ -150,6 +155,18 @@ public final class FontFace {
   /** Whether the font says how pairs of letters are kerned. */
   public boolean isKerned() {
     return kerned;
+  }
+
+  /**
+   * Whether its maker lets it be embedded in documents (OpenType 1.9, OS/2 fsType: 2 forbids it).
+   */
+  public boolean mayBeEmbedded() {
+    if (typeface.getTableSize("OS/2") < 10) {
+      return true;
+    }
+    try (Data table = requireNonNull(typeface.getTableData("OS/2"))) {
+      return (table.getBytes()[9] & USAGE) != RESTRICTED;
+    }
   }
 
   /** Whether all letters have one width. */

@@ -1,4 +1,4 @@
-package dynamorph.paint.export;
+package dynamorph.paint.export.pdf;
 
 import dynamorph.model.cascade.Paint.Stop;
 import dynamorph.model.value.Rgba;

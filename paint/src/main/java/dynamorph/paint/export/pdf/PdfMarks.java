@@ -1,28 +1,26 @@
-package dynamorph.paint.export;
+package dynamorph.paint.export.pdf;
 
 import static java.util.Objects.requireNonNull;
 
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.artwork.AreaPaint;
-import dynamorph.paint.artwork.Artwork;
 import dynamorph.paint.artwork.Contour;
 import dynamorph.paint.artwork.Mark;
+import dynamorph.paint.export.Pictures;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.types.Rect;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.IdentityHashMap;
+import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDFormContentStream;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.PDPatternContentStream;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -39,103 +37,48 @@ import org.apache.pdfbox.pdmodel.graphics.shading.PDShading;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.apache.pdfbox.util.Matrix;
 
-/**
- * Writes artworks as PDF (ISO 32000-2): areas with their paints and transparency stay what they
- * are, pictures are embedded without loss. Colours are those of the screen.
- */
-public final class PdfWriter implements AutoCloseable {
-  private final PDDocument document = new PDDocument();
-  private final PDPage page;
+/** Puts marks on content streams: areas with their paints and transparency, pictures. */
+final class PdfMarks {
+  private final PDDocument document;
 
   /** Where streams look up what they name. */
   private final Map<PDFormContentStream, PDResources> resources = new IdentityHashMap<>();
 
-  private final float height;
-
-  private PdfWriter(Artwork artwork) {
-    height = (float) artwork.height();
-    page = new PDPage(new PDRectangle((float) artwork.width(), height));
-    document.addPage(page);
+  PdfMarks(PDDocument document) {
+    this.document = document;
   }
 
   /** Whether PDF knows the blend modes of an artwork. */
-  public static boolean canMix(Artwork artwork) {
-    return artwork.marks().stream().allMatch(PdfWriter::canMix);
-  }
-
-  private static boolean canMix(Mark mark) {
+  static boolean canMix(Mark mark) {
     return switch (mark) {
       case Mark.Area area -> area.blend() != BlendMode.PLUS_LIGHTER;
       case Mark.Picture picture -> picture.blend() != BlendMode.PLUS_LIGHTER;
-      case Mark.Hairline _ -> true;
+      case Mark.Hairline _, Mark.Text _ -> true;
+      case Mark.Placed placed -> placed.marks().stream().allMatch(PdfMarks::canMix);
       case Mark.Group group ->
           group.blend() != BlendMode.PLUS_LIGHTER
-              && group.marks().stream().allMatch(PdfWriter::canMix);
+              && group.marks().stream().allMatch(PdfMarks::canMix);
     };
   }
 
-  /**
-   * The artwork as a file.
-   *
-   * @throws IllegalArgumentException if it mixes in a way that PDF does not know; see {@link
-   *     #canMix}
-   */
-  public static byte[] write(Artwork artwork) {
-    if (!canMix(artwork)) {
-      throw new IllegalArgumentException("PDF has no blend mode \"plus-lighter\"");
-    }
-    try (PdfWriter writer = new PdfWriter(artwork)) {
-      return writer.written(artwork);
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    }
-  }
-
-  @Override
-  public void close() throws IOException {
-    document.close();
-  }
-
-  private byte[] written(Artwork artwork) throws IOException {
-    Box all = new Box(0, 0, artwork.width(), artwork.height());
-    PDFormXObject sheet =
-        form(
-            all,
-            sheetContent -> {
-              if (artwork.background().isPresent()) {
-                background(sheetContent, artwork.background().get(), all);
-              }
-              for (Mark mark : artwork.marks()) {
-                draw(sheetContent, mark);
-              }
-            });
-    try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-      // counted from the top, as everything else is
-      content.transform(new Matrix(1, 0, 0, -1, 0, height));
-      content.drawForm(sheet);
-    }
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    document.save(bytes);
-    return bytes.toByteArray();
-  }
-
-  private static void background(PDFormContentStream content, Rgba colour, Box all)
-      throws IOException {
-    content.saveGraphicsState();
-    mix(content, colour.alpha() / 255.0, BlendMode.NORMAL);
-    content.setNonStrokingColor(colour(colour));
-    content.addRect(0, 0, (float) all.width(), (float) all.height());
-    content.fill();
-    content.restoreGraphicsState();
-  }
-
   /** Puts something on a stream; what goes wrong with the stream ends the writing. */
-  private interface Drawing {
+  interface Drawing {
     void on(PDFormContentStream content) throws IOException;
   }
 
+  /** Marks as a drawing of its own that can be put in place. */
+  PDFormXObject form(Box box, List<Mark> marks) throws IOException {
+    return form(
+        box,
+        content -> {
+          for (Mark mark : marks) {
+            draw(content, mark, box);
+          }
+        });
+  }
+
   /** A drawing of its own that can be put in place. */
-  private PDFormXObject form(Box box, Drawing drawing) throws IOException {
+  PDFormXObject form(Box box, Drawing drawing) throws IOException {
     PDFormXObject form = new PDFormXObject(document);
     form.setResources(new PDResources());
     form.setBBox(rectangle(box));
@@ -158,7 +101,7 @@ public final class PdfWriter implements AutoCloseable {
     return form;
   }
 
-  private void draw(PDFormContentStream content, Mark mark) throws IOException {
+  private void draw(PDFormContentStream content, Mark mark, Box all) throws IOException {
     content.saveGraphicsState();
     switch (mark) {
       case Mark.Area area -> area(content, area);
@@ -172,16 +115,17 @@ public final class PdfWriter implements AutoCloseable {
         mix(content, picture.opacity(), picture.blend());
         image(content, picture.png(), picture.place());
       }
+      case Mark.Placed _, Mark.Text _ ->
+          throw new IllegalArgumentException("layers and their words are put on pages");
       case Mark.Group group -> {
         mix(content, group.opacity(), group.blend());
-        Box all = new Box(0, 0, page.getMediaBox().getWidth(), height);
         content.drawForm(
             group(
                 all,
                 COSName.DEVICERGB,
                 inner -> {
                   for (Mark own : group.marks()) {
-                    draw(inner, own);
+                    draw(inner, own, all);
                   }
                 }));
       }
@@ -308,8 +252,7 @@ public final class PdfWriter implements AutoCloseable {
     };
   }
 
-  private static void mix(PDFormContentStream content, double opacity, BlendMode blend)
-      throws IOException {
+  static void mix(PDFormContentStream content, double opacity, BlendMode blend) throws IOException {
     if (opacity < 1 || blend != BlendMode.NORMAL) {
       content.setGraphicsStateParameters(mixing(opacity, blend));
     }
@@ -396,17 +339,17 @@ public final class PdfWriter implements AutoCloseable {
     }
   }
 
-  private static PDColor colour(Rgba colour) {
+  static PDColor colour(Rgba colour) {
     float[] parts = {colour.red() / 255f, colour.green() / 255f, colour.blue() / 255f};
     return new PDColor(parts, PDDeviceRGB.INSTANCE);
   }
 
-  private static Matrix affine(Matrix33 matrix) {
+  static Matrix affine(Matrix33 matrix) {
     float[] m = matrix.getMat();
     return new Matrix(m[0], m[3], m[1], m[4], m[2], m[5]);
   }
 
-  private static PDRectangle rectangle(Box box) {
+  static PDRectangle rectangle(Box box) {
     return new PDRectangle(
         (float) box.x(), (float) box.y(), (float) box.width(), (float) box.height());
   }
