@@ -37,6 +37,7 @@ public final class Dynamorph implements Runnable {
     commands.put("info", InfoCommand::new);
     commands.put("resolve", ResolveCommand::new);
     commands.put("render", RenderCommand::new);
+    commands.put("export", ExportCommand::new);
     commands.put("set", SetCommand::new);
     commands.put("apply", ApplyCommand::new);
     commands.put("reach", ReachCommand::new);

@@ -8,6 +8,7 @@ import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.export.ExportPreset;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Story;
@@ -186,8 +187,11 @@ final class SpecimenCommand implements Callable<Integer> {
   }
 
   private PdfSettings settings() {
-    return PdfSettings.untrimmed(
-        Messages.of("specimen-command.specimen"), "en", ZonedDateTime.now());
+    return new PdfSettings(
+        Messages.of("specimen-command.specimen"),
+        "en",
+        ExportPreset.Document.PLAIN,
+        ZonedDateTime.now());
   }
 
   private void tell(List<String> things, String what) {

@@ -15,6 +15,9 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.export.ExportFormat;
+import dynamorph.model.export.ExportPreset;
+import dynamorph.model.export.FileNamePattern;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -44,7 +47,8 @@ public final class LongHour {
             .withPalette(LongHourStyles.palette())
             .withStyles(LongHourStyles.styles())
             .withBaseStyle(Optional.of(LongHourStyles.BASE))
-            .withWords(new TreeSet<>(List.of("arbor", "Halm", "Oostvoort")));
+            .withWords(new TreeSet<>(List.of("arbor", "Halm", "Oostvoort")))
+            .withExports(exports());
     return empty.withArtboards(
         TreePVector.from(
             List.of(
@@ -62,6 +66,21 @@ public final class LongHour {
                 LongHourLabels.oilCan(),
                 LongHourLabels.ticket(),
                 LongHourFilm.film())));
+  }
+
+  private static List<ExportPreset> exports() {
+    ExportPreset print = ExportPreset.of(ExportFormat.PDF);
+    ExportPreset screen = ExportPreset.of(ExportFormat.PNG);
+    return List.of(
+        new ExportPreset(
+            "Printer, 3 mm bleed",
+            ExportFormat.PDF,
+            print.resolution(),
+            print.quality(),
+            true,
+            new FileNamePattern("{project} {artboard}"),
+            new ExportPreset.Document(true, LengthUnit.MILLIMETRE.toPoints(3), true)),
+        screen.withName("Screen, double size"));
   }
 
   private static Artboard entrance() {

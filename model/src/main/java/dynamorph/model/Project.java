@@ -1,5 +1,6 @@
 package dynamorph.model;
 
+import dynamorph.model.export.ExportPreset;
 import dynamorph.model.message.Messages;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.StyleBook;
@@ -34,6 +35,7 @@ import org.pcollections.TreePVector;
  * @param language default language of its texts, a BCP 47 tag
  * @param words words that are spelt right here though no dictionary has them
  * @param assets files that travel with it
+ * @param exports presets for writing its artboards as files; no two have one name
  */
 public record Project(
     String name,
@@ -43,7 +45,8 @@ public record Project(
     Optional<StyleId> baseStyle,
     String language,
     SortedSet<String> words,
-    List<Asset> assets) {
+    List<Asset> assets,
+    List<ExportPreset> exports) {
   public Project {
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(artboards, "artboards");
@@ -52,6 +55,10 @@ public record Project(
     Objects.requireNonNull(language, "language");
     words = Collections.unmodifiableSortedSet(new TreeSet<>(words));
     assets = List.copyOf(assets);
+    exports = List.copyOf(exports);
+    if (exports.stream().map(ExportPreset::name).distinct().count() < exports.size()) {
+      throw new IllegalArgumentException(Messages.of("project.two-export-presets-have-one-name"));
+    }
     if (baseStyle.isPresent() && styles.find(baseStyle.get()).isEmpty()) {
       throw new IllegalArgumentException(
           Messages.of("project.the-base-style-is-not-there", baseStyle.get()));
@@ -159,35 +166,46 @@ public record Project(
         Optional.empty(),
         "en",
         new TreeSet<>(),
+        List.of(),
         List.of());
   }
 
   public Project withName(String changed) {
-    return new Project(changed, artboards, styles, palette, baseStyle, language, words, assets);
+    return new Project(
+        changed, artboards, styles, palette, baseStyle, language, words, assets, exports);
   }
 
   public Project withArtboards(PVector<Artboard> changed) {
-    return new Project(name, changed, styles, palette, baseStyle, language, words, assets);
+    return new Project(name, changed, styles, palette, baseStyle, language, words, assets, exports);
   }
 
   public Project withStyles(StyleBook changed) {
-    return new Project(name, artboards, changed, palette, baseStyle, language, words, assets);
+    return new Project(
+        name, artboards, changed, palette, baseStyle, language, words, assets, exports);
   }
 
   public Project withPalette(Palette changed) {
-    return new Project(name, artboards, styles, changed, baseStyle, language, words, assets);
+    return new Project(
+        name, artboards, styles, changed, baseStyle, language, words, assets, exports);
   }
 
   public Project withBaseStyle(Optional<StyleId> changed) {
-    return new Project(name, artboards, styles, palette, changed, language, words, assets);
+    return new Project(name, artboards, styles, palette, changed, language, words, assets, exports);
   }
 
   public Project withWords(SortedSet<String> changed) {
-    return new Project(name, artboards, styles, palette, baseStyle, language, changed, assets);
+    return new Project(
+        name, artboards, styles, palette, baseStyle, language, changed, assets, exports);
   }
 
   public Project withAssets(List<Asset> changed) {
-    return new Project(name, artboards, styles, palette, baseStyle, language, words, changed);
+    return new Project(
+        name, artboards, styles, palette, baseStyle, language, words, changed, exports);
+  }
+
+  public Project withExports(List<ExportPreset> changed) {
+    return new Project(
+        name, artboards, styles, palette, baseStyle, language, words, assets, changed);
   }
 
   public Project plus(Artboard artboard) {

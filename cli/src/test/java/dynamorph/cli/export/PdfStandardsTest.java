@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.demo.LongHour;
 import dynamorph.model.Project;
+import dynamorph.model.export.ExportPreset;
 import dynamorph.paint.export.ArtboardArtwork;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.export.pdf.PdfPage;
@@ -40,21 +41,28 @@ class PdfStandardsTest {
       Scene scene = new SceneMaker(new Typesetter(fonts), new LayerPainter()).make(project);
       for (Scene.Board board : scene.boards()) {
         if (!board.artboard().isFilm()) {
-          pages.add(new PdfPage(board.artboard().name(), ArtboardArtwork.of(board, true, 1)));
+          pages.add(
+              new PdfPage(
+                  board.artboard().name(),
+                  ArtboardArtwork.of(board, java.util.Optional.of(board.background()), true, 1)));
           Files.write(
               Path.of("/tmp/pdf/" + board.artboard().id().value() + ".png"),
               new ArtboardPicture(new LayerPainter()).png(board, 0.5));
           Files.write(
               Path.of("/tmp/pdf/" + board.artboard().id().value() + ".svg"),
-              dynamorph.paint.export.SvgWriter.write(ArtboardArtwork.of(board, false, 1)));
+              dynamorph.paint.export.SvgWriter.write(
+                  ArtboardArtwork.of(board, java.util.Optional.of(board.background()), false, 1)));
         }
       }
       long at = System.nanoTime();
       pdf =
           PdfWriter.write(
               pages,
-              PdfSettings.untrimmed(
-                  project.name(), "en", ZonedDateTime.parse("2026-01-02T03:04:05Z")));
+              new PdfSettings(
+                  project.name(),
+                  "en",
+                  ExportPreset.Document.PLAIN,
+                  ZonedDateTime.parse("2026-01-02T03:04:05Z")));
       System.out.println("PDF " + (System.nanoTime() - at) / 1e6);
     }
     Files.write(Path.of("/tmp/pdf/demo.pdf"), pdf);

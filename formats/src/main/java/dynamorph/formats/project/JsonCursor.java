@@ -135,6 +135,13 @@ final class JsonCursor {
     return node.doubleValue();
   }
 
+  boolean truth() {
+    if (!node.isBoolean()) {
+      throw wrong(Messages.of("json-cursor.expected-true-or-false-found", kind()));
+    }
+    return node.booleanValue();
+  }
+
   /** A string, number or boolean as the registry's codecs take it. */
   Object scalar() {
     if (node.isString()) {

@@ -23,6 +23,14 @@ final class Names {
   static final String WORDS = "words";
   static final String BASE_STYLE = "baseStyle";
   static final String PALETTE = "palette";
+  static final String EXPORTS = "exports";
+  static final String FILE_FORMAT = "format";
+  static final String RESOLUTION = "resolution";
+  static final String QUALITY = "quality";
+  static final String FILE_NAME = "fileName";
+  static final String ONE_PER_ARTBOARD = "onePerArtboard";
+  static final String BLEED = "bleed";
+  static final String CROP_MARKS = "cropMarks";
   static final String COLOUR = "colour";
   static final String ARTBOARDS = "artboards";
   static final String STYLES = "styles";
@@ -95,7 +103,20 @@ final class Names {
 
   /** What a project's own document may have. */
   static final List<String> OF_PROJECT =
-      List.of(NAME, LANGUAGE, WORDS, BASE_STYLE, PALETTE, ARTBOARDS);
+      List.of(NAME, LANGUAGE, WORDS, BASE_STYLE, PALETTE, ARTBOARDS, EXPORTS);
+
+  /** What an export preset may have. */
+  static final List<String> OF_EXPORT =
+      List.of(
+          NAME,
+          FILE_FORMAT,
+          RESOLUTION,
+          QUALITY,
+          BACKGROUND,
+          FILE_NAME,
+          ONE_PER_ARTBOARD,
+          BLEED,
+          CROP_MARKS);
 
   /** What every artboard has. */
   static final List<String> OF_ARTBOARD =

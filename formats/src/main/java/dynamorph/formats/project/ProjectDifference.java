@@ -83,6 +83,7 @@ public final class ProjectDifference {
         project.language(),
         project.words(),
         project.palette(),
+        project.exports(),
         project.baseStyle());
   }
 
@@ -193,7 +194,8 @@ public final class ProjectDifference {
             before.baseStyle(),
             before.language(),
             before.words(),
-            assets));
+            assets,
+            before.exports()));
   }
 
   private static Artboard changed(Artboard before, JsonCursor node, ProjectReader reader) {

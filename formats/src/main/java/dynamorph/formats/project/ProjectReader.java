@@ -8,6 +8,9 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.export.ExportFormat;
+import dynamorph.model.export.ExportPreset;
+import dynamorph.model.export.FileNamePattern;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -103,7 +106,38 @@ final class ProjectReader {
                 root.find(Names.WORDS)
                     .map(words -> words.items(JsonCursor::text))
                     .orElse(List.of())),
-            assets));
+            assets,
+            root.find(Names.EXPORTS)
+                .map(list -> list.items(ProjectReader::export))
+                .orElse(List.of())));
+  }
+
+  private static ExportPreset export(JsonCursor cursor) {
+    cursor.only(Names.OF_EXPORT);
+    JsonCursor format = cursor.field(Names.FILE_FORMAT);
+    ExportFormat known = format.checked(() -> ExportFormat.of(format.text()));
+    ExportPreset usual = ExportPreset.of(known);
+    ExportPreset.Document document =
+        cursor.checked(() ->
+            new ExportPreset.Document(
+                cursor.find(Names.ONE_PER_ARTBOARD).map(JsonCursor::truth).orElse(false),
+                cursor.find(Names.BLEED).map(JsonCursor::number).orElse(0.0),
+                cursor.find(Names.CROP_MARKS).map(JsonCursor::truth).orElse(false)));
+    return cursor.checked(() ->
+        new ExportPreset(
+            cursor.field(Names.NAME).text(),
+            known,
+            cursor.find(Names.RESOLUTION).map(JsonCursor::number).orElse(usual.resolution()),
+            cursor
+                .find(Names.QUALITY)
+                .map(quality -> (int) Math.rint(quality.number()))
+                .orElse(usual.quality()),
+            cursor.find(Names.BACKGROUND).map(JsonCursor::truth).orElse(true),
+            cursor
+                .find(Names.FILE_NAME)
+                .map(name -> name.checked(() -> new FileNamePattern(name.text())))
+                .orElse(usual.fileName()),
+            document));
   }
 
   private static Swatch swatch(JsonCursor cursor) {

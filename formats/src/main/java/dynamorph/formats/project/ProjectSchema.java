@@ -1,5 +1,7 @@
 package dynamorph.formats.project;
 
+import dynamorph.model.export.ExportFormat;
+import dynamorph.model.export.ExportPreset;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.ValueType;
@@ -77,9 +79,29 @@ public final class ProjectSchema {
             Names.WORDS, list(text()),
             Names.BASE_STYLE, pattern(ID),
             Names.PALETTE, list(swatch),
+            Names.EXPORTS, list(export()),
             Names.ARTBOARDS, list(text())),
         List.of(Names.NAME, Names.LANGUAGE, Names.PALETTE, Names.ARTBOARDS));
     return schema;
+  }
+
+  private static ObjectNode export() {
+    ObjectNode preset = NODES.objectNode();
+    fields(
+        preset,
+        Map.of(
+            Names.NAME, text(),
+            Names.FILE_FORMAT,
+                choice(Arrays.stream(ExportFormat.values()).map(ExportFormat::id).toList()),
+            Names.RESOLUTION, number(ExportPreset.LEAST_RESOLUTION, ExportPreset.MOST_RESOLUTION),
+            Names.QUALITY, number(1, 100),
+            Names.BACKGROUND, flag(),
+            Names.FILE_NAME, text(),
+            Names.ONE_PER_ARTBOARD, flag(),
+            Names.BLEED, number(0, ExportPreset.MOST_BLEED),
+            Names.CROP_MARKS, flag()),
+        List.of(Names.NAME, Names.FILE_FORMAT));
+    return preset;
   }
 
   private static ObjectNode styles() {

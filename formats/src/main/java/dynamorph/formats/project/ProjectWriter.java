@@ -3,6 +3,7 @@ package dynamorph.formats.project;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.export.ExportPreset;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -62,6 +63,29 @@ final class ProjectWriter {
           .put(Names.ID, swatch.id())
           .put(Names.NAME, swatch.name())
           .put(Names.COLOUR, swatch.colour().toString());
+    }
+    if (!project.exports().isEmpty()) {
+      ArrayNode exports = node.putArray(Names.EXPORTS);
+      project.exports().forEach(preset -> exports.add(export(preset)));
+    }
+    return node;
+  }
+
+  private static ObjectNode export(ExportPreset preset) {
+    ObjectNode node =
+        NODES
+            .objectNode()
+            .put(Names.NAME, preset.name())
+            .put(Names.FILE_FORMAT, preset.format().id())
+            .put(Names.RESOLUTION, preset.resolution())
+            .put(Names.QUALITY, preset.quality())
+            .put(Names.BACKGROUND, preset.background())
+            .put(Names.FILE_NAME, preset.fileName().text());
+    ExportPreset.Document document = preset.document();
+    if (!document.equals(ExportPreset.Document.PLAIN)) {
+      node.put(Names.ONE_PER_ARTBOARD, document.onePerArtboard())
+          .put(Names.BLEED, document.bleed())
+          .put(Names.CROP_MARKS, document.cropMarks());
     }
     return node;
   }

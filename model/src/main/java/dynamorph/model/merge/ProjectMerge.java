@@ -5,6 +5,7 @@ import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.export.ExportPreset;
 import dynamorph.model.merge.ThreeWay.Place;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
@@ -87,6 +88,13 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
                 items(merge, asset -> new Place(Conflict.Kind.FILE, asset.name()))),
             styles,
             boards);
+    List<ExportPreset> exports =
+        merge.list(
+            base.exports(),
+            mine.exports(),
+            theirs.exports(),
+            ExportPreset::name,
+            items(merge, preset -> PROJECT.field("exports/" + preset.name())));
     Project project =
         new Project(
             merge.value(base.name(), mine.name(), theirs.name(), PROJECT.field("name")),
@@ -97,7 +105,8 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
             merge.value(
                 base.language(), mine.language(), theirs.language(), PROJECT.field("language")),
             words(base.words(), mine.words(), theirs.words()),
-            assets);
+            assets,
+            exports);
     return new ProjectMerge(project, merge.conflicts());
   }
 

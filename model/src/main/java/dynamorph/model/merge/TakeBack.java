@@ -88,7 +88,8 @@ public record TakeBack(
           before.baseStyle(),
           before.language(),
           before.words(),
-          assets);
+          assets,
+          before.exports());
     } catch (IllegalArgumentException apart) {
       throw new EditRefused(
           Messages.of("take-back.does-not-go-together", String.valueOf(apart.getMessage())));

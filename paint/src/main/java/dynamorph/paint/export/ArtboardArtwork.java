@@ -2,6 +2,7 @@ package dynamorph.paint.export;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.Rgba;
 import dynamorph.paint.artwork.Artwork;
 import dynamorph.paint.artwork.Mark;
 import dynamorph.paint.layer.LayerArtwork;
@@ -22,18 +23,19 @@ public final class ArtboardArtwork {
   /**
    * The artwork of an artboard, its layers in paint order.
    *
+   * @param background what it lies on; nothing if empty
    * @param letters whether letters of one colour stay text; if not they are areas
    * @param scale pixels per point of what is kept as pixels
    * @throws IllegalArgumentException if a picture would have too many pixels
    */
-  public static Artwork of(Scene.Board board, boolean letters, double scale) {
+  public static Artwork of(
+      Scene.Board board, Optional<Rgba> background, boolean letters, double scale) {
     Artboard artboard = board.artboard();
     List<Mark> layers = new ArrayList<>();
     for (PlacedLayer text : board.texts()) {
       layers.add(placed(text, letters, scale));
     }
-    return new Artwork(
-        artboard.width(), artboard.height(), Optional.of(board.background()), layers);
+    return new Artwork(artboard.width(), artboard.height(), background, layers);
   }
 
   /**

@@ -1,8 +1,8 @@
 package dynamorph.paint.export;
 
-import static java.util.Objects.requireNonNull;
-
 import dynamorph.model.Artboard;
+import dynamorph.model.export.ExportPreset;
+import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.message.Messages;
@@ -10,9 +10,15 @@ import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.EncodeJPEGOptions;
+import io.github.humbleui.skija.EncodeWEBPOptions;
+import io.github.humbleui.skija.EncoderJPEG;
 import io.github.humbleui.skija.EncoderPNG;
+import io.github.humbleui.skija.EncoderWEBP;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Surface;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Draws an artboard with all its texts. */
 public final class ArtboardPicture {
@@ -32,6 +38,45 @@ public final class ArtboardPicture {
    * @throws IllegalArgumentException if the picture would be empty or too large
    */
   public byte[] png(Scene.Board board, double scale) {
+    return encoded(board, scale, Optional.of(board.background()), EncoderPNG::encode);
+  }
+
+  /**
+   * The artboard as a file of pixels, which says how large it is meant to be.
+   *
+   * @throws IllegalArgumentException if the picture would be empty or too large, or the preset is
+   *     for no format of pixels
+   */
+  public byte[] file(Scene.Board board, ExportPreset preset) {
+    Optional<Rgba> ground =
+        preset.background() ? Optional.of(board.background()) : Optional.empty();
+    return switch (preset.format()) {
+      case PNG ->
+          Resolution.png(
+              encoded(board, preset.scale(), ground, EncoderPNG::encode), preset.resolution());
+      case JPEG ->
+          Resolution.jpeg(
+              encoded(board, preset.scale(), ground, image -> jpeg(image, preset.quality())),
+              preset.resolution());
+      case WEBP -> encoded(board, preset.scale(), ground, image -> webp(image, preset.quality()));
+      case PDF, SVG -> throw new IllegalArgumentException(preset.format() + " is not of pixels");
+    };
+  }
+
+  private static @Nullable Data jpeg(Image image, int quality) {
+    return EncoderJPEG.encode(image, EncodeJPEGOptions.DEFAULT.withQuality(quality));
+  }
+
+  private static @Nullable Data webp(Image image, int quality) {
+    return EncoderWEBP.encode(image, EncodeWEBPOptions.DEFAULT.withQuality(quality));
+  }
+
+  /** Makes a file of an image. */
+  private interface Encoder {
+    @Nullable Data encode(Image image);
+  }
+
+  private byte[] encoded(Scene.Board board, double scale, Optional<Rgba> ground, Encoder encoder) {
     Artboard artboard = board.artboard();
     int width = (int) Math.round(artboard.width() * scale);
     int height = (int) Math.round(artboard.height() * scale);
@@ -46,9 +91,13 @@ public final class ArtboardPicture {
     try (Surface surface = Surface.makeRasterN32Premul(width, height)) {
       Canvas canvas = surface.getCanvas();
       canvas.scale((float) (width / artboard.width()), (float) (height / artboard.height()));
-      paint(canvas, board);
+      paint(canvas, board, ground);
       try (Image image = surface.makeImageSnapshot();
-          Data data = requireNonNull(EncoderPNG.encode(image))) {
+          Data data = encoder.encode(image)) {
+        if (data == null) {
+          throw new IllegalArgumentException(
+              Messages.of("artboard-picture.the-format-does-not-take", width, height));
+        }
         return data.getBytes();
       }
     }
@@ -61,12 +110,16 @@ public final class ArtboardPicture {
    */
   public Pixels pixels(Scene.Board board, double scale) {
     Artboard artboard = board.artboard();
-    return Pixels.draw(artboard.width(), artboard.height(), scale, canvas -> paint(canvas, board));
+    return Pixels.draw(
+        artboard.width(),
+        artboard.height(),
+        scale,
+        canvas -> paint(canvas, board, Optional.of(board.background())));
   }
 
   /** Paints in points of the artboard. */
-  private void paint(Canvas canvas, Scene.Board board) {
-    canvas.clear(board.background().argb());
+  private void paint(Canvas canvas, Scene.Board board, Optional<Rgba> ground) {
+    ground.ifPresent(colour -> canvas.clear(colour.argb()));
     for (PlacedLayer text : board.texts()) {
       canvas.save();
       text.enter(canvas);

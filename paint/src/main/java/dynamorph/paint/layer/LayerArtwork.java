@@ -19,6 +19,8 @@ import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.EncodePNGFilterFlag;
+import io.github.humbleui.skija.EncodePNGOptions;
 import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Matrix33;
@@ -41,6 +43,10 @@ public final class LayerArtwork {
 
   /** The most pixels of one picture: 64 million. */
   private static final double MOST_PIXELS = 64e6;
+
+  /** Shadows and glows are smooth: harder work makes their files little smaller. */
+  private static final EncodePNGOptions QUICK =
+      EncodePNGOptions.DEFAULT.withZlibLevel(3).withFlags(EncodePNGFilterFlag.UP);
 
   private final double scale;
   private final Optional<Story> words;
@@ -347,7 +353,7 @@ public final class LayerArtwork {
       canvas.scale((float) scale, (float) scale);
       drawing.accept(canvas);
       try (Image image = surface.makeImageSnapshot();
-          Data data = requireNonNull(EncoderPNG.encode(image))) {
+          Data data = requireNonNull(EncoderPNG.encode(image, QUICK))) {
         Box place = new Box(left / scale, top / scale, width / scale, height / scale);
         return Optional.of(new Mark.Picture(data.getBytes(), place, opacity, blend, what));
       }

@@ -8,6 +8,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.export.ExportPreset;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -109,7 +110,11 @@ class SpecimenSheetTest {
   private static byte[] pdf(Artwork artwork) {
     return PdfWriter.write(
         List.of(new PdfPage("sheet", artwork)),
-        PdfSettings.untrimmed("sheet", "en", ZonedDateTime.parse("2026-01-02T03:04:05Z")));
+        new PdfSettings(
+            "sheet",
+            "en",
+            ExportPreset.Document.PLAIN,
+            ZonedDateTime.parse("2026-01-02T03:04:05Z")));
   }
 
   private static BufferedImage drawnByAnother(byte[] pdf) throws IOException {

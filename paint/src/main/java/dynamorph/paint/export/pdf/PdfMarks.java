@@ -135,7 +135,7 @@ final class PdfMarks {
 
   /** Images stand on their feet in PDF. */
   private void image(PDFormContentStream content, byte[] png, Box place) throws IOException {
-    PDImageXObject image = PDImageXObject.createFromByteArray(document, png, "picture.png");
+    PDImageXObject image = PdfImage.of(document, png);
     content.drawImage(
         image,
         new Matrix(

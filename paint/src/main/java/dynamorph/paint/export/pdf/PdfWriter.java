@@ -14,11 +14,15 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
+import java.util.GregorianCalendar;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdfwriter.compress.CompressParameters;
@@ -44,6 +48,7 @@ public final class PdfWriter implements AutoCloseable {
   /** Room for crop marks outside of the bleed, in points: a gap and a line. */
   private static final double MARK_GAP = 6;
 
+  private static final String HEAD = "%PDF-";
   private static final double MARK_LENGTH = 18;
   private static final double MARK_WIDTH = 0.25;
 
@@ -86,6 +91,20 @@ public final class PdfWriter implements AutoCloseable {
     }
   }
 
+  /** When a document was made, as it says itself; empty if it is none. */
+  public static Optional<ZonedDateTime> made(byte[] file) {
+    if (!new String(file, 0, Math.min(file.length, HEAD.length()), StandardCharsets.US_ASCII)
+        .equals(HEAD)) {
+      return Optional.empty();
+    }
+    try (PDDocument document = Loader.loadPDF(file)) {
+      return Optional.ofNullable(document.getDocumentInformation().getCreationDate())
+          .map(date -> ((GregorianCalendar) date).toZonedDateTime());
+    } catch (IOException | ClassCastException damaged) {
+      return Optional.empty();
+    }
+  }
+
   @Override
   public void close() throws IOException {
     document.close();
@@ -118,7 +137,8 @@ public final class PdfWriter implements AutoCloseable {
 
   private void add(PdfPage page) throws IOException {
     Artwork artwork = page.artwork();
-    double margin = settings.bleed() + (settings.cropMarks() ? MARK_GAP + MARK_LENGTH : 0);
+    double margin =
+        settings.trim().bleed() + (settings.trim().cropMarks() ? MARK_GAP + MARK_LENGTH : 0);
     Box media = new Box(0, 0, artwork.width(), artwork.height()).grown(margin, margin);
     double unit = Math.max(1, Math.ceil(Math.max(media.width(), media.height()) / LONGEST_SIDE));
     PDPage made = new PDPage(rectangle(media, media, unit));
@@ -126,7 +146,7 @@ public final class PdfWriter implements AutoCloseable {
       made.setUserUnit((float) unit);
     }
     Box trim = new Box(0, 0, artwork.width(), artwork.height());
-    Box bleed = trim.grown(settings.bleed(), settings.bleed());
+    Box bleed = trim.grown(settings.trim().bleed(), settings.trim().bleed());
     made.setTrimBox(rectangle(trim, media, unit));
     made.setBleedBox(rectangle(bleed, media, unit));
     COSDictionary group = new COSDictionary();
@@ -157,7 +177,7 @@ public final class PdfWriter implements AutoCloseable {
       }
       addMarks(content, artwork.marks(), bleed);
       content.restoreGraphicsState();
-      if (settings.cropMarks()) {
+      if (settings.trim().cropMarks()) {
         artifact(content, marks.form(media, cropMarks(trim)));
       }
     }
@@ -186,7 +206,7 @@ public final class PdfWriter implements AutoCloseable {
 
   /** Two lines outside of each corner, in the directions of its edges. */
   private PdfMarks.Drawing cropMarks(Box trim) {
-    double from = settings.bleed() + MARK_GAP;
+    double from = settings.trim().bleed() + MARK_GAP;
     double to = from + MARK_LENGTH;
     return content -> {
       content.setStrokingColor(PdfMarks.colour(Rgba.BLACK));

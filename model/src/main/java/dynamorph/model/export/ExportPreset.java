@@ -1,0 +1,101 @@
+package dynamorph.model.export;
+
+import dynamorph.model.message.Messages;
+import dynamorph.model.value.Numbers;
+
+/**
+ * How artboards are written as files.
+ *
+ * @param name what people call it
+ * @param resolution pixels per inch, of pixel formats and of what other formats keep as pixels,
+ *     from {@value #LEAST_RESOLUTION} to {@value #MOST_RESOLUTION}; at 72 a point is a pixel
+ * @param quality from 1 to 100; of JPEG and WebP only
+ * @param background whether the colour of the artboard is there; where not it is transparent
+ * @param fileName of each file, without its end
+ * @param document of PDF only
+ */
+public record ExportPreset(
+    String name,
+    ExportFormat format,
+    double resolution,
+    int quality,
+    boolean background,
+    FileNamePattern fileName,
+    Document document) {
+  public static final double LEAST_RESOLUTION = 18;
+  public static final double MOST_RESOLUTION = 2400;
+
+  /** Points in an inch, which are pixels in CSS and on artboards. */
+  public static final double POINTS_PER_INCH = 72;
+
+  /** The widest bleed, in points. */
+  public static final double MOST_BLEED = 144;
+
+  private static final int QUALITY = 90;
+
+  /**
+   * What documents have that pictures have not.
+   *
+   * @param onePerArtboard whether each artboard is a file of its own; else all are pages of one
+   * @param bleed how far pages go on beyond their trim, in points, from 0 to 144
+   * @param cropMarks whether the corners of the trim are marked
+   */
+  public record Document(boolean onePerArtboard, double bleed, boolean cropMarks) {
+    /** All artboards in one document that is not trimmed. */
+    public static final Document PLAIN = new Document(false, 0, false);
+
+    public Document {
+      if (!(bleed >= 0 && bleed <= MOST_BLEED)) {
+        throw new IllegalArgumentException(
+            Messages.of(
+                "export-preset.bleed-expected-points-from-0",
+                Numbers.format(bleed, 2),
+                Numbers.format(MOST_BLEED, 2)));
+      }
+    }
+  }
+
+  public ExportPreset {
+    if (name.isBlank()) {
+      throw new IllegalArgumentException(Messages.of("export-preset.give-it-a-name"));
+    }
+    if (!(resolution >= LEAST_RESOLUTION && resolution <= MOST_RESOLUTION)) {
+      throw new IllegalArgumentException(
+          Messages.of(
+              "export-preset.resolution-expected", resolution, LEAST_RESOLUTION, MOST_RESOLUTION));
+    }
+    if (quality < 1 || quality > 100) {
+      throw new IllegalArgumentException(Messages.of("export-preset.quality-expected", quality));
+    }
+    if (!background && !format.hasTransparency()) {
+      throw new IllegalArgumentException(
+          Messages.of("export-preset.has-no-transparency", format.label()));
+    }
+  }
+
+  /** A format as most people want it: pictures at two pixels a point, the rest for print. */
+  public static ExportPreset of(ExportFormat format) {
+    return new ExportPreset(
+        format.label(),
+        format,
+        format.isPixels() ? 2 * POINTS_PER_INCH : 300,
+        QUALITY,
+        true,
+        FileNamePattern.ARTBOARD,
+        Document.PLAIN);
+  }
+
+  /** Pixels per point. */
+  public double scale() {
+    return resolution / POINTS_PER_INCH;
+  }
+
+  /** Whether all artboards go into one file. */
+  public boolean isOneFile() {
+    return format == ExportFormat.PDF && !document.onePerArtboard;
+  }
+
+  public ExportPreset withName(String changed) {
+    return new ExportPreset(changed, format, resolution, quality, background, fileName, document);
+  }
+}

@@ -1,0 +1,2 @@
+/** How artboards leave a project as files. */
+package dynamorph.model.export;
