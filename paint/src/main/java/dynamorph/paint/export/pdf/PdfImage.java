@@ -52,7 +52,8 @@ final class PdfImage {
           new ImageInfo(
               width, height, ColorType.RGBA_8888, ColorAlphaType.UNPREMUL, ColorSpace.getSRGB()));
       image.readPixels(bitmap);
-      byte[] pixels = requireNonNull(bitmap.readPixels(), "pixels of a picture");
+      byte[] pixels = new byte[width * height * CHANNELS];
+      requireNonNull(bitmap.peekPixels()).getBuffer().get(pixels);
       return new PdfImage(pixels, width, height).in(document);
     }
   }
