@@ -9,6 +9,7 @@ import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.artboards.text.TextActions;
 import dynamorph.app.artboards.text.find.FindPane;
 import dynamorph.app.artboards.text.spelling.SpellingService;
+import dynamorph.app.export.ExportPane;
 import dynamorph.app.field.Editors;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
@@ -103,6 +104,7 @@ public final class MainWindow {
   private final LatePane<RecoveryPane> recovery;
   private final VersionKeeper versionKeeper;
   private final LatePane<VersionsPane> versions;
+  private final LatePane<ExportPane> export;
   private final Scene scene;
   private final CommandSearch search;
   private final Inspector inspector;
@@ -154,6 +156,9 @@ public final class MainWindow {
                 pictures,
                 dialogs::agrees,
                 stage::requestFocus));
+    this.export =
+        LatePane.showingItself(() ->
+            new ExportPane(workspace, current, states, pictures, dialogs, stage::requestFocus));
     CardGestures cards = new CardGestures(workspace, stage, overlay);
     this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards);
     stage.setDropPlace(styles.dropPlace());
@@ -198,7 +203,10 @@ public final class MainWindow {
                 new ProjectFamilies(workspace, current, plainFace, user)));
     registerActions();
     BorderPane frame = new BorderPane();
-    frame.setTop(new VBox(new HeadBar(workspace, actions, files, search), new WelcomeStrip(user)));
+    frame.setTop(
+        new VBox(
+            new HeadBar(workspace, actions, files, search, preset -> export.get().open(preset)),
+            new WelcomeStrip(user)));
     frame.setLeft(styles);
     CuePane cues = new CuePane(workspace, cueWatch, films);
     this.tabs = new SideTabs(workspace, inspector, cues);
@@ -214,6 +222,7 @@ public final class MainWindow {
         LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reached)));
     stagePane.addInFront(recovery);
     stagePane.addInFront(versions);
+    stagePane.addInFront(export);
     BorderPane middle = new BorderPane(frame.getCenter());
     middle.setBottom(new VBox(timeline, strip));
     middle.setMinSize(0, 0);
@@ -273,6 +282,11 @@ public final class MainWindow {
 
   private SelectionSubject selected() {
     return new SelectionSubject(workspace, Cascade.of(workspace.project()));
+  }
+
+  /** Where artboards are written as files. */
+  ExportPane export() {
+    return export.get();
   }
 
   /** The fonts, typesetter and painters of the project that is open. */
@@ -388,6 +402,7 @@ public final class MainWindow {
     files.register(actions);
     actions.add("project.recovered-work", "", () -> recovery.get().open());
     actions.add("project.versions", "", () -> versions.get().open());
+    actions.add("project.export-artboards", "Shortcut+Shift+E", () -> export.get().open());
     new ArtboardActions(workspace, files, () -> scene.getWindow()).register(actions);
     window.registerHistory(actions);
     layers.register(actions, when, () -> scene.getWindow());

@@ -94,6 +94,7 @@ final class ScreenshotView {
     views.put("cues", ScreenshotView::cues);
     views.put("ruby", ScreenshotView::ruby);
     views.put("find", ScreenshotView::find);
+    views.put("export", main -> main.export().open());
     views.put(
         "lamp",
         main -> {

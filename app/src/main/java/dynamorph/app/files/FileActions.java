@@ -9,12 +9,10 @@ import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.file.FileState;
 import dynamorph.formats.file.OpenFiles;
-import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.versions.Versions.Version;
 import dynamorph.model.Artboard;
-import dynamorph.model.ArtboardId;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
@@ -29,7 +27,6 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.survey.BaseProposal;
 import dynamorph.model.value.FontSize;
-import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.font.FontLibrary;
 import java.io.IOException;
@@ -110,10 +107,6 @@ public final class FileActions {
     actions.add("project.open", "Shortcut+O", this::open);
     actions.add("project.save", "Shortcut+S", this::save);
     actions.add("project.save-as", "Shortcut+Shift+S", this::saveAs);
-    actions.add(
-        "project.export-artboard",
-        "Shortcut+Shift+E",
-        () -> currentArtboard().ifPresent(board -> exportArtboard(board.id(), 1)));
     assets.register(actions);
     actions.add("styles.import", "", this::importStyles);
     actions.add("styles.save-kit", "", this::saveAllAsKit);
@@ -428,38 +421,6 @@ public final class FileActions {
             Messages.of("elsewhere.was-changed", file.getFileName()),
             Messages.of("elsewhere.look"),
             () -> settle(file, change, () -> {})));
-  }
-
-  // --- exporting
-  // ---------------------------------------------------------------------------------------------------
-
-  /** Exports an artboard at so many pixels for a point. */
-  public void exportArtboard(ArtboardId id, double scale) {
-    Optional<Artboard> artboard = workspace.project().artboard(id);
-    artboard
-        .flatMap(board -> dialogs.choose(FileQuestion.SAVED_PICTURE, board.name() + ".png"))
-        .ifPresent(file -> export(id, scale, file));
-  }
-
-  private void export(ArtboardId id, double scale, Path file) {
-    Project project = workspace.project();
-    Studio with = studio.get();
-    workspace.tell(Notice.info(Messages.of("file-actions.exporting", file.getFileName())));
-    worker.execute(() -> {
-      try {
-        Scene scene = with.maker().make(project);
-        Scene.Board board = scene.board(id).orElseThrow();
-        byte[] png = new ArtboardPicture(with.maker().painter()).png(board, scale);
-        SafeFile.write(file, stream -> stream.write(png));
-        Platform.runLater(() ->
-            workspace.tell(Notice.info(Messages.of("file-actions.exported", file.getFileName()))));
-      } catch (IOException | IllegalArgumentException problem) {
-        Platform.runLater(() ->
-            workspace.tell(
-                Notice.problem(
-                    Messages.of("file-actions.not-exported", Messages.reason(problem)))));
-      }
-    });
   }
 
   /** The artboard that the selection stands on, else the first. */

@@ -70,7 +70,8 @@ public enum FileQuestion {
           ".webp",
           ".gif"),
       kind(Messages.of("file-question.all-files"), "")),
-  FRAMES(Messages.of("file-question.a-folder-for-the-frames"), Way.FOLDER);
+  FRAMES(Messages.of("file-question.a-folder-for-the-frames"), Way.FOLDER),
+  EXPORT_FOLDER(Messages.of("file-question.a-folder-for-the-files"), Way.FOLDER);
 
   /** Whether something there is wanted, a new file, or a folder. */
   public enum Way {

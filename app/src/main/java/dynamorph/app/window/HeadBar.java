@@ -5,10 +5,11 @@ import dynamorph.app.field.Tips;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
-import dynamorph.model.Artboard;
 import dynamorph.model.edit.History;
+import dynamorph.model.export.ExportPreset;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -28,13 +29,23 @@ public final class HeadBar extends HBox {
   private final Workspace workspace;
   private final Actions actions;
   private final FileActions files;
+  private final Consumer<ExportPreset> withPreset;
   private final MenuButton project = new MenuButton();
   private final Label saved = new Label();
   private final Button undo = new Button(Messages.of("common.undo"));
   private final Button redo = new Button(Messages.of("head-bar.redo"));
   private final MenuButton export = new MenuButton(Messages.of("head-bar.export"));
 
-  public HeadBar(Workspace workspace, Actions actions, FileActions files, CommandSearch search) {
+  /**
+   * @param withPreset shows what an export preset would write
+   */
+  public HeadBar(
+      Workspace workspace,
+      Actions actions,
+      FileActions files,
+      CommandSearch search,
+      Consumer<ExportPreset> withPreset) {
+    this.withPreset = withPreset;
     this.workspace = workspace;
     this.actions = actions;
     this.files = files;
@@ -180,16 +191,13 @@ public final class HeadBar extends HBox {
 
   private void fillExportMenu() {
     export.getItems().clear();
-    for (Artboard board : workspace.project().still().toList()) {
-      Menu menu = new Menu(board.name());
-      for (double scale : new double[] {0.5, 1, 2, 4}) {
-        long width = Math.round(board.width() * scale);
-        long height = Math.round(board.height() * scale);
-        MenuItem item = new MenuItem(Messages.of("head-bar.png-pixels", width, height));
-        item.setOnAction(_ -> files.exportArtboard(board.id(), scale));
-        menu.getItems().add(item);
+    if (workspace.project().still().findAny().isPresent()) {
+      export.getItems().add(actions.item("project.export-artboards"));
+      for (ExportPreset preset : workspace.project().exports()) {
+        MenuItem item = new MenuItem(Messages.of("head-bar.with-the-preset", preset.name()));
+        item.setOnAction(_ -> withPreset.accept(preset));
+        export.getItems().add(item);
       }
-      export.getItems().add(menu);
     }
     if (workspace.project().films().findAny().isPresent()) {
       if (!export.getItems().isEmpty()) {

@@ -1,0 +1,172 @@
+package dynamorph.app.export;
+
+import dynamorph.app.field.Tips;
+import dynamorph.app.message.Messages;
+import dynamorph.app.render.PictureFrame;
+import dynamorph.app.render.PictureService;
+import dynamorph.app.render.StatePictures;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.Project;
+import dynamorph.model.export.ExportPreset;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The artboards of the project as small pictures, each of which can be ticked. */
+final class ExportBoards extends VBox {
+  private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
+  private static final int PICTURE_WIDTH = 108;
+  private static final int PICTURE_HEIGHT = 72;
+
+  private final Workspace workspace;
+  private final StatePictures states;
+  private final PictureService pictures;
+  private final Runnable changed;
+  private final FlowPane tiles = new FlowPane(8, 8);
+  private final Label count = new Label();
+  private final Set<ArtboardId> picked = new HashSet<>();
+  private List<Artboard> listed = List.of();
+  private Optional<ExportPreset> preset = Optional.empty();
+  private final List<Label> sizes = new ArrayList<>();
+
+  /**
+   * @param changed is told when others are ticked
+   */
+  ExportBoards(
+      Workspace workspace, StatePictures states, PictureService pictures, Runnable changed) {
+    super(10);
+    this.workspace = workspace;
+    this.states = states;
+    this.pictures = pictures;
+    this.changed = changed;
+    Button all = new Button(Messages.of("export-boards.all"));
+    all.setId("export-all");
+    all.setOnAction(_ -> pick(Set.copyOf(listed.stream().map(Artboard::id).toList())));
+    Button none = new Button(Messages.of("export-boards.none"));
+    none.setId("export-none");
+    none.setOnAction(_ -> pick(Set.of()));
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    count.getStyleClass().add("quiet");
+    HBox head = new HBox(8, count, gap, all, none);
+    head.setAlignment(Pos.CENTER_LEFT);
+    ScrollPane scroll = new ScrollPane(tiles);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(head, scroll);
+  }
+
+  /** Lists the artboards anew and ticks some of them. */
+  void list(Set<ArtboardId> ticked) {
+    listed = workspace.project().still().toList();
+    tiles.getChildren().clear();
+    sizes.clear();
+    Project project = workspace.project();
+    listed.forEach(board -> tiles.getChildren().add(tile(project, board)));
+    pick(ticked);
+  }
+
+  /** Lists the artboards of a changed project; those that were ticked stay so. */
+  void refresh() {
+    if (!listed.equals(workspace.project().still().toList())) {
+      list(Set.copyOf(picked));
+    }
+  }
+
+  /** Those that are ticked, in the order of the project. */
+  List<Artboard> ticked() {
+    return listed.stream().filter(board -> picked.contains(board.id())).toList();
+  }
+
+  /** Tells how large each comes out. */
+  void measure(Optional<ExportPreset> by) {
+    preset = by;
+    for (int index = 0; index < sizes.size(); index++) {
+      sizes.get(index).setText(size(listed.get(index)));
+    }
+  }
+
+  private String size(Artboard board) {
+    Optional<ExportPreset> pixels = preset.filter(own -> own.format().isPixels());
+    if (pixels.isPresent()) {
+      return Messages.of(
+          "export-boards.pixels",
+          Math.round(board.width() * pixels.get().scale()),
+          Math.round(board.height() * pixels.get().scale()));
+    }
+    return Messages.of(
+        "export-boards.in-unit",
+        board.unit().format(board.width()),
+        board.unit().format(board.height()),
+        board.unit().symbol());
+  }
+
+  private Node tile(Project project, Artboard board) {
+    PictureFrame frame = new PictureFrame(PICTURE_WIDTH, PICTURE_HEIGHT);
+    pictures.show(
+        frame.view(),
+        List.of("export", board, project.styles(), project.palette()),
+        () -> states.draw(project, board, Optional.empty(), PICTURE_WIDTH, PICTURE_HEIGHT));
+    CheckBox box = new CheckBox(board.name());
+    box.setId("export-board-" + board.id());
+    box.setMaxWidth(PICTURE_WIDTH);
+    Tips.on(box, board.name());
+    Label size = new Label(size(board));
+    size.getStyleClass().add("quiet");
+    sizes.add(size);
+    VBox tile = new VBox(5, frame, box, size);
+    tile.getStyleClass().add("export-tile");
+    box.selectedProperty()
+        .addListener((_, _, on) -> {
+          tile.pseudoClassStateChanged(PICKED, on);
+          if (on ? picked.add(board.id()) : picked.remove(board.id())) {
+            tell();
+          }
+        });
+    frame.setOnMouseClicked(_ -> {
+      box.setSelected(!box.isSelected());
+      box.requestFocus();
+    });
+    return tile;
+  }
+
+  private void pick(Set<ArtboardId> wanted) {
+    picked.retainAll(wanted);
+    picked.addAll(wanted);
+    picked.retainAll(Set.copyOf(listed.stream().map(Artboard::id).toList()));
+    for (int index = 0; index < listed.size(); index++) {
+      VBox tile = (VBox) tiles.getChildren().get(index);
+      ((CheckBox) tile.getChildren().get(1)).setSelected(picked.contains(listed.get(index).id()));
+    }
+    tell();
+  }
+
+  private void tell() {
+    count.setText(Messages.of("export-boards.of", picked.size(), listed.size()));
+    changed.run();
+  }
+
+  /** Gives the keyboard to the first artboard. */
+  void focusFirst() {
+    if (!tiles.getChildren().isEmpty()) {
+      ((VBox) tiles.getChildren().getFirst()).getChildren().get(1).requestFocus();
+    }
+  }
+}

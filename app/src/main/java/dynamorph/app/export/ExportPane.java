@@ -1,0 +1,388 @@
+package dynamorph.app.export;
+
+import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
+import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileQuestion;
+import dynamorph.app.message.Messages;
+import dynamorph.app.render.PictureService;
+import dynamorph.app.render.StatePictures;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
+import dynamorph.formats.export.ArtboardExport;
+import dynamorph.formats.export.ExportFiles;
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.edit.export.DeleteExportPreset;
+import dynamorph.model.edit.export.KeepExportPreset;
+import dynamorph.model.export.ExportPreset;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
+
+/**
+ * Artboards out as files, in front of the stage: at the left which of them, at the right how, below
+ * where to and what that writes.
+ */
+public final class ExportPane extends VBox {
+  private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
+  private static final int SETTINGS_WIDTH = 364;
+  private static final int MOST_SHOWN = 4;
+
+  private final Workspace workspace;
+  private final Dialogs dialogs;
+  private final Runnable leave;
+  private final ExportRun run;
+  private final ExportBoards boards;
+  private final ExportSettings settings = new ExportSettings();
+  private final FlowPane presets = new FlowPane(6, 6);
+  private final TextField presetName = new TextField();
+  private final Button keep = new Button(Messages.of("export-pane.keep"));
+  private final Label folderName = new Label();
+  private final Label plan = new Label();
+  private final Button go = new Button(Messages.of("export-pane.export"));
+  private final Button cancel = new Button(Messages.of("common.cancel"));
+  private final ProgressBar progress = new ProgressBar(0);
+  private final VBox report = new VBox(3);
+  private Optional<Path> folder = Optional.empty();
+
+  /**
+   * @param leave gives the keyboard back
+   */
+  public ExportPane(
+      Workspace workspace,
+      Supplier<Studio> studio,
+      StatePictures states,
+      PictureService pictures,
+      Dialogs dialogs,
+      Runnable leave) {
+    super(12);
+    this.workspace = workspace;
+    this.dialogs = dialogs;
+    this.leave = leave;
+    this.run = new ExportRun(workspace, studio);
+    this.boards = new ExportBoards(workspace, states, pictures, this::update);
+    getStyleClass().add("recovery-pane");
+    setId("export-pane");
+    HBox.setHgrow(boards, Priority.ALWAYS);
+    VBox right = new VBox(14, presetBlock(), settings, keepRow());
+    ScrollPane scroll = new ScrollPane(right);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.setMinWidth(SETTINGS_WIDTH);
+    scroll.setPrefWidth(SETTINGS_WIDTH);
+    HBox body = new HBox(18, boards, scroll);
+    VBox.setVgrow(body, Priority.ALWAYS);
+    getChildren()
+        .addAll(
+            Controls.paneHead(Messages.of("export-pane.export-artboards"), this::close),
+            body,
+            report,
+            foot());
+    settings.presetProperty().addListener((_, _, _) -> update());
+    workspace
+        .historyProperty()
+        .addListener((_, _, _) -> {
+          if (isVisible()) {
+            listPresets();
+            boards.refresh();
+          }
+        });
+    workspace
+        .openedProperty()
+        .addListener((_, _, _) -> {
+          folder = Optional.empty();
+          setVisible(false);
+        });
+    report.managedProperty().bind(report.visibleProperty());
+    report.setVisible(false);
+    setVisible(false);
+    managedProperty().bind(visibleProperty());
+    Controls.closeOnEscape(this, this::close);
+  }
+
+  private Node presetBlock() {
+    Label title = new Label(Messages.of("export-pane.presets"));
+    title.getStyleClass().add("sub-title");
+    VBox block = new VBox(8, title, presets);
+    block.visibleProperty().bind(presets.visibleProperty());
+    block.managedProperty().bind(presets.visibleProperty());
+    return block;
+  }
+
+  private Node keepRow() {
+    presetName.setPromptText(Messages.of("export-pane.name-of-a-preset"));
+    presetName.setAccessibleText(Messages.of("export-pane.name-of-a-preset"));
+    presetName.setId("export-preset-name");
+    presetName.setOnAction(_ -> keep());
+    presetName.textProperty().addListener((_, _, _) -> update());
+    HBox.setHgrow(presetName, Priority.ALWAYS);
+    keep.setId("export-keep-preset");
+    keep.setMinWidth(USE_PREF_SIZE);
+    Tips.on(keep, Messages.of("export-pane.keeps-these-settings"));
+    keep.setOnAction(_ -> keep());
+    return new HBox(8, presetName, keep);
+  }
+
+  private Node foot() {
+    Button choose = new Button(Messages.of("export-pane.choose-a-folder"));
+    choose.setId("export-folder");
+    choose.setMinWidth(USE_PREF_SIZE);
+    choose.setOnAction(_ -> chooseFolder());
+    folderName.getStyleClass().add("quiet");
+    folderName.setId("export-folder-name");
+    plan.setId("export-plan");
+    go.setId("export-go");
+    go.getStyleClass().add("commit");
+    go.setDefaultButton(false);
+    go.setMinWidth(USE_PREF_SIZE);
+    go.setOnAction(_ -> go());
+    cancel.setId("export-cancel");
+    cancel.setMinWidth(USE_PREF_SIZE);
+    cancel.setOnAction(_ -> run.cancel());
+    progress.setPrefWidth(140);
+    progress.setAccessibleText(Messages.of("export-pane.export"));
+    for (Node one : new Node[] {cancel, progress}) {
+      one.setVisible(false);
+      one.managedProperty().bind(one.visibleProperty());
+    }
+    plan.setMinWidth(0);
+    folderName.setMinWidth(0);
+    HBox foot = new HBox(10, choose, folderName, Controls.gap(), plan, progress, cancel, go);
+    foot.setAlignment(Pos.CENTER_LEFT);
+    return foot;
+  }
+
+  /** Opens with the artboards of what is selected ticked, or all of them. */
+  public void open() {
+    if (workspace.project().still().findAny().isEmpty()) {
+      workspace.tell(Notice.info(Messages.of("head-bar.there-is-no-artboard-to-export")));
+      return;
+    }
+    Set<ArtboardId> ticked = new HashSet<>();
+    workspace
+        .selection()
+        .layers()
+        .forEach(layer ->
+            workspace.project().artboardOf(layer).ifPresent(board -> ticked.add(board.id())));
+    if (ticked.isEmpty()) {
+      workspace.project().still().forEach(board -> ticked.add(board.id()));
+    }
+    report.setVisible(false);
+    setVisible(true);
+    boards.list(ticked);
+    listPresets();
+    update();
+    boards.focusFirst();
+  }
+
+  /** Opens with a preset of the project. */
+  public void open(ExportPreset preset) {
+    open();
+    settings.show(preset);
+  }
+
+  private void close() {
+    setVisible(false);
+    leave.run();
+  }
+
+  private void listPresets() {
+    presets.getChildren().clear();
+    for (ExportPreset preset : workspace.project().exports()) {
+      Button use = new Button(preset.name());
+      use.getStyleClass().add("export-preset");
+      use.setId("export-preset-" + presets.getChildren().size());
+      Tips.on(use, about(preset));
+      use.pseudoClassStateChanged(PICKED, isShown(preset));
+      use.setOnAction(_ -> {
+        settings.show(preset);
+        presetName.setText(preset.name());
+      });
+      Button drop =
+          Controls.icon(
+              Feather.X,
+              Messages.of("export-pane.delete-the-preset", preset.name()),
+              () -> workspace.apply(new DeleteExportPreset(preset.name())));
+      HBox both = new HBox(use, drop);
+      both.setAlignment(Pos.CENTER_LEFT);
+      presets.getChildren().add(both);
+    }
+    presets.setVisible(!presets.getChildren().isEmpty());
+    presets.setManaged(presets.isVisible());
+  }
+
+  private static String about(ExportPreset preset) {
+    return Messages.of(
+        "export-pane.about-a-preset",
+        preset.format().label(),
+        Math.round(preset.resolution()),
+        preset.fileName().text());
+  }
+
+  private boolean isShown(ExportPreset preset) {
+    return settings.presetProperty().get().filter(preset::equals).isPresent();
+  }
+
+  private void keep() {
+    settings
+        .presetProperty()
+        .get()
+        .filter(_ -> !presetName.getText().isBlank())
+        .ifPresent(shown -> {
+          ExportPreset named = shown.withName(presetName.getText().strip());
+          workspace.apply(new KeepExportPreset(named));
+          settings.show(named);
+          listPresets();
+        });
+  }
+
+  private Optional<Path> folder() {
+    return folder.or(() ->
+        workspace
+            .fileProperty()
+            .get()
+            .map(file ->
+                file.resolveSibling(
+                    Messages.of("export-pane.folder", workspace.project().name()))));
+  }
+
+  private boolean chooseFolder() {
+    Optional<Path> chosen = dialogs.choose(FileQuestion.EXPORT_FOLDER, workspace.project().name());
+    chosen.ifPresent(path -> folder = Optional.of(path));
+    update();
+    return chosen.isPresent();
+  }
+
+  private void update() {
+    Optional<ExportPreset> preset = settings.presetProperty().get();
+    boards.measure(preset);
+    List<Artboard> ticked = boards.ticked();
+    keep.setDisable(preset.isEmpty() || presetName.getText().isBlank());
+    folderName.setText(
+        folder().map(Path::toString).orElse(Messages.of("export-pane.no-folder-yet")));
+    Tips.on(folderName, folderName.getText());
+    go.setDisable(preset.isEmpty() || ticked.isEmpty() || run.isRunning());
+    int index = 0;
+    for (ExportPreset one : workspace.project().exports()) {
+      if (index < presets.getChildren().size()) {
+        HBox both = (HBox) presets.getChildren().get(index++);
+        both.getChildren().getFirst().pseudoClassStateChanged(PICKED, isShown(one));
+      }
+    }
+    plan.setText(
+        preset.isEmpty()
+            ? ""
+            : ticked.isEmpty()
+                ? Messages.of("export-pane.tick-artboards")
+                : planned(preset.get(), ticked));
+    Tips.on(plan, plan.getText());
+  }
+
+  private String planned(ExportPreset preset, List<Artboard> ticked) {
+    List<ExportFiles.OneFile> files =
+        ExportFiles.of(
+                workspace.project().name(), workspace.project().still().toList(), ticked, preset)
+            .files();
+    long there =
+        folder()
+            .map(path ->
+                files.stream().filter(file -> Files.exists(path.resolve(file.name()))).count())
+            .orElse(0L);
+    return Messages.of("export-pane.plan", files.size(), files.getFirst().name(), there);
+  }
+
+  private void go() {
+    Optional<ExportPreset> preset = settings.presetProperty().get();
+    if (preset.isEmpty() || folder().isEmpty() && !chooseFolder()) {
+      return;
+    }
+    List<Artboard> ticked = boards.ticked();
+    report.setVisible(false);
+    run.start(
+        preset.get(),
+        ticked,
+        folder().orElseThrow(),
+        done -> {
+          progress.setProgress((double) done / ticked.size());
+          plan.setText(Messages.of("export-pane.done-of", done, ticked.size()));
+        },
+        outcome -> {
+          busy(false);
+          tell(outcome);
+        },
+        problem -> {
+          busy(false);
+          workspace.tell(Notice.problem(problem));
+        });
+    busy(true);
+  }
+
+  private void busy(boolean on) {
+    progress.setProgress(0);
+    progress.setVisible(on);
+    cancel.setVisible(on);
+    update();
+    if (on) {
+      plan.setText(Messages.of("export-pane.done-of", 0, boards.ticked().size()));
+    }
+  }
+
+  private void tell(ArtboardExport.Outcome outcome) {
+    report.getChildren().clear();
+    String said =
+        Messages.of(
+            outcome.complete() ? "export-pane.exported" : "export-pane.stopped",
+            outcome.written().size(),
+            outcome.unchanged().size());
+    Label head = new Label(said);
+    head.setId("export-report");
+    head.getStyleClass().add("sub-title");
+    report.getChildren().add(head);
+    outcome.remarks().stream()
+        .limit(MOST_SHOWN)
+        .forEach(remark -> report.getChildren().add(line(remark.toString())));
+    if (outcome.remarks().size() > MOST_SHOWN) {
+      Label more =
+          line(Messages.of("export-pane.more-remarks", outcome.remarks().size() - MOST_SHOWN));
+      Tips.on(
+          more,
+          String.join(
+              "\n",
+              outcome.remarks().stream()
+                  .skip(MOST_SHOWN)
+                  .map(ArtboardExport.Remark::toString)
+                  .toList()));
+      report.getChildren().add(more);
+    }
+    report.setVisible(true);
+    if (!isVisible()) {
+      workspace.tell(Notice.info(said));
+    }
+  }
+
+  private static Label line(String text) {
+    Label line = new Label(text);
+    line.getStyleClass().add("quiet");
+    line.setWrapText(true);
+    return line;
+  }
+}
