@@ -341,6 +341,8 @@ public final class ExportPane extends VBox {
     progress.setVisible(on);
     cancel.setVisible(on);
     update();
+    // what is disabled loses the keyboard
+    (on ? cancel : go).requestFocus();
     if (on) {
       plan.setText(Messages.of("export-pane.done-of", 0, boards.ticked().size()));
     }

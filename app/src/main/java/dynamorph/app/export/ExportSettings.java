@@ -179,7 +179,13 @@ final class ExportSettings extends VBox {
   }
 
   private static String about(ExportFormat format) {
-    return Messages.of("export-settings.about-" + format.id());
+    return switch (format) {
+      case PNG -> Messages.of("export-settings.about-png");
+      case JPEG -> Messages.of("export-settings.about-jpeg");
+      case WEBP -> Messages.of("export-settings.about-webp");
+      case PDF -> Messages.of("export-settings.about-pdf");
+      case SVG -> Messages.of("export-settings.about-svg");
+    };
   }
 
   private void select(ExportFormat format) {

@@ -98,10 +98,19 @@ public record ArtboardExport(
         }
         Scene.Board board = scene.board(artboard.id()).orElseThrow();
         remark(board, remarks);
-        if (preset.format().isPixels()) {
-          picture = new ArtboardPicture(painter).file(board, preset);
-        } else {
-          pages.add(new PdfPage(artboard.name(), artwork(board, remarks)));
+        try {
+          if (preset.format().isPixels()) {
+            picture = new ArtboardPicture(painter).file(board, preset);
+          } else {
+            pages.add(new PdfPage(artboard.name(), artwork(board, remarks)));
+          }
+        } catch (IllegalArgumentException impossible) {
+          throw new IllegalArgumentException(
+              Messages.of(
+                  "artboard-export.cannot-be-written",
+                  artboard.name(),
+                  String.valueOf(impossible.getMessage())),
+              impossible);
         }
         progress.accept(++done);
       }

@@ -48,9 +48,7 @@ public record ExportPreset(
       if (!(bleed >= 0 && bleed <= MOST_BLEED)) {
         throw new IllegalArgumentException(
             Messages.of(
-                "export-preset.bleed-expected-points-from-0",
-                Numbers.format(bleed, 2),
-                Numbers.format(MOST_BLEED, 2)));
+                "export-preset.bleed-expected-points-from-0", told(bleed), told(MOST_BLEED)));
       }
     }
   }
@@ -62,7 +60,10 @@ public record ExportPreset(
     if (!(resolution >= LEAST_RESOLUTION && resolution <= MOST_RESOLUTION)) {
       throw new IllegalArgumentException(
           Messages.of(
-              "export-preset.resolution-expected", resolution, LEAST_RESOLUTION, MOST_RESOLUTION));
+              "export-preset.resolution-expected",
+              told(resolution),
+              told(LEAST_RESOLUTION),
+              told(MOST_RESOLUTION)));
     }
     if (quality < 1 || quality > 100) {
       throw new IllegalArgumentException(Messages.of("export-preset.quality-expected", quality));
@@ -71,6 +72,11 @@ public record ExportPreset(
       throw new IllegalArgumentException(
           Messages.of("export-preset.has-no-transparency", format.label()));
     }
+  }
+
+  /** A number for people, also what is none. */
+  private static String told(double number) {
+    return Double.isFinite(number) ? Numbers.format(number, 2) : String.valueOf(number);
   }
 
   /** A format as most people want it: pictures at two pixels a point, the rest for print. */

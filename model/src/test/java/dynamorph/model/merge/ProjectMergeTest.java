@@ -7,6 +7,8 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.export.ExportFormat;
+import dynamorph.model.export.ExportPreset;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.random.RandomProjects;
@@ -209,6 +211,14 @@ class ProjectMergeTest {
       assertThat(merge.project().styles().find(HEAD.id())).contains(HEAD);
       assertThat(merge.project().palette().find("red")).isPresent();
     }
+  }
+
+  @Test
+  void exportPresetsOfBothAreThere() {
+    ExportPreset png = ExportPreset.of(ExportFormat.PNG);
+    ExportPreset pdf = ExportPreset.of(ExportFormat.PDF);
+    Project both = merged(BASE.withExports(List.of(png)), BASE.withExports(List.of(pdf)));
+    assertThat(both.exports()).containsExactlyInAnyOrder(png, pdf);
   }
 
   @Test

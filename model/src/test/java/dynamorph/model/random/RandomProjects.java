@@ -6,6 +6,9 @@ import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.style.ApplyOptions;
+import dynamorph.model.export.ExportFormat;
+import dynamorph.model.export.ExportPreset;
+import dynamorph.model.export.FileNamePattern;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Aspect;
 import dynamorph.model.property.Facet;
@@ -107,6 +110,7 @@ public final class RandomProjects {
             .withWords(
                 new java.util.TreeSet<>(
                     random.nextBoolean() ? List.of("Halm", "Oostvoort") : List.of()))
+            .withExports(random.nextBoolean() ? exports() : List.of())
             .withPalette(new Palette(swatches))
             .withStyles(StyleBook.of(styles))
             .withBaseStyle(random.nextBoolean() ? textStyle(styles) : Optional.empty());
@@ -349,5 +353,21 @@ public final class RandomProjects {
 
   public boolean chance() {
     return random.nextBoolean();
+  }
+
+  private List<ExportPreset> exports() {
+    ExportFormat format = ExportFormat.values()[random.nextInt(ExportFormat.values().length)];
+    ExportPreset usual = ExportPreset.of(format);
+    return List.of(
+        usual,
+        new ExportPreset(
+            "For the printer, 3 mm",
+            ExportFormat.PDF,
+            random.nextInt(18, 2401),
+            random.nextInt(1, 101),
+            random.nextBoolean(),
+            new FileNamePattern("{project} {number} x"),
+            new ExportPreset.Document(
+                random.nextBoolean(), random.nextInt(145), random.nextBoolean())));
   }
 }

@@ -1,7 +1,5 @@
 package dynamorph.paint.export.pdf;
 
-import java.awt.color.ColorSpace;
-import java.awt.color.ICC_Profile;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -55,8 +53,8 @@ final class PdfMetadata {
   }
 
   private static PDOutputIntent screenColours(PDDocument document) throws IOException {
-    byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
-    PDOutputIntent intent = new PDOutputIntent(document, new ByteArrayInputStream(profile));
+    PDOutputIntent intent =
+        new PDOutputIntent(document, new ByteArrayInputStream(SrgbProfile.bytes()));
     intent.setInfo("sRGB IEC61966-2.1");
     intent.setOutputCondition("sRGB IEC61966-2.1");
     intent.setOutputConditionIdentifier("sRGB IEC61966-2.1");

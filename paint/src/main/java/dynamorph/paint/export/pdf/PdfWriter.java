@@ -259,22 +259,20 @@ public final class PdfWriter implements AutoCloseable {
     content.restoreGraphicsState();
   }
 
-  /** What a layer sees of the page. */
-  private static Box reach(Mark.Placed placed, Box page) throws IOException {
-    try {
-      var corners =
-          PdfMarks.affine(placed.matrix())
-              .createAffineTransform()
-              .createInverse()
-              .createTransformedShape(
-                  new java.awt.geom.Rectangle2D.Double(
-                      page.x(), page.y(), page.width(), page.height()))
-              .getBounds2D();
-      return new Box(corners.getX(), corners.getY(), corners.getWidth(), corners.getHeight())
-          .grown(1, 1);
-    } catch (java.awt.geom.NoninvertibleTransformException flat) {
-      throw new IOException(flat);
+  /** What a layer sees of the page: the box around its corners, as the layer counts. */
+  private static Box reach(Mark.Placed placed, Box page) {
+    float[] m = placed.matrix().getMat();
+    double scale = m[0] * m[4] - m[1] * m[3];
+    Box reach = null;
+    for (double x : new double[] {page.x(), page.right()}) {
+      for (double y : new double[] {page.y(), page.bottom()}) {
+        double across = (m[4] * (x - m[2]) - m[1] * (y - m[5])) / scale;
+        double down = (m[0] * (y - m[5]) - m[3] * (x - m[2])) / scale;
+        Box corner = new Box(across, down, 0, 0);
+        reach = reach == null ? corner : reach.with(corner);
+      }
     }
+    return requireNonNull(reach).grown(1, 1);
   }
 
   private void artifact(PDPageContentStream content, List<Mark> drawing, Box reach)

@@ -1,0 +1,161 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.model.ArtboardId;
+import dynamorph.model.Layer;
+import dynamorph.model.export.ExportPreset;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** A designer delivers: a poster for the printer, labels for the web. */
+class ExportJourneyTest extends JourneyTest {
+  private Path out;
+
+  @BeforeEach
+  void chooseAFolder() {
+    out = folder.resolve("delivery");
+    driver.answers().file(out);
+  }
+
+  private void open() {
+    driver.run("Export artboards…");
+    driver.waitFor("the artboards are shown", () -> driver.isShown("#export-pane"));
+  }
+
+  private String text(String id) {
+    return ((Labeled) driver.node(id)).getText();
+  }
+
+  private void type(String id, String text) {
+    TextField field = (TextField) driver.node(id);
+    driver
+        .robot()
+        .interact(() -> {
+          field.requestFocus();
+          field.selectAll();
+        });
+    driver.robot().write(text);
+    driver.settle();
+  }
+
+  private void export() {
+    driver.robot().clickOn("#export-go");
+    driver.waitFor("it is written", () -> driver.isShown("#export-report"));
+  }
+
+  private List<String> names() {
+    try (var files = Files.list(out)) {
+      return files.map(file -> file.getFileName().toString()).sorted().toList();
+    } catch (IOException none) {
+      return List.of();
+    }
+  }
+
+  @Test
+  void aPosterGoesToThePrinter() throws IOException {
+    driver.select("entrance-subtitle");
+    open();
+    CheckBox ticked = (CheckBox) driver.node("export-board-entrance");
+    assertThat(ticked.isSelected()).as("that of the selection").isTrue();
+    assertThat(((CheckBox) driver.node("export-board-ticket")).isSelected()).isFalse();
+    driver.robot().clickOn("#export-folder");
+    driver.robot().clickOn("#export-preset-0");
+    assertThat(text("export-plan")).isEqualTo("The Long Hour Entrance panel.pdf");
+    type("export-resolution", "36");
+    export();
+    assertThat(text("export-report")).isEqualTo("1 file written.");
+    assertThat(names()).containsExactly("The Long Hour Entrance panel.pdf");
+    try (PDDocument document = Loader.loadPDF(out.resolve(names().getFirst()).toFile())) {
+      assertThat(new PDFTextStripper().getText(document))
+          .contains("The Long Hour")
+          .contains("how a tower clock came back to time");
+      // 900 × 600 mm
+      assertThat(document.getPage(0).getTrimBox().getWidth()).isBetween(2551.1f, 2551.3f);
+    }
+    assertThat(text("export-plan")).endsWith("; replaces one if it changed");
+    export();
+    driver.waitFor(
+        "the same is not written again",
+        () -> text("export-report").startsWith("Nothing had to be written"));
+  }
+
+  @Test
+  void settingsAreKeptInTheProjectAndTakenBack() {
+    open();
+    driver.robot().clickOn("#export-none");
+    assertThat(text("export-plan")).isEqualTo("Tick the artboards to export");
+    assertThat(driver.node("export-go").isDisabled()).isTrue();
+    driver.robot().interact(driver.node("export-board-ticket")::requestFocus);
+    driver.robot().push(KeyCode.SPACE);
+    driver.robot().clickOn("#export-as-webp");
+    driver.robot().clickOn("#export-ppi-216");
+    type("export-quality", "70");
+    type("export-name", "web {artboard} {size}");
+    assertThat(text("export-plan")).isEqualTo("web Ticket 1531x680.webp");
+    type("export-preset-name", "Web, triple");
+    driver.robot().push(KeyCode.ENTER);
+    driver.settle();
+    ExportPreset kept = driver.project().exports().getLast();
+    assertThat(kept.name()).isEqualTo("Web, triple");
+    assertThat(kept.resolution()).isEqualTo(216);
+    assertThat(kept.quality()).isEqualTo(70);
+    driver.robot().clickOn("#export-go");
+    driver.waitFor("it is written", () -> driver.isShown("#export-report"));
+    assertThat(names()).containsExactly("web Ticket 1531x680.webp");
+    driver.robot().push(KeyCode.ESCAPE);
+    assertThat(driver.isShown("#export-pane")).isFalse();
+    driver.robot().interact(driver.workspace()::undo);
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void whatMakesNoSenseIsSaidBesideTheFields() {
+    open();
+    driver.robot().clickOn("#export-as-pdf");
+    type("export-bleed", "80");
+    assertThat(text("export-wrong")).contains("from 0 to 144");
+    assertThat(driver.node("export-go").isDisabled()).isTrue();
+    type("export-bleed", "3");
+    assertThat(text("export-wrong")).isEmpty();
+    driver.robot().push(KeyCode.TAB);
+    driver.settle();
+    assertThat(((TextField) driver.node("export-bleed")).getText()).isEqualTo("3 mm");
+    type("export-name", "{when}");
+    assertThat(text("export-wrong")).contains("artboard, number");
+    assertThat(driver.node("export-go").isDisabled()).isTrue();
+  }
+
+  @Test
+  void aChangeMeanwhileIsSeenAndWritten() throws IOException {
+    driver.select("ticket-title");
+    open();
+    driver.robot().clickOn("#export-folder");
+    driver.robot().clickOn("#export-as-svg");
+    export();
+    String before = Files.readString(out.resolve("Ticket.svg"));
+    driver.robot().interact(() -> driver.workspace().apply(removed()));
+    driver.settle();
+    export();
+    driver.waitFor("it is another", () -> text("export-report").equals("1 file written."));
+    assertThat(Files.readString(out.resolve("Ticket.svg"))).isNotEqualTo(before);
+  }
+
+  private dynamorph.model.edit.Edit removed() {
+    Layer first =
+        driver.project().artboard(new ArtboardId("ticket")).orElseThrow().layers().getFirst();
+    return new dynamorph.model.edit.layer.ArrangeLayers.Delete(Set.of(first.id()));
+  }
+}
