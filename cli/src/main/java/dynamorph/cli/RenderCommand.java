@@ -2,6 +2,7 @@ package dynamorph.cli;
 
 import dynamorph.cli.message.Messages;
 import dynamorph.footage.FootageFiles;
+import dynamorph.formats.export.FilmState;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
@@ -173,7 +174,8 @@ final class RenderCommand implements Callable<Integer> {
     FrameSequence.Outcome outcome =
         new FrameSequence(picture, Math.max(1, workers))
             .write(
-                new FrameSequence.Order(board, first, last, scale, under),
+                new FrameSequence.Order(
+                    board, first, last, scale, under, FilmState.of(project, board.artboard())),
                 frames,
                 done -> {
                   if (done % 25 == 0) {
@@ -189,9 +191,10 @@ final class RenderCommand implements Callable<Integer> {
             Messages.of(
                 "render-command.frames-written",
                 outcome.written(),
-                (outcome.kept() > 0
-                    ? Messages.of("render-command.were-there", outcome.kept())
-                    : "")));
+                (outcome.kept() > 0 ? Messages.of("render-command.were-there", outcome.kept()) : "")
+                    + (outcome.strangers() > 0
+                        ? Messages.of("render-command.show-another-state", outcome.strangers())
+                        : "")));
   }
 
   private Time timeOf(Timeline timeline, String code) {

@@ -37,6 +37,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -205,7 +206,7 @@ class FilmPictureTest {
     Project project = film(Optional.of(Media.Scenery.PENDULUM), title("t", 0, 4000));
     FrameSequence sequence = new FrameSequence(picture(), 2);
     FrameSequence.Order order =
-        new FrameSequence.Order(board(project), 10, 29, 0.25, FilmPicture.Under.FOOTAGE);
+        new FrameSequence.Order(board(project), 10, 29, 0.25, FilmPicture.Under.FOOTAGE, "one");
     AtomicLong seen = new AtomicLong();
     FrameSequence.Outcome stopped = sequence.write(order, folder, seen::set, () -> seen.get() >= 6);
     assertThat(stopped.complete()).isFalse();
@@ -216,14 +217,43 @@ class FilmPictureTest {
     assertThat(rest.written() + rest.kept()).isEqualTo(20);
     assertThat(progress).hasSize(20);
     try (var files = Files.list(folder)) {
-      assertThat(files.map(file -> file.getFileName().toString()).sorted().toList())
-          .hasSize(20)
-          .startsWith("000010.png")
-          .endsWith("000029.png");
+      assertThat(frames(files)).hasSize(20).startsWith("000010.png").endsWith("000029.png");
     }
-    assertThatThrownBy(
-            () -> new FrameSequence.Order(board(project), 5, 4, 1, FilmPicture.Under.FOOTAGE))
+    assertThatThrownBy(() ->
+            new FrameSequence.Order(board(project), 5, 4, 1, FilmPicture.Under.FOOTAGE, "one"))
         .hasMessageContaining("5 to 4");
+  }
+
+  private static List<String> frames(Stream<Path> files) {
+    return files
+        .map(file -> file.getFileName().toString())
+        .filter(name -> name.endsWith(".png"))
+        .sorted()
+        .toList();
+  }
+
+  @Test
+  void framesOfAnotherStateAreNotKept(@TempDir Path folder) throws IOException {
+    Project project = film(Optional.of(Media.Scenery.PENDULUM), title("t", 0, 4000));
+    FrameSequence sequence = new FrameSequence(picture(), 2);
+    sequence.write(order(project, 10, 19, "one"), folder, _ -> {}, () -> false);
+    // broken off at once: nothing of the first state may look as if it were of the second
+    FrameSequence.Outcome stopped =
+        sequence.write(order(project, 12, 15, "two"), folder, _ -> {}, () -> true);
+    assertThat(stopped.written()).isZero();
+    assertThat(stopped.strangers()).as("10, 11 and 16 to 19 stay, and that is told").isEqualTo(6);
+    try (var files = Files.list(folder)) {
+      assertThat(frames(files)).doesNotContain("000012.png", "000015.png").hasSize(6);
+    }
+    FrameSequence.Outcome rest =
+        sequence.write(order(project, 12, 15, "two"), folder, _ -> {}, () -> false);
+    assertThat(rest.written()).isEqualTo(4);
+    assertThat(rest.kept()).isZero();
+  }
+
+  private static FrameSequence.Order order(Project project, long first, long last, String state) {
+    return new FrameSequence.Order(
+        board(project), first, last, 0.25, FilmPicture.Under.FOOTAGE, state);
   }
 
   @Test

@@ -12,6 +12,7 @@ import dynamorph.footage.FootageFiles;
 import dynamorph.formats.captions.CaptionFiles;
 import dynamorph.formats.captions.FrameBox;
 import dynamorph.formats.captions.Remark;
+import dynamorph.formats.export.FilmState;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
@@ -250,7 +251,8 @@ public final class FilmFileActions implements AutoCloseable {
         outcome =
             new FrameSequence(picture(maker, project, own), workers)
                 .write(
-                    new FrameSequence.Order(film, first, last, 1, under),
+                    new FrameSequence.Order(
+                        film, first, last, 1, under, FilmState.of(project, board)),
                     folder,
                     done -> {
                       if (done % 10 == 0) {
@@ -267,7 +269,8 @@ public final class FilmFileActions implements AutoCloseable {
                           ? "film-file-actions.frames-exported"
                           : "film-file-actions.frames-stopped",
                       (int) outcome.written(),
-                      outcome.kept()))));
+                      outcome.kept(),
+                      outcome.strangers()))));
     });
   }
 
