@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -112,6 +113,7 @@ public final class ExportPane extends VBox {
           folder = Optional.empty();
           setVisible(false);
         });
+    workspace.playback().filmProperty().addListener((_, _, _) -> setVisible(false));
     report.managedProperty().bind(report.visibleProperty());
     report.setVisible(false);
     setVisible(false);
@@ -177,6 +179,7 @@ public final class ExportPane extends VBox {
       workspace.tell(Notice.info(Messages.of("head-bar.there-is-no-artboard-to-export")));
       return;
     }
+    workspace.playback().close();
     Set<ArtboardId> ticked = new HashSet<>();
     workspace
         .selection()
@@ -191,7 +194,8 @@ public final class ExportPane extends VBox {
     boards.list(ticked);
     listPresets();
     update();
-    boards.focusFirst();
+    // what has just been made is not seen yet, and cannot have the keyboard
+    Platform.runLater(boards::focusFirst);
   }
 
   /** Opens with a preset of the project. */

@@ -10,15 +10,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** A designer delivers: a poster for the printer, labels for the web. */
 class ExportJourneyTest extends JourneyTest {
@@ -136,6 +141,47 @@ class ExportJourneyTest extends JourneyTest {
     type("export-name", "{when}");
     assertThat(text("export-wrong")).contains("artboard, number");
     assertThat(driver.node("export-go").isDisabled()).isTrue();
+  }
+
+  @Test
+  void itLeavesTheFilmAndGoesWhenTheFilmComes() {
+    driver.robot().clickOn("#view-timeline");
+    driver.settle();
+    open();
+    assertThat(driver.workspace().playback().isOpen()).as("artboards are exported here").isFalse();
+    driver.robot().clickOn("#view-timeline");
+    driver.settle();
+    assertThat(driver.isShown("#export-pane")).as("it would hide the film").isFalse();
+  }
+
+  @Test
+  void theKeyboardIsSeenOnABox() {
+    driver
+        .robot()
+        .push(
+            new KeyCodeCombination(
+                KeyCode.E, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN));
+    driver.waitFor("the artboards are shown", () -> driver.isShown("#export-pane"));
+    Node first = driver.node("export-board-entrance");
+    assertThat(first.getScene().getFocusOwner()).isEqualTo(first);
+    driver.robot().push(KeyCode.TAB);
+    driver.settle();
+    Image without = picture(first);
+    driver.robot().push(new KeyCodeCombination(KeyCode.TAB, KeyCombination.SHIFT_DOWN));
+    driver.settle();
+    Image with = picture(first);
+    int differing = 0;
+    for (int y = 0; y < with.getHeight(); y++) {
+      for (int x = 0; x < with.getWidth(); x++) {
+        differing +=
+            with.getPixelReader().getArgb(x, y) == without.getPixelReader().getArgb(x, y) ? 0 : 1;
+      }
+    }
+    assertThat(differing).as("pixels of a ring").isGreaterThan(40);
+  }
+
+  private Image picture(Node node) {
+    return WaitForAsyncUtils.waitForAsyncFx(5_000, () -> node.getParent().snapshot(null, null));
   }
 
   @Test
