@@ -1,0 +1,113 @@
+package dynamorph.paint.layer;
+
+import static dynamorph.paint.Painting.text;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.model.Layer;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Story;
+import dynamorph.paint.Painting;
+import dynamorph.paint.artwork.Mark;
+import dynamorph.paint.artwork.TextRun;
+import dynamorph.paint.scene.PlacedLayer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The words that go with letters out of the program. */
+class LayerTextTest {
+  private static List<TextRun> runs(Story story, String... settings) {
+    PropertySet local = PropertySet.EMPTY.with(Properties.FONT_FAMILY, "EB Garamond");
+    for (String setting : settings) {
+      String[] parts = setting.split("=");
+      local = local.withText(Properties.key(parts[0]), parts[1]);
+    }
+    Layer layer = text("t", "", local).withStory(story);
+    PlacedLayer placed =
+        Painting.maker().make(Painting.project(layer)).find(layer.id()).orElseThrow().text();
+    List<TextRun> runs = new ArrayList<>();
+    for (Mark mark : LayerArtwork.marksAndWords(placed.layout(), placed.look(), story, 1)) {
+      if (mark instanceof Mark.Text(List<TextRun> own)) {
+        runs.addAll(own);
+      }
+    }
+    return runs;
+  }
+
+  private static String words(List<TextRun> runs) {
+    return runs.stream()
+        .flatMap(run -> run.clusters().stream())
+        .map(TextRun.Cluster::text)
+        .collect(Collectors.joining());
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "one two three four five",
+        "عجلة الميزان، ١٧٤٣ كل تأرجح",
+        "Halm ‏الساعة‏ and then three towns more",
+        "脱進車、1743年 振り子が一往復するたびに",
+        "naïve café ﬁeld — “so” it is",
+        "e\u0301 with marks a\u0308o\u0323"
+      })
+  void areThoseThatWereTypedInTheirOrder(String typed) {
+    List<TextRun> runs = runs(Story.of(typed), "box=grow", "box-width=90", "size=14 pt");
+    assertThat(words(runs)).isEqualTo(typed);
+  }
+
+  @Test
+  void aDividedWordSaysSoAndAListItsNumbers() {
+    List<TextRun> divided =
+        runs(
+            Story.of("unquestionably so"),
+            "hyphenate=true",
+            "box=grow",
+            "box-width=70",
+            "size=20 pt");
+    assertThat(words(divided)).contains("\u00AD");
+    assertThat(words(divided).replace("\u00AD", "")).isEqualTo("unquestionably so");
+    List<TextRun> list = runs(Story.of("wind\nstop"), "list=numbers");
+    assertThat(words(list)).isEqualTo("1.wind2.stop");
+  }
+
+  @Test
+  void aDropCapitalIsReadFirst() {
+    List<TextRun> runs =
+        runs(
+            Story.of("The great wheel turns once in eight days"),
+            "drop-lines=2",
+            "box=grow",
+            "box-width=90",
+            "size=12 pt");
+    assertThat(words(runs)).isEqualTo("The great wheel turns once in eight days");
+    assertThat(runs.getFirst().size()).isGreaterThan(20);
+  }
+
+  @Test
+  void lettersOfOneColourAreShownAndOthersOnlyTold() {
+    assertThat(runs(Story.of("a"))).allMatch(run -> run.colour().isPresent());
+    for (String rich :
+        List.of(
+            "finish/fill/paint=linear",
+            "finish/fill/opacity=0.5",
+            "finish/fill/colour=#00000080",
+            "finish/fill/blend=multiply",
+            "finish/fill/offset=1 pt",
+            "finish/fill/step-x=3 pt;finish/fill/copies=2",
+            "finish/rim/kind=stroke",
+            "finish/fill/soft/kind=blur")) {
+      assertThat(runs(Story.of("a"), rich.split(";")))
+          .as(rich)
+          .isNotEmpty()
+          .allMatch(run -> run.colour().isEmpty());
+    }
+    assertThat(runs(Story.of("a"), "finish/fill/cast/kind=drop-shadow"))
+        .as("a shadow lies below")
+        .allMatch(run -> run.colour().isPresent());
+  }
+}
