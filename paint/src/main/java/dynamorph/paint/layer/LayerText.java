@@ -76,28 +76,8 @@ final class LayerText {
       boolean isLast = index + 1 == clusters.size();
       GlyphRun run = clusters.get(index).run;
       if (isLast || clusters.get(index + 1).run != run) {
-        if (isLast) {
-          spaceAtEnd(line, run, same);
-        }
         runs.add(run(line, run, same));
         same.clear();
-      }
-    }
-  }
-
-  /** A space that a line was broken at is not set, but parts two words. */
-  private void spaceAtEnd(Line line, GlyphRun run, List<Cluster> same) {
-    String words = words(line);
-    int end = line.set().end();
-    boolean isSpace = end < words.length() && words.charAt(end) == ' ' && !line.endsParagraph();
-    if (isSpace && !same.getLast().text().endsWith(" ")) {
-      Glyph last =
-          same.getLast().glyphs().isEmpty()
-              ? new Glyph(0, line.left() + line.width(), line.baseline())
-              : same.getLast().glyphs().getLast();
-      int space = run.face().glyph(' ');
-      if (space != 0) {
-        same.add(new Cluster(" ", List.of(new Glyph(space, last.x(), line.baseline()))));
       }
     }
   }

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dynamorph.model.Layer;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.paint.Painting;
 import dynamorph.paint.artwork.Mark;
@@ -53,11 +55,16 @@ class LayerTextTest {
         "Halm ‏الساعة‏ and then three towns more",
         "脱進車、1743年 振り子が一往復するたびに",
         "naïve café ﬁeld — “so” it is",
+        "one\ttwo\u2028three",
+        "zero\u200Bwidth\u00ADsoft",
         "e\u0301 with marks a\u0308o\u0323"
       })
   void areThoseThatWereTypedInTheirOrder(String typed) {
     List<TextRun> runs = runs(Story.of(typed), "box=grow", "box-width=90", "size=14 pt");
     assertThat(words(runs)).isEqualTo(typed);
+    assertThat(runs.stream().flatMap(run -> run.clusters().stream()))
+        .as("what is read has a glyph that carries it")
+        .allMatch(cluster -> !cluster.glyphs().isEmpty());
   }
 
   @Test
@@ -73,6 +80,21 @@ class LayerTextTest {
     assertThat(words(divided).replace("\u00AD", "")).isEqualTo("unquestionably so");
     List<TextRun> list = runs(Story.of("wind\nstop"), "list=numbers");
     assertThat(words(list)).isEqualTo("1.wind2.stop");
+  }
+
+  @Test
+  void lettersUnderTheCoatsOfOthersAreNotShownAboveThem() {
+    List<TextRun> runs =
+        runs(
+            Story.of(
+                Paragraph.of(
+                    Span.of("plain"),
+                    Span.of("rich")
+                        .withLocal(
+                            PropertySet.EMPTY
+                                .withText(Properties.key("finish/rim/kind"), "stroke")
+                                .withText(Properties.key("finish/rim/width"), "9 pt")))));
+    assertThat(runs).hasSize(2).allMatch(run -> run.colour().isEmpty());
   }
 
   @Test
