@@ -24,7 +24,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
-import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -194,8 +193,10 @@ public final class ExportPane extends VBox {
     boards.list(ticked);
     listPresets();
     update();
-    // what has just been made is not seen yet, and cannot have the keyboard
-    Platform.runLater(boards::focusFirst);
+    // what scrolls is in the window only with its skin, and cannot have the keyboard before
+    applyCss();
+    layout();
+    boards.focusFirst();
   }
 
   /** Opens with a preset of the project. */

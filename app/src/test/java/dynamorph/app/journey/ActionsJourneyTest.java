@@ -30,7 +30,6 @@ class ActionsJourneyTest extends JourneyTest {
           "Open\u2026",
           "Save",
           "Save as\u2026",
-          "Export the artboard\u2026",
           "New artboard\u2026",
           "Artboard settings\u2026",
           "Import a font\u2026",

@@ -162,8 +162,10 @@ class ExportJourneyTest extends JourneyTest {
             new KeyCodeCombination(
                 KeyCode.E, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN));
     driver.waitFor("the artboards are shown", () -> driver.isShown("#export-pane"));
+    driver.settle();
     Node first = driver.node("export-board-entrance");
-    assertThat(first.getScene().getFocusOwner()).isEqualTo(first);
+    driver.waitFor(
+        "the keyboard is on the first artboard", () -> first.getScene().getFocusOwner() == first);
     driver.robot().push(KeyCode.TAB);
     driver.settle();
     Image without = picture(first);

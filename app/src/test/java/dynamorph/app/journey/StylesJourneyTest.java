@@ -15,9 +15,6 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.value.DashFit;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.StrokeCap;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
@@ -396,19 +393,5 @@ class StylesJourneyTest extends JourneyTest {
     assertThat(driver.project().artboards().get(4).layers()).hasSize(3);
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
-  }
-
-  @Test
-  void anArtboardIsExportedAsAPicture() throws IOException {
-    Path file = folder.resolve("label.png");
-    driver.answers().file(file);
-    driver.pressText("label-5-title");
-    driver.robot().push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.E);
-    driver.waitFor("the picture is written", () -> Files.exists(file));
-    driver.waitFor("it is told", () -> driver.notice().contains("Exported label.png"));
-    byte[] bytes = Files.readAllBytes(file);
-    assertThat(new String(bytes, 1, 3, java.nio.charset.StandardCharsets.US_ASCII))
-        .isEqualTo("PNG");
-    assertThat(java.nio.ByteBuffer.wrap(bytes, 16, 4).getInt()).isEqualTo(794);
   }
 }

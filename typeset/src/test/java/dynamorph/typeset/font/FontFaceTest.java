@@ -12,6 +12,7 @@ import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -19,10 +20,16 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What fonts say of themselves. */
 class FontFaceTest {
-  private static final FontLibrary FONTS = FontLibrary.shipped();
+  // of each test its own: what another has read would hide what this one asks for
+  private final FontLibrary fonts = FontLibrary.shipped();
 
-  private static FontFace face(String family) {
-    return FONTS.match(family, 400, Slant.UPRIGHT).face();
+  @AfterEach
+  void close() {
+    fonts.close();
+  }
+
+  private FontFace face(String family) {
+    return fonts.match(family, 400, Slant.UPRIGHT).face();
   }
 
   private static byte[] bytes(String file) throws IOException {
@@ -88,7 +95,7 @@ class FontFaceTest {
 
   @Test
   void linesStandWhereTheFontSays() {
-    for (FontFamily family : FONTS.families()) {
+    for (FontFamily family : fonts.families()) {
       FontFace.LineMetrics lines = face(family.name()).lines();
       assertThat(lines.underline()).as(family.name()).isBetween(-0.6, 0.05);
       assertThat(lines.underlineWidth()).as(family.name()).isBetween(0.01, 0.15);
@@ -121,7 +128,7 @@ class FontFaceTest {
   @ParameterizedTest
   @CsvSource({"100", "400", "650", "900"})
   void advancesOfAVariableFontEqualThoseItIsDrawnWith(double weight) {
-    FontFace face = FONTS.match("Fraunces", weight, Slant.UPRIGHT).face();
+    FontFace face = fonts.match("Fraunces", weight, Slant.UPRIGHT).face();
     double units = face.shaping().unitsPerEm();
     try (var font = face.font(1000)) {
       for (char letter : "Hamburgefonstiv&4".toCharArray()) {

@@ -12,13 +12,20 @@ import dynamorph.typeset.harfbuzz.HarfBuzzFont;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class FontLibraryTest {
-  private final FontLibrary fonts = Setting.fonts();
+  // of each test its own: what another has read would hide what this one asks for
+  private final FontLibrary fonts = FontLibrary.shipped();
+
+  @AfterEach
+  void close() {
+    fonts.close();
+  }
 
   @ParameterizedTest
   @CsvSource({
@@ -116,6 +123,37 @@ class FontLibraryTest {
   void familiesAreSortedByTheShapeOfTheirLetters(String family, FontTraits.FontClass kind) {
     assertThat(fonts.facts(family).fontClass()).isEqualTo(kind);
     assertThat(fonts.facts(family).scripts()).contains(FontTraits.FontScript.LATIN);
+  }
+
+  @Test
+  void scriptsAreThoseItHasLettersFor() {
+    assertThat(fonts.facts("Amiri").scripts())
+        .contains(FontTraits.FontScript.ARABIC, FontTraits.FontScript.LATIN)
+        .doesNotContain(FontTraits.FontScript.THAI, FontTraits.FontScript.JAPANESE);
+    assertThat(fonts.facts("Noto Sans JP").scripts())
+        .contains(FontTraits.FontScript.JAPANESE)
+        .doesNotContain(FontTraits.FontScript.ARABIC);
+    assertThat(fonts.facts("EB Garamond").scripts())
+        .contains(FontTraits.FontScript.GREEK, FontTraits.FontScript.CYRILLIC)
+        .doesNotContain(FontTraits.FontScript.HEBREW);
+    assertThat(fonts.facts("EB Garamond").features()).contains("smcp").doesNotContain("mark");
+    assertThat(fonts.facts("EB Garamond").variable()).isFalse();
+  }
+
+  @Test
+  void weightsAreThoseOfItsCutsOrOfItsAxis() {
+    assertThat(fonts.weights("barlow condensed")).containsExactly(400, 500, 600, 700, 800);
+    // the axis of Fraunces goes from 100 to 900
+    assertThat(fonts.weights("Fraunces"))
+        .containsExactly(100, 200, 300, 400, 500, 600, 700, 800, 900);
+    assertThat(fonts.weights("No Such Face")).hasSize(9);
+    FontFamily anton =
+        fonts.families().stream()
+            .filter(family -> family.name().equals("Anton"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(anton.weights()).containsExactly(400);
+    assertThat(anton.hasItalic()).isFalse();
   }
 
   @ParameterizedTest

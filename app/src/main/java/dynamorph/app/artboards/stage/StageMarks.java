@@ -37,7 +37,6 @@ import javafx.scene.text.Text;
  * overset text.
  */
 final class StageMarks {
-  private static final Font NAME_FONT = Font.font("Source Sans 3", 13);
   private static final Font TAG_FONT = Font.font("Source Sans 3", 12);
   private static final Color KELP = Color.web("#0E6B63");
   private static final Color EMBER_ON_DARK = Color.web("#F2A36B");
@@ -134,7 +133,8 @@ final class StageMarks {
 
   /** What belongs to artboards and films themselves; all that is seen while a film plays. */
   private void drawFrames(GraphicsContext g, Scene scene, List<Box> tags) {
-    drawNames(g, scene, tags);
+    g.setFill(stage.themeProperty().get().mark().deriveColor(0, 1, 1, 0.82));
+    ArtboardNames.draw(g, scene.boards(), points::inNode, tags);
     if (workspace.playback().safeAreasShownProperty().get()) {
       drawSafeAreas(g, scene);
     }
@@ -142,24 +142,6 @@ final class StageMarks {
 
   void setPen(PathDraft draft, Optional<double[]> next) {
     pen.set(draft, next);
-  }
-
-  /** A name gives way to a tag. */
-  private void drawNames(GraphicsContext g, Scene scene, List<Box> tags) {
-    g.setFont(NAME_FONT);
-    g.setTextBaseline(VPos.BOTTOM);
-    g.setFill(stage.themeProperty().get().mark().deriveColor(0, 1, 1, 0.82));
-    for (Scene.Board board : scene.boards()) {
-      Box box = points.inNode(board.onPlane());
-      String name = board.artboard().name();
-      String withSize = name + "  " + board.artboard().sizeText();
-      double room = box.width();
-      String shown = width(withSize, NAME_FONT) <= room ? withSize : cut(name, room);
-      Box place = new Box(box.x(), box.y() - 24, width(shown, NAME_FONT), 22);
-      if (tags.stream().noneMatch(place::overlaps)) {
-        g.fillText(shown, box.x(), box.y() - 5);
-      }
-    }
   }
 
   /** The parts of a film that every screen shows: SMPTE ST 2046-1. */
@@ -184,19 +166,6 @@ final class StageMarks {
         Math.round(box.y() + down) + 0.5,
         Math.round(box.width() - 2 * across),
         Math.round(box.height() - 2 * down));
-  }
-
-  private static String cut(String name, double room) {
-    if (width(name, NAME_FONT) <= room) {
-      return name;
-    }
-    for (int length = name.length() - 1; length > 2; length--) {
-      String shorter = name.substring(0, length).strip() + "\u2026";
-      if (width(shorter, NAME_FONT) <= room) {
-        return shorter;
-      }
-    }
-    return "";
   }
 
   private void drawOverset(GraphicsContext g, Scene scene) {
@@ -409,7 +378,7 @@ final class StageMarks {
     g.strokeRect(box.x() + 0.5, box.y() + 0.5, box.width(), box.height());
   }
 
-  private static double width(String words, Font font) {
+  static double width(String words, Font font) {
     Text text = new Text(words);
     text.setFont(font);
     return text.getLayoutBounds().getWidth();

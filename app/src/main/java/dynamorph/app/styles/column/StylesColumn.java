@@ -49,25 +49,6 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** All styles of the project as specimens, by group, derived ones tucked under their base. */
 public final class StylesColumn extends VBox {
-  /** Which styles are listed. */
-  private enum Show {
-    ALL(Messages.of("styles-column.all-styles")),
-    FOLLOWED(Messages.of("styles-column.followed-by-the-selection")),
-    DEVIATING(Messages.of("styles-column.with-local-changes")),
-    UNUSED(Messages.of("styles-column.unused"));
-
-    private final String label;
-
-    Show(String label) {
-      this.label = label;
-    }
-
-    @Override
-    public String toString() {
-      return label;
-    }
-  }
-
   private final Workspace workspace;
   private final Specimens specimens;
   private final Button keep = new Button(Messages.of("styles-column.keep-this-look"));

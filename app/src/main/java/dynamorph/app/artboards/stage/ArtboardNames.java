@@ -1,0 +1,99 @@
+package dynamorph.app.artboards.stage;
+
+import dynamorph.model.Artboard;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.layout.Box;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.Font;
+
+/**
+ * Writes the names of artboards above them. A name gives way to a tag, and gets smaller or goes
+ * where it would lie over another artboard.
+ */
+final class ArtboardNames {
+  private static final String FAMILY = "Source Sans 3";
+  private static final double LARGEST = 13;
+  private static final double SMALLEST = 9;
+
+  /** Height of a line of the font, as a share of its size. */
+  private static final double LINE = 1.26;
+
+  /** Between a name and its artboard, and at least to the one above, in pixels. */
+  private static final double GAP = 4;
+
+  private static final double LEAST_GAP = 1;
+
+  private ArtboardNames() {}
+
+  /**
+   * Writes them in the fill that is set.
+   *
+   * @param inNode where a box of the plane is seen
+   * @param tags what a name must not touch
+   */
+  static void draw(
+      GraphicsContext g, List<Scene.Board> boards, UnaryOperator<Box> inNode, List<Box> tags) {
+    g.setTextBaseline(VPos.BOTTOM);
+    List<Box> boxes = boards.stream().map(board -> inNode.apply(board.onPlane())).toList();
+    for (int index = 0; index < boards.size(); index++) {
+      List<Box> others = new ArrayList<>(boxes);
+      Box box = others.remove(index);
+      double free = free(box, others);
+      Optional<Double> size = size(free);
+      if (size.isPresent()) {
+        draw(g, boards.get(index).artboard(), box, free, Font.font(FAMILY, size.get()), tags);
+      }
+    }
+  }
+
+  private static void draw(
+      GraphicsContext g, Artboard artboard, Box box, double free, Font font, List<Box> tags) {
+    String shown = shown(artboard, box.width(), font);
+    double line = font.getSize() * LINE;
+    double gap = Math.min(GAP, Math.max(LEAST_GAP, free - line - LEAST_GAP));
+    Box place = new Box(box.x(), box.y() - gap - line, StageMarks.width(shown, font), line);
+    if (tags.stream().noneMatch(place::overlaps)) {
+      g.setFont(font);
+      g.fillText(shown, box.x(), box.y() - gap);
+    }
+  }
+
+  /** How far up from an artboard nothing else lies. */
+  static double free(Box box, List<Box> others) {
+    return others.stream()
+        .filter(other -> other.x() < box.right() && other.right() > box.x())
+        .filter(other -> other.y() < box.y())
+        .mapToDouble(other -> Math.max(0, box.y() - other.bottom()))
+        .min()
+        .orElse(Double.POSITIVE_INFINITY);
+  }
+
+  /** The size of a name in a free height; empty if it could not be read. */
+  static Optional<Double> size(double free) {
+    double size = Math.min(LARGEST, (free - 2 * LEAST_GAP) / LINE);
+    return size < SMALLEST ? Optional.empty() : Optional.of(Math.floor(size * 2) / 2);
+  }
+
+  private static String shown(Artboard artboard, double room, Font font) {
+    String withSize = artboard.name() + "  " + artboard.sizeText();
+    return StageMarks.width(withSize, font) <= room ? withSize : cut(artboard.name(), room, font);
+  }
+
+  private static String cut(String name, double room, Font font) {
+    if (StageMarks.width(name, font) <= room) {
+      return name;
+    }
+    for (int length = name.length() - 1; length > 2; length--) {
+      String shorter = name.substring(0, length).strip() + "\u2026";
+      if (StageMarks.width(shorter, font) <= room) {
+        return shorter;
+      }
+    }
+    return "";
+  }
+}
