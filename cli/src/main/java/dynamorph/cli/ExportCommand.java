@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
+import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -94,6 +95,9 @@ final class ExportCommand implements Callable<Integer> {
       description = "${bundle:export-command.writes-also-files-that-are}")
   private boolean overwrite;
 
+  @Option(names = "--keep-going", description = "${bundle:export-command.writes-even-if}")
+  private boolean keepGoing;
+
   @Option(
       names = {"-o", "--output"},
       required = true,
@@ -108,12 +112,13 @@ final class ExportCommand implements Callable<Integer> {
     Project project = file.read();
     ExportPreset wanted = wanted(project);
     List<Artboard> exported = exported(project);
-    List<String> problems = MediaProblems.images(project);
+    List<String> problems = new ArrayList<>(MediaProblems.images(project));
     try (FontLibrary fonts = FontLibrary.forProject(project.assets())) {
-      problems = new ArrayList<>(problems);
       problems.addAll(MediaProblems.fonts(fonts));
       PrintWriter err = spec.commandLine().getErr();
-      problems.forEach(problem -> err.println(Messages.of("dynamorph.dynamorph", problem)));
+      if (!MediaProblems.allow(problems, keepGoing, err)) {
+        return CommandLine.ExitCode.SOFTWARE;
+      }
       LayerPainter painter = new LayerPainter();
       Scene scene = new SceneMaker(new Typesetter(fonts), painter).make(project);
       ArtboardExport.Outcome outcome =

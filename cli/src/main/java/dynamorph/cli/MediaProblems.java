@@ -10,6 +10,7 @@ import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.paint.layer.ImageSize;
 import dynamorph.typeset.font.FontLibrary;
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,6 +18,19 @@ import java.util.List;
 /** Footage, images and fonts that are missing or cannot be read, a line each. */
 final class MediaProblems {
   private MediaProblems() {}
+
+  /**
+   * Tells problems and whether something is drawn in spite of them: what is missing is drawn as
+   * stripes, if it is drawn at all.
+   */
+  static boolean allow(List<String> problems, boolean keepGoing, PrintWriter err) {
+    problems.forEach(problem -> err.println(Messages.of("dynamorph.dynamorph", problem)));
+    if (!problems.isEmpty() && !keepGoing) {
+      err.println(Messages.of("render-command.nothing-is-drawn"));
+      return false;
+    }
+    return true;
+  }
 
   /** Those of a film. */
   static List<String> footage(Artboard film) {

@@ -127,7 +127,7 @@ final class RenderCommand implements Callable<Integer> {
     try (FontLibrary fonts = FontLibrary.forProject(project.assets());
         FootageFiles footage = new FootageFiles()) {
       problems.addAll(MediaProblems.fonts(fonts));
-      if (!isComplete(problems)) {
+      if (!MediaProblems.allow(problems, keepGoing, spec.commandLine().getErr())) {
         return CommandLine.ExitCode.SOFTWARE;
       }
       LayerPainter painter = new LayerPainter();
@@ -141,16 +141,6 @@ final class RenderCommand implements Callable<Integer> {
       warn(board);
     }
     return 0;
-  }
-
-  /** What is missing is drawn as stripes, if it is drawn at all. */
-  private boolean isComplete(List<String> problems) {
-    problems.forEach(problem -> spec.commandLine().getErr().println("dynamorph: " + problem));
-    if (!problems.isEmpty() && !keepGoing) {
-      spec.commandLine().getErr().println(Messages.of("render-command.nothing-is-drawn"));
-      return false;
-    }
-    return true;
   }
 
   private void renderFilm(

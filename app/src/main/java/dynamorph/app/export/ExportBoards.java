@@ -104,7 +104,7 @@ final class ExportBoards extends VBox {
   }
 
   private String size(Artboard board) {
-    Optional<ExportPreset> pixels = preset.filter(own -> own.format().isPixels());
+    Optional<ExportPreset> pixels = preset.filter(own -> own.format().isRaster());
     if (pixels.isPresent()) {
       return Messages.of(
           "export-boards.pixels",

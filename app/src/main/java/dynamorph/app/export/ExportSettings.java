@@ -169,7 +169,7 @@ final class ExportSettings extends VBox {
   private void choose(ExportFormat format) {
     ExportFormat before = chosen;
     select(format);
-    if (before.isPixels() != format.isPixels()) {
+    if (before.isRaster() != format.isRaster()) {
       resolution.setText(Numbers.format(ExportPreset.of(format).resolution()));
     }
     if (!format.hasTransparency()) {

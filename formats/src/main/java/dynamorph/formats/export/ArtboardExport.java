@@ -99,7 +99,7 @@ public record ArtboardExport(
         Scene.Board board = scene.board(artboard.id()).orElseThrow();
         remark(board, remarks);
         try {
-          if (preset.format().isPixels()) {
+          if (preset.format().isRaster()) {
             picture = new ArtboardPicture(painter).file(board, preset);
           } else {
             pages.add(new PdfPage(artboard.name(), artwork(board, remarks)));
@@ -157,12 +157,13 @@ public record ArtboardExport(
       artwork =
           ArtboardArtwork.flattened(
               board,
+              ground,
               painter,
               Messages.of("artboard-export.pdf-has-no-blend-mode-plus-lighter"),
               preset.scale());
     }
     new LinkedHashSet<>(artwork.pictures())
-        .forEach(what -> tell(board, remarks, "artboard-export.kept-as-pixels", what));
+        .forEach(what -> tell(board, remarks, "artboard-export.rasterised", what));
     return artwork;
   }
 

@@ -89,7 +89,7 @@ public record ExportFiles(List<OneFile> files) {
 
   /** In pixels, or in the unit of the artboard. */
   private static String size(Artboard artboard, ExportPreset preset) {
-    if (preset.format().isPixels()) {
+    if (preset.format().isRaster()) {
       return Math.round(artboard.width() * preset.scale())
           + "x"
           + Math.round(artboard.height() * preset.scale());

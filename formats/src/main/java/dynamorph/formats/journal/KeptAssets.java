@@ -1,6 +1,7 @@
 package dynamorph.formats.journal;
 
 import dynamorph.formats.file.SafeFile;
+import dynamorph.formats.file.Sha256;
 import dynamorph.formats.message.Messages;
 import dynamorph.formats.project.ProjectDifference;
 import dynamorph.model.Asset;
@@ -11,13 +12,10 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.HashSet;
-import java.util.HexFormat;
 import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Set;
@@ -88,7 +86,7 @@ public final class KeptAssets implements ProjectDifference.Assets {
     if (before != null) {
       return before;
     }
-    String hash = hash(asset.bytes());
+    String hash = Sha256.hex(asset.bytes());
     if (listed.add(hash)) {
       // listed first, so that nobody takes it for one that is not needed
       try (FileChannel channel =
@@ -113,20 +111,12 @@ public final class KeptAssets implements ProjectDifference.Assets {
     }
     try {
       byte[] bytes = Files.readAllBytes(store.resolve(hash));
-      if (!hash(bytes).equals(hash)) {
+      if (!Sha256.hex(bytes).equals(hash)) {
         throw new IOException(Messages.of("journal.an-asset-is-not-there", hash));
       }
       return bytes;
     } catch (NoSuchFileException gone) {
       throw new IOException(Messages.of("journal.an-asset-is-not-there", hash), gone);
-    }
-  }
-
-  private static String hash(byte[] bytes) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-    } catch (NoSuchAlgorithmException impossible) {
-      throw new IllegalStateException(impossible);
     }
   }
 }

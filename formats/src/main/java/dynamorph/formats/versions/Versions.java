@@ -1,6 +1,7 @@
 package dynamorph.formats.versions;
 
 import dynamorph.formats.file.SafeFile;
+import dynamorph.formats.file.Sha256;
 import dynamorph.formats.journal.KeptAssets;
 import dynamorph.formats.journal.RecordFile;
 import dynamorph.formats.project.ProjectDifference;
@@ -8,7 +9,6 @@ import dynamorph.model.Project;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
@@ -17,13 +17,10 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.FileTime;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
@@ -225,14 +222,9 @@ public final class Versions {
     }
   }
 
+  /** As long as folder names need it. */
   private static String hash(String text) {
-    try {
-      byte[] all =
-          MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-      return HexFormat.of().formatHex(all, 0, 16);
-    } catch (NoSuchAlgorithmException impossible) {
-      throw new IllegalStateException(impossible);
-    }
+    return Sha256.hex(text).substring(0, 32);
   }
 
   // --- what goes

@@ -201,7 +201,7 @@ class ArtboardExportTest {
         .containsExactlyInAnyOrder(
             "A: \"Notice\" does not fit its box",
             "A: the font \"Nowhere Grotesk\" is not on this machine; another stands in",
-            "A: kept as pixels: drop shadow of a fill of the letters");
+            "A: rasterised: drop shadow of a fill of the letters");
   }
 
   @Test

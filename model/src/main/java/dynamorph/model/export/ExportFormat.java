@@ -33,8 +33,8 @@ public enum ExportFormat {
     return this == JPEG ? "jpg" : id();
   }
 
-  /** Whether an artboard becomes pixels as a whole. */
-  public boolean isPixels() {
+  /** Whether an artboard becomes one raster image. */
+  public boolean isRaster() {
     return this == PNG || this == JPEG || this == WEBP;
   }
 

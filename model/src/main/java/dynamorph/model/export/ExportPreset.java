@@ -84,7 +84,7 @@ public record ExportPreset(
     return new ExportPreset(
         format.label(),
         format,
-        format.isPixels() ? 2 * POINTS_PER_INCH : 300,
+        format.isRaster() ? 2 * POINTS_PER_INCH : 300,
         QUALITY,
         true,
         FileNamePattern.ARTBOARD,

@@ -41,17 +41,22 @@ public final class ArtboardArtwork {
   /**
    * An artboard as one picture with its words, for formats that do not know its blend modes.
    *
+   * @param background what it lies on; nothing if empty
    * @param why in words
    * @throws IllegalArgumentException if the picture would have too many pixels
    */
   public static Artwork flattened(
-      Scene.Board board, LayerPainter painter, String why, double scale) {
+      Scene.Board board,
+      Optional<Rgba> background,
+      LayerPainter painter,
+      String why,
+      double scale) {
     Artboard artboard = board.artboard();
     Box all = new Box(0, 0, artboard.width(), artboard.height());
     List<Mark> marks = new ArrayList<>();
     marks.add(
         new Mark.Picture(
-            new ArtboardPicture(painter).png(board, scale),
+            new ArtboardPicture(painter).png(board, background, scale),
             all,
             1,
             BlendMode.NORMAL,
@@ -62,7 +67,7 @@ public final class ArtboardArtwork {
         marks.add(placed(text, List.of(words)));
       }
     }
-    return new Artwork(artboard.width(), artboard.height(), Optional.empty(), marks);
+    return new Artwork(artboard.width(), artboard.height(), background, marks);
   }
 
   private static Mark placed(PlacedLayer text, boolean letters, double scale) {

@@ -38,7 +38,18 @@ public final class ArtboardPicture {
    * @throws IllegalArgumentException if the picture would be empty or too large
    */
   public byte[] png(Scene.Board board, double scale) {
-    return encoded(board, scale, Optional.of(board.background()), EncoderPNG::encode);
+    return png(board, Optional.of(board.background()), scale);
+  }
+
+  /**
+   * The artboard as a PNG file.
+   *
+   * @param background what it lies on; nothing if empty
+   * @param scale pixels per point, positive
+   * @throws IllegalArgumentException if the picture would be empty or too large
+   */
+  byte[] png(Scene.Board board, Optional<Rgba> background, double scale) {
+    return encoded(board, scale, background, EncoderPNG::encode);
   }
 
   /**

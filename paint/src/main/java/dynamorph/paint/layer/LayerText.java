@@ -113,8 +113,7 @@ final class LayerText {
     if (run.starts().length == 0) {
       List<Glyph> glyphs = byUnit.values().stream().flatMap(List::stream).toList();
       if (!glyphs.isEmpty()) {
-        double order = order(line, glyphs.getFirst().x() - line.x());
-        clusters.add(new Placed(order, run, new Cluster(run.words(), glyphs)));
+        clusters.add(new Placed(order(run), run, new Cluster(run.words(), glyphs)));
       }
       return;
     }
@@ -134,15 +133,9 @@ final class LayerText {
         (unit, glyphs) -> clusters.add(new Placed(unit, run, new Cluster(SOFT_HYPHEN, glyphs))));
   }
 
-  /** Ruby is read behind its letters, bullets and numbers before the line. */
-  private static double order(Line line, double x) {
-    for (GlyphRun run : line.runs()) {
-      for (int cluster = 0; cluster < run.starts().length; cluster++) {
-        if (x >= run.left()[cluster] && x < run.right()[cluster]) {
-          return run.starts()[cluster] + 0.5;
-        }
-      }
-    }
-    return line.set().start() - 1;
+  /** Ruby is read behind its letters, bullets and numbers before all. */
+  private static double order(GlyphRun run) {
+    int behind = run.units()[0];
+    return behind == 0 ? -1 : behind - 0.5;
   }
 }

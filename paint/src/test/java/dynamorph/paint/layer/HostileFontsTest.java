@@ -85,7 +85,7 @@ class HostileFontsTest {
     return pixels;
   }
 
-  private static byte[] shipped(String file) throws IOException {
+  static byte[] shipped(String file) throws IOException {
     try (InputStream stream =
         HostileFontsTest.class.getResourceAsStream("/dynamorph/typeset/fonts/" + file)) {
       return stream.readAllBytes();
@@ -142,7 +142,7 @@ class HostileFontsTest {
   }
 
   /** With one layer of one colour for a glyph (OpenType, COLR version 0 and CPAL). */
-  private static byte[] withColours(byte[] font, short glyph) {
+  static byte[] withColours(byte[] font, short glyph) {
     ByteBuffer layers = ByteBuffer.allocate(24);
     layers.putShort((short) 0).putShort((short) 1).putInt(14).putInt(20).putShort((short) 1);
     layers.putShort(glyph).putShort((short) 0).putShort((short) 1);

@@ -3,19 +3,27 @@ package dynamorph.paint.layer;
 import static dynamorph.paint.Painting.text;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
+import dynamorph.model.value.Slant;
 import dynamorph.paint.Painting;
 import dynamorph.paint.artwork.Mark;
 import dynamorph.paint.artwork.TextRun;
 import dynamorph.paint.scene.PlacedLayer;
+import dynamorph.paint.scene.SceneMaker;
+import dynamorph.typeset.font.FontLibrary;
+import dynamorph.typeset.layout.Typesetter;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -95,6 +103,38 @@ class LayerTextTest {
                                 .withText(Properties.key("finish/rim/kind"), "stroke")
                                 .withText(Properties.key("finish/rim/width"), "9 pt")))));
     assertThat(runs).hasSize(2).allMatch(run -> run.colour().isEmpty());
+  }
+
+  @Test
+  void rubyIsReadBehindItsLetters() {
+    Story story =
+        Story.of(
+            Paragraph.of(
+                Span.of("時計").withRuby("とけい"), Span.of("の音"), Span.of("鐘").withRuby("かね")));
+    assertThat(words(runs(story))).isEqualTo("時計とけいの音鐘かね");
+  }
+
+  @Test
+  void coloursOfAFontAreRasterised() throws IOException {
+    byte[] font = HostileFontsTest.shipped("anton/Anton_400Regular.ttf");
+    short letter;
+    try (FontLibrary shipped = FontLibrary.shipped()) {
+      letter = (short) shipped.match("Anton", 400, Slant.UPRIGHT).face().glyph('l');
+    }
+    Asset coloured = new Asset("fonts/Anton.ttf", HostileFontsTest.withColours(font, letter));
+    Layer layer = text("t", "lll", PropertySet.EMPTY.with(Properties.FONT_FAMILY, "Anton"));
+    try (FontLibrary fonts = FontLibrary.forProject(List.of(coloured))) {
+      var maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());
+      var placed = maker.make(Painting.project(layer)).find(layer.id()).orElseThrow().text();
+      List<Mark> marks =
+          LayerArtwork.marksAndWords(placed.layout(), placed.look(), layer.story(), 1);
+      assertThat(marks).hasSize(2).first().isInstanceOf(Mark.Picture.class);
+      // the palette of the font has one colour: blue 0x20, green 0x40, red 0xC0
+      Mark.Picture picture = (Mark.Picture) marks.getFirst();
+      var image = ImageIO.read(new ByteArrayInputStream(picture.png()));
+      int middle = image.getRGB(image.getWidth() / 2, image.getHeight() / 2);
+      assertThat(middle & 0xFFFFFF).isEqualTo(0xC04020);
+    }
   }
 
   @Test

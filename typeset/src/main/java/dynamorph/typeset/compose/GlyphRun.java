@@ -11,7 +11,8 @@ import dynamorph.typeset.font.FontFace;
  * @param size points
  * @param stretch how much wider than drawn the glyphs are
  * @param skew how far the glyphs lean to the right, as a share of their height
- * @param units first unit of the paragraph of the cluster that each glyph belongs to
+ * @param units first unit of the paragraph of the cluster that each glyph belongs to; of ruby the
+ *     unit behind the letters that it is set over, of other marks 0
  * @param advances of each glyph, with all that is added behind it, in points
  * @param x from the left of the column, in points
  * @param y below the baseline, in points

@@ -39,7 +39,7 @@ final class MarkPlacer {
       TypeLook look = looks.get(run.span());
       Optional<String> words =
           ornament.text() ? Optional.empty() : Optional.of(ornament.shaped().text());
-      GlyphRun set = set(run, look, ornament.size(), x, ornament.y(), 0, words);
+      GlyphRun set = set(run, look, ornament.size(), x, ornament.y(), 0, words, 0);
       runs.add(rightToLeft ? runs.size() : 0, set);
       x += width(run, look, ornament.size());
     }
@@ -53,6 +53,7 @@ final class MarkPlacer {
    * @param y below the baseline of the line
    * @param gap white behind each cluster
    * @param words that they are part of; empty if these are those of the paragraph
+   * @param unit of the paragraph that they belong to, if they are no letters of it
    */
   static GlyphRun set(
       ShapedRun run,
@@ -61,7 +62,8 @@ final class MarkPlacer {
       double x,
       double y,
       double gap,
-      Optional<String> words) {
+      Optional<String> words,
+      int unit) {
     double size = look.size() * share;
     double across = size * look.forms().scaleAcross();
     double down = size * look.forms().scaleDown();
@@ -77,7 +79,7 @@ final class MarkPlacer {
       for (int glyph = run.clusters()[cluster]; glyph < run.clusters()[cluster + 1]; glyph++) {
         xs[glyph] = (float) (at + run.x()[glyph] * across);
         ys[glyph] = (float) (run.y()[glyph] * down + y);
-        units[glyph] = many == 0 ? 0 : run.starts()[cluster];
+        units[glyph] = many == 0 ? unit : run.starts()[cluster];
       }
       at += run.advances()[cluster] * across + gap;
       if (cluster < many) {

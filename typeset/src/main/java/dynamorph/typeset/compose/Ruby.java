@@ -246,7 +246,9 @@ record Ruby(List<Over> overs, double[] pads) {
     double y = -over.baseline * look.size() * look.forms().scaleDown();
     y -= look.spacing().baselineShift();
     for (ShapedRun run : over.letters.runs()) {
-      runs.add(MarkPlacer.set(run, look, SIZE, x, y, gap, Optional.of(over.letters.text())));
+      runs.add(
+          MarkPlacer.set(
+              run, look, SIZE, x, y, gap, Optional.of(over.letters.text()), over.base.end()));
       x += MarkPlacer.width(run, look, SIZE) + gap * run.clusterCount();
     }
   }

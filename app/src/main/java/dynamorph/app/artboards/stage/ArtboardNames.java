@@ -3,7 +3,6 @@ package dynamorph.app.artboards.stage;
 import dynamorph.model.Artboard;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -39,14 +38,15 @@ final class ArtboardNames {
   static void draw(
       GraphicsContext g, List<Scene.Board> boards, UnaryOperator<Box> inNode, List<Box> tags) {
     g.setTextBaseline(VPos.BOTTOM);
+    Box canvas = new Box(0, 0, g.getCanvas().getWidth(), g.getCanvas().getHeight());
     List<Box> boxes = boards.stream().map(board -> inNode.apply(board.onPlane())).toList();
-    for (int index = 0; index < boards.size(); index++) {
-      List<Box> others = new ArrayList<>(boxes);
-      Box box = others.remove(index);
-      double free = free(box, others);
-      Optional<Double> size = size(free);
-      if (size.isPresent()) {
-        draw(g, boards.get(index).artboard(), box, free, Font.font(FAMILY, size.get()), tags);
+    for (Scene.Board board : boards) {
+      Box box = inNode.apply(board.onPlane());
+      if (box.grown(0, LARGEST * 2).overlaps(canvas)) {
+        double free = free(box, boxes);
+        size(free)
+            .map(size -> Font.font(FAMILY, size))
+            .ifPresent(font -> draw(g, board.artboard(), box, free, font, tags));
       }
     }
   }
@@ -63,9 +63,9 @@ final class ArtboardNames {
     }
   }
 
-  /** How far up from an artboard nothing else lies. */
-  static double free(Box box, List<Box> others) {
-    return others.stream()
+  /** How far up from an artboard none of all artboards lies. */
+  static double free(Box box, List<Box> all) {
+    return all.stream()
         .filter(other -> other.x() < box.right() && other.right() > box.x())
         .filter(other -> other.y() < box.y())
         .mapToDouble(other -> Math.max(0, box.y() - other.bottom()))

@@ -38,8 +38,8 @@ import org.apache.pdfbox.util.Matrix;
 /**
  * Writes artworks as PDF (ISO 32000-2): letters stay text in embedded fonts, areas with their
  * paints and transparency stay what they are, pictures are embedded without loss. Words are tagged
- * in reading order, everything else is an artifact or has a description, so that documents are
- * PDF/A-3a (ISO 19005-3) and PDF/UA-1 (ISO 14289-1). Colours are those of the screen (sRGB).
+ * in reading order, everything else is an artifact, so that documents are PDF/A-3a (ISO 19005-3)
+ * and PDF/UA-1 (ISO 14289-1). Colours are those of the screen (sRGB).
  */
 public final class PdfWriter implements AutoCloseable {
   /** The longest side of a page that all programs show, in units of the page (Annex C.2). */

@@ -16,6 +16,7 @@ import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
+import dynamorph.paint.artwork.Artwork;
 import dynamorph.paint.export.ArtboardArtwork;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.layer.LayerPainter;
@@ -30,6 +31,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.ByteBuffer;
+import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -305,6 +307,16 @@ class PdfWriterTest {
     assertThat(pdf(layer)).isEqualTo(once);
     assertThat(PdfWriter.made(once).map(ZonedDateTime::toInstant)).contains(THEN.toInstant());
     assertThat(PdfWriter.made(new byte[] {1, 2, 3})).isEmpty();
+    for (String zone : List.of("Asia/Kolkata", "America/St_Johns", "Europe/Berlin")) {
+      byte[] pdf = empty(THEN.withZoneSameInstant(ZoneId.of(zone)));
+      assertThat(empty(PdfWriter.made(pdf).orElseThrow())).as(zone).isEqualTo(pdf);
+    }
+  }
+
+  private static byte[] empty(ZonedDateTime made) {
+    return PdfWriter.write(
+        List.of(new PdfPage("A", new Artwork(10, 10, Optional.empty(), List.of()))),
+        new PdfSettings("P", "en", ExportPreset.Document.PLAIN, made));
   }
 
   @Test
@@ -312,11 +324,19 @@ class PdfWriterTest {
     Layer layer = set("Light", "finish/fill/blend=plus-lighter").withFrame(set("x").frame());
     Scene.Board board = board(Painting.project(layer), Painting.maker());
     assertThat(PdfWriter.canMix(ArtboardArtwork.of(board, Optional.empty(), true, 1))).isFalse();
-    byte[] pdf =
-        PdfWriter.write(
-            List.of(
-                new PdfPage("A", ArtboardArtwork.flattened(board, new LayerPainter(), "why", 1))),
-            new PdfSettings("P", "en", ExportPreset.Document.PLAIN, THEN));
-    assertThat(read(pdf)).isEqualTo("Light");
+    assertThat(read(flattened(board, Optional.empty()))).isEqualTo("Light");
+    Optional<Rgba> dark = Optional.of(Rgba.parse("#203040"));
+    assertThat(drawn(flattened(board, dark)).getRGB(2, 2) & 0xFFFFFF).isEqualTo(0x203040);
+    assertThat(drawn(flattened(board, Optional.empty())).getRGB(2, 2) & 0xFFFFFF)
+        .as("paper, where the background is left out")
+        .isEqualTo(0xFFFFFF);
+  }
+
+  private static byte[] flattened(Scene.Board board, Optional<Rgba> ground) {
+    return PdfWriter.write(
+        List.of(
+            new PdfPage(
+                "A", ArtboardArtwork.flattened(board, ground, new LayerPainter(), "why", 1))),
+        new PdfSettings("P", "en", ExportPreset.Document.PLAIN, THEN));
   }
 }
