@@ -64,6 +64,9 @@ final class ExportBoards extends VBox {
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     count.getStyleClass().add("quiet");
+    for (Region one : new Region[] {count, all, none}) {
+      one.setMinWidth(USE_PREF_SIZE);
+    }
     HBox head = new HBox(8, count, gap, all, none);
     head.setAlignment(Pos.CENTER_LEFT);
     ScrollPane scroll = new ScrollPane(tiles);

@@ -35,6 +35,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 
@@ -46,6 +47,12 @@ public final class ExportPane extends VBox {
   private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
   private static final int SETTINGS_WIDTH = 364;
   private static final int MOST_SHOWN = 4;
+
+  /** Narrower than this there is no room for artboards beside the settings. */
+  private static final int NARROW = 590;
+
+  /** Of the artboards above the settings: a row of them. */
+  private static final int BOARDS_HEIGHT = 190;
 
   private final Workspace workspace;
   private final Dialogs dialogs;
@@ -89,8 +96,15 @@ public final class ExportPane extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.setMinWidth(SETTINGS_WIDTH);
     scroll.setPrefWidth(SETTINGS_WIDTH);
-    HBox body = new HBox(18, boards, scroll);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    // or it would never be too narrow for both beside each other
+    setMinWidth(0);
+    StackPane body = new StackPane();
     VBox.setVgrow(body, Priority.ALWAYS);
+    arrange(body, scroll, false);
+    widthProperty()
+        .map(width -> width.doubleValue() > 0 && width.doubleValue() < NARROW)
+        .addListener((_, _, narrow) -> arrange(body, scroll, narrow));
     getChildren()
         .addAll(
             Controls.paneHead(Messages.of("export-pane.export-artboards"), this::close),
@@ -118,6 +132,14 @@ public final class ExportPane extends VBox {
     setVisible(false);
     managedProperty().bind(visibleProperty());
     Controls.closeOnEscape(this, this::close);
+  }
+
+  /** The artboards beside the settings; in a narrow window above them. */
+  private void arrange(StackPane body, Node how, boolean narrow) {
+    body.getChildren().clear();
+    boards.setMaxHeight(narrow ? BOARDS_HEIGHT : Double.MAX_VALUE);
+    boards.setMinHeight(narrow ? BOARDS_HEIGHT : 0);
+    body.getChildren().add(narrow ? new VBox(12, boards, how) : new HBox(18, boards, how));
   }
 
   private Node presetBlock() {
@@ -165,11 +187,16 @@ public final class ExportPane extends VBox {
       one.setVisible(false);
       one.managedProperty().bind(one.visibleProperty());
     }
-    plan.setMinWidth(0);
-    folderName.setMinWidth(0);
-    HBox foot = new HBox(10, choose, folderName, Controls.gap(), plan, progress, cancel, go);
-    foot.setAlignment(Pos.CENTER_LEFT);
-    return foot;
+    for (Label told : new Label[] {plan, folderName}) {
+      told.setMinWidth(0);
+      told.setWrapText(true);
+      told.setMinHeight(USE_PREF_SIZE);
+    }
+    HBox where = new HBox(10, choose, folderName);
+    where.setAlignment(Pos.CENTER_LEFT);
+    HBox what = new HBox(10, plan, Controls.gap(), progress, cancel, go);
+    what.setAlignment(Pos.CENTER_LEFT);
+    return new VBox(8, where, what);
   }
 
   /** Opens with the artboards of what is selected ticked, or all of them. */
