@@ -50,7 +50,7 @@ class ArchitectureTest {
         .whereLayer("formats")
         .mayOnlyBeAccessedByLayers("cli", "app")
         .whereLayer("footage")
-        .mayOnlyBeAccessedByLayers("cli", "app")
+        .mayOnlyBeAccessedByLayers("formats", "cli", "app")
         .whereLayer("paint")
         .mayOnlyBeAccessedByLayers("footage", "formats", "cli", "app")
         .whereLayer("typeset")

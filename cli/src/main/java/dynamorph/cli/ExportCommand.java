@@ -1,13 +1,18 @@
 package dynamorph.cli;
 
 import dynamorph.cli.message.Messages;
+import dynamorph.footage.FootageFiles;
 import dynamorph.formats.export.ArtboardExport;
+import dynamorph.formats.export.ExportOutcome;
+import dynamorph.formats.export.FilmExport;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.export.ExportFormat;
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.export.FileNamePattern;
 import dynamorph.model.value.Expression;
+import dynamorph.paint.film.FilmPicture;
+import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
@@ -33,6 +38,9 @@ import picocli.CommandLine.Spec;
     description = "${bundle:export-command.writes-artboards-as-files}",
     mixinStandardHelpOptions = true)
 final class ExportCommand implements Callable<Integer> {
+  /** Progress is told each time so many frames are done. */
+  private static final int FRAMES_TOLD = 250;
+
   @Mixin private ProjectArgument file;
 
   @Option(
@@ -90,6 +98,8 @@ final class ExportCommand implements Callable<Integer> {
       description = "${bundle:export-command.how-files-are-named}")
   private @Nullable String pattern;
 
+  @Mixin private FilmOptions ofFilms;
+
   @Option(
       names = "--overwrite",
       description = "${bundle:export-command.writes-also-files-that-are}")
@@ -111,30 +121,56 @@ final class ExportCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     Project project = file.read();
     ExportPreset wanted = wanted(project);
-    List<Artboard> exported = exported(project);
     List<String> problems = new ArrayList<>(MediaProblems.images(project));
-    try (FontLibrary fonts = FontLibrary.forProject(project.assets())) {
+    List<Artboard> exported = List.of();
+    List<FilmExport.Part> parts = List.of();
+    if (wanted.format().isFilm()) {
+      parts = ofFilms.parts(project, artboards, spec.commandLine());
+      if (wanted.background()) {
+        parts.forEach(part -> problems.addAll(MediaProblems.footage(part.film())));
+      }
+    } else {
+      exported = exported(project);
+    }
+    try (FontLibrary fonts = FontLibrary.forProject(project.assets());
+        FootageFiles footage = new FootageFiles()) {
       problems.addAll(MediaProblems.fonts(fonts));
-      PrintWriter err = spec.commandLine().getErr();
-      if (!MediaProblems.allow(problems, keepGoing, err)) {
+      if (!MediaProblems.allow(problems, keepGoing, spec.commandLine().getErr())) {
         return CommandLine.ExitCode.SOFTWARE;
       }
       LayerPainter painter = new LayerPainter();
       Scene scene = new SceneMaker(new Typesetter(fonts), painter).make(project);
-      ArtboardExport.Outcome outcome =
-          new ArtboardExport(scene, painter, wanted, overwrite)
-              .write(exported, output, _ -> {}, () -> false);
-      outcome.remarks().forEach(remark -> err.println(Messages.of("dynamorph.dynamorph", remark)));
-      outcome.written().forEach(path -> spec.commandLine().getOut().println(path));
-      spec.commandLine()
-          .getOut()
-          .println(
-              Messages.of(
-                  "export-command.files-written",
-                  outcome.written().size(),
-                  outcome.unchanged().size()));
+      if (wanted.format().isFilm()) {
+        FilmPicture picture = new FilmPicture(painter, FootagePainter.of(project, footage));
+        long all = parts.stream().mapToLong(FilmExport.Part::frames).sum();
+        tell(
+            new FilmExport(scene, picture, wanted, overwrite)
+                .write(parts, output, done -> tellProgress(done, all), () -> false));
+      } else {
+        tell(
+            new ArtboardExport(scene, painter, wanted, overwrite)
+                .write(exported, output, _ -> {}, () -> false));
+      }
     }
     return 0;
+  }
+
+  private void tellProgress(long done, long all) {
+    if (done % FRAMES_TOLD == 0 || done == all) {
+      spec.commandLine().getErr().println(Messages.of("render-command.of", done, all));
+    }
+  }
+
+  private void tell(ExportOutcome outcome) {
+    PrintWriter out = spec.commandLine().getOut();
+    PrintWriter err = spec.commandLine().getErr();
+    outcome.remarks().forEach(remark -> err.println(Messages.of("dynamorph.dynamorph", remark)));
+    outcome.written().forEach(out::println);
+    out.println(
+        Messages.of(
+            "export-command.files-written",
+            outcome.written().size(),
+            outcome.unchanged().size()));
   }
 
   private List<Artboard> exported(Project project) {
@@ -155,17 +191,20 @@ final class ExportCommand implements Callable<Integer> {
             ? ExportPreset.of(ExportFormat.of(Optional.ofNullable(format).orElse("png")))
             : kept(project, preset);
     ExportFormat as = format == null ? kept.format() : ExportFormat.of(format);
+    // a preset of pictures says nothing of how large films are
+    ExportPreset usual = as.isFilm() == kept.format().isFilm() ? kept : ExportPreset.of(as);
     return new ExportPreset(
         kept.name(),
         as,
-        resolution == null ? kept.resolution() : resolution,
-        quality == null ? kept.quality() : quality,
+        resolution == null ? usual.resolution() : resolution,
+        quality == null ? usual.quality() : quality,
         !transparent && kept.background(),
         pattern == null ? kept.fileName() : new FileNamePattern(pattern),
         new ExportPreset.Document(
             onePerArtboard || kept.document().onePerArtboard(),
             bleed == null ? kept.document().bleed() : Expression.evaluate(bleed),
-            cropMarks || kept.document().cropMarks()));
+            cropMarks || kept.document().cropMarks()),
+        ofFilms.over(kept.film()));
   }
 
   private static ExportPreset kept(Project project, String name) {

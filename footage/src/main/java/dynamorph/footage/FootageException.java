@@ -2,11 +2,11 @@ package dynamorph.footage;
 
 import java.io.IOException;
 
-/** A video or a picture cannot be read; the message says which and why. */
+/** A video, its sound or a picture cannot be read or written; the message says which and why. */
 public final class FootageException extends IOException {
   private static final long serialVersionUID = 1;
 
-  FootageException(String message) {
+  public FootageException(String message) {
     super(message);
   }
 }

@@ -36,7 +36,6 @@ import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_unref;
 import static org.bytedeco.ffmpeg.global.avutil.av_log_set_level;
 import static org.bytedeco.ffmpeg.global.avutil.av_pix_fmt_desc_get;
-import static org.bytedeco.ffmpeg.global.avutil.av_strerror;
 
 import dynamorph.footage.message.Messages;
 import dynamorph.model.timeline.FrameRate;
@@ -44,7 +43,6 @@ import dynamorph.model.timeline.Time;
 import dynamorph.paint.film.MediaSource;
 import io.github.humbleui.skija.Image;
 import java.math.BigInteger;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
@@ -127,7 +125,7 @@ final class VideoFile implements FootageReader {
     AVFormatContext container = new AVFormatContext(null);
     int opened = avformat_open_input(container, file.toAbsolutePath().toString(), null, null);
     if (opened < 0) {
-      throw new FootageException(name + ": " + why(opened));
+      throw FfmpegErrors.of(name, opened);
     }
     try {
       return new VideoFile(name, container);
@@ -173,23 +171,7 @@ final class VideoFile implements FootageReader {
   }
 
   private int check(int result) throws FootageException {
-    if (result < 0) {
-      throw new FootageException(name + ": " + why(result));
-    }
-    return result;
-  }
-
-  private static String why(int error) {
-    byte[] words = new byte[256];
-    av_strerror(error, words, words.length);
-    int length = 0;
-    while (length < words.length && words[length] != 0) {
-      length++;
-    }
-    String told = new String(words, 0, length, StandardCharsets.UTF_8).toLowerCase();
-    return told.isBlank()
-        ? Messages.of("video-file.it-cannot-be-read")
-        : Messages.of("video-file.it-cannot-be-read-2", told);
+    return FfmpegErrors.check(name, result);
   }
 
   @Override

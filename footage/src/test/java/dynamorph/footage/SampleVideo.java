@@ -2,18 +2,15 @@ package dynamorph.footage;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import org.bytedeco.ffmpeg.ffmpeg;
-import org.bytedeco.javacpp.Loader;
 
 /**
  * Videos whose pictures tell their number: picture k is grey, (40 + k) of 255 all over. Written by
  * the program that comes with the decoder.
  */
-final class SampleVideo {
+public final class SampleVideo {
   static final int WIDTH = 64;
   static final int HEIGHT = 48;
   static final int FIRST_GREY = 40;
@@ -26,7 +23,7 @@ final class SampleVideo {
    * @param rate as FFmpeg writes it, such as 30000/1001
    * @param options of the encoder
    */
-  static Path write(Path file, int pictures, String rate, String... options) throws IOException {
+  public static Path write(Path file, int pictures, String rate, String... options) throws IOException {
     ByteArrayOutputStream raw = new ByteArrayOutputStream();
     for (int picture = 0; picture < pictures; picture++) {
       byte[] grey = new byte[WIDTH * HEIGHT * 3];
@@ -87,25 +84,9 @@ final class SampleVideo {
   }
 
   private static void run(List<String> from, byte[] raw, String... to) throws IOException {
-    List<String> command = new ArrayList<>(List.of(Loader.load(ffmpeg.class), "-v", "error", "-y"));
-    command.addAll(from);
-    command.addAll(List.of(to));
-    ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
-    // the program does not look for its libraries beside itself
-    String here = Path.of(command.getFirst()).getParent().toString();
-    builder.environment().put("LD_LIBRARY_PATH", here);
-    Process process = builder.start();
-    try (OutputStream input = process.getOutputStream()) {
-      input.write(raw);
-    }
-    String told = new String(process.getInputStream().readAllBytes());
-    try {
-      if (process.waitFor() != 0) {
-        throw new IOException(told);
-      }
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new IOException(stopped);
-    }
+    List<String> arguments = new ArrayList<>(List.of("-y"));
+    arguments.addAll(from);
+    arguments.addAll(List.of(to));
+    FfmpegPrograms.ffmpeg(raw, arguments.toArray(String[]::new));
   }
 }

@@ -11,6 +11,7 @@ import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.export.ArtboardExport;
+import dynamorph.formats.export.ExportOutcome;
 import dynamorph.formats.export.ExportFiles;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
@@ -380,7 +381,7 @@ public final class ExportPane extends VBox {
     }
   }
 
-  private void tell(ArtboardExport.Outcome outcome) {
+  private void tell(ExportOutcome outcome) {
     report.getChildren().clear();
     String said =
         Messages.of(
@@ -403,7 +404,7 @@ public final class ExportPane extends VBox {
               "\n",
               outcome.remarks().stream()
                   .skip(MOST_SHOWN)
-                  .map(ArtboardExport.Remark::toString)
+                  .map(ExportOutcome.Remark::toString)
                   .toList()));
       report.getChildren().add(more);
     }

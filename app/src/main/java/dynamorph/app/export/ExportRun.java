@@ -5,6 +5,7 @@ import dynamorph.app.render.FrameService;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.export.ArtboardExport;
+import dynamorph.formats.export.ExportOutcome;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.export.ExportPreset;
@@ -52,7 +53,7 @@ final class ExportRun {
       List<Artboard> artboards,
       Path folder,
       IntConsumer progress,
-      Consumer<ArtboardExport.Outcome> end,
+      Consumer<ExportOutcome> end,
       Consumer<String> failure) {
     isRunning = true;
     cancelled = new AtomicBoolean();
@@ -64,7 +65,7 @@ final class ExportRun {
           try {
             // a painter of its own: what it keeps for large pictures goes with it
             LayerPainter painter = new LayerPainter();
-            ArtboardExport.Outcome outcome =
+            ExportOutcome outcome =
                 new ArtboardExport(maker.make(project), painter, preset, false)
                     .write(
                         artboards,

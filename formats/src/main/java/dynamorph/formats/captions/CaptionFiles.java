@@ -5,6 +5,7 @@ import dynamorph.formats.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.CaptionList;
+import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Track;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -197,6 +198,19 @@ public final class CaptionFiles {
           case TTML -> TtmlWriter.write(captions);
         };
     return new Written(text, captions.losses(format));
+  }
+
+  /**
+   * What a cue says, without its look.
+   *
+   * @param text whose lines are parted by line feeds
+   */
+  public record PlainCue(Time in, Time out, String text) {}
+
+  /** What a track says, in the order of time. */
+  public static List<PlainCue> plain(Project project, Artboard film, Track.Captions track) {
+    return new CaptionExport(project, film, track)
+        .cues().stream().map(cue -> new PlainCue(cue.in(), cue.out(), cue.text())).toList();
   }
 
   /**

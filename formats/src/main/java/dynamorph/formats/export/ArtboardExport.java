@@ -38,33 +38,6 @@ import java.util.function.IntConsumer;
  */
 public record ArtboardExport(
     Scene scene, LayerPainter painter, ExportPreset preset, boolean overwrite) {
-  /**
-   * Something to know about what was written.
-   *
-   * @param artboard its name
-   */
-  public record Remark(String artboard, String what) {
-    @Override
-    public String toString() {
-      return artboard + ": " + what;
-    }
-  }
-
-  /**
-   * How an export ended.
-   *
-   * @param unchanged files that were there and are what they would become
-   * @param complete whether it was not cancelled
-   */
-  public record Outcome(
-      List<Path> written, List<Path> unchanged, List<Remark> remarks, boolean complete) {
-    public Outcome {
-      written = List.copyOf(written);
-      unchanged = List.copyOf(unchanged);
-      remarks = List.copyOf(remarks);
-    }
-  }
-
   /** The files that some artboards become. */
   public ExportFiles files(List<Artboard> artboards) {
     List<Artboard> all = scene.project().still().toList();
@@ -80,13 +53,13 @@ public record ArtboardExport(
    * @throws IOException if a file cannot be written; those before it stay
    * @throws IllegalArgumentException if an artboard cannot be written so
    */
-  public Outcome write(
+  public ExportOutcome write(
       List<Artboard> artboards, Path folder, IntConsumer progress, BooleanSupplier cancelled)
       throws IOException {
     Files.createDirectories(folder);
     List<Path> written = new ArrayList<>();
     List<Path> unchanged = new ArrayList<>();
-    Set<Remark> remarks = new LinkedHashSet<>();
+    Set<ExportOutcome.Remark> remarks = new LinkedHashSet<>();
     int done = 0;
     for (ExportFiles.OneFile file : files(artboards).files()) {
       Path path = folder.resolve(file.name());
@@ -94,7 +67,7 @@ public record ArtboardExport(
       byte[] picture = {};
       for (Artboard artboard : file.artboards()) {
         if (cancelled.getAsBoolean()) {
-          return new Outcome(written, unchanged, List.copyOf(remarks), false);
+          return new ExportOutcome(written, unchanged, List.copyOf(remarks), false);
         }
         Scene.Board board = scene.board(artboard.id()).orElseThrow();
         remark(board, remarks);
@@ -120,6 +93,7 @@ public record ArtboardExport(
             case PNG, JPEG, WEBP -> picture;
             case SVG -> SvgWriter.write(pages.getFirst().artwork());
             case PDF -> document(pages, before);
+            default -> throw new IllegalArgumentException(preset.format().id());
           };
       if (Arrays.equals(before, bytes) && !overwrite) {
         unchanged.add(path);
@@ -128,7 +102,7 @@ public record ArtboardExport(
         written.add(path);
       }
     }
-    return new Outcome(written, unchanged, List.copyOf(remarks), true);
+    return new ExportOutcome(written, unchanged, List.copyOf(remarks), true);
   }
 
   /** A document says when it was made: one that is the same otherwise stays as it was. */
@@ -148,7 +122,7 @@ public record ArtboardExport(
         scene.project().name(), scene.project().language(), preset.document(), made);
   }
 
-  private Artwork artwork(Scene.Board board, Set<Remark> remarks) {
+  private Artwork artwork(Scene.Board board, Set<ExportOutcome.Remark> remarks) {
     Optional<Rgba> ground =
         preset.background() ? Optional.of(board.background()) : Optional.empty();
     boolean isPdf = preset.format() == ExportFormat.PDF;
@@ -167,7 +141,8 @@ public record ArtboardExport(
     return artwork;
   }
 
-  private static void remark(Scene.Board board, Set<Remark> remarks) {
+  /** Tells what the texts of an artboard lack. */
+  static void remark(Scene.Board board, Set<ExportOutcome.Remark> remarks) {
     Set<String> missing = new TreeSet<>();
     for (PlacedLayer text : board.texts()) {
       missing.addAll(text.layout().missingFamilies());
@@ -182,7 +157,7 @@ public record ArtboardExport(
         family -> tell(board, remarks, "artboard-export.is-not-on-this-machine", family));
   }
 
-  private static void tell(Scene.Board board, Set<Remark> remarks, String key, String what) {
-    remarks.add(new Remark(board.artboard().name(), Messages.of(key, what)));
+  private static void tell(Scene.Board board, Set<ExportOutcome.Remark> remarks, String key, String what) {
+    remarks.add(new ExportOutcome.Remark(board.artboard().name(), Messages.of(key, what)));
   }
 }

@@ -51,6 +51,12 @@ public final class SafeFile {
     void writeTo(OutputStream stream) throws IOException;
   }
 
+  /** Writes a file at a place, for what has to go to and fro in it. */
+  @FunctionalInterface
+  public interface Placed {
+    void writeAt(Path beside) throws IOException;
+  }
+
   private SafeFile() {}
 
   /**
@@ -60,6 +66,22 @@ public final class SafeFile {
    *     message names the file and the reason
    */
   public static void write(Path file, Contents contents) throws IOException {
+    place(
+        file,
+        beside -> {
+          try (OutputStream stream =
+              Files.newOutputStream(beside, StandardOpenOption.TRUNCATE_EXISTING)) {
+            contents.writeTo(stream);
+          }
+        });
+  }
+
+  /**
+   * Writes or replaces a file that is made at a place of its own, which is there and empty.
+   *
+   * @throws IOException as {@link #write}
+   */
+  public static void place(Path file, Placed contents) throws IOException {
     try {
       writeBeside(place(file.toAbsolutePath()), file, contents);
     } catch (Told told) {
@@ -88,7 +110,7 @@ public final class SafeFile {
     return place;
   }
 
-  private static void writeBeside(Path target, Path named, Contents contents) throws IOException {
+  private static void writeBeside(Path target, Path named, Placed contents) throws IOException {
     Path folder = target.getParent();
     if (folder == null || !Files.isDirectory(folder)) {
       throw new Told(
@@ -105,9 +127,8 @@ public final class SafeFile {
     // not a temporary file of the system, which only its owner could read
     Path beside = folder.resolve(BESIDE + UUID.randomUUID() + PART);
     try {
-      try (OutputStream stream = Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW)) {
-        contents.writeTo(stream);
-      }
+      Files.createFile(beside);
+      contents.writeAt(beside);
       if (replaces) {
         takeOver(target, beside);
       }

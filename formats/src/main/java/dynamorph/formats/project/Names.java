@@ -30,6 +30,9 @@ final class Names {
   static final String FILE_NAME = "fileName";
   static final String ONE_PER_ARTBOARD = "onePerArtboard";
   static final String BLEED = "bleed";
+  static final String SOUND = "sound";
+  static final String CAPTION_TRACKS = "captionTracks";
+  static final String CHAPTERS = "chapters";
   static final String CROP_MARKS = "cropMarks";
   static final String COLOUR = "colour";
   static final String ARTBOARDS = "artboards";
@@ -116,7 +119,10 @@ final class Names {
           FILE_NAME,
           ONE_PER_ARTBOARD,
           BLEED,
-          CROP_MARKS);
+          CROP_MARKS,
+          SOUND,
+          CAPTION_TRACKS,
+          CHAPTERS);
 
   /** What every artboard has. */
   static final List<String> OF_ARTBOARD =

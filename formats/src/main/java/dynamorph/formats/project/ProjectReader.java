@@ -123,6 +123,11 @@ final class ProjectReader {
                 cursor.find(Names.ONE_PER_ARTBOARD).map(JsonCursor::truth).orElse(false),
                 cursor.find(Names.BLEED).map(JsonCursor::number).orElse(0.0),
                 cursor.find(Names.CROP_MARKS).map(JsonCursor::truth).orElse(false)));
+    ExportPreset.Film film =
+        new ExportPreset.Film(
+            cursor.find(Names.SOUND).map(JsonCursor::truth).orElse(true),
+            cursor.find(Names.CAPTION_TRACKS).map(JsonCursor::truth).orElse(false),
+            cursor.find(Names.CHAPTERS).map(JsonCursor::text).orElse(""));
     return cursor.checked(() ->
         new ExportPreset(
             cursor.field(Names.NAME).text(),
@@ -137,7 +142,8 @@ final class ProjectReader {
                 .find(Names.FILE_NAME)
                 .map(name -> name.checked(() -> new FileNamePattern(name.text())))
                 .orElse(usual.fileName()),
-            document));
+            document,
+            film));
   }
 
   private static Swatch swatch(JsonCursor cursor) {

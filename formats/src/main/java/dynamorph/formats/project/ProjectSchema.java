@@ -89,17 +89,23 @@ public final class ProjectSchema {
     ObjectNode preset = NODES.objectNode();
     fields(
         preset,
-        Map.of(
-            Names.NAME, text(),
-            Names.FILE_FORMAT,
-                choice(Arrays.stream(ExportFormat.values()).map(ExportFormat::id).toList()),
-            Names.RESOLUTION, number(ExportPreset.LEAST_RESOLUTION, ExportPreset.MOST_RESOLUTION),
-            Names.QUALITY, number(1, 100),
-            Names.BACKGROUND, flag(),
-            Names.FILE_NAME, text(),
-            Names.ONE_PER_ARTBOARD, flag(),
-            Names.BLEED, number(0, ExportPreset.MOST_BLEED),
-            Names.CROP_MARKS, flag()),
+        Map.ofEntries(
+            Map.entry(Names.NAME, text()),
+            Map.entry(
+                Names.FILE_FORMAT,
+                choice(Arrays.stream(ExportFormat.values()).map(ExportFormat::id).toList())),
+            Map.entry(
+                Names.RESOLUTION,
+                number(ExportPreset.LEAST_RESOLUTION, ExportPreset.MOST_RESOLUTION)),
+            Map.entry(Names.QUALITY, number(1, 100)),
+            Map.entry(Names.BACKGROUND, flag()),
+            Map.entry(Names.FILE_NAME, text()),
+            Map.entry(Names.ONE_PER_ARTBOARD, flag()),
+            Map.entry(Names.BLEED, number(0, ExportPreset.MOST_BLEED)),
+            Map.entry(Names.CROP_MARKS, flag()),
+            Map.entry(Names.SOUND, flag()),
+            Map.entry(Names.CAPTION_TRACKS, flag()),
+            Map.entry(Names.CHAPTERS, text())),
         List.of(Names.NAME, Names.FILE_FORMAT));
     return preset;
   }

@@ -87,6 +87,12 @@ final class ProjectWriter {
           .put(Names.BLEED, document.bleed())
           .put(Names.CROP_MARKS, document.cropMarks());
     }
+    ExportPreset.Film film = preset.film();
+    if (!film.equals(ExportPreset.Film.PLAIN)) {
+      node.put(Names.SOUND, film.sound())
+          .put(Names.CAPTION_TRACKS, film.captions())
+          .put(Names.CHAPTERS, film.chapters());
+    }
     return node;
   }
 

@@ -59,7 +59,7 @@ class ArtboardExportTest {
         new SceneMaker(new Typesetter(FONTS), painter).make(project), painter, preset, false);
   }
 
-  private ArtboardExport.Outcome write(Project project, ExportPreset preset) throws IOException {
+  private ExportOutcome write(Project project, ExportPreset preset) throws IOException {
     return export(project, preset).write(project.artboards(), folder, _ -> {}, () -> false);
   }
 
@@ -113,12 +113,12 @@ class ArtboardExportTest {
   void whatDidNotChangeIsNotWrittenAgain(ExportFormat format) throws IOException {
     ExportPreset preset = preset(format, 72, true, "{artboard}", true);
     assertThat(write(project(), preset).written()).hasSize(3);
-    ArtboardExport.Outcome again = write(project(), preset);
+    ExportOutcome again = write(project(), preset);
     assertThat(again.written()).isEmpty();
     assertThat(again.unchanged()).hasSize(3);
     Project changed =
         project().mapArtboards(own -> own.name().equals("label") ? board("b", "label", "2") : own);
-    ArtboardExport.Outcome third = write(changed, preset);
+    ExportOutcome third = write(changed, preset);
     assertThat(third.written()).extracting(Path::getFileName).asString().contains("label 2");
     assertThat(third.written()).hasSize(1);
     assertThat(third.unchanged()).hasSize(2);
@@ -173,7 +173,7 @@ class ArtboardExportTest {
   void itCanBeStoppedBetweenArtboards() throws IOException {
     List<Integer> done = new ArrayList<>();
     Project project = project();
-    ArtboardExport.Outcome outcome =
+    ExportOutcome outcome =
         export(project, preset(ExportFormat.PNG, 72, true, "{artboard}", true))
             .write(project.artboards(), folder, done::add, () -> done.size() == 2);
     assertThat(outcome.complete()).isFalse();
@@ -197,7 +197,7 @@ class ArtboardExportTest {
                 PropertySet.EMPTY.withText(Properties.key("finish/fill/cast/kind"), "drop-shadow"));
     Project project = Project.empty("P").plus(board("a", "A", "x").plus(tight).plus(shade));
     assertThat(write(project, preset(ExportFormat.PDF, 72, true, "x", false)).remarks())
-        .extracting(ArtboardExport.Remark::toString)
+        .extracting(ExportOutcome.Remark::toString)
         .containsExactlyInAnyOrder(
             "A: \"Notice\" does not fit its box",
             "A: the font \"Nowhere Grotesk\" is not on this machine; another stands in",

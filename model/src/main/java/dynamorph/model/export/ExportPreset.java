@@ -2,17 +2,20 @@ package dynamorph.model.export;
 
 import dynamorph.model.message.Messages;
 import dynamorph.model.value.Numbers;
+import java.util.Objects;
 
 /**
- * How artboards are written as files.
+ * How artboards, or films, are written as files.
  *
  * @param name what people call it
  * @param resolution pixels per inch, of pixel formats and of what other formats keep as pixels,
  *     from {@value #LEAST_RESOLUTION} to {@value #MOST_RESOLUTION}; at 72 a point is a pixel
- * @param quality from 1 to 100; of JPEG and WebP only
- * @param background whether the colour of the artboard is there; where not it is transparent
+ * @param quality from 1 to 100; where a format gives up details only
+ * @param background whether the colour of the artboard is there, and the footage of a film; where
+ *     not it is transparent
  * @param fileName of each file, without its end
  * @param document of PDF only
+ * @param film of films only
  */
 public record ExportPreset(
     String name,
@@ -21,7 +24,8 @@ public record ExportPreset(
     int quality,
     boolean background,
     FileNamePattern fileName,
-    Document document) {
+    Document document,
+    Film film) {
   public static final double LEAST_RESOLUTION = 18;
   public static final double MOST_RESOLUTION = 2400;
 
@@ -32,6 +36,9 @@ public record ExportPreset(
   public static final double MOST_BLEED = 144;
 
   private static final int QUALITY = 90;
+
+  /** Of films: a larger picture hides more. */
+  private static final int FILM_QUALITY = 75;
 
   /**
    * What documents have that pictures have not.
@@ -53,7 +60,37 @@ public record ExportPreset(
     }
   }
 
+  /**
+   * What films have beside their pictures.
+   *
+   * @param sound whether the sound of the footage is there
+   * @param captions whether caption tracks are there as text, which players show on request; those
+   *     that are seen in the film are in its pictures too
+   * @param chapters the name of the titles that begin chapters; empty for none
+   */
+  public record Film(boolean sound, boolean captions, String chapters) {
+    /** Pictures and sound. */
+    public static final Film PLAIN = new Film(true, false, "");
+
+    public Film {
+      Objects.requireNonNull(chapters, "chapters");
+    }
+  }
+
+  /** For artboards. */
+  public ExportPreset(
+      String name,
+      ExportFormat format,
+      double resolution,
+      int quality,
+      boolean background,
+      FileNamePattern fileName,
+      Document document) {
+    this(name, format, resolution, quality, background, fileName, document, Film.PLAIN);
+  }
+
   public ExportPreset {
+    Objects.requireNonNull(film, "film");
     if (name.isBlank()) {
       throw new IllegalArgumentException(Messages.of("export-preset.give-it-a-name"));
     }
@@ -79,21 +116,39 @@ public record ExportPreset(
     return Double.isFinite(number) ? Numbers.format(number, 2) : String.valueOf(number);
   }
 
-  /** A format as most people want it: pictures at two pixels a point, the rest for print. */
+  /** A format as most people want it: pictures at two pixels a point, films at one. */
   public static ExportPreset of(ExportFormat format) {
     return new ExportPreset(
         format.label(),
         format,
-        format.isRaster() ? 2 * POINTS_PER_INCH : 300,
-        QUALITY,
+        format.isFilm() ? POINTS_PER_INCH : format.isRaster() ? 2 * POINTS_PER_INCH : 300,
+        format.isFilm() ? FILM_QUALITY : QUALITY,
         true,
         FileNamePattern.ARTBOARD,
-        Document.PLAIN);
+        Document.PLAIN,
+        Film.PLAIN);
+  }
+
+  public ExportPreset withFilm(Film changed) {
+    return new ExportPreset(
+        name, format, resolution, quality, background, fileName, document, changed);
   }
 
   /** Pixels per point. */
   public double scale() {
     return resolution / POINTS_PER_INCH;
+  }
+
+  /**
+   * How many pixels a length of the artboard has. Films have even numbers, since most of their
+   * formats keep the colours of two pixels by two together.
+   *
+   * @param length in points
+   */
+  public int pixels(double length) {
+    return format.isFilm()
+        ? 2 * Math.max(1, (int) Math.round(length * scale() / 2))
+        : (int) Math.round(length * scale());
   }
 
   /** Whether all artboards go into one file. */
@@ -102,6 +157,7 @@ public record ExportPreset(
   }
 
   public ExportPreset withName(String changed) {
-    return new ExportPreset(changed, format, resolution, quality, background, fileName, document);
+    return new ExportPreset(
+        changed, format, resolution, quality, background, fileName, document, film);
   }
 }

@@ -359,7 +359,8 @@ public final class RandomProjects {
     ExportFormat format = ExportFormat.values()[random.nextInt(ExportFormat.values().length)];
     ExportPreset usual = ExportPreset.of(format);
     return List.of(
-        usual,
+        usual.withFilm(
+            new ExportPreset.Film(random.nextBoolean(), random.nextBoolean(), "Section titles")),
         new ExportPreset(
             "For the printer, 3 mm",
             ExportFormat.PDF,

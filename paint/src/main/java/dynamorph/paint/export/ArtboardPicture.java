@@ -70,7 +70,7 @@ public final class ArtboardPicture {
               encoded(board, preset.scale(), ground, image -> jpeg(image, preset.quality())),
               preset.resolution());
       case WEBP -> encoded(board, preset.scale(), ground, image -> webp(image, preset.quality()));
-      case PDF, SVG -> throw new IllegalArgumentException(preset.format() + " is not of pixels");
+      default -> throw new IllegalArgumentException(preset.format() + " is not of pixels");
     };
   }
 

@@ -1,0 +1,3 @@
+/** The sound of footage, and of films made of it. */
+@org.jspecify.annotations.NullMarked
+package dynamorph.footage.sound;
