@@ -403,6 +403,7 @@ public final class MainWindow {
     actions.add("project.recovered-work", "", () -> recovery.get().open());
     actions.add("project.versions", "", () -> versions.get().open());
     actions.add("project.export-artboards", "Shortcut+Shift+E", () -> export.get().open());
+    actions.add("film.export-film", "", () -> export.get().openFilms());
     new ArtboardActions(workspace, files, () -> scene.getWindow()).register(actions);
     window.registerHistory(actions);
     layers.register(actions, when, () -> scene.getWindow());

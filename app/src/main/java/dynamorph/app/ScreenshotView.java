@@ -95,6 +95,7 @@ final class ScreenshotView {
     views.put("ruby", ScreenshotView::ruby);
     views.put("find", ScreenshotView::find);
     views.put("export", main -> main.export().open());
+    views.put("export-film", main -> main.export().openFilms());
     views.put(
         "lamp",
         main -> {

@@ -168,9 +168,7 @@ final class ExportCommand implements Callable<Integer> {
     outcome.written().forEach(out::println);
     out.println(
         Messages.of(
-            "export-command.files-written",
-            outcome.written().size(),
-            outcome.unchanged().size()));
+            "export-command.files-written", outcome.written().size(), outcome.unchanged().size()));
   }
 
   private List<Artboard> exported(Project project) {

@@ -5,6 +5,7 @@ import dynamorph.formats.export.FilmExport;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.export.ExportPreset;
+import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -64,10 +65,30 @@ final class FilmOptions {
     if (dash < 0) {
       throw new ParameterException(command, Messages.of("render-command.write-range-as-00-00-01"));
     }
-    return List.of(
-        new FilmExport.Part(
-            films.getFirst(),
-            line.frameOf(range.substring(0, dash)),
-            line.frameOf(range.substring(dash + 1))));
+    long first = frame(line, range.substring(0, dash), command);
+    long last = frame(line, range.substring(dash + 1), command);
+    if (last < first) {
+      throw new ParameterException(command, Messages.of("render-command.write-range-as-00-00-01"));
+    }
+    return List.of(new FilmExport.Part(films.getFirst(), first, last));
+  }
+
+  /** The frame of a timecode, which the film has. */
+  static long frame(Timeline line, String code, CommandLine command) {
+    try {
+      long frame = line.frameOf(code);
+      if (frame < 0 || frame >= line.frames()) {
+        throw new ParameterException(
+            command,
+            Messages.of(
+                "render-command.the-film-has-no-frame-at",
+                code,
+                line.codeAt(Time.ZERO),
+                line.codeAt(line.rate().at(line.frames() - 1))));
+      }
+      return frame;
+    } catch (IllegalArgumentException wrong) {
+      throw new ParameterException(command, wrong.getMessage());
+    }
   }
 }

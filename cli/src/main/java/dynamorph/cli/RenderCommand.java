@@ -188,21 +188,7 @@ final class RenderCommand implements Callable<Integer> {
   }
 
   private Time timeOf(Timeline timeline, String code) {
-    try {
-      long frame = timeline.frameOf(code);
-      if (frame < 0 || frame >= timeline.frames()) {
-        throw new CommandLine.ParameterException(
-            spec.commandLine(),
-            Messages.of(
-                "render-command.the-film-has-no-frame-at",
-                code,
-                timeline.codeAt(Time.ZERO),
-                timeline.codeAt(timeline.rate().at(timeline.frames() - 1))));
-      }
-      return timeline.rate().at(frame);
-    } catch (IllegalArgumentException wrong) {
-      throw new CommandLine.ParameterException(spec.commandLine(), wrong.getMessage());
-    }
+    return timeline.rate().at(FilmOptions.frame(timeline, code, spec.commandLine()));
   }
 
   private void write(byte[] png) throws IOException {

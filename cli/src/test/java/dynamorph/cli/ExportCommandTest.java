@@ -2,6 +2,10 @@ package dynamorph.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.footage.FootageFiles;
+import dynamorph.footage.FootageInfo;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -81,7 +85,7 @@ class ExportCommandTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "--as|gif|png, jpeg, webp, pdf, svg",
+        "--as|gif|png, jpeg, webp, pdf, svg, h264, vp9, av1, prores-422, prores-4444, png-film",
         "--preset|Poster|Printer, 3 mm bleed, Screen, double size",
         "--name|{title}|project, artboard, number, size, resolution",
         "--resolution|5000|18 to 2400",
@@ -100,5 +104,45 @@ class ExportCommandTest {
     assertThat(run("export", demo, "--as", "svg", "-o", folder.resolve("out").toString()).code())
         .isZero();
     assertThat(names()).hasSize(13).allMatch(name -> name.endsWith(".svg"));
+  }
+
+  private Answer exportFilm(String... options) {
+    List<String> all =
+        new java.util.ArrayList<>(
+            List.of("export", demo, "--resolution", "18", "-o", folder.resolve("out").toString()));
+    all.addAll(List.of(options));
+    return run(all.toArray(String[]::new));
+  }
+
+  @Test
+  void aFilmGoesOutByAPresetAndTheSameIsNotWrittenTwice() throws IOException {
+    String[] titles = {"--preset", "Titles for the editor", "--range", "00:00:02:00-00:00:02:09"};
+    assertThat(exportFilm(titles).out())
+        .contains("Eight Days to Wind titles.mov")
+        .endsWith("1 file written, 0 unchanged\n");
+    assertThat(exportFilm(titles).out()).isEqualTo("0 files written, 1 unchanged\n");
+    FootageInfo facts =
+        FootageFiles.facts(folder.resolve("out/Eight Days to Wind titles.mov"), FrameRate.PAL);
+    assertThat(facts).isEqualTo(new FootageInfo(480, 270, Time.ofMillis(400), true));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "--range|00:00:02:00|write --range as",
+        "--range|00:00:02:00-00:09:00:00|00:01:11:24",
+        "--range|00:00:02:00-half|timecode",
+        "--artboard|Ticket|Eight Days to Wind",
+        "--transparent||transparency"
+      })
+  void whatAFilmCannotIsSaid(String option, String value, String said) {
+    Answer answer =
+        value == null
+            ? exportFilm("--as", "h264", option)
+            : exportFilm("--as", "h264", option, value);
+    assertThat(answer.code()).isNotZero();
+    assertThat(answer.err()).containsIgnoringCase(said);
+    assertThat(folder.resolve("out")).doesNotExist();
   }
 }

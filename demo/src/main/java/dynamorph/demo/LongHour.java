@@ -80,7 +80,24 @@ public final class LongHour {
             true,
             new FileNamePattern("{project} {artboard}"),
             new ExportPreset.Document(true, LengthUnit.MILLIMETRE.toPoints(3), true)),
-        screen.withName("Screen, double size"));
+        screen.withName("Screen, double size"),
+        ExportPreset.of(ExportFormat.H264)
+            .withName("Gallery screen")
+            .withFilm(new ExportPreset.Film(true, true, "Titles")),
+        titlesAlone());
+  }
+
+  private static ExportPreset titlesAlone() {
+    ExportPreset usual = ExportPreset.of(ExportFormat.PRORES_4444);
+    return new ExportPreset(
+        "Titles for the editor",
+        usual.format(),
+        usual.resolution(),
+        usual.quality(),
+        false,
+        new FileNamePattern("{artboard} titles"),
+        usual.document(),
+        new ExportPreset.Film(false, false, ""));
   }
 
   private static Artboard entrance() {

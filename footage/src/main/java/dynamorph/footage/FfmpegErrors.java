@@ -23,21 +23,29 @@ public final class FfmpegErrors {
     return result;
   }
 
-  /** What an answer below zero means. */
+  /** What an answer below zero means when a file is written. */
+  public static FootageException written(String name, int error) {
+    return new FootageException(Messages.of("ffmpeg-errors.cannot-be-written", name, words(error)));
+  }
+
+  /** What an answer below zero means when a file is read. */
   public static FootageException of(String name, int error) {
-    byte[] words = new byte[256];
-    av_strerror(error, words, words.length);
-    int length = 0;
-    while (length < words.length && words[length] != 0) {
-      length++;
-    }
-    String told =
-        new String(words, 0, length, StandardCharsets.UTF_8).toLowerCase(Locale.ROOT).strip();
+    String told = words(error);
     return new FootageException(
         name
             + ": "
             + (told.isEmpty()
                 ? Messages.of("video-file.it-cannot-be-read")
                 : Messages.of("video-file.it-cannot-be-read-2", told)));
+  }
+
+  private static String words(int error) {
+    byte[] words = new byte[256];
+    av_strerror(error, words, words.length);
+    int length = 0;
+    while (length < words.length && words[length] != 0) {
+      length++;
+    }
+    return new String(words, 0, length, StandardCharsets.UTF_8).toLowerCase(Locale.ROOT).strip();
   }
 }

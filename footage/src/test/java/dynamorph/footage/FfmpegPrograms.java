@@ -21,8 +21,7 @@ public final class FfmpegPrograms {
     arguments.addAll(List.of(options));
     arguments.addAll(List.of("-of", "csv=p=0", file.toString()));
     String told =
-        new String(
-            run(Loader.load(ffprobe.class), arguments, new byte[0]), StandardCharsets.UTF_8);
+        new String(run(Loader.load(ffprobe.class), arguments, new byte[0]), StandardCharsets.UTF_8);
     return told.lines().filter(line -> !line.isBlank()).toList();
   }
 

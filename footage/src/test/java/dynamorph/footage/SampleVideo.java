@@ -23,7 +23,8 @@ public final class SampleVideo {
    * @param rate as FFmpeg writes it, such as 30000/1001
    * @param options of the encoder
    */
-  public static Path write(Path file, int pictures, String rate, String... options) throws IOException {
+  public static Path write(Path file, int pictures, String rate, String... options)
+      throws IOException {
     ByteArrayOutputStream raw = new ByteArrayOutputStream();
     for (int picture = 0; picture < pictures; picture++) {
       byte[] grey = new byte[WIDTH * HEIGHT * 3];

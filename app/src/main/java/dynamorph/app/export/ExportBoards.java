@@ -10,6 +10,8 @@ import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Project;
 import dynamorph.model.export.ExportPreset;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -28,11 +30,13 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** The artboards of the project as small pictures, each of which can be ticked. */
+/** The artboards or the films of the project as small pictures, each of which can be ticked. */
 final class ExportBoards extends VBox {
   private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
   private static final int PICTURE_WIDTH = 108;
   private static final int PICTURE_HEIGHT = 72;
+  private static final int FILM_WIDTH = 176;
+  private static final int FILM_HEIGHT = 99;
 
   private final Workspace workspace;
   private final StatePictures states;
@@ -42,6 +46,7 @@ final class ExportBoards extends VBox {
   private final Label count = new Label();
   private final Set<ArtboardId> picked = new HashSet<>();
   private List<Artboard> listed = List.of();
+  private boolean isOfFilms;
   private Optional<ExportPreset> preset = Optional.empty();
   private final List<Label> sizes = new ArrayList<>();
 
@@ -76,9 +81,14 @@ final class ExportBoards extends VBox {
     getChildren().addAll(head, scroll);
   }
 
-  /** Lists the artboards anew and ticks some of them. */
-  void list(Set<ArtboardId> ticked) {
-    listed = workspace.project().still().toList();
+  /**
+   * Lists the artboards, or the films, anew and ticks some of them.
+   *
+   * @param ofFilms which of the two
+   */
+  void list(boolean ofFilms, Set<ArtboardId> ticked) {
+    isOfFilms = ofFilms;
+    listed = offered();
     tiles.getChildren().clear();
     sizes.clear();
     Project project = workspace.project();
@@ -86,10 +96,20 @@ final class ExportBoards extends VBox {
     pick(ticked);
   }
 
+  boolean isOfFilms() {
+    return isOfFilms;
+  }
+
+  /** All that can be ticked. */
+  List<Artboard> offered() {
+    Project project = workspace.project();
+    return (isOfFilms ? project.films() : project.still()).toList();
+  }
+
   /** Lists the artboards of a changed project; those that were ticked stay so. */
   void refresh() {
-    if (!listed.equals(workspace.project().still().toList())) {
-      list(Set.copyOf(picked));
+    if (!listed.equals(offered())) {
+      list(isOfFilms, Set.copyOf(picked));
     }
   }
 
@@ -107,12 +127,19 @@ final class ExportBoards extends VBox {
   }
 
   private String size(Artboard board) {
-    Optional<ExportPreset> pixels = preset.filter(own -> own.format().isRaster());
+    Optional<ExportPreset> pixels =
+        preset.filter(own -> own.format().isRaster() || own.format().isFilm());
     if (pixels.isPresent()) {
-      return Messages.of(
-          "export-boards.pixels",
-          Math.round(board.width() * pixels.get().scale()),
-          Math.round(board.height() * pixels.get().scale()));
+      int width = pixels.get().pixels(board.width());
+      int height = pixels.get().pixels(board.height());
+      Optional<Timeline> line = board.timeline();
+      return line.isEmpty()
+          ? Messages.of("export-boards.pixels", width, height)
+          : Messages.of(
+              "export-boards.pixels-for",
+              width,
+              height,
+              Numbers.format(line.get().duration().seconds(), 1));
     }
     return Messages.of(
         "export-boards.in-unit",
@@ -122,14 +149,16 @@ final class ExportBoards extends VBox {
   }
 
   private Node tile(Project project, Artboard board) {
-    PictureFrame frame = new PictureFrame(PICTURE_WIDTH, PICTURE_HEIGHT);
+    int width = isOfFilms ? FILM_WIDTH : PICTURE_WIDTH;
+    int height = isOfFilms ? FILM_HEIGHT : PICTURE_HEIGHT;
+    PictureFrame frame = new PictureFrame(width, height);
     pictures.show(
         frame.view(),
         List.of("export", board, project.styles(), project.palette()),
-        () -> states.draw(project, board, Optional.empty(), PICTURE_WIDTH, PICTURE_HEIGHT));
+        () -> states.draw(project, board, Optional.empty(), width, height));
     CheckBox box = new CheckBox(board.name());
     box.setId("export-board-" + board.id());
-    box.setMaxWidth(PICTURE_WIDTH);
+    box.setMaxWidth(width);
     Tips.on(box, board.name());
     Label size = new Label(size(board));
     size.getStyleClass().add("quiet");
@@ -162,7 +191,10 @@ final class ExportBoards extends VBox {
   }
 
   private void tell() {
-    count.setText(Messages.of("export-boards.of", picked.size(), listed.size()));
+    count.setText(
+        isOfFilms
+            ? Messages.of("export-boards.of-films", picked.size(), listed.size())
+            : Messages.of("export-boards.of", picked.size(), listed.size()));
     changed.run();
   }
 

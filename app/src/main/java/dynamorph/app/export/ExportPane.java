@@ -9,19 +9,25 @@ import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
+import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
-import dynamorph.formats.export.ArtboardExport;
-import dynamorph.formats.export.ExportOutcome;
 import dynamorph.formats.export.ExportFiles;
+import dynamorph.formats.export.ExportOutcome;
+import dynamorph.formats.export.FilmExport;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.edit.export.DeleteExportPreset;
 import dynamorph.model.edit.export.KeepExportPreset;
+import dynamorph.model.export.ExportFormat;
 import dynamorph.model.export.ExportPreset;
+import dynamorph.model.timeline.Track;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -33,6 +39,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -41,13 +48,16 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 
 /**
- * Artboards out as files, in front of the stage: at the left which of them, at the right how, below
- * where to and what that writes.
+ * Artboards and films out as files, in front of the stage: at the left which of them, at the right
+ * how, below where to and what that writes.
  */
 public final class ExportPane extends VBox {
   private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
   private static final int SETTINGS_WIDTH = 364;
   private static final int MOST_SHOWN = 4;
+
+  /** Before that nobody can say how long it takes. */
+  private static final int SECONDS_BEFORE_TELLING = 2;
 
   /** Narrower than this there is no room for artboards beside the settings. */
   private static final int NARROW = 590;
@@ -61,6 +71,11 @@ public final class ExportPane extends VBox {
   private final ExportRun run;
   private final ExportBoards boards;
   private final ExportSettings settings = new ExportSettings();
+  private final FilmRange range = new FilmRange();
+  private final ToggleButton ofArtboards = new ToggleButton(Messages.of("export-pane.artboards"));
+  private final ToggleButton ofFilms = new ToggleButton(Messages.of("export-pane.films"));
+  private final HBox kinds = new HBox(ofArtboards, ofFilms);
+  private final VBox offered;
   private final FlowPane presets = new FlowPane(6, 6);
   private final TextField presetName = new TextField();
   private final Button keep = new Button(Messages.of("export-pane.keep"));
@@ -71,6 +86,12 @@ public final class ExportPane extends VBox {
   private final ProgressBar progress = new ProgressBar(0);
   private final VBox report = new VBox(3);
   private Optional<Path> folder = Optional.empty();
+  private Optional<Playback.Loop> loop = Optional.empty();
+
+  /** How each kind was last written, artboards and films. */
+  private final Map<Boolean, ExportPreset> last = new HashMap<>();
+
+  private long began;
 
   /**
    * @param leave gives the keyboard back
@@ -90,8 +111,10 @@ public final class ExportPane extends VBox {
     this.boards = new ExportBoards(workspace, states, pictures, this::update);
     getStyleClass().add("recovery-pane");
     setId("export-pane");
-    HBox.setHgrow(boards, Priority.ALWAYS);
-    VBox right = new VBox(14, presetBlock(), settings, keepRow());
+    this.offered = new VBox(10, kindRow(), boards);
+    VBox.setVgrow(boards, Priority.ALWAYS);
+    HBox.setHgrow(offered, Priority.ALWAYS);
+    VBox right = new VBox(14, presetBlock(), settings, range, keepRow());
     ScrollPane scroll = new ScrollPane(right);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -108,11 +131,12 @@ public final class ExportPane extends VBox {
         .addListener((_, _, narrow) -> arrange(body, scroll, narrow));
     getChildren()
         .addAll(
-            Controls.paneHead(Messages.of("export-pane.export-artboards"), this::close),
+            Controls.paneHead(Messages.of("export-pane.export"), this::close),
             body,
             report,
             foot());
     settings.presetProperty().addListener((_, _, _) -> update());
+    range.changed(this::update);
     workspace
         .historyProperty()
         .addListener((_, _, _) -> {
@@ -138,9 +162,28 @@ public final class ExportPane extends VBox {
   /** The artboards beside the settings; in a narrow window above them. */
   private void arrange(StackPane body, Node how, boolean narrow) {
     body.getChildren().clear();
-    boards.setMaxHeight(narrow ? BOARDS_HEIGHT : Double.MAX_VALUE);
-    boards.setMinHeight(narrow ? BOARDS_HEIGHT : 0);
-    body.getChildren().add(narrow ? new VBox(12, boards, how) : new HBox(18, boards, how));
+    offered.setMaxHeight(narrow ? BOARDS_HEIGHT : Double.MAX_VALUE);
+    offered.setMinHeight(narrow ? BOARDS_HEIGHT : 0);
+    body.getChildren().add(narrow ? new VBox(12, offered, how) : new HBox(18, offered, how));
+  }
+
+  /** Whether artboards or films are written, where a project has both. */
+  private Node kindRow() {
+    kinds.getStyleClass().add("segments");
+    kinds.managedProperty().bind(kinds.visibleProperty());
+    ofArtboards.setId("export-of-artboards");
+    ofFilms.setId("export-of-films");
+    ofArtboards.setOnAction(_ -> choose(false));
+    ofFilms.setOnAction(_ -> choose(true));
+    return kinds;
+  }
+
+  private void choose(boolean films) {
+    if (films != settings.isOfFilms()) {
+      settings.show(
+          last.getOrDefault(films, ExportPreset.of(films ? ExportFormat.H264 : ExportFormat.PDF)));
+    }
+    update();
   }
 
   private Node presetBlock() {
@@ -203,22 +246,62 @@ public final class ExportPane extends VBox {
   /** Opens with the artboards of what is selected ticked, or all of them. */
   public void open() {
     if (workspace.project().still().findAny().isEmpty()) {
-      workspace.tell(Notice.info(Messages.of("head-bar.there-is-no-artboard-to-export")));
+      if (workspace.project().films().findAny().isPresent()) {
+        openFilms();
+      } else {
+        workspace.tell(Notice.info(Messages.of("head-bar.there-is-no-artboard-to-export")));
+      }
       return;
     }
-    workspace.playback().close();
     Set<ArtboardId> ticked = new HashSet<>();
     workspace
         .selection()
         .layers()
         .forEach(layer ->
-            workspace.project().artboardOf(layer).ifPresent(board -> ticked.add(board.id())));
+            workspace
+                .project()
+                .artboardOf(layer)
+                .filter(board -> !board.isFilm())
+                .ifPresent(board -> ticked.add(board.id())));
     if (ticked.isEmpty()) {
       workspace.project().still().forEach(board -> ticked.add(board.id()));
     }
+    open(false, ticked);
+  }
+
+  /** Opens with the film ticked that is on the timeline and its loop as the range, or with all. */
+  public void openFilms() {
+    if (workspace.project().films().findAny().isEmpty()) {
+      workspace.tell(Notice.info(Messages.of("export-pane.there-is-no-film-to-export")));
+      return;
+    }
+    Set<ArtboardId> ticked = new HashSet<>();
+    workspace.playback().filmProperty().get().ifPresent(ticked::add);
+    loop = ticked.isEmpty() ? Optional.empty() : workspace.playback().loopProperty().get();
+    if (ticked.isEmpty()) {
+      workspace.project().films().forEach(board -> ticked.add(board.id()));
+    }
+    open(true, ticked);
+  }
+
+  private void open(boolean films, Set<ArtboardId> ticked) {
+    workspace.playback().close();
     report.setVisible(false);
     setVisible(true);
-    boards.list(ticked);
+    range.forget();
+    settings.offerChapters(
+        workspace
+            .project()
+            .films()
+            .flatMap(film -> film.timeline().orElseThrow().titles())
+            .map(Track.Titles::name)
+            .distinct()
+            .toList());
+    kinds.setVisible(
+        workspace.project().films().findAny().isPresent()
+            && workspace.project().still().findAny().isPresent());
+    choose(films);
+    boards.list(films, ticked);
     listPresets();
     update();
     // what scrolls is in the window only with its skin, and cannot have the keyboard before
@@ -229,7 +312,11 @@ public final class ExportPane extends VBox {
 
   /** Opens with a preset of the project. */
   public void open(ExportPreset preset) {
-    open();
+    if (preset.format().isFilm()) {
+      openFilms();
+    } else {
+      open();
+    }
     settings.show(preset);
   }
 
@@ -238,9 +325,16 @@ public final class ExportPane extends VBox {
     leave.run();
   }
 
+  /** The presets of artboards, or those of films. */
+  private List<ExportPreset> listed() {
+    return workspace.project().exports().stream()
+        .filter(preset -> preset.format().isFilm() == settings.isOfFilms())
+        .toList();
+  }
+
   private void listPresets() {
     presets.getChildren().clear();
-    for (ExportPreset preset : workspace.project().exports()) {
+    for (ExportPreset preset : listed()) {
       Button use = new Button(preset.name());
       use.getStyleClass().add("export-preset");
       use.setId("export-preset-" + presets.getChildren().size());
@@ -264,6 +358,13 @@ public final class ExportPane extends VBox {
   }
 
   private static String about(ExportPreset preset) {
+    if (preset.format().isFilm()) {
+      return Messages.of(
+          "export-pane.about-a-film-preset",
+          preset.format().label(),
+          Math.round(preset.scale() * 100),
+          preset.fileName().text());
+    }
     return Messages.of(
         "export-pane.about-a-preset",
         preset.format().label(),
@@ -305,17 +406,41 @@ public final class ExportPane extends VBox {
     return chosen.isPresent();
   }
 
+  private Set<ArtboardId> offered(boolean films) {
+    Set<ArtboardId> all = new HashSet<>();
+    (films ? workspace.project().films() : workspace.project().still())
+        .forEach(board -> all.add(board.id()));
+    return all;
+  }
+
   private void update() {
     Optional<ExportPreset> preset = settings.presetProperty().get();
+    boolean films = settings.isOfFilms();
+    preset.ifPresent(shown -> last.put(shown.format().isFilm(), shown));
+    ofArtboards.setSelected(!films);
+    ofFilms.setSelected(films);
+    if (films != boards.isOfFilms()) {
+      listPresets();
+      // tells of it, which updates again
+      boards.list(films, offered(films));
+      return;
+    }
     boards.measure(preset);
     List<Artboard> ticked = boards.ticked();
+    range.setVisible(films && ticked.size() == 1);
+    if (range.isVisible()) {
+      Optional<Playback.Loop> first = loop;
+      loop = Optional.empty();
+      range.show(ticked.getFirst(), first);
+    }
+    boolean hasRange = !range.isVisible() || range.part().isPresent();
     keep.setDisable(preset.isEmpty() || presetName.getText().isBlank());
     folderName.setText(
         folder().map(Path::toString).orElse(Messages.of("export-pane.no-folder-yet")));
     Tips.on(folderName, folderName.getText());
-    go.setDisable(preset.isEmpty() || ticked.isEmpty() || run.isRunning());
+    go.setDisable(preset.isEmpty() || ticked.isEmpty() || !hasRange || run.isRunning());
     int index = 0;
-    for (ExportPreset one : workspace.project().exports()) {
+    for (ExportPreset one : listed()) {
       if (index < presets.getChildren().size()) {
         HBox both = (HBox) presets.getChildren().get(index++);
         both.getChildren().getFirst().pseudoClassStateChanged(PICKED, isShown(one));
@@ -325,16 +450,14 @@ public final class ExportPane extends VBox {
         preset.isEmpty()
             ? ""
             : ticked.isEmpty()
-                ? Messages.of("export-pane.tick-artboards")
+                ? Messages.of(films ? "export-pane.tick-films" : "export-pane.tick-artboards")
                 : planned(preset.get(), ticked));
     Tips.on(plan, plan.getText());
   }
 
   private String planned(ExportPreset preset, List<Artboard> ticked) {
     List<ExportFiles.OneFile> files =
-        ExportFiles.of(
-                workspace.project().name(), workspace.project().still().toList(), ticked, preset)
-            .files();
+        ExportFiles.of(workspace.project().name(), boards.offered(), ticked, preset).files();
     long there =
         folder()
             .map(path ->
@@ -348,25 +471,49 @@ public final class ExportPane extends VBox {
     if (preset.isEmpty() || folder().isEmpty() && !chooseFolder()) {
       return;
     }
-    List<Artboard> ticked = boards.ticked();
     report.setVisible(false);
-    run.start(
-        preset.get(),
-        ticked,
-        folder().orElseThrow(),
-        done -> {
-          progress.setProgress((double) done / ticked.size());
-          plan.setText(Messages.of("export-pane.done-of", done, ticked.size()));
-        },
-        outcome -> {
-          busy(false);
-          tell(outcome);
-        },
-        problem -> {
-          busy(false);
-          workspace.tell(Notice.problem(problem));
-        });
+    began = System.nanoTime();
+    Path into = folder().orElseThrow();
+    if (settings.isOfFilms()) {
+      run.startFilms(preset.get(), parts(), into, this::progress, this::ended, this::failed);
+    } else {
+      run.start(preset.get(), boards.ticked(), into, this::progress, this::ended, this::failed);
+    }
     busy(true);
+  }
+
+  private List<FilmExport.Part> parts() {
+    return range.isVisible()
+        ? range.part().stream().toList()
+        : boards.ticked().stream().map(FilmExport.Part::whole).toList();
+  }
+
+  private void progress(long done, long all) {
+    if (!run.isRunning()) {
+      return;
+    }
+    progress.setProgress((double) done / all);
+    long seconds = (System.nanoTime() - began) / 1_000_000_000;
+    plan.setText(
+        settings.isOfFilms() && seconds >= SECONDS_BEFORE_TELLING
+            ? Messages.of(
+                "export-pane.done-of-left", done, all, left(seconds * (all - done) / done))
+            : Messages.of("export-pane.done-of", done, all));
+  }
+
+  /** Minutes and seconds. */
+  private static String left(long seconds) {
+    return String.format(Locale.ROOT, "%d:%02d", seconds / 60, seconds % 60);
+  }
+
+  private void ended(ExportOutcome outcome) {
+    busy(false);
+    tell(outcome);
+  }
+
+  private void failed(String problem) {
+    busy(false);
+    workspace.tell(Notice.problem(problem));
   }
 
   private void busy(boolean on) {
@@ -377,7 +524,11 @@ public final class ExportPane extends VBox {
     // what is disabled loses the keyboard
     (on ? cancel : go).requestFocus();
     if (on) {
-      plan.setText(Messages.of("export-pane.done-of", 0, boards.ticked().size()));
+      long all =
+          settings.isOfFilms()
+              ? parts().stream().mapToLong(FilmExport.Part::frames).sum()
+              : boards.ticked().size();
+      plan.setText(Messages.of("export-pane.done-of", 0, all));
     }
   }
 

@@ -4,24 +4,42 @@ import dynamorph.app.message.Messages;
 import dynamorph.app.render.FrameService;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Workspace;
+import dynamorph.footage.FootageFiles;
 import dynamorph.formats.export.ArtboardExport;
 import dynamorph.formats.export.ExportOutcome;
+import dynamorph.formats.export.FilmExport;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.export.ExportPreset;
+import dynamorph.paint.film.FilmPicture;
+import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.layer.LayerPainter;
+import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
-import java.util.function.IntConsumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 
-/** Writes artboards beside the interface thread, as the project was when that began. */
+/** Writes artboards or films beside the interface thread, as the project was when that began. */
 final class ExportRun {
+  /** Every how many frames of a film its progress is told. */
+  private static final int FRAMES_TOLD = 5;
+
+  /** How far it is, in artboards or in frames. */
+  @FunctionalInterface
+  interface Progress {
+    void told(long done, long all);
+  }
+
+  /** Writes files. */
+  private interface Work {
+    ExportOutcome write(LayerPainter painter, Scene scene) throws IOException;
+  }
+
   private final Workspace workspace;
   private final Supplier<Studio> studio;
   private AtomicBoolean cancelled = new AtomicBoolean();
@@ -36,15 +54,14 @@ final class ExportRun {
     return isRunning;
   }
 
-  /** Stops after the artboard that is being written. */
+  /** Stops after the artboard, or the frame, that is being written. */
   void cancel() {
     cancelled.set(true);
   }
 
   /**
-   * Begins. All is told on the interface thread.
+   * Begins with artboards. All is told on the interface thread.
    *
-   * @param progress how many artboards are done
    * @param end how it ended
    * @param failure why it did not, for people
    */
@@ -52,26 +69,68 @@ final class ExportRun {
       ExportPreset preset,
       List<Artboard> artboards,
       Path folder,
-      IntConsumer progress,
+      Progress progress,
       Consumer<ExportOutcome> end,
       Consumer<String> failure) {
+    AtomicBoolean stop = begin();
+    run(
+        (painter, scene) ->
+            new ArtboardExport(scene, painter, preset, false)
+                .write(
+                    artboards,
+                    folder,
+                    done -> Platform.runLater(() -> progress.told(done, artboards.size())),
+                    stop::get),
+        end,
+        failure);
+  }
+
+  /** Begins with films, as with artboards. */
+  void startFilms(
+      ExportPreset preset,
+      List<FilmExport.Part> parts,
+      Path folder,
+      Progress progress,
+      Consumer<ExportOutcome> end,
+      Consumer<String> failure) {
+    AtomicBoolean stop = begin();
+    long all = parts.stream().mapToLong(FilmExport.Part::frames).sum();
+    run(
+        (painter, scene) -> {
+          // with files of its own, or the window's would be sent to and fro
+          try (FootageFiles footage = new FootageFiles()) {
+            FilmPicture picture =
+                new FilmPicture(painter, FootagePainter.of(scene.project(), footage));
+            return new FilmExport(scene, picture, preset, false)
+                .write(
+                    parts,
+                    folder,
+                    done -> {
+                      if (done % FRAMES_TOLD == 0 || done == all) {
+                        Platform.runLater(() -> progress.told(done, all));
+                      }
+                    },
+                    stop::get);
+          }
+        },
+        end,
+        failure);
+  }
+
+  private AtomicBoolean begin() {
     isRunning = true;
     cancelled = new AtomicBoolean();
-    AtomicBoolean stop = cancelled;
+    return cancelled;
+  }
+
+  private void run(Work work, Consumer<ExportOutcome> end, Consumer<String> failure) {
     Project project = workspace.project();
     SceneMaker maker = studio.get().maker();
     FrameService.daemon("export")
         .newThread(() -> {
           try {
             // a painter of its own: what it keeps for large pictures goes with it
-            LayerPainter painter = new LayerPainter();
-            ExportOutcome outcome =
-                new ArtboardExport(maker.make(project), painter, preset, false)
-                    .write(
-                        artboards,
-                        folder,
-                        done -> Platform.runLater(() -> progress.accept(done)),
-                        stop::get);
+            ExportOutcome outcome = work.write(new LayerPainter(), maker.make(project));
             Platform.runLater(() -> ended(() -> end.accept(outcome)));
           } catch (IOException | RuntimeException | OutOfMemoryError failed) {
             String why = Messages.of("export-pane.not-exported", Messages.reason(failed));

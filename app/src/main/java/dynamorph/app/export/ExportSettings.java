@@ -10,6 +10,7 @@ import dynamorph.model.export.FileNamePattern;
 import dynamorph.model.value.Expression;
 import dynamorph.model.value.Numbers;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +30,9 @@ import javafx.scene.layout.VBox;
 final class ExportSettings extends VBox {
   private static final int LABEL_WIDTH = 88;
   private static final int NUMBER_WIDTH = 76;
+  private static final int MOST_FORMATS = 5;
+  private static final int FILM_COLUMNS = 3;
+  private static final int FILM_FORMAT_WIDTH = 90;
 
   /** Resolutions that are asked for most: once, twice and three times the points, and for print. */
   private static final double[] USUAL = {72, 144, 216, 300};
@@ -38,7 +42,8 @@ final class ExportSettings extends VBox {
   private final TextField quality = number("export-quality");
   private final TextField bleed = number("export-bleed");
   private final TextField fileName = new TextField();
-  private final CheckBox background = new CheckBox(Messages.of("export-settings.background"));
+  private final CheckBox background = new CheckBox();
+  private final FilmFields film = new FilmFields();
   private final CheckBox apart = new CheckBox(Messages.of("export-settings.one-per-artboard"));
   private final CheckBox cropMarks = new CheckBox(Messages.of("export-settings.crop-marks"));
   private final Label about = new Label();
@@ -48,6 +53,9 @@ final class ExportSettings extends VBox {
   private final Node qualityRow;
   private final Node bleedRow;
   private final Node pages;
+  private final Node resolutionRow;
+  private final Node stillFormats;
+  private final Node filmFormats;
   private ExportFormat chosen = ExportFormat.PDF;
   private String name = "";
   private boolean isShowing;
@@ -58,6 +66,15 @@ final class ExportSettings extends VBox {
     qualityRow = row(Messages.of("export-settings.quality"), quality);
     bleedRow = row(Messages.of("export-settings.bleed"), bleed, Controls.gap(), cropMarks);
     pages = row("", apart);
+    resolutionRow =
+        row(
+            Messages.of("export-settings.resolution"),
+            resolution,
+            new Label("ppi"),
+            Controls.gap(),
+            usual());
+    stillFormats = formatRow(false);
+    filmFormats = formatRow(true);
     fileName.setId("export-name");
     HBox.setHgrow(fileName, Priority.ALWAYS);
     background.setId("export-background");
@@ -74,16 +91,13 @@ final class ExportSettings extends VBox {
     help();
     getChildren()
         .addAll(
-            formatRow(),
+            stillFormats,
+            filmFormats,
             row("", about),
-            row(
-                Messages.of("export-settings.resolution"),
-                resolution,
-                new Label("ppi"),
-                Controls.gap(),
-                usual()),
+            resolutionRow,
             qualityRow,
             row("", background),
+            film,
             bleedRow,
             pages,
             row(Messages.of("export-settings.file-names"), fileName),
@@ -95,6 +109,7 @@ final class ExportSettings extends VBox {
     for (CheckBox box : new CheckBox[] {background, apart, cropMarks}) {
       box.selectedProperty().addListener((_, _, _) -> read());
     }
+    film.changed(this::read);
     show(ExportPreset.of(ExportFormat.PDF));
   }
 
@@ -105,7 +120,6 @@ final class ExportSettings extends VBox {
     Tips.on(cropMarks, Messages.of("export-settings.marks-at-the-corners"));
     Tips.on(fileName, Messages.of("export-settings.fields"));
     Tips.on(apart, Messages.of("export-settings.else-one-document"));
-    Tips.on(background, Messages.of("export-settings.else-transparent"));
     resolution.setAccessibleText(Messages.of("export-settings.resolution"));
     quality.setAccessibleText(Messages.of("export-settings.quality"));
     bleed.setAccessibleText(Messages.of("export-settings.bleed"));
@@ -120,7 +134,7 @@ final class ExportSettings extends VBox {
     return field;
   }
 
-  private static HBox row(String label, Node... content) {
+  static HBox row(String label, Node... content) {
     Label words = Controls.rowLabel(label);
     words.setMinWidth(LABEL_WIDTH);
     words.setMaxWidth(LABEL_WIDTH);
@@ -131,21 +145,35 @@ final class ExportSettings extends VBox {
     return row;
   }
 
-  private Node formatRow() {
+  /** The formats of artboards in a row, those of films in two. */
+  private Node formatRow(boolean ofFilms) {
+    VBox rows = new VBox(4);
+    HBox.setHgrow(rows, Priority.ALWAYS);
     HBox row = new HBox();
-    row.getStyleClass().add("segments");
-    HBox.setHgrow(row, Priority.ALWAYS);
     for (ExportFormat format : ExportFormat.values()) {
+      if (format.isFilm() != ofFilms) {
+        continue;
+      }
+      if (row.getChildren().size() % (ofFilms ? FILM_COLUMNS : MOST_FORMATS) == 0) {
+        row = new HBox();
+        row.getStyleClass().add("segments");
+        rows.getChildren().add(row);
+      }
       ToggleButton choose = new ToggleButton(format.label());
       choose.setId("export-as-" + format.id());
       Tips.on(choose, about(format));
       choose.setMaxWidth(Double.MAX_VALUE);
+      if (ofFilms) {
+        choose.setPrefWidth(FILM_FORMAT_WIDTH);
+      }
       HBox.setHgrow(choose, Priority.ALWAYS);
       choose.setOnAction(_ -> choose(format));
       formats.put(format, choose);
       row.getChildren().add(choose);
     }
-    return row(Messages.of("export-settings.format"), row);
+    HBox both = row(Messages.of("export-settings.format"), rows);
+    both.setAlignment(Pos.BASELINE_LEFT);
+    return both;
   }
 
   private Node usual() {
@@ -169,7 +197,7 @@ final class ExportSettings extends VBox {
   private void choose(ExportFormat format) {
     ExportFormat before = chosen;
     select(format);
-    if (before.isRaster() != format.isRaster()) {
+    if (before.isRaster() != format.isRaster() && !format.isFilm()) {
       resolution.setText(Numbers.format(ExportPreset.of(format).resolution()));
     }
     if (!format.hasTransparency()) {
@@ -185,6 +213,12 @@ final class ExportSettings extends VBox {
       case WEBP -> Messages.of("export-settings.about-webp");
       case PDF -> Messages.of("export-settings.about-pdf");
       case SVG -> Messages.of("export-settings.about-svg");
+      case H264 -> Messages.of("export-settings.about-h264");
+      case VP9 -> Messages.of("export-settings.about-vp9");
+      case AV1 -> Messages.of("export-settings.about-av1");
+      case PRORES_422 -> Messages.of("export-settings.about-prores-422");
+      case PRORES_4444 -> Messages.of("export-settings.about-prores-4444");
+      case PNG_FILM -> Messages.of("export-settings.about-png-film");
     };
   }
 
@@ -192,6 +226,28 @@ final class ExportSettings extends VBox {
     chosen = format;
     about.setText(about(format));
     formats.forEach((one, button) -> button.setSelected(one == format));
+    stillFormats.setVisible(!format.isFilm());
+    filmFormats.setVisible(format.isFilm());
+    resolutionRow.setVisible(!format.isFilm());
+    film.setVisible(format.isFilm());
+    background.setText(
+        Messages.of(format.isFilm() ? "export-settings.footage" : "export-settings.background"));
+    Tips.on(
+        background,
+        Messages.of(
+            format.isFilm()
+                ? "export-settings.else-titles-alone"
+                : "export-settings.else-transparent"));
+  }
+
+  /** Whether the format that is chosen is one of films. */
+  boolean isOfFilms() {
+    return chosen.isFilm();
+  }
+
+  /** Offers these tracks of titles as chapters. */
+  void offerChapters(List<String> tracks) {
+    film.offerChapters(tracks);
   }
 
   /** Shows a preset. */
@@ -206,6 +262,9 @@ final class ExportSettings extends VBox {
     apart.setSelected(shown.document().onePerArtboard());
     bleed.setText(LengthUnit.MILLIMETRE.format(shown.document().bleed()) + " mm");
     cropMarks.setSelected(shown.document().cropMarks());
+    if (shown.format().isFilm()) {
+      film.show(shown.scale(), shown.film());
+    }
     isShowing = false;
     read();
   }
@@ -241,7 +300,9 @@ final class ExportSettings extends VBox {
     return new ExportPreset(
         name.isBlank() ? usual.name() : name,
         chosen,
-        Expression.evaluate(resolution.getText().toLowerCase(Locale.ROOT).replace("ppi", "")),
+        chosen.isFilm()
+            ? film.scale() * ExportPreset.POINTS_PER_INCH
+            : Expression.evaluate(resolution.getText().toLowerCase(Locale.ROOT).replace("ppi", "")),
         chosen.hasQuality()
             ? (int) Math.rint(Expression.evaluate(quality.getText()))
             : usual.quality(),
@@ -249,7 +310,8 @@ final class ExportSettings extends VBox {
         new FileNamePattern(fileName.getText()),
         isPdf
             ? new ExportPreset.Document(apart.isSelected(), bleed(), cropMarks.isSelected())
-            : ExportPreset.Document.PLAIN);
+            : ExportPreset.Document.PLAIN,
+        chosen.isFilm() ? film.told() : ExportPreset.Film.PLAIN);
   }
 
   /** A number without a unit is of millimetres, as the field shows them. */

@@ -193,16 +193,14 @@ public final class HeadBar extends HBox {
     export.getItems().clear();
     if (workspace.project().still().findAny().isPresent()) {
       export.getItems().add(actions.item("project.export-artboards"));
-      for (ExportPreset preset : workspace.project().exports()) {
-        MenuItem item = new MenuItem(Messages.of("head-bar.with-the-preset", preset.name()));
-        item.setOnAction(_ -> withPreset.accept(preset));
-        export.getItems().add(item);
-      }
+      addPresets(false);
     }
     if (workspace.project().films().findAny().isPresent()) {
       if (!export.getItems().isEmpty()) {
         export.getItems().add(new SeparatorMenuItem());
       }
+      export.getItems().add(actions.item("film.export-film"));
+      addPresets(true);
       export
           .getItems()
           .addAll(
@@ -216,6 +214,16 @@ public final class HeadBar extends HBox {
       MenuItem none = new MenuItem(Messages.of("head-bar.there-is-no-artboard-to-export"));
       none.setDisable(true);
       export.getItems().add(none);
+    }
+  }
+
+  private void addPresets(boolean ofFilms) {
+    for (ExportPreset preset : workspace.project().exports()) {
+      if (preset.format().isFilm() == ofFilms) {
+        MenuItem item = new MenuItem(Messages.of("head-bar.with-the-preset", preset.name()));
+        item.setOnAction(_ -> withPreset.accept(preset));
+        export.getItems().add(item);
+      }
     }
   }
 }

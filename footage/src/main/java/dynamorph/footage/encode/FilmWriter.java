@@ -64,10 +64,12 @@ public final class FilmWriter implements AutoCloseable {
       av_log_set_level(AV_LOG_FATAL);
       AVFormatContext container = new AVFormatContext(null);
       String path = file.toAbsolutePath().toString();
-      FfmpegErrors.check(
-          name,
+      int made =
           avformat_alloc_output_context2(
-              container, (AVOutputFormat) null, film.format().extension(), path));
+              container, (AVOutputFormat) null, film.format().extension(), path);
+      if (made < 0) {
+        throw FfmpegErrors.written(name, made);
+      }
       FilmWriter writer = new FilmWriter(name, film, container);
       try {
         writer.begin(path);
@@ -123,8 +125,7 @@ public final class FilmWriter implements AutoCloseable {
     if (count == 0) {
       return;
     }
-    PointerPointer<AVChapter> all =
-        new PointerPointer<>(av_mallocz((long) count * Long.BYTES));
+    PointerPointer<AVChapter> all = new PointerPointer<>(av_mallocz((long) count * Long.BYTES));
     for (int index = 0; index < count; index++) {
       FilmSettings.Chapter told = film.chapters().get(index);
       AVChapter chapter = new AVChapter(av_mallocz(new AVChapter().sizeof()));

@@ -47,8 +47,7 @@ public final class FramePixels implements AutoCloseable {
       surface = Surface.makeRaster(info(width, height, ColorAlphaType.PREMUL));
       straight = Pixmap.make(info(width, height, ColorAlphaType.UNPREMUL), place, (int) row);
     } else {
-      surface =
-          Surface.makeRasterDirect(info(width, height, ColorAlphaType.OPAQUE), place, row);
+      surface = Surface.makeRasterDirect(info(width, height, ColorAlphaType.OPAQUE), place, row);
       straight = null;
     }
   }

@@ -28,6 +28,9 @@ record Packets(String name, AVFormatContext container) {
   }
 
   int check(int result) throws FootageException {
-    return FfmpegErrors.check(name, result);
+    if (result < 0) {
+      throw FfmpegErrors.written(name, result);
+    }
+    return result;
   }
 }

@@ -133,8 +133,7 @@ record VideoCodec(
   static long bitsPerSecond(FilmSettings film) {
     double perPixel = 0.015 * Math.pow(2, film.quality() / 25.0);
     double rate = Math.min(60, film.rate().perSecond());
-    return Math.max(
-        100_000, Math.round(perPixel * film.width() * film.height() * rate));
+    return Math.max(100_000, Math.round(perPixel * film.width() * film.height() * rate));
   }
 
   /** One of these writes its settings onto the standard error, unless the environment says not. */
@@ -177,8 +176,7 @@ record VideoCodec(
       }
       boolean is625 = rate.nominal() % 25 == 0;
       return is625
-          ? new Colours(
-              AVCOL_SPC_BT470BG, AVCOL_PRI_BT470BG, AVCOL_TRC_SMPTE170M, AVCOL_RANGE_MPEG)
+          ? new Colours(AVCOL_SPC_BT470BG, AVCOL_PRI_BT470BG, AVCOL_TRC_SMPTE170M, AVCOL_RANGE_MPEG)
           : new Colours(
               AVCOL_SPC_SMPTE170M, AVCOL_PRI_SMPTE170M, AVCOL_TRC_SMPTE170M, AVCOL_RANGE_MPEG);
     }

@@ -5,7 +5,6 @@ import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_FLAG_GLOBAL_HEADER;
 import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_FLAG_QSCALE;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_alloc;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_free;
-import static org.bytedeco.ffmpeg.global.avcodec.av_packet_move_ref;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_ref;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_unref;
 import static org.bytedeco.ffmpeg.global.avcodec.avcodec_alloc_context3;
@@ -20,9 +19,6 @@ import static org.bytedeco.ffmpeg.global.avformat.avformat_new_stream;
 import static org.bytedeco.ffmpeg.global.avutil.AVCHROMA_LOC_LEFT;
 import static org.bytedeco.ffmpeg.global.avutil.AVERROR_EAGAIN;
 import static org.bytedeco.ffmpeg.global.avutil.AVERROR_EOF;
-import static org.bytedeco.ffmpeg.global.avutil.AVCOL_RANGE_JPEG;
-import static org.bytedeco.ffmpeg.global.avutil.AVCOL_SPC_BT709;
-import static org.bytedeco.ffmpeg.global.avutil.AVCOL_SPC_RGB;
 import static org.bytedeco.ffmpeg.global.avutil.FF_QP2LAMBDA;
 import static org.bytedeco.ffmpeg.global.avutil.av_dict_free;
 import static org.bytedeco.ffmpeg.global.avutil.av_dict_set;
@@ -35,10 +31,8 @@ import static org.bytedeco.ffmpeg.global.swscale.SWS_BICUBIC;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_FULL_CHR_H_INP;
 import static org.bytedeco.ffmpeg.global.swscale.sws_alloc_context;
 import static org.bytedeco.ffmpeg.global.swscale.sws_freeContext;
-import static org.bytedeco.ffmpeg.global.swscale.sws_getCoefficients;
 import static org.bytedeco.ffmpeg.global.swscale.sws_init_context;
 import static org.bytedeco.ffmpeg.global.swscale.sws_scale_frame;
-import static org.bytedeco.ffmpeg.global.swscale.sws_setColorspaceDetails;
 
 import dynamorph.footage.FootageException;
 import dynamorph.footage.message.Messages;
@@ -60,8 +54,6 @@ import org.bytedeco.ffmpeg.swscale.SwsContext;
  * coded once.
  */
 final class VideoStream implements AutoCloseable {
-  private static final int ONE = 1 << 16;
-
   /** A player goes to the nearest picture that is coded on its own. */
   private static final int SECONDS_BETWEEN_KEY_FRAMES = 2;
 
@@ -192,6 +184,7 @@ final class VideoStream implements AutoCloseable {
     receive();
   }
 
+  /** Into the colours that the frame says it has. */
   private void convert(AVFrame picture) throws FootageException {
     if (converter.src_w() == 0) {
       converter.src_w(picture.width());
@@ -203,17 +196,6 @@ final class VideoStream implements AutoCloseable {
       converter.flags(SWS_BICUBIC | SWS_ACCURATE_RND | SWS_FULL_CHR_H_INP);
       converter.threads(Runtime.getRuntime().availableProcessors());
       packets.check(sws_init_context(converter, null, null));
-      int space = colours.space() == AVCOL_SPC_RGB ? AVCOL_SPC_BT709 : colours.space();
-      int full = colours.range() == AVCOL_RANGE_JPEG ? 1 : 0;
-      sws_setColorspaceDetails(
-          converter,
-          sws_getCoefficients(space),
-          1,
-          sws_getCoefficients(space),
-          full,
-          0,
-          ONE,
-          ONE);
     }
     packets.check(sws_scale_frame(converter, frame, picture));
   }

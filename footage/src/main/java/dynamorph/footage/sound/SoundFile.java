@@ -182,8 +182,7 @@ public final class SoundFile implements Sound {
     long gone = Math.clamp(from - first, 0, known);
     // in large pieces, or every small read would move all that is known
     if (gone > RATE || gone == known) {
-      System.arraycopy(
-          samples, (int) gone * 2, samples, 0, (int) (known - gone) * 2);
+      System.arraycopy(samples, (int) gone * 2, samples, 0, (int) (known - gone) * 2);
       known -= (int) gone;
       first += gone;
     }

@@ -133,8 +133,7 @@ class FilmWriterTest {
     "PNG_FILM, 1080, 24, gbr, pc"
   })
   void filesSayWhatTheirColoursAre(
-      ExportFormat format, int height, String rate, String space, String range)
-      throws IOException {
+      ExportFormat format, int height, String rate, String space, String range) throws IOException {
     int width = height * 16 / 9 / 2 * 2;
     FilmSettings settings =
         settings(
@@ -170,14 +169,7 @@ class FilmWriterTest {
   void whatIsSeenThroughKeepsItsColour(ExportFormat format) throws IOException {
     FilmSettings settings =
         settings(
-            format,
-            WIDTH,
-            HEIGHT,
-            FrameRate.PAL,
-            true,
-            List.of(),
-            List.of(),
-            Optional.empty());
+            format, WIDTH, HEIGHT, FrameRate.PAL, true, List.of(), List.of(), Optional.empty());
     Path file =
         write(
             settings,
@@ -358,16 +350,15 @@ class FilmWriterTest {
     assertThat(heard).isCloseTo(24_000, within(480));
     assertThat(Math.abs(samples[2 * 30_000 + 1])).isLessThan(0.05f);
     // what is coded without loss ends with the film to the sample
-    assertThat(samples.length / 2)
-        .isCloseTo(38_400, within(codec.startsWith("pcm") ? 0 : 2100));
+    assertThat(samples.length / 2).isCloseTo(38_400, within(codec.startsWith("pcm") ? 0 : 2100));
   }
 
   @Test
   void whatCannotBeWrittenIsTold() throws IOException {
     Path nowhere = folder.resolve("missing").resolve("a.mp4");
     assertThat(Files.exists(nowhere)).isFalse();
-    assertThatThrownBy(() ->
-            FilmWriter.open(nowhere, "The film", settings(ExportFormat.H264, FrameRate.PAL)))
+    assertThatThrownBy(
+            () -> FilmWriter.open(nowhere, "The film", settings(ExportFormat.H264, FrameRate.PAL)))
         .isInstanceOf(FootageException.class)
         .hasMessageContaining("The film");
     assertThat(FilmComment.of(folder.resolve("none.mp4"))).isEmpty();

@@ -75,8 +75,7 @@ class FilmSoundTest {
   }
 
   private static Track.Footage track(String id, boolean hidden, Clip... clips) {
-    return new Track.Footage(
-        new TrackId(id), id, new Track.State(hidden, false), List.of(clips));
+    return new Track.Footage(new TrackId(id), id, new Track.State(hidden, false), List.of(clips));
   }
 
   private static Timeline line(Track... tracks) {
@@ -132,7 +131,8 @@ class FilmSoundTest {
   @Test
   void whatIsCoveredInItsTrackIsSilent() throws IOException {
     Clip silent = clip(footage, 0, 2500, 0);
-    isHeard(line(track("a", false, clip(footage, 0, 4000, 0), silent.moved(Time.ZERO))), 2000, 3000);
+    isHeard(
+        line(track("a", false, clip(footage, 0, 4000, 0), silent.moved(Time.ZERO))), 2000, 3000);
     Clip over = clip(footage, 1500, 2500, 0);
     isHeard(line(track("a", false, clip(footage, 0, 4000, 0), over)), 2500, 3000);
     isHeard(

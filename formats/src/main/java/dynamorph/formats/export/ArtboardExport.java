@@ -157,7 +157,8 @@ public record ArtboardExport(
         family -> tell(board, remarks, "artboard-export.is-not-on-this-machine", family));
   }
 
-  private static void tell(Scene.Board board, Set<ExportOutcome.Remark> remarks, String key, String what) {
+  private static void tell(
+      Scene.Board board, Set<ExportOutcome.Remark> remarks, String key, String what) {
     remarks.add(new ExportOutcome.Remark(board.artboard().name(), Messages.of(key, what)));
   }
 }

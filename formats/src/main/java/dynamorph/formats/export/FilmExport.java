@@ -39,8 +39,7 @@ import java.util.function.LongConsumer;
  * @param preset of a format of films
  * @param overwrite whether also what would not change is written again
  */
-public record FilmExport(
-    Scene scene, FilmPicture picture, ExportPreset preset, boolean overwrite) {
+public record FilmExport(Scene scene, FilmPicture picture, ExportPreset preset, boolean overwrite) {
   /** Changes when the same film is written in another way. */
   private static final int WAY = 1;
 
@@ -86,14 +85,14 @@ public record FilmExport(
     }
   }
 
-  private static final class Cancelled extends IOException {
+  /** Not a failure of a file, which would be told as one. */
+  private static final class Cancelled extends RuntimeException {
     private static final long serialVersionUID = 1;
   }
 
   /** The files that some films become. */
   public ExportFiles files(List<Artboard> films) {
-    return ExportFiles.of(
-        scene.project().name(), scene.project().films().toList(), films, preset);
+    return ExportFiles.of(scene.project().name(), scene.project().films().toList(), films, preset);
   }
 
   /**
@@ -148,8 +147,7 @@ public record FilmExport(
         preset.film().sound() ? FilmSound.of(part.line()) : Optional.empty();
     try {
       FilmSettings settings = settings(part, comment, heard);
-      SafeFile.place(
-          path, beside -> write(part, board, beside, settings, progress, cancelled));
+      SafeFile.place(path, beside -> write(part, board, beside, settings, progress, cancelled));
     } finally {
       heard.ifPresent(FilmSound::close);
     }

@@ -109,7 +109,7 @@ class ArtboardExportTest {
   }
 
   @ParameterizedTest
-  @EnumSource(ExportFormat.class)
+  @EnumSource(names = {"PNG", "JPEG", "WEBP", "PDF", "SVG"})
   void whatDidNotChangeIsNotWrittenAgain(ExportFormat format) throws IOException {
     ExportPreset preset = preset(format, 72, true, "{artboard}", true);
     assertThat(write(project(), preset).written()).hasSize(3);

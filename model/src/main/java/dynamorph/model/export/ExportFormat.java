@@ -77,8 +77,8 @@ public enum ExportFormat {
   public static ExportFormat of(String text) {
     String wanted = text.toLowerCase(Locale.ROOT);
     return Arrays.stream(values())
-        .filter(format -> wanted.equals(format.id())
-            || !format.isFilm() && wanted.equals(format.extension()))
+        .filter(format ->
+            wanted.equals(format.id()) || !format.isFilm() && wanted.equals(format.extension()))
         .findFirst()
         .orElseThrow(() ->
             new IllegalArgumentException(
