@@ -26,7 +26,6 @@ import static org.bytedeco.ffmpeg.global.avutil.av_frame_alloc;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_get_buffer;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_unref;
-import static org.bytedeco.ffmpeg.global.swscale.SWS_ACCURATE_RND;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_BICUBIC;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_FULL_CHR_H_INP;
 import static org.bytedeco.ffmpeg.global.swscale.sws_alloc_context;
@@ -193,7 +192,7 @@ final class VideoStream implements AutoCloseable {
       converter.dst_w(frame.width());
       converter.dst_h(frame.height());
       converter.dst_format(frame.format());
-      converter.flags(SWS_BICUBIC | SWS_ACCURATE_RND | SWS_FULL_CHR_H_INP);
+      converter.flags(SWS_BICUBIC | SWS_FULL_CHR_H_INP);
       converter.threads(Runtime.getRuntime().availableProcessors());
       packets.check(sws_init_context(converter, null, null));
     }
