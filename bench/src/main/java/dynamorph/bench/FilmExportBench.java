@@ -79,10 +79,26 @@ public class FilmExportBench {
     run(
         Path.of(program).getParent().toString(),
         List.of(
-            program, "-v", "error", "-y", "-f", "lavfi", "-i",
+            program,
+            "-v",
+            "error",
+            "-y",
+            "-f",
+            "lavfi",
+            "-i",
             "testsrc2=size=1920x1080:rate=25:duration=" + SECONDS,
-            "-f", "lavfi", "-i", "sine=frequency=440:duration=" + SECONDS,
-            "-c:v", "libopenh264", "-b:v", "8M", "-pix_fmt", "yuv420p", "-c:a", "aac",
+            "-f",
+            "lavfi",
+            "-i",
+            "sine=frequency=440:duration=" + SECONDS,
+            "-c:v",
+            "libopenh264",
+            "-b:v",
+            "8M",
+            "-pix_fmt",
+            "yuv420p",
+            "-c:a",
+            "aac",
             footage.toString()));
     project = Project.empty("Captions").plus(film());
     subtitles = folder.resolve("captions.srt");
@@ -98,8 +114,7 @@ public class FilmExportBench {
   private Artboard film() {
     Time end = Time.ofMillis(SECONDS * 1000L);
     Clip clip =
-        new Clip(
-            "clip", "clip", new Media.File(footage.toString()), Time.ZERO, end, Time.ZERO);
+        new Clip("clip", "clip", new Media.File(footage.toString()), Time.ZERO, end, Time.ZERO);
     List<Layer> cues = new ArrayList<>();
     for (int second = 0; second < SECONDS; second += 2) {
       cues.add(
@@ -118,8 +133,7 @@ public class FilmExportBench {
                         List.of(
                             Track.Captions.of(CAPTIONS.value(), "English", "en")
                                 .withLocal(
-                                    PropertySet.EMPTY.with(
-                                        Properties.SIZE, FontSize.points(54))),
+                                    PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(54))),
                             new Track.Footage(
                                 new TrackId("f"), "Footage", Track.State.OPEN, List.of(clip))))))
         .withLayers(cues);
@@ -168,10 +182,7 @@ public class FilmExportBench {
       Scene scene = new SceneMaker(new Typesetter(fonts), painter).make(project);
       Artboard film = project.films().findFirst().orElseThrow();
       return new FilmExport(
-              scene,
-              new FilmPicture(painter, FootagePainter.of(project, files)),
-              preset,
-              true)
+              scene, new FilmPicture(painter, FootagePainter.of(project, files)), preset, true)
           .write(List.of(FilmExport.Part.whole(film)), folder, _ -> {}, () -> false);
     }
   }
@@ -182,17 +193,50 @@ public class FilmExportBench {
     List<String> command =
         new ArrayList<>(
             List.of(
-                "ffmpeg", "-v", "error", "-y", "-i", footage.toString(), "-vf",
+                "ffmpeg",
+                "-v",
+                "error",
+                "-y",
+                "-i",
+                footage.toString(),
+                "-vf",
                 "subtitles=" + subtitles));
     command.addAll(
         format == ExportFormat.VP9
             ? List.of(
-                "-c:v", "libvpx-vp9", "-crf", "25", "-b:v", "0", "-deadline", "realtime",
-                "-cpu-used", "5", "-row-mt", "1", "-tile-columns", "2", "-g", "50", "-c:a",
-                "libopus", "-b:a", "192k", folder.resolve("peer.webm").toString())
+                "-c:v",
+                "libvpx-vp9",
+                "-crf",
+                "25",
+                "-b:v",
+                "0",
+                "-deadline",
+                "realtime",
+                "-cpu-used",
+                "5",
+                "-row-mt",
+                "1",
+                "-tile-columns",
+                "2",
+                "-g",
+                "50",
+                "-c:a",
+                "libopus",
+                "-b:a",
+                "192k",
+                folder.resolve("peer.webm").toString())
             : List.of(
-                "-c:v", "prores_ks", "-profile:v", "hq", "-q:v", "2", "-pix_fmt",
-                "yuv422p10le", "-c:a", "pcm_s24le", folder.resolve("peer.mov").toString()));
+                "-c:v",
+                "prores_ks",
+                "-profile:v",
+                "hq",
+                "-q:v",
+                "2",
+                "-pix_fmt",
+                "yuv422p10le",
+                "-c:a",
+                "pcm_s24le",
+                folder.resolve("peer.mov").toString()));
     run("", command);
   }
 }

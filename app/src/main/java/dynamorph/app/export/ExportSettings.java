@@ -31,6 +31,7 @@ final class ExportSettings extends VBox {
   private static final int LABEL_WIDTH = 88;
   private static final int NUMBER_WIDTH = 76;
   private static final int MOST_FORMATS = 5;
+  private static final int FORMAT_HEIGHT = 25;
   private static final int FILM_COLUMNS = 3;
   private static final int FILM_FORMAT_WIDTH = 90;
 
@@ -172,7 +173,9 @@ final class ExportSettings extends VBox {
       row.getChildren().add(choose);
     }
     HBox both = row(Messages.of("export-settings.format"), rows);
-    both.setAlignment(Pos.BASELINE_LEFT);
+    both.setAlignment(Pos.TOP_LEFT);
+    // in the middle of the first row
+    ((Label) both.getChildren().getFirst()).setMinHeight(FORMAT_HEIGHT);
     return both;
   }
 
