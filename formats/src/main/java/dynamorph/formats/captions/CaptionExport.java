@@ -136,10 +136,13 @@ final class CaptionExport {
     }
     Placement own = cascade.placement(cue).on(frame.width(), frame.height());
     boolean moved = own.anchor() != place.anchor() || own.x() != place.x() || own.y() != place.y();
+    // rounded up, a cue would be seen a frame late by players that ask where each frame begins
+    Time in = timing.in().floorToMillis();
+    Time out = Time.max(timing.out().floorToMillis(), in.plus(Time.ofMillis(1)));
     return new WrittenCue(
         cue.id(),
-        timing.in(),
-        timing.out(),
+        in,
+        out,
         timing.speaker(),
         broken(runs, cue),
         moved ? key(own.anchor()) : 2,

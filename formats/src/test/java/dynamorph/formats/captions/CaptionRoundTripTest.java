@@ -22,6 +22,7 @@ import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timecode;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
@@ -131,6 +132,86 @@ class CaptionRoundTripTest {
     String text = CaptionFiles.write(project, film, TRACK, format).text();
     return CaptionFiles.read(
         text.getBytes(StandardCharsets.UTF_8), "film." + format.ending(), FrameBox.HD);
+  }
+
+  /** Whatever the rate, a cue comes back with its first and its last frame. */
+  @ParameterizedTest
+  @EnumSource(CaptionFiles.Format.class)
+  void timesKeepTheirFrames(CaptionFiles.Format format) throws CaptionException {
+    SplittableRandom random = new SplittableRandom(5);
+    for (FrameRate rate : FrameRate.USUAL) {
+      List<Layer> cues = new ArrayList<>();
+      long frame = 0;
+      for (int number = 0; number < 300; number++) {
+        frame += random.nextInt(40);
+        long after = frame + 1 + random.nextInt(90);
+        cues.add(cue(number, rate.at(frame), rate.at(after), Span.of("x" + number)));
+        frame = after;
+      }
+      CaptionList read = again(project(cues), format).captions();
+      CaptionList set = read.inFrames(rate).captions();
+      assertThat(set.cues()).hasSameSizeAs(cues);
+      for (int index = 0; index < cues.size(); index++) {
+        Timing before = cues.get(index).timing().orElseThrow();
+        CaptionList.Cue cue = set.cues().get(index);
+        assertThat(cue.in()).as("in of cue %d at %s", index, rate).isEqualTo(before.in());
+        assertThat(cue.out()).as("out of cue %d at %s", index, rate).isEqualTo(before.out());
+        // players show what has begun when a frame does
+        CaptionList.Cue own = read.cues().get(index);
+        assertThat(own.in()).isBetween(before.in().minus(rate.frame()), before.in());
+        assertThat(own.out()).isBetween(before.out().minus(rate.frame()), before.out());
+      }
+    }
+  }
+
+  /** What nobody set to frames stays where it is, and so does what would vanish. */
+  @Test
+  void otherTimesAreLeftAlone() {
+    CaptionList list =
+        CaptionList.of(
+            "en",
+            List.of(
+                CaptionList.Cue.of("a", Time.ofMillis(1010), Time.ofMillis(2055), Story.of("a")),
+                CaptionList.Cue.of(
+                    "b",
+                    new Time(90_000_000 + 100),
+                    Time.ofMillis(1001).minus(new Time(9)),
+                    Story.of("b")),
+                CaptionList.Cue.of(
+                    "c",
+                    Time.ofMillis(999).plus(new Time(1)),
+                    Time.ofMillis(3001).minus(new Time(1)),
+                    Story.of("c"))));
+    CaptionList.InFrames set = list.inFrames(FrameRate.PAL);
+    assertThat(set.moved()).isEqualTo(1);
+    assertThat(set.captions().cues().subList(0, 2)).isEqualTo(list.cues().subList(0, 2));
+    assertThat(set.captions().cues().getLast().in()).isEqualTo(Time.ofMillis(1000));
+    assertThat(set.captions().cues().getLast().out()).isEqualTo(Time.ofMillis(3000));
+  }
+
+  @Test
+  void aProgrammeMayBeginAtTenInTheMorning() {
+    CaptionList list =
+        CaptionList.of(
+            "en",
+            List.of(
+                CaptionList.Cue.of(
+                    "a", Time.ofMillis(36_002_000), Time.ofMillis(36_004_000), Story.of("a"))));
+    Timeline line =
+        Timeline.of(FrameRate.PAL, Time.ofMillis(600_000)).withFirstFrame(10 * 3600 * 25);
+    CaptionList.Cue counted = list.fromStart(line.startOfDay()).cues().getFirst();
+    assertThat(counted.in()).isEqualTo(Time.ofMillis(2000));
+    assertThat(counted.out()).isEqualTo(Time.ofMillis(4000));
+    assertThat(list.fromStart(Time.ZERO)).isEqualTo(list);
+    assertThat(list.fromStart(Time.ofMillis(36_003_000))).isEqualTo(list);
+    // an hour of 29.97 has 107,892 frames by drop-frame counting, 3.6 ms less than one by the clock
+    Timeline dropped =
+        Timeline.of(FrameRate.NTSC, Time.ofMillis(600_000))
+            .withTimecode(new Timecode(FrameRate.NTSC, true))
+            .withFirstFrame(107_892);
+    assertThat(dropped.startOfDay()).isEqualTo(Time.ofMillis(3_599_996));
+    Timeline counting = Timeline.of(FrameRate.NTSC, Time.ofMillis(600_000)).withFirstFrame(108_000);
+    assertThat(counting.startOfDay()).isEqualTo(Time.ofMillis(3_600_000));
   }
 
   /** The schemas of the W3C for both versions of the language. */

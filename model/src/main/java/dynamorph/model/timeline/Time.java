@@ -42,6 +42,11 @@ public record Time(long ticks) implements Comparable<Time> {
     return Math.floorDiv(ticks + TICKS_PER_MILLI / 2, TICKS_PER_MILLI);
   }
 
+  /** The last whole millisecond that is not after it. */
+  public Time floorToMillis() {
+    return new Time(ticks - Math.floorMod(ticks, TICKS_PER_MILLI));
+  }
+
   public Time plus(Time other) {
     return new Time(Math.addExact(ticks, other.ticks));
   }

@@ -52,6 +52,13 @@ public record Timeline(Timecode timecode, long firstFrame, Time duration, List<T
     return rate().frameAt(duration.plus(rate().frame()).minus(new Time(1)));
   }
 
+  /** The first timecode as a time of the day, as clocks count it. */
+  public Time startOfDay() {
+    return timecode.drop()
+        ? rate().at(firstFrame).floorToMillis()
+        : Time.ofSeconds(firstFrame, rate().nominal());
+  }
+
   /** The timecode of a moment. */
   public String codeAt(Time time) {
     return timecode.format(firstFrame + rate().frameAt(time));

@@ -6,6 +6,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -38,6 +39,58 @@ public record CaptionList(
   }
 
   /**
+   * Cues in the frames of a film.
+   *
+   * @param moved how many of them were set to other times
+   */
+  public record InFrames(CaptionList captions, int moved) {}
+
+  /**
+   * Sets times that lie less than a millisecond beside the beginning of a frame to it. Files that
+   * count milliseconds cannot say it better, and without this a cue would begin or end a frame
+   * early.
+   */
+  public InFrames inFrames(FrameRate frames) {
+    int moved = 0;
+    List<Cue> set = new ArrayList<>();
+    for (Cue cue : cues) {
+      Time from = near(cue.in(), frames);
+      Time to = near(cue.out(), frames);
+      boolean isSound = from.isBefore(to);
+      Cue now = isSound ? cue.between(from, to) : cue;
+      moved += now.equals(cue) ? 0 : 1;
+      set.add(now);
+    }
+    return new InFrames(withCues(set), moved);
+  }
+
+  private static Time near(Time time, FrameRate frames) {
+    Time frame = frames.snap(time);
+    return Math.abs(frame.ticks() - time.ticks()) < Time.TICKS_PER_SECOND / 1000 ? frame : time;
+  }
+
+  /**
+   * Times as from the start of a programme, for a file that counts from a timecode before it.
+   *
+   * @param start the first timecode as a time of the day; nothing changes if that is midnight, or
+   *     if a cue lies before it
+   */
+  public CaptionList fromStart(Time start) {
+    boolean counts =
+        start.isAfter(Time.ZERO) && cues.stream().noneMatch(cue -> cue.in().isBefore(start));
+    return counts
+        ? withCues(
+            cues.stream()
+                .map(cue -> cue.between(cue.in().minus(start), cue.out().minus(start)))
+                .toList())
+        : this;
+  }
+
+  private CaptionList withCues(List<Cue> changed) {
+    return new CaptionList(language, rate, styles, follows, local, changed);
+  }
+
+  /**
    * One cue.
    *
    * @param name what the file calls it; may be empty
@@ -59,6 +112,10 @@ public record CaptionList(
 
     public static Cue of(String name, Time in, Time out, Story story) {
       return new Cue(name, in, out, "", story, List.of(), PropertySet.EMPTY);
+    }
+
+    Cue between(Time from, Time to) {
+      return new Cue(name, from, to, speaker, story, follows, local);
     }
 
     /** The lines without what they look like. */
