@@ -119,7 +119,7 @@ public final class CaptionFiles {
         switch (format(text, name)) {
           case WEBVTT -> VttReader.read(text, frame, remarks);
           case TTML -> TtmlReader.read(text, frame, remarks);
-          case SUBRIP -> SubRip.read(text, remarks);
+          case SUBRIP -> SubRip.read(text, frame, remarks);
         };
     if (captions.cues().size() > MOST_CUES) {
       throw new CaptionException(

@@ -3,19 +3,10 @@ package dynamorph.formats.captions;
 import dynamorph.formats.file.PlainText;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.CaptionList;
-import dynamorph.model.property.Address;
-import dynamorph.model.property.Properties;
-import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Story;
 import dynamorph.model.timeline.Time;
-import dynamorph.model.value.Anchor;
-import dynamorph.model.value.Colour;
-import dynamorph.model.value.Rgba;
-import dynamorph.model.value.Slant;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -29,13 +20,13 @@ final class SubRip {
   private static final String CLOCK = "(-?\\d{1,4}):(\\d{1,2}):(\\d{1,2})(?:[,.:](\\d{1,9}))?";
   private static final Pattern TIMES =
       Pattern.compile("\\s*" + CLOCK + "\\s*-{1,2}>\\s*" + CLOCK + "(.*)");
-  private static final Pattern TAG =
-      Pattern.compile(
-          "<(/?)(b|i|u|s|font)((?:\\s[^<>]{0,200})?)>|\\{\\\\(an?)(\\d{1,2})[^}]{0,40}\\}",
-          Pattern.CASE_INSENSITIVE);
-  private static final Pattern FONT_COLOUR =
-      Pattern.compile("color\\s*=\\s*[\"']?([#\\w]+)", Pattern.CASE_INSENSITIVE);
-  private static final Address FILL = Address.coat("fill");
+
+  /** Two clocks with an arrow, as they look with slips of the hand. */
+  private static final Pattern ALMOST =
+      Pattern.compile("\\s*([-\\d:,.;OolI ]{2,24}?)\\s*-{1,3}\\s?>\\s*([-\\d:,.;OolI ]{2,24}).*");
+
+  private static final Pattern WITHOUT_HOURS =
+      Pattern.compile("(\\d{1,2}:\\d{1,2}(?:[,.]\\d{1,9})?)");
 
   private SubRip() {}
 
@@ -45,21 +36,69 @@ final class SubRip {
         .anyMatch(line -> TIMES.matcher(line).matches());
   }
 
-  static CaptionList read(String text, List<Remark> remarks) {
+  /**
+   * A line that times a cue.
+   *
+   * @param text the line as it can be read; empty if it cannot
+   */
+  private record Start(int line, String text) {}
+
+  static CaptionList read(String text, FrameBox frame, List<Remark> remarks) {
     List<String> lines = PlainText.lines(text);
     List<CaptionList.Cue> cues = new ArrayList<>();
-    List<Integer> starts = new ArrayList<>();
+    List<Start> starts = new ArrayList<>();
     for (int index = 0; index < lines.size(); index++) {
-      if (lines.get(index).contains("->") && TIMES.matcher(lines.get(index)).matches()) {
-        starts.add(index);
-      }
+      int line = index;
+      start(lines.get(index), index + 1, remarks)
+          .ifPresent(times -> starts.add(new Start(line, times)));
     }
     for (int cue = 0; cue < starts.size(); cue++) {
-      int from = starts.get(cue);
-      int to = cue + 1 < starts.size() ? beforeNumber(lines, starts.get(cue + 1)) : lines.size();
-      cue(lines, from, to, remarks).ifPresent(cues::add);
+      Start from = starts.get(cue);
+      int to =
+          cue + 1 < starts.size() ? beforeNumber(lines, starts.get(cue + 1).line) : lines.size();
+      if (!from.text.isEmpty()) {
+        cue(lines, from, to, frame, remarks).ifPresent(cues::add);
+      }
     }
     return CaptionList.of("", cues);
+  }
+
+  /**
+   * The times of a line, mended if a slip of the hand can be seen, which is told; empty text for
+   * times that cannot be read, whose words are not those of the cue before; nothing for words.
+   */
+  private static Optional<String> start(String line, int number, List<Remark> remarks) {
+    if (!line.contains("->") && !line.contains("- >")) {
+      return Optional.empty();
+    }
+    if (TIMES.matcher(line).matches()) {
+      return Optional.of(line);
+    }
+    Matcher almost = ALMOST.matcher(line);
+    if (!almost.matches() || !line.contains(":")) {
+      return Optional.empty();
+    }
+    String mended = mended(almost.group(1)) + " --> " + mended(almost.group(2));
+    boolean readable = TIMES.matcher(mended).matches();
+    remarks.add(
+        new Remark(
+            number,
+            readable
+                ? Messages.of("sub-rip.times-read-as", line.strip(), mended)
+                : Messages.of("sub-rip.times-cannot-be-read", line.strip())));
+    return Optional.of(readable ? mended : "");
+  }
+
+  /** Letters that look like figures, spaces within, a semicolon, hours that are missing. */
+  private static String mended(String clock) {
+    String figures =
+        clock
+            .replaceAll("[Oo]", "0")
+            .replaceAll("[lI]", "1")
+            .replaceAll("\\s+", "")
+            .replace(';', ',')
+            .replaceAll("[:,.]+$", "");
+    return WITHOUT_HOURS.matcher(figures).matches() ? "00:" + figures : figures;
   }
 
   /** The line before a time that holds the number of the cue, if there is one. */
@@ -69,8 +108,9 @@ final class SubRip {
   }
 
   private static Optional<CaptionList.Cue> cue(
-      List<String> lines, int from, int to, List<Remark> remarks) {
-    Matcher times = TIMES.matcher(lines.get(from));
+      List<String> lines, Start start, int to, FrameBox frame, List<Remark> remarks) {
+    int from = start.line;
+    Matcher times = TIMES.matcher(start.text);
     if (!times.matches()) {
       return Optional.empty();
     }
@@ -92,7 +132,9 @@ final class SubRip {
         from > 0 && lines.get(from - 1).strip().matches("\\d{1,9}")
             ? lines.get(from - 1).strip()
             : "";
-    return Optional.of(words(name, in, out, String.join("\n", words), line + 1, remarks));
+    SubRipWords read = new SubRipWords(frame, line + 1, remarks);
+    Story story = read.story(String.join("\n", words));
+    return Optional.of(new CaptionList.Cue(name, in, out, "", story, List.of(), read.place()));
   }
 
   private static Time time(Matcher times, int group) {
@@ -105,85 +147,6 @@ final class SubRip {
     boolean negative = times.group(group).startsWith("-");
     long whole = Math.abs(hours) * 3_600_000 + rest + millis;
     return Time.ofMillis(negative ? -whole : whole);
-  }
-
-  private static CaptionList.Cue words(
-      String name, Time in, Time out, String text, int line, List<Remark> remarks) {
-    CueTextBuilder runs = new CueTextBuilder();
-    Deque<PropertySet> looks = new ArrayDeque<>(List.of(PropertySet.EMPTY));
-    Deque<String> open = new ArrayDeque<>();
-    PropertySet place = PropertySet.EMPTY;
-    Matcher tag = TAG.matcher(text);
-    int at = 0;
-    while (tag.find()) {
-      runs.add(text.substring(at, tag.start()), List.of(), looks.peek());
-      at = tag.end();
-      if (tag.group(4) != null) {
-        place = placed(tag.group(4), Integer.parseInt(tag.group(5)));
-        continue;
-      }
-      String element = tag.group(2).toLowerCase(Locale.ROOT);
-      if (tag.group(1).isEmpty()) {
-        open.push(element);
-        looks.push(looks.peek().overlaidBy(look(element, tag.group(3), line, remarks)));
-      } else if (open.contains(element)) {
-        String closed;
-        do {
-          closed = open.pop();
-          looks.pop();
-        } while (!closed.equals(element));
-      }
-    }
-    runs.add(text.substring(at), List.of(), looks.peek());
-    return new CaptionList.Cue(name, in, out, "", runs.story(), List.of(), place);
-  }
-
-  private static PropertySet look(
-      String element, String attributes, int line, List<Remark> remarks) {
-    return switch (element) {
-      case "b" -> PropertySet.EMPTY.with(Properties.FONT_WEIGHT, 700.0);
-      case "i" -> PropertySet.EMPTY.with(Properties.SLANT, Slant.ITALIC);
-      case "u" -> PropertySet.EMPTY.with(Properties.UNDERLINE, true);
-      case "s" -> PropertySet.EMPTY.with(Properties.STRIKE, true);
-      default -> {
-        Matcher colour = FONT_COLOUR.matcher(attributes);
-        Optional<Rgba> found = colour.find() ? CssColours.parse(colour.group(1)) : Optional.empty();
-        if (found.isEmpty()) {
-          remarks.add(
-              new Remark(line, Messages.of("sub-rip.the-tag-font-gives-no-known", attributes)));
-        }
-        yield found
-            .map(rgba -> PropertySet.EMPTY.with(Properties.COAT_COLOUR.at(FILL), Colour.of(rgba)))
-            .orElse(PropertySet.EMPTY);
-      }
-    };
-  }
-
-  /** Places as on the keys of a numeric block: 1 is lower left, 8 the middle of the top. */
-  private static PropertySet placed(String form, int number) {
-    // the older form counts left, middle, right, then adds 4 for the top and 8 for the middle
-    int key =
-        form.equalsIgnoreCase("an")
-            ? number
-            : (number - 1) % 4 + 1 + (number > 8 ? 3 : number > 4 ? 6 : 0);
-    return switch (key) {
-      case 1 -> place(Anchor.BOTTOM_LEFT, 100, -90);
-      case 3 -> place(Anchor.BOTTOM_RIGHT, -100, -90);
-      case 4 -> place(Anchor.LEFT, 100, 0);
-      case 5 -> place(Anchor.CENTRE, 0, 0);
-      case 6 -> place(Anchor.RIGHT, -100, 0);
-      case 7 -> place(Anchor.TOP_LEFT, 100, 90);
-      case 8 -> place(Anchor.TOP, 0, 90);
-      case 9 -> place(Anchor.TOP_RIGHT, -100, 90);
-      default -> PropertySet.EMPTY;
-    };
-  }
-
-  private static PropertySet place(Anchor anchor, double x, double y) {
-    return PropertySet.EMPTY
-        .with(Properties.ANCHOR, anchor)
-        .with(Properties.POSITION_X, x)
-        .with(Properties.POSITION_Y, y);
   }
 
   // --- writing

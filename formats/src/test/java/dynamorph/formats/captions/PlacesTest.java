@@ -71,6 +71,6 @@ class PlacesTest {
   }
 
   private static CaptionList.Cue cue(String text) throws CaptionException {
-    return SubRip.read(text, new ArrayList<>()).cues().getFirst();
+    return SubRip.read(text, FrameBox.HD, new ArrayList<>()).cues().getFirst();
   }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Properties;
 import dynamorph.model.value.Anchor;
+import dynamorph.model.value.Colour;
 import dynamorph.model.value.Slant;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
@@ -96,6 +97,68 @@ class SubRipTest {
     assertThat(spans.get(2).local().get(Properties.FONT_WEIGHT.key())).contains(700.0);
     assertThat(spans.get(2).local().get(Properties.SLANT.key())).contains(Slant.ITALIC);
     assertThat(cue.local().get(Properties.ANCHOR.key())).contains(Anchor.TOP);
+  }
+
+  /** Slips of the hand and of scanners: they were swallowed into the cue before. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "OO:00:05,000 --> 00:00:06,5OO",
+        "00:05,000 --> 00:06,500",
+        "00:00: 05,000 --> 00 :00:06,500",
+        "00:00:05;000 --> 00:00:06;500",
+        "00:00:05,000 ---> 00:00:06,500",
+        "00:00:05,000 -- > 00:00:06,500",
+        "00:00:05,000: --> 00:00:06,500.",
+      })
+  void slipsInTimesAreMendedAndTold(String times) throws CaptionException {
+    CaptionFiles.Read read = read(TWO + "\n3\n" + times + "\nthird\n");
+    assertThat(texts(read)).hasSize(3).endsWith("third");
+    CaptionList.Cue third = read.captions().cues().getLast();
+    assertThat(third.in().millis()).isEqualTo(5000);
+    assertThat(third.out().millis()).isEqualTo(6500);
+    assertThat(read.remarks()).hasSize(1);
+    assertThat(read.remarks().getFirst().toString())
+        .startsWith("line 11: ")
+        .contains("00:00:05,000 --> 00:00:06,500");
+  }
+
+  @Test
+  void timesThatNobodyCanReadTakeTheirWordsWithThem() throws CaptionException {
+    CaptionFiles.Read read =
+        read("1\n00:00:01,000 --> 00:00:02,000\na -> b\n\n2\n00:::04 --> 5:\nlost\n");
+    assertThat(texts(read)).containsExactly("a -> b");
+    assertThat(read.remarks().getFirst().toString())
+        .startsWith("line 6: ")
+        .contains("00:::04 --> 5:");
+  }
+
+  @Test
+  void overrideCodesMeanWhatTheySay() throws CaptionException {
+    CaptionFiles.Read read =
+        read(
+            "1\n00:00:01,000 --> 00:00:02,000\n{\\pos(96,72)\\an7}a {\\i1\\b1}b\\Nc{\\i0} d{\\r}"
+                + " {\\c&H0000FF&}e{\\c}\\hf {\\fad(100,200)}g\n");
+    CaptionList.Cue cue = read.captions().cues().getFirst();
+    assertThat(cue.text()).isEqualTo("a b\nc d e\u00a0f g");
+    var spans = cue.story().paragraphs().getFirst().spans();
+    assertThat(spans.get(1).text()).isEqualTo("b\u2028c");
+    assertThat(spans.get(1).local().get(Properties.SLANT.key())).contains(Slant.ITALIC);
+    assertThat(spans.get(1).local().get(Properties.FONT_WEIGHT.key())).contains(700.0);
+    assertThat(spans.get(2).text()).isEqualTo(" d");
+    assertThat(spans.get(2).local().has(Properties.SLANT.key())).isFalse();
+    assertThat(spans.get(2).local().get(Properties.FONT_WEIGHT.key())).contains(700.0);
+    assertThat(spans.get(3).local().isEmpty()).isTrue();
+    // blue, green, red
+    assertThat(spans.get(4).local().get(Properties.COAT_COLOUR.at(CueCss.FILL)))
+        .contains(Colour.hex("#ff0000"));
+    assertThat(spans.get(5).local().isEmpty()).isTrue();
+    // a quarter of 384 and of 288
+    assertThat(cue.local().get(Properties.ANCHOR.key())).contains(Anchor.TOP_LEFT);
+    assertThat(cue.local().get(Properties.POSITION_X.key())).contains(480.0);
+    assertThat(cue.local().get(Properties.POSITION_Y.key())).contains(270.0);
+    assertThat(read.remarks()).hasSize(1);
+    assertThat(read.remarks().getFirst().toString()).contains("{\\fad(100,200)}");
   }
 
   @ParameterizedTest
