@@ -2,6 +2,7 @@ package dynamorph.formats.captions;
 
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timecode;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -12,8 +13,29 @@ import java.util.regex.Pattern;
  *
  * @param frames a second, before they are multiplied
  * @param ticks a second; 0 for as many as frames
+ * @param timecode how the labels of the SMPTE time base number frames; empty where clock times are
+ *     those of a clock
  */
-record TtmlClock(int frames, int multiplier, int divisor, long ticks) {
+record TtmlClock(int frames, int multiplier, int divisor, long ticks, Optional<Timecode> timecode) {
+  TtmlClock(int frames, int multiplier, int divisor, long ticks) {
+    this(frames, multiplier, divisor, ticks, Optional.empty());
+  }
+
+  /**
+   * With clock times that are labels of frames (Timed Text Markup Language 2, 7.2.16).
+   *
+   * @param dropMode as {@code ttp:dropMode} says it
+   */
+  TtmlClock counting(String dropMode) {
+    boolean drops = dropMode.strip().equals("dropNTSC");
+    return new TtmlClock(
+        frames,
+        multiplier,
+        divisor,
+        ticks,
+        rate().map(rate -> new Timecode(rate, drops && rate.canDropFrames())));
+  }
+
   private static final Pattern CLOCK_TIME =
       Pattern.compile("(\\d{1,6}):(\\d{2}):(\\d{2})(?:\\.(\\d{1,12})|:(\\d{1,4})(?:\\.(\\d+))?)?");
   private static final Pattern OFFSET_TIME =
@@ -39,11 +61,25 @@ record TtmlClock(int frames, int multiplier, int divisor, long ticks) {
    */
   Optional<Time> time(String text) {
     Matcher clock = CLOCK_TIME.matcher(text.strip());
+    if (clock.matches() && timecode.isPresent() && clock.group(4) == null) {
+      return label(clock);
+    }
     if (clock.matches()) {
       return Optional.of(clockTime(clock));
     }
     Matcher offset = OFFSET_TIME.matcher(text.strip());
     return offset.matches() ? Optional.of(offset(offset)) : Optional.empty();
+  }
+
+  private Optional<Time> label(Matcher clock) {
+    String frame = clock.group(5) == null ? "00" : clock.group(5);
+    String label = clock.group(1) + ":" + clock.group(2) + ":" + clock.group(3) + ":" + frame;
+    try {
+      Timecode counted = timecode.orElseThrow();
+      return Optional.of(counted.rate().at(counted.parse(label)));
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
+    }
   }
 
   private Time clockTime(Matcher clock) {

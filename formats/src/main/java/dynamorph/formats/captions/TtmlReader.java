@@ -6,13 +6,11 @@ import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.text.Paragraph;
-import dynamorph.model.text.Span;
-import dynamorph.model.text.Story;
 import dynamorph.model.timeline.Time;
 import java.io.StringReader;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
@@ -44,7 +43,7 @@ final class TtmlReader {
   private final XMLStreamReader xml;
   private final TtmlStyles styles = new TtmlStyles();
   private final Map<String, PropertySet> regions = new LinkedHashMap<>();
-  private final List<CaptionList.Cue> cues = new ArrayList<>();
+  private final TtmlCues cues = new TtmlCues();
   private final Map<String, String> agents = new LinkedHashMap<>();
   private String language = "";
   private TtmlClock clock = TtmlClock.USUAL;
@@ -54,20 +53,6 @@ final class TtmlReader {
   private @Nullable String openAgent;
   private boolean inAgentName;
   private Optional<OpenCue> openCue = Optional.empty();
-
-  /**
-   * What an element hands to those in it.
-   *
-   * @param ruby what part of a ruby its words are, such as {@code text}; empty for none
-   */
-  private record Context(
-      Time begin,
-      Optional<Time> end,
-      List<String> styles,
-      PropertySet local,
-      String region,
-      boolean inWords,
-      String ruby) {}
 
   private TtmlReader(XMLStreamReader xml, FrameBox frame, List<Remark> remarks) {
     this.xml = xml;
@@ -107,20 +92,30 @@ final class TtmlReader {
   }
 
   private CaptionList captions() throws XMLStreamException, CaptionException {
-    Deque<Context> open = new ArrayDeque<>();
+    Deque<TtmlContext> open = new ArrayDeque<>();
     open.push(
-        new Context(Time.ZERO, Optional.empty(), List.of(), PropertySet.EMPTY, "", false, ""));
+        new TtmlContext(
+            Time.ZERO,
+            Optional.empty(),
+            List.of(),
+            PropertySet.EMPTY,
+            "",
+            false,
+            "",
+            TtmlContext.Shown.VISIBLE,
+            false,
+            Optional.empty()));
     while (xml.hasNext()) {
       switch (xml.next()) {
         case XMLStreamConstants.START_ELEMENT -> {
           refuse(open.size(), xml.getLocalName());
-          Context inner = inner(open.peek(), xml.getLocalName());
+          TtmlContext inner = inner(open.peek(), xml.getLocalName());
           begin(xml.getLocalName(), inner, open.peek());
           open.push(inner);
         }
         case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA -> characters(open.peek());
         case XMLStreamConstants.END_ELEMENT -> {
-          Context ended = open.pop();
+          TtmlContext ended = open.pop();
           end(xml.getLocalName(), ended, open.peek());
         }
         case XMLStreamConstants.DTD ->
@@ -129,14 +124,15 @@ final class TtmlReader {
         default -> {}
       }
     }
-    List<StyleId> shared = shared();
+    cues.giveEnds(remarks);
+    List<StyleId> shared = cues.shared();
     return new CaptionList(
         language,
         clock.rate(),
         styles.made(),
         shared,
         PropertySet.EMPTY,
-        without(shared.size(), cues));
+        cues.without(shared.size()));
   }
 
   private void refuse(int depth, String name) throws CaptionException {
@@ -149,7 +145,7 @@ final class TtmlReader {
     }
   }
 
-  private void begin(String name, Context inner, Context outer) {
+  private void begin(String name, TtmlContext inner, TtmlContext outer) {
     switch (name) {
       case "tt" -> root();
       case "style" -> style();
@@ -157,10 +153,17 @@ final class TtmlReader {
       case "agent" -> agent();
       case "name" -> inAgentName = openAgent != null;
       case "p" -> openCue = Optional.of(openCue(inner));
-      case "br" -> openCue.ifPresent(cue -> cue.words.add("\n", List.of(), PropertySet.EMPTY));
+      case "br" ->
+          openCue
+              .filter(_ -> inner.shown() == TtmlContext.Shown.VISIBLE)
+              .ifPresent(cue ->
+                  cue.words.add(
+                      inner.begin(),
+                      inner.end(),
+                      words -> words.add("\n", List.of(), PropertySet.EMPTY)));
       case "span" -> {
         if (openCue.isPresent() && begins("container", inner, outer)) {
-          openCue.get().words.beginBase();
+          openCue.get().words.add(inner.begin(), inner.end(), CueTextBuilder::beginBase);
         } else if (begins("text", inner, outer) && !ruby.isEmpty()) {
           ruby.append(' ');
         }
@@ -169,17 +172,18 @@ final class TtmlReader {
     }
   }
 
-  private void characters(Context context) {
-    if (openCue.isPresent() && context.inWords) {
+  private void characters(TtmlContext context) {
+    if (openCue.isPresent() && context.inWords()) {
       add(openCue.get(), context);
     } else if (inAgentName && openAgent != null && !xml.getText().isBlank()) {
       agents.put(openAgent, xml.getText().strip());
     }
   }
 
-  private void end(String name, Context ended, Context outer) {
+  private void end(String name, TtmlContext ended, TtmlContext outer) {
     if (openCue.isPresent() && begins("container", ended, outer)) {
-      openCue.get().words.endBase(ruby.toString());
+      String read = ruby.toString();
+      openCue.get().words.add(ended.begin(), ended.end(), words -> words.endBase(read));
       ruby.setLength(0);
     }
     inAgentName = false;
@@ -192,17 +196,17 @@ final class TtmlReader {
     }
   }
 
-  private static boolean begins(String part, Context inner, Context outer) {
-    return inner.ruby.equals(part) && !outer.ruby.equals(part);
+  private static boolean begins(String part, TtmlContext inner, TtmlContext outer) {
+    return inner.ruby().equals(part) && !outer.ruby().equals(part);
   }
 
   /** What part of a ruby an element is: by itself, by its styles, or by what it lies in. */
-  private String rubyPart(Context outer) {
+  private String rubyPart(TtmlContext outer) {
     String own = attribute(STYLING, "ruby");
     if (own != null) {
       return own.strip().equals("none") ? "" : own.strip();
     }
-    return styles.ruby(names(xml.getAttributeValue(null, "style"))).orElse(outer.ruby);
+    return styles.ruby(names(xml.getAttributeValue(null, "style"))).orElse(outer.ruby());
   }
 
   private void root() {
@@ -218,6 +222,10 @@ final class TtmlReader {
     clock =
         new TtmlClock(
             frames, multiplier[0], multiplier[1], number(attribute(PARAMETER, "tickRate"), 0));
+    if ("smpte".equals(attribute(PARAMETER, "timeBase"))) {
+      clock =
+          clock.counting(Optional.ofNullable(attribute(PARAMETER, "dropMode")).orElse("nonDrop"));
+    }
     values = new TtmlValues(values.frame(), rows(), pixels(), remarks);
   }
 
@@ -270,7 +278,7 @@ final class TtmlReader {
     if (id != null) {
       String ruby = Optional.ofNullable(attribute(STYLING, "ruby")).orElse("").strip();
       List<String> based = names(xml.getAttributeValue(null, "style"));
-      styles.declare(new TtmlStyles.Declared(id, based, values(), ruby));
+      styles.declare(new TtmlStyles.Declared(id, based, values(), ruby, saysShown()));
     } else if (currentRegion != null) {
       regions.merge(currentRegion, values(), PropertySet::overlaidBy);
     }
@@ -290,6 +298,33 @@ final class TtmlReader {
             Optional.ofNullable(attribute(STYLING, "displayAlign")).orElse("before"),
             Optional.ofNullable(attribute(STYLING, "textAlign")).orElse(""));
     regions.put(id, own.overlaidBy(placed));
+  }
+
+  /** What an element says itself of whether it is displayed; empty if it does not. */
+  private String saysShown() {
+    String display = Optional.ofNullable(attribute(STYLING, "display")).orElse("").strip();
+    return display.equals("none")
+        ? display
+        : Optional.ofNullable(attribute(STYLING, "visibility")).orElse("").strip();
+  }
+
+  private TtmlContext.Shown shown(TtmlContext outer) {
+    String own = saysShown();
+    String said =
+        own.isEmpty() ? styles.shown(names(xml.getAttributeValue(null, "style"))).orElse("") : own;
+    if (outer.shown() == TtmlContext.Shown.NOT_DISPLAYED || said.equals("none")) {
+      return TtmlContext.Shown.NOT_DISPLAYED;
+    }
+    return switch (said) {
+      case "hidden" -> TtmlContext.Shown.HIDDEN;
+      case "visible" -> TtmlContext.Shown.VISIBLE;
+      default -> outer.shown();
+    };
+  }
+
+  private boolean keepsSpace(TtmlContext outer) {
+    String own = attribute(XML, "space");
+    return own == null ? outer.keepsSpace() : own.strip().equals("preserve");
   }
 
   private PropertySet values() {
@@ -317,11 +352,11 @@ final class TtmlReader {
 
   /** A paragraph whose end has not been read. */
   private record OpenCue(
-      Context context, String id, String speaker, int line, CueTextBuilder words) {}
+      TtmlContext context, String id, String speaker, int line, TimedWords words) {}
 
-  private OpenCue openCue(Context context) {
+  private OpenCue openCue(TtmlContext context) {
     String id = Optional.ofNullable(attribute(XML, "id")).orElse("");
-    return new OpenCue(context, id, agentOf(), line(), new CueTextBuilder());
+    return new OpenCue(context, id, agentOf(), line(), new TimedWords());
   }
 
   /** The time that an attribute gives; one that is none is told in a remark. */
@@ -334,33 +369,63 @@ final class TtmlReader {
     return time;
   }
 
-  private Context inner(Context outer, String name) {
-    boolean timed = List.of("body", "div", "p").contains(name);
-    boolean words = name.equals("p") || name.equals("span") && outer.inWords;
-    if (!timed && !words) {
-      return new Context(
-          outer.begin, outer.end, outer.styles, outer.local, outer.region, false, "");
+  private TtmlContext inner(TtmlContext outer, String name) {
+    boolean words = name.equals("p") || name.equals("span") && outer.inWords();
+    boolean timed = words || List.of("body", "div").contains(name);
+    boolean keepsSpace = keepsSpace(outer);
+    if (!timed) {
+      TtmlContext plain = outer.plain();
+      return name.equals("tt")
+          ? new TtmlContext(
+              plain.begin(),
+              plain.end(),
+              plain.styles(),
+              plain.local(),
+              plain.region(),
+              false,
+              "",
+              plain.shown(),
+              keepsSpace,
+              plain.sequence())
+          : plain;
     }
-    Time begin = timed ? time("begin").map(outer.begin::plus).orElse(outer.begin) : outer.begin;
-    Optional<Time> end = outer.end;
-    if (timed) {
-      Optional<Time> own =
-          time("end").map(outer.begin::plus).or(() -> time("dur").map(begin::plus));
-      end = own.or(() -> outer.end);
-    }
-    List<String> named = new ArrayList<>(outer.styles);
+    Time from = outer.sequence().map(children -> children.next).orElse(outer.begin());
+    Time begin = time("begin").map(from::plus).orElse(from);
+    Optional<Time> end =
+        Stream.of(time("end").map(from::plus), time("dur").map(begin::plus), outer.end())
+            .flatMap(Optional::stream)
+            .min(Comparator.naturalOrder());
+    outer.sequence().ifPresent(children -> children.next = end.orElse(begin));
+    Optional<TtmlContext.Sequence> sequence =
+        "seq".equals(xml.getAttributeValue(null, "timeContainer"))
+            ? Optional.of(new TtmlContext.Sequence(begin))
+            : Optional.empty();
+    List<String> named = new ArrayList<>(outer.styles());
     named.addAll(names(xml.getAttributeValue(null, "style")));
-    String region = Optional.ofNullable(xml.getAttributeValue(null, "region")).orElse(outer.region);
-    PropertySet local = outer.local.overlaidBy(values());
+    String region =
+        Optional.ofNullable(xml.getAttributeValue(null, "region")).orElse(outer.region());
+    PropertySet local = outer.local().overlaidBy(values());
     // what a paragraph has is a matter of the cue, not of each of its spans
-    return name.equals("p")
-        ? new Context(begin, end, List.copyOf(named), local, region, true, "")
-        : new Context(begin, end, List.copyOf(named), local, region, words, rubyPart(outer));
+    return new TtmlContext(
+        begin,
+        end,
+        List.copyOf(named),
+        local,
+        region,
+        words,
+        name.equals("p") ? "" : rubyPart(outer),
+        shown(outer),
+        keepsSpace,
+        sequence);
   }
 
-  private void add(OpenCue cue, Context context) {
-    String plain = xml.getText().replaceAll("[\\t\\n\\r ]+", " ");
-    switch (context.ruby) {
+  private void add(OpenCue cue, TtmlContext context) {
+    if (context.shown() != TtmlContext.Shown.VISIBLE) {
+      return;
+    }
+    String plain =
+        context.keepsSpace() ? xml.getText() : xml.getText().replaceAll("[\\t\\n\\r ]+", " ");
+    switch (context.ruby()) {
       case "text" -> {
         ruby.append(plain);
         return;
@@ -377,82 +442,49 @@ final class TtmlReader {
       }
       default -> {}
     }
-    int ofCue = Math.min(cue.context.styles.size(), context.styles.size());
-    List<String> own = context.styles.subList(ofCue, context.styles.size());
+    int ofCue = Math.min(cue.context.styles().size(), context.styles().size());
+    List<String> own = context.styles().subList(ofCue, context.styles().size());
     PropertySet local =
-        context.local.where(key -> !context.local.get(key).equals(cue.context.local.get(key)));
-    cue.words.add(plain, styles.followedByWords(own), local);
+        context
+            .local()
+            .where(key -> !context.local().get(key).equals(cue.context.local().get(key)));
+    List<StyleId> follows = styles.followedByWords(own);
+    cue.words.add(context.begin(), context.end(), words -> words.add(plain, follows, local));
   }
 
   private void close(OpenCue cue) {
-    Context context = cue.context;
-    if (context.end.isEmpty()) {
-      remarks.add(new Remark(cue.line, Messages.of("ttml-reader.left-out-it-has-no-end")));
+    TtmlContext context = cue.context;
+    if (hides(cue)) {
+      remarks.add(new Remark(cue.line, Messages.of("ttml-reader.left-out-it-is-hidden")));
       return;
     }
-    Time out = context.end.get();
-    if (!context.begin.isBefore(out) || out.isAfter(Time.LONGEST)) {
+    Optional<Time> told = context.end().or(cue.words::end);
+    Time out = told.orElse(Time.LONGEST);
+    if (!context.begin().isBefore(out) || out.isAfter(Time.LONGEST)) {
       remarks.add(
           new Remark(
-              cue.line, Messages.of("common.left-out-it-would-be-seen", context.begin, out)));
+              cue.line, Messages.of("common.left-out-it-would-be-seen", context.begin(), out)));
       return;
     }
-    PropertySet inRegion = regions.getOrDefault(context.region, PropertySet.EMPTY);
-    cues.add(
-        new CaptionList.Cue(
-            cue.id,
-            context.begin,
-            out,
-            cue.speaker,
-            stripped(cue.words.story()),
-            styles.followedByCue(context.styles),
-            inRegion.overlaidBy(context.local)));
-  }
-
-  /** Spaces at the ends of lines come from how the file is laid out. */
-  private static Story stripped(Story story) {
-    var spans = new ArrayList<>(story.paragraphs().getFirst().spans());
-    for (int index = 0; index < spans.size(); index++) {
-      String text = spans.get(index).text().replaceAll(" *\u2028 *", "\u2028");
-      text = index == 0 || endsLine(spans.get(index - 1).text()) ? text.stripLeading() : text;
-      text = index == spans.size() - 1 ? text.stripTrailing() : text;
-      spans.set(index, spans.get(index).withText(text));
+    PropertySet inRegion = regions.getOrDefault(context.region(), PropertySet.EMPTY);
+    for (TimedWords.Part part : cue.words.parts(context.begin(), out)) {
+      cues.add(
+          cue.line,
+          new CaptionList.Cue(
+              cue.id,
+              part.in(),
+              part.out(),
+              cue.speaker,
+              context.keepsSpace() ? part.story() : TtmlCues.stripped(part.story()),
+              styles.followedByCue(context.styles()),
+              inRegion.overlaidBy(context.local())));
     }
-    spans.removeIf(span -> span.text().isEmpty() && spans.size() > 1);
-    return Story.of(Paragraph.of(spans.toArray(Span[]::new)));
   }
 
-  private static boolean endsLine(String text) {
-    return text.endsWith("\u2028");
-  }
-
-  /** Styles that all cues begin with are those of the track. */
-  private List<StyleId> shared() {
-    if (cues.isEmpty()) {
-      return List.of();
-    }
-    List<StyleId> shared = new ArrayList<>(cues.getFirst().follows());
-    for (CaptionList.Cue cue : cues) {
-      while (!shared.isEmpty()
-          && !(cue.follows().size() >= shared.size()
-              && cue.follows().subList(0, shared.size()).equals(shared))) {
-        shared.removeLast();
-      }
-    }
-    return shared;
-  }
-
-  private static List<CaptionList.Cue> without(int shared, List<CaptionList.Cue> cues) {
-    return cues.stream()
-        .map(cue ->
-            new CaptionList.Cue(
-                cue.name(),
-                cue.in(),
-                cue.out(),
-                cue.speaker(),
-                cue.story(),
-                cue.follows().subList(shared, cue.follows().size()),
-                cue.local()))
-        .toList();
+  private boolean hides(OpenCue cue) {
+    return cue.context.shown() == TtmlContext.Shown.NOT_DISPLAYED
+        || cue.context.shown() == TtmlContext.Shown.HIDDEN
+            && cue.words.parts(Time.ZERO, Time.LONGEST).stream()
+                .allMatch(part -> part.story().text().isBlank());
   }
 }

@@ -20,8 +20,10 @@ final class TtmlStyles {
    * A style as the document has it.
    *
    * @param ruby what part of a ruby its words are; empty for none
+   * @param shown whether it is displayed, by the values of {@code display} and {@code visibility};
+   *     empty if it does not say
    */
-  record Declared(String id, List<String> based, PropertySet values, String ruby) {
+  record Declared(String id, List<String> based, PropertySet values, String ruby, String shown) {
     boolean saysOnlyRuby() {
       return !ruby.isEmpty() && values.isEmpty();
     }
@@ -42,6 +44,15 @@ final class TtmlStyles {
         .filter(style -> style != null && !style.ruby.isEmpty())
         .reduce((_, last) -> last)
         .map(Declared::ruby);
+  }
+
+  /** Whether the last of these styles that says so hides what follows it. */
+  Optional<String> shown(List<String> ids) {
+    return ids.stream()
+        .map(declared::get)
+        .filter(style -> style != null && !style.shown.isEmpty())
+        .reduce((_, last) -> last)
+        .map(Declared::shown);
   }
 
   /** The text styles that a cue follows, of those that it names. */

@@ -14,6 +14,7 @@ import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import org.junit.jupiter.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -51,6 +52,135 @@ class TtmlReaderTest {
             " ttp:frameRate=\"24\" ttp:tickRate=\"10000000\"",
             "<p begin=\"" + begin + "\" end=\"10s\">a</p>");
     assertThat(sheet.cues().getFirst().in().millis()).isEqualTo(millis);
+  }
+
+  private static List<String> told(CaptionList captions) {
+    return captions.cues().stream()
+        .map(cue -> cue.in().millis() + "-" + cue.out().millis() + " " + cue.text())
+        .toList();
+  }
+
+  /** Labels of frames count frames, not time: at 29.97 an hour of them lasts 3.6 s more. */
+  @ParameterizedTest
+  @CsvSource({
+    "nonDrop, 01:00:00:00, 108000",
+    "dropNTSC, 01:00:00:00, 107892",
+    "dropNTSC, 00:01:00:02, 1800",
+    "nonDrop, 00:01:00:02, 1802"
+  })
+  void labelsOfFramesAreCounted(String mode, String label, long frame) throws CaptionException {
+    CaptionList captions =
+        body(
+            " ttp:timeBase=\"smpte\" ttp:frameRate=\"30\" ttp:frameRateMultiplier=\"1000 1001\""
+                + " ttp:dropMode=\""
+                + mode
+                + "\"",
+            "<p begin=\"" + label + "\" end=\"02:00:00:00\">a</p>");
+    assertThat(captions.cues().getFirst().in()).isEqualTo(FrameRate.NTSC.at(frame));
+  }
+
+  @Test
+  void theShorterOfEndAndDurationHolds() throws CaptionException {
+    assertThat(
+            told(
+                body(
+                    "",
+                    "<p begin=\"1s\" end=\"4s\" dur=\"2s\">a</p>"
+                        + "<p begin=\"1s\" end=\"2s\" dur=\"9s\">b</p>"
+                        + "<p begin=\"5s\" dur=\"1s\">c</p>")))
+        .containsExactly("1000-3000 a", "1000-2000 b", "5000-6000 c");
+    assertThat(
+            told(
+                read(HEAD
+                        + "><body><div begin=\"10s\" end=\"12s\"><p begin=\"1s\" dur=\"9s\">a</p>"
+                        + "</div></body></tt>")
+                    .captions()))
+        .containsExactly("11000-12000 a");
+  }
+
+  @Test
+  void whatComesOneAfterTheOtherDoes() throws CaptionException {
+    assertThat(
+            told(
+                read(HEAD
+                        + "><body begin=\"10s\"><div timeContainer=\"seq\">"
+                        + "<p dur=\"2s\">a</p><p begin=\"1s\" dur=\"2s\">b</p><p end=\"3s\">c</p>"
+                        + "</div></body></tt>")
+                    .captions()))
+        .containsExactly("10000-12000 a", "13000-15000 b", "15000-18000 c");
+  }
+
+  @Test
+  void wordsWithTimesOfTheirOwnAreSeenThen() throws CaptionException {
+    assertThat(
+            told(
+                body(
+                    "",
+                    "<p begin=\"1s\" end=\"5s\">a<span begin=\"1s\"> b</span>"
+                        + "<span begin=\"2s\" end=\"3s\"> c</span></p>"
+                        + "<p><span begin=\"6s\" end=\"7s\">d</span>"
+                        + "<span begin=\"8s\" end=\"9s\">e</span></p>")))
+        .containsExactly(
+            "1000-2000 a",
+            "2000-3000 a b",
+            "3000-4000 a b c",
+            "4000-5000 a b",
+            "6000-7000 d",
+            "8000-9000 e");
+  }
+
+  @Test
+  void aParagraphOfFarTooManyTimesTakesNoTime() throws CaptionException {
+    StringBuilder spans = new StringBuilder("<p begin=\"0s\" end=\"90000s\">");
+    for (int second = 0; second < 40_000; second++) {
+      spans.append("<span begin=\"").append(second).append("s\">x</span>");
+    }
+    CaptionList captions =
+        Assertions.assertTimeoutPreemptively(
+            Duration.ofSeconds(10), () -> body("", spans.append("</p>").toString()));
+    assertThat(captions.cues()).hasSize(1);
+  }
+
+  @Test
+  void whatHasNoEndIsSeenUntilAllHaveGone() throws CaptionException {
+    CaptionFiles.Read read =
+        read(
+            HEAD
+                + "><body><div>\n<p begin=\"1s\">a</p>\n<p begin=\"2s\" end=\"9s\">b</p>"
+                + "<p begin=\"8s\">c</p></div></body></tt>");
+    assertThat(told(read.captions())).containsExactly("1000-9000 a", "2000-9000 b", "8000-10000 c");
+    assertThat(read.remarks()).hasSize(2);
+    assertThat(read.remarks().getFirst().toString())
+        .isEqualTo("line 2: it has no end, and is seen until 00:00:09.000");
+  }
+
+  @Test
+  void whatIsNotDisplayedIsLeftOutAndTold() throws CaptionException {
+    CaptionFiles.Read read =
+        read(
+            HEAD
+                + "><head><styling><style xml:id=\"off\" tts:display=\"none\"/></styling></head>"
+                + "<body><div>"
+                + "<p begin=\"1s\" end=\"2s\" tts:display=\"none\">a<span tts:visibility=\"visible\">x"
+                + "</span></p>"
+                + "<p begin=\"2s\" end=\"3s\" tts:visibility=\"hidden\">b<span tts:visibility=\"visible\">"
+                + "c</span></p>"
+                + "<p begin=\"3s\" end=\"4s\" style=\"off\">d</p>"
+                + "<p begin=\"4s\" end=\"5s\">e<span tts:visibility=\"hidden\">f</span></p>"
+                + "</div></body></tt>");
+    assertThat(told(read.captions())).containsExactly("2000-3000 c", "4000-5000 e");
+    assertThat(read.remarks()).hasSize(2);
+  }
+
+  @Test
+  void spaceIsKeptWhereItIsAskedFor() throws CaptionException {
+    assertThat(
+            told(
+                body(
+                    "",
+                    "<p begin=\"1s\" end=\"2s\" xml:space=\"preserve\">a  b\n  c</p>"
+                        + "<p begin=\"3s\" end=\"4s\">a  b\n  c</p>")))
+        .containsExactly("1000-2000 a  b\n  c", "3000-4000 a b c");
   }
 
   @Test
