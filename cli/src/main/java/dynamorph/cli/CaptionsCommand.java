@@ -16,6 +16,7 @@ import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import java.io.IOException;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -66,6 +67,12 @@ final class CaptionsCommand implements Callable<Integer> {
   private String rate;
 
   @Option(
+      names = "--encoding",
+      paramLabel = "NAME",
+      description = "${bundle:captions-command.of-the-letters-of-in}")
+  private String encoding;
+
+  @Option(
       names = "--report",
       paramLabel = "FILE",
       description = "${bundle:captions-command.writes-what-was-repaired-and-what}")
@@ -107,7 +114,8 @@ final class CaptionsCommand implements Callable<Integer> {
   }
 
   private List<Remark> converted(Path to) throws IOException {
-    CaptionFiles.Read read = CaptionFiles.read(in, FrameBox.HD);
+    CaptionFiles.Read read =
+        CaptionFiles.read(in, FrameBox.HD, Optional.ofNullable(encoding).map(this::charset));
     CaptionList sheet = rate == null ? read.captions() : snapped(read.captions());
     String language =
         sheet.language().isBlank()
@@ -132,6 +140,15 @@ final class CaptionsCommand implements Callable<Integer> {
                 .orElseThrow(),
             to));
     return remarks;
+  }
+
+  private Charset charset(String name) {
+    try {
+      return Charset.forName(name.strip());
+    } catch (IllegalArgumentException unknown) {
+      throw new ParameterException(
+          spec.commandLine(), Messages.of("captions-command.no-encoding-is-called", name));
+    }
   }
 
   private CaptionList snapped(CaptionList sheet) {

@@ -84,6 +84,11 @@ final class CaptionExport {
     return project.styles().get(id);
   }
 
+  /** The style and what it is based on, nearest first. */
+  List<Style> chain(StyleId id) {
+    return project.styles().chain(id);
+  }
+
   /** The style with what it is based on laid under it. */
   PropertySet values(StyleId id) {
     PropertySet merged = PropertySet.EMPTY;

@@ -8,6 +8,7 @@ import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Track;
 import java.io.IOException;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -93,6 +94,18 @@ public final class CaptionFiles {
    * @throws CaptionException naming what is wrong and where
    */
   public static Read read(Path file, FrameBox frame) throws IOException {
+    return read(file, frame, Optional.empty());
+  }
+
+  /**
+   * Reads a file.
+   *
+   * @param frame of the film that it is for
+   * @param encoding of its letters; empty to find it out
+   * @throws CaptionException naming what is wrong and where
+   */
+  public static Read read(Path file, FrameBox frame, Optional<Charset> encoding)
+      throws IOException {
     if (!Files.exists(file)) {
       throw new CaptionException(
           Messages.of("caption-files.there-is-no-such-file", file.getFileName()));
@@ -102,7 +115,7 @@ public final class CaptionFiles {
           Messages.of("caption-files.it-is-larger-than-64-mb", file.getFileName()));
     }
     try {
-      return read(Files.readAllBytes(file), file.getFileName().toString(), frame);
+      return read(Files.readAllBytes(file), file.getFileName().toString(), frame, encoding);
     } catch (CaptionException wrong) {
       throw new CaptionException(file.getFileName() + ": " + wrong.getMessage());
     }
@@ -110,11 +123,26 @@ public final class CaptionFiles {
 
   /** Reads the bytes of a file; its contents tell the format, its name where they do not. */
   public static Read read(byte[] bytes, String name, FrameBox frame) throws CaptionException {
-    String text = PlainText.decode(bytes);
+    return read(bytes, name, frame, Optional.empty());
+  }
+
+  private static Read read(byte[] bytes, String name, FrameBox frame, Optional<Charset> encoding)
+      throws CaptionException {
+    PlainText.Decoded decoded =
+        encoding
+            .map(charset -> new PlainText.Decoded(new String(bytes, charset), Optional.empty()))
+            .orElseGet(() -> PlainText.decoded(bytes));
+    String text = decoded.text();
     if (text.isBlank()) {
       throw new CaptionException(Messages.of("caption-files.the-file-is-empty"));
     }
     Remarks remarks = new Remarks();
+    decoded
+        .guessed()
+        .ifPresent(charset ->
+            remarks.add(
+                new Remark(
+                    0, Messages.of("caption-files.its-letters-are-read-as", charset.name()))));
     CaptionList captions =
         switch (format(text, name)) {
           case WEBVTT -> VttReader.read(text, frame, remarks);

@@ -25,6 +25,9 @@ final class SubRip {
   private static final Pattern ALMOST =
       Pattern.compile("\\s*([-\\d:,.;OolI ]{2,24}?)\\s*-{1,3}\\s?>\\s*([-\\d:,.;OolI ]{2,24}).*");
 
+  /** What is longer is words, or was made to take long. */
+  private static final int LONGEST_TIMES = 200;
+
   private static final Pattern WITHOUT_HOURS =
       Pattern.compile("(\\d{1,2}:\\d{1,2}(?:[,.]\\d{1,9})?)");
 
@@ -74,8 +77,8 @@ final class SubRip {
     if (TIMES.matcher(line).matches()) {
       return Optional.of(line);
     }
-    Matcher almost = ALMOST.matcher(line);
-    if (!almost.matches() || !line.contains(":")) {
+    Matcher almost = ALMOST.matcher(line.strip());
+    if (line.length() > LONGEST_TIMES || !almost.matches() || !line.contains(":")) {
       return Optional.empty();
     }
     String mended = mended(almost.group(1)) + " --> " + mended(almost.group(2));

@@ -1,11 +1,14 @@
 package dynamorph.formats.captions;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.formats.message.Messages;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -102,23 +105,45 @@ final class TtmlStyles {
   /** A style that cues use is a text style, one that words use a character style. */
   List<Style> made() {
     Map<StyleId, Style> made = new LinkedHashMap<>();
-    textStyles.forEach(id -> make(id, StyleLevel.TEXT, made, new LinkedHashSet<>()));
-    characterStyles.forEach(id -> make(id, StyleLevel.CHARACTER, made, new LinkedHashSet<>()));
+    textStyles.forEach(id -> make(id, StyleLevel.TEXT, made));
+    characterStyles.forEach(id -> make(id, StyleLevel.CHARACTER, made));
     return List.copyOf(made.values());
   }
 
-  private void make(String id, StyleLevel level, Map<StyleId, Style> made, Set<String> above) {
-    Declared style = declared.get(id);
-    StyleId own = level == StyleLevel.TEXT ? textId(id) : characterId(id);
-    if (style == null || made.containsKey(own) || !above.add(id)) {
-      return;
+  /** Makes a style after all that it is based on, however far that goes. */
+  private void make(String id, StyleLevel level, Map<StyleId, Style> made) {
+    List<String> chain = new ArrayList<>();
+    Set<String> seen = new LinkedHashSet<>();
+    for (Optional<String> next = Optional.of(id).filter(declared::containsKey);
+        next.isPresent() && seen.add(next.get());
+        next = base(next.get(), seen)) {
+      chain.add(next.get());
     }
-    Optional<String> base =
-        style.based.stream()
-            .filter(declared::containsKey)
-            .filter(other -> !above.contains(other))
-            .reduce((_, last) -> last);
-    base.ifPresent(other -> make(other, level, made, above));
+    Optional<String> base = Optional.empty();
+    for (String one : chain.reversed()) {
+      if (!made.containsKey(id(one, level))) {
+        make(requireNonNull(declared.get(one)), base, level, made);
+      }
+      base = Optional.of(one);
+    }
+  }
+
+  private static StyleId id(String id, StyleLevel level) {
+    return level == StyleLevel.TEXT ? textId(id) : characterId(id);
+  }
+
+  /** What a style is based on: the last that it refers to, but for those it is a base of. */
+  private Optional<String> base(String id, Set<String> above) {
+    return requireNonNull(declared.get(id)).based.stream()
+        .filter(declared::containsKey)
+        .filter(other -> !above.contains(other))
+        .reduce((_, last) -> last);
+  }
+
+  private void make(
+      Declared style, Optional<String> base, StyleLevel level, Map<StyleId, Style> made) {
+    String id = style.id;
+    StyleId own = id(id, level);
     PropertySet values = style.values;
     for (String other : style.based) {
       if (base.filter(other::equals).isEmpty()) {

@@ -11,6 +11,7 @@ import dynamorph.model.value.Leading;
 import dynamorph.model.value.Slant;
 import java.io.StringWriter;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -38,6 +39,7 @@ final class TtmlWriter {
   private final CaptionExport captions;
   private final XMLStreamWriter xml;
   private final Map<StyleId, String> names = new LinkedHashMap<>();
+  private final Set<String> taken = new HashSet<>();
   private final Map<String, String> regions = new LinkedHashMap<>();
   private final Map<String, String> agents = new LinkedHashMap<>();
   private int depth;
@@ -167,17 +169,19 @@ final class TtmlWriter {
 
   /** Bases come before what refers to them. */
   private void name(StyleId id) {
-    if (!names.containsKey(id)) {
-      Style style = captions.style(id);
-      style.basedOn().ifPresent(this::name);
+    captions.chain(id).reversed().forEach(this::name);
+  }
+
+  private void name(Style style) {
+    if (!names.containsKey(style.id())) {
       String plain = style.name().replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
       String wanted =
           plain.isEmpty() || !Character.isLetter(plain.charAt(0)) ? "style-" + plain : plain;
       String free = wanted;
-      for (int number = 2; names.containsValue(free); number++) {
+      for (int number = 2; !taken.add(free); number++) {
         free = wanted + "-" + number;
       }
-      names.put(id, free);
+      names.put(style.id(), free);
     }
   }
 

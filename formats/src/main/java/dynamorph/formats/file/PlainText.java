@@ -8,16 +8,49 @@ import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Finds out in which encoding bytes are written, and what they say. */
 public final class PlainText {
   private PlainText() {}
 
   /**
+   * What bytes say.
+   *
+   * @param guessed the encoding, if only their letters make it likely; empty if it is sure
+   */
+  public record Decoded(String text, Optional<Charset> guessed) {}
+
+  /**
    * The text of a file: by its byte order mark, as UTF-8 if it is, as UTF-16 if every other byte is
    * zero, else in the encoding that its letters make likely.
    */
   public static String decode(byte[] bytes) {
+    return decoded(bytes).text;
+  }
+
+  /** As {@link #decode}, and whether that was a guess. */
+  public static Decoded decoded(byte[] bytes) {
+    return unicode(bytes)
+        .map(text -> new Decoded(text, Optional.empty()))
+        .orElseGet(() -> {
+          Charset likely = likely(bytes);
+          return new Decoded(text(bytes, 0, likely), Optional.of(likely));
+        });
+  }
+
+  private static Optional<String> unicode(byte[] bytes) {
+    return Optional.ofNullable(unicodeOrNull(bytes));
+  }
+
+  private static @Nullable String unicodeOrNull(byte[] bytes) {
+    if (starts(bytes, 0xFF, 0xFE, 0, 0)) {
+      return text(bytes, 4, Charset.forName("UTF-32LE"));
+    }
+    if (starts(bytes, 0, 0, 0xFE, 0xFF)) {
+      return text(bytes, 4, Charset.forName("UTF-32BE"));
+    }
     if (starts(bytes, 0xEF, 0xBB, 0xBF)) {
       return text(bytes, 3, StandardCharsets.UTF_8);
     }
@@ -43,7 +76,7 @@ public final class PlainText {
           .decode(ByteBuffer.wrap(bytes))
           .toString();
     } catch (CharacterCodingException notUtf8) {
-      return text(bytes, 0, likely(bytes));
+      return null;
     }
   }
 

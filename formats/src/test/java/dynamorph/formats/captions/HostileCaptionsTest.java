@@ -3,8 +3,17 @@ package dynamorph.formats.captions;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.formats.html.HtmlText;
+import dynamorph.model.Artboard;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.edit.importing.ImportCaptions;
+import dynamorph.model.timeline.FrameRate;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Track;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -47,6 +56,8 @@ class HostileCaptionsTest {
         srt("<font color" + " ".repeat(MANY) + ">x</font>"),
         srt("<i>".repeat(MANY)),
         srt(" ".repeat(MANY) + "x"),
+        srt(" ".repeat(MANY) + "-> 1:"),
+        srt("0 ".repeat(MANY) + "->"),
         Arguments.of("srt", "1\n" + " ".repeat(MANY) + "00:00:01,000 --> 00:00:02,000\nbell\n"),
         Arguments.of("srt", "0:".repeat(MANY) + "\n"),
         ttml("<span>".repeat(20_000) + "bell" + "</span>".repeat(20_000)),
@@ -96,6 +107,49 @@ class HostileCaptionsTest {
       assertThat(read.remarks()).hasSizeLessThan(1_000);
     } catch (CaptionException told) {
       assertThat(told.getMessage()).hasLineCount(1).hasSizeLessThan(500);
+    }
+  }
+
+  static Stream<Arguments> manyStyles() {
+    StringBuilder sheet = new StringBuilder(VTT + "STYLE\n");
+    for (int style = 0; style < 20_000; style++) {
+      sheet.append("::cue(.c%d) { color: #%06x }\n".formatted(style, style));
+    }
+    StringBuilder chain =
+        new StringBuilder(
+            "<tt xmlns='http://www.w3.org/ns/ttml' xml:lang='en'"
+                + " xmlns:tts='http://www.w3.org/ns/ttml#styling'><head><styling>");
+    for (int style = 0; style < 3_000; style++) {
+      chain.append(
+          "<style xml:id='s%d' tts:color='#%06x' style='s%d'/>".formatted(style, style, style - 1));
+    }
+    chain.append("</styling></head><body><div><p begin='0s' end='1s' style='s2999'>bell</p>");
+    return Stream.of(
+        Arguments.of(
+            "vtt", sheet + "\n\n00:01.000 --> 00:02.000\n<c.c7>bell</c><c.c19999>s</c>\n", 20_000),
+        Arguments.of("ttml", chain + "</div></body></tt>", 3_000));
+  }
+
+  /** Sheets that are brought into a project and written again. */
+  @ParameterizedTest
+  @MethodSource("manyStyles")
+  @Timeout(20)
+  void comeInAndGoOutWithAllTheirStyles(String ending, String text, int most)
+      throws CaptionException {
+    var read =
+        CaptionFiles.read(text.getBytes(StandardCharsets.UTF_8), "bell." + ending, FrameBox.HD);
+    Artboard film =
+        Artboard.empty("film", "Film", 1920, 1080, LengthUnit.PIXEL)
+            .withTimeline(Optional.of(Timeline.of(FrameRate.PAL, Time.ofMillis(9_000))));
+    Track.Captions track = Track.Captions.of("en", "English", "en");
+    Project project =
+        new ImportCaptions(film.id(), track, read.captions(), "n")
+            .applyTo(Project.empty("Many").plus(film));
+    assertThat(project.styles().size()).isBetween(2, most);
+    Artboard brought = project.films().findFirst().orElseThrow();
+    Track.Captions captions = brought.timeline().orElseThrow().captions().findFirst().orElseThrow();
+    for (CaptionFiles.Format format : CaptionFiles.Format.values()) {
+      assertThat(CaptionFiles.write(project, brought, captions, format).text()).contains("bell");
     }
   }
 

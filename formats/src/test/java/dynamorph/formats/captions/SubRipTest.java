@@ -8,10 +8,15 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Slant;
+import java.io.IOException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -48,10 +53,29 @@ class SubRipTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"UTF-8", "UTF-16LE", "UTF-16BE"})
+  @ValueSource(strings = {"UTF-8", "UTF-16LE", "UTF-16BE", "UTF-32LE", "UTF-32BE"})
   void aByteOrderMarkIsNoLetter(String charset) throws CaptionException {
     assertThat(read(("\uFEFF" + TWO).getBytes(Charset.forName(charset))).captions().cues())
         .hasSize(2);
+  }
+
+  @Test
+  void anEncodingThatIsGuessedIsTold() throws CaptionException {
+    assertThat(read(TWO).remarks()).isEmpty();
+    assertThat(read(TWO.getBytes(Charset.forName("windows-1252"))).remarks())
+        .singleElement()
+        .asString()
+        .contains("read as ISO-8859-");
+  }
+
+  @Test
+  void theEncodingCanBeSaid(@TempDir Path folder) throws IOException {
+    Path file = folder.resolve("film.srt");
+    Files.write(file, TWO.replace("Elise", "\u0130\u011f\u015f").getBytes("windows-1254"));
+    CaptionFiles.Read read =
+        CaptionFiles.read(file, FrameBox.HD, Optional.of(Charset.forName("windows-1254")));
+    assertThat(texts(read).getFirst()).isEqualTo("F\u00fcr \u0130\u011f\u015f");
+    assertThat(read.remarks()).isEmpty();
   }
 
   @Test

@@ -30,8 +30,12 @@ import dynamorph.model.value.PlateExtent;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /**
@@ -62,10 +66,7 @@ public record ImportCaptions(
             .filter(Artboard::isFilm)
             .orElseThrow(() -> new EditRefused(Messages.of("common.the-film-is-no-longer-in")));
     Map<StyleId, StyleId> there = new HashMap<>();
-    StyleBook styles = before.styles();
-    for (Style style : captions.styles()) {
-      styles = with(styles, style, there);
-    }
+    StyleBook styles = brought(before.styles(), there);
     List<StyleId> follows = new ArrayList<>(track.follows());
     captions.follows().stream()
         .map(there::get)
@@ -134,27 +135,52 @@ public record ImportCaptions(
     return usual;
   }
 
-  private StyleBook with(StyleBook styles, Style style, Map<StyleId, StyleId> there) {
-    Style own = style.withBasedOn(style.basedOn().map(there::get));
-    var same =
-        styles.list().stream()
-            .filter(other -> other.name().equalsIgnoreCase(own.name()))
-            .filter(other ->
-                other.level() == own.level() && other.properties().equals(own.properties()))
-            .findFirst();
-    if (same.isPresent()) {
-      there.put(style.id(), same.get().id());
-      return styles;
+  /**
+   * The styles of the project with those that the captions bring, but for such as are there.
+   *
+   * @param there is told which style each of them is in the project
+   */
+  private StyleBook brought(StyleBook styles, Map<StyleId, StyleId> there) {
+    // sheets of ten thousand styles come along: nothing is looked for twice
+    List<Style> all = new ArrayList<>(styles.list());
+    Map<String, List<Style>> named = new HashMap<>();
+    all.forEach(style -> note(style, named));
+    Set<String> ids = new HashSet<>();
+    all.forEach(style -> ids.add(style.id().value()));
+    for (Style style : captions.styles()) {
+      Style own = style.withBasedOn(style.basedOn().map(there::get));
+      Optional<Style> same =
+          named.getOrDefault(key(own.name()), List.of()).stream()
+              .filter(other ->
+                  other.level() == own.level() && other.properties().equals(own.properties()))
+              .findFirst();
+      if (same.isPresent()) {
+        there.put(style.id(), same.get().id());
+        continue;
+      }
+      String name = own.name();
+      for (int count = 2; named.containsKey(key(name)) || ids.contains(name); count++) {
+        name = own.name() + " " + count;
+      }
+      StyleId id = new StyleId(prefix + "-" + style.id().value());
+      there.put(style.id(), id);
+      Style added =
+          new Style(
+              id, name, own.group(), own.level(), own.basedOn(), own.properties(), own.sample());
+      all.add(added);
+      note(added, named);
+      ids.add(id.value());
     }
-    String name = own.name();
-    for (int count = 2; styles.named(name).isPresent(); count++) {
-      name = own.name() + " " + count;
-    }
-    StyleId id = new StyleId(prefix + "-" + style.id().value());
-    there.put(style.id(), id);
-    return styles.with(
-        new Style(
-            id, name, own.group(), own.level(), own.basedOn(), own.properties(), own.sample()));
+    return all.size() == styles.size() ? styles : StyleBook.of(all);
+  }
+
+  private static void note(Style style, Map<String, List<Style>> named) {
+    named.computeIfAbsent(key(style.name()), _ -> new ArrayList<>()).add(style);
+  }
+
+  /** People do not tell capitals apart in names. */
+  private static String key(String name) {
+    return name.strip().toLowerCase(Locale.ROOT);
   }
 
   private Layer layer(CaptionList.Cue cue, int number, Map<StyleId, StyleId> there) {
