@@ -22,7 +22,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -61,6 +63,18 @@ final class CaptionsCommand implements Callable<Integer> {
   private String track;
 
   @Option(
+      names = "--import",
+      paramLabel = "FILE",
+      description = "${bundle:captions-command.a-file-of-captions-to-import}")
+  private Path imported;
+
+  @Option(
+      names = "--film",
+      paramLabel = "NAME",
+      description = "${bundle:captions-command.name-or-id-of-the-film}")
+  private String film;
+
+  @Option(
       names = "--frame-rate",
       paramLabel = "R",
       description = "${bundle:captions-command.sets-all-times-to-the-nearest}")
@@ -89,9 +103,16 @@ final class CaptionsCommand implements Callable<Integer> {
                 new ParameterException(
                     spec.commandLine(),
                     Messages.of("captions-command.say-which-file-to-write-captions")));
-    CaptionFiles.Format.of(to.getFileName().toString());
+    boolean isProject = in.toString().endsWith(ProjectFile.ENDING);
+    if (imported != null && !isProject) {
+      throw new ParameterException(
+          spec.commandLine(), Messages.of("captions-command.import-into-a-project", in));
+    }
+    if (imported == null) {
+      CaptionFiles.Format.of(to.getFileName().toString());
+    }
     List<Remark> remarks =
-        in.toString().endsWith(ProjectFile.ENDING) ? ofProject(to) : converted(to);
+        imported != null ? intoProject(to) : isProject ? ofProject(to) : converted(to);
     if (report != null) {
       String text = String.join("\n", remarks.stream().map(Remark::toString).toList());
       SafeFile.write(
@@ -111,6 +132,60 @@ final class CaptionsCommand implements Callable<Integer> {
     Project project = ProjectFile.read(in);
     Track.Captions captions = ProjectLookup.captions(project, track);
     return CaptionFiles.write(project, project.filmOf(captions.id()).orElseThrow(), captions, to);
+  }
+
+  /** Brings a file into a track of its own, as the window does. */
+  private List<Remark> intoProject(Path to) throws IOException {
+    Project project = ProjectFile.read(in);
+    Artboard board = film == null ? onlyFilm(project) : ProjectLookup.film(project, film);
+    Timeline line = board.timeline().orElseThrow();
+    CaptionFiles.Read read =
+        CaptionFiles.read(
+                imported,
+                new FrameBox(board.width(), board.height()),
+                Optional.ofNullable(encoding).map(this::charset))
+            .inTimeOf(line);
+    String language =
+        read.captions().language().isBlank()
+            ? CaptionFiles.language(imported.getFileName().toString()).orElse(project.language())
+            : read.captions().language();
+    Set<String> ids =
+        project
+            .films()
+            .flatMap(one -> one.timeline().orElseThrow().tracks().stream())
+            .map(one -> one.id().value())
+            .collect(Collectors.toSet());
+    String id = "captions-" + Integer.toUnsignedString(read.captions().hashCode(), 36);
+    while (ids.contains(id)) {
+      id += "-";
+    }
+    Track.Captions made =
+        Track.Captions.of(id, track == null ? line.freeName(language) : track, language)
+            .withFollows(
+                read.captions().follows().isEmpty()
+                    ? line.captions().findFirst().map(Track.Captions::follows).orElse(List.of())
+                    : List.of());
+    Project after = new ImportCaptions(board.id(), made, read.captions(), id).applyTo(project);
+    ProjectFile.write(after, to, Optional.of(in));
+    spec.commandLine()
+        .getOut()
+        .println(
+            Messages.of(
+                "captions-command.cues-imported", read.captions().cues().size(), made.name()));
+    return read.remarks();
+  }
+
+  private Artboard onlyFilm(Project project) {
+    List<Artboard> films = project.films().toList();
+    if (films.size() != 1) {
+      throw new IllegalArgumentException(
+          films.isEmpty()
+              ? Messages.of("film-options.there-is-no-film")
+              : Messages.of(
+                  "captions-command.which-film",
+                  String.join(", ", films.stream().map(Artboard::name).toList())));
+    }
+    return films.getFirst();
   }
 
   private List<Remark> converted(Path to) throws IOException {

@@ -177,6 +177,30 @@ class FilmCommandsTest {
     assertThat(answer.err().lines().filter(line -> line.startsWith("dynamorph:"))).hasSize(1);
   }
 
+  @Test
+  void captionsComeIntoAProject() throws IOException {
+    Path file = folder.resolve("film.tr.srt");
+    // a third of a second is no whole number of milliseconds; a frame of 25 is 40
+    String srt = "1\n00:00:01,001 --> 00:00:02,OOO\n\u0130yi ak\u015famlar\n";
+    Files.write(file, srt.getBytes("windows-1254"));
+    String out = path("with.dmorph");
+    Answer answer =
+        run("captions", demo, "--import", file.toString(), "--encoding", "windows-1254", "-o", out);
+    assertThat(answer.code()).isZero();
+    assertThat(answer.out()).isEqualTo("1 cue imported as the track T\u00fcrk\u00e7e\n");
+    assertThat(answer.err()).contains("line 2: the times");
+    Answer again = run("captions", out, "--track", "T\u00fcrk\u00e7e", "-o", path("back.srt"));
+    assertThat(again.code()).isZero();
+    assertThat(Files.readString(folder.resolve("back.srt")))
+        .contains("00:00:01,001 --> 00:00:02,000\n\u0130yi ak\u015famlar");
+    assertThat(run("captions", file.toString(), "--import", file.toString(), "-o", out).err())
+        .contains("--import goes with a project");
+    assertThat(
+            run("captions", demo, "--import", file.toString(), "--encoding", "x-no", "-o", out)
+                .err())
+        .contains("windows-1254");
+  }
+
   @ParameterizedTest
   @CsvSource({"English, srt", "ar, vtt", "captions-ja, ttml"})
   void aTrackIsWrittenAndTurnedIntoOtherFormats(String track, String ending) throws IOException {

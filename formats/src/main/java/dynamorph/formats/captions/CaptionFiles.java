@@ -6,6 +6,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import java.io.IOException;
 import java.nio.charset.Charset;
@@ -78,7 +79,21 @@ public final class CaptionFiles {
    *
    * @param remarks what was repaired, left out or cannot be carried over
    */
-  public record Read(CaptionList captions, List<Remark> remarks) {}
+  public record Read(CaptionList captions, List<Remark> remarks) {
+    /** Counted from the start of a film, and in its frames, which is told. */
+    public Read inTimeOf(Timeline line) {
+      List<Remark> told = new ArrayList<>(remarks);
+      CaptionList counted = captions.fromStart(line.startOfDay());
+      if (!counted.equals(captions)) {
+        told.add(new Remark(0, Messages.of("caption-files.counted-from", line.codeAt(Time.ZERO))));
+      }
+      CaptionList.InFrames frames = counted.inFrames(line.rate());
+      if (frames.moved() > 0) {
+        told.add(new Remark(0, Messages.of("caption-files.set-to-frames", frames.moved())));
+      }
+      return new Read(frames.captions(), told);
+    }
+  }
 
   /**
    * What was written.

@@ -19,7 +19,7 @@ import java.util.regex.Pattern;
 final class SubRip {
   private static final String CLOCK = "(-?\\d{1,4}):(\\d{1,2}):(\\d{1,2})(?:[,.:](\\d{1,9}))?";
   private static final Pattern TIMES =
-      Pattern.compile("\\s*" + CLOCK + "\\s*-{1,2}>\\s*" + CLOCK + "(.*)");
+      Pattern.compile("\\s*" + CLOCK + "\\s*-{1,2}>\\s*" + CLOCK + "(?:\\s.*)?");
 
   /** Two clocks with an arrow, as they look with slips of the hand. */
   private static final Pattern ALMOST =

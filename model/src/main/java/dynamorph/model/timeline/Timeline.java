@@ -4,6 +4,7 @@ import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -96,6 +97,20 @@ public record Timeline(Timecode timecode, long firstFrame, Time duration, List<T
 
   public Stream<Track.Footage> footage() {
     return tracks.stream().filter(Track.Footage.class::isInstance).map(Track.Footage.class::cast);
+  }
+
+  /** A name that no track has: that of a language in itself, with a number if need be. */
+  public String freeName(String language) {
+    Locale locale = Locale.forLanguageTag(language);
+    String own = locale.getDisplayLanguage(locale);
+    String name =
+        own.isBlank() ? language : own.substring(0, 1).toUpperCase(locale) + own.substring(1);
+    List<String> taken = tracks.stream().map(Track::name).toList();
+    String free = name;
+    for (int count = 2; taken.contains(free); count++) {
+      free = name + " " + count;
+    }
+    return free;
   }
 
   public Timeline withTimecode(Timecode changed) {

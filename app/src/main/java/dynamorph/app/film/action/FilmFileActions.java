@@ -16,11 +16,9 @@ import dynamorph.formats.export.FilmState;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
-import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.edit.importing.ImportCaptions;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
-import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.paint.film.FilmPicture;
 import dynamorph.paint.film.FootagePainter;
@@ -80,7 +78,7 @@ public final class FilmFileActions implements AutoCloseable {
   }
 
   private void take(Artboard board, Path file, CaptionFiles.Read whole) {
-    CaptionFiles.Read read = inTimeOf(OpenFilm.line(board), whole);
+    CaptionFiles.Read read = whole.inTimeOf(OpenFilm.line(board));
     String name = file.getFileName().toString();
     String language =
         read.captions().language().isBlank()
@@ -113,21 +111,6 @@ public final class FilmFileActions implements AutoCloseable {
               Messages.of("common.undo"),
               workspace::undo));
     }
-  }
-
-  /** Counted from the start of the film, and in its frames, which is told. */
-  private static CaptionFiles.Read inTimeOf(Timeline line, CaptionFiles.Read read) {
-    List<Remark> remarks = new ArrayList<>(read.remarks());
-    CaptionList counted = read.captions().fromStart(line.startOfDay());
-    if (!counted.equals(read.captions())) {
-      remarks.add(
-          new Remark(0, Messages.of("film-file-actions.counted-from", line.codeAt(Time.ZERO))));
-    }
-    CaptionList.InFrames frames = counted.inFrames(line.rate());
-    if (frames.moved() > 0) {
-      remarks.add(new Remark(0, Messages.of("film-file-actions.set-to-frames", frames.moved())));
-    }
-    return new CaptionFiles.Read(frames.captions(), remarks);
   }
 
   private static String told(List<Remark> remarks) {

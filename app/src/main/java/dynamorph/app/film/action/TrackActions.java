@@ -81,22 +81,9 @@ public final class TrackActions {
                 }));
   }
 
-  /** What a language calls itself. */
   /** A name for a new caption track: its language, with a number if that is taken. */
   static String freeName(Artboard film, String language) {
-    List<String> taken = OpenFilm.line(film).tracks().stream().map(Track::name).toList();
-    String name = nameOf(language);
-    String free = name;
-    for (int count = 2; taken.contains(free); count++) {
-      free = name + " " + count;
-    }
-    return free;
-  }
-
-  private static String nameOf(String language) {
-    java.util.Locale locale = java.util.Locale.forLanguageTag(language);
-    String name = locale.getDisplayLanguage(locale);
-    return name.isBlank() ? language : name.substring(0, 1).toUpperCase(locale) + name.substring(1);
+    return OpenFilm.line(film).freeName(language);
   }
 
   public void editRules(Track.Captions track) {
