@@ -35,8 +35,8 @@ final class ExportBoards extends VBox {
   private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
   private static final int PICTURE_WIDTH = 108;
   private static final int PICTURE_HEIGHT = 72;
-  private static final int FILM_WIDTH = 176;
-  private static final int FILM_HEIGHT = 99;
+  private static final int FILM_WIDTH = 144;
+  private static final int FILM_HEIGHT = 81;
 
   private final Workspace workspace;
   private final StatePictures states;

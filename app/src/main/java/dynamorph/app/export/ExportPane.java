@@ -63,7 +63,7 @@ public final class ExportPane extends VBox {
   private static final int NARROW = 590;
 
   /** Of the artboards above the settings: a row of them. */
-  private static final int BOARDS_HEIGHT = 190;
+  private static final int BOARDS_HEIGHT = 224;
 
   private final Workspace workspace;
   private final Dialogs dialogs;

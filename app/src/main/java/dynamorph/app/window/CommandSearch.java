@@ -57,6 +57,15 @@ public final class CommandSearch extends TextField {
     results.setOnMouseClicked(_ -> choose());
     popup.getContent().add(results);
     popup.setAutoHide(true);
+    popup.setHideOnEscape(false);
+    // the list would take this key, which comes to it before the field
+    popup.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        event -> {
+          if (event.getCode() == KeyCode.ESCAPE) {
+            keyPressed(event);
+          }
+        });
     textProperty().addListener((_, _, _) -> search());
     focusedProperty()
         .addListener((_, _, focused) -> {
@@ -65,6 +74,12 @@ public final class CommandSearch extends TextField {
           }
         });
     addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+  }
+
+  /** Takes the keyboard; what was typed before is typed over. */
+  public void begin() {
+    requestFocus();
+    selectAll();
   }
 
   private void keyPressed(KeyEvent event) {

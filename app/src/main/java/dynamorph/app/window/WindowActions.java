@@ -28,7 +28,7 @@ public final class WindowActions {
 
   public void register(Actions actions) {
     actions.add("view.theme", "", changeTheme);
-    actions.add("view.search", "Ctrl+SPACE", search::requestFocus);
+    actions.add("view.search", "Ctrl+SPACE", search::begin);
     actions.add("view.shortcuts", "F1", () -> ShortcutSheet.show(scene.get(), actions));
   }
 }

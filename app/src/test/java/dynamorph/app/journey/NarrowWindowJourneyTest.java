@@ -17,6 +17,7 @@ import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
@@ -99,6 +100,26 @@ class NarrowWindowJourneyTest extends JourneyTest {
       assertThat(isWhole(label)).as("room for “%s”", label.getText()).isTrue();
       assertThat(area(pane).contains(area(label))).as("“%s” is inside", label.getText()).isTrue();
     }
+  }
+
+  /** A film that could be seen in part only had no box to tick. */
+  @Test
+  void whatIsExportedIsSeenWhole() {
+    driver.run("Export the film\u2026");
+    driver.waitFor("the film is shown", () -> driver.isShown("#export-board-film"));
+    isSeenWhole("export-board-film");
+    driver.robot().clickOn("#export-of-artboards");
+    driver.settle();
+    isSeenWhole("export-board-entrance");
+  }
+
+  private void isSeenWhole(String board) {
+    Node tile = driver.node(board).getParent();
+    Node scroll = tile;
+    while (!(scroll instanceof ScrollPane)) {
+      scroll = scroll.getParent();
+    }
+    assertThat(area(scroll).contains(area(tile))).as("%s in %s", area(tile), area(scroll)).isTrue();
   }
 
   /** A track is asked for while the timeline that opens is still low. */

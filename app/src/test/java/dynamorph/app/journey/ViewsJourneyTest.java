@@ -84,6 +84,24 @@ class ViewsJourneyTest extends JourneyTest {
     assertThat(driver.project()).as("nothing was typed elsewhere").isEqualTo(demo);
   }
 
+  /** What was typed before stood in front of what was typed next. */
+  @Test
+  void theSearchBeginsAnew() {
+    KeyCodeCombination search = new KeyCodeCombination(KeyCode.SPACE, KeyCombination.CONTROL_DOWN);
+    javafx.scene.control.TextField field = (javafx.scene.control.TextField) driver.node("search");
+    driver.robot().push(search);
+    driver.robot().write("nothing at all");
+    driver.robot().push(KeyCode.ESCAPE);
+    driver.settle();
+    assertThat(field.getText()).isEmpty();
+    driver.robot().push(search);
+    driver.robot().write("zo");
+    driver.robot().push(search);
+    driver.robot().write("theme");
+    assertThat(field.getText()).isEqualTo("theme");
+    driver.robot().push(KeyCode.ESCAPE);
+  }
+
   /** Each as a place to stand in; what is typed there has first claim to its own keys only. */
   @ParameterizedTest
   @ValueSource(

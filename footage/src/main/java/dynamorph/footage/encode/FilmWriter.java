@@ -21,6 +21,7 @@ import dynamorph.footage.message.Messages;
 import dynamorph.footage.sound.FilmSound;
 import dynamorph.footage.sound.Sound;
 import dynamorph.model.timeline.Time;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,6 +40,7 @@ import org.jspecify.annotations.Nullable;
  * thread at a time uses it.
  */
 public final class FilmWriter implements AutoCloseable {
+  private final Path file;
   private final FilmSettings film;
   private final AVFormatContext container;
   private final Packets packets;
@@ -46,7 +48,8 @@ public final class FilmWriter implements AutoCloseable {
   private @Nullable VideoStream video;
   private @Nullable SoundStream sound;
 
-  private FilmWriter(String name, FilmSettings film, AVFormatContext container) {
+  private FilmWriter(Path file, String name, FilmSettings film, AVFormatContext container) {
+    this.file = file;
     this.film = film;
     this.container = container;
     this.packets = new Packets(name, container);
@@ -70,7 +73,7 @@ public final class FilmWriter implements AutoCloseable {
       if (made < 0) {
         throw FfmpegErrors.written(name, made);
       }
-      FilmWriter writer = new FilmWriter(name, film, container);
+      FilmWriter writer = new FilmWriter(file, name, film, container);
       try {
         writer.begin(path);
       } catch (FootageException failed) {
@@ -174,13 +177,24 @@ public final class FilmWriter implements AutoCloseable {
   }
 
   /** Ends the file; without this it is not whole. */
-  public void finish() throws FootageException {
+  public void finish() throws IOException {
     accompany(true);
     pictures().finish();
     if (sound != null) {
       sound.finish();
     }
     packets.check(av_write_trailer(container));
+    closeFile();
+    if (!captions.isEmpty() && !film.format().extension().equals("webm")) {
+      QuickTimeTracks.disableText(file);
+    }
+  }
+
+  private void closeFile() {
+    if (container.pb() != null && !container.pb().isNull()) {
+      avio_closep(container.pb());
+      container.pb(null);
+    }
   }
 
   @Override
@@ -192,11 +206,7 @@ public final class FilmWriter implements AutoCloseable {
       sound.close();
     }
     captions.forEach(CaptionStream::close);
-    if (container.pb() != null && !container.pb().isNull()) {
-      AVIOContext io = container.pb();
-      avio_closep(io);
-      container.pb(null);
-    }
+    closeFile();
     avformat_free_context(container);
   }
 }

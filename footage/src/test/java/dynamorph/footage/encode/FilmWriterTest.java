@@ -279,6 +279,13 @@ class FilmWriterTest {
           assertThat(lines.get(0)).contains("eng");
           assertThat(lines.get(1)).matches("(ger|deu).*");
         });
+    if (format != ExportFormat.VP9) {
+      assertThat(
+              FfmpegPrograms.probe(
+                  file, "-select_streams", "s", "-show_entries", "stream_disposition=default"))
+          .as("nobody asked for them yet")
+          .containsExactly("0", "0");
+    }
     String text =
         new String(
             FfmpegPrograms.ffmpeg(

@@ -25,7 +25,7 @@ import java.util.regex.Pattern;
 final class SubRipWords {
   private static final Pattern TAG =
       Pattern.compile(
-          "<(/?)(b|i|u|s|font)((?:\\s[^<>]{0,200})?)>|\\{(\\\\[^{}]{0,200})\\}|\\\\([Nnh])",
+          "<(/?)(b|i|u|s|font)((?:\\s[^<>]{0,200})?)>|\\{(\\\\[^{}]{0,200})\\}| {0,40}\\\\([Nn]) {0,40}|\\\\(h)",
           Pattern.CASE_INSENSITIVE);
   private static final Pattern FONT_COLOUR =
       Pattern.compile("color\\s*=\\s*[\"']?([#\\w]+)", Pattern.CASE_INSENSITIVE);
@@ -72,7 +72,9 @@ final class SubRipWords {
           override(code.strip());
         }
       } else if (tag.group(5) != null) {
-        runs.add(tag.group(5).equals("h") ? "\u00a0" : "\n", List.of(), look());
+        runs.add("\n", List.of(), look());
+      } else if (tag.group(6) != null) {
+        runs.add("\u00a0", List.of(), look());
       } else {
         element(tag.group(1).isEmpty(), tag.group(2).toLowerCase(Locale.ROOT), tag.group(3));
       }

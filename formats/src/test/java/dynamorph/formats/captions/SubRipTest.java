@@ -162,7 +162,7 @@ class SubRipTest {
   void overrideCodesMeanWhatTheySay() throws CaptionException {
     CaptionFiles.Read read =
         read(
-            "1\n00:00:01,000 --> 00:00:02,000\n{\\pos(96,72)\\an7}a {\\i1\\b1}b\\Nc{\\i0} d{\\r}"
+            "1\n00:00:01,000 --> 00:00:02,000\n{\\pos(96,72)\\an7}a {\\i1\\b1}b \\N c{\\i0} d{\\r}"
                 + " {\\c&H0000FF&}e{\\c}\\hf {\\fad(100,200)}g\n");
     CaptionList.Cue cue = read.captions().cues().getFirst();
     assertThat(cue.text()).isEqualTo("a b\nc d e\u00a0f g");
