@@ -16,8 +16,6 @@ import dynamorph.formats.export.ExportOutcome;
 import dynamorph.formats.export.FilmExport;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
-import dynamorph.model.edit.export.DeleteExportPreset;
-import dynamorph.model.edit.export.KeepExportPreset;
 import dynamorph.model.export.ExportFormat;
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.timeline.Track;
@@ -31,30 +29,24 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
-import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import org.kordamp.ikonli.feather.Feather;
 
 /**
  * Artboards and films out as files, in front of the stage: at the left which of them, at the right
  * how, below where to and what that writes.
  */
 public final class ExportPane extends VBox {
-  private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
   private static final int SETTINGS_WIDTH = 364;
-  private static final int MOST_SHOWN = 4;
 
   /** Before that nobody can say how long it takes. */
   private static final int SECONDS_BEFORE_TELLING = 2;
@@ -76,15 +68,13 @@ public final class ExportPane extends VBox {
   private final ToggleButton ofFilms = new ToggleButton(Messages.of("export-pane.films"));
   private final HBox kinds = new HBox(ofArtboards, ofFilms);
   private final VBox offered;
-  private final FlowPane presets = new FlowPane(6, 6);
-  private final TextField presetName = new TextField();
-  private final Button keep = new Button(Messages.of("export-pane.keep"));
+  private final ExportPresets presets;
   private final Label folderName = new Label();
   private final Label plan = new Label();
   private final Button go = new Button(Messages.of("export-pane.export"));
   private final Button cancel = new Button(Messages.of("common.cancel"));
   private final ProgressBar progress = new ProgressBar(0);
-  private final VBox report = new VBox(3);
+  private final ExportReport report = new ExportReport();
   private Optional<Path> folder = Optional.empty();
   private Optional<Playback.Loop> loop = Optional.empty();
 
@@ -114,7 +104,8 @@ public final class ExportPane extends VBox {
     this.offered = new VBox(10, kindRow(), boards);
     VBox.setVgrow(boards, Priority.ALWAYS);
     HBox.setHgrow(offered, Priority.ALWAYS);
-    VBox right = new VBox(14, presetBlock(), settings, range, keepRow());
+    this.presets = new ExportPresets(workspace, settings);
+    VBox right = new VBox(14, presets, settings, range, presets.keepRow());
     ScrollPane scroll = new ScrollPane(right);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -141,7 +132,7 @@ public final class ExportPane extends VBox {
         .historyProperty()
         .addListener((_, _, _) -> {
           if (isVisible()) {
-            listPresets();
+            presets.list();
             boards.refresh();
           }
         });
@@ -152,8 +143,6 @@ public final class ExportPane extends VBox {
           setVisible(false);
         });
     workspace.playback().filmProperty().addListener((_, _, _) -> setVisible(false));
-    report.managedProperty().bind(report.visibleProperty());
-    report.setVisible(false);
     setVisible(false);
     managedProperty().bind(visibleProperty());
     Controls.closeOnEscape(this, this::close);
@@ -184,29 +173,6 @@ public final class ExportPane extends VBox {
           last.getOrDefault(films, ExportPreset.of(films ? ExportFormat.H264 : ExportFormat.PDF)));
     }
     update();
-  }
-
-  private Node presetBlock() {
-    Label title = new Label(Messages.of("export-pane.presets"));
-    title.getStyleClass().add("sub-title");
-    VBox block = new VBox(8, title, presets);
-    block.visibleProperty().bind(presets.visibleProperty());
-    block.managedProperty().bind(presets.visibleProperty());
-    return block;
-  }
-
-  private Node keepRow() {
-    presetName.setPromptText(Messages.of("export-pane.name-of-a-preset"));
-    presetName.setAccessibleText(Messages.of("export-pane.name-of-a-preset"));
-    presetName.setId("export-preset-name");
-    presetName.setOnAction(_ -> keep());
-    presetName.textProperty().addListener((_, _, _) -> update());
-    HBox.setHgrow(presetName, Priority.ALWAYS);
-    keep.setId("export-keep-preset");
-    keep.setMinWidth(USE_PREF_SIZE);
-    Tips.on(keep, Messages.of("export-pane.keeps-these-settings"));
-    keep.setOnAction(_ -> keep());
-    return new HBox(8, presetName, keep);
   }
 
   private Node foot() {
@@ -302,7 +268,7 @@ public final class ExportPane extends VBox {
             && workspace.project().still().findAny().isPresent());
     choose(films);
     boards.list(films, ticked);
-    listPresets();
+    presets.list();
     update();
     // what scrolls is in the window only with its skin, and cannot have the keyboard before
     applyCss();
@@ -323,70 +289,6 @@ public final class ExportPane extends VBox {
   private void close() {
     setVisible(false);
     leave.run();
-  }
-
-  /** The presets of artboards, or those of films. */
-  private List<ExportPreset> listed() {
-    return workspace.project().exports().stream()
-        .filter(preset -> preset.format().isFilm() == settings.isOfFilms())
-        .toList();
-  }
-
-  private void listPresets() {
-    presets.getChildren().clear();
-    for (ExportPreset preset : listed()) {
-      Button use = new Button(preset.name());
-      use.getStyleClass().add("export-preset");
-      use.setId("export-preset-" + presets.getChildren().size());
-      Tips.on(use, about(preset));
-      use.pseudoClassStateChanged(PICKED, isShown(preset));
-      use.setOnAction(_ -> {
-        settings.show(preset);
-        presetName.setText(preset.name());
-      });
-      Button drop =
-          Controls.icon(
-              Feather.X,
-              Messages.of("export-pane.delete-the-preset", preset.name()),
-              () -> workspace.apply(new DeleteExportPreset(preset.name())));
-      HBox both = new HBox(use, drop);
-      both.setAlignment(Pos.CENTER_LEFT);
-      presets.getChildren().add(both);
-    }
-    presets.setVisible(!presets.getChildren().isEmpty());
-    presets.setManaged(presets.isVisible());
-  }
-
-  private static String about(ExportPreset preset) {
-    if (preset.format().isFilm()) {
-      return Messages.of(
-          "export-pane.about-a-film-preset",
-          preset.format().label(),
-          Math.round(preset.scale() * 100),
-          preset.fileName().text());
-    }
-    return Messages.of(
-        "export-pane.about-a-preset",
-        preset.format().label(),
-        Math.round(preset.resolution()),
-        preset.fileName().text());
-  }
-
-  private boolean isShown(ExportPreset preset) {
-    return settings.presetProperty().get().filter(preset::equals).isPresent();
-  }
-
-  private void keep() {
-    settings
-        .presetProperty()
-        .get()
-        .filter(_ -> !presetName.getText().isBlank())
-        .ifPresent(shown -> {
-          ExportPreset named = shown.withName(presetName.getText().strip());
-          workspace.apply(new KeepExportPreset(named));
-          settings.show(named);
-          listPresets();
-        });
   }
 
   private Optional<Path> folder() {
@@ -420,7 +322,7 @@ public final class ExportPane extends VBox {
     ofArtboards.setSelected(!films);
     ofFilms.setSelected(films);
     if (films != boards.isOfFilms()) {
-      listPresets();
+      presets.list();
       // tells of it, which updates again
       boards.list(films, offered(films));
       return;
@@ -434,18 +336,11 @@ public final class ExportPane extends VBox {
       range.show(ticked.getFirst(), first);
     }
     boolean hasRange = !range.isVisible() || range.part().isPresent();
-    keep.setDisable(preset.isEmpty() || presetName.getText().isBlank());
+    presets.update();
     folderName.setText(
         folder().map(Path::toString).orElse(Messages.of("export-pane.no-folder-yet")));
     Tips.on(folderName, folderName.getText());
     go.setDisable(preset.isEmpty() || ticked.isEmpty() || !hasRange || run.isRunning());
-    int index = 0;
-    for (ExportPreset one : listed()) {
-      if (index < presets.getChildren().size()) {
-        HBox both = (HBox) presets.getChildren().get(index++);
-        both.getChildren().getFirst().pseudoClassStateChanged(PICKED, isShown(one));
-      }
-    }
     plan.setText(
         preset.isEmpty()
             ? ""
@@ -508,7 +403,10 @@ public final class ExportPane extends VBox {
 
   private void ended(ExportOutcome outcome) {
     busy(false);
-    tell(outcome);
+    String said = report.tell(outcome);
+    if (!isVisible()) {
+      workspace.tell(Notice.info(said));
+    }
   }
 
   private void failed(String problem) {
@@ -530,45 +428,5 @@ public final class ExportPane extends VBox {
               : boards.ticked().size();
       plan.setText(Messages.of("export-pane.done-of", 0, all));
     }
-  }
-
-  private void tell(ExportOutcome outcome) {
-    report.getChildren().clear();
-    String said =
-        Messages.of(
-            outcome.complete() ? "export-pane.exported" : "export-pane.stopped",
-            outcome.written().size(),
-            outcome.unchanged().size());
-    Label head = new Label(said);
-    head.setId("export-report");
-    head.getStyleClass().add("sub-title");
-    report.getChildren().add(head);
-    outcome.remarks().stream()
-        .limit(MOST_SHOWN)
-        .forEach(remark -> report.getChildren().add(line(remark.toString())));
-    if (outcome.remarks().size() > MOST_SHOWN) {
-      Label more =
-          line(Messages.of("export-pane.more-remarks", outcome.remarks().size() - MOST_SHOWN));
-      Tips.on(
-          more,
-          String.join(
-              "\n",
-              outcome.remarks().stream()
-                  .skip(MOST_SHOWN)
-                  .map(ExportOutcome.Remark::toString)
-                  .toList()));
-      report.getChildren().add(more);
-    }
-    report.setVisible(true);
-    if (!isVisible()) {
-      workspace.tell(Notice.info(said));
-    }
-  }
-
-  private static Label line(String text) {
-    Label line = new Label(text);
-    line.getStyleClass().add("quiet");
-    line.setWrapText(true);
-    return line;
   }
 }

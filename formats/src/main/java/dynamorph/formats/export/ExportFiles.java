@@ -89,10 +89,8 @@ public record ExportFiles(List<OneFile> files) {
 
   /** In pixels, or in the unit of the artboard. */
   private static String size(Artboard artboard, ExportPreset preset) {
-    if (preset.format().isRaster()) {
-      return Math.round(artboard.width() * preset.scale())
-          + "x"
-          + Math.round(artboard.height() * preset.scale());
+    if (preset.format().isRaster() || preset.format().isFilm()) {
+      return preset.pixels(artboard.width()) + "x" + preset.pixels(artboard.height());
     }
     return artboard.unit().format(artboard.width())
         + "x"

@@ -167,9 +167,10 @@ public record ImportCaptions(
       Style added =
           new Style(
               id, name, own.group(), own.level(), own.basedOn(), own.properties(), own.sample());
-      all.add(added);
-      note(added, named);
-      ids.add(id.value());
+      if (ids.add(id.value())) {
+        all.add(added);
+        note(added, named);
+      }
     }
     return all.size() == styles.size() ? styles : StyleBook.of(all);
   }
