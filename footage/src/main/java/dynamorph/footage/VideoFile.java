@@ -22,11 +22,9 @@ import static org.bytedeco.ffmpeg.global.avformat.av_read_frame;
 import static org.bytedeco.ffmpeg.global.avformat.av_seek_frame;
 import static org.bytedeco.ffmpeg.global.avformat.avformat_close_input;
 import static org.bytedeco.ffmpeg.global.avformat.avformat_find_stream_info;
-import static org.bytedeco.ffmpeg.global.avformat.avformat_open_input;
 import static org.bytedeco.ffmpeg.global.avutil.AVERROR_EAGAIN;
 import static org.bytedeco.ffmpeg.global.avutil.AVMEDIA_TYPE_VIDEO;
 import static org.bytedeco.ffmpeg.global.avutil.AV_DICT_IGNORE_SUFFIX;
-import static org.bytedeco.ffmpeg.global.avutil.AV_LOG_FATAL;
 import static org.bytedeco.ffmpeg.global.avutil.AV_NOPTS_VALUE;
 import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_FLAG_ALPHA;
 import static org.bytedeco.ffmpeg.global.avutil.av_dict_get;
@@ -34,7 +32,6 @@ import static org.bytedeco.ffmpeg.global.avutil.av_display_rotation_get;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_alloc;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_unref;
-import static org.bytedeco.ffmpeg.global.avutil.av_log_set_level;
 import static org.bytedeco.ffmpeg.global.avutil.av_pix_fmt_desc_get;
 
 import dynamorph.footage.message.Messages;
@@ -108,25 +105,7 @@ final class VideoFile implements FootageReader {
     if (!Files.isRegularFile(file)) {
       throw new FootageException(Messages.of("video-file.there-is-no-such-file", name));
     }
-    try {
-      return open(file, name);
-    } catch (LinkageError unusable) {
-      throw new FootageException(
-          Messages.of(
-              "video-file.the-decoder-does-not-run-on",
-              name,
-              String.valueOf(unusable.getMessage())));
-    }
-  }
-
-  private static VideoFile open(Path file, String name) throws FootageException {
-    // what is wrong with a file is told by this program
-    av_log_set_level(AV_LOG_FATAL);
-    AVFormatContext container = new AVFormatContext(null);
-    int opened = avformat_open_input(container, file.toAbsolutePath().toString(), null, null);
-    if (opened < 0) {
-      throw FfmpegErrors.of(name, opened);
-    }
+    AVFormatContext container = Containers.open(file);
     try {
       return new VideoFile(name, container);
     } catch (FootageException wrong) {

@@ -1,11 +1,10 @@
 package dynamorph.footage.encode;
 
 import static org.bytedeco.ffmpeg.global.avformat.avformat_close_input;
-import static org.bytedeco.ffmpeg.global.avformat.avformat_open_input;
-import static org.bytedeco.ffmpeg.global.avutil.AV_LOG_FATAL;
 import static org.bytedeco.ffmpeg.global.avutil.av_dict_get;
-import static org.bytedeco.ffmpeg.global.avutil.av_log_set_level;
 
+import dynamorph.footage.Containers;
+import dynamorph.footage.FootageException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -21,9 +20,10 @@ public final class FilmComment {
     if (!Files.isRegularFile(file)) {
       return Optional.empty();
     }
-    av_log_set_level(AV_LOG_FATAL);
-    AVFormatContext container = new AVFormatContext(null);
-    if (avformat_open_input(container, file.toAbsolutePath().toString(), null, null) < 0) {
+    AVFormatContext container;
+    try {
+      container = Containers.open(file);
+    } catch (FootageException noFilm) {
       return Optional.empty();
     }
     try {

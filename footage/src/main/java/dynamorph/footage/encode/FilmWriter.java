@@ -9,15 +9,13 @@ import static org.bytedeco.ffmpeg.global.avformat.avformat_free_context;
 import static org.bytedeco.ffmpeg.global.avformat.avformat_write_header;
 import static org.bytedeco.ffmpeg.global.avformat.avio_closep;
 import static org.bytedeco.ffmpeg.global.avformat.avio_open;
-import static org.bytedeco.ffmpeg.global.avutil.AV_LOG_FATAL;
 import static org.bytedeco.ffmpeg.global.avutil.av_dict_free;
 import static org.bytedeco.ffmpeg.global.avutil.av_dict_set;
-import static org.bytedeco.ffmpeg.global.avutil.av_log_set_level;
 import static org.bytedeco.ffmpeg.global.avutil.av_mallocz;
 
+import dynamorph.footage.Containers;
 import dynamorph.footage.FfmpegErrors;
 import dynamorph.footage.FootageException;
-import dynamorph.footage.message.Messages;
 import dynamorph.footage.sound.FilmSound;
 import dynamorph.footage.sound.Sound;
 import dynamorph.model.timeline.Time;
@@ -63,31 +61,27 @@ public final class FilmWriter implements AutoCloseable {
    * @throws FootageException if it cannot be written here
    */
   public static FilmWriter open(Path file, String name, FilmSettings film) throws FootageException {
-    try {
-      av_log_set_level(AV_LOG_FATAL);
-      AVFormatContext container = new AVFormatContext(null);
-      String path = file.toAbsolutePath().toString();
-      int made =
-          avformat_alloc_output_context2(
-              container, (AVOutputFormat) null, film.format().extension(), path);
-      if (made < 0) {
-        throw FfmpegErrors.written(name, made);
-      }
-      FilmWriter writer = new FilmWriter(file, name, film, container);
-      try {
-        writer.begin(path);
-      } catch (FootageException failed) {
-        writer.close();
-        throw failed;
-      }
-      return writer;
-    } catch (LinkageError unusable) {
-      throw new FootageException(
-          Messages.of(
-              "video-file.the-decoder-does-not-run-on",
-              name,
-              String.valueOf(unusable.getMessage())));
+    return Containers.with(name, () -> made(file, name, film));
+  }
+
+  private static FilmWriter made(Path file, String name, FilmSettings film)
+      throws FootageException {
+    AVFormatContext container = new AVFormatContext(null);
+    String path = file.toAbsolutePath().toString();
+    int made =
+        avformat_alloc_output_context2(
+            container, (AVOutputFormat) null, film.format().extension(), path);
+    if (made < 0) {
+      throw FfmpegErrors.written(name, made);
     }
+    FilmWriter writer = new FilmWriter(file, name, film, container);
+    try {
+      writer.begin(path);
+    } catch (FootageException failed) {
+      writer.close();
+      throw failed;
+    }
+    return writer;
   }
 
   private void begin(String path) throws FootageException {

@@ -1,20 +1,11 @@
 package dynamorph.footage.encode;
 
-import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_FLAG_BITEXACT;
-import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_FLAG_GLOBAL_HEADER;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_alloc;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_free;
 import static org.bytedeco.ffmpeg.global.avcodec.avcodec_alloc_context3;
-import static org.bytedeco.ffmpeg.global.avcodec.avcodec_find_encoder_by_name;
 import static org.bytedeco.ffmpeg.global.avcodec.avcodec_free_context;
-import static org.bytedeco.ffmpeg.global.avcodec.avcodec_open2;
-import static org.bytedeco.ffmpeg.global.avcodec.avcodec_parameters_from_context;
-import static org.bytedeco.ffmpeg.global.avcodec.avcodec_receive_packet;
 import static org.bytedeco.ffmpeg.global.avcodec.avcodec_send_frame;
-import static org.bytedeco.ffmpeg.global.avformat.AVFMT_GLOBALHEADER;
 import static org.bytedeco.ffmpeg.global.avformat.avformat_new_stream;
-import static org.bytedeco.ffmpeg.global.avutil.AVERROR_EAGAIN;
-import static org.bytedeco.ffmpeg.global.avutil.AVERROR_EOF;
 import static org.bytedeco.ffmpeg.global.avutil.AV_SAMPLE_FMT_FLT;
 import static org.bytedeco.ffmpeg.global.avutil.AV_SAMPLE_FMT_FLTP;
 import static org.bytedeco.ffmpeg.global.avutil.AV_SAMPLE_FMT_S32;
@@ -26,14 +17,13 @@ import static org.bytedeco.ffmpeg.global.avutil.av_frame_get_buffer;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_unref;
 
 import dynamorph.footage.FootageException;
-import dynamorph.footage.message.Messages;
 import dynamorph.footage.sound.Sound;
 import java.util.Arrays;
+import java.util.Map;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avformat.AVStream;
-import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.javacpp.FloatPointer;
@@ -61,10 +51,7 @@ final class SoundStream implements AutoCloseable {
     this.packets = packets;
     this.sound = sound;
     String name = VideoCodec.soundEncoder(film.format());
-    AVCodec codec = avcodec_find_encoder_by_name(name);
-    if (codec == null || codec.isNull()) {
-      throw new FootageException(Messages.of("video-stream.no-encoder", packets.name(), name));
-    }
+    AVCodec codec = packets.encoder(name, name);
     this.stream = avformat_new_stream(packets.container(), null);
     this.encoder = avcodec_alloc_context3(codec);
     try {
@@ -94,12 +81,7 @@ final class SoundStream implements AutoCloseable {
       }
       default -> encoder.sample_fmt(AV_SAMPLE_FMT_S32);
     }
-    encoder.flags(encoder.flags() | AV_CODEC_FLAG_BITEXACT);
-    if ((packets.container().oformat().flags() & AVFMT_GLOBALHEADER) != 0) {
-      encoder.flags(encoder.flags() | AV_CODEC_FLAG_GLOBAL_HEADER);
-    }
-    packets.check(avcodec_open2(encoder, codec, (AVDictionary) null));
-    packets.check(avcodec_parameters_from_context(stream.codecpar(), encoder));
+    packets.open(encoder, codec, Map.of(), stream);
   }
 
   /**
@@ -162,12 +144,7 @@ final class SoundStream implements AutoCloseable {
   }
 
   private void receive() throws FootageException {
-    while (true) {
-      int received = avcodec_receive_packet(encoder, packet);
-      if (received == AVERROR_EAGAIN() || received == AVERROR_EOF()) {
-        return;
-      }
-      packets.check(received);
+    while (packets.receive(encoder, packet)) {
       packets.write(packet, encoder.time_base(), stream);
     }
   }

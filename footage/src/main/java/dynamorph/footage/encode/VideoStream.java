@@ -1,27 +1,16 @@
 package dynamorph.footage.encode;
 
-import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_FLAG_BITEXACT;
-import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_FLAG_GLOBAL_HEADER;
 import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_FLAG_QSCALE;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_alloc;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_free;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_ref;
 import static org.bytedeco.ffmpeg.global.avcodec.av_packet_unref;
 import static org.bytedeco.ffmpeg.global.avcodec.avcodec_alloc_context3;
-import static org.bytedeco.ffmpeg.global.avcodec.avcodec_find_encoder_by_name;
 import static org.bytedeco.ffmpeg.global.avcodec.avcodec_free_context;
-import static org.bytedeco.ffmpeg.global.avcodec.avcodec_open2;
-import static org.bytedeco.ffmpeg.global.avcodec.avcodec_parameters_from_context;
-import static org.bytedeco.ffmpeg.global.avcodec.avcodec_receive_packet;
 import static org.bytedeco.ffmpeg.global.avcodec.avcodec_send_frame;
-import static org.bytedeco.ffmpeg.global.avformat.AVFMT_GLOBALHEADER;
 import static org.bytedeco.ffmpeg.global.avformat.avformat_new_stream;
 import static org.bytedeco.ffmpeg.global.avutil.AVCHROMA_LOC_LEFT;
-import static org.bytedeco.ffmpeg.global.avutil.AVERROR_EAGAIN;
-import static org.bytedeco.ffmpeg.global.avutil.AVERROR_EOF;
 import static org.bytedeco.ffmpeg.global.avutil.FF_QP2LAMBDA;
-import static org.bytedeco.ffmpeg.global.avutil.av_dict_free;
-import static org.bytedeco.ffmpeg.global.avutil.av_dict_set;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_alloc;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_get_buffer;
@@ -34,7 +23,6 @@ import static org.bytedeco.ffmpeg.global.swscale.sws_init_context;
 import static org.bytedeco.ffmpeg.global.swscale.sws_scale_frame;
 
 import dynamorph.footage.FootageException;
-import dynamorph.footage.message.Messages;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -43,7 +31,6 @@ import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avformat.AVStream;
-import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.ffmpeg.swscale.SwsContext;
@@ -75,11 +62,7 @@ final class VideoStream implements AutoCloseable {
     this.packets = packets;
     this.codec = VideoCodec.of(film);
     this.colours = VideoCodec.Colours.of(codec, film.height(), film.rate());
-    AVCodec found = avcodec_find_encoder_by_name(codec.encoder());
-    if (found == null || found.isNull()) {
-      throw new FootageException(
-          Messages.of("video-stream.no-encoder", packets.name(), film.format().label()));
-    }
+    AVCodec found = packets.encoder(codec.encoder(), film.format().label());
     this.stream = avformat_new_stream(packets.container(), null);
     this.encoder = avcodec_alloc_context3(found);
     try {
@@ -123,18 +106,7 @@ final class VideoStream implements AutoCloseable {
       encoder.flags(encoder.flags() | AV_CODEC_FLAG_QSCALE);
       encoder.global_quality(codec.quantiser() * FF_QP2LAMBDA);
     }
-    encoder.flags(encoder.flags() | AV_CODEC_FLAG_BITEXACT);
-    if ((packets.container().oformat().flags() & AVFMT_GLOBALHEADER) != 0) {
-      encoder.flags(encoder.flags() | AV_CODEC_FLAG_GLOBAL_HEADER);
-    }
-    AVDictionary options = new AVDictionary(null);
-    codec.options().forEach((key, value) -> av_dict_set(options, key, value, 0));
-    try {
-      packets.check(avcodec_open2(encoder, found, options));
-    } finally {
-      av_dict_free(options);
-    }
-    packets.check(avcodec_parameters_from_context(stream.codecpar(), encoder));
+    packets.open(encoder, found, codec.options(), stream);
   }
 
   private static AVRational unit(FilmSettings film) {
@@ -200,12 +172,7 @@ final class VideoStream implements AutoCloseable {
   }
 
   private void receive() throws FootageException {
-    while (true) {
-      int received = avcodec_receive_packet(encoder, packet);
-      if (received == AVERROR_EAGAIN() || received == AVERROR_EOF()) {
-        return;
-      }
-      packets.check(received);
+    while (packets.receive(encoder, packet)) {
       if (packet.duration() == 0) {
         packet.duration(1);
       }

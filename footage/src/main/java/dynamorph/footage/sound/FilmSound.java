@@ -40,15 +40,26 @@ public final class FilmSound implements Sound {
   public static Optional<FilmSound> of(Timeline timeline) throws FootageException {
     FilmSound sound =
         new FilmSound(timeline.footage().filter(track -> !track.state().hidden()).toList());
-    for (Track.Footage track : sound.tracks) {
+    boolean isHeard = false;
+    try {
+      isHeard = sound.isHeard();
+    } finally {
+      if (!isHeard) {
+        sound.close();
+      }
+    }
+    return isHeard ? Optional.of(sound) : Optional.empty();
+  }
+
+  private boolean isHeard() throws FootageException {
+    for (Track.Footage track : tracks) {
       for (Clip clip : track.clips()) {
-        if (sound.file(track, clip).isPresent()) {
-          return Optional.of(sound);
+        if (file(track, clip).isPresent()) {
+          return true;
         }
       }
     }
-    sound.close();
-    return Optional.empty();
+    return false;
   }
 
   private Optional<SoundFile> file(Track track, Clip clip) throws FootageException {

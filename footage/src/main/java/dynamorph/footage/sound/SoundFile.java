@@ -17,23 +17,22 @@ import static org.bytedeco.ffmpeg.global.avformat.av_read_frame;
 import static org.bytedeco.ffmpeg.global.avformat.av_seek_frame;
 import static org.bytedeco.ffmpeg.global.avformat.avformat_close_input;
 import static org.bytedeco.ffmpeg.global.avformat.avformat_find_stream_info;
-import static org.bytedeco.ffmpeg.global.avformat.avformat_open_input;
 import static org.bytedeco.ffmpeg.global.avutil.AVERROR_EAGAIN;
 import static org.bytedeco.ffmpeg.global.avutil.AVMEDIA_TYPE_AUDIO;
 import static org.bytedeco.ffmpeg.global.avutil.AVMEDIA_TYPE_VIDEO;
-import static org.bytedeco.ffmpeg.global.avutil.AV_LOG_FATAL;
 import static org.bytedeco.ffmpeg.global.avutil.AV_NOPTS_VALUE;
 import static org.bytedeco.ffmpeg.global.avutil.AV_SAMPLE_FMT_FLT;
 import static org.bytedeco.ffmpeg.global.avutil.av_channel_layout_default;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_alloc;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_unref;
-import static org.bytedeco.ffmpeg.global.avutil.av_log_set_level;
+import static org.bytedeco.ffmpeg.global.avutil.av_opt_set_double;
 import static org.bytedeco.ffmpeg.global.swresample.swr_alloc_set_opts2;
 import static org.bytedeco.ffmpeg.global.swresample.swr_convert;
 import static org.bytedeco.ffmpeg.global.swresample.swr_free;
 import static org.bytedeco.ffmpeg.global.swresample.swr_init;
 
+import dynamorph.footage.Containers;
 import dynamorph.footage.FfmpegErrors;
 import dynamorph.footage.FootageException;
 import java.nio.file.Path;
@@ -103,11 +102,8 @@ public final class SoundFile implements Sound {
    * @throws FootageException if the file cannot be read
    */
   public static Optional<SoundFile> open(Path file) throws FootageException {
-    av_log_set_level(AV_LOG_FATAL);
     String name = String.valueOf(file.getFileName());
-    AVFormatContext container = new AVFormatContext(null);
-    FfmpegErrors.check(
-        name, avformat_open_input(container, file.toAbsolutePath().toString(), null, null));
+    AVFormatContext container = Containers.open(file);
     try {
       FfmpegErrors.check(name, avformat_find_stream_info(container, (PointerPointer<?>) null));
       int index = av_find_best_stream(container, AVMEDIA_TYPE_AUDIO, -1, -1, (AVCodec) null, 0);
@@ -238,7 +234,14 @@ public final class SoundFile implements Sound {
           FfmpegErrors.check(
               name, swr_convert(swr, planes, most, frame.extended_data(), frame.nb_samples()));
       grow(made);
-      out.get(samples, known * 2, made * 2);
+      if (channels() == 2) {
+        out.get(samples, known * 2, made * 2);
+      } else {
+        for (int at = 0; at < made; at++) {
+          samples[(known + at) * 2] = out.get(at);
+          samples[(known + at) * 2 + 1] = out.get(at);
+        }
+      }
       known += made;
       next += made;
     }
@@ -251,16 +254,24 @@ public final class SoundFile implements Sound {
     }
   }
 
+  /**
+   * Of what is converted. One channel is as loud in both; shared out between them, as surround is,
+   * it would lose three decibels.
+   */
+  private int channels() {
+    return Math.min(2, frame.ch_layout().nb_channels());
+  }
+
   private SwrContext converter() throws FootageException {
     if (converter == null) {
       SwrContext made = new SwrContext(null);
-      try (AVChannelLayout stereo = new AVChannelLayout()) {
-        av_channel_layout_default(stereo, 2);
+      try (AVChannelLayout wanted = new AVChannelLayout()) {
+        av_channel_layout_default(wanted, channels());
         FfmpegErrors.check(
             name,
             swr_alloc_set_opts2(
                 made,
-                stereo,
+                wanted,
                 AV_SAMPLE_FMT_FLT,
                 RATE,
                 frame.ch_layout(),
@@ -269,6 +280,8 @@ public final class SoundFile implements Sound {
                 0,
                 null));
       }
+      // many loud channels together would be more than two can hold
+      FfmpegErrors.check(name, av_opt_set_double(made, "rematrix_maxval", 1, 0));
       FfmpegErrors.check(name, swr_init(made));
       converter = made;
     }

@@ -32,15 +32,27 @@ class FilmSoundTest {
 
   @BeforeAll
   static void makeFootage() throws IOException {
-    footage = video("sound.mp4", "aac");
+    footage = video("sound.mp4", "aac", 1, 12_000);
   }
 
   private static Path video(String name, String codec) throws IOException {
+    return video(name, codec, 1, 12_000);
+  }
+
+  /**
+   * @param channels that all sound alike
+   * @param loudest sample, of 32,768
+   */
+  private static Path video(String name, String codec, int channels, int loudest)
+      throws IOException {
     Path silent = SampleVideo.write(folder.resolve("silent-" + name), 100, "25");
-    ByteBuffer samples = ByteBuffer.allocate(4 * RATE * 2).order(ByteOrder.LITTLE_ENDIAN);
+    ByteBuffer samples =
+        ByteBuffer.allocate(4 * RATE * 2 * channels).order(ByteOrder.LITTLE_ENDIAN);
     for (int at = 0; at < 4 * RATE; at++) {
       boolean heard = at >= 2 * RATE && at < 3 * RATE;
-      samples.putShort((short) (heard ? 12_000 * Math.sin(at * 2 * Math.PI * 700 / RATE) : 0));
+      for (int channel = 0; channel < channels; channel++) {
+        samples.putShort((short) (heard ? loudest * Math.sin(at * 2 * Math.PI * 700 / RATE) : 0));
+      }
     }
     Path file = folder.resolve(name);
     FfmpegPrograms.ffmpeg(
@@ -53,7 +65,7 @@ class FilmSoundTest {
         "-ar",
         String.valueOf(RATE),
         "-ac",
-        "1",
+        String.valueOf(channels),
         "-i",
         "-",
         "-c:v",
@@ -84,6 +96,11 @@ class FilmSoundTest {
 
   /** When something is heard, in milliseconds: the first and the last loud sample. */
   private static long[] heard(Timeline line, int step) throws IOException {
+    // one channel of 12,000 of 32,768 is as loud in both
+    return heard(line, step, 12_000 / 32_768f);
+  }
+
+  private static long[] heard(Timeline line, int step, float loud) throws IOException {
     float[] left = new float[8 * Sound.RATE];
     float[] right = new float[left.length];
     try (FilmSound sound = FilmSound.of(line).orElseThrow()) {
@@ -91,15 +108,18 @@ class FilmSoundTest {
         sound.add(at, left, right, at, Math.min(step, left.length - at));
       }
     }
+    float loudest = 0;
     int first = -1;
     int last = -1;
     for (int at = 0; at < left.length; at++) {
+      loudest = Math.max(loudest, Math.abs(left[at]));
       if (Math.abs(left[at]) > 0.1) {
         assertThat(right[at]).isEqualTo(left[at], within(0.001f));
         first = first < 0 ? at : first;
         last = at;
       }
     }
+    assertThat(loudest).isCloseTo(loud, within(0.03f));
     return new long[] {first * 1000L / Sound.RATE, last * 1000L / Sound.RATE};
   }
 
@@ -115,6 +135,15 @@ class FilmSoundTest {
     long[] heard = heard(line(track("a", false, clip(footage, 1000, 5000, 0))), step);
     assertThat(heard[0]).isCloseTo(3000, within(15L));
     assertThat(heard[1]).isCloseTo(4000, within(15L));
+  }
+
+  /** Two channels stay as they are; the loudest of six still fit into two. */
+  @Test
+  void channelsKeepTheirLoudness() throws IOException {
+    for (int channels : new int[] {2, 6}) {
+      Path file = video("c" + channels + ".mov", "pcm_s16le", channels, 24_000);
+      heard(line(track("a", false, clip(file, 0, 4000, 0))), 1024, 24_000 / 32_768f);
+    }
   }
 
   @Test
