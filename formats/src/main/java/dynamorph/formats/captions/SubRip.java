@@ -23,7 +23,7 @@ final class SubRip {
 
   /** Two clocks with an arrow, as they look with slips of the hand. */
   private static final Pattern ALMOST =
-      Pattern.compile("\\s*([-\\d:,.;OolI ]{2,24}?)\\s*-{1,3}\\s?>\\s*([-\\d:,.;OolI ]{2,24}).*");
+      Pattern.compile("\\s*([-\\d:,.;OolI ]{2,24}?)\\s*-{2,3}\\s?>\\s*([-\\d:,.;OolI ]{2,24}).*");
 
   /** What is longer is words, or was made to take long. */
   private static final int LONGEST_TIMES = 200;

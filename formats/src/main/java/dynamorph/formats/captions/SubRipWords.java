@@ -25,7 +25,7 @@ import java.util.regex.Pattern;
 final class SubRipWords {
   private static final Pattern TAG =
       Pattern.compile(
-          "<(/?)(b|i|u|s|font)((?:\\s[^<>]{0,200})?)>|\\{(\\\\[^{}]{0,200})\\}| {0,40}\\\\([Nn]) {0,40}|\\\\(h)",
+          "<(/?)(b|i|u|s|font)((?:\\s[^<>]{0,200})?)>|\\{(\\\\[^{}]{0,200})\\}|(?-i: {0,40}\\\\(N) {0,40}|\\\\(h))",
           Pattern.CASE_INSENSITIVE);
   private static final Pattern FONT_COLOUR =
       Pattern.compile("color\\s*=\\s*[\"']?([#\\w]+)", Pattern.CASE_INSENSITIVE);

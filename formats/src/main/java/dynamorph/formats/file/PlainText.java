@@ -32,19 +32,15 @@ public final class PlainText {
 
   /** As {@link #decode}, and whether that was a guess. */
   public static Decoded decoded(byte[] bytes) {
-    return unicode(bytes)
-        .map(text -> new Decoded(text, Optional.empty()))
-        .orElseGet(() -> {
-          Charset likely = likely(bytes);
-          return new Decoded(text(bytes, 0, likely), Optional.of(likely));
-        });
+    String unicode = unicode(bytes);
+    if (unicode != null) {
+      return new Decoded(unicode, Optional.empty());
+    }
+    Charset likely = likely(bytes);
+    return new Decoded(text(bytes, 0, likely), Optional.of(likely));
   }
 
-  private static Optional<String> unicode(byte[] bytes) {
-    return Optional.ofNullable(unicodeOrNull(bytes));
-  }
-
-  private static @Nullable String unicodeOrNull(byte[] bytes) {
+  private static @Nullable String unicode(byte[] bytes) {
     if (starts(bytes, 0xFF, 0xFE, 0, 0)) {
       return text(bytes, 4, Charset.forName("UTF-32LE"));
     }

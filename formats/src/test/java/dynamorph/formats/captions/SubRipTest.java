@@ -158,6 +158,14 @@ class SubRipTest {
         .contains("00:::04 --> 5:");
   }
 
+  /** What looks a little like a time, or like a code, is words. */
+  @Test
+  void wordsStayWords() throws CaptionException {
+    assertThat(
+            texts(read("1\n00:00:01,000 --> 00:00:02,000\n10:30 -> 11:45\nC:\\new\\NEW {note}\n")))
+        .containsExactly("10:30 -> 11:45\nC:\\new\nEW {note}");
+  }
+
   @Test
   void overrideCodesMeanWhatTheySay() throws CaptionException {
     CaptionFiles.Read read =
