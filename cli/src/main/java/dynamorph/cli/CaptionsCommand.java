@@ -145,10 +145,6 @@ final class CaptionsCommand implements Callable<Integer> {
                 new FrameBox(board.width(), board.height()),
                 Optional.ofNullable(encoding).map(this::charset))
             .inTimeOf(line);
-    String language =
-        read.captions().language().isBlank()
-            ? CaptionFiles.language(imported.getFileName().toString()).orElse(project.language())
-            : read.captions().language();
     Set<String> ids =
         project
             .films()
@@ -159,12 +155,9 @@ final class CaptionsCommand implements Callable<Integer> {
     while (ids.contains(id)) {
       id += "-";
     }
-    Track.Captions made =
-        Track.Captions.of(id, track == null ? line.freeName(language) : track, language)
-            .withFollows(
-                read.captions().follows().isEmpty()
-                    ? line.captions().findFirst().map(Track.Captions::follows).orElse(List.of())
-                    : List.of());
+    Track.Captions own =
+        read.track(id, line, imported.getFileName().toString(), project.language());
+    Track.Captions made = track == null ? own : own.withName(track);
     Project after = new ImportCaptions(board.id(), made, read.captions(), id).applyTo(project);
     ProjectFile.write(after, to, Optional.of(in));
     spec.commandLine()

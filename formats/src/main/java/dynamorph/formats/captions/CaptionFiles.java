@@ -80,6 +80,22 @@ public final class CaptionFiles {
    * @param remarks what was repaired, left out or cannot be carried over
    */
   public record Read(CaptionList captions, List<Remark> remarks) {
+    /**
+     * The track of a film that takes them: in the language that they or the name of their file
+     * tell, with the styles of its first captions where they bring none.
+     *
+     * @param usual the language where nothing tells it
+     */
+    public Track.Captions track(String id, Timeline line, String fileName, String usual) {
+      String language =
+          captions.language().isBlank() ? language(fileName).orElse(usual) : captions.language();
+      return Track.Captions.of(id, line.freeName(language), language)
+          .withFollows(
+              captions.follows().isEmpty()
+                  ? line.captions().findFirst().map(Track.Captions::follows).orElse(List.of())
+                  : List.of());
+    }
+
     /** Counted from the start of a film, and in its frames, which is told. */
     public Read inTimeOf(Timeline line) {
       List<Remark> told = new ArrayList<>(remarks);
@@ -253,7 +269,9 @@ public final class CaptionFiles {
   /** What a track says, in the order of time. */
   public static List<PlainCue> plain(Project project, Artboard film, Track.Captions track) {
     return new CaptionExport(project, film, track)
-        .cues().stream().map(cue -> new PlainCue(cue.in(), cue.out(), cue.text())).toList();
+        .cues().stream()
+            .map(cue -> new PlainCue(cue.in(), cue.out(), cue.text().replace('\u2028', '\n')))
+            .toList();
   }
 
   /**

@@ -120,6 +120,7 @@ public record FilmExport(Scene scene, FilmPicture picture, ExportPreset preset, 
       String comment = comment(part);
       if (!overwrite && FilmComment.of(path).filter(comment::equals).isPresent()) {
         unchanged.add(path);
+        progress.accept(before + part.frames());
       } else {
         long done = before;
         try {
@@ -130,7 +131,6 @@ public record FilmExport(Scene scene, FilmPicture picture, ExportPreset preset, 
         }
       }
       before += part.frames();
-      progress.accept(before);
     }
     return new ExportOutcome(written, unchanged, List.copyOf(remarks), true);
   }
@@ -223,7 +223,10 @@ public record FilmExport(Scene scene, FilmPicture picture, ExportPreset preset, 
     };
   }
 
-  /** A chapter begins with each title of a track, and the first one with the film. */
+  /**
+   * A chapter begins with each title of a track; the first one, which is the one that goes on where
+   * the part begins, with the file.
+   */
   private List<FilmSettings.Chapter> chapters(Part part) {
     Optional<Track.Titles> titles =
         part.line()
@@ -233,23 +236,29 @@ public record FilmExport(Scene scene, FilmPicture picture, ExportPreset preset, 
     if (titles.isEmpty()) {
       return List.of();
     }
-    List<Layer> begins =
-        part.film().layers().stream()
-            .filter(layer ->
-                layer
-                    .timing()
-                    .filter(own ->
-                        own.track().equals(titles.get().id())
-                            && own.in().isBefore(part.to())
-                            && !own.in().isBefore(part.from()))
-                    .isPresent())
-            .sorted(Comparator.comparing(layer -> layer.timing().orElseThrow().in()))
-            .toList();
+    List<Layer> begins = new ArrayList<>();
+    part.film().layers().stream()
+        .filter(layer ->
+            layer
+                .timing()
+                .filter(
+                    own -> own.track().equals(titles.get().id()) && own.in().isBefore(part.to()))
+                .isPresent())
+        .sorted(Comparator.comparing(FilmExport::begin))
+        .forEach(layer -> {
+          boolean isOver =
+              !begins.isEmpty()
+                  && (!begin(layer).isAfter(part.from())
+                      || begin(layer).equals(begin(begins.getLast())));
+          if (isOver) {
+            begins.removeLast();
+          }
+          begins.add(layer);
+        });
     List<FilmSettings.Chapter> chapters = new ArrayList<>();
     for (int index = 0; index < begins.size(); index++) {
-      Time from = begins.get(index).timing().orElseThrow().in();
-      Time to =
-          index + 1 < begins.size() ? begins.get(index + 1).timing().orElseThrow().in() : part.to();
+      Time from = begin(begins.get(index));
+      Time to = index + 1 < begins.size() ? begin(begins.get(index + 1)) : part.to();
       chapters.add(
           new FilmSettings.Chapter(
               begins.get(index).story().text().replaceAll("\\s+", " ").strip(),
@@ -257,6 +266,10 @@ public record FilmExport(Scene scene, FilmPicture picture, ExportPreset preset, 
               part.inside(to)));
     }
     return chapters;
+  }
+
+  private static Time begin(Layer title) {
+    return title.timing().orElseThrow().in();
   }
 
   private List<FilmSettings.CaptionTrack> captions(Part part) {

@@ -39,11 +39,15 @@ import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Surface;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.bytedeco.ffmpeg.ffmpeg;
+import org.bytedeco.ffmpeg.ffprobe;
+import org.bytedeco.javacpp.Loader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -206,6 +210,55 @@ class FilmExportTest {
     assertThat(facts.height()).isEqualTo(2 * HEIGHT);
     assertThat(facts.duration()).isEqualTo(Time.ofMillis(480));
     assertThatThrownBy(() -> new FilmExport.Part(film, 10, FRAMES)).hasMessageContaining("60");
+  }
+
+  /** The chapter that goes on where a part begins is the first, whenever its title came. */
+  @Test
+  void chaptersAndCaptionsAreThoseOfThePart() throws IOException {
+    Track.Captions english = Track.Captions.of("en", "English", "en");
+    Artboard film = film();
+    Artboard told =
+        film.withTimeline(film.timeline().map(line -> line.plus(english)))
+            .plus(
+                Layer.of("cue", "Cue", "One line\u2028and another")
+                    .withTiming(Timing.of(english.id(), Time.ofMillis(1000), Time.ofMillis(2000))));
+    ExportPreset preset =
+        preset(ExportFormat.H264, true, 72).withFilm(new ExportPreset.Film(false, true, "titles"));
+    Path file =
+        export(Project.empty("Hours").plus(told), preset, false)
+            .write(List.of(new FilmExport.Part(told, 20, 49)), folder, _ -> {}, () -> false)
+            .written()
+            .getFirst();
+    assertThat(probe(file, "chapter=start_time,end_time:chapter_tags=title"))
+        .isEqualTo("0.000000,0.520000,One\n0.520000,1.200000,Two\n");
+    byte[] text = run(Loader.load(ffmpeg.class), "-i", file.toString(), "-f", "srt", "-");
+    assertThat(new String(text, StandardCharsets.UTF_8))
+        .contains("00:00:00,200 --> 00:00:01,200\n", "One line\nand another");
+  }
+
+  private static String probe(Path file, String entries) throws IOException {
+    byte[] told =
+        run(
+            Loader.load(ffprobe.class),
+            "-show_entries",
+            entries,
+            "-of",
+            "csv=p=0",
+            file.toString());
+    return new String(told, StandardCharsets.UTF_8);
+  }
+
+  /** Runs a program that comes with the decoder. */
+  private static byte[] run(String program, String... arguments) throws IOException {
+    List<String> command = new ArrayList<>(List.of(program, "-v", "error"));
+    command.addAll(List.of(arguments));
+    ProcessBuilder builder =
+        new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD);
+    // the program does not look for its libraries beside itself
+    builder.environment().put("LD_LIBRARY_PATH", Path.of(program).getParent().toString());
+    Process process = builder.start();
+    process.getOutputStream().close();
+    return process.getInputStream().readAllBytes();
   }
 
   @Test

@@ -80,21 +80,12 @@ public final class FilmFileActions implements AutoCloseable {
   private void take(Artboard board, Path file, CaptionFiles.Read whole) {
     CaptionFiles.Read read = whole.inTimeOf(OpenFilm.line(board));
     String name = file.getFileName().toString();
-    String language =
-        read.captions().language().isBlank()
-            ? CaptionFiles.language(name).orElse(workspace.project().language())
-            : read.captions().language();
     Track.Captions track =
-        Track.Captions.of(
-                workspace.ids().next("track"), TrackActions.freeName(board, language), language)
-            .withFollows(
-                read.captions().follows().isEmpty()
-                    ? OpenFilm.line(board)
-                        .captions()
-                        .findFirst()
-                        .map(Track.Captions::follows)
-                        .orElse(List.of())
-                    : List.of());
+        read.track(
+            workspace.ids().next("track"),
+            OpenFilm.line(board),
+            name,
+            workspace.project().language());
     long othersSeen =
         OpenFilm.line(board).captions().filter(other -> !other.state().hidden()).count();
     if (workspace.apply(

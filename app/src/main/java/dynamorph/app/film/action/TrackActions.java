@@ -66,7 +66,9 @@ public final class TrackActions {
                 .ifPresent(language -> {
                   Track.Captions track =
                       Track.Captions.of(
-                              workspace.ids().next("track"), freeName(board, language), language)
+                              workspace.ids().next("track"),
+                              OpenFilm.line(board).freeName(language),
+                              language)
                           .withFollows(
                               OpenFilm.line(board)
                                   .captions()
@@ -79,11 +81,6 @@ public final class TrackActions {
                     playback.cueTrackProperty().set(Optional.of(track.id()));
                   }
                 }));
-  }
-
-  /** A name for a new caption track: its language, with a number if that is taken. */
-  static String freeName(Artboard film, String language) {
-    return OpenFilm.line(film).freeName(language);
   }
 
   public void editRules(Track.Captions track) {
