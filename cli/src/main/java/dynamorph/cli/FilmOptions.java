@@ -5,7 +5,6 @@ import dynamorph.formats.export.FilmExport;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.export.ExportPreset;
-import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -61,34 +60,7 @@ final class FilmOptions {
       throw new ParameterException(command, Messages.of("film-options.a-range-is-of-one-film"));
     }
     Timeline line = films.getFirst().timeline().orElseThrow();
-    int dash = range.indexOf('-', 1);
-    if (dash < 0) {
-      throw new ParameterException(command, Messages.of("render-command.write-range-as-00-00-01"));
-    }
-    long first = frame(line, range.substring(0, dash), command);
-    long last = frame(line, range.substring(dash + 1), command);
-    if (last < first) {
-      throw new ParameterException(command, Messages.of("render-command.write-range-as-00-00-01"));
-    }
-    return List.of(new FilmExport.Part(films.getFirst(), first, last));
-  }
-
-  /** The frame of a timecode, which the film has. */
-  static long frame(Timeline line, String code, CommandLine command) {
-    try {
-      long frame = line.frameOf(code);
-      if (frame < 0 || frame >= line.frames()) {
-        throw new ParameterException(
-            command,
-            Messages.of(
-                "render-command.the-film-has-no-frame-at",
-                code,
-                line.codeAt(Time.ZERO),
-                line.codeAt(line.rate().at(line.frames() - 1))));
-      }
-      return frame;
-    } catch (IllegalArgumentException wrong) {
-      throw new ParameterException(command, wrong.getMessage());
-    }
+    FrameRange frames = FrameRange.parse(line, range, command);
+    return List.of(new FilmExport.Part(films.getFirst(), frames.first(), frames.last()));
   }
 }

@@ -154,24 +154,25 @@ final class RenderCommand implements Callable<Integer> {
       write(picture.png(board, at, scale, under));
       return;
     }
-    int dash = range.indexOf('-', 1);
-    if (dash < 0) {
-      throw new CommandLine.ParameterException(
-          spec.commandLine(), Messages.of("render-command.write-range-as-00-00-01"));
-    }
-    long first = timeline.rate().frameAt(timeOf(timeline, range.substring(0, dash)));
-    long last = timeline.rate().frameAt(timeOf(timeline, range.substring(dash + 1)));
+    FrameRange wanted = FrameRange.parse(timeline, range, spec.commandLine());
+    FrameSequence.Order order =
+        new FrameSequence.Order(
+            board,
+            wanted.first(),
+            wanted.last(),
+            scale,
+            under,
+            FilmState.of(project, board.artboard()));
     FrameSequence.Outcome outcome =
         new FrameSequence(picture, Math.max(1, workers))
             .write(
-                new FrameSequence.Order(
-                    board, first, last, scale, under, FilmState.of(project, board.artboard())),
+                order,
                 frames,
                 done -> {
                   if (done % 25 == 0) {
                     spec.commandLine()
                         .getErr()
-                        .println(Messages.of("render-command.of", done, (last - first + 1)));
+                        .println(Messages.of("render-command.of", done, order.count()));
                   }
                 },
                 () -> false);
@@ -188,7 +189,7 @@ final class RenderCommand implements Callable<Integer> {
   }
 
   private Time timeOf(Timeline timeline, String code) {
-    return timeline.rate().at(FilmOptions.frame(timeline, code, spec.commandLine()));
+    return timeline.rate().at(FrameRange.frame(timeline, code, spec.commandLine()));
   }
 
   private void write(byte[] png) throws IOException {

@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.image.Image;
 import javafx.scene.input.KeyCode;
@@ -40,22 +39,6 @@ class ExportJourneyTest extends JourneyTest {
     driver.waitFor("the artboards are shown", () -> driver.isShown("#export-pane"));
   }
 
-  private String text(String id) {
-    return ((Labeled) driver.node(id)).getText();
-  }
-
-  private void type(String id, String text) {
-    TextField field = (TextField) driver.node(id);
-    driver
-        .robot()
-        .interact(() -> {
-          field.requestFocus();
-          field.selectAll();
-        });
-    driver.robot().write(text);
-    driver.settle();
-  }
-
   private void export() {
     driver.robot().clickOn("#export-go");
     driver.waitFor("it is written", () -> driver.isShown("#export-report"));
@@ -79,7 +62,7 @@ class ExportJourneyTest extends JourneyTest {
     driver.robot().clickOn("#export-folder");
     driver.robot().clickOn("#export-preset-0");
     assertThat(text("export-plan")).isEqualTo("The Long Hour Entrance panel.pdf");
-    type("export-resolution", "36");
+    typeInto("export-resolution", "36");
     export();
     assertThat(text("export-report")).isEqualTo("1 file written.");
     assertThat(names()).containsExactly("The Long Hour Entrance panel.pdf");
@@ -107,10 +90,10 @@ class ExportJourneyTest extends JourneyTest {
     driver.robot().push(KeyCode.SPACE);
     driver.robot().clickOn("#export-as-webp");
     driver.robot().clickOn("#export-ppi-216");
-    type("export-quality", "70");
-    type("export-name", "web {artboard} {size}");
+    typeInto("export-quality", "70");
+    typeInto("export-name", "web {artboard} {size}");
     assertThat(text("export-plan")).isEqualTo("web Ticket 1531x680.webp");
-    type("export-preset-name", "Web, triple");
+    typeInto("export-preset-name", "Web, triple");
     driver.robot().push(KeyCode.ENTER);
     driver.settle();
     ExportPreset kept = driver.project().exports().getLast();
@@ -130,15 +113,15 @@ class ExportJourneyTest extends JourneyTest {
   void whatMakesNoSenseIsSaidBesideTheFields() {
     open();
     driver.robot().clickOn("#export-as-pdf");
-    type("export-bleed", "80");
+    typeInto("export-bleed", "80");
     assertThat(text("export-wrong")).contains("from 0 to 144");
     assertThat(driver.node("export-go").isDisabled()).isTrue();
-    type("export-bleed", "3");
+    typeInto("export-bleed", "3");
     assertThat(text("export-wrong")).isEmpty();
     driver.robot().push(KeyCode.TAB);
     driver.settle();
     assertThat(((TextField) driver.node("export-bleed")).getText()).isEqualTo("3 mm");
-    type("export-name", "{when}");
+    typeInto("export-name", "{when}");
     assertThat(text("export-wrong")).contains("artboard, number");
     assertThat(driver.node("export-go").isDisabled()).isTrue();
   }

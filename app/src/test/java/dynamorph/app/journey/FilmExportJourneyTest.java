@@ -22,7 +22,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
@@ -38,23 +37,13 @@ class FilmExportJourneyTest extends JourneyTest {
     driver.answers().file(out);
   }
 
-  private String text(String id) {
-    return ((Labeled) driver.node(id)).getText();
-  }
-
   private String typed(String id) {
     return ((TextField) driver.node(id)).getText();
   }
 
-  private void type(String id, String text) {
-    TextField field = (TextField) driver.node(id);
-    driver
-        .robot()
-        .interact(() -> {
-          field.requestFocus();
-          field.selectAll();
-        });
-    driver.robot().write(text);
+  /** Types, and goes on to the next field. */
+  private void enter(String id, String text) {
+    typeInto(id, text);
     driver.robot().push(KeyCode.TAB);
     driver.settle();
   }
@@ -104,8 +93,8 @@ class FilmExportJourneyTest extends JourneyTest {
     driver.robot().clickOn("#export-scale-25");
     assertThat(text("export-plan")).isEqualTo("Eight Days to Wind titles.mov");
     // the name of the keeper of the tower, at the lower left
-    type("export-from", "00:00:10:00");
-    type("export-to", "00:00:10:11");
+    enter("export-from", "00:00:10:00");
+    enter("export-to", "00:00:10:11");
     export("1 file written.");
     assertThat(names()).containsExactly("Eight Days to Wind titles.mov");
     Path file = out.resolve(names().getFirst());
@@ -126,8 +115,8 @@ class FilmExportJourneyTest extends JourneyTest {
     open();
     driver.robot().clickOn("#export-preset-1");
     driver.robot().clickOn("#export-scale-25");
-    type("export-from", "00:00:10:00");
-    type("export-to", "00:00:10:11");
+    enter("export-from", "00:00:10:00");
+    enter("export-to", "00:00:10:11");
     export("1 file written.");
   }
 
@@ -145,7 +134,7 @@ class FilmExportJourneyTest extends JourneyTest {
     open();
     assertThat(typed("export-from")).isEqualTo("00:00:02:00");
     assertThat(typed("export-to")).isEqualTo("00:00:02:24");
-    type("export-to", "00:00:01:00");
+    enter("export-to", "00:00:01:00");
     assertThat(driver.node("export-go").isDisabled()).isTrue();
     assertThat(text("export-range-wrong")).contains("00:01:11:24");
     driver.robot().clickOn("#export-whole");
@@ -171,9 +160,9 @@ class FilmExportJourneyTest extends JourneyTest {
     driver.robot().clickOn("#export-as-vp9");
     driver.robot().clickOn("#export-background");
     driver.robot().clickOn("#export-captions");
-    type("export-scale", "50");
+    enter("export-scale", "50");
     assertThat(typed("export-scale")).isEqualTo("50 %");
-    type("export-preset-name", "Web");
+    enter("export-preset-name", "Web");
     driver.robot().clickOn("#export-keep-preset");
     driver.settle();
     ExportPreset kept = driver.project().exports().getLast();
@@ -185,9 +174,9 @@ class FilmExportJourneyTest extends JourneyTest {
     assertThat(((CheckBox) driver.node("export-background")).isSelected())
         .as("it has no transparency")
         .isTrue();
-    type("export-scale", "900");
+    enter("export-scale", "900");
     assertThat(text("export-wrong")).contains("25 % to 400 %");
-    type("export-scale", "100");
+    enter("export-scale", "100");
     driver.robot().clickOn("#export-of-artboards");
     driver.settle();
     assertThat(driver.isShown("#export-board-entrance")).isTrue();

@@ -3,6 +3,8 @@ package dynamorph.app.journey;
 import dynamorph.demo.LongHour;
 import dynamorph.model.Project;
 import java.nio.file.Path;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -33,5 +35,23 @@ abstract class JourneyTest extends ApplicationTest {
   @AfterEach
   void close() {
     driver.close();
+  }
+
+  /** The words of a label or a button. */
+  String text(String id) {
+    return ((Labeled) driver.node(id)).getText();
+  }
+
+  /** Types into a field in place of what it holds. */
+  void typeInto(String id, String text) {
+    TextField field = (TextField) driver.node(id);
+    driver
+        .robot()
+        .interact(() -> {
+          field.requestFocus();
+          field.selectAll();
+        });
+    driver.robot().write(text);
+    driver.settle();
   }
 }
