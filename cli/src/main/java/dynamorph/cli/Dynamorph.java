@@ -53,6 +53,7 @@ public final class Dynamorph implements Runnable {
     commands.put("captions", CaptionsCommand::new);
     commands.put("titles", TitlesCommand::new);
     commands.put("check", CheckCommand::new);
+    commands.put("survey", SurveyCommand::new);
     commands.put("typeset", TypesetCommand::new);
     commands.put("specimen", SpecimenCommand::new);
     commands.put("fonts", FontsCommand::new);

@@ -1,5 +1,6 @@
 package dynamorph.cli;
 
+import dynamorph.formats.project.PropertyJson;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import java.io.PrintWriter;
@@ -22,20 +23,10 @@ final class Json {
   }
 
   static ObjectNode values(PropertySet set) {
-    ObjectNode node = NODES.objectNode();
-    set.keys().forEach(key -> put(node, key, set));
-    return node;
-  }
-
-  private static <T> void put(ObjectNode node, PropertyKey<T> key, PropertySet set) {
-    putValue(node, key.path(), key, set.get(key).orElseThrow());
+    return PropertyJson.write(set);
   }
 
   static <T> void putValue(ObjectNode node, String field, PropertyKey<T> key, T value) {
-    switch (key.property().type().encode(value)) {
-      case Double number -> node.put(field, number);
-      case Boolean flag -> node.put(field, flag);
-      case Object text -> node.put(field, text.toString());
-    }
+    PropertyJson.putValue(node, field, key, value);
   }
 }

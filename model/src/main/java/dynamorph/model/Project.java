@@ -5,6 +5,7 @@ import dynamorph.model.message.Messages;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.survey.rule.SurveySettings;
 import dynamorph.model.timeline.Clip;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Timeline;
@@ -36,6 +37,7 @@ import org.pcollections.TreePVector;
  * @param words words that are spelt right here though no dictionary has them
  * @param assets files that travel with it
  * @param exports presets for writing its artboards as files; no two have one name
+ * @param survey what its survey looks for, and what it leaves alone
  */
 public record Project(
     String name,
@@ -46,7 +48,8 @@ public record Project(
     String language,
     SortedSet<String> words,
     List<Asset> assets,
-    List<ExportPreset> exports) {
+    List<ExportPreset> exports,
+    SurveySettings survey) {
   public Project {
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(artboards, "artboards");
@@ -56,6 +59,7 @@ public record Project(
     words = Collections.unmodifiableSortedSet(new TreeSet<>(words));
     assets = List.copyOf(assets);
     exports = List.copyOf(exports);
+    Objects.requireNonNull(survey, "survey");
     if (exports.stream().map(ExportPreset::name).distinct().count() < exports.size()) {
       throw new IllegalArgumentException(Messages.of("project.two-export-presets-have-one-name"));
     }
@@ -167,45 +171,53 @@ public record Project(
         "en",
         new TreeSet<>(),
         List.of(),
-        List.of());
+        List.of(),
+        SurveySettings.USUAL);
   }
 
   public Project withName(String changed) {
     return new Project(
-        changed, artboards, styles, palette, baseStyle, language, words, assets, exports);
+        changed, artboards, styles, palette, baseStyle, language, words, assets, exports, survey);
   }
 
   public Project withArtboards(PVector<Artboard> changed) {
-    return new Project(name, changed, styles, palette, baseStyle, language, words, assets, exports);
+    return new Project(
+        name, changed, styles, palette, baseStyle, language, words, assets, exports, survey);
   }
 
   public Project withStyles(StyleBook changed) {
     return new Project(
-        name, artboards, changed, palette, baseStyle, language, words, assets, exports);
+        name, artboards, changed, palette, baseStyle, language, words, assets, exports, survey);
   }
 
   public Project withPalette(Palette changed) {
     return new Project(
-        name, artboards, styles, changed, baseStyle, language, words, assets, exports);
+        name, artboards, styles, changed, baseStyle, language, words, assets, exports, survey);
   }
 
   public Project withBaseStyle(Optional<StyleId> changed) {
-    return new Project(name, artboards, styles, palette, changed, language, words, assets, exports);
+    return new Project(
+        name, artboards, styles, palette, changed, language, words, assets, exports, survey);
   }
 
   public Project withWords(SortedSet<String> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, changed, assets, exports);
+        name, artboards, styles, palette, baseStyle, language, changed, assets, exports, survey);
   }
 
   public Project withAssets(List<Asset> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, changed, exports);
+        name, artboards, styles, palette, baseStyle, language, words, changed, exports, survey);
   }
 
   public Project withExports(List<ExportPreset> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, assets, changed);
+        name, artboards, styles, palette, baseStyle, language, words, assets, changed, survey);
+  }
+
+  public Project withSurvey(SurveySettings changed) {
+    return new Project(
+        name, artboards, styles, palette, baseStyle, language, words, assets, exports, changed);
   }
 
   public Project plus(Artboard artboard) {

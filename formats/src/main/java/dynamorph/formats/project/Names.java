@@ -24,6 +24,15 @@ final class Names {
   static final String BASE_STYLE = "baseStyle";
   static final String PALETTE = "palette";
   static final String EXPORTS = "exports";
+  static final String SURVEY = "survey";
+  static final String RULES = "rules";
+  static final String HOUSE_RULES = "house";
+  static final String SEVERITY = "severity";
+  static final String LIMITS = "limits";
+  static final String QUERY = "query";
+  static final String MESSAGE = "message";
+  static final String IGNORED = "ignored";
+  static final String MARK = "mark";
   static final String FILE_FORMAT = "format";
   static final String RESOLUTION = "resolution";
   static final String QUALITY = "quality";
@@ -94,7 +103,6 @@ final class Names {
   static final String CLIPS = "clips";
   static final String DRAWN = "drawn";
   static final String FILE = "file";
-  static final String RULES = "rules";
   static final String LINES = "lines";
   static final String LINE_LENGTH = "lineLength";
   static final String READING_SPEED = "readingSpeed";
@@ -106,7 +114,7 @@ final class Names {
 
   /** What a project's own document may have. */
   static final List<String> OF_PROJECT =
-      List.of(NAME, LANGUAGE, WORDS, BASE_STYLE, PALETTE, ARTBOARDS, EXPORTS);
+      List.of(NAME, LANGUAGE, WORDS, BASE_STYLE, PALETTE, ARTBOARDS, EXPORTS, SURVEY);
 
   /** What an export preset may have. */
   static final List<String> OF_EXPORT =

@@ -84,6 +84,7 @@ public final class ProjectDifference {
         project.words(),
         project.palette(),
         project.exports(),
+        project.survey(),
         project.baseStyle());
   }
 
@@ -195,7 +196,8 @@ public final class ProjectDifference {
             before.language(),
             before.words(),
             assets,
-            before.exports()));
+            before.exports(),
+            before.survey()));
   }
 
   private static Artboard changed(Artboard before, JsonCursor node, ProjectReader reader) {

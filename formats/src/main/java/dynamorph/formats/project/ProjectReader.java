@@ -21,6 +21,7 @@ import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
+import dynamorph.model.survey.rule.SurveySettings;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
@@ -109,7 +110,8 @@ final class ProjectReader {
             assets,
             root.find(Names.EXPORTS)
                 .map(list -> list.items(ProjectReader::export))
-                .orElse(List.of())));
+                .orElse(List.of()),
+            root.find(Names.SURVEY).map(RuleSetJson::settings).orElse(SurveySettings.USUAL)));
   }
 
   private static ExportPreset export(JsonCursor cursor) {

@@ -37,6 +37,7 @@ public final class ProjectSchema {
     files.put("project.schema.json", json.writeValueAsString(project()) + "\n");
     files.put("styles.schema.json", json.writeValueAsString(styles()) + "\n");
     files.put("artboard.schema.json", json.writeValueAsString(artboard()) + "\n");
+    files.put("rules.schema.json", json.writeValueAsString(RuleSetSchema.document()) + "\n");
     files.put("finish.schema.json", json.writeValueAsString(finish()) + "\n");
     return files;
   }
@@ -80,6 +81,7 @@ public final class ProjectSchema {
             Names.BASE_STYLE, pattern(ID),
             Names.PALETTE, list(swatch),
             Names.EXPORTS, list(export()),
+            Names.SURVEY, RuleSetSchema.settings(),
             Names.ARTBOARDS, list(text())),
         List.of(Names.NAME, Names.LANGUAGE, Names.PALETTE, Names.ARTBOARDS));
     return schema;
@@ -342,15 +344,14 @@ public final class ProjectSchema {
     };
   }
 
-  private static ObjectNode document(String description) {
+  static ObjectNode document(String description) {
     return NODES
         .objectNode()
         .put("$schema", "https://json-schema.org/draft/2020-12/schema")
         .put("description", description);
   }
 
-  private static void fields(
-      ObjectNode schema, Map<String, ObjectNode> fields, List<String> required) {
+  static void fields(ObjectNode schema, Map<String, ObjectNode> fields, List<String> required) {
     schema.put("type", "object").put("additionalProperties", false);
     ObjectNode properties = schema.putObject("properties");
     new TreeMap<>(fields).forEach(properties::set);
@@ -362,26 +363,26 @@ public final class ProjectSchema {
     return NODES.objectNode().put("$ref", "#/$defs/properties");
   }
 
-  private static ObjectNode text() {
+  static ObjectNode text() {
     return NODES.objectNode().put("type", "string");
   }
 
-  private static ObjectNode pattern(String pattern) {
+  static ObjectNode pattern(String pattern) {
     return text().put("pattern", pattern);
   }
 
-  private static ObjectNode number(double least, double most) {
+  static ObjectNode number(double least, double most) {
     return NODES.objectNode().put("type", "number").put("minimum", least).put("maximum", most);
   }
 
-  private static ObjectNode choice(List<String> options) {
+  static ObjectNode choice(List<String> options) {
     ObjectNode node = NODES.objectNode();
     ArrayNode values = node.putArray("enum");
     options.forEach(values::add);
     return node;
   }
 
-  private static ObjectNode list(ObjectNode items) {
+  static ObjectNode list(ObjectNode items) {
     ObjectNode node = NODES.objectNode().put("type", "array");
     node.set("items", items);
     return node;

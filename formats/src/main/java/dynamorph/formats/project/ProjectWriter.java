@@ -9,6 +9,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
+import dynamorph.model.survey.rule.SurveySettings;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.timeline.CaptionRules;
@@ -67,6 +68,9 @@ final class ProjectWriter {
     if (!project.exports().isEmpty()) {
       ArrayNode exports = node.putArray(Names.EXPORTS);
       project.exports().forEach(preset -> exports.add(export(preset)));
+    }
+    if (!project.survey().equals(SurveySettings.USUAL)) {
+      node.set(Names.SURVEY, RuleSetJson.node(project.survey()));
     }
     return node;
   }

@@ -115,6 +115,11 @@ public final class Cascade {
     return now == inheritance ? this : new Cascade(project, now, memory);
   }
 
+  /** The language of text that says none itself, a BCP 47 tag. */
+  public String language() {
+    return language;
+  }
+
   /** The style that plain text of the layer takes. */
   public Optional<StyleId> baseOf(Layer layer) {
     return inheritance.of(layer).base();

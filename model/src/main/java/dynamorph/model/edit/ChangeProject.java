@@ -8,6 +8,7 @@ import dynamorph.model.message.Messages;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.survey.rule.SurveySettings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -73,6 +74,33 @@ public sealed interface ChangeProject extends Edit {
     @Override
     public Project applyTo(Project before) {
       return wanted;
+    }
+
+    @Override
+    public String label(Project before) {
+      return name;
+    }
+  }
+
+  /** Takes a file out of the project. */
+  record RemoveAsset(String asset) implements ChangeProject {
+    @Override
+    public Project applyTo(Project before) {
+      return before.withAssets(
+          before.assets().stream().filter(one -> !one.name().equals(asset)).toList());
+    }
+
+    @Override
+    public String label(Project before) {
+      return Messages.of("change-project.take-out", asset);
+    }
+  }
+
+  /** Changes what the survey of the project looks for, or what it leaves alone. */
+  record SetSurvey(SurveySettings survey, String name) implements ChangeProject {
+    @Override
+    public Project applyTo(Project before) {
+      return before.survey().equals(survey) ? before : before.withSurvey(survey);
     }
 
     @Override

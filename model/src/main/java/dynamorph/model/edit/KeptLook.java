@@ -65,10 +65,10 @@ public final class KeptLook {
   }
 
   /** The same words in their span before and in their span now. */
-  private record Piece(Span was, Span now) {}
+  public record Piece(Span was, Span now) {}
 
   /** The finest cut of a paragraph in which each piece lies in one span on either side. */
-  private static List<Piece> pieces(Paragraph was, Paragraph now) {
+  public static List<Piece> pieces(Paragraph was, Paragraph now) {
     List<Piece> pieces = new ArrayList<>();
     int wasIndex = 0;
     int wasLeft = was.spans().getFirst().length();
@@ -88,7 +88,14 @@ public final class KeptLook {
     return pieces;
   }
 
-  private PropertySet restored(PropertySet local, PropertySet wanted, PropertySet actual) {
+  /**
+   * Local changes with which something has complete values that it had.
+   *
+   * @param local its local changes now
+   * @param wanted the values that it had
+   * @param actual the values that it has now
+   */
+  public PropertySet restored(PropertySet local, PropertySet wanted, PropertySet actual) {
     PropertySet restored = local;
     for (PropertyKey<?> key : wanted.keys()) {
       if (kept.test(key)) {

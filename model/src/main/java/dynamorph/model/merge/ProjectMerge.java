@@ -12,6 +12,8 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
+import dynamorph.model.survey.rule.Ignored;
+import dynamorph.model.survey.rule.SurveySettings;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import java.util.ArrayList;
@@ -106,8 +108,21 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
                 base.language(), mine.language(), theirs.language(), PROJECT.field("language")),
             words(base.words(), mine.words(), theirs.words()),
             assets,
-            exports);
+            exports,
+            survey(merge, base.survey(), mine.survey(), theirs.survey()));
     return new ProjectMerge(project, merge.conflicts());
+  }
+
+  private static SurveySettings survey(
+      ThreeWay merge, SurveySettings base, SurveySettings mine, SurveySettings theirs) {
+    return new SurveySettings(
+        merge.value(base.rules(), mine.rules(), theirs.rules(), PROJECT.field("survey-rules")),
+        merge.list(
+            base.ignored(),
+            mine.ignored(),
+            theirs.ignored(),
+            Ignored::mark,
+            items(merge, one -> PROJECT.field("ignored/" + one.mark()))));
   }
 
   /** Things that are merged as a whole. */

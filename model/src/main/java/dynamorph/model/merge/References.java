@@ -6,7 +6,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
-import dynamorph.model.shape.Shape;
+import dynamorph.model.reach.ImageUse;
 import dynamorph.model.style.NamedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -95,14 +95,7 @@ final class References {
 
   /** The assets, with the images that are shown. */
   List<Asset> assets(List<Asset> assets, List<Style> styles, List<Artboard> boards) {
-    Set<String> images = new HashSet<>(NamedReferences.in(values(styles, boards)).images());
-    for (Artboard board : boards) {
-      for (Layer layer : board.layers()) {
-        if (layer.shape().orElse(null) instanceof Shape.Picture(String image)) {
-          images.add(image);
-        }
-      }
-    }
+    Set<String> images = ImageUse.in(styles, boards);
     Predicate<Asset> shown = asset -> asset.isImage() && images.contains(asset.shortName());
     List<String> wanted =
         Stream.concat(mine.assets().stream(), theirs.assets().stream())

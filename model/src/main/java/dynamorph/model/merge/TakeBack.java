@@ -89,7 +89,8 @@ public record TakeBack(
           before.language(),
           before.words(),
           assets,
-          before.exports());
+          before.exports(),
+          before.survey());
     } catch (IllegalArgumentException apart) {
       throw new EditRefused(
           Messages.of("take-back.does-not-go-together", String.valueOf(apart.getMessage())));

@@ -25,6 +25,13 @@ import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
+import dynamorph.model.survey.rule.HouseRule;
+import dynamorph.model.survey.rule.Ignored;
+import dynamorph.model.survey.rule.Rule;
+import dynamorph.model.survey.rule.RuleSet;
+import dynamorph.model.survey.rule.RuleSetting;
+import dynamorph.model.survey.rule.Severity;
+import dynamorph.model.survey.rule.SurveySettings;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
@@ -111,6 +118,7 @@ public final class RandomProjects {
                 new java.util.TreeSet<>(
                     random.nextBoolean() ? List.of("Halm", "Oostvoort") : List.of()))
             .withExports(random.nextBoolean() ? exports() : List.of())
+            .withSurvey(random.nextBoolean() ? survey() : SurveySettings.USUAL)
             .withPalette(new Palette(swatches))
             .withStyles(StyleBook.of(styles))
             .withBaseStyle(random.nextBoolean() ? textStyle(styles) : Optional.empty());
@@ -353,6 +361,20 @@ public final class RandomProjects {
 
   public boolean chance() {
     return random.nextBoolean();
+  }
+
+  private SurveySettings survey() {
+    RuleSet rules =
+        new RuleSet("House", Map.of(), List.of())
+            .with(Rule.SPELLING, RuleSetting.USUAL.withSeverity(Severity.OFF))
+            .with(Rule.LOW_CONTRAST, RuleSetting.USUAL.withLimit("ratio", 7 - random.nextInt(3)))
+            .with(
+                new HouseRule(
+                    "small-labels",
+                    "name~label && size<18",
+                    "Labels are set in 18 pt",
+                    Severity.WARNING));
+    return new SurveySettings(rules, List.of(new Ignored("overset:layer-1", "as it should be")));
   }
 
   private List<ExportPreset> exports() {

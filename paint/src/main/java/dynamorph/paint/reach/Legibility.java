@@ -73,6 +73,11 @@ public final class Legibility {
     public boolean isLow() {
       return contrast < wanted;
     }
+
+    /** Whether the letters are large in the sense of WCAG, so that less contrast does. */
+    public boolean ofLarge() {
+      return wanted == WANTED_LARGE;
+    }
   }
 
   /** Reads a title or cue at a moment of its film. */

@@ -1,0 +1,332 @@
+package dynamorph.model.edit.style;
+
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.CharacterLook;
+import dynamorph.model.cascade.DominantLook;
+import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.EditRefused;
+import dynamorph.model.edit.KeptLook;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.Tidy;
+import dynamorph.model.message.Messages;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Puts styles into a project that were hiding in it, and lets the texts follow them that look like
+ * them. No text changes its look: in what it deviates it keeps by local changes, except for pieces
+ * that are to be snapped to their style.
+ *
+ * @param adoptions the styles with what is to follow them
+ */
+public record AdoptStyles(List<Adoption> adoptions) implements Edit {
+  public AdoptStyles {
+    adoptions = List.copyOf(adoptions);
+  }
+
+  /**
+   * A style and its followers.
+   *
+   * @param pieces whole texts, paragraphs or words, as the level of the style says
+   * @param snapped those that take on all values of the style
+   */
+  public record Adoption(Style style, Set<Target.Words> pieces, Set<Target.Words> snapped) {
+    public Adoption {
+      pieces = Set.copyOf(pieces);
+      snapped = Set.copyOf(snapped);
+    }
+  }
+
+  /** A piece and the style that it is to follow. */
+  private record Following(Style style, Target.Words piece, boolean snapped) {}
+
+  @Override
+  public Project applyTo(Project before) {
+    StyleBook styles = before.styles();
+    for (Adoption adoption : adoptions) {
+      if (before.styles().find(adoption.style().id()).isPresent()) {
+        throw new EditRefused(
+            Messages.of("add-style.there-is-a-style-with-the", adoption.style().id()));
+      }
+      if (adoption
+          .style()
+          .basedOn()
+          .filter(base -> before.styles().find(base).isEmpty() && !isAdopted(base))
+          .isPresent()) {
+        throw new EditRefused(
+            Messages.of("adopt-styles.its-base-is-missing", adoption.style().name()));
+      }
+    }
+    for (Adoption adoption : inOrder()) {
+      styles = styles.with(adoption.style());
+    }
+    Project added = before.withStyles(styles);
+    Map<LayerId, List<Following>> byLayer = new HashMap<>();
+    for (Adoption adoption : adoptions) {
+      for (Target.Words piece : adoption.pieces()) {
+        byLayer
+            .computeIfAbsent(piece.layer(), _ -> new ArrayList<>())
+            .add(new Following(adoption.style(), piece, adoption.snapped().contains(piece)));
+      }
+    }
+    Looks looks = new Looks(before, added);
+    Project followed =
+        added.mapLayers(
+            byLayer.keySet(),
+            layer -> looks.adopted(layer, byLayer.getOrDefault(layer.id(), List.of())));
+    return Tidy.layers(followed, byLayer.keySet());
+  }
+
+  private boolean isAdopted(StyleId id) {
+    return adoptions.stream().anyMatch(adoption -> adoption.style().id().equals(id));
+  }
+
+  /** What a style is based on is put in before it. */
+  private List<Adoption> inOrder() {
+    Map<StyleId, Adoption> left = new LinkedHashMap<>();
+    adoptions.forEach(adoption -> left.put(adoption.style().id(), adoption));
+    List<Adoption> order = new ArrayList<>();
+    while (!left.isEmpty()) {
+      List<Adoption> ready =
+          left.values().stream()
+              .filter(one -> one.style().basedOn().filter(left::containsKey).isEmpty())
+              .toList();
+      if (ready.isEmpty()) {
+        throw new EditRefused(Messages.of("adopt-styles.styles-are-based-on-each-other"));
+      }
+      order.addAll(ready);
+      ready.forEach(one -> left.remove(one.style().id()));
+    }
+    return order;
+  }
+
+  /** Follows styles without changing a look. */
+  private static final class Looks {
+    private final StyleBook styles;
+    private final Cascade before;
+    private final Cascade after;
+    private final KeptLook kept;
+
+    Looks(Project was, Project now) {
+      this.styles = now.styles();
+      this.before = Cascade.of(was);
+      this.after = Cascade.of(now);
+      this.kept = new KeptLook(before, after);
+    }
+
+    Layer adopted(Layer was, List<Following> followings) {
+      Layer follows = was;
+      for (Following following : followings) {
+        follows = follow(follows, following);
+      }
+      Layer lifted = Lifted.of(was, follows, before, after, kept);
+      boolean same = isAlike(was, before.resolve(was), lifted, after.resolve(lifted));
+      Layer looks = same ? lifted : kept.of(was, follows);
+      Layer snapped = looks;
+      for (Following following : followings) {
+        snapped = following.snapped() ? snap(was, snapped, following) : snapped;
+      }
+      return snapped;
+    }
+
+    /** Whether two texts of the same words look the same, however their spans are cut. */
+    private static boolean isAlike(
+        Layer was, ResolvedLayer wasLook, Layer now, ResolvedLayer nowLook) {
+      boolean same =
+          wasLook.placement().equals(nowLook.placement())
+              && wasLook.plate().equals(nowLook.plate())
+              && wasLook.form().equals(nowLook.form());
+      for (int p = 0; same && p < was.story().paragraphs().size(); p++) {
+        ResolvedLayer.ResolvedParagraph one = wasLook.paragraphs().get(p);
+        ResolvedLayer.ResolvedParagraph other = nowLook.paragraphs().get(p);
+        same =
+            one.look().equals(other.look())
+                && runs(was.story().paragraphs().get(p), one)
+                    .equals(runs(now.story().paragraphs().get(p), other));
+      }
+      return same;
+    }
+
+    /** Where in a paragraph which look begins. */
+    private static Map<Integer, CharacterLook> runs(
+        Paragraph paragraph, ResolvedLayer.ResolvedParagraph resolved) {
+      Map<Integer, CharacterLook> runs = new LinkedHashMap<>();
+      int at = 0;
+      @Nullable CharacterLook last = null;
+      for (int index = 0; index < paragraph.spans().size(); index++) {
+        CharacterLook look = resolved.spans().get(index);
+        if (!look.equals(last)) {
+          runs.put(at, look);
+        }
+        last = look;
+        at += paragraph.spans().get(index).length();
+      }
+      return runs;
+    }
+
+    private static Layer follow(Layer layer, Following following) {
+      StyleId id = following.style().id();
+      return switch (following.style().level()) {
+        case TEXT ->
+            layer.withFollows(
+                following
+                    .style()
+                    .basedOn()
+                    .filter(layer.follows()::contains)
+                    .map(base -> replaced(layer.follows(), base, id))
+                    .orElseGet(() -> with(layer.follows(), id)));
+        case PARAGRAPH ->
+            layer.withStory(
+                layer
+                    .story()
+                    .mapParagraphs(
+                        following.piece().range().within(layer.story().all()),
+                        paragraph -> paragraph.withFollows(Optional.of(id))));
+        case CHARACTER ->
+            layer.withStory(
+                layer
+                    .story()
+                    .mapSpans(
+                        following.piece().range().within(layer.story().all()),
+                        span -> span.withFollows(with(span.follows(), id))));
+      };
+    }
+
+    private static List<StyleId> with(List<StyleId> follows, StyleId id) {
+      List<StyleId> changed = new ArrayList<>(follows);
+      changed.add(id);
+      return changed;
+    }
+
+    private static List<StyleId> replaced(List<StyleId> follows, StyleId base, StyleId id) {
+      return follows.stream().map(one -> one.equals(base) ? id : one).toList();
+    }
+
+    /** Takes away what a piece has instead of the values of its style. */
+    private Layer snap(Layer was, Layer layer, Following following) {
+      Set<PropertyKey<?>> keys = new HashSet<>();
+      styles.chain(following.style().id()).forEach(style -> keys.addAll(style.properties().keys()));
+      PropertySet dominant = DominantLook.of(before, was);
+      return switch (following.style().level()) {
+        case TEXT ->
+            layer
+                .withLocal(layer.local().where(key -> !keys.contains(key)))
+                .withStory(
+                    layer
+                        .story()
+                        .mapParagraphs(paragraph ->
+                            paragraph
+                                .withLocal(unlike(paragraph.local(), keys, dominant))
+                                .mapSpans(
+                                    span -> span.withLocal(unlike(span.local(), keys, dominant)))));
+        case PARAGRAPH ->
+            layer.withStory(
+                layer
+                    .story()
+                    .mapParagraphs(
+                        following.piece().range().within(layer.story().all()),
+                        paragraph ->
+                            paragraph.withLocal(
+                                paragraph.local().where(key -> !keys.contains(key)))));
+        case CHARACTER ->
+            layer.withStory(
+                layer
+                    .story()
+                    .mapSpans(
+                        following.piece().range().within(layer.story().all()),
+                        span -> span.withLocal(span.local().where(key -> !keys.contains(key)))));
+      };
+    }
+
+    /** Without those of some values that are as most of the text has them. */
+    private static PropertySet unlike(
+        PropertySet local, Set<PropertyKey<?>> keys, PropertySet dominant) {
+      return local.where(key -> !keys.contains(key) || !local.get(key).equals(dominant.get(key)));
+    }
+  }
+
+  /** Local changes stand as wide as they can: what most letters have is set on the whole. */
+  private static final class Lifted {
+    private Lifted() {}
+
+    static Layer of(Layer was, Layer follows, Cascade before, Cascade after, KeptLook kept) {
+      PropertySet own = before.values(was);
+      PropertySet wanted = DominantLook.of(before, was).overlaidBy(own.where(key -> !isInner(key)));
+      Layer bare = follows.withLocal(follows.local().where(key -> !isInner(key)));
+      Layer layer = bare.withLocal(kept.restored(bare.local(), wanted, after.values(bare)));
+      List<Paragraph> paragraphs = new ArrayList<>();
+      for (int index = 0; index < was.story().paragraphs().size(); index++) {
+        paragraphs.add(
+            paragraph(
+                was,
+                layer,
+                was.story().paragraphs().get(index),
+                follows.story().paragraphs().get(index),
+                before,
+                after,
+                kept));
+      }
+      return layer.withStory(new Story(paragraphs));
+    }
+
+    /** Whether a value can be set on less than a layer. */
+    private static boolean isInner(PropertyKey<?> key) {
+      return key.countsOn(StyleLevel.PARAGRAPH.level());
+    }
+
+    private static Paragraph paragraph(
+        Layer wasLayer,
+        Layer layer,
+        Paragraph was,
+        Paragraph now,
+        Cascade before,
+        Cascade after,
+        KeptLook kept) {
+      Paragraph bare = now.withLocal(PropertySet.EMPTY);
+      PropertySet wanted = DominantLook.of(before, wasLayer, was).where(Lifted::isInner);
+      PropertySet actual = after.values(layer, bare).where(Lifted::isInner);
+      Paragraph paragraph = bare.withLocal(kept.restored(PropertySet.EMPTY, wanted, actual));
+      List<Span> spans = new ArrayList<>();
+      for (KeptLook.Piece piece : KeptLook.pieces(was, now)) {
+        Span span = piece.now().withLocal(PropertySet.EMPTY);
+        PropertySet wants =
+            before
+                .values(wasLayer, was, piece.was())
+                .where(key -> key.countsOn(StyleLevel.CHARACTER.level()));
+        PropertySet has =
+            after
+                .values(layer, paragraph, span)
+                .where(key -> key.countsOn(StyleLevel.CHARACTER.level()));
+        spans.add(span.withLocal(kept.restored(PropertySet.EMPTY, wants, has)));
+      }
+      return paragraph.withSpans(spans);
+    }
+  }
+
+  @Override
+  public String label(Project before) {
+    return adoptions.size() == 1
+        ? Messages.of("adopt-styles.adopt", adoptions.getFirst().style().name())
+        : Messages.of("adopt-styles.adopt-styles", adoptions.size());
+  }
+}

@@ -1,0 +1,173 @@
+package dynamorph.model.survey;
+
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.Recoloured;
+import dynamorph.model.edit.style.DeleteSwatch;
+import dynamorph.model.edit.style.UseSwatch;
+import dynamorph.model.message.Messages;
+import dynamorph.model.reach.SwatchUse;
+import dynamorph.model.style.Swatch;
+import dynamorph.model.survey.rule.Rule;
+import dynamorph.model.survey.rule.RuleSet;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.ColourDifference;
+import dynamorph.model.value.Numbers;
+import dynamorph.model.value.Rgba;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+
+/** Swatches that are nearly the same or unused, and colours that are nearly a swatch. */
+public final class ColourFindings implements Findings {
+  @Override
+  public List<Finding> in(Project project, RuleSet rules) {
+    List<Finding> found = new ArrayList<>();
+    if (rules.has(Rule.NEAR_SWATCHES)) {
+      near(project, rules, found);
+    }
+    if (rules.has(Rule.LOOSE_COLOUR)) {
+      loose(project, rules, found);
+    }
+    if (rules.has(Rule.UNUSED_SWATCH)) {
+      for (Swatch swatch : project.palette().swatches()) {
+        if (SwatchUse.of(project, swatch.id()).isUnused()) {
+          found.add(
+              new Finding(
+                  Rule.UNUSED_SWATCH,
+                  rules.severity(Rule.UNUSED_SWATCH),
+                  swatch.name(),
+                  List.of(new Spot.OfSwatch(swatch.id())),
+                  Optional.of(
+                      new Remedy(
+                          Messages.of("findings.delete"),
+                          new DeleteSwatch(swatch.id(), Optional.empty()),
+                          false))));
+        }
+      }
+    }
+    return found;
+  }
+
+  private static int uses(Project project, Swatch swatch) {
+    SwatchUse use = SwatchUse.of(project, swatch.id());
+    return use.styles() + use.layers() + use.artboards() + use.tracks();
+  }
+
+  private static void near(Project project, RuleSet rules, List<Finding> found) {
+    double limit = rules.limit(Rule.NEAR_SWATCHES, "delta-e");
+    List<Swatch> left = new ArrayList<>(project.palette().swatches());
+    left.sort(
+        Comparator.comparingInt((Swatch swatch) -> -uses(project, swatch))
+            .thenComparing(Swatch::name));
+    while (!left.isEmpty()) {
+      Swatch kept = left.removeFirst();
+      List<Swatch> near =
+          left.stream().filter(other -> isNear(kept.colour(), other.colour(), limit)).toList();
+      left.removeAll(near);
+      if (!near.isEmpty()) {
+        found.add(nearOnes(rules, kept, near));
+      }
+    }
+  }
+
+  private static Finding nearOnes(RuleSet rules, Swatch kept, List<Swatch> near) {
+    List<Swatch> all = new ArrayList<>(List.of(kept));
+    all.addAll(near);
+    String label = Messages.of("colour-findings.replace-by", kept.name());
+    Edit[] edits =
+        near.stream()
+            .map(swatch -> new DeleteSwatch(swatch.id(), Optional.of(kept.id())))
+            .toArray(Edit[]::new);
+    double most =
+        near.stream()
+            .mapToDouble(swatch -> ColourDifference.between(kept.colour(), swatch.colour()))
+            .max()
+            .orElse(0);
+    return new Finding(
+        Rule.NEAR_SWATCHES,
+        rules.severity(Rule.NEAR_SWATCHES),
+        Messages.of(
+            "colour-findings.differ-by",
+            all.stream().map(Swatch::name).collect(Collectors.joining(", ")),
+            Numbers.format(most, 1)),
+        all.stream().<Spot>map(swatch -> new Spot.OfSwatch(swatch.id())).toList(),
+        Optional.of(new Remedy(label, Edit.together(label, edits), most > 0)));
+  }
+
+  private static boolean isNear(Rgba one, Rgba other, double limit) {
+    return one.alpha() == other.alpha() && ColourDifference.between(one, other) <= limit;
+  }
+
+  // --- colours that are no swatch -------------------------------------------------------------
+
+  private static void loose(Project project, RuleSet rules, List<Finding> found) {
+    if (project.palette().swatches().isEmpty()) {
+      return;
+    }
+    double limit = rules.limit(Rule.LOOSE_COLOUR, "delta-e");
+    literals(project)
+        .forEach((argb, spots) -> {
+          Rgba colour = new Rgba(argb);
+          project.palette().swatches().stream()
+              .filter(swatch -> isNear(swatch.colour(), colour, limit))
+              .min(
+                  Comparator.comparingDouble(
+                      swatch -> ColourDifference.between(swatch.colour(), colour)))
+              .ifPresent(swatch -> found.add(looseOne(rules, colour, swatch, spots)));
+        });
+  }
+
+  private static Finding looseOne(RuleSet rules, Rgba colour, Swatch swatch, Set<Spot> spots) {
+    double off = ColourDifference.between(swatch.colour(), colour);
+    return new Finding(
+        Rule.LOOSE_COLOUR,
+        rules.severity(Rule.LOOSE_COLOUR),
+        off == 0
+            ? Messages.of("colour-findings.is-the-swatch", colour, swatch.name())
+            : Messages.of(
+                "colour-findings.is-nearly-the-swatch",
+                colour,
+                swatch.name(),
+                Numbers.format(off, 1)),
+        List.copyOf(spots),
+        Optional.of(
+            new Remedy(
+                Messages.of("colour-findings.use-the-swatch", swatch.name()),
+                new UseSwatch(colour, swatch.id()),
+                off > 0)));
+  }
+
+  /** The colours that are written out in styles and texts, and where. */
+  private static Map<Integer, Set<Spot>> literals(Project project) {
+    Map<Integer, Set<Spot>> found = new TreeMap<>();
+    for (var style : project.styles().list()) {
+      Recoloured.values(style.properties(), noting(found, new Spot.OfStyle(style.id())));
+    }
+    project
+        .layers()
+        .forEach(layer -> {
+          if (!layer.local().isEmpty() || layer.story().deviatesInside()) {
+            Recoloured.layer(layer, noting(found, new Spot.InText(layer.id())));
+          }
+        });
+    return found;
+  }
+
+  /** Changes nothing, and writes down what it meets. */
+  private static UnaryOperator<Colour> noting(Map<Integer, Set<Spot>> found, Spot spot) {
+    return colour -> {
+      if (colour instanceof Colour.Literal(Rgba value)) {
+        found.computeIfAbsent(value.argb(), _ -> new LinkedHashSet<>()).add(spot);
+      }
+      return colour;
+    };
+  }
+}

@@ -1,0 +1,35 @@
+package dynamorph.model.survey;
+
+import dynamorph.model.Project;
+import dynamorph.model.reach.LayerQuery;
+import dynamorph.model.survey.rule.HouseRule;
+import dynamorph.model.survey.rule.Rule;
+import dynamorph.model.survey.rule.RuleSet;
+import dynamorph.model.survey.rule.Severity;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Texts that the house's own rules choose. */
+public final class HouseFindings implements Findings {
+  @Override
+  public List<Finding> in(Project project, RuleSet rules) {
+    List<Finding> found = new ArrayList<>();
+    for (HouseRule rule : rules.has(Rule.HOUSE) ? rules.house() : List.<HouseRule>of()) {
+      if (rule.severity() != Severity.OFF) {
+        LayerQuery.parse(rule.query())
+            .in(project)
+            .forEach(id ->
+                found.add(
+                    new Finding(
+                        Rule.HOUSE,
+                        rule.id(),
+                        rule.severity(),
+                        rule.message(),
+                        List.of(new Spot.InText(id)),
+                        Optional.empty())));
+      }
+    }
+    return found;
+  }
+}

@@ -1,0 +1,187 @@
+package dynamorph.model.survey;
+
+import dynamorph.model.Layer;
+import dynamorph.model.Project;
+import dynamorph.model.edit.style.ReplaceSizes;
+import dynamorph.model.message.Messages;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.survey.rule.Rule;
+import dynamorph.model.survey.rule.RuleSet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Numbers;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/** Sizes that are nearly the same, and sizes that are nearly a modular scale. */
+public final class SizeFindings implements Findings {
+  /** Ratios of modular scales: those of the intervals of music, and the golden section. */
+  private static final double[] RATIOS = {
+    16 / 15.0, 9 / 8.0, 6 / 5.0, 5 / 4.0, 4 / 3.0, Math.sqrt(2), 3 / 2.0, 8 / 5.0, 1.618, 5 / 3.0, 2
+  };
+
+  /** Fewer sizes are no scale. */
+  private static final int FEWEST = 4;
+
+  /** No size of a scale lies so many steps from its base. */
+  private static final int MOST_STEPS = 12;
+
+  /** A size this near to its place on a scale stands there. */
+  private static final double ON_SCALE = 0.005;
+
+  @Override
+  public List<Finding> in(Project project, RuleSet rules) {
+    List<Finding> found = new ArrayList<>();
+    SortedMap<Double, Set<Spot>> sizes = sizes(project);
+    if (rules.has(Rule.NEAR_SIZES)) {
+      near(sizes, rules, found);
+    }
+    if (rules.has(Rule.SCALE)) {
+      scale(sizes, rules).ifPresent(found::add);
+    }
+    return found;
+  }
+
+  /** The sizes in points that are set anywhere, and where. */
+  private static SortedMap<Double, Set<Spot>> sizes(Project project) {
+    SortedMap<Double, Set<Spot>> sizes = new TreeMap<>();
+    for (Style style : project.styles().list()) {
+      note(sizes, style.properties(), new Spot.OfStyle(style.id()));
+    }
+    project.layers().filter(Layer::isText).forEach(layer -> note(sizes, layer));
+    return sizes;
+  }
+
+  private static void note(Map<Double, Set<Spot>> sizes, Layer layer) {
+    Spot spot = new Spot.InText(layer.id());
+    note(sizes, layer.local(), spot);
+    if (layer.story().deviatesInside()) {
+      for (Paragraph paragraph : layer.story().paragraphs()) {
+        note(sizes, paragraph.local(), spot);
+        for (Span span : paragraph.spans()) {
+          note(sizes, span.local(), spot);
+        }
+      }
+    }
+  }
+
+  private static void note(Map<Double, Set<Spot>> sizes, PropertySet values, Spot spot) {
+    values
+        .get(Properties.SIZE.key())
+        .filter(FontSize.Absolute.class::isInstance)
+        .ifPresent(
+            size -> sizes.computeIfAbsent(size.over(0), _ -> new LinkedHashSet<>()).add(spot));
+  }
+
+  private static void near(SortedMap<Double, Set<Spot>> sizes, RuleSet rules, List<Finding> found) {
+    double share = rules.limit(Rule.NEAR_SIZES, "share");
+    List<Double> left =
+        new ArrayList<>(
+            sizes.keySet().stream()
+                .sorted(
+                    Comparator.comparingInt((Double size) -> -spots(sizes, size).size())
+                        .thenComparing(Comparator.naturalOrder()))
+                .toList());
+    while (!left.isEmpty()) {
+      double kept = left.removeFirst();
+      List<Double> near =
+          left.stream()
+              .filter(size -> Math.abs(size - kept) <= share * Math.max(size, kept))
+              .sorted()
+              .toList();
+      left.removeAll(near);
+      if (!near.isEmpty()) {
+        Map<Double, Double> replaced = new TreeMap<>();
+        Set<Spot> spots = new LinkedHashSet<>();
+        near.forEach(size -> {
+          replaced.put(size, kept);
+          spots.addAll(spots(sizes, size));
+        });
+        found.add(
+            new Finding(
+                Rule.NEAR_SIZES,
+                rules.severity(Rule.NEAR_SIZES),
+                Messages.of("size-findings.beside", list(near), Numbers.format(kept, 2)),
+                List.copyOf(spots),
+                Optional.of(
+                    new Remedy(
+                        Messages.of("size-findings.make", Numbers.format(kept, 2)),
+                        new ReplaceSizes(replaced),
+                        true))));
+      }
+    }
+  }
+
+  private static Set<Spot> spots(Map<Double, Set<Spot>> sizes, double size) {
+    return sizes.getOrDefault(size, Set.of());
+  }
+
+  private static String list(java.util.Collection<Double> sizes) {
+    return sizes.stream().map(size -> Numbers.format(size, 2)).collect(Collectors.joining(", "));
+  }
+
+  /** The scale of the largest ratio that all sizes lie near, if they do not lie on it already. */
+  private static Optional<Finding> scale(SortedMap<Double, Set<Spot>> sizes, RuleSet rules) {
+    double share = rules.limit(Rule.SCALE, "share");
+    if (sizes.size() < FEWEST) {
+      return Optional.empty();
+    }
+    double base =
+        sizes.keySet().stream()
+            .min(Comparator.comparingInt((Double size) -> -spots(sizes, size).size()))
+            .orElseThrow();
+    for (int index = RATIOS.length - 1; index >= 0; index--) {
+      Map<Double, Double> moved = new TreeMap<>();
+      double ratio = RATIOS[index];
+      boolean fits = 2 * share < Math.log(ratio);
+      boolean stands = true;
+      for (double size : sizes.keySet()) {
+        double step = Math.rint(Math.log(size / base) / Math.log(ratio));
+        double place = Math.rint(100 * base * Math.pow(ratio, step)) / 100;
+        double off = Math.abs(size - place) / place;
+        fits &= off <= share && Math.abs(step) <= MOST_STEPS;
+        stands &= off <= ON_SCALE;
+        if (off > ON_SCALE) {
+          moved.put(size, place);
+        }
+      }
+      if (fits) {
+        return stands ? Optional.empty() : Optional.of(onScale(sizes, rules, base, ratio, moved));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Finding onScale(
+      SortedMap<Double, Set<Spot>> sizes,
+      RuleSet rules,
+      double base,
+      double ratio,
+      Map<Double, Double> moved) {
+    Set<Spot> spots = new LinkedHashSet<>();
+    moved.keySet().forEach(size -> spots.addAll(spots(sizes, size)));
+    return new Finding(
+        Rule.SCALE,
+        rules.severity(Rule.SCALE),
+        Messages.of(
+            "size-findings.scale",
+            list(sizes.keySet()),
+            Numbers.format(ratio, 3),
+            Numbers.format(base, 2),
+            list(moved.values())),
+        List.copyOf(spots),
+        Optional.of(
+            new Remedy(Messages.of("size-findings.put-on"), new ReplaceSizes(moved), true)));
+  }
+}

@@ -1,0 +1,152 @@
+package dynamorph.model.survey.hidden;
+
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.message.Messages;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.survey.hidden.LookClusters.Cluster;
+import dynamorph.model.value.Numbers;
+import dynamorph.model.value.Slant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Names styles by what they are: what part they play beside the others, then how they differ. */
+final class StyleWords {
+  /** From this many letters on a text is read, and not glanced at. */
+  private static final double LONG = 120;
+
+  /** Larger than the body by this factor, few words are a heading; by the second, a title. */
+  private static final double HEADING = 1.25;
+
+  private static final double TITLE = 2.2;
+
+  /** Below the size of the body by this factor, a text stands beside something. */
+  private static final double NOTE = 0.85;
+
+  private static final double BOLD = 600;
+  private static final int SAMPLE = 40;
+
+  private final Set<String> taken;
+  private final Map<LayerId, Layer> layers = new HashMap<>();
+  private final double body;
+
+  StyleWords(Project project, List<Cluster> clusters) {
+    this.taken =
+        project.styles().stream().map(Style::name).collect(Collectors.toCollection(HashSet::new));
+    this.body = body(clusters);
+    project.layers().forEach(layer -> layers.put(layer.id(), layer));
+    this.project = project;
+  }
+
+  private final Project project;
+
+  /** The size of most letters. */
+  private static double body(List<Cluster> clusters) {
+    double size = 0;
+    int most = -1;
+    for (Cluster cluster : clusters) {
+      int letters = cluster.pieces().stream().mapToInt(TextPiece::letters).sum();
+      if (cluster.level() == StyleLevel.TEXT && letters > most) {
+        most = letters;
+        size = size(cluster.centre());
+      }
+    }
+    return size;
+  }
+
+  private static double size(PropertySet values) {
+    return Coats.value(values, Properties.SIZE.key()).over(0);
+  }
+
+  /** A name that no other style has. */
+  String name(Cluster cluster) {
+    List<String> parts = new ArrayList<>();
+    String start = start(cluster);
+    parts.add(start);
+    PropertySet look = cluster.centre();
+    boolean leans = Coats.value(look, Properties.SLANT.key()) != Slant.UPRIGHT;
+    String family = Coats.value(look, Properties.FONT_FAMILY.key());
+    String size = Messages.of("style-words.points", Numbers.format(size(look), 1));
+    if (cluster.level() != StyleLevel.CHARACTER) {
+      if (leans) {
+        parts.add(Messages.of("style-words.with", start, Messages.of("style-words.italic")));
+      }
+      parts.add(Messages.of("style-words.with", start, family));
+      parts.add(Messages.of("style-words.with", start, size));
+      parts.add(
+          Messages.of("style-words.with", Messages.of("style-words.with", start, family), size));
+    }
+    String name = parts.stream().filter(one -> !taken.contains(one)).findFirst().orElse("");
+    for (int number = 2; name.isEmpty() || taken.contains(name); number++) {
+      name = parts.getLast() + " " + number;
+    }
+    taken.add(name);
+    return name;
+  }
+
+  private String start(Cluster cluster) {
+    if (!cluster.followed().isEmpty()) {
+      String followed = project.styles().get(cluster.followed().getLast()).name();
+      return Messages.of("style-words.with", followed, Messages.of("style-words.changed"));
+    }
+    return cluster.level() == StyleLevel.CHARACTER ? ofWords(cluster.centre()) : role(cluster);
+  }
+
+  private static String ofWords(PropertySet differing) {
+    boolean bold =
+        differing.get(Properties.FONT_WEIGHT.key()).filter(weight -> weight >= BOLD).isPresent();
+    boolean leans =
+        differing.get(Properties.SLANT.key()).filter(slant -> slant != Slant.UPRIGHT).isPresent();
+    boolean painted = differing.keys().stream().anyMatch(key -> !key.address().host().isEmpty());
+    return bold && leans
+        ? Messages.of("style-words.bold-italic-words")
+        : bold
+            ? Messages.of("style-words.bold-words")
+            : leans
+                ? Messages.of("style-words.italic-words")
+                : painted
+                    ? Messages.of("style-words.coloured-words")
+                    : Messages.of("style-words.marked-words");
+  }
+
+  private String role(Cluster cluster) {
+    double letters = cluster.pieces().stream().mapToInt(TextPiece::letters).average().orElse(0);
+    double size = size(cluster.centre());
+    if (letters >= LONG) {
+      return Messages.of("style-words.body");
+    }
+    return size >= TITLE * body
+        ? Messages.of("style-words.title")
+        : size >= HEADING * body
+            ? Messages.of("style-words.heading")
+            : size <= NOTE * body
+                ? Messages.of("style-words.note")
+                : Messages.of("style-words.line");
+  }
+
+  /** The first words of a piece, for a specimen. */
+  static String firstWords(Project project, TextPiece piece) {
+    String text =
+        project
+            .layer(piece.member().layer())
+            .map(layer -> layer.story().text(piece.member().range()))
+            .orElse("");
+    String line =
+        text.lines().map(String::strip).filter(one -> !one.isEmpty()).findFirst().orElse("");
+    if (line.length() <= SAMPLE) {
+      return line;
+    }
+    int blank = line.lastIndexOf(' ', SAMPLE);
+    return line.substring(0, blank > SAMPLE / 4 ? blank : SAMPLE);
+  }
+}

@@ -1,0 +1,175 @@
+package dynamorph.typeset.survey;
+
+import com.ibm.icu.lang.UCharacter;
+import com.ibm.icu.lang.UScript;
+import com.ibm.icu.util.ULocale;
+import dynamorph.model.Layer;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.survey.Finding;
+import dynamorph.model.survey.Findings;
+import dynamorph.model.survey.Remedy;
+import dynamorph.model.survey.Spot;
+import dynamorph.model.survey.rule.Rule;
+import dynamorph.model.survey.rule.RuleSet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.TextRange;
+import dynamorph.typeset.message.Messages;
+import dynamorph.typeset.spelling.Speller;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Paragraphs in a script that their language is not written in, and words that are misspelt. */
+public final class LanguageFindings implements Findings {
+  /** Words in another language within a paragraph are no reason to doubt it. */
+  private static final double MOST = 0.6;
+
+  private final Speller speller;
+
+  public LanguageFindings(Speller speller) {
+    this.speller = speller;
+  }
+
+  @Override
+  public List<Finding> in(Project project, RuleSet rules) {
+    Cascade cascade = Cascade.of(project);
+    List<Finding> found = new ArrayList<>();
+    project
+        .layers()
+        .filter(Layer::isText)
+        .forEach(layer -> {
+          int at = 0;
+          for (Paragraph paragraph : layer.story().paragraphs()) {
+            look(project, cascade, rules, layer, at, paragraph.text(), found);
+            at += paragraph.length() + 1;
+          }
+        });
+    return found;
+  }
+
+  private void look(
+      Project project,
+      Cascade cascade,
+      RuleSet rules,
+      Layer layer,
+      int start,
+      String text,
+      List<Finding> found) {
+    if (text.isBlank()) {
+      return;
+    }
+    String language = WordFindings.language(cascade, layer, start);
+    Optional<String> meant = meant(text, language);
+    if (meant.isPresent()) {
+      if (rules.has(Rule.LANGUAGE)) {
+        found.add(
+            other(
+                rules, layer, new TextRange(start, start + text.length()), language, meant.get()));
+      }
+    } else if (rules.has(Rule.SPELLING) && speller.knows(language)) {
+      for (TextRange word : speller.misspelt(text, language, project.words())) {
+        found.add(misspelt(rules, layer, start, text, word, language));
+      }
+    }
+  }
+
+  private static Finding other(
+      RuleSet rules, Layer layer, TextRange range, String language, String meant) {
+    Target.Words words = new Target.Words(layer.id(), range);
+    return new Finding(
+        Rule.LANGUAGE,
+        rules.severity(Rule.LANGUAGE),
+        Messages.of(
+            "language-findings.is-not-written-so",
+            ULocale.forLanguageTag(language).getDisplayName(ULocale.ENGLISH),
+            WordFindings.near(layer.story().text(), new TextRange(range.start(), range.start()))),
+        List.of(new Spot.InText(layer.id(), Optional.of(range))),
+        Optional.of(
+            new Remedy(
+                Messages.of(
+                    "language-findings.set",
+                    ULocale.forLanguageTag(meant).getDisplayName(ULocale.ENGLISH)),
+                SetValues.of(words, PropertySet.EMPTY.with(Properties.LANGUAGE, meant)),
+                true)));
+  }
+
+  private Finding misspelt(
+      RuleSet rules, Layer layer, int start, String text, TextRange word, String language) {
+    return new Finding(
+        Rule.SPELLING,
+        "",
+        rules.severity(Rule.SPELLING),
+        text.substring(word.start(), word.end()),
+        List.of(
+            new Spot.InText(
+                layer.id(), Optional.of(new TextRange(start + word.start(), start + word.end())))),
+        Optional.empty());
+  }
+
+  /** The language that a paragraph is more likely in, by its script; empty if its own will do. */
+  static Optional<String> meant(String text, String language) {
+    Map<Integer, Integer> letters = new HashMap<>();
+    int all = 0;
+    for (int at = 0; at < text.length(); at += Character.charCount(text.codePointAt(at))) {
+      int letter = text.codePointAt(at);
+      if (UCharacter.isLetter(letter)) {
+        letters.merge(UScript.getScript(letter), 1, Integer::sum);
+        all++;
+      }
+    }
+    Set<Integer> own = scripts(language);
+    int strange =
+        letters.entrySet().stream()
+            .filter(entry -> !own.contains(entry.getKey()))
+            .mapToInt(Map.Entry::getValue)
+            .sum();
+    if (all == 0 || strange <= MOST * all) {
+      return Optional.empty();
+    }
+    int script =
+        letters.entrySet().stream()
+            .filter(entry -> !own.contains(entry.getKey()))
+            .max(Map.Entry.comparingByValue())
+            .orElseThrow()
+            .getKey();
+    boolean kana = letters.containsKey(UScript.HIRAGANA) || letters.containsKey(UScript.KATAKANA);
+    return Optional.ofNullable(kana ? "ja" : LANGUAGES.get(script));
+  }
+
+  private static final Map<Integer, String> LANGUAGES =
+      Map.ofEntries(
+          Map.entry(UScript.LATIN, "en"),
+          Map.entry(UScript.ARABIC, "ar"),
+          Map.entry(UScript.HEBREW, "he"),
+          Map.entry(UScript.GREEK, "el"),
+          Map.entry(UScript.CYRILLIC, "ru"),
+          Map.entry(UScript.HIRAGANA, "ja"),
+          Map.entry(UScript.KATAKANA, "ja"),
+          Map.entry(UScript.HAN, "zh"),
+          Map.entry(UScript.HANGUL, "ko"),
+          Map.entry(UScript.DEVANAGARI, "hi"),
+          Map.entry(UScript.THAI, "th"),
+          Map.entry(UScript.ARMENIAN, "hy"),
+          Map.entry(UScript.GEORGIAN, "ka"));
+
+  private static Set<Integer> scripts(String language) {
+    Set<Integer> scripts = new java.util.HashSet<>();
+    ULocale locale = ULocale.addLikelySubtags(ULocale.forLanguageTag(language));
+    int[] codes = UScript.getCode(locale);
+    for (int code : codes == null ? new int[0] : codes) {
+      scripts.add(code);
+    }
+    if (scripts.isEmpty()) {
+      scripts.add(UScript.getCodeFromName(locale.getScript()));
+    }
+    return scripts;
+  }
+}

@@ -1,0 +1,187 @@
+package dynamorph.typeset.survey;
+
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.edit.text.ReplaceStories;
+import dynamorph.model.property.Properties;
+import dynamorph.model.survey.Finding;
+import dynamorph.model.survey.Findings;
+import dynamorph.model.survey.Remedy;
+import dynamorph.model.survey.Spot;
+import dynamorph.model.survey.rule.Rule;
+import dynamorph.model.survey.rule.RuleSet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import dynamorph.model.text.TextRange;
+import dynamorph.typeset.language.QuotationMarks;
+import dynamorph.typeset.message.Messages;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Spaces, quotation marks and dashes that were typed the quick way. */
+public final class WordFindings implements Findings {
+  private static final Pattern SPACES = Pattern.compile("(?<=\\S) {2,}(?=\\S)");
+  private static final Pattern QUOTES = Pattern.compile("[\"']");
+
+  /**
+   * Hyphens between spaces, two in a row, and between numbers of which neither is part of a longer
+   * row, as telephone numbers and dates are.
+   */
+  private static final Pattern DASHES =
+      Pattern.compile(
+          "(?<=\\S) -{1,3} (?=\\S)|(?<=[^\\s-])--(?=[^\\s-])"
+              + "|(?<![\\d-]|\\d[.,/])(\\d{1,4})-(\\d{1,4})(?![\\d-]|[.,/]\\d)");
+
+  /** Inches, feet, minutes and seconds are written with straight marks. */
+  private static final Pattern MEASURE = Pattern.compile(".*\\d$", Pattern.DOTALL);
+
+  private static final String EN_DASH = "\u2013";
+  private static final String EM_DASH = "\u2014";
+  private static final int SHOWN = 16;
+
+  /**
+   * A place and what should stand there.
+   *
+   * @param instead without which there is no remedy
+   */
+  private record Slip(TextRange range, String instead) {}
+
+  @Override
+  public List<Finding> in(Project project, RuleSet rules) {
+    Cascade cascade = Cascade.of(project);
+    List<Finding> found = new ArrayList<>();
+    project
+        .layers()
+        .filter(Layer::isText)
+        .forEach(layer -> {
+          String text = layer.story().text();
+          if (rules.has(Rule.DOUBLE_SPACE)) {
+            add(found, rules, Rule.DOUBLE_SPACE, layer, spaces(text));
+          }
+          if (rules.has(Rule.STRAIGHT_QUOTES)) {
+            add(found, rules, Rule.STRAIGHT_QUOTES, layer, quotes(cascade, layer, text));
+          }
+          if (rules.has(Rule.WRONG_DASH)) {
+            add(found, rules, Rule.WRONG_DASH, layer, dashes(cascade, layer, text));
+          }
+        });
+    return found;
+  }
+
+  private static List<Slip> spaces(String text) {
+    return matches(SPACES, text).stream().map(range -> new Slip(range, " ")).toList();
+  }
+
+  private static List<Slip> quotes(Cascade cascade, Layer layer, String text) {
+    List<Slip> slips = new ArrayList<>();
+    StringBuilder before = new StringBuilder();
+    int at = 0;
+    for (TextRange range : matches(QUOTES, text)) {
+      before.append(text, at, range.start());
+      at = range.end();
+      char typed = text.charAt(range.start());
+      if (MEASURE.matcher(before).matches() && !isOpen(before)) {
+        before.append(typed);
+        continue;
+      }
+      String mark = QuotationMarks.of(language(cascade, layer, range.start())).mark(typed, before);
+      slips.add(new Slip(range, mark));
+      before.append(mark);
+    }
+    return slips;
+  }
+
+  /** Whether a quotation has begun and not ended, so that a mark behind a number ends it. */
+  private static boolean isOpen(CharSequence before) {
+    int open = 0;
+    for (int index = 0; index < before.length(); index++) {
+      open += "\u201C\u201E\u00AB\u300C".indexOf(before.charAt(index)) >= 0 ? 1 : 0;
+    }
+    return open % 2 == 1;
+  }
+
+  private static List<Slip> dashes(Cascade cascade, Layer layer, String text) {
+    List<Slip> slips = new ArrayList<>();
+    Matcher matcher = DASHES.matcher(text);
+    while (matcher.find()) {
+      TextRange range = new TextRange(matcher.start(), matcher.end());
+      if (matcher.group(1) != null) {
+        slips.add(new Slip(range, matcher.group(1) + EN_DASH + matcher.group(2)));
+      } else if (matcher.group().startsWith(" ")) {
+        slips.add(new Slip(range, " " + EN_DASH + " "));
+      } else {
+        boolean english =
+            Locale.forLanguageTag(language(cascade, layer, range.start()))
+                .getLanguage()
+                .equals("en");
+        slips.add(new Slip(range, english ? EM_DASH : " " + EN_DASH + " "));
+      }
+    }
+    return slips;
+  }
+
+  private static List<TextRange> matches(Pattern pattern, String text) {
+    List<TextRange> found = new ArrayList<>();
+    Matcher matcher = pattern.matcher(text);
+    while (matcher.find()) {
+      found.add(new TextRange(matcher.start(), matcher.end()));
+    }
+    return found;
+  }
+
+  /** The language of the letter behind an offset. */
+  static String language(Cascade cascade, Layer layer, int offset) {
+    Paragraph paragraph = layer.story().paragraphs().get(layer.story().paragraphAt(offset));
+    Span span = layer.story().spanAt(Math.min(offset + 1, layer.story().length()));
+    String own = Coats.value(cascade.values(layer, paragraph, span), Properties.LANGUAGE.key());
+    return own.equals(Properties.LANGUAGE.defaultValue()) ? cascade.language() : own;
+  }
+
+  private static void add(
+      List<Finding> found, RuleSet rules, Rule rule, Layer layer, List<Slip> slips) {
+    if (slips.isEmpty()) {
+      return;
+    }
+    LayerId id = layer.id();
+    Story mended = layer.story();
+    // from the end, so that the places before stay where they are
+    for (Slip slip : slips.reversed()) {
+      mended = mended.replace(slip.range(), slip.instead());
+    }
+    String detail = near(layer.story().text(), slips.getFirst().range());
+    found.add(
+        new Finding(
+            rule,
+            rules.severity(rule),
+            slips.size() == 1
+                ? detail
+                : Messages.of("word-findings.and-more", detail, slips.size() - 1),
+            slips.stream()
+                .<Spot>map(slip -> new Spot.InText(id, Optional.of(slip.range())))
+                .toList(),
+            Optional.of(
+                new Remedy(
+                    Messages.of("word-findings.mend"),
+                    new ReplaceStories(
+                        Map.of(id, mended), Messages.of("word-findings.mend-the-words-of")),
+                    true))));
+  }
+
+  /** Some words around a place. */
+  static String near(String text, TextRange range) {
+    int from = Math.max(0, range.start() - SHOWN);
+    int to = Math.min(text.length(), range.end() + SHOWN);
+    return (from > 0 ? "\u2026" : "")
+        + text.substring(from, to).replace('\n', ' ')
+        + (to < text.length() ? "\u2026" : "");
+  }
+}
