@@ -7,6 +7,7 @@ import dynamorph.app.files.recovery.Unexpected;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.window.WindowTitle;
+import dynamorph.demo.AsItCame;
 import dynamorph.demo.LongHour;
 import dynamorph.model.IdSource;
 import dynamorph.model.Project;
@@ -81,7 +82,7 @@ public class Main extends Application {
     Workspace workspace =
         new Workspace(
             IdSource.random(RandomGenerator.getDefault()),
-            start.demo ? LongHour.project() : first(user));
+            start.demo ? demo(getParameters().getRaw()) : first(user));
     MainWindow opened = new MainWindow(workspace, new WindowDialogs(window), user, Theme.CHALK);
     main = opened;
     Thread.setDefaultUncaughtExceptionHandler(
@@ -120,6 +121,11 @@ public class Main extends Application {
     if (main != null) {
       main.close();
     }
+  }
+
+  /** The exhibition, or the notes that it was made from. */
+  private static Project demo(List<String> arguments) {
+    return arguments.contains("--messy") ? AsItCame.project() : LongHour.project();
   }
 
   /** The first start shows the demo, later ones begin afresh. */

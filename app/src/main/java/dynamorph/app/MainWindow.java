@@ -40,6 +40,8 @@ import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
+import dynamorph.app.sheet.SheetPane;
+import dynamorph.app.sheet.WordsMenu;
 import dynamorph.app.styles.StyleActions;
 import dynamorph.app.styles.column.CardGestures;
 import dynamorph.app.styles.column.StylesColumn;
@@ -53,6 +55,9 @@ import dynamorph.app.styles.reach.ReachStrip;
 import dynamorph.app.styles.reach.ReachView;
 import dynamorph.app.styles.reach.ReachWatch;
 import dynamorph.app.styles.specimen.Specimens;
+import dynamorph.app.survey.SurveyFiles;
+import dynamorph.app.survey.SurveyPane;
+import dynamorph.app.survey.SurveyWatch;
 import dynamorph.app.theme.LetterLayouts;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.window.CommandSearch;
@@ -109,6 +114,9 @@ public final class MainWindow {
   private final CommandSearch search;
   private final Inspector inspector;
   private final SideTabs tabs;
+  private final SurveyWatch survey;
+  private final LatePane<SurveyPane> foundBySurvey;
+  private final LatePane<SheetPane> sheet;
   private Studio studio;
   private Theme theme;
 
@@ -209,7 +217,19 @@ public final class MainWindow {
             new WelcomeStrip(user)));
     frame.setLeft(styles);
     CuePane cues = new CuePane(workspace, cueWatch, films);
-    this.tabs = new SideTabs(workspace, inspector, cues);
+    this.survey = new SurveyWatch(workspace, stage, current);
+    LatePane<SurveyPane> found =
+        LatePane.during(
+            workspace.view().surveyProperty(),
+            () ->
+                new SurveyPane(
+                    workspace,
+                    stage,
+                    survey,
+                    specimens,
+                    new SurveyFiles(workspace, dialogs, current)));
+    this.tabs = new SideTabs(workspace, inspector, cues, found);
+    this.foundBySurvey = found;
     frame.setRight(side(editors, specimens));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
@@ -218,13 +238,27 @@ public final class MainWindow {
     this.reach = new ReachWatch(workspace, stage, current);
     ReachSources reached = new ReachSources(workspace, stage, current, pictures, reach);
     ReachStrip strip = new ReachStrip(reached);
+    this.sheet =
+        LatePane.during(
+            workspace.view().sheetProperty(),
+            () ->
+                new SheetPane(
+                    workspace,
+                    stage,
+                    current,
+                    pictures,
+                    new WordsMenu(workspace, dialogs)));
+    stagePane.addInFront(sheet);
     stagePane.addInFront(
         LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reached)));
     stagePane.addInFront(recovery);
     stagePane.addInFront(versions);
     stagePane.addInFront(export);
     BorderPane middle = new BorderPane(frame.getCenter());
-    middle.setBottom(new VBox(timeline, strip));
+    VBox lanes = new VBox(timeline);
+    lanes.visibleProperty().bind(workspace.view().sheetProperty().not());
+    lanes.managedProperty().bind(lanes.visibleProperty());
+    middle.setBottom(new VBox(lanes, strip));
     middle.setMinSize(0, 0);
     frame.setCenter(middle);
     styles.setPrefWidth(STYLES_WIDTH);
@@ -282,6 +316,26 @@ public final class MainWindow {
 
   private SelectionSubject selected() {
     return new SelectionSubject(workspace, Cascade.of(workspace.project()));
+  }
+
+  /** In a sheet words are found among what is listed. */
+  private void openFind() {
+    if (workspace.view().sheetProperty().get()) {
+      sheet.get().find();
+    } else {
+      find.get().open();
+    }
+  }
+
+  /** All texts side by side. */
+  public SheetPane sheet() {
+    return sheet.get();
+  }
+
+  /** What could be in better order. */
+  public SurveyPane survey() {
+    tabs.showSurvey();
+    return foundBySurvey.get();
   }
 
   /** Where artboards are written as files. */
@@ -369,7 +423,9 @@ public final class MainWindow {
         && styles.isWhole()
         && pictures.isIdle()
         && reach.isIdle()
-        && cueWatch.isIdle();
+        && cueWatch.isIdle()
+        && survey.isIdle()
+        && (!workspace.view().sheetProperty().get() || sheet.get().isIdle());
   }
 
   public Workspace workspace() {
@@ -413,7 +469,9 @@ public final class MainWindow {
         "styles.finish-presets", "F10", () -> workspace.view().finishPresetsProperty().set(true));
     new TextActions(workspace, stage, spelling, this::studio, this::askForRuby)
         .register(actions, when);
-    actions.add("text.find", "Shortcut+F", () -> find.get().open());
+    actions.add("text.find", "Shortcut+F", this::openFind);
+    actions.add("view.sheet", "", () -> workspace.view().sheetProperty().set(true));
+    actions.add("view.survey", "", () -> tabs.showSurvey());
     actions.add("text.fonts", "", () -> fonts.get().open());
     new StageActions(stage, workspace.view()).register(actions);
     window.register(actions);
@@ -426,6 +484,10 @@ public final class MainWindow {
     pictures.close();
     spelling.close();
     reach.close();
+    survey.close();
+    if (workspace.view().sheetProperty().get()) {
+      sheet.get().close();
+    }
     cueWatch.close();
     films.close();
     files.close();

@@ -94,6 +94,8 @@ final class ScreenshotView {
     views.put("cues", ScreenshotView::cues);
     views.put("ruby", ScreenshotView::ruby);
     views.put("find", ScreenshotView::find);
+    views.put("sheet", ScreenshotView::sheet);
+    views.put("survey", ScreenshotView::survey);
     views.put("export", main -> main.export().open());
     views.put("export-film", main -> main.export().openFilms());
     views.put(
@@ -121,6 +123,23 @@ final class ScreenshotView {
     workspace.playback().cueTrackProperty().set(Optional.of(new TrackId("captions-en")));
     workspace.playback().seek(Time.ofMillis(26_000));
     workspace.select(List.of(new LayerId("cue-en-5")));
+  }
+
+  /** The name titles of the film side by side, each in its frame. */
+  private static void sheet(MainWindow main) {
+    Workspace workspace = main.workspace();
+    workspace.view().sheetProperty().set(true);
+    main.sheet().ask("follows=Name title");
+    main.sheet().showInFrames(true);
+    workspace.select(List.of(new LayerId("name-dessa"), new LayerId("name-ilse")));
+  }
+
+  /** What a survey found in a messy project, with a proposal open. */
+  private static void survey(MainWindow main) {
+    Workspace workspace = main.workspace();
+    workspace.open(dynamorph.demo.AsItCame.project(), Optional.empty());
+    workspace.view().sheetProperty().set(true);
+    main.survey().open("Number");
   }
 
   /** How letters of a caption are read, while it is said. */

@@ -1,6 +1,7 @@
 package dynamorph.cli;
 
 import dynamorph.cli.message.Messages;
+import dynamorph.demo.AsItCame;
 import dynamorph.demo.LongHour;
 import dynamorph.formats.project.ProjectFile;
 import java.io.IOException;
@@ -20,6 +21,9 @@ final class DemoCommand implements Callable<Integer> {
       description = "${bundle:demo-command.saves-the-demo-project}")
   private Path output;
 
+  @Option(names = "--messy", description = "${bundle:demo-command.the-messy-project}")
+  private boolean messy;
+
   @Option(
       names = "--screenshot",
       paramLabel = "FILE",
@@ -37,7 +41,7 @@ final class DemoCommand implements Callable<Integer> {
     if (output == null) {
       throw new IllegalArgumentException(Messages.of("demo-command.the-window-is-opened-by-the"));
     }
-    ProjectFile.write(LongHour.project(), output);
+    ProjectFile.write(messy ? AsItCame.project() : LongHour.project(), output);
     return 0;
   }
 }

@@ -54,6 +54,7 @@ public final class Dynamorph implements Runnable {
     commands.put("titles", TitlesCommand::new);
     commands.put("check", CheckCommand::new);
     commands.put("survey", SurveyCommand::new);
+    commands.put("words", WordsCommand::new);
     commands.put("typeset", TypesetCommand::new);
     commands.put("specimen", SpecimenCommand::new);
     commands.put("fonts", FontsCommand::new);

@@ -30,7 +30,6 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -108,7 +107,7 @@ final class SurveyCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Severity least = severity();
-    Set<Rule> fixed = fixed();
+    Set<String> fixed = Set.copyOf(fixes);
     boolean mends = adopt || !fixed.isEmpty();
     if (mends != (output != null)) {
       throw new IllegalArgumentException(Messages.of("survey-command.mending-needs-an-output"));
@@ -126,6 +125,7 @@ final class SurveyCommand implements Callable<Integer> {
       Project project = ProjectFile.read(file);
       try (Surveyor surveyor = new Surveyor(project, rules, tolerance)) {
         SurveyReport report = surveyor.of(project);
+        checkFixes(report.rules());
         if (mends) {
           Project mended = mended(report, fixed);
           ProjectFile.write(mended, output, Optional.of(file));
@@ -162,22 +162,22 @@ final class SurveyCommand implements Callable<Integer> {
             () -> new IllegalArgumentException(Messages.of("survey-command.no-severity", failOn)));
   }
 
-  private Set<Rule> fixed() {
-    Set<Rule> rules = new LinkedHashSet<>();
+  private void checkFixes(RuleSet rules) {
     for (String id : fixes) {
-      rules.add(
-          Rule.of(id)
-              .orElseThrow(() ->
-                  new IllegalArgumentException(Messages.of("survey-command.no-such-rule", id))));
+      boolean known =
+          Rule.of(id).isPresent() || rules.house().stream().anyMatch(rule -> rule.id().equals(id));
+      if (!known) {
+        throw new IllegalArgumentException(Messages.of("survey-command.no-such-rule", id));
+      }
     }
-    return rules;
   }
 
   /** With the remedies of some rules, then with the styles that hide. */
-  private Project mended(SurveyReport report, Set<Rule> fixed) {
+  private Project mended(SurveyReport report, Set<String> fixed) {
     Project project = report.project();
     for (Finding finding : report.findings()) {
-      if (fixed.contains(finding.rule()) && finding.remedy().isPresent()) {
+      String id = finding.house().isEmpty() ? finding.rule().id() : finding.house();
+      if (fixed.contains(id) && finding.remedy().isPresent()) {
         project = finding.remedy().get().edit().applyTo(project);
       }
     }

@@ -35,6 +35,28 @@ public enum FileQuestion {
       Messages.of("file-question.save-styles-as-a-kit"),
       Way.SAVE,
       kind(Messages.of("file-question.kits"), KitFile.ENDING)),
+  RULES(
+      Messages.of("file-question.import-rules"),
+      Way.OPEN,
+      kind(Messages.of("file-question.rule-sets"), ".json")),
+  SAVED_RULES(
+      Messages.of("file-question.export-rules"),
+      Way.SAVE,
+      kind(Messages.of("file-question.rule-sets"), ".json")),
+  SURVEY_REPORT(
+      Messages.of("file-question.save-the-report"),
+      Way.SAVE,
+      kind(Messages.of("file-question.pages"), ".html"),
+      kind("JSON", ".json"),
+      kind("SARIF", ".sarif")),
+  WORDS(
+      Messages.of("file-question.import-words"),
+      Way.OPEN,
+      kind(Messages.of("file-question.tables"), ".csv", ".tsv")),
+  SAVED_WORDS(
+      Messages.of("file-question.export-words"),
+      Way.SAVE,
+      kind(Messages.of("file-question.tables"), ".csv")),
   CAPTIONS(
       Messages.of("file-question.import-captions"),
       Way.OPEN,

@@ -16,19 +16,30 @@ public final class SideTabs extends VBox {
   private final ToggleButton properties =
       tab(Messages.of("side-tabs.properties"), "tab-properties");
   private final ToggleButton cues = tab(Messages.of("side-tabs.cues"), "tab-cues");
-  private final HBox bar = new HBox(6, properties, cues);
+  private final ToggleButton survey = tab(Messages.of("side-tabs.survey"), "tab-survey");
+  private final HBox bar = new HBox(6, properties, cues, survey);
   private final Region look;
   private final Region list;
 
-  public SideTabs(Workspace workspace, Region look, Region list) {
+  private final Region found;
+  private boolean offersSurvey;
+
+  /**
+   * @param look what the selection looks like
+   * @param list the cues of a film
+   * @param found what a survey found
+   */
+  public SideTabs(Workspace workspace, Region look, Region list, Region found) {
     this.workspace = workspace;
     this.look = look;
     this.list = list;
+    this.found = found;
     getStyleClass().add("side-tabs");
     bar.getStyleClass().add("side-tab-bar");
     ToggleGroup group = new ToggleGroup();
     properties.setToggleGroup(group);
     cues.setToggleGroup(group);
+    survey.setToggleGroup(group);
     properties.setSelected(true);
     group
         .selectedToggleProperty()
@@ -38,11 +49,20 @@ public final class SideTabs extends VBox {
           }
           update();
         });
-    StackPane under = new StackPane(look, list);
+    StackPane under = new StackPane(look, list, found);
     VBox.setVgrow(under, Priority.ALWAYS);
     under.setMinHeight(0);
     getChildren().addAll(bar, under);
     workspace.playback().filmProperty().addListener((_, _, _) -> update());
+    workspace
+        .view()
+        .sheetProperty()
+        .addListener((_, _, open) -> {
+          if (open) {
+            survey.setSelected(true);
+          }
+          update();
+        });
     workspace
         .playback()
         .cueTrackProperty()
@@ -67,6 +87,13 @@ public final class SideTabs extends VBox {
     return button;
   }
 
+  /** Shows what a survey of the project found. */
+  public void showSurvey() {
+    offersSurvey = true;
+    survey.setSelected(true);
+    update();
+  }
+
   private void update() {
     boolean film =
         workspace
@@ -74,10 +101,20 @@ public final class SideTabs extends VBox {
             .board()
             .filter(board -> board.timeline().orElseThrow().captions().findAny().isPresent())
             .isPresent();
-    bar.setVisible(workspace.playback().isOpen() && film);
+    boolean sheet = workspace.view().sheetProperty().get();
+    boolean captions = workspace.playback().isOpen() && film && !sheet;
+    // who has once asked for a survey is offered it everywhere
+    offersSurvey |= sheet;
+    cues.setVisible(captions);
+    cues.setManaged(captions);
+    survey.setVisible(offersSurvey);
+    survey.setManaged(offersSurvey);
+    bar.setVisible(captions || offersSurvey);
     bar.setManaged(bar.isVisible());
-    boolean listed = bar.isVisible() && cues.isSelected();
+    boolean listed = captions && cues.isSelected();
+    boolean surveyed = offersSurvey && survey.isSelected();
     list.setVisible(listed);
-    look.setVisible(!listed);
+    workspace.view().surveyProperty().set(surveyed);
+    look.setVisible(!listed && !surveyed);
   }
 }

@@ -12,6 +12,8 @@ public final class ViewSettings {
   private final BooleanProperty typographicQuotes = new SimpleBooleanProperty(true);
   private final BooleanProperty finishPresets = new SimpleBooleanProperty();
   private final BooleanProperty reach = new SimpleBooleanProperty();
+  private final BooleanProperty sheet = new SimpleBooleanProperty();
+  private final BooleanProperty survey = new SimpleBooleanProperty();
 
   /** Whether spaces, tabs and paragraph ends show in what is selected. */
   public BooleanProperty hiddenCharactersProperty() {
@@ -46,5 +48,15 @@ public final class ViewSettings {
   /** Whether everything that a style or a change reaches is shown at large. */
   public BooleanProperty reachProperty() {
     return reach;
+  }
+
+  /** Whether all texts are listed side by side instead of artboards or a film. */
+  public BooleanProperty sheetProperty() {
+    return sheet;
+  }
+
+  /** Whether what a survey found is listed at the right. */
+  public BooleanProperty surveyProperty() {
+    return survey;
   }
 }

@@ -62,6 +62,14 @@ public final class Workspace {
     // whose gradient it was is not shown any more
     attempts.onChange(now -> now.desk().isPresent(), _ -> gradientInHand.set(Optional.empty()));
     playback.filmProperty().addListener((_, before, now) -> changeView(before, now));
+    view.sheetProperty()
+        .addListener((_, _, open) -> {
+          Optional<ArtboardId> now = playback.filmProperty().get();
+          if (!open && !selection.get().isEmpty() && !isSeen(selection.get(), now)) {
+            // a sheet has texts of everywhere
+            selection.set(leftSelections.getOrDefault(now, Selection.NONE).within(project()));
+          }
+        });
     selection.addListener((_, before, now) -> {
       if (!before.layers().equals(now.layers())) {
         soloCoat.set(Optional.empty());

@@ -80,31 +80,44 @@ public final class HeadBar extends HBox {
   private Node views() {
     ToggleButton artboards = view(Messages.of("head-bar.artboards"), "view-artboards");
     ToggleButton timeline = view(Messages.of("head-bar.timeline"), "view-timeline");
+    ToggleButton sheet = view(Messages.of("head-bar.sheet"), "view-sheet");
     artboards.setOnAction(_ -> {
+      workspace.view().sheetProperty().set(false);
       workspace.playback().close();
-      show(artboards, timeline);
+      show(artboards, timeline, sheet);
+    });
+    sheet.setOnAction(_ -> {
+      workspace.view().sheetProperty().set(true);
+      show(artboards, timeline, sheet);
     });
     timeline.setOnAction(_ -> {
+      workspace.view().sheetProperty().set(false);
       if (workspace.project().films().findAny().isPresent()) {
         workspace.playback().open();
       } else {
         actions.get("film.new").run();
       }
-      show(artboards, timeline);
+      show(artboards, timeline, sheet);
     });
-    workspace.playback().filmProperty().addListener((_, _, _) -> show(artboards, timeline));
-    show(artboards, timeline);
-    HBox bar = new HBox(artboards, timeline);
+    workspace.playback().filmProperty().addListener((_, _, _) -> show(artboards, timeline, sheet));
+    workspace
+        .view()
+        .sheetProperty()
+        .addListener((_, _, _) -> show(artboards, timeline, sheet));
+    show(artboards, timeline, sheet);
+    HBox bar = new HBox(artboards, timeline, sheet);
     bar.getStyleClass().add("views");
     bar.setMaxHeight(Region.USE_PREF_SIZE);
     bar.setMinWidth(Region.USE_PREF_SIZE);
     return bar;
   }
 
-  private void show(ToggleButton artboards, ToggleButton timeline) {
+  private void show(ToggleButton artboards, ToggleButton timeline, ToggleButton sheet) {
+    boolean listed = workspace.view().sheetProperty().get();
     boolean film = workspace.playback().isOpen();
-    artboards.setSelected(!film);
-    timeline.setSelected(film);
+    artboards.setSelected(!film && !listed);
+    timeline.setSelected(film && !listed);
+    sheet.setSelected(listed);
   }
 
   private static ToggleButton view(String label, String id) {

@@ -31,6 +31,7 @@ final class Names {
   static final String LIMITS = "limits";
   static final String QUERY = "query";
   static final String MESSAGE = "message";
+  static final String MENDING = "mending";
   static final String IGNORED = "ignored";
   static final String MARK = "mark";
   static final String FILE_FORMAT = "format";

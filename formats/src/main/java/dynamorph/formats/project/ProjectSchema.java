@@ -84,6 +84,7 @@ public final class ProjectSchema {
             Names.SURVEY, RuleSetSchema.settings(),
             Names.ARTBOARDS, list(text())),
         List.of(Names.NAME, Names.LANGUAGE, Names.PALETTE, Names.ARTBOARDS));
+    schema.putObject("$defs").set("properties", properties());
     return schema;
   }
 
@@ -311,7 +312,7 @@ public final class ProjectSchema {
   }
 
   /** The sparse set of values, from the registry. */
-  private static ObjectNode properties() {
+  static ObjectNode properties() {
     ObjectNode schema = NODES.objectNode().put("type", "object").put("additionalProperties", false);
     ObjectNode plain = schema.putObject("properties");
     ObjectNode patterns = schema.putObject("patternProperties");
@@ -359,7 +360,7 @@ public final class ProjectSchema {
     required.forEach(names::add);
   }
 
-  private static ObjectNode reference() {
+  static ObjectNode reference() {
     return NODES.objectNode().put("$ref", "#/$defs/properties");
   }
 

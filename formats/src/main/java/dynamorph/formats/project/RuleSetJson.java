@@ -1,6 +1,9 @@
 package dynamorph.formats.project;
 
 import dynamorph.formats.message.Messages;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.LayerQuery;
 import dynamorph.model.survey.rule.HouseRule;
 import dynamorph.model.survey.rule.Ignored;
@@ -57,12 +60,16 @@ final class RuleSetJson {
     if (!rules.house().isEmpty()) {
       ArrayNode house = node.putArray(Names.HOUSE_RULES);
       for (HouseRule rule : rules.house()) {
-        house
-            .addObject()
-            .put(Names.ID, rule.id())
-            .put(Names.QUERY, rule.query())
-            .put(Names.MESSAGE, rule.message())
-            .put(Names.SEVERITY, rule.severity().id());
+        ObjectNode one =
+            house
+                .addObject()
+                .put(Names.ID, rule.id())
+                .put(Names.QUERY, rule.query())
+                .put(Names.MESSAGE, rule.message())
+                .put(Names.SEVERITY, rule.severity().id());
+        if (!rule.mending().isEmpty()) {
+          one.set(Names.MENDING, PropertyJson.write(rule.mending()));
+        }
       }
     }
     return node;
@@ -138,8 +145,24 @@ final class RuleSetJson {
                     Messages.of("rule-set-json.no-such-severity", cursor.text()))));
   }
 
+  private static PropertySet values(JsonCursor cursor) {
+    PropertySet values = PropertySet.EMPTY;
+    for (Map.Entry<String, JsonCursor> entry : cursor.fields()) {
+      values = with(values, entry.getKey(), entry.getValue());
+    }
+    return values;
+  }
+
+  private static PropertySet with(PropertySet values, String path, JsonCursor cursor) {
+    return cursor.checked(() -> decoded(values, Properties.key(path), cursor.scalar()));
+  }
+
+  private static <T> PropertySet decoded(PropertySet values, PropertyKey<T> key, Object plain) {
+    return values.with(key, key.property().type().decode(plain));
+  }
+
   private static HouseRule house(JsonCursor cursor) {
-    cursor.only(Names.ID, Names.QUERY, Names.MESSAGE, Names.SEVERITY);
+    cursor.only(Names.ID, Names.QUERY, Names.MESSAGE, Names.SEVERITY, Names.MENDING);
     JsonCursor query = cursor.field(Names.QUERY);
     query.checked(() -> LayerQuery.parse(query.text()));
     return cursor.checked(() ->
@@ -147,6 +170,7 @@ final class RuleSetJson {
             cursor.field(Names.ID).text(),
             query.text(),
             cursor.field(Names.MESSAGE).text(),
-            cursor.find(Names.SEVERITY).map(RuleSetJson::severity).orElse(Severity.ERROR)));
+            cursor.find(Names.SEVERITY).map(RuleSetJson::severity).orElse(Severity.ERROR),
+            cursor.find(Names.MENDING).map(RuleSetJson::values).orElse(PropertySet.EMPTY)));
   }
 }

@@ -34,7 +34,10 @@ final class RuleSetSchema {
 
   /** A rule set in a file of its own. */
   static ObjectNode document() {
-    return rules(ProjectSchema.document("What a survey looks for, for a house or a client."));
+    ObjectNode schema =
+        rules(ProjectSchema.document("What a survey looks for, for a house or a client."));
+    schema.putObject("$defs").set("properties", ProjectSchema.properties());
+    return schema;
   }
 
   private static ObjectNode rules(ObjectNode schema) {
@@ -52,7 +55,8 @@ final class RuleSetSchema {
             Names.ID, ProjectSchema.pattern("^[a-z0-9][a-z0-9-]*$"),
             Names.QUERY, ProjectSchema.text(),
             Names.MESSAGE, ProjectSchema.text(),
-            Names.SEVERITY, ProjectSchema.choice(severities)),
+            Names.SEVERITY, ProjectSchema.choice(severities),
+            Names.MENDING, ProjectSchema.reference()),
         List.of(Names.ID, Names.QUERY, Names.MESSAGE));
     ProjectSchema.fields(
         schema,

@@ -70,7 +70,7 @@ public final class TitleTableReader {
   }
 
   /** The delimiter that divides the first lines into most columns, the same number in each. */
-  private static char delimiter(String text) {
+  static char delimiter(String text) {
     List<String> first =
         PlainText.lines(text).stream().filter(line -> !line.isBlank()).limit(8).toList();
     char best = ',';

@@ -1,6 +1,10 @@
 package dynamorph.model.survey;
 
+import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.message.Messages;
 import dynamorph.model.reach.LayerQuery;
 import dynamorph.model.survey.rule.HouseRule;
 import dynamorph.model.survey.rule.Rule;
@@ -9,6 +13,7 @@ import dynamorph.model.survey.rule.Severity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Texts that the house's own rules choose. */
 public final class HouseFindings implements Findings {
@@ -27,9 +32,23 @@ public final class HouseFindings implements Findings {
                         rule.severity(),
                         rule.message(),
                         List.of(new Spot.InText(id)),
-                        Optional.empty())));
+                        remedy(rule, id))));
       }
     }
     return found;
+  }
+
+  private static Optional<Remedy> remedy(HouseRule rule, LayerId id) {
+    return rule.mending().isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new Remedy(
+                Messages.of(
+                    "house-findings.set",
+                    rule.mending().keys().stream()
+                        .map(key -> key.property().label())
+                        .collect(Collectors.joining(", "))),
+                SetValues.of(new Target.Layers(List.of(id)), rule.mending()),
+                true));
   }
 }

@@ -148,7 +148,7 @@ public final class SizeFindings implements Findings {
       boolean stands = true;
       for (double size : sizes.keySet()) {
         double step = Math.rint(Math.log(size / base) / Math.log(ratio));
-        double place = Math.rint(100 * base * Math.pow(ratio, step)) / 100;
+        double place = Math.round(100 * base * Math.pow(ratio, step)) / 100.0;
         double off = Math.abs(size - place) / place;
         fits &= off <= share && Math.abs(step) <= MOST_STEPS;
         stands &= off <= ON_SCALE;

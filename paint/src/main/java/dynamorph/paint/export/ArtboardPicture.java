@@ -128,8 +128,12 @@ public final class ArtboardPicture {
         canvas -> paint(canvas, board, Optional.of(board.background())));
   }
 
-  /** Paints in points of the artboard. */
-  private void paint(Canvas canvas, Scene.Board board, Optional<Rgba> ground) {
+  /**
+   * Paints in points of the artboard.
+   *
+   * @param ground what is painted all over first; nothing if empty
+   */
+  public void paint(Canvas canvas, Scene.Board board, Optional<Rgba> ground) {
     ground.ifPresent(colour -> canvas.clear(colour.argb()));
     for (PlacedLayer text : board.texts()) {
       canvas.save();

@@ -119,6 +119,25 @@ public final class CueText {
     return changed;
   }
 
+  /** The words with every line on a line of its own, as tables and fields show them. */
+  public static String inLines(Story story) {
+    return story.text().replace(BREAK, '\n');
+  }
+
+  /**
+   * Other words as tables and fields give them: where all lines of a story are parted as those of a
+   * cue are, new ones are too; else they are paragraphs.
+   *
+   * @param lines with line feeds between them
+   */
+  public static Story retoldInLines(Story story, String lines) {
+    String text = lines.replace("\r\n", "\n").replace('\r', '\n');
+    boolean cue = story.paragraphs().size() == 1 && story.text().indexOf(BREAK) >= 0;
+    return text.equals(inLines(story))
+        ? story
+        : retold(story, cue ? text.replace('\n', BREAK) : text);
+  }
+
   /** Only what differs is replaced: scripts without spaces have very long words. */
   private static Story swapped(Story story, TextRange range, String words) {
     String was = story.text(range);

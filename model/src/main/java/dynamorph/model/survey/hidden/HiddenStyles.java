@@ -97,7 +97,7 @@ public final class HiddenStyles {
     for (Cluster cluster : LookClusters.of(pieces, cascade::colour, tolerance)) {
       if (cluster.pieces().size() < fewest) {
         single.addAll(cluster.pieces());
-      } else if (saysSomething(cluster)) {
+      } else if (saysSomething(cluster, tolerance)) {
         large.add(cluster);
       }
     }
@@ -116,10 +116,22 @@ public final class HiddenStyles {
   }
 
   /** What looks like the base style has its style already. */
-  private boolean saysSomething(Cluster cluster) {
-    return cluster.level() == StyleLevel.CHARACTER
-        || cluster.followed().isEmpty() && basesOf(cluster).stream().anyMatch(Optional::isEmpty)
+  private boolean saysSomething(Cluster cluster, Tolerance tolerance) {
+    if (cluster.level() == StyleLevel.CHARACTER) {
+      return true;
+    }
+    if (!cluster.followed().isEmpty()) {
+      return isBeyondFollowed(cluster, tolerance);
+    }
+    return basesOf(cluster).stream().anyMatch(Optional::isEmpty)
         || !differing(cluster, List.of()).isEmpty();
+  }
+
+  /** What differs from its style by no more than the tolerance is that style, and no other. */
+  private boolean isBeyondFollowed(Cluster cluster, Tolerance tolerance) {
+    PropertySet followed = cascade.values(project.styles().get(cluster.followed().getLast()));
+    PropertySet same = followed.where(cluster.centre()::has);
+    return !LookSpace.beyond(cluster.centre(), same, cascade::colour, tolerance).isEmpty();
   }
 
   // --- outliers -------------------------------------------------------------------------------

@@ -23,7 +23,10 @@ import java.util.stream.Collectors;
 /** Names styles by what they are: what part they play beside the others, then how they differ. */
 final class StyleWords {
   /** From this many letters on a text is read, and not glanced at. */
-  private static final double LONG = 120;
+  private static final double LONG = 80;
+
+  /** Up to so many letters, of which some are digits, are a number. */
+  private static final double SHORT = 8;
 
   /** Larger than the body by this factor, few words are a heading; by the second, a title. */
   private static final double HEADING = 1.25;
@@ -119,9 +122,26 @@ final class StyleWords {
                     : Messages.of("style-words.marked-words");
   }
 
+  /** Whether most of its pieces have a digit in them. */
+  private boolean isNumbered(Cluster cluster) {
+    long numbered =
+        cluster.pieces().stream()
+            .filter(piece -> words(piece).chars().anyMatch(Character::isDigit))
+            .count();
+    return 2 * numbered > cluster.pieces().size();
+  }
+
+  private String words(TextPiece piece) {
+    Layer layer = layers.get(piece.member().layer());
+    return layer == null ? "" : layer.story().text(piece.member().range());
+  }
+
   private String role(Cluster cluster) {
     double letters = cluster.pieces().stream().mapToInt(TextPiece::letters).average().orElse(0);
     double size = size(cluster.centre());
+    if (letters <= SHORT && isNumbered(cluster)) {
+      return Messages.of("style-words.number");
+    }
     if (letters >= LONG) {
       return Messages.of("style-words.body");
     }

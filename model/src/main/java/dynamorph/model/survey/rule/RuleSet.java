@@ -1,6 +1,7 @@
 package dynamorph.model.survey.rule;
 
 import dynamorph.model.message.Messages;
+import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -49,9 +50,9 @@ public record RuleSet(String name, Map<Rule, RuleSetting> settings, List<HouseRu
               "rule-set.a-limit-is-out-of-range",
               rule.id(),
               id,
-              limit.least(),
-              limit.most(),
-              value));
+              Numbers.format(limit.least()),
+              Numbers.format(limit.most()),
+              Numbers.format(value)));
     }
   }
 

@@ -1,0 +1,81 @@
+package dynamorph.app.sheet;
+
+import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
+import dynamorph.app.message.Messages;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.sheet.Sheet;
+import java.util.List;
+import java.util.Set;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+
+/** What is selected in a sheet, and what is mostly done with it. */
+final class SheetFoot extends HBox {
+  private final Workspace workspace;
+  private final SheetPane pane;
+  private final Label chosen = new Label();
+  private final Label count = new Label();
+  private final Button drop = new Button(Messages.of("reach-view.drop-local-changes"));
+  private final Button save = new Button(Messages.of("sheet.save-into-style"));
+  private final Button keep = new Button(Messages.of("styles-column.keep-this-look"));
+  private final Button show = new Button(Messages.of("sheet.show-where-it-stands"));
+
+  SheetFoot(Workspace workspace, SheetPane pane) {
+    super(10);
+    this.workspace = workspace;
+    this.pane = pane;
+    getStyleClass().add("sheet-foot");
+    setAlignment(Pos.CENTER_LEFT);
+    chosen.getStyleClass().add("section-title");
+    chosen.setMinWidth(Region.USE_PREF_SIZE);
+    count.getStyleClass().add("quiet");
+    drop.setId("sheet-drop");
+    drop.setOnAction(_ -> workspace.deviations().drop());
+    save.setOnAction(_ -> workspace.deviations().saveIntoStyle());
+    keep.setOnAction(_ -> workspace.attempts().openKeeping());
+    show.setOnAction(_ -> pane.goTo(workspace.selection().layers().getFirst()));
+    show.setId("sheet-go");
+    Tips.on(show, Messages.of("sheet.show-where-it-stands-enter"));
+    for (Button button : List.of(show, drop, save, keep)) {
+      button.setMinWidth(USE_PREF_SIZE);
+    }
+    count.setMinWidth(0);
+    getChildren().addAll(chosen, show, drop, save, keep, Controls.gap(), count);
+    workspace.selectionProperty().addListener((_, _, _) -> update());
+    pane.visibleProperty().addListener((_, _, _) -> update());
+    workspace.historyProperty().addListener((_, _, _) -> update());
+    update();
+  }
+
+  void update() {
+    Set<LayerId> selected = workspace.selection().layers();
+    chosen.setText(
+        selected.isEmpty()
+            ? Messages.of("sheet.click-to-select")
+            : Messages.of("reach-view.selected", selected.size()));
+    boolean local =
+        selected.stream()
+            .flatMap(id -> workspace.project().layer(id).stream())
+            .anyMatch(layer -> LocalChanges.count(layer) > 0);
+    for (Button button : List.of(show, drop, save, keep)) {
+      button.setVisible(!selected.isEmpty());
+      button.setManaged(button.isVisible());
+    }
+    drop.setDisable(!local);
+    save.setDisable(!local);
+    count.setText(
+        pane.sheet()
+            .map(sheet -> Messages.of("sheet.texts-shown", sheet.texts(), shown(sheet)))
+            .orElse(""));
+  }
+
+  private static int shown(Sheet sheet) {
+    return sheet.groups().stream().mapToInt(group -> group.rows().size()).sum();
+  }
+}

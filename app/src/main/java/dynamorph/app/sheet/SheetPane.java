@@ -1,0 +1,643 @@
+package dynamorph.app.sheet;
+
+import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.field.Tips;
+import dynamorph.app.message.Messages;
+import dynamorph.app.render.PictureService;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Selection;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.edit.sheet.SetInRows;
+import dynamorph.model.edit.text.ReplaceStories;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.sheet.Column;
+import dynamorph.model.sheet.Sheet;
+import dynamorph.model.sheet.SheetRow;
+import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.caption.CueText;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SequencedSet;
+import java.util.Set;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.MenuButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/**
+ * All texts of the project side by side. What is selected here is the selection, so that everything
+ * that can be done with one can be done with hundreds.
+ */
+public final class SheetPane extends VBox implements AutoCloseable {
+  private final Workspace workspace;
+  private final StageView stage;
+  private final SheetWatch watch;
+  private final SheetLayout look = new SheetLayout();
+  private final SheetPictures pictures;
+  private final SheetHead head;
+  private final ListView<SheetItem> list = new ListView<>();
+  private final Label empty = new Label();
+  private final Set<ItemCell> cells = new LinkedHashSet<>();
+  private final Set<String> folded = new HashSet<>();
+  private final SheetFoot foot;
+  private final SheetClipboard clipboard;
+  private Optional<LayerId> anchor = Optional.empty();
+  private Optional<Place> editing = Optional.empty();
+
+  /** A cell that is edited. */
+  private record Place(LayerId layer, Column column) {}
+
+  /**
+   * @param words what is done with the words of all texts
+   */
+  public SheetPane(
+      Workspace workspace,
+      StageView stage,
+      Supplier<Studio> studio,
+      PictureService pictureService,
+      MenuButton words) {
+    this.workspace = workspace;
+    this.stage = stage;
+    this.watch = new SheetWatch(workspace);
+    this.clipboard = new SheetClipboard(workspace);
+    this.pictures =
+        new SheetPictures(studio, pictureService, workspace.footageOfChecks());
+    this.head = new SheetHead(watch, look, words);
+    getStyleClass().add("sheet-pane");
+    setId("sheet");
+    list.setId("sheet-list");
+    list.getStyleClass().add("sheet-list");
+    list.setCellFactory(_ -> {
+      ItemCell cell = new ItemCell();
+      cells.add(cell);
+      return cell;
+    });
+    empty.setWrapText(true);
+    empty.getStyleClass().add("quiet");
+    list.setPlaceholder(empty);
+    list.setSelectionModel(new NoListSelection<>());
+    VBox.setVgrow(list, Priority.ALWAYS);
+    this.foot = new SheetFoot(workspace, this);
+    getChildren().addAll(head, new ColumnHeads(watch, look), list, foot);
+    watch.sheetProperty().addListener((_, _, _) -> update());
+    look.inFramesProperty().addListener((_, _, _) -> update());
+    look.pictureWidthProperty().addListener((_, _, _) -> anew());
+    look.columns()
+        .addListener((javafx.collections.ListChangeListener<Column>) _ -> anew());
+    look.roomProperty().bind(list.widthProperty());
+    list.widthProperty().addListener((_, _, _) -> anew());
+    setMinSize(0, 0);
+    stage.frameProperty().addListener((_, _, _) -> showAll());
+    workspace.selectionProperty().addListener((_, _, now) -> selected(now));
+    list.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    visibleProperty()
+        .addListener((_, _, open) -> {
+          if (open) {
+            list.requestFocus();
+          }
+        });
+    update();
+  }
+
+  /** Whether everything that is shown is up to date. */
+  public boolean isIdle() {
+    return watch.isIdle();
+  }
+
+  @Override
+  public void close() {
+    watch.close();
+  }
+
+  /** Puts the caret where texts are looked for. */
+  public void find() {
+    head.find();
+  }
+
+  /** Shows texts where they stand, or as rows. */
+  public void showInFrames(boolean framed) {
+    look.inFramesProperty().set(framed);
+  }
+
+  /** Asks for texts in the language that chooses them. */
+  public void ask(String query) {
+    head.ask(query);
+  }
+
+  SheetLayout look() {
+    return look;
+  }
+
+  SheetPictures pictures() {
+    return pictures;
+  }
+
+  Optional<Sheet> sheet() {
+    return watch.sheetProperty().get();
+  }
+
+  Optional<Scene> scene() {
+    return stage.whole();
+  }
+
+  Optional<Scene.Found> found(LayerId id) {
+    return stage.whole().flatMap(scene -> scene.find(id));
+  }
+
+  boolean isSelected(LayerId id) {
+    return workspace.selection().contains(id);
+  }
+
+  /** Whether a text is what is asked for; all are if nothing is. */
+  boolean isMarked(LayerId id) {
+    boolean asked = !watch.orderProperty().get().query().isBlank();
+    return !asked
+        || sheet().filter(sheet -> sheet.wrong().isPresent() || sheet.matching().contains(id)).isPresent();
+  }
+
+  boolean isEditing(LayerId id, Column column) {
+    return editing.filter(new Place(id, column)::equals).isPresent();
+  }
+
+  /** The texts that are listed, in order, without those of groups that are folded. */
+  List<SheetRow> listed() {
+    return sheet().stream()
+        .flatMap(sheet -> sheet.groups().stream())
+        .filter(group -> !folded.contains(group.title()))
+        .flatMap(group -> group.rows().stream())
+        .toList();
+  }
+
+  // --- the list -------------------------------------------------------------------------------
+
+  private void anew() {
+    list.refresh();
+    update();
+  }
+
+  private void update() {
+    List<SheetItem> items = new ArrayList<>();
+    Optional<Sheet> sheet = sheet();
+    sheet.ifPresent(shown -> {
+      for (Sheet.Group group : shown.groups()) {
+        boolean closed = folded.contains(group.title());
+        if (!group.title().isEmpty()) {
+          items.add(new SheetItem.Heading(group, closed));
+        }
+        if (!closed) {
+          add(items, group.rows());
+        }
+      }
+    });
+    empty.setText(
+        sheet.isEmpty()
+            ? Messages.of("sheet.is-being-listed")
+            : sheet.get().texts() == 0
+                ? Messages.of("sheet.there-is-no-text-yet")
+                : Messages.of("sheet.no-text-is-so"));
+    replace(items);
+    showAll();
+    foot.update();
+  }
+
+  private void add(List<SheetItem> items, List<SheetRow> rows) {
+    if (!look.inFramesProperty().get()) {
+      rows.forEach(row -> items.add(new SheetItem.Line(row)));
+      return;
+    }
+    int across = look.across();
+    for (int from = 0; from < rows.size(); from += across) {
+      items.add(
+          new SheetItem.Strip(
+              List.copyOf(rows.subList(from, Math.min(from + across, rows.size())))));
+    }
+  }
+
+  /** Only what differs is replaced, so that the list stays where it is. */
+  private void replace(List<SheetItem> items) {
+    if (list.getItems().size() != items.size()) {
+      list.getItems().setAll(items);
+      return;
+    }
+    for (int index = 0; index < items.size(); index++) {
+      if (!isSame(list.getItems().get(index), items.get(index))) {
+        list.getItems().set(index, items.get(index));
+      }
+    }
+  }
+
+  /** Texts are compared by identity, as a whole project is compared. */
+  private static boolean isSame(SheetItem one, SheetItem other) {
+    return switch (one) {
+      case SheetItem.Line(SheetRow row) ->
+          other instanceof SheetItem.Line(SheetRow now)
+              && row.layer() == now.layer()
+              && row.board().name().equals(now.board().name());
+      case SheetItem.Strip _, SheetItem.Heading _ -> false;
+    };
+  }
+
+  private void showAll() {
+    if (isVisible() && editing.isEmpty()) {
+      cells.forEach(ItemCell::show);
+    }
+  }
+
+  private final class ItemCell extends ListCell<SheetItem> {
+    private final RowCell line = new RowCell(SheetPane.this);
+    private final HBox strip = new HBox(SheetLayout.CARD_GAP);
+
+    ItemCell() {
+      addEventHandler(MouseEvent.MOUSE_PRESSED, SheetPane.this::pressed);
+      setPrefWidth(0);
+    }
+
+    @Override
+    protected void updateItem(SheetItem item, boolean none) {
+      super.updateItem(item, none);
+      show();
+    }
+
+    void show() {
+      SheetItem item = isEmpty() ? null : getItem();
+      Optional<Sheet> sheet = sheet();
+      if (item == null || sheet.isEmpty()) {
+        setGraphic(null);
+        return;
+      }
+      switch (item) {
+        case SheetItem.Heading heading -> setGraphic(heading(heading));
+        case SheetItem.Line(SheetRow row) -> {
+          line.show(row, sheet.get());
+          setGraphic(line);
+        }
+        case SheetItem.Strip(List<SheetRow> rows) -> {
+          strip.getChildren().clear();
+          rows.forEach(row -> strip.getChildren().add(new FrameCard(SheetPane.this, row, sheet.get())));
+          setGraphic(strip);
+        }
+      }
+    }
+
+    void mark() {
+      line.mark();
+      for (Node node : strip.getChildren()) {
+        if (node instanceof FrameCard card) {
+          card.mark();
+        }
+      }
+    }
+  }
+
+  private Node heading(SheetItem.Heading heading) {
+    Sheet.Group group = heading.group();
+    Button fold = new Button((heading.folded() ? "\u203a  " : "\u2304  ") + group.title());
+    fold.getStyleClass().add("sheet-group");
+    fold.setOnAction(_ -> {
+      if (!folded.remove(group.title())) {
+        folded.add(group.title());
+      }
+      update();
+    });
+    Button count = new Button(Messages.of("count.text", group.rows().size()));
+    count.getStyleClass().add("sheet-link");
+    Tips.on(count, Messages.of("sheet.selects-the-group"));
+    count.setOnAction(_ -> workspace.select(group.rows().stream().map(SheetRow::id).toList()));
+    HBox line = new HBox(10, fold, count);
+    if (group.local() > 0) {
+      Label local = new Label(Messages.of("sheet.with-local-changes", group.local()));
+      local.getStyleClass().add("local-text");
+      line.getChildren().add(local);
+    }
+    line.setAlignment(Pos.CENTER_LEFT);
+    line.getStyleClass().add("sheet-heading");
+    return line;
+  }
+
+  // --- selecting ------------------------------------------------------------------------------
+
+  private void pressed(MouseEvent event) {
+    Optional<SheetRow> row = rowAt(event.getTarget());
+    if (row.isEmpty() || event.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    LayerId id = row.get().id();
+    list.requestFocus();
+    if (event.getClickCount() == 2 && !event.isShiftDown() && !event.isShortcutDown()) {
+      columnAt(event.getTarget())
+          .filter(SheetPane::isEdited)
+          .ifPresentOrElse(column -> edit(id, column), () -> goTo(id));
+      event.consume();
+      return;
+    }
+    if (event.isShiftDown() && anchor.isPresent()) {
+      workspace.select(between(anchor.get(), id));
+    } else if (event.isShortcutDown()) {
+      anchor = Optional.of(id);
+      workspace.selectionProperty().set(workspace.selection().toggled(id));
+    } else if (!(event.getClickCount() == 1 && isSelected(id) && isSeveral() && isCell(event))) {
+      anchor = Optional.of(id);
+      workspace.select(List.of(id));
+    }
+  }
+
+  /** A second click on a value must find the selection that it is meant for. */
+  private boolean isSeveral() {
+    return workspace.selection().layers().size() > 1;
+  }
+
+  private static boolean isCell(MouseEvent event) {
+    return columnAt(event.getTarget()).filter(SheetPane::isEdited).isPresent();
+  }
+
+  private static boolean isEdited(Column column) {
+    return column == Column.Fact.WORDS || column instanceof Column.Value;
+  }
+
+  private static Optional<SheetRow> rowAt(Object target) {
+    for (Node node = target instanceof Node one ? one : null; node != null; node = node.getParent()) {
+      if (node instanceof RowCell cell) {
+        return cell.row();
+      }
+      if (node instanceof FrameCard card) {
+        return Optional.of(card.row());
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Optional<Column> columnAt(Object target) {
+    for (Node node = target instanceof Node one ? one : null; node != null; node = node.getParent()) {
+      if (node.getUserData() instanceof Column column) {
+        return Optional.of(column);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private List<LayerId> between(LayerId one, LayerId other) {
+    List<LayerId> all = listed().stream().map(SheetRow::id).toList();
+    int from = all.indexOf(one);
+    int to = all.indexOf(other);
+    return from < 0 || to < 0
+        ? List.of(other)
+        : all.subList(Math.min(from, to), Math.max(from, to) + 1);
+  }
+
+  private void selected(Selection now) {
+    cells.forEach(ItemCell::mark);
+    if (isVisible() && now.layers().size() == 1) {
+      reveal(now.layers().getFirst());
+    }
+  }
+
+  /** Brings a text into sight if it is not. */
+  public void reveal(LayerId id) {
+    boolean seen =
+        cells.stream()
+            .anyMatch(cell ->
+                !cell.isEmpty()
+                    && cell.getItem() != null
+                    && has(cell.getItem(), id)
+                    && cell.getParent() != null
+                    && list.localToScene(list.getBoundsInLocal())
+                        .contains(cell.localToScene(cell.getBoundsInLocal())));
+    for (int index = 0; !seen && index < list.getItems().size(); index++) {
+      if (has(list.getItems().get(index), id)) {
+        list.scrollTo(Math.max(0, index - 1));
+        return;
+      }
+    }
+  }
+
+  private static boolean has(SheetItem item, LayerId id) {
+    return switch (item) {
+      case SheetItem.Heading _ -> false;
+      case SheetItem.Line(SheetRow row) -> row.id().equals(id);
+      case SheetItem.Strip(List<SheetRow> rows) ->
+          rows.stream().anyMatch(row -> row.id().equals(id));
+    };
+  }
+
+  /** Goes to where a text stands, on its artboard or in its film. */
+  void goTo(LayerId id) {
+    workspace.select(List.of(id));
+    workspace.view().sheetProperty().set(false);
+    stage.reveal(id);
+    stage.requestFocus();
+  }
+
+  private void key(KeyEvent event) {
+    if (editing.isPresent()) {
+      return;
+    }
+    if (event.isShortcutDown()) {
+      if (event.getCode() == KeyCode.A) {
+        workspace.select(listed().stream().map(SheetRow::id).toList());
+        event.consume();
+      } else if (event.getCode() == KeyCode.F) {
+        find();
+        event.consume();
+      } else if (event.getCode() == KeyCode.C) {
+        sheet().ifPresent(shown -> clipboard.copy(shown, chosen(), look.columns()));
+        event.consume();
+      } else if (event.getCode() == KeyCode.V) {
+        clipboard.paste(chosen(), look.columns());
+        event.consume();
+      } else if (event.getCode() == KeyCode.D) {
+        fillDown();
+        event.consume();
+      }
+      return;
+    }
+    switch (event.getCode()) {
+      case DOWN -> move(1, event);
+      case UP -> move(-1, event);
+      case RIGHT -> moveInFrames(1, event);
+      case LEFT -> moveInFrames(-1, event);
+      case ENTER -> {
+        latest().ifPresent(this::goTo);
+        event.consume();
+      }
+      case F2 -> {
+        if (!look.inFramesProperty().get()) {
+          latest().ifPresent(id -> edit(id, Column.Fact.WORDS));
+        }
+        event.consume();
+      }
+      case DELETE -> {
+        if (!workspace.selection().isEmpty()) {
+          workspace.apply(new ArrangeLayers.Delete(workspace.selection().layers()));
+        }
+        event.consume();
+      }
+      case ESCAPE -> {
+        workspace.select(List.of());
+        event.consume();
+      }
+      default -> {}
+    }
+  }
+
+  /** The selected texts in the order of the sheet. */
+  private List<SheetRow> chosen() {
+    return listed().stream().filter(row -> isSelected(row.id())).toList();
+  }
+
+  /** Gives all selected texts the values that the first of them has in the columns shown. */
+  private void fillDown() {
+    List<SheetRow> rows = chosen();
+    Optional<Sheet> shown = sheet();
+    if (rows.size() < 2 || shown.isEmpty()) {
+      workspace.tell(Notice.info(Messages.of("sheet.select-several-to-fill")));
+      return;
+    }
+    SequencedSet<LayerId> others = new LinkedHashSet<>();
+    rows.stream().skip(1).forEach(row -> others.add(row.id()));
+    List<Edit> edits = new ArrayList<>();
+    for (Column column : look.columns()) {
+      if (column instanceof Column.Value(PropertyKey<?> key)) {
+        edits.add(new SetInRows(others, key, "=" + shown.get().text(rows.getFirst(), column)));
+      }
+    }
+    String label = Messages.of("sheet.fill-down", others.size());
+    if (!edits.isEmpty() && workspace.apply(Edit.together(label, edits.toArray(Edit[]::new)))) {
+      workspace.tell(Notice.offering(label, Messages.of("common.undo"), workspace::undo));
+    }
+  }
+
+  private Optional<LayerId> latest() {
+    return workspace.selection().isEmpty()
+        ? Optional.empty()
+        : Optional.of(workspace.selection().layers().getLast());
+  }
+
+  private void moveInFrames(int by, KeyEvent event) {
+    if (look.inFramesProperty().get()) {
+      step(by, event);
+    }
+  }
+
+  private void move(int by, KeyEvent event) {
+    int across =
+        list.getItems().stream()
+            .filter(SheetItem.Strip.class::isInstance)
+            .map(SheetItem.Strip.class::cast)
+            .mapToInt(strip -> strip.rows().size())
+            .max()
+            .orElse(1);
+    step(by * across, event);
+  }
+
+  private void step(int by, KeyEvent event) {
+    List<LayerId> all = listed().stream().map(SheetRow::id).toList();
+    if (all.isEmpty()) {
+      return;
+    }
+    int at = latest().map(all::indexOf).orElse(-1);
+    LayerId next = all.get(at < 0 ? 0 : Math.clamp(at + (long) by, 0, all.size() - 1));
+    if (event.isShiftDown() && anchor.isPresent()) {
+      SequencedSet<LayerId> range = new LinkedHashSet<>(between(anchor.get(), next));
+      range.remove(next);
+      range.add(next);
+      workspace.select(range);
+    } else {
+      anchor = Optional.of(next);
+      workspace.select(List.of(next));
+    }
+    reveal(next);
+    event.consume();
+  }
+
+  // --- editing --------------------------------------------------------------------------------
+
+  /** Edits a cell where it stands; a value is for all that are selected. */
+  void edit(LayerId id, Column column) {
+    if (!look.columns().contains(column)) {
+      return;
+    }
+    if (!isSelected(id)) {
+      workspace.select(List.of(id));
+    }
+    editing = Optional.empty();
+    showAll();
+    editing = Optional.of(new Place(id, column));
+    cells.stream()
+        .filter(cell -> cell.getItem() instanceof SheetItem.Line(SheetRow row) && row.id().equals(id))
+        .forEach(ItemCell::show);
+  }
+
+  /**
+   * Ends editing.
+   *
+   * @param typed what is taken; nothing if it is given up
+   * @param next whether the words of the next text are edited then
+   */
+  void endEditing(Optional<String> typed, boolean next) {
+    Optional<Place> ended = editing;
+    if (ended.isEmpty()) {
+      return;
+    }
+    editing = Optional.empty();
+    list.requestFocus();
+    ended.ifPresent(place -> typed.ifPresent(text -> take(place, text)));
+    showAll();
+    if (next && ended.get().column() == Column.Fact.WORDS) {
+      List<LayerId> all = listed().stream().map(SheetRow::id).toList();
+      int at = all.indexOf(ended.get().layer());
+      if (at >= 0 && at + 1 < all.size()) {
+        workspace.select(List.of(all.get(at + 1)));
+      }
+    }
+  }
+
+  private void take(Place place, String typed) {
+    switch (place.column()) {
+      case Column.Fact _ ->
+          workspace
+              .project()
+              .layer(place.layer())
+              .filter(layer -> !CueText.inLines(layer.story()).equals(typed))
+              .ifPresent(layer ->
+                  workspace.apply(
+                      new ReplaceStories(
+                          Map.of(layer.id(), CueText.retoldInLines(layer.story(), typed)),
+                          Messages.of("sheet.edit"))));
+      case Column.Value(PropertyKey<?> key) -> {
+        boolean changed =
+            sheet()
+                .flatMap(sheet ->
+                    listed().stream()
+                        .filter(row -> row.id().equals(place.layer()))
+                        .findFirst()
+                        .map(row -> sheet.text(row, place.column())))
+                .filter(typed::equals)
+                .isEmpty();
+        if (changed || isSeveral()) {
+          workspace.apply(
+              new SetInRows(
+                  new LinkedHashSet<>(workspace.selection().layers()), key, typed));
+        }
+      }
+    }
+  }
+}

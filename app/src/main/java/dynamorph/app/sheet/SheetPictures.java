@@ -1,0 +1,95 @@
+package dynamorph.app.sheet;
+
+import dynamorph.app.render.PictureService;
+import dynamorph.app.render.Studio;
+import dynamorph.model.value.Rgba;
+import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.MediaSource;
+import dynamorph.paint.scene.PlacedLayer;
+import dynamorph.paint.scene.Scene;
+import dynamorph.paint.specimen.InPlace;
+import java.util.List;
+import java.util.function.Supplier;
+import javafx.scene.image.ImageView;
+
+/** Pictures of texts for a sheet: as set, or where they stand. */
+final class SheetPictures {
+  private final Supplier<Studio> studio;
+  private final PictureService pictures;
+  private final MediaSource footage;
+
+  SheetPictures(Supplier<Studio> studio, PictureService pictures, MediaSource footage) {
+    this.studio = studio;
+    this.pictures = pictures;
+    this.footage = footage;
+  }
+
+  /** What the picture of a text alone depends on. */
+  private record Alone(
+      Studio studio,
+      Object layout,
+      Object look,
+      Rgba background,
+      int width,
+      int height,
+      double scale) {}
+
+  /** What the picture of a text in its place depends on: all that stands there. */
+  private record Placed(Studio studio, List<Object> there, int width, int height, double scale) {}
+
+  /** The text as it is set. */
+  void showAlone(ImageView view, Scene.Found found, int width, int height) {
+    PlacedLayer text = found.text();
+    Studio with = studio.get();
+    double scale = scale(view);
+    Rgba background = found.board().background();
+    fit(view, width, height);
+    pictures.show(
+        view,
+        new Alone(
+            with,
+            text.layout(),
+            List.of(text.look().plate(), text.look().paragraphs()),
+            background,
+            width,
+            height,
+            scale),
+        () -> with.specimens().thumbnail(text, background, width, height, scale));
+  }
+
+  /** The text where it stands. */
+  void showInPlace(ImageView view, Scene scene, Scene.Found found, int width, int height) {
+    Studio with = studio.get();
+    double scale = scale(view);
+    fit(view, width, height);
+    List<PlacedLayer> around =
+        found.board().artboard().isFilm()
+            ? found.board().liveAt(InPlace.moment(found)).texts()
+            : found.board().texts();
+    List<Object> there =
+        java.util.stream.Stream.concat(
+                java.util.stream.Stream.<Object>of(
+                    found.text().layer().id(),
+                    found.board().artboard().timeline(),
+                    found.board().background()),
+                around.stream())
+            .toList();
+    pictures.show(
+        view,
+        new Placed(with, there, width, height, scale),
+        () ->
+            new InPlace(with.maker().painter(), FootagePainter.of(scene.project(), footage))
+                .of(found, width, height, scale));
+  }
+
+  private static void fit(ImageView view, int width, int height) {
+    view.setFitWidth(width);
+    view.setFitHeight(height);
+  }
+
+  private static double scale(ImageView view) {
+    return view.getScene() == null || view.getScene().getWindow() == null
+        ? 1
+        : view.getScene().getWindow().getOutputScaleX();
+  }
+}

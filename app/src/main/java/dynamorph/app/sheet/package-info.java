@@ -1,0 +1,2 @@
+/** All texts of the project side by side, as rows or in their frames. */
+package dynamorph.app.sheet;

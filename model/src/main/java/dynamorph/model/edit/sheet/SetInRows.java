@@ -1,0 +1,160 @@
+package dynamorph.model.edit.sheet;
+
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.cascade.DominantLook;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.EditRefused;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.message.Messages;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Leading;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.Numbers;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SequencedSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Sets a value on many texts by what was typed: the same for all, or each from its own: {@code +2},
+ * {@code -1 pt}, {@code ×1.1}, {@code /2}, {@code +10%}.
+ */
+public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String typed)
+    implements Edit {
+  /** A sign before a number makes it a step, but a number below zero is written {@code =-5}. */
+  private static final Pattern STEP =
+      Pattern.compile("\\s*([+\\-\u2212\u00d7*x/\u00f7])\\s*(\\d+(?:[.,]\\d+)?)\\s*(%|pt|em)?\\s*");
+
+  /** What a step does to a number. */
+  private record Step(char sign, double amount, boolean percent) {
+    double of(double own) {
+      double by = percent ? own * amount / 100 : amount;
+      return switch (sign) {
+        case '+' -> own + by;
+        case '-' -> own - by;
+        case '/' -> percent ? own / (amount / 100) : own / amount;
+        default -> percent ? own * amount / 100 : own * amount;
+      };
+    }
+  }
+
+  private static Optional<Step> step(String typed) {
+    Matcher matcher = STEP.matcher(typed);
+    if (!matcher.matches()) {
+      return Optional.empty();
+    }
+    char sign =
+        switch (matcher.group(1)) {
+          case "+" -> '+';
+          case "-", "\u2212" -> '-';
+          case "/", "\u00f7" -> '/';
+          default -> '*';
+        };
+    return Optional.of(
+        new Step(sign, Numbers.parse(matcher.group(2)), "%".equals(matcher.group(3))));
+  }
+
+  @Override
+  public Project applyTo(Project before) {
+    return set(before, key);
+  }
+
+  private <T> Project set(Project before, PropertyKey<T> wanted) {
+    Optional<Step> step = step(typed);
+    Map<T, List<LayerId>> byValue = new LinkedHashMap<>();
+    if (step.isEmpty()) {
+      byValue.put(parsed(wanted), new ArrayList<>(layers));
+    } else {
+      Cascade cascade = Cascade.of(before);
+      Map<LayerId, Layer> there = before.layersOf(layers);
+      for (LayerId id : layers) {
+        Layer layer = there.get(id);
+        if (layer != null && layer.isText()) {
+          T own = Coats.value(DominantLook.of(cascade, layer), wanted);
+          byValue
+              .computeIfAbsent(stepped(wanted, own, step.get()), _ -> new ArrayList<>())
+              .add(id);
+        }
+      }
+    }
+    Project project = before;
+    for (Map.Entry<T, List<LayerId>> entry : byValue.entrySet()) {
+      project =
+          SetValues.of(new Target.Layers(entry.getValue()), wanted, entry.getKey())
+              .applyTo(project);
+    }
+    return project;
+  }
+
+  private <T> T parsed(PropertyKey<T> wanted) {
+    String value = typed.strip();
+    try {
+      return wanted.property().type().parse(value.startsWith("=") ? value.substring(1) : value);
+    } catch (IllegalArgumentException wrong) {
+      throw new EditRefused(
+          Messages.of(
+              "set-in-rows.cannot-be-set",
+              wanted.property().label(),
+              typed,
+              String.valueOf(wrong.getMessage())));
+    }
+  }
+
+  @SuppressWarnings("unchecked") // a stepped value has the type of its own
+  private <T> T stepped(PropertyKey<T> wanted, T own, Step step) {
+    Object after =
+        switch (own) {
+          case Double number -> (Object) rounded(step.of(number));
+          case FontSize size -> FontSize.points(checkedSize(rounded(step.of(size.over(0)))));
+          case Length length -> new Length(rounded(step.of(length.amount())), length.unit());
+          case Leading.Absolute leading -> new Leading.Absolute(rounded(step.of(leading.points())));
+          case Leading.Relative leading ->
+              new Leading.Relative(
+                  rounded(
+                      step.percent() || "*/".indexOf(step.sign()) >= 0
+                          ? step.of(leading.share())
+                          : step.of(leading.share() * 100) / 100));
+          default ->
+              throw new EditRefused(
+                  Messages.of("set-in-rows.is-no-number", wanted.property().label(), typed));
+        };
+    try {
+      // the type knows what is out of range
+      return wanted.property().type().parse(wanted.property().type().format((T) after));
+    } catch (IllegalArgumentException wrong) {
+      throw new EditRefused(
+          Messages.of(
+              "set-in-rows.cannot-be-set",
+              wanted.property().label(),
+              typed,
+              String.valueOf(wrong.getMessage())));
+    }
+  }
+
+  private double checkedSize(double points) {
+    if (points <= 0) {
+      throw new EditRefused(Messages.of("set-in-rows.would-be-no-size", typed));
+    }
+    return points;
+  }
+
+  /** Without the dust of arithmetic. */
+  private static double rounded(double number) {
+    return Math.rint(number * 1e6) / 1e6;
+  }
+
+  @Override
+  public String label(Project before) {
+    return Messages.of("set-in-rows.set", key.property().label(), typed.strip(), layers.size());
+  }
+}

@@ -1,0 +1,277 @@
+package dynamorph.model.sheet;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.cascade.DominantLook;
+import dynamorph.model.message.Messages;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.reach.LayerQuery;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.style.Style;
+import dynamorph.model.timeline.Timeline;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.timeline.Track;
+import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Leading;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.Numbers;
+import java.text.Collator;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * All texts of a project side by side.
+ *
+ * @param matching those that the query means
+ * @param wrong why the query cannot be read; then it means nothing
+ * @param texts how many texts the project has
+ */
+public record Sheet(
+    Project project,
+    Cascade cascade,
+    List<Group> groups,
+    Set<LayerId> matching,
+    Optional<String> wrong,
+    int texts) {
+  /**
+   * Texts that stand together.
+   *
+   * @param title what they have in common; empty if there is but one group
+   * @param local how many of them have local changes
+   */
+  public record Group(String title, List<SheetRow> rows, int local) {}
+
+  /** A query has one of these; words to be found have none. */
+  private static final java.util.regex.Pattern QUERY =
+      java.util.regex.Pattern.compile("^[!(\\s]*[a-z]+\\s*(=|!=|~|!~|<|>).*");
+
+  /** Lists the texts of a project. */
+  public static Sheet of(Project project, SheetOrder order) {
+    Cascade cascade = Cascade.of(project);
+    List<SheetRow> all = new ArrayList<>();
+    for (Artboard board : project.artboards()) {
+      for (Layer layer : board.layers()) {
+        if (layer.isText()) {
+          all.add(new SheetRow(board, layer));
+        }
+      }
+    }
+    String query = order.query().strip();
+    Set<LayerId> matching = new HashSet<>();
+    Optional<String> wrong = Optional.empty();
+    try {
+      matching = query.isEmpty() ? Set.of() : matching(project, query);
+    } catch (IllegalArgumentException unreadable) {
+      wrong = Optional.of(String.valueOf(unreadable.getMessage()));
+    }
+    boolean filters = order.onlyMatching() && !query.isEmpty() && wrong.isEmpty();
+    Set<LayerId> meant = matching;
+    List<SheetRow> rows =
+        filters
+            ? all.stream()
+                .filter(row -> meant.contains(row.id()))
+                .collect(Collectors.toCollection(ArrayList::new))
+            : new ArrayList<>(all);
+    order
+        .sorted()
+        .ifPresent(column -> {
+          Comparator<SheetRow> rising = comparator(project, cascade, column, rows);
+          rows.sort(order.falling() ? rising.reversed() : rising);
+        });
+    return new Sheet(
+        project, cascade, grouped(project, cascade, order.grouping(), rows), matching, wrong, all.size());
+  }
+
+  private static Set<LayerId> matching(Project project, String query) {
+    if (QUERY.matcher(query).matches()) {
+      return new HashSet<>(LayerQuery.parse(query).in(project));
+    }
+    String words = query.toLowerCase(Locale.ROOT);
+    return project
+        .layers()
+        .filter(layer ->
+            layer.story().text().toLowerCase(Locale.ROOT).contains(words)
+                || layer.name().toLowerCase(Locale.ROOT).contains(words))
+        .map(Layer::id)
+        .collect(Collectors.toSet());
+  }
+
+  // --- groups ---------------------------------------------------------------------------------
+
+  private static List<Group> grouped(
+      Project project, Cascade cascade, Grouping grouping, List<SheetRow> rows) {
+    Function<SheetRow, String> title =
+        switch (grouping) {
+          case NONE -> _ -> "";
+          case STYLE -> row -> styles(project, row.layer());
+          case ARTBOARD -> row -> row.board().name();
+          case TRACK -> Sheet::track;
+          case LOOK -> row -> look(cascade, row.layer());
+        };
+    Map<String, List<SheetRow>> groups = new LinkedHashMap<>();
+    for (SheetRow row : rows) {
+      groups.computeIfAbsent(title.apply(row), _ -> new ArrayList<>()).add(row);
+    }
+    return groups.entrySet().stream()
+        .map(entry ->
+            new Group(
+                entry.getKey(),
+                List.copyOf(entry.getValue()),
+                (int)
+                    entry.getValue().stream()
+                        .filter(row -> LocalChanges.count(row.layer()) > 0)
+                        .count()))
+        .toList();
+  }
+
+  private static String track(SheetRow row) {
+    return row.layer()
+        .track()
+        .flatMap(id -> row.board().timeline().flatMap(line -> line.track(id)))
+        .map(Track::name)
+        .map(name -> Messages.of("sheet.in", row.board().name(), name))
+        .orElse(row.board().name());
+  }
+
+  private static String look(Cascade cascade, Layer layer) {
+    PropertySet look = DominantLook.of(cascade, layer);
+    return Messages.of(
+        "sheet.look",
+        Coats.value(look, Properties.FONT_FAMILY.key()),
+        Numbers.format(Coats.value(look, Properties.FONT_WEIGHT.key()), 0),
+        Numbers.format(Coats.value(look, Properties.SIZE.key()).over(0), 1));
+  }
+
+  /** The names of the styles that a text takes as a whole, the last added first. */
+  public static String styles(Project project, Layer layer) {
+    String names =
+        project.taken(layer).reversed().stream()
+            .flatMap(id -> project.styles().find(id).stream())
+            .map(Style::name)
+            .collect(Collectors.joining(", "));
+    return names.isEmpty() ? Messages.of("sheet.no-style") : names;
+  }
+
+  // --- cells ----------------------------------------------------------------------------------
+
+  /** What stands in a cell. */
+  public String text(SheetRow row, Column column) {
+    return switch (column) {
+      case Column.Fact fact -> text(row, fact);
+      case Column.Value(PropertyKey<?> key) -> value(row, key);
+    };
+  }
+
+  private String text(SheetRow row, Column.Fact fact) {
+    return switch (fact) {
+      case WORDS -> row.layer().story().text();
+      case PLACE -> track(row);
+      case TIME -> time(row);
+      case STYLES -> styles(project, row.layer());
+      case LOCAL -> {
+        int count = LocalChanges.count(row.layer());
+        yield count == 0 ? "" : String.valueOf(count);
+      }
+    };
+  }
+
+  private static String time(SheetRow row) {
+    Optional<Timeline> line = row.board().timeline();
+    return row.layer()
+        .timing()
+        .flatMap(own -> line.map(timeline -> timeline.codeAt(own.in())))
+        .orElse("");
+  }
+
+  /** A value as files and fields write it. */
+  private <T> String value(SheetRow row, PropertyKey<T> key) {
+    T value = Coats.value(DominantLook.of(cascade, row.layer()), key);
+    return key.property().type().format(value);
+  }
+
+  /** Whether letters of a text have different values for a key. */
+  public boolean isMixed(SheetRow row, PropertyKey<?> key) {
+    Layer layer = row.layer();
+    if (layer.story().paragraphs().size() == 1
+        && layer.story().paragraphs().getFirst().spans().size() == 1) {
+      return false;
+    }
+    return layer.story().paragraphs().stream()
+            .filter(paragraph -> !paragraph.text().isBlank())
+            .flatMap(paragraph ->
+                paragraph.spans().stream()
+                    .map(span -> cascade.values(layer, paragraph, span).get(key)))
+            .distinct()
+            .count()
+        > 1;
+  }
+
+  // --- order ----------------------------------------------------------------------------------
+
+  private static Comparator<SheetRow> comparator(
+      Project project, Cascade cascade, Column column, List<SheetRow> rows) {
+    return switch (column) {
+      case Column.Fact fact ->
+          switch (fact) {
+            case LOCAL -> Comparator.comparingInt(row -> LocalChanges.count(row.layer()));
+            case TIME ->
+                Comparator.comparingLong(row ->
+                    row.layer().timing().map(Timing::in).map(in -> in.ticks()).orElse(-1L));
+            case WORDS -> byWords(rows, row -> row.layer().story().text());
+            case PLACE -> byWords(rows, Sheet::track);
+            case STYLES -> byWords(rows, row -> styles(project, row.layer()));
+          };
+      case Column.Value(PropertyKey<?> key) -> byValue(cascade, key, rows);
+    };
+  }
+
+  /** Words are read once, as comparing them by the rules of a language takes long. */
+  private static Comparator<SheetRow> byWords(
+      List<SheetRow> rows, Function<SheetRow, String> words) {
+    Collator collator = Collator.getInstance(Locale.ENGLISH);
+    Map<String, java.text.CollationKey> known = new java.util.HashMap<>();
+    Map<LayerId, java.text.CollationKey> keys = new java.util.HashMap<>();
+    rows.forEach(row ->
+        keys.put(
+            row.id(), known.computeIfAbsent(words.apply(row), collator::getCollationKey)));
+    return Comparator.comparing(row -> java.util.Objects.requireNonNull(keys.get(row.id())));
+  }
+
+  private static <T> Comparator<SheetRow> byValue(
+      Cascade cascade, PropertyKey<T> key, List<SheetRow> rows) {
+    Map<LayerId, T> values = new java.util.HashMap<>();
+    rows.forEach(row ->
+        values.put(row.id(), Coats.value(DominantLook.of(cascade, row.layer()), key)));
+    return Comparator.comparingDouble(
+            (SheetRow row) -> amount(java.util.Objects.requireNonNull(values.get(row.id()))))
+        .thenComparing(
+            row -> key.property().type().format(java.util.Objects.requireNonNull(values.get(row.id()))));
+  }
+
+  private static double amount(Object value) {
+    return switch (value) {
+      case Double number -> number;
+      case FontSize size -> size.over(0);
+      case Length length -> length.amount();
+      case Leading.Absolute leading -> leading.points();
+      case Leading.Relative leading -> leading.share();
+      case Boolean flag -> flag ? 1 : 0;
+      default -> 0;
+    };
+  }
+}

@@ -1,0 +1,54 @@
+package dynamorph.model.sheet;
+
+import dynamorph.model.property.Properties;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How a sheet lists texts.
+ *
+ * @param sorted the column that they are sorted by; in the order of the project if empty
+ * @param falling whether the largest comes first
+ * @param query which texts are meant: in the language that chooses texts, or words that they have;
+ *     empty for all
+ * @param onlyMatching whether the others are left out instead of only unmarked
+ */
+public record SheetOrder(
+    Grouping grouping,
+    Optional<Column> sorted,
+    boolean falling,
+    String query,
+    boolean onlyMatching) {
+  /** As a sheet begins. */
+  public static final SheetOrder USUAL =
+      new SheetOrder(Grouping.STYLE, Optional.empty(), false, "", true);
+
+  /** The columns that a sheet begins with. */
+  public static final List<Column> COLUMNS =
+      List.of(
+          Column.Fact.WORDS,
+          Column.Fact.PLACE,
+          Column.Fact.STYLES,
+          new Column.Value(Properties.FONT_FAMILY.key()),
+          new Column.Value(Properties.SIZE.key()));
+
+  public SheetOrder withGrouping(Grouping changed) {
+    return new SheetOrder(changed, sorted, falling, query, onlyMatching);
+  }
+
+  /** Sorted by a column: rising at first, falling when asked again, then not any more. */
+  public SheetOrder sortedBy(Column column) {
+    boolean again = sorted.filter(column::equals).isPresent();
+    return again && falling
+        ? new SheetOrder(grouping, Optional.empty(), false, query, onlyMatching)
+        : new SheetOrder(grouping, Optional.of(column), again, query, onlyMatching);
+  }
+
+  public SheetOrder withQuery(String changed) {
+    return new SheetOrder(grouping, sorted, falling, changed, onlyMatching);
+  }
+
+  public SheetOrder withOnlyMatching(boolean changed) {
+    return new SheetOrder(grouping, sorted, falling, query, changed);
+  }
+}

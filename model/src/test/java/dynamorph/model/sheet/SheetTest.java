@@ -1,0 +1,135 @@
+package dynamorph.model.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.Project;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.shape.Shape;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
+import dynamorph.model.value.FontSize;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.pcollections.TreePVector;
+
+class SheetTest {
+  private static final Style LABEL =
+      Style.text("label", "Label", "")
+          .withProperties(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(20)));
+  private static final Column SIZE = new Column.Value(Properties.SIZE.key());
+
+  private static Layer text(String id, String words) {
+    return Layer.of(id, id, words);
+  }
+
+  private static Layer sized(Layer layer, double points) {
+    return layer.withLocal(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(points)));
+  }
+
+  private final Project project =
+      Project.empty("P")
+          .withStyles(StyleBook.of(List.of(LABEL)))
+          .plus(
+              Artboard.empty("a", "Panel", 400, 300, LengthUnit.POINT)
+                  .withLayers(
+                      TreePVector.from(
+                          List.of(
+                              text("1", "The bell").withFollows(List.of(LABEL.id())),
+                              sized(text("2", "a key").withFollows(List.of(LABEL.id())), 9),
+                              Layer.of("s", "Ground", new Shape.Ellipse())))))
+          .plus(
+              Artboard.empty("b", "Door", 400, 300, LengthUnit.POINT)
+                  .withLayers(
+                      TreePVector.from(
+                          List.of(sized(text("3", "\u00c4ther"), 100), text("4", "Zinc")))));
+
+  private Sheet of(SheetOrder order) {
+    return Sheet.of(project, order);
+  }
+
+  private static List<String> ids(Sheet sheet) {
+    return sheet.groups().stream()
+        .flatMap(group -> group.rows().stream())
+        .map(row -> row.id().value())
+        .toList();
+  }
+
+  @Test
+  void textsStandTogetherByTheirStyle() {
+    Sheet sheet = of(SheetOrder.USUAL);
+    assertThat(sheet.texts()).isEqualTo(4);
+    assertThat(sheet.groups())
+        .extracting(Sheet.Group::title)
+        .containsExactly("Label", "No style");
+    assertThat(sheet.groups()).extracting(Sheet.Group::local).containsExactly(1, 1);
+    assertThat(of(SheetOrder.USUAL.withGrouping(Grouping.ARTBOARD)).groups())
+        .extracting(Sheet.Group::title)
+        .containsExactly("Panel", "Door");
+    assertThat(of(SheetOrder.USUAL.withGrouping(Grouping.NONE)).groups())
+        .singleElement()
+        .satisfies(group -> assertThat(group.title()).isEmpty());
+  }
+
+  @Test
+  void sizesAreSortedAsNumbersAndWordsAsPeopleDo() {
+    SheetOrder flat = SheetOrder.USUAL.withGrouping(Grouping.NONE);
+    assertThat(ids(of(flat.sortedBy(SIZE)))).containsExactly("2", "4", "1", "3");
+    assertThat(ids(of(flat.sortedBy(SIZE).sortedBy(SIZE)))).containsExactly("3", "1", "4", "2");
+    assertThat(flat.sortedBy(SIZE).sortedBy(SIZE).sortedBy(SIZE)).isEqualTo(flat);
+    // capitals and dots count for little
+    assertThat(ids(of(flat.sortedBy(Column.Fact.WORDS)))).containsExactly("2", "3", "1", "4");
+  }
+
+  @Test
+  void aQueryOrWordsChoose() {
+    SheetOrder flat = SheetOrder.USUAL.withGrouping(Grouping.NONE);
+    assertThat(ids(of(flat.withQuery("style=Label && local>0")))).containsExactly("2");
+    assertThat(ids(of(flat.withQuery("BELL")))).containsExactly("1");
+    Sheet marked = of(flat.withQuery("size>50").withOnlyMatching(false));
+    assertThat(ids(marked)).hasSize(4);
+    assertThat(marked.matching()).extracting(Object::toString).containsExactly("3");
+  }
+
+  @Test
+  void aQueryThatCannotBeReadLeavesTheListAndSaysWhy() {
+    Sheet sheet = of(SheetOrder.USUAL.withQuery("style=Label && hue=3"));
+    assertThat(sheet.wrong()).hasValueSatisfying(why -> assertThat(why).contains("hue"));
+    assertThat(ids(sheet)).hasSize(4);
+  }
+
+  @Test
+  void aCellSaysWhatMostLettersHaveAndWhetherOthersDiffer() {
+    Layer mixed =
+        text("5", "")
+            .withStory(
+                Story.of(
+                    Paragraph.of(
+                        Span.of("Wind the clock "),
+                        Span.of("now")
+                            .withLocal(
+                                PropertySet.EMPTY.with(
+                                    Properties.SIZE, FontSize.points(30))))));
+    Project with =
+        project.mapArtboards(
+            board -> board.id().value().equals("a") ? board.plus(mixed) : board);
+    Sheet sheet = Sheet.of(with, SheetOrder.USUAL.withGrouping(Grouping.NONE));
+    SheetRow row =
+        sheet.groups().getFirst().rows().stream()
+            .filter(one -> one.id().value().equals("5"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(sheet.text(row, SIZE)).isEqualTo("12 pt");
+    assertThat(sheet.isMixed(row, Properties.SIZE.key())).isTrue();
+    assertThat(sheet.isMixed(row, Properties.FONT_FAMILY.key())).isFalse();
+    assertThat(sheet.text(row, Column.Fact.LOCAL)).isEqualTo("1");
+    assertThat(Optional.of(sheet.text(row, Column.Fact.PLACE))).contains("Panel");
+  }
+}
