@@ -243,11 +243,7 @@ public final class MainWindow {
             workspace.view().sheetProperty(),
             () ->
                 new SheetPane(
-                    workspace,
-                    stage,
-                    current,
-                    pictures,
-                    new WordsMenu(workspace, dialogs)));
+                    workspace, stage, current, pictures, new WordsMenu(workspace, dialogs)));
     stagePane.addInFront(sheet);
     stagePane.addInFront(
         LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reached)));

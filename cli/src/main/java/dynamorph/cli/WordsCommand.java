@@ -21,16 +21,10 @@ import picocli.CommandLine.Spec;
 final class WordsCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
 
-  @Option(
-      names = "--export",
-      paramLabel = "TABLE",
-      description = "${bundle:words-command.export}")
+  @Option(names = "--export", paramLabel = "TABLE", description = "${bundle:words-command.export}")
   private Path exported;
 
-  @Option(
-      names = "--import",
-      paramLabel = "TABLE",
-      description = "${bundle:words-command.import}")
+  @Option(names = "--import", paramLabel = "TABLE", description = "${bundle:words-command.import}")
   private Path imported;
 
   @Option(

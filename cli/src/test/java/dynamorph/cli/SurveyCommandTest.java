@@ -86,8 +86,14 @@ class SurveyCommandTest {
     assertThat(told).contains("error hand-size").contains("Handwriting is set in 34 pt");
     assertThat(
             run(
-                "survey", messy.toString(), "--rules", rules.toString(), "--fix", "hand-size",
-                "-o", out.toString()))
+                "survey",
+                messy.toString(),
+                "--rules",
+                rules.toString(),
+                "--fix",
+                "hand-size",
+                "-o",
+                out.toString()))
         .as(told)
         .isZero();
     assertThat(run("survey", out.toString(), "--rules", rules.toString())).isZero();
@@ -101,7 +107,8 @@ class SurveyCommandTest {
         .isEqualTo(SurveyCommand.FOUND);
     assertThat(run("survey", messy.toString(), "--fail-on", "fatal")).isEqualTo(Dynamorph.FAILED);
     assertThat(told).contains("fatal");
-    assertThat(run("survey", messy.toString(), "--fix", "double-space")).isEqualTo(Dynamorph.FAILED);
+    assertThat(run("survey", messy.toString(), "--fix", "double-space"))
+        .isEqualTo(Dynamorph.FAILED);
     assertThat(run("survey", messy.toString(), "--fix", "doubles", "-o", out.toString()))
         .isEqualTo(Dynamorph.FAILED);
     assertThat(out).doesNotExist();
@@ -114,18 +121,28 @@ class SurveyCommandTest {
     assertThat(log.get("version").stringValue()).isEqualTo("2.1.0");
     JsonNode run = log.get("runs").get(0);
     List<String> rules =
-        run.get("tool").get("driver").get("rules").valueStream()
+        run.get("tool")
+            .get("driver")
+            .get("rules")
+            .valueStream()
             .map(rule -> rule.get("id").stringValue())
             .toList();
     assertThat(rules).contains("double-space", "hidden-style").doesNotHaveDuplicates();
-    assertThat(run.get("results").valueStream()).isNotEmpty().allSatisfy(result -> {
-      assertThat(rules).contains(result.get("ruleId").stringValue());
-      assertThat(result.get("level").stringValue()).isIn("error", "warning", "note");
-      assertThat(
-              result.get("locations").get(0).get("physicalLocation").get("artifactLocation")
-                  .get("uri").stringValue())
-          .endsWith("messy.dmorph");
-    });
+    assertThat(run.get("results").valueStream())
+        .isNotEmpty()
+        .allSatisfy(result -> {
+          assertThat(rules).contains(result.get("ruleId").stringValue());
+          assertThat(result.get("level").stringValue()).isIn("error", "warning", "note");
+          assertThat(
+                  result
+                      .get("locations")
+                      .get(0)
+                      .get("physicalLocation")
+                      .get("artifactLocation")
+                      .get("uri")
+                      .stringValue())
+              .endsWith("messy.dmorph");
+        });
   }
 
   @Test
@@ -148,8 +165,7 @@ class SurveyCommandTest {
     String text = Files.readString(table);
     assertThat(text).contains("From the drawers");
     Files.writeString(table, text.replace("From the drawers", "Aus den Schubladen"));
-    assertThat(
-            run("words", messy.toString(), "--import", table.toString(), "-o", out.toString()))
+    assertThat(run("words", messy.toString(), "--import", table.toString(), "-o", out.toString()))
         .isZero();
     assertThat(told).contains("1 text");
     assertThat(ProjectFile.read(out).layers().map(layer -> layer.story().text()))

@@ -204,9 +204,7 @@ public final class AsItCame {
       case BAS -> layer.withStory(layer.story().mapParagraphs(one -> one.withLocal(look)));
       case RAHEL ->
           layer.withStory(
-              Story.of(
-                  Paragraph.of(
-                      new Span(layer.story().text(), List.of(), look, ""))));
+              Story.of(Paragraph.of(new Span(layer.story().text(), List.of(), look, ""))));
     };
   }
 

@@ -17,7 +17,9 @@ import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 
-/** Offers what a query can go on with: what can be asked, and what styles and artboards there are. */
+/**
+ * Offers what a query can go on with: what can be asked, and what styles and artboards there are.
+ */
 final class QueryCompletion {
   private static final int MOST = 10;
 
@@ -35,7 +37,9 @@ final class QueryCompletion {
   }
 
   void install() {
-    field.textProperty().addListener((_, _, _) -> javafx.application.Platform.runLater(this::offer));
+    field
+        .textProperty()
+        .addListener((_, _, _) -> javafx.application.Platform.runLater(this::offer));
     field
         .focusedProperty()
         .addListener((_, _, focused) -> {
@@ -46,7 +50,8 @@ final class QueryCompletion {
   }
 
   private void offer() {
-    String before = field.getText().substring(0, Math.min(field.getCaretPosition(), field.getLength()));
+    String before =
+        field.getText().substring(0, Math.min(field.getCaretPosition(), field.getLength()));
     Matcher matcher = TERM.matcher(before);
     if (!field.isFocused() || before.isBlank() || !matcher.find()) {
       menu.hide();

@@ -58,8 +58,8 @@ final class RowCell extends HBox {
     int height = pane.look().pictureHeight();
     frame.setMinSize(width + 2.0, height + 2.0);
     frame.setMaxSize(width + 2.0, height + 2.0);
-    pane.found(shown.id()).ifPresent(found ->
-        pane.pictures().showAlone(picture, found, width, height));
+    pane.found(shown.id())
+        .ifPresent(found -> pane.pictures().showAlone(picture, found, width, height));
     for (Column column : pane.look().columns()) {
       getChildren().add(cell(shown, column, sheet));
     }
@@ -137,9 +137,7 @@ final class RowCell extends HBox {
       return Messages.of("common.mixed");
     }
     String text = sheet.text(shown, column);
-    return column == Column.Fact.WORDS
-        ? text.replace('\u2028', '\n').strip()
-        : text;
+    return column == Column.Fact.WORDS ? text.replace('\u2028', '\n').strip() : text;
   }
 
   /** Where a value comes from; empty for what nobody set. */

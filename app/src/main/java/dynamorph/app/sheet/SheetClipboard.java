@@ -24,11 +24,11 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 
 /**
  * Cells of selected texts to and from a spreadsheet, as text with tabs between columns. With the
@@ -72,14 +72,14 @@ final class SheetClipboard {
       return;
     }
     List<List<String>> table = new ArrayList<>();
-    try (CSVParser parser = CSVFormat.TDF.builder().setTrim(false).get().parse(new StringReader(text))) {
+    try (CSVParser parser =
+        CSVFormat.TDF.builder().setTrim(false).get().parse(new StringReader(text))) {
       for (CSVRecord found : parser) {
         table.add(found.toList());
       }
     } catch (IOException | UncheckedIOException | IllegalStateException broken) {
       workspace.tell(
-          Notice.problem(
-              Messages.of("sheet.no-table", String.valueOf(broken.getMessage()))));
+          Notice.problem(Messages.of("sheet.no-table", String.valueOf(broken.getMessage()))));
       return;
     }
     List<Optional<Column>> columns = columns(table.getFirst(), shown);
@@ -109,8 +109,7 @@ final class SheetClipboard {
           case Column.Fact fact when fact == Column.Fact.WORDS ->
               stories.put(layer.id(), CueText.retoldInLines(layer.story(), cell));
           case Column.Value(PropertyKey<?> key) ->
-              edits.add(
-                  new SetInRows(new LinkedHashSet<>(List.of(layer.id())), key, "=" + cell));
+              edits.add(new SetInRows(new LinkedHashSet<>(List.of(layer.id())), key, "=" + cell));
           case null, default -> {}
         }
       }

@@ -54,7 +54,8 @@ final class SheetHead extends VBox {
     HBox first = new HBox(8, label(Messages.of("sheet.group-by")), grouping(), queryField(), only);
     first.setAlignment(Pos.CENTER_LEFT);
     HBox second =
-        new HBox(8, label(Messages.of("sheet.show")), shown(), size(), Controls.gap(), words, columns);
+        new HBox(
+            8, label(Messages.of("sheet.show")), shown(), size(), Controls.gap(), words, columns);
     second.setAlignment(Pos.CENTER_LEFT);
     wrong.getStyleClass().add("problem-text");
     wrong.setWrapText(true);
@@ -120,6 +121,7 @@ final class SheetHead extends VBox {
       }
     });
     new QueryCompletion(query, watch).install();
+    count.setId("sheet-query-count");
     count.getStyleClass().add("quiet");
     count.setMinWidth(Region.USE_PREF_SIZE);
     only.setSelected(watch.orderProperty().get().onlyMatching());

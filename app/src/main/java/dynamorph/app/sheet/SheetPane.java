@@ -79,8 +79,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
     this.stage = stage;
     this.watch = new SheetWatch(workspace);
     this.clipboard = new SheetClipboard(workspace);
-    this.pictures =
-        new SheetPictures(studio, pictureService, workspace.footageOfChecks());
+    this.pictures = new SheetPictures(studio, pictureService, workspace.footageOfChecks());
     this.head = new SheetHead(watch, look, words);
     getStyleClass().add("sheet-pane");
     setId("sheet");
@@ -101,8 +100,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
     watch.sheetProperty().addListener((_, _, _) -> update());
     look.inFramesProperty().addListener((_, _, _) -> update());
     look.pictureWidthProperty().addListener((_, _, _) -> anew());
-    look.columns()
-        .addListener((javafx.collections.ListChangeListener<Column>) _ -> anew());
+    look.columns().addListener((javafx.collections.ListChangeListener<Column>) _ -> anew());
     look.roomProperty().bind(list.widthProperty());
     list.widthProperty().addListener((_, _, _) -> anew());
     setMinSize(0, 0);
@@ -171,7 +169,9 @@ public final class SheetPane extends VBox implements AutoCloseable {
   boolean isMarked(LayerId id) {
     boolean asked = !watch.orderProperty().get().query().isBlank();
     return !asked
-        || sheet().filter(sheet -> sheet.wrong().isPresent() || sheet.matching().contains(id)).isPresent();
+        || sheet()
+            .filter(sheet -> sheet.wrong().isPresent() || sheet.matching().contains(id))
+            .isPresent();
   }
 
   boolean isEditing(LayerId id, Column column) {
@@ -292,7 +292,8 @@ public final class SheetPane extends VBox implements AutoCloseable {
         }
         case SheetItem.Strip(List<SheetRow> rows) -> {
           strip.getChildren().clear();
-          rows.forEach(row -> strip.getChildren().add(new FrameCard(SheetPane.this, row, sheet.get())));
+          rows.forEach(
+              row -> strip.getChildren().add(new FrameCard(SheetPane.this, row, sheet.get())));
           setGraphic(strip);
         }
       }
@@ -374,7 +375,9 @@ public final class SheetPane extends VBox implements AutoCloseable {
   }
 
   private static Optional<SheetRow> rowAt(Object target) {
-    for (Node node = target instanceof Node one ? one : null; node != null; node = node.getParent()) {
+    for (Node node = target instanceof Node one ? one : null;
+        node != null;
+        node = node.getParent()) {
       if (node instanceof RowCell cell) {
         return cell.row();
       }
@@ -386,7 +389,9 @@ public final class SheetPane extends VBox implements AutoCloseable {
   }
 
   private static Optional<Column> columnAt(Object target) {
-    for (Node node = target instanceof Node one ? one : null; node != null; node = node.getParent()) {
+    for (Node node = target instanceof Node one ? one : null;
+        node != null;
+        node = node.getParent()) {
       if (node.getUserData() instanceof Column column) {
         return Optional.of(column);
       }
@@ -440,9 +445,9 @@ public final class SheetPane extends VBox implements AutoCloseable {
 
   /** Goes to where a text stands, on its artboard or in its film. */
   void goTo(LayerId id) {
+    stage.reveal(id);
     workspace.select(List.of(id));
     workspace.view().sheetProperty().set(false);
-    stage.reveal(id);
     stage.requestFocus();
   }
 
@@ -582,7 +587,8 @@ public final class SheetPane extends VBox implements AutoCloseable {
     showAll();
     editing = Optional.of(new Place(id, column));
     cells.stream()
-        .filter(cell -> cell.getItem() instanceof SheetItem.Line(SheetRow row) && row.id().equals(id))
+        .filter(
+            cell -> cell.getItem() instanceof SheetItem.Line(SheetRow row) && row.id().equals(id))
         .forEach(ItemCell::show);
   }
 
@@ -634,8 +640,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
                 .isEmpty();
         if (changed || isSeveral()) {
           workspace.apply(
-              new SetInRows(
-                  new LinkedHashSet<>(workspace.selection().layers()), key, typed));
+              new SetInRows(new LinkedHashSet<>(workspace.selection().layers()), key, typed));
         }
       }
     }

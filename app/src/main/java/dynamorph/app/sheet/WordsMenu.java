@@ -81,8 +81,7 @@ public final class WordsMenu extends MenuButton {
     if (imported.changed() == 0) {
       workspace.tell(Notice.info(told.toString()));
     } else if (workspace.apply(imported.edit())) {
-      workspace.tell(
-          Notice.offering(told.toString(), Messages.of("common.undo"), workspace::undo));
+      workspace.tell(Notice.offering(told.toString(), Messages.of("common.undo"), workspace::undo));
     }
   }
 }

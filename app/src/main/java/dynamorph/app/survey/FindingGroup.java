@@ -55,8 +55,7 @@ final class FindingGroup extends VBox {
     }
   }
 
-  private HBox head(
-      SurveyReport.Kind kind, List<Finding> findings, boolean open, Runnable flip) {
+  private HBox head(SurveyReport.Kind kind, List<Finding> findings, boolean open, Runnable flip) {
     Label count = new Label(String.valueOf(findings.size()));
     count
         .getStyleClass()

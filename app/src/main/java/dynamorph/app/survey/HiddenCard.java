@@ -170,10 +170,7 @@ final class HiddenCard extends VBox {
           : Messages.of("survey.times-of", size, base);
     }
     if (style.level() == StyleLevel.CHARACTER) {
-      return own.keys().stream()
-          .map(PropertyKey::label)
-          .limit(3)
-          .collect(Collectors.joining(", "));
+      return own.keys().stream().map(PropertyKey::label).limit(3).collect(Collectors.joining(", "));
     }
     PropertySet values = Cascade.of(withStyles(project, hidden)).values(style);
     return Stream.of(
@@ -192,9 +189,7 @@ final class HiddenCard extends VBox {
     Label purity =
         new Label(
             Messages.of(
-                "survey.purity",
-                hidden.equal().size(),
-                Numbers.format(100 * hidden.purity(), 0)));
+                "survey.purity", hidden.equal().size(), Numbers.format(100 * hidden.purity(), 0)));
     purity.getStyleClass().add("quiet");
     purity.setWrapText(true);
     details.getChildren().add(purity);
@@ -254,8 +249,7 @@ final class HiddenCard extends VBox {
   }
 
   private DeviatingLine line(Deviating one) {
-    String where =
-        project.layer(one.member().layer()).map(layer -> layer.name()).orElse("");
+    String where = project.layer(one.member().layer()).map(layer -> layer.name()).orElse("");
     String how =
         one.differences().entrySet().stream()
             .map(entry -> difference(entry.getKey(), entry))

@@ -73,13 +73,11 @@ final class Remedies {
           .ifPresent(one ->
               adoptions.put(
                   base.id(),
-                  new AdoptStyles.Adoption(
-                      one.style(), Set.copyOf(one.members()), Set.of())));
+                  new AdoptStyles.Adoption(one.style(), Set.copyOf(one.members()), Set.of())));
     }
     Set<Target.Words> pieces = new HashSet<>(outliers ? hidden.all() : hidden.members());
     pieces.addAll(snapped);
-    adoptions.put(
-        hidden.style().id(), new AdoptStyles.Adoption(hidden.style(), pieces, snapped));
+    adoptions.put(hidden.style().id(), new AdoptStyles.Adoption(hidden.style(), pieces, snapped));
     return List.copyOf(adoptions.values());
   }
 
@@ -87,8 +85,7 @@ final class Remedies {
   void adoptAll(List<HiddenStyle> all) {
     List<AdoptStyles.Adoption> adoptions = new ArrayList<>();
     all.forEach(one ->
-        adoptions.add(
-            new AdoptStyles.Adoption(one.style(), Set.copyOf(one.members()), Set.of())));
+        adoptions.add(new AdoptStyles.Adoption(one.style(), Set.copyOf(one.members()), Set.of())));
     done(new AdoptStyles(adoptions), Messages.of("survey.adopted-all", all.size()));
   }
 
@@ -111,8 +108,7 @@ final class Remedies {
         remedies.size() == 1
             ? remedies.getFirst().label()
             : Messages.of("survey.mend-findings", remedies.size());
-    Edit edit =
-        Edit.together(label, remedies.stream().map(Remedy::edit).toArray(Edit[]::new));
+    Edit edit = Edit.together(label, remedies.stream().map(Remedy::edit).toArray(Edit[]::new));
     if (remedies.stream().anyMatch(Remedy::changesLooks)) {
       workspace.attempts().review(new Review(label, edit, Messages.of("survey.do-it")));
     } else {
@@ -131,9 +127,7 @@ final class Remedies {
         .filter(Spot.OfStyle.class::isInstance)
         .findFirst()
         .ifPresent(spot ->
-            workspace
-                .pickedStyleProperty()
-                .set(Optional.of(((Spot.OfStyle) spot).style())));
+            workspace.pickedStyleProperty().set(Optional.of(((Spot.OfStyle) spot).style())));
     if (!layers.isEmpty()) {
       select(layers);
     }
@@ -186,7 +180,6 @@ final class Remedies {
   void setRules(RuleSet rules) {
     workspace.apply(
         new ChangeProject.SetSurvey(
-            workspace.project().survey().withRules(rules),
-            Messages.of("survey.change-the-rules")));
+            workspace.project().survey().withRules(rules), Messages.of("survey.change-the-rules")));
   }
 }

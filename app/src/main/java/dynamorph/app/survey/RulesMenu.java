@@ -52,8 +52,7 @@ final class RulesMenu extends MenuButton {
     CheckMenuItem strict = new CheckMenuItem(Messages.of("survey.contrast-of-aaa"));
     strict.setSelected(rules().limit(Rule.LOW_CONTRAST, "ratio") >= AAA);
     strict.setOnAction(_ -> {
-      RuleSetting setting =
-          rules().settings().getOrDefault(Rule.LOW_CONTRAST, RuleSetting.USUAL);
+      RuleSetting setting = rules().settings().getOrDefault(Rule.LOW_CONTRAST, RuleSetting.USUAL);
       RuleSetting changed =
           strict.isSelected()
               ? setting.withLimit("ratio", AAA).withLimit("large", AAA_LARGE)

@@ -70,22 +70,24 @@ public final class SurveyFiles {
     dialogs
         .choose(FileQuestion.SURVEY_REPORT, proposed)
         .ifPresent(file ->
-            Thread.ofVirtual().start(() -> {
-              try {
-                byte[] bytes = written(report, scene, file).getBytes(StandardCharsets.UTF_8);
-                SafeFile.write(file, out -> out.write(bytes));
-                Platform.runLater(() -> told(file));
-              } catch (IOException failed) {
-                Platform.runLater(() -> failed(file, failed));
-              }
-            }));
+            Thread.ofVirtual()
+                .start(() -> {
+                  try {
+                    byte[] bytes = written(report, scene, file).getBytes(StandardCharsets.UTF_8);
+                    SafeFile.write(file, out -> out.write(bytes));
+                    Platform.runLater(() -> told(file));
+                  } catch (IOException failed) {
+                    Platform.runLater(() -> failed(file, failed));
+                  }
+                }));
   }
 
   private String written(SurveyReport report, Scene scene, Path file) {
     String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
     if (name.endsWith(".sarif")) {
       SarifLog log = new SarifLog();
-      log.add(workspace.fileProperty().get().map(Path::getFileName).orElse(file.getFileName()), report);
+      log.add(
+          workspace.fileProperty().get().map(Path::getFileName).orElse(file.getFileName()), report);
       return log.log().toPrettyString();
     }
     return name.endsWith(".json")
@@ -101,8 +103,6 @@ public final class SurveyFiles {
     workspace.tell(
         Notice.problem(
             Messages.of(
-                "survey.cannot-be-written",
-                file.getFileName(),
-                String.valueOf(why.getMessage()))));
+                "survey.cannot-be-written", file.getFileName(), String.valueOf(why.getMessage()))));
   }
 }

@@ -21,10 +21,10 @@ import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ContextMenu;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
@@ -66,11 +66,7 @@ public final class SurveyPane extends VBox {
     found.getStyleClass().add("survey-found");
     HBox foot =
         new HBox(
-            8,
-            new RulesMenu(workspace, remedies, files),
-            ignored,
-            Controls.gap(),
-            report(files));
+            8, new RulesMenu(workspace, remedies, files), ignored, Controls.gap(), report(files));
     foot.setAlignment(Pos.CENTER_LEFT);
     foot.getStyleClass().add("survey-foot");
     ignored.setMinWidth(Region.USE_PREF_SIZE);
@@ -114,14 +110,16 @@ public final class SurveyPane extends VBox {
     slider.setMinWidth(60);
     slider
         .valueProperty()
-        .addListener((_, _, now) ->
-            watch.stepProperty().set(Math.rint(now.doubleValue() * 20) / 20));
-    watch.stepProperty().addListener((_, _, now) -> {
-      if (Math.abs(slider.getValue() - now.doubleValue()) > 0.05) {
-        slider.setValue(now.doubleValue());
-      }
-      tolerance.setText(Tolerance.ofStep(now.doubleValue()).label());
-    });
+        .addListener(
+            (_, _, now) -> watch.stepProperty().set(Math.rint(now.doubleValue() * 20) / 20));
+    watch
+        .stepProperty()
+        .addListener((_, _, now) -> {
+          if (Math.abs(slider.getValue() - now.doubleValue()) > 0.05) {
+            slider.setValue(now.doubleValue());
+          }
+          tolerance.setText(Tolerance.ofStep(now.doubleValue()).label());
+        });
     tolerance.setText(Tolerance.ofStep(watch.stepProperty().get()).label());
     tolerance.getStyleClass().add("quiet");
     tolerance.setMinWidth(84);
@@ -196,8 +194,7 @@ public final class SurveyPane extends VBox {
         () -> flip(key));
   }
 
-  private FindingGroup group(
-      SurveyReport.Kind kind, List<Finding> findings, SurveyReport report) {
+  private FindingGroup group(SurveyReport.Kind kind, List<Finding> findings, SurveyReport report) {
     String key = kind.rule().id() + kind.house();
     return new FindingGroup(
         kind, findings, report.project(), remedies, open.contains(key), () -> flip(key));
@@ -224,8 +221,7 @@ public final class SurveyPane extends VBox {
         .ignored()
         .forEach(one -> {
           String note = one.note().isEmpty() ? "" : " \u2013 " + one.note();
-          MenuItem item =
-              new MenuItem(Messages.of("survey.tell-again", name(one.mark()) + note));
+          MenuItem item = new MenuItem(Messages.of("survey.tell-again", name(one.mark()) + note));
           item.setMnemonicParsing(false);
           item.setOnAction(_ -> remedies.tellAgain(one.mark()));
           menu.getItems().add(item);

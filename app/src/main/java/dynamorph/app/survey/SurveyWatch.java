@@ -129,8 +129,7 @@ public final class SurveyWatch implements AutoCloseable {
 
   private boolean isKnown(Scene scene) {
     return asked
-        .filter(known ->
-            known.scene().project() == scene.project() && known.step() == step.get())
+        .filter(known -> known.scene().project() == scene.project() && known.step() == step.get())
         .isPresent();
   }
 

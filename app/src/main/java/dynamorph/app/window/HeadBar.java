@@ -100,10 +100,7 @@ public final class HeadBar extends HBox {
       show(artboards, timeline, sheet);
     });
     workspace.playback().filmProperty().addListener((_, _, _) -> show(artboards, timeline, sheet));
-    workspace
-        .view()
-        .sheetProperty()
-        .addListener((_, _, _) -> show(artboards, timeline, sheet));
+    workspace.view().sheetProperty().addListener((_, _, _) -> show(artboards, timeline, sheet));
     show(artboards, timeline, sheet);
     HBox bar = new HBox(artboards, timeline, sheet);
     bar.getStyleClass().add("views");

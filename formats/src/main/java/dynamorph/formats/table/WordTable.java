@@ -51,8 +51,7 @@ public final class WordTable {
    * @param unchanged how many rows say what is there
    * @param remarks what could not be taken over, a line each
    */
-  public record Imported(
-      ReplaceStories edit, int changed, int unchanged, List<String> remarks) {}
+  public record Imported(ReplaceStories edit, int changed, int unchanged, List<String> remarks) {}
 
   // --- writing --------------------------------------------------------------------------------
 
@@ -89,8 +88,7 @@ public final class WordTable {
 
   /** With an apostrophe before what a spreadsheet would run, or would take for such a mark. */
   public static String guarded(String cell) {
-    boolean risky =
-        !cell.isEmpty() && (FORMULA.indexOf(cell.charAt(0)) >= 0 || isGuarded(cell));
+    boolean risky = !cell.isEmpty() && (FORMULA.indexOf(cell.charAt(0)) >= 0 || isGuarded(cell));
     return risky ? "'" + cell : cell;
   }
 
@@ -144,8 +142,7 @@ public final class WordTable {
     }
   }
 
-  private static Imported read(CSVParser parser, String name, Project project)
-      throws IOException {
+  private static Imported read(CSVParser parser, String name, Project project) throws IOException {
     int id = -1;
     int words = -1;
     boolean begun = false;
@@ -180,8 +177,7 @@ public final class WordTable {
       } else if (!seen.add(layer)) {
         remarks.add(Messages.of("word-table.twice", line, layer));
       } else {
-        Story told =
-            CueText.retoldInLines(there.story(), unguarded(found.get(words)));
+        Story told = CueText.retoldInLines(there.story(), unguarded(found.get(words)));
         if (told.equals(there.story())) {
           unchanged++;
         } else {

@@ -54,8 +54,7 @@ class RuleSetFileTest {
         "[] | house.json | object",
         "{ | line 1 | JSON"
       })
-  void whatIsWrongIsToldWithItsPlace(String json, String place, String problem)
-      throws IOException {
+  void whatIsWrongIsToldWithItsPlace(String json, String place, String problem) throws IOException {
     Path file = folder.resolve("house.json");
     Files.writeString(file, json);
     assertThatThrownBy(() -> RuleSetFile.read(file))

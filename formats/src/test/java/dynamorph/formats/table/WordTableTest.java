@@ -26,8 +26,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.pcollections.TreePVector;
 
 class WordTableTest {
-  private static final PropertySet ITALIC =
-      PropertySet.EMPTY.with(Properties.SLANT, Slant.ITALIC);
+  private static final PropertySet ITALIC = PropertySet.EMPTY.with(Properties.SLANT, Slant.ITALIC);
   @TempDir private Path folder;
 
   private final Project project =
@@ -85,9 +84,11 @@ class WordTableTest {
   @Test
   void aTranslationKeepsTheStylesOfWordsThatStay() throws IOException {
     Project translated =
-        after("id,words\nbody,\"Den Tag: Wind the clock am Montag\nund warten\"\ntitle,Die Stunde\n");
+        after(
+            "id,words\nbody,\"Den Tag: Wind the clock am Montag\nund warten\"\ntitle,Die Stunde\n");
     assertThat(words(translated, "title")).isEqualTo("Die Stunde");
-    assertThat(words(translated, "body")).isEqualTo("Den Tag: Wind the clock am Montag\nund warten");
+    assertThat(words(translated, "body"))
+        .isEqualTo("Den Tag: Wind the clock am Montag\nund warten");
     Paragraph first =
         translated.layer(new LayerId("body")).orElseThrow().story().paragraphs().getFirst();
     assertThat(first.spans())
@@ -98,7 +99,8 @@ class WordTableTest {
 
   @Test
   void linesOfACueStayLines() throws IOException {
-    assertThat(words(after("id,words\ncue,\"erste\nzweite\""), "cue")).isEqualTo("erste\u2028zweite");
+    assertThat(words(after("id,words\ncue,\"erste\nzweite\""), "cue"))
+        .isEqualTo("erste\u2028zweite");
     assertThat(words(after("id,words\nsum,'=2+2"), "sum")).isEqualTo("=2+2");
   }
 

@@ -23,6 +23,30 @@ public record ParagraphLook(
     Tabs tabs,
     ListMark list,
     DropCapital drop) {
+  /**
+   * The same with nothing said about what is not there: a mark where there is no list, a drop
+   * capital, where words that are not divided would be.
+   *
+   * @param tabs whether the text has tabs
+   */
+  public ParagraphLook asSeen(boolean tabs) {
+    return new ParagraphLook(
+        alignment,
+        lastLine,
+        indents,
+        spaceBefore,
+        spaceAfter,
+        breaking,
+        justification,
+        hyphenation.on() ? hyphenation : hyphenation.withoutZone(),
+        hanging,
+        tabs ? this.tabs : new Tabs(TabStops.NONE, 0),
+        list.kind() == ListKind.NONE
+            ? new ListMark(ListKind.NONE, "", list.numbers(), "", 0, 0)
+            : list,
+        drop.isThere() ? drop : new DropCapital(0, 0, 0));
+  }
+
   /** Indents from the edges of the measure; that of the first line comes on top of the start's. */
   public record Indents(double first, double start, double end) {}
 

@@ -94,7 +94,12 @@ public record Sheet(
           rows.sort(order.falling() ? rising.reversed() : rising);
         });
     return new Sheet(
-        project, cascade, grouped(project, cascade, order.grouping(), rows), matching, wrong, all.size());
+        project,
+        cascade,
+        grouped(project, cascade, order.grouping(), rows),
+        matching,
+        wrong,
+        all.size());
   }
 
   private static Set<LayerId> matching(Project project, String query) {
@@ -230,8 +235,8 @@ public record Sheet(
           switch (fact) {
             case LOCAL -> Comparator.comparingInt(row -> LocalChanges.count(row.layer()));
             case TIME ->
-                Comparator.comparingLong(row ->
-                    row.layer().timing().map(Timing::in).map(in -> in.ticks()).orElse(-1L));
+                Comparator.comparingLong(
+                    row -> row.layer().timing().map(Timing::in).map(in -> in.ticks()).orElse(-1L));
             case WORDS -> byWords(rows, row -> row.layer().story().text());
             case PLACE -> byWords(rows, Sheet::track);
             case STYLES -> byWords(rows, row -> styles(project, row.layer()));
@@ -247,20 +252,19 @@ public record Sheet(
     Map<String, java.text.CollationKey> known = new java.util.HashMap<>();
     Map<LayerId, java.text.CollationKey> keys = new java.util.HashMap<>();
     rows.forEach(row ->
-        keys.put(
-            row.id(), known.computeIfAbsent(words.apply(row), collator::getCollationKey)));
+        keys.put(row.id(), known.computeIfAbsent(words.apply(row), collator::getCollationKey)));
     return Comparator.comparing(row -> java.util.Objects.requireNonNull(keys.get(row.id())));
   }
 
   private static <T> Comparator<SheetRow> byValue(
       Cascade cascade, PropertyKey<T> key, List<SheetRow> rows) {
     Map<LayerId, T> values = new java.util.HashMap<>();
-    rows.forEach(row ->
-        values.put(row.id(), Coats.value(DominantLook.of(cascade, row.layer()), key)));
+    rows.forEach(
+        row -> values.put(row.id(), Coats.value(DominantLook.of(cascade, row.layer()), key)));
     return Comparator.comparingDouble(
             (SheetRow row) -> amount(java.util.Objects.requireNonNull(values.get(row.id()))))
-        .thenComparing(
-            row -> key.property().type().format(java.util.Objects.requireNonNull(values.get(row.id()))));
+        .thenComparing(row ->
+            key.property().type().format(java.util.Objects.requireNonNull(values.get(row.id()))));
   }
 
   private static double amount(Object value) {

@@ -28,7 +28,9 @@ public final class LooksOf {
     look.add(resolved.plate().coats().isEmpty() ? "no plate" : resolved.plate());
     for (int p = 0; p < resolved.paragraphs().size(); p++) {
       ResolvedLayer.ResolvedParagraph paragraph = resolved.paragraphs().get(p);
-      look.add(paragraph.look());
+      // the gap of a list that is none, or where tabs would stop in text without any, is not seen
+      boolean tabs = layer.story().paragraphs().get(p).text().indexOf('\t') >= 0;
+      look.add(paragraph.look().asSeen(tabs));
       for (int s = 0; s < paragraph.spans().size(); s++) {
         int length = layer.story().paragraphs().get(p).spans().get(s).length();
         for (int unit = 0; unit < Math.max(1, length); unit++) {

@@ -66,9 +66,7 @@ class SheetTest {
   void textsStandTogetherByTheirStyle() {
     Sheet sheet = of(SheetOrder.USUAL);
     assertThat(sheet.texts()).isEqualTo(4);
-    assertThat(sheet.groups())
-        .extracting(Sheet.Group::title)
-        .containsExactly("Label", "No style");
+    assertThat(sheet.groups()).extracting(Sheet.Group::title).containsExactly("Label", "No style");
     assertThat(sheet.groups()).extracting(Sheet.Group::local).containsExactly(1, 1);
     assertThat(of(SheetOrder.USUAL.withGrouping(Grouping.ARTBOARD)).groups())
         .extracting(Sheet.Group::title)
@@ -115,11 +113,9 @@ class SheetTest {
                         Span.of("Wind the clock "),
                         Span.of("now")
                             .withLocal(
-                                PropertySet.EMPTY.with(
-                                    Properties.SIZE, FontSize.points(30))))));
+                                PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(30))))));
     Project with =
-        project.mapArtboards(
-            board -> board.id().value().equals("a") ? board.plus(mixed) : board);
+        project.mapArtboards(board -> board.id().value().equals("a") ? board.plus(mixed) : board);
     Sheet sheet = Sheet.of(with, SheetOrder.USUAL.withGrouping(Grouping.NONE));
     SheetRow row =
         sheet.groups().getFirst().rows().stream()

@@ -77,7 +77,9 @@ class SurveyRulesTest {
           assertThat(finding.remedy().orElseThrow().changesLooks()).isTrue();
         });
     Project merged = mended(project, found);
-    assertThat(merged.styles().list()).extracting(Style::name).containsExactly("Label, copy", "Title");
+    assertThat(merged.styles().list())
+        .extracting(Style::name)
+        .containsExactly("Label, copy", "Title");
     assertThat(new StyleFindings().in(merged, RuleSet.USUAL)).isEmpty();
   }
 
@@ -218,9 +220,7 @@ class SurveyRulesTest {
   @Test
   void aLimitThatARuleDoesNotHaveIsRefused() {
     assertThatThrownBy(
-            () ->
-                RuleSet.USUAL.with(
-                    Rule.LOW_CONTRAST, RuleSetting.USUAL.withLimit("radio", 4.5)))
+            () -> RuleSet.USUAL.with(Rule.LOW_CONTRAST, RuleSetting.USUAL.withLimit("radio", 4.5)))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("it has: ratio, large");
     assertThatThrownBy(

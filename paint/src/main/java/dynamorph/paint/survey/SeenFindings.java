@@ -4,6 +4,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.cascade.CharacterLook;
+import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.survey.Finding;
 import dynamorph.model.survey.Spot;
@@ -11,6 +12,7 @@ import dynamorph.model.survey.rule.Rule;
 import dynamorph.model.survey.rule.RuleSet;
 import dynamorph.model.text.TextRange;
 import dynamorph.model.value.Numbers;
+import dynamorph.model.value.Rgba;
 import dynamorph.paint.message.Messages;
 import dynamorph.paint.reach.Examination;
 import dynamorph.paint.reach.Legibility;
@@ -18,9 +20,11 @@ import dynamorph.paint.reach.Problem;
 import dynamorph.paint.reach.ReachedText;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
+import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,6 +50,10 @@ final class SeenFindings {
   private final Examination examination;
   private final Legibility legibility;
   private final RuleSet rules;
+  private final Map<Flat, Optional<Legibility.Reading>> flat = new HashMap<>();
+
+  /** Letters of one look on a ground of one colour: where they stand makes no difference. */
+  private record Flat(CharacterLook look, Plate plate, Rgba ground, double scale) {}
 
   SeenFindings(Examination examination, Legibility legibility, RuleSet rules) {
     this.examination = examination;
@@ -90,25 +98,54 @@ final class SeenFindings {
 
   // --- contrast -------------------------------------------------------------------------------
 
+  /** The reading of a text; of many that look alike on a plain ground one is painted. */
+  private Optional<Legibility.Reading> reading(Scene.Found found) {
+    PlacedLayer text = found.text();
+    if (!found.board().artboard().isFilm() && liesAlone(found)) {
+      CharacterLook look = text.look().paragraphs().getFirst().spans().getFirst();
+      Flat key =
+          new Flat(look, text.look().plate(), found.board().background(), text.layout().scale());
+      return flat.computeIfAbsent(key, _ -> painted(found));
+    }
+    return painted(found);
+  }
+
+  /** Whether nothing lies under a text but the ground of its artboard. */
+  private static boolean liesAlone(Scene.Found found) {
+    Box own = found.text().bounds();
+    for (PlacedLayer other : found.board().texts()) {
+      if (other == found.text()) {
+        return true;
+      }
+      if (other.bounds().overlaps(own)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private Optional<Legibility.Reading> painted(Scene.Found found) {
+    return found.board().artboard().isFilm()
+        ? found
+            .text()
+            .layer()
+            .timing()
+            .flatMap(own -> legibility.of(found, own.in().plus(own.length().times(1, 2))))
+        : legibility.of(found);
+  }
+
   private Optional<String> contrast(Scene.Found found) {
-    Optional<Legibility.Reading> reading =
-        found.board().artboard().isFilm()
-            ? found
-                .text()
-                .layer()
-                .timing()
-                .flatMap(own -> legibility.of(found, own.in().plus(own.length().times(1, 2))))
-            : legibility.of(found);
-    return reading.flatMap(seen -> {
-      double wanted = rules.limit(Rule.LOW_CONTRAST, seen.ofLarge() ? "large" : "ratio");
-      return seen.contrast() >= wanted
-          ? Optional.empty()
-          : Optional.of(
-              Messages.of(
-                  "seen-findings.contrast",
-                  Numbers.format(Math.floor(seen.contrast() * 10) / 10, 1),
-                  Numbers.format(wanted, 1)));
-    });
+    return reading(found)
+        .flatMap(seen -> {
+          double wanted = rules.limit(Rule.LOW_CONTRAST, seen.ofLarge() ? "large" : "ratio");
+          return seen.contrast() >= wanted
+              ? Optional.empty()
+              : Optional.of(
+                  Messages.of(
+                      "seen-findings.contrast",
+                      Numbers.format(Math.floor(seen.contrast() * 10) / 10, 1),
+                      Numbers.format(wanted, 1)));
+        });
   }
 
   // --- size -----------------------------------------------------------------------------------

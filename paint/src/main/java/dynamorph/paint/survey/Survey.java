@@ -56,6 +56,7 @@ public final class Survey {
   private static final long PAUSE_NANOS = 150_000_000;
 
   private final List<Findings> quick;
+  private final Findings language;
   private final MediaSource footage;
   private Map<Scene.Board, List<Finding>> seen = new IdentityHashMap<>();
   private RuleSet seenRules = RuleSet.USUAL;
@@ -75,8 +76,8 @@ public final class Survey {
             new FinishFindings(),
             new HouseFindings(),
             new CueFindings(),
-            new WordFindings(),
-            new LanguageFindings(speller));
+            new WordFindings());
+    this.language = new LanguageFindings(speller);
   }
 
   /**
@@ -111,6 +112,7 @@ public final class Survey {
         return report(project, rules, hidden, found, texts, 0);
       }
       found.addAll(findings.in(project, rules));
+      soFar.accept(report(project, rules, hidden, found, texts, 0));
     }
     found.addAll(unusedAssets(project, maker, rules));
     soFar.accept(report(project, rules, hidden, found, texts, 0));
@@ -176,6 +178,10 @@ public final class Survey {
       found.addAll(own);
     }
     found.addAll(missingFonts(scene, rules));
+    // reading a dictionary for the first time takes longest
+    if (!isOver.getAsBoolean()) {
+      found.addAll(language.in(project, rules));
+    }
     seen = known;
     seenRules = rules;
     return report(project, rules, hidden, found, texts, texts);

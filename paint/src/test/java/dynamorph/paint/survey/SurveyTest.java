@@ -60,9 +60,7 @@ class SurveyTest {
                   .with(Properties.POSITION_Y, 10.0 + 100 * placed.size())));
     }
     return Project.empty("P")
-        .plus(
-            Artboard.empty("board", "Board", 600, 600, LengthUnit.PIXEL)
-                .withLayers(placed));
+        .plus(Artboard.empty("board", "Board", 600, 600, LengthUnit.PIXEL).withLayers(placed));
   }
 
   private static List<String> marks(SurveyReport report, Rule rule) {
@@ -93,9 +91,7 @@ class SurveyTest {
                 PropertySet.EMPTY.with(Properties.COAT_COLOUR.at(FILL), Colour.hex("#f0f0f0"))),
             text("odd", "Hour \uE123", PropertySet.EMPTY),
             text(
-                "foreign",
-                "Hour",
-                PropertySet.EMPTY.with(Properties.FONT_FAMILY, "No Such Face")));
+                "foreign", "Hour", PropertySet.EMPTY.with(Properties.FONT_FAMILY, "No Such Face")));
     SurveyReport report = of(project);
     assertThat(report.isComplete()).isTrue();
     assertThat(marks(report, Rule.OVERSET)).containsExactly("overset:over");
@@ -111,28 +107,33 @@ class SurveyTest {
   }
 
   /**
-   * Contrast of #777777 on white is 4.48, of #767676 is 4.54 (WCAG 2.2, relative luminance), and AAA
-   * asks for 7.
+   * Contrast of #777777 on white is 4.48, of #767676 is 4.54 (WCAG 2.2, relative luminance), and
+   * AAA asks for 7.
    */
   @Test
   void contrastIsAskedForAsTheRulesSay() {
     Project project =
         apart(
-            text("low", "Hour", size(12).with(Properties.COAT_COLOUR.at(FILL), Colour.hex("#848484"))),
-            text("aa", "Hour", size(12).with(Properties.COAT_COLOUR.at(FILL), Colour.hex("#606060"))));
+            text(
+                "low",
+                "Hour",
+                size(12).with(Properties.COAT_COLOUR.at(FILL), Colour.hex("#848484"))),
+            text(
+                "aa",
+                "Hour",
+                size(12).with(Properties.COAT_COLOUR.at(FILL), Colour.hex("#606060"))));
     assertThat(marks(of(project), Rule.LOW_CONTRAST)).contains("low-contrast:low").hasSize(1);
     Project strict =
         project.withSurvey(
             new SurveySettings(
-                RuleSet.USUAL.with(
-                    Rule.LOW_CONTRAST, RuleSetting.USUAL.withLimit("ratio", 7)),
+                RuleSet.USUAL.with(Rule.LOW_CONTRAST, RuleSetting.USUAL.withLimit("ratio", 7)),
                 List.of()));
     assertThat(marks(of(strict), Rule.LOW_CONTRAST)).hasSize(2);
   }
 
   /**
-   * From 1 m, 8 minutes of arc are 2.33 mm of x-height, so 4.65 mm or 13.2 pt of size at an x-height
-   * of a half.
+   * From 1 m, 8 minutes of arc are 2.33 mm of x-height, so 4.65 mm or 13.2 pt of size at an
+   * x-height of a half.
    */
   @Test
   void lettersAreTooSmallFromWhereTheyAreRead() {

@@ -90,8 +90,7 @@ class WordFindingsTest {
         Layer.of("1", "1", "")
             .withStory(
                 Story.of(
-                    Paragraph.of(
-                        Span.of("the \"old\"  "), Span.of("clock's").withLocal(italic))));
+                    Paragraph.of(Span.of("the \"old\"  "), Span.of("clock's").withLocal(italic))));
     Project project = of("en", layer);
     Project mended = project;
     for (Finding finding : new WordFindings().in(project, RuleSet.USUAL)) {
@@ -101,7 +100,8 @@ class WordFindingsTest {
       }
     }
     Paragraph after = mended.layers().findFirst().orElseThrow().story().paragraphs().getFirst();
-    assertThat(after.spans()).extracting(Span::text)
+    assertThat(after.spans())
+        .extracting(Span::text)
         .containsExactly("the \u201cold\u201d  ", "clock\u2019s");
     assertThat(after.spans().getLast().local()).isEqualTo(italic);
   }
@@ -113,8 +113,7 @@ class WordFindingsTest {
     "ar, the clock stopped, en",
     "en, \u0447\u0430\u0441\u044b, ru"
   })
-  void aParagraphInAnotherScriptIsInAnotherLanguage(
-      String language, String words, String meant) {
+  void aParagraphInAnotherScriptIsInAnotherLanguage(String language, String words, String meant) {
     assertThat(LanguageFindings.meant(words, language)).contains(meant);
   }
 
@@ -130,8 +129,7 @@ class WordFindingsTest {
     assertThat(new LanguageFindings(new Speller()).in(project, RuleSet.USUAL))
         .extracting(Finding::detail)
         .containsExactly("clok", "Halm");
-    Project knows =
-        project.withWords(new java.util.TreeSet<>(List.of("Halm")));
+    Project knows = project.withWords(new java.util.TreeSet<>(List.of("Halm")));
     assertThat(new LanguageFindings(new Speller()).in(knows, RuleSet.USUAL))
         .extracting(Finding::detail)
         .containsExactly("clok");

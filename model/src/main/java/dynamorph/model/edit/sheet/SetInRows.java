@@ -81,9 +81,7 @@ public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String
         Layer layer = there.get(id);
         if (layer != null && layer.isText()) {
           T own = Coats.value(DominantLook.of(cascade, layer), wanted);
-          byValue
-              .computeIfAbsent(stepped(wanted, own, step.get()), _ -> new ArrayList<>())
-              .add(id);
+          byValue.computeIfAbsent(stepped(wanted, own, step.get()), _ -> new ArrayList<>()).add(id);
         }
       }
     }

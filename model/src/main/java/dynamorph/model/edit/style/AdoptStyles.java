@@ -4,12 +4,10 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.DominantLook;
-import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
-import dynamorph.model.edit.KeptLook;
+import dynamorph.model.edit.LiftedLook;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.Tidy;
 import dynamorph.model.message.Messages;
@@ -18,10 +16,6 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.style.StyleLevel;
-import dynamorph.model.text.Paragraph;
-import dynamorph.model.text.Span;
-import dynamorph.model.text.Story;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -30,7 +24,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Puts styles into a project that were hiding in it, and lets the texts follow them that look like
@@ -124,14 +117,12 @@ public record AdoptStyles(List<Adoption> adoptions) implements Edit {
   private static final class Looks {
     private final StyleBook styles;
     private final Cascade before;
-    private final Cascade after;
-    private final KeptLook kept;
+    private final LiftedLook kept;
 
     Looks(Project was, Project now) {
       this.styles = now.styles();
       this.before = Cascade.of(was);
-      this.after = Cascade.of(now);
-      this.kept = new KeptLook(before, after);
+      this.kept = new LiftedLook(before, Cascade.of(now));
     }
 
     Layer adopted(Layer was, List<Following> followings) {
@@ -139,49 +130,12 @@ public record AdoptStyles(List<Adoption> adoptions) implements Edit {
       for (Following following : followings) {
         follows = follow(follows, following);
       }
-      Layer lifted = Lifted.of(was, follows, before, after, kept);
-      boolean same = isAlike(was, before.resolve(was), lifted, after.resolve(lifted));
-      Layer looks = same ? lifted : kept.of(was, follows);
+      Layer looks = kept.of(was, follows);
       Layer snapped = looks;
       for (Following following : followings) {
         snapped = following.snapped() ? snap(was, snapped, following) : snapped;
       }
       return snapped;
-    }
-
-    /** Whether two texts of the same words look the same, however their spans are cut. */
-    private static boolean isAlike(
-        Layer was, ResolvedLayer wasLook, Layer now, ResolvedLayer nowLook) {
-      boolean same =
-          wasLook.placement().equals(nowLook.placement())
-              && wasLook.plate().equals(nowLook.plate())
-              && wasLook.form().equals(nowLook.form());
-      for (int p = 0; same && p < was.story().paragraphs().size(); p++) {
-        ResolvedLayer.ResolvedParagraph one = wasLook.paragraphs().get(p);
-        ResolvedLayer.ResolvedParagraph other = nowLook.paragraphs().get(p);
-        same =
-            one.look().equals(other.look())
-                && runs(was.story().paragraphs().get(p), one)
-                    .equals(runs(now.story().paragraphs().get(p), other));
-      }
-      return same;
-    }
-
-    /** Where in a paragraph which look begins. */
-    private static Map<Integer, CharacterLook> runs(
-        Paragraph paragraph, ResolvedLayer.ResolvedParagraph resolved) {
-      Map<Integer, CharacterLook> runs = new LinkedHashMap<>();
-      int at = 0;
-      @Nullable CharacterLook last = null;
-      for (int index = 0; index < paragraph.spans().size(); index++) {
-        CharacterLook look = resolved.spans().get(index);
-        if (!look.equals(last)) {
-          runs.put(at, look);
-        }
-        last = look;
-        at += paragraph.spans().get(index).length();
-      }
-      return runs;
     }
 
     private static Layer follow(Layer layer, Following following) {
@@ -262,64 +216,6 @@ public record AdoptStyles(List<Adoption> adoptions) implements Edit {
     private static PropertySet unlike(
         PropertySet local, Set<PropertyKey<?>> keys, PropertySet dominant) {
       return local.where(key -> !keys.contains(key) || !local.get(key).equals(dominant.get(key)));
-    }
-  }
-
-  /** Local changes stand as wide as they can: what most letters have is set on the whole. */
-  private static final class Lifted {
-    private Lifted() {}
-
-    static Layer of(Layer was, Layer follows, Cascade before, Cascade after, KeptLook kept) {
-      PropertySet own = before.values(was);
-      PropertySet wanted = DominantLook.of(before, was).overlaidBy(own.where(key -> !isInner(key)));
-      Layer bare = follows.withLocal(follows.local().where(key -> !isInner(key)));
-      Layer layer = bare.withLocal(kept.restored(bare.local(), wanted, after.values(bare)));
-      List<Paragraph> paragraphs = new ArrayList<>();
-      for (int index = 0; index < was.story().paragraphs().size(); index++) {
-        paragraphs.add(
-            paragraph(
-                was,
-                layer,
-                was.story().paragraphs().get(index),
-                follows.story().paragraphs().get(index),
-                before,
-                after,
-                kept));
-      }
-      return layer.withStory(new Story(paragraphs));
-    }
-
-    /** Whether a value can be set on less than a layer. */
-    private static boolean isInner(PropertyKey<?> key) {
-      return key.countsOn(StyleLevel.PARAGRAPH.level());
-    }
-
-    private static Paragraph paragraph(
-        Layer wasLayer,
-        Layer layer,
-        Paragraph was,
-        Paragraph now,
-        Cascade before,
-        Cascade after,
-        KeptLook kept) {
-      Paragraph bare = now.withLocal(PropertySet.EMPTY);
-      PropertySet wanted = DominantLook.of(before, wasLayer, was).where(Lifted::isInner);
-      PropertySet actual = after.values(layer, bare).where(Lifted::isInner);
-      Paragraph paragraph = bare.withLocal(kept.restored(PropertySet.EMPTY, wanted, actual));
-      List<Span> spans = new ArrayList<>();
-      for (KeptLook.Piece piece : KeptLook.pieces(was, now)) {
-        Span span = piece.now().withLocal(PropertySet.EMPTY);
-        PropertySet wants =
-            before
-                .values(wasLayer, was, piece.was())
-                .where(key -> key.countsOn(StyleLevel.CHARACTER.level()));
-        PropertySet has =
-            after
-                .values(layer, paragraph, span)
-                .where(key -> key.countsOn(StyleLevel.CHARACTER.level()));
-        spans.add(span.withLocal(kept.restored(PropertySet.EMPTY, wants, has)));
-      }
-      return paragraph.withSpans(spans);
     }
   }
 

@@ -31,8 +31,7 @@ class SetInRowsTest {
           .plus(
               Artboard.empty("a", "Panel", 400, 300, LengthUnit.POINT)
                   .withLayers(
-                      TreePVector.from(
-                          List.of(text("1", 20), text("2", 30), text("3", 40)))));
+                      TreePVector.from(List.of(text("1", 20), text("2", 30), text("3", 40)))));
 
   private static Layer text(String id, double size) {
     return Layer.of(id, id, "Winding day")
@@ -69,16 +68,17 @@ class SetInRowsTest {
   })
   void aSizeIsTheSameForAllOrAStepFromEach(String typed, double first, double second) {
     assertThat(values(of(SIZE, typed).applyTo(project), SIZE))
-        .containsExactly(
-            FontSize.points(first), FontSize.points(second), FontSize.points(40));
+        .containsExactly(FontSize.points(first), FontSize.points(second), FontSize.points(40));
   }
 
   @Test
   void aNumberBelowZeroIsWrittenAfterAnEqualsSign() {
     PropertyKey<Double> tracking = Properties.TRACKING.key();
     Project spaced = of(tracking, "20").applyTo(project);
-    assertThat(values(of(tracking, "-5").applyTo(spaced), tracking)).containsExactly(15.0, 15.0, 0.0);
-    assertThat(values(of(tracking, "=-5").applyTo(spaced), tracking)).containsExactly(-5.0, -5.0, 0.0);
+    assertThat(values(of(tracking, "-5").applyTo(spaced), tracking))
+        .containsExactly(15.0, 15.0, 0.0);
+    assertThat(values(of(tracking, "=-5").applyTo(spaced), tracking))
+        .containsExactly(-5.0, -5.0, 0.0);
   }
 
   @Test
@@ -97,7 +97,9 @@ class SetInRowsTest {
   @Test
   void aFamilyIsSetOnAll() {
     assertThat(
-            values(of(Properties.FONT_FAMILY.key(), "Anton").applyTo(project), Properties.FONT_FAMILY.key()))
+            values(
+                of(Properties.FONT_FAMILY.key(), "Anton").applyTo(project),
+                Properties.FONT_FAMILY.key()))
         .startsWith("Anton", "Anton");
   }
 }

@@ -19,6 +19,7 @@ import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Length;
 import dynamorph.model.value.Slant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -224,6 +225,29 @@ class HiddenStylesTest {
     assertThat(LooksOf.looks(after)).isEqualTo(LooksOf.looks(before));
     found.forEach(
         style -> assertThat(after.styles().find(style.style().id())).contains(style.style()));
+  }
+
+  @Test
+  void whatWasSetOnWordsAloneFollowsWithoutLocalChanges() {
+    List<Layer> layers = new ArrayList<>();
+    for (int index = 0; index < 4; index++) {
+      PropertySet look = text("x", "x", 24).local();
+      layers.add(
+          Layer.of("t" + index, "t", "")
+              .withStory(
+                  Story.of(
+                      Paragraph.of(Span.of("kept in the drawer").withLocal(look))
+                          .withLocal(
+                              PropertySet.EMPTY.with(Properties.SPACE_AFTER, Length.em(1))))));
+    }
+    Project project = of(layers.toArray(new Layer[0]));
+    Project adopted = adoption(found(project)).applyTo(project);
+    assertThat(LooksOf.looks(adopted)).isEqualTo(LooksOf.looks(project));
+    // space after went by the size of plain text, 12 pt, and still comes to that
+    assertThat(
+            adopted.layers().map(layer -> layer.story().paragraphs().getFirst().local()).distinct())
+        .containsExactly(PropertySet.EMPTY.with(Properties.SPACE_AFTER, Length.points(12)));
+    assertThat(adopted.layers().map(Layer::local).distinct()).containsExactly(PropertySet.EMPTY);
   }
 
   @Test

@@ -1,0 +1,211 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.model.ArtboardId;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.property.Properties;
+import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timing;
+import dynamorph.model.value.FontSize;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** A designer has all texts side by side, and changes many at once. */
+class SheetJourneyTest extends JourneyTest {
+  private void openSheet() {
+    driver.robot().clickOn("#view-sheet");
+    driver.waitFor("the sheet is shown", () -> driver.isShown("#sheet"));
+    listed();
+  }
+
+  private void listed() {
+    driver.settle();
+    driver.waitFor("it is listed", () -> driver.window().sheet().isIdle());
+    driver.settle();
+  }
+
+  private void ask(String query) {
+    typeInto("sheet-query", query);
+    driver.robot().sleep(400);
+    listed();
+  }
+
+  private Node cell(String words) {
+    return driver
+        .robot()
+        .lookup("#sheet-list .label")
+        .match((Node node) -> node instanceof Labeled label && label.getText().equals(words))
+        .query();
+  }
+
+  /** The film of the demo with sixty name titles, one after another. */
+  private Project withSixtyTitles() {
+    return demo.mapArtboards(board -> {
+      if (!board.id().equals(new ArtboardId("film"))) {
+        return board;
+      }
+      Layer dessa = board.layer(new LayerId("name-dessa")).orElseThrow();
+      Timing timing = dessa.timing().orElseThrow();
+      List<Layer> more = new ArrayList<>();
+      for (int index = 0; index < 54; index++) {
+        Time from = Time.ofMillis(1000L * index);
+        more.add(
+            dessa
+                .withId(new LayerId("extra-" + index))
+                .withLocal(dynamorph.model.property.PropertySet.EMPTY)
+                .withTiming(timing.between(from, from.plus(Time.ofMillis(900)))));
+      }
+      return board.withLayers(board.layers().plusAll(more));
+    });
+  }
+
+  @Test
+  void sixtyTitlesAreMadeLargerAndSeenInTheirFrames() {
+    driver
+        .robot()
+        .interact(() -> driver.workspace().open(withSixtyTitles(), java.util.Optional.empty()));
+    openSheet();
+    ask("follows=Name title");
+    assertThat(text("sheet-query-count")).isEqualTo("60 match");
+    driver.robot().clickOn("#sheet-frames");
+    listed();
+    Image before = picture();
+    driver.robot().clickOn("#sheet-rows");
+    listed();
+    driver.robot().interact(() -> driver.node("sheet-list").requestFocus());
+    driver.robot().push(KeyCode.CONTROL, KeyCode.A);
+    assertThat(driver.workspace().selection().layers()).hasSize(60);
+    double size = driver.value("extra-0", Properties.SIZE).over(0);
+    driver.robot().doubleClickOn(cell(sizeOf("extra-0")));
+    driver.robot().write("*1.5").push(KeyCode.ENTER);
+    listed();
+    for (int index = 0; index < 54; index++) {
+      assertThat(driver.value("extra-" + index, Properties.SIZE))
+          .isEqualTo(FontSize.points(size * 1.5));
+    }
+    driver.robot().clickOn("#sheet-frames");
+    listed();
+    driver.waitFor("the frame is another", () -> !same(before, picture()));
+    driver.robot().push(KeyCode.CONTROL, KeyCode.Z);
+    listed();
+    assertThat(LocalChanges.count(driver.layer("extra-0"))).isZero();
+    driver.waitFor("the frame is as it was", () -> same(before, picture()));
+  }
+
+  private String sizeOf(String id) {
+    return driver.value(id, Properties.SIZE).toString();
+  }
+
+  private Image picture() {
+    driver.waitFor("pictures are drawn", () -> driver.window().isUpToDate());
+    ImageView view = driver.robot().lookup(".frame-card .image-view").query();
+    return view.getImage();
+  }
+
+  private static boolean same(Image one, Image other) {
+    if (one.getWidth() != other.getWidth()) {
+      return false;
+    }
+    for (int y = 0; y < one.getHeight(); y += 2) {
+      for (int x = 0; x < one.getWidth(); x += 2) {
+        if (one.getPixelReader().getArgb(x, y) != other.getPixelReader().getArgb(x, y)) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  @Test
+  void aStyleIsPutOnTextsOfArtboardsAndFilmsAtOnce() {
+    openSheet();
+    driver.select("label-3-title", "name-ilse");
+    driver.robot().clickOn(driver.reveal("#style-notice"));
+    driver.settle();
+    assertThat(driver.layer("label-3-title").follows()).contains(new StyleId("notice"));
+    assertThat(driver.layer("name-ilse").follows()).contains(new StyleId("notice"));
+  }
+
+  @Test
+  void wordsAreEditedInPlaceAndKeepTheirStyles() {
+    openSheet();
+    ask("Open till nine");
+    driver.robot().doubleClickOn(cell("Open till nine"));
+    driver.waitFor("it is edited", () -> driver.isShown("#sheet-words-editor"));
+    driver.robot().write("Open till ten").push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.layer("web-open").story().text()).isEqualTo("Open till ten");
+    driver.robot().push(KeyCode.CONTROL, KeyCode.Z);
+    driver.settle();
+    assertThat(driver.layer("web-open").story().text()).isEqualTo("Open till nine");
+  }
+
+  @Test
+  void aRowGoesToItsMomentInTheFilm() {
+    openSheet();
+    driver.select("name-ilse");
+    driver.press("sheet-go");
+    assertThat(driver.workspace().playback().isOpen()).isTrue();
+    Time now = driver.workspace().playback().playheadProperty().get();
+    assertThat(driver.layer("name-ilse").timing().orElseThrow().isLive(now)).isTrue();
+    assertThat(driver.workspace().view().sheetProperty().get()).isFalse();
+    assertThat(driver.workspace().selection().layers()).isEqualTo(Set.of(new LayerId("name-ilse")));
+  }
+
+  @Test
+  void whatCannotBeReadIsToldAndTheListStays() {
+    openSheet();
+    ask("hue=3");
+    assertThat(driver.isShown("#sheet .problem-text")).isTrue();
+    assertThat(driver.isShown("#sheet-list .sheet-row")).isTrue();
+    ask("no such words anywhere");
+    assertThat(driver.isShown("#sheet-list .sheet-row")).isFalse();
+  }
+
+  @Test
+  void aTranslatorsTableGoesOutAndComesBack() throws IOException {
+    openSheet();
+    Path table = folder.resolve("words.csv");
+    driver.answers().file(table);
+    driver.robot().clickOn("#sheet-words").clickOn("Export words as a table\u2026");
+    driver.waitFor("it is written", () -> Files.exists(table));
+    String words = Files.readString(table);
+    assertThat(words).contains("web-open,Open till nine");
+    Files.writeString(table, words.replace("Open till nine", "Offen bis neun"));
+    driver.robot().clickOn("#sheet-words").clickOn("Import words from a table\u2026");
+    driver.settle();
+    assertThat(driver.layer("web-open").story().text()).isEqualTo("Offen bis neun");
+    assertThat(driver.notice()).startsWith("1 text has other words now");
+    assertThat(demo.layer(new LayerId("web-open")).orElseThrow().follows())
+        .isEqualTo(driver.layer("web-open").follows());
+  }
+
+  @Test
+  void rowsArePickedByKeyboardAlone() {
+    openSheet();
+    driver.robot().interact(() -> driver.node("sheet-list").requestFocus());
+    driver
+        .robot()
+        .push(KeyCode.DOWN)
+        .push(KeyCode.SHIFT, KeyCode.DOWN)
+        .push(KeyCode.SHIFT, KeyCode.DOWN);
+    assertThat(driver.workspace().selection().layers()).hasSize(3);
+    driver.robot().push(KeyCode.ESCAPE);
+    assertThat(driver.workspace().selection().isEmpty()).isTrue();
+  }
+}
