@@ -144,7 +144,7 @@ final class SurveyCommand implements Callable<Integer> {
       }
     }
     if (sarif) {
-      out.println(log.log().toPrettyString());
+      out.println(log.text());
     } else if (json) {
       out.println((nodes.size() == 1 ? nodes.get(0) : nodes).toPrettyString());
     }

@@ -65,6 +65,7 @@ public final class Workspace {
     view.sheetProperty()
         .addListener((_, _, open) -> {
           Optional<ArtboardId> now = playback.filmProperty().get();
+          playback.playingProperty().set(false);
           if (!open && !selection.get().isEmpty() && !isSeen(selection.get(), now)) {
             // a sheet has texts of everywhere
             selection.set(leftSelections.getOrDefault(now, Selection.NONE).within(project()));

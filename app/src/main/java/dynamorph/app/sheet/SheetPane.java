@@ -99,10 +99,10 @@ public final class SheetPane extends VBox implements AutoCloseable {
     getChildren().addAll(head, new ColumnHeads(watch, look), list, foot);
     watch.sheetProperty().addListener((_, _, _) -> update());
     look.inFramesProperty().addListener((_, _, _) -> update());
-    look.pictureWidthProperty().addListener((_, _, _) -> anew());
-    look.columns().addListener((javafx.collections.ListChangeListener<Column>) _ -> anew());
+    look.pictureWidthProperty().addListener((_, _, _) -> update());
+    look.columns().addListener((javafx.collections.ListChangeListener<Column>) _ -> update());
     look.roomProperty().bind(list.widthProperty());
-    list.widthProperty().addListener((_, _, _) -> anew());
+    list.widthProperty().addListener((_, _, _) -> update());
     setMinSize(0, 0);
     stage.frameProperty().addListener((_, _, _) -> showAll());
     workspace.selectionProperty().addListener((_, _, now) -> selected(now));
@@ -188,11 +188,6 @@ public final class SheetPane extends VBox implements AutoCloseable {
   }
 
   // --- the list -------------------------------------------------------------------------------
-
-  private void anew() {
-    list.refresh();
-    update();
-  }
 
   private void update() {
     List<SheetItem> items = new ArrayList<>();

@@ -88,10 +88,10 @@ public final class SurveyFiles {
       SarifLog log = new SarifLog();
       log.add(
           workspace.fileProperty().get().map(Path::getFileName).orElse(file.getFileName()), report);
-      return log.log().toPrettyString();
+      return log.text();
     }
     return name.endsWith(".json")
-        ? SurveyJson.of(report).toPrettyString()
+        ? SurveyJson.text(report)
         : SurveyPage.of(report, scene, studio.get().maker());
   }
 

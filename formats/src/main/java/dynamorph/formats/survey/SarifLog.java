@@ -105,6 +105,11 @@ public final class SarifLog {
     }
   }
 
+  /** The whole log as text. */
+  public String text() {
+    return log().toPrettyString();
+  }
+
   /** The whole log. */
   public ObjectNode log() {
     ObjectNode log = NODES.objectNode().put("$schema", SCHEMA).put("version", "2.1.0");

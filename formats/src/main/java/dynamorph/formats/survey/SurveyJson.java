@@ -25,6 +25,11 @@ public final class SurveyJson {
     return new Located(project).name(finding.spots().getFirst());
   }
 
+  /** The whole report as text. */
+  public static String text(SurveyReport report) {
+    return of(report).toPrettyString();
+  }
+
   /** The whole report. */
   public static ObjectNode of(SurveyReport report) {
     Located located = new Located(report.project());

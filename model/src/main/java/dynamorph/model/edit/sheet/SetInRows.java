@@ -5,13 +5,17 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
-import dynamorph.model.cascade.DominantLook;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.SetValues;
 import dynamorph.model.message.Messages;
+import dynamorph.model.property.Level;
 import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
@@ -72,6 +76,7 @@ public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String
   private <T> Project set(Project before, PropertyKey<T> wanted) {
     Optional<Step> step = step(typed);
     Map<T, List<LayerId>> byValue = new LinkedHashMap<>();
+    List<Part<T>> parts = new ArrayList<>();
     if (step.isEmpty()) {
       byValue.put(parsed(wanted), new ArrayList<>(layers));
     } else {
@@ -80,18 +85,63 @@ public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String
       for (LayerId id : layers) {
         Layer layer = there.get(id);
         if (layer != null && layer.isText()) {
-          T own = Coats.value(DominantLook.of(cascade, layer), wanted);
-          byValue.computeIfAbsent(stepped(wanted, own, step.get()), _ -> new ArrayList<>()).add(id);
+          List<Part<T>> own = parts(cascade, layer, wanted);
+          if (own.stream().map(Part::value).distinct().count() > 1) {
+            own.forEach(part ->
+                parts.add(
+                    new Part<>(part.words(), stepped(wanted, part.value(), step.get()))));
+          } else {
+            byValue
+                .computeIfAbsent(
+                    stepped(wanted, own.getFirst().value(), step.get()), _ -> new ArrayList<>())
+                .add(id);
+          }
         }
       }
     }
     Project project = before;
+    for (Part<T> part : parts) {
+      project = SetValues.of(part.words(), wanted, part.value()).applyTo(project);
+    }
     for (Map.Entry<T, List<LayerId>> entry : byValue.entrySet()) {
       project =
           SetValues.of(new Target.Layers(entry.getValue()), wanted, entry.getKey())
               .applyTo(project);
     }
     return project;
+  }
+
+  /** Words with a value; in a text that has several each takes the step from its own. */
+  private record Part<T>(Target.Words words, T value) {}
+
+  private static <T> List<Part<T>> parts(Cascade cascade, Layer layer, PropertyKey<T> wanted) {
+    List<Part<T>> parts = new ArrayList<>();
+    int at = 0;
+    for (Paragraph paragraph : layer.story().paragraphs()) {
+      int start = at;
+      if (wanted.countsOn(Level.SPAN)) {
+        for (Span span : paragraph.spans()) {
+          parts.add(
+              new Part<>(
+                  new Target.Words(layer.id(), new TextRange(at, at + span.length())),
+                  Coats.value(cascade.values(layer, paragraph, span), wanted)));
+          at += span.length();
+        }
+      } else {
+        at += paragraph.length();
+        PropertySet values =
+            wanted.countsOn(Level.PARAGRAPH)
+                ? cascade.values(layer, paragraph)
+                : cascade.values(layer);
+        parts.add(
+            new Part<>(
+                new Target.Words(layer.id(), new TextRange(start, at)),
+                Coats.value(values, wanted)));
+      }
+      at++;
+    }
+    List<Part<T>> said = parts.stream().filter(part -> !part.words().range().isEmpty()).toList();
+    return said.isEmpty() ? parts.subList(0, 1) : said;
   }
 
   private <T> T parsed(PropertyKey<T> wanted) {

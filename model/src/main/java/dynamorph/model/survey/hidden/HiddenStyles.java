@@ -185,7 +185,7 @@ public final class HiddenStyles {
   // --- proposals ------------------------------------------------------------------------------
 
   private List<HiddenStyle> proposed(List<Cluster> large, Map<Cluster, List<TextPiece>> outliers) {
-    StyleWords words = new StyleWords(project, large);
+    StyleWords words = new StyleWords(project, cascade);
     Set<StyleId> ids = new HashSet<>();
     Map<Cluster, Style> styles = new LinkedHashMap<>();
     Optional<Cluster> body = body(large);

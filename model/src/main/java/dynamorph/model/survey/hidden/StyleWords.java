@@ -3,7 +3,9 @@ package dynamorph.model.survey.hidden;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
+import dynamorph.model.cascade.DominantLook;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -18,6 +20,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /** Names styles by what they are: what part they play beside the others, then how they differ. */
@@ -43,28 +46,29 @@ final class StyleWords {
   private final Map<LayerId, Layer> layers = new HashMap<>();
   private final double body;
 
-  StyleWords(Project project, List<Cluster> clusters) {
+  StyleWords(Project project, Cascade cascade) {
     this.taken =
         project.styles().stream().map(Style::name).collect(Collectors.toCollection(HashSet::new));
-    this.body = body(clusters);
+    this.body = body(project, cascade);
     project.layers().forEach(layer -> layers.put(layer.id(), layer));
     this.project = project;
   }
 
   private final Project project;
 
-  /** The size of most letters. */
-  private static double body(List<Cluster> clusters) {
-    double size = 0;
-    int most = -1;
-    for (Cluster cluster : clusters) {
-      int letters = cluster.pieces().stream().mapToInt(TextPiece::letters).sum();
-      if (cluster.level() == StyleLevel.TEXT && letters > most) {
-        most = letters;
-        size = size(cluster.centre());
-      }
-    }
-    return size;
+  /** The size of most letters of the project, whatever styles they follow already. */
+  private static double body(Project project, Cascade cascade) {
+    Map<Double, Integer> letters = new TreeMap<>();
+    project
+        .layers()
+        .filter(TextPieces::hasWords)
+        .forEach(layer ->
+            letters.merge(
+                size(DominantLook.of(cascade, layer)), layer.story().length(), Integer::sum));
+    return letters.entrySet().stream()
+        .max(Map.Entry.comparingByValue())
+        .map(Map.Entry::getKey)
+        .orElse(0.0);
   }
 
   private static double size(PropertySet values) {

@@ -15,6 +15,8 @@ import dynamorph.model.edit.EditRefused;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Story;
 import dynamorph.model.value.FontSize;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -69,6 +71,25 @@ class SetInRowsTest {
   void aSizeIsTheSameForAllOrAStepFromEach(String typed, double first, double second) {
     assertThat(values(of(SIZE, typed).applyTo(project), SIZE))
         .containsExactly(FontSize.points(first), FontSize.points(second), FontSize.points(40));
+  }
+
+  @Test
+  void wordsOfAnotherSizeTakeTheStepFromTheirOwn() {
+    Layer mixed =
+        Layer.of("1", "1", "")
+            .withStory(
+                Story.of(
+                    Paragraph.of("Dessa Quill")
+                        .withLocal(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(40))),
+                    Paragraph.of("clockmaker at the bench")
+                        .withLocal(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(24)))));
+    Project with = project.mapLayers(layer -> layer.id().value().equals("1") ? mixed : layer);
+    Project larger = of(SIZE, "\u00d71.5").applyTo(with);
+    Cascade cascade = Cascade.of(larger);
+    Layer after = larger.layer(new LayerId("1")).orElseThrow();
+    assertThat(after.story().paragraphs())
+        .extracting(one -> Coats.value(cascade.values(after, one, one.spans().getFirst()), SIZE))
+        .containsExactly(FontSize.points(60), FontSize.points(36));
   }
 
   @Test
