@@ -37,7 +37,7 @@ final class ColumnHeads extends HBox {
     picture.setPrefWidth(width);
     picture.setMaxWidth(width);
     getChildren().setAll(picture);
-    for (Column column : look.columns()) {
+    for (Column column : look.shown()) {
       getChildren().add(head(column));
     }
   }

@@ -60,7 +60,7 @@ final class RowCell extends HBox {
     frame.setMaxSize(width + 2.0, height + 2.0);
     pane.found(shown.id())
         .ifPresent(found -> pane.pictures().showAlone(picture, found, width, height));
-    for (Column column : pane.look().columns()) {
+    for (Column column : pane.look().shown()) {
       getChildren().add(cell(shown, column, sheet));
     }
     mark();

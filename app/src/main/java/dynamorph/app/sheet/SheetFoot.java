@@ -1,6 +1,5 @@
 package dynamorph.app.sheet;
 
-import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
@@ -9,14 +8,14 @@ import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.sheet.Sheet;
 import java.util.List;
 import java.util.Set;
-import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 
 /** What is selected in a sheet, and what is mostly done with it. */
-final class SheetFoot extends HBox {
+final class SheetFoot extends FlowPane {
   private final Workspace workspace;
   private final SheetPane pane;
   private final Label chosen = new Label();
@@ -27,11 +26,11 @@ final class SheetFoot extends HBox {
   private final Button show = new Button(Messages.of("sheet.show-where-it-stands"));
 
   SheetFoot(Workspace workspace, SheetPane pane) {
-    super(10);
+    super(10, 6);
     this.workspace = workspace;
     this.pane = pane;
     getStyleClass().add("sheet-foot");
-    setAlignment(Pos.CENTER_LEFT);
+    setRowValignment(VPos.CENTER);
     chosen.getStyleClass().add("section-title");
     chosen.setMinWidth(Region.USE_PREF_SIZE);
     count.getStyleClass().add("quiet");
@@ -45,8 +44,8 @@ final class SheetFoot extends HBox {
     for (Button button : List.of(show, drop, save, keep)) {
       button.setMinWidth(USE_PREF_SIZE);
     }
-    count.setMinWidth(0);
-    getChildren().addAll(chosen, show, drop, save, keep, Controls.gap(), count);
+    count.setMinWidth(USE_PREF_SIZE);
+    getChildren().addAll(chosen, show, drop, save, keep, count);
     workspace.selectionProperty().addListener((_, _, _) -> update());
     pane.visibleProperty().addListener((_, _, _) -> update());
     workspace.historyProperty().addListener((_, _, _) -> update());

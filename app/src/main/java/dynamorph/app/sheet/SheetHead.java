@@ -1,6 +1,5 @@
 package dynamorph.app.sheet;
 
-import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.model.property.Facet;
@@ -14,6 +13,7 @@ import dynamorph.model.sheet.SheetOrder;
 import java.util.function.UnaryOperator;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
@@ -26,6 +26,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -53,10 +54,13 @@ final class SheetHead extends VBox {
     getStyleClass().add("sheet-head");
     HBox first = new HBox(8, label(Messages.of("sheet.group-by")), grouping(), queryField(), only);
     first.setAlignment(Pos.CENTER_LEFT);
-    HBox second =
-        new HBox(
-            8, label(Messages.of("sheet.show")), shown(), size(), Controls.gap(), words, columns);
-    second.setAlignment(Pos.CENTER_LEFT);
+    HBox left = new HBox(8, label(Messages.of("sheet.show")), shown(), size());
+    left.setAlignment(Pos.CENTER_LEFT);
+    HBox right = new HBox(8, words, columns);
+    right.setAlignment(Pos.CENTER_LEFT);
+    // where there is little room these go on below
+    FlowPane second = new FlowPane(16, 8, left, right);
+    second.setRowValignment(VPos.CENTER);
     wrong.getStyleClass().add("problem-text");
     wrong.setWrapText(true);
     wrong.managedProperty().bind(wrong.visibleProperty());
@@ -110,7 +114,7 @@ final class SheetHead extends VBox {
     query.setAccessibleText(Messages.of("sheet.words-or-a-query"));
     Tips.on(query, help());
     HBox.setHgrow(query, Priority.ALWAYS);
-    query.setMinWidth(120);
+    query.setMinWidth(60);
     PauseTransition rest = new PauseTransition(REST);
     rest.setOnFinished(_ -> change(order -> order.withQuery(query.getText())));
     query.textProperty().addListener((_, _, _) -> rest.playFromStart());

@@ -79,16 +79,36 @@ final class SheetLayout {
     return (int) Math.max(1, (room.get() - ROW_ROOM + CARD_GAP) / (least + CARD_ROOM + CARD_GAP));
   }
 
-  /** How wide a column is; where there is little room all are narrower. */
+  /** Columns narrower than this are read as a whole or not at all. */
+  private static final double NARROW = 70;
+
+  /**
+   * Where columns get less than this share of what they want, the place is told by groups alone.
+   */
+  private static final double CROWDED = 0.6;
+
+  /** The columns that there is room for. */
+  List<Column> shown() {
+    return share(columns) >= CROWDED
+        ? List.copyOf(columns)
+        : columns.stream().filter(column -> column != Column.Fact.PLACE).toList();
+  }
+
+  /** How wide a column is; where there is little room wide ones are narrower. */
   double width(Column column) {
+    double wish = wish(column);
+    return wish <= NARROW ? wish : Math.floor(wish * share(shown()));
+  }
+
+  private double share(List<Column> among) {
     double fixed = pictureWidth.get() + ROW_ROOM;
     double wanted = 0;
-    for (Column one : columns) {
-      fixed += COLUMN_GAP;
-      wanted += wish(one);
+    for (Column one : among) {
+      double wish = wish(one);
+      fixed += COLUMN_GAP + (wish <= NARROW ? wish : 0);
+      wanted += wish <= NARROW ? 0 : wish;
     }
-    double share = Math.min(1, Math.max(0.4, (room.get() - fixed) / wanted));
-    return Math.floor(wish(column) * share);
+    return wanted == 0 ? 1 : Math.clamp((room.get() - fixed) / wanted, 0.35, 1);
   }
 
   private static double wish(Column column) {

@@ -339,9 +339,12 @@ public final class SheetPane extends VBox implements AutoCloseable {
     LayerId id = row.get().id();
     list.requestFocus();
     if (event.getClickCount() == 2 && !event.isShiftDown() && !event.isShortcutDown()) {
-      columnAt(event.getTarget())
-          .filter(SheetPane::isEdited)
-          .ifPresentOrElse(column -> edit(id, column), () -> goTo(id));
+      Optional<Column> column = columnAt(event.getTarget());
+      if (column.filter(SheetPane::isEdited).isPresent()) {
+        edit(id, column.get());
+      } else if (isPlace(event.getTarget(), column)) {
+        goTo(id);
+      }
       event.consume();
       return;
     }
@@ -363,6 +366,18 @@ public final class SheetPane extends VBox implements AutoCloseable {
 
   private static boolean isCell(MouseEvent event) {
     return columnAt(event.getTarget()).filter(SheetPane::isEdited).isPresent();
+  }
+
+  /** Whether two clicks mean the place of a text: its picture, or where and when it stands. */
+  private static boolean isPlace(Object target, Optional<Column> column) {
+    for (Node node = target instanceof Node one ? one : null;
+        node != null;
+        node = node.getParent()) {
+      if (node instanceof FrameCard || node.getStyleClass().contains("sheet-picture")) {
+        return true;
+      }
+    }
+    return column.filter(one -> one == Column.Fact.PLACE || one == Column.Fact.TIME).isPresent();
   }
 
   private static boolean isEdited(Column column) {

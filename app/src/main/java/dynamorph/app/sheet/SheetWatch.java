@@ -23,7 +23,10 @@ import org.slf4j.LoggerFactory;
 final class SheetWatch implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(SheetWatch.class);
 
-  private record Request(Project project, SheetOrder order) {}
+  /**
+   * @param shown the project with what is tried in it
+   */
+  private record Request(Project project, Project shown, SheetOrder order) {}
 
   private final Workspace workspace;
   private final BooleanProperty open;
@@ -62,7 +65,8 @@ final class SheetWatch implements AutoCloseable {
     if (!open.get() || worker.isShutdown()) {
       return;
     }
-    Request request = new Request(workspace.shownProperty().get(), order.get());
+    Request request =
+        new Request(workspace.project(), workspace.shownProperty().get(), order.get());
     if (next.getAndSet(request) == null) {
       worker.execute(this::work);
     }
@@ -76,7 +80,7 @@ final class SheetWatch implements AutoCloseable {
       return;
     }
     try {
-      Sheet listed = Sheet.of(request.project(), request.order());
+      Sheet listed = Sheet.of(request.project(), request.order()).showing(request.shown());
       Platform.runLater(() -> {
         sheet.set(Optional.of(listed));
         busy = false;

@@ -11,7 +11,6 @@ import dynamorph.model.edit.Target;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleLevel;
@@ -19,6 +18,7 @@ import dynamorph.model.survey.hidden.HiddenStyle;
 import dynamorph.model.survey.hidden.HiddenStyle.Deviating;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Numbers;
+import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -75,8 +75,8 @@ final class HiddenCard extends VBox {
         picture,
         adopted,
         Cascade.of(adopted),
-        Followers.of(project),
         hidden.style(),
+        ground(project, hidden),
         WIDTH,
         HEIGHT);
     Button specimen = new Button("", picture);
@@ -92,6 +92,14 @@ final class HiddenCard extends VBox {
       fillDetails();
       getChildren().add(details);
     }
+  }
+
+  /** What the first text that would follow it stands on. */
+  private static Rgba ground(Project project, HiddenStyle hidden) {
+    return project
+        .artboardOf(hidden.all().getFirst().layer())
+        .map(board -> project.palette().colour(board.background()))
+        .orElse(Rgba.WHITE);
   }
 
   private static Project withStyles(Project project, HiddenStyle hidden) {

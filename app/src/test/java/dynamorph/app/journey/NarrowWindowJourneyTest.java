@@ -46,6 +46,21 @@ class NarrowWindowJourneyTest extends JourneyTest {
   }
 
   @Test
+  void whatIsDoneInASheetGoesOnBelow() {
+    driver.press("view-sheet");
+    driver.select("name-ilse", "name-dessa");
+    driver.waitFor("it is listed", () -> driver.window().sheet().isIdle());
+    driver.settle();
+    standApartWhole(".sheet-foot");
+    double right =
+        driver.node("sheet-columns").localToScene(0, 0).getX()
+            + driver.node("sheet-columns").getLayoutBounds().getWidth();
+    assertThat(right)
+        .as("beside the survey, not over it")
+        .isLessThan(driver.node("survey").localToScene(0, 0).getX());
+  }
+
+  @Test
   void theKindsOfReachGoOnBelow() {
     driver.press("style-enamel-title");
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.R);

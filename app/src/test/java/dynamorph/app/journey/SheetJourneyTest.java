@@ -144,6 +144,23 @@ class SheetJourneyTest extends JourneyTest {
   }
 
   @Test
+  void aStyleIsTriedOnTextsThatAreListedByAnother() {
+    openSheet();
+    ask("follows=Name title");
+    driver.robot().interact(() -> driver.node("sheet-list").requestFocus());
+    driver.robot().push(KeyCode.CONTROL, KeyCode.A);
+    assertThat(driver.workspace().selection().layers()).hasSize(6);
+    driver.robot().moveTo(driver.reveal("#style-notice"));
+    driver.waitFor(
+        "the style is tried", () -> driver.workspace().shownProperty().get() != driver.project());
+    listed();
+    assertThat(driver.robot().lookup("#sheet-list .sheet-row").queryAll())
+        .as("they stay where they are looked at")
+        .hasSizeGreaterThanOrEqualTo(6);
+    driver.robot().moveTo("#search");
+  }
+
+  @Test
   void wordsAreEditedInPlaceAndKeepTheirStyles() {
     openSheet();
     ask("Open till nine");

@@ -24,6 +24,7 @@ import dynamorph.model.value.Numbers;
 import java.text.Collator;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -100,6 +101,29 @@ public record Sheet(
         matching,
         wrong,
         all.size());
+  }
+
+  /**
+   * The same list with its texts as they are in another state, such as one that is tried: what is
+   * tried on must not take texts out of the list that they are looked at in.
+   */
+  public Sheet showing(Project shown) {
+    if (shown == project) {
+      return this;
+    }
+    Map<LayerId, SheetRow> rows = new HashMap<>();
+    for (Artboard board : shown.artboards()) {
+      board.layers().forEach(layer -> rows.put(layer.id(), new SheetRow(board, layer)));
+    }
+    List<Group> changed =
+        groups.stream()
+            .map(group ->
+                new Group(
+                    group.title(),
+                    group.rows().stream().map(row -> rows.getOrDefault(row.id(), row)).toList(),
+                    group.local()))
+            .toList();
+    return new Sheet(shown, Cascade.of(shown), changed, matching, wrong, texts);
   }
 
   private static Set<LayerId> matching(Project project, String query) {
@@ -249,8 +273,8 @@ public record Sheet(
   private static Comparator<SheetRow> byWords(
       List<SheetRow> rows, Function<SheetRow, String> words) {
     Collator collator = Collator.getInstance(Locale.ENGLISH);
-    Map<String, java.text.CollationKey> known = new java.util.HashMap<>();
-    Map<LayerId, java.text.CollationKey> keys = new java.util.HashMap<>();
+    Map<String, java.text.CollationKey> known = new HashMap<>();
+    Map<LayerId, java.text.CollationKey> keys = new HashMap<>();
     rows.forEach(row ->
         keys.put(row.id(), known.computeIfAbsent(words.apply(row), collator::getCollationKey)));
     return Comparator.comparing(row -> java.util.Objects.requireNonNull(keys.get(row.id())));
@@ -258,7 +282,7 @@ public record Sheet(
 
   private static <T> Comparator<SheetRow> byValue(
       Cascade cascade, PropertyKey<T> key, List<SheetRow> rows) {
-    Map<LayerId, T> values = new java.util.HashMap<>();
+    Map<LayerId, T> values = new HashMap<>();
     rows.forEach(
         row -> values.put(row.id(), Coats.value(DominantLook.of(cascade, row.layer()), key)));
     return Comparator.comparingDouble(

@@ -97,6 +97,17 @@ class SheetTest {
   }
 
   @Test
+  void whatIsTriedOnStaysInTheList() {
+    Sheet asked =
+        of(SheetOrder.USUAL.withGrouping(Grouping.NONE).withQuery("style=Label && local=0"));
+    Project tried = project.mapLayers(layer -> layer.withFollows(List.of()));
+    Sheet shown = asked.showing(tried);
+    assertThat(ids(shown)).containsExactly("1");
+    assertThat(shown.groups().getFirst().rows().getFirst().layer().follows()).isEmpty();
+    assertThat(shown.text(shown.groups().getFirst().rows().getFirst(), SIZE)).isEqualTo("12 pt");
+  }
+
+  @Test
   void aQueryThatCannotBeReadLeavesTheListAndSaysWhy() {
     Sheet sheet = of(SheetOrder.USUAL.withQuery("style=Label && hue=3"));
     assertThat(sheet.wrong()).hasValueSatisfying(why -> assertThat(why).contains("hue"));

@@ -73,11 +73,23 @@ public final class Specimens {
       Style style,
       int width,
       int height) {
+    show(view, project, cascade, style, background(project, followers, style), width, height);
+  }
+
+  /** Puts a specimen on a ground into a view, now or when it is drawn. */
+  public void show(
+      ImageView view,
+      Project project,
+      Cascade cascade,
+      Style style,
+      Rgba background,
+      int width,
+      int height) {
     double scale =
         view.getScene() == null || view.getScene().getWindow() == null
             ? 1
             : view.getScene().getWindow().getOutputScaleX();
-    Seen seen = film.get().orElseGet(() -> plain(background(project, followers, style)));
+    Seen seen = film.get().orElseGet(() -> plain(background));
     Studio with = studio.get();
     String words = style.sample().isBlank() ? style.name() : style.sample();
     pictures.show(

@@ -88,8 +88,7 @@ public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String
           List<Part<T>> own = parts(cascade, layer, wanted);
           if (own.stream().map(Part::value).distinct().count() > 1) {
             own.forEach(part ->
-                parts.add(
-                    new Part<>(part.words(), stepped(wanted, part.value(), step.get()))));
+                parts.add(new Part<>(part.words(), stepped(wanted, part.value(), step.get()))));
           } else {
             byValue
                 .computeIfAbsent(

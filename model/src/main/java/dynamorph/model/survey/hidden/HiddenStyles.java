@@ -51,16 +51,19 @@ public final class HiddenStyles {
   private static final Set<PropertyKey<?>> CORE =
       Set.of(Properties.FONT_FAMILY.key(), Properties.FONT_WEIGHT.key(), Properties.SIZE.key());
 
+  /** Text that follows nothing, in a project without a base style. */
+  private static final PropertySet PLAIN =
+      Cascade.of(Project.empty("")).values(Layer.of("plain", "", ""));
+
   private final Project project;
   private final Cascade cascade;
   private final List<TextPiece> pieces;
   private final Map<LayerId, Optional<StyleId>> bases;
 
-  private HiddenStyles(
-      Project project, List<TextPiece> pieces, Map<LayerId, Optional<StyleId>> bases) {
+  private HiddenStyles(Project project, TextPieces pieces, Map<LayerId, Optional<StyleId>> bases) {
     this.project = project;
-    this.cascade = Cascade.of(project);
-    this.pieces = pieces;
+    this.cascade = pieces.cascade();
+    this.pieces = pieces.all();
     this.bases = bases;
   }
 
@@ -73,7 +76,7 @@ public final class HiddenStyles {
           Optional<StyleId> base = project.baseOf(board);
           board.layers().forEach(layer -> bases.put(layer.id(), base));
         });
-    return new HiddenStyles(project, new TextPieces(project).all(), bases);
+    return new HiddenStyles(project, new TextPieces(project), bases);
   }
 
   /** How many texts, paragraphs and words follow nothing, or were changed by hand. */
@@ -201,7 +204,7 @@ public final class HiddenStyles {
           body.filter(one -> one != cluster && isDerived(cluster, one)).map(styles::get);
       String name = java.util.Objects.requireNonNull(names.get(cluster));
       StyleId id = id(name, ids);
-      styles.put(cluster, style(cluster, id, name, base, body));
+      styles.put(cluster, style(cluster, id, words, name, base, body));
     }
     return large.stream()
         .map(cluster -> hidden(cluster, styles, outliers.getOrDefault(cluster, List.of())))
@@ -226,7 +229,12 @@ public final class HiddenStyles {
   }
 
   private Style style(
-      Cluster cluster, StyleId id, String name, Optional<Style> base, Optional<Cluster> body) {
+      Cluster cluster,
+      StyleId id,
+      StyleWords words,
+      String name,
+      Optional<Style> base,
+      Optional<Cluster> body) {
     Optional<StyleId> followed = cluster.followed().reversed().stream().findFirst();
     PropertySet values;
     if (base.isPresent()) {
@@ -245,7 +253,7 @@ public final class HiddenStyles {
         cluster.level(),
         base.map(Style::id).or(() -> followed),
         values,
-        sample(cluster));
+        sample(cluster, words));
   }
 
   /** A size that is a plain multiple of the base's is written so, if it is that to the last bit. */
@@ -272,11 +280,7 @@ public final class HiddenStyles {
       plain.add(cascade.values(project.styles().get(followed.getLast())));
     } else {
       for (Optional<StyleId> base : basesOf(cluster)) {
-        Layer bare = Layer.of("plain", "", "");
-        plain.add(
-            base.map(project.styles()::get)
-                .map(cascade::values)
-                .orElseGet(() -> Cascade.of(Project.empty("")).values(bare)));
+        plain.add(base.map(project.styles()::get).map(cascade::values).orElse(PLAIN));
       }
     }
     Set<PropertyKey<?>> differing = new LinkedHashSet<>();
@@ -315,7 +319,7 @@ public final class HiddenStyles {
   }
 
   /** The words of the piece with the most usual length. */
-  private String sample(Cluster cluster) {
+  private static String sample(Cluster cluster, StyleWords words) {
     TextPiece piece =
         cluster.pieces().stream()
             .sorted(
@@ -325,7 +329,7 @@ public final class HiddenStyles {
             .skip((cluster.pieces().size() - 1) / 2)
             .findFirst()
             .orElseThrow();
-    return StyleWords.firstWords(project, piece);
+    return words.firstWords(piece);
   }
 
   private HiddenStyle hidden(
@@ -333,8 +337,10 @@ public final class HiddenStyles {
     Style style = java.util.Objects.requireNonNull(styles.get(cluster));
     List<Target.Words> equal = new ArrayList<>();
     List<Deviating> near = new ArrayList<>();
+    Map<PropertySet, Map<PropertyKey<?>, Object>> known = new HashMap<>();
     for (TextPiece piece : cluster.pieces()) {
-      Map<PropertyKey<?>, Object> differences = differences(cluster.centre(), piece.look());
+      Map<PropertyKey<?>, Object> differences =
+          known.computeIfAbsent(piece.look(), look -> differences(cluster.centre(), look));
       if (differences.isEmpty()) {
         equal.add(piece.member());
       } else {
@@ -357,6 +363,9 @@ public final class HiddenStyles {
 
   /** Colours that are painted alike are no difference, whatever they are called. */
   private Map<PropertyKey<?>, Object> differences(PropertySet centre, PropertySet look) {
+    if (look.equals(centre)) {
+      return Map.of();
+    }
     Map<PropertyKey<?>, Object> differences = new LinkedHashMap<>();
     for (PropertyKey<?> key : LookSpace.beyond(centre, look, cascade::colour, Tolerance.NONE)) {
       differences.put(key, Coats.value(look, key));

@@ -96,6 +96,7 @@ final class LookClusters {
       one.pieces.addAll(pieces);
       seen.add(one);
     });
+    space.compareOnly(seen.stream().map(one -> one.at).toList());
     seen.sort(Comparator.comparingDouble(Seen::size));
     return gathered(seen, neighbours(space, seen)).stream()
         .map(own ->

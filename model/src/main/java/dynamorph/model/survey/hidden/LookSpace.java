@@ -11,9 +11,11 @@ import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
-import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 
 /**
  * Looks that can be near each other: they set the same keys, and agree in all values that are no
@@ -34,6 +36,7 @@ final class LookSpace {
   private final List<PropertyKey<?>> keys;
   private final Measure[] measures;
   private final Function<Colour, Rgba> painted;
+  private int[] varying;
 
   /**
    * @param first any look of the space
@@ -45,6 +48,7 @@ final class LookSpace {
             .map(key -> measure(key, first.get(key).orElseThrow()))
             .toArray(Measure[]::new);
     this.painted = painted;
+    this.varying = IntStream.range(0, measures.length).toArray();
   }
 
   /** The values in which looks of one space agree. */
@@ -77,11 +81,14 @@ final class LookSpace {
    */
   static List<PropertyKey<?>> beyond(
       PropertySet one, PropertySet other, Function<Colour, Rgba> painted, Tolerance tolerance) {
-    TreeSet<PropertyKey<?>> keys = new TreeSet<>(one.keys());
-    keys.addAll(other.keys());
     List<PropertyKey<?>> beyond = new ArrayList<>();
-    for (PropertyKey<?> key : keys) {
+    for (PropertyKey<?> key : one.keys()) {
       if (!one.get(key).equals(other.get(key)) && !isNear(key, one, other, painted, tolerance)) {
+        beyond.add(key);
+      }
+    }
+    for (PropertyKey<?> key : other.keys()) {
+      if (!one.has(key)) {
         beyond.add(key);
       }
     }
@@ -120,6 +127,19 @@ final class LookSpace {
         : key.property().equals(Properties.TRACKING) ? Measure.THOUSANDTHS : Measure.SHARE;
   }
 
+  /** Leaves out of comparing what all looks of the space have in common. */
+  void compareOnly(Collection<double[]> all) {
+    double[] first = all.iterator().next();
+    varying =
+        IntStream.range(0, measures.length)
+            .filter(index ->
+                all.stream()
+                    .anyMatch(one ->
+                        !Arrays.equals(
+                            one, 4 * index, 4 * index + 4, first, 4 * index, 4 * index + 4)))
+            .toArray();
+  }
+
   /** A look as numbers: one for each coordinate, four for a colour. */
   double[] coordinates(PropertySet look) {
     double size = Coats.value(look, Properties.SIZE.key()).over(1);
@@ -144,7 +164,7 @@ final class LookSpace {
 
   /** Whether two looks of the space are within a tolerance in all they have. */
   boolean isNear(double[] one, double[] other, Tolerance tolerance) {
-    for (int index = 0; index < measures.length; index++) {
+    for (int index : varying) {
       if (!isNear(index, one, other, tolerance)) {
         return false;
       }

@@ -159,12 +159,8 @@ final class StyleWords {
   }
 
   /** The first words of a piece, for a specimen. */
-  static String firstWords(Project project, TextPiece piece) {
-    String text =
-        project
-            .layer(piece.member().layer())
-            .map(layer -> layer.story().text(piece.member().range()))
-            .orElse("");
+  String firstWords(TextPiece piece) {
+    String text = words(piece);
     String line =
         text.lines().map(String::strip).filter(one -> !one.isEmpty()).findFirst().orElse("");
     if (line.length() <= SAMPLE) {

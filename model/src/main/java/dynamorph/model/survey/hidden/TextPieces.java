@@ -40,6 +40,11 @@ final class TextPieces {
     this.cascade = Cascade.of(project);
   }
 
+  /** What the values were worked out with, which knows them all now. */
+  Cascade cascade() {
+    return cascade;
+  }
+
   /** All pieces of the project. */
   List<TextPiece> all() {
     List<TextPiece> pieces = new ArrayList<>();
