@@ -74,7 +74,7 @@ final class RowCell extends HBox {
   }
 
   private Node cell(SheetRow shown, Column column, Sheet sheet) {
-    if (pane.isEditing(shown.id(), column)) {
+    if (pane.editing().isOpen(shown.id(), column)) {
       return sized(editor(shown, column, sheet), column);
     }
     Label label = new Label(text(shown, column, sheet));
@@ -163,13 +163,13 @@ final class RowCell extends HBox {
           KeyEvent.KEY_PRESSED,
           event -> {
             if (event.getCode() == KeyCode.ENTER && !event.isShiftDown()) {
-              pane.endEditing(Optional.of(area.getText()), true);
+              pane.editing().end(Optional.of(area.getText()), true);
               event.consume();
             } else if (event.getCode() == KeyCode.ENTER) {
               area.replaceSelection("\n");
               event.consume();
             } else if (event.getCode() == KeyCode.TAB) {
-              pane.endEditing(Optional.of(area.getText()), true);
+              pane.editing().end(Optional.of(area.getText()), true);
               event.consume();
             }
           });
@@ -177,7 +177,7 @@ final class RowCell extends HBox {
       area.focusedProperty()
           .addListener((_, _, focused) -> {
             if (!focused) {
-              pane.endEditing(Optional.of(area.getText()), false);
+              pane.editing().end(Optional.of(area.getText()), false);
             }
           });
       return area;
@@ -185,12 +185,12 @@ final class RowCell extends HBox {
     TextField field = new TextField(sheet.text(shown, column));
     field.setId("sheet-value-editor");
     Tips.on(field, Messages.of("sheet.a-value-for-all-selected"));
-    field.setOnAction(_ -> pane.endEditing(Optional.of(field.getText()), false));
+    field.setOnAction(_ -> pane.editing().end(Optional.of(field.getText()), false));
     field
         .focusedProperty()
         .addListener((_, _, focused) -> {
           if (!focused) {
-            pane.endEditing(Optional.empty(), false);
+            pane.editing().end(Optional.empty(), false);
           }
         });
     begin(field, field::selectAll);
@@ -202,7 +202,7 @@ final class RowCell extends HBox {
         KeyEvent.KEY_PRESSED,
         event -> {
           if (event.getCode() == KeyCode.ESCAPE) {
-            pane.endEditing(Optional.empty(), false);
+            pane.editing().end(Optional.empty(), false);
             event.consume();
           }
         });

@@ -5,27 +5,18 @@ import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
-import dynamorph.app.session.Notice;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.layer.ArrangeLayers;
-import dynamorph.model.edit.sheet.SetInRows;
-import dynamorph.model.edit.text.ReplaceStories;
-import dynamorph.model.property.PropertyKey;
 import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.Sheet;
 import dynamorph.model.sheet.SheetRow;
 import dynamorph.paint.scene.Scene;
-import dynamorph.typeset.caption.CueText;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.SequencedSet;
 import java.util.Set;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
@@ -35,9 +26,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -59,12 +48,8 @@ public final class SheetPane extends VBox implements AutoCloseable {
   private final Set<ItemCell> cells = new LinkedHashSet<>();
   private final Set<String> folded = new HashSet<>();
   private final SheetFoot foot;
-  private final SheetClipboard clipboard;
-  private Optional<LayerId> anchor = Optional.empty();
-  private Optional<Place> editing = Optional.empty();
-
-  /** A cell that is edited. */
-  private record Place(LayerId layer, Column column) {}
+  private final CellEditing editing;
+  private final SheetHands hands;
 
   /**
    * @param words what is done with the words of all texts
@@ -78,7 +63,8 @@ public final class SheetPane extends VBox implements AutoCloseable {
     this.workspace = workspace;
     this.stage = stage;
     this.watch = new SheetWatch(workspace);
-    this.clipboard = new SheetClipboard(workspace);
+    this.editing = new CellEditing(workspace, this);
+    this.hands = new SheetHands(workspace, this, editing);
     this.pictures = new SheetPictures(studio, pictureService, workspace.footageOfChecks());
     this.head = new SheetHead(watch, look, words);
     getStyleClass().add("sheet-pane");
@@ -106,7 +92,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
     setMinSize(0, 0);
     stage.frameProperty().addListener((_, _, _) -> showAll());
     workspace.selectionProperty().addListener((_, _, now) -> selected(now));
-    list.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    list.addEventFilter(KeyEvent.KEY_PRESSED, hands::key);
     visibleProperty()
         .addListener((_, _, open) -> {
           if (open) {
@@ -174,8 +160,14 @@ public final class SheetPane extends VBox implements AutoCloseable {
             .isPresent();
   }
 
-  boolean isEditing(LayerId id, Column column) {
-    return editing.filter(new Place(id, column)::equals).isPresent();
+  /** How cells are edited where they stand. */
+  CellEditing editing() {
+    return editing;
+  }
+
+  /** Gives the list the keys. */
+  void focusList() {
+    list.requestFocus();
   }
 
   /** The texts that are listed, in order, without those of groups that are folded. */
@@ -251,8 +243,9 @@ public final class SheetPane extends VBox implements AutoCloseable {
     };
   }
 
-  private void showAll() {
-    if (isVisible() && editing.isEmpty()) {
+  /** Shows every row anew, unless one is edited. */
+  void showAll() {
+    if (isVisible() && !editing.isOpen()) {
       cells.forEach(ItemCell::show);
     }
   }
@@ -262,7 +255,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
     private final HBox strip = new HBox(SheetLayout.CARD_GAP);
 
     ItemCell() {
-      addEventHandler(MouseEvent.MOUSE_PRESSED, SheetPane.this::pressed);
+      addEventHandler(MouseEvent.MOUSE_PRESSED, hands::pressed);
       setPrefWidth(0);
     }
 
@@ -331,93 +324,6 @@ public final class SheetPane extends VBox implements AutoCloseable {
 
   // --- selecting ------------------------------------------------------------------------------
 
-  private void pressed(MouseEvent event) {
-    Optional<SheetRow> row = rowAt(event.getTarget());
-    if (row.isEmpty() || event.getButton() != MouseButton.PRIMARY) {
-      return;
-    }
-    LayerId id = row.get().id();
-    list.requestFocus();
-    if (event.getClickCount() == 2 && !event.isShiftDown() && !event.isShortcutDown()) {
-      Optional<Column> column = columnAt(event.getTarget());
-      if (column.filter(SheetPane::isEdited).isPresent()) {
-        edit(id, column.get());
-      } else if (isPlace(event.getTarget(), column)) {
-        goTo(id);
-      }
-      event.consume();
-      return;
-    }
-    if (event.isShiftDown() && anchor.isPresent()) {
-      workspace.select(between(anchor.get(), id));
-    } else if (event.isShortcutDown()) {
-      anchor = Optional.of(id);
-      workspace.selectionProperty().set(workspace.selection().toggled(id));
-    } else if (!(event.getClickCount() == 1 && isSelected(id) && isSeveral() && isCell(event))) {
-      anchor = Optional.of(id);
-      workspace.select(List.of(id));
-    }
-  }
-
-  /** A second click on a value must find the selection that it is meant for. */
-  private boolean isSeveral() {
-    return workspace.selection().layers().size() > 1;
-  }
-
-  private static boolean isCell(MouseEvent event) {
-    return columnAt(event.getTarget()).filter(SheetPane::isEdited).isPresent();
-  }
-
-  /** Whether two clicks mean the place of a text: its picture, or where and when it stands. */
-  private static boolean isPlace(Object target, Optional<Column> column) {
-    for (Node node = target instanceof Node one ? one : null;
-        node != null;
-        node = node.getParent()) {
-      if (node instanceof FrameCard || node.getStyleClass().contains("sheet-picture")) {
-        return true;
-      }
-    }
-    return column.filter(one -> one == Column.Fact.PLACE || one == Column.Fact.TIME).isPresent();
-  }
-
-  private static boolean isEdited(Column column) {
-    return column == Column.Fact.WORDS || column instanceof Column.Value;
-  }
-
-  private static Optional<SheetRow> rowAt(Object target) {
-    for (Node node = target instanceof Node one ? one : null;
-        node != null;
-        node = node.getParent()) {
-      if (node instanceof RowCell cell) {
-        return cell.row();
-      }
-      if (node instanceof FrameCard card) {
-        return Optional.of(card.row());
-      }
-    }
-    return Optional.empty();
-  }
-
-  private static Optional<Column> columnAt(Object target) {
-    for (Node node = target instanceof Node one ? one : null;
-        node != null;
-        node = node.getParent()) {
-      if (node.getUserData() instanceof Column column) {
-        return Optional.of(column);
-      }
-    }
-    return Optional.empty();
-  }
-
-  private List<LayerId> between(LayerId one, LayerId other) {
-    List<LayerId> all = listed().stream().map(SheetRow::id).toList();
-    int from = all.indexOf(one);
-    int to = all.indexOf(other);
-    return from < 0 || to < 0
-        ? List.of(other)
-        : all.subList(Math.min(from, to), Math.max(from, to) + 1);
-  }
-
   private void selected(Selection now) {
     cells.forEach(ItemCell::mark);
     if (isVisible() && now.layers().size() == 1) {
@@ -461,198 +367,11 @@ public final class SheetPane extends VBox implements AutoCloseable {
     stage.requestFocus();
   }
 
-  private void key(KeyEvent event) {
-    if (editing.isPresent()) {
-      return;
-    }
-    if (event.isShortcutDown()) {
-      if (event.getCode() == KeyCode.A) {
-        workspace.select(listed().stream().map(SheetRow::id).toList());
-        event.consume();
-      } else if (event.getCode() == KeyCode.F) {
-        find();
-        event.consume();
-      } else if (event.getCode() == KeyCode.C) {
-        sheet().ifPresent(shown -> clipboard.copy(shown, chosen(), look.columns()));
-        event.consume();
-      } else if (event.getCode() == KeyCode.V) {
-        clipboard.paste(chosen(), look.columns());
-        event.consume();
-      } else if (event.getCode() == KeyCode.D) {
-        fillDown();
-        event.consume();
-      }
-      return;
-    }
-    switch (event.getCode()) {
-      case DOWN -> move(1, event);
-      case UP -> move(-1, event);
-      case RIGHT -> moveInFrames(1, event);
-      case LEFT -> moveInFrames(-1, event);
-      case ENTER -> {
-        latest().ifPresent(this::goTo);
-        event.consume();
-      }
-      case F2 -> {
-        if (!look.inFramesProperty().get()) {
-          latest().ifPresent(id -> edit(id, Column.Fact.WORDS));
-        }
-        event.consume();
-      }
-      case DELETE -> {
-        if (!workspace.selection().isEmpty()) {
-          workspace.apply(new ArrangeLayers.Delete(workspace.selection().layers()));
-        }
-        event.consume();
-      }
-      case ESCAPE -> {
-        workspace.select(List.of());
-        event.consume();
-      }
-      default -> {}
-    }
-  }
-
-  /** The selected texts in the order of the sheet. */
-  private List<SheetRow> chosen() {
-    return listed().stream().filter(row -> isSelected(row.id())).toList();
-  }
-
-  /** Gives all selected texts the values that the first of them has in the columns shown. */
-  private void fillDown() {
-    List<SheetRow> rows = chosen();
-    Optional<Sheet> shown = sheet();
-    if (rows.size() < 2 || shown.isEmpty()) {
-      workspace.tell(Notice.info(Messages.of("sheet.select-several-to-fill")));
-      return;
-    }
-    SequencedSet<LayerId> others = new LinkedHashSet<>();
-    rows.stream().skip(1).forEach(row -> others.add(row.id()));
-    List<Edit> edits = new ArrayList<>();
-    for (Column column : look.columns()) {
-      if (column instanceof Column.Value(PropertyKey<?> key)) {
-        edits.add(new SetInRows(others, key, "=" + shown.get().text(rows.getFirst(), column)));
-      }
-    }
-    String label = Messages.of("sheet.fill-down", others.size());
-    if (!edits.isEmpty() && workspace.apply(Edit.together(label, edits.toArray(Edit[]::new)))) {
-      workspace.tell(Notice.offering(label, Messages.of("common.undo"), workspace::undo));
-    }
-  }
-
-  private Optional<LayerId> latest() {
-    return workspace.selection().isEmpty()
-        ? Optional.empty()
-        : Optional.of(workspace.selection().layers().getLast());
-  }
-
-  private void moveInFrames(int by, KeyEvent event) {
-    if (look.inFramesProperty().get()) {
-      step(by, event);
-    }
-  }
-
-  private void move(int by, KeyEvent event) {
-    int across =
-        list.getItems().stream()
-            .filter(SheetItem.Strip.class::isInstance)
-            .map(SheetItem.Strip.class::cast)
-            .mapToInt(strip -> strip.rows().size())
-            .max()
-            .orElse(1);
-    step(by * across, event);
-  }
-
-  private void step(int by, KeyEvent event) {
-    List<LayerId> all = listed().stream().map(SheetRow::id).toList();
-    if (all.isEmpty()) {
-      return;
-    }
-    int at = latest().map(all::indexOf).orElse(-1);
-    LayerId next = all.get(at < 0 ? 0 : Math.clamp(at + (long) by, 0, all.size() - 1));
-    if (event.isShiftDown() && anchor.isPresent()) {
-      SequencedSet<LayerId> range = new LinkedHashSet<>(between(anchor.get(), next));
-      range.remove(next);
-      range.add(next);
-      workspace.select(range);
-    } else {
-      anchor = Optional.of(next);
-      workspace.select(List.of(next));
-    }
-    reveal(next);
-    event.consume();
-  }
-
-  // --- editing --------------------------------------------------------------------------------
-
-  /** Edits a cell where it stands; a value is for all that are selected. */
-  void edit(LayerId id, Column column) {
-    if (!look.columns().contains(column)) {
-      return;
-    }
-    if (!isSelected(id)) {
-      workspace.select(List.of(id));
-    }
-    editing = Optional.empty();
-    showAll();
-    editing = Optional.of(new Place(id, column));
+  /** Shows the rows of a text anew, as when a cell of it is edited. */
+  void showRow(LayerId id) {
     cells.stream()
         .filter(
             cell -> cell.getItem() instanceof SheetItem.Line(SheetRow row) && row.id().equals(id))
         .forEach(ItemCell::show);
-  }
-
-  /**
-   * Ends editing.
-   *
-   * @param typed what is taken; nothing if it is given up
-   * @param next whether the words of the next text are edited then
-   */
-  void endEditing(Optional<String> typed, boolean next) {
-    Optional<Place> ended = editing;
-    if (ended.isEmpty()) {
-      return;
-    }
-    editing = Optional.empty();
-    list.requestFocus();
-    ended.ifPresent(place -> typed.ifPresent(text -> take(place, text)));
-    showAll();
-    if (next && ended.get().column() == Column.Fact.WORDS) {
-      List<LayerId> all = listed().stream().map(SheetRow::id).toList();
-      int at = all.indexOf(ended.get().layer());
-      if (at >= 0 && at + 1 < all.size()) {
-        workspace.select(List.of(all.get(at + 1)));
-      }
-    }
-  }
-
-  private void take(Place place, String typed) {
-    switch (place.column()) {
-      case Column.Fact _ ->
-          workspace
-              .project()
-              .layer(place.layer())
-              .filter(layer -> !CueText.inLines(layer.story()).equals(typed))
-              .ifPresent(layer ->
-                  workspace.apply(
-                      new ReplaceStories(
-                          Map.of(layer.id(), CueText.retoldInLines(layer.story(), typed)),
-                          Messages.of("sheet.edit"))));
-      case Column.Value(PropertyKey<?> key) -> {
-        boolean changed =
-            sheet()
-                .flatMap(sheet ->
-                    listed().stream()
-                        .filter(row -> row.id().equals(place.layer()))
-                        .findFirst()
-                        .map(row -> sheet.text(row, place.column())))
-                .filter(typed::equals)
-                .isEmpty();
-        if (changed || isSeveral()) {
-          workspace.apply(
-              new SetInRows(new LinkedHashSet<>(workspace.selection().layers()), key, typed));
-        }
-      }
-    }
   }
 }

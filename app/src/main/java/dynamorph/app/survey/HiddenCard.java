@@ -20,7 +20,6 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -50,20 +49,27 @@ final class HiddenCard extends VBox {
   private final Project project;
   private final VBox details = new VBox(4);
   private final HBox buttons = new HBox(6);
-  private final Set<Target.Words> snapped = new HashSet<>();
+  private final Set<Target.Words> snapped;
 
+  /**
+   * @param snapped pieces that are to be made equal, which outlives the card
+   */
   HiddenCard(
       HiddenStyle hidden,
       List<HiddenStyle> all,
       Project project,
       Specimens specimens,
       Remedies remedies,
+      Set<Target.Words> snapped,
       boolean open,
       Runnable flip) {
     super(4);
     this.hidden = hidden;
     this.all = all;
     this.remedies = remedies;
+    // with another tolerance others deviate
+    snapped.retainAll(hidden.all());
+    this.snapped = snapped;
     this.project = project;
     getStyleClass().add("hidden-card");
     setId("hidden-" + hidden.style().id().value());
@@ -146,7 +152,7 @@ final class HiddenCard extends VBox {
     adopt.setId("adopt-" + hidden.style().id().value());
     adopt.setMinWidth(Region.USE_PREF_SIZE);
     Tips.on(adopt, Messages.of("survey.adopt-changes-no-look"));
-    adopt.setOnAction(_ -> remedies.adopt(hidden, all, !snapped.isEmpty(), snapped));
+    adopt.setOnAction(_ -> remedies.adopt(hidden, all, snapped));
     Button ignore = new Button(Messages.of("survey.ignore"));
     ignore.setMinWidth(Region.USE_PREF_SIZE);
     ignore.setOnAction(_ -> askWhy());
@@ -240,6 +246,7 @@ final class HiddenCard extends VBox {
       differs.setMinWidth(30);
       Tips.on(differs, how);
       snap.setMinWidth(Region.USE_PREF_SIZE);
+      snap.setSelected(snapped.contains(one.member()));
       snap.setOnAction(_ -> {
         if (snap.isSelected()) {
           snapped.add(one.member());

@@ -22,7 +22,7 @@ final class IgnoreField extends HBox {
     note.setId("ignore-note");
     note.setMinWidth(60);
     HBox.setHgrow(note, Priority.ALWAYS);
-    note.setOnAction(_ -> ignore.accept(note.getText()));
+    note.setOnAction(_ -> end(ignore));
     note.setOnKeyPressed(event -> {
       if (event.getCode() == KeyCode.ESCAPE) {
         cancel.run();
@@ -32,8 +32,15 @@ final class IgnoreField extends HBox {
     Button done = new Button(Messages.of("survey.ignore"));
     done.setId("ignore-done");
     done.setMinWidth(Region.USE_PREF_SIZE);
-    done.setOnAction(_ -> ignore.accept(note.getText()));
+    done.setOnAction(_ -> end(ignore));
     getChildren().addAll(note, done);
+  }
+
+  /** What comes after it is shown only when nobody writes here any more. */
+  private void end(Consumer<String> ignore) {
+    String why = note.getText();
+    note.setDisable(true);
+    ignore.accept(why);
   }
 
   /** Puts the caret into it. */

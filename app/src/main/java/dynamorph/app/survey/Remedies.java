@@ -42,12 +42,11 @@ final class Remedies {
   /**
    * Lets texts follow a style that was hiding, with those it is based on.
    *
-   * @param outliers whether the outliers follow it too, by local changes
    * @param snapped pieces that take on all of its values
    */
   void adopt(
-      HiddenStyle hidden, List<HiddenStyle> all, boolean outliers, Set<Target.Words> snapped) {
-    AdoptStyles edit = new AdoptStyles(adoptions(hidden, all, outliers, snapped));
+      HiddenStyle hidden, List<HiddenStyle> all, Set<Target.Words> snapped) {
+    AdoptStyles edit = new AdoptStyles(adoptions(hidden, all, snapped));
     String name = hidden.style().name();
     if (snapped.isEmpty()) {
       done(edit, Messages.of("survey.adopted", name, hidden.size()));
@@ -64,7 +63,7 @@ final class Remedies {
   }
 
   private static List<AdoptStyles.Adoption> adoptions(
-      HiddenStyle hidden, List<HiddenStyle> all, boolean outliers, Set<Target.Words> snapped) {
+      HiddenStyle hidden, List<HiddenStyle> all, Set<Target.Words> snapped) {
     Map<StyleId, AdoptStyles.Adoption> adoptions = new LinkedHashMap<>();
     for (var base : hidden.beside()) {
       all.stream()
@@ -75,7 +74,7 @@ final class Remedies {
                   base.id(),
                   new AdoptStyles.Adoption(one.style(), Set.copyOf(one.members()), Set.of())));
     }
-    Set<Target.Words> pieces = new HashSet<>(outliers ? hidden.all() : hidden.members());
+    Set<Target.Words> pieces = new HashSet<>(hidden.members());
     pieces.addAll(snapped);
     adoptions.put(hidden.style().id(), new AdoptStyles.Adoption(hidden.style(), pieces, snapped));
     return List.copyOf(adoptions.values());

@@ -13,7 +13,9 @@ import dynamorph.formats.survey.SarifLog;
 import dynamorph.formats.survey.SurveyJson;
 import dynamorph.formats.survey.SurveyPage;
 import dynamorph.model.survey.rule.RuleSet;
+import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
+import dynamorph.paint.scene.SceneMaker;
 import dynamorph.paint.survey.SurveyReport;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -92,7 +94,10 @@ public final class SurveyFiles {
     }
     return name.endsWith(".json")
         ? SurveyJson.text(report)
-        : SurveyPage.of(report, scene, studio.get().maker());
+        : SurveyPage.of(
+            report,
+            scene,
+            new SceneMaker(studio.get().maker().typesetter(), new LayerPainter()));
   }
 
   private void told(Path file) {

@@ -6,12 +6,14 @@ import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.specimen.Specimens;
+import dynamorph.model.edit.Target;
 import dynamorph.model.survey.Finding;
 import dynamorph.model.survey.hidden.HiddenStyle;
 import dynamorph.model.survey.hidden.Tolerance;
 import dynamorph.model.survey.rule.Rule;
 import dynamorph.paint.survey.SurveyReport;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +29,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -45,6 +48,7 @@ public final class SurveyPane extends VBox {
   private final VBox found = new VBox(8);
   private final Hyperlink ignored = new Hyperlink();
   private final Set<String> open = new HashSet<>();
+  private final Map<String, Set<Target.Words>> snapped = new HashMap<>();
   private final ScrollPane scroll = new ScrollPane(found);
 
   public SurveyPane(
@@ -75,7 +79,19 @@ public final class SurveyPane extends VBox {
     getChildren().addAll(head(), slider(), scroll, foot);
     watch.reportProperty().addListener((_, _, report) -> report.ifPresent(this::show));
     watch.reportProperty().get().ifPresent(this::show);
-    workspace.openedProperty().addListener((_, _, _) -> open.clear());
+    found
+        .focusWithinProperty()
+        .addListener((_, _, within) -> {
+          if (!within) {
+            watch.reportProperty().get().ifPresent(this::show);
+          }
+        });
+    workspace
+        .openedProperty()
+        .addListener((_, _, _) -> {
+          open.clear();
+          snapped.clear();
+        });
   }
 
   private Node head() {
@@ -133,6 +149,10 @@ public final class SurveyPane extends VBox {
   }
 
   private void show(SurveyReport report) {
+    if (isAnswered()) {
+      // what is being typed is not taken away; the report is shown when that has ended
+      return;
+    }
     title.setText(Messages.of("survey.hide-in", report.hidden().size(), report.hiddenPieces()));
     texts.setText(
         report.isComplete()
@@ -175,6 +195,14 @@ public final class SurveyPane extends VBox {
     scroll.setVvalue(at);
   }
 
+  /** Whether somebody is writing why a finding is to stay. */
+  private boolean isAnswered() {
+    return getScene() != null
+        && getScene().getFocusOwner() instanceof TextField field
+        && found.isFocusWithin()
+        && field.isFocused();
+  }
+
   private static int ignoredStyles(SurveyReport report) {
     return (int)
         report.project().survey().ignored().stream()
@@ -190,6 +218,7 @@ public final class SurveyPane extends VBox {
         report.project(),
         specimens,
         remedies,
+        snapped.computeIfAbsent(key, _ -> new HashSet<>()),
         open.contains(key),
         () -> flip(key));
   }

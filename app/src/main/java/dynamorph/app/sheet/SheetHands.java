@@ -1,0 +1,244 @@
+package dynamorph.app.sheet;
+
+import dynamorph.app.message.Messages;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
+import dynamorph.model.LayerId;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.edit.sheet.SetInRows;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.sheet.Column;
+import dynamorph.model.sheet.Sheet;
+import dynamorph.model.sheet.SheetRow;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.SequencedSet;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+
+/** What mouse and keys do in a sheet. */
+final class SheetHands {
+  private final Workspace workspace;
+  private final SheetPane pane;
+  private final CellEditing editing;
+  private final SheetClipboard clipboard;
+  private Optional<LayerId> anchor = Optional.empty();
+
+  SheetHands(Workspace workspace, SheetPane pane, CellEditing editing) {
+    this.workspace = workspace;
+    this.pane = pane;
+    this.editing = editing;
+    this.clipboard = new SheetClipboard(workspace);
+  }
+
+  void pressed(MouseEvent event) {
+    Optional<SheetRow> row = rowAt(event.getTarget());
+    if (row.isEmpty() || event.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    LayerId id = row.get().id();
+    pane.focusList();
+    if (event.getClickCount() == 2 && !event.isShiftDown() && !event.isShortcutDown()) {
+      Optional<Column> column = columnAt(event.getTarget());
+      if (column.filter(SheetHands::isEdited).isPresent()) {
+        editing.begin(id, column.get());
+      } else if (isPlace(event.getTarget(), column)) {
+        pane.goTo(id);
+      }
+      event.consume();
+      return;
+    }
+    if (event.isShiftDown() && anchor.isPresent()) {
+      workspace.select(between(anchor.get(), id));
+    } else if (event.isShortcutDown()) {
+      anchor = Optional.of(id);
+      workspace.selectionProperty().set(workspace.selection().toggled(id));
+    } else if (!(event.getClickCount() == 1
+        && pane.isSelected(id)
+        && isSeveral()
+        && isCell(event))) {
+      anchor = Optional.of(id);
+      workspace.select(List.of(id));
+    }
+  }
+
+  /** A second click on a value must find the selection that it is meant for. */
+  private boolean isSeveral() {
+    return workspace.selection().layers().size() > 1;
+  }
+
+  private static boolean isCell(MouseEvent event) {
+    return columnAt(event.getTarget()).filter(SheetHands::isEdited).isPresent();
+  }
+
+  /** Whether two clicks mean the place of a text: its picture, or where and when it stands. */
+  private static boolean isPlace(Object target, Optional<Column> column) {
+    for (Node node = target instanceof Node one ? one : null;
+        node != null;
+        node = node.getParent()) {
+      if (node instanceof FrameCard || node.getStyleClass().contains("sheet-picture")) {
+        return true;
+      }
+    }
+    return column.filter(one -> one == Column.Fact.PLACE || one == Column.Fact.TIME).isPresent();
+  }
+
+  private static boolean isEdited(Column column) {
+    return column == Column.Fact.WORDS || column instanceof Column.Value;
+  }
+
+  private static Optional<SheetRow> rowAt(Object target) {
+    for (Node node = target instanceof Node one ? one : null;
+        node != null;
+        node = node.getParent()) {
+      if (node instanceof RowCell cell) {
+        return cell.row();
+      }
+      if (node instanceof FrameCard card) {
+        return Optional.of(card.row());
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Optional<Column> columnAt(Object target) {
+    for (Node node = target instanceof Node one ? one : null;
+        node != null;
+        node = node.getParent()) {
+      if (node.getUserData() instanceof Column column) {
+        return Optional.of(column);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private List<LayerId> between(LayerId one, LayerId other) {
+    List<LayerId> all = pane.listed().stream().map(SheetRow::id).toList();
+    int from = all.indexOf(one);
+    int to = all.indexOf(other);
+    return from < 0 || to < 0
+        ? List.of(other)
+        : all.subList(Math.min(from, to), Math.max(from, to) + 1);
+  }
+
+  void key(KeyEvent event) {
+    if (editing.isOpen()) {
+      return;
+    }
+    if (event.isShortcutDown()) {
+      if (event.getCode() == KeyCode.A) {
+        workspace.select(pane.listed().stream().map(SheetRow::id).toList());
+        event.consume();
+      } else if (event.getCode() == KeyCode.F) {
+        pane.find();
+        event.consume();
+      } else if (event.getCode() == KeyCode.C) {
+        pane.sheet().ifPresent(shown -> clipboard.copy(shown, chosen(), pane.look().columns()));
+        event.consume();
+      } else if (event.getCode() == KeyCode.V) {
+        clipboard.paste(chosen(), pane.look().columns());
+        event.consume();
+      } else if (event.getCode() == KeyCode.D) {
+        fillDown();
+        event.consume();
+      }
+      return;
+    }
+    switch (event.getCode()) {
+      case DOWN -> move(1, event);
+      case UP -> move(-1, event);
+      case RIGHT -> moveInFrames(1, event);
+      case LEFT -> moveInFrames(-1, event);
+      case ENTER -> {
+        latest().ifPresent(pane::goTo);
+        event.consume();
+      }
+      case F2 -> {
+        if (!pane.look().inFramesProperty().get()) {
+          latest().ifPresent(id -> editing.begin(id, Column.Fact.WORDS));
+        }
+        event.consume();
+      }
+      case DELETE -> {
+        if (!workspace.selection().isEmpty()) {
+          workspace.apply(new ArrangeLayers.Delete(workspace.selection().layers()));
+        }
+        event.consume();
+      }
+      case ESCAPE -> {
+        workspace.select(List.of());
+        event.consume();
+      }
+      default -> {}
+    }
+  }
+
+  /** The selected texts in the order of the sheet. */
+  private List<SheetRow> chosen() {
+    return pane.listed().stream().filter(row -> pane.isSelected(row.id())).toList();
+  }
+
+  /** Gives all selected texts the values that the first of them has in the columns shown. */
+  private void fillDown() {
+    List<SheetRow> rows = chosen();
+    Optional<Sheet> shown = pane.sheet();
+    if (rows.size() < 2 || shown.isEmpty()) {
+      workspace.tell(Notice.info(Messages.of("sheet.select-several-to-fill")));
+      return;
+    }
+    SequencedSet<LayerId> others = new LinkedHashSet<>();
+    rows.stream().skip(1).forEach(row -> others.add(row.id()));
+    List<Edit> edits = new ArrayList<>();
+    for (Column column : pane.look().columns()) {
+      if (column instanceof Column.Value(PropertyKey<?> key)) {
+        edits.add(new SetInRows(others, key, "=" + shown.get().text(rows.getFirst(), column)));
+      }
+    }
+    String label = Messages.of("sheet.fill-down", others.size());
+    if (!edits.isEmpty() && workspace.apply(Edit.together(label, edits.toArray(Edit[]::new)))) {
+      workspace.tell(Notice.offering(label, Messages.of("common.undo"), workspace::undo));
+    }
+  }
+
+  private Optional<LayerId> latest() {
+    return workspace.selection().isEmpty()
+        ? Optional.empty()
+        : Optional.of(workspace.selection().layers().getLast());
+  }
+
+  private void moveInFrames(int by, KeyEvent event) {
+    if (pane.look().inFramesProperty().get()) {
+      step(by, event);
+    }
+  }
+
+  private void move(int by, KeyEvent event) {
+    step(by * (pane.look().inFramesProperty().get() ? pane.look().across() : 1), event);
+  }
+
+  private void step(int by, KeyEvent event) {
+    List<LayerId> all = pane.listed().stream().map(SheetRow::id).toList();
+    if (all.isEmpty()) {
+      return;
+    }
+    int at = latest().map(all::indexOf).orElse(-1);
+    LayerId next = all.get(at < 0 ? 0 : Math.clamp(at + (long) by, 0, all.size() - 1));
+    if (event.isShiftDown() && anchor.isPresent()) {
+      SequencedSet<LayerId> range = new LinkedHashSet<>(between(anchor.get(), next));
+      range.remove(next);
+      range.add(next);
+      workspace.select(range);
+    } else {
+      anchor = Optional.of(next);
+      workspace.select(List.of(next));
+    }
+    pane.reveal(next);
+    event.consume();
+  }
+}
