@@ -44,8 +44,7 @@ final class Remedies {
    *
    * @param snapped pieces that take on all of its values
    */
-  void adopt(
-      HiddenStyle hidden, List<HiddenStyle> all, Set<Target.Words> snapped) {
+  void adopt(HiddenStyle hidden, List<HiddenStyle> all, Set<Target.Words> snapped) {
     AdoptStyles edit = new AdoptStyles(adoptions(hidden, all, snapped));
     String name = hidden.style().name();
     if (snapped.isEmpty()) {

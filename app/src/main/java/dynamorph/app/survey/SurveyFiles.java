@@ -95,9 +95,7 @@ public final class SurveyFiles {
     return name.endsWith(".json")
         ? SurveyJson.text(report)
         : SurveyPage.of(
-            report,
-            scene,
-            new SceneMaker(studio.get().maker().typesetter(), new LayerPainter()));
+            report, scene, new SceneMaker(studio.get().maker().typesetter(), new LayerPainter()));
   }
 
   private void told(Path file) {
