@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -50,6 +51,7 @@ public final class SurveyPane extends VBox {
   private final Set<String> open = new HashSet<>();
   private final Map<String, Set<Target.Words>> snapped = new HashMap<>();
   private final ScrollPane scroll = new ScrollPane(found);
+  private boolean postponed;
 
   public SurveyPane(
       Workspace workspace,
@@ -82,8 +84,9 @@ public final class SurveyPane extends VBox {
     found
         .focusWithinProperty()
         .addListener((_, _, within) -> {
-          if (!within) {
-            watch.reportProperty().get().ifPresent(this::show);
+          if (!within && postponed) {
+            // after what is going on with the focus, which a new list would disturb
+            Platform.runLater(() -> watch.reportProperty().get().ifPresent(this::show));
           }
         });
     workspace
@@ -151,8 +154,10 @@ public final class SurveyPane extends VBox {
   private void show(SurveyReport report) {
     if (isAnswered()) {
       // what is being typed is not taken away; the report is shown when that has ended
+      postponed = true;
       return;
     }
+    postponed = false;
     title.setText(Messages.of("survey.hide-in", report.hidden().size(), report.hiddenPieces()));
     texts.setText(
         report.isComplete()
