@@ -98,7 +98,13 @@ public final class SurveyWatch implements AutoCloseable {
 
   /** What is tried on is not surveyed, only what the project is. */
   private void update() {
-    if (!workspace.view().surveyProperty().get() || worker.isShutdown()) {
+    if (!workspace.view().surveyProperty().get()) {
+      // nobody looks at it any more, so what is under way ends
+      number++;
+      asked = Optional.empty();
+      return;
+    }
+    if (worker.isShutdown()) {
       return;
     }
     Optional<Scene> scene =

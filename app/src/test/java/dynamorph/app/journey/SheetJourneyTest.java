@@ -30,6 +30,8 @@ class SheetJourneyTest extends JourneyTest {
   private void openSheet() {
     driver.robot().clickOn("#view-sheet");
     driver.waitFor("the sheet is shown", () -> driver.isShown("#sheet"));
+    // a survey would take the processor from what is looked at here
+    driver.robot().clickOn("#tab-properties");
     listed();
   }
 
