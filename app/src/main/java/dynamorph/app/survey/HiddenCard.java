@@ -109,11 +109,10 @@ final class HiddenCard extends VBox {
   }
 
   private static Project withStyles(Project project, HiddenStyle hidden) {
-    StyleBook styles = project.styles();
-    for (Style base : hidden.beside().reversed()) {
-      styles = styles.with(base);
-    }
-    return project.withStyles(styles.with(hidden.style()));
+    List<Style> styles = new ArrayList<>(project.styles().list());
+    styles.addAll(hidden.beside());
+    styles.add(hidden.style());
+    return project.withStyles(StyleBook.of(styles));
   }
 
   private HBox name() {

@@ -108,7 +108,7 @@ public final class SurveyPage {
     html.append("<ul>\n");
     List<Style> all = new ArrayList<>(report.project().styles().list());
     report.hidden().forEach(one -> all.add(one.style()));
-    Cascade cascade = Cascade.of(withAll(all));
+    Cascade cascade = Cascade.of(report.project().withStyles(StyleBook.of(all)));
     for (HiddenStyle hidden : report.hidden()) {
       Pixels picture =
           specimens.specimen(
@@ -131,27 +131,6 @@ public final class SurveyPage {
       html.append("</div></li>\n");
     }
     html.append("</ul>\n");
-  }
-
-  /** What a style is based on comes before it. */
-  private Project withAll(List<Style> styles) {
-    List<Style> placed = new ArrayList<>();
-    styles.stream().filter(style -> style.basedOn().isEmpty()).forEach(placed::add);
-    List<Style> left = new ArrayList<>(styles);
-    left.removeAll(placed);
-    while (!left.isEmpty()) {
-      List<Style> ready =
-          left.stream()
-              .filter(style ->
-                  placed.stream().anyMatch(one -> style.basedOn().equals(Optional.of(one.id()))))
-              .toList();
-      if (ready.isEmpty()) {
-        break;
-      }
-      placed.addAll(ready);
-      left.removeAll(ready);
-    }
-    return report.project().withStyles(StyleBook.of(placed));
   }
 
   private Backdrop ground(Target.Words member) {

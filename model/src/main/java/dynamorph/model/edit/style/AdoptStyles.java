@@ -19,7 +19,6 @@ import dynamorph.model.style.StyleId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -55,25 +54,7 @@ public record AdoptStyles(List<Adoption> adoptions) implements Edit {
 
   @Override
   public Project applyTo(Project before) {
-    StyleBook styles = before.styles();
-    for (Adoption adoption : adoptions) {
-      if (before.styles().find(adoption.style().id()).isPresent()) {
-        throw new EditRefused(
-            Messages.of("add-style.there-is-a-style-with-the", adoption.style().id()));
-      }
-      if (adoption
-          .style()
-          .basedOn()
-          .filter(base -> before.styles().find(base).isEmpty() && !isAdopted(base))
-          .isPresent()) {
-        throw new EditRefused(
-            Messages.of("adopt-styles.its-base-is-missing", adoption.style().name()));
-      }
-    }
-    for (Adoption adoption : inOrder()) {
-      styles = styles.with(adoption.style());
-    }
-    Project added = before.withStyles(styles);
+    Project added = before.withStyles(withAdopted(before.styles()));
     Map<LayerId, List<Following>> byLayer = new HashMap<>();
     for (Adoption adoption : adoptions) {
       for (Target.Words piece : adoption.pieces()) {
@@ -90,27 +71,15 @@ public record AdoptStyles(List<Adoption> adoptions) implements Edit {
     return Tidy.layers(followed, byLayer.keySet());
   }
 
-  private boolean isAdopted(StyleId id) {
-    return adoptions.stream().anyMatch(adoption -> adoption.style().id().equals(id));
-  }
-
-  /** What a style is based on is put in before it. */
-  private List<Adoption> inOrder() {
-    Map<StyleId, Adoption> left = new LinkedHashMap<>();
-    adoptions.forEach(adoption -> left.put(adoption.style().id(), adoption));
-    List<Adoption> order = new ArrayList<>();
-    while (!left.isEmpty()) {
-      List<Adoption> ready =
-          left.values().stream()
-              .filter(one -> one.style().basedOn().filter(left::containsKey).isEmpty())
-              .toList();
-      if (ready.isEmpty()) {
-        throw new EditRefused(Messages.of("adopt-styles.styles-are-based-on-each-other"));
-      }
-      order.addAll(ready);
-      ready.forEach(one -> left.remove(one.style().id()));
+  private StyleBook withAdopted(StyleBook styles) {
+    List<Style> all = new ArrayList<>(styles.list());
+    adoptions.forEach(adoption -> all.add(adoption.style()));
+    try {
+      return StyleBook.of(all);
+    } catch (IllegalArgumentException apart) {
+      throw new EditRefused(
+          Messages.of("adopt-styles.do-not-go-together", String.valueOf(apart.getMessage())));
     }
-    return order;
   }
 
   /** Follows styles without changing a look. */

@@ -14,6 +14,8 @@ import dynamorph.model.random.LooksOf;
 import dynamorph.model.random.MessyProjects;
 import dynamorph.model.random.RandomProjects;
 import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
@@ -248,6 +250,32 @@ class HiddenStylesTest {
             adopted.layers().map(layer -> layer.story().paragraphs().getFirst().local()).distinct())
         .containsExactly(PropertySet.EMPTY.with(Properties.SPACE_AFTER, Length.points(12)));
     assertThat(adopted.layers().map(Layer::local).distinct()).containsExactly(PropertySet.EMPTY);
+  }
+
+  @Test
+  void namesInAnyScriptMakeIds() {
+    Style heading =
+        Style.text("h", "\u00dcberschrift", "")
+            .withProperties(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(30)));
+    Style clock =
+        Style.text("c", "\u6642\u8a08", "")
+            .withProperties(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(18)));
+    List<Layer> layers = new ArrayList<>();
+    for (int index = 0; index < 6; index++) {
+      layers.add(
+          Layer.of("t" + index, "t", "Winding day")
+              .withFollows(List.of(index < 3 ? heading.id() : clock.id()))
+              .withLocal(PropertySet.EMPTY.with(Properties.SLANT, Slant.ITALIC)));
+    }
+    Project project =
+        of(layers.toArray(new Layer[0])).withStyles(StyleBook.of(List.of(heading, clock)));
+    List<HiddenStyle> found = found(project);
+    assertThat(found)
+        .extracting(one -> one.style().name())
+        .containsExactlyInAnyOrder("\u00dcberschrift, changed", "\u6642\u8a08, changed");
+    Project adopted = adoption(found).applyTo(project);
+    assertThat(LooksOf.looks(adopted)).isEqualTo(LooksOf.looks(project));
+    assertThat(adopted.layers().mapToInt(LocalChanges::count).sum()).isZero();
   }
 
   @Test
