@@ -5,6 +5,7 @@ import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.TrackId;
@@ -13,7 +14,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A text on an artboard, or a shape.
@@ -114,6 +117,31 @@ public record Layer(
 
   public Layer withTiming(Timing changed) {
     return withTiming(Optional.of(changed));
+  }
+
+  /** What is set by hand: on the layer, on its paragraphs, and on words. */
+  public Stream<PropertySet> locals() {
+    return story.deviatesInside()
+        ? Stream.concat(
+            Stream.of(local),
+            story.paragraphs().stream()
+                .flatMap(paragraph ->
+                    Stream.concat(
+                        Stream.of(paragraph.local()), paragraph.spans().stream().map(Span::local))))
+        : Stream.of(local);
+  }
+
+  /** With all that is set by hand in it changed; itself if nothing is. */
+  public Layer mapLocals(UnaryOperator<PropertySet> change) {
+    if (local.isEmpty() && !story.deviatesInside()) {
+      return this;
+    }
+    return withLocal(change.apply(local))
+        .withStory(
+            story.mapParagraphs(paragraph ->
+                paragraph
+                    .withLocal(change.apply(paragraph.local()))
+                    .mapSpans(span -> span.withLocal(change.apply(span.local())))));
   }
 
   /** The track that it lies on, if it is a title or a cue. */

@@ -46,6 +46,16 @@ public final class Coats {
     return values.get(key).orElse(key.property().defaultValue());
   }
 
+  /**
+   * Whether complete sets give something differently; a coat that one has and the other has not
+   * does.
+   */
+  public static <T> boolean differ(PropertyKey<T> key, PropertySet one, PropertySet other) {
+    return key.isKind()
+        ? !one.get(key).equals(other.get(key))
+        : !value(one, key).equals(value(other, key));
+  }
+
   /** Mostly there are few and often none, which is asked for every distinct look. */
   private static List<Address> present(
       PropertySet values,

@@ -42,14 +42,6 @@ public final class Recoloured {
   }
 
   public static Layer layer(Layer layer, UnaryOperator<Colour> change) {
-    return layer
-        .withLocal(values(layer.local(), change))
-        .withStory(
-            layer
-                .story()
-                .mapParagraphs(paragraph ->
-                    paragraph
-                        .withLocal(values(paragraph.local(), change))
-                        .mapSpans(span -> span.withLocal(values(span.local(), change)))));
+    return layer.mapLocals(local -> values(local, change));
   }
 }

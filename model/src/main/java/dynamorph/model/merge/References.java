@@ -11,7 +11,6 @@ import dynamorph.model.style.NamedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
-import dynamorph.model.text.Paragraph;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
@@ -116,11 +115,7 @@ final class References {
     for (Artboard board : boards) {
       captions(board).forEach(track -> values.add(track.local()));
       for (Layer layer : board.layers()) {
-        values.add(layer.local());
-        for (Paragraph paragraph : layer.story().paragraphs()) {
-          values.add(paragraph.local());
-          paragraph.spans().forEach(span -> values.add(span.local()));
-        }
+        layer.locals().forEach(values::add);
       }
     }
     return values;

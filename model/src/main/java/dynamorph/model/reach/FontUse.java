@@ -32,15 +32,8 @@ public final class FontUse {
         .layers()
         .forEach(layer -> {
           Set<String> asked = new java.util.TreeSet<>();
-          family(layer.local(), asked::add);
+          layer.locals().forEach(local -> family(local, asked::add));
           project.captionsOf(layer).ifPresent(track -> family(track.local(), asked::add));
-          layer
-              .story()
-              .paragraphs()
-              .forEach(paragraph -> {
-                family(paragraph.local(), asked::add);
-                paragraph.spans().forEach(span -> family(span.local(), asked::add));
-              });
           asked.forEach(name -> use(name).layers.add(layer.id()));
         });
   }

@@ -7,7 +7,6 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.style.NamedReferences;
 import dynamorph.model.style.Style;
-import dynamorph.model.text.Paragraph;
 import dynamorph.model.timeline.Media;
 import dynamorph.model.timeline.Timeline;
 import java.util.ArrayList;
@@ -32,7 +31,7 @@ public final class ImageUse {
     for (Artboard board : boards) {
       board.timeline().ifPresent(line -> add(images, values, line));
       for (Layer layer : board.layers()) {
-        add(values, layer);
+        layer.locals().forEach(values::add);
         if (layer.shape().orElse(null) instanceof Shape.Picture(String image)) {
           images.add(image);
         }
@@ -51,13 +50,5 @@ public final class ImageUse {
             images.add(asset);
           }
         });
-  }
-
-  private static void add(List<PropertySet> values, Layer layer) {
-    values.add(layer.local());
-    for (Paragraph paragraph : layer.story().paragraphs()) {
-      values.add(paragraph.local());
-      paragraph.spans().forEach(span -> values.add(span.local()));
-    }
   }
 }

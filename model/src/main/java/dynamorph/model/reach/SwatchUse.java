@@ -5,8 +5,6 @@ import dynamorph.model.Project;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.NamedReferences;
-import dynamorph.model.text.Paragraph;
-import dynamorph.model.text.Span;
 import dynamorph.model.value.Colour;
 import java.util.List;
 
@@ -38,20 +36,7 @@ public record SwatchUse(int styles, int layers, int artboards, int tracks) {
   }
 
   private static boolean names(Layer layer, String swatch) {
-    if (names(layer.local(), swatch)) {
-      return true;
-    }
-    for (Paragraph paragraph : layer.story().paragraphs()) {
-      if (names(paragraph.local(), swatch)) {
-        return true;
-      }
-      for (Span span : paragraph.spans()) {
-        if (names(span.local(), swatch)) {
-          return true;
-        }
-      }
-    }
-    return false;
+    return layer.locals().anyMatch(local -> names(local, swatch));
   }
 
   private static boolean names(PropertySet values, String swatch) {

@@ -9,8 +9,6 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.survey.rule.Rule;
 import dynamorph.model.survey.rule.RuleSet;
-import dynamorph.model.text.Paragraph;
-import dynamorph.model.text.Span;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
@@ -59,21 +57,12 @@ public final class SizeFindings implements Findings {
     for (Style style : project.styles().list()) {
       note(sizes, style.properties(), new Spot.OfStyle(style.id()));
     }
-    project.layers().filter(Layer::isText).forEach(layer -> note(sizes, layer));
+    project
+        .layers()
+        .filter(Layer::isText)
+        .forEach(layer ->
+            layer.locals().forEach(local -> note(sizes, local, new Spot.InText(layer.id()))));
     return sizes;
-  }
-
-  private static void note(Map<Double, Set<Spot>> sizes, Layer layer) {
-    Spot spot = new Spot.InText(layer.id());
-    note(sizes, layer.local(), spot);
-    if (layer.story().deviatesInside()) {
-      for (Paragraph paragraph : layer.story().paragraphs()) {
-        note(sizes, paragraph.local(), spot);
-        for (Span span : paragraph.spans()) {
-          note(sizes, span.local(), spot);
-        }
-      }
-    }
   }
 
   private static void note(Map<Double, Set<Spot>> sizes, PropertySet values, Spot spot) {

@@ -11,6 +11,9 @@ import java.util.stream.Collectors;
 public final class Story {
   private static final Pattern LINE_END = Pattern.compile("\\r\\n|[\\r\\n\\u2029]");
 
+  /** Letters of the first words, at most. */
+  private static final int FIRST_WORDS = 40;
+
   private final List<Paragraph> paragraphs;
   // most stories say neither, and whole projects are asked
   private final boolean follows;
@@ -81,6 +84,17 @@ public final class Story {
 
   public String text() {
     return paragraphs.stream().map(Paragraph::text).collect(Collectors.joining("\n"));
+  }
+
+  /** Its first words, for a name or a specimen. */
+  public String firstWords() {
+    String line =
+        text().lines().map(String::strip).filter(one -> !one.isEmpty()).findFirst().orElse("");
+    if (line.length() <= FIRST_WORDS) {
+      return line;
+    }
+    int blank = line.lastIndexOf(' ', FIRST_WORDS);
+    return line.substring(0, blank > FIRST_WORDS / 4 ? blank : FIRST_WORDS);
   }
 
   /** The text of a range, with a line feed between paragraphs. */

@@ -143,20 +143,14 @@ public record Proposal(
     Set<PropertyKey<?>> different = new LinkedHashSet<>();
     for (PropertyKey<?> key : carried.keys()) {
       boolean placement = key.property().facet() == Facet.PLACEMENT;
-      if (!placement && differs(key, values, plain)) {
+      if (!placement && Coats.differ(key, values, plain)) {
         different.add(key);
       }
     }
     String group = base.map(id -> project.styles().get(id).group()).orElse("");
-    String sample = firstWords(layer.story().text());
+    String sample = layer.story().firstWords();
     return new Proposal(
         source, level, carried, different, base, name(project, values, layer, base), group, sample);
-  }
-
-  private static <T> boolean differs(PropertyKey<T> key, PropertySet values, PropertySet plain) {
-    return key.isKind()
-        ? !values.get(key).equals(plain.get(key))
-        : !Coats.value(values, key).equals(Coats.value(plain, key));
   }
 
   /** What the text would have if it followed nothing at this level. */
@@ -171,13 +165,6 @@ public record Proposal(
 
   private static List<StyleId> last(List<StyleId> follows) {
     return follows.isEmpty() ? List.of() : List.of(follows.getLast());
-  }
-
-  private static String firstWords(String text) {
-    String line = text.lines().findFirst().orElse("");
-    return line.length() <= 40
-        ? line
-        : line.substring(0, line.lastIndexOf(' ', 40) > 10 ? line.lastIndexOf(' ', 40) : 40);
   }
 
   /**
@@ -198,7 +185,7 @@ public record Proposal(
             Messages.of("proposal.pt-3", start, family, colour, Numbers.format(size, 2)))
         .filter(name -> project.styles().named(name).isEmpty())
         .findFirst()
-        .orElseGet(() -> firstWords(layer.story().text()) + ", " + colour);
+        .orElseGet(() -> layer.story().firstWords() + ", " + colour);
   }
 
   private static String role(double size, Layer layer) {

@@ -1,6 +1,5 @@
 package dynamorph.model.edit.style;
 
-import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.message.Messages;
@@ -36,22 +35,7 @@ public record ReplaceSizes(Map<Double, Double> sizes) implements Edit {
     return before
         .withStyles(styles)
         .mapCaptions(track -> track.withLocal(replaced(track.local())))
-        .mapLayers(this::replaced);
-  }
-
-  private Layer replaced(Layer layer) {
-    boolean untouched = layer.local().isEmpty() && !layer.story().deviatesInside();
-    return untouched
-        ? layer
-        : layer
-            .withLocal(replaced(layer.local()))
-            .withStory(
-                layer
-                    .story()
-                    .mapParagraphs(paragraph ->
-                        paragraph
-                            .withLocal(replaced(paragraph.local()))
-                            .mapSpans(span -> span.withLocal(replaced(span.local())))));
+        .mapLayers(layer -> layer.mapLocals(this::replaced));
   }
 
   private PropertySet replaced(PropertySet values) {

@@ -239,7 +239,7 @@ public final class HiddenStyles {
     PropertySet values;
     if (base.isPresent()) {
       PropertySet under = body.orElseThrow().centre();
-      values = cluster.centre().where(key -> differs(key, cluster.centre(), under));
+      values = cluster.centre().where(key -> Coats.differ(key, cluster.centre(), under));
       values = withRatio(values, size(under));
     } else {
       Set<PropertyKey<?>> differing = differing(cluster, cluster.followed());
@@ -286,7 +286,7 @@ public final class HiddenStyles {
     Set<PropertyKey<?>> differing = new LinkedHashSet<>();
     for (PropertySet under : plain) {
       Set<PropertyKey<?>> keys = new LinkedHashSet<>(cluster.centre().keys());
-      keys.removeIf(key -> !differs(key, cluster.centre(), under));
+      keys.removeIf(key -> !Coats.differ(key, cluster.centre(), under));
       differing.addAll(keys);
     }
     return differing;
@@ -298,12 +298,6 @@ public final class HiddenStyles {
       found.add(bases.getOrDefault(piece.member().layer(), Optional.empty()));
     }
     return found;
-  }
-
-  private static <T> boolean differs(PropertyKey<T> key, PropertySet values, PropertySet plain) {
-    return key.isKind()
-        ? !values.get(key).equals(plain.get(key))
-        : !Coats.value(values, key).equals(Coats.value(plain, key));
   }
 
   /** An id that is the same whenever the same is found. */

@@ -40,7 +40,6 @@ final class StyleWords {
   private static final double NOTE = 0.85;
 
   private static final double BOLD = 600;
-  private static final int SAMPLE = 40;
 
   private final Set<String> taken;
   private final Map<LayerId, Layer> layers = new HashMap<>();
@@ -160,13 +159,7 @@ final class StyleWords {
 
   /** The first words of a piece, for a specimen. */
   String firstWords(TextPiece piece) {
-    String text = words(piece);
-    String line =
-        text.lines().map(String::strip).filter(one -> !one.isEmpty()).findFirst().orElse("");
-    if (line.length() <= SAMPLE) {
-      return line;
-    }
-    int blank = line.lastIndexOf(' ', SAMPLE);
-    return line.substring(0, blank > SAMPLE / 4 ? blank : SAMPLE);
+    Layer layer = layers.get(piece.member().layer());
+    return layer == null ? "" : layer.story().slice(piece.member().range()).firstWords();
   }
 }
