@@ -32,9 +32,17 @@ public record Finding(
 
   /** What it is told from others by, in this survey and the next. */
   public String mark() {
-    return (house.isEmpty() ? rule.id() : house)
-        + ":"
-        + spots.stream().map(Spot::id).distinct().sorted().collect(Collectors.joining("+"));
+    return (house.isEmpty() ? rule.id() : house) + ":" + about();
+  }
+
+  /** One more text with the same font is the same finding, another word in a text is not. */
+  private String about() {
+    String ids = spots.stream().map(Spot::id).distinct().sorted().collect(Collectors.joining("+"));
+    return switch (rule) {
+      case MISSING_FONT, LOOSE_COLOUR, NEAR_SIZES, SCALE -> detail;
+      case SPELLING -> ids + ":" + detail;
+      default -> ids;
+    };
   }
 
   /** The texts that it is about, in order. */

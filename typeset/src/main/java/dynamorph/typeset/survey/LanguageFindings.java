@@ -6,6 +6,7 @@ import com.ibm.icu.util.ULocale;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.SetValues;
 import dynamorph.model.property.Properties;
@@ -19,6 +20,7 @@ import dynamorph.model.survey.rule.RuleSet;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.TextRange;
 import dynamorph.typeset.message.Messages;
+import dynamorph.typeset.spelling.ParagraphSpelling;
 import dynamorph.typeset.spelling.Speller;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -45,10 +47,13 @@ public final class LanguageFindings implements Findings {
     project
         .layers()
         .filter(Layer::isText)
+        .filter(layer -> !layer.story().text().isBlank())
         .forEach(layer -> {
+          ResolvedLayer look = cascade.resolve(layer);
           int at = 0;
-          for (Paragraph paragraph : layer.story().paragraphs()) {
-            look(project, cascade, rules, layer, at, paragraph.text(), found);
+          for (int index = 0; index < layer.story().paragraphs().size(); index++) {
+            Paragraph paragraph = layer.story().paragraphs().get(index);
+            look(project, rules, layer, at, paragraph, look.paragraphs().get(index), found);
             at += paragraph.length() + 1;
           }
         });
@@ -57,27 +62,31 @@ public final class LanguageFindings implements Findings {
 
   private void look(
       Project project,
-      Cascade cascade,
       RuleSet rules,
       Layer layer,
       int start,
-      String text,
+      Paragraph paragraph,
+      ResolvedLayer.ResolvedParagraph look,
       List<Finding> found) {
+    String text = paragraph.text();
     if (text.isBlank()) {
       return;
     }
-    String language = WordFindings.language(cascade, layer, start);
-    Optional<String> meant = meant(text, language);
+    String language = ParagraphSpelling.languageAt(paragraph, look, 0);
+    boolean one = look.spans().stream().allMatch(span -> span.type().language().equals(language));
+    Optional<String> meant = one ? meant(text, language) : Optional.empty();
     if (meant.isPresent()) {
       if (rules.has(Rule.LANGUAGE)) {
-        found.add(
-            other(
-                rules, layer, new TextRange(start, start + text.length()), language, meant.get()));
+        TextRange range = new TextRange(start, start + text.length());
+        found.add(other(rules, layer, range, language, meant.get()));
       }
-    } else if (rules.has(Rule.SPELLING) && speller.knows(language)) {
-      for (TextRange word : speller.misspelt(text, language, project.words())) {
-        found.add(misspelt(rules, layer, start, text, word, language));
-      }
+    } else if (rules.has(Rule.SPELLING)) {
+      ParagraphSpelling.of(
+              paragraph,
+              look,
+              (words, of) ->
+                  speller.knows(of) ? speller.misspelt(words, of, project.words()) : List.of())
+          .forEach(word -> found.add(misspelt(rules, layer, start, word)));
     }
   }
 
@@ -101,16 +110,15 @@ public final class LanguageFindings implements Findings {
                 true)));
   }
 
-  private Finding misspelt(
-      RuleSet rules, Layer layer, int start, String text, TextRange word, String language) {
+  private static Finding misspelt(
+      RuleSet rules, Layer layer, int start, ParagraphSpelling.Misspelt found) {
+    TextRange range =
+        new TextRange(start + found.range().start(), start + found.range().end());
     return new Finding(
         Rule.SPELLING,
-        "",
         rules.severity(Rule.SPELLING),
-        text.substring(word.start(), word.end()),
-        List.of(
-            new Spot.InText(
-                layer.id(), Optional.of(new TextRange(start + word.start(), start + word.end())))),
+        found.word(),
+        List.of(new Spot.InText(layer.id(), Optional.of(range))),
         Optional.empty());
   }
 

@@ -5,7 +5,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
-import dynamorph.model.edit.text.ReplaceStories;
+import dynamorph.model.edit.Edit;
 import dynamorph.model.property.Properties;
 import dynamorph.model.survey.Finding;
 import dynamorph.model.survey.Findings;
@@ -22,8 +22,8 @@ import dynamorph.typeset.message.Messages;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -41,19 +41,16 @@ public final class WordFindings implements Findings {
           "(?<=\\S) -{1,3} (?=\\S)|(?<=[^\\s-])--(?=[^\\s-])"
               + "|(?<![\\d-]|\\d[.,/])(\\d{1,4})-(\\d{1,4})(?![\\d-]|[.,/]\\d)");
 
-  /** Inches, feet, minutes and seconds are written with straight marks. */
-  private static final Pattern MEASURE = Pattern.compile(".*\\d$", Pattern.DOTALL);
-
   private static final String EN_DASH = "\u2013";
   private static final String EM_DASH = "\u2014";
   private static final int SHOWN = 16;
 
-  /**
-   * A place and what should stand there.
-   *
-   * @param instead without which there is no remedy
-   */
+  /** A place and what should stand there. */
   private record Slip(TextRange range, String instead) {}
+
+  /** The rules that are looked at here. */
+  private static final List<Rule> RULES =
+      List.of(Rule.DOUBLE_SPACE, Rule.STRAIGHT_QUOTES, Rule.WRONG_DASH);
 
   @Override
   public List<Finding> in(Project project, RuleSet rules) {
@@ -63,18 +60,49 @@ public final class WordFindings implements Findings {
         .layers()
         .filter(Layer::isText)
         .forEach(layer -> {
-          String text = layer.story().text();
-          if (rules.has(Rule.DOUBLE_SPACE)) {
-            add(found, rules, Rule.DOUBLE_SPACE, layer, spaces(text));
-          }
-          if (rules.has(Rule.STRAIGHT_QUOTES)) {
-            add(found, rules, Rule.STRAIGHT_QUOTES, layer, quotes(cascade, layer, text));
-          }
-          if (rules.has(Rule.WRONG_DASH)) {
-            add(found, rules, Rule.WRONG_DASH, layer, dashes(cascade, layer, text));
+          for (Rule rule : RULES) {
+            if (rules.has(rule)) {
+              add(found, rules, rule, layer, slips(rule, cascade, layer));
+            }
           }
         });
     return found;
+  }
+
+  private static List<Slip> slips(Rule rule, Cascade cascade, Layer layer) {
+    String text = layer.story().text();
+    return switch (rule) {
+      case DOUBLE_SPACE -> spaces(text);
+      case STRAIGHT_QUOTES -> quotes(cascade, layer, text);
+      case WRONG_DASH -> dashes(cascade, layer, text);
+      default -> List.of();
+    };
+  }
+
+  /**
+   * Mends the words of a text as they are when it is done, which may be after other rules have
+   * mended them or somebody has written on.
+   */
+  private record Mend(Rule rule, LayerId layer) implements Edit {
+    @Override
+    public Project applyTo(Project before) {
+      Cascade cascade = Cascade.of(before);
+      return before.mapLayers(Set.of(layer), one -> one.withStory(mended(cascade, one)));
+    }
+
+    private Story mended(Cascade cascade, Layer one) {
+      Story mended = one.story();
+      // from the end, so that the places before stay where they are
+      for (Slip slip : slips(rule, cascade, one).reversed()) {
+        mended = mended.replace(slip.range(), slip.instead());
+      }
+      return mended;
+    }
+
+    @Override
+    public String label(Project before) {
+      return Messages.of("word-findings.mend-in-a-text", rule.label());
+    }
   }
 
   private static List<Slip> spaces(String text) {
@@ -84,15 +112,17 @@ public final class WordFindings implements Findings {
   private static List<Slip> quotes(Cascade cascade, Layer layer, String text) {
     List<Slip> slips = new ArrayList<>();
     StringBuilder before = new StringBuilder();
+    boolean quoted = false;
     int at = 0;
     for (TextRange range : matches(QUOTES, text)) {
       before.append(text, at, range.start());
       at = range.end();
       char typed = text.charAt(range.start());
-      if (MEASURE.matcher(before).matches() && !isOpen(before)) {
+      if (!quoted && isMeasure(text, range)) {
         before.append(typed);
         continue;
       }
+      quoted ^= typed == '"';
       String mark = QuotationMarks.of(language(cascade, layer, range.start())).mark(typed, before);
       slips.add(new Slip(range, mark));
       before.append(mark);
@@ -100,13 +130,11 @@ public final class WordFindings implements Findings {
     return slips;
   }
 
-  /** Whether a quotation has begun and not ended, so that a mark behind a number ends it. */
-  private static boolean isOpen(CharSequence before) {
-    int open = 0;
-    for (int index = 0; index < before.length(); index++) {
-      open += "\u201C\u201E\u00AB\u300C".indexOf(before.charAt(index)) >= 0 ? 1 : 0;
-    }
-    return open % 2 == 1;
+  /** Inches, feet, minutes and seconds are written with straight marks. */
+  private static boolean isMeasure(String text, TextRange range) {
+    boolean number = range.start() > 0 && Character.isDigit(text.charAt(range.start() - 1));
+    boolean word = range.end() < text.length() && Character.isLetter(text.charAt(range.end()));
+    return number && !word;
   }
 
   private static List<Slip> dashes(Cascade cascade, Layer layer, String text) {
@@ -152,11 +180,6 @@ public final class WordFindings implements Findings {
       return;
     }
     LayerId id = layer.id();
-    Story mended = layer.story();
-    // from the end, so that the places before stay where they are
-    for (Slip slip : slips.reversed()) {
-      mended = mended.replace(slip.range(), slip.instead());
-    }
     String detail = near(layer.story().text(), slips.getFirst().range());
     found.add(
         new Finding(
@@ -169,11 +192,7 @@ public final class WordFindings implements Findings {
                 .<Spot>map(slip -> new Spot.InText(id, Optional.of(slip.range())))
                 .toList(),
             Optional.of(
-                new Remedy(
-                    Messages.of("word-findings.mend"),
-                    new ReplaceStories(
-                        Map.of(id, mended), Messages.of("word-findings.mend-the-words-of")),
-                    true))));
+                new Remedy(Messages.of("word-findings.mend"), new Mend(rule, id), true))));
   }
 
   /** Some words around a place. */

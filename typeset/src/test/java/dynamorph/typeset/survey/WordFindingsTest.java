@@ -61,6 +61,7 @@ class WordFindingsTest {
     "en, it stopped--and stood, it stopped\u2014and stood",
     "de, es stand--und blieb, es stand \u2013 und blieb",
     "en, the winter of 1907-1908, the winter of 1907\u20131908",
+    "en, the 1970's and \"12\", the 1970\u2019s and \u201c12\u201d",
     "en, pages 12-14 and 20-22, pages 12\u201314 and 20\u201322"
   })
   void whatWasTypedTheQuickWayIsMended(String language, String typed, String meant) {
@@ -77,7 +78,8 @@ class WordFindingsTest {
         "ISBN 3-16-148410-0",
         "  indented by spaces",
         "\u201cquoted\u201d",
-        "v1.2-3.4"
+        "v1.2-3.4",
+        "he said \u201cno\u201d of a board 12\" wide"
       })
   void whatIsRightIsLeftAlone(String words) {
     assertThat(new WordFindings().in(of("en", words), RuleSet.USUAL)).isEmpty();
@@ -104,6 +106,39 @@ class WordFindingsTest {
         .extracting(Span::text)
         .containsExactly("the \u201cold\u201d  ", "clock\u2019s");
     assertThat(after.spans().getLast().local()).isEqualTo(italic);
+  }
+
+  @Test
+  void oneRuleAfterAnotherMendsTheSameText() {
+    assertThat(mended(of("en", "two  locks \"all\" - for")))
+        .isEqualTo("two locks \u201call\u201d \u2013 for");
+  }
+
+  @Test
+  void whatWasWrittenSinceIsNotTakenBack() {
+    Project project = of("en", "two  locks");
+    Finding finding = new WordFindings().in(project, RuleSet.USUAL).getFirst();
+    Project since =
+        project.mapLayers(layer -> layer.withStory(Story.of("three  locks and a key")));
+    Project after = finding.remedy().orElseThrow().edit().applyTo(since);
+    assertThat(after.layers().findFirst().orElseThrow().story().text())
+        .isEqualTo("three locks and a key");
+  }
+
+  @Test
+  void wordsAreCheckedInTheirOwnLanguage() {
+    PropertySet french = PropertySet.EMPTY.with(Properties.LANGUAGE, "fr");
+    Layer layer =
+        Layer.of("1", "1", "")
+            .withStory(
+                Story.of(
+                    Paragraph.of(
+                        Span.of("the clok called "),
+                        Span.of("horloge").withLocal(french),
+                        Span.of(" was late"))));
+    assertThat(new LanguageFindings(new Speller()).in(of("en", layer), RuleSet.USUAL))
+        .extracting(Finding::mark)
+        .containsExactly("spelling:1:clok");
   }
 
   @ParameterizedTest

@@ -8,13 +8,13 @@ import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
+import dynamorph.typeset.spelling.ParagraphSpelling;
 import dynamorph.typeset.spelling.Speller;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -77,32 +77,19 @@ public final class SpellingService implements AutoCloseable {
 
   private void add(
       List<Misspelt> wrong, Paragraph paragraph, ResolvedLayer.ResolvedParagraph look, int start) {
-    String text = paragraph.text();
-    Set<String> languages = new TreeSet<>();
-    look.spans().forEach(span -> languages.add(span.type().language()));
-    for (String language : languages) {
-      for (TextRange range : known(new Check(text, language))) {
-        String word = text.substring(range.start(), range.end());
-        boolean right = workspace.project().words().contains(word) || ignored.contains(word);
-        if (!right && language.equals(languageAt(paragraph, look, range.start()))) {
-          wrong.add(
-              new Misspelt(
-                  new TextRange(start + range.start(), start + range.end()), word, language));
-        }
+    for (ParagraphSpelling.Misspelt found :
+        ParagraphSpelling.of(
+            paragraph, look, (text, language) -> known(new Check(text, language)))) {
+      String word = found.word();
+      if (!workspace.project().words().contains(word) && !ignored.contains(word)) {
+        TextRange range = found.range();
+        wrong.add(
+            new Misspelt(
+                new TextRange(start + range.start(), start + range.end()),
+                word,
+                found.language()));
       }
     }
-  }
-
-  private static String languageAt(
-      Paragraph paragraph, ResolvedLayer.ResolvedParagraph look, int unit) {
-    int end = 0;
-    for (int span = 0; span < paragraph.spans().size(); span++) {
-      end += paragraph.spans().get(span).length();
-      if (unit < end && span < look.spans().size()) {
-        return look.spans().get(span).type().language();
-      }
-    }
-    return look.spans().getLast().type().language();
   }
 
   private List<TextRange> known(Check check) {
