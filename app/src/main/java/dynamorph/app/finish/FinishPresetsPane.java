@@ -228,9 +228,7 @@ public final class FinishPresetsPane extends VBox {
   private void draw(FinishPreset finish, ImageView view, String words, PropertySet letters) {
     Studio with = studio.get();
     double ratio =
-        getScene() == null || getScene().getWindow() == null
-            ? 1
-            : getScene().getWindow().getOutputScaleX();
+        PictureService.scaleOf(this);
     pictures.show(
         view,
         List.of("preset", finish.id(), words, letters, with, ratio),

@@ -13,6 +13,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelBuffer;
@@ -88,6 +89,13 @@ public final class PictureService implements AutoCloseable {
         Platform.runLater(pending::decrementAndGet);
       }
     });
+  }
+
+  /** How many pixels of the screen a unit of the window has where a node is shown; 1 if nowhere. */
+  public static double scaleOf(Node node) {
+    return node.getScene() == null || node.getScene().getWindow() == null
+        ? 1
+        : node.getScene().getWindow().getOutputScaleX();
   }
 
   /** Whether no picture waits to be drawn. */

@@ -29,7 +29,7 @@ import javafx.scene.layout.StackPane;
 /** A text as a row: its picture, its words, where it is, and values as columns. */
 final class RowCell extends HBox {
   private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
-  private static final PseudoClass MATCHING = PseudoClass.getPseudoClass("matching");
+  private static final PseudoClass UNMARKED = PseudoClass.getPseudoClass("unmarked");
 
   private final SheetPane pane;
   private final ImageView picture = new ImageView();
@@ -69,7 +69,7 @@ final class RowCell extends HBox {
   void mark() {
     row.ifPresent(shown -> {
       pseudoClassStateChanged(SELECTED, pane.isSelected(shown.id()));
-      pseudoClassStateChanged(MATCHING, pane.isMarked(shown.id()));
+      pseudoClassStateChanged(UNMARKED, !pane.isMarked(shown.id()));
     });
   }
 

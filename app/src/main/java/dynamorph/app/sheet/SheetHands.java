@@ -14,8 +14,10 @@ import dynamorph.model.sheet.SheetRow;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.SequencedSet;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -79,14 +81,10 @@ final class SheetHands {
 
   /** Whether two clicks mean the place of a text: its picture, or where and when it stands. */
   private static boolean isPlace(Object target, Optional<Column> column) {
-    for (Node node = target instanceof Node one ? one : null;
-        node != null;
-        node = node.getParent()) {
-      if (node instanceof FrameCard || node.getStyleClass().contains("sheet-picture")) {
-        return true;
-      }
-    }
-    return column.filter(one -> one == Column.Fact.PLACE || one == Column.Fact.TIME).isPresent();
+    return column.filter(one -> one == Column.Fact.PLACE || one == Column.Fact.TIME).isPresent()
+        || upwards(target)
+            .anyMatch(node ->
+                node instanceof FrameCard || node.getStyleClass().contains("sheet-picture"));
   }
 
   private static boolean isEdited(Column column) {
@@ -94,28 +92,29 @@ final class SheetHands {
   }
 
   private static Optional<SheetRow> rowAt(Object target) {
-    for (Node node = target instanceof Node one ? one : null;
-        node != null;
-        node = node.getParent()) {
-      if (node instanceof RowCell cell) {
-        return cell.row();
-      }
-      if (node instanceof FrameCard card) {
-        return Optional.of(card.row());
-      }
-    }
-    return Optional.empty();
+    return upwards(target)
+        .flatMap(node ->
+            switch (node) {
+              case RowCell cell -> cell.row().stream();
+              case FrameCard card -> Stream.of(card.row());
+              default -> Stream.empty();
+            })
+        .findFirst();
   }
 
   private static Optional<Column> columnAt(Object target) {
-    for (Node node = target instanceof Node one ? one : null;
-        node != null;
-        node = node.getParent()) {
-      if (node.getUserData() instanceof Column column) {
-        return Optional.of(column);
-      }
-    }
-    return Optional.empty();
+    return upwards(target)
+        .map(Node::getUserData)
+        .filter(Column.class::isInstance)
+        .map(Column.class::cast)
+        .findFirst();
+  }
+
+  /** A node and all that it lies in. */
+  private static Stream<Node> upwards(Object target) {
+    return target instanceof Node node
+        ? Stream.iterate(node, Objects::nonNull, Node::getParent)
+        : Stream.empty();
   }
 
   private List<LayerId> between(LayerId one, LayerId other) {

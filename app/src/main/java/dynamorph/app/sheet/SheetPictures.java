@@ -41,7 +41,7 @@ final class SheetPictures {
   void showAlone(ImageView view, Scene.Found found, int width, int height) {
     PlacedLayer text = found.text();
     Studio with = studio.get();
-    double scale = scale(view);
+    double scale = PictureService.scaleOf(view);
     Rgba background = found.board().background();
     fit(view, width, height);
     pictures.show(
@@ -60,7 +60,7 @@ final class SheetPictures {
   /** The text where it stands. */
   void showInPlace(ImageView view, Scene scene, Scene.Found found, int width, int height) {
     Studio with = studio.get();
-    double scale = scale(view);
+    double scale = PictureService.scaleOf(view);
     fit(view, width, height);
     List<PlacedLayer> around =
         found.board().artboard().isFilm()
@@ -85,11 +85,5 @@ final class SheetPictures {
   private static void fit(ImageView view, int width, int height) {
     view.setFitWidth(width);
     view.setFitHeight(height);
-  }
-
-  private static double scale(ImageView view) {
-    return view.getScene() == null || view.getScene().getWindow() == null
-        ? 1
-        : view.getScene().getWindow().getOutputScaleX();
   }
 }

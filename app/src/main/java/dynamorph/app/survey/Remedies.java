@@ -48,7 +48,15 @@ final class Remedies {
     AdoptStyles edit = new AdoptStyles(adoptions(hidden, all, snapped));
     String name = hidden.style().name();
     if (snapped.isEmpty()) {
-      done(edit, Messages.of("survey.adopted", name, hidden.size()));
+      done(
+          edit,
+          hidden.beside().isEmpty()
+              ? Messages.of("survey.adopted", name, hidden.size())
+              : Messages.of(
+                  "survey.adopted-with-base",
+                  name,
+                  hidden.size(),
+                  hidden.beside().getFirst().name()));
       workspace.pickedStyleProperty().set(Optional.of(hidden.style().id()));
     } else {
       workspace

@@ -1,9 +1,11 @@
 package dynamorph.app.survey;
 
 import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.message.Messages;
 import dynamorph.app.render.Frame;
-import dynamorph.app.render.FrameService;
+import dynamorph.app.render.LatestWork;
 import dynamorph.app.render.Studio;
+import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.survey.hidden.Tolerance;
 import dynamorph.model.survey.rule.Rule;
@@ -14,18 +16,12 @@ import dynamorph.paint.survey.Survey;
 import dynamorph.paint.survey.SurveyReport;
 import dynamorph.typeset.spelling.Speller;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
-import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * Keeps a report of what could be in better order, for as long as anybody looks at it. The project
@@ -33,8 +29,6 @@ import org.slf4j.LoggerFactory;
  * being looked at, and what is known so far is shown at once.
  */
 public final class SurveyWatch implements AutoCloseable {
-  private static final Logger LOG = LoggerFactory.getLogger(SurveyWatch.class);
-
   private record Request(long number, Scene scene, SceneMaker maker, Tolerance tolerance) {}
 
   private final Workspace workspace;
@@ -43,18 +37,16 @@ public final class SurveyWatch implements AutoCloseable {
   private final DoubleProperty step = new SimpleDoubleProperty(1);
   private final ReadOnlyObjectWrapper<Optional<SurveyReport>> report =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ExecutorService worker =
-      Executors.newSingleThreadExecutor(FrameService.daemon("survey"));
   private final LayerPainter painter = new LayerPainter();
-  private final AtomicReference<@Nullable Request> next = new AtomicReference<>();
+  private final LatestWork<Request> work;
   private final Survey survey;
   private volatile long number;
-  private volatile boolean busy;
 
   public SurveyWatch(Workspace workspace, StageView stage, Supplier<Studio> studio) {
     this.workspace = workspace;
     this.stage = stage;
     this.studio = studio;
+    this.work = new LatestWork<>("survey", this::survey, _ -> failed());
     this.survey = new Survey(new Speller(), workspace.footageOfChecks());
     workspace.view().surveyProperty().addListener((_, _, _) -> update());
     stage.frameProperty().addListener((_, _, _) -> update());
@@ -88,7 +80,7 @@ public final class SurveyWatch implements AutoCloseable {
   /** Whether nothing is left to look at. */
   public boolean isIdle() {
     return !workspace.view().surveyProperty().get()
-        || next.get() == null && !busy && isOf(workspace);
+        || work.isIdle() && isOf(workspace);
   }
 
   private boolean isOf(Workspace shown) {
@@ -104,9 +96,6 @@ public final class SurveyWatch implements AutoCloseable {
       asked = Optional.empty();
       return;
     }
-    if (worker.isShutdown()) {
-      return;
-    }
     Optional<Scene> scene =
         stage
             .frameProperty()
@@ -117,15 +106,12 @@ public final class SurveyWatch implements AutoCloseable {
       return;
     }
     asked = Optional.of(new Asked(scene.get(), step.get()));
-    Request request =
+    work.ask(
         new Request(
             ++number,
             scene.get(),
             new SceneMaker(studio.get().maker().typesetter(), painter),
-            Tolerance.ofStep(step.get()));
-    if (next.getAndSet(request) == null) {
-      worker.execute(this::work);
-    }
+            Tolerance.ofStep(step.get())));
   }
 
   /** A state that was asked about already, in a frame of another place. */
@@ -139,28 +125,20 @@ public final class SurveyWatch implements AutoCloseable {
         .isPresent();
   }
 
-  private void work() {
-    busy = true;
-    Request request = next.getAndSet(null);
-    if (request == null) {
-      busy = false;
-      return;
-    }
-    try {
-      SurveyReport found =
-          survey.of(
-              request.scene(),
-              request.maker(),
-              request.scene().project().survey().rules(),
-              Optional.of(request.tolerance()),
-              so -> tell(request, so),
-              () -> request.number() != number);
-      tell(request, found);
-    } catch (RuntimeException failed) {
-      LOG.error("the project could not be surveyed", failed);
-    } finally {
-      Platform.runLater(() -> busy = next.get() != null && busy);
-    }
+  private void survey(Request request) {
+    tell(
+        request,
+        survey.of(
+            request.scene(),
+            request.maker(),
+            request.scene().project().survey().rules(),
+            Optional.of(request.tolerance()),
+            so -> tell(request, so),
+            () -> request.number() != number));
+  }
+
+  private void failed() {
+    workspace.tell(Notice.problem(Messages.of("survey.broke-off")));
   }
 
   private void tell(Request request, SurveyReport found) {
@@ -174,6 +152,6 @@ public final class SurveyWatch implements AutoCloseable {
   @Override
   public void close() {
     number++;
-    worker.shutdownNow();
+    work.close();
   }
 }

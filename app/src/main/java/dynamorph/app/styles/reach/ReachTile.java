@@ -156,9 +156,7 @@ final class ReachTile extends Button {
     Rgba background = found.board().background();
     Studio with = studio.get();
     double scale =
-        getScene() == null || getScene().getWindow() == null
-            ? 1
-            : getScene().getWindow().getOutputScaleX();
+        PictureService.scaleOf(this);
     view.setFitWidth(width);
     view.setFitHeight(height);
     Object look = List.of(text.look().plate(), text.look().paragraphs());

@@ -86,9 +86,7 @@ public final class Specimens {
       int width,
       int height) {
     double scale =
-        view.getScene() == null || view.getScene().getWindow() == null
-            ? 1
-            : view.getScene().getWindow().getOutputScaleX();
+        PictureService.scaleOf(view);
     Seen seen = film.get().orElseGet(() -> plain(background));
     Studio with = studio.get();
     String words = style.sample().isBlank() ? style.name() : style.sample();
