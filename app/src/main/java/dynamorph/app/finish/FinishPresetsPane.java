@@ -227,8 +227,7 @@ public final class FinishPresetsPane extends VBox {
 
   private void draw(FinishPreset finish, ImageView view, String words, PropertySet letters) {
     Studio with = studio.get();
-    double ratio =
-        PictureService.scaleOf(this);
+    double ratio = PictureService.scaleOf(this);
     pictures.show(
         view,
         List.of("preset", finish.id(), words, letters, with, ratio),

@@ -43,7 +43,7 @@ final class FindingGroup extends VBox {
     this.project = project;
     this.remedies = remedies;
     getStyleClass().add("finding-group");
-    setId("rule-" + (kind.house().isEmpty() ? kind.rule().id() : kind.house()));
+    setId(id(kind));
     getChildren().add(head(kind, findings, open, flip));
     if (open) {
       findings.stream().limit(MOST_SHOWN).forEach(one -> getChildren().add(line(one)));
@@ -53,6 +53,11 @@ final class FindingGroup extends VBox {
         getChildren().add(more);
       }
     }
+  }
+
+  /** By which the findings of a rule are found in the window. */
+  static String id(SurveyReport.Kind kind) {
+    return "rule-" + (kind.house().isEmpty() ? kind.rule().id() : kind.house());
   }
 
   private HBox head(SurveyReport.Kind kind, List<Finding> findings, boolean open, Runnable flip) {
@@ -101,6 +106,9 @@ final class FindingGroup extends VBox {
     detail.setWrapText(true);
     HBox links = new HBox(10, where, Controls.gap());
     links.setAlignment(Pos.CENTER_LEFT);
+    HBox what = new HBox(10, detail, Controls.gap());
+    what.setAlignment(Pos.BASELINE_LEFT);
+    detail.setMinWidth(60);
     finding
         .remedy()
         .map(Remedy::label)
@@ -109,9 +117,9 @@ final class FindingGroup extends VBox {
           mend.setMinWidth(40);
           Tips.on(mend, label);
           mend.setOnAction(_ -> remedies.mend(List.of(finding)));
-          links.getChildren().add(mend);
+          what.getChildren().add(mend);
         });
-    VBox line = new VBox(1, links, detail);
+    VBox line = new VBox(1, links, what);
     line.getStyleClass().add("finding-line");
     Hyperlink ignore = new Hyperlink(Messages.of("survey.ignore"));
     ignore.getStyleClass().add("quiet-link");
@@ -136,10 +144,10 @@ final class FindingGroup extends VBox {
   private String where(Finding finding) {
     return switch (finding.spots().getFirst()) {
       case Spot.InText(LayerId id, var _) ->
-          project.layer(id).map(Layer::name).orElse(id.value())
-              + (finding.layers().size() > 1
-                  ? Messages.of("survey.and-others", finding.layers().size() - 1)
-                  : "");
+          Messages.of(
+              "survey.text-and-others",
+              project.layer(id).map(Layer::name).orElse(id.value()),
+              finding.layers().size() - 1);
       case Spot.OfStyle(var id) -> project.styles().find(id).map(Style::name).orElse(id.value());
       case Spot.OfSwatch(String id) -> project.palette().find(id).map(Swatch::name).orElse(id);
       case Spot.OfAsset(String name) -> name;

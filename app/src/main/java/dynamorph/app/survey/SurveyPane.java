@@ -166,7 +166,7 @@ public final class SurveyPane extends VBox {
     int count = report.ignored().size() + ignoredStyles(report);
     ignored.setText(Messages.of("survey.ignored-count", count));
     ignored.setVisible(!report.project().survey().ignored().isEmpty());
-    double at = scroll.getVvalue();
+    double above = beyond() * scroll.getVvalue();
     List<Node> nodes = new ArrayList<>();
     report.hidden().forEach(hidden -> nodes.add(card(hidden, report)));
     if (report.hidden().size() > 1) {
@@ -196,8 +196,22 @@ public final class SurveyPane extends VBox {
       nodes.add(none);
     }
     found.getChildren().setAll(nodes);
+    scroll.applyCss();
     scroll.layout();
-    scroll.setVvalue(at);
+    scrollTo(above);
+    // a pane that gets the focus scrolls to what has it
+    Platform.runLater(() -> scrollTo(above));
+  }
+
+  /** How much of the list there is no room for, in units of the window. */
+  private double beyond() {
+    return Math.max(
+        0, found.getBoundsInLocal().getHeight() - scroll.getViewportBounds().getHeight());
+  }
+
+  private void scrollTo(double above) {
+    double room = beyond();
+    scroll.setVvalue(room == 0 ? 0 : Math.min(1, above / room));
   }
 
   /** Whether somebody is writing why a finding is to stay. */
@@ -225,20 +239,34 @@ public final class SurveyPane extends VBox {
         remedies,
         snapped.computeIfAbsent(key, _ -> new HashSet<>()),
         open.contains(key),
-        () -> flip(key));
+        () -> flip(key, "hidden-" + hidden.style().id().value()));
   }
 
   private FindingGroup group(SurveyReport.Kind kind, List<Finding> findings, SurveyReport report) {
     String key = kind.rule().id() + kind.house();
     return new FindingGroup(
-        kind, findings, report.project(), remedies, open.contains(key), () -> flip(key));
+        kind,
+        findings,
+        report.project(),
+        remedies,
+        open.contains(key),
+        () -> flip(key, FindingGroup.id(kind)));
   }
 
-  private void flip(String key) {
+  /**
+   * @param id of the node that shows it
+   */
+  private void flip(String key, String id) {
     if (!open.remove(key)) {
       open.add(key);
     }
     watch.reportProperty().get().ifPresent(this::show);
+    // whoever goes on by keyboard stays where this was asked for
+    Node asked = found.lookup("#" + id);
+    Node button = asked == null ? null : asked.lookup(".button");
+    if (button != null) {
+      button.requestFocus();
+    }
   }
 
   /** Opens a proposal, so that what deviates from it shows. */

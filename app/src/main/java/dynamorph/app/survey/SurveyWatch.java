@@ -79,8 +79,7 @@ public final class SurveyWatch implements AutoCloseable {
 
   /** Whether nothing is left to look at. */
   public boolean isIdle() {
-    return !workspace.view().surveyProperty().get()
-        || work.isIdle() && isOf(workspace);
+    return !workspace.view().surveyProperty().get() || work.isIdle() && isOf(workspace);
   }
 
   private boolean isOf(Workspace shown) {

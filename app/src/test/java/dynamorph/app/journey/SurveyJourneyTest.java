@@ -14,6 +14,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
@@ -108,6 +110,12 @@ class SurveyJourneyTest extends JourneyTest {
   void aFindingIsIgnoredWithANoteAndToldAgain() {
     driver.robot().clickOn(driver.reveal("#rule-double-space .finding-name"));
     driver.settle();
+    Node focused = driver.window().scene().getFocusOwner();
+    assertThat(focused).isInstanceOf(Button.class);
+    assertThat(focused.getParent().getParent().getId()).isEqualTo("rule-double-space");
+    assertThat(driver.node("survey").localToScene(driver.node("survey").getLayoutBounds()))
+        .as("what was opened is still in sight")
+        .matches(pane -> pane.contains(focused.localToScene(1, 1)));
     driver.robot().clickOn(driver.reveal("#rule-double-space .quiet-link"));
     driver.robot().write("so in the book").push(KeyCode.ENTER);
     surveyed();

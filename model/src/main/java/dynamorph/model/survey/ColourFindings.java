@@ -67,15 +67,12 @@ public final class ColourFindings implements Findings {
     left.sort(
         Comparator.comparingInt((Swatch swatch) -> -uses(project, swatch))
             .thenComparing(Swatch::name));
-    while (!left.isEmpty()) {
-      Swatch kept = left.removeFirst();
-      List<Swatch> near =
-          left.stream().filter(other -> isNear(kept.colour(), other.colour(), limit)).toList();
-      left.removeAll(near);
-      if (!near.isEmpty()) {
-        found.add(nearOnes(rules, kept, near));
-      }
-    }
+    Gathered.around(left, (one, other) -> distance(one.colour(), other.colour()), limit)
+        .forEach((kept, near) -> {
+          if (!near.isEmpty()) {
+            found.add(nearOnes(rules, kept, near));
+          }
+        });
   }
 
   private static Finding nearOnes(RuleSet rules, Swatch kept, List<Swatch> near) {
@@ -103,7 +100,14 @@ public final class ColourFindings implements Findings {
   }
 
   private static boolean isNear(Rgba one, Rgba other, double limit) {
-    return one.alpha() == other.alpha() && ColourDifference.between(one, other) <= limit;
+    return distance(one, other) <= limit;
+  }
+
+  /** Colours of which one lets more through are not nearly the same. */
+  private static double distance(Rgba one, Rgba other) {
+    return one.alpha() == other.alpha()
+        ? ColourDifference.between(one, other)
+        : Double.POSITIVE_INFINITY;
   }
 
   // --- colours that are no swatch -------------------------------------------------------------

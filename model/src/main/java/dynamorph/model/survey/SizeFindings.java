@@ -82,34 +82,33 @@ public final class SizeFindings implements Findings {
                     Comparator.comparingInt((Double size) -> -spots(sizes, size).size())
                         .thenComparing(Comparator.naturalOrder()))
                 .toList());
-    while (!left.isEmpty()) {
-      double kept = left.removeFirst();
-      List<Double> near =
-          left.stream()
-              .filter(size -> Math.abs(size - kept) <= share * Math.max(size, kept))
-              .sorted()
-              .toList();
-      left.removeAll(near);
-      if (!near.isEmpty()) {
-        Map<Double, Double> replaced = new TreeMap<>();
-        Set<Spot> spots = new LinkedHashSet<>();
-        near.forEach(size -> {
-          replaced.put(size, kept);
-          spots.addAll(spots(sizes, size));
+    Gathered.around(left, (one, other) -> Math.abs(one - other) / Math.max(one, other), share)
+        .forEach((kept, near) -> {
+          if (!near.isEmpty()) {
+            Map<Double, Double> replaced = new TreeMap<>();
+            Set<Spot> spots = new LinkedHashSet<>();
+            near.stream()
+                .sorted()
+                .forEach(size -> {
+                  replaced.put(size, kept);
+                  spots.addAll(spots(sizes, size));
+                });
+            found.add(
+                new Finding(
+                    Rule.NEAR_SIZES,
+                    rules.severity(Rule.NEAR_SIZES),
+                    Messages.of(
+                        "size-findings.beside",
+                        list(near.stream().sorted().toList()),
+                        Numbers.format(kept, 2)),
+                    List.copyOf(spots),
+                    Optional.of(
+                        new Remedy(
+                            Messages.of("size-findings.make", Numbers.format(kept, 2)),
+                            new ReplaceSizes(replaced),
+                            true))));
+          }
         });
-        found.add(
-            new Finding(
-                Rule.NEAR_SIZES,
-                rules.severity(Rule.NEAR_SIZES),
-                Messages.of("size-findings.beside", list(near), Numbers.format(kept, 2)),
-                List.copyOf(spots),
-                Optional.of(
-                    new Remedy(
-                        Messages.of("size-findings.make", Numbers.format(kept, 2)),
-                        new ReplaceSizes(replaced),
-                        true))));
-      }
-    }
   }
 
   private static Set<Spot> spots(Map<Double, Set<Spot>> sizes, double size) {

@@ -160,6 +160,21 @@ class SurveyRulesTest {
         .containsExactly(size(24), size(24), size(24), size(30));
   }
 
+  @Test
+  void aSizeBetweenTwoGoesToTheNearerAndNotToTheOneThatIsSetMost() {
+    Project project =
+        of(
+            text("1", size(16)),
+            text("2", size(16)),
+            text("3", size(16)),
+            text("4", size(15)),
+            text("5", size(15)),
+            text("6", size(15.4)));
+    assertThat(new SizeFindings().in(project, RuleSet.USUAL))
+        .extracting(Finding::detail)
+        .containsExactly("15.4 pt beside 15 pt");
+  }
+
   /** 10, 12.5, 15.625 and 19.53 are the steps of a major third from 10. */
   @Test
   void sizesThatNearlyFormAScaleAreToldWhereTheyWouldStand() {

@@ -35,8 +35,7 @@ public final class ParagraphSpelling {
     for (String language : languages) {
       for (TextRange range : check.misspelt(text, language)) {
         if (language.equals(languageAt(paragraph, look, range.start()))) {
-          wrong.add(
-              new Misspelt(range, text.substring(range.start(), range.end()), language));
+          wrong.add(new Misspelt(range, text.substring(range.start(), range.end()), language));
         }
       }
     }

@@ -112,8 +112,7 @@ public final class LanguageFindings implements Findings {
 
   private static Finding misspelt(
       RuleSet rules, Layer layer, int start, ParagraphSpelling.Misspelt found) {
-    TextRange range =
-        new TextRange(start + found.range().start(), start + found.range().end());
+    TextRange range = new TextRange(start + found.range().start(), start + found.range().end());
     return new Finding(
         Rule.SPELLING,
         rules.severity(Rule.SPELLING),

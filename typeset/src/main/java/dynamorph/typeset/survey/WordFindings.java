@@ -191,8 +191,7 @@ public final class WordFindings implements Findings {
             slips.stream()
                 .<Spot>map(slip -> new Spot.InText(id, Optional.of(slip.range())))
                 .toList(),
-            Optional.of(
-                new Remedy(Messages.of("word-findings.mend"), new Mend(rule, id), true))));
+            Optional.of(new Remedy(Messages.of("word-findings.mend"), new Mend(rule, id), true))));
   }
 
   /** Some words around a place. */

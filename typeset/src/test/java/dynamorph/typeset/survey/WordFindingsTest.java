@@ -118,8 +118,7 @@ class WordFindingsTest {
   void whatWasWrittenSinceIsNotTakenBack() {
     Project project = of("en", "two  locks");
     Finding finding = new WordFindings().in(project, RuleSet.USUAL).getFirst();
-    Project since =
-        project.mapLayers(layer -> layer.withStory(Story.of("three  locks and a key")));
+    Project since = project.mapLayers(layer -> layer.withStory(Story.of("three  locks and a key")));
     Project after = finding.remedy().orElseThrow().edit().applyTo(since);
     assertThat(after.layers().findFirst().orElseThrow().story().text())
         .isEqualTo("three locks and a key");

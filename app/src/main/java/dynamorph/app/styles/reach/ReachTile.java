@@ -155,8 +155,7 @@ final class ReachTile extends Button {
     List<PlacedLayer> others = beside.map(Scene.Found::text).stream().toList();
     Rgba background = found.board().background();
     Studio with = studio.get();
-    double scale =
-        PictureService.scaleOf(this);
+    double scale = PictureService.scaleOf(this);
     view.setFitWidth(width);
     view.setFitHeight(height);
     Object look = List.of(text.look().plate(), text.look().paragraphs());

@@ -85,8 +85,7 @@ public final class Specimens {
       Rgba background,
       int width,
       int height) {
-    double scale =
-        PictureService.scaleOf(view);
+    double scale = PictureService.scaleOf(view);
     Seen seen = film.get().orElseGet(() -> plain(background));
     Studio with = studio.get();
     String words = style.sample().isBlank() ? style.name() : style.sample();

@@ -85,9 +85,7 @@ public final class SpellingService implements AutoCloseable {
         TextRange range = found.range();
         wrong.add(
             new Misspelt(
-                new TextRange(start + range.start(), start + range.end()),
-                word,
-                found.language()));
+                new TextRange(start + range.start(), start + range.end()), word, found.language()));
       }
     }
   }
