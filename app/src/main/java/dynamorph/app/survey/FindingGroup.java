@@ -101,7 +101,8 @@ final class FindingGroup extends VBox {
     Hyperlink where = new Hyperlink(where(finding));
     where.setMinWidth(40);
     where.setOnAction(_ -> remedies.show(List.of(finding)));
-    Label detail = new Label(finding.detail());
+    // of a swatch or a file there is nothing to say but its name
+    Label detail = new Label(finding.detail().equals(where(finding)) ? "" : finding.detail());
     detail.getStyleClass().add("quiet");
     detail.setWrapText(true);
     HBox links = new HBox(10, where, Controls.gap());

@@ -20,6 +20,7 @@ import dynamorph.paint.survey.SurveyReport;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -139,7 +140,7 @@ public final class SurveyPage {
   }
 
   private void findings(SurveyReport.Kind kind, List<Finding> findings) {
-    heading(2, kind.label() + " \u00b7 " + findings.size());
+    heading(2, capitalised(kind.label()) + " \u00b7 " + findings.size());
     line("quiet", kind.house().isEmpty() ? kind.rule().help() : findings.getFirst().detail());
     html.append("<ul>\n");
     int pictures = 0;
@@ -155,7 +156,9 @@ public final class SurveyPage {
         html.append("<li><div>");
       }
       line("", where(finding));
-      line(finding.severity().id(), finding.detail());
+      if (!finding.detail().equals(where(finding))) {
+        line(finding.severity().id(), finding.detail());
+      }
       html.append("</div></li>\n");
     }
     html.append("</ul>\n");
@@ -209,6 +212,10 @@ public final class SurveyPage {
     html.append(kind.isEmpty() ? "<p>" : "<p class=\"" + kind + "\">")
         .append(escaped(words))
         .append("</p>");
+  }
+
+  private static String capitalised(String words) {
+    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 
   static String escaped(String text) {
