@@ -153,7 +153,7 @@ class SurveyCommandTest {
     assertThat(html)
         .contains("Survey of As It Came")
         .contains("data:image/png;base64,")
-        .contains("double spaces")
+        .contains("Double spaces")
         .doesNotContain("http://")
         .doesNotContain("src=\"/");
   }
