@@ -64,8 +64,11 @@ final class SheetClipboard {
     workspace.tell(Notice.info(Messages.of("sheet.copied", rows.size())));
   }
 
-  /** Puts the rows that lie on the clipboard on the selected texts, in the order of the sheet. */
-  void paste(List<SheetRow> rows, List<Column> shown) {
+  /**
+   * Puts the rows that lie on the clipboard on the selected texts, in the order of the sheet. What
+   * is as the sheet shows it is left alone: a text of several sizes keeps them.
+   */
+  void paste(Sheet sheet, List<SheetRow> rows, List<Column> shown) {
     String text = Clipboard.getSystemClipboard().getString();
     if (text == null || text.isBlank() || rows.isEmpty()) {
       workspace.tell(Notice.info(Messages.of("sheet.nothing-to-paste")));
@@ -85,7 +88,7 @@ final class SheetClipboard {
     List<Optional<Column>> columns = columns(table.getFirst(), shown);
     boolean named = columns.stream().anyMatch(Optional::isPresent);
     List<List<String>> cells = named ? table.subList(1, table.size()) : table;
-    apply(rows, cells, named ? columns : List.of(Optional.of(Column.Fact.WORDS)));
+    apply(sheet, rows, cells, named ? columns : List.of(Optional.of(Column.Fact.WORDS)));
   }
 
   private static List<Optional<Column>> columns(List<String> names, List<Column> shown) {
@@ -96,18 +99,20 @@ final class SheetClipboard {
   }
 
   private void apply(
-      List<SheetRow> rows, List<List<String>> cells, List<Optional<Column>> columns) {
+      Sheet sheet, List<SheetRow> rows, List<List<String>> cells, List<Optional<Column>> columns) {
     Map<LayerId, Story> stories = new LinkedHashMap<>();
     List<Edit> edits = new ArrayList<>();
     int count = Math.min(rows.size(), cells.size());
     for (int index = 0; index < count; index++) {
-      Layer layer = rows.get(index).layer();
+      SheetRow shown = rows.get(index);
+      Layer layer = shown.layer();
       List<String> row = cells.get(index);
       for (int at = 0; at < Math.min(row.size(), columns.size()); at++) {
         String cell = WordTable.unguarded(row.get(at));
         switch (columns.get(at).orElse(null)) {
           case Column.Fact fact when fact == Column.Fact.WORDS ->
               stories.put(layer.id(), CueText.retoldInLines(layer.story(), cell));
+          case Column.Value column when cell.equals(sheet.text(shown, column)) -> {}
           case Column.Value(PropertyKey<?> key) ->
               edits.add(new SetInRows(new LinkedHashSet<>(List.of(layer.id())), key, "=" + cell));
           case null, default -> {}

@@ -141,7 +141,7 @@ final class SheetHands {
         pane.sheet().ifPresent(shown -> clipboard.copy(shown, chosen(), pane.look().columns()));
         event.consume();
       } else if (event.getCode() == KeyCode.V) {
-        clipboard.paste(chosen(), pane.look().columns());
+        pane.sheet().ifPresent(shown -> clipboard.paste(shown, chosen(), pane.look().columns()));
         event.consume();
       } else if (event.getCode() == KeyCode.D) {
         fillDown();

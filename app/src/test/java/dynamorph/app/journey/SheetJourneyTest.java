@@ -17,11 +17,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.DataFormat;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -214,6 +217,73 @@ class SheetJourneyTest extends JourneyTest {
     assertThat(driver.notice()).startsWith("1 text has other words now");
     assertThat(demo.layer(new LayerId("web-open")).orElseThrow().follows())
         .isEqualTo(driver.layer("web-open").follows());
+  }
+
+  @Test
+  void cellsGoToASpreadsheetAndComeBack() {
+    openSheet();
+    ask("name=Title && artboard~Label");
+    driver.robot().interact(() -> driver.node("sheet-list").requestFocus());
+    driver.robot().push(KeyCode.CONTROL, KeyCode.A);
+    List<LayerId> titles = List.copyOf(driver.workspace().selection().layers());
+    assertThat(titles).hasSizeGreaterThan(3);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.C);
+    String copied = clipboard();
+    assertThat(copied.lines().findFirst()).contains("Words\tPlace\tStyle\tFamily\tSize");
+    assertThat(copied.lines()).hasSize(titles.size() + 1);
+    String first = driver.project().layer(titles.getFirst()).orElseThrow().story().text();
+    assertThat(copied).contains(first);
+    // what a spreadsheet gives back: other words, another size in one row
+    putOnClipboard(
+        copied.replace(first, "=Escapement").replaceFirst("\t(\\S+) pt\\R", "\t31 pt\n"));
+    driver.robot().push(KeyCode.CONTROL, KeyCode.V);
+    listed();
+    assertThat(driver.project().layer(titles.getFirst()).orElseThrow().story().text())
+        .isEqualTo("=Escapement");
+    assertThat(driver.value(titles.getFirst().value(), Properties.SIZE).over(0)).isEqualTo(31);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.Z);
+    listed();
+    assertThat(driver.project()).as("one step").isEqualTo(demo);
+  }
+
+  @Test
+  void whatComesBackUnchangedChangesNothing() {
+    openSheet();
+    ask("follows=Name title");
+    driver.robot().interact(() -> driver.node("sheet-list").requestFocus());
+    driver.robot().push(KeyCode.CONTROL, KeyCode.A).push(KeyCode.CONTROL, KeyCode.C);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.V);
+    listed();
+    assertThat(driver.project()).as("titles of two sizes keep both").isEqualTo(demo);
+  }
+
+  @Test
+  void theFirstRowIsFilledDown() {
+    openSheet();
+    ask("name=Title && artboard~Label");
+    driver.robot().interact(() -> driver.node("sheet-list").requestFocus());
+    driver.robot().push(KeyCode.CONTROL, KeyCode.A).push(KeyCode.CONTROL, KeyCode.D);
+    listed();
+    List<LayerId> titles = List.copyOf(driver.workspace().selection().layers());
+    assertThat(
+            titles.stream().map(id -> driver.value(id.value(), Properties.SIZE).over(0)).distinct())
+        .containsExactly(driver.value(titles.getFirst().value(), Properties.SIZE).over(0));
+    driver.robot().push(KeyCode.CONTROL, KeyCode.Z);
+    listed();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  private String clipboard() {
+    String[] text = new String[1];
+    driver.robot().interact(() -> text[0] = Clipboard.getSystemClipboard().getString());
+    return text[0];
+  }
+
+  private void putOnClipboard(String text) {
+    driver
+        .robot()
+        .interact(
+            () -> Clipboard.getSystemClipboard().setContent(Map.of(DataFormat.PLAIN_TEXT, text)));
   }
 
   @Test
