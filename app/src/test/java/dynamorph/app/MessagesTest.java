@@ -94,7 +94,7 @@ class MessagesTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"model", "typeset", "paint", "footage", "formats", "cli", "app"})
+  @ValueSource(strings = {"model", "typeset", "paint", "footage", "formats", "shelf", "cli", "app"})
   void everyMessageIsUsedAndEveryUseHasItsArguments(String module) throws IOException {
     Properties messages = messages(module);
     Set<String> unused = new TreeSet<>(messages.stringPropertyNames());

@@ -82,7 +82,6 @@ final class ReachCommand implements Callable<Integer> {
       throw new IllegalArgumentException(Messages.of("reach-command.write-name-colour", swatch));
     }
     Swatch known = ProjectLookup.swatch(project, swatch.substring(0, equals));
-    return new Swatch(
-        known.id(), known.name(), ColourText.parse(swatch.substring(equals + 1).strip()));
+    return known.withColour(ColourText.parse(swatch.substring(equals + 1).strip()));
   }
 }

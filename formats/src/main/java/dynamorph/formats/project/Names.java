@@ -54,6 +54,10 @@ final class Names {
   static final String SAMPLE = "sample";
   static final String LABEL = "label";
   static final String NOTE = "note";
+  static final String ORIGIN = "origin";
+  static final String SHELF = "shelf";
+  static final String ENTRY = "entry";
+  static final String AT_VERSION = "version";
   static final String MUTED = "muted";
   static final String WIDTH = "width";
   static final String HEIGHT = "height";

@@ -15,6 +15,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.ColourLabel;
+import dynamorph.model.style.Origin;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -50,10 +51,22 @@ final class ProjectReader {
   private final TimelineReader timelines =
       new TimelineReader(this::styleReference, cursor -> properties(cursor, Names.LOCAL));
 
+  private final boolean isAlone;
+
   /** A reader of single objects, which may name the swatches and styles that there are. */
   ProjectReader(Palette palette, StyleBook styles) {
+    this(palette, styles, false);
+  }
+
+  private ProjectReader(Palette palette, StyleBook styles, boolean isAlone) {
     this.palette = palette;
     this.styles = styles;
+    this.isAlone = isAlone;
+  }
+
+  /** A reader of styles whose swatches stand elsewhere. */
+  static ProjectReader alone() {
+    return new ProjectReader(Palette.EMPTY, StyleBook.EMPTY, true);
   }
 
   /**
@@ -148,12 +161,28 @@ final class ProjectReader {
             film));
   }
 
-  private static Swatch swatch(JsonCursor cursor) {
-    cursor.only(Names.ID, Names.NAME, Names.COLOUR);
+  private static Optional<Origin> origin(JsonCursor thing) {
+    return thing
+        .find(Names.ORIGIN)
+        .map(cursor -> cursor.only(Names.SHELF, Names.ENTRY, Names.AT_VERSION))
+        .map(cursor ->
+            cursor.checked(() ->
+                new Origin(
+                    cursor.field(Names.SHELF).text(),
+                    cursor.field(Names.ENTRY).text(),
+                    cursor.field(Names.AT_VERSION).text())));
+  }
+
+  static Swatch swatch(JsonCursor cursor) {
+    cursor.only(Names.ID, Names.NAME, Names.COLOUR, Names.ORIGIN);
     Rgba colour =
         cursor.field(Names.COLOUR).checked(() -> Rgba.parse(cursor.field(Names.COLOUR).text()));
-    return cursor.checked(
-        () -> new Swatch(cursor.field(Names.ID).text(), cursor.field(Names.NAME).text(), colour));
+    return cursor.checked(() ->
+        new Swatch(
+            cursor.field(Names.ID).text(),
+            cursor.field(Names.NAME).text(),
+            colour,
+            origin(cursor)));
   }
 
   Style style(JsonCursor cursor) {
@@ -166,7 +195,8 @@ final class ProjectReader {
         Names.PROPERTIES,
         Names.SAMPLE,
         Names.LABEL,
-        Names.NOTE);
+        Names.NOTE,
+        Names.ORIGIN);
     StyleLevel level = level(cursor.field(Names.LEVEL));
     Optional<StyleId> basedOn =
         cursor.find(Names.BASED_ON).map(base -> base.checked(() -> new StyleId(base.text())));
@@ -180,7 +210,8 @@ final class ProjectReader {
             properties(cursor, Names.PROPERTIES),
             cursor.find(Names.SAMPLE).map(JsonCursor::text).orElse(""),
             cursor.find(Names.LABEL).map(ProjectReader::colourLabel),
-            cursor.find(Names.NOTE).map(JsonCursor::text).orElse("")));
+            cursor.find(Names.NOTE).map(JsonCursor::text).orElse(""),
+            origin(cursor)));
   }
 
   private static ColourLabel colourLabel(JsonCursor cursor) {
@@ -317,7 +348,9 @@ final class ProjectReader {
   }
 
   private void checkSwatch(Colour colour, JsonCursor cursor) {
-    if (colour instanceof Colour.SwatchReference(String swatch) && palette.find(swatch).isEmpty()) {
+    if (!isAlone
+        && colour instanceof Colour.SwatchReference(String swatch)
+        && palette.find(swatch).isEmpty()) {
       throw cursor.wrong(Messages.of("project-reader.there-is-no-swatch-with-the", swatch));
     }
   }

@@ -70,7 +70,9 @@ public final class ProjectSchema {
             Names.NAME,
             text(),
             Names.COLOUR,
-            pattern(COLOUR)),
+            pattern(COLOUR),
+            Names.ORIGIN,
+            origin()),
         List.of(Names.ID, Names.NAME, Names.COLOUR));
     fields(
         schema,
@@ -86,6 +88,19 @@ public final class ProjectSchema {
         List.of(Names.NAME, Names.LANGUAGE, Names.PALETTE, Names.ARTBOARDS));
     schema.putObject("$defs").set("properties", properties());
     return schema;
+  }
+
+  /** Where a style or swatch is on a shelf. */
+  static ObjectNode origin() {
+    ObjectNode origin = NODES.objectNode();
+    fields(
+        origin,
+        Map.of(
+            Names.SHELF, pattern(ID),
+            Names.ENTRY, pattern(ID),
+            Names.AT_VERSION, pattern(ID)),
+        List.of(Names.SHELF, Names.ENTRY, Names.AT_VERSION));
+    return origin;
   }
 
   private static ObjectNode export() {
@@ -127,6 +142,7 @@ public final class ProjectSchema {
             Names.SAMPLE, text(),
             Names.LABEL, choice(Arrays.stream(ColourLabel.values()).map(ColourLabel::id).toList()),
             Names.NOTE, text(),
+            Names.ORIGIN, origin(),
             Names.PROPERTIES, reference()),
         List.of(Names.ID, Names.NAME, Names.LEVEL));
     fields(schema, Map.of(Names.STYLES, list(style)), List.of(Names.STYLES));

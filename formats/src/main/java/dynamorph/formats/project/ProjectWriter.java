@@ -6,6 +6,7 @@ import dynamorph.model.Project;
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Origin;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
@@ -58,13 +59,7 @@ final class ProjectWriter {
       project.words().forEach(words::add);
     }
     ArrayNode palette = node.putArray(Names.PALETTE);
-    for (Swatch swatch : project.palette().swatches()) {
-      palette
-          .addObject()
-          .put(Names.ID, swatch.id())
-          .put(Names.NAME, swatch.name())
-          .put(Names.COLOUR, swatch.colour().toString());
-    }
+    project.palette().swatches().forEach(swatch -> palette.add(swatch(swatch)));
     if (!project.exports().isEmpty()) {
       ArrayNode exports = node.putArray(Names.EXPORTS);
       project.exports().forEach(preset -> exports.add(export(preset)));
@@ -107,6 +102,25 @@ final class ProjectWriter {
     return node;
   }
 
+  static ObjectNode swatch(Swatch swatch) {
+    ObjectNode node =
+        NODES
+            .objectNode()
+            .put(Names.ID, swatch.id())
+            .put(Names.NAME, swatch.name())
+            .put(Names.COLOUR, swatch.colour().toString());
+    swatch.origin().ifPresent(origin -> node.set(Names.ORIGIN, origin(origin)));
+    return node;
+  }
+
+  private static ObjectNode origin(Origin origin) {
+    return NODES
+        .objectNode()
+        .put(Names.SHELF, origin.shelf())
+        .put(Names.ENTRY, origin.entry())
+        .put(Names.AT_VERSION, origin.version());
+  }
+
   static ObjectNode style(Style style) {
     ObjectNode node =
         NODES.objectNode().put(Names.ID, style.id().value()).put(Names.NAME, style.name());
@@ -122,6 +136,7 @@ final class ProjectWriter {
     if (!style.note().isEmpty()) {
       node.put(Names.NOTE, style.note());
     }
+    style.origin().ifPresent(origin -> node.set(Names.ORIGIN, origin(origin)));
     properties(node, Names.PROPERTIES, style.properties());
     return node;
   }

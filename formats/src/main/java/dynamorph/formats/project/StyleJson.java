@@ -3,7 +3,9 @@ package dynamorph.formats.project;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.Swatch;
 import java.io.IOException;
+import java.util.function.Supplier;
 import tools.jackson.databind.JsonNode;
 
 /** A style alone, as in the document of a project's styles. */
@@ -14,6 +16,29 @@ public final class StyleJson {
     return ProjectWriter.style(style);
   }
 
+  /** A swatch alone, as in the document of a project. */
+  public static JsonNode write(Swatch swatch) {
+    return ProjectWriter.swatch(swatch);
+  }
+
+  /**
+   * Reads a swatch again.
+   *
+   * @throws IOException if something in it is wrong
+   */
+  public static Swatch readSwatch(JsonNode node) throws IOException {
+    return told(() -> ProjectReader.swatch(new JsonCursor(node, "")));
+  }
+
+  /**
+   * Reads a style whose swatches and base stand elsewhere.
+   *
+   * @throws IOException if something in it is wrong
+   */
+  public static Style readAlone(JsonNode node) throws IOException {
+    return told(() -> ProjectReader.alone().style(new JsonCursor(node, "")));
+  }
+
   /**
    * Reads it again.
    *
@@ -21,8 +46,12 @@ public final class StyleJson {
    * @throws IOException if something in it is wrong
    */
   public static Style read(JsonNode node, Palette palette) throws IOException {
+    return told(() -> new ProjectReader(palette, StyleBook.EMPTY).style(new JsonCursor(node, "")));
+  }
+
+  private static <T> T told(Supplier<T> reading) throws IOException {
     try {
-      return new ProjectReader(palette, StyleBook.EMPTY).style(new JsonCursor(node, ""));
+      return reading.get();
     } catch (JsonCursor.Wrong wrong) {
       throw new IOException(wrong.place() + ": " + wrong.getMessage(), wrong);
     }

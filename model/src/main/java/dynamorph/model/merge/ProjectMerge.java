@@ -67,7 +67,7 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
                 mine.styles().list(),
                 theirs.styles().list(),
                 Style::id,
-                new Styles(merge)),
+                new StyleMerge.Items(merge)),
             boards,
             baseStyle);
     List<Swatch> swatches =
@@ -150,28 +150,6 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
       }
     }
     return words;
-  }
-
-  private record Styles(ThreeWay merge) implements ThreeWay.Items<Style> {
-    @Override
-    public Place place(Style style) {
-      return new Place(Conflict.Kind.STYLE, style.name());
-    }
-
-    @Override
-    public Style merge(Style base, Style mine, Style theirs) {
-      Place at = place(mine);
-      return new Style(
-          mine.id(),
-          merge.value(base.name(), mine.name(), theirs.name(), at.field("name")),
-          merge.value(base.group(), mine.group(), theirs.group(), at.field("group")),
-          merge.value(base.level(), mine.level(), theirs.level(), at.field("level")),
-          merge.value(base.basedOn(), mine.basedOn(), theirs.basedOn(), at.field("based-on")),
-          merge.properties(base.properties(), mine.properties(), theirs.properties(), at),
-          merge.value(base.sample(), mine.sample(), theirs.sample(), at.field("sample")),
-          merge.value(base.label(), mine.label(), theirs.label(), at.field("label")),
-          merge.value(base.note(), mine.note(), theirs.note(), at.field("note")));
-    }
   }
 
   private record Artboards(ThreeWay merge) implements ThreeWay.Items<Artboard> {

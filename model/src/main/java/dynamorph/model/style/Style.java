@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param sample words that its specimen shows when no text of the project does
  * @param label a colour that people sort it by, if any
  * @param note what people wrote down about it
+ * @param origin what it is on a shelf, if it came from one or was put there
  */
 public record Style(
     StyleId id,
@@ -23,7 +24,8 @@ public record Style(
     PropertySet properties,
     String sample,
     Optional<ColourLabel> label,
-    String note) {
+    String note,
+    Optional<Origin> origin) {
   public Style {
     Objects.requireNonNull(id, "id");
     name = name.strip();
@@ -37,9 +39,10 @@ public record Style(
     Objects.requireNonNull(sample, "sample");
     Objects.requireNonNull(label, "label");
     Objects.requireNonNull(note, "note");
+    Objects.requireNonNull(origin, "origin");
   }
 
-  /** A style without label and note. */
+  /** A style without label, note and origin. */
   public Style(
       StyleId id,
       String name,
@@ -48,7 +51,17 @@ public record Style(
       Optional<StyleId> basedOn,
       PropertySet properties,
       String sample) {
-    this(id, name, group, level, basedOn, properties, sample, Optional.empty(), "");
+    this(
+        id,
+        name,
+        group,
+        level,
+        basedOn,
+        properties,
+        sample,
+        Optional.empty(),
+        "",
+        Optional.empty());
   }
 
   public static Style text(String id, String name, String group) {
@@ -57,38 +70,42 @@ public record Style(
   }
 
   public Style withName(String changed) {
-    return new Style(id, changed, group, level, basedOn, properties, sample, label, note);
+    return new Style(id, changed, group, level, basedOn, properties, sample, label, note, origin);
   }
 
   public Style withGroup(String changed) {
-    return new Style(id, name, changed, level, basedOn, properties, sample, label, note);
+    return new Style(id, name, changed, level, basedOn, properties, sample, label, note, origin);
   }
 
   public Style withLevel(StyleLevel changed) {
-    return new Style(id, name, group, changed, basedOn, properties, sample, label, note);
+    return new Style(id, name, group, changed, basedOn, properties, sample, label, note, origin);
   }
 
   public Style withBasedOn(Optional<StyleId> changed) {
-    return new Style(id, name, group, level, changed, properties, sample, label, note);
+    return new Style(id, name, group, level, changed, properties, sample, label, note, origin);
   }
 
   public Style withProperties(PropertySet changed) {
-    return new Style(id, name, group, level, basedOn, changed, sample, label, note);
+    return new Style(id, name, group, level, basedOn, changed, sample, label, note, origin);
   }
 
   public Style withSample(String changed) {
-    return new Style(id, name, group, level, basedOn, properties, changed, label, note);
+    return new Style(id, name, group, level, basedOn, properties, changed, label, note, origin);
   }
 
   public Style withLabel(Optional<ColourLabel> changed) {
-    return new Style(id, name, group, level, basedOn, properties, sample, changed, note);
+    return new Style(id, name, group, level, basedOn, properties, sample, changed, note, origin);
   }
 
   public Style withNote(String changed) {
-    return new Style(id, name, group, level, basedOn, properties, sample, label, changed);
+    return new Style(id, name, group, level, basedOn, properties, sample, label, changed, origin);
   }
 
   public Style withId(StyleId changed) {
-    return new Style(changed, name, group, level, basedOn, properties, sample, label, note);
+    return new Style(changed, name, group, level, basedOn, properties, sample, label, note, origin);
+  }
+
+  public Style withOrigin(Optional<Origin> changed) {
+    return new Style(id, name, group, level, basedOn, properties, sample, label, note, changed);
   }
 }

@@ -19,6 +19,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.property.ValueType;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.style.ColourLabel;
+import dynamorph.model.style.Origin;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -106,7 +107,7 @@ public final class RandomProjects {
   public Project project() {
     List<Swatch> swatches = new ArrayList<>();
     for (int index = 0; index < 4; index++) {
-      swatches.add(new Swatch("s" + index, "Swatch " + index, colour()));
+      swatches.add(new Swatch("s" + index, "Swatch " + index, colour(), origin("s" + index)));
     }
     List<Style> styles = new ArrayList<>();
     for (int index = 0; index < 14; index++) {
@@ -167,6 +168,12 @@ public final class RandomProjects {
         .withSpeaker(cue && random.nextBoolean() ? "Ilse" : "");
   }
 
+  private Optional<Origin> origin(String entry) {
+    return random.nextInt(3) > 0
+        ? Optional.empty()
+        : Optional.of(new Origin("shelf", entry, "v" + random.nextInt(3)));
+  }
+
   private Optional<StyleId> textStyle(List<Style> styles) {
     return Optional.of(
         pick(styles.stream().filter(style -> style.level() == StyleLevel.TEXT).toList()).id());
@@ -193,7 +200,8 @@ public final class RandomProjects {
         values(random.nextInt(6), level.level()),
         "",
         random.nextBoolean() ? Optional.empty() : Optional.of(pick(List.of(ColourLabel.values()))),
-        random.nextBoolean() ? "" : "A note");
+        random.nextBoolean() ? "" : "A note",
+        origin("st" + index));
   }
 
   private Layer layer(String id, List<Style> styles) {

@@ -175,14 +175,13 @@ public final class SwatchPane extends VBox {
   private void rename() {
     draft
         .filter(swatch -> !name.getText().isBlank() && !name.getText().equals(swatch.name()))
-        .ifPresent(
-            swatch -> change(new Swatch(swatch.id(), name.getText().strip(), swatch.colour())));
+        .ifPresent(swatch -> change(swatch.withName(name.getText().strip())));
   }
 
   private void paint(Rgba chosen) {
     draft
         .filter(swatch -> !swatch.colour().equals(chosen))
-        .ifPresent(swatch -> change(new Swatch(swatch.id(), swatch.name(), chosen)));
+        .ifPresent(swatch -> change(swatch.withColour(chosen)));
   }
 
   private void change(Swatch changed) {

@@ -7,6 +7,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Recoloured;
 import dynamorph.model.edit.style.Sample;
 import dynamorph.model.message.Messages;
+import dynamorph.model.style.Origin;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -22,8 +23,9 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /**
- * Brings styles of another project along. One with the same name and the same values is the one
- * that is here; where only the name is the same, the person has chosen.
+ * Brings styles of another project along. One of the same entry of a shelf is the one that is here,
+ * and so is one with the same name and the same values; where only the name is the same, the person
+ * has chosen.
  *
  * @param choices by the id that a style has in the bundle; {@link Choice#MINE} where nothing is
  *     said
@@ -57,6 +59,7 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
   public static List<Collision> collisions(Project project, StyleBundle bundle) {
     Arrival arrival = new Arrival(project, bundle, Map.of());
     return bundle.styles().stream()
+        .filter(theirs -> arrival.ofOneOrigin(theirs).isEmpty())
         .flatMap(theirs ->
             arrival
                 .namesake(theirs)
@@ -135,17 +138,35 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
     private void settle(Swatch theirs) {
       Optional<Swatch> same =
           project.palette().swatches().stream()
-              .filter(mine ->
-                  mine.colour().equals(theirs.colour())
-                      && mine.name().equalsIgnoreCase(theirs.name()))
-              .findFirst();
+              .filter(mine -> isOfOneOrigin(mine.origin(), theirs.origin()))
+              .findFirst()
+              .or(() ->
+                  project.palette().swatches().stream()
+                      .filter(mine ->
+                          mine.colour().equals(theirs.colour())
+                              && mine.name().equalsIgnoreCase(theirs.name()))
+                      .findFirst());
       if (same.isPresent()) {
         swatches.put(theirs.id(), same.get().id());
+        if (same.get().origin().isEmpty() && theirs.origin().isPresent()) {
+          palette = palette.with(same.get().withOrigin(theirs.origin()));
+        }
         return;
       }
       String id = free(theirs.id(), "-", taken -> palette.find(taken).isPresent());
       swatches.put(theirs.id(), id);
-      palette = palette.with(new Swatch(id, theirs.name(), theirs.colour()));
+      palette = palette.with(new Swatch(id, theirs.name(), theirs.colour(), theirs.origin()));
+    }
+
+    private static boolean isOfOneOrigin(Optional<Origin> mine, Optional<Origin> theirs) {
+      return mine.isPresent() && theirs.isPresent() && mine.get().isOf(theirs.get());
+    }
+
+    /** What is the same thing of one shelf here already, of whatever version. */
+    private Optional<Style> ofOneOrigin(Style theirs) {
+      return project.styles().stream()
+          .filter(mine -> isOfOneOrigin(mine.origin(), theirs.origin()))
+          .findFirst();
     }
 
     Optional<Style> namesake(Style theirs) {
@@ -192,6 +213,11 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
     }
 
     private void settle(Style theirs) {
+      Optional<Style> known = ofOneOrigin(theirs);
+      if (known.isPresent() && !choices.containsKey(theirs.id())) {
+        ids.put(theirs.id(), known.get().id());
+        return;
+      }
       Optional<Style> mine = namesake(theirs);
       if (mine.isEmpty()) {
         put(theirs, free(theirs.id()), theirs.name());
@@ -199,6 +225,9 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
       }
       if (isSame(mine.get(), theirs)) {
         ids.put(theirs.id(), mine.get().id());
+        if (mine.get().origin().isEmpty() && theirs.origin().isPresent()) {
+          styles = styles.with(mine.get().withOrigin(theirs.origin()));
+        }
         return;
       }
       switch (choices.getOrDefault(theirs.id(), Choice.MINE)) {

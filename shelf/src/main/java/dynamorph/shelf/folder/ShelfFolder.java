@@ -1,0 +1,396 @@
+package dynamorph.shelf.folder;
+
+import dynamorph.formats.file.FileState;
+import dynamorph.formats.file.SafeFile;
+import dynamorph.formats.file.Sha256;
+import dynamorph.shelf.Action;
+import dynamorph.shelf.Change;
+import dynamorph.shelf.Shelf;
+import dynamorph.shelf.entry.Entry;
+import dynamorph.shelf.entry.EntryJson;
+import dynamorph.shelf.entry.Kept;
+import dynamorph.shelf.entry.Version;
+import dynamorph.shelf.message.Messages;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.InstantSource;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.random.RandomGenerator;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * A shelf in a folder: one text file a style or swatch, which any number of windows, processes and
+ * machines may read and write at once.
+ *
+ * <p>What is to be done is written first as an action, in one file that nobody changes afterwards,
+ * and then into the file of each entry. Who reads puts both together, so an action that was broken
+ * off between two files is whole all the same, and what somebody overwrote without having seen it
+ * comes back.
+ */
+public final class ShelfFolder {
+  private static final Logger LOG = LoggerFactory.getLogger(ShelfFolder.class);
+
+  /** Actions can be undone for so long, and what is deleted is kept for so long. */
+  public static final Duration KEPT = Duration.ofDays(90);
+
+  private static final String STYLES = "styles";
+  private static final String SWATCHES = "swatches";
+  private static final String ACTIONS = "actions";
+  private static final String ASSETS = "assets";
+  private static final String ENDING = ".json";
+  private static final Pattern ID = Pattern.compile("[A-Za-z0-9][A-Za-z0-9_-]*");
+  private static final Pattern HASH = Pattern.compile("[0-9a-f]{64}");
+
+  private final Path folder;
+  private final String author;
+  private final InstantSource clock;
+  private final RandomGenerator random;
+
+  /** A file as it was when it was read last. */
+  private record Seen(FileState state, Optional<EntryJson.Read> read, List<String> problems) {}
+
+  private final Map<Path, Seen> seen = new ConcurrentHashMap<>();
+  private final Map<Path, Action> actions = new ConcurrentHashMap<>();
+  private ShelfHeader header;
+
+  /**
+   * A shelf in a folder, which need not be there yet.
+   *
+   * @param author written beside what is done from here
+   */
+  public ShelfFolder(Path folder, String author, InstantSource clock, RandomGenerator random) {
+    this.folder = folder;
+    this.author = author;
+    this.clock = clock;
+    this.random = random;
+    Path name = folder.getFileName();
+    this.header = new ShelfHeader(hex(random), name == null ? "Shelf" : name.toString());
+  }
+
+  public Path folder() {
+    return folder;
+  }
+
+  /** Whether there is a shelf in the folder. */
+  public boolean isThere() {
+    return Files.isRegularFile(folder.resolve(ShelfHeader.FILE));
+  }
+
+  public boolean isWritable() {
+    return !Files.exists(folder) || Files.isWritable(folder);
+  }
+
+  private static String hex(RandomGenerator random) {
+    return HexFormat.of().toHexDigits(random.nextLong());
+  }
+
+  /**
+   * How the shelf is now. What has been read before and is as it was is not read again.
+   *
+   * @throws IOException if the folder cannot be read, or is that of a newer format; a file in it
+   *     that cannot be read is a problem of the shelf instead
+   */
+  public synchronized Shelf read() throws IOException {
+    List<String> problems = new ArrayList<>();
+    header = ShelfHeader.read(folder).orElse(header);
+    Map<String, Entry> entries = entriesInFiles(problems);
+    List<Action> done = readActions(problems);
+    for (Action action : done) {
+      action
+          .versions()
+          .forEach((id, versions) ->
+              entries.merge(id, Entry.of(id, versions), (there, _) -> there.with(versions)));
+    }
+    return new Shelf(header.id(), header.name(), entries, done, problems, this::file);
+  }
+
+  private Map<String, Entry> entriesInFiles(List<String> problems) throws IOException {
+    List<Path> files = new ArrayList<>(list(STYLES));
+    files.addAll(list(SWATCHES));
+    seen.keySet().retainAll(files);
+    files.parallelStream().forEach(this::look);
+    Map<String, Entry> entries = new HashMap<>();
+    for (Path file : files) {
+      Seen now = seen.get(file);
+      if (now == null) {
+        continue;
+      }
+      problems.addAll(now.problems());
+      now.read()
+          .ifPresent(read -> {
+            Entry entry = byHand(read, now.state());
+            // a copy that a synchronising program made of a file is the same entry
+            entries.merge(entry.id(), entry, (one, other) -> one.with(other.versions()));
+          });
+    }
+    return entries;
+  }
+
+  private List<Path> list(String name) throws IOException {
+    Path within = folder.resolve(name);
+    if (!Files.isDirectory(within)) {
+      return List.of();
+    }
+    try (Stream<Path> files = Files.list(within)) {
+      return files
+          .filter(file -> file.getFileName().toString().endsWith(ENDING))
+          .filter(file -> !file.getFileName().toString().startsWith("."))
+          .sorted()
+          .toList();
+    }
+  }
+
+  private void look(Path file) {
+    Optional<FileState> state = FileState.of(file);
+    Seen before = seen.get(file);
+    if (state.isEmpty() || before != null && before.state().equals(state.get())) {
+      return;
+    }
+    seen.put(file, readEntry(file, state.get()));
+  }
+
+  private Seen readEntry(Path file, FileState state) {
+    try {
+      EntryJson.Read read = EntryJson.read(Files.readAllBytes(file));
+      if (!ID.matcher(read.entry().id()).matches()) {
+        throw new IOException(Messages.of("shelf-folder.not-an-id", read.entry().id()));
+      }
+      return new Seen(
+          state,
+          Optional.of(read),
+          read.problems().stream().map(problem -> told(file, problem)).toList());
+    } catch (IOException damaged) {
+      return new Seen(
+          state, Optional.empty(), List.of(told(file, String.valueOf(damaged.getMessage()))));
+    }
+  }
+
+  private String told(Path file, String problem) {
+    return Messages.of("shelf-folder.problem", folder.relativize(file), problem);
+  }
+
+  /** What somebody wrote with a text editor is a version of its own. */
+  private static Entry byHand(EntryJson.Read read, FileState state) {
+    return read.byHand()
+        .map(kept -> {
+          Entry entry = read.entry();
+          List<Version> more = settled(entry);
+          Version last = more.isEmpty() ? entry.head().version() : more.getLast();
+          Instant time = state.modified().toInstant();
+          Instant after = time.isAfter(last.time()) ? time : last.time().plusMillis(1);
+          Version edited =
+              Version.of(
+                  List.of(last.id()),
+                  after,
+                  "",
+                  Messages.of("shelf-folder.edited-in-the-file"),
+                  Optional.of(kept));
+          more.add(edited);
+          return entry.with(more);
+        })
+        .orElse(read.entry());
+  }
+
+  /** What the newest versions are together, as a version that others can be made from. */
+  private static List<Version> settled(Entry entry) {
+    List<Version> more = new ArrayList<>();
+    if (!entry.has(entry.head().version().id())) {
+      more.add(entry.head().version());
+    }
+    return more;
+  }
+
+  private List<Action> readActions(List<String> problems) throws IOException {
+    List<Path> files = list(ACTIONS);
+    actions.keySet().retainAll(files);
+    List<Action> done = new ArrayList<>();
+    for (Path file : files) {
+      Action known = actions.get(file);
+      if (known == null) {
+        try {
+          known = ActionJson.read(Files.readAllBytes(file));
+          actions.put(file, known);
+        } catch (NoSuchFileException gone) {
+          continue;
+        } catch (IOException damaged) {
+          problems.add(told(file, String.valueOf(damaged.getMessage())));
+          continue;
+        }
+      }
+      done.add(known);
+    }
+    done.sort(Comparator.comparing(Action::time).thenComparing(Action::id));
+    return done;
+  }
+
+  private Optional<byte[]> file(String hash) {
+    if (!HASH.matcher(hash).matches()) {
+      return Optional.empty();
+    }
+    try {
+      byte[] bytes = Files.readAllBytes(folder.resolve(ASSETS).resolve(hash));
+      return Sha256.hex(bytes).equals(hash) ? Optional.of(bytes) : Optional.empty();
+    } catch (IOException missing) {
+      return Optional.empty();
+    }
+  }
+
+  /**
+   * Gives the shelf a name.
+   *
+   * @throws IOException if it cannot be written
+   */
+  public synchronized Shelf rename(String name) throws IOException {
+    createFolders();
+    try (FolderLock _ = FolderLock.of(folder)) {
+      ShelfHeader known = ShelfHeader.read(folder).orElse(header);
+      header = new ShelfHeader(known.id(), name.strip());
+      header.write(folder);
+      return read();
+    }
+  }
+
+  /** What was done, and the shelf after it. */
+  public record Done(Shelf shelf, Optional<Action> action) {}
+
+  /**
+   * Does something to the shelf. What others did since it was seen is kept: values that both
+   * changed are told as conflicts of the entry, and the later change stands.
+   *
+   * @param before the shelf as the person saw it
+   * @throws IOException if it cannot be written; then nothing is done, or everything once the
+   *     folder can be written again
+   */
+  public synchronized Done apply(Change change, Shelf before) throws IOException {
+    createFolders();
+    try (FolderLock _ = FolderLock.of(folder)) {
+      if (!isThere()) {
+        header.write(folder);
+      }
+      Shelf now = read();
+      Map<String, List<Version>> versions = versions(change, before, now);
+      if (versions.isEmpty()) {
+        return new Done(now, Optional.empty());
+      }
+      for (Map.Entry<String, byte[]> each : change.files().entrySet()) {
+        Path file = folder.resolve(ASSETS).resolve(each.getKey());
+        if (!Files.exists(file)) {
+          SafeFile.write(file, out -> out.write(each.getValue()));
+        }
+      }
+      Instant time = versions.values().iterator().next().getLast().time();
+      Action action =
+          new Action(hex(random), time, author, change.kind(), versions, change.undoes());
+      // the one moment from which it is done
+      write(folder.resolve(ACTIONS).resolve(fileName(action)), ActionJson.write(action));
+      Shelf after = read();
+      for (String id : after.entries().keySet()) {
+        writeEntry(Objects.requireNonNull(after.entries().get(id)));
+      }
+      forgetOld(after);
+      return new Done(read(), Optional.of(action));
+    }
+  }
+
+  private void createFolders() throws IOException {
+    for (String name : List.of(STYLES, SWATCHES, ACTIONS, ASSETS)) {
+      Files.createDirectories(folder.resolve(name));
+    }
+  }
+
+  private static String fileName(Action action) {
+    String time = action.time().toString().replaceAll("[^0-9TZ]", "");
+    return time + "-" + action.id() + ENDING;
+  }
+
+  private Map<String, List<Version>> versions(Change change, Shelf before, Shelf now) {
+    Instant time = clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    for (String id : change.contents().keySet()) {
+      // clocks of machines differ; what is made from something comes after it
+      for (Entry entry : now.find(id).stream().toList()) {
+        Instant last = entry.head().version().time();
+        time = time.isAfter(last) ? time : last.plusMillis(1);
+      }
+    }
+    Map<String, List<Version>> versions = new LinkedHashMap<>();
+    for (Map.Entry<String, Optional<Kept>> each : change.contents().entrySet()) {
+      if (!ID.matcher(each.getKey()).matches()) {
+        throw new IllegalArgumentException(Messages.of("shelf-folder.not-an-id", each.getKey()));
+      }
+      Optional<Entry> entry = before.find(each.getKey());
+      if (entry.isPresent() && entry.get().kept().equals(each.getValue())
+          || entry.isEmpty() && each.getValue().isEmpty()) {
+        continue;
+      }
+      List<Version> made = entry.map(ShelfFolder::settled).orElseGet(ArrayList::new);
+      List<String> parents = entry.map(one -> List.of(one.head().version().id())).orElse(List.of());
+      made.add(Version.of(parents, time, author, change.note(), each.getValue()));
+      versions.put(each.getKey(), made);
+    }
+    return versions;
+  }
+
+  /** Writes an entry unless its file says the same already. */
+  private void writeEntry(Entry entry) throws IOException {
+    Path file = file(entry);
+    Seen there = seen.get(file);
+    boolean isThere =
+        there != null
+            && there.read().filter(read -> read.byHand().isEmpty()).isPresent()
+            && there.read().get().entry().equals(entry);
+    if (!isThere) {
+      write(file, EntryJson.write(entry));
+    }
+  }
+
+  private Path file(Entry entry) {
+    boolean isSwatch =
+        entry.versions().stream()
+            .flatMap(version -> version.kept().stream())
+            .anyMatch(Kept.OfSwatch.class::isInstance);
+    return folder.resolve(isSwatch ? SWATCHES : STYLES).resolve(entry.id() + ENDING);
+  }
+
+  private static void write(Path file, String text) throws IOException {
+    SafeFile.write(file, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  /** Old actions, and entries that were deleted long ago. */
+  private void forgetOld(Shelf shelf) throws IOException {
+    Instant old = clock.instant().minus(KEPT);
+    boolean anyOld = false;
+    for (Map.Entry<Path, Action> each : actions.entrySet()) {
+      if (each.getValue().time().isBefore(old)) {
+        anyOld = true;
+        Files.deleteIfExists(each.getKey());
+      }
+    }
+    if (!anyOld) {
+      return;
+    }
+    for (Entry entry : shelf.entries().values()) {
+      if (entry.kept().isEmpty() && entry.head().version().time().isBefore(old)) {
+        LOG.debug("{} was deleted long ago and is forgotten", entry.id());
+        Files.deleteIfExists(file(entry));
+      }
+    }
+  }
+}
