@@ -179,6 +179,12 @@ public record Shelf(
     return swatch.withOrigin(find(swatch.id()).map(this::origin));
   }
 
+  /** Whether an action can be undone: it is none that was undone, or that undoes another. */
+  public boolean canUndo(Action action) {
+    return action.undoes().isEmpty()
+        && actions.stream().noneMatch(other -> other.undoes().equals(Optional.of(action.id())));
+  }
+
   /** A version that an entry had. */
   public Optional<Version> version(Origin origin) {
     return origin.shelf().equals(id)
