@@ -42,8 +42,14 @@ import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.sheet.SheetPane;
 import dynamorph.app.sheet.WordsMenu;
+import dynamorph.app.shelf.HistoryPane;
+import dynamorph.app.shelf.ProjectsPane;
+import dynamorph.app.shelf.ShelfKeeper;
+import dynamorph.app.shelf.ShelfLooks;
+import dynamorph.app.shelf.UpdatesPane;
 import dynamorph.app.styles.StyleActions;
 import dynamorph.app.styles.column.CardGestures;
+import dynamorph.app.styles.column.ShelfPart;
 import dynamorph.app.styles.column.StylesColumn;
 import dynamorph.app.styles.deletion.StyleDeletionPane;
 import dynamorph.app.styles.desk.StyleDesk;
@@ -70,6 +76,8 @@ import dynamorph.formats.versions.Versions;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.shelf.folder.ShelfPlaces;
+import dynamorph.shelf.projects.ProjectIndex;
 import dynamorph.typeset.font.DamagedFontException;
 import dynamorph.typeset.font.FontLibrary;
 import java.nio.file.Path;
@@ -78,6 +86,7 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.random.RandomGenerator;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.geometry.Point2D;
@@ -117,6 +126,10 @@ public final class MainWindow {
   private final SurveyWatch survey;
   private final LatePane<SurveyPane> foundBySurvey;
   private final LatePane<SheetPane> sheet;
+  private final ShelfKeeper shelf;
+  private final ShelfPart onShelf;
+  private final LatePane<HistoryPane> shelfHistory;
+  private final LatePane<ProjectsPane> projects;
   private Studio studio;
   private Theme theme;
 
@@ -168,11 +181,34 @@ public final class MainWindow {
         LatePane.showingItself(() ->
             new ExportPane(workspace, current, states, pictures, dialogs, stage::requestFocus));
     CardGestures cards = new CardGestures(workspace, stage, overlay);
-    this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards);
+    this.shelf =
+        new ShelfKeeper(
+            workspace,
+            ShelfPlaces.ofProcess().open(user.shelf()),
+            new ProjectIndex(user.folder().resolve("projects.json")),
+            InstantSource.system(),
+            RandomGenerator.getDefault());
+    this.shelfHistory =
+        LatePane.showingItself(() -> new HistoryPane(shelf, specimens, stage::requestFocus));
+    this.projects =
+        LatePane.showingItself(() ->
+            new ProjectsPane(
+                workspace,
+                shelf,
+                dialogs,
+                user.folder().resolve("updates"),
+                InstantSource.system(),
+                stage::requestFocus));
+    ShelfLooks looks = new ShelfLooks(workspace, shelf);
+    this.onShelf =
+        new ShelfPart(workspace, shelf, looks, specimens, entry -> shelfHistory.get().open(entry));
+    cards.setShelf(onShelf);
+    this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards, onShelf);
     stage.setDropPlace(styles.dropPlace());
     stage.afterNextFrame(() -> {
       pictures.begin();
       styles.listAll();
+      shelf.begin();
     });
     Function<Supplier<Subject>, Editors> editors =
         subject ->
@@ -250,6 +286,8 @@ public final class MainWindow {
     stagePane.addInFront(recovery);
     stagePane.addInFront(versions);
     stagePane.addInFront(export);
+    stagePane.addInFront(shelfHistory);
+    stagePane.addInFront(projects);
     BorderPane middle = new BorderPane(frame.getCenter());
     VBox lanes = new VBox(timeline);
     lanes.visibleProperty().bind(workspace.view().sheetProperty().not());
@@ -276,6 +314,7 @@ public final class MainWindow {
                   Attempt.Deleting _,
                   Attempt.Importing _,
                   Attempt.SwatchDraft _,
+                  Attempt.Updating _,
                   Attempt.KeepingStyle _ ->
                   false;
             });
@@ -298,7 +337,10 @@ public final class MainWindow {
                 () -> new SwatchPane(workspace, editors.apply(this::selected))),
             LatePane.during(
                 duringAttempt(attempt -> attempt.styleImport().isPresent()),
-                () -> new StyleImportPane(workspace, specimens)));
+                () -> new StyleImportPane(workspace, specimens)),
+            LatePane.during(
+                duringAttempt(Attempt::isUpdating),
+                () -> new UpdatesPane(workspace, shelf, () -> projects.get().open())));
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
@@ -332,6 +374,21 @@ public final class MainWindow {
   public SurveyPane survey() {
     tabs.showSurvey();
     return foundBySurvey.get();
+  }
+
+  /** The looks outside any project. */
+  public ShelfKeeper shelf() {
+    return shelf;
+  }
+
+  /** What updates other projects. */
+  public ProjectsPane projects() {
+    return projects.get();
+  }
+
+  /** What was done to the shelf. */
+  public HistoryPane shelfHistory() {
+    return shelfHistory.get();
   }
 
   /** Where artboards are written as files. */
@@ -421,6 +478,7 @@ public final class MainWindow {
         && reach.isIdle()
         && cueWatch.isIdle()
         && survey.isIdle()
+        && shelf.isIdle()
         && (!workspace.view().sheetProperty().get() || sheet.get().isIdle());
   }
 
@@ -467,6 +525,10 @@ public final class MainWindow {
         .register(actions, when);
     actions.add("text.find", "Shortcut+F", this::openFind);
     actions.add("view.sheet", "", () -> workspace.view().sheetProperty().set(true));
+    actions.add("shelf.show", "", onShelf::show);
+    actions.add("shelf.updates", "", () -> workspace.attempts().openUpdates());
+    actions.add("shelf.history", "", () -> shelfHistory.get().open());
+    actions.add("shelf.update-projects", "", () -> projects.get().open());
     actions.add("view.survey", "", () -> tabs.showSurvey());
     actions.add("text.fonts", "", () -> fonts.get().open());
     new StageActions(stage, workspace.view()).register(actions);
@@ -481,6 +543,7 @@ public final class MainWindow {
     spelling.close();
     reach.close();
     survey.close();
+    shelf.close();
     if (workspace.view().sheetProperty().get()) {
       sheet.get().close();
     }

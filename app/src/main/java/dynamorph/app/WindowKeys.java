@@ -103,7 +103,8 @@ final class WindowKeys {
           Attempt.Reviewing _,
           Attempt.Deleting _,
           Attempt.Importing _,
-          Attempt.SwatchDraft _ ->
+          Attempt.SwatchDraft _,
+          Attempt.Updating _ ->
           true;
     };
   }

@@ -53,7 +53,10 @@ final class ShelfChangeCommands {
   static final class PutCommand extends OnShelf {
     @Mixin private ProjectArgument file;
 
-    @Option(names = "--style", paramLabel = "NAME", description = "${bundle:shelf-command.put-style}")
+    @Option(
+        names = "--style",
+        paramLabel = "NAME",
+        description = "${bundle:shelf-command.put-style}")
     private List<String> styles = new ArrayList<>();
 
     @Option(
@@ -95,6 +98,7 @@ final class ShelfChangeCommands {
       apply(folder, put.change().withNote(note), seen);
       if (output != null) {
         file.write(put.linked(folder.read()).applyTo(project), output);
+        remember(output);
       }
       return 0;
     }
@@ -129,9 +133,9 @@ final class ShelfChangeCommands {
       Project project = file.read();
       Map<StyleId, ImportStyles.Choice> both =
           ImportStyles.collisions(project, bundle).stream()
-              .collect(
-                  Collectors.toMap(one -> one.theirs().id(), _ -> ImportStyles.Choice.BOTH));
+              .collect(Collectors.toMap(one -> one.theirs().id(), _ -> ImportStyles.Choice.BOTH));
       file.write(new ImportStyles(bundle, both).applyTo(project), output);
+      remember(output);
       return 0;
     }
   }
@@ -328,10 +332,7 @@ final class ShelfChangeCommands {
       description = "${bundle:shelf-command.export}",
       mixinStandardHelpOptions = true)
   static final class ExportCommand extends OnShelf {
-    @Parameters(
-        index = "0",
-        paramLabel = "KIT",
-        description = "${bundle:shelf-command.export-kit}")
+    @Parameters(index = "0", paramLabel = "KIT", description = "${bundle:shelf-command.export-kit}")
     private Path kit;
 
     @Option(
@@ -340,7 +341,10 @@ final class ShelfChangeCommands {
         description = "${bundle:shelf-command.export-style}")
     private List<String> names = new ArrayList<>();
 
-    @Option(names = "--group", paramLabel = "PATH", description = "${bundle:shelf-command.export-group}")
+    @Option(
+        names = "--group",
+        paramLabel = "PATH",
+        description = "${bundle:shelf-command.export-group}")
     private @Nullable String group;
 
     @Override
@@ -365,7 +369,9 @@ final class ShelfChangeCommands {
     }
   }
 
-  /** For version control: {@code dynamorph shelf merge %O %A %B} puts the result into {@code %A}. */
+  /**
+   * For version control: {@code dynamorph shelf merge %O %A %B} puts the result into {@code %A}.
+   */
   @Command(
       name = "merge",
       description = "${bundle:shelf-command.merge}",
@@ -409,7 +415,9 @@ final class ShelfChangeCommands {
           .head()
           .conflicts()
           .forEach(conflict ->
-              out().println(Messages.of("shelf-command.conflict", ShelfUpdateCommand.where(conflict))));
+              out()
+                  .println(
+                      Messages.of("shelf-command.conflict", ShelfUpdateCommand.where(conflict))));
       return merged.head().conflicts().isEmpty() ? 0 : 1;
     }
   }

@@ -1,7 +1,9 @@
 package dynamorph.cli;
 
 import dynamorph.cli.message.Messages;
+import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.project.StyleJson;
+import dynamorph.model.Project;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
@@ -19,6 +21,7 @@ import dynamorph.shelf.projects.ProjectUse;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -96,6 +99,16 @@ final class ShelfCommand implements Runnable {
     /** Where it is known which projects have looks from a shelf. */
     final ProjectIndex index() {
       return new ProjectIndex(places.home().resolve("projects.json"));
+    }
+
+    /** Notes what a project has from the shelf, so that it is found again. */
+    final void remember(Path file) {
+      try {
+        Project project = ProjectFile.read(file);
+        index().remember(ProjectUse.of(file.toAbsolutePath(), project, Instant.now()));
+      } catch (IOException notKept) {
+        spec.commandLine().getErr().println(notKept.getMessage());
+      }
     }
 
     /** The shelf, with what is wrong in it told. */
@@ -230,10 +243,7 @@ final class ShelfCommand implements Runnable {
       description = "${bundle:shelf-command.show}",
       mixinStandardHelpOptions = true)
   static final class ShowCommand extends OnShelf {
-    @Parameters(
-        index = "0",
-        paramLabel = "NAME",
-        description = "${bundle:shelf-command.name}")
+    @Parameters(index = "0", paramLabel = "NAME", description = "${bundle:shelf-command.name}")
     private String name;
 
     @Override
@@ -251,8 +261,7 @@ final class ShelfCommand implements Runnable {
       }
       switch (kept) {
         case Kept.OfStyle style -> show(shelf, style);
-        case Kept.OfSwatch swatch ->
-            out().println(swatch.name() + "  " + swatch.swatch().colour());
+        case Kept.OfSwatch swatch -> out().println(swatch.name() + "  " + swatch.swatch().colour());
       }
       return 0;
     }
@@ -307,7 +316,11 @@ final class ShelfCommand implements Runnable {
             version.kept().isEmpty() ? Messages.of("shelf-command.deleted") : version.note();
         out()
             .println(
-                version.id() + "  " + TIME.format(version.time()) + "  " + version.author()
+                version.id()
+                    + "  "
+                    + TIME.format(version.time())
+                    + "  "
+                    + version.author()
                     + (what.isEmpty() ? "" : "  " + what));
       }
       return 0;
@@ -341,7 +354,12 @@ final class ShelfCommand implements Runnable {
       for (Action action : shelf.actions().reversed()) {
         out()
             .println(
-                action.id() + "  " + TIME.format(action.time()) + "  " + action.author() + "  "
+                action.id()
+                    + "  "
+                    + TIME.format(action.time())
+                    + "  "
+                    + action.author()
+                    + "  "
                     + action.label(shelf));
       }
       return 0;

@@ -32,10 +32,7 @@ import tools.jackson.databind.node.ObjectNode;
 final class ShelfUpdateCommand extends ShelfCommand.OnShelf {
   private static final String ENDING = ".dmorph";
 
-  @Parameters(
-      arity = "0..*",
-      paramLabel = "FILE",
-      description = "${bundle:shelf-update.file}")
+  @Parameters(arity = "0..*", paramLabel = "FILE", description = "${bundle:shelf-update.file}")
   private List<Path> files = new ArrayList<>();
 
   @Option(names = "--projects", paramLabel = "DIR", description = "${bundle:shelf-update.projects}")
@@ -84,7 +81,7 @@ final class ShelfUpdateCommand extends ShelfCommand.OnShelf {
     if (!dryRun && plans.stream().anyMatch(plan -> plan.result().isPresent())) {
       UpdateReport report =
           UpdateReport.write(
-              plans, places.home().resolve("updates"), Instant.now(), this::remember, () -> true);
+              plans, places.home().resolve("updates"), Instant.now(), this::written, () -> true);
       failed |=
           report.items().stream().anyMatch(one -> one.outcome() == UpdateReport.Outcome.FAILED);
       root.put("report", report.folder().toString());
@@ -101,14 +98,9 @@ final class ShelfUpdateCommand extends ShelfCommand.OnShelf {
     return failed ? Dynamorph.FAILED : 0;
   }
 
-  private void remember(UpdateReport.Item item) {
+  private void written(UpdateReport.Item item) {
     if (item.outcome() == UpdateReport.Outcome.UPDATED) {
-      try {
-        var project = dynamorph.formats.project.ProjectFile.read(item.file());
-        index().remember(ProjectUse.of(item.file().toAbsolutePath(), project, Instant.now()));
-      } catch (IOException notKept) {
-        spec.commandLine().getErr().println(notKept.getMessage());
-      }
+      remember(item.file());
     }
   }
 
@@ -167,8 +159,7 @@ final class ShelfUpdateCommand extends ShelfCommand.OnShelf {
       }
     }
     for (UpdatePlan.Trouble trouble : result.problems()) {
-      out()
-          .println("  ! " + trouble.artboard() + "/" + trouble.name() + ": " + trouble.problem());
+      out().println("  ! " + trouble.artboard() + "/" + trouble.name() + ": " + trouble.problem());
     }
   }
 
@@ -215,10 +206,13 @@ final class ShelfUpdateCommand extends ShelfCommand.OnShelf {
     UpdateReport report =
         UpdateReport.all(folder.toAbsolutePath().getParent()).stream()
             .filter(one ->
-                one.folder().toAbsolutePath().normalize().equals(folder.toAbsolutePath().normalize()))
+                one.folder()
+                    .toAbsolutePath()
+                    .normalize()
+                    .equals(folder.toAbsolutePath().normalize()))
             .findFirst()
-            .orElseThrow(() ->
-                new IllegalArgumentException(Messages.of("shelf-update.no-report", folder)));
+            .orElseThrow(
+                () -> new IllegalArgumentException(Messages.of("shelf-update.no-report", folder)));
     int code = 0;
     for (UpdateReport.Item item : report.items()) {
       if (item.outcome() != UpdateReport.Outcome.UPDATED) {

@@ -11,6 +11,7 @@ public enum FileQuestion {
       Messages.of("file-question.open-a-project"),
       Way.OPEN,
       kind(Messages.of("file-question.dynamorph-projects"), ProjectFile.ENDING)),
+  PROJECT_FOLDER(Messages.of("file-question.a-folder-of-projects"), Way.FOLDER),
   SAVED_PROJECT(
       Messages.of("file-question.save-the-project"),
       Way.SAVE,

@@ -2,6 +2,7 @@ package dynamorph.app.files;
 
 import dynamorph.app.files.versions.VersionKeeper;
 import dynamorph.formats.file.SafeFile;
+import dynamorph.shelf.folder.ShelfPlaces;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -35,16 +36,7 @@ public final class UserFolder {
    * The folder given by {@code dynamorph.home}, else the place that the system has for such data.
    */
   public static UserFolder standard() {
-    String given = System.getProperty("dynamorph.home");
-    if (given != null) {
-      return new UserFolder(Path.of(given));
-    }
-    String data = System.getenv("XDG_DATA_HOME");
-    Path home = Path.of(System.getProperty("user.home"));
-    return new UserFolder(
-        data == null || data.isBlank()
-            ? home.resolve(".local/share/dynamorph")
-            : Path.of(data, "dynamorph"));
+    return new UserFolder(ShelfPlaces.ofProcess().home());
   }
 
   /** The file that the log goes to. */
@@ -54,6 +46,12 @@ public final class UserFolder {
 
   public Path folder() {
     return folder;
+  }
+
+  /** Where the shelf of the person lies; an environment variable may name another place. */
+  public Path shelf() {
+    String named = System.getenv(ShelfPlaces.VARIABLE);
+    return named == null || named.isBlank() ? folder.resolve("shelf") : Path.of(named);
   }
 
   /**

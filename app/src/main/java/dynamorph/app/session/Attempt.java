@@ -64,6 +64,13 @@ public sealed interface Attempt {
     }
   }
 
+  /**
+   * It is chosen what is taken of styles that are newer on the shelf.
+   *
+   * @param review what would be done as chosen so far
+   */
+  record Updating(Optional<Review> review) implements Attempt {}
+
   /** The look of the selection is about to be kept as a style. */
   record KeepingStyle() implements Attempt {}
 
@@ -92,6 +99,11 @@ public sealed interface Attempt {
     return Optional.empty();
   }
 
+  /** Whether it is chosen what is taken from the shelf. */
+  default boolean isUpdating() {
+    return this instanceof Updating;
+  }
+
   /** Whether a look is about to be kept as a style. */
   default boolean isKeeping() {
     return this instanceof KeepingStyle;
@@ -103,7 +115,7 @@ public sealed interface Attempt {
       case Deleting(StyleDeletion deletion, _) ->
           deletion.styles().stream().allMatch(id -> project.styles().find(id).isPresent());
       case SwatchDraft(String id, _) -> project.palette().find(id).isPresent();
-      case Nothing _, StyleDraft _, Reviewing _, Importing _, KeepingStyle _ -> true;
+      case Nothing _, StyleDraft _, Reviewing _, Importing _, Updating _, KeepingStyle _ -> true;
     };
   }
 
@@ -115,7 +127,7 @@ public sealed interface Attempt {
   /** Whether it has a pane of its own with buttons to commit and to discard. */
   default boolean hasOwnButtons() {
     return switch (this) {
-      case Deleting _, Importing _, SwatchDraft _ -> true;
+      case Deleting _, Importing _, SwatchDraft _, Updating _ -> true;
       case Nothing _, StyleDraft _, Reviewing _, KeepingStyle _ -> false;
     };
   }
@@ -126,6 +138,7 @@ public sealed interface Attempt {
       case Deleting(StyleDeletion styles, _) -> new Deleting(styles, Optional.of(change));
       case Importing(StyleImport styles, _) -> new Importing(styles, Optional.of(change));
       case SwatchDraft(String id, _) -> new SwatchDraft(id, Optional.of(change));
+      case Updating _ -> new Updating(Optional.of(change));
       case Nothing _, StyleDraft _, Reviewing _, KeepingStyle _ -> new Reviewing(change);
     };
   }

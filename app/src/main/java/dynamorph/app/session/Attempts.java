@@ -171,6 +171,13 @@ public final class Attempts {
     }
   }
 
+  /** Begins to choose what is taken of styles that are newer on the shelf. */
+  public void openUpdates() {
+    if (!isBusy()) {
+      present.set(new Attempt.Updating(Optional.empty()));
+    }
+  }
+
   /** Opens a swatch for editing. */
   public void openSwatch(String id) {
     if (!isBusy()) {

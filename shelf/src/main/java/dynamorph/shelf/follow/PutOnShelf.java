@@ -187,7 +187,11 @@ public record PutOnShelf(Change change, Map<StyleId, String> styles, Map<String,
 
     private void put(Style style, boolean wanted, StyleBundle bundle) {
       Update update = updates.get(style.id());
-      if (update == null || update.isDeleted()) {
+      Optional<Kept.OfStyle> same = update == null ? alike(style) : Optional.empty();
+      if (same.isPresent()) {
+        terms.link(style.id(), same.get().id());
+        styles.put(style.id(), same.get().id());
+      } else if (update == null || update.isDeleted()) {
         String entry = update != null ? update.entry().id() : free(style.name(), "style");
         terms.link(style.id(), entry);
         contents.put(
@@ -213,6 +217,19 @@ public record PutOnShelf(Change change, Map<StyleId, String> styles, Map<String,
         change(update.entry(), new Kept.OfStyle(put, there.tags(), brought));
         styles.put(style.id(), update.entry().id());
       }
+    }
+
+    /** What is there already under the same name and looks the same. */
+    private Optional<Kept.OfStyle> alike(Style style) {
+      return shelf.styles().stream()
+          .filter(one -> one.name().equalsIgnoreCase(style.name()))
+          .filter(one -> one.style().level() == style.level())
+          .filter(one -> {
+            Style there = terms.onShelf(style, one.id());
+            return there.properties().equals(one.style().properties())
+                && there.basedOn().equals(one.style().basedOn());
+          })
+          .findFirst();
     }
 
     private static Update.Difference difference(

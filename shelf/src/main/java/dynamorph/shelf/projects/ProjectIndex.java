@@ -168,8 +168,7 @@ public record ProjectIndex(Path file) {
                 one.path(SHELF).asString(""),
                 one.path(ENTRY).asString(""),
                 one.path(VERSION).asString(""));
-        uses.add(
-            new ProjectUse.Use(origin, one.path(NAME).asString(""), one.path(TEXTS).asInt(0)));
+        uses.add(new ProjectUse.Use(origin, one.path(NAME).asString(""), one.path(TEXTS).asInt(0)));
       }
       Optional<FileState> state =
           node.has(MODIFIED)

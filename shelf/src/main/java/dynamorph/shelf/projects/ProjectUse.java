@@ -43,15 +43,14 @@ public record ProjectUse(
     for (Style style : project.styles().list()) {
       style
           .origin()
-          .ifPresent(origin ->
-              uses.add(new Use(origin, style.name(), followers.count(style.id()).all())));
+          .ifPresent(
+              origin -> uses.add(new Use(origin, style.name(), followers.count(style.id()).all())));
     }
     for (Swatch swatch : project.palette().swatches()) {
       swatch
           .origin()
           .ifPresent(origin ->
-              uses.add(
-                  new Use(origin, swatch.name(), painted(project, followers, swatch.id()))));
+              uses.add(new Use(origin, swatch.name(), painted(project, followers, swatch.id()))));
     }
     return new ProjectUse(file, project.name(), now, FileState.of(file), uses);
   }

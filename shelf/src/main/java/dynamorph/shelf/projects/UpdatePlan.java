@@ -17,8 +17,8 @@ import dynamorph.shelf.Shelf;
 import dynamorph.shelf.follow.TakeUpdates;
 import dynamorph.shelf.follow.Update;
 import dynamorph.shelf.follow.Updates;
-import dynamorph.typeset.layout.Typesetter;
 import dynamorph.typeset.font.FontLibrary;
+import dynamorph.typeset.layout.Typesetter;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -109,8 +109,7 @@ public record UpdatePlan(
           updates.isEmpty() ? Optional.empty() : Optional.of(result(before, shelf, updates)),
           "");
     } catch (ProjectReadException unreadable) {
-      return new UpdatePlan(
-          file, state, Optional.empty(), String.valueOf(unreadable.getMessage()));
+      return new UpdatePlan(file, state, Optional.empty(), String.valueOf(unreadable.getMessage()));
     }
   }
 

@@ -125,8 +125,9 @@ public record UpdateReport(Path folder, Instant time, List<Item> items) {
       byte[] after = Files.readAllBytes(made);
       Files.delete(made);
       new UpdateReport(
-              folder, time, append(new Item(
-                  plan.file(), Outcome.UPDATED, updates, texts, Sha256.hex(after), "")))
+              folder,
+              time,
+              append(new Item(plan.file(), Outcome.UPDATED, updates, texts, Sha256.hex(after), "")))
           .save();
       SafeFile.write(plan.file(), out -> out.write(after));
       more.add(new Item(plan.file(), Outcome.UPDATED, updates, texts, Sha256.hex(after), ""));
@@ -191,8 +192,7 @@ public record UpdateReport(Path folder, Instant time, List<Item> items) {
       }
     }
     String text = JSON.writeValueAsString(root) + "\n";
-    SafeFile.write(
-        folder.resolve(REPORT), out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
+    SafeFile.write(folder.resolve(REPORT), out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
   }
 
   /** The reports in a folder, the latest first; what is damaged is left out. */

@@ -201,6 +201,15 @@ class UpdatesTest {
   }
 
   @Test
+  void theSameLookOfAnotherProjectIsNotPutThereTwice() throws IOException {
+    Project linked = put(Looks.museum(), List.of(BODY, HEADING));
+    assertThat(files.read().styles()).hasSize(2);
+    assertThat(linked.styles()).isEqualTo(museum.styles());
+    put(sized(Looks.museum(), BODY, FontSize.points(9)), List.of(BODY));
+    assertThat(files.read().styles()).as("another look of that name").hasSize(3);
+  }
+
+  @Test
   void aNewBaseOnTheShelfComesWithTheUpdate() throws IOException {
     Project rebased =
         new ChangeStyle(

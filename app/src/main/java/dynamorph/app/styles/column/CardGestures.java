@@ -73,6 +73,11 @@ public final class CardGestures {
     attached = to;
   }
 
+  /** Gives the shelf that styles can be put on. */
+  public void setShelf(ShelfPart part) {
+    menu.setShelf(part);
+  }
+
   private StylesColumn column() {
     return requireNonNull(attached);
   }

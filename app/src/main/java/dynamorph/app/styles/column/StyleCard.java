@@ -36,6 +36,14 @@ final class StyleCard extends HBox {
   private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
   private static final PseudoClass DROP_ABOVE = PseudoClass.getPseudoClass("drop-above");
   private static final PseudoClass DROP_BELOW = PseudoClass.getPseudoClass("drop-below");
+
+  /** How a style is marked that is on the shelf as it is here. */
+  static final String ON_SHELF = Messages.of("shelf-part.on-shelf");
+
+  /** How a look on the shelf is marked that the project has as it is there. */
+  static final String IN_PROJECT = Messages.of("shelf-list.in-project");
+
+  private static final PseudoClass SETTLED = PseudoClass.getPseudoClass("settled");
   private static final PseudoClass DROP_ON = PseudoClass.getPseudoClass("drop-on");
 
   final ImageView specimen = new ImageView();
@@ -45,6 +53,7 @@ final class StyleCard extends HBox {
   final Label name = new Label();
   private final Label level = new Label();
   private final Label count = new Label();
+  private final Label place = new Label();
   private final Label local = new Label();
   private final Region elbow = new Region();
   private final Circle dot = new Circle(4);
@@ -68,7 +77,11 @@ final class StyleCard extends HBox {
     level.setMinWidth(Region.USE_PREF_SIZE);
     local.setMinWidth(Region.USE_PREF_SIZE);
     count.setMinWidth(Region.USE_PREF_SIZE);
-    HBox footer = new HBox(6, dot, name, level, gap, count, local, actions);
+    place.getStyleClass().add("place-mark");
+    place.setMinWidth(Region.USE_PREF_SIZE);
+    place.setVisible(false);
+    place.setManaged(false);
+    HBox footer = new HBox(6, dot, name, level, place, gap, count, local, actions);
     footer.setAlignment(Pos.CENTER_LEFT);
     footer.getStyleClass().add("style-footer");
     StackPane picture = new StackPane(specimen);
@@ -129,8 +142,22 @@ final class StyleCard extends HBox {
    * @param followers how many texts follow the style
    * @param deviating how many of those have local changes
    * @param base whether plain text follows it
+   * @param mark how it stands to the shelf, or on the shelf to the project; may be empty
+   * @param versions how many it has, on the shelf; else 0
    */
-  record Content(Style style, int depth, int followers, long deviating, boolean base) {}
+  record Content(
+      Style style,
+      int depth,
+      int followers,
+      long deviating,
+      boolean base,
+      String mark,
+      int versions) {
+    /** A look on the shelf. */
+    static Content onShelf(Style style, int versions, String mark) {
+      return new Content(style, 0, 0, 0, false, mark, versions);
+    }
+  }
 
   /** Shows the style; where nothing differs, nothing is done. */
   void show(Content wanted) {
@@ -142,6 +169,14 @@ final class StyleCard extends HBox {
     }
     content = Optional.of(wanted);
     tell(wanted.style(), wanted.followers(), wanted.deviating(), wanted.base());
+    place.setText(wanted.mark());
+    place.pseudoClassStateChanged(
+        SETTLED, wanted.mark().equals(ON_SHELF) || wanted.mark().equals(IN_PROJECT));
+    place.setVisible(!wanted.mark().isEmpty());
+    place.setManaged(place.isVisible());
+    if (wanted.versions() > 0) {
+      count.setText(Messages.of("style-card.versions", wanted.versions()));
+    }
   }
 
   private void standIn(int depth) {

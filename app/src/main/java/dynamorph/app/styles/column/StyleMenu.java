@@ -39,6 +39,23 @@ final class StyleMenu {
   private final Workspace workspace;
   private final BiConsumer<StyleCard, StyleId> rename;
 
+  private Optional<ShelfPart> shelf = Optional.empty();
+
+  void setShelf(ShelfPart part) {
+    shelf = Optional.of(part);
+  }
+
+  private MenuItem put(Set<StyleId> ids) {
+    boolean known =
+        ids.stream().allMatch(id -> shelf.flatMap(one -> one.keeper().of(id)).isPresent());
+    return item(
+        known
+            ? Messages.of("style-menu.put-changes", ids.size())
+            : Messages.of("style-menu.put-on-shelf", ids.size()),
+        shelf.filter(one -> one.keeper().isWritable()).isEmpty(),
+        () -> shelf.ifPresent(one -> one.put(ids)));
+  }
+
   StyleMenu(Workspace workspace, BiConsumer<StyleCard, StyleId> rename) {
     this.workspace = workspace;
     this.rename = rename;
@@ -83,6 +100,7 @@ final class StyleMenu {
       items.add(bases(id));
     }
     items.add(new SeparatorMenuItem());
+    items.add(put(Set.of(id)));
     items.add(
         item(
             Messages.of("style-menu.merge-into-another"),
@@ -105,6 +123,7 @@ final class StyleMenu {
             Messages.of("style-menu.save-as-a-kit"),
             false,
             () -> workspace.kitWantedProperty().set(Optional.of(List.copyOf(chosen)))),
+        put(chosen),
         new SeparatorMenuItem(),
         item(
             Messages.of("style-menu.merge-into-one"),

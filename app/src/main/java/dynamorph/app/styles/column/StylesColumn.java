@@ -58,6 +58,7 @@ public final class StylesColumn extends VBox {
   private final ScrollPane scroll = new ScrollPane();
   private final Map<StyleId, StyleCard> cards = new HashMap<>();
   private final CardGestures gestures;
+  private final ShelfPart shelf;
   private List<StyleId> order = List.of();
   private Cascade cascade;
 
@@ -65,10 +66,12 @@ public final class StylesColumn extends VBox {
       Workspace workspace,
       Specimens specimens,
       ObservableValue<Theme> theme,
-      CardGestures gestures) {
+      CardGestures gestures,
+      ShelfPart shelf) {
     this.workspace = workspace;
     this.specimens = specimens;
     this.gestures = gestures;
+    this.shelf = shelf;
     this.cascade = Cascade.of(workspace.project());
     this.followers = Followers.of(workspace.project());
     getStyleClass().add("styles-column");
@@ -78,7 +81,19 @@ public final class StylesColumn extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     list.getStyleClass().add("style-list");
-    getChildren().addAll(head(), filters(), scroll, new PaletteStrip(workspace));
+    getChildren()
+        .addAll(
+            head(),
+            shelf.scopes(),
+            shelf.updates(),
+            filters(),
+            scroll,
+            shelf.list(),
+            new PaletteStrip(workspace));
+    scroll.visibleProperty().bind(shelf.scopeProperty().isNotEqualTo(Scope.SHELF));
+    scroll.managedProperty().bind(scroll.visibleProperty());
+    shelf.follow(filter.textProperty());
+    shelf.keeper().followedProperty().addListener((_, _, _) -> update());
     gestures.attach(this);
     workspace.shownProperty().addListener((_, _, _) -> update());
     workspace.historyProperty().addListener((_, _, _) -> update());
@@ -138,8 +153,13 @@ public final class StylesColumn extends VBox {
     filter.setMinWidth(60);
     filter.setPrefWidth(60);
     HBox.setHgrow(options, Priority.ALWAYS);
-    HBox second = new HBox(6, options, sortMenu());
+    MenuButton sorting = sortMenu();
+    sorting.visibleProperty().bind(shelf.scopeProperty().isNotEqualTo(Scope.SHELF));
+    sorting.managedProperty().bind(sorting.visibleProperty());
+    HBox second = new HBox(6, options, sorting);
     second.setAlignment(Pos.CENTER_LEFT);
+    show.visibleProperty().bind(shelf.scopeProperty().isNotEqualTo(Scope.SHELF));
+    show.managedProperty().bind(show.visibleProperty());
     VBox rows = new VBox(4, new HBox(6, filter, show), second);
     rows.getStyleClass().add("filter-rows");
     return rows;
@@ -333,7 +353,15 @@ public final class StylesColumn extends VBox {
     StyleCard card = cards.computeIfAbsent(style.id(), id -> gestures.install(new StyleCard(), id));
     boolean base = project.baseStyle().filter(style.id()::equals).isPresent();
     Followers.Count count = followers.count(style.id());
-    card.show(new StyleCard.Content(style, entry.depth(), count.all(), count.deviating(), base));
+    card.show(
+        new StyleCard.Content(
+            style,
+            entry.depth(),
+            count.all(),
+            count.deviating(),
+            base,
+            shelf.mark(style.id()).orElse(""),
+            0));
     int width = (int) (StyleCard.WIDTH - entry.depth() * StyleCard.INDENT) - 2;
     specimens.show(
         card.specimen, project, cascade, followers, style, width, (int) StyleCard.SPECIMEN_HEIGHT);

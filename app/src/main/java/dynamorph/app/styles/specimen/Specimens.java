@@ -6,15 +6,20 @@ import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.specimen.Backdrop;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -25,6 +30,12 @@ import javafx.scene.image.ImageView;
 public final class Specimens {
   /** The ground of styles that nothing follows. */
   private static final Rgba PAPER = new Rgba(0xFFFBF8F1);
+
+  /** The ground of those that would not show on paper. */
+  private static final Rgba SLATE = new Rgba(0xFF24313C);
+
+  /** Letters with less are taken as not to be seen; what is read needs more. */
+  private static final double LEAST_CONTRAST = 1.7;
 
   private final Supplier<Studio> studio;
   private final PictureService pictures;
@@ -102,6 +113,24 @@ public final class Specimens {
             height,
             scale),
         () -> with.specimens().specimen(cascade, style, words, seen.ground, width, height, scale));
+  }
+
+  /** Puts a specimen of a style that nothing follows into a view, on a ground that it shows on. */
+  public void showAlone(
+      ImageView view, Project project, Cascade cascade, Style style, int width, int height) {
+    Rgba ground = isPale(project, cascade.values(style)) ? SLATE : PAPER;
+    show(view, project, cascade, style, ground, width, height);
+  }
+
+  private static boolean isPale(Project project, PropertySet values) {
+    List<Rgba> fills =
+        Coats.of(values, Address.FINISH).stream()
+            .filter(coat -> Coats.value(values, Properties.COAT_KIND.at(coat)) == CoatKind.FILL)
+            .map(coat ->
+                project.palette().colour(Coats.value(values, Properties.COAT_COLOUR.at(coat))))
+            .toList();
+    return !fills.isEmpty()
+        && fills.stream().allMatch(fill -> fill.contrast(PAPER) < LEAST_CONTRAST);
   }
 
   /** The artboard colour that the style is seen on most, so that pale letters show. */

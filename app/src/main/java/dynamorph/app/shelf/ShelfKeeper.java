@@ -1,0 +1,345 @@
+package dynamorph.app.shelf;
+
+import dynamorph.app.message.Messages;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.EditRefused;
+import dynamorph.model.style.StyleId;
+import dynamorph.shelf.Action;
+import dynamorph.shelf.Change;
+import dynamorph.shelf.Shelf;
+import dynamorph.shelf.folder.ShelfFolder;
+import dynamorph.shelf.follow.PutOnShelf;
+import dynamorph.shelf.follow.Update;
+import dynamorph.shelf.follow.Updates;
+import dynamorph.shelf.projects.ProjectIndex;
+import dynamorph.shelf.projects.ProjectUse;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.InstantSource;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.random.RandomGenerator;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Duration;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Reads and changes the shelf beside the interface thread, and knows what the project that is open
+ * has from it. What others do to the folder shows by itself.
+ */
+public final class ShelfKeeper implements AutoCloseable {
+  private static final Logger LOG = LoggerFactory.getLogger(ShelfKeeper.class);
+  private static final Duration BETWEEN_LOOKS = Duration.seconds(2);
+
+  /** Before the shelf was read. */
+  private static final Shelf NOTHING =
+      new Shelf("", "", Map.of(), List.of(), List.of(), _ -> Optional.empty());
+
+  private final Workspace workspace;
+  private final ShelfFolder folder;
+  private final ProjectIndex index;
+  private final InstantSource clock;
+  private final RandomGenerator random;
+  private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>(NOTHING);
+  private final ReadOnlyObjectWrapper<List<Update>> followed =
+      new ReadOnlyObjectWrapper<>(List.of());
+  private final AtomicInteger pending = new AtomicInteger();
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "dynamorph-shelf");
+        thread.setDaemon(true);
+        return thread;
+      });
+  private final Timeline looks = new Timeline(new KeyFrame(BETWEEN_LOOKS, _ -> lookWhenChanged()));
+  private List<Optional<FileTime>> state = List.of();
+  private Optional<Project> compared = Optional.empty();
+  private Optional<Project> remembered = Optional.empty();
+  private boolean read;
+
+  public ShelfKeeper(
+      Workspace workspace,
+      ShelfFolder folder,
+      ProjectIndex index,
+      InstantSource clock,
+      RandomGenerator random) {
+    this.workspace = workspace;
+    this.folder = folder;
+    this.index = index;
+    this.clock = clock;
+    this.random = random;
+    looks.setCycleCount(Timeline.INDEFINITE);
+    workspace
+        .historyProperty()
+        .addListener((_, _, _) -> {
+          compare();
+          remember();
+        });
+    workspace.openedProperty().addListener((_, _, _) -> compare());
+  }
+
+  /** Reads the shelf for the first time, once the window has shown what is more urgent. */
+  public void begin() {
+    if (!read) {
+      read = true;
+      look();
+      looks.play();
+      remember();
+    }
+  }
+
+  /** The shelf as it was read last. */
+  public ReadOnlyObjectProperty<Shelf> shelfProperty() {
+    return shelf.getReadOnlyProperty();
+  }
+
+  public Shelf shelf() {
+    return shelf.get();
+  }
+
+  /** What the project has from the shelf, and in what both differ. */
+  public ReadOnlyObjectProperty<List<Update>> followedProperty() {
+    return followed.getReadOnlyProperty();
+  }
+
+  /** Those in which the shelf is newer. */
+  public List<Update> newer() {
+    return followed.get().stream().filter(Update::isNewer).toList();
+  }
+
+  /** How a style of the project stands to the shelf; empty if it has nothing from there. */
+  public Optional<Update> of(StyleId style) {
+    return followed.get().stream()
+        .filter(update ->
+            update.mine() instanceof Update.Thing.OfStyle(var own) && own.id().equals(style))
+        .findFirst();
+  }
+
+  public boolean isWritable() {
+    return folder.isWritable();
+  }
+
+  /** Which projects have what from the shelf. */
+  ProjectIndex index() {
+    return index;
+  }
+
+  /** Whether nothing is being read or written. */
+  public boolean isIdle() {
+    return pending.get() == 0;
+  }
+
+  /** Looks at the folder anew. */
+  public void look() {
+    run(() -> {
+      state = state();
+      Shelf now = folder.read();
+      Platform.runLater(() -> show(now));
+    });
+  }
+
+  private void lookWhenChanged() {
+    run(() -> {
+      List<Optional<FileTime>> now = state();
+      if (!now.equals(state)) {
+        state = now;
+        Shelf read = folder.read();
+        Platform.runLater(() -> show(read));
+      }
+    });
+  }
+
+  /** When something came into the folder or left it; a file is replaced, never written into. */
+  private List<Optional<FileTime>> state() {
+    List<Optional<FileTime>> times = new ArrayList<>();
+    for (String name : List.of("styles", "swatches", "actions")) {
+      Optional<FileTime> time = Optional.empty();
+      try {
+        time = Optional.of(Files.getLastModifiedTime(folder.folder().resolve(name)));
+      } catch (IOException none) {
+        LOG.trace("{} is not there yet", name);
+      }
+      times.add(time);
+    }
+    return times;
+  }
+
+  private void show(Shelf now) {
+    List<String> known = shelf.get().problems();
+    shelf.set(now);
+    compared = Optional.empty();
+    compare();
+    now.problems().stream()
+        .filter(problem -> !known.contains(problem))
+        .findFirst()
+        .ifPresent(problem ->
+            workspace.tell(
+                Notice.problem(
+                    Messages.of("shelf-keeper.damaged", problem, now.problems().size() - 1))));
+  }
+
+  private void compare() {
+    Project project = workspace.project();
+    if (compared.filter(one -> one == project).isEmpty() && !shelf.get().id().isEmpty()) {
+      compared = Optional.of(project);
+      followed.set(Updates.of(project, shelf.get()));
+    }
+  }
+
+  /**
+   * Remembers what a saved project has from the shelf, so that it can be told without opening it.
+   */
+  private void remember() {
+    Project project = workspace.project();
+    Optional<Path> file = workspace.fileProperty().get();
+    boolean isSaved = workspace.historyProperty().get().isSaved();
+    if (file.isEmpty() || !isSaved || remembered.filter(one -> one == project).isPresent()) {
+      return;
+    }
+    remembered = Optional.of(project);
+    run(() -> index.remember(ProjectUse.of(file.get().toAbsolutePath(), project, clock.instant())));
+  }
+
+  /**
+   * Puts styles of the project on the shelf, or what the project changed of those that came from
+   * there.
+   *
+   * @param parts which of the changed values go there
+   */
+  public void put(
+      Collection<StyleId> styles,
+      Collection<String> swatches,
+      Predicate<Update.Difference> parts,
+      String note) {
+    Project project = workspace.project();
+    run(() -> {
+      Shelf seen = folder.read();
+      PutOnShelf put = PutOnShelf.of(project, seen, styles, swatches, parts, random);
+      ShelfFolder.Done done = folder.apply(put.change().withNote(note), seen);
+      Platform.runLater(() -> tellPut(put, done, styles.size() + swatches.size()));
+    });
+  }
+
+  private void tellPut(PutOnShelf put, ShelfFolder.Done done, int count) {
+    show(done.shelf());
+    Edit link = put.linked(done.shelf());
+    boolean linked =
+        !link.applyTo(workspace.project()).equals(workspace.project()) && workspace.apply(link);
+    done.action()
+        .ifPresentOrElse(
+            action ->
+                workspace.tell(
+                    Notice.offering(
+                        Messages.of("shelf-keeper.put", count),
+                        Messages.of("common.undo"),
+                        () -> {
+                          if (linked) {
+                            workspace.undo();
+                          }
+                          undo(action);
+                        })),
+            () -> workspace.tell(Notice.info(Messages.of("shelf-keeper.there-already"))));
+  }
+
+  /** Puts everything that the project changed of one style on the shelf, or the style itself. */
+  public void put(Collection<StyleId> styles) {
+    put(styles, List.of(), _ -> true, "");
+  }
+
+  /** Does something to the shelf, and tells it with a way back. */
+  public void change(Function<Shelf, Change> wanted) {
+    change(wanted, _ -> {});
+  }
+
+  /** The same; then something on the interface thread. */
+  public void change(Function<Shelf, Change> wanted, Consumer<Shelf> then) {
+    run(() -> {
+      Shelf seen = folder.read();
+      ShelfFolder.Done done = folder.apply(wanted.apply(seen), seen);
+      Platform.runLater(() -> {
+        show(done.shelf());
+        done.action()
+            .ifPresent(action ->
+                workspace.tell(
+                    Notice.offering(
+                        Messages.of("shelf-keeper.done", action.label(done.shelf())),
+                        Messages.of("common.undo"),
+                        () -> undo(action))));
+        then.accept(done.shelf());
+      });
+    });
+  }
+
+  /** Takes back something that was done to the shelf; what was done since stays. */
+  public void undo(Action action) {
+    run(() -> {
+      Shelf seen = folder.read();
+      ShelfFolder.Done done = folder.apply(Change.undo(seen, action), seen);
+      Platform.runLater(() -> {
+        show(done.shelf());
+        workspace.tell(Notice.info(Messages.of("shelf-keeper.undone", action.label(done.shelf()))));
+      });
+    });
+  }
+
+  /** Reads a project file beside the interface thread. */
+  void remember(Path file) {
+    run(() ->
+        index.remember(
+            ProjectUse.of(file.toAbsolutePath(), ProjectFile.read(file), clock.instant())));
+  }
+
+  interface Work {
+    void run() throws IOException;
+  }
+
+  /** Does something beside the interface thread, in the order of asking. */
+  void run(Work work) {
+    pending.incrementAndGet();
+    try {
+      worker.execute(() -> {
+        try {
+          work.run();
+        } catch (IOException | EditRefused told) {
+          Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(told))));
+        } catch (RuntimeException broken) {
+          LOG.error("the shelf broke off", broken);
+          Platform.runLater(
+              () -> workspace.tell(Notice.problem(Messages.of("shelf-keeper.broke-off"))));
+        } finally {
+          // after what the work handed over
+          Platform.runLater(pending::decrementAndGet);
+        }
+      });
+    } catch (RejectedExecutionException closing) {
+      pending.decrementAndGet();
+    }
+  }
+
+  /** What was asked for is still done. */
+  @Override
+  public void close() {
+    looks.stop();
+    worker.shutdown();
+  }
+}

@@ -1,0 +1,167 @@
+package dynamorph.app.styles.column;
+
+import dynamorph.app.field.Tips;
+import dynamorph.app.message.Messages;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.shelf.ShelfKeeper;
+import dynamorph.app.shelf.ShelfLooks;
+import dynamorph.app.styles.specimen.Specimens;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/**
+ * What the styles column has to do with the shelf: where its looks live, and what is newer there.
+ */
+public final class ShelfPart {
+  private final Workspace workspace;
+  private final ShelfKeeper keeper;
+  private final ShelfList list;
+  private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.PROJECT);
+  private final Button updates = new Button();
+  private final ToggleButton dense = new ToggleButton();
+
+  /**
+   * @param history shows the versions of an entry
+   */
+  public ShelfPart(
+      Workspace workspace,
+      ShelfKeeper keeper,
+      ShelfLooks looks,
+      Specimens specimens,
+      Consumer<String> history) {
+    this.workspace = workspace;
+    this.keeper = keeper;
+    this.list =
+        new ShelfList(
+            workspace, keeper, looks, specimens, new ShelfMenu(workspace, keeper, looks, history));
+    list.setVisible(false);
+    list.managedProperty().bind(list.visibleProperty());
+    VBox.setVgrow(list, Priority.ALWAYS);
+    updates.setId("shelf-updates");
+    updates.getStyleClass().add("updates-button");
+    updates.setMaxWidth(Double.MAX_VALUE);
+    updates.setAlignment(Pos.CENTER_LEFT);
+    updates.setGraphic(new FontIcon(Feather.CHEVRON_RIGHT));
+    updates.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
+    updates.setOnAction(_ -> workspace.attempts().openUpdates());
+    updates.managedProperty().bind(updates.visibleProperty());
+    dense.setId("shelf-dense");
+    dense.setGraphic(new FontIcon(Feather.LIST));
+    dense.getStyleClass().add("icon-button");
+    dense.setAccessibleText(Messages.of("shelf-part.compact-list"));
+    Tips.on(dense, Messages.of("shelf-part.compact-list"));
+    keeper.followedProperty().addListener((_, _, _) -> tell());
+    tell();
+  }
+
+  ObjectProperty<Scope> scopeProperty() {
+    return scope;
+  }
+
+  ShelfKeeper keeper() {
+    return keeper;
+  }
+
+  ShelfList list() {
+    return list;
+  }
+
+  /** Shows the looks of the shelf. */
+  public void show() {
+    scope.set(Scope.SHELF);
+  }
+
+  /** Where the listed looks live. */
+  Node scopes() {
+    ToggleGroup group = new ToggleGroup();
+    HBox bar = new HBox();
+    bar.getStyleClass().add("views");
+    for (Scope one : Scope.values()) {
+      ToggleButton button = new ToggleButton(one.label());
+      button.setId(one.id());
+      button.getStyleClass().addAll("view", "scope");
+      button.setToggleGroup(group);
+      button.setMaxWidth(Double.MAX_VALUE);
+      button.setMinWidth(0);
+      HBox.setHgrow(button, Priority.ALWAYS);
+      button.setSelected(one == scope.get());
+      button.setOnAction(_ -> {
+        button.setSelected(true);
+        scope.set(one);
+      });
+      scope.addListener((_, _, now) -> button.setSelected(now == one));
+      bar.getChildren().add(button);
+    }
+    HBox.setHgrow(bar, Priority.ALWAYS);
+    HBox row = new HBox(6, bar, dense);
+    dense.visibleProperty().bind(scope.isNotEqualTo(Scope.PROJECT));
+    dense.managedProperty().bind(dense.visibleProperty());
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  /** Leads to what is newer; not there while nothing is. */
+  Node updates() {
+    HBox row = new HBox(updates);
+    HBox.setHgrow(updates, Priority.ALWAYS);
+    row.getStyleClass().add("updates-row");
+    row.visibleProperty().bind(updates.visibleProperty());
+    row.managedProperty().bind(row.visibleProperty());
+    return row;
+  }
+
+  private void tell() {
+    int newer = keeper.newer().size();
+    updates.setVisible(newer > 0);
+    updates.setText(Messages.of("shelf-part.updates", newer));
+  }
+
+  /** Lists what is wanted, and again whenever how is changed. */
+  void follow(javafx.beans.value.ObservableValue<String> filter) {
+    Runnable fill =
+        () -> {
+          list.setVisible(scope.get() != Scope.PROJECT);
+          if (list.isVisible()) {
+            list.list(filter.getValue(), scope.get() == Scope.BOTH, dense.isSelected());
+          }
+        };
+    scope.addListener((_, _, _) -> fill.run());
+    filter.addListener((_, _, _) -> fill.run());
+    dense.selectedProperty().addListener((_, _, _) -> fill.run());
+  }
+
+  /** Whether the project has a style from the shelf, as a mark on its card. */
+  Optional<String> mark(dynamorph.model.style.StyleId style) {
+    return keeper
+        .of(style)
+        .map(update ->
+            update.isDeleted()
+                ? ""
+                : update.isNewer()
+                    ? Messages.of("shelf-list.newer")
+                    : update.toPut().isEmpty()
+                        ? StyleCard.ON_SHELF
+                        : Messages.of("shelf-part.changed"));
+  }
+
+  /** Puts styles of the project on the shelf. */
+  void put(java.util.Collection<dynamorph.model.style.StyleId> styles) {
+    keeper.put(styles);
+  }
+
+  Workspace workspace() {
+    return workspace;
+  }
+}
