@@ -195,6 +195,8 @@ public final class MainWindow {
             new ProjectsPane(
                 workspace,
                 shelf,
+                states,
+                pictures,
                 dialogs,
                 user.folder().resolve("updates"),
                 InstantSource.system(),

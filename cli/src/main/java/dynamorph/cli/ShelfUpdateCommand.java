@@ -204,7 +204,7 @@ final class ShelfUpdateCommand extends ShelfCommand.OnShelf {
 
   private int undo(Path folder) throws IOException {
     UpdateReport report =
-        UpdateReport.all(folder.toAbsolutePath().getParent()).stream()
+        UpdateReport.all(places.home().resolve("updates")).stream()
             .filter(one ->
                 one.folder()
                     .toAbsolutePath()

@@ -4,8 +4,13 @@ import dynamorph.app.field.Controls;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileQuestion;
 import dynamorph.app.message.Messages;
+import dynamorph.app.render.PictureFrame;
+import dynamorph.app.render.PictureService;
+import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.Project;
 import dynamorph.shelf.Shelf;
 import dynamorph.shelf.projects.ProjectUse;
 import dynamorph.shelf.projects.UpdatePlan;
@@ -15,6 +20,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.InstantSource;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -44,9 +50,13 @@ import javafx.scene.layout.VBox;
  */
 public final class ProjectsPane extends VBox {
   private static final String ENDING = ".dmorph";
+  private static final int PICTURE_WIDTH = 96;
+  private static final int PICTURE_HEIGHT = 64;
 
   private final Workspace workspace;
   private final ShelfKeeper keeper;
+  private final StatePictures states;
+  private final PictureService pictures;
   private final Dialogs dialogs;
   private final Path reports;
   private final InstantSource clock;
@@ -68,6 +78,8 @@ public final class ProjectsPane extends VBox {
   public ProjectsPane(
       Workspace workspace,
       ShelfKeeper keeper,
+      StatePictures states,
+      PictureService pictures,
       Dialogs dialogs,
       Path reports,
       InstantSource clock,
@@ -75,6 +87,8 @@ public final class ProjectsPane extends VBox {
     super(12);
     this.workspace = workspace;
     this.keeper = keeper;
+    this.states = states;
+    this.pictures = pictures;
     this.dialogs = dialogs;
     this.reports = reports;
     this.clock = clock;
@@ -276,11 +290,7 @@ public final class ProjectsPane extends VBox {
       }
       showCount();
     });
-    String title =
-        plan.result()
-            .map(result -> result.before().name())
-            .orElse(plan.file().getFileName().toString());
-    Label name = new Label(title);
+    Label name = new Label(plan.name());
     name.getStyleClass().add("section-title");
     name.setMinWidth(0);
     Label file = new Label(plan.file().toString());
@@ -303,10 +313,42 @@ public final class ProjectsPane extends VBox {
     }
     HBox row = new HBox(10, tick, text, what);
     row.setAlignment(Pos.CENTER_LEFT);
+    plan.result().ifPresent(result -> addPictures(row, result));
     VBox card = new VBox(4, row);
     plan.result().ifPresent(result -> addTrouble(card, result));
     card.getStyleClass().add("update-card");
     return card;
+  }
+
+  /** The artboard with most of the texts that change, before and after. */
+  private void addPictures(HBox row, UpdatePlan.Result result) {
+    result.after().artboards().stream()
+        .filter(board -> reached(board, result) > 0)
+        .max(Comparator.comparingLong(board -> reached(board, result)))
+        .ifPresent(board -> {
+          Label arrow = new Label("\u2192");
+          row.getChildren()
+              .addAll(
+                  picture(result.before(), board, Messages.of("projects-pane.before")),
+                  arrow,
+                  picture(result.after(), board, Messages.of("projects-pane.after")));
+        });
+  }
+
+  private static long reached(Artboard board, UpdatePlan.Result result) {
+    return board.layers().stream().filter(layer -> result.texts().contains(layer.id())).count();
+  }
+
+  private Node picture(Project project, Artboard board, String when) {
+    PictureFrame frame = new PictureFrame(PICTURE_WIDTH, PICTURE_HEIGHT);
+    frame.setAccessibleText(when + ", " + board.name());
+    pictures.show(
+        frame.view(),
+        List.of("update", project.styles(), project.palette(), board),
+        () ->
+            states.draw(
+                project, board, Optional.empty(), PICTURE_WIDTH, PICTURE_HEIGHT));
+    return frame;
   }
 
   /** Problems first: what would be worse than before. */

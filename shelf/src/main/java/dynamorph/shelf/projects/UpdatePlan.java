@@ -32,12 +32,13 @@ import java.util.stream.Stream;
 /**
  * What an update from a shelf would do to a project in a file; nothing is written yet.
  *
+ * @param name of the project; of the file if it cannot be read
  * @param state of the file when it was read
  * @param result what it would be; empty if it cannot be read, or has nothing to update
  * @param trouble why it cannot be read; empty if it can
  */
 public record UpdatePlan(
-    Path file, Optional<FileState> state, Optional<Result> result, String trouble) {
+    Path file, String name, Optional<FileState> state, Optional<Result> result, String trouble) {
   /**
    * A project before and after.
    *
@@ -105,11 +106,17 @@ public record UpdatePlan(
       List<Update> updates = Updates.newer(before, shelf).stream().filter(wanted).toList();
       return new UpdatePlan(
           file,
+          before.name(),
           state,
           updates.isEmpty() ? Optional.empty() : Optional.of(result(before, shelf, updates)),
           "");
     } catch (ProjectReadException unreadable) {
-      return new UpdatePlan(file, state, Optional.empty(), String.valueOf(unreadable.getMessage()));
+      return new UpdatePlan(
+          file,
+          String.valueOf(file.getFileName()),
+          state,
+          Optional.empty(),
+          String.valueOf(unreadable.getMessage()));
     }
   }
 
