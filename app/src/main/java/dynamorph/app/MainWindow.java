@@ -328,7 +328,7 @@ public final class MainWindow {
             LatePane.during(
                 duringAttempt(attempt -> attempt.desk().isPresent()),
                 () -> new StyleDesk(workspace, editors)),
-            LatePane.during(duringAttempt(Attempt::isKeeping), () -> new KeepPane(workspace)),
+            LatePane.during(duringAttempt(Attempt::isKeeping), () -> new KeepPane(workspace, style -> shelf.put(List.of(style)))),
             LatePane.during(
                 choosing, () -> new FinishPresetsPane(workspace, stage, this::studio, pictures)),
             LatePane.during(

@@ -122,15 +122,16 @@ public final class ProjectsPane extends VBox {
     running.visibleProperty().bind(progress.visibleProperty());
     running.managedProperty().bind(running.visibleProperty());
     progress.setVisible(false);
-    HBox foot = new HBox(8, update, Controls.gap(), earlier, folder);
-    foot.setAlignment(Pos.CENTER_LEFT);
+    // above the list, since notices show at the foot
+    HBox tools = new HBox(8, update, Controls.gap(), earlier, folder);
+    tools.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
             Controls.paneHead(Messages.of("projects-pane.update-projects"), this::close),
             words,
-            scroll,
+            tools,
             running,
-            foot);
+            scroll);
     setVisible(false);
     managedProperty().bind(visibleProperty());
     Controls.closeOnEscape(this, this::close);
@@ -278,7 +279,7 @@ public final class ProjectsPane extends VBox {
 
   private Node row(UpdatePlan plan) {
     CheckBox tick = new CheckBox();
-    tick.setId("project-" + plan.file().getFileName());
+    tick.setId("project-" + stem(plan.file()));
     tick.setAccessibleText(plan.file().getFileName().toString());
     tick.setDisable(plan.result().isEmpty());
     tick.setSelected(plan.result().isPresent());
@@ -368,6 +369,11 @@ public final class ProjectsPane extends VBox {
     if (result.conflicts() > 0) {
       card.getChildren().add(problem(Messages.of("projects-pane.both", result.conflicts())));
     }
+  }
+
+  private static String stem(Path file) {
+    String name = String.valueOf(file.getFileName());
+    return name.endsWith(ENDING) ? name.substring(0, name.length() - ENDING.length()) : name;
   }
 
   private static Label problem(String text) {
@@ -471,7 +477,7 @@ public final class ProjectsPane extends VBox {
     row.setAlignment(Pos.CENTER_LEFT);
     if (item.outcome() == UpdateReport.Outcome.UPDATED) {
       Hyperlink undo = new Hyperlink(Messages.of("common.undo"));
-      undo.setId("undo-" + item.file().getFileName());
+      undo.setId("undo-" + stem(item.file()));
       undo.setOnAction(_ ->
           keeper.run(() -> {
             UpdateReport undone = current(report).undo(item.file());

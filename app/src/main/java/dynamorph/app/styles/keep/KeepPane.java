@@ -4,6 +4,9 @@ import static java.util.Objects.requireNonNull;
 
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
+import javafx.scene.control.CheckBox;
+import java.util.function.Consumer;
+import dynamorph.app.field.Tips;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -58,10 +61,16 @@ public final class KeepPane extends VBox {
   private final VBox same = new VBox(4);
   private final Label count = new Label();
   private final Button keep = new Button(Messages.of("keep-pane.keep-style"));
+  private final CheckBox shelfToo = new CheckBox(Messages.of("keep-pane.on-the-shelf-too"));
+  private final Consumer<StyleId> putOnShelf;
   private @Nullable Proposal offered;
 
-  public KeepPane(Workspace workspace) {
+  /**
+   * @param putOnShelf puts a style of the project on the shelf too
+   */
+  public KeepPane(Workspace workspace, Consumer<StyleId> putOnShelf) {
     this.workspace = workspace;
+    this.putOnShelf = putOnShelf;
     getStyleClass().add("keep-pane");
     setId("keep-pane");
     ScrollPane scroll = new ScrollPane(list);
@@ -177,8 +186,11 @@ public final class KeepPane extends VBox {
     count.getStyleClass().add("quiet");
     HBox row = new HBox(8, keep, cancel, gap, count);
     row.setAlignment(Pos.CENTER_LEFT);
-    row.getStyleClass().add("keep-buttons");
-    return row;
+    shelfToo.setId("keep-on-shelf");
+    Tips.on(shelfToo, Messages.of("keep-pane.on-the-shelf-help"));
+    VBox rows = new VBox(6, shelfToo, row);
+    rows.getStyleClass().add("keep-buttons");
+    return rows;
   }
 
   /** Reads the look of the selection anew. Returns whether there is one to keep. */
@@ -319,6 +331,11 @@ public final class KeepPane extends VBox {
     if (workspace.apply(new KeepStyle(proposal().source(), style))) {
       workspace.attempts().closeKeeping();
       workspace.pickedStyleProperty().set(Optional.of(id));
+      if (shelfToo.isSelected()) {
+        // which tells about it
+        putOnShelf.accept(id);
+        return;
+      }
       workspace.tell(
           Notice.info(Messages.of("keep-pane.kept-select-other-texts-and-click", style.name())));
     }

@@ -1,0 +1,400 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.model.Project;
+import dynamorph.model.edit.style.ChangeStyle;
+import dynamorph.model.property.Properties;
+import dynamorph.model.style.Origin;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.value.FontSize;
+import dynamorph.shelf.Action;
+import dynamorph.shelf.Change;
+import dynamorph.shelf.Shelf;
+import dynamorph.shelf.folder.ShelfFolder;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.InstantSource;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.control.RadioButton;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.pcollections.TreePVector;
+
+class ShelfJourneyTest extends JourneyTest {
+
+  /** Somebody else who has the same folder. */
+  private ShelfFolder colleague() {
+    return new ShelfFolder(
+        folder.resolve("user/shelf"),
+        "Nour Abadi",
+        InstantSource.system(),
+        new SplittableRandom(5));
+  }
+
+  private Shelf shelf() {
+    return driver.window().shelf().shelf();
+  }
+
+  private void put(String... names) {
+    driver.settle();
+    List<StyleId> ids = List.of(names).stream().map(driver::styleNamed).toList();
+    driver.robot().interact(() -> driver.window().shelf().put(ids));
+    driver.waitFor("on the shelf", () -> shelf().named(names[0]).isPresent());
+    driver.settle();
+  }
+
+  private String id(String name) {
+    return shelf().named(name).orElseThrow().id();
+  }
+
+  /** The colleague makes a style of the shelf larger; the open window sees it by itself. */
+  private void enlargedByColleague(String name, double points) throws IOException {
+    ShelfFolder other = colleague();
+    Shelf seen = other.read();
+    Style style = seen.named(name).orElseThrow().style();
+    Change change =
+        Change.of(
+                seen,
+                Action.Kind.CHANGE,
+                new ChangeStyle(
+                    style.withProperties(
+                        style.properties().with(Properties.SIZE, FontSize.points(points)))))
+            .withNote("for the long corridor");
+    other.apply(change, seen);
+    driver.waitFor("seen in the window", () -> !driver.window().shelf().newer().isEmpty());
+    driver.settle();
+  }
+
+  private FontSize size(String name) {
+    return driver
+        .project()
+        .styles()
+        .named(name)
+        .orElseThrow()
+        .properties()
+        .get(Properties.SIZE.key())
+        .orElseThrow();
+  }
+
+  private void showShelf() {
+    driver.press("scope-shelf");
+  }
+
+  private Node card(String entry) {
+    driver.waitFor("its card", () -> driver.isShown("#shelf-" + entry));
+    return driver.node("shelf-" + entry);
+  }
+
+  @Test
+  void aLookIsPutOnTheShelfAndFollowedInAnotherProject() {
+    driver.robot().rightClickOn(driver.reveal("#style-" + driver.styleNamed("Notice")));
+    clickItem("Put on the shelf");
+    driver.waitFor("on the shelf", () -> shelf().named("Notice").isPresent());
+    driver.settle();
+    assertThat(driver.project().styles().named("Notice").orElseThrow().origin())
+        .map(Origin::entry)
+        .contains(id("Notice"));
+    assertThat(driver.notice()).contains("put on the shelf");
+    // another project, with a text that follows nothing
+    Project bare =
+        Project.empty("Signs")
+            .withPalette(demo.palette())
+            .withAssets(demo.assets())
+            .withArtboards(
+                TreePVector.from(
+                    demo.still()
+                        .map(board ->
+                            board
+                                .withBaseStyle(Optional.empty())
+                                .mapLayers(layer -> layer.mapFollows(_ -> Optional.empty())))
+                        .toList()));
+    driver.robot().interact(() -> driver.workspace().open(bare, Optional.empty()));
+    driver.settle();
+    driver.pressText("label-6-title");
+    showShelf();
+    driver.robot().moveTo(card(id("Notice")));
+    driver.waitFor(
+        "the text in the look, before anything is done",
+        () -> driver.workspace().shownProperty().get().styles().named("Notice").isPresent());
+    assertThat(driver.project()).isEqualTo(bare);
+    driver.robot().clickOn(card(id("Notice")));
+    driver.settle();
+    StyleId notice = driver.styleNamed("Notice");
+    assertThat(driver.layer("label-6-title").follows()).containsExactly(notice);
+    assertThat(driver.project().styles().size()).as("only what it needs").isEqualTo(1);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.Z);
+    driver.settle();
+    assertThat(driver.project()).as("one step").isEqualTo(bare);
+  }
+
+  @Test
+  void aColleaguesChangeArrivesAndIsTakenAfterALook() throws IOException {
+    put("Notice", "Label title");
+    Project before = driver.project();
+    FontSize was = size("Notice");
+    enlargedByColleague("Notice", 120);
+    assertThat(text("shelf-updates")).contains("1 look is newer");
+    driver.press("shelf-updates");
+    assertThat(driver.project()).as("nothing is done yet").isEqualTo(before);
+    assertThat(
+            driver
+                .workspace()
+                .shownProperty()
+                .get()
+                .styles()
+                .named("Notice")
+                .orElseThrow()
+                .properties()
+                .get(Properties.SIZE.key()))
+        .as("the stage shows it")
+        .contains(FontSize.points(120));
+    assertThat(words("#updates-pane"))
+        .anySatisfy(one -> assertThat(one).contains("for the long corridor", "Nour Abadi"))
+        .contains("84 pt", "120 pt");
+    driver.press("updates-commit");
+    assertThat(size("Notice")).isEqualTo(FontSize.points(120));
+    assertThat(driver.isShown("#shelf-updates")).isFalse();
+    driver.robot().push(KeyCode.CONTROL, KeyCode.Z);
+    driver.settle();
+    assertThat(size("Notice")).isEqualTo(was);
+    assertThat(driver.project()).isEqualTo(before);
+    assertThat(text("shelf-updates")).as("offered again").contains("1 look");
+  }
+
+  @Test
+  void whatBothChangedIsSettledByThePerson() throws IOException {
+    put("Notice");
+    driver.robot().interact(() -> {
+      Style notice = driver.project().styles().named("Notice").orElseThrow();
+      driver
+          .workspace()
+          .apply(
+              new ChangeStyle(
+                  notice.withProperties(
+                      notice.properties().with(Properties.SIZE, FontSize.points(70)))));
+    });
+    enlargedByColleague("Notice", 120);
+    driver.press("shelf-updates");
+    assertThat(words("#updates-pane")).contains("changed on both sides", "70 pt", "120 pt");
+    driver.press("updates-commit");
+    assertThat(size("Notice")).as("mine stays at first").isEqualTo(FontSize.points(70));
+    driver.undoAll();
+    driver.robot().interact(() -> driver.workspace().redo());
+    driver.robot().interact(() -> driver.workspace().redo());
+    driver.settle();
+    driver.press("shelf-updates");
+    driver
+        .robot()
+        .clickOn(
+            driver
+                .robot()
+                .lookup("#updates-pane .radio-button")
+                .match((RadioButton one) -> one.getText().equals("shelf"))
+                .<Node>query());
+    driver.settle();
+    driver.press("updates-commit");
+    assertThat(size("Notice")).isEqualTo(FontSize.points(120));
+  }
+
+  @Test
+  void theProjectsChangeIsPutBack() {
+    put("Notice");
+    driver.robot().interact(() -> {
+      Style notice = driver.project().styles().named("Notice").orElseThrow();
+      driver
+          .workspace()
+          .apply(
+              new ChangeStyle(
+                  notice.withProperties(
+                      notice
+                          .properties()
+                          .with(Properties.SIZE, FontSize.points(70))
+                          .with(Properties.TRACKING, 12.0))));
+    });
+    driver.run("Updates from the shelf");
+    assertThat(text("updates-put")).contains("1");
+    // all but the size
+    driver
+        .robot()
+        .clickOn(
+            driver
+                .robot()
+                .lookup("#updates-pane .check-box")
+                .match((CheckBox one) -> one.getText().equals("Size"))
+                .<Node>query());
+    ((TextField) driver.node("updates-note")).setText("a little air");
+    driver.press("updates-commit");
+    driver.waitFor(
+        "a new version",
+        () -> shelf().find(id("Notice")).orElseThrow().versions().size() == 2);
+    driver.settle();
+    Style now = shelf().named("Notice").orElseThrow().style();
+    assertThat(now.properties().get(Properties.TRACKING.key())).contains(12.0);
+    assertThat(now.properties().get(Properties.SIZE.key())).contains(FontSize.points(84));
+    assertThat(shelf().find(id("Notice")).orElseThrow().head().version().note())
+        .isEqualTo("a little air");
+    assertThat(size("Notice")).isEqualTo(FontSize.points(70));
+  }
+
+  @Test
+  void updatesThatAreLeftAreNotOfferedAgain() throws IOException {
+    put("Notice");
+    FontSize was = size("Notice");
+    enlargedByColleague("Notice", 120);
+    driver.press("shelf-updates");
+    driver.press("updates-leave");
+    assertThat(size("Notice")).isEqualTo(was);
+    assertThat(driver.isShown("#shelf-updates")).isFalse();
+    enlargedByColleague("Notice", 130);
+    assertThat(driver.isShown("#shelf-updates")).as("the next one is").isTrue();
+  }
+
+  @Test
+  void whatWasDeletedComesBackAfterARestart() {
+    put("Notice", "Label title", "Enamel title");
+    showShelf();
+    String notice = id("Notice");
+    driver.robot().clickOn(card(notice));
+    driver.robot().interact(() -> driver.node("shelf-list").requestFocus());
+    driver.robot().push(KeyCode.DELETE);
+    driver.waitFor("gone", () -> shelf().named("Notice").isEmpty());
+    driver.settle();
+    assertThat(driver.project().styles().named("Notice")).as("the project keeps it").isPresent();
+    driver
+        .robot()
+        .interact(() ->
+            driver =
+                Driver.open(
+                    (javafx.stage.Stage) driver.window().scene().getWindow(),
+                    demo,
+                    folder.resolve("user")));
+    driver.settle();
+    driver.waitFor("read again", () -> shelf().named("Label title").isPresent());
+    driver.run("Shelf history");
+    assertThat(words("#shelf-history")).contains("Deleted: Notice");
+    Action deletion = shelf().actions().getLast();
+    driver.press("undo-" + deletion.id());
+    driver.waitFor("back", () -> shelf().kept(notice).isPresent());
+  }
+
+  @Test
+  void versionsAreSeenAndRestored() throws IOException {
+    put("Notice");
+    enlargedByColleague("Notice", 120);
+    driver.robot().interact(() -> driver.window().shelfHistory().open(id("Notice")));
+    driver.settle();
+    assertThat(words("#shelf-history"))
+        .anySatisfy(one -> assertThat(one).contains("Version 2", "Nour Abadi"));
+    driver.press("restore-1");
+    driver.waitFor(
+        "as it was",
+        () ->
+            shelf()
+                .named("Notice")
+                .orElseThrow()
+                .style()
+                .properties()
+                .get(Properties.SIZE.key())
+                .equals(Optional.of(FontSize.points(84))));
+  }
+
+  @Test
+  void otherProjectsAreLookedAtUpdatedAndBroughtBack() throws IOException {
+    put("Notice");
+    Path other = folder.resolve("mondays.dmorph");
+    ProjectFile.write(driver.project().withName("Winding Mondays"), other);
+    byte[] before = Files.readAllBytes(other);
+    driver.answers().file(folder);
+    enlargedByColleague("Notice", 120);
+    driver.run("Update other projects from the shelf");
+    assertThat(words("#projects-pane")).anySatisfy(one -> assertThat(one).contains("No other"));
+    driver.press("projects-folder");
+    driver.waitFor("looked at", () -> driver.isShown("#project-mondays"));
+    driver.settle();
+    assertThat(words("#projects-pane"))
+        .contains("Winding Mondays")
+        .anySatisfy(one -> assertThat(one).contains("1 update, 3 texts change"));
+    assertThat(Files.readAllBytes(other)).isEqualTo(before);
+    driver.press("projects-update");
+    driver.waitFor("written", () -> driver.isShown("#undo-mondays"));
+    assertThat(
+            ProjectFile.read(other)
+                .styles()
+                .named("Notice")
+                .orElseThrow()
+                .properties()
+                .get(Properties.SIZE.key()))
+        .contains(FontSize.points(120));
+    driver.press("undo-mondays");
+    driver.waitFor("as before", () -> !driver.isShown("#undo-mondays"));
+    assertThat(Files.readAllBytes(other)).isEqualTo(before);
+  }
+
+  @Test
+  void aLookIsKeptInTheProjectAndOnTheShelf() {
+    driver.pressText("label-6-title");
+    driver.press("keep-look");
+    typeInto("keep-name", "Bell label");
+    driver.press("keep-on-shelf");
+    driver.press("keep-style");
+    driver.waitFor("on the shelf", () -> shelf().named("Bell label").isPresent());
+    driver.settle();
+    assertThat(driver.project().styles().named("Bell label").orElseThrow().origin()).isPresent();
+  }
+
+  @Test
+  void theShelfIsUsedByKeyboardAlone() {
+    put("Notice", "Label title");
+    driver.undoAll();
+    driver.pressText("label-6-title");
+    List<StyleId> follows = driver.layer("label-6-title").follows();
+    driver.run("Show the shelf");
+    ListView<?> list = (ListView<?>) driver.node("shelf-list");
+    driver.robot().interact(list::requestFocus);
+    int at = 0;
+    while (!(list.getSelectionModel().getSelectedItem() != null
+        && list.getSelectionModel().getSelectedItem().toString().contains("name=Notice"))) {
+      driver.robot().push(at == 0 ? KeyCode.HOME : KeyCode.DOWN);
+      driver.settle();
+      assertThat(at++).isLessThan(30);
+    }
+    driver.robot().push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.layer("label-6-title").follows())
+        .isNotEqualTo(follows)
+        .containsExactly(driver.styleNamed("Notice"));
+    driver.press("shelf-dense");
+    assertThat(words("#shelf-list")).contains("Label title");
+  }
+
+  private void clickItem(String label) {
+    driver
+        .robot()
+        .clickOn(
+            driver
+                .robot()
+                .lookup(".context-menu .label")
+                .match((javafx.scene.control.Label item) -> item.getText().equals(label))
+                .<Node>query());
+    driver.settle();
+  }
+
+  private List<String> words(String pane) {
+    return driver.node(pane.substring(1)).lookupAll("*").stream()
+        .filter(Labeled.class::isInstance)
+        .map(node -> ((Labeled) node).getText())
+        .filter(text -> text != null && !text.isBlank())
+        .toList();
+  }
+}
