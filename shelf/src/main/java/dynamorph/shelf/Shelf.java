@@ -12,10 +12,15 @@ import dynamorph.model.style.Swatch;
 import dynamorph.shelf.entry.Entry;
 import dynamorph.shelf.entry.Kept;
 import dynamorph.shelf.entry.Version;
+import dynamorph.shelf.message.Messages;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +28,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.random.RandomGenerator;
+import java.util.regex.Pattern;
 
 /**
  * A shelf at one moment; a value that does not change.
@@ -41,6 +48,9 @@ public record Shelf(
     List<Action> actions,
     List<String> problems,
     Function<String, Optional<byte[]>> images) {
+  /** What can be the name of a file everywhere. */
+  public static final Pattern ID = Pattern.compile("[A-Za-z0-9][A-Za-z0-9_-]*");
+
   private static final Comparator<Style> BY_GROUP_AND_NAME =
       Comparator.comparing((Style style) -> style.group().toLowerCase(Locale.ROOT))
           .thenComparing(style -> style.name().toLowerCase(Locale.ROOT))
@@ -177,6 +187,69 @@ public record Shelf(
 
   private Swatch withOrigin(Swatch swatch) {
     return swatch.withOrigin(find(swatch.id()).map(this::origin));
+  }
+
+  /** A shelf with nothing on it. */
+  public static Shelf empty(String id, String name) {
+    return new Shelf(id, name, Map.of(), List.of(), List.of(), _ -> Optional.empty());
+  }
+
+  /**
+   * What a change does to this shelf, as an action; empty if nothing.
+   *
+   * @param seen the shelf as the person saw it; what others did since stays
+   * @param now the time of the new versions, or just after that of the ones they are made from,
+   *     since the clocks of machines differ
+   * @throws IllegalArgumentException if the id of a new entry cannot be the name of a file
+   */
+  public Optional<Action> action(
+      Change change, Shelf seen, Instant now, String author, RandomGenerator random) {
+    Instant time = now.truncatedTo(ChronoUnit.MILLIS);
+    for (String id : change.contents().keySet()) {
+      for (Entry entry : find(id).stream().toList()) {
+        Instant last = entry.head().version().time();
+        time = time.isAfter(last) ? time : last.plusMillis(1);
+      }
+    }
+    Map<String, List<Version>> versions = new LinkedHashMap<>();
+    for (Map.Entry<String, Optional<Kept>> each : change.contents().entrySet()) {
+      if (!ID.matcher(each.getKey()).matches()) {
+        throw new IllegalArgumentException(Messages.of("shelf-folder.not-an-id", each.getKey()));
+      }
+      Optional<Entry> entry = seen.find(each.getKey());
+      if (entry.isPresent() && entry.get().kept().equals(each.getValue())
+          || entry.isEmpty() && each.getValue().isEmpty()) {
+        continue;
+      }
+      List<Version> made = new ArrayList<>(entry.map(Entry::settled).orElse(List.of()));
+      List<String> parents = entry.map(one -> List.of(one.head().version().id())).orElse(List.of());
+      made.add(Version.of(parents, time, author, change.note(), each.getValue()));
+      versions.put(each.getKey(), made);
+    }
+    return versions.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new Action(
+                HexFormat.of().toHexDigits(random.nextLong()),
+                time,
+                author,
+                change.kind(),
+                versions,
+                change.undoes()));
+  }
+
+  /** The shelf with an action done to it. */
+  public Shelf with(Action action) {
+    Map<String, Entry> changed = new HashMap<>(entries);
+    action.versions().forEach((id, versions) -> put(changed, id, versions));
+    List<Action> all = new ArrayList<>(actions);
+    all.add(action);
+    return new Shelf(id, name, changed, all, problems, images);
+  }
+
+  /** Puts versions to those of an entry. */
+  public static void put(Map<String, Entry> entries, String id, List<Version> versions) {
+    entries.merge(id, Entry.of(id, versions), (there, _) -> there.with(versions));
   }
 
   /** Whether an action can be undone: it is none that was undone, or that undoes another. */

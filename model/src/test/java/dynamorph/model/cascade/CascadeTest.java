@@ -315,7 +315,11 @@ class CascadeTest {
               .ifPresent(id -> chain(project, id, nearToFar));
           track.follows().reversed().forEach(id -> chain(project, id, nearToFar));
         });
-    project.baseStyle().ifPresent(id -> chain(project, id, nearToFar));
+    project
+        .artboardOf(layer.id())
+        .flatMap(board -> board.baseStyle())
+        .or(project::baseStyle)
+        .ifPresent(id -> chain(project, id, nearToFar));
     double size = 12;
     for (PropertySet set : nearToFar.reversed()) {
       Optional<FontSize> own = set.get(Properties.SIZE.key());

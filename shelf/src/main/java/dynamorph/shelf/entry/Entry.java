@@ -133,6 +133,14 @@ public final class Entry {
     return of(id, all);
   }
 
+  /**
+   * What it takes to make a new version from how it is now: nothing where there is one newest
+   * version, else the one that they are together.
+   */
+  public List<Version> settled() {
+    return has(head.version().id()) ? List.of() : List.of(head.version());
+  }
+
   private Head joined(List<Version> newest) {
     Version latest = newest.getLast();
     if (newest.size() == 1) {

@@ -19,12 +19,10 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HexFormat;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -56,7 +54,6 @@ public final class ShelfFolder {
   private static final String ACTIONS = "actions";
   private static final String ASSETS = "assets";
   private static final String ENDING = ".json";
-  private static final Pattern ID = Pattern.compile("[A-Za-z0-9][A-Za-z0-9_-]*");
   private static final Pattern HASH = Pattern.compile("[0-9a-f]{64}");
 
   private final Path folder;
@@ -77,12 +74,35 @@ public final class ShelfFolder {
    * @param author written beside what is done from here
    */
   public ShelfFolder(Path folder, String author, InstantSource clock, RandomGenerator random) {
+    this(folder, author, clock, random, new ShelfHeader(hex(random), nameOf(folder)));
+  }
+
+  /** A shelf that has this id and name when it comes into being. */
+  public ShelfFolder(
+      Path folder,
+      String author,
+      InstantSource clock,
+      RandomGenerator random,
+      String id,
+      String name) {
+    this(folder, author, clock, random, new ShelfHeader(id, name));
+  }
+
+  private ShelfFolder(
+      Path folder,
+      String author,
+      InstantSource clock,
+      RandomGenerator random,
+      ShelfHeader header) {
     this.folder = folder;
     this.author = author;
     this.clock = clock;
     this.random = random;
-    Path name = folder.getFileName();
-    this.header = new ShelfHeader(hex(random), name == null ? "Shelf" : name.toString());
+    this.header = header;
+  }
+
+  private static String nameOf(Path folder) {
+    return String.valueOf(folder.getFileName());
   }
 
   public Path folder() {
@@ -113,12 +133,7 @@ public final class ShelfFolder {
     header = ShelfHeader.read(folder).orElse(header);
     Map<String, Entry> entries = entriesInFiles(problems);
     List<Action> done = readActions(problems);
-    for (Action action : done) {
-      action
-          .versions()
-          .forEach((id, versions) ->
-              entries.merge(id, Entry.of(id, versions), (there, _) -> there.with(versions)));
-    }
+    done.forEach(action -> action.versions().forEach((id, made) -> Shelf.put(entries, id, made)));
     return new Shelf(header.id(), header.name(), entries, done, problems, this::file);
   }
 
@@ -170,7 +185,7 @@ public final class ShelfFolder {
   private Seen readEntry(Path file, FileState state) {
     try {
       EntryJson.Read read = EntryJson.read(Files.readAllBytes(file));
-      if (!ID.matcher(read.entry().id()).matches()) {
+      if (!Shelf.ID.matcher(read.entry().id()).matches()) {
         throw new IOException(Messages.of("shelf-folder.not-an-id", read.entry().id()));
       }
       return new Seen(
@@ -192,7 +207,7 @@ public final class ShelfFolder {
     return read.byHand()
         .map(kept -> {
           Entry entry = read.entry();
-          List<Version> more = settled(entry);
+          List<Version> more = new ArrayList<>(entry.settled());
           Version last = more.isEmpty() ? entry.head().version() : more.getLast();
           Instant time = state.modified().toInstant();
           Instant after = time.isAfter(last.time()) ? time : last.time().plusMillis(1);
@@ -207,15 +222,6 @@ public final class ShelfFolder {
           return entry.with(more);
         })
         .orElse(read.entry());
-  }
-
-  /** What the newest versions are together, as a version that others can be made from. */
-  private static List<Version> settled(Entry entry) {
-    List<Version> more = new ArrayList<>();
-    if (!entry.has(entry.head().version().id())) {
-      more.add(entry.head().version());
-    }
-    return more;
   }
 
   private List<Action> readActions(List<String> problems) throws IOException {
@@ -286,28 +292,46 @@ public final class ShelfFolder {
         header.write(folder);
       }
       Shelf now = read();
-      Map<String, List<Version>> versions = versions(change, before, now);
-      if (versions.isEmpty()) {
-        return new Done(now, Optional.empty());
+      Optional<Action> action = now.action(change, before, clock.instant(), author, random);
+      if (action.isEmpty()) {
+        return new Done(now, action);
       }
-      for (Map.Entry<String, byte[]> each : change.files().entrySet()) {
-        Path file = folder.resolve(ASSETS).resolve(each.getKey());
-        if (!Files.exists(file)) {
-          SafeFile.write(file, out -> out.write(each.getValue()));
-        }
-      }
-      Instant time = versions.values().iterator().next().getLast().time();
-      Action action =
-          new Action(hex(random), time, author, change.kind(), versions, change.undoes());
-      // the one moment from which it is done
-      write(folder.resolve(ACTIONS).resolve(fileName(action)), ActionJson.write(action));
-      Shelf after = read();
-      for (String id : after.entries().keySet()) {
-        writeEntry(Objects.requireNonNull(after.entries().get(id)));
-      }
-      forgetOld(after);
-      return new Done(read(), Optional.of(action));
+      return new Done(write(action.get(), change.files()), action);
     }
+  }
+
+  /**
+   * Does what was done elsewhere: an action of another shelf of the same id, with the files it
+   * needs.
+   *
+   * @throws IOException if it cannot be written
+   */
+  public synchronized Shelf add(Action action, Map<String, byte[]> files) throws IOException {
+    createFolders();
+    try (FolderLock _ = FolderLock.of(folder)) {
+      if (!isThere()) {
+        header.write(folder);
+      }
+      read();
+      return write(action, files);
+    }
+  }
+
+  private Shelf write(Action action, Map<String, byte[]> files) throws IOException {
+    for (Map.Entry<String, byte[]> each : files.entrySet()) {
+      Path file = folder.resolve(ASSETS).resolve(each.getKey());
+      if (!Files.exists(file)) {
+        SafeFile.write(file, out -> out.write(each.getValue()));
+      }
+    }
+    // the one moment from which it is done
+    write(folder.resolve(ACTIONS).resolve(fileName(action)), ActionJson.write(action));
+    Shelf after = read();
+    for (String id : after.entries().keySet()) {
+      writeEntry(Objects.requireNonNull(after.entries().get(id)));
+    }
+    forgetOld(after);
+    return read();
   }
 
   private void createFolders() throws IOException {
@@ -319,33 +343,6 @@ public final class ShelfFolder {
   private static String fileName(Action action) {
     String time = action.time().toString().replaceAll("[^0-9TZ]", "");
     return time + "-" + action.id() + ENDING;
-  }
-
-  private Map<String, List<Version>> versions(Change change, Shelf before, Shelf now) {
-    Instant time = clock.instant().truncatedTo(ChronoUnit.MILLIS);
-    for (String id : change.contents().keySet()) {
-      // clocks of machines differ; what is made from something comes after it
-      for (Entry entry : now.find(id).stream().toList()) {
-        Instant last = entry.head().version().time();
-        time = time.isAfter(last) ? time : last.plusMillis(1);
-      }
-    }
-    Map<String, List<Version>> versions = new LinkedHashMap<>();
-    for (Map.Entry<String, Optional<Kept>> each : change.contents().entrySet()) {
-      if (!ID.matcher(each.getKey()).matches()) {
-        throw new IllegalArgumentException(Messages.of("shelf-folder.not-an-id", each.getKey()));
-      }
-      Optional<Entry> entry = before.find(each.getKey());
-      if (entry.isPresent() && entry.get().kept().equals(each.getValue())
-          || entry.isEmpty() && each.getValue().isEmpty()) {
-        continue;
-      }
-      List<Version> made = entry.map(ShelfFolder::settled).orElseGet(ArrayList::new);
-      List<String> parents = entry.map(one -> List.of(one.head().version().id())).orElse(List.of());
-      made.add(Version.of(parents, time, author, change.note(), each.getValue()));
-      versions.put(each.getKey(), made);
-    }
-    return versions;
   }
 
   /** Writes an entry unless its file says the same already. */
