@@ -9,8 +9,10 @@ import dynamorph.app.theme.Theme;
 import dynamorph.app.window.WindowTitle;
 import dynamorph.demo.AsItCame;
 import dynamorph.demo.LongHour;
+import dynamorph.demo.MuseumShelf;
 import dynamorph.model.IdSource;
 import dynamorph.model.Project;
+import dynamorph.shelf.projects.ProjectIndex;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -79,11 +81,23 @@ public class Main extends Application {
     UserFolder user = nobody ? settledUser() : UserFolder.standard();
     startLog(user);
     Theme.loadFonts();
-    Workspace workspace =
-        new Workspace(
-            IdSource.random(RandomGenerator.getDefault()),
-            start.demo ? demo(getParameters().getRaw()) : first(user));
-    MainWindow opened = new MainWindow(workspace, new WindowDialogs(window), user, Theme.CHALK);
+    // the looks of the demo are not those of the person
+    Optional<MuseumShelf> museum =
+        start.demo && !getParameters().getRaw().contains("--messy")
+            ? Optional.of(MuseumShelf.make())
+            : Optional.empty();
+    Project first =
+        museum
+            .map(MuseumShelf::exhibition)
+            .orElseGet(() -> start.demo ? AsItCame.project() : first(user));
+    Workspace workspace = new Workspace(IdSource.random(RandomGenerator.getDefault()), first);
+    UserFolder own = start.demo ? user.withShelfOfItsOwn("demo") : user;
+    MainWindow opened = new MainWindow(workspace, new WindowDialogs(window), own, Theme.CHALK);
+    museum.ifPresent(shelf ->
+        opened
+            .shelf()
+            .before(() ->
+                shelf.write(own.shelf(), own.projects(), new ProjectIndex(own.projectIndex()))));
     main = opened;
     Thread.setDefaultUncaughtExceptionHandler(
         new Unexpected(
@@ -121,11 +135,6 @@ public class Main extends Application {
     if (main != null) {
       main.close();
     }
-  }
-
-  /** The exhibition, or the notes that it was made from. */
-  private static Project demo(List<String> arguments) {
-    return arguments.contains("--messy") ? AsItCame.project() : LongHour.project();
   }
 
   /** The first start shows the demo, later ones begin afresh. */

@@ -185,7 +185,7 @@ public final class MainWindow {
         new ShelfKeeper(
             workspace,
             ShelfPlaces.ofProcess().open(user.shelf()),
-            new ProjectIndex(user.folder().resolve("projects.json")),
+            new ProjectIndex(user.projectIndex()),
             InstantSource.system(),
             RandomGenerator.getDefault());
     this.shelfHistory =
@@ -198,7 +198,7 @@ public final class MainWindow {
                 states,
                 pictures,
                 dialogs,
-                user.folder().resolve("updates"),
+                user.updates(),
                 InstantSource.system(),
                 stage::requestFocus));
     ShelfLooks looks = new ShelfLooks(workspace, shelf);

@@ -24,12 +24,25 @@ public final class UserFolder {
   private static final String DAMAGED = ".damaged";
 
   private final Path folder;
+  private final Path looks;
+  private final Optional<Path> shelf;
 
   private static final String VERSIONS = "versions.txt";
   private static final String OFF = "off";
 
   public UserFolder(Path folder) {
+    this(folder, folder, Optional.ofNullable(System.getenv(ShelfPlaces.VARIABLE)).map(Path::of));
+  }
+
+  private UserFolder(Path folder, Path looks, Optional<Path> shelf) {
     this.folder = folder;
+    this.looks = looks;
+    this.shelf = shelf.filter(named -> !named.toString().isBlank());
+  }
+
+  /** The same folder with another shelf, and with its own memory of which projects have what. */
+  public UserFolder withShelfOfItsOwn(String name) {
+    return new UserFolder(folder, folder.resolve(name), Optional.empty());
   }
 
   /**
@@ -50,8 +63,22 @@ public final class UserFolder {
 
   /** Where the shelf of the person lies; an environment variable may name another place. */
   public Path shelf() {
-    String named = System.getenv(ShelfPlaces.VARIABLE);
-    return named == null || named.isBlank() ? folder.resolve("shelf") : Path.of(named);
+    return shelf.orElseGet(() -> looks.resolve("shelf"));
+  }
+
+  /** Where it is remembered which projects have looks from a shelf. */
+  public Path projectIndex() {
+    return looks.resolve("projects.json");
+  }
+
+  /** Where the reports of updates of other projects lie, with the earlier files. */
+  public Path updates() {
+    return looks.resolve("updates");
+  }
+
+  /** Where projects lie that came with a shelf. */
+  public Path projects() {
+    return looks.resolve("projects");
   }
 
   /**

@@ -76,6 +76,7 @@ public final class ShelfKeeper implements AutoCloseable {
   private Optional<Project> compared = Optional.empty();
   private Optional<Project> remembered = Optional.empty();
   private boolean read;
+  private Work first = () -> {};
 
   public ShelfKeeper(
       Workspace workspace,
@@ -98,10 +99,16 @@ public final class ShelfKeeper implements AutoCloseable {
     workspace.openedProperty().addListener((_, _, _) -> compare());
   }
 
+  /** Does something in the folder before it is read for the first time. */
+  public void before(Work work) {
+    first = work;
+  }
+
   /** Reads the shelf for the first time, once the window has shown what is more urgent. */
   public void begin() {
     if (!read) {
       read = true;
+      run(first);
       look();
       looks.play();
       remember();
@@ -309,7 +316,8 @@ public final class ShelfKeeper implements AutoCloseable {
             ProjectUse.of(file.toAbsolutePath(), ProjectFile.read(file), clock.instant())));
   }
 
-  interface Work {
+  /** Something done beside the interface thread. */
+  public interface Work {
     void run() throws IOException;
   }
 

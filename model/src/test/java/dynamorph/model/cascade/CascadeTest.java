@@ -300,11 +300,11 @@ class CascadeTest {
   private static double sizeByHand(Project project, Layer layer, Paragraph paragraph, Span span) {
     List<PropertySet> nearToFar = new ArrayList<>();
     nearToFar.add(span.local());
-    span.follows().reversed().forEach(id -> chain(project, id, nearToFar));
+    span.follows().reversed().forEach(id -> chain(project, layer, id, nearToFar));
     nearToFar.add(paragraph.local());
-    paragraph.follows().ifPresent(id -> chain(project, id, nearToFar));
+    paragraph.follows().ifPresent(id -> chain(project, layer, id, nearToFar));
     nearToFar.add(layer.local());
-    layer.follows().reversed().forEach(id -> chain(project, id, nearToFar));
+    layer.follows().reversed().forEach(id -> chain(project, layer, id, nearToFar));
     project
         .captionsOf(layer)
         .ifPresent(track -> {
@@ -312,14 +312,14 @@ class CascadeTest {
           layer
               .timing()
               .map(timing -> track.speakers().get(timing.speaker()))
-              .ifPresent(id -> chain(project, id, nearToFar));
-          track.follows().reversed().forEach(id -> chain(project, id, nearToFar));
+              .ifPresent(id -> chain(project, layer, id, nearToFar));
+          track.follows().reversed().forEach(id -> chain(project, layer, id, nearToFar));
         });
     project
         .artboardOf(layer.id())
         .flatMap(board -> board.baseStyle())
         .or(project::baseStyle)
-        .ifPresent(id -> chain(project, id, nearToFar));
+        .ifPresent(id -> chain(project, layer, id, nearToFar));
     double size = 12;
     for (PropertySet set : nearToFar.reversed()) {
       Optional<FontSize> own = set.get(Properties.SIZE.key());
@@ -328,7 +328,10 @@ class CascadeTest {
     return size;
   }
 
-  private static void chain(Project project, StyleId id, List<PropertySet> into) {
-    project.styles().chain(id).forEach(style -> into.add(style.properties()));
+  /** What is muted in a layer counts for nothing there, and neither does what it is based on. */
+  private static void chain(Project project, Layer layer, StyleId id, List<PropertySet> into) {
+    if (!layer.muted().contains(id)) {
+      project.styles().chain(id).forEach(style -> into.add(style.properties()));
+    }
   }
 }
