@@ -81,23 +81,20 @@ public class Main extends Application {
     UserFolder user = nobody ? settledUser() : UserFolder.standard();
     startLog(user);
     Theme.loadFonts();
-    // the looks of the demo are not those of the person
-    Optional<MuseumShelf> museum =
-        start.demo && !getParameters().getRaw().contains("--messy")
-            ? Optional.of(MuseumShelf.make())
-            : Optional.empty();
+    boolean messy = getParameters().getRaw().contains("--messy");
     Project first =
-        museum
-            .map(MuseumShelf::exhibition)
-            .orElseGet(() -> start.demo ? AsItCame.project() : first(user));
+        start.demo ? (messy ? AsItCame.project() : MuseumShelf.linked()) : first(user);
     Workspace workspace = new Workspace(IdSource.random(RandomGenerator.getDefault()), first);
+    // the looks of the demo are not those of the person
     UserFolder own = start.demo ? user.withShelfOfItsOwn("demo") : user;
     MainWindow opened = new MainWindow(workspace, new WindowDialogs(window), own, Theme.CHALK);
-    museum.ifPresent(shelf ->
-        opened
-            .shelf()
-            .before(() ->
-                shelf.write(own.shelf(), own.projects(), new ProjectIndex(own.projectIndex()))));
+    if (start.demo) {
+      opened
+          .shelf()
+          .before(() ->
+              MuseumShelf.writeIfMissing(
+                  own.shelf(), own.projects(), new ProjectIndex(own.projectIndex())));
+    }
     main = opened;
     Thread.setDefaultUncaughtExceptionHandler(
         new Unexpected(

@@ -96,6 +96,8 @@ final class ScreenshotView {
     views.put("find", ScreenshotView::find);
     views.put("sheet", ScreenshotView::sheet);
     views.put("survey", ScreenshotView::survey);
+    views.put("shelf", ScreenshotView::shelf);
+    views.put("updates", ScreenshotView::updates);
     views.put("export", main -> main.export().open());
     views.put("export-film", main -> main.export().openFilms());
     views.put(
@@ -135,6 +137,24 @@ final class ScreenshotView {
   }
 
   /** What a survey found in a messy project, with a proposal open. */
+  /** A text in a look of the shelf before it is taken, beside the looks as they lie there. */
+  private static void shelf(MainWindow main) {
+    artboards(main);
+    main.actions().get("shelf.show").run();
+  }
+
+  private static void updates(MainWindow main) {
+    artboards(main);
+    Runnable open =
+        () -> {
+          if (!main.shelf().newer().isEmpty() && !main.workspace().attempts().present().isUpdating()) {
+            main.workspace().attempts().openUpdates();
+          }
+        };
+    main.shelf().followedProperty().addListener((_, _, _) -> Platform.runLater(open));
+    open.run();
+  }
+
   private static void survey(MainWindow main) {
     Workspace workspace = main.workspace();
     workspace.open(dynamorph.demo.AsItCame.project(), Optional.empty());

@@ -3,6 +3,8 @@ package dynamorph.demo;
 import static dynamorph.demo.LongHour.board;
 import static dynamorph.demo.LongHour.layer;
 import static dynamorph.demo.LongHour.point;
+import static dynamorph.model.property.Properties.SIZE;
+import static dynamorph.model.property.Properties.TRACKING;
 
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
@@ -12,9 +14,11 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.importing.ImportStyles;
 import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.edit.style.SetSwatch;
-import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Origin;
+import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Anchor;
@@ -30,12 +34,17 @@ import dynamorph.shelf.follow.PutOnShelf;
 import dynamorph.shelf.projects.ProjectIndex;
 import dynamorph.shelf.projects.ProjectUse;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Properties;
 import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
 import org.pcollections.TreePVector;
@@ -76,7 +85,7 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
                     Action.Kind.CHANGE,
                     new ChangeStyle(
                         title.withProperties(
-                            title.properties().with(Properties.TRACKING, MORE_AIR))))
+                            title.properties().with(TRACKING, MORE_AIR))))
                 .withNote("a little more air, for reading from two metres"),
             AIRED,
             "Joost Halewijn",
@@ -98,24 +107,78 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
     return new MuseumShelf(third, put.linked(first).applyTo(plain));
   }
 
+  /** The file that says what the exhibition has from the shelf, since working it out takes long. */
+  private static final String LINKS = "shelf.properties";
+
+  /**
+   * The exhibition with all its looks from the shelf, as {@link #make} gives it, but at once.
+   */
+  public static Project linked() {
+    Properties links = new Properties();
+    try (InputStream stream = MuseumShelf.class.getResourceAsStream(LINKS)) {
+      links.load(Objects.requireNonNull(stream));
+    } catch (IOException unreadable) {
+      throw new UncheckedIOException(unreadable);
+    }
+    Project plain = LongHour.project();
+    List<Style> styles =
+        plain.styles().stream()
+            .map(style -> style.withOrigin(origin(links, "style." + style.id())))
+            .toList();
+    List<Swatch> swatches =
+        plain.palette().swatches().stream()
+            .map(swatch -> swatch.withOrigin(origin(links, "swatch." + swatch.id())))
+            .toList();
+    return plain.withPalette(new Palette(swatches)).withStyles(StyleBook.of(styles));
+  }
+
+  private static Optional<Origin> origin(Properties links, String key) {
+    return Optional.ofNullable(links.getProperty(key))
+        .map(link -> link.split(" "))
+        .map(parts -> new Origin(ID, parts[0], parts[1]));
+  }
+
+  /** The lines of that file. */
+  List<String> links() {
+    List<String> lines = new ArrayList<>();
+    for (Swatch swatch : exhibition.palette().swatches()) {
+      swatch.origin().ifPresent(origin -> lines.add("swatch." + swatch.id() + "=" + line(origin)));
+    }
+    for (Style style : exhibition.styles().list()) {
+      style.origin().ifPresent(origin -> lines.add("style." + style.id() + "=" + line(origin)));
+    }
+    return lines;
+  }
+
+  private static String line(Origin origin) {
+    return origin.entry() + " " + origin.version();
+  }
+
   private static Shelf done(
       Shelf before, Change change, Instant time, String author, RandomGenerator random) {
     return before.action(change, before, time, author, random).map(before::with).orElse(before);
   }
 
   /**
-   * Writes the shelf and the two other projects, unless they are there.
+   * Makes and writes the shelf and the two other projects, unless they are there.
    *
    * @param folder of the shelf
    * @param projects folder of the projects
    * @throws IOException if they cannot be written
    */
-  public void write(Path folder, Path projects, ProjectIndex index) throws IOException {
-    ShelfFolder files =
-        new ShelfFolder(folder, "", () -> WARMED, new SplittableRandom(1), ID, NAME);
-    if (files.isThere()) {
-      return;
+  public static void writeIfMissing(Path folder, Path projects, ProjectIndex index)
+      throws IOException {
+    if (!at(folder).isThere()) {
+      make().write(folder, projects, index);
     }
+  }
+
+  private static ShelfFolder at(Path folder) {
+    return new ShelfFolder(folder, "", () -> WARMED, new SplittableRandom(1), ID, NAME);
+  }
+
+  private void write(Path folder, Path projects, ProjectIndex index) throws IOException {
+    ShelfFolder files = at(folder);
     for (Action action : shelf.actions()) {
       files.add(action, Map.of());
     }
@@ -151,7 +214,7 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
                         .withFollows(look.of("Enamel title"))
                         .withLocal(
                             PropertySet.EMPTY.with(
-                                Properties.SIZE,
+                                SIZE,
                                 FontSize.points(150))))
                 .plus(
                     layer(
@@ -162,7 +225,7 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
                         .withFollows(look.of("Subtitle"))
                         .withLocal(
                             PropertySet.EMPTY.with(
-                                Properties.SIZE,
+                                SIZE,
                                 FontSize.points(64))))
                 .plus(
                     layer("steps", "Steps", "Mind the steps", point(Anchor.TOP, 0, 900))
