@@ -96,6 +96,8 @@ final class ShelfChangeCommands {
       PutOnShelf put =
           PutOnShelf.of(project, seen, wanted, colours, _ -> true, RandomGenerator.getDefault());
       apply(folder, put.change().withNote(note), seen);
+      put.withheld()
+          .forEach(family -> out().println(Messages.of("shelf-command.font-withheld", family)));
       if (output != null) {
         file.write(put.linked(folder.read()).applyTo(project), output);
         remember(output);

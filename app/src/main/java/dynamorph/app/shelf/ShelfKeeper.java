@@ -257,7 +257,12 @@ public final class ShelfKeeper implements AutoCloseable {
             action ->
                 workspace.tell(
                     Notice.offering(
-                        Messages.of("shelf-keeper.put", count),
+                        put.withheld().isEmpty()
+                            ? Messages.of("shelf-keeper.put", count)
+                            : Messages.of(
+                                "shelf-keeper.put-without",
+                                count,
+                                String.join(", ", put.withheld())),
                         Messages.of("common.undo"),
                         () -> {
                           if (linked) {

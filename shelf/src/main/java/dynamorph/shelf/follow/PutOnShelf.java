@@ -5,6 +5,7 @@ import dynamorph.model.Asset;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.property.Properties;
 import dynamorph.model.style.NamedReferences;
 import dynamorph.model.style.Origin;
 import dynamorph.model.style.Style;
@@ -16,6 +17,8 @@ import dynamorph.shelf.Shelf;
 import dynamorph.shelf.entry.Entry;
 import dynamorph.shelf.entry.Kept;
 import dynamorph.shelf.message.Messages;
+import dynamorph.typeset.font.DamagedFontException;
+import dynamorph.typeset.font.FontLibrary;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -24,6 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
+import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
@@ -38,7 +42,11 @@ import java.util.random.RandomGenerator;
  * @param styles where each style of the project is there
  * @param swatches where each swatch is there
  */
-public record PutOnShelf(Change change, Map<StyleId, String> styles, Map<String, String> swatches) {
+public record PutOnShelf(
+    Change change,
+    Map<StyleId, String> styles,
+    Map<String, String> swatches,
+    SortedSet<String> withheld) {
   private static final int DIGITS = 0x1000000;
 
   public PutOnShelf {
@@ -116,6 +124,7 @@ public record PutOnShelf(Change change, Map<StyleId, String> styles, Map<String,
     private final Map<StyleId, String> styles = new LinkedHashMap<>();
     private final Map<String, String> swatches = new LinkedHashMap<>();
     private final Map<Object, Update> updates = new LinkedHashMap<>();
+    private final SortedSet<String> withheld = new TreeSet<>();
     private boolean isNew;
 
     Putting(
@@ -142,7 +151,7 @@ public record PutOnShelf(Change change, Map<StyleId, String> styles, Map<String,
       Change change =
           new Change(
               isNew ? Action.Kind.PUT : Action.Kind.UPDATE, "", contents, files, Optional.empty());
-      return new PutOnShelf(change, styles, swatches);
+      return new PutOnShelf(change, styles, swatches, withheld);
     }
 
     private void put(Swatch swatch, boolean wanted) {
@@ -259,7 +268,35 @@ public record PutOnShelf(Change change, Map<StyleId, String> styles, Map<String,
           files.put(hash, asset.bytes());
         }
       }
+      style
+          .properties()
+          .get(Properties.FONT_FAMILY.key())
+          .ifPresent(family -> addFonts(family, bundle, named));
       return named;
+    }
+
+    /** The fonts that the project brought for a family, where their maker allows it. */
+    private void addFonts(String family, StyleBundle bundle, SortedMap<String, String> named) {
+      for (Asset asset : bundle.assets()) {
+        if (!asset.isFont() || !isOf(family, asset)) {
+          continue;
+        }
+        if (FontLibrary.mayBeEmbedded(asset.name(), asset.bytes())) {
+          String hash = Sha256.hex(asset.bytes());
+          named.put(asset.name(), hash);
+          files.put(hash, asset.bytes());
+        } else {
+          withheld.add(family);
+        }
+      }
+    }
+
+    private static boolean isOf(String family, Asset asset) {
+      try {
+        return FontLibrary.familyOf(asset.name(), asset.bytes()).equalsIgnoreCase(family);
+      } catch (DamagedFontException damaged) {
+        return false;
+      }
     }
 
     private String free(String name, String otherwise) {

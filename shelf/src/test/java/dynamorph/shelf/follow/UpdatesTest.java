@@ -2,12 +2,14 @@ package dynamorph.shelf.follow;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.Asset;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.ImportStyles;
 import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.edit.style.SetSwatch;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.FontSize;
@@ -19,6 +21,8 @@ import dynamorph.shelf.Shelf;
 import dynamorph.shelf.entry.Kept;
 import dynamorph.shelf.folder.ShelfFolder;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -207,6 +211,46 @@ class UpdatesTest {
     assertThat(linked.styles()).isEqualTo(museum.styles());
     put(sized(Looks.museum(), BODY, FontSize.points(9)), List.of(BODY));
     assertThat(files.read().styles()).as("another look of that name").hasSize(3);
+  }
+
+  @Test
+  void aFontOfTheProjectComesAlongUnlessItsMakerForbids() throws IOException {
+    byte[] font =
+        Files.readAllBytes(
+            Path.of(
+                "../typeset/src/main/resources/dynamorph/typeset/fonts/anton/Anton_400Regular.ttf"));
+    Style poster =
+        Style.text("poster", "Poster", "")
+            .withProperties(
+                Style.text("x", "x", "").properties().with(Properties.FONT_FAMILY, "Anton"));
+    Project project =
+        Project.empty("Posters")
+            .withStyles(StyleBook.of(List.of(poster)))
+            .withAssets(List.of(new Asset("fonts/Anton.ttf", font)));
+    put(project, List.of(poster.id()));
+    Shelf shelf = files.read();
+    String entry = shelf.named("Poster").orElseThrow().id();
+    assertThat(shelf.bundle(List.of(entry)).assets())
+        .containsExactly(new Asset("fonts/Anton.ttf", font));
+    assertThat(shelf.bundle(List.of(shelf.named("Panel body").orElseThrow().id())).assets())
+        .as("a look in another family")
+        .isEmpty();
+    // OS/2 fsType 2: restricted licence embedding
+    byte[] restricted = font.clone();
+    ByteBuffer bytes = ByteBuffer.wrap(restricted);
+    for (int table = 0; table < bytes.getShort(4); table++) {
+      int record = 12 + 16 * table;
+      if (bytes.getInt(record) == 0x4F532F32) {
+        bytes.putShort(bytes.getInt(record + 8) + 8, (short) 2);
+      }
+    }
+    Project closed =
+        project
+            .withStyles(StyleBook.of(List.of(poster.withName("Closed poster"))))
+            .withAssets(List.of(new Asset("fonts/Anton.ttf", restricted)));
+    PutOnShelf put = PutOnShelf.of(closed, shelf, List.of(poster.id()), random);
+    assertThat(put.withheld()).containsExactly("Anton");
+    assertThat(put.change().files()).isEmpty();
   }
 
   @Test

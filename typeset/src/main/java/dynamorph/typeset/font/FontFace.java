@@ -161,6 +161,10 @@ public final class FontFace {
    * Whether its maker lets it be embedded in documents (OpenType 1.9, OS/2 fsType: 2 forbids it).
    */
   public boolean mayBeEmbedded() {
+    return mayBeEmbedded(typeface);
+  }
+
+  static boolean mayBeEmbedded(Typeface typeface) {
     if (typeface.getTableSize("OS/2") < 10) {
       return true;
     }

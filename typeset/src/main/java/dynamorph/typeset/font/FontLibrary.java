@@ -105,6 +105,17 @@ public final class FontLibrary implements AutoCloseable {
     }
   }
 
+  /**
+   * Whether the maker of a font lets it travel in documents (OpenType 1.9, OS/2 fsType).
+   *
+   * @throws DamagedFontException if it is empty or no font
+   */
+  public static boolean mayBeEmbedded(String file, byte[] bytes) {
+    try (Typeface typeface = FontReader.read(file, bytes)) {
+      return FontFace.mayBeEmbedded(typeface);
+    }
+  }
+
   /** The best face for what is asked; never fails, since something always stands in. */
   public FontMatch match(FontRequest wish) {
     FontMatch known = matches.get(wish);
