@@ -43,6 +43,7 @@ import dynamorph.app.session.Workspace;
 import dynamorph.app.sheet.SheetPane;
 import dynamorph.app.sheet.WordsMenu;
 import dynamorph.app.shelf.HistoryPane;
+import dynamorph.app.shelf.KnownShelves;
 import dynamorph.app.shelf.ProjectsPane;
 import dynamorph.app.shelf.ShelfKeeper;
 import dynamorph.app.shelf.ShelfLooks;
@@ -184,7 +185,8 @@ public final class MainWindow {
     this.shelf =
         new ShelfKeeper(
             workspace,
-            ShelfPlaces.ofProcess().open(user.shelf()),
+            new KnownShelves(user),
+            ShelfPlaces.ofProcess()::open,
             new ProjectIndex(user.projectIndex()),
             InstantSource.system(),
             RandomGenerator.getDefault());
@@ -203,7 +205,12 @@ public final class MainWindow {
                 stage::requestFocus));
     ShelfLooks looks = new ShelfLooks(workspace, shelf);
     this.onShelf =
-        new ShelfPart(workspace, shelf, looks, specimens, entry -> shelfHistory.get().open(entry));
+        new ShelfPart(workspace,
+            shelf,
+            looks,
+            specimens,
+            dialogs,
+            entry -> shelfHistory.get().open(entry));
     cards.setShelf(onShelf);
     this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards, onShelf);
     stage.setDropPlace(styles.dropPlace());

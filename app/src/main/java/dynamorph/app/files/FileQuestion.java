@@ -12,6 +12,11 @@ public enum FileQuestion {
       Way.OPEN,
       kind(Messages.of("file-question.dynamorph-projects"), ProjectFile.ENDING)),
   PROJECT_FOLDER(Messages.of("file-question.a-folder-of-projects"), Way.FOLDER),
+  SHELF_FOLDER(Messages.of("file-question.a-folder-of-a-shelf"), Way.FOLDER),
+  KIT(
+      Messages.of("file-question.a-kit"),
+      Way.OPEN,
+      kind(Messages.of("file-question.kits"), KitFile.ENDING)),
   SAVED_PROJECT(
       Messages.of("file-question.save-the-project"),
       Way.SAVE,

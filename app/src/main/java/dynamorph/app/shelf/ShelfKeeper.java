@@ -11,6 +11,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.shelf.Action;
 import dynamorph.shelf.Change;
 import dynamorph.shelf.Shelf;
+import dynamorph.shelf.folder.KitShelf;
 import dynamorph.shelf.folder.ShelfFolder;
 import dynamorph.shelf.follow.PutOnShelf;
 import dynamorph.shelf.follow.Update;
@@ -24,6 +25,8 @@ import java.nio.file.attribute.FileTime;
 import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -57,7 +60,12 @@ public final class ShelfKeeper implements AutoCloseable {
       new Shelf("", "", Map.of(), List.of(), List.of(), _ -> Optional.empty());
 
   private final Workspace workspace;
-  private final ShelfFolder folder;
+  private final KnownShelves known;
+  private final Function<Path, ShelfFolder> open;
+  private final Map<Path, ShelfFolder> folders = new HashMap<>();
+  private final ReadOnlyObjectWrapper<ShelfPlace> place = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Map<ShelfPlace, Integer>> newerElsewhere =
+      new ReadOnlyObjectWrapper<>(Map.of());
   private final ProjectIndex index;
   private final InstantSource clock;
   private final RandomGenerator random;
@@ -78,14 +86,20 @@ public final class ShelfKeeper implements AutoCloseable {
   private boolean read;
   private Work first = () -> {};
 
+  /**
+   * @param open gives the shelf in a folder
+   */
   public ShelfKeeper(
       Workspace workspace,
-      ShelfFolder folder,
+      KnownShelves known,
+      Function<Path, ShelfFolder> open,
       ProjectIndex index,
       InstantSource clock,
       RandomGenerator random) {
     this.workspace = workspace;
-    this.folder = folder;
+    this.known = known;
+    this.open = open;
+    place.set(known.own());
     this.index = index;
     this.clock = clock;
     this.random = random;
@@ -96,7 +110,90 @@ public final class ShelfKeeper implements AutoCloseable {
           compare();
           remember();
         });
-    workspace.openedProperty().addListener((_, _, _) -> compare());
+    workspace
+        .openedProperty()
+        .addListener((_, _, _) -> {
+          compare();
+          lookElsewhere();
+        });
+  }
+
+  /** The shelf or kit that is looked at. */
+  public ReadOnlyObjectProperty<ShelfPlace> placeProperty() {
+    return place.getReadOnlyProperty();
+  }
+
+  /** The shelves and kits that can be looked at. */
+  public List<ShelfPlace> places() {
+    return known.all();
+  }
+
+  /** On which other shelves how many looks are newer than in the project. */
+  public ReadOnlyObjectProperty<Map<ShelfPlace, Integer>> newerElsewhereProperty() {
+    return newerElsewhere.getReadOnlyProperty();
+  }
+
+  /** Looks at another shelf or kit, which is listed from then on. */
+  public void open(ShelfPlace wanted) {
+    known.add(wanted);
+    place.set(wanted);
+    shelf.set(NOTHING);
+    followed.set(List.of());
+    look();
+    lookElsewhere();
+  }
+
+  /** Opens a folder that is shared, or a kit. */
+  public void open(Path path) {
+    open(KnownShelves.at(path.toAbsolutePath()));
+  }
+
+  /** Leaves a shelf or kit out of the list. */
+  public void forget(ShelfPlace gone) {
+    known.remove(gone);
+    if (place.get().equals(gone)) {
+      open(known.own());
+    }
+  }
+
+  /** The folder that is looked at; empty while that is a kit. */
+  private Optional<ShelfFolder> folder() {
+    return folder(place.get());
+  }
+
+  private Optional<ShelfFolder> folder(ShelfPlace at) {
+    return at.kind() == ShelfPlace.Kind.KIT
+        ? Optional.empty()
+        : Optional.of(folders.computeIfAbsent(at.path(), open));
+  }
+
+  /** Compares the project with the shelves that are not looked at. */
+  private void lookElsewhere() {
+    Project project = workspace.project();
+    Map<ShelfPlace, ShelfFolder> others = new LinkedHashMap<>();
+    for (ShelfPlace other : known.all()) {
+      if (!other.equals(place.get())) {
+        folder(other).ifPresent(there -> others.put(other, there));
+      }
+    }
+    if (others.isEmpty()) {
+      newerElsewhere.set(Map.of());
+      return;
+    }
+    run(() -> {
+      Map<ShelfPlace, Integer> newer = new LinkedHashMap<>();
+      others.forEach((other, there) -> {
+        try {
+          int count = there.isThere() ? Updates.newer(project, there.read()).size() : 0;
+          if (count > 0) {
+            newer.put(other, count);
+          }
+        } catch (IOException away) {
+          LOG.debug("{} cannot be read now", other.path(), away);
+        }
+      });
+      Platform.runLater(() -> newerElsewhere.set(newer));
+    });
   }
 
   /** Does something in the folder before it is read for the first time. */
@@ -110,6 +207,7 @@ public final class ShelfKeeper implements AutoCloseable {
       read = true;
       run(first);
       look();
+      lookElsewhere();
       looks.play();
       remember();
     }
@@ -143,7 +241,7 @@ public final class ShelfKeeper implements AutoCloseable {
   }
 
   public boolean isWritable() {
-    return folder.isWritable();
+    return folder().filter(ShelfFolder::isWritable).isPresent();
   }
 
   /** Which projects have what from the shelf. */
@@ -158,37 +256,51 @@ public final class ShelfKeeper implements AutoCloseable {
 
   /** Looks at the folder anew. */
   public void look() {
+    ShelfPlace at = place.get();
+    Optional<ShelfFolder> there = folder(at);
     run(() -> {
-      state = state();
-      Shelf now = folder.read();
-      Platform.runLater(() -> show(now));
+      if (there.isPresent()) {
+        state = state(there.get());
+      }
+      Shelf now = there.isPresent() ? there.get().read() : KitShelf.read(at.path());
+      Platform.runLater(() -> show(at, now));
     });
   }
 
   private void lookWhenChanged() {
-    run(() -> {
-      List<Optional<FileTime>> now = state();
-      if (!now.equals(state)) {
-        state = now;
-        Shelf read = folder.read();
-        Platform.runLater(() -> show(read));
-      }
-    });
+    ShelfPlace at = place.get();
+    folder(at)
+        .ifPresent(there ->
+            run(() -> {
+              List<Optional<FileTime>> now = state(there);
+              if (!now.equals(state)) {
+                state = now;
+                Shelf read = there.read();
+                Platform.runLater(() -> show(at, read));
+              }
+            }));
   }
 
   /** When something came into the folder or left it; a file is replaced, never written into. */
-  private List<Optional<FileTime>> state() {
+  private static List<Optional<FileTime>> state(ShelfFolder there) {
     List<Optional<FileTime>> times = new ArrayList<>();
     for (String name : List.of("styles", "swatches", "actions")) {
       Optional<FileTime> time = Optional.empty();
       try {
-        time = Optional.of(Files.getLastModifiedTime(folder.folder().resolve(name)));
+        time = Optional.of(Files.getLastModifiedTime(there.folder().resolve(name)));
       } catch (IOException none) {
         LOG.trace("{} is not there yet", name);
       }
       times.add(time);
     }
     return times;
+  }
+
+  /** Shows how a place is now, unless another is looked at by then. */
+  private void show(ShelfPlace at, Shelf now) {
+    if (at.equals(place.get())) {
+      show(now);
+    }
   }
 
   private void show(Shelf now) {
@@ -239,16 +351,16 @@ public final class ShelfKeeper implements AutoCloseable {
       Predicate<Update.Difference> parts,
       String note) {
     Project project = workspace.project();
-    run(() -> {
+    on((at, folder) -> {
       Shelf seen = folder.read();
       PutOnShelf put = PutOnShelf.of(project, seen, styles, swatches, parts, random);
       ShelfFolder.Done done = folder.apply(put.change().withNote(note), seen);
-      Platform.runLater(() -> tellPut(put, done, styles.size() + swatches.size()));
+      Platform.runLater(() -> tellPut(at, put, done, styles.size() + swatches.size()));
     });
   }
 
-  private void tellPut(PutOnShelf put, ShelfFolder.Done done, int count) {
-    show(done.shelf());
+  private void tellPut(ShelfPlace at, PutOnShelf put, ShelfFolder.Done done, int count) {
+    show(at, done.shelf());
     Edit link = put.linked(done.shelf());
     boolean linked =
         !link.applyTo(workspace.project()).equals(workspace.project()) && workspace.apply(link);
@@ -285,11 +397,11 @@ public final class ShelfKeeper implements AutoCloseable {
 
   /** The same; then something on the interface thread. */
   public void change(Function<Shelf, Change> wanted, Consumer<Shelf> then) {
-    run(() -> {
+    on((at, folder) -> {
       Shelf seen = folder.read();
       ShelfFolder.Done done = folder.apply(wanted.apply(seen), seen);
       Platform.runLater(() -> {
-        show(done.shelf());
+        show(at, done.shelf());
         done.action()
             .ifPresent(action ->
                 workspace.tell(
@@ -304,11 +416,11 @@ public final class ShelfKeeper implements AutoCloseable {
 
   /** Takes back something that was done to the shelf; what was done since stays. */
   public void undo(Action action) {
-    run(() -> {
+    on((at, folder) -> {
       Shelf seen = folder.read();
       ShelfFolder.Done done = folder.apply(Change.undo(seen, action), seen);
       Platform.runLater(() -> {
-        show(done.shelf());
+        show(at, done.shelf());
         workspace.tell(Notice.info(Messages.of("shelf-keeper.undone", action.label(done.shelf()))));
       });
     });
@@ -319,6 +431,20 @@ public final class ShelfKeeper implements AutoCloseable {
     run(() ->
         index.remember(
             ProjectUse.of(file.toAbsolutePath(), ProjectFile.read(file), clock.instant())));
+  }
+
+  /** Something done to a folder. */
+  private interface FolderWork {
+    void run(ShelfPlace at, ShelfFolder folder) throws IOException;
+  }
+
+  /** Does something to the shelf that is looked at now, though another may be by then. */
+  private void on(FolderWork work) {
+    ShelfPlace at = place.get();
+    folder(at)
+        .ifPresentOrElse(
+            folder -> run(() -> work.run(at, folder)),
+            () -> workspace.tell(Notice.problem(Messages.of("shelf-keeper.a-kit"))));
   }
 
   /** Something done beside the interface thread. */

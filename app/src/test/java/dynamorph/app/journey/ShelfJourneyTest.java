@@ -2,8 +2,10 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Origin;
@@ -14,6 +16,7 @@ import dynamorph.shelf.Action;
 import dynamorph.shelf.Change;
 import dynamorph.shelf.Shelf;
 import dynamorph.shelf.folder.ShelfFolder;
+import dynamorph.shelf.follow.PutOnShelf;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -351,6 +354,68 @@ class ShelfJourneyTest extends JourneyTest {
     driver.waitFor("on the shelf", () -> shelf().named("Bell label").isPresent());
     driver.settle();
     assertThat(driver.project().styles().named("Bell label").orElseThrow().origin()).isPresent();
+  }
+
+  @Test
+  void aFolderThatIsSharedIsAnotherShelf() throws IOException {
+    Path team = folder.resolve("team");
+    ShelfFolder theirs =
+        new ShelfFolder(team, "Nour Abadi", InstantSource.system(), new SplittableRandom(6));
+    Shelf seen = theirs.read();
+    theirs.apply(
+        PutOnShelf.of(demo, seen, List.of(driver.styleNamed("Notice")), new SplittableRandom(8))
+            .change(),
+        seen);
+    driver.answers().file(team);
+    showShelf();
+    driver.press("shelf-which");
+    clickItem("Add a shared shelf\u2026");
+    driver.waitFor("their look", () -> shelf().named("Notice").isPresent());
+    assertThat(text("shelf-which")).isEqualTo("team");
+    driver.pressText("label-6-title");
+    driver.robot().clickOn(card(id("Notice")));
+    driver.settle();
+    Project taken = driver.project();
+    assertThat(taken.styles().stream().filter(style -> style.origin().isPresent())).isNotEmpty();
+    Shelf now = theirs.read();
+    Style notice = now.named("Notice").orElseThrow().style();
+    theirs.apply(
+        Change.of(now, Action.Kind.CHANGE, new ChangeStyle(notice.withNote("larger in spring"))),
+        now);
+    // the own shelf is looked at, and the other one is told of
+    driver.robot().interact(() ->
+        driver.window().shelf().open(driver.window().shelf().places().getFirst()));
+    driver.waitFor("told", () -> driver.isShown("#shelf-updates"));
+    assertThat(text("shelf-updates")).contains("1 look is newer on team");
+    driver.press("shelf-updates");
+    driver.waitFor("their updates", () -> words("#updates-pane").contains("larger in spring"));
+    driver.press("updates-commit");
+    assertThat(
+            driver.project().styles().stream()
+                .filter(style -> style.note().equals("larger in spring")))
+        .hasSize(1);
+  }
+
+  @Test
+  void aKitIsLookedIntoBeforeAnythingIsTaken() throws IOException {
+    Path kit = folder.resolve("signs.dmkit");
+    KitFile.write(
+        "Signs", StyleBundle.of(demo, List.of(driver.styleNamed("Enamel title")), List.of()), kit);
+    Project bare = Project.empty("Signs");
+    driver.robot().interact(() -> driver.workspace().open(bare, Optional.empty()));
+    driver.answers().file(kit);
+    showShelf();
+    driver.press("shelf-which");
+    clickItem("Look into a kit\u2026");
+    driver.waitFor("its look", () -> shelf().named("Enamel title").isPresent());
+    assertThat(driver.project()).isEqualTo(bare);
+    driver.robot().rightClickOn(card(id("Enamel title")));
+    clickItem("Take into the project");
+    assertThat(driver.project().styles().named("Enamel title")).isPresent();
+    driver.robot().interact(() ->
+        driver.window().shelf().put(List.of(driver.styleNamed("Enamel title"))));
+    driver.settle();
+    assertThat(driver.notice()).as("nothing can be put into a kit").contains("A kit can be");
   }
 
   @Test

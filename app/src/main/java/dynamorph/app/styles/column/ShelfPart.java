@@ -1,11 +1,17 @@
 package dynamorph.app.styles.column;
 
 import dynamorph.app.field.Tips;
+import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileQuestion;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.shelf.ShelfKeeper;
 import dynamorph.app.shelf.ShelfLooks;
+import dynamorph.app.shelf.ShelfPlace;
 import dynamorph.app.styles.specimen.Specimens;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
@@ -13,6 +19,10 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
@@ -28,11 +38,13 @@ public final class ShelfPart {
   private final Workspace workspace;
   private final ShelfKeeper keeper;
   private final ShelfList list;
+  private final Dialogs dialogs;
   private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.PROJECT);
   private final Button updates = new Button();
   private final ToggleButton dense = new ToggleButton();
 
   /**
+   * @param dialogs ask for folders and kits
    * @param history shows the versions of an entry
    */
   public ShelfPart(
@@ -40,8 +52,10 @@ public final class ShelfPart {
       ShelfKeeper keeper,
       ShelfLooks looks,
       Specimens specimens,
+      Dialogs dialogs,
       Consumer<String> history) {
     this.workspace = workspace;
+    this.dialogs = dialogs;
     this.keeper = keeper;
     this.list =
         new ShelfList(
@@ -55,7 +69,6 @@ public final class ShelfPart {
     updates.setAlignment(Pos.CENTER_LEFT);
     updates.setGraphic(new FontIcon(Feather.CHEVRON_RIGHT));
     updates.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
-    updates.setOnAction(_ -> workspace.attempts().openUpdates());
     updates.managedProperty().bind(updates.visibleProperty());
     dense.setId("shelf-dense");
     dense.setGraphic(new FontIcon(Feather.LIST));
@@ -63,6 +76,7 @@ public final class ShelfPart {
     dense.setAccessibleText(Messages.of("shelf-part.compact-list"));
     Tips.on(dense, Messages.of("shelf-part.compact-list"));
     keeper.followedProperty().addListener((_, _, _) -> tell());
+    keeper.newerElsewhereProperty().addListener((_, _, _) -> tell());
     tell();
   }
 
@@ -112,6 +126,50 @@ public final class ShelfPart {
     return row;
   }
 
+  /** Which shelf is looked at, and ways to others. */
+  Node which() {
+    MenuButton menu = new MenuButton();
+    menu.setId("shelf-which");
+    menu.getStyleClass().add("quiet-menu");
+    menu.setMaxWidth(Double.MAX_VALUE);
+    menu.setAccessibleText(Messages.of("shelf-part.which"));
+    Runnable name = () -> menu.setText(keeper.placeProperty().get().name());
+    keeper.placeProperty().addListener((_, _, _) -> name.run());
+    name.run();
+    menu.setOnShowing(_ -> menu.getItems().setAll(places()));
+    menu.getItems().setAll(places());
+    menu.visibleProperty().bind(scope.isNotEqualTo(Scope.PROJECT));
+    menu.managedProperty().bind(menu.visibleProperty());
+    return menu;
+  }
+
+  private List<MenuItem> places() {
+    List<MenuItem> items = new ArrayList<>();
+    for (ShelfPlace place : keeper.places()) {
+      int newer = keeper.newerElsewhereProperty().get().getOrDefault(place, 0);
+      RadioMenuItem item =
+          new RadioMenuItem(
+              newer == 0
+                  ? place.name()
+                  : Messages.of("shelf-part.newer-there", place.name(), newer));
+      item.setSelected(place.equals(keeper.placeProperty().get()));
+      item.setOnAction(_ -> keeper.open(place));
+      items.add(item);
+    }
+    MenuItem share = new MenuItem(Messages.of("shelf-part.add-shared"));
+    share.setOnAction(_ -> dialogs.choose(FileQuestion.SHELF_FOLDER).ifPresent(keeper::open));
+    MenuItem kit = new MenuItem(Messages.of("shelf-part.open-kit"));
+    kit.setOnAction(_ -> dialogs.choose(FileQuestion.KIT).ifPresent(keeper::open));
+    items.addAll(List.of(new SeparatorMenuItem(), share, kit));
+    ShelfPlace now = keeper.placeProperty().get();
+    if (now.kind() != ShelfPlace.Kind.OWN) {
+      MenuItem forget = new MenuItem(Messages.of("shelf-part.forget", now.name()));
+      forget.setOnAction(_ -> keeper.forget(now));
+      items.add(forget);
+    }
+    return items;
+  }
+
   /** Leads to what is newer; not there while nothing is. */
   Node updates() {
     HBox row = new HBox(updates);
@@ -124,8 +182,20 @@ public final class ShelfPart {
 
   private void tell() {
     int newer = keeper.newer().size();
-    updates.setVisible(newer > 0);
-    updates.setText(Messages.of("shelf-part.updates", newer));
+    Map<ShelfPlace, Integer> elsewhere = keeper.newerElsewhereProperty().get();
+    updates.setVisible(newer > 0 || !elsewhere.isEmpty());
+    if (newer > 0 || elsewhere.isEmpty()) {
+      updates.setText(Messages.of("shelf-part.updates", newer));
+      updates.setOnAction(_ -> workspace.attempts().openUpdates());
+    } else {
+      Map.Entry<ShelfPlace, Integer> first = elsewhere.entrySet().iterator().next();
+      updates.setText(
+          Messages.of("shelf-part.updates-there", first.getValue(), first.getKey().name()));
+      updates.setOnAction(_ -> {
+        keeper.open(first.getKey());
+        workspace.attempts().openUpdates();
+      });
+    }
   }
 
   /** Lists what is wanted, and again whenever how is changed. */

@@ -86,6 +86,7 @@ public final class StylesColumn extends VBox {
             head(),
             shelf.scopes(),
             shelf.updates(),
+            shelf.which(),
             filters(),
             scroll,
             shelf.list(),
