@@ -82,8 +82,7 @@ public class Main extends Application {
     startLog(user);
     Theme.loadFonts();
     boolean messy = getParameters().getRaw().contains("--messy");
-    Project first =
-        start.demo ? (messy ? AsItCame.project() : MuseumShelf.linked()) : first(user);
+    Project first = start.demo ? (messy ? AsItCame.project() : MuseumShelf.linked()) : first(user);
     Workspace workspace = new Workspace(IdSource.random(RandomGenerator.getDefault()), first);
     // the looks of the demo are not those of the person
     UserFolder own = start.demo ? user.withShelfOfItsOwn("demo") : user;

@@ -42,12 +42,8 @@ import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.sheet.SheetPane;
 import dynamorph.app.sheet.WordsMenu;
-import dynamorph.app.shelf.HistoryPane;
-import dynamorph.app.shelf.KnownShelves;
-import dynamorph.app.shelf.ProjectsPane;
 import dynamorph.app.shelf.ShelfKeeper;
-import dynamorph.app.shelf.ShelfLooks;
-import dynamorph.app.shelf.UpdatesPane;
+import dynamorph.app.shelf.ShelfRooms;
 import dynamorph.app.styles.StyleActions;
 import dynamorph.app.styles.column.CardGestures;
 import dynamorph.app.styles.column.ShelfPart;
@@ -74,23 +70,17 @@ import dynamorph.app.window.WelcomeStrip;
 import dynamorph.app.window.WindowActions;
 import dynamorph.formats.journal.Journals;
 import dynamorph.formats.versions.Versions;
-import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.shelf.folder.ShelfPlaces;
-import dynamorph.shelf.projects.ProjectIndex;
 import dynamorph.typeset.font.DamagedFontException;
 import dynamorph.typeset.font.FontLibrary;
-import java.nio.file.Path;
 import java.time.InstantSource;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
-import java.util.random.RandomGenerator;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
-import javafx.geometry.Point2D;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Pane;
@@ -127,10 +117,8 @@ public final class MainWindow {
   private final SurveyWatch survey;
   private final LatePane<SurveyPane> foundBySurvey;
   private final LatePane<SheetPane> sheet;
-  private final ShelfKeeper shelf;
+  private final ShelfRooms shelf;
   private final ShelfPart onShelf;
-  private final LatePane<HistoryPane> shelfHistory;
-  private final LatePane<ProjectsPane> projects;
   private Studio studio;
   private Theme theme;
 
@@ -183,41 +171,22 @@ public final class MainWindow {
             new ExportPane(workspace, current, states, pictures, dialogs, stage::requestFocus));
     CardGestures cards = new CardGestures(workspace, stage, overlay);
     this.shelf =
-        new ShelfKeeper(
-            workspace,
-            new KnownShelves(user),
-            ShelfPlaces.ofProcess()::open,
-            new ProjectIndex(user.projectIndex()),
-            InstantSource.system(),
-            RandomGenerator.getDefault());
-    this.shelfHistory =
-        LatePane.showingItself(() -> new HistoryPane(shelf, specimens, stage::requestFocus));
-    this.projects =
-        LatePane.showingItself(() ->
-            new ProjectsPane(
-                workspace,
-                shelf,
-                states,
-                pictures,
-                dialogs,
-                user.updates(),
-                InstantSource.system(),
-                stage::requestFocus));
-    ShelfLooks looks = new ShelfLooks(workspace, shelf);
+        new ShelfRooms(workspace, user, dialogs, specimens, states, pictures, stage::requestFocus);
     this.onShelf =
-        new ShelfPart(workspace,
-            shelf,
-            looks,
+        new ShelfPart(
+            workspace,
+            shelf.keeper(),
+            shelf.looks(),
             specimens,
             dialogs,
-            entry -> shelfHistory.get().open(entry));
+            entry -> shelf.history().get().open(entry));
     cards.setShelf(onShelf);
     this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards, onShelf);
     stage.setDropPlace(styles.dropPlace());
     stage.afterNextFrame(() -> {
       pictures.begin();
       styles.listAll();
-      shelf.begin();
+      shelf.keeper().begin();
     });
     Function<Supplier<Subject>, Editors> editors =
         subject ->
@@ -263,7 +232,7 @@ public final class MainWindow {
     frame.setLeft(styles);
     CuePane cues = new CuePane(workspace, cueWatch, films);
     this.survey = new SurveyWatch(workspace, stage, current);
-    LatePane<SurveyPane> found =
+    this.foundBySurvey =
         LatePane.during(
             workspace.view().surveyProperty(),
             () ->
@@ -273,8 +242,7 @@ public final class MainWindow {
                     survey,
                     specimens,
                     new SurveyFiles(workspace, dialogs, current)));
-    this.tabs = new SideTabs(workspace, inspector, cues, found);
-    this.foundBySurvey = found;
+    this.tabs = new SideTabs(workspace, inspector, cues, foundBySurvey);
     frame.setRight(side(editors, specimens));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
@@ -295,8 +263,8 @@ public final class MainWindow {
     stagePane.addInFront(recovery);
     stagePane.addInFront(versions);
     stagePane.addInFront(export);
-    stagePane.addInFront(shelfHistory);
-    stagePane.addInFront(projects);
+    stagePane.addInFront(shelf.history());
+    stagePane.addInFront(shelf.projects());
     BorderPane middle = new BorderPane(frame.getCenter());
     VBox lanes = new VBox(timeline);
     lanes.visibleProperty().bind(workspace.view().sheetProperty().not());
@@ -335,7 +303,9 @@ public final class MainWindow {
             LatePane.during(
                 duringAttempt(attempt -> attempt.desk().isPresent()),
                 () -> new StyleDesk(workspace, editors)),
-            LatePane.during(duringAttempt(Attempt::isKeeping), () -> new KeepPane(workspace, style -> shelf.put(List.of(style)))),
+            LatePane.during(
+                duringAttempt(Attempt::isKeeping),
+                () -> new KeepPane(workspace, style -> shelf.keeper().put(List.of(style)))),
             LatePane.during(
                 choosing, () -> new FinishPresetsPane(workspace, stage, this::studio, pictures)),
             LatePane.during(
@@ -347,9 +317,7 @@ public final class MainWindow {
             LatePane.during(
                 duringAttempt(attempt -> attempt.styleImport().isPresent()),
                 () -> new StyleImportPane(workspace, specimens)),
-            LatePane.during(
-                duringAttempt(Attempt::isUpdating),
-                () -> new UpdatesPane(workspace, shelf, () -> projects.get().open())));
+            LatePane.during(duringAttempt(Attempt::isUpdating), shelf::updates));
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
     side.setMaxWidth(INSPECTOR_WIDTH);
@@ -387,17 +355,7 @@ public final class MainWindow {
 
   /** The looks outside any project. */
   public ShelfKeeper shelf() {
-    return shelf;
-  }
-
-  /** What updates other projects. */
-  public ProjectsPane projects() {
-    return projects.get();
-  }
-
-  /** What was done to the shelf. */
-  public HistoryPane shelfHistory() {
-    return shelfHistory.get();
+    return shelf.keeper();
   }
 
   /** Where artboards are written as files. */
@@ -437,24 +395,6 @@ public final class MainWindow {
     return inspector.askForRuby();
   }
 
-  private StageView.Arriving arriving(LayerActions layers) {
-    return new StageView.Arriving() {
-      @Override
-      public void texts(byte[] texts, Artboard board) {
-        layers.take(texts, board);
-      }
-
-      @Override
-      public void file(Path file, Artboard board, Point2D place) {
-        if (board.timeline().isPresent() && films.takesIn(file)) {
-          films.takeIn(file);
-        } else {
-          files.assets().take(file, board, place);
-        }
-      }
-    };
-  }
-
   FindPane find() {
     return find.get();
   }
@@ -487,7 +427,7 @@ public final class MainWindow {
         && reach.isIdle()
         && cueWatch.isIdle()
         && survey.isIdle()
-        && shelf.isIdle()
+        && shelf.keeper().isIdle()
         && (!workspace.view().sheetProperty().get() || sheet.get().isIdle());
   }
 
@@ -516,7 +456,7 @@ public final class MainWindow {
     FinishActions finish = new FinishActions(workspace);
     WindowActions window =
         new WindowActions(workspace, search, this::scene, () -> dress(theme.other()));
-    stage.onDropped(arriving(layers));
+    stage.onDropped(new DroppedOnStage(layers, films, files));
     films.register(actions, when);
     files.register(actions);
     actions.add("project.recovered-work", "", () -> recovery.get().open());
@@ -534,10 +474,7 @@ public final class MainWindow {
         .register(actions, when);
     actions.add("text.find", "Shortcut+F", this::openFind);
     actions.add("view.sheet", "", () -> workspace.view().sheetProperty().set(true));
-    actions.add("shelf.show", "", onShelf::show);
-    actions.add("shelf.updates", "", () -> workspace.attempts().openUpdates());
-    actions.add("shelf.history", "", () -> shelfHistory.get().open());
-    actions.add("shelf.update-projects", "", () -> projects.get().open());
+    shelf.register(actions, onShelf::show);
     actions.add("view.survey", "", () -> tabs.showSurvey());
     actions.add("text.fonts", "", () -> fonts.get().open());
     new StageActions(stage, workspace.view()).register(actions);
@@ -552,15 +489,12 @@ public final class MainWindow {
     spelling.close();
     reach.close();
     survey.close();
-    shelf.close();
-    if (workspace.view().sheetProperty().get()) {
-      sheet.get().close();
-    }
+    shelf.keeper().close();
+    sheet.ifMade(SheetPane::close);
     cueWatch.close();
     films.close();
     files.close();
     versionKeeper.close();
-    workspace.footage().close();
-    workspace.footageOfChecks().close();
+    workspace.close();
   }
 }

@@ -147,7 +147,8 @@ final class ScreenshotView {
     artboards(main);
     Runnable open =
         () -> {
-          if (!main.shelf().newer().isEmpty() && !main.workspace().attempts().present().isUpdating()) {
+          if (!main.shelf().newer().isEmpty()
+              && !main.workspace().attempts().present().isUpdating()) {
             main.workspace().attempts().openUpdates();
           }
         };

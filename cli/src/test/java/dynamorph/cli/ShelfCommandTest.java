@@ -37,7 +37,15 @@ class ShelfCommandTest {
     System.setProperty("dynamorph.home", folder.resolve("home").toString());
     clock = folder.resolve("clock.dmorph");
     ProjectFile.write(LongHour.project(), clock);
-    run("put", clock.toString(), "--style", "Notice", "--note", "as painted", "-o", clock.toString());
+    run(
+        "put",
+        clock.toString(),
+        "--style",
+        "Notice",
+        "--note",
+        "as painted",
+        "-o",
+        clock.toString());
   }
 
   @AfterEach
@@ -79,7 +87,8 @@ class ShelfCommandTest {
     ProjectFile.write(Project.empty("Signs"), signs);
     assertThat(run("take", signs.toString(), "--style", "notice", "-o", signs.toString())).isZero();
     assertThat(
-            plain("set", clock.toString(), "--style", "Notice", "-o", clock.toString(), "size=60 pt"))
+            plain(
+                "set", clock.toString(), "--style", "Notice", "-o", clock.toString(), "size=60 pt"))
         .isZero();
     assertThat(run("put", clock.toString(), "--style", "Notice", "-o", clock.toString())).isZero();
     return signs;

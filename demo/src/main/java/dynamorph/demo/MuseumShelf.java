@@ -51,8 +51,8 @@ import org.pcollections.TreePVector;
 
 /**
  * The shelf of the museum: the looks of the exhibition, which two more projects have, and what was
- * changed there since. Every call makes the same, so that what a project has from it is known before
- * anything is written.
+ * changed there since. Every call makes the same, so that what a project has from it is known
+ * before anything is written.
  *
  * @param shelf with the changes
  * @param exhibition the exhibition, which has all its looks from the shelf and none of the changes
@@ -74,8 +74,7 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
     List<StyleId> all = plain.styles().stream().map(Style::id).toList();
     List<String> colours = plain.palette().swatches().stream().map(Swatch::id).toList();
     PutOnShelf put = PutOnShelf.of(plain, empty, all, colours, _ -> true, random);
-    Shelf first =
-        done(empty, put.change().withNote("as it opens"), PUT, "Dessa Quill", random);
+    Shelf first = done(empty, put.change().withNote("as it opens"), PUT, "Dessa Quill", random);
     Style title = first.named("Label title").orElseThrow().style();
     Shelf second =
         done(
@@ -84,8 +83,7 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
                     first,
                     Action.Kind.CHANGE,
                     new ChangeStyle(
-                        title.withProperties(
-                            title.properties().with(TRACKING, MORE_AIR))))
+                        title.withProperties(title.properties().with(TRACKING, MORE_AIR))))
                 .withNote("a little more air, for reading from two metres"),
             AIRED,
             "Joost Halewijn",
@@ -110,9 +108,7 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
   /** The file that says what the exhibition has from the shelf, since working it out takes long. */
   private static final String LINKS = "shelf.properties";
 
-  /**
-   * The exhibition with all its looks from the shelf, as {@link #make} gives it, but at once.
-   */
+  /** The exhibition with all its looks from the shelf, as {@link #make} gives it, but at once. */
   public static Project linked() {
     Properties links = new Properties();
     try (InputStream stream = MuseumShelf.class.getResourceAsStream(LINKS)) {
@@ -212,10 +208,7 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
                 .plus(
                     layer("title", "Title", "Winding Mondays", point(Anchor.TOP, 0, 180))
                         .withFollows(look.of("Enamel title"))
-                        .withLocal(
-                            PropertySet.EMPTY.with(
-                                SIZE,
-                                FontSize.points(150))))
+                        .withLocal(PropertySet.EMPTY.with(SIZE, FontSize.points(150))))
                 .plus(
                     layer(
                             "when",
@@ -223,10 +216,7 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
                             "every Monday at ten, in the tower",
                             point(Anchor.TOP, 0, 620))
                         .withFollows(look.of("Subtitle"))
-                        .withLocal(
-                            PropertySet.EMPTY.with(
-                                SIZE,
-                                FontSize.points(64))))
+                        .withLocal(PropertySet.EMPTY.with(SIZE, FontSize.points(64))))
                 .plus(
                     layer("steps", "Steps", "Mind the steps", point(Anchor.TOP, 0, 900))
                         .withFollows(look.of("Notice")))
@@ -277,7 +267,6 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
             .orElseThrow()
             .id();
     return withLooks.withArtboards(
-        TreePVector.singleton(
-            board.withBackground(Colour.swatch(paper))));
+        TreePVector.singleton(board.withBackground(Colour.swatch(paper))));
   }
 }

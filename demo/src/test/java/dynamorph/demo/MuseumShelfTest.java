@@ -6,10 +6,10 @@ import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.shelf.Shelf;
+import dynamorph.shelf.folder.ShelfFolder;
 import dynamorph.shelf.follow.TakeUpdates;
 import dynamorph.shelf.follow.Update;
 import dynamorph.shelf.follow.Updates;
-import dynamorph.shelf.folder.ShelfFolder;
 import dynamorph.shelf.projects.ProjectIndex;
 import dynamorph.shelf.projects.ProjectUse;
 import java.io.IOException;
@@ -22,8 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class MuseumShelfTest {
-  private static final Path LINKS =
-      Path.of("src/main/resources/dynamorph/demo/shelf.properties");
+  private static final Path LINKS = Path.of("src/main/resources/dynamorph/demo/shelf.properties");
 
   @TempDir Path folder;
 
@@ -50,7 +49,9 @@ class MuseumShelfTest {
     Project taken = TakeUpdates.all(made.exhibition(), made.shelf()).applyTo(made.exhibition());
     assertThat(Updates.of(taken, made.shelf()))
         .allSatisfy(update -> assertThat(update.differences()).isEmpty());
-    assertThat(Updates.of(made.exhibition(), made.shelf()).stream().flatMap(one -> one.toPut().stream()))
+    assertThat(
+            Updates.of(made.exhibition(), made.shelf()).stream()
+                .flatMap(one -> one.toPut().stream()))
         .isEmpty();
   }
 
@@ -60,8 +61,7 @@ class MuseumShelfTest {
     Path projects = folder.resolve("projects");
     ProjectIndex index = new ProjectIndex(folder.resolve("projects.json"));
     MuseumShelf.writeIfMissing(shelf, projects, index);
-    Shelf read =
-        new ShelfFolder(shelf, "", InstantSource.system(), new SplittableRandom(1)).read();
+    Shelf read = new ShelfFolder(shelf, "", InstantSource.system(), new SplittableRandom(1)).read();
     assertThat(read.entries()).isEqualTo(MuseumShelf.make().shelf().entries());
     assertThat(read.problems()).isEmpty();
     assertThat(index.using(read.id())).allMatch(ProjectUse::isThere).hasSize(2);

@@ -391,4 +391,10 @@ public final class Workspace {
   public void select(Iterable<LayerId> layers) {
     selection.set(Selection.of(layers));
   }
+
+  /** Lets go of footage; nothing is done here any more. */
+  public void close() {
+    footage.close();
+    footageOfChecks.close();
+  }
 }

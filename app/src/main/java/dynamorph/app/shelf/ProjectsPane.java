@@ -15,7 +15,6 @@ import dynamorph.shelf.Shelf;
 import dynamorph.shelf.projects.ProjectUse;
 import dynamorph.shelf.projects.UpdatePlan;
 import dynamorph.shelf.projects.UpdateReport;
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.InstantSource;
@@ -69,6 +68,7 @@ public final class ProjectsPane extends VBox {
   private final Map<Path, UpdatePlan> plans = new LinkedHashMap<>();
   private final Set<Path> ticked = new LinkedHashSet<>();
   private final Set<Path> added = new LinkedHashSet<>();
+  private final ReportCards cards;
   private AtomicBoolean wanted = new AtomicBoolean();
 
   /**
@@ -91,6 +91,7 @@ public final class ProjectsPane extends VBox {
     this.pictures = pictures;
     this.dialogs = dialogs;
     this.reports = reports;
+    this.cards = new ReportCards(keeper, reports);
     this.clock = clock;
     this.leave = leave;
     getStyleClass().add("recovery-pane");
@@ -346,9 +347,7 @@ public final class ProjectsPane extends VBox {
     pictures.show(
         frame.view(),
         List.of("update", project.styles(), project.palette(), board),
-        () ->
-            states.draw(
-                project, board, Optional.empty(), PICTURE_WIDTH, PICTURE_HEIGHT));
+        () -> states.draw(project, board, Optional.empty(), PICTURE_WIDTH, PICTURE_HEIGHT));
     return frame;
   }
 
@@ -371,7 +370,8 @@ public final class ProjectsPane extends VBox {
     }
   }
 
-  private static String stem(Path file) {
+  /** The name of a project's file without its ending. */
+  static String stem(Path file) {
     String name = String.valueOf(file.getFileName());
     return name.endsWith(ENDING) ? name.substring(0, name.length() - ENDING.length()) : name;
   }
@@ -431,7 +431,7 @@ public final class ProjectsPane extends VBox {
           ticked.clear();
           showCount();
           words.setText(Messages.of("projects-pane.reports", all.size()));
-          all.forEach(report -> addReport(report));
+          list.getChildren().addAll(all.stream().map(cards::of).toList());
         }
       });
     });
@@ -448,56 +448,6 @@ public final class ProjectsPane extends VBox {
             .filter(item -> item.outcome() == UpdateReport.Outcome.UPDATED)
             .count();
     words.setText(Messages.of("projects-pane.written", done, report.items().size() - done));
-    addReport(report);
-  }
-
-  private void addReport(UpdateReport report) {
-    Label time = new Label(Messages.time(report.time()));
-    time.getStyleClass().add("section-title");
-    VBox card = new VBox(4, time);
-    card.getStyleClass().add("update-card");
-    report.items().forEach(item -> card.getChildren().add(row(report, item, card)));
-    list.getChildren().add(card);
-  }
-
-  private Node row(UpdateReport report, UpdateReport.Item item, VBox card) {
-    Label name = new Label(item.file().getFileName().toString());
-    name.setMinWidth(0);
-    Label what =
-        new Label(
-            switch (item.outcome()) {
-              case UPDATED -> Messages.of("projects-pane.updated", item.texts());
-              case FAILED -> item.said();
-              case UNDONE -> Messages.of("projects-pane.undone");
-            });
-    what.getStyleClass()
-        .add(item.outcome() == UpdateReport.Outcome.FAILED ? "problem-text" : "quiet");
-    what.setWrapText(true);
-    HBox row = new HBox(8, name, what, Controls.gap());
-    row.setAlignment(Pos.CENTER_LEFT);
-    if (item.outcome() == UpdateReport.Outcome.UPDATED) {
-      Hyperlink undo = new Hyperlink(Messages.of("common.undo"));
-      undo.setId("undo-" + stem(item.file()));
-      undo.setOnAction(_ ->
-          keeper.run(() -> {
-            UpdateReport undone = current(report).undo(item.file());
-            keeper.remember(item.file());
-            Platform.runLater(() -> {
-              VBox again = new VBox(4, card.getChildren().getFirst());
-              undone.items().forEach(one -> again.getChildren().add(row(undone, one, card)));
-              card.getChildren().setAll(List.copyOf(again.getChildren()));
-            });
-          }));
-      row.getChildren().add(undo);
-    }
-    return row;
-  }
-
-  /** The report as it is now, since others of its files may have been brought back. */
-  private UpdateReport current(UpdateReport report) throws IOException {
-    return UpdateReport.all(reports).stream()
-        .filter(one -> one.folder().equals(report.folder()))
-        .findFirst()
-        .orElse(report);
+    list.getChildren().add(cards.of(report));
   }
 }

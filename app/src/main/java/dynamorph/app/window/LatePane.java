@@ -1,5 +1,6 @@
 package dynamorph.app.window;
 
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.layout.Region;
@@ -42,6 +43,14 @@ public final class LatePane<P extends Region> extends StackPane {
   /** Of a pane that shows and hides itself. */
   public static <P extends Region> LatePane<P> showingItself(Supplier<P> make) {
     return new LatePane<>(false, make);
+  }
+
+  /** Does something with the pane, if anybody wanted it. */
+  public void ifMade(Consumer<P> work) {
+    P pane = made;
+    if (pane != null) {
+      work.accept(pane);
+    }
   }
 
   /** The pane, made now if nobody wanted it before. */

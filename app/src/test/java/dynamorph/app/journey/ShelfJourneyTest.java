@@ -178,15 +178,17 @@ class ShelfJourneyTest extends JourneyTest {
   @Test
   void whatBothChangedIsSettledByThePerson() throws IOException {
     put("Notice");
-    driver.robot().interact(() -> {
-      Style notice = driver.project().styles().named("Notice").orElseThrow();
-      driver
-          .workspace()
-          .apply(
-              new ChangeStyle(
-                  notice.withProperties(
-                      notice.properties().with(Properties.SIZE, FontSize.points(70)))));
-    });
+    driver
+        .robot()
+        .interact(() -> {
+          Style notice = driver.project().styles().named("Notice").orElseThrow();
+          driver
+              .workspace()
+              .apply(
+                  new ChangeStyle(
+                      notice.withProperties(
+                          notice.properties().with(Properties.SIZE, FontSize.points(70)))));
+        });
     enlargedByColleague("Notice", 120);
     driver.press("shelf-updates");
     assertThat(words("#updates-pane")).contains("changed on both sides", "70 pt", "120 pt");
@@ -213,18 +215,20 @@ class ShelfJourneyTest extends JourneyTest {
   @Test
   void theProjectsChangeIsPutBack() {
     put("Notice");
-    driver.robot().interact(() -> {
-      Style notice = driver.project().styles().named("Notice").orElseThrow();
-      driver
-          .workspace()
-          .apply(
-              new ChangeStyle(
-                  notice.withProperties(
-                      notice
-                          .properties()
-                          .with(Properties.SIZE, FontSize.points(70))
-                          .with(Properties.TRACKING, 12.0))));
-    });
+    driver
+        .robot()
+        .interact(() -> {
+          Style notice = driver.project().styles().named("Notice").orElseThrow();
+          driver
+              .workspace()
+              .apply(
+                  new ChangeStyle(
+                      notice.withProperties(
+                          notice
+                              .properties()
+                              .with(Properties.SIZE, FontSize.points(70))
+                              .with(Properties.TRACKING, 12.0))));
+        });
     driver.run("Updates from the shelf");
     assertThat(text("updates-put")).contains("1");
     // all but the size
@@ -239,8 +243,7 @@ class ShelfJourneyTest extends JourneyTest {
     ((TextField) driver.node("updates-note")).setText("a little air");
     driver.press("updates-commit");
     driver.waitFor(
-        "a new version",
-        () -> shelf().find(id("Notice")).orElseThrow().versions().size() == 2);
+        "a new version", () -> shelf().find(id("Notice")).orElseThrow().versions().size() == 2);
     driver.settle();
     Style now = shelf().named("Notice").orElseThrow().style();
     assertThat(now.properties().get(Properties.TRACKING.key())).contains(12.0);
@@ -295,8 +298,9 @@ class ShelfJourneyTest extends JourneyTest {
   void versionsAreSeenAndRestored() throws IOException {
     put("Notice");
     enlargedByColleague("Notice", 120);
-    driver.robot().interact(() -> driver.window().shelfHistory().open(id("Notice")));
-    driver.settle();
+    showShelf();
+    driver.robot().rightClickOn(card(id("Notice")));
+    clickItem("Versions and where used\u2026");
     assertThat(words("#shelf-history"))
         .anySatisfy(one -> assertThat(one).contains("Version 2", "Nour Abadi"));
     driver.press("restore-1");
@@ -383,8 +387,9 @@ class ShelfJourneyTest extends JourneyTest {
         Change.of(now, Action.Kind.CHANGE, new ChangeStyle(notice.withNote("larger in spring"))),
         now);
     // the own shelf is looked at, and the other one is told of
-    driver.robot().interact(() ->
-        driver.window().shelf().open(driver.window().shelf().places().getFirst()));
+    driver
+        .robot()
+        .interact(() -> driver.window().shelf().open(driver.window().shelf().places().getFirst()));
     driver.waitFor("told", () -> driver.isShown("#shelf-updates"));
     assertThat(text("shelf-updates")).contains("1 look is newer on team");
     driver.press("shelf-updates");
@@ -412,8 +417,9 @@ class ShelfJourneyTest extends JourneyTest {
     driver.robot().rightClickOn(card(id("Enamel title")));
     clickItem("Take into the project");
     assertThat(driver.project().styles().named("Enamel title")).isPresent();
-    driver.robot().interact(() ->
-        driver.window().shelf().put(List.of(driver.styleNamed("Enamel title"))));
+    driver
+        .robot()
+        .interact(() -> driver.window().shelf().put(List.of(driver.styleNamed("Enamel title"))));
     driver.settle();
     assertThat(driver.notice()).as("nothing can be put into a kit").contains("A kit can be");
   }

@@ -22,6 +22,7 @@ import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
@@ -68,6 +69,11 @@ public final class ShelfFolder {
   private final Map<Path, Action> actions = new ConcurrentHashMap<>();
   private ShelfHeader header;
 
+  /** As it was read last, which it still is while no file changed. */
+  private Optional<Shelf> last = Optional.empty();
+
+  private volatile boolean changed;
+
   /**
    * A shelf in a folder, which need not be there yet.
    *
@@ -89,11 +95,7 @@ public final class ShelfFolder {
   }
 
   private ShelfFolder(
-      Path folder,
-      String author,
-      InstantSource clock,
-      RandomGenerator random,
-      ShelfHeader header) {
+      Path folder, String author, InstantSource clock, RandomGenerator random, ShelfHeader header) {
     this.folder = folder;
     this.author = author;
     this.clock = clock;
@@ -130,18 +132,30 @@ public final class ShelfFolder {
    */
   public synchronized Shelf read() throws IOException {
     List<String> problems = new ArrayList<>();
-    header = ShelfHeader.read(folder).orElse(header);
-    Map<String, Entry> entries = entriesInFiles(problems);
+    ShelfHeader now = ShelfHeader.read(folder).orElse(header);
+    changed = last.isEmpty() || !now.equals(header);
+    header = now;
+    List<Path> files = lookAtEntries();
     List<Action> done = readActions(problems);
+    if (!changed && problems.isEmpty() && last.isPresent()) {
+      return last.get();
+    }
+    Map<String, Entry> entries = entriesInFiles(files, problems);
     done.forEach(action -> action.versions().forEach((id, made) -> Shelf.put(entries, id, made)));
-    return new Shelf(header.id(), header.name(), entries, done, problems, this::file);
+    Shelf read = new Shelf(header.id(), header.name(), entries, done, problems, this::file);
+    last = Optional.of(read);
+    return read;
   }
 
-  private Map<String, Entry> entriesInFiles(List<String> problems) throws IOException {
+  private List<Path> lookAtEntries() throws IOException {
     List<Path> files = new ArrayList<>(list(STYLES));
     files.addAll(list(SWATCHES));
-    seen.keySet().retainAll(files);
+    changed |= seen.keySet().retainAll(new HashSet<>(files));
     files.parallelStream().forEach(this::look);
+    return files;
+  }
+
+  private Map<String, Entry> entriesInFiles(List<Path> files, List<String> problems) {
     Map<String, Entry> entries = new HashMap<>();
     for (Path file : files) {
       Seen now = seen.get(file);
@@ -180,6 +194,7 @@ public final class ShelfFolder {
       return;
     }
     seen.put(file, readEntry(file, state.get()));
+    changed = true;
   }
 
   private Seen readEntry(Path file, FileState state) {
@@ -226,7 +241,7 @@ public final class ShelfFolder {
 
   private List<Action> readActions(List<String> problems) throws IOException {
     List<Path> files = list(ACTIONS);
-    actions.keySet().retainAll(files);
+    changed |= actions.keySet().retainAll(new HashSet<>(files));
     List<Action> done = new ArrayList<>();
     for (Path file : files) {
       Action known = actions.get(file);
@@ -234,6 +249,7 @@ public final class ShelfFolder {
         try {
           known = ActionJson.read(Files.readAllBytes(file));
           actions.put(file, known);
+          changed = true;
         } catch (NoSuchFileException gone) {
           continue;
         } catch (IOException damaged) {

@@ -82,12 +82,10 @@ public final class ShelfSchema {
     JsonMapper json = JsonMapper.builder().build();
     ObjectNode styles =
         (ObjectNode)
-            json.readTree(
-                Objects.requireNonNull(ProjectSchema.files().get("styles.schema.json")));
+            json.readTree(Objects.requireNonNull(ProjectSchema.files().get("styles.schema.json")));
     ObjectNode project =
         (ObjectNode)
-            json.readTree(
-                Objects.requireNonNull(ProjectSchema.files().get("project.schema.json")));
+            json.readTree(Objects.requireNonNull(ProjectSchema.files().get("project.schema.json")));
     ObjectNode definitions = schema.putObject("$defs");
     definitions.set("properties", styles.path("$defs").path("properties"));
     definitions.set("style", styles.path("properties").path("styles").path("items"));

@@ -6,12 +6,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
+import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.FontSize;
-import dynamorph.model.LengthUnit;
 import dynamorph.shelf.Looks;
 import dynamorph.shelf.Shelf;
 import dynamorph.shelf.folder.ShelfFolder;
@@ -106,11 +106,7 @@ class UpdatePlanTest {
     AtomicInteger told = new AtomicInteger();
     UpdateReport report =
         UpdateReport.write(
-            plans,
-            folder.resolve("updates"),
-            Looks.START,
-            _ -> told.incrementAndGet(),
-            () -> true);
+            plans, folder.resolve("updates"), Looks.START, _ -> told.incrementAndGet(), () -> true);
     assertThat(told).hasValue(12);
     assertThat(size(all.getLast())).isEqualTo(FontSize.points(14));
     assertThat(plans(all)).allSatisfy(plan -> assertThat(plan.result()).isEmpty());
@@ -139,8 +135,7 @@ class UpdatePlanTest {
     List<UpdatePlan> plans = plans(all);
     ProjectFile.write(museum.withName("Going on"), all.getFirst());
     UpdateReport report =
-        UpdateReport.write(
-            plans, folder.resolve("updates"), Looks.START, _ -> {}, () -> true);
+        UpdateReport.write(plans, folder.resolve("updates"), Looks.START, _ -> {}, () -> true);
     assertThat(report.items())
         .extracting(UpdateReport.Item::outcome)
         .containsExactly(UpdateReport.Outcome.FAILED, UpdateReport.Outcome.UPDATED);
@@ -166,8 +161,7 @@ class UpdatePlanTest {
     assertThat(plans).extracting(UpdatePlan::isReadable).containsExactly(false, true, false);
     assertThat(plans.getFirst().trouble()).contains("damaged.dmorph");
     UpdateReport report =
-        UpdateReport.write(
-            plans, folder.resolve("updates"), Looks.START, _ -> {}, () -> true);
+        UpdateReport.write(plans, folder.resolve("updates"), Looks.START, _ -> {}, () -> true);
     assertThat(report.items()).hasSize(1);
   }
 
@@ -178,11 +172,7 @@ class UpdatePlanTest {
     AtomicInteger looked = new AtomicInteger();
     List<UpdatePlan> some =
         UpdatePlan.of(
-            all,
-            files.read(),
-            _ -> true,
-            _ -> looked.incrementAndGet(),
-            () -> looked.get() < 2);
+            all, files.read(), _ -> true, _ -> looked.incrementAndGet(), () -> looked.get() < 2);
     assertThat(some).hasSize(2);
   }
 
@@ -197,14 +187,12 @@ class UpdatePlanTest {
     String body = files.read().named("Panel body").orElseThrow().id();
     assertThat(index.using(shelf, body))
         .hasSize(2)
-        .allSatisfy(use ->
-            assertThat(use.of(shelf, body).orElseThrow().texts()).isEqualTo(2));
+        .allSatisfy(use -> assertThat(use.of(shelf, body).orElseThrow().texts()).isEqualTo(2));
     assertThat(index.using("another")).isEmpty();
     Path moved = folder.resolve("moved.dmorph");
     Files.move(all.getFirst(), moved);
     assertThat(index.using(shelf).stream().filter(ProjectUse::isThere)).hasSize(1);
-    index.moved(
-        all.getFirst(), ProjectUse.of(moved, ProjectFile.read(moved), Looks.START));
+    index.moved(all.getFirst(), ProjectUse.of(moved, ProjectFile.read(moved), Looks.START));
     assertThat(index.using(shelf)).allMatch(ProjectUse::isThere).hasSize(2);
     index.remember(ProjectUse.of(moved, Project.empty("Nothing"), Looks.START));
     assertThat(index.using(shelf)).as("one that has nothing is not listed").hasSize(1);

@@ -105,11 +105,7 @@ public final class FontLibrary implements AutoCloseable {
     }
   }
 
-  /**
-   * Whether the maker of a font lets it travel in documents (OpenType 1.9, OS/2 fsType).
-   *
-   * @throws DamagedFontException if it is empty or no font
-   */
+  /** Whether the maker of a font lets it travel in documents, as {@link FontFace} tells. */
   public static boolean mayBeEmbedded(String file, byte[] bytes) {
     try (Typeface typeface = FontReader.read(file, bytes)) {
       return FontFace.mayBeEmbedded(typeface);

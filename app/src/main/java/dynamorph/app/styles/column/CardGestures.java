@@ -107,7 +107,8 @@ public final class CardGestures {
             () -> choose(id, false, true)));
     card.setOnContextMenuRequested(event -> {
       press.stop();
-      menu.of(card, id, column().chosenWith(id)).show(card, event.getScreenX(), event.getScreenY());
+      menu.of(card, id, column().chosen().with(id))
+          .show(card, event.getScreenX(), event.getScreenY());
       event.consume();
     });
     return card;
@@ -166,9 +167,9 @@ public final class CardGestures {
       workspace.endPreview();
       workspace.attempts().openDesk(id);
     } else if (event.isShortcutDown()) {
-      column().flipChosen(id);
+      column().chosen().flip(id);
     } else if (event.isShiftDown()) {
-      column().extendChosen(id);
+      column().chosen().extend(id);
     } else if (event.getClickCount() == 1) {
       press.setOnFinished(_ -> choose(id, false, false));
       press.playFromStart();
@@ -178,7 +179,7 @@ public final class CardGestures {
 
   /** Lets the selection follow the style; with nothing selected the style is only picked. */
   private void choose(StyleId id, boolean onTop, boolean stamps) {
-    column().clearChosen();
+    column().chosen().clear();
     boolean deskOpen = workspace.attempts().present().desk().isPresent();
     if (deskOpen) {
       workspace.attempts().openDesk(id);
@@ -309,13 +310,13 @@ public final class CardGestures {
       }
       case PLUS, ADD -> choose(id, true, false);
       case F2 -> rename(card, id);
-      case DELETE, BACK_SPACE -> menu.delete(column().chosenWith(id));
+      case DELETE, BACK_SPACE -> menu.delete(column().chosen().with(id));
       case ESCAPE -> {
         workspace.endPreview();
         stage.requestFocus();
       }
       case CONTEXT_MENU ->
-          menu.of(card, id, column().chosenWith(id))
+          menu.of(card, id, column().chosen().with(id))
               .show(card, javafx.geometry.Side.BOTTOM, 20, -10);
       default -> {
         return;

@@ -12,6 +12,7 @@ import dynamorph.model.cascade.Coats;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.reach.StyleFilter;
 import dynamorph.model.style.Style;
 import dynamorph.shelf.Shelf;
 import dynamorph.shelf.entry.Kept;
@@ -19,7 +20,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -71,7 +71,8 @@ final class ShelfList extends ListView<ShelfList.Row> {
   private Project drawn = Project.empty("");
   private Optional<Shelf> drawnOf = Optional.empty();
   private Cascade cascade = Cascade.of(drawn);
-  private String wanted = "";
+  private List<Listed> all = List.of();
+  private StyleFilter wanted = StyleFilter.of("");
   private boolean onlyMissing;
   private boolean compact;
 
@@ -115,12 +116,12 @@ final class ShelfList extends ListView<ShelfList.Row> {
   /**
    * What is listed.
    *
-   * @param words in the name, group, tags, note or family
+   * @param words in the name, group, tags, note or family, and values such as {@code size>40}
    * @param missing only what the project has not
    */
   void list(String words, boolean missing, boolean dense) {
     boolean other = dense != compact;
-    wanted = words.strip().toLowerCase(Locale.ROOT);
+    wanted = StyleFilter.of(words);
     onlyMissing = missing;
     compact = dense;
     pseudoClassStateChanged(DENSE, dense);
@@ -139,11 +140,12 @@ final class ShelfList extends ListView<ShelfList.Row> {
       drawnOf = Optional.of(shelf);
       drawn = shelf.asProject();
       cascade = cascade.follow(drawn);
+      all = shelf.styles().stream().map(this::listed).toList();
     }
     Map<String, List<Kept.OfStyle>> groups = new LinkedHashMap<>();
-    for (Kept.OfStyle kept : shelf.styles()) {
-      if (isWanted(kept)) {
-        groups.computeIfAbsent(kept.style().group(), _ -> new ArrayList<>()).add(kept);
+    for (Listed one : all) {
+      if (isWanted(one)) {
+        groups.computeIfAbsent(one.kept().style().group(), _ -> new ArrayList<>()).add(one.kept());
       }
     }
     List<Row> rows = new ArrayList<>();
@@ -156,7 +158,7 @@ final class ShelfList extends ListView<ShelfList.Row> {
     });
     ((Label) getPlaceholder())
         .setText(
-            shelf.styles().isEmpty()
+            all.isEmpty()
                 ? Messages.of("shelf-list.nothing-yet")
                 : Messages.of("shelf-list.nothing-matches"));
     if (!rows.equals(getItems())) {
@@ -164,27 +166,17 @@ final class ShelfList extends ListView<ShelfList.Row> {
     }
   }
 
-  private boolean isWanted(Kept.OfStyle kept) {
-    if (onlyMissing && looks.inProject(kept.id()).isPresent()) {
-      return false;
-    }
-    Style style = kept.style();
-    String words =
-        String.join(
-            " ",
-            style.name(),
-            style.group(),
-            style.note(),
-            style.level().label(),
-            String.join(" ", kept.tags()),
-            value(style).get(Properties.FONT_FAMILY.key()).orElse(""));
-    String all = words.toLowerCase(Locale.ROOT);
-    for (String word : wanted.split("\\s+")) {
-      if (!all.contains(word)) {
-        return false;
-      }
-    }
-    return true;
+  /** A look with the words that it is found by. */
+  private record Listed(Kept.OfStyle kept, String words) {}
+
+  private Listed listed(Kept.OfStyle kept) {
+    return new Listed(
+        kept, FoundBy.words(kept.style(), value(kept.style()), String.join(" ", kept.tags())));
+  }
+
+  private boolean isWanted(Listed one) {
+    return !(onlyMissing && looks.inProject(one.kept().id()).isPresent())
+        && wanted.fits(one.words(), value(one.kept().style()));
   }
 
   private PropertySet value(Style style) {

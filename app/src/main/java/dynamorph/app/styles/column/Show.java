@@ -1,6 +1,11 @@
 package dynamorph.app.styles.column;
 
 import dynamorph.app.message.Messages;
+import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import java.util.Set;
+import java.util.function.Supplier;
 
 /** Which styles are listed. */
 enum Show {
@@ -13,6 +18,20 @@ enum Show {
 
   Show(String label) {
     this.label = label;
+  }
+
+  /**
+   * Whether a style is listed.
+   *
+   * @param followed the styles that the selection follows
+   */
+  boolean lists(Style style, Followers followers, Supplier<Set<StyleId>> followed) {
+    return switch (this) {
+      case ALL -> true;
+      case FOLLOWED -> followed.get().contains(style.id());
+      case DEVIATING -> followers.count(style.id()).deviating() > 0;
+      case UNUSED -> followers.count(style.id()).all() == 0;
+    };
   }
 
   @Override

@@ -12,19 +12,17 @@ import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.style.AddStyle;
 import dynamorph.model.edit.style.ArrangeStyles;
-import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
-import dynamorph.model.style.ColourLabel;
+import dynamorph.model.reach.StyleFilter;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SequencedSet;
 import java.util.Set;
 import javafx.animation.AnimationTimer;
 import javafx.beans.value.ObservableValue;
@@ -53,6 +51,7 @@ public final class StylesColumn extends VBox {
   private final Specimens specimens;
   private final Button keep = new Button(Messages.of("styles-column.keep-this-look"));
   private final TextField filter = new TextField();
+  private StyleFilter typed = StyleFilter.of("");
   private final ComboBox<Show> show = new ComboBox<>();
   private final VBox list = new VBox();
   private final ScrollPane scroll = new ScrollPane();
@@ -141,7 +140,13 @@ public final class StylesColumn extends VBox {
   private Node filters() {
     filter.setPromptText(Messages.of("styles-column.filter"));
     filter.setAccessibleText(Messages.of("styles-column.filter-styles"));
-    filter.textProperty().addListener((_, _, _) -> update());
+    Tips.on(filter, Messages.of("styles-column.filter-help"));
+    filter
+        .textProperty()
+        .addListener((_, _, text) -> {
+          typed = StyleFilter.of(text);
+          update();
+        });
     show.getItems().addAll(Show.values());
     show.setValue(Show.ALL);
     show.setMinWidth(70);
@@ -292,27 +297,9 @@ public final class StylesColumn extends VBox {
   }
 
   private boolean wanted(Style style, Followers followers) {
-    boolean kind =
-        switch (show.getValue()) {
-          case ALL -> true;
-          case FOLLOWED -> followedBySelection().contains(style.id());
-          case DEVIATING -> followers.count(style.id()).deviating() > 0;
-          case UNUSED -> followers.count(style.id()).all() == 0;
-        };
-    String text = filter.getText().strip().toLowerCase(java.util.Locale.ROOT);
-    String words =
-        style.name()
-            + " "
-            + style.group()
-            + " "
-            + style.level().label()
-            + " "
-            + style.note()
-            + " "
-            + style.label().map(ColourLabel::label).orElse("")
-            + " "
-            + cascade.values(style).get(Properties.FONT_FAMILY.key()).orElse("");
-    return kind && words.toLowerCase(java.util.Locale.ROOT).contains(text);
+    PropertySet values = cascade.values(style);
+    return show.getValue().lists(style, followers, this::followedBySelection)
+        && typed.fits(FoundBy.words(style, values, ""), values);
   }
 
   private final Map<String, GroupHead> groupHeads = new HashMap<>();
@@ -396,33 +383,10 @@ public final class StylesColumn extends VBox {
         workspace.selection().isEmpty() || workspace.attempts().present().desk().isPresent());
   }
 
-  private final SequencedSet<StyleId> chosen = new LinkedHashSet<>();
+  private final ChosenStyles chosen = new ChosenStyles(() -> order, this::markCards);
 
-  /** The chosen cards if this one is among them, else this one alone. */
-  SequencedSet<StyleId> chosenWith(StyleId id) {
-    return chosen.contains(id)
-        ? new LinkedHashSet<>(order.stream().filter(chosen::contains).toList())
-        : new LinkedHashSet<>(List.of(id));
-  }
-
-  void flipChosen(StyleId id) {
-    if (!chosen.remove(id)) {
-      chosen.add(id);
-    }
-    markCards();
-  }
-
-  /** Chooses all cards from the one chosen last to this one. */
-  void extendChosen(StyleId id) {
-    int from = chosen.isEmpty() ? order.indexOf(id) : order.indexOf(chosen.getLast());
-    int to = order.indexOf(id);
-    chosen.addAll(order.subList(Math.min(from, to), Math.max(from, to) + 1));
-    markCards();
-  }
-
-  void clearChosen() {
-    chosen.clear();
-    markCards();
+  ChosenStyles chosen() {
+    return chosen;
   }
 
   /** Where dragged cards would land: before a card or behind it, or in a group. */
@@ -469,7 +433,7 @@ public final class StylesColumn extends VBox {
   void drop(Point2D inWindow, StyleId dragged) {
     Optional<Landing> at = landing(inWindow);
     showDrop(new Point2D(-1, -1), dragged);
-    List<StyleId> moved = List.copyOf(chosenWith(dragged));
+    List<StyleId> moved = List.copyOf(chosen.with(dragged));
     at.flatMap(Landing::head)
         .ifPresent(
             head -> workspace.apply(new ArrangeStyles.Move(moved, Optional.empty(), head.group())));
