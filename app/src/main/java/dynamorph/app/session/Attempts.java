@@ -89,7 +89,7 @@ public final class Attempts {
   }
 
   /** Whether something has to be committed or discarded first; says so. */
-  boolean isBusy() {
+  public boolean isBusy() {
     if (present().isPending()) {
       workspace.tell(
           Notice.problem(Messages.of("workspace.commit-or-discard-it-first", whatIsPending())));

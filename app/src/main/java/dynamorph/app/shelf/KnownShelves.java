@@ -39,7 +39,7 @@ public record KnownShelves(UserFolder user) {
   }
 
   void add(ShelfPlace place) {
-    if (!all().contains(place)) {
+    if (place.kind() != Kind.STARTER && !all().contains(place)) {
       List<String> lines = new ArrayList<>(user.lines(FILE));
       lines.add(place.path().toString());
       user.keepLines(FILE, lines);

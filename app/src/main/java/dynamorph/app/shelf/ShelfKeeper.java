@@ -18,6 +18,7 @@ import dynamorph.shelf.follow.Update;
 import dynamorph.shelf.follow.Updates;
 import dynamorph.shelf.projects.ProjectIndex;
 import dynamorph.shelf.projects.ProjectUse;
+import dynamorph.shelf.starter.StarterKits;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -128,6 +129,13 @@ public final class ShelfKeeper implements AutoCloseable {
     return known.all();
   }
 
+  /** The kits that come with the program, with what each is for. */
+  public Map<ShelfPlace, String> starters() {
+    Map<ShelfPlace, String> starters = new LinkedHashMap<>();
+    StarterKits.all().forEach(kit -> starters.put(ShelfPlace.of(kit), kit.note()));
+    return starters;
+  }
+
   /** On which other shelves how many looks are newer than in the project. */
   public ReadOnlyObjectProperty<Map<ShelfPlace, Integer>> newerElsewhereProperty() {
     return newerElsewhere.getReadOnlyProperty();
@@ -162,9 +170,9 @@ public final class ShelfKeeper implements AutoCloseable {
   }
 
   private Optional<ShelfFolder> folder(ShelfPlace at) {
-    return at.kind() == ShelfPlace.Kind.KIT
-        ? Optional.empty()
-        : Optional.of(folders.computeIfAbsent(at.path(), open));
+    return at.isFolder()
+        ? Optional.of(folders.computeIfAbsent(at.path(), open))
+        : Optional.empty();
   }
 
   /** Compares the project with the shelves that are not looked at. */
@@ -241,7 +249,7 @@ public final class ShelfKeeper implements AutoCloseable {
   }
 
   public boolean isWritable() {
-    return folder().filter(ShelfFolder::isWritable).isPresent();
+    return place.get().isReachable() && folder().filter(ShelfFolder::isWritable).isPresent();
   }
 
   /** Which projects have what from the shelf. */
@@ -262,7 +270,12 @@ public final class ShelfKeeper implements AutoCloseable {
       if (there.isPresent()) {
         state = state(there.get());
       }
-      Shelf now = there.isPresent() ? there.get().read() : KitShelf.read(at.path());
+      Shelf now =
+          there.isPresent()
+              ? there.get().read()
+              : at.kind() == ShelfPlace.Kind.KIT
+                  ? KitShelf.read(at.path())
+                  : StarterKits.read(at.path().toString());
       Platform.runLater(() -> show(at, now));
     });
   }
@@ -350,6 +363,9 @@ public final class ShelfKeeper implements AutoCloseable {
       Collection<String> swatches,
       Predicate<Update.Difference> parts,
       String note) {
+    if (workspace.attempts().isBusy()) {
+      return;
+    }
     Project project = workspace.project();
     on((at, folder) -> {
       Shelf seen = folder.read();
@@ -441,10 +457,13 @@ public final class ShelfKeeper implements AutoCloseable {
   /** Does something to the shelf that is looked at now, though another may be by then. */
   private void on(FolderWork work) {
     ShelfPlace at = place.get();
-    folder(at)
-        .ifPresentOrElse(
-            folder -> run(() -> work.run(at, folder)),
-            () -> workspace.tell(Notice.problem(Messages.of("shelf-keeper.a-kit"))));
+    if (!at.isFolder()) {
+      workspace.tell(Notice.problem(Messages.of("shelf-keeper.a-kit")));
+    } else if (!at.isReachable()) {
+      workspace.tell(Notice.problem(Messages.of("shelf-keeper.away", at.path())));
+    } else {
+      folder(at).ifPresent(folder -> run(() -> work.run(at, folder)));
+    }
   }
 
   /** Something done beside the interface thread. */

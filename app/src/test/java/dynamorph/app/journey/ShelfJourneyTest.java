@@ -2,6 +2,7 @@ package dynamorph.app.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.app.files.FileActions;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Project;
@@ -422,6 +423,24 @@ class ShelfJourneyTest extends JourneyTest {
         .interact(() -> driver.window().shelf().put(List.of(driver.styleNamed("Enamel title"))));
     driver.settle();
     assertThat(driver.notice()).as("nothing can be put into a kit").contains("A kit can be");
+  }
+
+  @Test
+  void anEmptyProjectBeginsWithAStarterKit() {
+    driver.robot().interact(() ->
+        driver.workspace().open(FileActions.blank(), Optional.empty()));
+    driver.settle();
+    Project blank = driver.project();
+    driver.press("starter-lower-thirds");
+    driver.waitFor("its looks", () -> shelf().named("Name").isPresent());
+    assertThat(text("shelf-which")).contains("Lower thirds");
+    assertThat(driver.project()).as("looked into").isEqualTo(blank);
+    driver.robot().rightClickOn(card("name-guest"));
+    clickItem("Take into the project");
+    assertThat(driver.project().styles().named("Name, guest").orElseThrow().basedOn())
+        .contains(driver.styleNamed("Name"));
+    driver.press("scope-project");
+    assertThat(driver.isShown("#starter-kits")).as("there are looks now").isFalse();
   }
 
   @Test

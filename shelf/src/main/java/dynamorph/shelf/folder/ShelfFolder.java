@@ -370,8 +370,22 @@ public final class ShelfFolder {
             && there.read().filter(read -> read.byHand().isEmpty()).isPresent()
             && there.read().get().entry().equals(entry);
     if (!isThere) {
+      if (there != null && !there.problems().isEmpty()) {
+        putAside(file);
+      }
       write(file, EntryJson.write(entry));
     }
+  }
+
+  /** What cannot be read is not written over: somebody may be able to mend it. */
+  private void putAside(Path file) throws IOException {
+    String name = String.valueOf(file.getFileName());
+    Path aside = file.resolveSibling(name + ".damaged");
+    for (int number = 2; Files.exists(aside); number++) {
+      aside = file.resolveSibling(name + ".damaged-" + number);
+    }
+    Files.copy(file, aside);
+    LOG.warn("{} is damaged and was kept as {}", file, aside);
   }
 
   private Path file(Entry entry) {

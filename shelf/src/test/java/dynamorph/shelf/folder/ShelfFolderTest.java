@@ -197,6 +197,15 @@ class ShelfFolderTest {
     // the note itself is known from the action
     assertThat(names(read)).containsExactly("Panel body", "Panel heading", "Note");
     assertThat(read.problems()).hasSize(2).anySatisfy(one -> assertThat(one).contains(id));
+    ShelfFolder next = Looks.folder(folder, "Nour");
+    next.apply(renamed(next.read(), "Panel body", "Body"), next.read());
+    assertThat(folder.resolve("styles/" + id + ".json.damaged"))
+        .as("not written over")
+        .hasContent("{ \"format\": ");
+    assertThat(Looks.folder(folder, "Nour").read().problems())
+        .singleElement()
+        .asString()
+        .contains("other.json");
     Files.writeString(folder.resolve("shelf.json"), "{}");
     assertThatThrownBy(() -> Looks.folder(folder, "Nour").read())
         .isInstanceOf(IOException.class)

@@ -158,7 +158,9 @@ final class ShelfList extends ListView<ShelfList.Row> {
     });
     ((Label) getPlaceholder())
         .setText(
-            all.isEmpty()
+            !keeper.placeProperty().get().isReachable()
+                ? Messages.of("shelf-keeper.away", keeper.placeProperty().get().path())
+                : all.isEmpty()
                 ? Messages.of("shelf-list.nothing-yet")
                 : Messages.of("shelf-list.nothing-matches"));
     if (!rows.equals(getItems())) {

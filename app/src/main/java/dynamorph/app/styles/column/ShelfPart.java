@@ -19,16 +19,20 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 /**
@@ -39,6 +43,7 @@ public final class ShelfPart {
   private final ShelfKeeper keeper;
   private final ShelfList list;
   private final Dialogs dialogs;
+  private @Nullable Node beginning;
   private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.PROJECT);
   private final Button updates = new Button();
   private final ToggleButton dense = new ToggleButton();
@@ -160,7 +165,16 @@ public final class ShelfPart {
     share.setOnAction(_ -> dialogs.choose(FileQuestion.SHELF_FOLDER).ifPresent(keeper::open));
     MenuItem kit = new MenuItem(Messages.of("shelf-part.open-kit"));
     kit.setOnAction(_ -> dialogs.choose(FileQuestion.KIT).ifPresent(keeper::open));
-    items.addAll(List.of(new SeparatorMenuItem(), share, kit));
+    Menu starters = new Menu(Messages.of("shelf-part.starter-kits"));
+    keeper
+        .starters()
+        .keySet()
+        .forEach(place -> {
+          MenuItem item = new MenuItem(place.called());
+          item.setOnAction(_ -> keeper.open(place));
+          starters.getItems().add(item);
+        });
+    items.addAll(List.of(new SeparatorMenuItem(), starters, share, kit));
     ShelfPlace now = keeper.placeProperty().get();
     if (now.kind() != ShelfPlace.Kind.OWN) {
       MenuItem forget = new MenuItem(Messages.of("shelf-part.forget", now.name()));
@@ -196,6 +210,39 @@ public final class ShelfPart {
         workspace.attempts().openUpdates();
       });
     }
+  }
+
+  /** Kits to begin with, for a project that has no looks of its own yet. */
+  Node beginning() {
+    Node made = beginning;
+    if (made == null) {
+      made = kits();
+      beginning = made;
+    }
+    return made;
+  }
+
+  private Node kits() {
+    Label words = new Label(Messages.of("shelf-part.begin-with-a-kit"));
+    words.setWrapText(true);
+    words.getStyleClass().addAll("quiet", "empty-state");
+    FlowPane kits = new FlowPane(6, 6);
+    keeper
+        .starters()
+        .forEach((place, note) -> {
+          Button button = new Button(place.called());
+          button.getStyleClass().add("pill");
+          button.setId("starter-" + place.path());
+          Tips.on(button, note);
+          button.setOnAction(_ -> {
+            keeper.open(place);
+            scope.set(Scope.SHELF);
+          });
+          kits.getChildren().add(button);
+        });
+    VBox all = new VBox(6, words, kits);
+    all.setId("starter-kits");
+    return all;
   }
 
   /** Lists what is wanted, and again whenever how is changed. */

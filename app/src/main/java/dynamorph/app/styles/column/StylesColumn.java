@@ -284,6 +284,9 @@ public final class StylesColumn extends VBox {
     if (rows.isEmpty()) {
       rows.add(emptyState(project));
     }
+    if (project.styles().size() <= 1 && typed.isEmpty()) {
+      rows.add(shelf.beginning());
+    }
     order = List.copyOf(shownOrder);
     List<Node> listed = list.getChildren();
     if (rows.size() > listed.size() && rows.subList(0, listed.size()).equals(listed)) {
