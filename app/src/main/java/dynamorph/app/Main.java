@@ -34,6 +34,9 @@ import org.jspecify.annotations.Nullable;
  * end of a build, {@code training}.
  */
 public class Main extends Application {
+  /** Where the looks of the demo lie within the folder of the person. */
+  static final String DEMO = "demo";
+
   /** What was asked for when the program started. */
   private record Start(
       boolean demo, boolean training, Optional<Path> file, Optional<Path> screenshot, String view) {
@@ -85,14 +88,10 @@ public class Main extends Application {
     Project first = start.demo ? (messy ? AsItCame.project() : MuseumShelf.linked()) : first(user);
     Workspace workspace = new Workspace(IdSource.random(RandomGenerator.getDefault()), first);
     // the looks of the demo are not those of the person
-    UserFolder own = start.demo ? user.withShelfOfItsOwn("demo") : user;
+    UserFolder own = start.demo ? user.withShelfOfItsOwn(DEMO) : user;
     MainWindow opened = new MainWindow(workspace, new WindowDialogs(window), own, Theme.CHALK);
     if (start.demo) {
-      opened
-          .shelf()
-          .before(() ->
-              MuseumShelf.writeIfMissing(
-                  own.shelf(), own.projects(), new ProjectIndex(own.projectIndex())));
+      prepareDemo(opened, own);
     }
     main = opened;
     Thread.setDefaultUncaughtExceptionHandler(
@@ -131,6 +130,15 @@ public class Main extends Application {
     if (main != null) {
       main.close();
     }
+  }
+
+  /** Lets the shelf of the demo be written before it is read for the first time. */
+  static void prepareDemo(MainWindow window, UserFolder user) {
+    window
+        .shelf()
+        .before(() ->
+            MuseumShelf.writeIfMissing(
+                user.shelf(), user.projects(), new ProjectIndex(user.projectIndex())));
   }
 
   /** The first start shows the demo, later ones begin afresh. */

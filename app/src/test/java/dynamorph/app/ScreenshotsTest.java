@@ -6,7 +6,7 @@ import dynamorph.app.files.UserFolder;
 import dynamorph.app.files.WindowDialogs;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
-import dynamorph.demo.LongHour;
+import dynamorph.demo.MuseumShelf;
 import dynamorph.model.IdSource;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -52,11 +52,12 @@ class ScreenshotsTest extends ApplicationTest {
   @Override
   public void start(Stage stage) {
     Theme.loadFonts();
-    UserFolder folder = new UserFolder(user);
+    UserFolder folder = new UserFolder(user).withShelfOfItsOwn(Main.DEMO);
     folder.setWelcomed();
     Workspace workspace =
-        new Workspace(IdSource.random(RandomGenerator.getDefault()), LongHour.project());
+        new Workspace(IdSource.random(RandomGenerator.getDefault()), MuseumShelf.linked());
     main = new MainWindow(workspace, new WindowDialogs(stage), folder, Theme.CHALK);
+    Main.prepareDemo(main, folder);
     stage.setScene(main.scene());
     stage.show();
   }

@@ -30,13 +30,17 @@ public final class ShelfLooks {
 
   /** Shows the selection in a look of the shelf, without changing anything. */
   public void preview(Kept.OfStyle look) {
-    if (!workspace.selection().isEmpty()) {
+    // the pointer may have rested where another shelf is shown by now
+    if (!workspace.selection().isEmpty() && isThere(look)) {
       workspace.preview(new Apply(look, onTop(), stamps()));
     }
   }
 
   /** Brings a look into the project and lets the selection follow it. */
   public void apply(Kept.OfStyle look) {
+    if (!isThere(look)) {
+      return;
+    }
     if (workspace.selection().isEmpty()) {
       workspace.tell(Notice.info(Messages.of("shelf-looks.select-texts-first")));
       return;
@@ -48,6 +52,10 @@ public final class ShelfLooks {
           Notice.offering(
               edit.label(workspace.project()), Messages.of("common.undo"), workspace::undo));
     }
+  }
+
+  private boolean isThere(Kept.OfStyle look) {
+    return keeper.shelf().kept(look.id()).filter(look::equals).isPresent();
   }
 
   /** Brings looks into the project; nothing follows them yet. */

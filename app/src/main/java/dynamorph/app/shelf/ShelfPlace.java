@@ -33,7 +33,8 @@ public record ShelfPlace(Kind kind, Path path, String called) {
     this(kind, path, String.valueOf(path.getFileName()));
   }
 
-  boolean isFolder() {
+  /** Whether something can be put there. */
+  public boolean isFolder() {
     return kind == Kind.OWN || kind == Kind.SHARED;
   }
 

@@ -439,6 +439,8 @@ class ShelfJourneyTest extends JourneyTest {
     clickItem("Take into the project");
     assertThat(driver.project().styles().named("Name, guest").orElseThrow().basedOn())
         .contains(driver.styleNamed("Name"));
+    driver.press("shelf-take-all");
+    assertThat(driver.project().styles().size()).isEqualTo(11);
     driver.press("scope-project");
     assertThat(driver.isShown("#starter-kits")).as("there are looks now").isFalse();
   }

@@ -164,6 +164,7 @@ final class ShelfList extends ListView<ShelfList.Row> {
                 ? Messages.of("shelf-list.nothing-yet")
                 : Messages.of("shelf-list.nothing-matches"));
     if (!rows.equals(getItems())) {
+      rest.stop();
       getItems().setAll(rows);
     }
   }

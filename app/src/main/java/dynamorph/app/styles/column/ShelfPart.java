@@ -9,6 +9,7 @@ import dynamorph.app.shelf.ShelfKeeper;
 import dynamorph.app.shelf.ShelfLooks;
 import dynamorph.app.shelf.ShelfPlace;
 import dynamorph.app.styles.specimen.Specimens;
+import dynamorph.shelf.entry.Kept;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +31,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.jspecify.annotations.Nullable;
@@ -41,6 +43,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 public final class ShelfPart {
   private final Workspace workspace;
   private final ShelfKeeper keeper;
+  private final ShelfLooks looks;
   private final ShelfList list;
   private final Dialogs dialogs;
   private @Nullable Node beginning;
@@ -62,6 +65,7 @@ public final class ShelfPart {
     this.workspace = workspace;
     this.dialogs = dialogs;
     this.keeper = keeper;
+    this.looks = looks;
     this.list =
         new ShelfList(
             workspace, keeper, looks, specimens, new ShelfMenu(workspace, keeper, looks, history));
@@ -143,9 +147,28 @@ public final class ShelfPart {
     name.run();
     menu.setOnShowing(_ -> menu.getItems().setAll(places()));
     menu.getItems().setAll(places());
-    menu.visibleProperty().bind(scope.isNotEqualTo(Scope.PROJECT));
-    menu.managedProperty().bind(menu.visibleProperty());
-    return menu;
+    Button all = new Button();
+    all.setId("shelf-take-all");
+    all.getStyleClass().add("pill");
+    all.setMinWidth(Region.USE_PREF_SIZE);
+    Tips.on(all, Messages.of("shelf-part.take-all-help"));
+    all.setOnAction(_ -> looks.take(keeper.shelf().styles().stream().map(Kept::id).toList()));
+    all.managedProperty().bind(all.visibleProperty());
+    Runnable count =
+        () -> {
+          int size = keeper.shelf().styles().size();
+          all.setText(Messages.of("shelf-part.take-all", size));
+          all.setVisible(!keeper.placeProperty().get().isFolder() && size > 0);
+        };
+    keeper.shelfProperty().addListener((_, _, _) -> count.run());
+    count.run();
+    HBox.setHgrow(menu, Priority.ALWAYS);
+    HBox row = new HBox(6, menu, all);
+    row.setAlignment(Pos.CENTER_LEFT);
+    row.getStyleClass().add("updates-row");
+    row.visibleProperty().bind(scope.isNotEqualTo(Scope.PROJECT));
+    row.managedProperty().bind(row.visibleProperty());
+    return row;
   }
 
   private List<MenuItem> places() {

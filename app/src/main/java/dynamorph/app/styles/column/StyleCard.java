@@ -184,6 +184,8 @@ final class StyleCard extends HBox {
     elbow.setMaxWidth(depth * INDENT);
     getChildren().setAll(depth > 0 ? List.of(elbow, face) : List.of(face));
     double width = WIDTH - depth * INDENT;
+    // as wide as its specimen, with a scroll bar beside it or without
+    face.setMaxWidth(width);
     specimen.setFitWidth(width - 2);
     specimen.setFitHeight(SPECIMEN_HEIGHT);
     Rectangle clip = new Rectangle(width - 2, SPECIMEN_HEIGHT + 10);

@@ -14,7 +14,6 @@ import dynamorph.model.reach.Followers;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleLevel;
-import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.specimen.Backdrop;
 import java.util.HashSet;
@@ -24,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.scene.image.ImageView;
 
 /** Draws styles with words on the ground that they are seen on most. */
@@ -122,15 +122,15 @@ public final class Specimens {
     show(view, project, cascade, style, ground, width, height);
   }
 
+  /** Whether nothing of it shows on paper: neither a fill nor a stroke nor a plate. */
   private static boolean isPale(Project project, PropertySet values) {
-    List<Rgba> fills =
-        Coats.of(values, Address.FINISH).stream()
-            .filter(coat -> Coats.value(values, Properties.COAT_KIND.at(coat)) == CoatKind.FILL)
-            .map(coat ->
-                project.palette().colour(Coats.value(values, Properties.COAT_COLOUR.at(coat))))
+    List<Rgba> painted =
+        Stream.of(Address.FINISH, Address.PLATE)
+            .flatMap(host -> Coats.of(values, host).stream())
+            .map(coat -> project.palette().colour(Coats.value(values, Properties.COAT_COLOUR.at(coat))))
             .toList();
-    return !fills.isEmpty()
-        && fills.stream().allMatch(fill -> fill.contrast(PAPER) < LEAST_CONTRAST);
+    return !painted.isEmpty()
+        && painted.stream().allMatch(colour -> colour.contrast(PAPER) < LEAST_CONTRAST);
   }
 
   /** The artboard colour that the style is seen on most, so that pale letters show. */
