@@ -170,9 +170,7 @@ public final class ShelfKeeper implements AutoCloseable {
   }
 
   private Optional<ShelfFolder> folder(ShelfPlace at) {
-    return at.isFolder()
-        ? Optional.of(folders.computeIfAbsent(at.path(), open))
-        : Optional.empty();
+    return at.isFolder() ? Optional.of(folders.computeIfAbsent(at.path(), open)) : Optional.empty();
   }
 
   /** Compares the project with the shelves that are not looked at. */

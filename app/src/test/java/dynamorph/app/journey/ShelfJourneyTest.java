@@ -3,6 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.files.FileActions;
+import dynamorph.app.shelf.ShelfLooks;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Project;
@@ -16,6 +17,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.shelf.Action;
 import dynamorph.shelf.Change;
 import dynamorph.shelf.Shelf;
+import dynamorph.shelf.entry.Kept;
 import dynamorph.shelf.folder.ShelfFolder;
 import dynamorph.shelf.follow.PutOnShelf;
 import java.io.IOException;
@@ -377,6 +379,7 @@ class ShelfJourneyTest extends JourneyTest {
     clickItem("Add a shared shelf\u2026");
     driver.waitFor("their look", () -> shelf().named("Notice").isPresent());
     assertThat(text("shelf-which")).isEqualTo("team");
+    Kept.OfStyle theirLook = shelf().named("Notice").orElseThrow();
     driver.pressText("label-6-title");
     driver.robot().clickOn(card(id("Notice")));
     driver.settle();
@@ -387,10 +390,15 @@ class ShelfJourneyTest extends JourneyTest {
     theirs.apply(
         Change.of(now, Action.Kind.CHANGE, new ChangeStyle(notice.withNote("larger in spring"))),
         now);
-    // the own shelf is looked at, and the other one is told of
+    // the own shelf is looked at, and the other one is told of; a look that was rested on just then
+    // is not there any more
     driver
         .robot()
         .interact(() -> driver.window().shelf().open(driver.window().shelf().places().getFirst()));
+    ShelfLooks looks = new ShelfLooks(driver.workspace(), driver.window().shelf());
+    driver.robot().interact(() -> looks.preview(theirLook));
+    driver.robot().interact(() -> looks.apply(theirLook));
+    assertThat(driver.project()).isEqualTo(taken);
     driver.waitFor("told", () -> driver.isShown("#shelf-updates"));
     assertThat(text("shelf-updates")).contains("1 look is newer on team");
     driver.press("shelf-updates");
@@ -427,8 +435,7 @@ class ShelfJourneyTest extends JourneyTest {
 
   @Test
   void anEmptyProjectBeginsWithAStarterKit() {
-    driver.robot().interact(() ->
-        driver.workspace().open(FileActions.blank(), Optional.empty()));
+    driver.robot().interact(() -> driver.workspace().open(FileActions.blank(), Optional.empty()));
     driver.settle();
     Project blank = driver.project();
     driver.press("starter-lower-thirds");

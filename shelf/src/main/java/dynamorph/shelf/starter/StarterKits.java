@@ -26,8 +26,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Kits to begin with, by what they are for. Each is a file of resources that people can write:
- * a palette, and styles with their values as the inspector shows them.
+ * Kits to begin with, by what they are for. Each is a file of resources that people can write: a
+ * palette, and styles with their values as the inspector shows them.
  */
 public final class StarterKits {
   private static final String INDEX = "index.txt";

@@ -59,10 +59,7 @@ class StarterKitsTest {
             .get(Properties.FONT_FAMILY.key())
             .ifPresent(family -> {
               assertThat(fonts.has(family)).as("%s of %s", family, style.name()).isTrue();
-              FontFace face =
-                  fonts
-                      .match(family, 400, dynamorph.model.value.Slant.UPRIGHT)
-                      .face();
+              FontFace face = fonts.match(family, 400, dynamorph.model.value.Slant.UPRIGHT).face();
               assertThat(
                       style.sample().codePoints().filter(letter -> !Character.isWhitespace(letter)))
                   .as("letters of %s", style.name())
@@ -77,8 +74,7 @@ class StarterKitsTest {
   void aKitIsTakenIntoAnEmptyProject(String id) {
     Shelf kit = StarterKits.read(id);
     List<String> all = kit.styles().stream().map(Kept::id).toList();
-    Project taken =
-        new ImportStyles(kit.bundle(all), Map.of()).applyTo(Project.empty("New"));
+    Project taken = new ImportStyles(kit.bundle(all), Map.of()).applyTo(Project.empty("New"));
     assertThat(taken.styles().size()).isEqualTo(all.size());
     Cascade there = Cascade.of(taken);
     Cascade here = Cascade.of(kit.asProject());

@@ -161,8 +161,8 @@ final class ShelfList extends ListView<ShelfList.Row> {
             !keeper.placeProperty().get().isReachable()
                 ? Messages.of("shelf-keeper.away", keeper.placeProperty().get().path())
                 : all.isEmpty()
-                ? Messages.of("shelf-list.nothing-yet")
-                : Messages.of("shelf-list.nothing-matches"));
+                    ? Messages.of("shelf-list.nothing-yet")
+                    : Messages.of("shelf-list.nothing-matches"));
     if (!rows.equals(getItems())) {
       rest.stop();
       getItems().setAll(rows);

@@ -127,7 +127,8 @@ public final class Specimens {
     List<Rgba> painted =
         Stream.of(Address.FINISH, Address.PLATE)
             .flatMap(host -> Coats.of(values, host).stream())
-            .map(coat -> project.palette().colour(Coats.value(values, Properties.COAT_COLOUR.at(coat))))
+            .map(coat ->
+                project.palette().colour(Coats.value(values, Properties.COAT_COLOUR.at(coat))))
             .toList();
     return !painted.isEmpty()
         && painted.stream().allMatch(colour -> colour.contrast(PAPER) < LEAST_CONTRAST);
