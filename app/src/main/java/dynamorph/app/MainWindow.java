@@ -260,11 +260,7 @@ public final class MainWindow {
     stagePane.addInFront(sheet);
     stagePane.addInFront(
         LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reached)));
-    stagePane.addInFront(recovery);
-    stagePane.addInFront(versions);
-    stagePane.addInFront(export);
-    stagePane.addInFront(shelf.history());
-    stagePane.addInFront(shelf.projects());
+    stagePane.addRooms(List.of(recovery, versions, export, shelf.history(), shelf.projects()));
     BorderPane middle = new BorderPane(frame.getCenter());
     VBox lanes = new VBox(timeline);
     lanes.visibleProperty().bind(workspace.view().sheetProperty().not());

@@ -299,8 +299,6 @@ public final class ProjectsPane extends VBox {
     file.getStyleClass().add("quiet");
     file.setMinWidth(0);
     file.setTextOverrun(javafx.scene.control.OverrunStyle.LEADING_ELLIPSIS);
-    VBox text = new VBox(2, name, file);
-    HBox.setHgrow(text, Priority.ALWAYS);
     Label what =
         new Label(
             plan.result()
@@ -309,11 +307,14 @@ public final class ProjectsPane extends VBox {
                         "projects-pane.changes", result.updates().size(), result.texts().size()))
                 .orElse(plan.isReadable() ? Messages.of("projects-pane.nothing") : plan.trouble()));
     what.setWrapText(true);
-    what.setMinWidth(Region.USE_PREF_SIZE);
+    what.setMinHeight(Region.USE_PREF_SIZE);
     if (!plan.isReadable()) {
       what.getStyleClass().add("problem-text");
     }
-    HBox row = new HBox(10, tick, text, what);
+    VBox text = new VBox(2, name, what, file);
+    text.setMinWidth(0);
+    HBox.setHgrow(text, Priority.ALWAYS);
+    HBox row = new HBox(10, tick, text);
     row.setAlignment(Pos.CENTER_LEFT);
     plan.result().ifPresent(result -> addPictures(row, result));
     VBox card = new VBox(4, row);

@@ -327,7 +327,13 @@ class ShelfJourneyTest extends JourneyTest {
     byte[] before = Files.readAllBytes(other);
     driver.answers().file(folder);
     enlargedByColleague("Notice", 120);
+    driver.run("Shelf history");
     driver.run("Update other projects from the shelf");
+    driver.run("Shelf history");
+    assertThat(driver.isShown("#shelf-history")).isTrue();
+    assertThat(driver.isShown("#projects-pane")).as("one at a time").isFalse();
+    driver.run("Update other projects from the shelf");
+    assertThat(driver.isShown("#shelf-history")).isFalse();
     assertThat(words("#projects-pane")).anySatisfy(one -> assertThat(one).contains("No other"));
     driver.press("projects-folder");
     driver.waitFor("looked at", () -> driver.isShown("#project-mondays"));

@@ -5,6 +5,7 @@ import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
+import dynamorph.app.window.LatePane;
 import dynamorph.app.window.NoticeBar;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Numbers;
@@ -55,6 +56,21 @@ public final class StagePane extends StackPane {
   /** Puts a pane in front of the stage while it is visible; notices stay over it. */
   public void addInFront(Region pane) {
     getChildren().add(getChildren().indexOf(notice), pane);
+  }
+
+  /** Puts panes in front of the stage of which one is open at a time. */
+  public void addRooms(List<LatePane<?>> rooms) {
+    for (LatePane<?> room : rooms) {
+      addInFront(room);
+      room.visibleProperty()
+          .addListener((_, _, shown) -> {
+            if (shown) {
+              rooms.stream()
+                  .filter(other -> other != room)
+                  .forEach(other -> other.ifMade(pane -> pane.setVisible(false)));
+            }
+          });
+    }
   }
 
   private static Node tools(Workspace workspace) {

@@ -142,8 +142,9 @@ public final class ShelfPart {
     menu.getStyleClass().add("quiet-menu");
     menu.setMaxWidth(Double.MAX_VALUE);
     menu.setAccessibleText(Messages.of("shelf-part.which"));
-    Runnable name = () -> menu.setText(keeper.placeProperty().get().name());
+    Runnable name = () -> menu.setText(nameOf(keeper.placeProperty().get()));
     keeper.placeProperty().addListener((_, _, _) -> name.run());
+    keeper.shelfProperty().addListener((_, _, _) -> name.run());
     name.run();
     menu.setOnShowing(_ -> menu.getItems().setAll(places()));
     menu.getItems().setAll(places());
@@ -171,6 +172,14 @@ public final class ShelfPart {
     return row;
   }
 
+  /** What it calls itself, where somebody gave it a name. */
+  private String nameOf(ShelfPlace place) {
+    String own = keeper.shelf().name();
+    String folder = String.valueOf(place.path().getFileName());
+    boolean isNamed = place.isFolder() && !own.isBlank() && !own.equals(folder);
+    return isNamed && place.equals(keeper.placeProperty().get()) ? own : place.name();
+  }
+
   private List<MenuItem> places() {
     List<MenuItem> items = new ArrayList<>();
     for (ShelfPlace place : keeper.places()) {
@@ -178,7 +187,7 @@ public final class ShelfPart {
       RadioMenuItem item =
           new RadioMenuItem(
               newer == 0
-                  ? place.name()
+                  ? nameOf(place)
                   : Messages.of("shelf-part.newer-there", place.name(), newer));
       item.setSelected(place.equals(keeper.placeProperty().get()));
       item.setOnAction(_ -> keeper.open(place));
