@@ -72,12 +72,28 @@ class EntryTest {
                 Conflict.Kind.STYLE, "Notice", new Conflict.Part.Value(Properties.SIZE.key())));
   }
 
+  /** Against the first version, the size that was set back would seem to be untouched. */
+  @Test
+  void sidesAreComparedWithTheLatestVersionThatBothHad() {
+    Version first = version(1, Optional.of(sized(PLAIN, 48)));
+    Version common = version(2, Optional.of(sized(PLAIN, 50)), first);
+    Version setBack = version(3, Optional.of(sized(PLAIN, 48)), common);
+    Version tracking = version(4, Optional.of(tracked(sized(PLAIN, 50), 8)), common);
+    assertThat(of(Entry.of("notice-1", List.of(first, common, setBack, tracking))))
+        .isEqualTo(tracked(sized(PLAIN, 48), 8));
+  }
+
   @Test
   void whatOneSideChangedIsNotGoneBecauseTheOtherDeletedIt() {
     Version first = version(1, Optional.of(PLAIN));
     Version changed = version(2, Optional.of(sized(PLAIN, 44)), first);
     Version deleted = version(3, Optional.empty(), first);
     assertThat(of(Entry.of("notice-1", List.of(first, changed, deleted))))
+        .isEqualTo(sized(PLAIN, 44));
+    Version deletedBefore = version(2, Optional.empty(), first);
+    Version changedAfter = version(3, Optional.of(sized(PLAIN, 44)), first);
+    assertThat(of(Entry.of("notice-1", List.of(first, deletedBefore, changedAfter))))
+        .as("whichever came first")
         .isEqualTo(sized(PLAIN, 44));
     assertThat(Entry.of("notice-1", List.of(first, deleted)).kept()).isEmpty();
   }

@@ -180,6 +180,22 @@ class UpdatesTest {
   }
 
   @Test
+  void whatOnlyTheProjectChangedIsNoUpdate() throws IOException {
+    put(sized(museum, BODY, FontSize.points(11)), List.of(BODY));
+    StyleId body = named(signs, "Panel body").id();
+    Project mine = signs.withStyles(signs.styles().map(body, style -> style.withNote("for signs")));
+    Update update = Updates.newer(mine, files.read()).getFirst();
+    assertThat(update.toTake())
+        .extracting(Update.Difference::part)
+        .containsExactly(new Part.Value(Properties.SIZE.key()));
+    assertThat(update.toPut()).extracting(Update.Difference::part).containsExactly(Part.Field.NOTE);
+    Project taken = TakeUpdates.all(mine, files.read()).applyTo(mine);
+    assertThat(named(taken, "Panel body").note()).isEqualTo("for signs");
+    assertThat(named(taken, "Panel body").properties().get(Properties.SIZE.key()))
+        .contains(FontSize.points(11));
+  }
+
+  @Test
   void anUpdateThatIsLeftIsNotOfferedAgain() throws IOException {
     put(sized(museum, BODY, FontSize.points(11)), List.of(BODY));
     StyleId body = named(signs, "Panel body").id();
