@@ -94,7 +94,8 @@ final class ShelfChangeCommands {
       ShelfFolder folder = folder();
       Shelf seen = read(folder);
       PutOnShelf put =
-          PutOnShelf.of(project, seen, wanted, colours, _ -> true, RandomGenerator.getDefault());
+          PutOnShelf.of(
+              project, seen, wanted, colours, PutOnShelf.Wanted.ALL, RandomGenerator.getDefault());
       apply(folder, put.change().withNote(note), seen);
       put.withheld()
           .forEach(family -> out().println(Messages.of("shelf-command.font-withheld", family)));
@@ -319,7 +320,7 @@ final class ShelfChangeCommands {
                   seen,
                   kit.styles().stream().map(Style::id).toList(),
                   kit.palette().swatches().stream().map(one -> one.id()).toList(),
-                  _ -> true,
+                  PutOnShelf.Wanted.ALL,
                   RandomGenerator.getDefault())
               .change();
       return apply(

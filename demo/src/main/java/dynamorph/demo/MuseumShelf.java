@@ -73,7 +73,7 @@ public record MuseumShelf(Shelf shelf, Project exhibition) {
     Shelf empty = Shelf.empty(ID, NAME);
     List<StyleId> all = plain.styles().stream().map(Style::id).toList();
     List<String> colours = plain.palette().swatches().stream().map(Swatch::id).toList();
-    PutOnShelf put = PutOnShelf.of(plain, empty, all, colours, _ -> true, random);
+    PutOnShelf put = PutOnShelf.of(plain, empty, all, colours, PutOnShelf.Wanted.ALL, random);
     Shelf first = done(empty, put.change().withNote("as it opens"), PUT, "Dessa Quill", random);
     Style title = first.named("Label title").orElseThrow().style();
     Shelf second =

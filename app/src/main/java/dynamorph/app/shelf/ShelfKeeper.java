@@ -37,7 +37,6 @@ import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.random.RandomGenerator;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -359,7 +358,7 @@ public final class ShelfKeeper implements AutoCloseable {
   public void put(
       Collection<StyleId> styles,
       Collection<String> swatches,
-      Predicate<Update.Difference> parts,
+      PutOnShelf.Wanted parts,
       String note) {
     if (workspace.attempts().isBusy()) {
       return;
@@ -401,7 +400,7 @@ public final class ShelfKeeper implements AutoCloseable {
 
   /** Puts everything that the project changed of one style on the shelf, or the style itself. */
   public void put(Collection<StyleId> styles) {
-    put(styles, List.of(), _ -> true, "");
+    put(styles, List.of(), PutOnShelf.Wanted.ALL, "");
   }
 
   /** Does something to the shelf, and tells it with a way back. */

@@ -260,15 +260,11 @@ public final class UpdatesPane extends VBox {
     Map<String, Set<Part>> chosen = Map.copyOf(ticked);
     List<StyleId> styles = new ArrayList<>();
     List<String> swatches = new ArrayList<>();
-    Set<Update.Difference> wanted = new LinkedHashSet<>();
     for (Update update : toPut()) {
       Set<Part> parts = chosen.getOrDefault(update.entry().id(), Set.of());
       if (parts.isEmpty()) {
         continue;
       }
-      update.toPut().stream()
-          .filter(difference -> parts.contains(difference.part()))
-          .forEach(wanted::add);
       switch (update.mine()) {
         case Update.Thing.OfStyle(Style style) -> styles.add(style.id());
         case Update.Thing.OfSwatch(Swatch swatch) -> swatches.add(swatch.id());
@@ -276,7 +272,11 @@ public final class UpdatesPane extends VBox {
     }
     String said = note.getText().strip();
     workspace.attempts().discardPending();
-    keeper.put(styles, swatches, wanted::contains, said);
+    keeper.put(
+        styles,
+        swatches,
+        (entry, part) -> chosen.getOrDefault(entry, Set.of()).contains(part),
+        said);
   }
 
   private void tellOthers() {

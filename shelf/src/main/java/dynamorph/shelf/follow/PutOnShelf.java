@@ -30,7 +30,6 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.Predicate;
 import java.util.random.RandomGenerator;
 
 /**
@@ -48,6 +47,15 @@ public record PutOnShelf(
     Map<String, String> swatches,
     SortedSet<String> withheld) {
   private static final int DIGITS = 0x1000000;
+
+  /** Which of what the project changed goes on the shelf. */
+  @FunctionalInterface
+  public interface Wanted {
+    /** All of it. */
+    Wanted ALL = (_, _) -> true;
+
+    boolean wants(String entry, Part part);
+  }
 
   public PutOnShelf {
     styles = Map.copyOf(styles);
@@ -67,7 +75,7 @@ public record PutOnShelf(
       Shelf shelf,
       Collection<StyleId> wantedStyles,
       Collection<String> wantedSwatches,
-      Predicate<Update.Difference> parts,
+      Wanted parts,
       RandomGenerator random) {
     return new Putting(project, shelf, parts, random).run(wantedStyles, wantedSwatches);
   }
@@ -75,7 +83,7 @@ public record PutOnShelf(
   /** The same with everything that the project changed. */
   public static PutOnShelf of(
       Project project, Shelf shelf, Collection<StyleId> wanted, RandomGenerator random) {
-    return of(project, shelf, wanted, List.of(), _ -> true, random);
+    return of(project, shelf, wanted, List.of(), Wanted.ALL, random);
   }
 
   /** What the project is to know afterwards: where its styles are now, and in which version. */
@@ -116,7 +124,7 @@ public record PutOnShelf(
   private static final class Putting {
     private final Project project;
     private final Shelf shelf;
-    private final Predicate<Update.Difference> parts;
+    private final Wanted parts;
     private final RandomGenerator random;
     private final Terms terms;
     private final Map<String, Optional<Kept>> contents = new LinkedHashMap<>();
@@ -127,8 +135,7 @@ public record PutOnShelf(
     private final SortedSet<String> withheld = new TreeSet<>();
     private boolean isNew;
 
-    Putting(
-        Project project, Shelf shelf, Predicate<Update.Difference> parts, RandomGenerator random) {
+    Putting(Project project, Shelf shelf, Wanted parts, RandomGenerator random) {
       this.project = project;
       this.shelf = shelf;
       this.parts = parts;
@@ -179,7 +186,8 @@ public record PutOnShelf(
           && shelf.kept(update.entry().id()).orElse(null) instanceof Kept.OfSwatch there) {
         Swatch mine = there.swatch();
         for (Update.Difference difference : update.toPut()) {
-          if (parts.test(difference) && difference.part() instanceof Part.OfSwatch part) {
+          if (difference.part() instanceof Part.OfSwatch part
+              && parts.wants(update.entry().id(), part)) {
             mine = part.taken(mine, swatch);
           }
         }
@@ -217,7 +225,7 @@ public record PutOnShelf(
         for (Part part : Part.of(mine, put)) {
           // a base or swatch that is put along has a name there only now
           Update.Difference difference = difference(update, part, mine, put);
-          if (difference.isMine() && parts.test(difference)) {
+          if (difference.isMine() && parts.wants(update.entry().id(), part)) {
             put = Part.taken(put, mine, part);
           }
         }

@@ -7,11 +7,14 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.importing.ImportStyles;
 import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.edit.style.SetSwatch;
+import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
+import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
 import dynamorph.shelf.Action;
@@ -177,6 +180,44 @@ class UpdatesTest {
     assertThat(left.toPut())
         .extracting(Update.Difference::part)
         .containsExactly(new Part.Value(Properties.SIZE.key()));
+  }
+
+  /** A value may be called otherwise once its swatch is on the shelf too. */
+  @Test
+  void aValuePaintedWithANewSwatchIsPutWithIt() throws IOException {
+    PropertyKey<Colour> fill = Properties.COAT_COLOUR.at(Address.coat("fill"));
+    Swatch teal = new Swatch("teal", "Teal", Rgba.parse("#0e6b63"));
+    Project painted =
+        museum
+            .withPalette(museum.palette().with(teal))
+            .withStyles(
+                museum
+                    .styles()
+                    .map(
+                        HEADING,
+                        style ->
+                            style.withProperties(
+                                style.properties().with(fill, Colour.swatch("teal")))));
+    Update update =
+        Updates.of(painted, files.read()).stream()
+            .filter(one -> !one.toPut().isEmpty())
+            .findFirst()
+            .orElseThrow();
+    Set<Part> shown = Set.of(update.toPut().getFirst().part());
+    Shelf seen = files.read();
+    PutOnShelf put =
+        PutOnShelf.of(
+            painted,
+            seen,
+            List.of(HEADING),
+            List.of(),
+            (entry, part) -> entry.equals(update.entry().id()) && shown.contains(part),
+            random);
+    Shelf after = files.apply(put.change(), seen).shelf();
+    Style heading = after.named("Panel heading").orElseThrow().style();
+    assertThat(after.asProject().palette().colour(heading.properties().get(fill).orElseThrow()))
+        .isEqualTo(Rgba.parse("#0e6b63"));
+    assertThat(after.swatches()).extracting(Kept::name).contains("Teal");
   }
 
   @Test
