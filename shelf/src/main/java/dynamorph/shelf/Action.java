@@ -30,7 +30,6 @@ public record Action(
     REGROUP,
     TAG,
     CHANGE,
-    MERGE,
     DELETE,
     RESTORE,
     IMPORT,

@@ -4,6 +4,7 @@ import dynamorph.formats.file.Sha256;
 import dynamorph.model.Asset;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.style.NamedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.Swatch;
 import dynamorph.shelf.entry.Entry;
@@ -47,10 +48,6 @@ public record Change(
     return new Change(kind, changed, contents, files, undoes);
   }
 
-  public boolean isEmpty() {
-    return contents.isEmpty();
-  }
-
   /**
    * Does to the shelf what an edit does to the styles and swatches of a project: whatever can be
    * done there can be done here.
@@ -58,11 +55,12 @@ public record Change(
    * @throws dynamorph.model.edit.EditRefused if it makes no sense
    */
   public static Change of(Shelf shelf, Action.Kind kind, Edit edit) {
-    Project before = shelf.asProject();
+    Project before = shelf.withoutFiles();
     Project after = edit.applyTo(before);
     Map<String, Optional<Kept>> contents = new LinkedHashMap<>();
     Map<String, byte[]> files = new LinkedHashMap<>();
     Map<String, String> hashes = new TreeMap<>();
+    shelf.styles().forEach(kept -> hashes.putAll(kept.assets()));
     for (Asset asset : after.assets()) {
       String hash = Sha256.hex(asset.bytes());
       hashes.put(asset.name(), hash);
@@ -98,7 +96,7 @@ public record Change(
 
   private static SortedMap<String, String> namedIn(Style style, Map<String, String> hashes) {
     SortedMap<String, String> named = new TreeMap<>();
-    var images = dynamorph.model.style.NamedReferences.in(List.of(style.properties())).images();
+    var images = NamedReferences.in(List.of(style.properties())).images();
     hashes.forEach((name, hash) -> {
       if (images.contains(name.substring(name.lastIndexOf('/') + 1))) {
         named.put(name, hash);

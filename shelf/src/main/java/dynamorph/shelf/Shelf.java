@@ -22,6 +22,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -111,15 +112,20 @@ public record Shelf(
    * that is missing is left out; the ids are those of the entries.
    */
   public Project asProject() {
-    return project(styles().stream().map(Kept.OfStyle::style).toList());
+    Project plain = withoutFiles();
+    return plain.withAssets(assets(plain.styles().list()));
   }
 
-  private Project project(List<Style> styles) {
-    List<Swatch> swatches = swatches().stream().map(Kept.OfSwatch::swatch).toList();
+  /** The same without images and fonts, which may be large. */
+  Project withoutFiles() {
     return Project.empty(name)
-        .withPalette(new Palette(swatches))
-        .withStyles(book(styles))
-        .withAssets(assets(styles));
+        .withPalette(palette())
+        .withStyles(book(styles().stream().map(Kept.OfStyle::style).toList()));
+  }
+
+  /** The swatches as the palette of a project. */
+  public Palette palette() {
+    return new Palette(swatches().stream().map(Kept.OfSwatch::swatch).toList());
   }
 
   /** Styles with the bases that are there; a circle, which two machines can make, is cut. */
@@ -159,7 +165,7 @@ public record Shelf(
    * @param wanted ids of entries; what is not there is left out
    */
   public StyleBundle bundle(Collection<String> wanted) {
-    Project all = asProject();
+    Project all = withoutFiles();
     List<StyleId> styles =
         wanted.stream()
             .flatMap(one -> kept(one).stream())
@@ -167,18 +173,12 @@ public record Shelf(
             .map(one -> new StyleId(one.id()))
             .toList();
     StyleBundle needed = StyleBundle.of(all, styles, List.of());
-    Set<Swatch> swatches = new java.util.LinkedHashSet<>(needed.swatches());
+    Set<Swatch> swatches = new LinkedHashSet<>(needed.swatches());
     wanted.forEach(one -> all.palette().find(one).ifPresent(swatches::add));
-    Set<String> names = new HashSet<>();
-    for (Style style : needed.styles()) {
-      if (kept(style.id().value()).orElse(null) instanceof Kept.OfStyle kept) {
-        names.addAll(kept.assets().keySet());
-      }
-    }
     return new StyleBundle(
         needed.styles().stream().map(this::withOrigin).toList(),
         swatches.stream().map(this::withOrigin).toList(),
-        all.assets().stream().filter(asset -> names.contains(asset.name())).toList());
+        assets(needed.styles()));
   }
 
   private Style withOrigin(Style style) {
@@ -256,12 +256,5 @@ public record Shelf(
   public boolean canUndo(Action action) {
     return action.undoes().isEmpty()
         && actions.stream().noneMatch(other -> other.undoes().equals(Optional.of(action.id())));
-  }
-
-  /** A version that an entry had. */
-  public Optional<Version> version(Origin origin) {
-    return origin.shelf().equals(id)
-        ? find(origin.entry()).flatMap(entry -> entry.find(origin.version()))
-        : Optional.empty();
   }
 }

@@ -157,7 +157,12 @@ public final class EntryJson {
     return new Read(entry, isByHand ? now : Optional.empty(), List.copyOf(problems));
   }
 
-  static JsonNode parse(byte[] bytes) throws IOException {
+  /**
+   * A file as JSON.
+   *
+   * @throws IOException if it is none; it says in which line
+   */
+  public static JsonNode parse(byte[] bytes) throws IOException {
     try {
       return PLAIN.readTree(bytes);
     } catch (JacksonException notJson) {

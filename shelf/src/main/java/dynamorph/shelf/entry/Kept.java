@@ -3,11 +3,11 @@ package dynamorph.shelf.entry;
 import dynamorph.model.merge.Conflict;
 import dynamorph.model.merge.StyleMerge;
 import dynamorph.model.style.Style;
-import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.SortedSet;
@@ -27,9 +27,6 @@ public sealed interface Kept {
   SortedSet<String> tags();
 
   Kept withTags(SortedSet<String> changed);
-
-  /** The same under another id. */
-  Kept withId(String changed);
 
   /**
    * A style.
@@ -67,11 +64,6 @@ public sealed interface Kept {
     public OfStyle withTags(SortedSet<String> changed) {
       return new OfStyle(style, changed, assets);
     }
-
-    @Override
-    public OfStyle withId(String changed) {
-      return new OfStyle(style.withId(new StyleId(changed)), tags, assets);
-    }
   }
 
   /** A swatch. */
@@ -98,11 +90,6 @@ public sealed interface Kept {
     @Override
     public OfSwatch withTags(SortedSet<String> changed) {
       return new OfSwatch(swatch, changed);
-    }
-
-    @Override
-    public OfSwatch withId(String changed) {
-      return new OfSwatch(new Swatch(changed, swatch.name(), swatch.colour()), tags);
     }
   }
 
@@ -159,10 +146,10 @@ public sealed interface Kept {
       String before = base.assets().get(name);
       String own = mine.assets().get(name);
       String other = theirs.assets().get(name);
-      if (java.util.Objects.equals(own, other) || java.util.Objects.equals(other, before)) {
+      if (Objects.equals(own, other) || Objects.equals(other, before)) {
         continue;
       }
-      if (java.util.Objects.equals(own, before)) {
+      if (Objects.equals(own, before)) {
         if (other == null) {
           assets.remove(name);
         } else {

@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -54,14 +53,7 @@ final class ActionJson {
   }
 
   static Action read(byte[] bytes) throws IOException {
-    JsonNode node;
-    try {
-      node = JSON.readTree(bytes);
-    } catch (JacksonException notJson) {
-      throw new IOException(
-          Messages.of("action-json.not-json", String.valueOf(notJson.getOriginalMessage())),
-          notJson);
-    }
+    JsonNode node = EntryJson.parse(bytes);
     if (!FORMAT.equals(node.path(FORMAT_NAME).asString(""))) {
       throw new IOException(Messages.of("action-json.not-an-action"));
     }

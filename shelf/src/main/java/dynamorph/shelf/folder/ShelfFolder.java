@@ -136,6 +136,10 @@ public final class ShelfFolder {
     changed = last.isEmpty() || !now.equals(header);
     header = now;
     List<Path> files = lookAtEntries();
+    if (changed) {
+      // also where something fails from here on
+      last = Optional.empty();
+    }
     List<Action> done = readActions(problems);
     if (!changed && problems.isEmpty() && last.isPresent()) {
       return last.get();
@@ -272,21 +276,6 @@ public final class ShelfFolder {
       return Sha256.hex(bytes).equals(hash) ? Optional.of(bytes) : Optional.empty();
     } catch (IOException missing) {
       return Optional.empty();
-    }
-  }
-
-  /**
-   * Gives the shelf a name.
-   *
-   * @throws IOException if it cannot be written
-   */
-  public synchronized Shelf rename(String name) throws IOException {
-    createFolders();
-    try (FolderLock _ = FolderLock.of(folder)) {
-      ShelfHeader known = ShelfHeader.read(folder).orElse(header);
-      header = new ShelfHeader(known.id(), name.strip());
-      header.write(folder);
-      return read();
     }
   }
 

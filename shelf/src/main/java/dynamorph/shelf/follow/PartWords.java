@@ -66,7 +66,7 @@ public record PartWords(Shelf shelf) {
     return switch (said) {
       case Optional<?> some when some.isPresent() -> colour(some.get());
       case Rgba colour -> Optional.of(colour);
-      case Colour colour -> Optional.of(shelf.asProject().palette().colour(colour));
+      case Colour colour -> Optional.of(shelf.palette().colour(colour));
       default -> Optional.empty();
     };
   }

@@ -88,15 +88,4 @@ public record Update(
   public List<Difference> toPut() {
     return differences.stream().filter(Difference::isMine).toList();
   }
-
-  /** The number of versions that came since the one that was taken. */
-  public long versionsSince() {
-    return taken
-        .map(version ->
-            entry.versions().stream()
-                .filter(other -> !other.id().equals(version.id()))
-                .filter(other -> entry.isBefore(version.id(), other.id()))
-                .count())
-        .orElse((long) entry.versions().size());
-  }
 }

@@ -11,6 +11,7 @@ import dynamorph.shelf.entry.Version;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /** Compares what a project has from a shelf with the shelf: by value, against what was taken. */
 public final class Updates {
@@ -44,11 +45,12 @@ public final class Updates {
   }
 
   private static Update of(Style style, Origin origin, Entry entry, Terms terms) {
-    Optional<Version> taken = entry.find(origin.version());
+    Style mine = terms.onShelf(style, entry.id());
+    Optional<Version> taken =
+        taken(origin, entry, kept -> style(kept).filter(mine::equals).isPresent());
     Version newest = entry.head().version();
     List<Update.Difference> differences = new ArrayList<>();
     if (newest.kept().orElse(null) instanceof Kept.OfStyle(Style now, var _, var _)) {
-      Style mine = terms.onShelf(style, entry.id());
       Optional<Style> before = taken.flatMap(Version::kept).flatMap(Updates::style);
       for (Part part : Part.of(mine, now, before.orElse(mine))) {
         add(
@@ -62,12 +64,31 @@ public final class Updates {
     return new Update(new Update.Thing.OfStyle(style), entry, taken, newest, differences);
   }
 
+  /**
+   * The version that the project is compared with: the one it took, or a later one that is just
+   * what the project has, however it came by it.
+   */
+  private static Optional<Version> taken(Origin origin, Entry entry, Predicate<Kept> isMine) {
+    return entry.versions().reversed().stream()
+        .filter(version -> version.kept().filter(isMine).isPresent())
+        .filter(version -> entry.isBefore(origin.version(), version.id()))
+        .findFirst()
+        .or(() -> entry.find(origin.version()));
+  }
+
   private static Optional<Style> style(Kept kept) {
     return kept instanceof Kept.OfStyle style ? Optional.of(style.style()) : Optional.empty();
   }
 
   private static Update of(Swatch swatch, Origin origin, Entry entry) {
-    Optional<Version> taken = entry.find(origin.version());
+    Optional<Version> taken =
+        taken(
+            origin,
+            entry,
+            kept ->
+                kept instanceof Kept.OfSwatch(Swatch there, var _)
+                    && there.name().equals(swatch.name())
+                    && there.colour().equals(swatch.colour()));
     Version newest = entry.head().version();
     List<Update.Difference> differences = new ArrayList<>();
     if (newest.kept().orElse(null) instanceof Kept.OfSwatch(Swatch now, var _)) {

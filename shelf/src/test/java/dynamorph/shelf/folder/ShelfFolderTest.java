@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
+import dynamorph.model.Asset;
 import dynamorph.model.Project;
 import dynamorph.model.edit.style.ChangeStyle;
 import dynamorph.model.edit.style.DeleteStyles;
+import dynamorph.model.property.Properties;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.shelf.Action;
 import dynamorph.shelf.Change;
@@ -257,6 +260,36 @@ class ShelfFolderTest {
     assertThat(after.actions()).hasSize(1);
     assertThat(after.find(note.id())).isEmpty();
     assertThat(names(after)).containsExactly("Body", "Panel heading");
+  }
+
+  /** Images of one name are not one image. */
+  @Test
+  void eachLookBringsItsOwnImage() throws IOException {
+    ShelfFolder files = Looks.folder(folder, "Dessa");
+    for (int number = 1; number <= 2; number++) {
+      Style grain =
+          Style.text("grain", "Grain " + number, "")
+              .withProperties(
+                  Style.text("x", "x", "")
+                      .properties()
+                      .withText(Properties.key("finish/fill/tile-image"), "grain.png"));
+      Project project =
+          Project.empty("P")
+              .withStyles(StyleBook.of(List.of(grain)))
+              .withAssets(List.of(new Asset("images/grain.png", new byte[] {(byte) number})));
+      Shelf seen = files.read();
+      files.apply(
+          PutOnShelf.of(project, seen, List.of(grain.id()), random).change(), seen);
+    }
+    Shelf shelf = files.read();
+    for (int number = 1; number <= 2; number++) {
+      String id = shelf.named("Grain " + number).orElseThrow().id();
+      assertThat(shelf.bundle(List.of(id)).assets())
+          .containsExactly(new Asset("images/grain.png", new byte[] {(byte) number}));
+    }
+    Shelf renamed = files.apply(renamed(shelf, "Grain 1", "Sand"), shelf).shelf();
+    assertThat(renamed.bundle(List.of(renamed.named("Sand").orElseThrow().id())).assets())
+        .containsExactly(new Asset("images/grain.png", new byte[] {1}));
   }
 
   /** Two processes at once, and one that is killed at any moment. */

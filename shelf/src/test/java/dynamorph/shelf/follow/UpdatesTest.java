@@ -148,7 +148,6 @@ class UpdatesTest {
     put(sized(tracked, BODY, FontSize.points(11)), List.of(BODY));
     Project mine = sized(signs, named(signs, "Panel body").id(), FontSize.points(12));
     Update update = Updates.newer(mine, files.read()).getFirst();
-    assertThat(update.versionsSince()).isEqualTo(1);
     assertThat(update.differences())
         .containsExactlyInAnyOrder(
             new Update.Difference(
@@ -234,6 +233,29 @@ class UpdatesTest {
     assertThat(named(taken, "Panel body").note()).isEqualTo("for signs");
     assertThat(named(taken, "Panel body").properties().get(Properties.SIZE.key()))
         .contains(FontSize.points(11));
+  }
+
+  /** Somebody told the project by word of mouth; what comes next is no conflict. */
+  @Test
+  void aChangeThatTheProjectMadeTooIsTaken() throws IOException {
+    put(sized(museum, BODY, FontSize.points(11)), List.of(BODY));
+    Project mine = sized(signs, named(signs, "Panel body").id(), FontSize.points(11));
+    assertThat(Updates.newer(mine, files.read())).isEmpty();
+    Shelf seen = files.read();
+    Style body = seen.named("Panel body").orElseThrow().style();
+    files.apply(
+        Change.of(
+            seen,
+            Action.Kind.CHANGE,
+            new ChangeStyle(
+                body.withProperties(
+                    body.properties().with(Properties.SIZE, FontSize.points(12))))),
+        seen);
+    Update update = Updates.newer(mine, files.read()).getFirst();
+    assertThat(update.differences()).noneMatch(Update.Difference::isConflict);
+    Project taken = TakeUpdates.all(mine, files.read()).applyTo(mine);
+    assertThat(named(taken, "Panel body").properties().get(Properties.SIZE.key()))
+        .contains(FontSize.points(12));
   }
 
   @Test
