@@ -14,7 +14,7 @@ import dynamorph.shelf.entry.Entry;
 import dynamorph.shelf.entry.Kept;
 import dynamorph.shelf.entry.Version;
 import dynamorph.shelf.folder.ShelfFolder;
-import dynamorph.shelf.folder.ShelfPlaces;
+import dynamorph.shelf.folder.PersonalFolders;
 import dynamorph.shelf.follow.PartWords;
 import dynamorph.shelf.projects.ProjectIndex;
 import dynamorph.shelf.projects.ProjectUse;
@@ -86,7 +86,7 @@ final class ShelfCommand implements Runnable {
 
     @Spec CommandSpec spec;
 
-    final ShelfPlaces places = ShelfPlaces.ofProcess();
+    final PersonalFolders places = PersonalFolders.ofProcess();
 
     final ShelfFolder folder() {
       return places.open(places.shelf(parent.given));

@@ -5,6 +5,7 @@ import dynamorph.model.merge.Conflict;
 import dynamorph.shelf.Shelf;
 import dynamorph.shelf.follow.PartWords;
 import dynamorph.shelf.follow.Update;
+import dynamorph.shelf.projects.ProjectFiles;
 import dynamorph.shelf.projects.ProjectUse;
 import dynamorph.shelf.projects.UpdatePlan;
 import dynamorph.shelf.projects.UpdateReport;
@@ -16,7 +17,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -30,8 +30,6 @@ import tools.jackson.databind.node.ObjectNode;
     description = "${bundle:shelf-update.update}",
     mixinStandardHelpOptions = true)
 final class ShelfUpdateCommand extends ShelfCommand.OnShelf {
-  private static final String ENDING = ".dmorph";
-
   @Parameters(arity = "0..*", paramLabel = "FILE", description = "${bundle:shelf-update.file}")
   private List<Path> files = new ArrayList<>();
 
@@ -110,13 +108,7 @@ final class ShelfUpdateCommand extends ShelfCommand.OnShelf {
       if (!Files.isDirectory(folder)) {
         throw new IllegalArgumentException(Messages.of("shelf-update.no-folder", folder));
       }
-      try (Stream<Path> found = Files.walk(folder)) {
-        found
-            .filter(file -> file.getFileName().toString().endsWith(ENDING))
-            .filter(Files::isRegularFile)
-            .sorted()
-            .forEach(all::add);
-      }
+      all.addAll(ProjectFiles.in(folder));
     }
     if (known) {
       index().using(shelf.id()).stream()

@@ -1,5 +1,6 @@
 package dynamorph.app.export;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureFrame;
@@ -74,10 +75,7 @@ final class ExportBoards extends VBox {
     }
     HBox head = new HBox(8, count, gap, all, none);
     head.setAlignment(Pos.CENTER_LEFT);
-    ScrollPane scroll = new ScrollPane(tiles);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scrolled(tiles);
     getChildren().addAll(head, scroll);
   }
 

@@ -13,6 +13,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -65,6 +67,15 @@ public final class Controls {
     HBox head = new HBox(6, words, gap(), icon(Feather.X, Messages.of("common.close-esc"), close));
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
+  }
+
+  /** A column that scrolls down only, and takes the room that is left. */
+  public static ScrollPane scrolled(Node content) {
+    ScrollPane scroll = new ScrollPane(content);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    return scroll;
   }
 
   /** Takes the room that is left in a row. */

@@ -2,7 +2,7 @@ package dynamorph.app.files;
 
 import dynamorph.app.files.versions.VersionKeeper;
 import dynamorph.formats.file.SafeFile;
-import dynamorph.shelf.folder.ShelfPlaces;
+import dynamorph.shelf.folder.PersonalFolders;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -31,7 +31,7 @@ public final class UserFolder {
   private static final String OFF = "off";
 
   public UserFolder(Path folder) {
-    this(folder, folder, Optional.ofNullable(System.getenv(ShelfPlaces.VARIABLE)).map(Path::of));
+    this(folder, folder, Optional.ofNullable(System.getenv(PersonalFolders.VARIABLE)).map(Path::of));
   }
 
   private UserFolder(Path folder, Path looks, Optional<Path> shelf) {
@@ -49,7 +49,7 @@ public final class UserFolder {
    * The folder given by {@code dynamorph.home}, else the place that the system has for such data.
    */
   public static UserFolder standard() {
-    return new UserFolder(ShelfPlaces.ofProcess().home());
+    return new UserFolder(PersonalFolders.ofProcess().home());
   }
 
   /** The file that the log goes to. */

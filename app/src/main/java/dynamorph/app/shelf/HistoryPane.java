@@ -56,10 +56,7 @@ public final class HistoryPane extends VBox {
     title.getStyleClass().add("section-title");
     words.setWrapText(true);
     words.setMinHeight(USE_PREF_SIZE);
-    ScrollPane scroll = new ScrollPane(list);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scrolled(list);
     getChildren()
         .addAll(
             Controls.paneHead(Messages.of("history-pane.shelf-history"), this::close),

@@ -9,13 +9,14 @@ import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
+import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.shelf.Shelf;
+import dynamorph.shelf.projects.ProjectFiles;
 import dynamorph.shelf.projects.ProjectUse;
 import dynamorph.shelf.projects.UpdatePlan;
 import dynamorph.shelf.projects.UpdateReport;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.InstantSource;
 import java.util.ArrayList;
@@ -27,7 +28,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -48,7 +48,6 @@ import javafx.scene.layout.VBox;
  * earlier file, and each can be brought back.
  */
 public final class ProjectsPane extends VBox {
-  private static final String ENDING = ".dmorph";
   private static final int PICTURE_WIDTH = 96;
   private static final int PICTURE_HEIGHT = 64;
 
@@ -98,10 +97,7 @@ public final class ProjectsPane extends VBox {
     setId("projects-pane");
     words.setWrapText(true);
     words.setMinHeight(USE_PREF_SIZE);
-    ScrollPane scroll = new ScrollPane(list);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scrolled(list);
     update.getStyleClass().add("commit");
     update.setId("projects-update");
     update.setMinWidth(USE_PREF_SIZE);
@@ -152,17 +148,28 @@ public final class ProjectsPane extends VBox {
     leave.run();
   }
 
+  /** Nothing is being looked at or written any more, whether it came to its end or broke off. */
+  private void end(AtomicBoolean run) {
+    if (wanted == run) {
+      progress.setVisible(false);
+      showCount();
+    }
+  }
+
+  /** Does long work; where it breaks off, the buttons work again. */
+  private void run(AtomicBoolean run, ShelfKeeper.Work work) {
+    keeper.run(() -> {
+      try {
+        work.run();
+      } finally {
+        Platform.runLater(() -> end(run));
+      }
+    });
+  }
+
   private void addFolder(Path folder) {
     keeper.run(() -> {
-      Set<Path> found = new LinkedHashSet<>();
-      try (Stream<Path> files = Files.walk(folder)) {
-        files
-            .filter(file -> file.getFileName().toString().endsWith(ENDING))
-            .filter(Files::isRegularFile)
-            .sorted()
-            .map(Path::toAbsolutePath)
-            .forEach(found::add);
-      }
+      List<Path> found = ProjectFiles.in(folder.toAbsolutePath());
       Platform.runLater(() -> {
         added.addAll(found);
         look();
@@ -202,7 +209,7 @@ public final class ProjectsPane extends VBox {
     AtomicBoolean run = begin();
     Shelf shelf = keeper.shelf();
     List<Path> all = List.copyOf(files);
-    keeper.run(() -> {
+    run(run, () -> {
       UpdatePlan.of(
           all,
           shelf,
@@ -217,7 +224,6 @@ public final class ProjectsPane extends VBox {
           run::get);
       Platform.runLater(() -> {
         if (wanted == run) {
-          progress.setVisible(false);
           words.setText(
               Messages.of(
                   "projects-pane.looked",
@@ -249,7 +255,7 @@ public final class ProjectsPane extends VBox {
             .choose(FileQuestion.PROJECT)
             .ifPresent(file ->
                 keeper.run(() -> {
-                  var project = dynamorph.formats.project.ProjectFile.read(file);
+                  Project project = ProjectFile.read(file);
                   keeper
                       .index()
                       .moved(
@@ -374,7 +380,7 @@ public final class ProjectsPane extends VBox {
   /** The name of a project's file without its ending. */
   static String stem(Path file) {
     String name = String.valueOf(file.getFileName());
-    return name.endsWith(ENDING) ? name.substring(0, name.length() - ENDING.length()) : name;
+    return name.endsWith(ProjectFile.ENDING) ? name.substring(0, name.length() - ProjectFile.ENDING.length()) : name;
   }
 
   private static Label problem(String text) {
@@ -396,7 +402,7 @@ public final class ProjectsPane extends VBox {
     AtomicBoolean run = begin();
     List<UpdateReport.Item> written = new ArrayList<>();
     update.setDisable(true);
-    keeper.run(() -> {
+    run(run, () -> {
       UpdateReport report =
           UpdateReport.write(
               chosen,
@@ -413,10 +419,7 @@ public final class ProjectsPane extends VBox {
           keeper.remember(item.file());
         }
       }
-      Platform.runLater(() -> {
-        progress.setVisible(false);
-        show(report);
-      });
+      Platform.runLater(() -> show(report));
     });
   }
 

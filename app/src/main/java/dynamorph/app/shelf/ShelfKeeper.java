@@ -35,7 +35,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.random.RandomGenerator;
 import javafx.animation.KeyFrame;
@@ -55,9 +54,11 @@ public final class ShelfKeeper implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(ShelfKeeper.class);
   private static final Duration BETWEEN_LOOKS = Duration.seconds(2);
 
+  /** The shelves that are not shown are looked at every so many times. */
+  private static final int LOOKS_ELSEWHERE = 15;
+
   /** Before the shelf was read. */
-  private static final Shelf NOTHING =
-      new Shelf("", "", Map.of(), List.of(), List.of(), _ -> Optional.empty());
+  private static final Shelf NOTHING = Shelf.empty("", "");
 
   private final Workspace workspace;
   private final KnownShelves known;
@@ -79,7 +80,8 @@ public final class ShelfKeeper implements AutoCloseable {
         thread.setDaemon(true);
         return thread;
       });
-  private final Timeline looks = new Timeline(new KeyFrame(BETWEEN_LOOKS, _ -> lookWhenChanged()));
+  private final Timeline looks = new Timeline(new KeyFrame(BETWEEN_LOOKS, _ -> lookAgain()));
+  private int looked;
   private List<Optional<FileTime>> state = List.of();
   private Optional<Project> compared = Optional.empty();
   private Optional<Project> remembered = Optional.empty();
@@ -277,6 +279,13 @@ public final class ShelfKeeper implements AutoCloseable {
     });
   }
 
+  private void lookAgain() {
+    lookWhenChanged();
+    if (++looked % LOOKS_ELSEWHERE == 0) {
+      lookElsewhere();
+    }
+  }
+
   private void lookWhenChanged() {
     ShelfPlace at = place.get();
     folder(at)
@@ -364,7 +373,7 @@ public final class ShelfKeeper implements AutoCloseable {
       return;
     }
     Project project = workspace.project();
-    on((at, folder) -> {
+    on(placeToPut(), (at, folder) -> {
       Shelf seen = folder.read();
       PutOnShelf put = PutOnShelf.of(project, seen, styles, swatches, parts, random);
       ShelfFolder.Done done = folder.apply(put.change().withNote(note), seen);
@@ -383,7 +392,7 @@ public final class ShelfKeeper implements AutoCloseable {
                 workspace.tell(
                     Notice.offering(
                         put.withheld().isEmpty()
-                            ? Messages.of("shelf-keeper.put", count)
+                            ? Messages.of("shelf-keeper.put", count, at.name())
                             : Messages.of(
                                 "shelf-keeper.put-without",
                                 count,
@@ -393,9 +402,20 @@ public final class ShelfKeeper implements AutoCloseable {
                           if (linked) {
                             workspace.undo();
                           }
-                          undo(action);
+                          undo(at, action);
                         })),
             () -> workspace.tell(Notice.info(Messages.of("shelf-keeper.there-already"))));
+  }
+
+  /** The shelf that is looked at; while that is a kit, the own one. */
+  private ShelfPlace placeToPut() {
+    return place.get().isFolder() ? place.get() : known.own();
+  }
+
+  /** Whether something can be put on the shelf. */
+  public boolean takesLooks() {
+    ShelfPlace at = placeToPut();
+    return at.isReachable() && folder(at).filter(ShelfFolder::isWritable).isPresent();
   }
 
   /** Puts everything that the project changed of one style on the shelf, or the style itself. */
@@ -405,12 +425,7 @@ public final class ShelfKeeper implements AutoCloseable {
 
   /** Does something to the shelf, and tells it with a way back. */
   public void change(Function<Shelf, Change> wanted) {
-    change(wanted, _ -> {});
-  }
-
-  /** The same; then something on the interface thread. */
-  public void change(Function<Shelf, Change> wanted, Consumer<Shelf> then) {
-    on((at, folder) -> {
+    on(place.get(), (at, folder) -> {
       Shelf seen = folder.read();
       ShelfFolder.Done done = folder.apply(wanted.apply(seen), seen);
       Platform.runLater(() -> {
@@ -421,15 +436,18 @@ public final class ShelfKeeper implements AutoCloseable {
                     Notice.offering(
                         Messages.of("shelf-keeper.done", action.label(done.shelf())),
                         Messages.of("common.undo"),
-                        () -> undo(action))));
-        then.accept(done.shelf());
+                        () -> undo(at, action))));
       });
     });
   }
 
   /** Takes back something that was done to the shelf; what was done since stays. */
   public void undo(Action action) {
-    on((at, folder) -> {
+    undo(place.get(), action);
+  }
+
+  private void undo(ShelfPlace of, Action action) {
+    on(of, (at, folder) -> {
       Shelf seen = folder.read();
       ShelfFolder.Done done = folder.apply(Change.undo(seen, action), seen);
       Platform.runLater(() -> {
@@ -451,9 +469,8 @@ public final class ShelfKeeper implements AutoCloseable {
     void run(ShelfPlace at, ShelfFolder folder) throws IOException;
   }
 
-  /** Does something to the shelf that is looked at now, though another may be by then. */
-  private void on(FolderWork work) {
-    ShelfPlace at = place.get();
+  /** Does something to a shelf, though another may be looked at by then. */
+  private void on(ShelfPlace at, FolderWork work) {
     if (!at.isFolder()) {
       workspace.tell(Notice.problem(Messages.of("shelf-keeper.a-kit")));
     } else if (!at.isReachable()) {

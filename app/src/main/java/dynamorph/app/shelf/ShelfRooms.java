@@ -8,7 +8,7 @@ import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.app.window.LatePane;
-import dynamorph.shelf.folder.ShelfPlaces;
+import dynamorph.shelf.folder.PersonalFolders;
 import dynamorph.shelf.projects.ProjectIndex;
 import java.time.InstantSource;
 import java.util.random.RandomGenerator;
@@ -37,7 +37,7 @@ public final class ShelfRooms {
         new ShelfKeeper(
             workspace,
             new KnownShelves(user),
-            ShelfPlaces.ofProcess()::open,
+            PersonalFolders.ofProcess()::open,
             new ProjectIndex(user.projectIndex()),
             InstantSource.system(),
             RandomGenerator.getDefault());

@@ -84,10 +84,7 @@ public final class UpdatesPane extends VBox {
     elsewhere.setOnAction(_ -> elsewhere());
     elsewhere.managedProperty().bind(elsewhere.visibleProperty());
     leave.managedProperty().bind(leave.visibleProperty());
-    ScrollPane scroll = new ScrollPane(list);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scrolled(list);
     HBox buttons = new HBox(8, commit, leave, cancel);
     buttons.setAlignment(Pos.CENTER_LEFT);
     Label title = new Label(Messages.of("updates-pane.updates"));
@@ -107,7 +104,8 @@ public final class UpdatesPane extends VBox {
         .followedProperty()
         .addListener((_, _, _) -> {
           if (workspace.attempts().present().isUpdating()) {
-            open();
+            // what is being written of a version stays
+            fill();
           }
         });
   }
@@ -207,7 +205,7 @@ public final class UpdatesPane extends VBox {
         isTaking()
             ? Messages.of("updates-pane.take", count)
             : Messages.of("updates-pane.put", count));
-    commit.setDisable(count == 0);
+    commit.setDisable(count == 0 || !isTaking() && !keeper.isWritable());
     if (isTaking()) {
       commit.setOnAction(_ -> workspace.attempts().commitPending());
       workspace

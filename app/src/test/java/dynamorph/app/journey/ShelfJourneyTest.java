@@ -111,7 +111,7 @@ class ShelfJourneyTest extends JourneyTest {
     assertThat(driver.project().styles().named("Notice").orElseThrow().origin())
         .map(Origin::entry)
         .contains(id("Notice"));
-    assertThat(driver.notice()).contains("put on the shelf");
+    driver.waitFor("told", () -> driver.notice().contains("put on My shelf"));
     // another project, with a text that follows nothing
     Project bare =
         Project.empty("Signs")
@@ -435,8 +435,20 @@ class ShelfJourneyTest extends JourneyTest {
     driver
         .robot()
         .interact(() -> driver.window().shelf().put(List.of(driver.styleNamed("Enamel title"))));
+    driver.waitFor(
+        "told that it is not in the kit", () -> driver.notice().contains("put on My shelf"));
+    driver.press("shelf-which");
+    clickItem("My shelf");
+    driver.waitFor("on the own shelf", () -> shelf().named("Enamel title").isPresent());
+    // the way back leads to where it was put, whatever is looked at
+    driver.press("shelf-which");
+    clickItem("Kit: signs.dmkit");
     driver.settle();
-    assertThat(driver.notice()).as("nothing can be put into a kit").contains("A kit can be");
+    driver.offer("Undo");
+    driver.press("shelf-which");
+    clickItem("My shelf");
+    driver.settle();
+    driver.waitFor("taken back", () -> shelf().styles().isEmpty());
   }
 
   @Test

@@ -1,6 +1,10 @@
 package dynamorph.model.reach;
 
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.style.Style;
+import java.util.HashSet;
+import java.util.Set;
 import dynamorph.model.Project;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertySet;
@@ -33,6 +37,18 @@ public record SwatchUse(int styles, int layers, int artboards, int tracks) {
                 .filter(track -> names(track.local(), swatch))
                 .count();
     return new SwatchUse(styles, layers, artboards, tracks);
+  }
+
+  /** The texts that are painted with a swatch: by a style that they follow, or by hand. */
+  public static Set<LayerId> texts(Project project, Followers followers, String swatch) {
+    Set<LayerId> texts = new HashSet<>();
+    for (Style style : project.styles().list()) {
+      if (names(style.properties(), swatch)) {
+        followers.of(style.id()).forEach(follower -> texts.add(follower.layer().id()));
+      }
+    }
+    project.layers().filter(layer -> names(layer, swatch)).forEach(layer -> texts.add(layer.id()));
+    return texts;
   }
 
   private static boolean names(Layer layer, String swatch) {

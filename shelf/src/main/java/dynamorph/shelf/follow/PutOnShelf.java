@@ -22,6 +22,7 @@ import dynamorph.typeset.font.FontLibrary;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -151,7 +152,7 @@ public record PutOnShelf(
 
     PutOnShelf run(Collection<StyleId> wantedStyles, Collection<String> wantedSwatches) {
       StyleBundle bundle = StyleBundle.of(project, wantedStyles, List.of());
-      Set<Swatch> needed = new java.util.LinkedHashSet<>(bundle.swatches());
+      Set<Swatch> needed = new LinkedHashSet<>(bundle.swatches());
       wantedSwatches.forEach(id -> project.palette().find(id).ifPresent(needed::add));
       needed.forEach(swatch -> put(swatch, wantedSwatches.contains(swatch.id())));
       bundle.styles().forEach(style -> put(style, wantedStyles.contains(style.id()), bundle));
@@ -308,11 +309,7 @@ public record PutOnShelf(
     }
 
     private String free(String name, String otherwise) {
-      String slug =
-          name.toLowerCase(java.util.Locale.ROOT)
-              .replaceAll("[^a-z0-9]+", "-")
-              .replaceAll("^-+|-+$", "");
-      String stem = slug.isEmpty() ? otherwise : slug;
+      String stem = StyleId.stem(name, otherwise);
       Set<String> taken = new HashSet<>(contents.keySet());
       while (true) {
         String id = stem + "-" + String.format("%06x", random.nextInt(DIGITS));

@@ -1,21 +1,17 @@
 package dynamorph.shelf.projects;
 
 import dynamorph.formats.file.FileState;
-import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
-import dynamorph.model.style.NamedReferences;
+import dynamorph.model.reach.SwatchUse;
 import dynamorph.model.style.Origin;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.Swatch;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * What a project has from shelves, known without opening it.
@@ -50,27 +46,9 @@ public record ProjectUse(
       swatch
           .origin()
           .ifPresent(origin ->
-              uses.add(new Use(origin, swatch.name(), painted(project, followers, swatch.id()))));
+              uses.add(new Use(origin, swatch.name(), SwatchUse.texts(project, followers, swatch.id()).size())));
     }
     return new ProjectUse(file, project.name(), now, FileState.of(file), uses);
-  }
-
-  private static int painted(Project project, Followers followers, String swatch) {
-    Set<LayerId> painted = new HashSet<>();
-    for (Style style : project.styles().list()) {
-      if (isNamed(style.properties(), swatch)) {
-        followers.of(style.id()).forEach(follower -> painted.add(follower.layer().id()));
-      }
-    }
-    project
-        .layers()
-        .filter(layer -> layer.locals().anyMatch(local -> isNamed(local, swatch)))
-        .forEach(layer -> painted.add(layer.id()));
-    return painted.size();
-  }
-
-  private static boolean isNamed(PropertySet values, String swatch) {
-    return NamedReferences.in(List.of(values)).swatches().contains(swatch);
   }
 
   /** How it uses an entry, if it does. */

@@ -4,6 +4,7 @@ import dynamorph.formats.file.FileState;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.file.Sha256;
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.shelf.folder.ShelfFolder;
 import dynamorph.shelf.message.Messages;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -83,6 +84,7 @@ public record UpdateReport(Path folder, Instant time, List<Item> items) {
       Consumer<Item> each,
       BooleanSupplier isWanted)
       throws IOException {
+    forgetOld(reports, now);
     Path folder = free(reports, now);
     Files.createDirectories(folder);
     UpdateReport report = new UpdateReport(folder, now, List.of());
@@ -97,6 +99,20 @@ public record UpdateReport(Path folder, Instant time, List<Item> items) {
       }
     }
     return report;
+  }
+
+  /** The earlier files are kept as long as what was done to a shelf can be undone. */
+  private static void forgetOld(Path reports, Instant now) throws IOException {
+    for (UpdateReport report : all(reports)) {
+      if (report.time().isBefore(now.minus(ShelfFolder.KEPT))) {
+        try (Stream<Path> files = Files.list(report.folder())) {
+          for (Path file : files.toList()) {
+            Files.delete(file);
+          }
+        }
+        Files.delete(report.folder());
+      }
+    }
   }
 
   private static Path free(Path reports, Instant now) {

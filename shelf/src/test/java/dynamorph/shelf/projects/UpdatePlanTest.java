@@ -19,6 +19,7 @@ import dynamorph.shelf.follow.PutOnShelf;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
@@ -126,6 +127,23 @@ class UpdatePlanTest {
   private static FontSize size(Path file) throws IOException {
     Style body = ProjectFile.read(file).styles().get(BODY);
     return body.properties().get(Properties.SIZE.key()).orElseThrow();
+  }
+
+  @Test
+  void earlierFilesAreKeptForNinetyDays() throws IOException {
+    Path reports = folder.resolve("updates");
+    List<Path> all = written(1);
+    put(sized(museum, 14));
+    UpdateReport.write(plans(all), reports, Looks.START, _ -> {}, () -> true);
+    put(sized(museum, 15));
+    Instant later = Looks.START.plus(ShelfFolder.KEPT);
+    UpdateReport.write(plans(all), reports, later, _ -> {}, () -> true);
+    assertThat(UpdateReport.all(reports)).as("to the day").hasSize(2);
+    put(sized(museum, 16));
+    UpdateReport.write(plans(all), reports, later.plusSeconds(1), _ -> {}, () -> true);
+    assertThat(UpdateReport.all(reports))
+        .extracting(UpdateReport::time)
+        .containsExactly(later.plusSeconds(1), later);
   }
 
   @Test

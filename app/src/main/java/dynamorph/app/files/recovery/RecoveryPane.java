@@ -68,10 +68,7 @@ public final class RecoveryPane extends VBox {
     setId("recovery");
     words.setWrapText(true);
     words.setMinHeight(USE_PREF_SIZE);
-    ScrollPane scroll = new ScrollPane(list);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scrolled(list);
     getChildren()
         .addAll(
             Controls.paneHead(Messages.of("recovery-pane.recovered-work"), this::close),

@@ -83,10 +83,10 @@ public final class VersionsPane extends VBox {
     time.setMinHeight(USE_PREF_SIZE);
     HBox head = new HBox(8, time, Controls.gap(), restore);
     head.setAlignment(Pos.CENTER_LEFT);
-    VBox right = new VBox(10, head, scrolled(comparison));
+    VBox right = new VBox(10, head, Controls.scrolled(comparison));
     right.setMinWidth(0);
     HBox.setHgrow(right, Priority.ALWAYS);
-    ScrollPane left = scrolled(list);
+    ScrollPane left = Controls.scrolled(list);
     left.setMinWidth(LIST_WIDTH);
     left.setMaxWidth(LIST_WIDTH);
     body = new HBox(16, left, right);
@@ -129,14 +129,6 @@ public final class VersionsPane extends VBox {
         Messages.of("versions-pane.delete-them"),
         List.of(Messages.of("versions-pane.cannot-be-undone")),
         Messages.of("versions-pane.delete"));
-  }
-
-  private static ScrollPane scrolled(VBox content) {
-    ScrollPane scroll = new ScrollPane(content);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
-    return scroll;
   }
 
   private Optional<Path> file() {

@@ -304,13 +304,4 @@ public final class ShelfPart {
                         ? StyleCard.ON_SHELF
                         : Messages.of("shelf-part.changed"));
   }
-
-  /** Puts styles of the project on the shelf. */
-  void put(java.util.Collection<dynamorph.model.style.StyleId> styles) {
-    keeper.put(styles);
-  }
-
-  Workspace workspace() {
-    return workspace;
-  }
 }

@@ -52,8 +52,8 @@ final class StyleMenu {
         known
             ? Messages.of("style-menu.put-changes", ids.size())
             : Messages.of("style-menu.put-on-shelf", ids.size()),
-        shelf.filter(one -> one.keeper().isWritable()).isEmpty(),
-        () -> shelf.ifPresent(one -> one.put(ids)));
+        shelf.filter(one -> one.keeper().takesLooks()).isEmpty(),
+        () -> shelf.ifPresent(one -> one.keeper().put(ids)));
   }
 
   StyleMenu(Workspace workspace, BiConsumer<StyleCard, StyleId> rename) {

@@ -72,10 +72,7 @@ public final class StyleDeletionPane extends VBox {
     Tips.on(cancel, Messages.of("style-deletion-pane.leave-everything-as-it-was-esc"));
     cancel.setOnAction(_ -> workspace.attempts().discardPending());
     HBox buttons = new HBox(8, commit, cancel);
-    ScrollPane scroll = new ScrollPane(content);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scrolled(content);
     getChildren().addAll(title, scroll, buttons);
     workspace.attempts().follow(Attempt::deletion, deletion -> deletion.ifPresent(this::open));
   }

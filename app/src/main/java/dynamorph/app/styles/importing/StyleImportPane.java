@@ -1,5 +1,6 @@
 package dynamorph.app.styles.importing;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
@@ -58,10 +59,7 @@ public final class StyleImportPane extends VBox {
     bring.setOnAction(_ -> workspace.attempts().commitPending());
     Button cancel = new Button(Messages.of("common.cancel"));
     cancel.setOnAction(_ -> workspace.attempts().discardPending());
-    ScrollPane scroll = new ScrollPane(list);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scrolled(list);
     getChildren().addAll(title, forAll(), scroll, new HBox(8, bring, cancel));
     workspace.attempts().follow(Attempt::styleImport, coming -> coming.ifPresent(this::open));
   }

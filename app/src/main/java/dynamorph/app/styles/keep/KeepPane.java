@@ -73,10 +73,7 @@ public final class KeepPane extends VBox {
     this.putOnShelf = putOnShelf;
     getStyleClass().add("keep-pane");
     setId("keep-pane");
-    ScrollPane scroll = new ScrollPane(list);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    ScrollPane scroll = Controls.scrolled(list);
     getChildren().addAll(head(), presets(), scroll, buttons());
     workspace
         .attempts()

@@ -302,10 +302,7 @@ public final class HiddenStyles {
 
   /** An id that is the same whenever the same is found. */
   private StyleId id(String name, Set<StyleId> taken) {
-    String slug = name.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-    String start = slug.replaceAll("^-+|-+$", "");
-    // a name may have no letter that an id can have
-    String stem = start.isEmpty() ? "style" : start;
+    String stem = StyleId.stem(name, "style");
     StyleId id = new StyleId(stem);
     for (int number = 2; project.styles().find(id).isPresent() || taken.contains(id); number++) {
       id = new StyleId(stem + "-" + number);

@@ -16,12 +16,12 @@ import org.jspecify.annotations.Nullable;
  * @param environment of the process
  * @param system properties of the process
  */
-public record ShelfPlaces(Map<String, String> environment, Properties system) {
+public record PersonalFolders(Map<String, String> environment, Properties system) {
   /** Names another folder for the shelf. */
   public static final String VARIABLE = "DYNAMORPH_SHELF";
 
-  public static ShelfPlaces ofProcess() {
-    return new ShelfPlaces(System.getenv(), System.getProperties());
+  public static PersonalFolders ofProcess() {
+    return new PersonalFolders(System.getenv(), System.getProperties());
   }
 
   /** The folder of everything of the person's own; {@code dynamorph.home} names another. */
