@@ -4,8 +4,10 @@ import dynamorph.cli.message.Messages;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.project.StyleJson;
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.reach.StyleFilter;
 import dynamorph.model.style.Style;
 import dynamorph.shelf.Action;
 import dynamorph.shelf.Change;
@@ -13,8 +15,8 @@ import dynamorph.shelf.Shelf;
 import dynamorph.shelf.entry.Entry;
 import dynamorph.shelf.entry.Kept;
 import dynamorph.shelf.entry.Version;
-import dynamorph.shelf.folder.ShelfFolder;
 import dynamorph.shelf.folder.PersonalFolders;
+import dynamorph.shelf.folder.ShelfFolder;
 import dynamorph.shelf.follow.PartWords;
 import dynamorph.shelf.projects.ProjectIndex;
 import dynamorph.shelf.projects.ProjectUse;
@@ -188,13 +190,13 @@ final class ShelfCommand implements Runnable {
     @Override
     public Integer call() throws IOException {
       Shelf shelf = read(folder());
-      String wanted = words == null ? "" : words.toLowerCase(Locale.ROOT);
+      StyleFilter wanted = StyleFilter.of(words == null ? "" : words);
+      Project looks = shelf.asProject();
+      Cascade cascade = Cascade.of(looks);
       List<Kept.OfStyle> styles =
           shelf.styles().stream()
               .filter(one ->
-                  (one.name() + " " + one.style().group() + " " + String.join(" ", one.tags()))
-                      .toLowerCase(Locale.ROOT)
-                      .contains(wanted))
+                  wanted.fits(words(one), cascade.values(looks.styles().get(one.style().id()))))
               .toList();
       if (json) {
         var root = Json.NODES.objectNode().put("shelf", shelf.id()).put("name", shelf.name());
@@ -230,11 +232,21 @@ final class ShelfCommand implements Runnable {
                     versions));
       }
       for (Kept.OfSwatch one : shelf.swatches()) {
-        if (one.name().toLowerCase(Locale.ROOT).contains(wanted)) {
+        if (wanted.fits(one.name().toLowerCase(Locale.ROOT), PropertySet.EMPTY)) {
           out().println(one.name() + "  " + one.swatch().colour());
         }
       }
       return 0;
+    }
+
+    private static String words(Kept.OfStyle one) {
+      return String.join(
+              " ",
+              one.name(),
+              one.style().group(),
+              one.style().note(),
+              String.join(" ", one.tags()))
+          .toLowerCase(Locale.ROOT);
     }
   }
 

@@ -138,6 +138,10 @@ class ShelfCommandTest {
     assertThat(run("tag", "Wayfinding", "--add", "doors")).isZero();
     assertThat(run("list", "doors")).isZero();
     assertThat(told).contains("Signs/Wayfinding");
+    assertThat(run("list", "size>80 wayfinding")).isZero();
+    assertThat(told).contains("Wayfinding");
+    assertThat(run("list", "size<80")).isZero();
+    assertThat(told).doesNotContain("Wayfinding");
     assertThat(run("log", "--json")).isZero();
     assertThat(JSON.readTree(told).path("actions").get(0).path("kind").stringValue())
         .isEqualTo("tag");

@@ -31,7 +31,8 @@ public final class UserFolder {
   private static final String OFF = "off";
 
   public UserFolder(Path folder) {
-    this(folder, folder, Optional.ofNullable(System.getenv(PersonalFolders.VARIABLE)).map(Path::of));
+    this(
+        folder, folder, Optional.ofNullable(System.getenv(PersonalFolders.VARIABLE)).map(Path::of));
   }
 
   private UserFolder(Path folder, Path looks, Optional<Path> shelf) {

@@ -209,29 +209,31 @@ public final class ProjectsPane extends VBox {
     AtomicBoolean run = begin();
     Shelf shelf = keeper.shelf();
     List<Path> all = List.copyOf(files);
-    run(run, () -> {
-      UpdatePlan.of(
-          all,
-          shelf,
-          _ -> true,
-          plan ->
-              Platform.runLater(() -> {
-                if (run.get()) {
-                  add(plan);
-                  progress.setProgress(plans.size() / (double) all.size());
-                }
-              }),
-          run::get);
-      Platform.runLater(() -> {
-        if (wanted == run) {
-          words.setText(
-              Messages.of(
-                  "projects-pane.looked",
-                  plans.values().stream().filter(plan -> plan.result().isPresent()).count(),
-                  plans.size()));
-        }
-      });
-    });
+    run(
+        run,
+        () -> {
+          UpdatePlan.of(
+              all,
+              shelf,
+              _ -> true,
+              plan ->
+                  Platform.runLater(() -> {
+                    if (run.get()) {
+                      add(plan);
+                      progress.setProgress(plans.size() / (double) all.size());
+                    }
+                  }),
+              run::get);
+          Platform.runLater(() -> {
+            if (wanted == run) {
+              words.setText(
+                  Messages.of(
+                      "projects-pane.looked",
+                      plans.values().stream().filter(plan -> plan.result().isPresent()).count(),
+                      plans.size()));
+            }
+          });
+        });
   }
 
   private AtomicBoolean begin() {
@@ -380,7 +382,9 @@ public final class ProjectsPane extends VBox {
   /** The name of a project's file without its ending. */
   static String stem(Path file) {
     String name = String.valueOf(file.getFileName());
-    return name.endsWith(ProjectFile.ENDING) ? name.substring(0, name.length() - ProjectFile.ENDING.length()) : name;
+    return name.endsWith(ProjectFile.ENDING)
+        ? name.substring(0, name.length() - ProjectFile.ENDING.length())
+        : name;
   }
 
   private static Label problem(String text) {
@@ -402,25 +406,27 @@ public final class ProjectsPane extends VBox {
     AtomicBoolean run = begin();
     List<UpdateReport.Item> written = new ArrayList<>();
     update.setDisable(true);
-    run(run, () -> {
-      UpdateReport report =
-          UpdateReport.write(
-              chosen,
-              reports,
-              clock.instant(),
-              item ->
-                  Platform.runLater(() -> {
-                    written.add(item);
-                    progress.setProgress(written.size() / (double) chosen.size());
-                  }),
-              run::get);
-      for (UpdateReport.Item item : report.items()) {
-        if (item.outcome() == UpdateReport.Outcome.UPDATED) {
-          keeper.remember(item.file());
-        }
-      }
-      Platform.runLater(() -> show(report));
-    });
+    run(
+        run,
+        () -> {
+          UpdateReport report =
+              UpdateReport.write(
+                  chosen,
+                  reports,
+                  clock.instant(),
+                  item ->
+                      Platform.runLater(() -> {
+                        written.add(item);
+                        progress.setProgress(written.size() / (double) chosen.size());
+                      }),
+                  run::get);
+          for (UpdateReport.Item item : report.items()) {
+            if (item.outcome() == UpdateReport.Outcome.UPDATED) {
+              keeper.remember(item.file());
+            }
+          }
+          Platform.runLater(() -> show(report));
+        });
   }
 
   private void showReports() {

@@ -373,12 +373,14 @@ public final class ShelfKeeper implements AutoCloseable {
       return;
     }
     Project project = workspace.project();
-    on(placeToPut(), (at, folder) -> {
-      Shelf seen = folder.read();
-      PutOnShelf put = PutOnShelf.of(project, seen, styles, swatches, parts, random);
-      ShelfFolder.Done done = folder.apply(put.change().withNote(note), seen);
-      Platform.runLater(() -> tellPut(at, put, done, styles.size() + swatches.size()));
-    });
+    on(
+        placeToPut(),
+        (at, folder) -> {
+          Shelf seen = folder.read();
+          PutOnShelf put = PutOnShelf.of(project, seen, styles, swatches, parts, random);
+          ShelfFolder.Done done = folder.apply(put.change().withNote(note), seen);
+          Platform.runLater(() -> tellPut(at, put, done, styles.size() + swatches.size()));
+        });
   }
 
   private void tellPut(ShelfPlace at, PutOnShelf put, ShelfFolder.Done done, int count) {
@@ -425,20 +427,22 @@ public final class ShelfKeeper implements AutoCloseable {
 
   /** Does something to the shelf, and tells it with a way back. */
   public void change(Function<Shelf, Change> wanted) {
-    on(place.get(), (at, folder) -> {
-      Shelf seen = folder.read();
-      ShelfFolder.Done done = folder.apply(wanted.apply(seen), seen);
-      Platform.runLater(() -> {
-        show(at, done.shelf());
-        done.action()
-            .ifPresent(action ->
-                workspace.tell(
-                    Notice.offering(
-                        Messages.of("shelf-keeper.done", action.label(done.shelf())),
-                        Messages.of("common.undo"),
-                        () -> undo(at, action))));
-      });
-    });
+    on(
+        place.get(),
+        (at, folder) -> {
+          Shelf seen = folder.read();
+          ShelfFolder.Done done = folder.apply(wanted.apply(seen), seen);
+          Platform.runLater(() -> {
+            show(at, done.shelf());
+            done.action()
+                .ifPresent(action ->
+                    workspace.tell(
+                        Notice.offering(
+                            Messages.of("shelf-keeper.done", action.label(done.shelf())),
+                            Messages.of("common.undo"),
+                            () -> undo(at, action))));
+          });
+        });
   }
 
   /** Takes back something that was done to the shelf; what was done since stays. */
@@ -447,14 +451,17 @@ public final class ShelfKeeper implements AutoCloseable {
   }
 
   private void undo(ShelfPlace of, Action action) {
-    on(of, (at, folder) -> {
-      Shelf seen = folder.read();
-      ShelfFolder.Done done = folder.apply(Change.undo(seen, action), seen);
-      Platform.runLater(() -> {
-        show(at, done.shelf());
-        workspace.tell(Notice.info(Messages.of("shelf-keeper.undone", action.label(done.shelf()))));
-      });
-    });
+    on(
+        of,
+        (at, folder) -> {
+          Shelf seen = folder.read();
+          ShelfFolder.Done done = folder.apply(Change.undo(seen, action), seen);
+          Platform.runLater(() -> {
+            show(at, done.shelf());
+            workspace.tell(
+                Notice.info(Messages.of("shelf-keeper.undone", action.label(done.shelf()))));
+          });
+        });
   }
 
   /** Reads a project file beside the interface thread. */

@@ -129,10 +129,10 @@ final class UpdateCard extends VBox {
   /** A value that both sides changed: one of the two is chosen. */
   private Node conflict(Update.Difference difference) {
     Label label = new Label(PartWords.label(difference.part()));
-    Label both = new Label(Messages.of("update-card.both"));
-    both.getStyleClass().add("problem-text");
-    both.setWrapText(true);
-    HBox head = new HBox(6, label, both);
+    Label told = new Label(Messages.of("update-card.both"));
+    told.getStyleClass().add("problem-text");
+    told.setWrapText(true);
+    HBox head = new HBox(6, label, told);
     head.setAlignment(Pos.CENTER_LEFT);
     ToggleGroup sides = new ToggleGroup();
     RadioButton mine = new RadioButton(Messages.of("update-card.mine"));
@@ -148,8 +148,10 @@ final class UpdateCard extends VBox {
     own.setAlignment(Pos.CENTER_LEFT);
     theirs.setAlignment(Pos.CENTER_LEFT);
     VBox choice = new VBox(2, own, theirs);
-    choice.getStyleClass().add("update-values");
-    return new VBox(2, head, choice);
+    VBox both = new VBox(2, head, choice);
+    // in line with the words beside the ticks
+    both.getStyleClass().add("update-values");
+    return both;
   }
 
   private void set(Part part, boolean on) {

@@ -2,15 +2,15 @@ package dynamorph.model.reach;
 
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.style.Style;
-import java.util.HashSet;
-import java.util.Set;
 import dynamorph.model.Project;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.NamedReferences;
+import dynamorph.model.style.Style;
 import dynamorph.model.value.Colour;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * What is painted with a swatch.

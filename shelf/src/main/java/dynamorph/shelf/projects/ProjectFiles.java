@@ -34,8 +34,7 @@ public final class ProjectFiles {
           }
 
           @Override
-          public FileVisitResult visitFileFailed(Path file, IOException closed)
-              throws IOException {
+          public FileVisitResult visitFileFailed(Path file, IOException closed) throws IOException {
             if (file.equals(folder)) {
               throw closed;
             }

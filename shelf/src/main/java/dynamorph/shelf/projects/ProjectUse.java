@@ -46,7 +46,11 @@ public record ProjectUse(
       swatch
           .origin()
           .ifPresent(origin ->
-              uses.add(new Use(origin, swatch.name(), SwatchUse.texts(project, followers, swatch.id()).size())));
+              uses.add(
+                  new Use(
+                      origin,
+                      swatch.name(),
+                      SwatchUse.texts(project, followers, swatch.id()).size())));
     }
     return new ProjectUse(file, project.name(), now, FileState.of(file), uses);
   }

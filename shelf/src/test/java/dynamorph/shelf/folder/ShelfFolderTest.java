@@ -278,8 +278,7 @@ class ShelfFolderTest {
               .withStyles(StyleBook.of(List.of(grain)))
               .withAssets(List.of(new Asset("images/grain.png", new byte[] {(byte) number})));
       Shelf seen = files.read();
-      files.apply(
-          PutOnShelf.of(project, seen, List.of(grain.id()), random).change(), seen);
+      files.apply(PutOnShelf.of(project, seen, List.of(grain.id()), random).change(), seen);
     }
     Shelf shelf = files.read();
     for (int number = 1; number <= 2; number++) {

@@ -248,8 +248,7 @@ class UpdatesTest {
             seen,
             Action.Kind.CHANGE,
             new ChangeStyle(
-                body.withProperties(
-                    body.properties().with(Properties.SIZE, FontSize.points(12))))),
+                body.withProperties(body.properties().with(Properties.SIZE, FontSize.points(12))))),
         seen);
     Update update = Updates.newer(mine, files.read()).getFirst();
     assertThat(update.differences()).noneMatch(Update.Difference::isConflict);

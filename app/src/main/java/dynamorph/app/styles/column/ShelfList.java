@@ -162,7 +162,9 @@ final class ShelfList extends ListView<ShelfList.Row> {
                 ? Messages.of("shelf-keeper.away", keeper.placeProperty().get().path())
                 : all.isEmpty()
                     ? Messages.of("shelf-list.nothing-yet")
-                    : Messages.of("shelf-list.nothing-matches"));
+                    : onlyMissing && wanted.isEmpty()
+                        ? Messages.of("shelf-list.all-in-project")
+                        : Messages.of("shelf-list.nothing-matches"));
     if (!rows.equals(getItems())) {
       rest.stop();
       getItems().setAll(rows);
