@@ -3,7 +3,7 @@ package dynamorph.cli;
 import dynamorph.cli.ShelfCommand.OnShelf;
 import dynamorph.cli.message.Messages;
 import dynamorph.formats.file.SafeFile;
-import dynamorph.formats.project.KitFile;
+import dynamorph.formats.styles.StyleFile;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.importing.ImportStyles;
@@ -304,9 +304,17 @@ final class ShelfChangeCommands {
         description = "${bundle:shelf-command.import-file}")
     private Path file;
 
+    @Option(
+        names = "--context",
+        paramLabel = "MODIFIER=CONTEXT",
+        description = "${bundle:styles-command.context}")
+    private Map<String, String> contexts = new LinkedHashMap<>();
+
     @Override
     public Integer call() throws IOException {
-      StyleBundle bundle = KitFile.read(file);
+      StyleFile.Read read = StyleFile.read(file, contexts);
+      read.remarks().forEach(err()::println);
+      StyleBundle bundle = read.bundle();
       Project kit =
           Project.empty("kit")
               .withPalette(new Palette(bundle.swatches()))
@@ -363,7 +371,7 @@ final class ShelfChangeCommands {
           shelf.swatches().forEach(one -> wanted.add(one.id()));
         }
       }
-      KitFile.write(shelf.name(), shelf.bundle(wanted), kit);
+      StyleFile.write(shelf.name(), shelf.bundle(wanted), kit).forEach(err()::println);
       return 0;
     }
 

@@ -98,6 +98,10 @@ final class ShelfCommand implements Runnable {
       return spec.commandLine().getOut();
     }
 
+    final PrintWriter err() {
+      return spec.commandLine().getErr();
+    }
+
     /** Where it is known which projects have looks from a shelf. */
     final ProjectIndex index() {
       return new ProjectIndex(places.home().resolve("projects.json"));

@@ -188,4 +188,34 @@ class StyleCommandsTest {
     assertThat(run("delete", demo.toString(), "--style", "Label title, loan", "--dry-run"))
         .startsWith("No text looks different.");
   }
+
+  @Test
+  void stylesGoOutAsTokensAndComeBackChanged() throws IOException {
+    Path tokens = folder.resolve("museum.tokens.json");
+    assertThat(run("styles", demo.toString(), "--export", tokens.toString())).contains("styles");
+    Project before = ProjectFile.read(Path.of(demo.toString()));
+    StyleId first = before.styles().list().getFirst().id();
+    String json = Files.readString(tokens);
+    Files.writeString(
+        tokens,
+        json.replaceFirst(
+            "\"fontWeight\",\\s*\"\\$value\" : \\d+", "\"fontWeight\", \"\\$value\" : 333"));
+    run(
+        "styles",
+        demo.toString(),
+        "--import",
+        tokens.toString(),
+        "--same-name",
+        "THEIRS",
+        "-o",
+        out.toString());
+    Project after = ProjectFile.read(out);
+    assertThat(after.styles().list()).hasSameSizeAs(before.styles().list());
+    assertThat(after.styles().get(first).name()).isEqualTo(before.styles().get(first).name());
+    assertThat(after.styles().list().toString()).contains("font-weight=333.0");
+    assertThat(after.palette()).isEqualTo(before.palette());
+    Path css = folder.resolve("museum.css");
+    run("styles", demo.toString(), "--export", css.toString(), "--style", "Tag");
+    assertThat(Files.readString(css)).contains(":root {", "tag {");
+  }
 }

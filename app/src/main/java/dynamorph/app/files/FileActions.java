@@ -9,7 +9,6 @@ import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.file.FileState;
 import dynamorph.formats.file.OpenFiles;
-import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.versions.Versions.Version;
 import dynamorph.model.Artboard;
@@ -17,7 +16,6 @@ import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.edit.History;
-import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.merge.ProjectMerge;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -80,13 +78,6 @@ public final class FileActions {
     workspace
         .fileProperty()
         .addListener((_, _, file) -> worker.execute(() -> openFiles.note(file)));
-    workspace
-        .kitWantedProperty()
-        .addListener((_, _, wanted) ->
-            wanted.ifPresent(styles -> {
-              workspace.kitWantedProperty().set(Optional.empty());
-              saveKit(StyleBundle.of(workspace.project(), styles, List.of()));
-            }));
   }
 
   /** What can be done with files that travel with the project. */
@@ -108,8 +99,7 @@ public final class FileActions {
     actions.add("project.save", "Shortcut+S", this::save);
     actions.add("project.save-as", "Shortcut+Shift+S", this::saveAs);
     assets.register(actions);
-    actions.add("styles.import", "", this::importStyles);
-    actions.add("styles.save-kit", "", this::saveAllAsKit);
+    new StyleFiles(workspace, dialogs, worker).register(actions);
   }
 
   public void newProject() {
@@ -217,50 +207,6 @@ public final class FileActions {
       case LEAVE -> leave.run();
       case CANCEL -> {}
     }
-  }
-
-  // --- styles
-  // -----------------------------------------------------------------------------------------------------
-
-  /** Brings the styles of a kit or of another project; names that are taken are settled first. */
-  public void importStyles() {
-    dialogs
-        .choose(FileQuestion.STYLES)
-        .ifPresent(file ->
-            worker.execute(() -> {
-              try {
-                StyleBundle bundle = KitFile.read(file);
-                Platform.runLater(
-                    () -> workspace.attempts().importStyles(bundle, styles -> styles));
-              } catch (IOException problem) {
-                Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
-              }
-            }));
-  }
-
-  /** Writes every style of the project into a kit. */
-  public void saveAllAsKit() {
-    saveKit(StyleBundle.all(workspace.project()));
-  }
-
-  private void saveKit(StyleBundle bundle) {
-    String name = workspace.project().name();
-    dialogs
-        .choose(FileQuestion.SAVED_KIT, name + KitFile.ENDING)
-        .ifPresent(file ->
-            worker.execute(() -> {
-              try {
-                KitFile.write(name, bundle, file);
-                int count = bundle.styles().size();
-                Platform.runLater(() ->
-                    workspace.tell(
-                        Notice.info(
-                            Messages.of(
-                                "file-actions.style-saved-in", count, file.getFileName()))));
-              } catch (IOException problem) {
-                Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
-              }
-            }));
   }
 
   // --- saving

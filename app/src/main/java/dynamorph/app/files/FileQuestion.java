@@ -1,9 +1,12 @@
 package dynamorph.app.files;
 
 import dynamorph.app.message.Messages;
+import dynamorph.formats.css.CssFile;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.formats.tokens.TokenFile;
 import java.util.List;
+import java.util.Locale;
 
 /** What a person is asked to find or to name. */
 public enum FileQuestion {
@@ -16,7 +19,12 @@ public enum FileQuestion {
   KIT(
       Messages.of("file-question.a-kit"),
       Way.OPEN,
-      kind(Messages.of("file-question.kits"), KitFile.ENDING)),
+      kind(
+          Messages.of("file-question.kits-projects-tokens"),
+          KitFile.ENDING,
+          ProjectFile.ENDING,
+          Endings.TOKENS,
+          ".json")),
   SAVED_PROJECT(
       Messages.of("file-question.save-the-project"),
       Way.SAVE,
@@ -36,11 +44,19 @@ public enum FileQuestion {
   STYLES(
       Messages.of("file-question.import-styles"),
       Way.OPEN,
-      kind(Messages.of("file-question.kits-and-projects"), KitFile.ENDING, ProjectFile.ENDING)),
-  SAVED_KIT(
-      Messages.of("file-question.save-styles-as-a-kit"),
+      kind(
+          Messages.of("file-question.kits-projects-tokens"),
+          KitFile.ENDING,
+          ProjectFile.ENDING,
+          Endings.TOKENS,
+          ".json")),
+  SAVED_STYLES(
+      Messages.of("file-question.export-styles"),
       Way.SAVE,
-      kind(Messages.of("file-question.kits"), KitFile.ENDING)),
+      kind(Messages.of("file-question.kits"), KitFile.ENDING),
+      kind(
+          Messages.of("file-question.design-tokens"), TokenFile.ENDINGS.getFirst(), Endings.TOKENS),
+      kind(Messages.of("file-question.style-sheets"), CssFile.ENDING)),
   RULES(
       Messages.of("file-question.import-rules"),
       Way.OPEN,
@@ -101,6 +117,11 @@ public enum FileQuestion {
   FRAMES(Messages.of("file-question.a-folder-for-the-frames"), Way.FOLDER),
   EXPORT_FOLDER(Messages.of("file-question.a-folder-for-the-files"), Way.FOLDER);
 
+  /** Written twice above. */
+  private static final class Endings {
+    private static final String TOKENS = ".tokens";
+  }
+
   /** Whether something there is wanted, a new file, or a folder. */
   public enum Way {
     OPEN,
@@ -141,13 +162,26 @@ public enum FileQuestion {
     return kinds;
   }
 
-  /** The name with an ending that says what it is. */
-  public String ended(String name) {
-    boolean told =
-        kinds.isEmpty()
-            || kinds.stream()
-                .flatMap(kind -> kind.endings().stream())
-                .anyMatch(name.toLowerCase(java.util.Locale.ROOT)::endsWith);
-    return told ? name : name + kinds.getFirst().endings().getFirst();
+  /**
+   * The name with an ending that says what it is.
+   *
+   * @param chosen the kind that was chosen in the dialog; the first is chosen there by itself
+   */
+  public String ended(String name, Kind chosen) {
+    if (kinds.isEmpty() || isOf(chosen, name)) {
+      return name;
+    }
+    Kind first = kinds.getFirst();
+    String ending = chosen.endings().getFirst();
+    if (!chosen.equals(first) && isOf(first, name)) {
+      // the name was proposed for the first kind, and another was chosen since
+      return name.substring(0, name.lastIndexOf('.')) + ending;
+    }
+    return kinds.stream().anyMatch(kind -> isOf(kind, name)) ? name : name + ending;
+  }
+
+  private static boolean isOf(Kind kind, String name) {
+    String lower = name.toLowerCase(Locale.ROOT);
+    return kind.endings().stream().anyMatch(lower::endsWith);
   }
 }

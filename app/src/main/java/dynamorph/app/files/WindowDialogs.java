@@ -29,7 +29,9 @@ public final class WindowDialogs implements Dialogs {
         FileChooser chooser = chooser(question);
         chooser.setInitialFileName(proposed);
         yield path(chooser.showSaveDialog(owner))
-            .map(file -> file.resolveSibling(question.ended(file.getFileName().toString())));
+            .map(file ->
+                file.resolveSibling(
+                    question.ended(file.getFileName().toString(), chosen(question, chooser))));
       }
       case FOLDER -> {
         DirectoryChooser chooser = new DirectoryChooser();
@@ -109,6 +111,11 @@ public final class WindowDialogs implements Dialogs {
       chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind.name(), patterns));
     }
     return chooser;
+  }
+
+  private static FileQuestion.Kind chosen(FileQuestion question, FileChooser chooser) {
+    int at = chooser.getExtensionFilters().indexOf(chooser.getSelectedExtensionFilter());
+    return question.kinds().get(Math.max(0, at));
   }
 
   private static Optional<Path> path(File file) {

@@ -51,7 +51,7 @@ public final class Workspace {
       new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<Optional<StyleId>> pickedStyle =
       new SimpleObjectProperty<>(Optional.empty());
-  private final ObjectProperty<Optional<List<StyleId>>> kitWanted =
+  private final ObjectProperty<Optional<List<StyleId>>> exportedStyles =
       new SimpleObjectProperty<>(Optional.empty());
   private Optional<Edit> preview = Optional.empty();
 
@@ -214,8 +214,8 @@ public final class Workspace {
   }
 
   /** Styles that shall be written into a kit; whoever writes files takes them. */
-  public ObjectProperty<Optional<List<StyleId>>> kitWantedProperty() {
-    return kitWanted;
+  public ObjectProperty<Optional<List<StyleId>>> exportedStylesProperty() {
+    return exportedStyles;
   }
 
   /** Shows another project. */

@@ -3,6 +3,8 @@ package dynamorph.app.shelf;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.shelf.ShelfPlace.Kind;
 import dynamorph.formats.project.KitFile;
+import dynamorph.formats.project.ProjectFile;
+import dynamorph.formats.styles.StyleFile;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -32,10 +34,13 @@ public record KnownShelves(UserFolder user) {
     }
   }
 
-  /** A kit by its ending, else a folder. */
+  /** A kit, project or tokens by their endings, else a folder. */
   static ShelfPlace at(Path path) {
-    boolean isKit = path.toString().endsWith(KitFile.ENDING);
-    return new ShelfPlace(isKit ? Kind.KIT : Kind.SHARED, path);
+    boolean isFile =
+        path.toString().endsWith(KitFile.ENDING)
+            || ProjectFile.isNamedSo(path)
+            || StyleFile.isTokens(path);
+    return new ShelfPlace(isFile ? Kind.KIT : Kind.SHARED, path);
   }
 
   void add(ShelfPlace place) {

@@ -24,9 +24,12 @@ public final class OkLab {
 
   /** Lightness, green to red, blue to yellow. */
   public static double[] of(Rgba colour) {
-    double red = Rgba.linear(colour.red());
-    double green = Rgba.linear(colour.green());
-    double blue = Rgba.linear(colour.blue());
+    return ofLinear(
+        Rgba.linear(colour.red()), Rgba.linear(colour.green()), Rgba.linear(colour.blue()));
+  }
+
+  /** The same of shares of light, which may lie outside 0 to 1. */
+  static double[] ofLinear(double red, double green, double blue) {
     double l = Math.cbrt(0.4122214708 * red + 0.5363325363 * green + 0.0514459929 * blue);
     double m = Math.cbrt(0.2119034982 * red + 0.6806995451 * green + 0.1073969566 * blue);
     double s = Math.cbrt(0.0883024619 * red + 0.2817188376 * green + 0.6299787005 * blue);
@@ -108,7 +111,8 @@ public final class OkLab {
     return new Rgba((int) Math.round(alpha * 255) << 24 | red << 16 | green << 8 | blue);
   }
 
-  private static double[] linear(double[] lab) {
+  /** Shares of the light of sRGB, outside 0 to 1 where it has no such colour. */
+  static double[] linear(double[] lab) {
     double l = cube(lab[0] + 0.3963377774 * lab[1] + 0.2158037573 * lab[2]);
     double m = cube(lab[0] - 0.1055613458 * lab[1] - 0.0638541728 * lab[2]);
     double s = cube(lab[0] - 0.0894841775 * lab[1] - 1.2914855480 * lab[2]);

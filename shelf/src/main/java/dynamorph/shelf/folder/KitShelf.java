@@ -1,7 +1,7 @@
 package dynamorph.shelf.folder;
 
 import dynamorph.formats.file.Sha256;
-import dynamorph.formats.project.KitFile;
+import dynamorph.formats.styles.StyleFile;
 import dynamorph.model.Asset;
 import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.style.NamedReferences;
@@ -23,7 +23,7 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
-/** A kit, or a whole project, as a shelf to look into: each look in one version. */
+/** A kit, a whole project or design tokens as a shelf to look into: each look in one version. */
 public final class KitShelf {
   private static final int DIGITS = 16;
 
@@ -35,7 +35,7 @@ public final class KitShelf {
    * @throws IOException if it cannot be read; it says why
    */
   public static Shelf read(Path file) throws IOException {
-    StyleBundle bundle = KitFile.read(file);
+    StyleBundle bundle = StyleFile.read(file).bundle();
     String id = "kit-" + Sha256.hex(Files.readAllBytes(file)).substring(0, DIGITS);
     Instant time = Files.getLastModifiedTime(file).toInstant();
     Map<String, byte[]> files = new HashMap<>();

@@ -2,9 +2,11 @@ package dynamorph.shelf.starter;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.formats.styles.StyleFile;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.importing.ImportStyles;
+import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.NamedReferences;
@@ -13,12 +15,15 @@ import dynamorph.shelf.Shelf;
 import dynamorph.shelf.entry.Kept;
 import dynamorph.typeset.font.FontFace;
 import dynamorph.typeset.font.FontLibrary;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -85,5 +90,23 @@ class StarterKitsTest {
               .get(new dynamorph.model.style.StyleId(style.origin().orElseThrow().entry()));
       assertThat(there.values(style)).isEqualTo(here.values(origin));
     }
+  }
+
+  /** Eighty looks of every sort lose nothing on the way through design tokens. */
+  @ParameterizedTest
+  @MethodSource("kits")
+  void aKitComesBackFromDesignTokensAsItWas(String id, @TempDir Path folder) throws IOException {
+    Shelf kit = StarterKits.read(id);
+    StyleBundle bundle =
+        kit.bundle(
+            Stream.concat(kit.styles().stream(), kit.swatches().stream()).map(Kept::id).toList());
+    Path file = folder.resolve("kit.tokens.json");
+    StyleFile.write(id, bundle, file);
+    StyleFile.Read read = StyleFile.read(file);
+    assertThat(read.remarks()).isEmpty();
+    assertThat(read.bundle().swatches()).containsExactlyInAnyOrderElementsOf(bundle.swatches());
+    assertThat(read.bundle().styles()).containsExactlyInAnyOrderElementsOf(bundle.styles());
+    assertThat(StyleFile.write(id, bundle, folder.resolve("kit.css")))
+        .allSatisfy(remark -> assertThat(remark).doesNotContain("Size (", "Font family ("));
   }
 }

@@ -120,9 +120,9 @@ final class StyleMenu {
         labels(chosen),
         groups(chosen),
         item(
-            Messages.of("style-menu.save-as-a-kit"),
+            Messages.of("style-menu.export"),
             false,
-            () -> workspace.kitWantedProperty().set(Optional.of(List.copyOf(chosen)))),
+            () -> workspace.exportedStylesProperty().set(Optional.of(List.copyOf(chosen)))),
         put(chosen),
         new SeparatorMenuItem(),
         item(

@@ -1,0 +1,114 @@
+package dynamorph.app.files;
+
+import dynamorph.app.action.Actions;
+import dynamorph.app.message.Messages;
+import dynamorph.app.session.Attempt;
+import dynamorph.app.session.Notice;
+import dynamorph.app.session.Workspace;
+import dynamorph.formats.project.KitFile;
+import dynamorph.formats.styles.StyleFile;
+import dynamorph.model.edit.importing.StyleBundle;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import javafx.application.Platform;
+
+/** Styles from and to files: kits, projects, design tokens, style sheets. */
+final class StyleFiles {
+  /** More remarks would cover the stage. */
+  private static final int MOST_TOLD = 5;
+
+  private final Workspace workspace;
+  private final Dialogs dialogs;
+  private final Executor worker;
+
+  StyleFiles(Workspace workspace, Dialogs dialogs, Executor worker) {
+    this.workspace = workspace;
+    this.dialogs = dialogs;
+    this.worker = worker;
+    workspace
+        .exportedStylesProperty()
+        .addListener((_, _, wanted) ->
+            wanted.ifPresent(styles -> {
+              workspace.exportedStylesProperty().set(Optional.empty());
+              export(StyleBundle.of(workspace.project(), styles, List.of()));
+            }));
+  }
+
+  void register(Actions actions) {
+    actions.add("styles.import", "", this::importStyles);
+    actions.add("styles.export", "", () -> export(StyleBundle.all(workspace.project())));
+  }
+
+  /** Brings the styles of a file; names that are taken are settled first. */
+  private void importStyles() {
+    dialogs
+        .choose(FileQuestion.STYLES)
+        .ifPresent(file ->
+            worker.execute(() -> {
+              try {
+                StyleFile.Read read = StyleFile.read(file);
+                Platform.runLater(() -> arrive(file, read));
+              } catch (IOException problem) {
+                Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
+              }
+            }));
+  }
+
+  private void arrive(Path file, StyleFile.Read read) {
+    int styles = read.bundle().styles().size();
+    int swatches = read.bundle().swatches().size();
+    if (styles + swatches == 0) {
+      workspace.tell(
+          Notice.problem(
+              with(Messages.of("style-files.nothing-in", file.getFileName()), read.remarks())));
+      return;
+    }
+    workspace.attempts().importStyles(read.bundle(), edit -> edit);
+    if (!read.remarks().isEmpty()) {
+      String words =
+          with(
+              Messages.of("style-files.found-in", styles, swatches, file.getFileName()),
+              read.remarks());
+      boolean settled = !(workspace.attempts().present() instanceof Attempt.Importing);
+      workspace.tell(
+          settled
+              ? Notice.offering(words, Messages.of("common.undo"), workspace::undo)
+              : Notice.info(words));
+    }
+  }
+
+  private void export(StyleBundle bundle) {
+    String name = workspace.project().name();
+    dialogs
+        .choose(FileQuestion.SAVED_STYLES, name + KitFile.ENDING)
+        .ifPresent(file ->
+            worker.execute(() -> {
+              try {
+                List<String> remarks = StyleFile.write(name, bundle, file);
+                String words =
+                    with(
+                        Messages.of(
+                            "file-actions.style-saved-in",
+                            bundle.styles().size(),
+                            file.getFileName()),
+                        remarks);
+                Platform.runLater(() -> workspace.tell(Notice.info(words)));
+              } catch (IOException problem) {
+                Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
+              }
+            }));
+  }
+
+  private static String with(String first, List<String> remarks) {
+    List<String> lines = new ArrayList<>(List.of(first));
+    remarks.stream().limit(MOST_TOLD).forEach(lines::add);
+    if (remarks.size() > MOST_TOLD) {
+      lines.add(Messages.of("survey.and-more", remarks.size() - MOST_TOLD));
+    }
+    return String.join("\n", lines);
+  }
+}

@@ -1,0 +1,288 @@
+package dynamorph.formats.css;
+
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.Property;
+import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.CoatKind;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.EffectKind;
+import dynamorph.model.value.Interpolation;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.Numbers;
+import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.SpreadMethod;
+import dynamorph.model.value.StrokePosition;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.stream.Collectors;
+
+/**
+ * Says coats, shadows and plates in CSS: one fill and one stroke of the letters, their shadows, the
+ * ground of the box with its border and shadow (CSS Color 4, Images 4, Text Decoration 3,
+ * Backgrounds and Borders 3; the stroke by the Compatibility Standard, 4.1).
+ */
+final class FinishCss {
+  private final Declarations css;
+  private final PropertySet values;
+  private final BiFunction<Colour, Double, String> colours;
+
+  /**
+   * @param colours how a colour of an opacity from 0 to 1 is written
+   */
+  FinishCss(Declarations css, BiFunction<Colour, Double, String> colours) {
+    this.css = css;
+    this.values = css.values();
+    this.colours = colours;
+  }
+
+  private <T> T at(Property<T> property, Address address) {
+    PropertyKey<T> key = property.at(address);
+    css.saying(key);
+    return Coats.value(values, key);
+  }
+
+  private String length(Property<Length> property, Address address) {
+    return Declarations.length(at(property, address));
+  }
+
+  /** Names, order and what is switched off need no words of their own. */
+  private void passOver(Address address) {
+    List<Property<?>> silent =
+        address.part() == Property.Part.EFFECT
+            ? List.of(
+                Properties.EFFECT_NAME,
+                Properties.EFFECT_ORDER,
+                Properties.EFFECT_SHOWN,
+                Properties.EFFECT_REMOVED)
+            : List.of(
+                Properties.COAT_NAME,
+                Properties.COAT_ORDER,
+                Properties.COAT_SHOWN,
+                Properties.COAT_REMOVED);
+    silent.forEach(property -> css.saying(property.at(address)));
+  }
+
+  /**
+   * Says the finish of the letters.
+   *
+   * @return whether there are more coats than CSS has
+   */
+  boolean letters() {
+    List<Address> shown =
+        Coats.of(values, Address.FINISH).stream()
+            .filter(coat -> at(Properties.COAT_SHOWN, coat))
+            .toList();
+    Coats.of(values, Address.FINISH).forEach(this::passOver);
+    List<Address> fills = ofKind(shown, CoatKind.FILL);
+    List<Address> strokes = ofKind(shown, CoatKind.STROKE);
+    if (!fills.isEmpty() && isTouched(fills.getLast())) {
+      fill(fills.getLast());
+    } else if (fills.isEmpty() && !strokes.isEmpty()) {
+      css.put("color", "transparent");
+    }
+    if (!strokes.isEmpty()) {
+      stroke(strokes.getLast());
+    }
+    List<String> shadows = new ArrayList<>();
+    for (Address coat : shown.reversed()) {
+      shadows.addAll(textShadows(coat));
+    }
+    shadows.addAll(textShadows(Address.whole(Address.FINISH)));
+    if (!shadows.isEmpty()) {
+      css.put("text-shadow", String.join(", ", shadows));
+    }
+    return fills.size() > 1 || strokes.size() > 1;
+  }
+
+  private List<Address> ofKind(List<Address> coats, CoatKind kind) {
+    return coats.stream().filter(coat -> at(Properties.COAT_KIND, coat) == kind).toList();
+  }
+
+  /** The coat that all text has is said where a style changes it. */
+  private boolean isTouched(Address coat) {
+    Set<Property<?>> given = Set.of(Properties.COAT_KIND);
+    return values.keysOfCoats().stream()
+        .anyMatch(key -> key.address().equals(coat) && !given.contains(key.property()));
+  }
+
+  private void fill(Address coat) {
+    switch (at(Properties.COAT_PAINT, coat)) {
+      case SOLID -> css.put("color", colour(coat));
+      case LINEAR, RADIAL, CONIC -> {
+        css.put("background", gradient(coat));
+        css.put("-webkit-background-clip", "text");
+        css.put("background-clip", "text");
+        css.put("color", "transparent");
+      }
+      case PATTERN -> css.put("color", colour(coat));
+    }
+  }
+
+  private String colour(Address coat) {
+    return colours.apply(at(Properties.COAT_COLOUR, coat), at(Properties.COAT_OPACITY, coat));
+  }
+
+  /** Angles of CSS begin at the top and turn clockwise; here they begin at the right. */
+  private String gradient(Address coat) {
+    double opacity = at(Properties.COAT_OPACITY, coat);
+    String stops =
+        at(Properties.GRADIENT_STOPS, coat).stops().stream()
+            .map(stop ->
+                colours.apply(stop.colour(), stop.opacity() * opacity)
+                    + " "
+                    + Numbers.format(stop.position() * 100, 3)
+                    + "%")
+            .collect(Collectors.joining(", "));
+    String space = at(Properties.INTERPOLATION, coat) == Interpolation.OKLAB ? " in oklab" : "";
+    boolean repeats = at(Properties.GRADIENT_REPEAT, coat) == SpreadMethod.REPEAT;
+    double angle = at(Properties.GRADIENT_ANGLE, coat);
+    String centre =
+        "at "
+            + Numbers.format(at(Properties.GRADIENT_X, coat))
+            + "% "
+            + Numbers.format(at(Properties.GRADIENT_Y, coat))
+            + "%";
+    String turn = Numbers.format(cssAngle(angle), 3) + "deg";
+    String start =
+        switch (at(Properties.COAT_PAINT, coat)) {
+          case LINEAR, SOLID, PATTERN -> "linear-gradient(" + turn + space;
+          case RADIAL -> "radial-gradient(" + centre + space;
+          case CONIC -> "conic-gradient(from " + turn + " " + centre + space;
+        };
+    return (repeats ? "repeating-" : "") + start + ", " + stops + ")";
+  }
+
+  static double cssAngle(double angle) {
+    double turned = (angle + 90) % 360;
+    return turned < 0 ? turned + 360 : turned;
+  }
+
+  private void stroke(Address coat) {
+    if (at(Properties.COAT_PAINT, coat) != PaintKind.SOLID) {
+      css.put("-webkit-text-stroke-color", firstStop(coat));
+    } else {
+      css.put("-webkit-text-stroke-color", colour(coat));
+    }
+    Length width = at(Properties.STROKE_WIDTH, coat);
+    boolean outside = at(Properties.STROKE_POSITION, coat) == StrokePosition.OUTSIDE;
+    // the fill covers the inner half of a stroke that is painted first
+    css.put(
+        "-webkit-text-stroke-width",
+        Declarations.length(outside ? new Length(2 * width.amount(), width.unit()) : width));
+    if (outside) {
+      css.put("paint-order", "stroke fill");
+    }
+    at(Properties.STROKE_JOIN, coat);
+  }
+
+  private String firstStop(Address coat) {
+    var stop = at(Properties.GRADIENT_STOPS, coat).stops().getFirst();
+    return colours.apply(stop.colour(), stop.opacity() * at(Properties.COAT_OPACITY, coat));
+  }
+
+  private List<String> textShadows(Address coat) {
+    List<String> shadows = new ArrayList<>();
+    for (Address effect : Coats.effects(values, coat).reversed()) {
+      passOver(effect);
+      if (!at(Properties.EFFECT_SHOWN, effect)) {
+        continue;
+      }
+      EffectKind kind = at(Properties.EFFECT_KIND, effect);
+      if (kind == EffectKind.DROP_SHADOW || kind == EffectKind.OUTER_GLOW) {
+        shadows.add(shadow(effect, kind));
+      } else if (kind == EffectKind.BLUR && coat.coat().equals(Address.WHOLE)) {
+        // the blur of a filter is given by its standard deviation, which is half of a blur radius
+        Length blur = at(Properties.SHADOW_BLUR, effect);
+        css.put(
+            "filter",
+            "blur(" + Declarations.length(new Length(blur.amount() / 2, blur.unit())) + ")");
+      }
+    }
+    return shadows;
+  }
+
+  private String shadow(Address effect, EffectKind kind) {
+    boolean moved = kind == EffectKind.DROP_SHADOW;
+    return (moved ? length(Properties.SHADOW_X, effect) : "0")
+        + " "
+        + (moved ? length(Properties.SHADOW_Y, effect) : "0")
+        + " "
+        + length(Properties.SHADOW_BLUR, effect)
+        + " "
+        + colours.apply(
+            at(Properties.EFFECT_COLOUR, effect), at(Properties.EFFECT_OPACITY, effect));
+  }
+
+  /** Says the plate as the box of the element, unless letters are cut out of a gradient. */
+  void plate() {
+    List<Address> coats =
+        Coats.of(values, Address.PLATE).stream()
+            .filter(coat -> at(Properties.COAT_SHOWN, coat))
+            .toList();
+    if (coats.isEmpty() || css.written().containsKey("background-clip")) {
+      return;
+    }
+    List<String> boxShadows = new ArrayList<>();
+    for (Address coat : coats) {
+      passOver(coat);
+      if (at(Properties.COAT_KIND, coat) == CoatKind.FILL) {
+        boolean plain = at(Properties.COAT_PAINT, coat) == PaintKind.SOLID;
+        css.put("background", plain ? colour(coat) : gradient(coat));
+      } else {
+        css.put(
+            "border",
+            length(Properties.STROKE_WIDTH, coat) + " " + line(coat) + " " + colour(coat));
+      }
+      for (Address effect : Coats.effects(values, coat)) {
+        passOver(effect);
+        EffectKind kind = at(Properties.EFFECT_KIND, effect);
+        if (kind == EffectKind.DROP_SHADOW || kind == EffectKind.INNER_SHADOW) {
+          boxShadows.add(boxShadow(effect, kind));
+        }
+      }
+    }
+    if (!boxShadows.isEmpty()) {
+      css.put("box-shadow", String.join(", ", boxShadows));
+    }
+    around(Properties.PLATE_PADDING, "padding");
+    around(Properties.PLATE_RADIUS, "border-radius");
+    // a background goes behind each line of an inline element that is broken
+    css.saying(Properties.PLATE_EXTENT.key());
+    css.put("box-decoration-break", "clone");
+  }
+
+  private String line(Address coat) {
+    return at(Properties.DASHES, coat).isSolid() ? "solid" : "dashed";
+  }
+
+  private String boxShadow(Address effect, EffectKind kind) {
+    return length(Properties.SHADOW_X, effect)
+        + " "
+        + length(Properties.SHADOW_Y, effect)
+        + " "
+        + length(Properties.SHADOW_BLUR, effect)
+        + " "
+        + length(Properties.EFFECT_SPREAD, effect)
+        + " "
+        + colours.apply(at(Properties.EFFECT_COLOUR, effect), at(Properties.EFFECT_OPACITY, effect))
+        + (kind == EffectKind.INNER_SHADOW ? " inset" : "");
+  }
+
+  private void around(Property<dynamorph.model.value.BoxLengths> property, String name) {
+    css.saying(property.key());
+    var lengths = Coats.value(values, property.key());
+    css.put(
+        name,
+        String.join(
+            " ",
+            Declarations.length(lengths.first()),
+            Declarations.length(lengths.second()),
+            Declarations.length(lengths.third()),
+            Declarations.length(lengths.fourth())));
+  }
+}

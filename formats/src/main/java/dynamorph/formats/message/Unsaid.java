@@ -1,0 +1,29 @@
+package dynamorph.formats.message;
+
+import dynamorph.model.property.Property;
+import dynamorph.model.style.StyleId;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Values that a format cannot say, gathered by property so that one line tells them all. */
+public final class Unsaid {
+  private final Map<Property<?>, Set<StyleId>> properties = new LinkedHashMap<>();
+
+  public void add(Property<?> property, StyleId style) {
+    properties.computeIfAbsent(property, _ -> new LinkedHashSet<>()).add(style);
+  }
+
+  public boolean isEmpty() {
+    return properties.isEmpty();
+  }
+
+  /** The properties with the number of styles that set them. */
+  public String words() {
+    return properties.entrySet().stream()
+        .map(each -> Messages.of("unsaid.of-styles", each.getKey().label(), each.getValue().size()))
+        .collect(Collectors.joining(", "));
+  }
+}

@@ -1,0 +1,76 @@
+package dynamorph.formats.styles;
+
+import dynamorph.formats.css.CssFile;
+import dynamorph.formats.project.KitFile;
+import dynamorph.formats.tokens.TokenFile;
+import dynamorph.model.edit.importing.StyleBundle;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Reads and writes styles in the kind of file that the name says. */
+public final class StyleFile {
+  private StyleFile() {}
+
+  /**
+   * Styles with what they need.
+   *
+   * @param remarks what was refused, left out or changed
+   */
+  public record Read(StyleBundle bundle, List<String> remarks) {
+    public Read {
+      remarks = List.copyOf(remarks);
+    }
+  }
+
+  /**
+   * Reads a kit, a project or design tokens.
+   *
+   * @throws IOException if the file cannot be read; the message names the place and the problem
+   */
+  public static Read read(Path file) throws IOException {
+    return read(file, Map.of());
+  }
+
+  /**
+   * The same with contexts for the modifiers of a resolver document.
+   *
+   * @throws IOException if the file cannot be read, or has no such modifier or context
+   */
+  public static Read read(Path file, Map<String, String> contexts) throws IOException {
+    if (isTokens(file) || !contexts.isEmpty()) {
+      TokenFile.Read read = TokenFile.read(file, contexts);
+      return new Read(read.bundle(), read.remarks());
+    }
+    return new Read(KitFile.read(file), List.of());
+  }
+
+  /** Whether a file has the name of design tokens; any other JSON is taken for them too. */
+  public static boolean isTokens(Path file) {
+    String name = lowerName(file);
+    return name.endsWith(".json") || TokenFile.ENDINGS.stream().anyMatch(name::endsWith);
+  }
+
+  /**
+   * Writes design tokens or a style sheet where the name says so, else a kit.
+   *
+   * @return what the file cannot say
+   * @throws IOException if it cannot be written; what was there before is still there
+   */
+  public static List<String> write(String name, StyleBundle bundle, Path file) throws IOException {
+    if (isTokens(file)) {
+      return TokenFile.write(name, bundle, file);
+    }
+    if (lowerName(file).endsWith(CssFile.ENDING)) {
+      return CssFile.write(name, bundle, file);
+    }
+    KitFile.write(name, bundle, file);
+    return List.of();
+  }
+
+  private static String lowerName(Path file) {
+    return String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
+  }
+}

@@ -1,0 +1,157 @@
+package dynamorph.formats.css;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.style.Swatch;
+import dynamorph.model.value.Rgba;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class CssFileTest {
+  @TempDir Path folder;
+
+  private static Style style(String id, Optional<String> base, Map<String, String> values) {
+    return new Style(
+        new StyleId(id),
+        id,
+        "",
+        StyleLevel.TEXT,
+        base.map(StyleId::new),
+        PropertySet.parse(values),
+        "");
+  }
+
+  private String sheet(List<String> remarks, Style... styles) throws IOException {
+    Swatch orange = new Swatch("orange", "Museum orange", Rgba.parse("#d9622b"));
+    Path file = folder.resolve("a.css");
+    StyleBundle bundle = new StyleBundle(List.of(styles), List.of(orange), List.of());
+    remarks.addAll(CssFile.write("A", bundle, file));
+    return Files.readString(file);
+  }
+
+  /** The declarations of a class. */
+  private static String rule(String sheet, String name) {
+    int from = sheet.indexOf("." + name + " {");
+    return sheet.substring(from, sheet.indexOf("}", from));
+  }
+
+  @Test
+  void aClassHasWhatTheStyleAndItsBasesSet() throws IOException {
+    List<String> remarks = new java.util.ArrayList<>();
+    String sheet =
+        sheet(
+            remarks,
+            style(
+                "body",
+                Optional.empty(),
+                Map.of(
+                    "font-family", "Alegreya \"Sans\"",
+                    "size", "20 pt",
+                    "leading", "140 %",
+                    "finish/fill/colour", "swatch:orange")),
+            style(
+                "2-loud",
+                Optional.of("body"),
+                Map.ofEntries(
+                    Map.entry("size", "\u00d71.5"),
+                    Map.entry("slant", "italic"),
+                    Map.entry("tracking", "-20"),
+                    Map.entry("case", "all-small-capitals"),
+                    Map.entry("figure-style", "old-style"),
+                    Map.entry("ligatures", "false"),
+                    Map.entry("stylistic-sets", "1, 12"),
+                    Map.entry("underline", "true"),
+                    Map.entry("alignment", "centre"),
+                    Map.entry("drop-lines", "3"),
+                    Map.entry("finish/outline/kind", "stroke"),
+                    Map.entry("finish/outline/width", "0.1 em"),
+                    Map.entry("finish/outline/position", "outside"),
+                    Map.entry("finish/outline/order", "-1"))));
+    assertThat(sheet).contains("--museum-orange: #d9622b;");
+    assertThat(rule(sheet, "body"))
+        .contains(
+            "font-family: \"Alegreya \\\"Sans\\\"\";",
+            "font-size: 20px;",
+            "line-height: 1.4;",
+            "color: var(--museum-orange);");
+    assertThat(rule(sheet, "s-2-loud"))
+        .contains(
+            "font-size: 30px;",
+            "font-style: italic;",
+            "letter-spacing: -0.02em;",
+            "font-variant-caps: all-small-caps;",
+            "font-variant-numeric: oldstyle-nums;",
+            "font-variant-ligatures: no-common-ligatures;",
+            "font-feature-settings: \"ss01\" 1, \"ss12\" 1;",
+            "text-decoration-line: underline;",
+            "text-align: center;",
+            "line-height: 1.4;",
+            "-webkit-text-stroke-width: 0.2em;",
+            "paint-order: stroke fill;");
+    assertThat(remarks).singleElement().asString().contains("(1 style)").doesNotContain("Size");
+  }
+
+  @Test
+  void finishesArePaintedAsFarAsTheWebPaints() throws IOException {
+    String sheet =
+        sheet(
+            new java.util.ArrayList<>(),
+            style(
+                "gold",
+                Optional.empty(),
+                Map.of(
+                    "finish/fill/paint", "linear",
+                    "finish/fill/angle", "90",
+                    "finish/fill/interpolation", "srgb",
+                    "finish/fill/stops", "#fbe6a2 0%, swatch:orange 100% / 50%",
+                    "finish/whole/soft/kind", "drop-shadow",
+                    "finish/whole/soft/x", "1 pt",
+                    "finish/whole/soft/y", "2 pt",
+                    "finish/whole/soft/blur", "0.1 em",
+                    "finish/whole/soft/opacity", "1")),
+            style(
+                "label",
+                Optional.empty(),
+                Map.of(
+                    "plate/ground/kind", "fill",
+                    "plate/ground/colour", "#ffffff",
+                    "plate/edge/kind", "stroke",
+                    "plate/edge/width", "2 pt",
+                    "plate-padding", "3 pt, 0.5 em",
+                    "plate-radius", "4 pt")));
+    // an angle of CSS begins at the top: downwards is 180 degrees
+    assertThat(rule(sheet, "gold"))
+        .contains(
+            "linear-gradient(180deg, #fbe6a2 0%, rgb(from var(--museum-orange) r g b / calc(alpha *"
+                + " 0.5)) 100%)",
+            "background-clip: text;", "color: transparent;", "text-shadow: 1px 2px 0.1em #000000;");
+    assertThat(rule(sheet, "label"))
+        .contains(
+            "background: #ffffff;",
+            "border: 2px solid #000000;",
+            "padding: 3px 0.5em 3px 0.5em;",
+            "border-radius: 4px 4px 4px 4px;");
+  }
+
+  @Test
+  void aSizeWithoutABaseIsRelativeThereToo() throws IOException {
+    String sheet =
+        sheet(
+            new java.util.ArrayList<>(),
+            style("more", Optional.empty(), Map.of("size", "+2 pt")),
+            style("most", Optional.of("more"), Map.of("size", "\u00d72")));
+    assertThat(rule(sheet, "more")).contains("font-size: calc(1em + 2px);");
+    assertThat(rule(sheet, "most")).contains("font-size: calc(2em + 4px);");
+  }
+}
