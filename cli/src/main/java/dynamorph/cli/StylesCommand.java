@@ -4,7 +4,6 @@ import dynamorph.cli.message.Messages;
 import dynamorph.formats.styles.StyleFile;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.ImportStyles;
-import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.style.StyleId;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -73,9 +72,10 @@ final class StylesCommand implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     PrintWriter err = spec.commandLine().getErr();
     if (exported != null) {
-      StyleBundle bundle = wanted(project);
-      StyleFile.write(project.name(), bundle, exported).forEach(err::println);
-      out.println(Messages.of("styles-command.written", bundle.styles().size(), exported));
+      StyleFile.Read written = StyleFile.write(project, wanted(project), exported);
+      written.remarks().forEach(err::println);
+      out.println(
+          Messages.of("styles-command.written", written.bundle().styles().size(), exported));
       return 0;
     }
     StyleFile.Read read = StyleFile.read(imported, contexts);
@@ -93,21 +93,15 @@ final class StylesCommand implements Callable<Integer> {
     return 0;
   }
 
-  private StyleBundle wanted(Project project) {
-    if (names.isEmpty()) {
-      return StyleBundle.all(project);
-    }
-    List<StyleId> ids =
-        names.stream()
-            .map(name ->
-                project
-                    .styles()
-                    .named(name)
-                    .orElseThrow(() ->
-                        new IllegalArgumentException(
-                            Messages.of("styles-command.no-such-style", name)))
-                    .id())
-            .toList();
-    return StyleBundle.of(project, ids, List.of());
+  private List<StyleId> wanted(Project project) {
+    return names.stream()
+        .map(name ->
+            project
+                .styles()
+                .named(name)
+                .orElseThrow(() ->
+                    new IllegalArgumentException(Messages.of("styles-command.no-such-style", name)))
+                .id())
+        .toList();
   }
 }

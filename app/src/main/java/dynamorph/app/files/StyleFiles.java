@@ -7,7 +7,8 @@ import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.styles.StyleFile;
-import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.Project;
+import dynamorph.model.style.StyleId;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -34,13 +35,13 @@ final class StyleFiles {
         .addListener((_, _, wanted) ->
             wanted.ifPresent(styles -> {
               workspace.exportedStylesProperty().set(Optional.empty());
-              export(StyleBundle.of(workspace.project(), styles, List.of()));
+              export(styles);
             }));
   }
 
   void register(Actions actions) {
     actions.add("styles.import", "", this::importStyles);
-    actions.add("styles.export", "", () -> export(StyleBundle.all(workspace.project())));
+    actions.add("styles.export", "", () -> export(List.of()));
   }
 
   /** Brings the styles of a file; names that are taken are settled first. */
@@ -81,21 +82,24 @@ final class StyleFiles {
     }
   }
 
-  private void export(StyleBundle bundle) {
-    String name = workspace.project().name();
+  /**
+   * @param wanted without one, all
+   */
+  private void export(List<StyleId> wanted) {
+    Project project = workspace.project();
     dialogs
-        .choose(FileQuestion.SAVED_STYLES, name + KitFile.ENDING)
+        .choose(FileQuestion.SAVED_STYLES, project.name() + KitFile.ENDING)
         .ifPresent(file ->
             worker.execute(() -> {
               try {
-                List<String> remarks = StyleFile.write(name, bundle, file);
+                StyleFile.Read written = StyleFile.write(project, wanted, file);
                 String words =
                     with(
                         Messages.of(
                             "file-actions.style-saved-in",
-                            bundle.styles().size(),
+                            written.bundle().styles().size(),
                             file.getFileName()),
-                        remarks);
+                        written.remarks());
                 Platform.runLater(() -> workspace.tell(Notice.info(words)));
               } catch (IOException problem) {
                 Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));

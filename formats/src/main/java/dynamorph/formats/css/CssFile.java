@@ -4,6 +4,7 @@ import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.message.Messages;
 import dynamorph.formats.message.Unsaid;
 import dynamorph.model.Asset;
+import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.property.Address;
@@ -20,6 +21,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.Slant;
+import dynamorph.typeset.font.FontCut;
 import dynamorph.typeset.font.FontLibrary;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -28,29 +30,36 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * Writes styles as a style sheet: a custom property for each swatch, a class for each style with
- * everything that it and its bases set, a font face for each font that the project brought, with
- * the fonts in a folder beside.
+ * everything that it and its bases set, a font face for each font that the program or the project
+ * brings, with the fonts in a folder beside.
  */
 public final class CssFile {
   /** What the names of style sheets end with. */
   public static final String ENDING = ".css";
 
+  /** The folder of the fonts, beside the style sheet. */
+  private static final String FONTS = "fonts";
+
   private final StyleBook styles;
   private final Palette palette;
+  private final Optional<StyleId> plain;
   private final Map<String, String> variables = new HashMap<>();
   private final Unsaid unsaid = new Unsaid();
   private final List<String> severalCoats = new ArrayList<>();
   private final StringBuilder sheet = new StringBuilder();
 
-  private CssFile(StyleBundle bundle) {
+  private CssFile(StyleBundle bundle, Optional<StyleId> plain) {
+    this.plain =
+        plain.filter(id -> bundle.styles().stream().anyMatch(style -> style.id().equals(id)));
     this.styles = StyleBook.of(bundle.styles());
     this.palette = new Palette(bundle.swatches());
   }
@@ -58,11 +67,13 @@ public final class CssFile {
   /**
    * Writes a style sheet, beside its place first and then moved there, and the fonts before it.
    *
+   * @param plain the style that fills in what the others leave open, if it is among them
    * @return what CSS cannot say, and which fonts stay behind
    * @throws IOException if it cannot be written; what was there before is still there
    */
-  public static List<String> write(String name, StyleBundle bundle, Path file) throws IOException {
-    CssFile css = new CssFile(bundle);
+  public static List<String> write(
+      String name, StyleBundle bundle, Optional<StyleId> plain, Path file) throws IOException {
+    CssFile css = new CssFile(bundle, plain);
     List<String> remarks = new ArrayList<>();
     css.comment(name);
     css.fonts(bundle.assets(), file, remarks);
@@ -89,37 +100,61 @@ public final class CssFile {
 
   // --- fonts
 
+  /** The fonts that the styles are set in, as far as the program or the project brings them. */
   private void fonts(List<Asset> assets, Path file, List<String> remarks) throws IOException {
-    List<String> forbidden = new ArrayList<>();
-    for (Asset font : assets.stream().filter(Asset::isFont).toList()) {
-      if (!FontLibrary.mayBeEmbedded(font.shortName(), font.bytes())) {
-        forbidden.add(font.shortName());
-        continue;
+    Set<String> forbidden = new TreeSet<>();
+    Set<String> elsewhere = new TreeSet<>();
+    Map<String, FontCut> cuts = new LinkedHashMap<>();
+    try (FontLibrary library = FontLibrary.forProject(assets)) {
+      for (Style style : styles.list()) {
+        PropertySet values = whole(style);
+        if (values.has(Properties.FONT_FAMILY.key())) {
+          FontRequest wish =
+              FontRequest.of(
+                  Coats.value(values, Properties.FONT_FAMILY.key()),
+                  Coats.value(values, Properties.FONT_WEIGHT.key()),
+                  Coats.value(values, Properties.SLANT.key()));
+          library
+              .file(wish)
+              .ifPresentOrElse(
+                  cut -> cuts.put(cut.fileName(), cut), () -> elsewhere.add(wish.family()));
+        }
       }
-      Path folder = file.toAbsolutePath().resolveSibling("fonts");
-      Files.createDirectories(folder);
-      SafeFile.write(folder.resolve(font.shortName()), out -> out.write(font.bytes()));
-      face(font);
+      for (Map.Entry<String, FontCut> cut : cuts.entrySet()) {
+        if (FontLibrary.mayBeEmbedded(cut.getKey(), cut.getValue().bytes())) {
+          Path folder = file.toAbsolutePath().resolveSibling(FONTS);
+          Files.createDirectories(folder);
+          SafeFile.write(folder.resolve(cut.getKey()), out -> out.write(cut.getValue().bytes()));
+          face(cut.getKey(), cut.getValue());
+        } else {
+          forbidden.add(cut.getValue().family());
+        }
+      }
     }
     if (!forbidden.isEmpty()) {
       remarks.add(Messages.of("css-writer.fonts-forbidden", String.join(", ", forbidden)));
     }
+    if (!elsewhere.isEmpty()) {
+      remarks.add(Messages.of("css-writer.fonts-elsewhere", String.join(", ", elsewhere)));
+    }
   }
 
-  private void face(Asset font) {
-    FontRequest wish = FontLibrary.wishFor(font.shortName(), font.bytes());
-    boolean openType = font.shortName().toLowerCase(Locale.ROOT).endsWith(".otf");
+  private void face(String fileName, FontCut cut) {
+    String weight = Numbers.format(cut.lightest());
     sheet
         .append("\n@font-face {\n  font-family: ")
-        .append(Declarations.quoted(wish.family()))
+        .append(Declarations.quoted(cut.family()))
         .append(";\n  src: url(")
-        .append(Declarations.quoted("fonts/" + encoded(font.shortName())))
+        .append(Declarations.quoted(FONTS + "/" + encoded(fileName)))
         .append(") format(\"")
-        .append(openType ? "opentype" : "truetype")
+        .append(cut.isPostScript() ? "opentype" : "truetype")
         .append("\");\n  font-weight: ")
-        .append(Numbers.format(wish.weight()))
+        .append(
+            cut.lightest() == cut.heaviest()
+                ? weight
+                : weight + " " + Numbers.format(cut.heaviest()))
         .append(";\n  font-style: ")
-        .append(wish.slant() == Slant.ITALIC ? "italic" : "normal")
+        .append(cut.slant() == Slant.ITALIC ? "italic" : "normal")
         .append(";\n}\n");
   }
 
@@ -161,13 +196,18 @@ public final class CssFile {
 
   // --- styles
 
-  private void put(Style style, String name) {
+  private PropertySet whole(Style style) {
     PropertySet whole =
         PropertySet.EMPTY.withFrom(
             Properties.DEFAULTS, Properties.COAT_KIND.at(Address.coat("fill")));
-    for (Style each : styles.chain(style.id()).reversed()) {
+    for (Style each : styles.chainOn(style.id(), plain).reversed()) {
       whole = whole.overlaidBy(each.properties());
     }
+    return whole;
+  }
+
+  private void put(Style style, String name) {
+    PropertySet whole = whole(style);
     Declarations declarations = new Declarations(whole);
     declarations.letters(size(style.id()));
     declarations.paragraphs();
@@ -196,7 +236,7 @@ public final class CssFile {
     double times = 1;
     double plus = 0;
     boolean absolute = false;
-    for (Style each : styles.chain(id).reversed()) {
+    for (Style each : styles.chainOn(id, plain).reversed()) {
       Optional<FontSize> own = each.properties().get(Properties.SIZE.key());
       if (own.isPresent()) {
         switch (own.get()) {

@@ -1,5 +1,6 @@
 package dynamorph.formats.message;
 
+import dynamorph.model.property.Facet;
 import dynamorph.model.property.Property;
 import dynamorph.model.style.StyleId;
 import java.util.LinkedHashMap;
@@ -10,10 +11,12 @@ import java.util.stream.Collectors;
 
 /** Values that a format cannot say, gathered by property so that one line tells them all. */
 public final class Unsaid {
-  private final Map<Property<?>, Set<StyleId>> properties = new LinkedHashMap<>();
+  private final Map<String, Set<StyleId>> properties = new LinkedHashMap<>();
 
+  /** Where a text stands is one thing to people, however many values it has. */
   public void add(Property<?> property, StyleId style) {
-    properties.computeIfAbsent(property, _ -> new LinkedHashSet<>()).add(style);
+    String name = property.facet() == Facet.PLACEMENT ? property.facet().label() : property.label();
+    properties.computeIfAbsent(name, _ -> new LinkedHashSet<>()).add(style);
   }
 
   public boolean isEmpty() {
@@ -23,7 +26,7 @@ public final class Unsaid {
   /** The properties with the number of styles that set them. */
   public String words() {
     return properties.entrySet().stream()
-        .map(each -> Messages.of("unsaid.of-styles", each.getKey().label(), each.getValue().size()))
+        .map(each -> Messages.of("unsaid.of-styles", each.getKey(), each.getValue().size()))
         .collect(Collectors.joining(", "));
   }
 }

@@ -3,12 +3,18 @@ package dynamorph.formats.styles;
 import dynamorph.formats.css.CssFile;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.tokens.TokenFile;
+import dynamorph.model.Project;
 import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.style.StyleId;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
 /** Reads and writes styles in the kind of file that the name says. */
 public final class StyleFile {
@@ -54,20 +60,48 @@ public final class StyleFile {
   }
 
   /**
-   * Writes design tokens or a style sheet where the name says so, else a kit.
+   * Writes styles of a project: design tokens or a style sheet where the name says so, else a kit.
+   *
+   * @param wanted they go with what they need; without one, all of the project
+   * @return what was written, and what the file cannot say of it
+   * @throws IOException if it cannot be written; what was there before is still there
+   */
+  public static Read write(Project project, Collection<StyleId> wanted, Path file)
+      throws IOException {
+    Set<StyleId> needed = new LinkedHashSet<>(wanted);
+    if (!isKit(file)) {
+      // tokens and style sheets say values as they come out, to which the base style adds
+      project.baseStyle().filter(_ -> !wanted.isEmpty()).ifPresent(needed::add);
+    }
+    StyleBundle bundle =
+        wanted.isEmpty() ? StyleBundle.all(project) : StyleBundle.of(project, needed, List.of());
+    return new Read(bundle, write(project.name(), bundle, project.baseStyle(), file));
+  }
+
+  /**
+   * The same for styles that stand in no project.
    *
    * @return what the file cannot say
    * @throws IOException if it cannot be written; what was there before is still there
    */
   public static List<String> write(String name, StyleBundle bundle, Path file) throws IOException {
+    return write(name, bundle, Optional.empty(), file);
+  }
+
+  private static List<String> write(
+      String name, StyleBundle bundle, Optional<StyleId> plain, Path file) throws IOException {
     if (isTokens(file)) {
-      return TokenFile.write(name, bundle, file);
+      return TokenFile.write(name, bundle, plain, file);
     }
     if (lowerName(file).endsWith(CssFile.ENDING)) {
-      return CssFile.write(name, bundle, file);
+      return CssFile.write(name, bundle, plain, file);
     }
     KitFile.write(name, bundle, file);
     return List.of();
+  }
+
+  private static boolean isKit(Path file) {
+    return !isTokens(file) && !lowerName(file).endsWith(CssFile.ENDING);
   }
 
   private static String lowerName(Path file) {

@@ -81,9 +81,14 @@ final class StyleTokens {
   private final StyleBook styles;
   private final Palette palette;
   private final TokenNames names;
+  private final Optional<StyleId> plain;
   private final Map<StyleId, Map<List<String>, Part>> known = new HashMap<>();
 
-  StyleTokens(StyleBook styles, Palette palette, TokenNames names) {
+  /**
+   * @param plain the style that text takes which follows none
+   */
+  StyleTokens(StyleBook styles, Palette palette, Optional<StyleId> plain, TokenNames names) {
+    this.plain = plain;
     this.styles = styles;
     this.palette = palette;
     this.names = names;
@@ -111,8 +116,8 @@ final class StyleTokens {
   }
 
   private Map<List<String>, Part> worked(Style style) {
-    Map<List<String>, Part> base =
-        style.basedOn().filter(on -> styles.find(on).isPresent()).map(this::of).orElse(Map.of());
+    List<Style> chain = styles.chainOn(style.id(), plain);
+    Map<List<String>, Part> base = chain.size() < 2 ? Map.of() : of(chain.get(1).id());
     Working working = new Working(style, base, whole(style), size(style));
     working.letters();
     working.finish(Address.FINISH);
@@ -125,7 +130,7 @@ final class StyleTokens {
     PropertySet whole =
         PropertySet.EMPTY.withFrom(
             Properties.DEFAULTS, Properties.COAT_KIND.at(Address.coat("fill")));
-    for (Style each : styles.chain(style.id()).reversed()) {
+    for (Style each : styles.chainOn(style.id(), plain).reversed()) {
       whole = whole.overlaidBy(each.properties());
     }
     return whole;
@@ -133,7 +138,7 @@ final class StyleTokens {
 
   private double size(Style style) {
     double size = Properties.SIZE.defaultValue().over(0);
-    for (Style each : styles.chain(style.id()).reversed()) {
+    for (Style each : styles.chainOn(style.id(), plain).reversed()) {
       Optional<FontSize> own = each.properties().get(Properties.SIZE.key());
       size = own.isPresent() ? own.get().over(size) : size;
     }

@@ -3,6 +3,7 @@ package dynamorph.formats.tokens;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.style.StyleId;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -10,6 +11,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.JsonNode;
@@ -79,12 +81,14 @@ public final class TokenFile {
   /**
    * Writes styles and swatches as tokens, beside its place first and then moved there.
    *
+   * @param plain the style that fills in what the others leave open, if it is among them
    * @return what the tokens cannot say; all but fonts stands in an extension, so that it comes back
    *     when this program reads the file again
    * @throws IOException if it cannot be written; what was there before is still there
    */
-  public static List<String> write(String name, StyleBundle bundle, Path file) throws IOException {
-    TokenWriter.Written written = TokenWriter.write(name, bundle);
+  public static List<String> write(
+      String name, StyleBundle bundle, Optional<StyleId> plain, Path file) throws IOException {
+    TokenWriter.Written written = TokenWriter.write(name, bundle, plain);
     String json = JSON.writeValueAsString(written.document()) + "\n";
     SafeFile.write(file, out -> out.write(json.getBytes(StandardCharsets.UTF_8)));
     return written.remarks();

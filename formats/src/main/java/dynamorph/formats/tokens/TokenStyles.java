@@ -157,7 +157,7 @@ final class TokenStyles {
   private StyleBook changed(StyleBook before) {
     Palette palette = new Palette(asWritten);
     StyleTokens expected =
-        new StyleTokens(before, palette, new TokenNames(before, palette.swatches()));
+        new StyleTokens(before, palette, plain(), new TokenNames(before, palette.swatches()));
     Map<StyleId, String> places = new HashMap<>();
     written.forEach((path, style) -> places.put(style.id(), path));
     StyleBook book = before;
@@ -207,6 +207,19 @@ final class TokenStyles {
     return !part.holder().equals(style.id())
         && there != null
         && TokenJson.same(there, now.getValue());
+  }
+
+  /** The style that text without one took in the project that was written. */
+  private Optional<StyleId> plain() {
+    String id = ofProgram().path(TokenWriter.PLAIN).asString("");
+    return written.values().stream().map(Style::id).filter(one -> one.value().equals(id)).findAny();
+  }
+
+  private JsonNode ofProgram() {
+    JsonNode extensions = tokens.groupExtensions().get("");
+    return extensions == null
+        ? tools.jackson.databind.node.MissingNode.getInstance()
+        : extensions.path(TokenWriter.EXTENSION);
   }
 
   private Map<List<String>, TokenValue> saidBy(Map<StyleId, String> places, StyleId id) {
@@ -335,17 +348,14 @@ final class TokenStyles {
 
   private List<Asset> images() {
     List<Asset> images = new ArrayList<>();
-    JsonNode document = tokens.groupExtensions().get("");
-    if (document != null) {
-      for (JsonNode node : document.path(TokenWriter.EXTENSION).path(TokenWriter.ASSETS)) {
-        try {
-          images.add(
-              new Asset(
-                  node.path(TokenWriter.ASSET_NAME).asString(""),
-                  Base64.getDecoder().decode(node.path(TokenWriter.ASSET_BYTES).asString(""))));
-        } catch (IllegalArgumentException damaged) {
-          remarks.add(String.valueOf(damaged.getMessage()));
-        }
+    for (JsonNode node : ofProgram().path(TokenWriter.ASSETS)) {
+      try {
+        images.add(
+            new Asset(
+                node.path(TokenWriter.ASSET_NAME).asString(""),
+                Base64.getDecoder().decode(node.path(TokenWriter.ASSET_BYTES).asString(""))));
+      } catch (IllegalArgumentException damaged) {
+        remarks.add(String.valueOf(damaged.getMessage()));
       }
     }
     return images;

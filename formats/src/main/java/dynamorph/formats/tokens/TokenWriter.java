@@ -9,12 +9,14 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.FontSize;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -32,6 +34,7 @@ final class TokenWriter {
 
   static final String STYLE = "style";
   static final String SWATCH = "swatch";
+  static final String PLAIN = "baseStyle";
   static final String ASSETS = "assets";
   static final String ASSET_NAME = "name";
   static final String ASSET_BYTES = "base64";
@@ -42,6 +45,7 @@ final class TokenWriter {
   private final StyleBook styles;
   private final TokenNames names;
   private final StyleTokens tokens;
+  private final Optional<StyleId> plain;
   private final ObjectNode document = NODES.objectNode();
   private final List<String> remarks = new ArrayList<>();
 
@@ -50,20 +54,25 @@ final class TokenWriter {
    */
   record Written(ObjectNode document, List<String> remarks) {}
 
-  private TokenWriter(StyleBundle bundle) {
+  private TokenWriter(StyleBundle bundle, Optional<StyleId> plain) {
+    this.plain = plain;
     this.bundle = bundle;
     this.styles = StyleBook.of(bundle.styles());
     this.names = new TokenNames(styles, bundle.swatches());
-    this.tokens = new StyleTokens(styles, new Palette(bundle.swatches()), names);
+    this.tokens = new StyleTokens(styles, new Palette(bundle.swatches()), plain, names);
   }
 
-  static Written write(String name, StyleBundle bundle) {
-    return new TokenWriter(bundle).written(name);
+  static Written write(String name, StyleBundle bundle, Optional<StyleId> plain) {
+    return new TokenWriter(bundle, plain.filter(id -> isIn(bundle, id))).written(name);
+  }
+
+  private static boolean isIn(StyleBundle bundle, StyleId id) {
+    return bundle.styles().stream().anyMatch(style -> style.id().equals(id));
   }
 
   private Written written(String name) {
     document.put(TokenTree.DESCRIPTION, name);
-    putImages();
+    putOfProgram();
     bundle.swatches().forEach(this::put);
     styles.stream().forEach(this::put);
     tellUnsaid();
@@ -153,11 +162,13 @@ final class TokenWriter {
   // --- what tokens do not say
 
   /** Images of patterns are small; fonts are neither that nor always the writer's to hand on. */
-  private void putImages() {
+  private void putOfProgram() {
     List<Asset> images = bundle.assets().stream().filter(Asset::isImage).toList();
-    if (!images.isEmpty()) {
+    if (!images.isEmpty() || plain.isPresent()) {
       ObjectNode extensions = NODES.objectNode();
-      ArrayNode list = extensions.putObject(EXTENSION).putArray(ASSETS);
+      ObjectNode own = extensions.putObject(EXTENSION);
+      plain.ifPresent(id -> own.put(PLAIN, id.value()));
+      ArrayNode list = own.putArray(ASSETS);
       for (Asset image : images) {
         list.addObject()
             .put(ASSET_NAME, image.name())
@@ -185,9 +196,9 @@ final class TokenWriter {
         }
       }
       boolean loose =
-          styles.chain(style.id()).stream()
+          styles.chainOn(style.id(), plain).stream()
               .map(each -> each.properties().get(dynamorph.model.property.Properties.SIZE.key()))
-              .flatMap(java.util.Optional::stream)
+              .flatMap(Optional::stream)
               .noneMatch(FontSize.Absolute.class::isInstance);
       if (loose && tokens.of(style.id()).containsKey(List.of(StyleTokens.SIZE))) {
         relative.add(style.name());

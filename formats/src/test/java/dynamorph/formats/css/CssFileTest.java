@@ -36,7 +36,7 @@ class CssFileTest {
     Swatch orange = new Swatch("orange", "Museum orange", Rgba.parse("#d9622b"));
     Path file = folder.resolve("a.css");
     StyleBundle bundle = new StyleBundle(List.of(styles), List.of(orange), List.of());
-    remarks.addAll(CssFile.write("A", bundle, file));
+    remarks.addAll(CssFile.write("A", bundle, Optional.empty(), file));
     return Files.readString(file);
   }
 
@@ -99,7 +99,7 @@ class CssFileTest {
             "line-height: 1.4;",
             "-webkit-text-stroke-width: 0.2em;",
             "paint-order: stroke fill;");
-    assertThat(remarks).singleElement().asString().contains("(1 style)").doesNotContain("Size");
+    assertThat(remarks.getLast()).endsWith(": Drop capital lines (1 style)");
   }
 
   @Test
@@ -153,5 +153,25 @@ class CssFileTest {
             style("most", Optional.of("more"), Map.of("size", "\u00d72")));
     assertThat(rule(sheet, "more")).contains("font-size: calc(1em + 2px);");
     assertThat(rule(sheet, "most")).contains("font-size: calc(2em + 4px);");
+  }
+
+  @Test
+  void theFontsThatTheProgramBringsGoAlong() throws IOException {
+    List<String> remarks = new java.util.ArrayList<>();
+    String sheet =
+        sheet(
+            remarks,
+            style(
+                "a", Optional.empty(), Map.of("font-family", "EB Garamond", "font-weight", "680")),
+            style("b", Optional.empty(), Map.of("font-family", "Fraunces")),
+            style("c", Optional.empty(), Map.of("font-family", "Nobody's Sans")));
+    assertThat(sheet)
+        .contains(
+            "font-family: \"EB Garamond\";\n  src: url(\"fonts/eb-garamond-700.ttf\")"
+                + " format(\"truetype\");\n  font-weight: 700;",
+            // a variable font serves all weights between
+            "src: url(\"fonts/fraunces.ttf\") format(\"truetype\");\n  font-weight: 100 900;");
+    assertThat(folder.resolve("fonts/eb-garamond-700.ttf")).isNotEmptyFile();
+    assertThat(remarks).singleElement().asString().contains("Nobody's Sans");
   }
 }

@@ -91,7 +91,7 @@ class TokenFileTest {
   @Test
   void whatIsWrittenComesBackWhole() throws IOException {
     Path file = folder.resolve("museum.tokens.json");
-    List<String> remarks = TokenFile.write("Museum", bundle(), file);
+    List<String> remarks = TokenFile.write("Museum", bundle(), Optional.empty(), file);
     TokenFile.Read read = read(file);
     assertThat(read.remarks()).isEmpty();
     assertThat(read.bundle()).isEqualTo(bundle());
@@ -101,7 +101,7 @@ class TokenFileTest {
   @Test
   void anotherProgramReadsValuesAndAliases() throws IOException {
     Path file = folder.resolve("museum.tokens");
-    TokenFile.write("Museum", bundle(), file);
+    TokenFile.write("Museum", bundle(), Optional.empty(), file);
     var tokens = TokenFile.json(file);
     var large = tokens.at("/styles/Museum/Walls/Style large");
     // twenty by one and a half
@@ -129,7 +129,7 @@ class TokenFileTest {
   @Test
   void whatSomebodyChangedInTheTokensIsTaken() throws IOException {
     Path file = folder.resolve("museum.tokens.json");
-    TokenFile.write("Museum", bundle(), file);
+    TokenFile.write("Museum", bundle(), Optional.empty(), file);
     var tokens = TokenFile.json(file);
     var body =
         (tools.jackson.databind.node.ObjectNode) tokens.at("/styles/Museum/Walls/Style body");
@@ -156,6 +156,21 @@ class TokenFileTest {
         .contains("size=\u00d71.5", "finish/outline/dashes=0.2 em, 0.1 em")
         .doesNotContain("finish/fill");
     assertThat(styles.get("gold")).isEqualTo(bundle().styles().get(2));
+  }
+
+  @Test
+  void theBaseStyleFillsInWhatOthersLeaveOpen() throws IOException {
+    Style base =
+        style("base", "", Optional.empty(), Map.of("font-family", "Alegreya", "size", "20 pt"));
+    Style title = style("title", "", Optional.empty(), Map.of("size", "\u00d72"));
+    StyleBundle bundle = new StyleBundle(List.of(base, title), List.of(), List.of());
+    Path file = folder.resolve("based.tokens");
+    TokenFile.write("Based", bundle, Optional.of(base.id()), file);
+    var written = TokenFile.json(file).at("/styles/Style title");
+    assertThat(written.at("/size/$value/value").asDouble()).isEqualTo(40);
+    assertThat(written.at("/typography/$value/fontFamily").asString())
+        .isEqualTo("{styles.Style base.family}");
+    assertThat(read(file).bundle()).isEqualTo(bundle);
   }
 
   @Test

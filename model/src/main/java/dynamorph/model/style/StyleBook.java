@@ -96,6 +96,20 @@ public final class StyleBook {
     return chain;
   }
 
+  /**
+   * The same with the style that plain text takes behind it, which fills in what is left open
+   * still. A character style is on text that has a look already, so nothing stands behind it.
+   */
+  public List<Style> chainOn(StyleId id, Optional<StyleId> plain) {
+    List<Style> chain = new ArrayList<>(chain(id));
+    boolean stands = get(id).level() != StyleLevel.CHARACTER;
+    plain
+        .filter(_ -> stands)
+        .ifPresent(behind ->
+            chain(behind).stream().filter(style -> !chain.contains(style)).forEach(chain::add));
+    return chain;
+  }
+
   /** The styles based directly on this one. */
   public Stream<Style> derivedFrom(StyleId id) {
     return stream().filter(style -> style.basedOn().filter(id::equals).isPresent());

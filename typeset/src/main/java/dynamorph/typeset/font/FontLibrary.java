@@ -14,7 +14,6 @@ import io.github.humbleui.skija.FontVariation;
 import io.github.humbleui.skija.Typeface;
 import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -40,8 +39,6 @@ public final class FontLibrary implements AutoCloseable {
   /** Who is asked, in turn, for a glyph that a face lacks, before the machine is. */
   private static final List<String> FALLBACKS =
       List.of("Source Sans 3", "EB Garamond", "Amiri", "Noto Sans JP");
-
-  private static final String FOLDER = "/dynamorph/typeset/fonts/";
 
   /** One cut that can be loaded. */
   private record Cut(
@@ -247,7 +244,27 @@ public final class FontLibrary implements AutoCloseable {
         .orElseGet(() -> fromCuts(requireNonNull(cuts.get(key(SUBSTITUTE))), wanted, true));
   }
 
-  private FontMatch fromCuts(List<Cut> family, FontRequest wanted, boolean substituted) {
+  /**
+   * The font file that a wish is taken from, of those that the program or the project brings; a
+   * font of the machine is nobody's to hand on.
+   */
+  public Optional<FontCut> file(FontRequest wish) {
+    List<Cut> family = cuts.get(key(wish.family()));
+    if (family == null) {
+      return Optional.empty();
+    }
+    Cut best = nearest(family, wish);
+    List<Integer> weights = family.size() == 1 ? weights(best.family) : List.of(best.weight);
+    try {
+      return Optional.of(
+          new FontCut(
+              best.family, weights.getFirst(), weights.getLast(), best.slant, best.loader.bytes()));
+    } catch (IOException unreadable) {
+      throw new UncheckedIOException(unreadable);
+    }
+  }
+
+  private static Cut nearest(List<Cut> family, FontRequest wanted) {
     Comparator<Cut> bySlant = Comparator.comparing(cut -> cut.slant != wanted.slant());
     Comparator<Cut> byWeight =
         Comparator.comparingDouble(cut -> Math.abs(cut.weight - wanted.weight()));
@@ -255,8 +272,11 @@ public final class FontLibrary implements AutoCloseable {
     // wishes
     Comparator<Cut> tie =
         Comparator.comparingInt(cut -> wanted.weight() > 500 ? -cut.weight : cut.weight);
-    Cut best =
-        family.stream().min(bySlant.thenComparing(byWeight).thenComparing(tie)).orElseThrow();
+    return family.stream().min(bySlant.thenComparing(byWeight).thenComparing(tie)).orElseThrow();
+  }
+
+  private FontMatch fromCuts(List<Cut> family, FontRequest wanted, boolean substituted) {
+    Cut best = nearest(family, wanted);
     FontFace plain = faces.computeIfAbsent(new Placed(best, Map.of()), this::open);
     Map<String, Double> place = place(plain, wanted);
     FontFace face =
@@ -325,7 +345,7 @@ public final class FontLibrary implements AutoCloseable {
   }
 
   private Optional<FontFace> machineFace(FontRequest wanted) {
-    FontStyle style = style(wanted.weight(), wanted.width(), wanted.slant());
+    FontStyle style = MachineStyle.of(wanted.weight(), wanted.width(), wanted.slant());
     Typeface typeface = FontMgr.getDefault().matchFamilyStyle(wanted.family(), style);
     // a fontconfig alias may answer for a name that is not there; only the family itself counts
     if (typeface == null || !isNamed(typeface, wanted.family())) {
@@ -351,7 +371,7 @@ public final class FontLibrary implements AutoCloseable {
   }
 
   private Optional<FontFace> machineFallback(int codePoint, FontFace lacking) {
-    FontStyle style = style(lacking.weight(), NORMAL_WIDTH, lacking.slant());
+    FontStyle style = MachineStyle.of(lacking.weight(), MachineStyle.NORMAL_WIDTH, lacking.slant());
     Typeface typeface =
         FontMgr.getDefault().matchFamilyStyleCharacter(null, style, new String[0], codePoint);
     return Optional.ofNullable(typeface)
@@ -404,23 +424,6 @@ public final class FontLibrary implements AutoCloseable {
     return FontFile.of(tables);
   }
 
-  private static final double NORMAL_WIDTH = 100;
-
-  /** Percentages of the nine width classes (OpenType, OS/2 usWidthClass). */
-  private static final double[] WIDTHS = {50, 62.5, 75, 87.5, 100, 112.5, 125, 150, 200};
-
-  private static FontStyle style(double weight, double width, Slant slant) {
-    int nearest = 0;
-    for (int index = 1; index < WIDTHS.length; index++) {
-      boolean nearer = Math.abs(WIDTHS[index] - width) < Math.abs(WIDTHS[nearest] - width);
-      nearest = nearer ? index : nearest;
-    }
-    return new FontStyle(
-        (int) Math.round(weight),
-        nearest + 1,
-        slant == Slant.ITALIC ? FontSlant.ITALIC : FontSlant.UPRIGHT);
-  }
-
   private void addProjectFont(Asset asset) {
     String file = "assets/" + asset.name();
     try (Typeface typeface = FontReader.read(file, asset.bytes())) {
@@ -435,7 +438,8 @@ public final class FontLibrary implements AutoCloseable {
 
   private void readIndex() {
     try (BufferedReader lines =
-        new BufferedReader(new InputStreamReader(resource("index.txt"), StandardCharsets.UTF_8))) {
+        new BufferedReader(
+            new InputStreamReader(ShippedFiles.open("index.txt"), StandardCharsets.UTF_8))) {
       lines
           .lines()
           .filter(line -> !line.startsWith("#"))
@@ -458,22 +462,8 @@ public final class FontLibrary implements AutoCloseable {
               Integer.parseInt(columns[1]),
               slant,
               FontFamily.Origin.SHIPPED,
-              () -> readAll(file)));
+              () -> ShippedFiles.bytes(file)));
     }
-  }
-
-  private static byte[] readAll(String file) throws IOException {
-    try (InputStream stream = resource(file)) {
-      return stream.readAllBytes();
-    }
-  }
-
-  private static InputStream resource(String file) {
-    InputStream stream = FontLibrary.class.getResourceAsStream(FOLDER + file);
-    if (stream == null) {
-      throw new IllegalStateException("a shipped font is missing from the build: " + file);
-    }
-    return stream;
   }
 
   private void add(Cut cut) {
