@@ -171,7 +171,7 @@ public final class MainWindow {
             new ExportPane(workspace, current, states, pictures, dialogs, stage::requestFocus));
     CardGestures cards = new CardGestures(workspace, stage, overlay);
     this.shelf =
-        new ShelfRooms(workspace, user, dialogs, specimens, states, pictures, stage::requestFocus);
+        new ShelfRooms(workspace, files, dialogs, specimens, states, pictures, stage::requestFocus);
     this.onShelf =
         new ShelfPart(
             workspace,
@@ -260,7 +260,8 @@ public final class MainWindow {
     stagePane.addInFront(sheet);
     stagePane.addInFront(
         LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reached)));
-    stagePane.addRooms(List.of(recovery, versions, export, shelf.history(), shelf.projects()));
+    stagePane.addRooms(
+        List.of(recovery, versions, export, shelf.history(), shelf.projects(), shelf.beginning()));
     BorderPane middle = new BorderPane(frame.getCenter());
     VBox lanes = new VBox(timeline);
     lanes.visibleProperty().bind(workspace.view().sheetProperty().not());

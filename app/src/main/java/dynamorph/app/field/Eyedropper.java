@@ -50,7 +50,9 @@ public final class Eyedropper {
 
   /** Whether one waits for a click in a window; Escape then belongs to it. */
   public static boolean isOpen(Scene scene) {
-    return scene.lookup("#" + GLASS) != null;
+    // asked at every key, for which looking through the whole window would be too much
+    return scene.getRoot() instanceof Pane root
+        && root.getChildren().stream().anyMatch(child -> GLASS.equals(child.getId()));
   }
 
   private void begin(Pane root) {

@@ -13,26 +13,21 @@ import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.versions.Versions.Version;
 import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
-import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.edit.History;
 import dynamorph.model.merge.ProjectMerge;
-import dynamorph.model.property.Properties;
-import dynamorph.model.property.PropertySet;
-import dynamorph.model.style.Style;
-import dynamorph.model.style.StyleBook;
-import dynamorph.model.style.StyleId;
-import dynamorph.model.style.StyleLevel;
-import dynamorph.model.survey.BaseProposal;
-import dynamorph.model.value.FontSize;
 import dynamorph.paint.scene.Scene;
+import dynamorph.shelf.template.NewProject;
+import dynamorph.shelf.template.Templates;
 import dynamorph.typeset.font.FontLibrary;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 
@@ -94,7 +89,7 @@ public final class FileActions {
 
   /** Registers what can be done with files. */
   public void register(Actions actions) {
-    actions.add("project.new", "Shortcut+N", this::newProject);
+    actions.add("project.save-as-template", "", this::saveAsTemplate);
     actions.add("project.open", "Shortcut+O", this::open);
     actions.add("project.save", "Shortcut+S", this::save);
     actions.add("project.save-as", "Shortcut+Shift+S", this::saveAs);
@@ -102,30 +97,40 @@ public final class FileActions {
     new StyleFiles(workspace, dialogs, worker).register(actions);
   }
 
-  public void newProject() {
-    afterSettlingChanges(() -> workspace.open(blank(), Optional.empty()));
-  }
-
   /** One artboard, with a base style whose size suits it. */
   public static Project blank() {
-    Artboard board =
-        Artboard.empty(
-            "artboard-1", Messages.of("file-actions.artboard-1"), 1080, 1080, LengthUnit.PIXEL);
-    StyleId base = new StyleId("base");
-    Style style =
-        new Style(
-            base,
-            Messages.of("common.base"),
-            "",
-            StyleLevel.TEXT,
-            Optional.empty(),
-            PropertySet.EMPTY.with(
-                Properties.SIZE, FontSize.points(BaseProposal.size(board.width(), board.height()))),
-            "");
-    return Project.empty(Messages.of("file-actions.untitled"))
-        .withStyles(StyleBook.of(List.of(style)))
-        .withBaseStyle(Optional.of(base))
-        .plus(board);
+    return NewProject.standard().project();
+  }
+
+  /**
+   * Reads or writes something off the interface thread.
+   *
+   * @param work a failure of it is told
+   * @param then what is done with the result, on the interface thread
+   */
+  public <T> void inBackground(Callable<T> work, Consumer<T> then) {
+    worker.execute(() -> {
+      try {
+        T result = work.call();
+        Platform.runLater(() -> then.accept(result));
+      } catch (Exception problem) {
+        Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
+      }
+    });
+  }
+
+  private void saveAsTemplate() {
+    Templates templates = new Templates(user.templates());
+    Project project = workspace.project();
+    Optional<Path> origin = workspace.fileProperty().get();
+    inBackground(
+        () -> templates.save(project, origin),
+        template ->
+            workspace.tell(
+                Notice.offering(
+                    Messages.of("file-actions.kept-as-template", template.name()),
+                    Messages.of("common.undo"),
+                    () -> inBackground(() -> templates.delete(template), _ -> {}))));
   }
 
   public void open() {

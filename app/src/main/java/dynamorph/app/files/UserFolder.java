@@ -77,6 +77,11 @@ public final class UserFolder {
     return looks.resolve("updates");
   }
 
+  /** Where projects lie that new ones begin as. */
+  public Path templates() {
+    return folder.resolve("templates");
+  }
+
   /** Where projects lie that came with a shelf. */
   public Path projects() {
     return looks.resolve("projects");

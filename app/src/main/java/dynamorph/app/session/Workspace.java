@@ -219,6 +219,15 @@ public final class Workspace {
   }
 
   /** Shows another project. */
+  /** Opens a project that is in no file yet, where its only film is if it has nothing else. */
+  public boolean openNew(Project project) {
+    open(project, Optional.empty());
+    if (project.still().findAny().isEmpty()) {
+      project.films().findFirst().ifPresent(film -> playback.open(film.id()));
+    }
+    return true;
+  }
+
   public void open(Project project, Optional<Path> from) {
     open(() -> document.open(project, from));
   }

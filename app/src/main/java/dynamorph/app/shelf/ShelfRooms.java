@@ -2,7 +2,9 @@ package dynamorph.app.shelf;
 
 import dynamorph.app.action.Actions;
 import dynamorph.app.files.Dialogs;
+import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
+import dynamorph.app.files.template.NewProjectPane;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Workspace;
@@ -10,6 +12,7 @@ import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.app.window.LatePane;
 import dynamorph.shelf.folder.PersonalFolders;
 import dynamorph.shelf.projects.ProjectIndex;
+import dynamorph.shelf.template.Templates;
 import java.time.InstantSource;
 import java.util.random.RandomGenerator;
 
@@ -20,19 +23,21 @@ public final class ShelfRooms {
   private final ShelfLooks looks;
   private final LatePane<HistoryPane> history;
   private final LatePane<ProjectsPane> projects;
+  private final LatePane<NewProjectPane> beginning;
 
   /**
    * @param leave gives the keyboard back
    */
   public ShelfRooms(
       Workspace workspace,
-      UserFolder user,
+      FileActions files,
       Dialogs dialogs,
       Specimens specimens,
       StatePictures states,
       PictureService pictures,
       Runnable leave) {
     this.workspace = workspace;
+    UserFolder user = files.user();
     this.keeper =
         new ShelfKeeper(
             workspace,
@@ -54,6 +59,16 @@ public final class ShelfRooms {
                 user.updates(),
                 InstantSource.system(),
                 leave));
+    this.beginning =
+        LatePane.showingItself(() ->
+            new NewProjectPane(
+                workspace,
+                files,
+                states,
+                pictures,
+                dialogs,
+                new Templates(user.templates()),
+                leave));
   }
 
   public ShelfKeeper keeper() {
@@ -74,6 +89,11 @@ public final class ShelfRooms {
     return projects;
   }
 
+  /** What new projects begin with. */
+  public LatePane<NewProjectPane> beginning() {
+    return beginning;
+  }
+
   /** What is newer, value by value. */
   public UpdatesPane updates() {
     return new UpdatesPane(workspace, keeper, () -> projects.get().open());
@@ -85,6 +105,7 @@ public final class ShelfRooms {
    * @param show shows the looks of the shelf
    */
   public void register(Actions actions, Runnable show) {
+    actions.add("project.new", "Shortcut+N", () -> beginning.get().open());
     actions.add("shelf.show", "", show);
     actions.add("shelf.updates", "", () -> workspace.attempts().openUpdates());
     actions.add("shelf.history", "", () -> history.get().open());

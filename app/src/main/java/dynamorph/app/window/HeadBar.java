@@ -187,6 +187,7 @@ public final class HeadBar extends HBox {
             new SeparatorMenuItem(),
             actions.item("project.save"),
             actions.item("project.save-as"),
+            actions.item("project.save-as-template"),
             new SeparatorMenuItem(),
             actions.item("project.new-artboard"),
             actions.item("project.artboard-settings"),

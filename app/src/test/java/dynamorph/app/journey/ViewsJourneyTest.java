@@ -60,14 +60,7 @@ class ViewsJourneyTest extends JourneyTest {
 
   /** Each as a place to stand in when the search is called for. */
   @ParameterizedTest
-  @ValueSource(
-      strings = {
-        "#styles .text-field",
-        "#inspector .text-field",
-        "#timecode",
-        "#cue-filter",
-        "#cue-list"
-      })
+  @ValueSource(strings = {"#inspector .text-field", "#cue-filter", "#cue-list"})
   void searchOpensFromEverywhere(String place) {
     if (place.startsWith("#timecode") || place.startsWith("#cue")) {
       driver.press("view-timeline");
@@ -106,16 +99,14 @@ class ViewsJourneyTest extends JourneyTest {
   @ParameterizedTest
   @ValueSource(
       strings = {
-        "#styles .text-field",
         "#style-tag",
         "#inspector .text-field",
-        "#timecode",
         "#cue-filter",
         "#cue-list",
         "#track-lanes"
       })
   void everyShortcutHoldsEverywhere(String place) {
-    if (place.startsWith("#styles") || place.startsWith("#inspector")) {
+    if (place.startsWith("#inspector")) {
       driver.pressText("label-3-title");
     } else {
       driver.press("view-timeline");

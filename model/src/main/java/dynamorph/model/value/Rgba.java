@@ -63,8 +63,17 @@ public record Rgba(int argb) {
 
   /** A channel of 0 to 255 as a share of light from 0 to 1 (IEC 61966-2-1). */
   public static double linear(int channel) {
-    double share = channel / 255.0;
-    return share <= 0.04045 ? share / 12.92 : Math.pow((share + 0.055) / 1.055, 2.4);
+    return LINEAR[channel];
+  }
+
+  /** Asked for every pixel where contrasts are measured. */
+  private static final double[] LINEAR = new double[256];
+
+  static {
+    for (int channel = 0; channel < LINEAR.length; channel++) {
+      double share = channel / 255.0;
+      LINEAR[channel] = share <= 0.04045 ? share / 12.92 : Math.pow((share + 0.055) / 1.055, 2.4);
+    }
   }
 
   /** Reads {@code #rgb}, {@code #rrggbb} or {@code #rrggbbaa}, with or without the hash sign. */

@@ -47,7 +47,9 @@ public final class Speller {
 
   private record Word(String word, String language) {}
 
-  private final Map<String, Optional<Hunspell>> dictionaries = new ConcurrentHashMap<>();
+  /** By language; shared, since a dictionary takes long to read and much memory. */
+  private static final Map<String, Optional<Hunspell>> DICTIONARIES = new ConcurrentHashMap<>();
+
   private final Map<Word, Boolean> known = new ConcurrentHashMap<>();
 
   /** Whether there is a dictionary for a language; does not read it. */
@@ -125,8 +127,8 @@ public final class Speller {
         .toList();
   }
 
-  private Optional<Hunspell> dictionary(String language) {
-    return dictionaries.computeIfAbsent(language, Speller::read);
+  private static Optional<Hunspell> dictionary(String language) {
+    return DICTIONARIES.computeIfAbsent(language, Speller::read);
   }
 
   private static Optional<Hunspell> read(String language) {
