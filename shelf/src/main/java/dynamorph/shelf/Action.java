@@ -30,6 +30,7 @@ public record Action(
     REGROUP,
     TAG,
     CHANGE,
+    MERGE,
     DELETE,
     RESTORE,
     IMPORT,

@@ -256,6 +256,11 @@ public final class ShelfKeeper implements AutoCloseable {
     return index;
   }
 
+  /** In how many texts of the projects that are known the looks of a shelf are. Any thread. */
+  public Map<String, Integer> textsByEntry(String shelf) {
+    return index.textsByEntry(shelf);
+  }
+
   /** Whether nothing is being read or written. */
   public boolean isIdle() {
     return pending.get() == 0;

@@ -32,7 +32,21 @@ public final class ShelfLooks {
   public void preview(Kept.OfStyle look) {
     // the pointer may have rested where another shelf is shown by now
     if (!workspace.selection().isEmpty() && isThere(look)) {
-      workspace.preview(new Apply(look, onTop(), stamps()));
+      workspace.preview(new Apply(look, selected(look), onTop(), stamps()));
+    }
+  }
+
+  /** Shows texts in a look that is carried over them. */
+  public void preview(Kept.OfStyle look, Target.Layers texts) {
+    if (isThere(look)) {
+      workspace.preview(new Apply(look, texts, onTop(), stamps()));
+    }
+  }
+
+  /** Brings a look into the project and lets these texts follow it. */
+  public void apply(Kept.OfStyle look, Target.Layers texts) {
+    if (isThere(look)) {
+      apply(new Apply(look, texts, onTop(), stamps()));
     }
   }
 
@@ -45,13 +59,26 @@ public final class ShelfLooks {
       workspace.tell(Notice.info(Messages.of("shelf-looks.select-texts-first")));
       return;
     }
-    Apply edit = new Apply(look, onTop(), stamps());
+    apply(new Apply(look, selected(look), onTop(), stamps()));
+  }
+
+  private void apply(Apply edit) {
     if (workspace.apply(edit)) {
       workspace.pickedStyleProperty().set(edit.inProject(workspace.project()));
       workspace.tell(
           Notice.offering(
               edit.label(workspace.project()), Messages.of("common.undo"), workspace::undo));
     }
+  }
+
+  /** With only a caret, a text style is for the whole text. */
+  private Target selected(Kept.OfStyle look) {
+    Target selected = workspace.selection().target();
+    return selected instanceof Target.Words words
+            && words.range().isEmpty()
+            && look.style().level() == StyleLevel.TEXT
+        ? new Target.Layers(words.layers())
+        : selected;
   }
 
   private boolean isThere(Kept.OfStyle look) {
@@ -106,17 +133,10 @@ public final class ShelfLooks {
     private final boolean onTop;
     private final boolean stamps;
 
-    Apply(Kept.OfStyle look, boolean onTop, boolean stamps) {
+    Apply(Kept.OfStyle look, Target target, boolean onTop, boolean stamps) {
       this.look = look;
       this.bundle = keeper.shelf().bundle(List.of(look.id()));
-      Target selected = workspace.selection().target();
-      // with only a caret, a text style is for the whole text
-      this.target =
-          selected instanceof Target.Words words
-                  && words.range().isEmpty()
-                  && look.style().level() == StyleLevel.TEXT
-              ? new Target.Layers(words.layers())
-              : selected;
+      this.target = target;
       this.onTop = onTop;
       this.stamps = stamps;
     }

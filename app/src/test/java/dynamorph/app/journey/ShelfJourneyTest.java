@@ -426,7 +426,7 @@ class ShelfJourneyTest extends JourneyTest {
     driver.answers().file(kit);
     showShelf();
     driver.press("shelf-which");
-    clickItem("Look into a kit\u2026");
+    clickItem("Look into a kit or tokens\u2026");
     driver.waitFor("its look", () -> shelf().named("Enamel title").isPresent());
     assertThat(driver.project()).isEqualTo(bare);
     driver.robot().rightClickOn(card(id("Enamel title")));
@@ -513,5 +513,71 @@ class ShelfJourneyTest extends JourneyTest {
         .map(node -> ((Labeled) node).getText())
         .filter(text -> text != null && !text.isBlank())
         .toList();
+  }
+
+  @Test
+  void looksAreDraggedOnTheShelfAndFromItOnTexts() {
+    Node notice = driver.reveal("#style-" + driver.styleNamed("Notice"));
+    driver.robot().drag(notice).dropTo(driver.node("scope-shelf"));
+    driver.waitFor("on the shelf", () -> shelf().named("Notice").isPresent());
+    driver.settle();
+    driver.robot().interact(() -> driver.workspace().open(demo, Optional.empty()));
+    driver.settle();
+    assertThat(driver.layer("label-6-title").follows()).doesNotContain(driver.styleNamed("Notice"));
+    showShelf();
+    driver.robot().drag(card(id("Notice"))).moveTo(driver.middleOf("label-6-title"));
+    driver.waitFor(
+        "the text in the look, before it is dropped",
+        () -> !driver.workspace().shownProperty().get().equals(demo));
+    assertThat(driver.project()).isEqualTo(demo);
+    driver.robot().drop();
+    driver.settle();
+    StyleId here = driver.styleNamed("Notice");
+    assertThat(driver.layer("label-6-title").follows()).contains(here);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(driver.project()).isEqualTo(demo);
+    driver.robot().interact(() -> driver.workspace().open(Project.empty("New"), Optional.empty()));
+    driver.settle();
+    driver.robot().drag(card(id("Notice"))).dropTo(driver.node("scope-project"));
+    driver.waitFor("in the project", () -> driver.project().styles().named("Notice").isPresent());
+  }
+
+  @Test
+  void looksAreSortedAndThoseThatAreNearlyTheSameBecomeOne() {
+    Style notice = demo.styles().named("Notice").orElseThrow();
+    Style near =
+        notice
+            .withId(new StyleId("notice-too"))
+            .withName("A notice too")
+            .withProperties(
+                notice
+                    .properties()
+                    .with(
+                        Properties.SIZE,
+                        FontSize.points(
+                            notice.properties().get(Properties.SIZE.key()).orElseThrow().over(0)
+                                + 1)));
+    driver
+        .robot()
+        .interact(() ->
+            driver.workspace().open(demo.withStyles(demo.styles().with(near)), Optional.empty()));
+    put("Notice");
+    put("A notice too");
+    showShelf();
+    driver.robot().clickOn("#shelf-arrange");
+    clickItem("name");
+    driver.settle();
+    double first = card(id("A notice too")).localToScene(0, 0).getY();
+    assertThat(first).isLessThan(card(id("Notice")).localToScene(0, 0).getY());
+    driver.robot().clickOn("#shelf-arrange");
+    clickItem("nearly the same");
+    driver.waitFor("found", () -> driver.robot().lookup("Merge").tryQuery().isPresent());
+    driver.robot().clickOn("Merge");
+    clickItem("Into Notice, which stays");
+    driver.waitFor("merged", () -> shelf().named("A notice too").isEmpty());
+    driver.settle();
+    assertThat(shelf().named("Notice")).isPresent();
+    driver.offer("Undo");
+    driver.waitFor("both are back", () -> shelf().named("A notice too").isPresent());
   }
 }

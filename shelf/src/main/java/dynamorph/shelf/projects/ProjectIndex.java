@@ -81,6 +81,22 @@ public record ProjectIndex(Path file) {
   }
 
   /**
+   * How many texts of all projects have each entry of a shelf; one that a project only holds counts
+   * as one.
+   */
+  public Map<String, Integer> textsByEntry(String shelf) {
+    Map<String, Integer> texts = new TreeMap<>();
+    for (ProjectUse project : using(shelf)) {
+      for (ProjectUse.Use use : project.uses()) {
+        if (use.origin().shelf().equals(shelf)) {
+          texts.merge(use.origin().entry(), Math.max(1, use.texts()), Integer::sum);
+        }
+      }
+    }
+    return texts;
+  }
+
+  /**
    * Remembers what a project has; one that has nothing from a shelf is not listed.
    *
    * @throws IOException if it cannot be kept

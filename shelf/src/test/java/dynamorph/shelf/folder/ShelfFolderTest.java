@@ -295,7 +295,7 @@ class ShelfFolderTest {
   @Test
   void processesThatAreKilledLeaveNothingHalf() throws Exception {
     filled(Looks.folder(folder, "Dessa"));
-    for (int round = 0; round < 4; round++) {
+    for (int round = 0; round < Integer.getInteger("dynamorph.shelf-kills", 3); round++) {
       Process one = worker("one" + round, 1000);
       Process other = worker("two" + round, 30);
       Thread.sleep(700 + random.nextInt(500));
@@ -321,7 +321,65 @@ class ShelfFolderTest {
     }
   }
 
+  /**
+   * Two processes do random things at once, each with a model of what must be there. Many more than
+   * here with {@code -Ddynamorph.shelf-actions}.
+   */
+  @Test
+  void processesThatWorkAtOnceLoseNothingAndDoubleNothing() throws Exception {
+    ShelfFolder first = Looks.folder(folder, "Dessa");
+    Shelf shelf = first.read();
+    for (int index = 0; index < RandomShelfWorker.SHARED; index++) {
+      Style style = Style.text("shared-" + index, "Shared " + index, "");
+      shelf =
+          first
+              .apply(
+                  Change.of(
+                      shelf,
+                      Action.Kind.PUT,
+                      new dynamorph.model.edit.style.AddStyle(style, "new")),
+                  shelf)
+              .shelf();
+    }
+    int actions = Integer.getInteger("dynamorph.shelf-actions", 40);
+    List<Process> processes = new ArrayList<>();
+    for (String name : List.of("one", "two")) {
+      processes.add(worker(RandomShelfWorker.class, name, actions, expected(name).toString()));
+    }
+    for (Process process : processes) {
+      assertThat(process.waitFor(60 + actions, TimeUnit.SECONDS)).isTrue();
+      assertThat(process.exitValue()).isZero();
+    }
+    Shelf after = Looks.folder(folder, "Dessa").read();
+    assertThat(after.problems()).isEmpty();
+    Set<String> there = new TreeSet<>();
+    after.styles().forEach(look -> there.add(look.id()));
+    for (String name : List.of("one", "two")) {
+      for (String line : java.nio.file.Files.readAllLines(expected(name))) {
+        String[] parts = line.split("\t", -1);
+        var look = after.kept(parts[0]).map(dynamorph.shelf.entry.Kept.OfStyle.class::cast);
+        if (parts[0].startsWith("shared-")) {
+          assertThat(look.orElseThrow().style().properties().toString())
+              .as(line)
+              .contains(parts[1] + "=" + parts[2]);
+        } else {
+          assertThat(look.map(RandomShelfWorker::line).orElse(parts[0])).isEqualTo(line);
+          there.remove(parts[0]);
+        }
+      }
+    }
+    assertThat(there).as("nothing that nobody made").hasSize(RandomShelfWorker.SHARED);
+  }
+
+  private Path expected(String name) {
+    return folder.resolveSibling(folder.getFileName() + "-" + name + ".txt");
+  }
+
   private Process worker(String name, int count) throws IOException {
+    return worker(ShelfWorker.class, name, count, "");
+  }
+
+  private Process worker(Class<?> main, String name, int count, String output) throws IOException {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.addAll(
@@ -329,10 +387,11 @@ class ShelfFolderTest {
             "-XX:TieredStopAtLevel=1",
             "-cp",
             System.getProperty("java.class.path"),
-            ShelfWorker.class.getName(),
+            main.getName(),
             folder.toString(),
             name,
-            String.valueOf(count)));
+            String.valueOf(count),
+            output));
     return new ProcessBuilder(command).inheritIO().start();
   }
 }

@@ -19,6 +19,7 @@ import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Point2D;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
@@ -73,9 +74,32 @@ public final class CardGestures {
     attached = to;
   }
 
-  /** Gives the shelf that styles can be put on. */
+  private Optional<ShelfPart> shelf = Optional.empty();
+
+  /** Gives the shelf that styles can be put on, and taken from. */
   public void setShelf(ShelfPart part) {
     menu.setShelf(part);
+    shelf = Optional.of(part);
+    part.list().setCarrier(new LookCarrier(this, part));
+  }
+
+  /** Lets a picture follow the pointer; it is over everything else. */
+  void carry(Image picture, double width) {
+    ghost.setImage(picture);
+    ghost.setFitWidth(width);
+    ghost.setPreserveRatio(true);
+    overlay.getChildren().add(ghost);
+  }
+
+  void moveCarried(Point2D inWindow) {
+    Point2D at = overlay.sceneToLocal(inWindow);
+    ghost.relocate(at.getX() + 12, at.getY() + 8);
+    landing.mark(inWindow);
+  }
+
+  void letGo() {
+    overlay.getChildren().remove(ghost);
+    landing.mark(NOWHERE);
   }
 
   private StylesColumn column() {
@@ -208,14 +232,10 @@ public final class CardGestures {
       dragging = true;
       rest.stop();
       workspace.endPreview();
-      ghost.setImage(card.specimen.getImage());
-      ghost.setFitWidth(card.specimen.getFitWidth() * 0.7);
-      ghost.setPreserveRatio(true);
-      overlay.getChildren().add(ghost);
+      carry(card.specimen.getImage(), card.specimen.getFitWidth() * 0.7);
     }
-    Point2D at = overlay.sceneToLocal(now);
-    ghost.relocate(at.getX() + 12, at.getY() + 8);
     column().showDrop(now, id);
+    shelf.ifPresent(part -> part.markShelf(now));
     boolean onTop = following().applyOptionsProperty().get().onTop();
     Optional<Edit> would =
         textsAt(now)
@@ -224,7 +244,7 @@ public final class CardGestures {
                     .following()
                     .edit(texts, id, onTop, workspace.following().stampingProperty().get()))
             .or(() -> landing.editAt(now, id, onTop));
-    landing.mark(now);
+    moveCarried(now);
     if (!would.equals(over)) {
       over = would;
       would.ifPresentOrElse(workspace::preview, workspace::endPreview);
@@ -236,11 +256,15 @@ public final class CardGestures {
 
   private void drop(StyleId id, MouseEvent event) {
     dragging = false;
-    overlay.getChildren().remove(ghost);
+    letGo();
     workspace.endPreview();
     over = Optional.empty();
-    landing.mark(NOWHERE);
     Point2D at = new Point2D(event.getSceneX(), event.getSceneY());
+    shelf.ifPresent(part -> part.markShelf(NOWHERE));
+    if (shelf.filter(part -> part.isShelfAt(at)).isPresent()) {
+      shelf.get().keeper().put(List.copyOf(column().chosen().with(id)));
+      return;
+    }
     column().drop(at, id);
     textsAt(at)
         .ifPresentOrElse(
@@ -261,7 +285,7 @@ public final class CardGestures {
     return workspace.following();
   }
 
-  private Optional<Target.Layers> textsAt(Point2D inWindow) {
+  Optional<Target.Layers> textsAt(Point2D inWindow) {
     return layerAt(inWindow).map(this::targetOf).or(() -> landing.textsAt(inWindow));
   }
 

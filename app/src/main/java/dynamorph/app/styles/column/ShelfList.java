@@ -9,6 +9,7 @@ import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
+import dynamorph.model.edit.Target;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -16,15 +17,14 @@ import dynamorph.model.reach.StyleFilter;
 import dynamorph.model.style.Style;
 import dynamorph.shelf.Shelf;
 import dynamorph.shelf.entry.Kept;
-import java.util.ArrayList;
+import dynamorph.shelf.order.NearLooks;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.animation.PauseTransition;
 import javafx.css.PseudoClass;
+import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.ContentDisplay;
@@ -52,6 +52,7 @@ final class ShelfList extends ListView<ShelfList.Row> {
   private static final Duration REST = Duration.millis(150);
   private static final double NAME_WIDTH = 118;
   private static final double CHIP = 10;
+  private static final double DRAG_THRESHOLD = 6;
   private static final PseudoClass DENSE = PseudoClass.getPseudoClass("dense");
 
   /** A line of the list. */
@@ -59,6 +60,8 @@ final class ShelfList extends ListView<ShelfList.Row> {
     record Head(String group, int size, boolean open) implements Row {}
 
     record Look(Kept.OfStyle kept) implements Row {}
+
+    record Near(NearLooks near) implements Row {}
   }
 
   private final Workspace workspace;
@@ -75,6 +78,7 @@ final class ShelfList extends ListView<ShelfList.Row> {
   private StyleFilter wanted = StyleFilter.of("");
   private boolean onlyMissing;
   private boolean compact;
+  private final ShelfArrangement arrangement;
 
   ShelfList(
       Workspace workspace,
@@ -87,6 +91,7 @@ final class ShelfList extends ListView<ShelfList.Row> {
     this.looks = looks;
     this.specimens = specimens;
     this.menu = menu;
+    this.arrangement = new ShelfArrangement(keeper, this::isVisible, this::fill);
     setId("shelf-list");
     getStyleClass().add("shelf-list");
     setAccessibleText(Messages.of("shelf-list.looks-on-the-shelf"));
@@ -109,7 +114,12 @@ final class ShelfList extends ListView<ShelfList.Row> {
             workspace.endPreview();
           }
         });
-    keeper.shelfProperty().addListener((_, _, _) -> fill());
+    keeper
+        .shelfProperty()
+        .addListener((_, _, _) -> {
+          arrangement.seek();
+          fill();
+        });
     keeper.followedProperty().addListener((_, _, _) -> refresh());
   }
 
@@ -131,6 +141,18 @@ final class ShelfList extends ListView<ShelfList.Row> {
     }
   }
 
+  private Optional<LookCarrier> carrier = Optional.empty();
+
+  /** Gives what carries looks to other places. */
+  void setCarrier(LookCarrier given) {
+    carrier = Optional.of(given);
+  }
+
+  /** In which order they are listed, and which of them. */
+  ShelfArrangement arrangement() {
+    return arrangement;
+  }
+
   private void fill() {
     if (!isVisible()) {
       return;
@@ -142,20 +164,11 @@ final class ShelfList extends ListView<ShelfList.Row> {
       cascade = cascade.follow(drawn);
       all = shelf.styles().stream().map(this::listed).toList();
     }
-    Map<String, List<Kept.OfStyle>> groups = new LinkedHashMap<>();
-    for (Listed one : all) {
-      if (isWanted(one)) {
-        groups.computeIfAbsent(one.kept().style().group(), _ -> new ArrayList<>()).add(one.kept());
-      }
-    }
-    List<Row> rows = new ArrayList<>();
-    groups.forEach((group, styles) -> {
-      boolean open = !shut.contains(group) || !wanted.isEmpty();
-      rows.add(new Row.Head(group, styles.size(), open));
-      if (open) {
-        styles.forEach(kept -> rows.add(new Row.Look(kept)));
-      }
-    });
+    List<Row> rows =
+        arrangement.rows(
+            shelf,
+            all.stream().filter(this::isWanted).map(Listed::kept).toList(),
+            group -> !shut.contains(group) || !wanted.isEmpty());
     ((Label) getPlaceholder())
         .setText(
             !keeper.placeProperty().get().isReachable()
@@ -164,7 +177,7 @@ final class ShelfList extends ListView<ShelfList.Row> {
                     ? Messages.of("shelf-list.nothing-yet")
                     : onlyMissing && wanted.isEmpty()
                         ? Messages.of("shelf-list.all-in-project")
-                        : Messages.of("shelf-list.nothing-matches"));
+                        : arrangement.nothing(wanted.isEmpty()));
     if (!rows.equals(getItems())) {
       rest.stop();
       getItems().setAll(rows);
@@ -218,6 +231,9 @@ final class ShelfList extends ListView<ShelfList.Row> {
           }
         }
       }
+      case Row.Near _ -> {
+        return;
+      }
       case null -> {
         return;
       }
@@ -265,6 +281,9 @@ final class ShelfList extends ListView<ShelfList.Row> {
         workspace.endPreview();
       });
       setOnMouseClicked(this::clicked);
+      setOnMousePressed(event -> pressedAt = new Point2D(event.getSceneX(), event.getSceneY()));
+      setOnMouseDragged(this::dragged);
+      setOnMouseReleased(this::released);
       setOnContextMenuRequested(event -> {
         rest.stop();
         if (getItem() instanceof Row.Look(Kept.OfStyle kept)) {
@@ -282,6 +301,56 @@ final class ShelfList extends ListView<ShelfList.Row> {
       rest.playFromStart();
     }
 
+    private Point2D pressedAt = Point2D.ZERO;
+    private boolean carried;
+    private Optional<Target.Layers> over = Optional.empty();
+
+    private void dragged(MouseEvent event) {
+      Point2D now = new Point2D(event.getSceneX(), event.getSceneY());
+      if (carrier.isEmpty()
+          || !event.isPrimaryButtonDown()
+          || !(getItem() instanceof Row.Look(Kept.OfStyle kept))
+          || !carried && now.distance(pressedAt) < DRAG_THRESHOLD) {
+        return;
+      }
+      if (!carried) {
+        carried = true;
+        rest.stop();
+        workspace.endPreview();
+        carrier.get().pick(this);
+      }
+      carrier.get().move(now);
+      Optional<Target.Layers> texts = carrier.get().textsAt(now);
+      if (!texts.equals(over)) {
+        over = texts;
+        texts.ifPresentOrElse(target -> looks.preview(kept, target), workspace::endPreview);
+      }
+      event.consume();
+    }
+
+    private void released(MouseEvent event) {
+      if (!carried) {
+        return;
+      }
+      carried = false;
+      over = Optional.empty();
+      workspace.endPreview();
+      LookCarrier by = carrier.orElseThrow();
+      by.letGo();
+      Point2D at = new Point2D(event.getSceneX(), event.getSceneY());
+      if (getItem() instanceof Row.Look(Kept.OfStyle kept)) {
+        by.textsAt(at)
+            .ifPresentOrElse(
+                target -> looks.apply(kept, target),
+                () -> {
+                  if (by.isProjectAt(at)) {
+                    looks.take(List.of(kept.id()));
+                  }
+                });
+      }
+      event.consume();
+    }
+
     private void clicked(MouseEvent event) {
       if (event.getButton() != MouseButton.PRIMARY || !event.isStillSincePress()) {
         return;
@@ -294,6 +363,7 @@ final class ShelfList extends ListView<ShelfList.Row> {
             looks.apply(kept);
           }
         }
+        case Row.Near _ -> {}
         case null -> {}
       }
     }
@@ -313,6 +383,11 @@ final class ShelfList extends ListView<ShelfList.Row> {
           setGraphic(head);
         }
         case Row.Look(Kept.OfStyle kept) -> show(kept);
+        case Row.Near(NearLooks alike) -> {
+          setAccessibleText(Messages.of("shelf-show.near"));
+          setGraphic(
+              new NearHead(alike, keeper.isWritable(), into -> arrangement.merge(alike, into)));
+        }
         case null -> {
           setAccessibleText(null);
           setGraphic(null);

@@ -10,13 +10,17 @@ import dynamorph.app.shelf.ShelfLooks;
 import dynamorph.app.shelf.ShelfPlace;
 import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.shelf.entry.Kept;
+import dynamorph.shelf.order.ShelfOrder;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.css.PseudoClass;
+import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -47,6 +51,8 @@ public final class ShelfPart {
   private final ShelfList list;
   private final Dialogs dialogs;
   private @Nullable Node beginning;
+  private static final PseudoClass DROPPING = PseudoClass.getPseudoClass("dropping");
+
   private final ObjectProperty<Scope> scope = new SimpleObjectProperty<>(Scope.PROJECT);
   private final Button updates = new Button();
   private final ToggleButton dense = new ToggleButton();
@@ -106,6 +112,40 @@ public final class ShelfPart {
     scope.set(Scope.SHELF);
   }
 
+  private final Map<Scope, ToggleButton> buttons = new EnumMap<>(Scope.class);
+
+  /** Whether a style that is dropped here goes on the shelf. */
+  boolean isShelfAt(Point2D inWindow) {
+    return isOver(buttons.get(Scope.SHELF), inWindow)
+        || scope.get() == Scope.BOTH && isOver(list, inWindow);
+  }
+
+  /** Whether a look that is dropped here comes into the project. */
+  boolean isProjectAt(Point2D inWindow) {
+    return isOver(buttons.get(Scope.PROJECT), inWindow);
+  }
+
+  /** Shows that a style can be dropped on the shelf, where it can. */
+  void markShelf(Point2D inWindow) {
+    mark(Scope.SHELF, isShelfAt(inWindow));
+  }
+
+  /** Shows that a look can be dropped into the project, where it can. */
+  void markProject(Point2D inWindow) {
+    mark(Scope.PROJECT, isProjectAt(inWindow));
+  }
+
+  private void mark(Scope one, boolean dropping) {
+    ToggleButton button = buttons.get(one);
+    if (button != null) {
+      button.pseudoClassStateChanged(DROPPING, dropping);
+    }
+  }
+
+  private static boolean isOver(@Nullable Node node, Point2D inWindow) {
+    return node != null && node.isVisible() && node.contains(node.sceneToLocal(inWindow));
+  }
+
   /** Where the listed looks live. */
   Node scopes() {
     ToggleGroup group = new ToggleGroup();
@@ -114,6 +154,7 @@ public final class ShelfPart {
     for (Scope one : Scope.values()) {
       ToggleButton button = new ToggleButton(one.label());
       button.setId(one.id());
+      buttons.put(one, button);
       button.getStyleClass().addAll("view", "scope");
       button.setToggleGroup(group);
       button.setMaxWidth(Double.MAX_VALUE);
@@ -133,6 +174,49 @@ public final class ShelfPart {
     dense.managedProperty().bind(dense.visibleProperty());
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
+  }
+
+  /** In which order the looks of the shelf are listed, and which of them. */
+  MenuButton arrangement() {
+    MenuButton menu = new MenuButton();
+    menu.setId("shelf-arrange");
+    menu.getStyleClass().add("quiet-menu");
+    menu.setMinWidth(Region.USE_PREF_SIZE);
+    menu.setAccessibleText(Messages.of("styles-column.how-styles-are-sorted"));
+    ToggleGroup orders = new ToggleGroup();
+    ToggleGroup shown = new ToggleGroup();
+    Runnable arrange =
+        () -> {
+          ShelfOrder order = (ShelfOrder) orders.getSelectedToggle().getUserData();
+          ShelfShow show = (ShelfShow) shown.getSelectedToggle().getUserData();
+          menu.setText(
+              show == ShelfShow.ALL
+                  ? Messages.of("styles-column.sort", order.label())
+                  : show.label());
+          list.arrangement().arrange(order, show);
+        };
+    for (ShelfOrder order : ShelfOrder.values()) {
+      menu.getItems().add(choice(orders, order, order.label(), arrange));
+    }
+    menu.getItems().add(new SeparatorMenuItem());
+    for (ShelfShow show : ShelfShow.values()) {
+      menu.getItems().add(choice(shown, show, show.label(), arrange));
+    }
+    orders.selectToggle(orders.getToggles().getFirst());
+    shown.selectToggle(shown.getToggles().getFirst());
+    arrange.run();
+    menu.visibleProperty().bind(scope.isEqualTo(Scope.SHELF));
+    menu.managedProperty().bind(menu.visibleProperty());
+    return menu;
+  }
+
+  private static RadioMenuItem choice(
+      ToggleGroup group, Object value, String label, Runnable chosen) {
+    RadioMenuItem item = new RadioMenuItem(label);
+    item.setToggleGroup(group);
+    item.setUserData(value);
+    item.setOnAction(_ -> chosen.run());
+    return item;
   }
 
   /** Which shelf is looked at, and ways to others. */

@@ -162,7 +162,7 @@ public final class StylesColumn extends VBox {
     MenuButton sorting = sortMenu();
     sorting.visibleProperty().bind(shelf.scopeProperty().isNotEqualTo(Scope.SHELF));
     sorting.managedProperty().bind(sorting.visibleProperty());
-    HBox second = new HBox(6, options, sorting);
+    HBox second = new HBox(6, options, sorting, shelf.arrangement());
     second.setAlignment(Pos.CENTER_LEFT);
     show.visibleProperty().bind(shelf.scopeProperty().isNotEqualTo(Scope.SHELF));
     show.managedProperty().bind(show.visibleProperty());
