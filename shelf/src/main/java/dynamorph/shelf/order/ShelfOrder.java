@@ -14,7 +14,6 @@ import dynamorph.shelf.entry.Version;
 import dynamorph.shelf.message.Messages;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -85,19 +84,28 @@ public enum ShelfOrder {
       Shelf shelf, List<Kept.OfStyle> looks, Comparator<Kept.OfStyle> byName) {
     var drawn = shelf.asProject();
     Cascade cascade = Cascade.of(drawn);
-    Map<String, double[]> colours = new HashMap<>();
-    for (Kept.OfStyle look : looks) {
-      PropertySet values =
-          drawn.styles().find(look.style().id()).map(cascade::values).orElse(PropertySet.EMPTY);
-      colours.put(look.id(), place(colour(shelf, values)));
-    }
     return looks.stream()
+        .map(look ->
+            new Placed(
+                look,
+                place(
+                    colour(
+                        shelf,
+                        drawn
+                            .styles()
+                            .find(look.style().id())
+                            .map(cascade::values)
+                            .orElse(PropertySet.EMPTY)))))
         .sorted(
-            Comparator.comparingDouble((Kept.OfStyle look) -> colours.get(look.id())[0])
-                .thenComparingDouble(look -> colours.get(look.id())[1])
-                .thenComparing(byName))
+            Comparator.comparingDouble((Placed placed) -> placed.place[0])
+                .thenComparingDouble(placed -> placed.place[1])
+                .thenComparing(Placed::look, byName))
+        .map(Placed::look)
         .toList();
   }
+
+  /** A look at its place in the circle of colours. */
+  private record Placed(Kept.OfStyle look, double[] place) {}
 
   /** What is on top of the letters: the last fill, else the last stroke; black if there is none. */
   private static Rgba colour(Shelf shelf, PropertySet values) {
