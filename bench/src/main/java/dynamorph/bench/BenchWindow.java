@@ -6,6 +6,7 @@ import dynamorph.app.files.FileQuestion;
 import dynamorph.app.files.UserFolder;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
+import dynamorph.formats.project.KitAbout;
 import dynamorph.model.IdSource;
 import dynamorph.model.Project;
 import java.io.IOException;
@@ -54,6 +55,11 @@ final class BenchWindow {
     @Override
     public boolean agrees(String question, List<String> consequences, String verb) {
       return true;
+    }
+
+    @Override
+    public Optional<KitAbout> askAboutKit(KitAbout proposed) {
+      return Optional.empty();
     }
 
     @Override

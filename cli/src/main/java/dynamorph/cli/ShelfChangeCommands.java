@@ -346,6 +346,8 @@ final class ShelfChangeCommands {
     @Parameters(index = "0", paramLabel = "KIT", description = "${bundle:shelf-command.export-kit}")
     private Path kit;
 
+    @Mixin private KitOptions options;
+
     @Option(
         names = "--style",
         paramLabel = "NAME",
@@ -371,7 +373,8 @@ final class ShelfChangeCommands {
           shelf.swatches().forEach(one -> wanted.add(one.id()));
         }
       }
-      StyleFile.write(shelf.name(), shelf.bundle(wanted), kit).forEach(err()::println);
+      StyleFile.write(shelf.name(), shelf.bundle(wanted), options.about(), kit)
+          .forEach(err()::println);
       return 0;
     }
 

@@ -27,6 +27,7 @@ import picocli.CommandLine.Spec;
     mixinStandardHelpOptions = true)
 final class StylesCommand implements Callable<Integer> {
   @Mixin private ProjectArgument file;
+  @Mixin private KitOptions kit;
 
   @Option(
       names = "--export",
@@ -72,7 +73,7 @@ final class StylesCommand implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     PrintWriter err = spec.commandLine().getErr();
     if (exported != null) {
-      StyleFile.Read written = StyleFile.write(project, wanted(project), exported);
+      StyleFile.Read written = StyleFile.write(project, wanted(project), kit.about(), exported);
       written.remarks().forEach(err::println);
       out.println(
           Messages.of("styles-command.written", written.bundle().styles().size(), exported));

@@ -1,5 +1,6 @@
 package dynamorph.app.files;
 
+import dynamorph.formats.project.KitAbout;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -49,4 +50,7 @@ public interface Dialogs {
    * @param merges whether both changes can be put together
    */
   Elsewhere askAboutElsewhere(String file, List<String> changes, boolean merges);
+
+  /** Asks what a kit shall say of itself. */
+  Optional<KitAbout> askAboutKit(KitAbout proposed);
 }

@@ -5,6 +5,7 @@ import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
+import dynamorph.formats.project.KitAbout;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.styles.StyleFile;
 import dynamorph.model.Project;
@@ -22,11 +23,16 @@ final class StyleFiles {
   /** More remarks would cover the stage. */
   private static final int MOST_TOLD = 5;
 
+  /** Where it is remembered who made the last kit. */
+  private static final String ABOUT = "kits.txt";
+
   private final Workspace workspace;
   private final Dialogs dialogs;
+  private final UserFolder user;
   private final Executor worker;
 
-  StyleFiles(Workspace workspace, Dialogs dialogs, Executor worker) {
+  StyleFiles(Workspace workspace, Dialogs dialogs, UserFolder user, Executor worker) {
+    this.user = user;
     this.workspace = workspace;
     this.dialogs = dialogs;
     this.worker = worker;
@@ -89,22 +95,46 @@ final class StyleFiles {
     Project project = workspace.project();
     dialogs
         .choose(FileQuestion.SAVED_STYLES, project.name() + KitFile.ENDING)
-        .ifPresent(file ->
-            worker.execute(() -> {
-              try {
-                StyleFile.Read written = StyleFile.write(project, wanted, file);
-                String words =
-                    with(
-                        Messages.of(
-                            "file-actions.style-saved-in",
-                            written.bundle().styles().size(),
-                            file.getFileName()),
-                        written.remarks());
-                Platform.runLater(() -> workspace.tell(Notice.info(words)));
-              } catch (IOException problem) {
-                Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
-              }
-            }));
+        .ifPresent(file -> {
+          if (!StyleFile.isKit(file)) {
+            write(project, wanted, KitAbout.NOTHING, file);
+          } else {
+            dialogs
+                .askAboutKit(lastAbout())
+                .ifPresent(about -> {
+                  user.keepLines(ABOUT, List.of(about.author(), about.licence()));
+                  write(project, wanted, about, file);
+                });
+          }
+        });
+  }
+
+  /** Who makes kits, and under which licence, seldom changes. */
+  private KitAbout lastAbout() {
+    List<String> lines = user.lines(ABOUT);
+    return new KitAbout(
+        lines.isEmpty() ? System.getProperty("user.name", "") : lines.getFirst(),
+        lines.size() < 2 ? "" : lines.get(1),
+        "",
+        Optional.empty());
+  }
+
+  private void write(Project project, List<StyleId> wanted, KitAbout about, Path file) {
+    worker.execute(() -> {
+      try {
+        StyleFile.Read written = StyleFile.write(project, wanted, about, file);
+        String words =
+            with(
+                Messages.of(
+                    "file-actions.style-saved-in",
+                    written.bundle().styles().size(),
+                    file.getFileName()),
+                written.remarks());
+        Platform.runLater(() -> workspace.tell(Notice.info(words)));
+      } catch (IOException problem) {
+        Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
+      }
+    });
   }
 
   private static String with(String first, List<String> remarks) {

@@ -1,14 +1,21 @@
 package dynamorph.app.files;
 
 import dynamorph.app.message.Messages;
+import dynamorph.formats.project.KitAbout;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Insets;
 import javafx.scene.control.Alert;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
+import javafx.scene.control.Dialog;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
@@ -100,6 +107,36 @@ public final class WindowDialogs implements Dialogs {
     alert.setGraphic(null);
     alert.getDialogPane().setPrefWidth(460);
     return alert.showAndWait().filter(go::equals).isPresent();
+  }
+
+  @Override
+  public Optional<KitAbout> askAboutKit(KitAbout proposed) {
+    TextField author = new TextField(proposed.author());
+    TextField licence = new TextField(proposed.licence());
+    TextArea description = new TextArea(proposed.description());
+    licence.setPromptText(Messages.of("window-dialogs.such-as-a-licence"));
+    description.setPrefRowCount(4);
+    description.setWrapText(true);
+    GridPane grid = new GridPane(8, 8);
+    grid.setPadding(new Insets(16));
+    grid.addRow(0, new Label(Messages.of("window-dialogs.author")), author);
+    grid.addRow(1, new Label(Messages.of("window-dialogs.licence")), licence);
+    grid.addRow(2, new Label(Messages.of("window-dialogs.what-it-is-for")), description);
+    ButtonType save =
+        new ButtonType(Messages.of("window-dialogs.save-kit"), ButtonBar.ButtonData.OK_DONE);
+    Dialog<ButtonType> dialog = new Dialog<>();
+    dialog.initOwner(owner);
+    dialog.setTitle(Messages.of("window-dialogs.about-the-kit"));
+    dialog.getDialogPane().setContent(grid);
+    dialog.getDialogPane().getStylesheets().setAll(owner.getScene().getStylesheets());
+    dialog.getDialogPane().getButtonTypes().addAll(save, ButtonType.CANCEL);
+    author.requestFocus();
+    return dialog
+        .showAndWait()
+        .filter(save::equals)
+        .map(_ ->
+            new KitAbout(
+                author.getText(), licence.getText(), description.getText(), Optional.empty()));
   }
 
   private static FileChooser chooser(FileQuestion question) {

@@ -3,6 +3,7 @@ package dynamorph.app.shelf;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
+import dynamorph.formats.project.KitAbout;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
@@ -57,6 +58,9 @@ public final class ShelfKeeper implements AutoCloseable {
   /** The shelves that are not shown are looked at every so many times. */
   private static final int LOOKS_ELSEWHERE = 15;
 
+  /** More remarks would cover the stage. */
+  private static final int MOST_REMARKS = 5;
+
   /** Before the shelf was read. */
   private static final Shelf NOTHING = Shelf.empty("", "");
 
@@ -73,6 +77,8 @@ public final class ShelfKeeper implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Shelf> shelf = new ReadOnlyObjectWrapper<>(NOTHING);
   private final ReadOnlyObjectWrapper<List<Update>> followed =
       new ReadOnlyObjectWrapper<>(List.of());
+  private final ReadOnlyObjectWrapper<KitAbout> about =
+      new ReadOnlyObjectWrapper<>(KitAbout.NOTHING);
   private final AtomicInteger pending = new AtomicInteger();
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(work -> {
@@ -147,6 +153,7 @@ public final class ShelfKeeper implements AutoCloseable {
     known.add(wanted);
     place.set(wanted);
     shelf.set(NOTHING);
+    about.set(KitAbout.NOTHING);
     followed.set(List.of());
     look();
     lookElsewhere();
@@ -278,10 +285,27 @@ public final class ShelfKeeper implements AutoCloseable {
           there.isPresent()
               ? there.get().read()
               : at.kind() == ShelfPlace.Kind.KIT
-                  ? KitShelf.read(at.path())
+                  ? opened(at)
                   : StarterKits.read(at.path().toString());
       Platform.runLater(() -> show(at, now));
     });
+  }
+
+  private Shelf opened(ShelfPlace at) throws IOException {
+    KitShelf.Opened kit = KitShelf.read(at.path());
+    Platform.runLater(() -> {
+      about.set(kit.about());
+      if (!kit.remarks().isEmpty()) {
+        workspace.tell(
+            Notice.info(String.join("\n", kit.remarks().stream().limit(MOST_REMARKS).toList())));
+      }
+    });
+    return kit.shelf();
+  }
+
+  /** What a kit that is looked into says of itself; nothing for any other shelf. */
+  public ReadOnlyObjectProperty<KitAbout> aboutProperty() {
+    return about.getReadOnlyProperty();
   }
 
   private void lookAgain() {

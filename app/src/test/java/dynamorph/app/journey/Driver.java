@@ -8,6 +8,7 @@ import dynamorph.app.files.UserFolder;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
+import dynamorph.formats.project.KitAbout;
 import dynamorph.model.IdSource;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -95,6 +96,11 @@ final class Driver {
     public Elsewhere askAboutElsewhere(String file, List<String> changes, boolean merges) {
       told = changes;
       return elsewhere;
+    }
+
+    @Override
+    public Optional<KitAbout> askAboutKit(KitAbout proposed) {
+      return Optional.of(new KitAbout("Dessa Okafor", "CC BY 4.0", "For walls", Optional.empty()));
     }
 
     @Override

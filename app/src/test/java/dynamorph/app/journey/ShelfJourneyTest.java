@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.files.FileActions;
 import dynamorph.app.shelf.ShelfLooks;
+import dynamorph.formats.project.KitAbout;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Project;
@@ -420,7 +421,10 @@ class ShelfJourneyTest extends JourneyTest {
   void aKitIsLookedIntoBeforeAnythingIsTaken() throws IOException {
     Path kit = folder.resolve("signs.dmkit");
     KitFile.write(
-        "Signs", StyleBundle.of(demo, List.of(driver.styleNamed("Enamel title")), List.of()), kit);
+        "Signs",
+        StyleBundle.of(demo, List.of(driver.styleNamed("Enamel title")), List.of()),
+        new KitAbout("Dessa Okafor", "CC BY 4.0", "For long walls", Optional.empty()),
+        kit);
     Project bare = Project.empty("Signs");
     driver.robot().interact(() -> driver.workspace().open(bare, Optional.empty()));
     driver.answers().file(kit);
@@ -428,6 +432,8 @@ class ShelfJourneyTest extends JourneyTest {
     driver.press("shelf-which");
     clickItem("Look into a kit or tokens\u2026");
     driver.waitFor("its look", () -> shelf().named("Enamel title").isPresent());
+    assertThat(driver.isShown("#kit-about")).isTrue();
+    assertThat(driver.robot().lookup("Dessa Okafor \u00B7 CC BY 4.0").tryQuery()).isPresent();
     assertThat(driver.project()).isEqualTo(bare);
     driver.robot().rightClickOn(card(id("Enamel title")));
     clickItem("Take into the project");

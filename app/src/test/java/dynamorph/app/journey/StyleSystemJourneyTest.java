@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dynamorph.app.artboards.stage.TextClipboard;
 import dynamorph.app.session.HeldAs;
 import dynamorph.demo.LongHour;
+import dynamorph.formats.project.KitAbout;
 import dynamorph.formats.project.KitFile;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -309,7 +310,8 @@ class StyleSystemJourneyTest extends JourneyTest {
                     style ->
                         style.withProperties(
                             style.properties().with(Properties.SIZE, FontSize.points(50)))));
-    KitFile.write("Labels", StyleBundle.of(other, List.of(LOAN), List.of()), file);
+    KitFile.write(
+        "Labels", StyleBundle.of(other, List.of(LOAN), List.of()), KitAbout.NOTHING, file);
     driver.answers().file(file);
     driver.run("Import styles\u2026");
     driver.waitFor("names are settled", () -> driver.isShown("#arrival-pane"));

@@ -74,8 +74,7 @@ public final class ProjectFile {
     write(project, stream, Names.FORMAT, Optional.empty());
   }
 
-  private static void write(
-      Project project, OutputStream stream, String format, Optional<Path> origin)
+  static void write(Project project, OutputStream stream, String format, Optional<Path> origin)
       throws IOException {
     try (ZipOutputStream zip = new ZipOutputStream(stream)) {
       put(zip, Names.HEADER_ENTRY, json(ProjectWriter.header(format)));

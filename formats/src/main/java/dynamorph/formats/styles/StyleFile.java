@@ -1,6 +1,7 @@
 package dynamorph.formats.styles;
 
 import dynamorph.formats.css.CssFile;
+import dynamorph.formats.project.KitAbout;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.tokens.TokenFile;
 import dynamorph.model.Project;
@@ -50,7 +51,8 @@ public final class StyleFile {
       TokenFile.Read read = TokenFile.read(file, contexts);
       return new Read(read.bundle(), read.remarks());
     }
-    return new Read(KitFile.read(file), List.of());
+    KitFile.Kit kit = KitFile.read(file);
+    return new Read(kit.bundle(), kit.remarks());
   }
 
   /** Whether a file has the name of design tokens; any other JSON is taken for them too. */
@@ -63,10 +65,11 @@ public final class StyleFile {
    * Writes styles of a project: design tokens or a style sheet where the name says so, else a kit.
    *
    * @param wanted they go with what they need; without one, all of the project
+   * @param about what a kit says of itself; a picture of its looks is drawn if it has none
    * @return what was written, and what the file cannot say of it
    * @throws IOException if it cannot be written; what was there before is still there
    */
-  public static Read write(Project project, Collection<StyleId> wanted, Path file)
+  public static Read write(Project project, Collection<StyleId> wanted, KitAbout about, Path file)
       throws IOException {
     Set<StyleId> needed = new LinkedHashSet<>(wanted);
     if (!isKit(file)) {
@@ -75,7 +78,7 @@ public final class StyleFile {
     }
     StyleBundle bundle =
         wanted.isEmpty() ? StyleBundle.all(project) : StyleBundle.of(project, needed, List.of());
-    return new Read(bundle, write(project.name(), bundle, project.baseStyle(), file));
+    return new Read(bundle, write(project.name(), bundle, project.baseStyle(), about, file));
   }
 
   /**
@@ -84,23 +87,27 @@ public final class StyleFile {
    * @return what the file cannot say
    * @throws IOException if it cannot be written; what was there before is still there
    */
-  public static List<String> write(String name, StyleBundle bundle, Path file) throws IOException {
-    return write(name, bundle, Optional.empty(), file);
+  public static List<String> write(String name, StyleBundle bundle, KitAbout about, Path file)
+      throws IOException {
+    return write(name, bundle, Optional.empty(), about, file);
   }
 
   private static List<String> write(
-      String name, StyleBundle bundle, Optional<StyleId> plain, Path file) throws IOException {
+      String name, StyleBundle bundle, Optional<StyleId> plain, KitAbout about, Path file)
+      throws IOException {
     if (isTokens(file)) {
       return TokenFile.write(name, bundle, plain, file);
     }
     if (lowerName(file).endsWith(CssFile.ENDING)) {
       return CssFile.write(name, bundle, plain, file);
     }
-    KitFile.write(name, bundle, file);
+    Optional<byte[]> picture = about.picture().or(() -> KitPicture.png(bundle));
+    KitFile.write(name, bundle, picture.map(about::withPicture).orElse(about), file);
     return List.of();
   }
 
-  private static boolean isKit(Path file) {
+  /** Whether a file has the name of none of the other kinds, so that it is written as a kit. */
+  public static boolean isKit(Path file) {
     return !isTokens(file) && !lowerName(file).endsWith(CssFile.ENDING);
   }
 

@@ -1,6 +1,8 @@
 package dynamorph.shelf.folder;
 
 import dynamorph.formats.file.Sha256;
+import dynamorph.formats.project.KitAbout;
+import dynamorph.formats.project.KitFile;
 import dynamorph.formats.styles.StyleFile;
 import dynamorph.model.Asset;
 import dynamorph.model.edit.importing.StyleBundle;
@@ -34,8 +36,32 @@ public final class KitShelf {
    *
    * @throws IOException if it cannot be read; it says why
    */
-  public static Shelf read(Path file) throws IOException {
-    StyleBundle bundle = StyleFile.read(file).bundle();
+  public static Opened read(Path file) throws IOException {
+    boolean tokens = StyleFile.isTokens(file);
+    StyleFile.Read read = tokens ? StyleFile.read(file) : new StyleFile.Read(none(), List.of());
+    KitFile.Kit kit =
+        tokens
+            ? new KitFile.Kit(read.bundle(), KitAbout.NOTHING, read.remarks())
+            : KitFile.read(file);
+    return new Opened(shelf(file, kit.bundle()), kit.about(), kit.remarks());
+  }
+
+  /**
+   * A kit that is looked into.
+   *
+   * @param remarks what in it is not as it should be
+   */
+  public record Opened(Shelf shelf, KitAbout about, List<String> remarks) {
+    public Opened {
+      remarks = List.copyOf(remarks);
+    }
+  }
+
+  private static StyleBundle none() {
+    return new StyleBundle(List.of(), List.of(), List.of());
+  }
+
+  private static Shelf shelf(Path file, StyleBundle bundle) throws IOException {
     String id = "kit-" + Sha256.hex(Files.readAllBytes(file)).substring(0, DIGITS);
     Instant time = Files.getLastModifiedTime(file).toInstant();
     Map<String, byte[]> files = new HashMap<>();

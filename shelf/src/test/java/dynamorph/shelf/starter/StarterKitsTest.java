@@ -2,6 +2,7 @@ package dynamorph.shelf.starter;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.formats.project.KitAbout;
 import dynamorph.formats.styles.StyleFile;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
@@ -101,12 +102,12 @@ class StarterKitsTest {
         kit.bundle(
             Stream.concat(kit.styles().stream(), kit.swatches().stream()).map(Kept::id).toList());
     Path file = folder.resolve("kit.tokens.json");
-    StyleFile.write(id, bundle, file);
+    StyleFile.write(id, bundle, KitAbout.NOTHING, file);
     StyleFile.Read read = StyleFile.read(file);
     assertThat(read.remarks()).isEmpty();
     assertThat(read.bundle().swatches()).containsExactlyInAnyOrderElementsOf(bundle.swatches());
     assertThat(read.bundle().styles()).containsExactlyInAnyOrderElementsOf(bundle.styles());
-    assertThat(StyleFile.write(id, bundle, folder.resolve("kit.css")))
+    assertThat(StyleFile.write(id, bundle, KitAbout.NOTHING, folder.resolve("kit.css")))
         .allSatisfy(remark -> assertThat(remark).doesNotContain("Size (", "Font family ("));
   }
 }

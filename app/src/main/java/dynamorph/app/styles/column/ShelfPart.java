@@ -219,6 +219,14 @@ public final class ShelfPart {
     return item;
   }
 
+  /** What a kit says of itself, while one is looked into. */
+  Node about() {
+    VBox place = new VBox(new KitHead(keeper.aboutProperty()));
+    place.visibleProperty().bind(scope.isNotEqualTo(Scope.PROJECT));
+    place.managedProperty().bind(place.visibleProperty());
+    return place;
+  }
+
   /** Which shelf is looked at, and ways to others. */
   Node which() {
     MenuButton menu = new MenuButton();

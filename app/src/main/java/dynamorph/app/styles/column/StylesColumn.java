@@ -86,6 +86,7 @@ public final class StylesColumn extends VBox {
             shelf.scopes(),
             shelf.updates(),
             shelf.which(),
+            shelf.about(),
             filters(),
             scroll,
             shelf.list(),
