@@ -42,7 +42,10 @@ public final class WindowDialogs implements Dialogs {
       }
       case FOLDER -> {
         DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle(Messages.of("window-dialogs.of", question.title(), proposed));
+        chooser.setTitle(
+            proposed.isEmpty()
+                ? question.title()
+                : Messages.of("window-dialogs.of", question.title(), proposed));
         yield path(chooser.showDialog(owner));
       }
     };

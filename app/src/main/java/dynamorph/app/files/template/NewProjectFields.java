@@ -54,7 +54,7 @@ final class NewProjectFields extends GridPane {
     setVgap(8);
     name.setId("new-name");
     name.setPromptText(Messages.of("file-actions.untitled"));
-    name.setPrefColumnCount(24);
+    name.setPrefColumnCount(8);
     unit.setId("new-unit");
     unit.getItems().setAll(LengthUnit.values());
     unit.setConverter(shown(LengthUnit::symbol));
@@ -76,6 +76,9 @@ final class NewProjectFields extends GridPane {
     HBox measures = new HBox(6, width, new Label("\u00d7"), height, unit, turn);
     measures.setAlignment(Pos.CENTER_LEFT);
     plainText.getStyleClass().add("quiet");
+    plainText.setMinWidth(Region.USE_PREF_SIZE);
+    // as wide as the measures below it, and no wider
+    name.setMaxWidth(Double.MAX_VALUE);
     problem.getStyleClass().add("problem-text");
     Label sizeLabel = label(Messages.of("new-project.size"));
     Label rateLabel = label(Messages.of("new-project.frame-rate"));
