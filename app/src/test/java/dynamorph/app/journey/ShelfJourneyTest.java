@@ -34,6 +34,8 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.pcollections.TreePVector;
@@ -501,6 +503,34 @@ class ShelfJourneyTest extends JourneyTest {
     assertThat(words("#shelf-list")).contains("Label title");
   }
 
+  private Image specimen(String look) {
+    card(id(look));
+    driver.waitFor("drawn", () -> driver.window().isUpToDate());
+    // a list keeps cells that it only measures with
+    return driver.robot().lookup("#shelf-" + id(look)).queryAll().stream()
+        .flatMap(cell ->
+            driver
+                .robot()
+                .from(cell)
+                .lookup((Node node) -> node instanceof ImageView)
+                .queryAllAs(ImageView.class)
+                .stream())
+        .findFirst()
+        .orElseThrow()
+        .getImage();
+  }
+
+  private static boolean same(Image one, Image other) {
+    for (int y = 0; y < one.getHeight(); y += 2) {
+      for (int x = 0; x < one.getWidth(); x += 2) {
+        if (one.getPixelReader().getArgb(x, y) != other.getPixelReader().getArgb(x, y)) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+
   private void clickItem(String label) {
     driver
         .robot()
@@ -573,6 +603,14 @@ class ShelfJourneyTest extends JourneyTest {
     driver.robot().clickOn("#shelf-arrange");
     clickItem("name");
     driver.settle();
+    Image own = specimen("Notice");
+    driver.pressText("label-3-title");
+    driver.robot().clickOn("#shelf-arrange");
+    clickItem("in the selected words");
+    driver.waitFor("drawn in other words", () -> !same(own, specimen("Notice")));
+    driver.robot().clickOn("#shelf-arrange");
+    clickItem("in the selected words");
+    driver.waitFor("drawn in its own words", () -> same(own, specimen("Notice")));
     double first = card(id("A notice too")).localToScene(0, 0).getY();
     assertThat(first).isLessThan(card(id("Notice")).localToScene(0, 0).getY());
     driver.robot().clickOn("#shelf-arrange");

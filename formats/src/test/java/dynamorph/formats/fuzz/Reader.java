@@ -9,9 +9,11 @@ import dynamorph.formats.journal.RecordFile;
 import dynamorph.formats.project.ProjectDifference;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.table.TitleTableReader;
+import dynamorph.formats.tokens.TokenFile;
 import dynamorph.model.Asset;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Coat;
+import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.random.RandomProjects;
@@ -25,7 +27,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.InstantSource;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
@@ -57,6 +61,8 @@ public enum Reader {
   VALUE(
       Reader::values,
       texts("+2 pt", "×1.6", "140 %", "rgb(1 2 3 / 50%)", "1 pt, 2 pt", "wght 400, opsz 12")),
+  /** Design tokens of this program and of others, and documents that put them together. */
+  TOKENS(input -> inFile(input, ".tokens", file -> TokenFile.read(file, Map.of())), Reader::tokens),
   /** Outlines, as SVG writes them, united and moved. */
   OUTLINE(
       Reader::outline,
@@ -109,6 +115,39 @@ public enum Reader {
         throw new IllegalStateException("not a message to be read", refused);
       }
     }
+  }
+
+  // --- tokens
+
+  private static List<byte[]> tokens() {
+    List<byte[]> seeds =
+        new ArrayList<>(
+            texts(
+                    """
+                    {"a":{"$type":"color","b":{"$value":{"colorSpace":"oklch","components":[0.5,0.1,"none"]}},
+                    "$root":{"$value":"{a.b}"}},"c":{"$extends":"{a}","d":{"$type":"shadow","$value":[{"color":"{a.b}",
+                    "offsetX":{"value":1,"unit":"rem"},"offsetY":"{e}","blur":"{e}","spread":"{e}","inset":true}]}},
+                    "e":{"$type":"dimension","$value":{"$ref":"#/f/$value"}},"f":{"$value":"2px","$type":"dimension"},
+                    "t":{"$type":"typography","$value":{"fontFamily":["A","serif"],"fontSize":"{e}","fontWeight":"bold",
+                    "letterSpacing":"{e}","lineHeight":1.2}},"g":{"$type":"gradient","$value":[{"color":"{a.b}","position":0}]},
+                    "s":{"$type":"border","$value":{"color":"{a.b}","width":"{e}","style":{"dashArray":["{e}"],"lineCap":"round"}}}}
+                    """,
+                    """
+                    {"version":"2025.10","sets":{"a":{"sources":[{"x":{"$type":"number","$value":1}}]}},
+                    "modifiers":{"m":{"default":"l","contexts":{"l":[],"d":[{"$ref":"#/sets/a"}]}}},
+                    "resolutionOrder":[{"$ref":"#/sets/a"},{"$ref":"#/modifiers/m"}]}
+                    """)
+                .get());
+    try {
+      Path file = Files.createTempFile("seed", ".tokens");
+      Project project = new RandomProjects(4).project();
+      TokenFile.write("Seed", StyleBundle.all(project), project.baseStyle(), file);
+      seeds.add(Files.readAllBytes(file));
+      Files.delete(file);
+    } catch (IOException impossible) {
+      throw new UncheckedIOException(impossible);
+    }
+    return seeds;
   }
 
   // --- projects

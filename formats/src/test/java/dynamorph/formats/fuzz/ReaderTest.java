@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  */
 @Timeout(60)
 class ReaderTest {
-  private static final int ROUNDS = 150;
+  private static final int ROUNDS = Integer.getInteger("fuzz.rounds", 150);
 
   @ParameterizedTest
   @EnumSource

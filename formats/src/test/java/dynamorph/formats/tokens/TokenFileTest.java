@@ -171,6 +171,12 @@ class TokenFileTest {
     assertThat(written.at("/typography/$value/fontFamily").asString())
         .isEqualTo("{styles.Style base.family}");
     assertThat(read(file).bundle()).isEqualTo(bundle);
+    // what the base style is based on does not stand on it again
+    Style ground = style("ground", "", Optional.empty(), Map.of("font-family", "Anton"));
+    Style based = base.withBasedOn(Optional.of(ground.id()));
+    StyleBundle deeper = new StyleBundle(List.of(ground, based, title), List.of(), List.of());
+    TokenFile.write("Deeper", deeper, Optional.of(base.id()), file);
+    assertThat(read(file).bundle()).isEqualTo(deeper);
   }
 
   @Test

@@ -102,11 +102,11 @@ public final class StyleBook {
    */
   public List<Style> chainOn(StyleId id, Optional<StyleId> plain) {
     List<Style> chain = new ArrayList<>(chain(id));
-    boolean stands = get(id).level() != StyleLevel.CHARACTER;
-    plain
-        .filter(_ -> stands)
-        .ifPresent(behind ->
-            chain(behind).stream().filter(style -> !chain.contains(style)).forEach(chain::add));
+    List<Style> behind = plain.map(this::chain).orElse(List.of());
+    if (get(id).level() != StyleLevel.CHARACTER
+        && behind.stream().noneMatch(style -> style.id().equals(id))) {
+      behind.stream().filter(style -> !chain.contains(style)).forEach(chain::add);
+    }
     return chain;
   }
 

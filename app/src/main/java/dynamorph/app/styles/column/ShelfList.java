@@ -121,6 +121,13 @@ final class ShelfList extends ListView<ShelfList.Row> {
           fill();
         });
     keeper.followedProperty().addListener((_, _, _) -> refresh());
+    workspace
+        .selectionProperty()
+        .addListener((_, _, _) -> {
+          if (inSelectedWords && isVisible()) {
+            refresh();
+          }
+        });
   }
 
   /**
@@ -139,6 +146,29 @@ final class ShelfList extends ListView<ShelfList.Row> {
     if (other) {
       refresh();
     }
+  }
+
+  private boolean inSelectedWords;
+
+  /** Shows the looks in the words that are selected, where there are some. */
+  void showInSelectedWords(boolean wanted) {
+    inSelectedWords = wanted;
+    refresh();
+  }
+
+  /** A look with the words that it is shown in. */
+  private Style worded(Style style) {
+    return inSelectedWords ? selectedWords().map(style::withSample).orElse(style) : style;
+  }
+
+  private Optional<String> selectedWords() {
+    Project project = workspace.project();
+    return workspace.selection().layers().stream()
+        .flatMap(id -> project.layer(id).stream())
+        .map(layer -> layer.story().text().strip())
+        .filter(words -> !words.isEmpty())
+        .findFirst()
+        .map(words -> words.lines().findFirst().orElse(words));
   }
 
   private Optional<LookCarrier> carrier = Optional.empty();
@@ -421,7 +451,7 @@ final class ShelfList extends ListView<ShelfList.Row> {
       }
       int versions = keeper.shelf().find(kept.id()).map(one -> one.versions().size()).orElse(0);
       card.show(StyleCard.Content.onShelf(style, versions, where));
-      Style shown = drawn.styles().find(style.id()).orElse(style);
+      Style shown = worded(drawn.styles().find(style.id()).orElse(style));
       specimens.showAlone(
           card.specimen,
           drawn,

@@ -24,6 +24,7 @@ import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
@@ -202,6 +203,9 @@ public final class ShelfPart {
     for (ShelfShow show : ShelfShow.values()) {
       menu.getItems().add(choice(shown, show, show.label(), arrange));
     }
+    CheckMenuItem words = new CheckMenuItem(Messages.of("shelf-part.in-selected-words"));
+    words.setOnAction(_ -> list.showInSelectedWords(words.isSelected()));
+    menu.getItems().addAll(new SeparatorMenuItem(), words);
     orders.selectToggle(orders.getToggles().getFirst());
     shown.selectToggle(shown.getToggles().getFirst());
     arrange.run();
