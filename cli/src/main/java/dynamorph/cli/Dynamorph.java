@@ -34,6 +34,7 @@ public final class Dynamorph implements Runnable {
 
   private static Map<String, Supplier<Object>> commands() {
     Map<String, Supplier<Object>> commands = new LinkedHashMap<>();
+    commands.put("new", NewCommand::new);
     commands.put("info", InfoCommand::new);
     commands.put("resolve", ResolveCommand::new);
     commands.put("render", RenderCommand::new);

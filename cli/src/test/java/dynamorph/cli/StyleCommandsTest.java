@@ -218,4 +218,37 @@ class StyleCommandsTest {
     run("styles", demo.toString(), "--export", css.toString(), "--style", "Tag");
     assertThat(Files.readString(css)).contains(":root {", "tag {");
   }
+
+  @Test
+  void projectsBeginBySizeAsFilmsAndAsCopies() throws IOException {
+    assertThat(run("new", "--list")).contains("A3", "297 \u00d7 420 mm", "poster");
+    Path wall = folder.resolve("wall.dmorph");
+    run("new", wall.toString(), "--size", "a3", "--turned", "--kit", "poster", "--name", "Wall");
+    Project made = ProjectFile.read(wall);
+    assertThat(made.name()).isEqualTo("Wall");
+    assertThat(made.artboards().getFirst().sizeText()).contains("420").contains("297");
+    assertThat(made.styles().size()).isGreaterThan(5);
+    Path reel = folder.resolve("reel.dmorph");
+    run("new", reel.toString(), "--size", "Square", "--rate", "29.97", "--duration", "00:00:10:00");
+    // ten times 30 frames, as the timecode counts them
+    assertThat(
+            ProjectFile.read(reel)
+                .films()
+                .findFirst()
+                .orElseThrow()
+                .timeline()
+                .orElseThrow()
+                .frames())
+        .isEqualTo(300);
+    Path copy = folder.resolve("copy.dmorph");
+    run("new", copy.toString(), "--template", wall.toString(), "--name", "Second wall");
+    assertThat(ProjectFile.read(copy)).isEqualTo(made.withName("Second wall"));
+    byte[] bytes = Files.readAllBytes(copy);
+    StringWriter err = new StringWriter();
+    assertThat(
+            Dynamorph.run(new PrintWriter(err), new PrintWriter(err, true), "new", copy.toString()))
+        .isNotZero();
+    assertThat(err.toString()).contains("is there already");
+    assertThat(copy).hasBinaryContent(bytes);
+  }
 }

@@ -3,12 +3,14 @@ package dynamorph.app.files;
 import dynamorph.app.action.Actions;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Attempt;
+import dynamorph.app.session.Exported;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.project.KitAbout;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.styles.StyleFile;
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.style.StyleId;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -37,17 +39,17 @@ final class StyleFiles {
     this.dialogs = dialogs;
     this.worker = worker;
     workspace
-        .exportedStylesProperty()
+        .exportedProperty()
         .addListener((_, _, wanted) ->
-            wanted.ifPresent(styles -> {
-              workspace.exportedStylesProperty().set(Optional.empty());
-              export(styles);
+            wanted.ifPresent(looks -> {
+              workspace.exportedProperty().set(Optional.empty());
+              export(looks);
             }));
   }
 
   void register(Actions actions) {
     actions.add("styles.import", "", this::importStyles);
-    actions.add("styles.export", "", () -> export(List.of()));
+    actions.add("styles.export", "", () -> export(new Exported.OfProject(List.of())));
   }
 
   /** Brings the styles of a file; names that are taken are settled first. */
@@ -88,22 +90,24 @@ final class StyleFiles {
     }
   }
 
-  /**
-   * @param wanted without one, all
-   */
-  private void export(List<StyleId> wanted) {
+  private void export(Exported looks) {
     Project project = workspace.project();
+    String name =
+        switch (looks) {
+          case Exported.OfProject _ -> project.name();
+          case Exported.OfShelf(String called, StyleBundle _) -> called;
+        };
     dialogs
-        .choose(FileQuestion.SAVED_STYLES, project.name() + KitFile.ENDING)
+        .choose(FileQuestion.SAVED_STYLES, name + KitFile.ENDING)
         .ifPresent(file -> {
           if (!StyleFile.isKit(file)) {
-            write(project, wanted, KitAbout.NOTHING, file);
+            write(project, looks, KitAbout.NOTHING, file);
           } else {
             dialogs
                 .askAboutKit(lastAbout())
                 .ifPresent(about -> {
                   user.keepLines(ABOUT, List.of(about.author(), about.licence()));
-                  write(project, wanted, about, file);
+                  write(project, looks, about, file);
                 });
           }
         });
@@ -119,10 +123,16 @@ final class StyleFiles {
         Optional.empty());
   }
 
-  private void write(Project project, List<StyleId> wanted, KitAbout about, Path file) {
+  private void write(Project project, Exported looks, KitAbout about, Path file) {
     worker.execute(() -> {
       try {
-        StyleFile.Read written = StyleFile.write(project, wanted, about, file);
+        StyleFile.Read written =
+            switch (looks) {
+              case Exported.OfProject(List<StyleId> styles) ->
+                  StyleFile.write(project, styles, about, file);
+              case Exported.OfShelf(String name, StyleBundle bundle) ->
+                  new StyleFile.Read(bundle, StyleFile.write(name, bundle, about, file));
+            };
         String words =
             with(
                 Messages.of(

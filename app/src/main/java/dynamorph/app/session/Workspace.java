@@ -15,7 +15,6 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.nio.file.Path;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -51,7 +50,7 @@ public final class Workspace {
       new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<Optional<StyleId>> pickedStyle =
       new SimpleObjectProperty<>(Optional.empty());
-  private final ObjectProperty<Optional<List<StyleId>>> exportedStyles =
+  private final ObjectProperty<Optional<Exported>> exported =
       new SimpleObjectProperty<>(Optional.empty());
   private Optional<Edit> preview = Optional.empty();
 
@@ -213,12 +212,11 @@ public final class Workspace {
     return pickedStyle;
   }
 
-  /** Styles that shall be written into a kit; whoever writes files takes them. */
-  public ObjectProperty<Optional<List<StyleId>>> exportedStylesProperty() {
-    return exportedStyles;
+  /** Looks that shall be written into a file; whoever writes files takes them. */
+  public ObjectProperty<Optional<Exported>> exportedProperty() {
+    return exported;
   }
 
-  /** Shows another project. */
   /** Opens a project that is in no file yet, where its only film is if it has nothing else. */
   public boolean openNew(Project project) {
     open(project, Optional.empty());
@@ -228,6 +226,7 @@ public final class Workspace {
     return true;
   }
 
+  /** Shows another project. */
   public void open(Project project, Optional<Path> from) {
     open(() -> document.open(project, from));
   }

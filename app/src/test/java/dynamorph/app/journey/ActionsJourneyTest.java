@@ -26,7 +26,7 @@ class ActionsJourneyTest extends JourneyTest {
   /** These ask in a dialog, leave the project or open something over the window. */
   private static final Set<String> NOT_EDITS =
       Set.of(
-          "New project",
+          "New project\u2026",
           "Open\u2026",
           "Save",
           "Save as\u2026",

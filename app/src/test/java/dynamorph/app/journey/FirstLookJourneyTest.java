@@ -172,6 +172,8 @@ class FirstLookJourneyTest extends JourneyTest {
         () -> driver.workspace().fileProperty().get().equals(Optional.of(file)));
     assertThat(ProjectFile.read(file)).isEqualTo(edited);
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.N);
+    driver.settle();
+    driver.robot().push(KeyCode.ENTER);
     driver.waitFor("a new project is open", () -> driver.project().name().equals("Untitled"));
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.O);
     driver.waitFor("the file is open again", () -> driver.project().equals(edited));

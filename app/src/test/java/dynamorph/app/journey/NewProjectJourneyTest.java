@@ -67,6 +67,8 @@ class NewProjectJourneyTest extends JourneyTest {
   @Test
   void measuresAreTypedTurnedAndReadInOtherUnits() {
     open();
+    driver.robot().clickOn("#styles .text-field").push(KeyCode.ENTER);
+    assertThat(driver.project()).as("Enter elsewhere creates nothing").isEqualTo(demo);
     driver.press("new-for-print");
     typeInto("new-width", "2*300");
     typeInto("new-height", "0");

@@ -579,7 +579,7 @@ class ShelfJourneyTest extends JourneyTest {
   }
 
   @Test
-  void looksAreSortedAndThoseThatAreNearlyTheSameBecomeOne() {
+  void looksAreSortedAndThoseThatAreNearlyTheSameBecomeOne() throws IOException {
     Style notice = demo.styles().named("Notice").orElseThrow();
     Style near =
         notice
@@ -623,5 +623,16 @@ class ShelfJourneyTest extends JourneyTest {
     assertThat(shelf().named("Notice")).isPresent();
     driver.offer("Undo");
     driver.waitFor("both are back", () -> shelf().named("A notice too").isPresent());
+    Path kit = folder.resolve("all.dmkit");
+    driver.answers().file(kit);
+    driver.press("shelf-which");
+    clickItem("Export all looks\u2026");
+    driver.waitFor("written", () -> Files.exists(kit));
+    KitFile.Kit written = KitFile.read(kit);
+    assertThat(written.bundle().styles())
+        .extracting(Style::name)
+        .contains("Notice", "A notice too");
+    assertThat(written.about().author()).isEqualTo("Dessa Okafor");
+    assertThat(written.about().picture()).isPresent();
   }
 }

@@ -12,6 +12,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
@@ -152,9 +153,18 @@ public final class EntryJson {
           problems.isEmpty() ? Messages.of("entry-json.no-versions") : problems.getFirst());
     }
     Entry entry = Entry.of(id, versions);
-    Optional<Kept> now = problems.isEmpty() ? readContent(node.path(NOW)) : entry.kept();
+    boolean isOnlyVersion =
+        versions.size() == 1 && isSameContent(node.path(NOW), node.path(VERSIONS).path(0));
+    Optional<Kept> now =
+        problems.isEmpty() && !isOnlyVersion ? readContent(node.path(NOW)) : entry.kept();
     boolean isByHand = now.isPresent() && !now.equals(entry.kept()) && now.get().id().equals(id);
     return new Read(entry, isByHand ? now : Optional.empty(), List.copyOf(problems));
+  }
+
+  /** Most entries have one version, which need not be read twice. */
+  private static boolean isSameContent(JsonNode now, JsonNode version) {
+    return Stream.of(STYLE, SWATCH, DELETED, TAGS, ASSETS)
+        .allMatch(field -> now.path(field).equals(version.path(field)));
   }
 
   /**

@@ -37,12 +37,8 @@ public final class KitShelf {
    * @throws IOException if it cannot be read; it says why
    */
   public static Opened read(Path file) throws IOException {
-    boolean tokens = StyleFile.isTokens(file);
-    StyleFile.Read read = tokens ? StyleFile.read(file) : new StyleFile.Read(none(), List.of());
     KitFile.Kit kit =
-        tokens
-            ? new KitFile.Kit(read.bundle(), KitAbout.NOTHING, read.remarks())
-            : KitFile.read(file);
+        StyleFile.isTokens(file) ? ofTokens(StyleFile.read(file)) : KitFile.read(file);
     return new Opened(shelf(file, kit.bundle()), kit.about(), kit.remarks());
   }
 
@@ -57,8 +53,8 @@ public final class KitShelf {
     }
   }
 
-  private static StyleBundle none() {
-    return new StyleBundle(List.of(), List.of(), List.of());
+  private static KitFile.Kit ofTokens(StyleFile.Read read) {
+    return new KitFile.Kit(read.bundle(), KitAbout.NOTHING, read.remarks());
   }
 
   private static Shelf shelf(Path file, StyleBundle bundle) throws IOException {

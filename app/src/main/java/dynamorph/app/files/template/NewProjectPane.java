@@ -94,7 +94,6 @@ public final class NewProjectPane extends VBox {
     Region rest = new Region();
     VBox.setVgrow(rest, Priority.ALWAYS);
     create.setId("new-create");
-    create.setDefaultButton(true);
     create.getStyleClass().add("commit");
     create.setOnAction(_ -> create());
     Button cancel = new Button(Messages.of("common.cancel"));
@@ -112,6 +111,19 @@ public final class NewProjectPane extends VBox {
     setVisible(false);
     managedProperty().bind(visibleProperty());
     Controls.closeOnEscape(this, this::close);
+    // Enter belongs to what is asked here, and not to the rest of the window
+    addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        event -> {
+          if (event.getCode() == KeyCode.ENTER) {
+            if (getScene().getFocusOwner() instanceof Button focused) {
+              focused.fire();
+            } else {
+              create();
+            }
+            event.consume();
+          }
+        });
     chosen
         .selectedToggleProperty()
         .addListener((_, _, card) -> {

@@ -1,6 +1,7 @@
 package dynamorph.app.styles.column;
 
 import dynamorph.app.message.Messages;
+import dynamorph.app.session.Exported;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.shelf.ShelfKeeper;
 import dynamorph.app.shelf.ShelfLooks;
@@ -11,6 +12,7 @@ import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.shelf.Action;
 import dynamorph.shelf.Change;
+import dynamorph.shelf.Shelf;
 import dynamorph.shelf.entry.Kept;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -18,6 +20,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
@@ -52,6 +55,7 @@ final class ShelfMenu {
         item(Messages.of("shelf-menu.tags"), fixed, () -> tags(kept)),
         groups(kept, fixed),
         item(Messages.of("shelf-menu.versions"), false, () -> history.accept(kept.id())),
+        item(Messages.of("style-menu.export"), false, () -> export(kept.name(), List.of(kept))),
         new SeparatorMenuItem(),
         item(Messages.of("common.delete"), fixed, () -> delete(List.of(kept))));
   }
@@ -77,9 +81,38 @@ final class ShelfMenu {
                                 Action.Kind.REGROUP,
                                 new ArrangeStyles.RenameGroup(group, to))))),
         item(
+            Messages.of("style-menu.export"),
+            false,
+            () -> export(group.isEmpty() ? keeper.shelf().name() : group.replace('/', '-'), all)),
+        item(
             Messages.of("shelf-menu.delete-all", all.size()),
             !keeper.isWritable(),
             () -> delete(all)));
+  }
+
+  /** Writes looks of the shelf into a file, with what they need. */
+  private void export(String name, List<Kept.OfStyle> kept) {
+    workspace
+        .exportedProperty()
+        .set(
+            Optional.of(
+                new Exported.OfShelf(
+                    name, keeper.shelf().bundle(kept.stream().map(Kept::id).toList()))));
+  }
+
+  /** Writes everything of the shelf into a file. */
+  void exportAll() {
+    Shelf shelf = keeper.shelf();
+    workspace
+        .exportedProperty()
+        .set(
+            Optional.of(
+                new Exported.OfShelf(
+                    shelf.name(),
+                    shelf.bundle(
+                        Stream.concat(shelf.styles().stream(), shelf.swatches().stream())
+                            .map(Kept::id)
+                            .toList()))));
   }
 
   private Menu groups(Kept.OfStyle kept, boolean disabled) {

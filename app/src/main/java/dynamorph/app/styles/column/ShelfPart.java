@@ -49,6 +49,7 @@ public final class ShelfPart {
   private final Workspace workspace;
   private final ShelfKeeper keeper;
   private final ShelfLooks looks;
+  private final ShelfMenu menu;
   private final ShelfList list;
   private final Dialogs dialogs;
   private @Nullable Node beginning;
@@ -73,9 +74,8 @@ public final class ShelfPart {
     this.dialogs = dialogs;
     this.keeper = keeper;
     this.looks = looks;
-    this.list =
-        new ShelfList(
-            workspace, keeper, looks, specimens, new ShelfMenu(workspace, keeper, looks, history));
+    this.menu = new ShelfMenu(workspace, keeper, looks, history);
+    this.list = new ShelfList(workspace, keeper, looks, specimens, menu);
     list.setVisible(false);
     list.managedProperty().bind(list.visibleProperty());
     VBox.setVgrow(list, Priority.ALWAYS);
@@ -302,7 +302,10 @@ public final class ShelfPart {
           item.setOnAction(_ -> keeper.open(place));
           starters.getItems().add(item);
         });
-    items.addAll(List.of(new SeparatorMenuItem(), starters, share, kit));
+    MenuItem export = new MenuItem(Messages.of("shelf-part.export-all"));
+    export.setDisable(keeper.shelf().styles().isEmpty());
+    export.setOnAction(_ -> menu.exportAll());
+    items.addAll(List.of(new SeparatorMenuItem(), starters, share, kit, export));
     ShelfPlace now = keeper.placeProperty().get();
     if (now.kind() != ShelfPlace.Kind.OWN) {
       MenuItem forget = new MenuItem(Messages.of("shelf-part.forget", now.name()));

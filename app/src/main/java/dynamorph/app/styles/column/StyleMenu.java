@@ -1,6 +1,7 @@
 package dynamorph.app.styles.column;
 
 import dynamorph.app.message.Messages;
+import dynamorph.app.session.Exported;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.StyleDeletion;
@@ -122,7 +123,10 @@ final class StyleMenu {
         item(
             Messages.of("style-menu.export"),
             false,
-            () -> workspace.exportedStylesProperty().set(Optional.of(List.copyOf(chosen)))),
+            () ->
+                workspace
+                    .exportedProperty()
+                    .set(Optional.of(new Exported.OfProject(List.copyOf(chosen))))),
         put(chosen),
         new SeparatorMenuItem(),
         item(
