@@ -225,8 +225,9 @@ public final class ShelfPart {
 
   /** What a kit says of itself, while one is looked into. */
   Node about() {
-    VBox place = new VBox(new KitHead(keeper.aboutProperty()));
-    place.visibleProperty().bind(scope.isNotEqualTo(Scope.PROJECT));
+    KitHead head = new KitHead(keeper.aboutProperty());
+    VBox place = new VBox(head);
+    place.visibleProperty().bind(scope.isNotEqualTo(Scope.PROJECT).and(head.visibleProperty()));
     place.managedProperty().bind(place.visibleProperty());
     return place;
   }
