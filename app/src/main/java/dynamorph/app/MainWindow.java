@@ -486,6 +486,7 @@ public final class MainWindow {
     spelling.close();
     reach.close();
     survey.close();
+    onShelf.close();
     shelf.keeper().close();
     sheet.ifMade(SheetPane::close);
     cueWatch.close();

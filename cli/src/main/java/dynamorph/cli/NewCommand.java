@@ -50,8 +50,16 @@ final class NewCommand implements Callable<Integer> {
   @Option(names = "--size", paramLabel = "SIZE", description = "${bundle:new-command.size}")
   private @Nullable String size;
 
-  @Option(names = "--turned", description = "${bundle:new-command.turned}")
-  private boolean turned;
+  private enum Orientation {
+    PORTRAIT,
+    LANDSCAPE
+  }
+
+  @Option(
+      names = "--orientation",
+      paramLabel = "ORIENTATION",
+      description = "${bundle:new-command.orientation}")
+  private @Nullable Orientation orientation;
 
   @Option(names = "--rate", paramLabel = "FPS", description = "${bundle:new-command.rate}")
   private @Nullable String rate;
@@ -98,7 +106,13 @@ final class NewCommand implements Callable<Integer> {
         rate != null || wanted.purpose() == ArtboardSize.Purpose.FILM
             ? Optional.of(film())
             : Optional.empty();
-    return new NewProject(name, turned ? wanted.turned() : wanted, film, looks()).project();
+    return new NewProject(name, oriented(wanted), film, looks()).project();
+  }
+
+  private ArtboardSize oriented(ArtboardSize wanted) {
+    boolean lies = wanted.width() > wanted.height();
+    boolean other = orientation != null && lies != (orientation == Orientation.LANDSCAPE);
+    return other ? wanted.turned() : wanted;
   }
 
   /** With a frame rate, the size of a film is meant where there are several of the name. */

@@ -81,16 +81,20 @@ final class StylesCommand implements Callable<Integer> {
     }
     StyleFile.Read read = StyleFile.read(imported, contexts);
     read.remarks().forEach(err::println);
-    Map<StyleId, ImportStyles.Choice> choices =
-        ImportStyles.collisions(project, read.bundle()).stream()
+    Map<String, ImportStyles.Choice> swatches =
+        ImportStyles.swatchCollisions(project, read.bundle()).stream()
+            .filter(ImportStyles.SwatchCollision::isOwn)
             .collect(Collectors.toMap(collision -> collision.theirs().id(), _ -> sameName));
-    file.write(new ImportStyles(read.bundle(), choices).applyTo(project), output);
+    Map<StyleId, ImportStyles.Choice> choices =
+        ImportStyles.collisions(project, read.bundle(), swatches).stream()
+            .collect(Collectors.toMap(collision -> collision.theirs().id(), _ -> sameName));
+    file.write(new ImportStyles(read.bundle(), choices, swatches).applyTo(project), output);
     out.println(
         Messages.of(
             "styles-command.taken",
             read.bundle().styles().size(),
             read.bundle().swatches().size(),
-            choices.size()));
+            choices.size() + swatches.size()));
     return 0;
   }
 

@@ -223,7 +223,17 @@ class StyleCommandsTest {
   void projectsBeginBySizeAsFilmsAndAsCopies() throws IOException {
     assertThat(run("new", "--list")).contains("A3", "297 \u00d7 420 mm", "poster");
     Path wall = folder.resolve("wall.dmorph");
-    run("new", wall.toString(), "--size", "a3", "--turned", "--kit", "poster", "--name", "Wall");
+    run(
+        "new",
+        wall.toString(),
+        "--size",
+        "a3",
+        "--orientation",
+        "landscape",
+        "--kit",
+        "poster",
+        "--name",
+        "Wall");
     Project made = ProjectFile.read(wall);
     assertThat(made.name()).isEqualTo("Wall");
     assertThat(made.artboards().getFirst().sizeText()).contains("420").contains("297");

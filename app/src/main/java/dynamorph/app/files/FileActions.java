@@ -94,7 +94,7 @@ public final class FileActions {
     actions.add("project.save", "Shortcut+S", this::save);
     actions.add("project.save-as", "Shortcut+Shift+S", this::saveAs);
     assets.register(actions);
-    new StyleFiles(workspace, dialogs, user, worker).register(actions);
+    new StyleFiles(workspace, dialogs, user, this).register(actions);
   }
 
   /** One artboard, with a base style whose size suits it. */

@@ -16,15 +16,7 @@ public enum FileQuestion {
       kind(Messages.of("file-question.dynamorph-projects"), ProjectFile.ENDING)),
   PROJECT_FOLDER(Messages.of("file-question.a-folder-of-projects"), Way.FOLDER),
   SHELF_FOLDER(Messages.of("file-question.a-folder-of-a-shelf"), Way.FOLDER),
-  KIT(
-      Messages.of("file-question.a-kit"),
-      Way.OPEN,
-      kind(
-          Messages.of("file-question.kits-projects-tokens"),
-          KitFile.ENDING,
-          ProjectFile.ENDING,
-          Endings.TOKENS,
-          ".json")),
+  KIT(Messages.of("file-question.a-kit"), Way.OPEN, styleFiles()),
   SAVED_PROJECT(
       Messages.of("file-question.save-the-project"),
       Way.SAVE,
@@ -41,21 +33,12 @@ public enum FileQuestion {
       Messages.of("file-question.choose-an-image"),
       Way.OPEN,
       kind(Messages.of("file-question.images"), ".png", ".jpg", ".jpeg", ".webp", ".gif")),
-  STYLES(
-      Messages.of("file-question.import-styles"),
-      Way.OPEN,
-      kind(
-          Messages.of("file-question.kits-projects-tokens"),
-          KitFile.ENDING,
-          ProjectFile.ENDING,
-          Endings.TOKENS,
-          ".json")),
+  STYLES(Messages.of("file-question.import-styles"), Way.OPEN, styleFiles()),
   SAVED_STYLES(
       Messages.of("file-question.export-styles"),
       Way.SAVE,
       kind(Messages.of("file-question.kits"), KitFile.ENDING),
-      kind(
-          Messages.of("file-question.design-tokens"), TokenFile.ENDINGS.getFirst(), Endings.TOKENS),
+      kind(Messages.of("file-question.design-tokens"), TokenFile.ENDING, ".tokens"),
       kind(Messages.of("file-question.style-sheets"), CssFile.ENDING)),
   RULES(
       Messages.of("file-question.import-rules"),
@@ -117,11 +100,6 @@ public enum FileQuestion {
   FRAMES(Messages.of("file-question.a-folder-for-the-frames"), Way.FOLDER),
   EXPORT_FOLDER(Messages.of("file-question.a-folder-for-the-files"), Way.FOLDER);
 
-  /** Written twice above. */
-  private static final class Endings {
-    private static final String TOKENS = ".tokens";
-  }
-
   /** Whether something there is wanted, a new file, or a folder. */
   public enum Way {
     OPEN,
@@ -144,6 +122,16 @@ public enum FileQuestion {
     this.title = title;
     this.way = way;
     this.kinds = List.of(kinds);
+  }
+
+  /** All that styles are read from. */
+  private static Kind styleFiles() {
+    return kind(
+        Messages.of("file-question.kits-projects-tokens"),
+        KitFile.ENDING,
+        ProjectFile.ENDING,
+        ".tokens",
+        ".json");
   }
 
   private static Kind kind(String name, String... endings) {

@@ -12,13 +12,10 @@ import dynamorph.formats.styles.StyleFile;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.style.StyleId;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Executor;
-import javafx.application.Platform;
 
 /** Styles from and to files: kits, projects, design tokens, style sheets. */
 final class StyleFiles {
@@ -31,13 +28,13 @@ final class StyleFiles {
   private final Workspace workspace;
   private final Dialogs dialogs;
   private final UserFolder user;
-  private final Executor worker;
+  private final FileActions files;
 
-  StyleFiles(Workspace workspace, Dialogs dialogs, UserFolder user, Executor worker) {
+  StyleFiles(Workspace workspace, Dialogs dialogs, UserFolder user, FileActions files) {
     this.user = user;
     this.workspace = workspace;
     this.dialogs = dialogs;
-    this.worker = worker;
+    this.files = files;
     workspace
         .exportedProperty()
         .addListener((_, _, wanted) ->
@@ -56,15 +53,8 @@ final class StyleFiles {
   private void importStyles() {
     dialogs
         .choose(FileQuestion.STYLES)
-        .ifPresent(file ->
-            worker.execute(() -> {
-              try {
-                StyleFile.Read read = StyleFile.read(file);
-                Platform.runLater(() -> arrive(file, read));
-              } catch (IOException problem) {
-                Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
-              }
-            }));
+        .ifPresent(
+            file -> files.inBackground(() -> StyleFile.read(file), read -> arrive(file, read)));
   }
 
   private void arrive(Path file, StyleFile.Read read) {
@@ -124,27 +114,23 @@ final class StyleFiles {
   }
 
   private void write(Project project, Exported looks, KitAbout about, Path file) {
-    worker.execute(() -> {
-      try {
-        StyleFile.Read written =
+    files.inBackground(
+        () ->
             switch (looks) {
               case Exported.OfProject(List<StyleId> styles) ->
                   StyleFile.write(project, styles, about, file);
               case Exported.OfShelf(String name, StyleBundle bundle) ->
                   new StyleFile.Read(bundle, StyleFile.write(name, bundle, about, file));
-            };
-        String words =
-            with(
-                Messages.of(
-                    "file-actions.style-saved-in",
-                    written.bundle().styles().size(),
-                    file.getFileName()),
-                written.remarks());
-        Platform.runLater(() -> workspace.tell(Notice.info(words)));
-      } catch (IOException problem) {
-        Platform.runLater(() -> workspace.tell(Notice.problem(Messages.reason(problem))));
-      }
-    });
+            },
+        written ->
+            workspace.tell(
+                Notice.info(
+                    with(
+                        Messages.of(
+                            "file-actions.style-saved-in",
+                            written.bundle().styles().size(),
+                            file.getFileName()),
+                        written.remarks()))));
   }
 
   private static String with(String first, List<String> remarks) {

@@ -191,12 +191,14 @@ public final class Attempts {
    * @param edit what is done with the styles, given how names are settled
    */
   public void importStyles(StyleBundle bundle, Function<ImportStyles, Edit> edit) {
-    List<ImportStyles.Collision> collisions = ImportStyles.collisions(workspace.project(), bundle);
-    if (collisions.isEmpty()) {
+    List<ImportStyles.SwatchCollision> swatches =
+        ImportStyles.swatchCollisions(workspace.project(), bundle).stream()
+            .filter(ImportStyles.SwatchCollision::isOwn)
+            .toList();
+    if (swatches.isEmpty() && ImportStyles.collisions(workspace.project(), bundle).isEmpty()) {
       workspace.apply(edit.apply(new ImportStyles(bundle, Map.of())));
     } else if (!isBusy()) {
-      present.set(
-          new Attempt.Importing(new StyleImport(bundle, collisions, edit), Optional.empty()));
+      present.set(new Attempt.Importing(new StyleImport(bundle, swatches, edit), Optional.empty()));
     }
   }
 

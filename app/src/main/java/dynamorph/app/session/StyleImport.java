@@ -9,10 +9,10 @@ import java.util.function.Function;
 /**
  * Styles that come from elsewhere, while it is settled what becomes of names that are taken.
  *
- * @param collisions styles of one name that differ
+ * @param swatches swatches of one name that differ
  * @param edit what is done once that is settled
  */
 public record StyleImport(
     StyleBundle bundle,
-    List<ImportStyles.Collision> collisions,
+    List<ImportStyles.SwatchCollision> swatches,
     Function<ImportStyles, Edit> edit) {}

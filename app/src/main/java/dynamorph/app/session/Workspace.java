@@ -218,12 +218,11 @@ public final class Workspace {
   }
 
   /** Opens a project that is in no file yet, where its only film is if it has nothing else. */
-  public boolean openNew(Project project) {
+  public void openNew(Project project) {
     open(project, Optional.empty());
     if (project.still().findAny().isEmpty()) {
       project.films().findFirst().ifPresent(film -> playback.open(film.id()));
     }
-    return true;
   }
 
   /** Shows another project. */

@@ -9,7 +9,9 @@ import dynamorph.shelf.starter.StarterKits;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -43,7 +45,7 @@ class NewProjectJourneyTest extends JourneyTest {
   void aFilmBeginsWithAKitByKeyboard() {
     open();
     driver.press("new-for-film");
-    driver.robot().clickOn(card("Upright"));
+    driver.robot().clickOn(card("Vertical"));
     ComboBox<?> kits = (ComboBox<?>) driver.node("new-kit");
     driver.robot().interact(() -> kits.getSelectionModel().select(6));
     typeInto("new-duration", "00:00:12:00");
@@ -70,6 +72,15 @@ class NewProjectJourneyTest extends JourneyTest {
     driver.robot().clickOn("#styles .text-field").push(KeyCode.ENTER);
     assertThat(driver.project()).as("Enter elsewhere creates nothing").isEqualTo(demo);
     driver.press("new-for-print");
+    // Tab passes the cards by without choosing another; arrows choose
+    driver.robot().interact(() -> card("A4").requestFocus());
+    driver.robot().push(KeyCode.TAB);
+    assertThat(card("A4").isSelected()).isTrue();
+    assertThat(driver.node("new-name").isFocused()).isTrue();
+    driver.robot().interact(() -> card("A4").requestFocus());
+    driver.robot().push(KeyCode.RIGHT).push(KeyCode.RIGHT).push(KeyCode.LEFT);
+    assertThat(card("A3").isSelected()).isTrue();
+    assertThat(((TextField) driver.node("new-height")).getText()).isEqualTo("420");
     typeInto("new-width", "2*300");
     typeInto("new-height", "0");
     assertThat(driver.robot().lookup("#new-project .problem-text").queryLabeled().getText())
@@ -123,9 +134,29 @@ class NewProjectJourneyTest extends JourneyTest {
     assertThat(driver.project().palette()).isEqualTo(demo.palette());
     driver.undoAll();
     assertThat(driver.project().styles().size()).isEqualTo(1);
+    coloursComeHome(tokens);
     Files.writeString(tokens, "{ \"a\": { \"$type\": \"color\", \"$value\": \"red\" } }");
     driver.run("Import styles\u2026");
     driver.waitFor("it is told where", () -> told("a: expected a colour"));
-    assertThat(driver.project().styles().size()).isEqualTo(1);
+    assertThat(driver.project().palette().swatches()).hasSameSizeAs(demo.palette().swatches());
+  }
+
+  /** A colour that somebody changed in the tokens changes the swatch, and with it every text. */
+  private void coloursComeHome(Path tokens) throws IOException {
+    driver.robot().interact(() -> driver.workspace().open(demo, Optional.empty()));
+    driver.settle();
+    Files.writeString(
+        tokens,
+        Files.readString(tokens).replaceFirst("0\\.13333, 0\\.18824, 0\\.23137", "0.6, 0, 0.4"));
+    driver.run("Import styles\u2026");
+    driver.waitFor("it is asked", () -> driver.isShown("#arrival-pane"));
+    assertThat(driver.robot().lookup("#arrival-pane .colour-chip").queryAll()).hasSize(2);
+    driver.press("arrival-theirs");
+    driver.press("arrival-bring");
+    driver.settle();
+    assertThat(driver.project().palette().find("ink").orElseThrow().colour())
+        .hasToString("#990066");
+    assertThat(driver.project().palette().swatches()).hasSameSizeAs(demo.palette().swatches());
+    assertThat(driver.project().styles()).isEqualTo(demo.styles());
   }
 }

@@ -197,13 +197,9 @@ public final class CssFile {
   // --- styles
 
   private PropertySet whole(Style style) {
-    PropertySet whole =
-        PropertySet.EMPTY.withFrom(
-            Properties.DEFAULTS, Properties.COAT_KIND.at(Address.coat("fill")));
-    for (Style each : styles.chainOn(style.id(), plain).reversed()) {
-      whole = whole.overlaidBy(each.properties());
-    }
-    return whole;
+    return PropertySet.EMPTY
+        .withFrom(Properties.DEFAULTS, Properties.COAT_KIND.at(Address.coat("fill")))
+        .overlaidBy(styles.setOn(style.id(), plain));
   }
 
   private void put(Style style, String name) {

@@ -13,6 +13,7 @@ import dynamorph.model.value.Interpolation;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Numbers;
 import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.PlateExtent;
 import dynamorph.model.value.SpreadMethod;
 import dynamorph.model.value.StrokePosition;
 import java.util.ArrayList;
@@ -80,10 +81,10 @@ final class FinishCss {
     Coats.of(values, Address.FINISH).forEach(this::passOver);
     List<Address> fills = ofKind(shown, CoatKind.FILL);
     List<Address> strokes = ofKind(shown, CoatKind.STROKE);
-    if (!fills.isEmpty() && isTouched(fills.getLast())) {
-      fill(fills.getLast());
-    } else if (fills.isEmpty() && !strokes.isEmpty()) {
+    if (fills.isEmpty()) {
       css.put("color", "transparent");
+    } else if (isTouched(fills.getLast())) {
+      fill(fills.getLast());
     }
     if (!strokes.isEmpty()) {
       stroke(strokes.getLast());
@@ -169,7 +170,11 @@ final class FinishCss {
       css.put("-webkit-text-stroke-color", colour(coat));
     }
     Length width = at(Properties.STROKE_WIDTH, coat);
-    boolean outside = at(Properties.STROKE_POSITION, coat) == StrokePosition.OUTSIDE;
+    PropertyKey<StrokePosition> position = Properties.STROKE_POSITION.at(coat);
+    boolean outside = Coats.value(values, position) == StrokePosition.OUTSIDE;
+    if (Coats.value(values, position) != StrokePosition.INSIDE) {
+      css.saying(position);
+    }
     // the fill covers the inner half of a stroke that is painted first
     css.put(
         "-webkit-text-stroke-width",
@@ -177,7 +182,6 @@ final class FinishCss {
     if (outside) {
       css.put("paint-order", "stroke fill");
     }
-    at(Properties.STROKE_JOIN, coat);
   }
 
   private String firstStop(Address coat) {
@@ -251,9 +255,12 @@ final class FinishCss {
     }
     around(Properties.PLATE_PADDING, "padding");
     around(Properties.PLATE_RADIUS, "border-radius");
-    // a background goes behind each line of an inline element that is broken
     css.saying(Properties.PLATE_EXTENT.key());
-    css.put("box-decoration-break", "clone");
+    if (Coats.value(values, Properties.PLATE_EXTENT.key()) == PlateExtent.LINE) {
+      css.put("display", "inline");
+      css.put("-webkit-box-decoration-break", "clone");
+      css.put("box-decoration-break", "clone");
+    }
   }
 
   private String line(Address coat) {

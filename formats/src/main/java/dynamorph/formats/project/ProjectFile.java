@@ -59,10 +59,6 @@ public final class ProjectFile {
     write(project, file, Names.FORMAT, origin);
   }
 
-  static void write(Project project, Path file, String format) throws IOException {
-    write(project, file, format, Optional.empty());
-  }
-
   private static void write(Project project, Path file, String format, Optional<Path> origin)
       throws IOException {
     Project moved = MediaPaths.relative(project, file);

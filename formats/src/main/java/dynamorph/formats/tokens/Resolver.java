@@ -1,6 +1,9 @@
 package dynamorph.formats.tokens;
 
 import dynamorph.formats.message.Messages;
+import dynamorph.formats.project.ProjectReadException;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -31,6 +34,7 @@ final class Resolver {
   private final ObjectNode document;
   private final List<String> remarks = new ArrayList<>();
   private int files;
+  private long bytes;
 
   /**
    * @param remarks which contexts were taken
@@ -46,9 +50,9 @@ final class Resolver {
    * The tokens for these contexts.
    *
    * @throws Refused if the document is not as the module says, or a context does not exist
-   * @throws TokenReadException if a file of tokens cannot be read
+   * @throws ProjectReadException if a file of tokens cannot be read
    */
-  Resolved resolved(Map<String, String> contexts) throws TokenReadException {
+  Resolved resolved(Map<String, String> contexts) throws ProjectReadException {
     JsonNode order = document.get(RESOLUTION_ORDER);
     if (!order.isArray()) {
       throw new Refused(RESOLUTION_ORDER, Messages.of("resolver.expected-list"));
@@ -88,7 +92,7 @@ final class Resolver {
 
   private void modifier(
       ObjectNode tokens, String name, JsonNode modifier, Map<String, String> contexts)
-      throws TokenReadException {
+      throws ProjectReadException {
     String place = MODIFIERS + "/" + name;
     JsonNode choices = modifier.get(CONTEXTS);
     String all = String.join(", ", choices.propertyNames());
@@ -104,7 +108,7 @@ final class Resolver {
   }
 
   private void sources(ObjectNode tokens, JsonNode sources, String place, Set<String> open)
-      throws TokenReadException {
+      throws ProjectReadException {
     if (!sources.isArray()) {
       throw new Refused(place, Messages.of("resolver.expected-list"));
     }
@@ -126,7 +130,7 @@ final class Resolver {
 
   /** A set may name other sets, but no modifier (Resolver Module, 4.1.2). */
   private void set(ObjectNode tokens, String reference, String place, Set<String> open)
-      throws TokenReadException {
+      throws ProjectReadException {
     List<String> pointer = TokenTree.pointer(reference, place);
     JsonNode set = document.path(SETS).path(pointer.getLast());
     if (pointer.size() != 2 || !pointer.getFirst().equals(SETS) || !set.has(SOURCES)) {
@@ -139,7 +143,7 @@ final class Resolver {
     sources(tokens, set.get(SOURCES), SETS + "/" + pointer.getLast(), deeper);
   }
 
-  private ObjectNode fromFile(String reference, String place) throws TokenReadException {
+  private ObjectNode fromFile(String reference, String place) throws ProjectReadException {
     if (++files > MOST_FILES) {
       throw new Refused(place, Messages.of("resolver.too-many-files", MOST_FILES));
     }
@@ -156,12 +160,25 @@ final class Resolver {
       throw new Refused(place, Messages.of("resolver.only-beside", name));
     }
     JsonNode found = TokenFile.json(other);
+    bytes += size(other);
+    if (bytes > TokenFile.LARGEST) {
+      throw new Refused(
+          place, Messages.of("rule-set-file.is-too-large", TokenFile.LARGEST / 1_000_000));
+    }
     if (hash >= 0) {
       for (String segment : TokenTree.pointer(reference.substring(hash), place)) {
         found = found.path(segment);
       }
     }
     return object(found, place);
+  }
+
+  private static long size(Path file) {
+    try {
+      return Files.size(file);
+    } catch (IOException gone) {
+      return 0; // it was read a moment ago
+    }
   }
 
   private static ObjectNode object(JsonNode node, String place) {

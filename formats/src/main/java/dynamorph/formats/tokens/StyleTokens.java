@@ -127,13 +127,9 @@ final class StyleTokens {
 
   /** Everything that a style and its bases set, over what text without them has. */
   private PropertySet whole(Style style) {
-    PropertySet whole =
-        PropertySet.EMPTY.withFrom(
-            Properties.DEFAULTS, Properties.COAT_KIND.at(Address.coat("fill")));
-    for (Style each : styles.chainOn(style.id(), plain).reversed()) {
-      whole = whole.overlaidBy(each.properties());
-    }
-    return whole;
+    return PropertySet.EMPTY
+        .withFrom(Properties.DEFAULTS, Properties.COAT_KIND.at(Address.coat("fill")))
+        .overlaidBy(styles.setOn(style.id(), plain));
   }
 
   private double size(Style style) {
@@ -317,10 +313,14 @@ final class StyleTokens {
 
   /** The coat or effect that a part below a style's group says something of. */
   static Optional<Address> address(List<String> path) {
-    return switch (path.size()) {
-      case 2 -> Optional.of(new Address(path.get(0), path.get(1), ""));
-      case 4 -> Optional.of(new Address(path.get(1), path.get(2), path.get(3)));
-      default -> Optional.empty();
-    };
+    try {
+      return switch (path.size()) {
+        case 2 -> Optional.of(new Address(path.get(0), path.get(1), ""));
+        case 4 -> Optional.of(new Address(path.get(1), path.get(2), path.get(3)));
+        default -> Optional.empty();
+      };
+    } catch (IllegalArgumentException another) {
+      return Optional.empty(); // somebody put a token of their own there
+    }
   }
 }

@@ -69,23 +69,32 @@ record StyleValues(Map<String, String> swatches, double size) {
     if (expected.filter(was -> TokenJson.same(was, now)).isPresent()) {
       return values;
     }
+    if (now instanceof TokenValue.Typography typography) {
+      return parts(values, typography, letters);
+    }
+    if (path.size() == 1) {
+      return letter(values, path.getFirst(), now);
+    }
+    return StyleTokens.address(path).map(at -> changed(values, at, now, expected)).orElse(values);
+  }
+
+  private PropertySet changed(
+      PropertySet values, Address at, TokenValue now, Optional<TokenValue> expected) {
+    boolean isCoat = at.effect().isEmpty();
     return switch (now) {
-      case TokenValue.Typography typography -> parts(values, typography, letters);
-      case TokenValue.OfColour colour when path.size() == 2 ->
-          coloured(values, address(path), colour);
-      case TokenValue.Gradient gradient when path.size() == 2 ->
-          gradient(values, address(path), gradient);
-      case TokenValue.Border border when path.size() == 2 ->
+      case TokenValue.OfColour colour when isCoat -> coloured(values, at, colour);
+      case TokenValue.Gradient gradient when isCoat -> gradient(values, at, gradient);
+      case TokenValue.Border border when isCoat ->
           expected.isPresent() && expected.get() instanceof TokenValue.Border was
-              ? changedBorder(values, address(path), was, border)
-              : border(values, address(path), border);
-      case TokenValue.Shadow(var layers) when path.size() == 4 && layers.size() == 1 ->
+              ? changedBorder(values, at, was, border)
+              : border(values, at, border);
+      case TokenValue.Shadow(var layers) when !isCoat && layers.size() == 1 ->
           expected.isPresent()
                   && expected.get() instanceof TokenValue.Shadow(var was)
                   && was.size() == 1
-              ? changedShadow(values, address(path), was.getFirst(), layers.getFirst())
-              : shadow(values, address(path), layers.getFirst());
-      default -> path.size() == 1 ? letter(values, path.getFirst(), now) : values;
+              ? changedShadow(values, at, was.getFirst(), layers.getFirst())
+              : shadow(values, at, layers.getFirst());
+      default -> values;
     };
   }
 
@@ -133,10 +142,6 @@ record StyleValues(Map<String, String> swatches, double size) {
       changed = changed.withFrom(all, Properties.EFFECT_SPREAD.at(at));
     }
     return changed;
-  }
-
-  private static Address address(List<String> path) {
-    return StyleTokens.address(path).orElseThrow();
   }
 
   /**

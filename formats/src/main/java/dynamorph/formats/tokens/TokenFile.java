@@ -2,19 +2,17 @@ package dynamorph.formats.tokens;
 
 import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.message.Messages;
+import dynamorph.formats.message.ShortText;
+import dynamorph.formats.project.JsonFile;
+import dynamorph.formats.project.ProjectReadException;
 import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.style.StyleId;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import tools.jackson.core.JacksonException;
-import tools.jackson.core.StreamReadFeature;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -27,14 +25,14 @@ public final class TokenFile {
   /** What the names of such files end with (Format Module, 4.2). */
   public static final List<String> ENDINGS = List.of(".tokens.json", ".tokens", ".resolver.json");
 
+  /** That of a file that is written. */
+  public static final String ENDING = ENDINGS.getFirst();
+
   /** Larger ones hold something else. */
   static final long LARGEST = 32_000_000;
 
   private static final JsonMapper JSON =
-      JsonMapper.builder()
-          .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-          .enable(SerializationFeature.INDENT_OUTPUT)
-          .build();
+      JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
 
   private TokenFile() {}
 
@@ -55,14 +53,14 @@ public final class TokenFile {
    *
    * @param contexts of a resolver document, the context wanted for each modifier; its own default
    *     where none is given
-   * @throws TokenReadException if the file is missing, no JSON or as a whole not a document of
+   * @throws ProjectReadException if the file is missing, no JSON or as a whole not a document of
    *     tokens; the message says where
    */
-  public static Read read(Path file, Map<String, String> contexts) throws TokenReadException {
+  public static Read read(Path file, Map<String, String> contexts) throws ProjectReadException {
     ObjectNode document = json(file);
     boolean resolves = document.has(Resolver.RESOLUTION_ORDER);
     if (!resolves && !contexts.isEmpty()) {
-      throw new TokenReadException(file, "", Messages.of("token-file.no-contexts"));
+      throw new ProjectReadException(file, "", Messages.of("token-file.no-contexts"));
     }
     try {
       Resolver.Resolved resolved =
@@ -74,7 +72,8 @@ public final class TokenFile {
       remarks.addAll(taken.remarks());
       return new Read(taken.bundle(), remarks);
     } catch (Refused refused) {
-      throw new TokenReadException(file, refused.place(), String.valueOf(refused.getMessage()));
+      throw new ProjectReadException(
+          file, ShortText.of(refused.place()), ShortText.of(String.valueOf(refused.getMessage())));
     }
   }
 
@@ -95,34 +94,10 @@ public final class TokenFile {
   }
 
   /** The object that a file holds. */
-  static ObjectNode json(Path file) throws TokenReadException {
-    try {
-      if (Files.size(file) > LARGEST) {
-        throw new TokenReadException(
-            file, "", Messages.of("rule-set-file.is-too-large", LARGEST / 1_000_000));
-      }
-      JsonNode node = JSON.readTree(Files.readAllBytes(file));
-      if (node instanceof ObjectNode object) {
-        return object;
-      }
-      throw new TokenReadException(file, "", Messages.of("token-file.no-object"));
-    } catch (JacksonException notJson) {
-      var at = notJson.getLocation();
-      throw new TokenReadException(
-          file,
-          at == null
-              ? ""
-              : Messages.of("rule-set-file.line-column", at.getLineNr(), at.getColumnNr()),
-          Messages.of("project-file.this-is-not-json", notJson.getOriginalMessage()));
-    } catch (NoSuchFileException missing) {
-      throw new TokenReadException(file, "", Messages.of("project-file.there-is-no-such-file"));
-    } catch (TokenReadException told) {
-      throw told;
-    } catch (IOException unreadable) {
-      throw new TokenReadException(
-          file,
-          "",
-          Messages.of("rule-set-file.cannot-be-read", String.valueOf(unreadable.getMessage())));
+  static ObjectNode json(Path file) throws ProjectReadException {
+    if (JsonFile.read(file, LARGEST) instanceof ObjectNode object) {
+      return object;
     }
+    throw new ProjectReadException(file, "", Messages.of("token-file.no-object"));
   }
 }

@@ -13,6 +13,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Follows aliases and references, and reads what the tokens of a document say. */
 final class TokenReader {
+  /** More aliases in a row are a mistake or an attack. */
+  private static final int LONGEST = 100;
+
   private final TokenTree tree;
   private final Map<String, TokenType> types = new HashMap<>();
 
@@ -59,6 +62,9 @@ final class TokenReader {
     }
     if (!open.add(token.name())) {
       throw new Refused(token.name(), circle(open));
+    }
+    if (open.size() > LONGEST) {
+      throw new Refused(token.name(), Messages.of("token-reader.too-long", LONGEST));
     }
     Optional<TokenType> own = token.type().map(name -> named(name, token.name()));
     Optional<TokenType> aliased =
@@ -137,6 +143,9 @@ final class TokenReader {
       Set<String> longer = new LinkedHashSet<>(passed);
       if (!longer.add(reference)) {
         throw new Refused(place, circle(longer));
+      }
+      if (longer.size() > LONGEST) {
+        throw new Refused(place, Messages.of("token-reader.too-long", LONGEST));
       }
       return new Found(target, place, longer, Optional.empty());
     }

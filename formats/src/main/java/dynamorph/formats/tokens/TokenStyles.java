@@ -131,7 +131,7 @@ final class TokenStyles {
     return Optional.empty();
   }
 
-  /** Bases first, so that what somebody changed in a base has reached what is based on it. */
+  /** The styles as their tokens say them now. */
   private StyleBook restored() {
     List<Style> complete = new ArrayList<>();
     written.forEach((path, style) -> {
@@ -190,7 +190,9 @@ final class TokenStyles {
         }
       }
       if (values != style.properties()) {
-        Optional<Style> checked = checked(style.id().value(), style.withProperties(values));
+        // changed here, it is not what a shelf has
+        Style changed = style.withProperties(values).withOrigin(Optional.empty());
+        Optional<Style> checked = checked(style.id().value(), changed);
         book = checked.isPresent() ? book.with(checked.get()) : book;
       }
     }
@@ -234,7 +236,10 @@ final class TokenStyles {
       TokenValue.OfColour colour = (TokenValue.OfColour) token.value();
       Swatch swatch =
           swatch(token)
-              .map(known -> known.withColour(colour.rgba()))
+              .map(known ->
+                  known.colour().equals(colour.rgba())
+                      ? known
+                      : known.withColour(colour.rgba()).withOrigin(Optional.empty()))
               .orElseGet(() -> {
                 String name = name(token.path().subList(common, token.path().size()), " ");
                 return new Swatch(StyleId.stem(name, "swatch"), name, colour.rgba());

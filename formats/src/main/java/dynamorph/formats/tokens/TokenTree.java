@@ -31,6 +31,9 @@ final class TokenTree {
   /** Deeper nesting is a mistake or an attack. */
   private static final int DEEPEST = 64;
 
+  /** So many values may come into groups from others. */
+  private static final int MOST_COPIED = 500_000;
+
   private static final Pattern ALIAS = Pattern.compile("\\{([^{}]+)}");
 
   /**
@@ -68,7 +71,7 @@ final class TokenTree {
    */
   TokenTree(ObjectNode document) {
     ObjectNode whole = document.deepCopy();
-    extendAll(whole, whole, List.of(), new LinkedHashSet<>(), 0);
+    new Extension(whole).of(whole, List.of(), 0);
     this.document = whole;
     walk(whole, List.of(), Optional.empty());
   }
@@ -130,48 +133,68 @@ final class TokenTree {
 
   // --- extending
 
-  private static void extendAll(
-      ObjectNode root, ObjectNode group, List<String> path, Set<String> open, int depth) {
-    checkDepth(depth, path);
-    extend(root, group, path, open, depth);
-    for (Map.Entry<String, JsonNode> child : List.copyOf(group.properties())) {
-      if (child.getValue() instanceof ObjectNode inner
-          && !child.getKey().startsWith("$")
-          && !isToken(inner)) {
-        extendAll(root, inner, and(path, child.getKey()), open, depth + 1);
+  /** Puts extended groups together. */
+  private static final class Extension {
+    private final ObjectNode root;
+    private final Set<String> open = new LinkedHashSet<>();
+    private int copied;
+
+    Extension(ObjectNode root) {
+      this.root = root;
+    }
+
+    void of(ObjectNode group, List<String> path, int depth) {
+      checkDepth(depth, path);
+      extend(group, path, depth);
+      for (Map.Entry<String, JsonNode> child : List.copyOf(group.properties())) {
+        if (child.getValue() instanceof ObjectNode inner
+            && !child.getKey().startsWith("$")
+            && !isToken(inner)) {
+          of(inner, and(path, child.getKey()), depth + 1);
+        }
       }
     }
-  }
 
-  private static void extend(
-      ObjectNode root, ObjectNode group, List<String> path, Set<String> open, int depth) {
-    checkDepth(depth, path);
-    JsonNode named = group.get(EXTENDS);
-    if (named == null) {
-      return;
+    private void extend(ObjectNode group, List<String> path, int depth) {
+      checkDepth(depth, path);
+      JsonNode named = group.get(EXTENDS);
+      if (named == null) {
+        return;
+      }
+      String place = shown(path);
+      List<String> wanted =
+          alias(named)
+              .map(alias -> List.of(alias.split("\\.")))
+              .orElseGet(() -> pointer(named.path(REF).asString(named.asString("")), place));
+      String target = String.join(".", wanted);
+      if (isInside(path, wanted) || !open.add(target)) {
+        throw new Refused(place, Messages.of("token-tree.extends-itself", target));
+      }
+      JsonNode found = root;
+      for (String segment : wanted) {
+        found = found.path(segment);
+      }
+      if (!(found instanceof ObjectNode other) || isToken(other)) {
+        throw new Refused(place, Messages.of("token-tree.no-such-group", target));
+      }
+      extend(other, wanted, depth + 1);
+      group.remove(EXTENDS);
+      count(other, place);
+      ObjectNode inherited = other.deepCopy();
+      inherited.remove(EXTENSIONS);
+      fill(group, inherited);
+      open.remove(target);
     }
-    String place = shown(path);
-    List<String> wanted =
-        alias(named)
-            .map(alias -> List.of(alias.split("\\.")))
-            .orElseGet(() -> pointer(named.path(REF).asString(named.asString("")), place));
-    String target = String.join(".", wanted);
-    if (isInside(path, wanted) || !open.add(target)) {
-      throw new Refused(place, Messages.of("token-tree.extends-itself", target));
+
+    /** Groups that extend groups that extend groups can be larger than any file. */
+    private void count(JsonNode node, String place) {
+      if (++copied > MOST_COPIED) {
+        throw new Refused(place, Messages.of("token-tree.too-much", MOST_COPIED));
+      }
+      for (JsonNode child : node) {
+        count(child, place);
+      }
     }
-    JsonNode found = root;
-    for (String segment : wanted) {
-      found = found.path(segment);
-    }
-    if (!(found instanceof ObjectNode other) || isToken(other)) {
-      throw new Refused(place, Messages.of("token-tree.no-such-group", target));
-    }
-    extend(root, other, wanted, open, depth + 1);
-    group.remove(EXTENDS);
-    ObjectNode inherited = other.deepCopy();
-    inherited.remove(EXTENSIONS);
-    fill(group, inherited);
-    open.remove(target);
   }
 
   private static boolean isInside(List<String> path, List<String> group) {

@@ -46,7 +46,11 @@ final class TokenValues {
   /** How earlier drafts wrote lengths and times: {@code "16px"}. */
   private static final Pattern EARLIER = Pattern.compile("(-?\\d+(?:\\.\\d+)?)(px|rem|ms|s)");
 
+  /** A list that names lists that name lists can be longer than any file. */
+  private static final int MOST_ITEMS = 1000;
+
   private final TokenReader reader;
+  private int items;
   private final List<Tokens.Problem> problems;
 
   TokenValues(TokenReader reader, List<Tokens.Problem> problems) {
@@ -181,6 +185,7 @@ final class TokenValues {
   }
 
   private void families(Found start, List<String> names) {
+    countItem(start);
     Found found = reader.followed(start);
     if (found.node().isArray()) {
       for (int index = 0; index < found.node().size(); index++) {
@@ -276,6 +281,7 @@ final class TokenValues {
   }
 
   private void shadows(Found start, List<TokenValue.Shadow.Layer> layers) {
+    countItem(start);
     Found found = reader.followed(start);
     if (found.node().isArray()) {
       for (int index = 0; index < found.node().size(); index++) {
@@ -311,6 +317,7 @@ final class TokenValues {
    * An alias to another gradient puts its stops in. Positions outside 0 to 1 are the nearer end.
    */
   private void stops(Found start, List<TokenValue.Gradient.Stop> stops) {
+    countItem(start);
     Found found = reader.followed(start);
     if (found.node().isArray()) {
       for (int index = 0; index < found.node().size(); index++) {
@@ -335,6 +342,12 @@ final class TokenValues {
   }
 
   // --- shapes of values
+
+  private void countItem(Found found) {
+    if (++items > MOST_ITEMS) {
+      throw new Refused(found.place(), Messages.of("token-values.too-many", MOST_ITEMS));
+    }
+  }
 
   private double number(Found start) {
     Found found = reader.followed(start);

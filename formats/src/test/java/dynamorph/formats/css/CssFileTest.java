@@ -145,6 +145,29 @@ class CssFileTest {
   }
 
   @Test
+  void whatIsNotPaintedIsNotSaidAndWhatCannotBeSaidIsTold() throws IOException {
+    List<String> remarks = new java.util.ArrayList<>();
+    String sheet =
+        sheet(
+            remarks,
+            style("hidden", Optional.empty(), Map.of("finish/fill/shown", "false")),
+            style(
+                "inner",
+                Optional.empty(),
+                Map.of(
+                    "finish/line/kind", "stroke",
+                    "finish/line/position", "inside",
+                    "finish/line/join", "round")),
+            style(
+                "lines",
+                Optional.empty(),
+                Map.of("plate/ground/kind", "fill", "plate-extent", "line")));
+    assertThat(rule(sheet, "hidden")).contains("color: transparent;");
+    assertThat(rule(sheet, "lines")).contains("box-decoration-break: clone;", "display: inline;");
+    assertThat(remarks).singleElement().asString().contains("Position (1 style)", "Join (1 style)");
+  }
+
+  @Test
   void aSizeWithoutABaseIsRelativeThereToo() throws IOException {
     String sheet =
         sheet(

@@ -3,6 +3,7 @@ package dynamorph.formats.tokens;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dynamorph.formats.project.ProjectReadException;
 import dynamorph.model.Asset;
 import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.property.PropertySet;
@@ -159,6 +160,22 @@ class TokenFileTest {
   }
 
   @Test
+  void tokensThatSomebodyPutIntoAStyleAreNotMistakenForIt() throws IOException {
+    Path file = folder.resolve("museum.tokens.json");
+    TokenFile.write("Museum", bundle(), Optional.empty(), file);
+    var tokens = TokenFile.json(file);
+    var body =
+        (tools.jackson.databind.node.ObjectNode) tokens.at("/styles/Museum/Walls/Style body");
+    body.putObject("notes")
+        .putObject("mark")
+        .put("$type", "color")
+        .put("$value", "{swatches.Museum orange}");
+    body.putObject("margin").put("$type", "number").put("$value", 3);
+    Files.writeString(file, tokens.toString());
+    assertThat(read(file).bundle()).isEqualTo(bundle());
+  }
+
+  @Test
   void theBaseStyleFillsInWhatOthersLeaveOpen() throws IOException {
     Style base =
         style("base", "", Optional.empty(), Map.of("font-family", "Alegreya", "size", "20 pt"));
@@ -266,7 +283,7 @@ class TokenFileTest {
   @Test
   void filesThatAreNoTokensAreToldWithTheirPlace() throws IOException {
     assertThatThrownBy(() -> read(file("a.tokens", "{ \"a\": 1, }")))
-        .isInstanceOf(TokenReadException.class)
+        .isInstanceOf(ProjectReadException.class)
         .hasMessageContaining("a.tokens: line 1, column");
     assertThatThrownBy(() -> read(file("b.tokens", "{ \"a\": {}, \"a\": {} }")))
         .hasMessageContaining("Duplicate");

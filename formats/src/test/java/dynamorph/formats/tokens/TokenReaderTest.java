@@ -237,6 +237,32 @@ class TokenReaderTest {
       assertThat(colour(tokens, "mixed")).hasToString("#cc3300");
     }
 
+    /** Small files that would fill any memory, or go deeper than any stack. */
+    @Test
+    void thatGrowWithoutEndAreRefused() {
+      StringBuilder row = new StringBuilder("{");
+      StringBuilder lists =
+          new StringBuilder("{ \"s0\": { \"$type\": \"shadow\", \"$value\": [] }");
+      StringBuilder groups = new StringBuilder("{ \"g0\": { \"a\": {}, \"b\": {} }");
+      for (int index = 1; index < 20_000; index++) {
+        row.append("\"t%d\": { \"$value\": \"{t%d}\" },".formatted(index, index + 1));
+      }
+      for (int index = 1; index < 60; index++) {
+        lists.append(
+            ", \"s%d\": { \"$type\": \"shadow\", \"$value\": [\"{s%d}\", \"{s%d}\"] }"
+                .formatted(index, index - 1, index - 1));
+        groups.append(
+            ", \"g%d\": { \"a\": { \"$extends\": \"{g%d}\" }, \"b\": { \"$extends\": \"{g%d}\" } }"
+                .formatted(index, index - 1, index - 1));
+      }
+      row.append("\"t20000\": { \"$type\": \"number\", \"$value\": 1 } }");
+      assertThat(read(row.toString()).problems()).isNotEmpty();
+      assertThat(problems(lists + "}")).anyMatch(words -> words.contains("more than 1000 items"));
+      assertThatThrownBy(() -> read(groups + "}"))
+          .isInstanceOf(Refused.class)
+          .hasMessageContaining("more than");
+    }
+
     @Test
     void inACircleOrToNothingAreRefused() {
       assertThat(

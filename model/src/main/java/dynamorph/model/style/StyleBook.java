@@ -3,6 +3,7 @@ package dynamorph.model.style;
 import static java.util.Objects.requireNonNull;
 
 import dynamorph.model.message.Messages;
+import dynamorph.model.property.PropertySet;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -108,6 +109,15 @@ public final class StyleBook {
       behind.stream().filter(style -> !chain.contains(style)).forEach(chain::add);
     }
     return chain;
+  }
+
+  /** What a style, its bases and the plain style behind them set, the nearest of them counting. */
+  public PropertySet setOn(StyleId id, Optional<StyleId> plain) {
+    PropertySet set = PropertySet.EMPTY;
+    for (Style style : chainOn(id, plain).reversed()) {
+      set = set.overlaidBy(style.properties());
+    }
+    return set;
   }
 
   /** The styles based directly on this one. */

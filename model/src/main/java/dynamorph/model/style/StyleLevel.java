@@ -6,9 +6,9 @@ import dynamorph.model.property.Property;
 
 /** How much text a style is meant for. */
 public enum StyleLevel {
-  TEXT(Messages.of("style-level.text"), Level.LAYER),
-  PARAGRAPH(Messages.of("style-level.paragraph"), Level.PARAGRAPH),
-  CHARACTER(Messages.of("style-level.character"), Level.SPAN);
+  TEXT("text", Level.LAYER),
+  PARAGRAPH("paragraph", Level.PARAGRAPH),
+  CHARACTER("character", Level.SPAN);
 
   private final String id;
   private final Level level;

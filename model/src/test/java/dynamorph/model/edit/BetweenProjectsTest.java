@@ -239,4 +239,36 @@ class BetweenProjectsTest {
                     style(new StyleId("q"), "Quiet", size(3)).withLevel(StyleLevel.PARAGRAPH))));
     assertThat(ImportStyles.collisions(taken, brought(Map.of()).bundle())).isEmpty();
   }
+
+  @Test
+  void aSwatchThatWasChangedElsewhereIsSettledAsThePersonChooses() {
+    Swatch ink = new Swatch("ink", "Ink", Rgba.parse("#102030"));
+    Style label =
+        Style.text("label", "Label", "")
+            .withProperties(
+                PropertySet.EMPTY.with(
+                    Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.swatch("ink")));
+    Project mine =
+        Project.empty("P")
+            .withPalette(new Palette(List.of(ink)))
+            .withStyles(StyleBook.of(List.of(label)));
+    Rgba red = Rgba.parse("#ff0000");
+    StyleBundle theirs =
+        StyleBundle.all(mine.withPalette(new Palette(List.of(ink.withColour(red)))));
+    assertThat(ImportStyles.swatchCollisions(mine, theirs))
+        .singleElement()
+        .satisfies(one -> assertThat(one.isOwn()).isTrue());
+    // painted with the swatch that is here, the style is the same
+    Map<String, ImportStyles.Choice> take = Map.of("ink", ImportStyles.Choice.THEIRS);
+    assertThat(ImportStyles.collisions(mine, theirs, take)).isEmpty();
+    assertThat(ImportStyles.collisions(mine, theirs)).hasSize(1);
+    Project taken = new ImportStyles(theirs, Map.of(), take).applyTo(mine);
+    assertThat(taken.palette().swatches()).containsExactly(ink.withColour(red));
+    assertThat(taken.styles()).isEqualTo(mine.styles());
+    assertThat(
+            new ImportStyles(theirs, Map.of(), Map.of("ink", ImportStyles.Choice.MINE))
+                .applyTo(mine))
+        .isEqualTo(mine);
+    assertThat(new ImportStyles(theirs, Map.of()).applyTo(mine).palette().swatches()).hasSize(2);
+  }
 }

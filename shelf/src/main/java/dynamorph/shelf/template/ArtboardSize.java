@@ -31,8 +31,8 @@ public record ArtboardSize(
   }
 
   /**
-   * The usual sizes: paper by ISO 216 and ANSI/ASME Y14.1, cards by ISO/IEC 7810, frames of films
-   * by ITU-R BT.709 and BT.2020 and by SMPTE ST 2048-1.
+   * The usual sizes: paper by ISO 216 and ANSI/ASME Y14.1, frames of films by ITU-R BT.709 and
+   * BT.2020 and by SMPTE ST 2048-1.
    */
   public static final List<ArtboardSize> ALL =
       List.of(
@@ -44,7 +44,7 @@ public record ArtboardSize(
           paper(Messages.of("artboard-size.b1"), 707, 1000),
           paper(Messages.of("artboard-size.a5"), 148, 210),
           paper(Messages.of("artboard-size.postcard"), 148, 105),
-          paper(Messages.of("artboard-size.card"), 85.6, 54),
+          paper(Messages.of("artboard-size.card"), 85, 55),
           paper(Messages.of("artboard-size.panel"), 900, 1200),
           new ArtboardSize(
               Purpose.PRINT, Messages.of("artboard-size.letter"), 8.5, 11, LengthUnit.INCH),

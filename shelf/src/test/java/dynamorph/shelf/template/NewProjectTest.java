@@ -9,6 +9,7 @@ import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Properties;
+import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
@@ -98,7 +99,13 @@ class NewProjectTest {
     assertThat(project.styles().size()).isEqualTo(kit.styles().size() + 1);
     assertThat(project.styles().list().getFirst().id())
         .isEqualTo(project.baseStyle().orElseThrow());
-    assertThat(Cascade.of(project)).isNotNull();
+    Cascade there = Cascade.of(kit.asProject());
+    Cascade here = Cascade.of(project.withBaseStyle(Optional.empty()));
+    for (Kept.OfStyle look : kit.styles()) {
+      Style taken = project.styles().named(look.name()).orElseThrow();
+      Style own = kit.asProject().styles().get(look.style().id());
+      assertThat(here.values(taken)).as(look.name()).isEqualTo(there.values(own));
+    }
   }
 
   @Test

@@ -97,6 +97,8 @@ final class NewProjectFields extends GridPane {
     for (TextField side : List.of(width, height, duration)) {
       side.textProperty().addListener((_, _, _) -> check());
     }
+    // a frame that one rate has another may lack
+    rate.valueProperty().addListener((_, _, _) -> check());
     show(size);
   }
 

@@ -17,7 +17,6 @@ import dynamorph.shelf.template.ArtboardSize.Purpose;
 import dynamorph.shelf.template.Templates;
 import dynamorph.shelf.template.Templates.Template;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,10 +29,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -55,8 +52,7 @@ public final class NewProjectPane extends VBox {
   private final Templates templates;
   private final Runnable leave;
 
-  private final FlowPane cards = new FlowPane(8, 8);
-  private final ToggleGroup chosen = new ToggleGroup();
+  private final ChoiceCards cards = new ChoiceCards();
   private final NewProjectFields fields = new NewProjectFields();
   private final Button create = new Button(Messages.of("new-project.create"));
   private final Map<Optional<Purpose>, ToggleButton> purposes = new HashMap<>();
@@ -124,8 +120,8 @@ public final class NewProjectPane extends VBox {
             event.consume();
           }
         });
-    chosen
-        .selectedToggleProperty()
+    cards
+        .chosenProperty()
         .addListener((_, _, card) -> {
           if (card instanceof SizeCard size) {
             fields.show(size.size());
@@ -173,31 +169,24 @@ public final class NewProjectPane extends VBox {
   private void show(Optional<Purpose> wanted) {
     purpose = wanted;
     purposes.forEach((what, button) -> button.setSelected(what.equals(wanted)));
-    cards.getChildren().clear();
-    chosen.getToggles().clear();
     fields.ask(wanted);
     if (wanted.isPresent()) {
-      ArtboardSize.of(wanted.get()).map(SizeCard::new).forEach(this::add);
-      choose(0);
+      show(ArtboardSize.of(wanted.get()).map(SizeCard::new).toList(), 0);
+      create.setDisable(false);
     } else {
+      show(List.of(), 0);
       listTemplates(Optional.empty());
     }
   }
 
-  private void add(ToggleButton card) {
-    card.setToggleGroup(chosen);
-    card.setOnMouseClicked(click -> {
-      if (click.getClickCount() == 2) {
-        create();
-      }
-    });
-    cards.getChildren().add(card);
-  }
-
-  private void choose(int index) {
-    if (index < chosen.getToggles().size()) {
-      chosen.selectToggle(chosen.getToggles().get(index));
-    }
+  private void show(List<? extends ToggleButton> shown, int chosen) {
+    shown.forEach(card ->
+        card.setOnMouseClicked(click -> {
+          if (click.getClickCount() == 2) {
+            create();
+          }
+        }));
+    cards.show(shown, chosen);
   }
 
   // --- templates
@@ -209,9 +198,9 @@ public final class NewProjectPane extends VBox {
           if (purpose.isPresent()) {
             return; // another list is shown by now
           }
-          cards.getChildren().clear();
-          chosen.getToggles().clear();
-          found.forEach(template -> add(card(template)));
+          show(
+              found.stream().map(this::card).toList(),
+              Math.max(0, wanted.map(found::indexOf).orElse(0)));
           Button other = new Button(Messages.of("new-project.choose-a-project"));
           other.setId("new-from-project");
           other.setOnAction(_ -> dialogs.choose(FileQuestion.PROJECT).ifPresent(this::begin));
@@ -222,7 +211,6 @@ public final class NewProjectPane extends VBox {
             none.getStyleClass().add("quiet");
             cards.getChildren().addFirst(none);
           }
-          choose(Math.max(0, wanted.map(found::indexOf).orElse(0)));
           create.setDisable(found.isEmpty());
         });
   }
@@ -240,12 +228,6 @@ public final class NewProjectPane extends VBox {
     card.setGraphic(content);
     card.setUserData(template);
     card.setAccessibleText(template.name());
-    card.focusedProperty()
-        .addListener((_, _, focused) -> {
-          if (focused) {
-            card.setSelected(true);
-          }
-        });
     MenuItem delete = new MenuItem(Messages.of("common.delete"));
     delete.setOnAction(_ -> delete(template));
     card.setContextMenu(new ContextMenu(delete));
@@ -292,10 +274,7 @@ public final class NewProjectPane extends VBox {
 
   private void create() {
     if (purpose.isEmpty()) {
-      if (chosen.getSelectedToggle() instanceof ToggleButton card
-          && card.getUserData() instanceof Template template) {
-        begin(template.file());
-      }
+      cards.chosen().ifPresent(card -> begin(((Template) card.getUserData()).file()));
       return;
     }
     if (!fields.isComplete()) {
@@ -315,11 +294,10 @@ public final class NewProjectPane extends VBox {
   }
 
   private void begin(Project project) {
-    List<Boolean> left = new ArrayList<>();
-    files.afterSettlingChanges(() -> left.add(workspace.openNew(project)));
-    if (!left.isEmpty()) {
+    files.afterSettlingChanges(() -> {
+      workspace.openNew(project);
       fields.name().clear();
       close();
-    }
+    });
   }
 }

@@ -11,7 +11,8 @@ import javafx.scene.layout.VBox;
 
 /** A size of artboards, drawn in its proportions. */
 final class SizeCard extends ToggleButton {
-  private static final double LONGER = 62;
+  /** The side of the largest of a purpose, in pixels. */
+  private static final double LARGEST = 68;
 
   private final ArtboardSize size;
 
@@ -30,13 +31,6 @@ final class SizeCard extends ToggleButton {
     card.setAlignment(Pos.CENTER);
     setGraphic(card);
     setAccessibleText(size.name() + ", " + size.words());
-    // arrows go from card to card, and where the keyboard is, that is meant
-    focusedProperty()
-        .addListener((_, _, focused) -> {
-          if (focused) {
-            setSelected(true);
-          }
-        });
   }
 
   ArtboardSize size() {
@@ -45,7 +39,7 @@ final class SizeCard extends ToggleButton {
 
   private StackPane sheet() {
     Region sheet = new Region();
-    double scale = LONGER / Math.max(size.width(), size.height());
+    double scale = LARGEST * Math.sqrt(share()) / Math.max(size.width(), size.height());
     sheet.setMinSize(size.width() * scale, size.height() * scale);
     sheet.setMaxSize(size.width() * scale, size.height() * scale);
     sheet.getStyleClass().add("size-sheet");
@@ -53,8 +47,22 @@ final class SizeCard extends ToggleButton {
       sheet.getStyleClass().add("of-film");
     }
     StackPane place = new StackPane(sheet);
-    place.setMinSize(LONGER + 6, LONGER + 6);
+    place.setMinSize(LARGEST + 6, LARGEST + 6);
     return place;
+  }
+
+  /**
+   * How large it is beside the largest for the same purpose. Of that the root is drawn: the order
+   * of sizes shows, and small ones are still seen.
+   */
+  private double share() {
+    double most = ArtboardSize.of(size.purpose()).mapToDouble(SizeCard::longer).max().orElseThrow();
+    return longer(size) / most;
+  }
+
+  /** In points. */
+  private static double longer(ArtboardSize size) {
+    return size.unit().toPoints(Math.max(size.width(), size.height()));
   }
 
   /** A card that is chosen stays so when it is pressed again. */

@@ -1,6 +1,5 @@
 package dynamorph.app.styles.column;
 
-import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.formats.project.KitAbout;
 import java.io.ByteArrayInputStream;
@@ -58,7 +57,6 @@ final class KitHead extends VBox {
     for (Label label : List.of(description, made)) {
       label.setVisible(!label.getText().isEmpty());
       label.setManaged(label.isVisible());
-      Tips.on(label, label.getText());
     }
   }
 }

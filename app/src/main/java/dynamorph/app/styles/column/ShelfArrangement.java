@@ -13,9 +13,12 @@ import dynamorph.shelf.entry.Kept;
 import dynamorph.shelf.order.NearLooks;
 import dynamorph.shelf.order.ShelfOrder;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import javafx.application.Platform;
@@ -103,7 +106,8 @@ final class ShelfArrangement implements AutoCloseable {
                 : listed.stream().filter(kept -> !texts.containsKey(kept.id())).toList()
             : listed;
     if (order != ShelfOrder.GROUP) {
-      order.sorted(shelf, shown, texts).forEach(kept -> rows.add(new Row.Look(kept)));
+      Set<Kept.OfStyle> wanted = new HashSet<>(shown);
+      sorted(shelf).stream().filter(wanted::contains).map(Row.Look::new).forEach(rows::add);
       return rows;
     }
     Map<String, List<Kept.OfStyle>> groups = new LinkedHashMap<>();
@@ -117,6 +121,22 @@ final class ShelfArrangement implements AutoCloseable {
       }
     });
     return rows;
+  }
+
+  /** What the looks were sorted for, and how they stand then. */
+  private record Sorted(
+      Shelf shelf, ShelfOrder order, Map<String, Integer> texts, List<Kept.OfStyle> looks) {}
+
+  private Optional<Sorted> last = Optional.empty();
+
+  /** All looks in order; worked out once, and not with every letter that is typed. */
+  private List<Kept.OfStyle> sorted(Shelf shelf) {
+    Sorted sorted =
+        last.filter(one -> one.shelf == shelf && one.order == order && one.texts == texts)
+            .orElseGet(
+                () -> new Sorted(shelf, order, texts, order.sorted(shelf, shelf.styles(), texts)));
+    last = Optional.of(sorted);
+    return sorted.looks;
   }
 
   /**

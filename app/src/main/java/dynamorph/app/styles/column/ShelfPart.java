@@ -223,6 +223,11 @@ public final class ShelfPart {
     return item;
   }
 
+  /** Ends what looks through the shelf. */
+  public void close() {
+    list.arrangement().close();
+  }
+
   /** What a kit says of itself, while one is looked into. */
   Node about() {
     KitHead head = new KitHead(keeper.aboutProperty());

@@ -15,12 +15,14 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Colour;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * Brings styles of another project along. One of the same entry of a shelf is the one that is here,
@@ -29,9 +31,13 @@ import java.util.function.UnaryOperator;
  *
  * @param choices by the id that a style has in the bundle; {@link Choice#MINE} where nothing is
  *     said
+ * @param swatchChoices by the id that a swatch has in the bundle; {@link Choice#BOTH} where nothing
+ *     is said
  */
-public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) implements Edit {
-  /** What becomes of a style whose name is taken. */
+public record ImportStyles(
+    StyleBundle bundle, Map<StyleId, Choice> choices, Map<String, Choice> swatchChoices)
+    implements Edit {
+  /** What becomes of a style or swatch whose name is taken. */
   public enum Choice {
     THEIRS(Messages.of("import-styles.take-theirs")),
     MINE(Messages.of("import-styles.keep-mine")),
@@ -51,13 +57,45 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
   /** Two styles of one name. */
   public record Collision(Style mine, Style theirs) {}
 
+  /** Two swatches of one name. */
+  public record SwatchCollision(Swatch mine, Swatch theirs) {
+    /** Whether it is one of the project's own that was changed elsewhere. */
+    public boolean isOwn() {
+      return mine.id().equals(theirs.id());
+    }
+  }
+
   public ImportStyles {
     choices = Map.copyOf(choices);
+    swatchChoices = Map.copyOf(swatchChoices);
+  }
+
+  /** With swatches of taken names beside those that are here. */
+  public ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) {
+    this(bundle, choices, Map.of());
+  }
+
+  /** Swatches of the bundle whose names stand for another colour in the project. */
+  public static List<SwatchCollision> swatchCollisions(Project project, StyleBundle bundle) {
+    return bundle.swatches().stream()
+        .flatMap(theirs ->
+            Arrival.same(project, theirs).isPresent()
+                ? Stream.empty()
+                : Arrival.namesake(project, theirs)
+                    .map(mine -> new SwatchCollision(mine, theirs))
+                    .stream())
+        .toList();
   }
 
   /** Styles of the bundle whose names stand for something else in the project. */
   public static List<Collision> collisions(Project project, StyleBundle bundle) {
-    Arrival arrival = new Arrival(project, bundle, Map.of());
+    return collisions(project, bundle, Map.of());
+  }
+
+  /** The same once it is settled what becomes of swatches. */
+  public static List<Collision> collisions(
+      Project project, StyleBundle bundle, Map<String, Choice> swatchChoices) {
+    Arrival arrival = new Arrival(project, new ImportStyles(bundle, Map.of(), swatchChoices));
     return bundle.styles().stream()
         .filter(theirs -> arrival.ofOneOrigin(theirs).isEmpty())
         .flatMap(theirs ->
@@ -99,7 +137,7 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
 
   /** The project with the styles, and where each of them is now. */
   public Arrived arrive(Project before) {
-    return new Arrival(before, bundle, choices).run();
+    return new Arrival(before, this).run();
   }
 
   @Override
@@ -125,32 +163,50 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
     private Palette palette;
     private StyleBook styles;
 
-    Arrival(Project project, StyleBundle bundle, Map<StyleId, Choice> choices) {
+    Arrival(Project project, ImportStyles edit) {
       this.project = project;
-      this.bundle = bundle;
-      this.choices = choices;
+      this.bundle = edit.bundle;
+      this.choices = edit.choices;
       this.palette = project.palette();
       this.styles = project.styles();
-      bundle.swatches().forEach(this::settle);
+      bundle
+          .swatches()
+          .forEach(
+              theirs -> settle(theirs, edit.swatchChoices.getOrDefault(theirs.id(), Choice.BOTH)));
     }
 
     /** A swatch of the same name and colour is the one that is here. */
-    private void settle(Swatch theirs) {
-      Optional<Swatch> same =
-          project.palette().swatches().stream()
-              .filter(mine -> isOfOneOrigin(mine.origin(), theirs.origin()))
-              .findFirst()
-              .or(() ->
-                  project.palette().swatches().stream()
-                      .filter(mine ->
-                          mine.colour().equals(theirs.colour())
-                              && mine.name().equalsIgnoreCase(theirs.name()))
-                      .findFirst());
-      if (same.isPresent()) {
-        swatches.put(theirs.id(), same.get().id());
-        if (same.get().origin().isEmpty() && theirs.origin().isPresent()) {
-          palette = palette.with(same.get().withOrigin(theirs.origin()));
+    static Optional<Swatch> same(Project project, Swatch theirs) {
+      return project.palette().swatches().stream()
+          .filter(mine -> isOfOneOrigin(mine.origin(), theirs.origin()))
+          .findFirst()
+          .or(() ->
+              namesake(project, theirs).filter(mine -> mine.colour().equals(theirs.colour())));
+    }
+
+    /** Of several of one name the one that has the colour too, else the one with the same id. */
+    static Optional<Swatch> namesake(Project project, Swatch theirs) {
+      return project.palette().swatches().stream()
+          .filter(mine -> mine.name().equalsIgnoreCase(theirs.name()))
+          .min(
+              Comparator.comparing((Swatch mine) -> !mine.colour().equals(theirs.colour()))
+                  .thenComparing(mine -> !mine.id().equals(theirs.id())));
+    }
+
+    private void settle(Swatch theirs, Choice choice) {
+      Optional<Swatch> same = same(project, theirs);
+      Optional<Swatch> mine =
+          same.or(() -> choice == Choice.BOTH ? Optional.empty() : namesake(project, theirs));
+      if (mine.isPresent()) {
+        swatches.put(theirs.id(), mine.get().id());
+        Swatch now = mine.get();
+        if (same.isEmpty() && choice == Choice.THEIRS) {
+          now = now.withColour(theirs.colour());
         }
+        if (same.isPresent() && now.origin().isEmpty()) {
+          now = now.withOrigin(theirs.origin());
+        }
+        palette = now.equals(mine.get()) ? palette : palette.with(now);
         return;
       }
       String id = free(theirs.id(), "-", taken -> palette.find(taken).isPresent());
@@ -232,7 +288,12 @@ public record ImportStyles(StyleBundle bundle, Map<StyleId, Choice> choices) imp
       }
       switch (choices.getOrDefault(theirs.id(), Choice.MINE)) {
         case MINE -> ids.put(theirs.id(), mine.get().id());
-        case THEIRS -> put(theirs, mine.get().id(), mine.get().name());
+        case THEIRS ->
+            // what it is on a shelf is not lost with values of elsewhere
+            put(
+                theirs.withOrigin(theirs.origin().or(mine.get()::origin)),
+                mine.get().id(),
+                mine.get().name());
         case BOTH ->
             put(
                 theirs,
