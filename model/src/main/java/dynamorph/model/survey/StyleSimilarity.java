@@ -8,6 +8,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.OkLab;
 import java.util.ArrayList;
@@ -94,6 +95,8 @@ public final class StyleSimilarity {
           other instanceof Length second
               && second.unit() == length.unit()
               && isNear(length.amount(), second.amount());
+      case Leading leading ->
+          other.getClass() == leading.getClass() && isNear(leading.at(1), ((Leading) other).at(1));
       case Colour colour ->
           other instanceof Colour second
               && OkLab.distance(cascade.colour(colour), cascade.colour(second)) < NEAR_COLOUR;

@@ -30,10 +30,18 @@ class ShelfOrderTest {
   private Shelf shelf;
 
   private static Style style(String name, String colour, String size) {
+    return style(name, colour, size, "100 %");
+  }
+
+  private static Style style(String name, String colour, String size, String leading) {
     return Style.text(name.toLowerCase(java.util.Locale.ROOT), name, "")
         .withProperties(
             PropertySet.parse(
-                Map.of("finish/fill/colour", colour, "size", size, "font-family", "Anton")));
+                Map.of(
+                    "finish/fill/colour", colour,
+                    "size", size,
+                    "leading", leading,
+                    "font-family", "Anton")));
   }
 
   @BeforeEach
@@ -45,7 +53,7 @@ class ShelfOrderTest {
             style("Blue", "#2040c0", "40 pt"),
             style("Grey", "#808080", "60 pt"),
             style("Red", "#c02020", "80 pt"),
-            style("Rust", "#c12222", "81 pt"),
+            style("Rust", "#c12222", "81 pt", "102 %"),
             style("Black", "#000000", "20 pt"))) {
       Project project = Project.empty("P").withStyles(StyleBook.of(List.of(style)));
       shelf =
@@ -90,7 +98,8 @@ class ShelfOrderTest {
     assertThat(near.getFirst().looks()).extracting(Kept::name).containsExactly("Red", "Rust");
     assertThat(near.getFirst().differences())
         .extracting(key -> key.property().id())
-        .containsExactlyInAnyOrder(Properties.SIZE.id(), Properties.COAT_COLOUR.id());
+        .containsExactlyInAnyOrder(
+            Properties.SIZE.id(), Properties.LEADING.id(), Properties.COAT_COLOUR.id());
     StyleId into = shelf.named("Red").orElseThrow().style().id();
     StyleId gone = shelf.named("Rust").orElseThrow().style().id();
     ShelfFolder.Done done =

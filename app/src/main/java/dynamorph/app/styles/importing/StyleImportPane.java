@@ -204,13 +204,20 @@ public final class StyleImportPane extends VBox {
     ImageView view = new ImageView();
     view.setFitWidth(WIDTH);
     view.setFitHeight(HEIGHT);
-    specimens.show(view, project, Cascade.of(project), Followers.of(project), style, WIDTH, HEIGHT);
+    Cascade cascade = Cascade.of(project);
+    if (project.artboards().isEmpty()) {
+      // nothing tells on which ground it stands there
+      specimens.showAlone(view, project, cascade, style, WIDTH, HEIGHT);
+    } else {
+      specimens.show(view, project, cascade, Followers.of(project), style, WIDTH, HEIGHT);
+    }
     Label label = new Label(whose);
     label.getStyleClass().add("quiet");
     HBox footer = new HBox(6, label);
     footer.getStyleClass().add("style-footer");
     VBox card = new VBox(view, footer);
     card.getStyleClass().add("style-card");
+    card.setMaxWidth(WIDTH + 2);
     return card;
   }
 }
