@@ -2,14 +2,17 @@ package dynamorph.app;
 
 import dynamorph.app.artboards.LayerActions;
 import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.document.DocumentActions;
 import dynamorph.app.files.FileActions;
+import dynamorph.formats.document.DocumentFile;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.model.Artboard;
 import java.nio.file.Path;
 import javafx.geometry.Point2D;
 
 /** What becomes of texts and files that are dropped on the stage. */
-record DroppedOnStage(LayerActions layers, FilmActions films, FileActions files)
+record DroppedOnStage(
+    LayerActions layers, FilmActions films, FileActions files, DocumentActions documents)
     implements StageView.Arriving {
   @Override
   public void texts(byte[] texts, Artboard board) {
@@ -20,6 +23,8 @@ record DroppedOnStage(LayerActions layers, FilmActions films, FileActions files)
   public void file(Path file, Artboard board, Point2D place) {
     if (board.timeline().isPresent() && films.takesIn(file)) {
       films.takeIn(file);
+    } else if (DocumentFile.isDocument(file)) {
+      documents.take(file, board);
     } else {
       files.assets().take(file, board, place);
     }

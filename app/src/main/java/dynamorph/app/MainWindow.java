@@ -9,6 +9,8 @@ import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.artboards.text.TextActions;
 import dynamorph.app.artboards.text.find.FindPane;
 import dynamorph.app.artboards.text.spelling.SpellingService;
+import dynamorph.app.document.DocumentActions;
+import dynamorph.app.document.DocumentPane;
 import dynamorph.app.export.ExportPane;
 import dynamorph.app.field.Editors;
 import dynamorph.app.files.Dialogs;
@@ -223,7 +225,7 @@ public final class MainWindow {
                 stage,
                 current,
                 new ProjectFamilies(workspace, current, plainFace, user)));
-    registerActions();
+    registerActions(dialogs);
     BorderPane frame = new BorderPane();
     frame.setTop(
         new VBox(
@@ -281,17 +283,7 @@ public final class MainWindow {
 
   private StackPane side(Function<Supplier<Subject>, Editors> editors, Specimens specimens) {
     BooleanBinding free =
-        duringAttempt(attempt ->
-            switch (attempt) {
-              case Attempt.Nothing _, Attempt.Reviewing _ -> true;
-              case Attempt.StyleDraft _,
-                  Attempt.Deleting _,
-                  Attempt.Importing _,
-                  Attempt.SwatchDraft _,
-                  Attempt.Updating _,
-                  Attempt.KeepingStyle _ ->
-                  false;
-            });
+        duringAttempt(Attempt::leavesInspector);
     BooleanBinding choosing = free.and(workspace.view().finishPresetsProperty());
     tabs.visibleProperty().bind(free.and(choosing.not()));
     StackPane side =
@@ -314,6 +306,9 @@ public final class MainWindow {
             LatePane.during(
                 duringAttempt(attempt -> attempt.styleImport().isPresent()),
                 () -> new StyleImportPane(workspace, specimens)),
+            LatePane.during(
+                duringAttempt(attempt -> attempt.document().isPresent()),
+                () -> new DocumentPane(workspace, stage, this::studio, specimens, files)),
             LatePane.during(duringAttempt(Attempt::isUpdating), shelf::updates));
     side.setPrefWidth(INSPECTOR_WIDTH);
     side.setMinWidth(INSPECTOR_WIDTH);
@@ -447,13 +442,15 @@ public final class MainWindow {
     stage.themeProperty().set(theme);
   }
 
-  private void registerActions() {
+  private void registerActions(Dialogs dialogs) {
     Conditions when = Conditions.of(workspace);
     LayerActions layers = new LayerActions(workspace);
     FinishActions finish = new FinishActions(workspace);
     WindowActions window =
         new WindowActions(workspace, search, this::scene, () -> dress(theme.other()));
-    stage.onDropped(new DroppedOnStage(layers, films, files));
+    DocumentActions documents = new DocumentActions(workspace, stage, dialogs, files);
+    documents.register(actions);
+    stage.onDropped(new DroppedOnStage(layers, films, files, documents));
     films.register(actions, when);
     files.register(actions);
     actions.add("project.recovered-work", "", () -> recovery.get().open());

@@ -103,6 +103,7 @@ final class WindowKeys {
           Attempt.Reviewing _,
           Attempt.Deleting _,
           Attempt.Importing _,
+          Attempt.ImportingDocument _,
           Attempt.SwatchDraft _,
           Attempt.Updating _ ->
           true;

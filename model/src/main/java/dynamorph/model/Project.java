@@ -1,5 +1,6 @@
 package dynamorph.model;
 
+
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.message.Messages;
 import dynamorph.model.style.Palette;
@@ -38,6 +39,7 @@ import org.pcollections.TreePVector;
  * @param assets files that travel with it
  * @param exports presets for writing its artboards as files; no two have one name
  * @param survey what its survey looks for, and what it leaves alone
+ * @param documents those whose words were imported, the latest last; no two of one name
  */
 public record Project(
     String name,
@@ -49,7 +51,8 @@ public record Project(
     SortedSet<String> words,
     List<Asset> assets,
     List<ExportPreset> exports,
-    SurveySettings survey) {
+    SurveySettings survey,
+    List<ImportedDocument> documents) {
   public Project {
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(artboards, "artboards");
@@ -60,6 +63,10 @@ public record Project(
     assets = List.copyOf(assets);
     exports = List.copyOf(exports);
     Objects.requireNonNull(survey, "survey");
+    documents = List.copyOf(documents);
+    if (documents.stream().map(ImportedDocument::name).distinct().count() < documents.size()) {
+      throw new IllegalArgumentException(Messages.of("project.two-documents-have-one-name"));
+    }
     if (exports.stream().map(ExportPreset::name).distinct().count() < exports.size()) {
       throw new IllegalArgumentException(Messages.of("project.two-export-presets-have-one-name"));
     }
@@ -172,52 +179,81 @@ public record Project(
         new TreeSet<>(),
         List.of(),
         List.of(),
-        SurveySettings.USUAL);
+        SurveySettings.USUAL,
+        List.of());
   }
 
   public Project withName(String changed) {
     return new Project(
-        changed, artboards, styles, palette, baseStyle, language, words, assets, exports, survey);
+        changed, artboards, styles, palette, baseStyle, language, words, assets, exports, survey, documents);
   }
 
   public Project withArtboards(PVector<Artboard> changed) {
     return new Project(
-        name, changed, styles, palette, baseStyle, language, words, assets, exports, survey);
+        name, changed, styles, palette, baseStyle, language, words, assets, exports, survey, documents);
   }
 
   public Project withStyles(StyleBook changed) {
     return new Project(
-        name, artboards, changed, palette, baseStyle, language, words, assets, exports, survey);
+        name, artboards, changed, palette, baseStyle, language, words, assets, exports, survey, documents);
   }
 
   public Project withPalette(Palette changed) {
     return new Project(
-        name, artboards, styles, changed, baseStyle, language, words, assets, exports, survey);
+        name, artboards, styles, changed, baseStyle, language, words, assets, exports, survey, documents);
   }
 
   public Project withBaseStyle(Optional<StyleId> changed) {
     return new Project(
-        name, artboards, styles, palette, changed, language, words, assets, exports, survey);
+        name, artboards, styles, palette, changed, language, words, assets, exports, survey, documents);
   }
 
   public Project withWords(SortedSet<String> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, changed, assets, exports, survey);
+        name, artboards, styles, palette, baseStyle, language, changed, assets, exports, survey, documents);
   }
 
   public Project withAssets(List<Asset> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, changed, exports, survey);
+        name, artboards, styles, palette, baseStyle, language, words, changed, exports, survey, documents);
   }
 
   public Project withExports(List<ExportPreset> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, assets, changed, survey);
+        name, artboards, styles, palette, baseStyle, language, words, assets, changed, survey, documents);
   }
 
   public Project withSurvey(SurveySettings changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, assets, exports, changed);
+        name, artboards, styles, palette, baseStyle, language, words, assets, exports, changed, documents);
+  }
+
+  public Project withDocuments(List<ImportedDocument> changed) {
+    return new Project(
+        name,
+        artboards,
+        styles,
+        palette,
+        baseStyle,
+        language,
+        words,
+        assets,
+        exports,
+        survey,
+        changed);
+  }
+
+  /** With what is remembered of an imported document, in the place of one of the same name. */
+  public Project withDocument(ImportedDocument document) {
+    List<ImportedDocument> changed = new ArrayList<>(documents);
+    changed.removeIf(other -> other.name().equals(document.name()));
+    changed.add(document);
+    return withDocuments(changed);
+  }
+
+  /** What is remembered of an imported document. */
+  public Optional<ImportedDocument> document(String wanted) {
+    return documents.stream().filter(one -> one.name().equals(wanted)).findFirst();
   }
 
   public Project plus(Artboard artboard) {

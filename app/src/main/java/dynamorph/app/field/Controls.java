@@ -109,6 +109,12 @@ public final class Controls {
         });
   }
 
+  /** Shows a node or takes its room away. */
+  public static void showOnly(Node node, boolean shown) {
+    node.setVisible(shown);
+    node.setManaged(shown);
+  }
+
   /** A box to choose what a style is based on, or nothing. */
   public static ComboBox<Optional<Style>> baseStyles() {
     return styles(Messages.of("controls.nothing"));

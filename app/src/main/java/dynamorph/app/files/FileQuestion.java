@@ -1,5 +1,6 @@
 package dynamorph.app.files;
 
+import dynamorph.formats.document.DocumentFile;
 import dynamorph.app.message.Messages;
 import dynamorph.formats.css.CssFile;
 import dynamorph.formats.project.KitFile;
@@ -34,6 +35,10 @@ public enum FileQuestion {
       Way.OPEN,
       kind(Messages.of("file-question.images"), ".png", ".jpg", ".jpeg", ".webp", ".gif")),
   STYLES(Messages.of("file-question.import-styles"), Way.OPEN, styleFiles()),
+  DOCUMENT(
+      Messages.of("file-question.import-a-document"),
+      Way.OPEN,
+      new Kind(Messages.of("file-question.documents"), DocumentFile.ENDINGS)),
   SAVED_STYLES(
       Messages.of("file-question.export-styles"),
       Way.SAVE,

@@ -52,6 +52,18 @@ public sealed interface Attempt {
   }
 
   /**
+   * It is settled what becomes of a document that comes from elsewhere.
+   *
+   * @param review what would be done as settled so far
+   */
+  record ImportingDocument(DocumentImport coming, Optional<Review> review) implements Attempt {
+    @Override
+    public Optional<DocumentImport> document() {
+      return Optional.of(coming);
+    }
+  }
+
+  /**
    * A swatch is edited.
    *
    * @param id of the swatch
@@ -94,6 +106,11 @@ public sealed interface Attempt {
     return Optional.empty();
   }
 
+  /** The document that comes from elsewhere. */
+  default Optional<DocumentImport> document() {
+    return Optional.empty();
+  }
+
   /** The id of the swatch that is edited. */
   default Optional<String> swatch() {
     return Optional.empty();
@@ -115,7 +132,14 @@ public sealed interface Attempt {
       case Deleting(StyleDeletion deletion, _) ->
           deletion.styles().stream().allMatch(id -> project.styles().find(id).isPresent());
       case SwatchDraft(String id, _) -> project.palette().find(id).isPresent();
-      case Nothing _, StyleDraft _, Reviewing _, Importing _, Updating _, KeepingStyle _ -> true;
+      case Nothing _,
+          StyleDraft _,
+          Reviewing _,
+          Importing _,
+          ImportingDocument _,
+          Updating _,
+          KeepingStyle _ ->
+          true;
     };
   }
 
@@ -127,8 +151,23 @@ public sealed interface Attempt {
   /** Whether it has a pane of its own with buttons to commit and to discard. */
   default boolean hasOwnButtons() {
     return switch (this) {
-      case Deleting _, Importing _, SwatchDraft _, Updating _ -> true;
+      case Deleting _, Importing _, ImportingDocument _, SwatchDraft _, Updating _ -> true;
       case Nothing _, StyleDraft _, Reviewing _, KeepingStyle _ -> false;
+    };
+  }
+
+  /** Whether the inspector stays where it is meanwhile. */
+  default boolean leavesInspector() {
+    return switch (this) {
+      case Nothing _, Reviewing _ -> true;
+      case StyleDraft _,
+          Deleting _,
+          Importing _,
+          ImportingDocument _,
+          SwatchDraft _,
+          Updating _,
+          KeepingStyle _ ->
+          false;
     };
   }
 
@@ -137,6 +176,8 @@ public sealed interface Attempt {
     return switch (this) {
       case Deleting(StyleDeletion styles, _) -> new Deleting(styles, Optional.of(change));
       case Importing(StyleImport styles, _) -> new Importing(styles, Optional.of(change));
+      case ImportingDocument(DocumentImport coming, _) ->
+          new ImportingDocument(coming, Optional.of(change));
       case SwatchDraft(String id, _) -> new SwatchDraft(id, Optional.of(change));
       case Updating _ -> new Updating(Optional.of(change));
       case Nothing _, StyleDraft _, Reviewing _, KeepingStyle _ -> new Reviewing(change);

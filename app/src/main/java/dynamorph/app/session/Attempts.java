@@ -202,6 +202,13 @@ public final class Attempts {
     }
   }
 
+  /** Begins to settle what becomes of a document. */
+  public void importDocument(DocumentImport coming) {
+    if (!isBusy()) {
+      present.set(new Attempt.ImportingDocument(coming, Optional.empty()));
+    }
+  }
+
   /**
    * Shows an edit and what it reaches, to be committed or discarded; in place of what is under
    * review. Returns whether it is possible; a refusal is told in a notice.

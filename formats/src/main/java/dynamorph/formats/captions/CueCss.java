@@ -1,5 +1,7 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.css.CssColours;
+import dynamorph.formats.css.StyleSheet;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;

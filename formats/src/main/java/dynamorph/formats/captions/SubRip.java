@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.css.CssColours;
 import dynamorph.formats.file.PlainText;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.CaptionList;

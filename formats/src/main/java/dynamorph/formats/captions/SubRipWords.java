@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.css.CssColours;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;

@@ -1,29 +1,26 @@
 package dynamorph.formats.html;
 
+import dynamorph.formats.css.CssLook;
 import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.RubyBase;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
-import dynamorph.model.value.Colour;
-import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Numbers;
-import dynamorph.model.value.Rgba;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
@@ -37,11 +34,18 @@ import org.jsoup.select.NodeTraversor;
  */
 public final class HtmlText {
   private static final double BOLD = 700;
-  private static final double POINTS_PER_PIXEL = 0.75;
-  private static final Pattern LENGTH =
-      Pattern.compile("(\\d{1,6}(?:\\.\\d{0,9})?|\\.\\d{1,9})\\s*(px|pt)");
-  private static final Pattern RGB =
-      Pattern.compile("rgba?\\(\\s*(\\d{1,4})\\s*,\\s*(\\d{1,4})\\s*,\\s*(\\d{1,4})\\b.*");
+
+  /** What comes along with words: the look of letters, not where lines stand. */
+  private static final Set<PropertyKey<?>> CARRIED =
+      Set.of(
+          Properties.FONT_FAMILY.key(),
+          Properties.SIZE.key(),
+          Properties.FONT_WEIGHT.key(),
+          Properties.SLANT.key(),
+          Properties.UNDERLINE.key(),
+          Properties.STRIKE.key(),
+          Properties.SCRIPT_POSITION.key(),
+          Properties.COAT_COLOUR.at(Address.coat("fill")));
 
   private HtmlText() {}
 
@@ -227,86 +231,6 @@ public final class HtmlText {
           case "sub" -> look.with(Properties.SCRIPT_POSITION, ScriptPosition.SUBSCRIPT);
           default -> look;
         };
-    for (String declaration : element.attr("style").split(";")) {
-      String[] sides = declaration.split(":", 2);
-      if (sides.length == 2) {
-        styled = declared(styled, sides[0].strip().toLowerCase(Locale.ROOT), sides[1].strip());
-      }
-    }
-    return styled;
-  }
-
-  private static PropertySet declared(PropertySet look, String name, String value) {
-    String plain = value.toLowerCase(Locale.ROOT);
-    return switch (name) {
-      case "font-family" -> look.with(Properties.FONT_FAMILY, firstFamily(value));
-      case "font-weight" -> look.with(Properties.FONT_WEIGHT, weight(plain));
-      case "font-style" ->
-          plain.equals("normal")
-              ? look.with(Properties.SLANT, Slant.UPRIGHT)
-              : look.with(Properties.SLANT, Slant.ITALIC);
-      case "font-size" ->
-          points(plain).map(size -> look.with(Properties.SIZE, FontSize.points(size))).orElse(look);
-      case "text-decoration", "text-decoration-line" -> lines(look, plain);
-      case "vertical-align" ->
-          plain.equals("super")
-              ? look.with(Properties.SCRIPT_POSITION, ScriptPosition.SUPERSCRIPT)
-              : plain.equals("sub")
-                  ? look.with(Properties.SCRIPT_POSITION, ScriptPosition.SUBSCRIPT)
-                  : look;
-      case "color" ->
-          colour(plain)
-              .map(colour ->
-                  look.with(Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.of(colour)))
-              .orElse(look);
-      default -> look;
-    };
-  }
-
-  private static PropertySet lines(PropertySet look, String value) {
-    PropertySet lined = value.contains("underline") ? look.with(Properties.UNDERLINE, true) : look;
-    return value.contains("line-through") ? lined.with(Properties.STRIKE, true) : lined;
-  }
-
-  private static String firstFamily(String value) {
-    return value.split(",", 2)[0].strip().replaceAll("^['\"]|['\"]$", "");
-  }
-
-  private static double weight(String value) {
-    return switch (value) {
-      case "bold", "bolder" -> BOLD;
-      case "normal", "lighter" -> Properties.FONT_WEIGHT.defaultValue();
-      default ->
-          value.matches("\\d{1,4}")
-              ? Math.clamp(Integer.parseInt(value), 1, 1000)
-              : Properties.FONT_WEIGHT.defaultValue();
-    };
-  }
-
-  private static Optional<Double> points(String value) {
-    Matcher length = LENGTH.matcher(value);
-    if (!length.matches()) {
-      return Optional.empty();
-    }
-    double amount = Double.parseDouble(length.group(1));
-    double points = length.group(2).equals("px") ? amount * POINTS_PER_PIXEL : amount;
-    return Optional.of(points).filter(size -> size >= 0.1 && size <= 10_000);
-  }
-
-  private static Optional<Rgba> colour(String value) {
-    Matcher rgb = RGB.matcher(value);
-    if (rgb.matches()) {
-      return Optional.of(
-          Rgba.of(channel(rgb.group(1)), channel(rgb.group(2)), channel(rgb.group(3))));
-    }
-    try {
-      return value.startsWith("#") ? Optional.of(Rgba.parse(value)) : Optional.empty();
-    } catch (IllegalArgumentException _) {
-      return Optional.empty();
-    }
-  }
-
-  private static int channel(String number) {
-    return Math.clamp(Integer.parseInt(number), 0, 255);
+    return CssLook.with(styled, element.attr("style")).where(CARRIED::contains);
   }
 }

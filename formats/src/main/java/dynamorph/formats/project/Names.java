@@ -25,6 +25,7 @@ final class Names {
   static final String PALETTE = "palette";
   static final String EXPORTS = "exports";
   static final String SURVEY = "survey";
+  static final String DOCUMENTS = "documents";
   static final String RULES = "rules";
   static final String HOUSE_RULES = "house";
   static final String SEVERITY = "severity";
@@ -119,7 +120,7 @@ final class Names {
 
   /** What a project's own document may have. */
   static final List<String> OF_PROJECT =
-      List.of(NAME, LANGUAGE, WORDS, BASE_STYLE, PALETTE, ARTBOARDS, EXPORTS, SURVEY);
+      List.of(NAME, LANGUAGE, WORDS, BASE_STYLE, PALETTE, ARTBOARDS, EXPORTS, SURVEY, DOCUMENTS);
 
   /** What an export preset may have. */
   static final List<String> OF_EXPORT =

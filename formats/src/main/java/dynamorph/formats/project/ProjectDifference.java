@@ -85,6 +85,7 @@ public final class ProjectDifference {
         project.palette(),
         project.exports(),
         project.survey(),
+        project.documents(),
         project.baseStyle());
   }
 
@@ -197,7 +198,8 @@ public final class ProjectDifference {
             before.words(),
             assets,
             before.exports(),
-            before.survey()));
+            before.survey(),
+            before.documents()));
   }
 
   private static Artboard changed(Artboard before, JsonCursor node, ProjectReader reader) {

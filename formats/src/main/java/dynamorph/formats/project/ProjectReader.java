@@ -124,7 +124,10 @@ final class ProjectReader {
             root.find(Names.EXPORTS)
                 .map(list -> list.items(ProjectReader::export))
                 .orElse(List.of()),
-            root.find(Names.SURVEY).map(RuleSetJson::settings).orElse(SurveySettings.USUAL)));
+            root.find(Names.SURVEY).map(RuleSetJson::settings).orElse(SurveySettings.USUAL),
+            root.find(Names.DOCUMENTS)
+                .map(list -> list.items(ImportedJson::document))
+                .orElse(List.of())));
   }
 
   private static ExportPreset export(JsonCursor cursor) {

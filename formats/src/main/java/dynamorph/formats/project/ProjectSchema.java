@@ -84,6 +84,7 @@ public final class ProjectSchema {
             Names.PALETTE, list(swatch),
             Names.EXPORTS, list(export()),
             Names.SURVEY, RuleSetSchema.settings(),
+            Names.DOCUMENTS, list(ImportedJson.schema()),
             Names.ARTBOARDS, list(text())),
         List.of(Names.NAME, Names.LANGUAGE, Names.PALETTE, Names.ARTBOARDS));
     schema.putObject("$defs").set("properties", properties());

@@ -67,6 +67,10 @@ final class ProjectWriter {
     if (!project.survey().equals(SurveySettings.USUAL)) {
       node.set(Names.SURVEY, RuleSetJson.node(project.survey()));
     }
+    if (!project.documents().isEmpty()) {
+      ArrayNode documents = node.putArray(Names.DOCUMENTS);
+      project.documents().forEach(document -> documents.add(ImportedJson.node(document)));
+    }
     return node;
   }
 

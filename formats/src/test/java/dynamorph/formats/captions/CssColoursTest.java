@@ -1,5 +1,7 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.css.CssColours;
+
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.property.Properties;

@@ -5,6 +5,8 @@ import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+
+import dynamorph.model.ImportedDocument;
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.merge.ThreeWay.Place;
 import dynamorph.model.style.Palette;
@@ -90,6 +92,13 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
                 items(merge, asset -> new Place(Conflict.Kind.FILE, asset.name()))),
             styles,
             boards);
+    List<ImportedDocument> documents =
+        merge.list(
+            base.documents(),
+            mine.documents(),
+            theirs.documents(),
+            ImportedDocument::name,
+            items(merge, document -> PROJECT.field("documents/" + document.name())));
     List<ExportPreset> exports =
         merge.list(
             base.exports(),
@@ -109,7 +118,8 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
             words(base.words(), mine.words(), theirs.words()),
             assets,
             exports,
-            survey(merge, base.survey(), mine.survey(), theirs.survey()));
+            survey(merge, base.survey(), mine.survey(), theirs.survey()),
+            documents);
     return new ProjectMerge(project, merge.conflicts());
   }
 

@@ -90,7 +90,8 @@ public record TakeBack(
           before.words(),
           assets,
           before.exports(),
-          before.survey());
+          before.survey(),
+          before.documents());
     } catch (IllegalArgumentException apart) {
       throw new EditRefused(
           Messages.of("take-back.does-not-go-together", String.valueOf(apart.getMessage())));

@@ -35,7 +35,8 @@ class WordFindingsTest {
             Project.empty("P").words(),
             List.of(),
             List.of(),
-            Project.empty("P").survey())
+            Project.empty("P").survey(),
+            List.of())
         .plus(Artboard.empty("a", "A", 400, 300, LengthUnit.POINT).plus(layer));
   }
 

@@ -254,6 +254,14 @@ public final class StageView extends Region {
     fitted = Optional.of(view());
   }
 
+  /** Shows some artboards whole. */
+  public void show(List<Artboard> artboards) {
+    artboards.stream()
+        .map(board -> new Box(board.x(), board.y(), board.width(), board.height()))
+        .reduce(Box::with)
+        .ifPresent(this::fit);
+  }
+
   /** The view that shows everything, while it is kept: a stage of another size shows it all too. */
   private Optional<View> fitted = Optional.empty();
 

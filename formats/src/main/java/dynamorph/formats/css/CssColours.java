@@ -1,4 +1,4 @@
-package dynamorph.formats.captions;
+package dynamorph.formats.css;
 
 import dynamorph.model.value.ColourNames;
 import dynamorph.model.value.Rgba;
@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Colours as caption files write them: names, hexadecimal, rgb() and rgba(). */
-final class CssColours {
+/** Colours as style sheets and caption files write them: names, hexadecimal, rgb() and rgba(). */
+public final class CssColours {
   private static final Pattern FUNCTION =
       Pattern.compile(
           "rgba?\\(\\s*(\\d{1,3})\\s*[, ]\\s*(\\d{1,3})\\s*[, ]\\s*(\\d{1,3})"
@@ -17,12 +17,12 @@ final class CssColours {
   private CssColours() {}
 
   /** Colours of CSS; alpha in rgba() is a fraction. */
-  static Optional<Rgba> parse(String text) {
+  public static Optional<Rgba> parse(String text) {
     return parse(text, false);
   }
 
   /** Colours of TTML; alpha in rgba() is a byte. */
-  static Optional<Rgba> parseTtml(String text) {
+  public static Optional<Rgba> parseTtml(String text) {
     return parse(text, true);
   }
 
@@ -73,7 +73,7 @@ final class CssColours {
   }
 
   /** {@code #rrggbb}, with two more digits if it is not opaque. */
-  static String hex(Rgba colour) {
+  public static String hex(Rgba colour) {
     return colour.toString();
   }
 }

@@ -1,25 +1,25 @@
-package dynamorph.formats.captions;
+package dynamorph.formats.css;
 
 import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The rules of a style sheet (CSS Syntax, level 3, as far as cues need it), found in one pass,
+ * The rules of a style sheet (CSS Syntax, level 3, as far as texts need it), found in one pass,
  * since sheets come from anywhere.
  */
-final class StyleSheet {
+public final class StyleSheet {
   /**
    * A rule.
    *
    * @param selectors what it is for
    * @param declarations what stands between its braces
    */
-  record Rule(List<String> selectors, String declarations) {}
+  public record Rule(List<String> selectors, String declarations) {}
 
   private StyleSheet() {}
 
   /** The rules that are whole; what lies within an at-rule counts as rules of the sheet. */
-  static List<Rule> rules(String sheet) {
+  public static List<Rule> rules(String sheet) {
     String plain = withoutComments(sheet);
     List<Rule> rules = new ArrayList<>();
     int from = 0;
@@ -57,7 +57,7 @@ final class StyleSheet {
   }
 
   /** The parts of a list, cut at commas that stand outside of parentheses. */
-  static List<String> parts(String list) {
+  public static List<String> parts(String list) {
     List<String> parts = new ArrayList<>();
     int depth = 0;
     int from = 0;

@@ -1,0 +1,434 @@
+package dynamorph.app.document;
+
+import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.field.Controls;
+import dynamorph.app.field.Tips;
+import dynamorph.app.files.FileActions;
+import dynamorph.app.message.Messages;
+import dynamorph.app.render.Studio;
+import dynamorph.app.session.Attempt;
+import dynamorph.app.session.DocumentImport;
+import dynamorph.app.session.Review;
+import dynamorph.app.session.Workspace;
+import dynamorph.app.styles.specimen.Specimens;
+import dynamorph.formats.document.DocumentPlan;
+import dynamorph.formats.document.DocumentUpdate;
+import dynamorph.model.ImportedDocument;
+import dynamorph.model.LayerId;
+import dynamorph.model.Project;
+import dynamorph.model.document.Arrangement;
+import dynamorph.model.document.DirectFormatting;
+import dynamorph.model.document.StyleMapping;
+import dynamorph.model.document.WrittenDocument;
+import dynamorph.model.document.WrittenStyle;
+import dynamorph.model.document.mapping.MappedDocument;
+import dynamorph.model.document.mapping.MappingProposal;
+import dynamorph.model.edit.importing.ImportDocument;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/**
+ * Settles where the words of a document stand and what its styles become; the stage shows at each
+ * choice what would come of it. A document that was imported before updates its words.
+ */
+public final class DocumentPane extends VBox {
+  private final Workspace workspace;
+  private final StageView stage;
+  private final Supplier<Studio> studio;
+  private final Specimens specimens;
+  private final FileActions files;
+  private final Label title = new Label();
+  private final Label counts = new Label();
+  private final VBox content = new VBox(12);
+  private final VBox told = new VBox(4);
+  private final Button commit = new Button();
+
+  private StyleMapping mapping = new StyleMapping(java.util.Map.of(), DirectFormatting.EMPHASIS);
+  private Arrangement arrangement = Arrangement.ARTBOARD_PER_SECTION;
+  private Optional<String> beginning = Optional.empty();
+  private boolean updating;
+  private final Set<Integer> theirs = new HashSet<>();
+
+  /** Plans that are older than the latest are not shown. */
+  private int latest;
+
+  private boolean shown;
+
+  public DocumentPane(
+      Workspace workspace,
+      StageView stage,
+      Supplier<Studio> studio,
+      Specimens specimens,
+      FileActions files) {
+    this.workspace = workspace;
+    this.stage = stage;
+    this.studio = studio;
+    this.specimens = specimens;
+    this.files = files;
+    getStyleClass().add("settle-pane");
+    setId("document-pane");
+    title.getStyleClass().add("section-title");
+    title.setWrapText(true);
+    title.setMinHeight(Region.USE_PREF_SIZE);
+    counts.getStyleClass().add("quiet");
+    commit.getStyleClass().add("commit");
+    commit.setId("document-import");
+    commit.setOnAction(_ -> commit());
+    Button cancel = new Button(Messages.of("common.cancel"));
+    cancel.setId("document-cancel");
+    Tips.on(cancel, Messages.of("style-deletion-pane.leave-everything-as-it-was-esc"));
+    cancel.setOnAction(_ -> workspace.attempts().discardPending());
+    ScrollPane scroll = Controls.scrolled(content);
+    getChildren().addAll(new VBox(2, title, counts), scroll, new HBox(8, commit, cancel));
+    workspace.attempts().follow(Attempt::document, coming -> coming.ifPresent(this::open));
+  }
+
+  private Optional<ImportedDocument> before(DocumentImport coming) {
+    return workspace.project().document(coming.document().name());
+  }
+
+  private void open(DocumentImport coming) {
+    Project project = workspace.project();
+    WrittenDocument document = coming.document();
+    mapping = MappingProposal.of(project, document);
+    beginning = document.sectionStyles().stream().findFirst();
+    boolean empty =
+        coming
+            .artboard()
+            .flatMap(project::artboard)
+            .filter(board -> board.layers().isEmpty())
+            .isPresent();
+    arrangement =
+        beginning.isEmpty() && empty ? Arrangement.ONE_TEXT : Arrangement.ARTBOARD_PER_SECTION;
+    updating = before(coming).isPresent();
+    theirs.clear();
+    shown = false;
+    title.setText(Messages.of("document.import-title", document.name()));
+    counts.setText(
+        Messages.of("document.counts", document.written(), document.used().size()));
+    list(coming);
+    plan(coming);
+  }
+
+  // --- the choices
+
+  private void list(DocumentImport coming) {
+    content.getChildren().clear();
+    before(coming).ifPresent(_ -> content.getChildren().add(again(coming)));
+    if (updating) {
+      commit.setText(Messages.of("document.update"));
+      Tips.on(commit, Messages.of("document.update-help"));
+    } else {
+      commit.setText(Messages.of("document.import"));
+      Tips.on(commit, Messages.of("document.import-help"));
+      content.getChildren().add(places(coming));
+    }
+    told.getChildren().clear();
+    content.getChildren().add(told);
+    VBox styles = new VBox(10, heading(Messages.of("document.styles")));
+    for (WrittenDocument.Used used : coming.document().used()) {
+      String key = used.style().key();
+      styles
+          .getChildren()
+          .add(
+              new StyleRow(
+                  workspace.project(),
+                  used,
+                  mapping.of(key),
+                  specimens,
+                  now -> {
+                    mapping = mapping.with(key, now);
+                    plan(coming);
+                  }));
+    }
+    content.getChildren().addAll(styles, direct(coming));
+  }
+
+  private static Label heading(String words) {
+    Label heading = new Label(words);
+    heading.getStyleClass().add("section-title");
+    return heading;
+  }
+
+  private static Label quiet(String words) {
+    Label quiet = new Label(words);
+    quiet.getStyleClass().add("quiet");
+    quiet.setWrapText(true);
+    quiet.setMinHeight(Region.USE_PREF_SIZE);
+    return quiet;
+  }
+
+  private Node again(DocumentImport coming) {
+    HBox pills = new HBox(6);
+    ToggleGroup group = new ToggleGroup();
+    for (boolean update : List.of(true, false)) {
+      ToggleButton pill =
+          new ToggleButton(
+              Messages.of(update ? "document.update-words" : "document.import-again"));
+      pill.getStyleClass().add("pill");
+      pill.setId(update ? "document-update-words" : "document-again");
+      pill.setToggleGroup(group);
+      pill.setSelected(updating == update);
+      pill.setOnAction(_ -> {
+        updating = update;
+        shown = false;
+        list(coming);
+        plan(coming);
+      });
+      pills.getChildren().add(pill);
+    }
+    return new VBox(6, quiet(Messages.of("document.was-imported")), pills);
+  }
+
+  private Node places(DocumentImport coming) {
+    ComboBox<Arrangement> how = new ComboBox<>();
+    how.setId("document-arrangement");
+    how.setMaxWidth(Double.MAX_VALUE);
+    how.setAccessibleText(Messages.of("document.where"));
+    for (Arrangement one : Arrangement.values()) {
+      if (one != Arrangement.INTO_TEXTS || !coming.texts().isEmpty()) {
+        how.getItems().add(one);
+      }
+    }
+    how.setConverter(converter(Arrangement::label));
+    how.setValue(arrangement);
+    VBox places = new VBox(6, heading(Messages.of("document.where")), how);
+    VBox sections = sections(coming);
+    Controls.showOnly(sections, arrangement.inSections());
+    places.getChildren().add(sections);
+    how.valueProperty()
+        .addListener((_, _, now) -> {
+          arrangement = now;
+          shown = false;
+          Controls.showOnly(sections, arrangement.inSections());
+          plan(coming);
+        });
+    return places;
+  }
+
+  private VBox sections(DocumentImport coming) {
+    List<WrittenStyle> styles =
+        coming.document().sectionStyles().stream()
+            .flatMap(key -> coming.document().style(key).stream())
+            .toList();
+    if (styles.isEmpty()) {
+      return new VBox(quiet(Messages.of("document.no-headings")));
+    }
+    ComboBox<String> begin = new ComboBox<>();
+    begin.setId("document-sections");
+    begin.setMaxWidth(Double.MAX_VALUE);
+    styles.forEach(style -> begin.getItems().add(style.key()));
+    begin.setConverter(
+        converter(key -> coming.document().style(key).map(WrittenStyle::name).orElse(key)));
+    beginning.ifPresent(begin::setValue);
+    begin
+        .valueProperty()
+        .addListener((_, _, now) -> {
+          beginning = Optional.of(now);
+          shown = false;
+          plan(coming);
+        });
+    Label label = quiet(Messages.of("document.sections-begin-at"));
+    label.setLabelFor(begin);
+    return new VBox(4, label, begin);
+  }
+
+  private static <T> StringConverter<T> converter(java.util.function.Function<T, String> label) {
+    return new StringConverter<>() {
+      @Override
+      public String toString(T value) {
+        return value == null ? "" : label.apply(value);
+      }
+
+      @Override
+      public T fromString(String text) {
+        throw new UnsupportedOperationException(text);
+      }
+    };
+  }
+
+  private Node direct(DocumentImport coming) {
+    HBox pills = new HBox(6);
+    ToggleGroup group = new ToggleGroup();
+    for (DirectFormatting one : DirectFormatting.values()) {
+      ToggleButton pill = new ToggleButton(one.label());
+      pill.getStyleClass().add("pill");
+      pill.setId("document-direct-" + one.name().toLowerCase(java.util.Locale.ROOT));
+      pill.setToggleGroup(group);
+      pill.setSelected(mapping.direct() == one);
+      pill.setOnAction(_ -> {
+        pill.setSelected(true);
+        mapping = mapping.withDirect(one);
+        plan(coming);
+      });
+      pills.getChildren().add(pill);
+    }
+    return new VBox(
+        6,
+        heading(Messages.of("document.direct")),
+        quiet(Messages.of("document.direct-help")),
+        pills);
+  }
+
+  // --- what would come of it
+
+  private void plan(DocumentImport coming) {
+    int own = ++latest;
+    Project project = workspace.project();
+    MappedDocument mapped = new MappedDocument(project, coming.document(), mapping);
+    if (updating) {
+      ImportedDocument before = before(coming).orElseThrow();
+      Set<Integer> chosen = Set.copyOf(theirs);
+      StyleMapping wanted = mapping;
+      later(
+          own,
+          () -> DocumentUpdate.of(project, before, coming.document(), wanted, chosen),
+          update -> show(coming, update));
+    } else {
+      Arrangement how = arrangement;
+      Optional<String> begin = beginning;
+      DocumentPlan.Around around = new DocumentPlan.Around(coming.artboard(), coming.texts());
+      later(
+          own,
+          () ->
+              DocumentPlan.of(mapped, how, begin, around, studio.get().maker(), workspace.ids()),
+          this::show);
+    }
+  }
+
+  private <T> void later(int own, java.util.concurrent.Callable<T> work, Consumer<T> then) {
+    files.inBackground(
+        () -> own == latest ? Optional.of(work.call()) : Optional.<T>empty(),
+        result ->
+            result
+                .filter(_ -> own == latest && workspace.attempts().present().document().isPresent())
+                .ifPresent(then));
+  }
+
+  private void show(DocumentPlan plan) {
+    List<Node> lines = new ArrayList<>();
+    lines.add(
+        quiet(
+            Messages.of(
+                "document.plan",
+                plan.texts(),
+                plan.edit().artboards().size(),
+                plan.edit().styles().size())));
+    plan.remarks().forEach(remark -> lines.add(quiet(remark)));
+    told.getChildren().setAll(lines);
+    review(plan.edit(), Messages.of("document.import"));
+  }
+
+  private void show(DocumentImport coming, DocumentUpdate update) {
+    List<Node> lines = new ArrayList<>();
+    lines.add(
+        quiet(
+            update.isEmpty()
+                ? Messages.of("document.nothing-changed")
+                : Messages.of(
+                    "document.updates", update.changed(), update.added(), update.removed())));
+    update.remarks().forEach(remark -> lines.add(quiet(remark)));
+    for (int index = 0; index < update.conflicts().size(); index++) {
+      lines.add(conflict(coming, index, update.conflicts().get(index)));
+    }
+    told.getChildren().setAll(lines);
+    review(update.edit(), Messages.of("document.update"));
+  }
+
+  private Node conflict(DocumentImport coming, int index, DocumentUpdate.Conflict conflict) {
+    HBox pills = new HBox(6);
+    ToggleGroup group = new ToggleGroup();
+    for (boolean ours : List.of(true, false)) {
+      ToggleButton pill =
+          new ToggleButton(Messages.of(ours ? "document.keep-mine" : "document.take-theirs"));
+      pill.getStyleClass().add("pill");
+      pill.setId((ours ? "document-mine-" : "document-theirs-") + index);
+      pill.setToggleGroup(group);
+      pill.setSelected(theirs.contains(index) != ours);
+      pill.setOnAction(_ -> {
+        if (ours) {
+          theirs.remove(index);
+        } else {
+          theirs.add(index);
+        }
+        plan(coming);
+      });
+      pills.getChildren().add(pill);
+    }
+    String gone = Messages.of("document.no-longer-there");
+    VBox box =
+        new VBox(
+            4,
+            heading(Messages.of("document.changed-on-both-sides")),
+            quiet(
+                Messages.of(
+                    "document.here", conflict.mine().isEmpty() ? gone : conflict.mine())),
+            quiet(
+                Messages.of(
+                    "document.in-the-document",
+                    conflict.theirs().isEmpty() ? gone : conflict.theirs())),
+            pills);
+    box.getStyleClass().add("document-conflict");
+    return box;
+  }
+
+  private void review(ImportDocument edit, String verb) {
+    boolean possible =
+        workspace.attempts().review(new Review(edit.label(workspace.project()), edit, verb));
+    commit.setDisable(!possible);
+    if (possible && !shown) {
+      shown = true;
+      stage.afterNextFrame(() -> reveal(edit));
+    }
+  }
+
+  /** Shows all that comes, once for each way of placing it. */
+  private void reveal(ImportDocument edit) {
+    if (!edit.artboards().isEmpty()) {
+      stage.show(edit.artboards());
+    } else {
+      texts(edit).stream().findFirst().ifPresent(stage::reveal);
+    }
+  }
+
+  private static List<LayerId> texts(ImportDocument edit) {
+    List<LayerId> texts = new ArrayList<>();
+    edit.artboards().forEach(board -> board.layers().forEach(layer -> texts.add(layer.id())));
+    edit.layers().values().forEach(layers -> layers.forEach(layer -> texts.add(layer.id())));
+    texts.addAll(edit.stories().keySet());
+    return texts;
+  }
+
+  private void commit() {
+    Optional<ImportDocument> edit =
+        workspace
+            .attempts()
+            .present()
+            .review()
+            .map(Review::edit)
+            .filter(ImportDocument.class::isInstance)
+            .map(ImportDocument.class::cast);
+    workspace.attempts().commitPending();
+    edit.filter(_ -> !workspace.attempts().present().isPending())
+        .ifPresent(done -> {
+          workspace.select(texts(done));
+          stage.requestFocus();
+        });
+  }
+}

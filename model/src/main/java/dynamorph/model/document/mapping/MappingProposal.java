@@ -1,0 +1,222 @@
+package dynamorph.model.document.mapping;
+
+import dynamorph.model.ImportedDocument;
+import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Coats;
+import dynamorph.model.document.DirectFormatting;
+import dynamorph.model.document.Mapped;
+import dynamorph.model.document.Role;
+import dynamorph.model.document.StyleMapping;
+import dynamorph.model.document.WrittenDocument;
+import dynamorph.model.document.WrittenStyle;
+import dynamorph.model.message.Messages;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.value.FontSize;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * Proposes what the styles of a document become: as they were mapped before, else the style of the
+ * same name, of the same look, or of the same purpose.
+ */
+public final class MappingProposal {
+  /** Sizes as near as this share of the larger one look the same. */
+  private static final double NEAR_SIZE = 0.04;
+
+  private static final double NEAR_WEIGHT = 50;
+
+  private final Project project;
+  private final WrittenDocument document;
+  private final Map<Style, PropertySet> looks = new HashMap<>();
+
+  private MappingProposal(Project project, WrittenDocument document) {
+    this.project = project;
+    this.document = document;
+    Cascade cascade = Cascade.of(project);
+    project.styles().stream().forEach(style -> looks.put(style, cascade.values(style)));
+  }
+
+  /** What each style in use would best become. */
+  public static StyleMapping of(Project project, WrittenDocument document) {
+    MappingProposal proposal = new MappingProposal(project, document);
+    Map<String, Mapped> styles = new HashMap<>();
+    document.used().forEach(used -> styles.put(used.style().key(), proposal.of(used.style())));
+    DirectFormatting direct =
+        project
+            .document(document.name())
+            .map(before -> before.mapping().direct())
+            .orElse(DirectFormatting.EMPHASIS);
+    return new StyleMapping(styles, direct);
+  }
+
+  private Mapped of(WrittenStyle style) {
+    return remembered(style)
+        .or(() -> named(style).or(() -> alike(style)).or(() -> ofPurpose(style)).map(this::follow))
+        .orElseGet(() -> otherwise(style));
+  }
+
+  private Mapped follow(Style style) {
+    return new Mapped.Follow(style.id());
+  }
+
+  /** As it was mapped in the same document, else in the latest that has a style of that key. */
+  private Optional<Mapped> remembered(WrittenStyle style) {
+    List<ImportedDocument> latestFirst = project.documents().reversed();
+    return project
+        .document(document.name())
+        .map(same -> same.mapping().styles().get(style.key()))
+        .filter(this::isPossible)
+        .or(() ->
+            latestFirst.stream()
+                .map(other -> other.mapping().styles().get(style.key()))
+                .filter(Objects::nonNull)
+                .filter(this::isPossible)
+                .findFirst());
+  }
+
+  /** What followed a new style follows that style from then on; a deleted one is no proposal. */
+  private boolean isPossible(Mapped mapped) {
+    return switch (mapped) {
+      case Mapped.Follow(var id) -> project.styles().find(id).isPresent();
+      case Mapped.NewStyle _ -> false;
+      case Mapped.Local _, Mapped.WordsOnly _ -> true;
+    };
+  }
+
+  /** Text styles as well as paragraph styles are for paragraphs, those for them rather. */
+  private List<Style> candidates(WrittenStyle style) {
+    return project.styles().stream()
+        .filter(one -> (one.level() == StyleLevel.CHARACTER) == (style.level() == StyleLevel.CHARACTER))
+        .sorted(Comparator.comparing((Style one) -> one.level() != style.level()))
+        .toList();
+  }
+
+  private Optional<Style> named(WrittenStyle style) {
+    String wanted = plain(style.name());
+    return wanted.isEmpty()
+        ? Optional.empty()
+        : candidates(style).stream().filter(one -> plain(one.name()).equals(wanted)).findFirst();
+  }
+
+  private static String plain(String name) {
+    return name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{Nd}]", "");
+  }
+
+  /** One that has the same letters: the family, about the size, weight and slant. */
+  private Optional<Style> alike(WrittenStyle style) {
+    PropertySet look = style.look();
+    boolean says =
+        look.has(Properties.FONT_FAMILY.key())
+            && look.get(Properties.SIZE.key()).filter(FontSize.Absolute.class::isInstance).isPresent();
+    return says && style.level() == StyleLevel.PARAGRAPH
+        ? candidates(style).stream().filter(one -> isAlike(look, one)).findFirst()
+        : Optional.empty();
+  }
+
+  private boolean isAlike(PropertySet look, Style style) {
+    PropertySet other = looks.getOrDefault(style, PropertySet.EMPTY);
+    double size = Coats.value(look, Properties.SIZE.key()).over(0);
+    double theirs = Coats.value(other, Properties.SIZE.key()).over(0);
+    double weight = Coats.value(look, Properties.FONT_WEIGHT.key());
+    return Coats.value(look, Properties.FONT_FAMILY.key())
+            .equalsIgnoreCase(Coats.value(other, Properties.FONT_FAMILY.key()))
+        && Math.abs(size - theirs) <= NEAR_SIZE * Math.max(size, theirs)
+        && Math.abs(weight - Coats.value(other, Properties.FONT_WEIGHT.key())) <= NEAR_WEIGHT
+        && Coats.value(look, Properties.SLANT.key())
+            .equals(Coats.value(other, Properties.SLANT.key()));
+  }
+
+  /**
+   * One whose name says that it is for the same, where no more than one says so as plainly: of the
+   * headings the largest is for the first level.
+   */
+  private Optional<Style> ofPurpose(WrittenStyle style) {
+    List<String> words = words(style.role());
+    if (words.isEmpty()) {
+      return Optional.empty();
+    }
+    List<Style> speaking =
+        candidates(style).stream()
+            .filter(one -> one.level() == style.level())
+            .filter(one -> parts(one.name()).stream().anyMatch(words::contains))
+            .sorted(Comparator.comparingDouble(this::size).reversed())
+            .toList();
+    if (style.role().isHeading()) {
+      int depth = depth(style);
+      return depth < speaking.size() ? Optional.of(speaking.get(depth)) : Optional.empty();
+    }
+    return speaking.size() == 1 ? Optional.of(speaking.getFirst()) : Optional.empty();
+  }
+
+  /** How many levels of headings above it are in use. */
+  private int depth(WrittenStyle style) {
+    return (int)
+        document.used().stream()
+            .map(used -> used.style().role())
+            .filter(role -> role.isHeading() && role.compareTo(style.role()) < 0)
+            .distinct()
+            .count();
+  }
+
+  private double size(Style style) {
+    return Coats.value(looks.getOrDefault(style, PropertySet.EMPTY), Properties.SIZE.key()).over(1);
+  }
+
+  private static List<String> parts(String name) {
+    return Arrays.asList(name.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{Nd}]+"));
+  }
+
+  /** Words that names of such styles have in them. */
+  private static List<String> words(Role role) {
+    String key =
+        switch (role) {
+          case TITLE -> "title";
+          case SUBTITLE -> "subtitle";
+          case HEADING_1, HEADING_2, HEADING_3, HEADING_4, HEADING_5, HEADING_6 -> "heading";
+          case BODY -> "body";
+          case BULLETED_LIST, NUMBERED_LIST -> "list";
+          case QUOTATION -> "quotation";
+          case CAPTION -> "caption";
+          case EMPHASIS -> "emphasis";
+          case STRONG -> "strong";
+          case CODE, PREFORMATTED -> "code";
+          case LINK -> "link";
+          case TABLE, OTHER, OTHER_WORDS -> "";
+        };
+    return key.isEmpty()
+        ? List.of()
+        : Arrays.asList(Messages.of("mapping-proposal.words-of-" + key).split(" "));
+  }
+
+  private static Mapped otherwise(WrittenStyle style) {
+    return switch (style.role()) {
+      case BODY, TABLE, LINK -> new Mapped.WordsOnly();
+      case EMPHASIS, STRONG, BULLETED_LIST, NUMBERED_LIST -> new Mapped.Local();
+      case OTHER, OTHER_WORDS ->
+          style.look().isEmpty() ? new Mapped.WordsOnly() : new Mapped.NewStyle(style.name());
+      case TITLE,
+          SUBTITLE,
+          HEADING_1,
+          HEADING_2,
+          HEADING_3,
+          HEADING_4,
+          HEADING_5,
+          HEADING_6,
+          QUOTATION,
+          PREFORMATTED,
+          CAPTION,
+          CODE ->
+          new Mapped.NewStyle(style.name());
+    };
+  }
+}
