@@ -107,6 +107,7 @@ public final class MainWindow {
   private final TimelinePane timeline;
   private final ReachWatch reach;
   private final FileActions files;
+  private final DocumentActions documents;
   private final JournalKeeper journal;
   private final LatePane<RecoveryPane> recovery;
   private final VersionKeeper versionKeeper;
@@ -142,6 +143,7 @@ public final class MainWindow {
             user.keepsVersions(),
             InstantSource.system());
     this.files = new FileActions(workspace, current, dialogs, user, versionKeeper);
+    this.documents = new DocumentActions(workspace, stage, dialogs, files);
     this.journal =
         new JournalKeeper(
             workspace, new Journals(user.folder().resolve("journal"), InstantSource.system()));
@@ -225,7 +227,7 @@ public final class MainWindow {
                 stage,
                 current,
                 new ProjectFamilies(workspace, current, plainFace, user)));
-    registerActions(dialogs);
+    registerActions();
     BorderPane frame = new BorderPane();
     frame.setTop(
         new VBox(
@@ -345,6 +347,11 @@ public final class MainWindow {
     return foundBySurvey.get();
   }
 
+  /** What is done with documents that come from elsewhere. */
+  DocumentActions documents() {
+    return documents;
+  }
+
   /** The looks outside any project. */
   public ShelfKeeper shelf() {
     return shelf.keeper();
@@ -442,13 +449,12 @@ public final class MainWindow {
     stage.themeProperty().set(theme);
   }
 
-  private void registerActions(Dialogs dialogs) {
+  private void registerActions() {
     Conditions when = Conditions.of(workspace);
     LayerActions layers = new LayerActions(workspace);
     FinishActions finish = new FinishActions(workspace);
     WindowActions window =
         new WindowActions(workspace, search, this::scene, () -> dress(theme.other()));
-    DocumentActions documents = new DocumentActions(workspace, stage, dialogs, files);
     documents.register(actions);
     stage.onDropped(new DroppedOnStage(layers, films, files, documents));
     films.register(actions, when);

@@ -98,6 +98,7 @@ final class ScreenshotView {
     views.put("survey", ScreenshotView::survey);
     views.put("shelf", ScreenshotView::shelf);
     views.put("updates", ScreenshotView::updates);
+    views.put("document", main -> main.documents().open(Path.of("demo/imports/wall-texts.docx")));
     views.put("export", main -> main.export().open());
     views.put("export-film", main -> main.export().openFilms());
     views.put(
@@ -136,7 +137,6 @@ final class ScreenshotView {
     workspace.select(List.of(new LayerId("name-dessa"), new LayerId("name-ilse")));
   }
 
-  /** What a survey found in a messy project, with a proposal open. */
   /** A text in a look of the shelf before it is taken, beside the looks as they lie there. */
   private static void shelf(MainWindow main) {
     artboards(main);
@@ -156,6 +156,7 @@ final class ScreenshotView {
     open.run();
   }
 
+  /** What a survey found in a messy project, with a proposal open. */
   private static void survey(MainWindow main) {
     Workspace workspace = main.workspace();
     workspace.open(dynamorph.demo.AsItCame.project(), Optional.empty());

@@ -5,6 +5,7 @@ import dynamorph.formats.document.DocumentFile;
 import dynamorph.formats.document.DocumentPlan;
 import dynamorph.formats.document.DocumentUpdate;
 import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
 import dynamorph.model.IdSource;
 import dynamorph.model.ImportedDocument;
 import dynamorph.model.Layer;
@@ -117,10 +118,6 @@ final class ImportCommand implements Callable<Integer> {
 
   private Edit imported(Project project, WrittenDocument written, StyleMapping mapping) {
     Arrangement how = arrangement();
-    Optional<Artboard> board =
-        artboard == null
-            ? project.still().findFirst()
-            : Optional.of(ProjectLookup.artboard(project, artboard));
     List<LayerId> into =
         texts.stream()
             .flatMap(name -> ProjectLookup.layers(project, name).stream())
@@ -133,7 +130,7 @@ final class ImportCommand implements Callable<Integer> {
               new MappedDocument(project, written, mapping),
               how,
               beginning(written),
-              new DocumentPlan.Around(board.map(Artboard::id), into),
+              new DocumentPlan.Around(near(project), into),
               new SceneMaker(new Typesetter(fonts), new LayerPainter()),
               IdSource.random(new SecureRandom()));
       PrintWriter err = spec.commandLine().getErr();
@@ -189,6 +186,14 @@ final class ImportCommand implements Callable<Integer> {
     return done.edit();
   }
 
+  private Optional<ArtboardId> near(Project project) {
+    Optional<Artboard> board =
+        artboard == null
+            ? project.still().findFirst()
+            : Optional.of(ProjectLookup.artboard(project, artboard));
+    return board.map(Artboard::id);
+  }
+
   private Arrangement arrangement() {
     return Arrays.stream(Arrangement.values())
         .filter(one -> one.id().equalsIgnoreCase(arrange))
@@ -225,7 +230,7 @@ final class ImportCommand implements Callable<Integer> {
   }
 
   private StyleMapping mapping(Project project, WrittenDocument written) {
-    StyleMapping mapping = MappingProposal.of(project, written);
+    StyleMapping mapping = MappingProposal.of(project, written, near(project));
     for (Map.Entry<String, String> one : maps.entrySet()) {
       WrittenStyle style = named(written, one.getKey());
       mapping = mapping.with(style.key(), mapped(project, style, one.getValue()));

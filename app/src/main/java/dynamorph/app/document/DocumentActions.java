@@ -39,8 +39,13 @@ public final class DocumentActions {
 
   private void choose() {
     if (!workspace.attempts().isBusy()) {
-      dialogs.choose(FileQuestion.DOCUMENT).ifPresent(file -> open(file, files.currentArtboard()));
+      dialogs.choose(FileQuestion.DOCUMENT).ifPresent(this::open);
     }
+  }
+
+  /** Opens a document for the current artboard. */
+  public void open(Path file) {
+    open(file, files.currentArtboard());
   }
 
   /** Takes a document that was dropped onto an artboard. */

@@ -106,7 +106,7 @@ public final class DocumentPane extends VBox {
   private void open(DocumentImport coming) {
     Project project = workspace.project();
     WrittenDocument document = coming.document();
-    mapping = MappingProposal.of(project, document);
+    mapping = MappingProposal.of(project, document, coming.artboard());
     beginning = document.sectionStyles().stream().findFirst();
     boolean empty =
         coming

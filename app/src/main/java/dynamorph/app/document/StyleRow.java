@@ -29,7 +29,7 @@ import javafx.util.StringConverter;
 
 /** A style of a document as it looks there, and what becomes of it. */
 final class StyleRow extends VBox {
-  private static final int WIDTH = 268;
+  private static final int WIDTH = 260;
   private static final int HEIGHT = 34;
 
   /** Letters of a sample, at most. */
@@ -71,7 +71,7 @@ final class StyleRow extends VBox {
     specimens.showAlone(view, written, Cascade.of(written), sample, WIDTH, HEIGHT);
     VBox card = new VBox(view);
     card.getStyleClass().add("style-card");
-    card.setMaxWidth(WIDTH + 2);
+    card.setMaxWidth(WIDTH + 6);
     getChildren().addAll(head, card, choice(project, used, becomes, changed));
   }
 

@@ -1,5 +1,6 @@
 package dynamorph.formats.captions;
 
+import dynamorph.formats.file.SafeXml;
 import static java.util.Objects.requireNonNull;
 
 import dynamorph.formats.message.Messages;
@@ -70,10 +71,7 @@ final class TtmlReader {
 
   static CaptionList read(String text, FrameBox frame, List<Remark> remarks)
       throws CaptionException {
-    XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-    factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-    factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-    factory.setProperty(XMLInputFactory.IS_COALESCING, true);
+    XMLInputFactory factory = SafeXml.factory();
     try {
       XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(text.strip()));
       return new TtmlReader(xml, frame, remarks).captions();

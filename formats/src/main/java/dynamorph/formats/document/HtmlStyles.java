@@ -73,7 +73,8 @@ final class HtmlStyles {
   /** Key of the style of a block. */
   String paragraph(Element element, Role role, DocumentBuilder into) {
     Optional<String> name = named(element);
-    String tag = element.normalName();
+    // whatever holds plain words is a paragraph
+    String tag = role == Role.BODY ? "p" : element.normalName();
     String base = role.name().toLowerCase(Locale.ROOT);
     String key = name.map(one -> "paragraph:" + one).orElse("role:" + base);
     if (into.style(key).isEmpty()) {

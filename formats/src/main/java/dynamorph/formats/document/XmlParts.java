@@ -1,8 +1,11 @@
 package dynamorph.formats.document;
 
+import dynamorph.formats.file.PlainText;
+import dynamorph.formats.file.SafeXml;
 import dynamorph.formats.message.Messages;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.StringReader;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -78,18 +81,12 @@ final class XmlParts implements AutoCloseable {
   }
 
   private XmlNode read(InputStream in, String part) throws IOException {
-    XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
-    factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-    factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-    factory.setProperty(XMLInputFactory.IS_COALESCING, true);
+    XMLInputFactory factory = SafeXml.factory();
     try {
-      XMLStreamReader xml = factory.createXMLStreamReader(in);
+      String text = PlainText.decode(in.readAllBytes());
+      XMLStreamReader xml = factory.createXMLStreamReader(new StringReader(text.strip()));
       return tree(xml);
     } catch (XMLStreamException | IllegalArgumentException broken) {
-      if (broken instanceof XMLStreamException stream
-          && stream.getNestedException() instanceof IOException cause) {
-        throw cause;
-      }
       throw new IOException(Messages.of("document.is-damaged", name, part), broken);
     }
   }

@@ -169,6 +169,36 @@ class DocumentImportTest {
   }
 
   @Test
+  void newStylesStandToTheBodyTextAsTheyDoInTheDocument() throws IOException {
+    StyleId body = new StyleId("column");
+    Project base = project();
+    Project project =
+        base.withStyles(
+            base.styles().with(style(body, "Column text", StyleLevel.PARAGRAPH, "size", "48 pt")));
+    WrittenDocument document =
+        DocumentFile.read(
+            Files.writeString(
+                folder.resolve("letter.html"),
+                """
+                <style>p { font: x; font-family: "Anton"; font-size: 12pt }
+                .note { font-family: "Anton"; font-size: 9pt; margin-top: 18pt; color: #ff0000 }
+                </style><p>A long paragraph that makes most of the document.</p>
+                <p class="note">And a note.</p>
+                """));
+
+    StyleMapping mapping = MappingProposal.of(project, document);
+    Style note = new MappedDocument(project, document, mapping).newStyles().getFirst();
+
+    assertThat(mapping.of("role:body")).isEqualTo(new Mapped.Follow(body));
+    assertThat(note.basedOn()).contains(body);
+    // 9 of 12 points; 18 points before 9 are two em
+    assertThat(note.properties().get(Properties.SIZE.key()).orElseThrow().over(48)).isEqualTo(36);
+    assertThat(note.properties().get(Properties.SPACE_BEFORE.key()))
+        .contains(dynamorph.model.value.Length.em(2));
+    assertThat(note.properties().has(Properties.FONT_FAMILY.key())).isFalse();
+  }
+
+  @Test
   void aParagraphThatFollowsATextStyleStandsInATextOfItsOwn() throws IOException {
     StyleId title = new StyleId("title");
     Project base = project();

@@ -3,6 +3,7 @@ package dynamorph.formats.fuzz;
 import dynamorph.formats.captions.CaptionFiles;
 import dynamorph.formats.captions.CaptionSamples;
 import dynamorph.formats.captions.FrameBox;
+import dynamorph.formats.document.DocumentFile;
 import dynamorph.formats.html.HtmlText;
 import dynamorph.formats.journal.Journals;
 import dynamorph.formats.journal.RecordFile;
@@ -13,6 +14,13 @@ import dynamorph.formats.tokens.TokenFile;
 import dynamorph.model.Asset;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Coat;
+import dynamorph.model.document.DirectFormatting;
+import dynamorph.model.document.Mapped;
+import dynamorph.model.document.StyleMapping;
+import dynamorph.model.document.WrittenDocument;
+import dynamorph.model.document.mapping.MappedDocument;
+import dynamorph.model.document.mapping.MappingProposal;
+import dynamorph.model.document.mapping.Section;
 import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
@@ -21,7 +29,10 @@ import dynamorph.model.reach.LayerQuery;
 import dynamorph.model.value.ColourText;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.paint.geometry.Edges;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -30,8 +41,12 @@ import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -63,6 +78,20 @@ public enum Reader {
       texts("+2 pt", "×1.6", "140 %", "rgb(1 2 3 / 50%)", "1 pt, 2 pt", "wght 400, opsz 12")),
   /** Design tokens of this program and of others, and documents that put them together. */
   TOKENS(input -> inFile(input, ".tokens", file -> TokenFile.read(file, Map.of())), Reader::tokens),
+  /** The words of a document of a word processor, in the archive that they lie in. */
+  DOCX(
+      input -> document(archive(input, "word/document.xml", "word/styles.xml"), ".docx"),
+      () -> List.of(part("wall-texts.docx", "word/document.xml"))),
+  /** The same for the styles of one. */
+  DOCX_STYLES(
+      input -> document(archive(input, "word/styles.xml", "word/document.xml"), ".docx"),
+      () -> List.of(part("wall-texts.docx", "word/styles.xml"))),
+  ODT(
+      input -> document(archive(input, "content.xml", "styles.xml"), ".odt"),
+      () -> List.of(part("wall-texts.odt", "content.xml"))),
+  RTF(input -> document(input, ".rtf"), () -> List.of(sample("wall-texts.rtf"))),
+  PAGE(input -> document(input, ".html"), () -> List.of(sample("wall-texts.html"))),
+  MARKDOWN(input -> document(input, ".md"), () -> List.of(sample("wall-texts.md"))),
   /** Outlines, as SVG writes them, united and moved. */
   OUTLINE(
       Reader::outline,
@@ -115,6 +144,65 @@ public enum Reader {
         throw new IllegalStateException("not a message to be read", refused);
       }
     }
+  }
+
+  // --- documents
+
+  /** Reads a document and sets its words in a project, new styles for all that it has. */
+  private static void document(byte[] input, String ending) throws IOException {
+    inFile(
+        input,
+        ending,
+        file -> {
+          WrittenDocument document = DocumentFile.read(file);
+          Project project = Project.empty("P");
+          StyleMapping mapping = MappingProposal.of(project, document);
+          for (WrittenDocument.Used used : document.used()) {
+            String name = used.style().name();
+            mapping = mapping.with(used.style().key(), new Mapped.NewStyle(name));
+          }
+          MappedDocument mapped =
+              new MappedDocument(project, document, mapping.withDirect(DirectFormatting.ALL));
+          Section.of(mapped, document.sectionStyles().stream().findFirst())
+              .forEach(section -> mapped.story(section.paragraphs()));
+          return document;
+        });
+  }
+
+  private static byte[] sample(String name) {
+    try (InputStream in =
+        Objects.requireNonNull(
+            Reader.class.getResourceAsStream("/dynamorph/formats/document/" + name), name)) {
+      return in.readAllBytes();
+    } catch (IOException unreadable) {
+      throw new UncheckedIOException(unreadable);
+    }
+  }
+
+  private static byte[] part(String name, String part) {
+    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(sample(name)))) {
+      for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+        if (entry.getName().equals(part)) {
+          return zip.readAllBytes();
+        }
+      }
+      throw new IllegalArgumentException(part);
+    } catch (IOException unreadable) {
+      throw new UncheckedIOException(unreadable);
+    }
+  }
+
+  /** The sample with one part as given. */
+  private static byte[] archive(byte[] input, String part, String other) throws IOException {
+    String sample = part.startsWith("word/") ? "wall-texts.docx" : "wall-texts.odt";
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      zip.putNextEntry(new ZipEntry(part));
+      zip.write(input);
+      zip.putNextEntry(new ZipEntry(other));
+      zip.write(part(sample, other));
+    }
+    return bytes.toByteArray();
   }
 
   // --- tokens

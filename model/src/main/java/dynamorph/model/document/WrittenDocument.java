@@ -88,6 +88,20 @@ public record WrittenDocument(
     return used;
   }
 
+  /** The paragraph style in which most of it is written, headings and lists aside. */
+  public Optional<WrittenStyle> body() {
+    Map<String, Integer> letters = new LinkedHashMap<>();
+    paragraphs.forEach(
+        paragraph -> letters.merge(paragraph.style(), paragraph.text().length(), Integer::sum));
+    return letters.entrySet().stream()
+        .filter(entry ->
+            style(entry.getKey())
+                .filter(one -> one.role() == Role.BODY || one.role() == Role.OTHER)
+                .isPresent())
+        .max(Map.Entry.comparingByValue())
+        .flatMap(entry -> style(entry.getKey()));
+  }
+
   /** Paragraph styles at which sections may begin, the likeliest first. */
   public SequencedSet<String> sectionStyles() {
     Map<String, Integer> counts = new HashMap<>();

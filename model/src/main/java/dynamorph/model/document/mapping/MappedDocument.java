@@ -38,11 +38,21 @@ public final class MappedDocument {
   private final Map<String, Style> made = new LinkedHashMap<>();
   private final StyleBook styles;
 
+  /** Looks as they stand to the body text, where that takes its look from the project. */
+  private final Optional<RelativeLook> body;
+
   public MappedDocument(Project project, WrittenDocument document, StyleMapping mapping) {
     this.project = project;
     this.document = document;
     this.mapping = mapping;
     document.styles().forEach(style -> written.put(style.key(), style));
+    this.body =
+        document
+            .body()
+            .filter(style ->
+                mapping.of(style.key()) instanceof Mapped.WordsOnly
+                    || mapping.of(style.key()) instanceof Mapped.Follow)
+            .map(style -> new RelativeLook(style.look()));
     Set<String> used =
         document.used().stream().map(one -> one.style().key()).collect(Collectors.toSet());
     used.stream().sorted().forEach(key -> chain(key, used).forEach(this::make));
@@ -97,17 +107,24 @@ public final class MappedDocument {
         || !(mapping.of(key) instanceof Mapped.NewStyle(String name))) {
       return;
     }
-    Optional<StyleId> base = style.basedOn().flatMap(parent -> base(parent, style.level()));
+    Optional<StyleId> parentHere =
+        style.basedOn().flatMap(parent -> base(parent, style.level()));
+    // sizes as multiples of the body text are of what that follows here
+    Optional<StyleId> base =
+        parentHere.or(() ->
+            document.body().flatMap(body -> base(body.key(), style.level())));
+    Optional<RelativeLook> relative = body.filter(_ -> style.level() != StyleLevel.CHARACTER);
+    PropertySet look = relative.map(one -> one.of(style.look())).orElse(style.look());
     PropertySet taken =
-        base.isEmpty()
-            ? PropertySet.EMPTY
-            : written.get(style.basedOn().orElseThrow()).look();
+        parentHere
+            .flatMap(_ -> style.basedOn())
+            .map(parent -> written.get(parent).look())
+            .map(parent -> relative.map(one -> one.of(parent)).orElse(parent))
+            .orElse(PropertySet.EMPTY);
     PropertySet own =
-        style
-            .look()
-            .where(property ->
-                style.level().carries(property.property())
-                    && !style.look().get(property).equals(taken.get(property)));
+        look.where(property ->
+            style.level().carries(property.property())
+                && !look.get(property).equals(taken.get(property)));
     made.put(
         key,
         new Style(

@@ -1,6 +1,9 @@
 package dynamorph.model.document.mapping;
 
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
 import dynamorph.model.ImportedDocument;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
@@ -11,11 +14,15 @@ import dynamorph.model.document.StyleMapping;
 import dynamorph.model.document.WrittenDocument;
 import dynamorph.model.document.WrittenStyle;
 import dynamorph.model.message.Messages;
+import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.text.Paragraph;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.ListKind;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -38,17 +45,32 @@ public final class MappingProposal {
   private final Project project;
   private final WrittenDocument document;
   private final Map<Style, PropertySet> looks = new HashMap<>();
+  private final Map<StyleId, Integer> nearby = new HashMap<>();
+  private final Map<StyleId, Integer> anywhere = new HashMap<>();
 
-  private MappingProposal(Project project, WrittenDocument document) {
+  private MappingProposal(
+      Project project, WrittenDocument document, Optional<ArtboardId> near) {
     this.project = project;
     this.document = document;
+    near.flatMap(project::artboard).ifPresent(board -> count(board, nearby));
+    project.artboards().forEach(board -> count(board, anywhere));
     Cascade cascade = Cascade.of(project);
     project.styles().stream().forEach(style -> looks.put(style, cascade.values(style)));
   }
 
-  /** What each style in use would best become. */
+  /** What each style in use would best become, whatever artboard it comes to. */
   public static StyleMapping of(Project project, WrittenDocument document) {
-    MappingProposal proposal = new MappingProposal(project, document);
+    return of(project, document, Optional.empty());
+  }
+
+  /**
+   * What each style in use would best become.
+   *
+   * @param near the artboard whose styles are meant rather than others of the same purpose
+   */
+  public static StyleMapping of(
+      Project project, WrittenDocument document, Optional<ArtboardId> near) {
+    MappingProposal proposal = new MappingProposal(project, document, near);
     Map<String, Mapped> styles = new HashMap<>();
     document.used().forEach(used -> styles.put(used.style().key(), proposal.of(used.style())));
     DirectFormatting direct =
@@ -59,9 +81,22 @@ public final class MappingProposal {
     return new StyleMapping(styles, direct);
   }
 
+  /** How many letters of an artboard follow each paragraph style. */
+  private static void count(Artboard board, Map<StyleId, Integer> letters) {
+    for (Layer layer : board.layers()) {
+      for (Paragraph paragraph : layer.story().paragraphs()) {
+        paragraph.follows().ifPresent(id -> letters.merge(id, paragraph.length(), Integer::sum));
+      }
+    }
+  }
+
   private Mapped of(WrittenStyle style) {
+    Optional<WrittenStyle> body = document.body();
     return remembered(style)
-        .or(() -> named(style).or(() -> alike(style)).or(() -> ofPurpose(style)).map(this::follow))
+        .or(() -> named(style).map(this::follow))
+        .or(() ->
+            body.filter(one -> !one.equals(style) && isAnotherBody(style)).map(this::of))
+        .or(() -> alike(style).or(() -> ofPurpose(style)).map(this::follow))
         .orElseGet(() -> otherwise(style));
   }
 
@@ -141,7 +176,11 @@ public final class MappingProposal {
    * headings the largest is for the first level.
    */
   private Optional<Style> ofPurpose(WrittenStyle style) {
-    List<String> words = words(style.role());
+    boolean body = document.body().filter(style::equals).isPresent();
+    List<String> words = words(body ? Role.BODY : style.role());
+    if (style.role().isList()) {
+      return ofList(style);
+    }
     if (words.isEmpty()) {
       return Optional.empty();
     }
@@ -151,11 +190,39 @@ public final class MappingProposal {
             .filter(one -> parts(one.name()).stream().anyMatch(words::contains))
             .sorted(Comparator.comparingDouble(this::size).reversed())
             .toList();
+    List<Style> beside =
+        speaking.stream().filter(one -> nearby.containsKey(one.id())).toList();
     if (style.role().isHeading()) {
       int depth = depth(style);
-      return depth < speaking.size() ? Optional.of(speaking.get(depth)) : Optional.empty();
+      List<Style> ranked = beside.isEmpty() ? speaking : beside;
+      return depth < ranked.size() ? Optional.of(ranked.get(depth)) : Optional.empty();
     }
-    return speaking.size() == 1 ? Optional.of(speaking.getFirst()) : Optional.empty();
+    return speaking.size() == 1
+        ? Optional.of(speaking.getFirst())
+        : mostUsed(speaking, nearby).or(() -> mostUsed(speaking, anywhere));
+  }
+
+  /** A style that sets such a list, whatever it is called. */
+  private Optional<Style> ofList(WrittenStyle style) {
+    ListKind kind =
+        style.role() == Role.BULLETED_LIST ? ListKind.BULLETS : ListKind.NUMBERS;
+    List<Style> lists =
+        candidates(style).stream()
+            .filter(one -> one.level() == style.level())
+            .filter(one ->
+                Coats.value(
+                        looks.getOrDefault(one, PropertySet.EMPTY), Properties.LIST.key())
+                    == kind)
+            .toList();
+    return lists.size() == 1
+        ? Optional.of(lists.getFirst())
+        : mostUsed(lists, nearby).or(() -> mostUsed(lists, anywhere));
+  }
+
+  private static Optional<Style> mostUsed(List<Style> styles, Map<StyleId, Integer> letters) {
+    return styles.stream()
+        .filter(style -> letters.containsKey(style.id()))
+        .max(Comparator.comparingInt(style -> letters.getOrDefault(style.id(), 0)));
   }
 
   /** How many levels of headings above it are in use. */
@@ -184,26 +251,43 @@ public final class MappingProposal {
           case SUBTITLE -> "subtitle";
           case HEADING_1, HEADING_2, HEADING_3, HEADING_4, HEADING_5, HEADING_6 -> "heading";
           case BODY -> "body";
-          case BULLETED_LIST, NUMBERED_LIST -> "list";
           case QUOTATION -> "quotation";
           case CAPTION -> "caption";
           case EMPHASIS -> "emphasis";
           case STRONG -> "strong";
           case CODE, PREFORMATTED -> "code";
           case LINK -> "link";
-          case TABLE, OTHER, OTHER_WORDS -> "";
+          case BULLETED_LIST, NUMBERED_LIST, TABLE, OTHER, OTHER_WORDS -> "";
         };
     return key.isEmpty()
         ? List.of()
         : Arrays.asList(Messages.of("mapping-proposal.words-of-" + key).split(" "));
   }
 
-  private static Mapped otherwise(WrittenStyle style) {
+  /** Programs give paragraphs behind headings and the like styles that look as all others do. */
+  private boolean isAnotherBody(WrittenStyle style) {
+    return (style.role() == Role.OTHER || style.role() == Role.BODY) && looksLikeBody(style);
+  }
+
+  /** Whether its letters are those of the body text; the space around does not make a style. */
+  private boolean looksLikeBody(WrittenStyle style) {
+    PropertySet body = document.body().map(WrittenStyle::look).orElse(PropertySet.EMPTY);
+    return letters(style.look()).equals(letters(body));
+  }
+
+  private static PropertySet letters(PropertySet look) {
+    return look.where(key -> key.property().countsOn(Level.SPAN));
+  }
+
+  private Mapped otherwise(WrittenStyle style) {
     return switch (style.role()) {
       case BODY, TABLE, LINK -> new Mapped.WordsOnly();
       case EMPHASIS, STRONG, BULLETED_LIST, NUMBERED_LIST -> new Mapped.Local();
       case OTHER, OTHER_WORDS ->
-          style.look().isEmpty() ? new Mapped.WordsOnly() : new Mapped.NewStyle(style.name());
+          style.look().isEmpty()
+                  || style.level() == StyleLevel.PARAGRAPH && looksLikeBody(style)
+              ? new Mapped.WordsOnly()
+              : new Mapped.NewStyle(style.name());
       case TITLE,
           SUBTITLE,
           HEADING_1,

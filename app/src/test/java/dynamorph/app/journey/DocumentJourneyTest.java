@@ -1,0 +1,164 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.Project;
+import dynamorph.model.document.Arrangement;
+import dynamorph.model.document.Mapped;
+import dynamorph.model.style.StyleId;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** A designer brings the wall texts of a curator, and brings them again when they were corrected. */
+class DocumentJourneyTest extends JourneyTest {
+  private static final Path WALL_TEXTS = Path.of("..", "demo", "imports", "wall-texts.docx");
+
+  private static final String NOTES =
+      """
+      # Night watch
+
+      The **watchman** walked with a lamp.
+
+      ## What he carried
+
+      A key, a lamp, a book.
+      """;
+
+  private void bring(Path file) {
+    driver.answers().file(file);
+    driver.run("Import a document…");
+    driver.waitFor("what would come is shown", () -> isReviewed("Import"));
+    driver.settle();
+  }
+
+  private boolean isReviewed(String verb) {
+    return driver
+        .workspace()
+        .attempts()
+        .present()
+        .review()
+        .filter(review -> review.commitLabel().equals(verb))
+        .isPresent();
+  }
+
+  private <T> void choose(String id, T value) {
+    @SuppressWarnings("unchecked") // the box holds values of its own kind
+    ComboBox<T> box = (ComboBox<T>) driver.node(id);
+    driver.robot().interact(() -> box.setValue(value));
+    driver.settle();
+  }
+
+  private List<Artboard> added(Project project) {
+    int known = demo.artboards().size();
+    return project.artboards().subList(known, project.artboards().size());
+  }
+
+  @Test
+  void threePanelsStandOnThreeArtboardsInTheStylesOfTheProject() {
+    bring(WALL_TEXTS);
+    assertThat(driver.project()).as("nothing is done yet").isEqualTo(demo);
+    assertThat(driver.workspace().shownProperty().get().artboards())
+        .as("but it is seen")
+        .hasSize(demo.artboards().size() + 3);
+
+    choose("becomes-paragraph-Heading-2", new Mapped.Follow(new StyleId("panel-heading")));
+    driver.waitFor(
+        "the stage shows it",
+        () ->
+            follows(driver.workspace().shownProperty().get(), "How it keeps time")
+                .equals("panel-heading"));
+    driver.press("document-import");
+    Project after = driver.project();
+    assertThat(added(after))
+        .extracting(Artboard::name)
+        .containsExactly("The room of the pendulum", "Bells over the river", "Who wound the clock");
+    assertThat(follows(after, "The room of the pendulum")).isEqualTo("panel-heading");
+    assertThat(follows(after, "The tower clock")).isEqualTo("panel-body");
+    assertThat(driver.workspace().selection().layers()).hasSize(3);
+
+    driver.robot().push(KeyCode.CONTROL, KeyCode.Z);
+    driver.settle();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  private static String follows(Project project, String start) {
+    return project
+        .layers()
+        .flatMap(layer -> layer.story().paragraphs().stream())
+        .filter(paragraph -> paragraph.text().startsWith(start))
+        .findFirst()
+        .flatMap(paragraph -> paragraph.follows())
+        .map(StyleId::value)
+        .orElse("");
+  }
+
+  @Test
+  void correctedWordsComeAgainAndWhatWasSetHereStays() throws IOException {
+    Path file = Files.writeString(folder.resolve("notes.md"), NOTES);
+    bring(file);
+    driver.press("document-import");
+    Layer text = added(driver.project()).getFirst().layers().getFirst();
+    assertThat(text.story().text()).startsWith("Night watch\nThe watchman walked with a lamp.");
+
+    Files.writeString(
+        file, NOTES.replace("with a lamp", "with a lantern") + "\nHe was never asleep.\n");
+    driver.answers().file(file);
+    driver.run("Import a document…");
+    driver.waitFor("the changes are shown", () -> isReviewed("Update"));
+    assertThat(
+            driver.robot().lookup("#document-pane .quiet").queryAll().stream()
+                .map(node -> ((Labeled) node).getText()))
+        .anyMatch(line -> line.contains("1 paragraph changes, 1 comes"));
+    driver.press("document-import");
+
+    Layer after = driver.project().layer(text.id()).orElseThrow();
+    assertThat(after.story().text())
+        .contains("The watchman walked with a lantern.")
+        .endsWith("A key, a lamp, a book.\nHe was never asleep.");
+    assertThat(added(driver.project())).as("nothing was brought twice").hasSize(1);
+    assertThat(driver.project().documents()).hasSize(1);
+  }
+
+  @Test
+  void escapeLeavesEverythingAsItWasAndATextTakesItsSection() {
+    bring(WALL_TEXTS);
+    driver.robot().push(KeyCode.ESCAPE);
+    driver.settle();
+    assertThat(driver.project()).isEqualTo(demo);
+    assertThat(driver.isShown("#document-pane")).isFalse();
+
+    Layer target =
+        demo.still()
+            .flatMap(board -> board.layers().stream())
+            .filter(Layer::isText)
+            .findFirst()
+            .orElseThrow();
+    driver.robot().interact(() -> driver.workspace().select(List.of(target.id())));
+    bring(WALL_TEXTS);
+    choose("document-arrangement", Arrangement.INTO_TEXTS);
+    driver.waitFor(
+        "its words are there",
+        () ->
+            driver
+                .workspace()
+                .shownProperty()
+                .get()
+                .layer(target.id())
+                .orElseThrow()
+                .story()
+                .text()
+                .contains("Dessa Quill wound it"));
+    driver.press("document-import");
+    assertThat(added(driver.project())).isEmpty();
+    assertThat(driver.project().layer(target.id()).orElseThrow().follows())
+        .isEqualTo(target.follows());
+  }
+}
