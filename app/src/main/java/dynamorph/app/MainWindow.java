@@ -25,6 +25,8 @@ import dynamorph.app.film.TimelinePane;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.cues.CuePane;
 import dynamorph.app.film.cues.CueWatch;
+import dynamorph.app.fill.FillActions;
+import dynamorph.app.fill.FillPane;
 import dynamorph.app.finish.FinishActions;
 import dynamorph.app.finish.FinishPresetsPane;
 import dynamorph.app.fonts.FontsPane;
@@ -38,7 +40,6 @@ import dynamorph.app.property.SubjectFace;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.render.Studio;
-import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -79,10 +80,7 @@ import dynamorph.typeset.font.FontLibrary;
 import java.time.InstantSource;
 import java.util.List;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.function.Supplier;
-import javafx.beans.binding.Bindings;
-import javafx.beans.binding.BooleanBinding;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Pane;
@@ -92,7 +90,6 @@ import javafx.scene.layout.VBox;
 /** Puts the views together. */
 public final class MainWindow {
   private static final double STYLES_WIDTH = 270;
-  private static final double INSPECTOR_WIDTH = 310;
 
   private final Workspace workspace;
   private final Actions actions = new Actions();
@@ -108,6 +105,7 @@ public final class MainWindow {
   private final ReachWatch reach;
   private final FileActions files;
   private final DocumentActions documents;
+  private final FillActions fills;
   private final JournalKeeper journal;
   private final LatePane<RecoveryPane> recovery;
   private final VersionKeeper versionKeeper;
@@ -144,6 +142,7 @@ public final class MainWindow {
             InstantSource.system());
     this.files = new FileActions(workspace, current, dialogs, user, versionKeeper);
     this.documents = new DocumentActions(workspace, stage, dialogs, files);
+    this.fills = new FillActions(workspace, dialogs, files);
     this.journal =
         new JournalKeeper(
             workspace, new Journals(user.folder().resolve("journal"), InstantSource.system()));
@@ -247,7 +246,20 @@ public final class MainWindow {
                     specimens,
                     new SurveyFiles(workspace, dialogs, current)));
     this.tabs = new SideTabs(workspace, inspector, cues, foundBySurvey);
-    frame.setRight(side(editors, specimens));
+    frame.setRight(
+        new SideColumn(
+            workspace,
+            tabs,
+            new SideColumn.Panes(
+                () -> new StyleDesk(workspace, editors),
+                () -> new KeepPane(workspace, style -> shelf.keeper().put(List.of(style))),
+                () -> new FinishPresetsPane(workspace, stage, this::studio, pictures),
+                () -> new StyleDeletionPane(workspace, specimens),
+                () -> new SwatchPane(workspace, editors.apply(this::selected)),
+                () -> new StyleImportPane(workspace, specimens),
+                () -> new DocumentPane(workspace, stage, this::studio, specimens, files),
+                () -> new FillPane(workspace, stage, this::studio, files, dialogs),
+                shelf::updates)));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
@@ -281,46 +293,6 @@ public final class MainWindow {
     workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
     RecoveryPane.offer(journal, recovery::get);
-  }
-
-  private StackPane side(Function<Supplier<Subject>, Editors> editors, Specimens specimens) {
-    BooleanBinding free =
-        duringAttempt(Attempt::leavesInspector);
-    BooleanBinding choosing = free.and(workspace.view().finishPresetsProperty());
-    tabs.visibleProperty().bind(free.and(choosing.not()));
-    StackPane side =
-        new StackPane(
-            tabs,
-            LatePane.during(
-                duringAttempt(attempt -> attempt.desk().isPresent()),
-                () -> new StyleDesk(workspace, editors)),
-            LatePane.during(
-                duringAttempt(Attempt::isKeeping),
-                () -> new KeepPane(workspace, style -> shelf.keeper().put(List.of(style)))),
-            LatePane.during(
-                choosing, () -> new FinishPresetsPane(workspace, stage, this::studio, pictures)),
-            LatePane.during(
-                duringAttempt(attempt -> attempt.deletion().isPresent()),
-                () -> new StyleDeletionPane(workspace, specimens)),
-            LatePane.during(
-                duringAttempt(attempt -> attempt.swatch().isPresent()),
-                () -> new SwatchPane(workspace, editors.apply(this::selected))),
-            LatePane.during(
-                duringAttempt(attempt -> attempt.styleImport().isPresent()),
-                () -> new StyleImportPane(workspace, specimens)),
-            LatePane.during(
-                duringAttempt(attempt -> attempt.document().isPresent()),
-                () -> new DocumentPane(workspace, stage, this::studio, specimens, files)),
-            LatePane.during(duringAttempt(Attempt::isUpdating), shelf::updates));
-    side.setPrefWidth(INSPECTOR_WIDTH);
-    side.setMinWidth(INSPECTOR_WIDTH);
-    side.setMaxWidth(INSPECTOR_WIDTH);
-    return side;
-  }
-
-  private BooleanBinding duringAttempt(Predicate<Attempt> wanted) {
-    return Bindings.createBooleanBinding(
-        () -> wanted.test(workspace.attempts().present()), workspace.attempts().presentProperty());
   }
 
   private SelectionSubject selected() {
@@ -456,6 +428,7 @@ public final class MainWindow {
     WindowActions window =
         new WindowActions(workspace, search, this::scene, () -> dress(theme.other()));
     documents.register(actions);
+    fills.register(actions);
     stage.onDropped(new DroppedOnStage(layers, films, files, documents));
     films.register(actions, when);
     files.register(actions);

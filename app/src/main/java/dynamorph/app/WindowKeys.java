@@ -104,6 +104,7 @@ final class WindowKeys {
           Attempt.Deleting _,
           Attempt.Importing _,
           Attempt.ImportingDocument _,
+          Attempt.Filling _,
           Attempt.SwatchDraft _,
           Attempt.Updating _ ->
           true;

@@ -57,6 +57,7 @@ public final class Dynamorph implements Runnable {
     commands.put("survey", SurveyCommand::new);
     commands.put("words", WordsCommand::new);
     commands.put("import", ImportCommand::new);
+    commands.put("fill", FillCommand::new);
     commands.put("styles", StylesCommand::new);
     commands.put("shelf", ShelfCommand::new);
     commands.put("typeset", TypesetCommand::new);

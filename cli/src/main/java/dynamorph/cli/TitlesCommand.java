@@ -1,12 +1,12 @@
 package dynamorph.cli;
 
 import dynamorph.cli.message.Messages;
-import dynamorph.formats.table.TitleTableReader;
+import dynamorph.formats.table.TableReader;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.ImportTitles;
-import dynamorph.model.edit.importing.TitleTable;
+import dynamorph.model.fill.DataTable;
 import dynamorph.model.timeline.Time;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -64,7 +64,7 @@ final class TitlesCommand implements Callable<Integer> {
       throw new IllegalArgumentException(
           Messages.of("titles-command.is-no-title-of-a-film", model.name()));
     }
-    TitleTable rows = TitleTableReader.read(table);
+    DataTable rows = TableReader.read(table);
     ImportTitles titles =
         new ImportTitles(
             film.id(),

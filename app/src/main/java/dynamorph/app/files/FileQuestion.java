@@ -82,6 +82,11 @@ public enum FileQuestion {
       Messages.of("file-question.choose-a-table"),
       Way.OPEN,
       kind(Messages.of("file-question.tables"), ".csv", ".tsv", ".txt")),
+  DATA(
+      Messages.of("file-question.choose-a-table"),
+      Way.OPEN,
+      kind(
+          Messages.of("file-question.tables"), ".csv", ".tsv", ".xlsx", ".ods", ".json", ".txt")),
   FOOTAGE(
       Messages.of("file-question.choose-footage"),
       Way.OPEN,

@@ -64,6 +64,18 @@ public sealed interface Attempt {
   }
 
   /**
+   * It is settled what is made of the rows of a table.
+   *
+   * @param review what would be done as settled so far
+   */
+  record Filling(TableFill table, Optional<Review> review) implements Attempt {
+    @Override
+    public Optional<TableFill> fill() {
+      return Optional.of(table);
+    }
+  }
+
+  /**
    * A swatch is edited.
    *
    * @param id of the swatch
@@ -111,6 +123,11 @@ public sealed interface Attempt {
     return Optional.empty();
   }
 
+  /** The table that fills artboards. */
+  default Optional<TableFill> fill() {
+    return Optional.empty();
+  }
+
   /** The id of the swatch that is edited. */
   default Optional<String> swatch() {
     return Optional.empty();
@@ -140,6 +157,7 @@ public sealed interface Attempt {
           Updating _,
           KeepingStyle _ ->
           true;
+      case Filling(TableFill table, _) -> project.artboard(table.pattern()).isPresent();
     };
   }
 
@@ -151,7 +169,13 @@ public sealed interface Attempt {
   /** Whether it has a pane of its own with buttons to commit and to discard. */
   default boolean hasOwnButtons() {
     return switch (this) {
-      case Deleting _, Importing _, ImportingDocument _, SwatchDraft _, Updating _ -> true;
+      case Deleting _,
+          Importing _,
+          ImportingDocument _,
+          Filling _,
+          SwatchDraft _,
+          Updating _ ->
+          true;
       case Nothing _, StyleDraft _, Reviewing _, KeepingStyle _ -> false;
     };
   }
@@ -164,6 +188,7 @@ public sealed interface Attempt {
           Deleting _,
           Importing _,
           ImportingDocument _,
+          Filling _,
           SwatchDraft _,
           Updating _,
           KeepingStyle _ ->
@@ -178,6 +203,7 @@ public sealed interface Attempt {
       case Importing(StyleImport styles, _) -> new Importing(styles, Optional.of(change));
       case ImportingDocument(DocumentImport coming, _) ->
           new ImportingDocument(coming, Optional.of(change));
+      case Filling(TableFill table, _) -> new Filling(table, Optional.of(change));
       case SwatchDraft(String id, _) -> new SwatchDraft(id, Optional.of(change));
       case Updating _ -> new Updating(Optional.of(change));
       case Nothing _, StyleDraft _, Reviewing _, KeepingStyle _ -> new Reviewing(change);

@@ -209,6 +209,21 @@ public final class Attempts {
     }
   }
 
+  /** Begins to settle what is made of the rows of a table. */
+  public void fill(TableFill table) {
+    if (!isBusy()) {
+      present.set(new Attempt.Filling(table, Optional.empty()));
+    }
+  }
+
+  /** Shows nothing of what was settled so far; what is tried goes on. */
+  public void withdrawReview() {
+    if (present() instanceof Attempt.Filling(TableFill table, _)) {
+      present.set(new Attempt.Filling(table, Optional.empty()));
+      workspace.showAgain();
+    }
+  }
+
   /**
    * Shows an edit and what it reaches, to be committed or discarded; in place of what is under
    * review. Returns whether it is possible; a refusal is told in a notice.

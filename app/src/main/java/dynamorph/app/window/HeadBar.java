@@ -193,6 +193,7 @@ public final class HeadBar extends HBox {
             actions.item("project.artboard-settings"),
             actions.item("project.delete-artboard"),
             actions.item("project.import-document"),
+            actions.item("project.fill-artboard"),
             actions.item("project.import-font"),
             actions.item("project.add-image"),
             actions.item("project.place-image"),

@@ -1,5 +1,6 @@
 package dynamorph.formats.document;
 
+import dynamorph.formats.file.XmlParts;
 import dynamorph.formats.file.PlainText;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.document.WrittenDocument;

@@ -1,5 +1,7 @@
 package dynamorph.formats.document;
 
+import dynamorph.formats.file.XmlNode;
+import dynamorph.formats.file.XmlParts;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Length;

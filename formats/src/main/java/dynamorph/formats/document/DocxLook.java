@@ -1,5 +1,6 @@
 package dynamorph.formats.document;
 
+import dynamorph.formats.file.XmlNode;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Alignment;

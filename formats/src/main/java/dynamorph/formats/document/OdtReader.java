@@ -1,5 +1,7 @@
 package dynamorph.formats.document;
 
+import dynamorph.formats.file.XmlNode;
+import dynamorph.formats.file.XmlParts;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.document.Role;
 import dynamorph.model.document.WrittenDocument;

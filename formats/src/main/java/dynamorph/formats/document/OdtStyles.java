@@ -1,5 +1,6 @@
 package dynamorph.formats.document;
 
+import dynamorph.formats.file.XmlNode;
 import dynamorph.model.document.Role;
 import dynamorph.model.document.WrittenStyle;
 import dynamorph.model.property.Properties;

@@ -132,7 +132,7 @@ public final class WordTable {
     try (CSVParser parser =
         CSVFormat.DEFAULT
             .builder()
-            .setDelimiter(TitleTableReader.delimiter(head))
+            .setDelimiter(TableReader.delimiter(head))
             .setIgnoreEmptyLines(true)
             .get()
             .parse(new StringReader(text))) {

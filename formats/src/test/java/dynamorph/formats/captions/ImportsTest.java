@@ -3,8 +3,8 @@ package dynamorph.formats.captions;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.edit.importing.ImportTitles;
-import dynamorph.model.edit.importing.TitleTable;
-import dynamorph.model.edit.importing.TitleTable.Role;
+import dynamorph.model.fill.DataTable;
+import dynamorph.model.fill.DataTable.Role;
 import java.io.IOException;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -27,7 +27,7 @@ class ImportsTest {
 
   @Test
   void theTableOfNamesTellsItsColumns() throws IOException {
-    TitleTable table = dynamorph.formats.table.TitleTableReader.read(IMPORTS.resolve("names.csv"));
+    DataTable table = dynamorph.formats.table.TableReader.read(IMPORTS.resolve("names.csv"));
     assertThat(ImportTitles.roles(table))
         .containsExactly(Role.WORDS, Role.WORDS, Role.IN, Role.OUT);
     assertThat(table.rows().get(1).cells().get(1)).isEqualTo("smith, third generation");

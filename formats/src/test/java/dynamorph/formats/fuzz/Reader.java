@@ -9,7 +9,7 @@ import dynamorph.formats.journal.Journals;
 import dynamorph.formats.journal.RecordFile;
 import dynamorph.formats.project.ProjectDifference;
 import dynamorph.formats.project.ProjectFile;
-import dynamorph.formats.table.TitleTableReader;
+import dynamorph.formats.table.TableReader;
 import dynamorph.formats.tokens.TokenFile;
 import dynamorph.model.Asset;
 import dynamorph.model.Project;
@@ -62,7 +62,7 @@ public enum Reader {
   WEBVTT(captions(CaptionFiles.Format.WEBVTT), sample(CaptionFiles.Format.WEBVTT)),
   TTML(captions(CaptionFiles.Format.TTML), sample(CaptionFiles.Format.TTML)),
   TABLE(
-      input -> inFile(input, ".csv", TitleTableReader::read),
+      input -> inFile(input, ".csv", TableReader::read),
       texts("name;role;in\n\"Ilse; Maes\";\"bell\nringer\";00:00:01:00\n", "a\tb\n1\t2\n")),
   HTML(
       input -> HtmlText.read(text(input)),

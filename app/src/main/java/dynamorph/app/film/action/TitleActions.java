@@ -8,14 +8,14 @@ import dynamorph.app.session.Notice;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
-import dynamorph.formats.table.TitleTableReader;
+import dynamorph.formats.table.TableReader;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.film.ChangeTimeline;
 import dynamorph.model.edit.film.Retime;
 import dynamorph.model.edit.importing.ImportTitles;
-import dynamorph.model.edit.importing.TitleTable;
+import dynamorph.model.fill.DataTable;
 import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
@@ -196,7 +196,7 @@ public final class TitleActions {
         .choose(FileQuestion.TABLE)
         .ifPresent(file -> {
           try {
-            takeTable(board.get(), pattern.get(), TitleTableReader.read(file));
+            takeTable(board.get(), pattern.get(), TableReader.read(file));
           } catch (IOException wrong) {
             workspace.tell(
                 Notice.problem(Messages.of("title-actions.not-imported", Messages.reason(wrong))));
@@ -204,7 +204,7 @@ public final class TitleActions {
         });
   }
 
-  private void takeTable(Artboard board, Layer pattern, TitleTable table) {
+  private void takeTable(Artboard board, Layer pattern, DataTable table) {
     ImportTitles titles =
         new ImportTitles(
             board.id(),

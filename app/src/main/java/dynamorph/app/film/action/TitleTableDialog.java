@@ -3,7 +3,7 @@ package dynamorph.app.film.action;
 import dynamorph.app.message.Messages;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.ImportTitles;
-import dynamorph.model.edit.importing.TitleTable;
+import dynamorph.model.fill.DataTable;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import java.util.ArrayList;
@@ -30,11 +30,11 @@ final class TitleTableDialog {
 
   static Optional<ImportTitles> ask(
       Window owner, Project project, Timeline line, ImportTitles start) {
-    List<ComboBox<TitleTable.Role>> roles = new ArrayList<>();
+    List<ComboBox<DataTable.Role>> roles = new ArrayList<>();
     GridPane columns = new GridPane(8, 6);
     for (int column = 0; column < start.table().columns().size(); column++) {
-      ComboBox<TitleTable.Role> box = new ComboBox<>();
-      box.getItems().setAll(TitleTable.Role.values());
+      ComboBox<DataTable.Role> box = new ComboBox<>();
+      box.getItems().setAll(DataTable.Role.values());
       box.setConverter(converter());
       box.setValue(start.roles().get(column));
       roles.add(box);
@@ -91,7 +91,7 @@ final class TitleTableDialog {
   private static ImportTitles read(
       ImportTitles start,
       Timeline line,
-      List<ComboBox<TitleTable.Role>> roles,
+      List<ComboBox<DataTable.Role>> roles,
       TextField begin,
       TextField gap) {
     Time from = start.start();
@@ -121,10 +121,10 @@ final class TitleTableDialog {
         .orElse(Messages.of("title-table-dialog.line-is-refused", made.row().line(), made.why()));
   }
 
-  private static StringConverter<TitleTable.Role> converter() {
+  private static StringConverter<DataTable.Role> converter() {
     return new StringConverter<>() {
       @Override
-      public String toString(TitleTable.Role role) {
+      public String toString(DataTable.Role role) {
         return role == null
             ? ""
             : switch (role) {
@@ -136,7 +136,7 @@ final class TitleTableDialog {
       }
 
       @Override
-      public TitleTable.Role fromString(String text) {
+      public DataTable.Role fromString(String text) {
         throw new UnsupportedOperationException("roles are chosen, not typed");
       }
     };

@@ -7,7 +7,8 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
-import dynamorph.model.edit.importing.TitleTable.Role;
+import dynamorph.model.fill.DataTable;
+import dynamorph.model.fill.DataTable.Role;
 import dynamorph.model.message.Messages;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
@@ -34,7 +35,7 @@ import java.util.Optional;
 public record ImportTitles(
     ArtboardId film,
     LayerId pattern,
-    TitleTable table,
+    DataTable table,
     List<Role> roles,
     Time start,
     Time gap,
@@ -45,7 +46,7 @@ public record ImportTitles(
   }
 
   /** By the names of the columns. */
-  public static List<Role> roles(TitleTable table) {
+  public static List<Role> roles(DataTable table) {
     return table.columns().stream().map(Role::of).toList();
   }
 
@@ -55,7 +56,7 @@ public record ImportTitles(
    * @param title empty if it is refused
    * @param why empty if it is not
    */
-  public record Made(TitleTable.Row row, Optional<Layer> title, String why) {}
+  public record Made(DataTable.Row row, Optional<Layer> title, String why) {}
 
   /** What each row makes. */
   public List<Made> made(Project project) {
@@ -66,7 +67,7 @@ public record ImportTitles(
     Time next = start;
     Time usual = model.timing().map(Timing::length).orElse(Time.ofMillis(5000));
     int number = 1;
-    for (TitleTable.Row row : table.rows()) {
+    for (DataTable.Row row : table.rows()) {
       Made one = made(row, model, line, next, usual, number++);
       made.add(one);
       next = one.title().flatMap(Layer::timing).map(timing -> timing.out().plus(gap)).orElse(next);
@@ -75,7 +76,7 @@ public record ImportTitles(
   }
 
   private Made made(
-      TitleTable.Row row, Layer model, Timeline line, Time next, Time usual, int number) {
+      DataTable.Row row, Layer model, Timeline line, Time next, Time usual, int number) {
     List<String> words = new ArrayList<>();
     for (int column = 0; column < roles.size(); column++) {
       if (roles.get(column) == Role.WORDS) {
@@ -113,7 +114,7 @@ public record ImportTitles(
     }
   }
 
-  private Optional<Time> cell(TitleTable.Row row, Role role, Timeline line) {
+  private Optional<Time> cell(DataTable.Row row, Role role, Timeline line) {
     int column = roles.indexOf(role);
     return column < 0 || row.cells().get(column).isBlank()
         ? Optional.empty()
@@ -135,7 +136,7 @@ public record ImportTitles(
     return line.rate().at(Math.max(0, line.timecode().parse(text) - line.firstFrame()));
   }
 
-  private Optional<Time> length(TitleTable.Row row) {
+  private Optional<Time> length(DataTable.Row row) {
     int column = roles.indexOf(Role.LENGTH);
     if (column < 0 || row.cells().get(column).isBlank()) {
       return Optional.empty();
@@ -148,7 +149,7 @@ public record ImportTitles(
     return Optional.of(Time.ofSeconds(Double.parseDouble(text)));
   }
 
-  private Story story(Story model, TitleTable.Row row, List<String> words) {
+  private Story story(Story model, DataTable.Row row, List<String> words) {
     if (model.text().matches("(?s).*\\{[^{}]+\\}.*")) {
       return model.mapParagraphs(
           paragraph -> paragraph.mapSpans(span -> span.withText(filled(span.text(), row))));
@@ -165,7 +166,7 @@ public record ImportTitles(
     return new Story(lines);
   }
 
-  private String filled(String text, TitleTable.Row row) {
+  private String filled(String text, DataTable.Row row) {
     String filled = text;
     for (int column = 0; column < table.columns().size(); column++) {
       String name = table.columns().get(column).toLowerCase(Locale.ROOT);

@@ -1,4 +1,4 @@
-package dynamorph.formats.document;
+package dynamorph.formats.file;
 
 import java.util.List;
 import java.util.Map;
@@ -13,30 +13,30 @@ import org.jspecify.annotations.Nullable;
  * @param attributes by such names
  * @param children elements and {@link String}s
  */
-record XmlNode(String name, Map<String, String> attributes, List<Object> children) {
-  @Nullable String get(String attribute) {
+public record XmlNode(String name, Map<String, String> attributes, List<Object> children) {
+  public @Nullable String get(String attribute) {
     return attributes.get(attribute);
   }
 
-  String get(String attribute, String otherwise) {
+  public String get(String attribute, String otherwise) {
     return attributes.getOrDefault(attribute, otherwise);
   }
 
-  Stream<XmlNode> elements() {
+  public Stream<XmlNode> elements() {
     return children.stream().filter(XmlNode.class::isInstance).map(XmlNode.class::cast);
   }
 
-  Optional<XmlNode> child(String wanted) {
+  public Optional<XmlNode> child(String wanted) {
     return elements().filter(one -> one.name.equals(wanted)).findFirst();
   }
 
   /** An attribute of a child. */
-  Optional<String> of(String child, String attribute) {
+  public Optional<String> of(String child, String attribute) {
     return child(child).map(one -> one.get(attribute));
   }
 
   /** All elements of a name below it, in order. Trees are never deeper than methods can call. */
-  Stream<XmlNode> all(String wanted) {
+  public Stream<XmlNode> all(String wanted) {
     return elements()
         .flatMap(one ->
             one.name.equals(wanted)
@@ -45,7 +45,7 @@ record XmlNode(String name, Map<String, String> attributes, List<Object> childre
   }
 
   /** All words below it. */
-  String text() {
+  public String text() {
     StringBuilder text = new StringBuilder();
     for (Object child : children) {
       switch (child) {

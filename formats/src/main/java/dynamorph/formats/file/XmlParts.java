@@ -1,7 +1,5 @@
-package dynamorph.formats.document;
+package dynamorph.formats.file;
 
-import dynamorph.formats.file.PlainText;
-import dynamorph.formats.file.SafeXml;
 import dynamorph.formats.message.Messages;
 import java.io.IOException;
 import java.io.InputStream;
@@ -26,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * The XML parts of a document that is a zip archive. Nothing outside of the archive is ever read,
  * and what grows without end is refused.
  */
-final class XmlParts implements AutoCloseable {
+public final class XmlParts implements AutoCloseable {
   private static final long LARGEST_PART = 64L << 20;
   private static final int MOST_NODES = 2_000_000;
   private static final int DEEPEST = 200;
@@ -35,15 +33,19 @@ final class XmlParts implements AutoCloseable {
 
   /** The prefixes of the standards (ECMA-376, transitional and strict). */
   private static final Map<String, String> PREFIXES =
-      Map.of(
-          "http://schemas.openxmlformats.org/wordprocessingml/2006/main", "w",
-          "http://purl.oclc.org/ooxml/wordprocessingml/main", "w",
-          "http://schemas.openxmlformats.org/drawingml/2006/main", "a",
-          "http://purl.oclc.org/ooxml/drawingml/main", "a",
-          "http://schemas.openxmlformats.org/markup-compatibility/2006", "mc",
-          "http://schemas.openxmlformats.org/officeDocument/2006/math", "m",
-          "http://www.w3.org/1999/xlink", "xlink",
-          "http://www.w3.org/XML/1998/namespace", "xml");
+      Map.ofEntries(
+          Map.entry("http://schemas.openxmlformats.org/wordprocessingml/2006/main", "w"),
+          Map.entry("http://purl.oclc.org/ooxml/wordprocessingml/main", "w"),
+          Map.entry("http://schemas.openxmlformats.org/drawingml/2006/main", "a"),
+          Map.entry("http://purl.oclc.org/ooxml/drawingml/main", "a"),
+          Map.entry("http://schemas.openxmlformats.org/spreadsheetml/2006/main", "x"),
+          Map.entry("http://purl.oclc.org/ooxml/spreadsheetml/main", "x"),
+          Map.entry("http://schemas.openxmlformats.org/markup-compatibility/2006", "mc"),
+          Map.entry("http://schemas.openxmlformats.org/officeDocument/2006/math", "m"),
+          Map.entry("http://www.w3.org/1999/xlink", "xlink"),
+          Map.entry("http://www.w3.org/XML/1998/namespace", "xml"),
+          Map.entry("http://schemas.openxmlformats.org/officeDocument/2006/relationships", "r"),
+          Map.entry("http://purl.oclc.org/ooxml/officeDocument/relationships", "r"));
 
   private final String name;
   private final ZipFile zip;
@@ -54,7 +56,7 @@ final class XmlParts implements AutoCloseable {
    *
    * @throws IOException if it is none
    */
-  XmlParts(Path file) throws IOException {
+  public XmlParts(Path file) throws IOException {
     this.name = String.valueOf(file.getFileName());
     try {
       this.zip = new ZipFile(file.toFile());
@@ -64,7 +66,7 @@ final class XmlParts implements AutoCloseable {
   }
 
   /** A part; empty if the archive has none of that name. */
-  Optional<XmlNode> find(String part) throws IOException {
+  public Optional<XmlNode> find(String part) throws IOException {
     ZipEntry entry = zip.getEntry(part);
     if (entry == null) {
       return Optional.empty();
@@ -75,7 +77,7 @@ final class XmlParts implements AutoCloseable {
   }
 
   /** A part that a document cannot be without. */
-  XmlNode part(String part) throws IOException {
+  public XmlNode part(String part) throws IOException {
     return find(part)
         .orElseThrow(() -> new IOException(Messages.of("document.lacks-a-part", name, part)));
   }
@@ -166,7 +168,7 @@ final class XmlParts implements AutoCloseable {
         + local;
   }
 
-  List<String> names() {
+  public List<String> names() {
     return zip.stream().map(ZipEntry::getName).toList();
   }
 

@@ -2,9 +2,9 @@ package dynamorph.formats.table;
 
 import dynamorph.formats.file.PlainText;
 import dynamorph.formats.message.Messages;
-import dynamorph.model.edit.importing.TitleTable;
-import dynamorph.model.edit.importing.TitleTable.Role;
-import dynamorph.model.edit.importing.TitleTable.Row;
+import dynamorph.model.fill.DataTable;
+import dynamorph.model.fill.DataTable.Role;
+import dynamorph.model.fill.DataTable.Row;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -17,20 +17,20 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
-/** Reads tables of titles out of CSV files (RFC 4180), with any usual delimiter and encoding. */
-public final class TitleTableReader {
+/** Reads tables out of CSV files (RFC 4180), with any usual delimiter and encoding, of spreadsheets and JSON. */
+public final class TableReader {
   private static final long LARGEST = 16L << 20;
   private static final int MOST_ROWS = 20_000;
   private static final char[] DELIMITERS = {',', ';', '\t', '|'};
 
-  private TitleTableReader() {}
+  private TableReader() {}
 
   /**
    * Reads a file.
    *
    * @throws IOException saying what is wrong, if it is missing, empty, too large or no table
    */
-  public static TitleTable read(Path file) throws IOException {
+  public static DataTable read(Path file) throws IOException {
     if (!Files.exists(file)) {
       throw new IOException(
           Messages.of("title-table-reader.there-is-no-such-file", file.getFileName()));
@@ -42,7 +42,53 @@ public final class TitleTableReader {
     return parse(PlainText.decode(Files.readAllBytes(file)), file.getFileName().toString());
   }
 
-  static TitleTable parse(String text, String name) throws IOException {
+  /**
+   * Reads a table whose first row names its columns: CSV, a workbook (XLSX, ODS), or a JSON list of
+   * objects.
+   *
+   * @throws IOException saying what is wrong, if it is missing, empty, too large or no table
+   */
+  public static DataTable withHeader(Path file) throws IOException {
+    String name = String.valueOf(file.getFileName());
+    if (!Files.isRegularFile(file)) {
+      throw new IOException(Messages.of("title-table-reader.there-is-no-such-file", name));
+    }
+    if (Files.size(file) > LARGEST) {
+      throw new IOException(Messages.of("title-table-reader.a-table-is-at-most-16", name));
+    }
+    byte[] bytes = Files.readAllBytes(file);
+    boolean archive = bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K';
+    String text = archive ? "" : PlainText.decode(bytes);
+    List<Row> rows =
+        archive
+            ? SheetReader.read(file)
+            : text.stripLeading().startsWith("[") ? JsonTable.rows(text, name) : rows(text, name);
+    return headed(rows, name);
+  }
+
+  private static DataTable headed(List<Row> all, String name) throws IOException {
+    if (all.size() < 2) {
+      throw new IOException(Messages.of("table-reader.no-rows", name));
+    }
+    if (all.size() > MOST_ROWS + 1) {
+      throw new IOException(
+          Messages.of("title-table-reader.a-table-has-at-most-rows", name, MOST_ROWS));
+    }
+    int width = all.stream().mapToInt(row -> row.cells().size()).max().orElse(1);
+    List<Row> rows = all.stream().map(row -> widened(row, width)).toList();
+    List<String> columns = new ArrayList<>();
+    for (int column = 0; column < width; column++) {
+      String title = rows.getFirst().cells().get(column).strip();
+      columns.add(title.isEmpty() ? String.valueOf(column + 1) : title);
+    }
+    return new DataTable(columns, rows.subList(1, rows.size()));
+  }
+
+  static DataTable parse(String text, String name) throws IOException {
+    return of(rows(text, name));
+  }
+
+  private static List<Row> rows(String text, String name) throws IOException {
     if (text.isBlank()) {
       throw new IOException(Messages.of("title-table-reader.the-table-is-empty", name));
     }
@@ -63,7 +109,7 @@ public final class TitleTableReader {
         }
         rows.add(new Row(parser.getCurrentLineNumber(), found.toList()));
       }
-      return of(rows);
+      return rows;
     } catch (UncheckedIOException | IllegalStateException broken) {
       throw new IOException(name + ": " + broken.getMessage(), broken);
     }
@@ -89,7 +135,7 @@ public final class TitleTableReader {
     return best;
   }
 
-  private static TitleTable of(List<Row> all) {
+  private static DataTable of(List<Row> all) {
     int width = all.stream().mapToInt(row -> row.cells().size()).max().orElse(1);
     List<Row> rows = new ArrayList<>(all.stream().map(row -> widened(row, width)).toList());
     boolean header = rows.size() > 1 && isHeader(rows.getFirst());
@@ -98,7 +144,7 @@ public final class TitleTableReader {
       String name = header ? rows.getFirst().cells().get(column) : "";
       columns.add(name.isEmpty() ? String.valueOf((char) ('A' + column % 26)) : name);
     }
-    return new TitleTable(columns, header ? rows.subList(1, rows.size()) : rows);
+    return new DataTable(columns, header ? rows.subList(1, rows.size()) : rows);
   }
 
   private static Row widened(Row row, int width) {

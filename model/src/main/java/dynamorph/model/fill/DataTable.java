@@ -1,15 +1,15 @@
-package dynamorph.model.edit.importing;
+package dynamorph.model.fill;
 
 import java.util.List;
 import java.util.Locale;
 
 /**
- * A table of titles, such as a spreadsheet holds.
+ * A table, such as a spreadsheet holds.
  *
  * @param columns their names; A, B, C … where the table has no header
  * @param rows cells by column, as many in each row as there are columns
  */
-public record TitleTable(List<String> columns, List<Row> rows) {
+public record DataTable(List<String> columns, List<Row> rows) {
   /**
    * A row.
    *
@@ -21,7 +21,7 @@ public record TitleTable(List<String> columns, List<Row> rows) {
     }
   }
 
-  public TitleTable {
+  public DataTable {
     columns = List.copyOf(columns);
     rows = List.copyOf(rows);
   }

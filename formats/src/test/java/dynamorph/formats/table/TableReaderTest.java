@@ -9,8 +9,8 @@ import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.importing.ImportTitles;
-import dynamorph.model.edit.importing.TitleTable;
-import dynamorph.model.edit.importing.TitleTable.Role;
+import dynamorph.model.fill.DataTable;
+import dynamorph.model.fill.DataTable.Role;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
@@ -29,7 +29,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class TitleTableReaderTest {
+class TableReaderTest {
   private static final Layer PATTERN =
       Layer.of("pattern", "Name", "")
           .withStory(
@@ -52,7 +52,7 @@ class TitleTableReaderTest {
     return Project.empty("P").plus(film);
   }
 
-  private static ImportTitles titles(TitleTable table, Project project) {
+  private static ImportTitles titles(DataTable table, Project project) {
     return new ImportTitles(
         project.artboards().getFirst().id(),
         PATTERN.id(),
@@ -67,7 +67,7 @@ class TitleTableReaderTest {
   @ValueSource(strings = {",", ";", "\t", "|"})
   void anyDelimiterIsFound(String delimiter) throws IOException {
     String text = "Name,Role\n\"Nour, Abadi\",bell founder\n\nJoost,\"keeper \"\"old\"\"\"\n";
-    TitleTable table = TitleTableReader.parse(text.replace(",", delimiter), "names.csv");
+    DataTable table = TableReader.parse(text.replace(",", delimiter), "names.csv");
     assertThat(table.columns()).containsExactly("Name", "Role");
     assertThat(table.rows().getFirst().cells())
         .containsExactly("Nour" + delimiter + " Abadi", "bell founder");
@@ -76,19 +76,19 @@ class TitleTableReaderTest {
 
   @Test
   void withoutAHeaderColumnsAreLettered() throws IOException {
-    TitleTable table =
-        TitleTableReader.parse("Nour Abadi,founder\nJoost Hale,keeper\n", "names.csv");
+    DataTable table =
+        TableReader.parse("Nour Abadi,founder\nJoost Hale,keeper\n", "names.csv");
     assertThat(table.columns()).containsExactly("A", "B");
     assertThat(table.rows()).hasSize(2);
-    assertThatThrownBy(() -> TitleTableReader.parse("  ", "names.csv"))
+    assertThatThrownBy(() -> TableReader.parse("  ", "names.csv"))
         .hasMessage("names.csv: the table is empty");
   }
 
   @Test
   void eachRowMakesATitleThatLooksLikeThePattern() throws IOException {
     Project project = project(PATTERN);
-    TitleTable table =
-        TitleTableReader.parse(
+    DataTable table =
+        TableReader.parse(
             "Name,Role,In,Out\nNour,founder,00:00:05:00,00:00:08:12\nJoost,,9.5,12\n", "n.csv");
     Project after = titles(table, project).applyTo(project);
     List<Layer> made = after.layers().skip(1).toList();
@@ -105,7 +105,7 @@ class TitleTableReaderTest {
   @Test
   void withoutTimesTitlesFollowEachOther() throws IOException {
     Project project = project(PATTERN);
-    TitleTable table = TitleTableReader.parse("Name\nA\nB\nC\nD\nE\n", "n.csv");
+    DataTable table = TableReader.parse("Name\nA\nB\nC\nD\nE\n", "n.csv");
     Project after = titles(table, project).applyTo(project);
     List<Timing> times = after.layers().skip(1).map(layer -> layer.timing().orElseThrow()).toList();
     assertThat(times.get(0).in()).isEqualTo(Time.ofMillis(4000));
@@ -118,8 +118,8 @@ class TitleTableReaderTest {
   @Test
   void rowsThatMakeNoSenseAreRefusedWithTheirLine() throws IOException {
     Project project = project(PATTERN);
-    TitleTable table =
-        TitleTableReader.parse(
+    DataTable table =
+        TableReader.parse(
             "Name,In,Out\nA,00:00:05:00,00:00:04:00\n,1,2\nB,soon,2\nC,1,2\n", "n.csv");
     List<ImportTitles.Made> made = titles(table, project).made(project);
     assertThat(made.stream().map(one -> one.title().isPresent()))
@@ -134,7 +134,7 @@ class TitleTableReaderTest {
   void wordsInBracesAreThoseOfTheirColumn() throws IOException {
     Layer braces = PATTERN.withStory(Story.of("{Role}: {name}, {other}"));
     Project project = project(braces);
-    TitleTable table = TitleTableReader.parse("Name,Role\nNour,founder $1\n", "n.csv");
+    DataTable table = TableReader.parse("Name,Role\nNour,founder $1\n", "n.csv");
     assertThat(titles(table, project).applyTo(project).layers().toList().getLast().story().text())
         .isEqualTo("founder $1: Nour, {other}");
   }
@@ -142,8 +142,8 @@ class TitleTableReaderTest {
   @Test
   void thePatternHasToBeATitle() throws IOException {
     Project project = project(PATTERN);
-    TitleTable table = TitleTableReader.parse("Name\nA\n", "n.csv");
-    assertThat(ImportTitles.roles(TitleTableReader.parse("Name,Start,Duration\na,b,c\n", "n.csv")))
+    DataTable table = TableReader.parse("Name\nA\n", "n.csv");
+    assertThat(ImportTitles.roles(TableReader.parse("Name,Start,Duration\na,b,c\n", "n.csv")))
         .containsExactly(Role.WORDS, Role.IN, Role.LENGTH);
     ImportTitles wrong =
         new ImportTitles(
@@ -169,7 +169,7 @@ class TitleTableReaderTest {
       })
   void theDelimiterIsTheOneThatDividesEveryLine(String typed, String columns) throws IOException {
     String text = typed.replace("\\n", "\n").replace("\\t", "\t");
-    assertThat(TitleTableReader.parse(text, "names.csv").columns())
+    assertThat(TableReader.parse(text, "names.csv").columns())
         .containsExactly(columns.strip().split(", "));
   }
 }

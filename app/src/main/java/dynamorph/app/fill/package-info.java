@@ -1,0 +1,2 @@
+/** Artboards that are filled with the rows of a table. */
+package dynamorph.app.fill;
