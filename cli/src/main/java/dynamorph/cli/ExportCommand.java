@@ -205,7 +205,8 @@ final class ExportCommand implements Callable<Integer> {
         ofFilms.over(kept.film()));
   }
 
-  private static ExportPreset kept(Project project, String name) {
+  /** A preset of a project by its name. */
+  static ExportPreset kept(Project project, String name) {
     return project.exports().stream()
         .filter(one -> one.name().equalsIgnoreCase(name))
         .findFirst()

@@ -74,9 +74,7 @@ final class FillCommand implements Callable<Integer> {
   @Option(names = "--format", paramLabel = "FORMAT", description = "${bundle:fill-command.format}")
   private @Nullable String format;
 
-  @Option(
-      names = "--keep-going",
-      description = "${bundle:fill-command.keep-going}")
+  @Option(names = "--keep-going", description = "${bundle:fill-command.keep-going}")
   private boolean keepGoing;
 
   @Spec private CommandSpec spec;
@@ -122,8 +120,7 @@ final class FillCommand implements Callable<Integer> {
       if (exported != null) {
         tell(
             new ArtboardExport(scene, painter, preset(project), false)
-                .write(
-                    alone.artboards(), exported, _ -> {}, () -> false));
+                .write(alone.artboards(), exported, _ -> {}, () -> false));
       }
     }
     if (output != null) {
@@ -184,12 +181,7 @@ final class FillCommand implements Callable<Integer> {
     if (preset == null) {
       return ExportPreset.of(ExportFormat.of(format == null ? "pdf" : format));
     }
-    return project.exports().stream()
-        .filter(one -> one.name().equalsIgnoreCase(preset))
-        .findFirst()
-        .orElseThrow(() ->
-            new IllegalArgumentException(
-                Messages.of("export-command.the-project-has-no-preset", preset, "")));
+    return ExportCommand.kept(project, preset);
   }
 
   private void tell(ExportOutcome outcome) {

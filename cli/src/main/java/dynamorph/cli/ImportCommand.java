@@ -112,8 +112,11 @@ final class ImportCommand implements Callable<Integer> {
       written.remarks().forEach(out::println);
       return 0;
     }
-    return output.finish(file, project, update ? updated(project, written, mapping)
-        : imported(project, written, mapping), out);
+    return output.finish(
+        file,
+        project,
+        update ? updated(project, written, mapping) : imported(project, written, mapping),
+        out);
   }
 
   private Edit imported(Project project, WrittenDocument written, StyleMapping mapping) {
@@ -181,8 +184,7 @@ final class ImportCommand implements Callable<Integer> {
     spec.commandLine()
         .getOut()
         .println(
-            Messages.of(
-                "import-command.updated", done.changed(), done.added(), done.removed()));
+            Messages.of("import-command.updated", done.changed(), done.added(), done.removed()));
     return done.edit();
   }
 

@@ -56,8 +56,17 @@ class FillCommandTest {
   void someRowsBecomeArtboards() throws IOException {
     Path out = folder.resolve("out.dmorph");
     String[] wanted = {
-      "fill", project.toString(), table.toString(), "--artboard", "Label 3", "--rows", "1,3",
-      "--name", "{No} {Title}", "-o", out.toString()
+      "fill",
+      project.toString(),
+      table.toString(),
+      "--artboard",
+      "Label 3",
+      "--rows",
+      "1,3",
+      "--name",
+      "{No} {Title}",
+      "-o",
+      out.toString()
     };
     assertThat(run(wanted)).as(told).isZero();
     Project made = ProjectFile.read(out);
@@ -71,8 +80,15 @@ class FillCommandTest {
   void allAreExportedWithoutAProject() throws IOException {
     Path out = folder.resolve("out");
     String[] wanted = {
-      "fill", project.toString(), table.toString(), "--artboard", "Label 3", "--export",
-      out.toString(), "--format", "svg"
+      "fill",
+      project.toString(),
+      table.toString(),
+      "--artboard",
+      "Label 3",
+      "--export",
+      out.toString(),
+      "--format",
+      "svg"
     };
     assertThat(run(wanted)).as(told).isZero();
     try (Stream<Path> files = Files.list(out)) {
@@ -91,7 +107,8 @@ class FillCommandTest {
     Files.writeString(table, "No,Title,Made\n1,Night clock,soon\n2,Water clock,\n");
     assertThat(run(wanted)).isNotZero();
     assertThat(told).contains("Row 1: “soon” in Made");
-    assertThat(run("fill", project.toString(), table.toString(), "--artboard", "Label 5", "-o", "x"))
+    assertThat(
+            run("fill", project.toString(), table.toString(), "--artboard", "Label 5", "-o", "x"))
         .isNotZero();
     assertThat(told).contains("“Label 5” has no fields").contains("{No}");
   }

@@ -26,7 +26,8 @@ class ImportCommandTest {
   void write() throws IOException {
     project = folder.resolve("demo.dmorph");
     out = folder.resolve("out.dmorph");
-    document = Files.writeString(folder.resolve("wall.md"), "# One\n\nFirst.\n\n# Two\n\nSecond.\n");
+    document =
+        Files.writeString(folder.resolve("wall.md"), "# One\n\nFirst.\n\n# Two\n\nSecond.\n");
     assertThat(run("demo", "--write", project.toString())).isZero();
   }
 
@@ -46,7 +47,12 @@ class ImportCommandTest {
   @Test
   void wordsComeInAndComeAgain() throws IOException {
     String[] first = {
-      "import", project.toString(), document.toString(), "--map", "Heading 1=Column opening", "-o",
+      "import",
+      project.toString(),
+      document.toString(),
+      "--map",
+      "Heading 1=Column opening",
+      "-o",
       out.toString()
     };
     assertThat(run(first)).as(told).isZero();
@@ -55,9 +61,7 @@ class ImportCommandTest {
     assertThat(imported.artboards().getLast().name()).isEqualTo("Two");
 
     Files.writeString(document, "# One\n\nFirst, and more.\n\n# Two\n\nSecond.\n");
-    assertThat(
-            run(
-                "import", out.toString(), document.toString(), "--update", "-o", out.toString()))
+    assertThat(run("import", out.toString(), document.toString(), "--update", "-o", out.toString()))
         .as(told)
         .isZero();
     assertThat(told).contains("1 paragraph changed, 0 added, 0 removed");

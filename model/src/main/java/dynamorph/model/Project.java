@@ -1,6 +1,5 @@
 package dynamorph.model;
 
-
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.message.Messages;
 import dynamorph.model.style.Palette;
@@ -185,61 +184,61 @@ public record Project(
 
   public Project withName(String changed) {
     return new Project(
-        changed, artboards, styles, palette, baseStyle, language, words, assets, exports, survey, documents);
+        changed, artboards, styles, palette, baseStyle, language, words, assets, exports, survey,
+        documents);
   }
 
   public Project withArtboards(PVector<Artboard> changed) {
     return new Project(
-        name, changed, styles, palette, baseStyle, language, words, assets, exports, survey, documents);
+        name, changed, styles, palette, baseStyle, language, words, assets, exports, survey,
+        documents);
   }
 
   public Project withStyles(StyleBook changed) {
     return new Project(
-        name, artboards, changed, palette, baseStyle, language, words, assets, exports, survey, documents);
+        name, artboards, changed, palette, baseStyle, language, words, assets, exports, survey,
+        documents);
   }
 
   public Project withPalette(Palette changed) {
     return new Project(
-        name, artboards, styles, changed, baseStyle, language, words, assets, exports, survey, documents);
+        name, artboards, styles, changed, baseStyle, language, words, assets, exports, survey,
+        documents);
   }
 
   public Project withBaseStyle(Optional<StyleId> changed) {
     return new Project(
-        name, artboards, styles, palette, changed, language, words, assets, exports, survey, documents);
+        name, artboards, styles, palette, changed, language, words, assets, exports, survey,
+        documents);
   }
 
   public Project withWords(SortedSet<String> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, changed, assets, exports, survey, documents);
+        name, artboards, styles, palette, baseStyle, language, changed, assets, exports, survey,
+        documents);
   }
 
   public Project withAssets(List<Asset> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, changed, exports, survey, documents);
+        name, artboards, styles, palette, baseStyle, language, words, changed, exports, survey,
+        documents);
   }
 
   public Project withExports(List<ExportPreset> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, assets, changed, survey, documents);
+        name, artboards, styles, palette, baseStyle, language, words, assets, changed, survey,
+        documents);
   }
 
   public Project withSurvey(SurveySettings changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, assets, exports, changed, documents);
+        name, artboards, styles, palette, baseStyle, language, words, assets, exports, changed,
+        documents);
   }
 
   public Project withDocuments(List<ImportedDocument> changed) {
     return new Project(
-        name,
-        artboards,
-        styles,
-        palette,
-        baseStyle,
-        language,
-        words,
-        assets,
-        exports,
-        survey,
+        name, artboards, styles, palette, baseStyle, language, words, assets, exports, survey,
         changed);
   }
 

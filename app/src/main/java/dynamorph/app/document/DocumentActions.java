@@ -25,8 +25,7 @@ public final class DocumentActions {
   private final Dialogs dialogs;
   private final FileActions files;
 
-  public DocumentActions(
-      Workspace workspace, StageView stage, Dialogs dialogs, FileActions files) {
+  public DocumentActions(Workspace workspace, StageView stage, Dialogs dialogs, FileActions files) {
     this.workspace = workspace;
     this.stage = stage;
     this.dialogs = dialogs;
@@ -81,11 +80,8 @@ public final class DocumentActions {
   /** From the top down, then from the left; artboard by artboard. */
   private Comparator<LayerId> inReadingOrder() {
     Project project = workspace.project();
-    return Comparator.<LayerId>comparingInt(id ->
-            project
-                .artboardOf(id)
-                .map(board -> project.artboards().indexOf(board))
-                .orElse(0))
+    return Comparator.<LayerId>comparingInt(
+            id -> project.artboardOf(id).map(board -> project.artboards().indexOf(board)).orElse(0))
         .thenComparingDouble(id -> place(id, true))
         .thenComparingDouble(id -> place(id, false));
   }

@@ -120,8 +120,7 @@ public final class DocumentPane extends VBox {
     theirs.clear();
     shown = false;
     title.setText(Messages.of("document.import-title", document.name()));
-    counts.setText(
-        Messages.of("document.counts", document.written(), document.used().size()));
+    counts.setText(Messages.of("document.counts", document.written(), document.used().size()));
     list(coming);
     plan(coming);
   }
@@ -179,8 +178,7 @@ public final class DocumentPane extends VBox {
     ToggleGroup group = new ToggleGroup();
     for (boolean update : List.of(true, false)) {
       ToggleButton pill =
-          new ToggleButton(
-              Messages.of(update ? "document.update-words" : "document.import-again"));
+          new ToggleButton(Messages.of(update ? "document.update-words" : "document.import-again"));
       pill.getStyleClass().add("pill");
       pill.setId(update ? "document-update-words" : "document-again");
       pill.setToggleGroup(group);
@@ -306,8 +304,7 @@ public final class DocumentPane extends VBox {
       DocumentPlan.Around around = new DocumentPlan.Around(coming.artboard(), coming.texts());
       later(
           own,
-          () ->
-              DocumentPlan.of(mapped, how, begin, around, studio.get().maker(), workspace.ids()),
+          () -> DocumentPlan.of(mapped, how, begin, around, studio.get().maker(), workspace.ids()),
           this::show);
     }
   }
@@ -376,9 +373,7 @@ public final class DocumentPane extends VBox {
         new VBox(
             4,
             heading(Messages.of("document.changed-on-both-sides")),
-            quiet(
-                Messages.of(
-                    "document.here", conflict.mine().isEmpty() ? gone : conflict.mine())),
+            quiet(Messages.of("document.here", conflict.mine().isEmpty() ? gone : conflict.mine())),
             quiet(
                 Messages.of(
                     "document.in-the-document",

@@ -124,8 +124,7 @@ final class StyleRow extends VBox {
     return choice;
   }
 
-  private static List<Mapped> options(
-      Project project, WrittenDocument.Used used, Mapped becomes) {
+  private static List<Mapped> options(Project project, WrittenDocument.Used used, Mapped becomes) {
     List<Mapped> options = new ArrayList<>();
     options.add(
         becomes instanceof Mapped.NewStyle ? becomes : new Mapped.NewStyle(used.style().name()));

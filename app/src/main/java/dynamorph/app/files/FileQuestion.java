@@ -1,8 +1,8 @@
 package dynamorph.app.files;
 
-import dynamorph.formats.document.DocumentFile;
 import dynamorph.app.message.Messages;
 import dynamorph.formats.css.CssFile;
+import dynamorph.formats.document.DocumentFile;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.tokens.TokenFile;
@@ -85,8 +85,7 @@ public enum FileQuestion {
   DATA(
       Messages.of("file-question.choose-a-table"),
       Way.OPEN,
-      kind(
-          Messages.of("file-question.tables"), ".csv", ".tsv", ".xlsx", ".ods", ".json", ".txt")),
+      kind(Messages.of("file-question.tables"), ".csv", ".tsv", ".xlsx", ".ods", ".json", ".txt")),
   FOOTAGE(
       Messages.of("file-question.choose-footage"),
       Way.OPEN,

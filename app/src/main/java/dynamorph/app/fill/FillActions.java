@@ -43,14 +43,11 @@ public final class FillActions {
       workspace.tell(Notice.problem(Messages.of("fill.there-is-no-artboard")));
       return;
     }
-    dialogs
-        .choose(FileQuestion.DATA)
-        .ifPresent(file -> open(file, pattern.get()));
+    dialogs.choose(FileQuestion.DATA).ifPresent(file -> open(file, pattern.get()));
   }
 
   private void open(Path file, Artboard pattern) {
-    files.inBackground(
-        () -> TableReader.withHeader(file), table -> open(file, table, pattern));
+    files.inBackground(() -> TableReader.withHeader(file), table -> open(file, table, pattern));
   }
 
   private void open(Path file, DataTable table, Artboard pattern) {

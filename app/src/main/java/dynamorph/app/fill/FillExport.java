@@ -43,8 +43,7 @@ final class FillExport extends VBox {
   private List<Artboard> artboards = List.of();
   private AtomicBoolean cancelled = new AtomicBoolean();
 
-  FillExport(
-      Workspace workspace, Supplier<Studio> studio, FileActions files, Dialogs dialogs) {
+  FillExport(Workspace workspace, Supplier<Studio> studio, FileActions files, Dialogs dialogs) {
     this.workspace = workspace;
     this.studio = studio;
     this.files = files;
@@ -113,10 +112,8 @@ final class FillExport extends VBox {
                     wanted,
                     folder,
                     done ->
-                        Platform.runLater(
-                            () ->
-                                progress.setText(
-                                    Messages.of("fill.exporting", done, wanted.size()))),
+                        Platform.runLater(() ->
+                            progress.setText(Messages.of("fill.exporting", done, wanted.size()))),
                     own::get);
           } finally {
             Platform.runLater(() -> {

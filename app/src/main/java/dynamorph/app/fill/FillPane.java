@@ -42,8 +42,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /**
- * Makes an artboard of each row of a table after the one that is the pattern: the stage shows all of
- * them, the pane goes through them row by row and tells what is wrong with which.
+ * Makes an artboard of each row of a table after the one that is the pattern: the stage shows all
+ * of them, the pane goes through them row by row and tells what is wrong with which.
  */
 public final class FillPane extends VBox {
   /** More problems than this are counted. */
@@ -108,8 +108,7 @@ public final class FillPane extends VBox {
       workspace.attempts().discardPending();
     });
     ScrollPane scroll = Controls.scrolled(content);
-    getChildren()
-        .addAll(new VBox(2, title, counts), scroll, export, new HBox(8, commit, cancel));
+    getChildren().addAll(new VBox(2, title, counts), scroll, export, new HBox(8, commit, cancel));
     workspace.attempts().follow(Attempt::fill, table -> table.ifPresent(this::open));
     workspace
         .historyProperty()
@@ -299,7 +298,10 @@ public final class FillPane extends VBox {
         new FillArtboards(table.pattern(), table.table(), wanted.get(), name.getText(), prefix);
     Project project = workspace.project();
     files.inBackground(
-        () -> own == latest ? Optional.of(Result.of(fill, project, studio.get())) : Optional.<Result>empty(),
+        () ->
+            own == latest
+                ? Optional.of(Result.of(fill, project, studio.get()))
+                : Optional.<Result>empty(),
         result -> result.filter(_ -> own == latest).ifPresent(this::show));
   }
 

@@ -169,12 +169,7 @@ public sealed interface Attempt {
   /** Whether it has a pane of its own with buttons to commit and to discard. */
   default boolean hasOwnButtons() {
     return switch (this) {
-      case Deleting _,
-          Importing _,
-          ImportingDocument _,
-          Filling _,
-          SwatchDraft _,
-          Updating _ ->
+      case Deleting _, Importing _, ImportingDocument _, Filling _, SwatchDraft _, Updating _ ->
           true;
       case Nothing _, StyleDraft _, Reviewing _, KeepingStyle _ -> false;
     };

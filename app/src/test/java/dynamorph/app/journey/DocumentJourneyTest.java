@@ -17,7 +17,9 @@ import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
-/** A designer brings the wall texts of a curator, and brings them again when they were corrected. */
+/**
+ * A designer brings the wall texts of a curator, and brings them again when they were corrected.
+ */
 class DocumentJourneyTest extends JourneyTest {
   private static final Path WALL_TEXTS = Path.of("..", "demo", "imports", "wall-texts.docx");
 

@@ -1,8 +1,8 @@
 package dynamorph.formats.captions;
 
-import dynamorph.formats.file.SafeXml;
 import static java.util.Objects.requireNonNull;
 
+import dynamorph.formats.file.SafeXml;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.PropertySet;

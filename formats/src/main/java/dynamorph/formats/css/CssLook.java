@@ -54,10 +54,7 @@ public final class CssLook {
       case "font-family" -> put(look, Properties.FONT_FAMILY, () -> family(value));
       case "font-weight" -> put(look, Properties.FONT_WEIGHT, () -> weight(plain));
       case "font-style" ->
-          put(
-              look,
-              Properties.SLANT,
-              () -> plain.equals("normal") ? Slant.UPRIGHT : Slant.ITALIC);
+          put(look, Properties.SLANT, () -> plain.equals("normal") ? Slant.UPRIGHT : Slant.ITALIC);
       case "font-size" -> put(look, Properties.SIZE, () -> size(plain));
       case "font-variant", "font-variant-caps" ->
           put(
@@ -84,9 +81,7 @@ public final class CssLook {
               look,
               Properties.DIRECTION,
               () ->
-                  plain.equals("rtl")
-                      ? TextDirection.RIGHT_TO_LEFT
-                      : TextDirection.LEFT_TO_RIGHT);
+                  plain.equals("rtl") ? TextDirection.RIGHT_TO_LEFT : TextDirection.LEFT_TO_RIGHT);
       case "color" ->
           CssColours.parse(plain)
               .map(colour ->

@@ -1,7 +1,7 @@
 package dynamorph.formats.document;
 
-import dynamorph.formats.file.XmlParts;
 import dynamorph.formats.file.PlainText;
+import dynamorph.formats.file.XmlParts;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.document.WrittenDocument;
 import java.io.IOException;
@@ -111,8 +111,7 @@ public final class DocumentFile {
   }
 
   private static boolean looksLikeHtml(String text) {
-    String start =
-        text.substring(0, Math.min(text.length(), 200)).strip().toLowerCase(Locale.ROOT);
+    String start = text.substring(0, Math.min(text.length(), 200)).strip().toLowerCase(Locale.ROOT);
     return start.startsWith("<!doctype html") || start.startsWith("<html");
   }
 }

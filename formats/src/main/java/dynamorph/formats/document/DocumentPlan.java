@@ -102,19 +102,18 @@ public record DocumentPlan(ImportDocument edit, int texts, List<String> remarks)
       return board()
           .map(like ->
               new Artboard(
-                      new ArtboardId(id),
-                      name,
-                      like.width(),
-                      like.height(),
-                      like.unit(),
-                      like.background(),
-                      0,
-                      0,
-                      like.layers().minusAll(like.layers()),
-                      like.baseStyle(),
-                      Optional.empty()))
-          .orElseGet(
-              () -> Artboard.empty(id, name, A4_WIDTH, A4_HEIGHT, LengthUnit.MILLIMETRE));
+                  new ArtboardId(id),
+                  name,
+                  like.width(),
+                  like.height(),
+                  like.unit(),
+                  like.background(),
+                  0,
+                  0,
+                  like.layers().minusAll(like.layers()),
+                  like.baseStyle(),
+                  Optional.empty()))
+          .orElseGet(() -> Artboard.empty(id, name, A4_WIDTH, A4_HEIGHT, LengthUnit.MILLIMETRE));
     }
 
     DocumentPlan onArtboard(List<Section> sections) {
@@ -207,8 +206,7 @@ public record DocumentPlan(ImportDocument edit, int texts, List<String> remarks)
         remember(target, paragraphs);
       }
       if (sections.size() > targets.size()) {
-        remarks.add(
-            Messages.of("document-plan.more-sections", sections.size(), targets.size()));
+        remarks.add(Messages.of("document-plan.more-sections", sections.size(), targets.size()));
       } else if (targets.size() > sections.size()) {
         remarks.add(Messages.of("document-plan.texts-left", targets.size() - sections.size()));
       }

@@ -134,10 +134,7 @@ public record DocumentUpdate(
     private int removed;
 
     Updating(
-        Project project,
-        ImportedDocument imported,
-        MappedDocument mapped,
-        Set<Integer> theirs) {
+        Project project, ImportedDocument imported, MappedDocument mapped, Set<Integer> theirs) {
       this.imported = imported;
       this.mapped = mapped;
       this.before = imported.mapping();

@@ -38,8 +38,7 @@ final class DocxLists {
         .forEach(node ->
             levels.put(
                 node.get("w:numId", ""),
-                abstracts.getOrDefault(
-                    node.of("w:abstractNumId", "w:val").orElse(""), Map.of())));
+                abstracts.getOrDefault(node.of("w:abstractNumId", "w:val").orElse(""), Map.of())));
   }
 
   private static Map<Integer, XmlNode> levels(XmlNode definition) {

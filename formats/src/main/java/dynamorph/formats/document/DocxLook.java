@@ -72,8 +72,8 @@ final class DocxLook {
   private static @Nullable Double tracking(double twips, LookBuilder look, PropertySet inherited) {
     PropertySet all = inherited.overlaidBy(look.look());
     return new LookBuilder(
-            all.where(key ->
-                key.equals(Properties.SIZE.key()) || key.equals(Properties.TRACKING.key())))
+            all.where(
+                key -> key.equals(Properties.SIZE.key()) || key.equals(Properties.TRACKING.key())))
         .spacing(twips / TWIPS)
         .look()
         .get(Properties.TRACKING.key())

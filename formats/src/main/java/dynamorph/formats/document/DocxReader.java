@@ -188,8 +188,7 @@ final class DocxReader {
 
   // --- words
 
-  private void runs(XmlNode parent, PropertySet inherited, List<String> around)
-      throws IOException {
+  private void runs(XmlNode parent, PropertySet inherited, List<String> around) throws IOException {
     for (XmlNode node : parent.elements().toList()) {
       switch (node.name()) {
         case "w:r" -> run(node, inherited, around);
@@ -224,10 +223,7 @@ final class DocxReader {
     if (properties.isPresent()) {
       PropertySet base = inherited;
       Optional<String> style =
-          properties
-              .get()
-              .of("w:rStyle", "w:val")
-              .flatMap(id -> styles.character(id, into));
+          properties.get().of("w:rStyle", "w:val").flatMap(id -> styles.character(id, into));
       if (style.isPresent()) {
         if (into.style(style.get()).orElseThrow().role() == Role.LINK) {
           named.removeAll(around);
@@ -263,8 +259,7 @@ final class DocxReader {
     return left;
   }
 
-  private void content(
-      XmlNode run, List<String> named, PropertySet direct, PropertySet inherited)
+  private void content(XmlNode run, List<String> named, PropertySet direct, PropertySet inherited)
       throws IOException {
     for (XmlNode node : run.elements().toList()) {
       if (node.name().equals("w:fldChar")) {
@@ -318,8 +313,7 @@ final class DocxReader {
     }
   }
 
-  private void ruby(
-      XmlNode node, List<String> named, PropertySet direct, PropertySet inherited)
+  private void ruby(XmlNode node, List<String> named, PropertySet direct, PropertySet inherited)
       throws IOException {
     String over =
         node.child("w:rt").stream()

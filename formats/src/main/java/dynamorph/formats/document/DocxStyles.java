@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -70,10 +71,7 @@ final class DocxStyles {
     raw.putIfAbsent(
         id,
         new Raw(
-            node,
-            node.of("w:name", "w:val").orElse(id),
-            paragraph,
-            node.of("w:basedOn", "w:val")));
+            node, node.of("w:name", "w:val").orElse(id), paragraph, node.of("w:basedOn", "w:val")));
     if (paragraph && node.get("w:default", "0").matches("1|true|on")) {
       plainParagraph = id;
     }
@@ -111,13 +109,13 @@ final class DocxStyles {
     Optional<String> next = Optional.of(id);
     while (next.isPresent() && into.style(key(next.get())).isEmpty()) {
       String one = next.get();
-      Raw style = raw.get(one);
+      Raw style = found(one);
       Optional<String> base =
           style.basedOn.filter(parent ->
               raw.containsKey(parent)
-                  && raw.get(parent).paragraph == style.paragraph
+                  && found(parent).paragraph == style.paragraph
                   && !parent.equals(one)
-                  && raw.get(parent).node.get("w:default") == null);
+                  && found(parent).node.get("w:default") == null);
       into.add(
           new WrittenStyle(
               key(one), called(style.name), role(style), base.map(this::key), lookOf(one, 0)));
@@ -126,8 +124,12 @@ final class DocxStyles {
     return key(id);
   }
 
+  private Raw found(String id) {
+    return Objects.requireNonNull(raw.get(id), id);
+  }
+
   private String key(String id) {
-    Raw style = raw.get(id);
+    Raw style = found(id);
     return (style.paragraph ? "paragraph:" : "character:") + style.name;
   }
 

@@ -17,8 +17,8 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Puts texts below each other on an artboard, in columns whose lines can be read well; a single text
- * has the columns within its box.
+ * Puts texts below each other on an artboard, in columns whose lines can be read well; a single
+ * text has the columns within its box.
  */
 final class Flow {
   private static final double MARGIN = 0.08;
@@ -84,9 +84,7 @@ final class Flow {
   /** Columns of which the lines of the longest text are no longer than can be read well. */
   private int columns(List<Layer> texts) {
     Layer longest =
-        texts.stream()
-            .max(Comparator.comparingInt(text -> text.story().length()))
-            .orElseThrow();
+        texts.stream().max(Comparator.comparingInt(text -> text.story().length())).orElseThrow();
     double size =
         Coats.value(DominantLook.of(Cascade.of(project), longest), Properties.SIZE.key()).over(1);
     for (int columns = 1; columns < MOST_COLUMNS; columns++) {
@@ -111,8 +109,7 @@ final class Flow {
                 .with(Properties.BOX_HEIGHT, height())
                 .with(Properties.COLUMNS, (double) columns)
                 .with(Properties.GUTTER, gutter));
-    return new Flown(
-        List.of(filled), set(List.of(filled)).getFirst().layout().overset().isEmpty());
+    return new Flown(List.of(filled), set(List.of(filled)).getFirst().layout().overset().isEmpty());
   }
 
   private Flown stacked(List<Layer> texts) {

@@ -23,12 +23,29 @@ import org.jsoup.nodes.TextNode;
 import org.jsoup.select.NodeFilter;
 import org.jsoup.select.NodeTraversor;
 
-/** Reads pages of the web (HTML, living standard) with their headings, lists, classes and stress. */
+/**
+ * Reads pages of the web (HTML, living standard) with their headings, lists, classes and stress.
+ */
 final class HtmlReader implements NodeFilter {
   private static final Set<String> WITHOUT_WORDS =
       Set.of(
-          "script", "style", "head", "title", "meta", "rp", "template", "noscript", "nav", "button",
-          "select", "input", "textarea", "iframe", "object", "canvas", "dialog");
+          "script",
+          "style",
+          "head",
+          "title",
+          "meta",
+          "rp",
+          "template",
+          "noscript",
+          "nav",
+          "button",
+          "select",
+          "input",
+          "textarea",
+          "iframe",
+          "object",
+          "canvas",
+          "dialog");
 
   private static final Set<String> FRAMES =
       Set.of("table", "thead", "tbody", "tfoot", "tr", "ul", "ol", "dl");
@@ -129,7 +146,7 @@ final class HtmlReader implements NodeFilter {
     switch (name) {
       case "br" -> {
         if (into.isOpen() && into.hasWords()) {
-          into.words("\u2028", open.peek().styles(), open.peek().direct());
+          into.words("\u2028", open.getFirst().styles(), open.getFirst().direct());
         }
         return FilterResult.SKIP_ENTIRELY;
       }
@@ -166,7 +183,7 @@ final class HtmlReader implements NodeFilter {
   }
 
   private Within within(Element element, String name) {
-    Within around = open.peek();
+    Within around = open.getFirst();
     Role role = role(name, around.role());
     List<String> named = new ArrayList<>(around.styles());
     PropertySet direct = around.direct();
@@ -235,13 +252,12 @@ final class HtmlReader implements NodeFilter {
   }
 
   private void paragraph(Element element) throws IOException {
-    Within within = open.peek();
+    Within within = open.getFirst();
     String name = element.normalName();
     if (name.equals("ul") || name.equals("ol")) {
       return;
     }
-    boolean item =
-        within.role().isList() && (name.equals("li") || element.parent() == null);
+    boolean item = within.role().isList() && (name.equals("li") || element.parent() == null);
     String style =
         within.role().isList()
             ? into.list(
@@ -263,7 +279,7 @@ final class HtmlReader implements NodeFilter {
 
   /** White is one space, as HTML has it, but not in preformatted text. */
   private void words(String text) throws IOException {
-    Within within = open.peek();
+    Within within = open.getFirst();
     if (!within.preformatted()) {
       String plain = text.replaceAll("[ \\t\\n\\r\\f]+", " ");
       if (plain.startsWith(" ") && into.endsWithSpace()) {
@@ -291,14 +307,14 @@ final class HtmlReader implements NodeFilter {
   /** Words that stand in no paragraph make one of their own. */
   private void ready() throws IOException {
     if (!into.isOpen()) {
-      Role role = open.peek().role();
-      into.begin(into.standard(role), open.peek().language());
+      Role role = open.getFirst().role();
+      into.begin(into.standard(role), open.getFirst().language());
     }
   }
 
   private void ruby(Element element) throws IOException {
     ready();
-    Within within = open.peek();
+    Within within = open.getFirst();
     StringBuilder base = new StringBuilder();
     for (Node child : element.childNodes()) {
       switch (child) {

@@ -23,8 +23,7 @@ import org.jsoup.nodes.Element;
  * h1}, {@code .lead}, {@code p.lead}. A class becomes a style of its name.
  */
 final class HtmlStyles {
-  private static final Pattern SIMPLE =
-      Pattern.compile("([a-zA-Z][a-zA-Z0-9]*)?(?:\\.([\\w-]+))?");
+  private static final Pattern SIMPLE = Pattern.compile("([a-zA-Z][a-zA-Z0-9]*)?(?:\\.([\\w-]+))?");
 
   /** Declarations by selector, in the order of the sheet. */
   private final Map<String, String> rules = new LinkedHashMap<>();
@@ -80,8 +79,7 @@ final class HtmlStyles {
     if (into.style(key).isEmpty()) {
       PropertySet look =
           looks.computeIfAbsent(
-              tag + "." + name.orElse(""),
-              _ -> look(DocumentBuilder.look(role), tag, name));
+              tag + "." + name.orElse(""), _ -> look(DocumentBuilder.look(role), tag, name));
       into.add(
           new WrittenStyle(
               key,

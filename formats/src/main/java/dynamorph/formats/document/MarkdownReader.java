@@ -8,7 +8,9 @@ import org.commonmark.ext.gfm.tables.TablesExtension;
 import org.commonmark.parser.Parser;
 import org.commonmark.renderer.html.HtmlRenderer;
 
-/** Reads Markdown (CommonMark 0.31 with tables and strikethrough) as the page that it stands for. */
+/**
+ * Reads Markdown (CommonMark 0.31 with tables and strikethrough) as the page that it stands for.
+ */
 final class MarkdownReader {
   /** Blocks in each other, at most. */
   private static final int DEEPEST = 60;
@@ -17,8 +19,7 @@ final class MarkdownReader {
 
   static WrittenDocument read(String text, String name) throws IOException {
     var extensions = List.of(TablesExtension.create(), StrikethroughExtension.create());
-    Parser parser =
-        Parser.builder().extensions(extensions).maxOpenBlockParsers(DEEPEST).build();
+    Parser parser = Parser.builder().extensions(extensions).maxOpenBlockParsers(DEEPEST).build();
     HtmlRenderer renderer = HtmlRenderer.builder().extensions(extensions).build();
     String html = renderer.render(parser.parse(withoutHead(text)));
     // struck words are no deleted ones here

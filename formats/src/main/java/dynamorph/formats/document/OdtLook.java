@@ -31,20 +31,17 @@ final class OdtLook {
   /** What a style says of letters and paragraphs. */
   PropertySet of(XmlNode style, PropertySet inherited) {
     PropertySet own =
-        style
-            .child("style:paragraph-properties")
-            .map(OdtLook::paragraph)
-            .orElse(PropertySet.EMPTY);
+        style.child("style:paragraph-properties").map(OdtLook::paragraph).orElse(PropertySet.EMPTY);
     Optional<XmlNode> text = style.child("style:text-properties");
     return text.isEmpty() ? own : own.overlaidBy(text(text.get(), inherited.overlaidBy(own)));
   }
 
   private PropertySet text(XmlNode properties, PropertySet inherited) {
-    LookBuilder look =
-        new LookBuilder(inherited.where(key -> key.equals(Properties.SIZE.key())));
+    LookBuilder look = new LookBuilder(inherited.where(key -> key.equals(Properties.SIZE.key())));
     boolean sized = properties.get("fo:font-size") != null;
     String face = properties.get("style:font-name");
-    look.family(face == null ? properties.get("fo:font-family") : fontFaces.getOrDefault(face, face));
+    look.family(
+        face == null ? properties.get("fo:font-family") : fontFaces.getOrDefault(face, face));
     Measures.points(properties.get("fo:font-size")).ifPresent(look::size);
     Measures.share(properties.get("fo:font-size")).ifPresent(look::times);
     weight(properties.get("fo:font-weight"))
@@ -135,9 +132,7 @@ final class OdtLook {
         .ifPresent(mode ->
             look.set(
                 Properties.DIRECTION,
-                mode.startsWith("rl")
-                    ? TextDirection.RIGHT_TO_LEFT
-                    : TextDirection.LEFT_TO_RIGHT));
+                mode.startsWith("rl") ? TextDirection.RIGHT_TO_LEFT : TextDirection.LEFT_TO_RIGHT));
     properties
         .child("style:tab-stops")
         .ifPresent(stops -> look.set(Properties.TAB_STOPS, tabs(stops)));

@@ -92,9 +92,7 @@ final class OdtReader {
         switch (node.name()) {
           case "text:p", "text:h" -> {
             boolean marked = first && item.name().equals("text:list-item");
-            paragraph(
-                node,
-                marked ? Optional.of(styles.item(style, level)) : Optional.empty());
+            paragraph(node, marked ? Optional.of(styles.item(style, level)) : Optional.empty());
             first = false;
           }
           case "text:list" -> list(node, node.get("text:style-name", style), level + 1);
@@ -177,8 +175,7 @@ final class OdtReader {
     into.words(plain, named, direct);
   }
 
-  private void inlineNode(
-      XmlNode node, PropertySet around, List<String> named, PropertySet direct)
+  private void inlineNode(XmlNode node, PropertySet around, List<String> named, PropertySet direct)
       throws IOException {
     switch (node.name()) {
       case "text:span" -> span(node, around, named, direct);
@@ -199,8 +196,13 @@ final class OdtReader {
       case "office:annotation" -> into.omit(Omitted.COMMENT);
       case "text:ruby" -> ruby(node, named, direct);
       case "draw:frame", "draw:g", "draw:custom-shape" -> drawn(node);
-      case "text:change", "text:change-start", "text:change-end", "office:annotation-end",
-          "text:bookmark", "text:soft-page-break", "text:alphabetical-index-mark" -> {}
+      case "text:change",
+          "text:change-start",
+          "text:change-end",
+          "office:annotation-end",
+          "text:bookmark",
+          "text:soft-page-break",
+          "text:alphabetical-index-mark" -> {}
       // fields show what they stand for
       default -> inline(node, around, named, direct);
     }

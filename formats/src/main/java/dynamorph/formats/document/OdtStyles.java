@@ -11,6 +11,7 @@ import dynamorph.model.value.NumberStyle;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -38,9 +39,7 @@ final class OdtStyles {
     styles.ifPresent(root -> addFaces(root, faces));
     addFaces(content, faces);
     this.look = new OdtLook(faces);
-    styles
-        .flatMap(root -> root.child("office:styles"))
-        .ifPresent(named -> add(named, true));
+    styles.flatMap(root -> root.child("office:styles")).ifPresent(named -> add(named, true));
     content.child("office:automatic-styles").ifPresent(automatic -> add(automatic, false));
   }
 
@@ -99,7 +98,8 @@ final class OdtStyles {
       return new Said(Optional.of(into.standard(role)), PropertySet.EMPTY);
     }
     if (raw.named) {
-      return new Said(Optional.of(added(name, true, role, into)), PropertySet.EMPTY);
+      return new Said(
+          Optional.of(added(Objects.requireNonNull(name), true, role, into)), PropertySet.EMPTY);
     }
     String parent = raw.node.get("style:parent-style-name");
     Said above =
@@ -119,7 +119,8 @@ final class OdtStyles {
     }
     if (raw.named) {
       return new Said(
-          Optional.of(added(name, false, Role.OTHER_WORDS, into)), PropertySet.EMPTY);
+          Optional.of(added(Objects.requireNonNull(name), false, Role.OTHER_WORDS, into)),
+          PropertySet.EMPTY);
     }
     String parent = raw.node.get("style:parent-style-name");
     Said above =
@@ -140,7 +141,7 @@ final class OdtStyles {
     Role role = wanted;
     while (next.isPresent() && into.style(key(next.get(), paragraph)).isEmpty()) {
       String one = next.get();
-      Raw raw = family.get(one);
+      Raw raw = Objects.requireNonNull(family.get(one), one);
       Optional<String> parent =
           Optional.ofNullable(raw.node.get("style:parent-style-name"))
               .filter(above ->
@@ -164,7 +165,7 @@ final class OdtStyles {
   }
 
   private String key(String name, boolean paragraph) {
-    Raw raw = (paragraph ? paragraphs : texts).get(name);
+    Raw raw = Objects.requireNonNull((paragraph ? paragraphs : texts).get(name), name);
     return (paragraph ? "paragraph:" : "character:") + shown(name, raw);
   }
 

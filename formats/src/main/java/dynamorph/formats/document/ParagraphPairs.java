@@ -10,9 +10,9 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Which paragraph of a later state is which of an earlier one. Paragraphs that are in both just once
- * are anchors, as far as they are in the same order (patience difference, Cohen 2010); between them
- * follow longest common subsequences, and then pairs that have many words in common.
+ * Which paragraph of a later state is which of an earlier one. Paragraphs that are in both just
+ * once are anchors, as far as they are in the same order (patience difference, Cohen 2010); between
+ * them follow longest common subsequences, and then pairs that have many words in common.
  */
 final class ParagraphPairs {
   /** More pairs than this are not compared one by one. */
@@ -141,8 +141,7 @@ final class ParagraphPairs {
   }
 
   /** The pairs in order that are most alike together. */
-  private void best(
-      int fromBefore, int toBefore, int fromAfter, int toAfter, Likeness likeness) {
+  private void best(int fromBefore, int toBefore, int fromAfter, int toAfter, Likeness likeness) {
     int rows = toBefore - fromBefore;
     int columns = toAfter - fromAfter;
     if ((long) rows * columns > MOST_COMPARED) {

@@ -9,8 +9,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Reads plain text: a paragraph a line; where lines were broken to a width and paragraphs are parted
- * by empty lines, the lines of a paragraph are joined.
+ * Reads plain text: a paragraph a line; where lines were broken to a width and paragraphs are
+ * parted by empty lines, the lines of a paragraph are joined.
  */
 final class PlainReader {
   /** Lines that were broken to a width are about so long, in UTF-16 units. */

@@ -49,7 +49,8 @@ final class RtfLook {
           look.set(Properties.CASE, on ? TextCase.SMALL_CAPITALS : TextCase.AS_TYPED).look();
       case "fs" -> look.size(value / 2.0).look();
       case "f" -> look.family(fonts.get(value)).look();
-      case "cf" -> value >= 0 && value < colours.size() ? look.hex(colours.get(value)).look() : before;
+      case "cf" ->
+          value >= 0 && value < colours.size() ? look.hex(colours.get(value)).look() : before;
       case "expndtw" -> look.spacing(value / TWIPS).look();
       case "charscalex" -> look.set(Properties.HORIZONTAL_SCALE, (double) value).look();
       case "lang" -> {

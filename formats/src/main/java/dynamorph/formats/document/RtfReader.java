@@ -50,10 +50,34 @@ final class RtfReader extends RtfListenerAdaptor {
 
   private static final Set<String> NOTHING =
       Set.of(
-          "info", "header", "headerl", "headerr", "headerf", "footer", "footerl", "footerr",
-          "footerf", "fldinst", "listtable", "listoverridetable", "themedata", "xmlnstbl",
-          "rsidtbl", "datastore", "latentstyles", "bkmkstart", "bkmkend", "nonshppict", "generator",
-          "colorschememapping", "atnid", "atnauthor", "pgdsctbl", "revtbl", "filetbl", "template");
+          "info",
+          "header",
+          "headerl",
+          "headerr",
+          "headerf",
+          "footer",
+          "footerl",
+          "footerr",
+          "footerf",
+          "fldinst",
+          "listtable",
+          "listoverridetable",
+          "themedata",
+          "xmlnstbl",
+          "rsidtbl",
+          "datastore",
+          "latentstyles",
+          "bkmkstart",
+          "bkmkend",
+          "nonshppict",
+          "generator",
+          "colorschememapping",
+          "atnid",
+          "atnauthor",
+          "pgdsctbl",
+          "revtbl",
+          "filetbl",
+          "template");
 
   /** What holds within a group. */
   private static final class Group {
@@ -111,8 +135,7 @@ final class RtfReader extends RtfListenerAdaptor {
   static WrittenDocument read(byte[] bytes, String name) throws IOException {
     RtfReader reader = new RtfReader(name);
     try {
-      new StandardRtfParser()
-          .parse(new RtfStreamSource(new ByteArrayInputStream(bytes)), reader);
+      new StandardRtfParser().parse(new RtfStreamSource(new ByteArrayInputStream(bytes)), reader);
     } catch (UncheckedIOException refused) {
       throw refused.getCause();
     } catch (RuntimeException broken) {
@@ -128,7 +151,7 @@ final class RtfReader extends RtfListenerAdaptor {
       throw new UncheckedIOException(
           new IOException(Messages.of("document.grows-without-end", name)));
     }
-    groups.push(groups.isEmpty() ? new Group(Into.TEXT) : groups.peek().copy());
+    groups.push(groups.isEmpty() ? new Group(Into.TEXT) : groups.getFirst().copy());
   }
 
   @Override
@@ -137,7 +160,7 @@ final class RtfReader extends RtfListenerAdaptor {
       return;
     }
     Group ended = groups.pop();
-    if (ended.into == Into.STYLES && groups.peek() != null && groups.peek().into == Into.STYLES) {
+    if (ended.into == Into.STYLES && !groups.isEmpty() && groups.getFirst().into == Into.STYLES) {
       addStyle(ended);
     }
   }
@@ -160,7 +183,7 @@ final class RtfReader extends RtfListenerAdaptor {
     if (groups.isEmpty()) {
       return;
     }
-    Group group = groups.peek();
+    Group group = groups.getFirst();
     String word = command.getCommandName();
     Into before = group.into;
     destination(group, word, optional);
@@ -238,8 +261,7 @@ final class RtfReader extends RtfListenerAdaptor {
     }
   }
 
-  private void textCommand(Group group, String word, int value, boolean given)
-      throws IOException {
+  private void textCommand(Group group, String word, int value, boolean given) throws IOException {
     switch (word) {
       case "pard" -> {
         group.paragraph = PropertySet.EMPTY;
@@ -288,7 +310,7 @@ final class RtfReader extends RtfListenerAdaptor {
     if (groups.isEmpty()) {
       return;
     }
-    Group group = groups.peek();
+    Group group = groups.getFirst();
     switch (group.into) {
       case TEXT -> {
         try {
@@ -299,9 +321,7 @@ final class RtfReader extends RtfListenerAdaptor {
       }
       case FONTS ->
           fonts.merge(
-              font,
-              text.replace(";", "").strip(),
-              (one, other) -> one.isEmpty() ? other : one);
+              font, text.replace(";", "").strip(), (one, other) -> one.isEmpty() ? other : one);
       case COLOURS -> {
         for (int index = 0; index < text.length(); index++) {
           if (text.charAt(index) == ';') {

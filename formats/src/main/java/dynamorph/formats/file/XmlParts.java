@@ -110,13 +110,13 @@ public final class XmlParts implements AutoCloseable {
           if (open.isEmpty()) {
             root = node;
           } else {
-            open.peek().children().add(node);
+            open.getFirst().children().add(node);
           }
           open.push(node);
         }
         case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA, XMLStreamConstants.SPACE -> {
           if (!open.isEmpty()) {
-            open.peek().children().add(xml.getText());
+            open.getFirst().children().add(xml.getText());
           }
         }
         case XMLStreamConstants.END_ELEMENT -> open.pop();

@@ -52,8 +52,8 @@ final class ImportedJson {
       ObjectNode one = texts.addObject().put(LAYER, text.layer().value());
       ArrayNode paragraphs = one.putArray(PARAGRAPHS);
       text.paragraphs()
-          .forEach(words ->
-              paragraphs.addObject().put(STYLE, words.style()).put(WORDS, words.text()));
+          .forEach(
+              words -> paragraphs.addObject().put(STYLE, words.style()).put(WORDS, words.text()));
     }
     return node;
   }
@@ -77,10 +77,7 @@ final class ImportedJson {
     cursor.only(Names.NAME, DIRECT, STYLES, TEXTS);
     JsonCursor direct = cursor.field(DIRECT);
     Map<String, Mapped> styles = new LinkedHashMap<>();
-    cursor
-        .field(STYLES)
-        .list()
-        .forEach(one -> styles.put(one.field(KEY).text(), mapped(one)));
+    cursor.field(STYLES).list().forEach(one -> styles.put(one.field(KEY).text(), mapped(one)));
     List<ImportedDocument.Text> texts = cursor.field(TEXTS).items(ImportedJson::text);
     return cursor.checked(() ->
         new ImportedDocument(
@@ -93,8 +90,7 @@ final class ImportedJson {
     return Arrays.stream(DirectFormatting.values())
         .filter(one -> id(one).equals(id))
         .findFirst()
-        .orElseThrow(() ->
-            new IllegalArgumentException(Messages.of("imported-json.unknown", id)));
+        .orElseThrow(() -> new IllegalArgumentException(Messages.of("imported-json.unknown", id)));
   }
 
   private static Mapped mapped(JsonCursor cursor) {
@@ -119,8 +115,8 @@ final class ImportedJson {
               one.only(STYLE, WORDS);
               return new ImportedDocument.Words(one.field(STYLE).text(), one.field(WORDS).text());
             });
-    return cursor.checked(() ->
-        new ImportedDocument.Text(new LayerId(cursor.field(LAYER).text()), paragraphs));
+    return cursor.checked(
+        () -> new ImportedDocument.Text(new LayerId(cursor.field(LAYER).text()), paragraphs));
   }
 
   /** The schema of one. */
@@ -129,10 +125,14 @@ final class ImportedJson {
     ProjectSchema.fields(
         mapped,
         Map.of(
-            KEY, ProjectSchema.text(),
-            BECOMES, ProjectSchema.choice(List.of(FOLLOWED, NEW, LOCAL, PLAIN)),
-            STYLE, ProjectSchema.text(),
-            Names.NAME, ProjectSchema.text()),
+            KEY,
+            ProjectSchema.text(),
+            BECOMES,
+            ProjectSchema.choice(List.of(FOLLOWED, NEW, LOCAL, PLAIN)),
+            STYLE,
+            ProjectSchema.text(),
+            Names.NAME,
+            ProjectSchema.text()),
         List.of(KEY, BECOMES));
     ObjectNode words = NODES.objectNode();
     ProjectSchema.fields(

@@ -54,10 +54,7 @@ final class SheetReader {
     List<Row> rows = new ArrayList<>();
     int cells = 0;
     for (XmlNode row :
-        sheet
-            .child("x:sheetData")
-            .map(data -> data.elements().toList())
-            .orElse(List.of())) {
+        sheet.child("x:sheetData").map(data -> data.elements().toList()).orElse(List.of())) {
       TreeMap<Integer, String> filled = new TreeMap<>();
       int next = 0;
       for (XmlNode cell : row.elements().filter(one -> one.name().equals("x:c")).toList()) {
@@ -195,8 +192,7 @@ final class SheetReader {
             .flatMap(body -> body.child("office:spreadsheet"))
             .flatMap(sheets -> sheets.child("table:table"));
     long line = 0;
-    for (XmlNode row :
-        table.map(one -> one.all("table:table-row").toList()).orElse(List.of())) {
+    for (XmlNode row : table.map(one -> one.all("table:table-row").toList()).orElse(List.of())) {
       int times = repeated(row.get("table:number-rows-repeated"));
       TreeMap<Integer, String> filled = new TreeMap<>();
       int column = 0;

@@ -17,7 +17,10 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
-/** Reads tables out of CSV files (RFC 4180), with any usual delimiter and encoding, of spreadsheets and JSON. */
+/**
+ * Reads tables out of CSV files (RFC 4180), with any usual delimiter and encoding, of spreadsheets
+ * and JSON.
+ */
 public final class TableReader {
   private static final long LARGEST = 16L << 20;
   private static final int MOST_ROWS = 20_000;

@@ -1,9 +1,8 @@
 package dynamorph.formats.captions;
 
-import dynamorph.formats.css.CssColours;
-
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.formats.css.CssColours;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.FontSize;

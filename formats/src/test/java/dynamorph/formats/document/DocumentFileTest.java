@@ -129,10 +129,10 @@ class DocumentFileTest {
   void headingsOfAWordProcessorHaveTheirWholeLook() throws IOException {
     WrittenDocument document = sample("wall-texts.docx");
 
-    WrittenStyle heading =
-        document.style(paragraph(document, "The room").style()).orElseThrow();
+    WrittenStyle heading = document.style(paragraph(document, "The room").style()).orElseThrow();
     assertThat(heading.name()).isEqualTo("Heading 1");
-    // w:sz 32 in half points, w:spacing before 480 in twentieths, after 0 though all others have 200
+    // w:sz 32 in half points, w:spacing before 480 in twentieths, after 0 though all others have
+    // 200
     assertThat(heading.look().get(Properties.SIZE.key())).contains(FontSize.points(16));
     assertThat(heading.look().get(Properties.SPACE_AFTER.key()).orElseThrow().amount()).isZero();
     assertThat(heading.look().get(Properties.SPACE_BEFORE.key()).orElseThrow().amount())
@@ -194,8 +194,7 @@ class DocumentFileTest {
     assertThatThrownBy(() -> read("empty.txt", " \n\n"))
         .isInstanceOf(IOException.class)
         .hasMessageContaining("no words");
-    assertThatThrownBy(() -> read("poster.txt", "%PDF-1.7 and so on"))
-        .hasMessageContaining("PDF");
+    assertThatThrownBy(() -> read("poster.txt", "%PDF-1.7 and so on")).hasMessageContaining("PDF");
     Path zip = folder.resolve("broken.docx");
     Files.write(zip, "PK\u0003\u0004 and nothing else".getBytes(StandardCharsets.ISO_8859_1));
     assertThatThrownBy(() -> DocumentFile.read(zip)).hasMessageContaining("broken.docx");

@@ -107,8 +107,7 @@ class DocumentImportTest {
         how,
         document.sectionStyles().stream().findFirst(),
         new DocumentPlan.Around(
-            Optional.of(new ArtboardId("a")),
-            project.layers().map(Layer::id).toList()),
+            Optional.of(new ArtboardId("a")), project.layers().map(Layer::id).toList()),
         maker,
         ids);
   }
@@ -124,7 +123,9 @@ class DocumentImportTest {
     Project after =
         plan(project, document(PANELS), Arrangement.ARTBOARD_PER_SECTION).edit().applyTo(project);
 
-    assertThat(after.artboards()).extracting(Artboard::name).containsExactly("A", "Bells", "Winders");
+    assertThat(after.artboards())
+        .extracting(Artboard::name)
+        .containsExactly("A", "Bells", "Winders");
     assertThat(words(after))
         .containsExactly(
             "Bells\nFive bells hang here.\nIt rains on none of them.",
@@ -138,8 +139,7 @@ class DocumentImportTest {
   void headingsFollowTheStyleThatIsForThem() throws IOException {
     Project project = project();
 
-    Project after =
-        plan(project, document(PANELS), Arrangement.ONE_TEXT).edit().applyTo(project);
+    Project after = plan(project, document(PANELS), Arrangement.ONE_TEXT).edit().applyTo(project);
 
     List<Paragraph> paragraphs = after.layers().findFirst().orElseThrow().story().paragraphs();
     assertThat(paragraphs.getFirst().follows()).contains(HEADING);
@@ -199,11 +199,28 @@ class DocumentImportTest {
   }
 
   @Test
+  void aListThatKeepsItsLookIsBodyTextWithMarks() throws IOException {
+    StyleId body = new StyleId("column");
+    Project base = project();
+    Project project =
+        base.withStyles(base.styles().with(style(body, "Column text", StyleLevel.PARAGRAPH)));
+
+    Project after =
+        plan(project, document("Some words.\n\n- one\n- two\n"), Arrangement.ONE_TEXT)
+            .edit()
+            .applyTo(project);
+
+    Paragraph item = after.layers().findFirst().orElseThrow().story().paragraphs().get(1);
+    assertThat(item.follows()).contains(body);
+    assertThat(item.local().get(Properties.LIST.key()))
+        .contains(dynamorph.model.value.ListKind.BULLETS);
+  }
+
+  @Test
   void aParagraphThatFollowsATextStyleStandsInATextOfItsOwn() throws IOException {
     StyleId title = new StyleId("title");
     Project base = project();
-    Project project =
-        base.withStyles(base.styles().with(style(title, "Grand", StyleLevel.TEXT)));
+    Project project = base.withStyles(base.styles().with(style(title, "Grand", StyleLevel.TEXT)));
     WrittenDocument document = document(PANELS);
     StyleMapping mapping =
         MappingProposal.of(project, document).with("role:heading_1", new Mapped.Follow(title));
@@ -265,11 +282,9 @@ class DocumentImportTest {
   @Test
   void wordsGoIntoTextsThatAreThereAndNoneAreLost() throws IOException {
     Layer first = Layer.of("one", "One", "old");
-    Project project =
-        project().mapArtboards(board -> board.plus(first.withFollows(List.of())));
+    Project project = project().mapArtboards(board -> board.plus(first.withFollows(List.of())));
 
-    Project after =
-        plan(project, document(PANELS), Arrangement.INTO_TEXTS).edit().applyTo(project);
+    Project after = plan(project, document(PANELS), Arrangement.INTO_TEXTS).edit().applyTo(project);
 
     assertThat(words(after))
         .containsExactly(
@@ -308,14 +323,10 @@ class DocumentImportTest {
             .mapSpans(
                 new dynamorph.model.text.TextRange(hang, hang + 4),
                 span -> span.withLocal(PropertySet.EMPTY.with(Properties.UNDERLINE, true)));
-    Project edited =
-        new ReplaceStories(Map.of(bells.id(), set), "x").applyTo(project);
+    Project edited = new ReplaceStories(Map.of(bells.id(), set), "x").applyTo(project);
 
     DocumentUpdate update =
-        update(
-            edited,
-            PANELS.replace("Five **bells**", "Six **bells**")
-                + "\nOne is not.\n");
+        update(edited, PANELS.replace("Five **bells**", "Six **bells**") + "\nOne is not.\n");
     Project after = update.edit().applyTo(edited);
 
     assertThat(words(after))
@@ -328,8 +339,7 @@ class DocumentImportTest {
     assertThat(after.layer(bells.id()).orElseThrow().story().paragraphs().get(1).spans())
         .filteredOn(span -> span.text().equals("hang"))
         .singleElement()
-        .satisfies(span ->
-            assertThat(span.local().get(Properties.UNDERLINE.key())).contains(true));
+        .satisfies(span -> assertThat(span.local().get(Properties.UNDERLINE.key())).contains(true));
   }
 
   @Test
@@ -346,8 +356,7 @@ class DocumentImportTest {
   void whatBothSidesChangedIsAskedFor() throws IOException {
     Project project = imported();
     Layer winders = project.layers().skip(1).findFirst().orElseThrow();
-    Story mine =
-        winders.story().replace(new dynamorph.model.text.TextRange(8, 14), "Twelve");
+    Story mine = winders.story().replace(new dynamorph.model.text.TextRange(8, 14), "Twelve");
     Project edited = new ReplaceStories(Map.of(winders.id(), mine), "x").applyTo(project);
     String theirs = PANELS.replace("Eleven are known by name.", "Ten are known by name.");
 
@@ -366,8 +375,7 @@ class DocumentImportTest {
   void paragraphsGoThatWentInTheDocument() throws IOException {
     Project project = imported();
 
-    DocumentUpdate update =
-        update(project, PANELS.replace("It rains on none of them.\n", ""));
+    DocumentUpdate update = update(project, PANELS.replace("It rains on none of them.\n", ""));
 
     assertThat(update.removed()).isEqualTo(1);
     assertThat(words(update.edit().applyTo(project)).getFirst())
@@ -379,9 +387,7 @@ class DocumentImportTest {
     Project project = imported();
 
     Project after =
-        update(
-                project,
-                PANELS.replace("It rains on none", "# It rains on none"))
+        update(project, PANELS.replace("It rains on none", "# It rains on none"))
             .edit()
             .applyTo(project);
 

@@ -76,8 +76,7 @@ class TableReaderTest {
 
   @Test
   void withoutAHeaderColumnsAreLettered() throws IOException {
-    DataTable table =
-        TableReader.parse("Nour Abadi,founder\nJoost Hale,keeper\n", "names.csv");
+    DataTable table = TableReader.parse("Nour Abadi,founder\nJoost Hale,keeper\n", "names.csv");
     assertThat(table.columns()).containsExactly("A", "B");
     assertThat(table.rows()).hasSize(2);
     assertThatThrownBy(() -> TableReader.parse("  ", "names.csv"))

@@ -1,9 +1,9 @@
 package dynamorph.model.document;
 
 import dynamorph.model.message.Messages;
+import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.property.Properties;
 import java.util.Locale;
 import java.util.Set;
 
@@ -19,10 +19,7 @@ public enum DirectFormatting {
   NONE;
 
   private static final Set<PropertyKey<?>> STRUCTURE =
-      Set.of(
-          Properties.LANGUAGE.key(),
-          Properties.DIRECTION.key(),
-          Properties.LIST_START.key());
+      Set.of(Properties.LANGUAGE.key(), Properties.DIRECTION.key(), Properties.LIST_START.key());
 
   private static final Set<PropertyKey<?>> STRESS =
       Set.of(

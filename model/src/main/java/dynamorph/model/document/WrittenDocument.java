@@ -22,7 +22,10 @@ import java.util.stream.Stream;
  * @param remarks what of the file is not in it, a line each
  */
 public record WrittenDocument(
-    String name, List<WrittenStyle> styles, List<WrittenParagraph> paragraphs, List<String> remarks) {
+    String name,
+    List<WrittenStyle> styles,
+    List<WrittenParagraph> paragraphs,
+    List<String> remarks) {
   public WrittenDocument {
     styles = List.copyOf(styles);
     paragraphs = List.copyOf(paragraphs);

@@ -1,16 +1,12 @@
 package dynamorph.model.fill;
 
-import com.ibm.icu.text.DateFormat;
-import com.ibm.icu.text.DecimalFormat;
-import com.ibm.icu.text.DecimalFormatSymbols;
-import com.ibm.icu.text.NumberFormat;
-import com.ibm.icu.text.SimpleDateFormat;
-import com.ibm.icu.util.TimeZone;
-import com.ibm.icu.util.ULocale;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
+import java.text.NumberFormat;
 import java.time.DateTimeException;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
-import java.util.Date;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -28,7 +24,8 @@ public final class CellFormat {
           "[-+\u2212]?(?:\\d{1,15}|\\d{1,3}(?:([ ,.'\u00A0\u202F])\\d{3})(?:\\1\\d{3}){0,4})(?:([.,])\\d{1,9})?");
 
   private static final Pattern ISO = Pattern.compile("(\\d{4})-(\\d{1,2})-(\\d{1,2})(?:[T ].*)?");
-  private static final Pattern DOTTED = Pattern.compile("(\\d{1,2})\\.\\s?(\\d{1,2})\\.\\s?(\\d{4})");
+  private static final Pattern DOTTED =
+      Pattern.compile("(\\d{1,2})\\.\\s?(\\d{1,2})\\.\\s?(\\d{4})");
   private static final Pattern SLASHED = Pattern.compile("(\\d{1,2})/(\\d{1,2})/(\\d{4})");
 
   private CellFormat() {}
@@ -40,36 +37,33 @@ public final class CellFormat {
    * @return empty if the cell is not what the format is for, or the format is none
    */
   static Optional<String> of(String cell, String format, String language) {
-    ULocale locale = ULocale.forLanguageTag(language);
+    Locale locale = Locale.forLanguageTag(language);
     try {
       return switch (format) {
         case "" -> Optional.of(cell);
-        case "upper" -> Optional.of(cell.toUpperCase(Locale.forLanguageTag(language)));
-        case "lower" -> Optional.of(cell.toLowerCase(Locale.forLanguageTag(language)));
+        case "upper" -> Optional.of(cell.toUpperCase(locale));
+        case "lower" -> Optional.of(cell.toLowerCase(locale));
         case "number" -> number(cell).map(NumberFormat.getNumberInstance(locale)::format);
         case "percent" -> number(cell).map(NumberFormat.getPercentInstance(locale)::format);
-        case "date", "medium" -> dated(cell, DateFormat.getDateInstance(DateFormat.MEDIUM, locale));
-        case "short" -> dated(cell, DateFormat.getDateInstance(DateFormat.SHORT, locale));
-        case "long" -> dated(cell, DateFormat.getDateInstance(DateFormat.LONG, locale));
-        case "full" -> dated(cell, DateFormat.getDateInstance(DateFormat.FULL, locale));
+        case "date", "medium" -> dated(cell, DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM), locale);
+        case "short" -> dated(cell, DateTimeFormatter.ofLocalizedDate(FormatStyle.SHORT), locale);
+        case "long" -> dated(cell, DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG), locale);
+        case "full" -> dated(cell, DateTimeFormatter.ofLocalizedDate(FormatStyle.FULL), locale);
         default ->
             format.matches(".*[0#].*")
                 ? number(cell)
                     .map(new DecimalFormat(format, DecimalFormatSymbols.getInstance(locale))::format)
-                : format.matches(".*[dMyEQ].*")
-                    ? dated(cell, new SimpleDateFormat(format, locale))
+                : format.matches(".*[dMyEQL].*")
+                    ? dated(cell, DateTimeFormatter.ofPattern(format), locale)
                     : Optional.empty();
       };
-    } catch (IllegalArgumentException noPattern) {
+    } catch (IllegalArgumentException | DateTimeException noPattern) {
       return Optional.empty();
     }
   }
 
-  private static Optional<String> dated(String cell, DateFormat format) {
-    format.setTimeZone(TimeZone.GMT_ZONE);
-    return date(cell)
-        .map(date ->
-            format.format(Date.from(date.atStartOfDay(ZoneOffset.UTC).toInstant())));
+  private static Optional<String> dated(String cell, DateTimeFormatter format, Locale locale) {
+    return date(cell).map(format.withLocale(locale)::format);
   }
 
   /** The number that a cell holds. Three digits behind a lone comma are thousands. */
@@ -80,8 +74,7 @@ public final class CellFormat {
       return Optional.empty();
     }
     String grouping = found.group(1);
-    String digits =
-        plain.replace("\u2212", "-").replaceAll("[ '\u00A0\u202F]", "");
+    String digits = plain.replace("\u2212", "-").replaceAll("[ '\u00A0\u202F]", "");
     if (plain.matches("[-+]?\\d{1,3},\\d{3}")) {
       return Optional.of(Double.parseDouble(plain.replace(",", "")));
     }

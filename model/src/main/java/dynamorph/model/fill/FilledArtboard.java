@@ -23,8 +23,8 @@ import java.util.SequencedSet;
 import java.util.Set;
 
 /**
- * A pattern artboard with the cells of a row in its fields. Paragraphs of which all fields are empty
- * go, and so do texts of which nothing is left.
+ * A pattern artboard with the cells of a row in its fields. Paragraphs of which all fields are
+ * empty go, and so do texts of which nothing is left.
  *
  * @param problems what could not be filled, a line each
  */
@@ -195,8 +195,7 @@ public record FilledArtboard(Artboard artboard, List<String> problems) {
     }
 
     private String language(Layer layer, Paragraph paragraph) {
-      String set =
-          Coats.value(cascade.values(layer, paragraph), Properties.LANGUAGE.key());
+      String set = Coats.value(cascade.values(layer, paragraph), Properties.LANGUAGE.key());
       return set.equals(Properties.LANGUAGE.defaultValue()) ? project.language() : set;
     }
 

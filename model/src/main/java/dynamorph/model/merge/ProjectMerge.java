@@ -2,11 +2,10 @@ package dynamorph.model.merge;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.Asset;
+import dynamorph.model.ImportedDocument;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-
-import dynamorph.model.ImportedDocument;
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.merge.ThreeWay.Place;
 import dynamorph.model.style.Palette;

@@ -134,8 +134,7 @@ class FilledArtboardTest {
   void aColumnChoosesTheStyle() {
     Project project = project(text("a", "{style Kind}{Title}"), text("b", "{style Size}{Title}"));
 
-    FilledArtboard filled =
-        fill(project, table("Title;Kind;Size", "Night clock;on loan;Small"));
+    FilledArtboard filled = fill(project, table("Title;Kind;Size", "Night clock;on loan;Small"));
     FilledArtboard wrong = fill(project, table("Title;Kind;Size", "Night clock;Nowhere;"));
 
     assertThat(filled.artboard().layers().getFirst().follows())
@@ -166,8 +165,7 @@ class FilledArtboardTest {
   @Test
   void theLanguageOfATextCountsBeforeThatOfTheProject() {
     Layer german =
-        text("a", "{Price:0.00}")
-            .withLocal(PropertySet.EMPTY.with(Properties.LANGUAGE, "de"));
+        text("a", "{Price:0.00}").withLocal(PropertySet.EMPTY.with(Properties.LANGUAGE, "de"));
     Project project = project(german, text("b", "{Price:0.00}"));
 
     assertThat(words(fill(project, table("Price", "7.5")))).containsExactly("7,50", "7.50");
@@ -221,12 +219,11 @@ class FilledArtboardTest {
     Project project = project();
     DataTable table = table("Title", "One");
     assertThatThrownBy(() ->
-            new FillArtboards(new ArtboardId("gone"), table, List.of(0), "x", "f")
-                .applyTo(project))
+            new FillArtboards(new ArtboardId("gone"), table, List.of(0), "x", "f").applyTo(project))
         .isInstanceOf(EditRefused.class);
     List<Integer> many = IntStream.range(0, FillArtboards.MOST + 1).boxed().toList();
-    assertThatThrownBy(() ->
-            new FillArtboards(new ArtboardId("p"), table, many, "x", "f").applyTo(project))
+    assertThatThrownBy(
+            () -> new FillArtboards(new ArtboardId("p"), table, many, "x", "f").applyTo(project))
         .hasMessageContaining("5001");
   }
 

@@ -27,8 +27,7 @@ public record RowProblem(int row, Artboard artboard, String what) {
    * @param filled what the fill makes
    * @param scene in which the artboards are set
    */
-  public static List<RowProblem> of(
-      FillArtboards fill, List<FilledArtboard> filled, Scene scene) {
+  public static List<RowProblem> of(FillArtboards fill, List<FilledArtboard> filled, Scene scene) {
     List<RowProblem> problems = new ArrayList<>();
     for (int index = 0; index < filled.size(); index++) {
       int row = fill.rows().get(index);
@@ -49,9 +48,7 @@ public record RowProblem(int row, Artboard artboard, String what) {
     }
     if (!text.layout().missingGlyphs().isEmpty()) {
       StringBuilder letters = new StringBuilder();
-      text.layout().missingGlyphs().stream()
-          .limit(MOST_LETTERS)
-          .forEach(letters::appendCodePoint);
+      text.layout().missingGlyphs().stream().limit(MOST_LETTERS).forEach(letters::appendCodePoint);
       problems.add(Messages.of("row-problem.missing-glyphs", text.layer().name(), letters));
     }
     return problems;

@@ -107,18 +107,16 @@ public final class MappedDocument {
         || !(mapping.of(key) instanceof Mapped.NewStyle(String name))) {
       return;
     }
-    Optional<StyleId> parentHere =
-        style.basedOn().flatMap(parent -> base(parent, style.level()));
+    Optional<StyleId> parentHere = style.basedOn().flatMap(parent -> base(parent, style.level()));
     // sizes as multiples of the body text are of what that follows here
     Optional<StyleId> base =
-        parentHere.or(() ->
-            document.body().flatMap(body -> base(body.key(), style.level())));
+        parentHere.or(() -> document.body().flatMap(body -> base(body.key(), style.level())));
     Optional<RelativeLook> relative = body.filter(_ -> style.level() != StyleLevel.CHARACTER);
     PropertySet look = relative.map(one -> one.of(style.look())).orElse(style.look());
     PropertySet taken =
         parentHere
             .flatMap(_ -> style.basedOn())
-            .map(parent -> written.get(parent).look())
+            .map(this::look)
             .map(parent -> relative.map(one -> one.of(parent)).orElse(parent))
             .orElse(PropertySet.EMPTY);
     PropertySet own =
@@ -192,13 +190,18 @@ public final class MappedDocument {
 
   public Paragraph paragraph(WrittenParagraph paragraph) {
     PropertySet local = mapping.direct().kept(paragraph.local());
+    Optional<StyleId> follows = followed(paragraph.style(), StyleLevel.PARAGRAPH);
     if (mapping.of(paragraph.style()) instanceof Mapped.Local) {
-      local = look(paragraph.style()).overlaidBy(local);
+      PropertySet look = look(paragraph.style());
+      local = body.map(one -> one.of(look)).orElse(look).overlaidBy(local);
+      // what differs from the body text differs from what that follows here
+      follows =
+          document.body().flatMap(one -> followed(one.key(), StyleLevel.PARAGRAPH));
     }
     List<Span> spans = paragraph.spans().stream().map(this::span).toList();
     return new Paragraph(
         spans.isEmpty() ? List.of(Span.of("")) : spans,
-        followed(paragraph.style(), StyleLevel.PARAGRAPH),
+        follows,
         withoutOwnLanguage(local).where(key -> key.property().countsOn(Level.PARAGRAPH)));
   }
 
@@ -209,7 +212,9 @@ public final class MappedDocument {
       if (mapping.of(key) instanceof Mapped.Local) {
         local = local.overlaidBy(look(key));
       }
-      followed(key, StyleLevel.CHARACTER).filter(id -> !follows.contains(id)).ifPresent(follows::add);
+      followed(key, StyleLevel.CHARACTER)
+          .filter(id -> !follows.contains(id))
+          .ifPresent(follows::add);
     }
     local = local.overlaidBy(mapping.direct().kept(span.local()));
     return new Span(

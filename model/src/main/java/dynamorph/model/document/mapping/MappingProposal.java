@@ -48,8 +48,7 @@ public final class MappingProposal {
   private final Map<StyleId, Integer> nearby = new HashMap<>();
   private final Map<StyleId, Integer> anywhere = new HashMap<>();
 
-  private MappingProposal(
-      Project project, WrittenDocument document, Optional<ArtboardId> near) {
+  private MappingProposal(Project project, WrittenDocument document, Optional<ArtboardId> near) {
     this.project = project;
     this.document = document;
     near.flatMap(project::artboard).ifPresent(board -> count(board, nearby));
@@ -94,8 +93,7 @@ public final class MappingProposal {
     Optional<WrittenStyle> body = document.body();
     return remembered(style)
         .or(() -> named(style).map(this::follow))
-        .or(() ->
-            body.filter(one -> !one.equals(style) && isAnotherBody(style)).map(this::of))
+        .or(() -> body.filter(one -> !one.equals(style) && isAnotherBody(style)).map(this::of))
         .or(() -> alike(style).or(() -> ofPurpose(style)).map(this::follow))
         .orElseGet(() -> otherwise(style));
   }
@@ -131,7 +129,8 @@ public final class MappingProposal {
   /** Text styles as well as paragraph styles are for paragraphs, those for them rather. */
   private List<Style> candidates(WrittenStyle style) {
     return project.styles().stream()
-        .filter(one -> (one.level() == StyleLevel.CHARACTER) == (style.level() == StyleLevel.CHARACTER))
+        .filter(
+            one -> (one.level() == StyleLevel.CHARACTER) == (style.level() == StyleLevel.CHARACTER))
         .sorted(Comparator.comparing((Style one) -> one.level() != style.level()))
         .toList();
   }
@@ -152,7 +151,9 @@ public final class MappingProposal {
     PropertySet look = style.look();
     boolean says =
         look.has(Properties.FONT_FAMILY.key())
-            && look.get(Properties.SIZE.key()).filter(FontSize.Absolute.class::isInstance).isPresent();
+            && look.get(Properties.SIZE.key())
+                .filter(FontSize.Absolute.class::isInstance)
+                .isPresent();
     return says && style.level() == StyleLevel.PARAGRAPH
         ? candidates(style).stream().filter(one -> isAlike(look, one)).findFirst()
         : Optional.empty();
@@ -190,8 +191,7 @@ public final class MappingProposal {
             .filter(one -> parts(one.name()).stream().anyMatch(words::contains))
             .sorted(Comparator.comparingDouble(this::size).reversed())
             .toList();
-    List<Style> beside =
-        speaking.stream().filter(one -> nearby.containsKey(one.id())).toList();
+    List<Style> beside = speaking.stream().filter(one -> nearby.containsKey(one.id())).toList();
     if (style.role().isHeading()) {
       int depth = depth(style);
       List<Style> ranked = beside.isEmpty() ? speaking : beside;
@@ -204,14 +204,12 @@ public final class MappingProposal {
 
   /** A style that sets such a list, whatever it is called. */
   private Optional<Style> ofList(WrittenStyle style) {
-    ListKind kind =
-        style.role() == Role.BULLETED_LIST ? ListKind.BULLETS : ListKind.NUMBERS;
+    ListKind kind = style.role() == Role.BULLETED_LIST ? ListKind.BULLETS : ListKind.NUMBERS;
     List<Style> lists =
         candidates(style).stream()
             .filter(one -> one.level() == style.level())
             .filter(one ->
-                Coats.value(
-                        looks.getOrDefault(one, PropertySet.EMPTY), Properties.LIST.key())
+                Coats.value(looks.getOrDefault(one, PropertySet.EMPTY), Properties.LIST.key())
                     == kind)
             .toList();
     return lists.size() == 1
@@ -261,12 +259,16 @@ public final class MappingProposal {
         };
     return key.isEmpty()
         ? List.of()
-        : Arrays.asList(Messages.of("mapping-proposal.words-of-" + key).split(" "));
+        : Arrays.asList(Messages.of("mapping-words." + key).split(" "));
   }
 
-  /** Programs give paragraphs behind headings and the like styles that look as all others do. */
+  /**
+   * Programs give paragraphs behind headings and the like styles that look as all others do; lines of
+   * a table are body text with tabs.
+   */
   private boolean isAnotherBody(WrittenStyle style) {
-    return (style.role() == Role.OTHER || style.role() == Role.BODY) && looksLikeBody(style);
+    return style.role() == Role.TABLE
+        || (style.role() == Role.OTHER || style.role() == Role.BODY) && looksLikeBody(style);
   }
 
   /** Whether its letters are those of the body text; the space around does not make a style. */
@@ -284,8 +286,7 @@ public final class MappingProposal {
       case BODY, TABLE, LINK -> new Mapped.WordsOnly();
       case EMPHASIS, STRONG, BULLETED_LIST, NUMBERED_LIST -> new Mapped.Local();
       case OTHER, OTHER_WORDS ->
-          style.look().isEmpty()
-                  || style.level() == StyleLevel.PARAGRAPH && looksLikeBody(style)
+          style.look().isEmpty() || style.level() == StyleLevel.PARAGRAPH && looksLikeBody(style)
               ? new Mapped.WordsOnly()
               : new Mapped.NewStyle(style.name());
       case TITLE,

@@ -9,8 +9,8 @@ import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 
 /**
- * Looks of a document as they stand to its body text: sizes as multiples of its size, lengths in em,
- * and without what both have alike. So headings of a letter fit on a wall as well.
+ * Looks of a document as they stand to its body text: sizes as multiples of its size, lengths in
+ * em, and without what both have alike. So headings of a letter fit on a wall as well.
  *
  * @param body the look of the body text
  */

@@ -40,7 +40,8 @@ public record Section(String name, List<Block> blocks) {
    * The sections of a document. Paragraphs without words are left out: in most documents they are
    * there for their height, which is a matter of styles here.
    *
-   * @param beginning key of the style whose paragraphs begin one; the whole document is one if empty
+   * @param beginning key of the style whose paragraphs begin one; the whole document is one if
+   *     empty
    */
   public static List<Section> of(MappedDocument mapped, Optional<String> beginning) {
     List<List<WrittenParagraph>> parts = new ArrayList<>();

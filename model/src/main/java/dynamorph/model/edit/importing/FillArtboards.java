@@ -1,6 +1,5 @@
 package dynamorph.model.edit.importing;
 
-import dynamorph.model.fill.DataTable;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Project;
@@ -8,6 +7,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.layer.ArrangeArtboards;
+import dynamorph.model.fill.DataTable;
 import dynamorph.model.fill.FilledArtboard;
 import dynamorph.model.message.Messages;
 import java.util.ArrayList;
@@ -42,7 +42,10 @@ public record FillArtboards(
     double gap = model.width() * ArrangeArtboards.GAP;
     double left = project.artboards().stream().mapToDouble(Artboard::x).min().orElse(0);
     double top =
-        project.artboards().stream().mapToDouble(board -> board.y() + board.height()).max().orElse(0)
+        project.artboards().stream()
+                .mapToDouble(board -> board.y() + board.height())
+                .max()
+                .orElse(0)
             + 2 * gap;
     int columns = Math.max(1, (int) Math.ceil(Math.sqrt(rows.size() * 1.5)));
     Cascade cascade = Cascade.of(project);
@@ -67,8 +70,7 @@ public record FillArtboards(
     return filled;
   }
 
-  private String name(
-      Project project, Cascade cascade, DataTable.Row row, Artboard model) {
+  private String name(Project project, Cascade cascade, DataTable.Row row, Artboard model) {
     String words = FilledArtboard.filled(name, project, cascade, table, row);
     return words.isEmpty() ? model.name() : words;
   }
@@ -88,7 +90,9 @@ public record FillArtboards(
     }
     Project project = before;
     return project.withArtboards(
-        project.artboards().plusAll(filled(before).stream().map(FilledArtboard::artboard).toList()));
+        project
+            .artboards()
+            .plusAll(filled(before).stream().map(FilledArtboard::artboard).toList()));
   }
 
   @Override

@@ -2,10 +2,10 @@ package dynamorph.model.edit.importing;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
+import dynamorph.model.ImportedDocument;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.ImportedDocument;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.message.Messages;
