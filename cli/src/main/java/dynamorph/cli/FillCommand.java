@@ -12,6 +12,7 @@ import dynamorph.model.export.ExportFormat;
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.fill.DataTable;
 import dynamorph.model.fill.FilledArtboard;
+import dynamorph.model.fill.RowRanges;
 import dynamorph.paint.fill.RowProblem;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
@@ -20,11 +21,9 @@ import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.layout.Typesetter;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.SequencedSet;
 import java.util.concurrent.Callable;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.pcollections.TreePVector;
 import picocli.CommandLine;
@@ -103,7 +102,7 @@ final class FillCommand implements Callable<Integer> {
         new FillArtboards(
             pattern.id(),
             data,
-            rows(data),
+            RowRanges.parse(wanted == null ? "" : wanted, data.rows().size()),
             name == null ? "{" + data.columns().getFirst() + "}" : name,
             freePrefix(project));
     List<FilledArtboard> filled = fill.filled(project);
@@ -143,28 +142,6 @@ final class FillCommand implements Callable<Integer> {
         .map(Artboard::id)
         .map(ArtboardId::value)
         .anyMatch(id -> id.startsWith(prefix + "-"));
-  }
-
-  /** The rows that are wanted: {@code 1-20,25}. */
-  private List<Integer> rows(DataTable data) {
-    if (wanted == null) {
-      return IntStream.range(0, data.rows().size()).boxed().toList();
-    }
-    List<Integer> rows = new ArrayList<>();
-    for (String part : wanted.split(",")) {
-      String[] sides = part.strip().split("-", 2);
-      if (!sides[0].matches("\\d{1,6}") || sides.length == 2 && !sides[1].matches("\\d{1,6}")) {
-        throw new IllegalArgumentException(Messages.of("fill-command.no-rows", part));
-      }
-      int from = Integer.parseInt(sides[0]);
-      int to = sides.length == 2 ? Integer.parseInt(sides[1]) : from;
-      if (from < 1 || to < from || to > data.rows().size()) {
-        throw new IllegalArgumentException(
-            Messages.of("fill-command.rows-out-of-range", part.strip(), data.rows().size()));
-      }
-      IntStream.rangeClosed(from - 1, to - 1).forEach(rows::add);
-    }
-    return rows;
   }
 
   /** Tells what is wrong with each row, and whether nothing is. */

@@ -165,14 +165,6 @@ public final class DocumentPane extends VBox {
     return heading;
   }
 
-  private static Label quiet(String words) {
-    Label quiet = new Label(words);
-    quiet.getStyleClass().add("quiet");
-    quiet.setWrapText(true);
-    quiet.setMinHeight(Region.USE_PREF_SIZE);
-    return quiet;
-  }
-
   private Node again(DocumentImport coming) {
     HBox pills = new HBox(6);
     ToggleGroup group = new ToggleGroup();
@@ -191,7 +183,7 @@ public final class DocumentPane extends VBox {
       });
       pills.getChildren().add(pill);
     }
-    return new VBox(6, quiet(Messages.of("document.was-imported")), pills);
+    return new VBox(6, Controls.quiet(Messages.of("document.was-imported")), pills);
   }
 
   private Node places(DocumentImport coming) {
@@ -226,7 +218,7 @@ public final class DocumentPane extends VBox {
             .flatMap(key -> coming.document().style(key).stream())
             .toList();
     if (styles.isEmpty()) {
-      return new VBox(quiet(Messages.of("document.no-headings")));
+      return new VBox(Controls.quiet(Messages.of("document.no-headings")));
     }
     ComboBox<String> begin = new ComboBox<>();
     begin.setId("document-sections");
@@ -242,7 +234,7 @@ public final class DocumentPane extends VBox {
           shown = false;
           plan(coming);
         });
-    Label label = quiet(Messages.of("document.sections-begin-at"));
+    Label label = Controls.quiet(Messages.of("document.sections-begin-at"));
     label.setLabelFor(begin);
     return new VBox(4, label, begin);
   }
@@ -280,7 +272,7 @@ public final class DocumentPane extends VBox {
     return new VBox(
         6,
         heading(Messages.of("document.direct")),
-        quiet(Messages.of("document.direct-help")),
+        Controls.quiet(Messages.of("document.direct-help")),
         pills);
   }
 
@@ -321,13 +313,13 @@ public final class DocumentPane extends VBox {
   private void show(DocumentPlan plan) {
     List<Node> lines = new ArrayList<>();
     lines.add(
-        quiet(
+        Controls.quiet(
             Messages.of(
                 "document.plan",
                 plan.texts(),
                 plan.edit().artboards().size(),
                 plan.edit().styles().size())));
-    plan.remarks().forEach(remark -> lines.add(quiet(remark)));
+    plan.remarks().forEach(remark -> lines.add(Controls.quiet(remark)));
     told.getChildren().setAll(lines);
     review(plan.edit(), Messages.of("document.import"));
   }
@@ -335,12 +327,12 @@ public final class DocumentPane extends VBox {
   private void show(DocumentImport coming, DocumentUpdate update) {
     List<Node> lines = new ArrayList<>();
     lines.add(
-        quiet(
+        Controls.quiet(
             update.isEmpty()
                 ? Messages.of("document.nothing-changed")
                 : Messages.of(
                     "document.updates", update.changed(), update.added(), update.removed())));
-    update.remarks().forEach(remark -> lines.add(quiet(remark)));
+    update.remarks().forEach(remark -> lines.add(Controls.quiet(remark)));
     for (int index = 0; index < update.conflicts().size(); index++) {
       lines.add(conflict(coming, index, update.conflicts().get(index)));
     }
@@ -373,8 +365,9 @@ public final class DocumentPane extends VBox {
         new VBox(
             4,
             heading(Messages.of("document.changed-on-both-sides")),
-            quiet(Messages.of("document.here", conflict.mine().isEmpty() ? gone : conflict.mine())),
-            quiet(
+            Controls.quiet(
+                Messages.of("document.here", conflict.mine().isEmpty() ? gone : conflict.mine())),
+            Controls.quiet(
                 Messages.of(
                     "document.in-the-document",
                     conflict.theirs().isEmpty() ? gone : conflict.theirs())),

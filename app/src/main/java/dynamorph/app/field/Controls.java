@@ -109,6 +109,15 @@ public final class Controls {
         });
   }
 
+  /** Words of less weight, on as many lines as they need. */
+  public static Label quiet(String words) {
+    Label quiet = new Label(words);
+    quiet.getStyleClass().add("quiet");
+    quiet.setWrapText(true);
+    quiet.setMinHeight(Region.USE_PREF_SIZE);
+    return quiet;
+  }
+
   /** Shows a node or takes its room away. */
   public static void showOnly(Node node, boolean shown) {
     node.setVisible(shown);

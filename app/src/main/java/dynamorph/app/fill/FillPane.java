@@ -19,6 +19,7 @@ import dynamorph.model.edit.text.EditText;
 import dynamorph.model.fill.DataTable;
 import dynamorph.model.fill.Field;
 import dynamorph.model.fill.FilledArtboard;
+import dynamorph.model.fill.RowRanges;
 import dynamorph.model.text.TextRange;
 import dynamorph.paint.fill.RowProblem;
 import dynamorph.paint.scene.Scene;
@@ -27,7 +28,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.function.Supplier;
-import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -161,8 +161,8 @@ public final class FillPane extends VBox {
       content
           .getChildren()
           .addAll(
-              new VBox(4, quiet(Messages.of("fill.rows")), rows),
-              new VBox(4, quiet(Messages.of("fill.name-of-each")), name),
+              new VBox(4, Controls.quiet(Messages.of("fill.rows")), rows),
+              new VBox(4, Controls.quiet(Messages.of("fill.name-of-each")), name),
               wrong,
               browser(),
               problems);
@@ -170,14 +170,6 @@ public final class FillPane extends VBox {
     } else {
       commit.setText(Messages.of("fill.make-none"));
     }
-  }
-
-  private static Label quiet(String words) {
-    Label quiet = new Label(words);
-    quiet.getStyleClass().add("quiet");
-    quiet.setWrapText(true);
-    quiet.setMinHeight(Region.USE_PREF_SIZE);
-    return quiet;
   }
 
   /** The columns; one that is chosen becomes a field in the words of the pattern. */
@@ -197,7 +189,8 @@ public final class FillPane extends VBox {
       chip.setOnAction(_ -> insert(pattern, column));
       chips.getChildren().add(chip);
     }
-    VBox box = new VBox(6, quiet(Messages.of(none ? "fill.no-fields" : "fill.columns")), chips);
+    VBox box =
+        new VBox(6, Controls.quiet(Messages.of(none ? "fill.no-fields" : "fill.columns")), chips);
     SequencedSet<String> missing = FilledArtboard.missing(pattern, table.table());
     if (!missing.isEmpty()) {
       Label problem =
@@ -263,39 +256,20 @@ public final class FillPane extends VBox {
     workspace.attempts().present().fill().ifPresent(this::fill);
   }
 
-  /** The rows that are wanted; empty if what is typed names none. */
-  private Optional<List<Integer>> wanted(DataTable table) {
-    String typed = rows.getText().replaceAll("\\s", "");
-    if (typed.isEmpty()) {
-      return Optional.of(IntStream.range(0, table.rows().size()).boxed().toList());
-    }
-    List<Integer> wanted = new ArrayList<>();
-    for (String part : typed.split(",")) {
-      String[] sides = part.split("[-\u2013]", 2);
-      if (!sides[0].matches("\\d{1,6}") || sides.length == 2 && !sides[1].matches("\\d{1,6}")) {
-        return Optional.empty();
-      }
-      int from = Integer.parseInt(sides[0]);
-      int to = sides.length == 2 ? Integer.parseInt(sides[1]) : from;
-      if (from < 1 || to < from || to > table.rows().size()) {
-        return Optional.empty();
-      }
-      IntStream.rangeClosed(from - 1, to - 1).forEach(wanted::add);
-    }
-    return Optional.of(wanted.stream().distinct().toList());
-  }
-
   private void fill(TableFill table) {
-    Optional<List<Integer>> wanted = wanted(table.table());
-    Controls.showOnly(wrong, wanted.isEmpty());
-    if (wanted.isEmpty()) {
-      wrong.setText(Messages.of("fill.no-such-rows", table.table().rows().size()));
+    List<Integer> wanted;
+    try {
+      wanted = RowRanges.parse(rows.getText(), table.table().rows().size());
+      Controls.showOnly(wrong, false);
+    } catch (IllegalArgumentException none) {
+      wrong.setText(Messages.reason(none));
+      Controls.showOnly(wrong, true);
       commit.setDisable(true);
       return;
     }
     int own = ++latest;
     FillArtboards fill =
-        new FillArtboards(table.pattern(), table.table(), wanted.get(), name.getText(), prefix);
+        new FillArtboards(table.pattern(), table.table(), wanted, name.getText(), prefix);
     Project project = workspace.project();
     files.inBackground(
         () ->
@@ -328,7 +302,7 @@ public final class FillPane extends VBox {
     filled = result.filled();
     List<Node> lines = new ArrayList<>();
     lines.add(
-        quiet(
+        Controls.quiet(
             result.problems().isEmpty()
                 ? Messages.of("fill.no-problems")
                 : Messages.of(
@@ -338,7 +312,8 @@ public final class FillPane extends VBox {
         .limit(MOST_SHOWN)
         .forEach(problem -> lines.add(line(result, problem)));
     if (result.problems().size() > MOST_SHOWN) {
-      lines.add(quiet(Messages.of("survey.and-more", result.problems().size() - MOST_SHOWN)));
+      lines.add(
+          Controls.quiet(Messages.of("survey.and-more", result.problems().size() - MOST_SHOWN)));
     }
     problems.getChildren().setAll(lines);
     commit.setText(Messages.of("fill.make", filled.size()));

@@ -204,7 +204,8 @@ public final class CssLook {
     };
   }
 
-  private static @Nullable Alignment alignment(String value) {
+  /** What {@code text-align} says; null for a value that it does not have. */
+  public static @Nullable Alignment alignment(String value) {
     return switch (value) {
       case "start" -> Alignment.START;
       case "end" -> Alignment.END;
@@ -216,7 +217,8 @@ public final class CssLook {
     };
   }
 
-  private static @Nullable TextCase textCase(String value) {
+  /** What {@code text-transform} says; null for a value that it does not have. */
+  public static @Nullable TextCase textCase(String value) {
     return switch (value) {
       case "uppercase" -> TextCase.UPPER;
       case "lowercase" -> TextCase.LOWER;

@@ -171,7 +171,9 @@ final class DocxReader {
         }
         case "w:tbl" -> {
           for (XmlNode inner : node.all("w:tc").toList()) {
-            into.words(" ", List.of(), PropertySet.EMPTY);
+            if (!into.endsWithSpace()) {
+              into.words(" ", List.of(), PropertySet.EMPTY);
+            }
             cell(inner);
           }
         }

@@ -6,6 +6,7 @@ import dynamorph.model.document.WrittenDocument;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.ListKind;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TextDirection;
 import java.io.IOException;
@@ -257,9 +258,20 @@ final class HtmlReader implements NodeFilter {
     if (name.equals("ul") || name.equals("ol")) {
       return;
     }
-    boolean item = within.role().isList() && (name.equals("li") || element.parent() == null);
+    boolean list = within.role().isList();
+    Element holder = element.parent();
+    boolean item = list && name.equals("li");
+    // only the first paragraph of an item has its mark
+    boolean goesOn =
+        list
+            && !item
+            && holder != null
+            && holder.normalName().equals("li")
+            && holder.children().stream()
+                .takeWhile(other -> other != element)
+                .anyMatch(Element::isBlock);
     String style =
-        within.role().isList()
+        list
             ? into.list(
                 within.role() == Role.NUMBERED_LIST,
                 Math.max(0, within.lists() - 1),
@@ -270,6 +282,9 @@ final class HtmlReader implements NodeFilter {
     String start = element.parent() == null ? "" : element.parent().attr("start");
     if (item && element.elementSiblingIndex() == 0 && start.matches("\\d{1,6}")) {
       direct = direct.with(Properties.LIST_START, Double.valueOf(start));
+    }
+    if (goesOn) {
+      direct = direct.with(Properties.LIST, ListKind.NONE);
     }
     if (element.attr("dir").equals("rtl")) {
       direct = direct.with(Properties.DIRECTION, TextDirection.RIGHT_TO_LEFT);

@@ -1,9 +1,9 @@
 package dynamorph.formats.document;
 
+import dynamorph.formats.css.CssLook;
 import dynamorph.formats.file.XmlNode;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.value.Alignment;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TabStops;
 import dynamorph.model.value.TextCase;
@@ -55,7 +55,7 @@ final class OdtLook {
     given(properties, "style:text-position")
         .ifPresent(where -> look.set(Properties.SCRIPT_POSITION, position(where)));
     given(properties, "fo:text-transform")
-        .ifPresent(how -> look.set(Properties.CASE, textCase(how)));
+        .ifPresent(how -> look.set(Properties.CASE, CssLook.textCase(how)));
     given(properties, "fo:font-variant")
         .filter("small-caps"::equals)
         .ifPresent(_ -> look.set(Properties.CASE, TextCase.SMALL_CAPITALS));
@@ -101,20 +101,10 @@ final class OdtLook {
             : ScriptPosition.NORMAL;
   }
 
-  static @Nullable TextCase textCase(String how) {
-    return switch (how) {
-      case "uppercase" -> TextCase.UPPER;
-      case "lowercase" -> TextCase.LOWER;
-      case "capitalize" -> TextCase.TITLE;
-      case NONE -> TextCase.AS_TYPED;
-      default -> null;
-    };
-  }
-
   private static PropertySet paragraph(XmlNode properties) {
     LookBuilder look = new LookBuilder(PropertySet.EMPTY);
     given(properties, "fo:text-align")
-        .ifPresent(where -> look.set(Properties.ALIGNMENT, alignment(where)));
+        .ifPresent(where -> look.set(Properties.ALIGNMENT, CssLook.alignment(where)));
     Measures.points(properties.get("fo:margin-left"))
         .ifPresent(start -> look.points(Properties.INDENT_START, Math.max(0, start)));
     Measures.points(properties.get("fo:margin-right"))
@@ -137,18 +127,6 @@ final class OdtLook {
         .child("style:tab-stops")
         .ifPresent(stops -> look.set(Properties.TAB_STOPS, tabs(stops)));
     return look.look();
-  }
-
-  static @Nullable Alignment alignment(String where) {
-    return switch (where) {
-      case "start" -> Alignment.START;
-      case "end" -> Alignment.END;
-      case "left" -> Alignment.LEFT;
-      case "right" -> Alignment.RIGHT;
-      case "center" -> Alignment.CENTRE;
-      case "justify" -> Alignment.JUSTIFIED;
-      default -> null;
-    };
   }
 
   private static TabStops tabs(XmlNode stops) {

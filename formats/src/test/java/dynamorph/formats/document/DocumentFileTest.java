@@ -175,6 +175,18 @@ class DocumentFileTest {
   }
 
   @Test
+  void onlyTheFirstParagraphOfAnItemHasItsMark() throws IOException {
+    WrittenDocument document =
+        read("list.html", "<ol start=3><li>three<li><p>four</p><p>four goes on</p><li>five</ol>");
+
+    assertThat(document.paragraphs())
+        .extracting(one -> one.local().get(Properties.LIST.key()).isPresent())
+        .containsExactly(false, false, true, false);
+    assertThat(document.paragraphs().getFirst().local().get(Properties.LIST_START.key()))
+        .contains(3.0);
+  }
+
+  @Test
   void linesThatWereBrokenToAWidthAreJoined() throws IOException {
     String line = "These words run on to about the width that letters had on paper";
     WrittenDocument broken =

@@ -19,7 +19,11 @@ public enum DirectFormatting {
   NONE;
 
   private static final Set<PropertyKey<?>> STRUCTURE =
-      Set.of(Properties.LANGUAGE.key(), Properties.DIRECTION.key(), Properties.LIST_START.key());
+      Set.of(
+          Properties.LANGUAGE.key(),
+          Properties.DIRECTION.key(),
+          Properties.LIST.key(),
+          Properties.LIST_START.key());
 
   private static final Set<PropertyKey<?>> STRESS =
       Set.of(

@@ -45,14 +45,16 @@ public final class CellFormat {
         case "lower" -> Optional.of(cell.toLowerCase(locale));
         case "number" -> number(cell).map(NumberFormat.getNumberInstance(locale)::format);
         case "percent" -> number(cell).map(NumberFormat.getPercentInstance(locale)::format);
-        case "date", "medium" -> dated(cell, DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM), locale);
+        case "date", "medium" ->
+            dated(cell, DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM), locale);
         case "short" -> dated(cell, DateTimeFormatter.ofLocalizedDate(FormatStyle.SHORT), locale);
         case "long" -> dated(cell, DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG), locale);
         case "full" -> dated(cell, DateTimeFormatter.ofLocalizedDate(FormatStyle.FULL), locale);
         default ->
             format.matches(".*[0#].*")
                 ? number(cell)
-                    .map(new DecimalFormat(format, DecimalFormatSymbols.getInstance(locale))::format)
+                    .map(
+                        new DecimalFormat(format, DecimalFormatSymbols.getInstance(locale))::format)
                 : format.matches(".*[dMyEQL].*")
                     ? dated(cell, DateTimeFormatter.ofPattern(format), locale)
                     : Optional.empty();

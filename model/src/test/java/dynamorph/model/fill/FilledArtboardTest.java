@@ -228,6 +228,17 @@ class FilledArtboardTest {
   }
 
   @Test
+  void rowsAreNamedByRanges() {
+    assertThat(RowRanges.parse("2-3, 1,3", 4)).containsExactly(1, 2, 0);
+    assertThat(RowRanges.parse(" ", 2)).containsExactly(0, 1);
+    for (String wrong : List.of("0", "3-2", "5", "1-5", "a", "1,", "-")) {
+      assertThatThrownBy(() -> RowRanges.parse(wrong, 4))
+          .as(wrong)
+          .isInstanceOf(IllegalArgumentException.class);
+    }
+  }
+
+  @Test
   void bracesThatNeverCloseAndFieldsInFieldsAreWords() {
     assertThat(Field.in("{a {b} c")).singleElement().extracting(Field::start).isEqualTo(3);
     assertThat(Field.in("{never closed")).isEmpty();

@@ -27,7 +27,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 
 /** A document in the styles of a project, new ones included. */
 public final class MappedDocument {
@@ -53,9 +52,9 @@ public final class MappedDocument {
                 mapping.of(style.key()) instanceof Mapped.WordsOnly
                     || mapping.of(style.key()) instanceof Mapped.Follow)
             .map(style -> new RelativeLook(style.look()));
-    Set<String> used =
-        document.used().stream().map(one -> one.style().key()).collect(Collectors.toSet());
-    used.stream().sorted().forEach(key -> chain(key, used).forEach(this::make));
+    Set<String> used = new LinkedHashSet<>();
+    document.used().forEach(one -> used.add(one.style().key()));
+    used.forEach(key -> chain(key, used).forEach(this::make));
     StyleBook book = project.styles();
     for (Style style : made.values()) {
       book = book.with(style);
@@ -195,8 +194,7 @@ public final class MappedDocument {
       PropertySet look = look(paragraph.style());
       local = body.map(one -> one.of(look)).orElse(look).overlaidBy(local);
       // what differs from the body text differs from what that follows here
-      follows =
-          document.body().flatMap(one -> followed(one.key(), StyleLevel.PARAGRAPH));
+      follows = document.body().flatMap(one -> followed(one.key(), StyleLevel.PARAGRAPH));
     }
     List<Span> spans = paragraph.spans().stream().map(this::span).toList();
     return new Paragraph(

@@ -139,7 +139,11 @@ public final class MappingProposal {
     String wanted = plain(style.name());
     return wanted.isEmpty()
         ? Optional.empty()
-        : candidates(style).stream().filter(one -> plain(one.name()).equals(wanted)).findFirst();
+        : candidates(style).stream()
+            .filter(one -> plain(one.name()).equals(wanted))
+            // those of films are called so too
+            .filter(one -> one.level() == style.level() || style.role() != Role.CAPTION)
+            .findFirst();
   }
 
   private static String plain(String name) {
@@ -263,8 +267,8 @@ public final class MappingProposal {
   }
 
   /**
-   * Programs give paragraphs behind headings and the like styles that look as all others do; lines of
-   * a table are body text with tabs.
+   * Programs give paragraphs behind headings and the like styles that look as all others do; lines
+   * of a table are body text with tabs.
    */
   private boolean isAnotherBody(WrittenStyle style) {
     return style.role() == Role.TABLE
