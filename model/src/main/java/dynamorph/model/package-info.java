@@ -8,7 +8,8 @@
  * cascade} finds the value that counts at a character and tells where it came from, {@code edit}
  * makes a new project out of an old one, in a package each for text, layers, styles, films and
  * imports; {@code reach} names what a change touches, {@code survey} finds styles that are nearly
- * the same, {@code message} holds what people read. Nothing here knows pixels, fonts or windows.
- * Lengths are in points (1/72 inch), y grows downwards.
+ * the same, {@code document} holds documents of elsewhere and what becomes of their styles, {@code
+ * fill} puts rows of a table into artboards, {@code message} holds what people read. Nothing here
+ * knows pixels, fonts or windows. Lengths are in points (1/72 inch), y grows downwards.
  */
 package dynamorph.model;

@@ -280,6 +280,8 @@ public final class DocumentPane extends VBox {
 
   private void plan(DocumentImport coming) {
     int own = ++latest;
+    // what is shown is not yet what is chosen
+    commit.setDisable(true);
     Project project = workspace.project();
     MappedDocument mapped = new MappedDocument(project, coming.document(), mapping);
     if (updating) {

@@ -13,6 +13,7 @@ import dynamorph.app.session.TableFill;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.FillArtboards;
 import dynamorph.model.edit.text.EditText;
@@ -71,6 +72,9 @@ public final class FillPane extends VBox {
   private int latest;
 
   private String prefix = "";
+
+  /** What the fields said when it was filled last. */
+  private String typed = "";
 
   public FillPane(
       Workspace workspace,
@@ -209,7 +213,7 @@ public final class FillPane extends VBox {
   private void insert(Artboard pattern, String column) {
     Optional<Layer> text =
         pattern.layers().stream()
-            .filter(layer -> layer.isText() && workspace.selection().layers().contains(layer.id()))
+            .filter(layer -> layer.isText() && isSelected(layer))
             .findFirst()
             .or(() -> pattern.layers().stream().filter(Layer::isText).findFirst());
     text.ifPresent(layer -> {
@@ -222,6 +226,15 @@ public final class FillPane extends VBox {
               new TextRange(first ? 0 : end, end),
               new EditText.Replacement.Plain((first ? "" : " ") + "{" + column + "}")));
     });
+  }
+
+  /** Whether a text of the pattern is selected, or what a row made of it. */
+  private boolean isSelected(Layer layer) {
+    String ending = "-" + layer.id().value();
+    return workspace.selection().layers().stream()
+        .map(LayerId::value)
+        .anyMatch(
+            id -> id.equals(layer.id().value()) || id.startsWith(prefix) && id.endsWith(ending));
   }
 
   private Node browser() {
@@ -252,11 +265,16 @@ public final class FillPane extends VBox {
     }
   }
 
+  /** Leaving a field without having typed changes nothing. */
   private void changed() {
+    if (typed.equals(rows.getText() + "\n" + name.getText())) {
+      return;
+    }
     workspace.attempts().present().fill().ifPresent(this::fill);
   }
 
   private void fill(TableFill table) {
+    typed = rows.getText() + "\n" + name.getText();
     List<Integer> wanted;
     try {
       wanted = RowRanges.parse(rows.getText(), table.table().rows().size());
@@ -325,7 +343,8 @@ public final class FillPane extends VBox {
                 .review(
                     new Review(
                         result.fill().label(workspace.project()),
-                        result.fill(),
+                        new FillArtboards.Made(
+                            result.fill(), filled.stream().map(FilledArtboard::artboard).toList()),
                         Messages.of("fill.make", filled.size())));
     commit.setDisable(!possible);
     if (possible) {

@@ -102,7 +102,6 @@ final class DocumentBuilder {
       case SUBTITLE -> look.times(1.3);
       case QUOTATION ->
           look.set(Properties.INDENT_START, Length.em(2)).set(Properties.INDENT_END, Length.em(2));
-      case PREFORMATTED, CODE -> look.family("JetBrains Mono");
       case BULLETED_LIST ->
           look.set(Properties.LIST, ListKind.BULLETS)
               .set(Properties.INDENT_START, Length.em(LEVEL_INDENT));
@@ -112,7 +111,8 @@ final class DocumentBuilder {
       case EMPHASIS -> look.italic(true);
       case STRONG -> look.bold(true);
       case LINK -> look.set(Properties.UNDERLINE, true);
-      case BODY, TABLE, CAPTION, OTHER, OTHER_WORDS -> {}
+      // which fonts of one pitch there are, the machine knows
+      case PREFORMATTED, CODE, BODY, TABLE, CAPTION, OTHER, OTHER_WORDS -> {}
     }
     return look.look();
   }

@@ -189,9 +189,16 @@ final class ParagraphPairs {
       }
     }
     // scripts without spaces have no such words
-    if (words.size() < 2) {
+    if (words.size() < 2 && text.codePoints().anyMatch(ParagraphPairs::isOfNoWords)) {
       text.codePoints().forEach(point -> words.add(Character.toString(point)));
     }
     return words;
+  }
+
+  private static boolean isOfNoWords(int point) {
+    return switch (Character.UnicodeScript.of(point)) {
+      case HAN, HIRAGANA, KATAKANA, THAI, LAO, KHMER, MYANMAR -> true;
+      default -> false;
+    };
   }
 }

@@ -32,7 +32,7 @@ final class TokenTree {
   private static final int DEEPEST = 64;
 
   /** So many values may come into groups from others. */
-  private static final int MOST_COPIED = 500_000;
+  private static final int MOST_COPIED = 100_000;
 
   private static final Pattern ALIAS = Pattern.compile("\\{([^{}]+)}");
 

@@ -408,6 +408,24 @@ class DocumentImportTest {
   }
 
   @Test
+  void shortParagraphsAreFoundAgainToo() {
+    int[] pairs =
+        ParagraphPairs.of(
+            List.of(
+                "Head",
+                "First.",
+                "Second, unclosed",
+                "\u65E5\u6642\u8A08\u306F\u6B62\u307E\u3063\u305F"),
+            List.of(
+                "Head",
+                "First of all.",
+                "Second, never closed",
+                "\u65E5\u6642\u8A08\u304C\u6B62\u307E\u3063\u305F"));
+
+    assertThat(pairs).containsExactly(0, 1, 2, 3);
+  }
+
+  @Test
   void pairsAreFoundAmongManyParagraphs() {
     List<String> before = new ArrayList<>();
     for (int index = 0; index < 30_000; index++) {

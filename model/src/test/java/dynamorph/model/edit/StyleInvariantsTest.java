@@ -56,7 +56,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** What must hold for every way of following, deviating and settling, on seeded random projects. */
 class StyleInvariantsTest {
   static LongStream seeds() {
-    return LongStream.range(100, 130);
+    return LongStream.range(100, 120);
   }
 
   /** Complete values at every letter-bearing place of a layer, with its placement. */

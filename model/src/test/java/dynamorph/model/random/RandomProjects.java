@@ -1,9 +1,14 @@
 package dynamorph.model.random;
 
 import dynamorph.model.Artboard;
+import dynamorph.model.ImportedDocument;
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.document.DirectFormatting;
+import dynamorph.model.document.Mapped;
+import dynamorph.model.document.StyleMapping;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.style.ApplyOptions;
 import dynamorph.model.export.ExportFormat;
@@ -120,6 +125,7 @@ public final class RandomProjects {
                     random.nextBoolean() ? List.of("Halm", "Oostvoort") : List.of()))
             .withExports(random.nextBoolean() ? exports() : List.of())
             .withSurvey(random.nextBoolean() ? survey() : SurveySettings.USUAL)
+            .withDocuments(random.nextBoolean() ? documents(styles) : List.of())
             .withPalette(new Palette(swatches))
             .withStyles(StyleBook.of(styles))
             .withBaseStyle(random.nextBoolean() ? textStyle(styles) : Optional.empty());
@@ -369,6 +375,28 @@ public final class RandomProjects {
 
   public boolean chance() {
     return random.nextBoolean();
+  }
+
+  private List<ImportedDocument> documents(List<Style> styles) {
+    List<Mapped> kinds =
+        List.of(
+            new Mapped.Local(),
+            new Mapped.WordsOnly(),
+            new Mapped.NewStyle("Note"),
+            styles.isEmpty() ? new Mapped.Local() : new Mapped.Follow(styles.getFirst().id()));
+    Mapped mapped = kinds.get(random.nextInt(kinds.size()));
+    DirectFormatting direct =
+        DirectFormatting.values()[random.nextInt(DirectFormatting.values().length)];
+    return List.of(
+        new ImportedDocument(
+            "walls.odt",
+            new StyleMapping(Map.of("role:body", mapped), direct),
+            List.of(
+                new ImportedDocument.Text(
+                    new LayerId("l00"),
+                    List.of(
+                        new ImportedDocument.Words("role:body", "\u201cHalm\u201d\tand\u2028on"),
+                        new ImportedDocument.Words("role:body", ""))))));
   }
 
   private SurveySettings survey() {

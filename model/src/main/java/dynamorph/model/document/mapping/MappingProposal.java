@@ -271,8 +271,11 @@ public final class MappingProposal {
    * of a table are body text with tabs.
    */
   private boolean isAnotherBody(WrittenStyle style) {
-    return style.role() == Role.TABLE
-        || (style.role() == Role.OTHER || style.role() == Role.BODY) && looksLikeBody(style);
+    return switch (style.role()) {
+      case TABLE -> true;
+      case OTHER, BODY, CAPTION, PREFORMATTED -> looksLikeBody(style);
+      default -> false;
+    };
   }
 
   /** Whether its letters are those of the body text; the space around does not make a style. */
@@ -289,7 +292,7 @@ public final class MappingProposal {
     return switch (style.role()) {
       case BODY, TABLE, LINK -> new Mapped.WordsOnly();
       case EMPHASIS, STRONG, BULLETED_LIST, NUMBERED_LIST -> new Mapped.Local();
-      case OTHER, OTHER_WORDS ->
+      case OTHER, OTHER_WORDS, PREFORMATTED, CODE, CAPTION ->
           style.look().isEmpty() || style.level() == StyleLevel.PARAGRAPH && looksLikeBody(style)
               ? new Mapped.WordsOnly()
               : new Mapped.NewStyle(style.name());
@@ -301,10 +304,7 @@ public final class MappingProposal {
           HEADING_4,
           HEADING_5,
           HEADING_6,
-          QUOTATION,
-          PREFORMATTED,
-          CAPTION,
-          CODE ->
+          QUOTATION ->
           new Mapped.NewStyle(style.name());
     };
   }

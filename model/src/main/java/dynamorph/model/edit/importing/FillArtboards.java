@@ -83,16 +83,39 @@ public record FillArtboards(
     return free;
   }
 
-  @Override
-  public Project applyTo(Project before) {
+  /**
+   * The same edit, with what it makes worked out already.
+   *
+   * @param artboards as {@link #filled} gave them
+   */
+  public record Made(FillArtboards fill, List<Artboard> artboards) implements Edit {
+    public Made {
+      artboards = List.copyOf(artboards);
+    }
+
+    @Override
+    public Project applyTo(Project before) {
+      fill.check();
+      return before.withArtboards(before.artboards().plusAll(artboards));
+    }
+
+    @Override
+    public String label(Project before) {
+      return fill.label(before);
+    }
+  }
+
+  private void check() {
     if (rows.size() > MOST) {
       throw new EditRefused(Messages.of("fill-artboards.too-many", rows.size(), MOST));
     }
-    Project project = before;
-    return project.withArtboards(
-        project
-            .artboards()
-            .plusAll(filled(before).stream().map(FilledArtboard::artboard).toList()));
+  }
+
+  @Override
+  public Project applyTo(Project before) {
+    check();
+    return new Made(this, filled(before).stream().map(FilledArtboard::artboard).toList())
+        .applyTo(before);
   }
 
   @Override

@@ -1,5 +1,5 @@
 /**
  * Edits that take in what comes from elsewhere: styles, layers and words of other projects, caption
- * files, tables of titles.
+ * files, documents, tables.
  */
 package dynamorph.model.edit.importing;
