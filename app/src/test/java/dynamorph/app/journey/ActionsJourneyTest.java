@@ -57,7 +57,6 @@ class ActionsJourneyTest extends JourneyTest {
       }
       driver.robot().interact(() -> driver.workspace().select(some));
       driver.robot().interact(action::run);
-      driver.settle();
       Project after = driver.project();
       driver
           .robot()
@@ -65,12 +64,12 @@ class ActionsJourneyTest extends JourneyTest {
             driver.workspace().attempts().closeKeeping();
             driver.workspace().attempts().discardPending();
           });
-      driver.undoAll();
+      undoAll();
       assertThat(driver.project()).as(action.name()).isEqualTo(demo);
       if (!after.equals(demo)) {
         redoAll();
         assertThat(driver.project()).as("%s again", action.name()).isEqualTo(after);
-        driver.undoAll();
+        undoAll();
       }
     }
   }
@@ -91,23 +90,36 @@ class ActionsJourneyTest extends JourneyTest {
             action.run();
             driver.workspace().playback().playingProperty().set(false);
           });
-      driver.settle();
       Project after = driver.project();
-      driver.undoAll();
+      undoAll();
       assertThat(driver.project()).as(action.name()).isEqualTo(demo);
       if (!after.equals(demo)) {
         redoAll();
         assertThat(driver.project()).as("%s again", action.name()).isEqualTo(after);
-        driver.undoAll();
+        undoAll();
       }
     }
   }
 
+  /** Without waiting for the stage: what counts here is the project. */
+  private void undoAll() {
+    driver
+        .robot()
+        .interact(() -> {
+          while (driver.workspace().historyProperty().get().canUndo()) {
+            driver.workspace().undo();
+          }
+        });
+  }
+
   private void redoAll() {
-    while (driver.workspace().historyProperty().get().canRedo()) {
-      driver.robot().interact(driver.workspace()::redo);
-    }
-    driver.settle();
+    driver
+        .robot()
+        .interact(() -> {
+          while (driver.workspace().historyProperty().get().canRedo()) {
+            driver.workspace().redo();
+          }
+        });
   }
 
   @Test
