@@ -4,15 +4,17 @@ import dynamorph.app.artboards.LayerActions;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.document.DocumentActions;
 import dynamorph.app.files.FileActions;
+import dynamorph.app.fill.FillActions;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.formats.document.DocumentFile;
+import dynamorph.formats.table.TableReader;
 import dynamorph.model.Artboard;
 import java.nio.file.Path;
 import javafx.geometry.Point2D;
 
 /** What becomes of texts and files that are dropped on the stage. */
 record DroppedOnStage(
-    LayerActions layers, FilmActions films, FileActions files, DocumentActions documents)
+    LayerActions layers, FilmActions films, FileActions files, DocumentActions documents, FillActions fills)
     implements StageView.Arriving {
   @Override
   public void texts(byte[] texts, Artboard board) {
@@ -25,6 +27,8 @@ record DroppedOnStage(
       films.takeIn(file);
     } else if (DocumentFile.isDocument(file)) {
       documents.take(file, board);
+    } else if (TableReader.isTable(file)) {
+      fills.take(file, board);
     } else {
       files.assets().take(file, board, place);
     }

@@ -115,6 +115,7 @@ public final class MainWindow {
   private final CommandSearch search;
   private final Inspector inspector;
   private final SideTabs tabs;
+  private final SideColumn side;
   private final SurveyWatch survey;
   private final LatePane<SurveyPane> foundBySurvey;
   private final LatePane<SheetPane> sheet;
@@ -246,7 +247,7 @@ public final class MainWindow {
                     specimens,
                     new SurveyFiles(workspace, dialogs, current)));
     this.tabs = new SideTabs(workspace, inspector, cues, foundBySurvey);
-    frame.setRight(
+    this.side =
         new SideColumn(
             workspace,
             tabs,
@@ -257,9 +258,10 @@ public final class MainWindow {
                 () -> new StyleDeletionPane(workspace, specimens),
                 () -> new SwatchPane(workspace, editors.apply(this::selected)),
                 () -> new StyleImportPane(workspace, specimens),
-                () -> new DocumentPane(workspace, stage, this::studio, specimens, files),
-                () -> new FillPane(workspace, stage, this::studio, files, dialogs),
-                shelf::updates)));
+                () -> new DocumentPane(workspace, stage, this::studio, specimens),
+                () -> new FillPane(workspace, stage, this::studio, dialogs),
+                shelf::updates));
+    frame.setRight(side);
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
@@ -429,7 +431,7 @@ public final class MainWindow {
         new WindowActions(workspace, search, this::scene, () -> dress(theme.other()));
     documents.register(actions);
     fills.register(actions);
-    stage.onDropped(new DroppedOnStage(layers, films, files, documents));
+    stage.onDropped(new DroppedOnStage(layers, films, files, documents, fills));
     films.register(actions, when);
     files.register(actions);
     actions.add("project.recovered-work", "", () -> recovery.get().open());
@@ -465,6 +467,7 @@ public final class MainWindow {
     onShelf.close();
     shelf.keeper().close();
     sheet.ifMade(SheetPane::close);
+    side.close();
     cueWatch.close();
     films.close();
     files.close();

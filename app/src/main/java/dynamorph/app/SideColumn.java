@@ -1,5 +1,7 @@
 package dynamorph.app;
 
+import dynamorph.app.document.DocumentPane;
+import dynamorph.app.fill.FillPane;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.window.LatePane;
@@ -15,6 +17,8 @@ final class SideColumn extends StackPane {
   private static final double WIDTH = 310;
 
   private final Workspace workspace;
+  private final LatePane<DocumentPane> document;
+  private final LatePane<FillPane> fill;
 
   /** The panes of what is being tried, made when they are first wanted. */
   record Panes(
@@ -24,12 +28,15 @@ final class SideColumn extends StackPane {
       Supplier<? extends Region> deletion,
       Supplier<? extends Region> swatch,
       Supplier<? extends Region> styleImport,
-      Supplier<? extends Region> document,
-      Supplier<? extends Region> fill,
+      Supplier<DocumentPane> document,
+      Supplier<FillPane> fill,
       Supplier<? extends Region> updates) {}
 
   SideColumn(Workspace workspace, Region inspector, Panes panes) {
     this.workspace = workspace;
+    this.document =
+        LatePane.during(during(attempt -> attempt.document().isPresent()), panes.document());
+    this.fill = LatePane.during(during(attempt -> attempt.fill().isPresent()), panes.fill());
     BooleanBinding free = during(Attempt::leavesInspector);
     BooleanBinding choosing = free.and(workspace.view().finishPresetsProperty());
     inspector.visibleProperty().bind(free.and(choosing.not()));
@@ -44,13 +51,18 @@ final class SideColumn extends StackPane {
             LatePane.during(during(attempt -> attempt.swatch().isPresent()), panes.swatch()::get),
             LatePane.during(
                 during(attempt -> attempt.styleImport().isPresent()), panes.styleImport()::get),
-            LatePane.during(
-                during(attempt -> attempt.document().isPresent()), panes.document()::get),
-            LatePane.during(during(attempt -> attempt.fill().isPresent()), panes.fill()::get),
+            document,
+            fill,
             LatePane.during(during(Attempt::isUpdating), panes.updates()::get));
     setPrefWidth(WIDTH);
     setMinWidth(WIDTH);
     setMaxWidth(WIDTH);
+  }
+
+  /** Ends what panes have under way. */
+  void close() {
+    document.ifMade(DocumentPane::close);
+    fill.ifMade(FillPane::close);
   }
 
   private BooleanBinding during(Predicate<Attempt> wanted) {

@@ -3,11 +3,12 @@ package dynamorph.app.document;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
-import dynamorph.app.files.FileActions;
 import dynamorph.app.message.Messages;
+import dynamorph.app.render.LatestWork;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.DocumentImport;
+import dynamorph.app.session.Notice;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.specimen.Specimens;
@@ -23,14 +24,15 @@ import dynamorph.model.document.WrittenDocument;
 import dynamorph.model.document.WrittenStyle;
 import dynamorph.model.document.mapping.MappedDocument;
 import dynamorph.model.document.mapping.MappingProposal;
+import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.importing.ImportDocument;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -42,6 +44,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Settles where the words of a document stand and what its styles become; the stage shows at each
@@ -52,7 +55,7 @@ public final class DocumentPane extends VBox {
   private final StageView stage;
   private final Supplier<Studio> studio;
   private final Specimens specimens;
-  private final FileActions files;
+  private final LatestWork<Plan> work;
   private final Label title = new Label();
   private final Label counts = new Label();
   private final VBox content = new VBox(12);
@@ -65,8 +68,8 @@ public final class DocumentPane extends VBox {
   private boolean updating;
   private final Set<Integer> theirs = new HashSet<>();
 
-  /** Plans that are older than the latest are not shown. */
-  private int latest;
+  /** What is being planned; what was asked for before counts no more. */
+  private @Nullable Plan asked;
 
   private boolean shown;
 
@@ -74,13 +77,16 @@ public final class DocumentPane extends VBox {
       Workspace workspace,
       StageView stage,
       Supplier<Studio> studio,
-      Specimens specimens,
-      FileActions files) {
+      Specimens specimens) {
     this.workspace = workspace;
     this.stage = stage;
     this.studio = studio;
     this.specimens = specimens;
-    this.files = files;
+    this.work =
+        new LatestWork<>(
+            "document",
+            this::plan,
+            _ -> workspace.tell(Notice.problem(Messages.of("document.broke-off"))));
     getStyleClass().add("settle-pane");
     setId("document-pane");
     title.getStyleClass().add("section-title");
@@ -116,7 +122,10 @@ public final class DocumentPane extends VBox {
             .isPresent();
     arrangement =
         beginning.isEmpty() && empty ? Arrangement.ONE_TEXT : Arrangement.ARTBOARD_PER_SECTION;
-    updating = before(coming).isPresent();
+    updating =
+        before(coming)
+            .filter(known -> DocumentUpdate.isLaterState(project, known, document))
+            .isPresent();
     theirs.clear();
     shown = false;
     title.setText(Messages.of("document.import-title", document.name()));
@@ -183,7 +192,8 @@ public final class DocumentPane extends VBox {
       });
       pills.getChildren().add(pill);
     }
-    return new VBox(6, Controls.quiet(Messages.of("document.was-imported")), pills);
+    return new VBox(6, Controls.quiet(
+            Messages.of(updating ? "document.was-imported" : "document.has-the-name")), pills);
   }
 
   private Node places(DocumentImport coming) {
@@ -278,38 +288,66 @@ public final class DocumentPane extends VBox {
 
   // --- what would come of it
 
+  /** What has been chosen so far. */
+  private record Plan(
+      Project project,
+      DocumentImport coming,
+      StyleMapping mapping,
+      Arrangement arrangement,
+      Optional<String> beginning,
+      Optional<ImportedDocument> updates,
+      Set<Integer> theirs) {}
+
   private void plan(DocumentImport coming) {
-    int own = ++latest;
     // what is shown is not yet what is chosen
     commit.setDisable(true);
-    Project project = workspace.project();
-    MappedDocument mapped = new MappedDocument(project, coming.document(), mapping);
-    if (updating) {
-      ImportedDocument before = before(coming).orElseThrow();
-      Set<Integer> chosen = Set.copyOf(theirs);
-      StyleMapping wanted = mapping;
-      later(
-          own,
-          () -> DocumentUpdate.of(project, before, coming.document(), wanted, chosen),
-          update -> show(coming, update));
-    } else {
-      Arrangement how = arrangement;
-      Optional<String> begin = beginning;
-      DocumentPlan.Around around = new DocumentPlan.Around(coming.artboard(), coming.texts());
-      later(
-          own,
-          () -> DocumentPlan.of(mapped, how, begin, around, studio.get().maker(), workspace.ids()),
-          this::show);
+    asked =
+        new Plan(
+            workspace.project(),
+            coming,
+            mapping,
+            arrangement,
+            beginning,
+            updating ? before(coming) : Optional.empty(),
+            Set.copyOf(theirs));
+    work.ask(asked);
+  }
+
+  /** Beside the interface thread. */
+  private void plan(Plan chosen) {
+    WrittenDocument document = chosen.coming().document();
+    try {
+      if (chosen.updates().isPresent()) {
+        DocumentUpdate update =
+            DocumentUpdate.of(
+                chosen.project(),
+                chosen.updates().get(),
+                document,
+                chosen.mapping(),
+                chosen.theirs());
+        later(chosen, () -> show(chosen.coming(), update));
+      } else {
+        DocumentPlan plan =
+            DocumentPlan.of(
+                new MappedDocument(chosen.project(), document, chosen.mapping()),
+                chosen.arrangement(),
+                chosen.beginning(),
+                new DocumentPlan.Around(chosen.coming().artboard(), chosen.coming().texts()),
+                studio.get().maker(),
+                workspace.ids());
+        later(chosen, () -> show(plan));
+      }
+    } catch (EditRefused refused) {
+      later(chosen, () -> workspace.tell(Notice.problem(Messages.reason(refused))));
     }
   }
 
-  private <T> void later(int own, java.util.concurrent.Callable<T> work, Consumer<T> then) {
-    files.inBackground(
-        () -> own == latest ? Optional.of(work.call()) : Optional.<T>empty(),
-        result ->
-            result
-                .filter(_ -> own == latest && workspace.attempts().present().document().isPresent())
-                .ifPresent(then));
+  private void later(Plan of, Runnable show) {
+    Platform.runLater(() -> {
+      if (of == asked && workspace.attempts().present().document().isPresent()) {
+        show.run();
+      }
+    });
   }
 
   private void show(DocumentPlan plan) {
@@ -420,5 +458,10 @@ public final class DocumentPane extends VBox {
           workspace.select(texts(done));
           stage.requestFocus();
         });
+  }
+
+  /** Ends what is under way. */
+  public void close() {
+    work.close();
   }
 }

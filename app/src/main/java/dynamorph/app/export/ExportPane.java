@@ -372,7 +372,14 @@ public final class ExportPane extends VBox {
     if (settings.isOfFilms()) {
       run.startFilms(preset.get(), parts(), into, this::progress, this::ended, this::failed);
     } else {
-      run.start(preset.get(), boards.ticked(), into, this::progress, this::ended, this::failed);
+      run.start(
+          workspace.project(),
+          preset.get(),
+          boards.ticked(),
+          into,
+          this::progress,
+          this::ended,
+          this::failed);
     }
     busy(true);
   }

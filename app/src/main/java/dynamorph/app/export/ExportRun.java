@@ -25,13 +25,13 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 
 /** Writes artboards or films beside the interface thread, as the project was when that began. */
-final class ExportRun {
+public final class ExportRun {
   /** Every how many frames of a film its progress is told. */
   private static final int FRAMES_TOLD = 5;
 
   /** How far it is, in artboards or in frames. */
   @FunctionalInterface
-  interface Progress {
+  public interface Progress {
     void told(long done, long all);
   }
 
@@ -45,27 +45,29 @@ final class ExportRun {
   private AtomicBoolean cancelled = new AtomicBoolean();
   private boolean isRunning;
 
-  ExportRun(Workspace workspace, Supplier<Studio> studio) {
+  public ExportRun(Workspace workspace, Supplier<Studio> studio) {
     this.workspace = workspace;
     this.studio = studio;
   }
 
-  boolean isRunning() {
+  public boolean isRunning() {
     return isRunning;
   }
 
   /** Stops after the artboard, or the frame, that is being written. */
-  void cancel() {
+  public void cancel() {
     cancelled.set(true);
   }
 
   /**
    * Begins with artboards. All is told on the interface thread.
    *
+   * @param project that they belong to; it need not be the one that is open
    * @param end how it ended
    * @param failure why it did not, for people
    */
-  void start(
+  public void start(
+      Project project,
       ExportPreset preset,
       List<Artboard> artboards,
       Path folder,
@@ -74,6 +76,7 @@ final class ExportRun {
       Consumer<String> failure) {
     AtomicBoolean stop = begin();
     run(
+        project,
         (painter, scene) ->
             new ArtboardExport(scene, painter, preset, false)
                 .write(
@@ -96,6 +99,7 @@ final class ExportRun {
     AtomicBoolean stop = begin();
     long all = parts.stream().mapToLong(FilmExport.Part::frames).sum();
     run(
+        workspace.project(),
         (painter, scene) -> {
           // with files of its own, or the window's would be sent to and fro
           try (FootageFiles footage = new FootageFiles()) {
@@ -123,8 +127,8 @@ final class ExportRun {
     return cancelled;
   }
 
-  private void run(Work work, Consumer<ExportOutcome> end, Consumer<String> failure) {
-    Project project = workspace.project();
+  private void run(
+      Project project, Work work, Consumer<ExportOutcome> end, Consumer<String> failure) {
     SceneMaker maker = studio.get().maker();
     FrameService.daemon("export")
         .newThread(() -> {

@@ -3,6 +3,7 @@ package dynamorph.app.files;
 import dynamorph.app.message.Messages;
 import dynamorph.formats.css.CssFile;
 import dynamorph.formats.document.DocumentFile;
+import dynamorph.formats.table.TableReader;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.tokens.TokenFile;
@@ -85,7 +86,7 @@ public enum FileQuestion {
   DATA(
       Messages.of("file-question.choose-a-table"),
       Way.OPEN,
-      kind(Messages.of("file-question.tables"), ".csv", ".tsv", ".xlsx", ".ods", ".json", ".txt")),
+      new Kind(Messages.of("file-question.tables"), TableReader.ENDINGS)),
   FOOTAGE(
       Messages.of("file-question.choose-footage"),
       Way.OPEN,

@@ -46,6 +46,13 @@ public final class FillActions {
     dialogs.choose(FileQuestion.DATA).ifPresent(file -> open(file, pattern.get()));
   }
 
+  /** Takes a table that was dropped onto an artboard. */
+  public void take(Path file, Artboard pattern) {
+    if (!workspace.attempts().isBusy()) {
+      open(file, pattern);
+    }
+  }
+
   private void open(Path file, Artboard pattern) {
     files.inBackground(() -> TableReader.withHeader(file), table -> open(file, table, pattern));
   }

@@ -1,28 +1,23 @@
 package dynamorph.app.fill;
 
+import dynamorph.app.export.ExportRun;
 import dynamorph.app.field.Tips;
 import dynamorph.app.files.Dialogs;
-import dynamorph.app.files.FileActions;
 import dynamorph.app.files.FileQuestion;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
-import dynamorph.formats.export.ArtboardExport;
 import dynamorph.formats.export.ExportOutcome;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.export.ExportFormat;
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.fill.FilledArtboard;
-import dynamorph.paint.layer.LayerPainter;
-import dynamorph.paint.scene.Scene;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
-import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -30,23 +25,24 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import org.pcollections.TreePVector;
 
 /** Exports filled artboards straight, without putting them into the project. */
 final class FillExport extends VBox {
+  /** More remarks would cover the stage. */
+  private static final int MOST_REMARKS = 5;
+
   private final Workspace workspace;
-  private final Supplier<Studio> studio;
-  private final FileActions files;
+  private final ExportRun run;
   private final Dialogs dialogs;
   private final ComboBox<ExportPreset> preset = new ComboBox<>();
   private final Button export = new Button(Messages.of("fill.export"));
   private final Label progress = new Label();
   private List<Artboard> artboards = List.of();
-  private AtomicBoolean cancelled = new AtomicBoolean();
 
-  FillExport(Workspace workspace, Supplier<Studio> studio, FileActions files, Dialogs dialogs) {
+  FillExport(Workspace workspace, Supplier<Studio> studio, Dialogs dialogs) {
     this.workspace = workspace;
-    this.studio = studio;
-    this.files = files;
+    this.run = new ExportRun(workspace, studio);
     this.dialogs = dialogs;
     setSpacing(4);
     preset.setId("fill-preset");
@@ -85,7 +81,7 @@ final class FillExport extends VBox {
     ExportPreset before = preset.getValue();
     preset.getItems().setAll(presets);
     preset.setValue(presets.contains(before) ? before : presets.getFirst());
-    export.setDisable(artboards.isEmpty());
+    export.setDisable(artboards.isEmpty() || run.isRunning());
   }
 
   private void export() {
@@ -93,50 +89,43 @@ final class FillExport extends VBox {
   }
 
   private void export(Path folder) {
-    AtomicBoolean own = new AtomicBoolean();
-    cancelled = own;
-    List<Artboard> wanted = artboards;
     Project project = workspace.project();
-    Project alone =
-        project.withArtboards(project.artboards().minusAll(project.artboards()).plusAll(wanted));
-    ExportPreset as = preset.getValue();
+    List<Artboard> wanted = artboards;
     export.setDisable(true);
     progress.setManaged(true);
     progress.setText(Messages.of("fill.exporting", 0, wanted.size()));
-    files.inBackground(
-        () -> {
-          try {
-            Scene scene = studio.get().maker().make(alone);
-            return new ArtboardExport(scene, new LayerPainter(), as, false)
-                .write(
-                    wanted,
-                    folder,
-                    done ->
-                        Platform.runLater(() ->
-                            progress.setText(Messages.of("fill.exporting", done, wanted.size()))),
-                    own::get);
-          } finally {
-            Platform.runLater(() -> {
-              export.setDisable(false);
-              progress.setManaged(false);
-            });
-          }
-        },
-        outcome -> tell(outcome, folder));
+    run.start(
+        project.withArtboards(TreePVector.from(wanted)),
+        preset.getValue(),
+        wanted,
+        folder,
+        (done, all) -> progress.setText(Messages.of("fill.exporting", done, all)),
+        outcome -> ended(() -> tell(outcome, folder)),
+        why -> ended(() -> workspace.tell(Notice.problem(why))));
+  }
+
+  private void ended(Runnable tell) {
+    export.setDisable(artboards.isEmpty());
+    progress.setManaged(false);
+    tell.run();
   }
 
   private void tell(ExportOutcome outcome, Path folder) {
-    workspace.tell(
-        Notice.info(
-            Messages.of(
-                "fill.exported",
-                outcome.written().size(),
-                outcome.unchanged().size(),
-                String.valueOf(folder.getFileName()))));
+    List<String> lines = new ArrayList<>();
+    lines.add(
+        Messages.of(
+            "fill.exported",
+            outcome.written().size(),
+            outcome.unchanged().size(),
+            String.valueOf(folder.getFileName())));
+    outcome.remarks().stream()
+        .limit(MOST_REMARKS)
+        .forEach(remark -> lines.add(String.valueOf(remark)));
+    workspace.tell(Notice.info(String.join("\n", lines)));
   }
 
   /** Stops an export that runs. */
   void cancel() {
-    cancelled.set(true);
+    run.cancel();
   }
 }

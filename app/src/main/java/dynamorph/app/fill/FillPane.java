@@ -4,10 +4,11 @@ import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.files.Dialogs;
-import dynamorph.app.files.FileActions;
 import dynamorph.app.message.Messages;
+import dynamorph.app.render.LatestWork;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Attempt;
+import dynamorph.app.session.Notice;
 import dynamorph.app.session.Review;
 import dynamorph.app.session.TableFill;
 import dynamorph.app.session.Workspace;
@@ -29,6 +30,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -41,6 +43,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import org.pcollections.TreePVector;
 
 /**
  * Makes an artboard of each row of a table after the one that is the pattern: the stage shows all
@@ -53,8 +57,8 @@ public final class FillPane extends VBox {
   private final Workspace workspace;
   private final StageView stage;
   private final Supplier<Studio> studio;
-  private final FileActions files;
   private final FillExport export;
+  private final LatestWork<Request> work;
   private final Label title = new Label();
   private final Label counts = new Label();
   private final VBox content = new VBox(12);
@@ -68,10 +72,10 @@ public final class FillPane extends VBox {
   private List<FilledArtboard> filled = List.of();
   private int at;
 
-  /** Fills that are older than the latest are not shown. */
-  private int latest;
-
   private String prefix = "";
+
+  /** What is being set; what was asked for before counts no more. */
+  private @Nullable Request asked;
 
   /** What the fields said when it was filled last. */
   private String typed = "";
@@ -80,13 +84,19 @@ public final class FillPane extends VBox {
       Workspace workspace,
       StageView stage,
       Supplier<Studio> studio,
-      FileActions files,
       Dialogs dialogs) {
     this.workspace = workspace;
     this.stage = stage;
     this.studio = studio;
-    this.files = files;
-    this.export = new FillExport(workspace, studio, files, dialogs);
+    this.export = new FillExport(workspace, studio, dialogs);
+    this.work =
+        new LatestWork<>(
+            "fill",
+            request -> {
+              Result result = Result.of(request, studio.get());
+              Platform.runLater(() -> show(result));
+            },
+            _ -> workspace.tell(Notice.problem(Messages.of("fill.broke-off"))));
     getStyleClass().add("settle-pane");
     setId("fill-pane");
     title.getStyleClass().add("section-title");
@@ -285,36 +295,41 @@ public final class FillPane extends VBox {
       commit.setDisable(true);
       return;
     }
-    int own = ++latest;
-    FillArtboards fill =
-        new FillArtboards(table.pattern(), table.table(), wanted, name.getText(), prefix);
-    Project project = workspace.project();
-    files.inBackground(
-        () ->
-            own == latest
-                ? Optional.of(Result.of(fill, project, studio.get()))
-                : Optional.<Result>empty(),
-        result -> result.filter(_ -> own == latest).ifPresent(this::show));
+    commit.setDisable(true);
+    asked =
+        new Request(
+            new FillArtboards(table.pattern(), table.table(), wanted, name.getText(), prefix),
+            workspace.project());
+    work.ask(asked);
   }
+
+  /** Rows that are to be set. */
+  private record Request(FillArtboards fill, Project project) {}
 
   /** What a fill makes, and what is wrong with it. */
   private record Result(
-      FillArtboards fill, List<FilledArtboard> filled, List<RowProblem> problems) {
-    static Result of(FillArtboards fill, Project project, Studio studio) {
-      List<FilledArtboard> filled = fill.filled(project);
-      Project alone =
-          project.withArtboards(
-              project
-                  .artboards()
-                  .minusAll(project.artboards())
-                  .plusAll(filled.stream().map(FilledArtboard::artboard).toList()));
-      Scene scene = studio.maker().make(alone);
-      return new Result(fill, filled, RowProblem.of(fill, filled, scene));
+      Request request, List<FilledArtboard> filled, List<RowProblem> problems) {
+    static Result of(Request request, Studio studio) {
+      List<FilledArtboard> filled = request.fill().filled(request.project());
+      Scene scene =
+          studio
+              .maker()
+              .make(
+                  request
+                      .project()
+                      .withArtboards(
+                          TreePVector.from(
+                              filled.stream().map(FilledArtboard::artboard).toList())));
+      return new Result(request, filled, RowProblem.of(request.fill(), filled, scene));
+    }
+
+    FillArtboards fill() {
+      return request.fill();
     }
   }
 
   private void show(Result result) {
-    if (workspace.attempts().present().fill().isEmpty()) {
+    if (workspace.attempts().present().fill().isEmpty() || result.request() != asked) {
       return;
     }
     filled = result.filled();
@@ -367,5 +382,11 @@ public final class FillPane extends VBox {
       stage.show(made);
       stage.requestFocus();
     }
+  }
+
+  /** Ends what is under way. */
+  public void close() {
+    export.cancel();
+    work.close();
   }
 }

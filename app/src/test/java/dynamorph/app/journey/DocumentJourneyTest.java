@@ -7,13 +7,16 @@ import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.document.Arrangement;
 import dynamorph.model.document.Mapped;
+import dynamorph.model.edit.text.EditText;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.text.TextRange;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -127,6 +130,50 @@ class DocumentJourneyTest extends JourneyTest {
         .endsWith("A key, a lamp, a book.\nHe was never asleep.");
     assertThat(added(driver.project())).as("nothing was brought twice").hasSize(1);
     assertThat(driver.project().documents()).hasSize(1);
+  }
+
+  @Test
+  void wordsThatBothSidesChangedAreChosen() throws IOException {
+    Path file = Files.writeString(folder.resolve("notes.md"), NOTES);
+    bring(file);
+    driver.press("document-import");
+    Layer text = added(driver.project()).getFirst().layers().getFirst();
+    int lamp = text.story().text().indexOf("lamp");
+    driver
+        .robot()
+        .interact(() ->
+            driver
+                .workspace()
+                .apply(EditText.plain(text.id(), new TextRange(lamp, lamp + 4), "torch")));
+    Files.writeString(file, NOTES.replace("with a lamp", "with a lantern"));
+    driver.answers().file(file);
+    driver.run("Import a document…");
+    driver.waitFor("it is asked", () -> driver.isShown("#document-theirs-0"));
+    assertThat(shownWords(text)).as("mine stays unless said otherwise").contains("with a torch");
+    driver.press("document-theirs-0");
+    driver.waitFor("theirs is seen", () -> shownWords(text).contains("with a lantern"));
+    driver.press("document-import");
+    assertThat(driver.project().layer(text.id()).orElseThrow().story().text())
+        .contains("with a lantern")
+        .doesNotContain("torch");
+
+    Files.writeString(file, "# Menu\n\nSoup and bread.\n");
+    bring(file);
+    assertThat(driver.project().layer(text.id()).orElseThrow().story().text())
+        .as("another document of that name is no later state")
+        .contains("with a lantern");
+    assertThat(((ToggleButton) driver.node("document-again")).isSelected()).isTrue();
+  }
+
+  private String shownWords(Layer text) {
+    return driver
+        .workspace()
+        .shownProperty()
+        .get()
+        .layer(text.id())
+        .orElseThrow()
+        .story()
+        .text();
   }
 
   @Test

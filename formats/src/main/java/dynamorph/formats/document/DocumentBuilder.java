@@ -212,6 +212,17 @@ final class DocumentBuilder {
     spans = new ArrayList<>();
   }
 
+  /** Takes the tab behind the last cell of a row off the end of the open paragraph. */
+  void trimTab() {
+    if (!spans.isEmpty() && spans.getLast().text().endsWith("\t")) {
+      WrittenSpan last = spans.removeLast();
+      String trimmed = last.text().substring(0, last.text().length() - 1);
+      if (!trimmed.isEmpty()) {
+        spans.add(last.withText(trimmed));
+      }
+    }
+  }
+
   /** Ends the open paragraph; one without words was no paragraph. */
   void endWritten() {
     trimEnd();

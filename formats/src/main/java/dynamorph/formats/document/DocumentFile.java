@@ -42,7 +42,7 @@ public final class DocumentFile {
   public static WrittenDocument read(Path file) throws IOException {
     String shown = String.valueOf(file.getFileName());
     if (!Files.isRegularFile(file)) {
-      throw new IOException(Messages.of("title-table-reader.there-is-no-such-file", shown));
+      throw new IOException(Messages.of("table-reader.there-is-no-such-file", shown));
     }
     if (Files.size(file) > LARGEST) {
       throw new IOException(Messages.of("word-table.is-too-large", shown, LARGEST >> 20));
@@ -50,7 +50,13 @@ public final class DocumentFile {
     return switch (kind(file)) {
       case "zip" -> zipped(file);
       case "rtf" -> RtfReader.read(bytes(file, shown), shown);
-      case "old" -> throw new IOException(Messages.of("document.is-of-an-older-format", shown));
+      case "compound" ->
+          throw new IOException(
+              Messages.of(
+                  name(file).endsWith(".docx")
+                      ? "document.is-encrypted"
+                      : "document.is-of-an-older-format",
+                  shown));
       case "pdf" -> throw new IOException(Messages.of("document.is-a-pdf", shown));
       default -> text(PlainText.decode(bytes(file, shown)), name(file), shown);
     };
@@ -75,9 +81,9 @@ public final class DocumentFile {
     if (start.startsWith("{\\rtf")) {
       return "rtf";
     }
-    // the compound files that word processors wrote before 2007
+    // the compound files that word processors wrote before 2007, and still write with a password
     if (start.startsWith("\u00D0\u00CF\u0011\u00E0")) {
-      return "old";
+      return "compound";
     }
     return start.startsWith("%PDF") ? "pdf" : "text";
   }

@@ -13,6 +13,7 @@ import dynamorph.model.document.Arrangement;
 import dynamorph.model.document.WrittenParagraph;
 import dynamorph.model.document.mapping.MappedDocument;
 import dynamorph.model.document.mapping.Section;
+import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.importing.ImportDocument;
 import dynamorph.model.edit.layer.ArrangeArtboards;
 import dynamorph.model.text.Story;
@@ -193,7 +194,7 @@ public record DocumentPlan(ImportDocument edit, int texts, List<String> remarks)
               .filter(id -> project.layer(id).filter(Layer::isText).isPresent())
               .toList();
       if (targets.isEmpty()) {
-        throw new dynamorph.model.edit.EditRefused(Messages.of("document-plan.no-texts"));
+        throw new EditRefused(Messages.of("document-plan.no-texts"));
       }
       for (int index = 0; index < Math.min(targets.size(), sections.size()); index++) {
         boolean last = index + 1 == targets.size();
@@ -204,6 +205,13 @@ public record DocumentPlan(ImportDocument edit, int texts, List<String> remarks)
         LayerId target = targets.get(index);
         stories.put(target, mapped.story(paragraphs));
         remember(target, paragraphs);
+      }
+      boolean textStyles =
+          sections.stream()
+              .flatMap(section -> section.blocks().stream())
+              .anyMatch(block -> block.follows().isPresent());
+      if (textStyles) {
+        remarks.add(Messages.of("document-plan.text-styles-stay"));
       }
       if (sections.size() > targets.size()) {
         remarks.add(Messages.of("document-plan.more-sections", sections.size(), targets.size()));

@@ -57,6 +57,29 @@ public record DocumentUpdate(
     return changed + added + removed == 0 && conflicts.isEmpty();
   }
 
+  /** From this share of its paragraphs on, a document is a later state and not another one. */
+  private static final double SAME = 0.3;
+
+  /**
+   * Whether a document is a later state of what was imported, and its words still stand somewhere: a
+   * file of the same name may be another one.
+   */
+  public static boolean isLaterState(
+      Project project, ImportedDocument imported, WrittenDocument document) {
+    boolean stands =
+        imported.texts().stream().anyMatch(text -> project.layer(text.layer()).isPresent());
+    List<String> before =
+        imported.texts().stream()
+            .flatMap(text -> text.paragraphs().stream())
+            .map(ImportedDocument.Words::text)
+            .toList();
+    int[] pairs =
+        ParagraphPairs.of(
+            before, document.paragraphs().stream().map(WrittenParagraph::text).toList());
+    long known = Arrays.stream(pairs).filter(one -> one >= 0).count();
+    return stands && known > 0 && known >= SAME * before.size();
+  }
+
   /**
    * Compares a document with what was imported of it.
    *
@@ -153,7 +176,7 @@ public record DocumentUpdate(
     /** Finds the paragraphs of a text as it is now. */
     private static void find(List<Known> own, Story story) {
       int[] pairs =
-          ParagraphPairs.of(
+          ParagraphPairs.withMoved(
               own.stream().map(one -> one.words.text()).toList(),
               story.paragraphs().stream().map(Paragraph::text).toList());
       for (int index = 0; index < pairs.length; index++) {
@@ -178,6 +201,9 @@ public record DocumentUpdate(
         if (!met[index]) {
           remove(known.get(index));
         }
+      }
+      if (targets.isEmpty()) {
+        return done();
       }
       Target target = targets.getFirst();
       int behind = 0;

@@ -143,10 +143,10 @@ final class DocxReader {
   private void table(XmlNode table) throws IOException {
     into.omit(Omitted.TABLE);
     String style = into.standard(Role.TABLE);
-    for (XmlNode row : table.elements().filter(one -> one.name().equals("w:tr")).toList()) {
+    for (XmlNode row : within(table, "w:tr")) {
       into.begin(style, PropertySet.EMPTY);
       boolean first = true;
-      for (XmlNode cell : row.elements().filter(one -> one.name().equals("w:tc")).toList()) {
+      for (XmlNode cell : within(row, "w:tc")) {
         if (!first) {
           into.words("\t", List.of(), PropertySet.EMPTY);
         }
@@ -155,6 +155,19 @@ final class DocxReader {
       }
       into.end();
     }
+  }
+
+  /** Rows or cells, those in content controls too, but none of tables within. */
+  private static List<XmlNode> within(XmlNode parent, String wanted) {
+    List<XmlNode> found = new ArrayList<>();
+    for (XmlNode node : parent.elements().toList()) {
+      switch (node.name()) {
+        case String name when name.equals(wanted) -> found.add(node);
+        case "w:sdt", "w:sdtContent", "w:customXml", "w:ins" -> found.addAll(within(node, wanted));
+        default -> {}
+      }
+    }
+    return found;
   }
 
   /** The words of a cell, however many paragraphs it has. */

@@ -141,7 +141,7 @@ final class HtmlReader implements NodeFilter {
       into.omit(Omitted.PICTURE);
       return FilterResult.SKIP_ENTIRELY;
     }
-    if (WITHOUT_WORDS.contains(name) || element.hasAttr("hidden")) {
+    if (WITHOUT_WORDS.contains(name) || styles.isHidden(element)) {
       return FilterResult.SKIP_ENTIRELY;
     }
     switch (name) {

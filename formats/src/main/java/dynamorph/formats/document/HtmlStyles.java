@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 
@@ -24,6 +25,9 @@ import org.jsoup.nodes.Element;
  */
 final class HtmlStyles {
   private static final Pattern SIMPLE = Pattern.compile("([a-zA-Z][a-zA-Z0-9]*)?(?:\\.([\\w-]+))?");
+
+  private static final Pattern HIDDEN =
+      Pattern.compile("(?i)(?:^|[;\\s])display\\s*:\\s*none");
 
   /** Declarations by selector, in the order of the sheet. */
   private final Map<String, String> rules = new LinkedHashMap<>();
@@ -42,6 +46,18 @@ final class HtmlStyles {
         }
       }
     }
+  }
+
+  /** Whether an element is not shown. */
+  boolean isHidden(Element element) {
+    return element.hasAttr("hidden")
+        || HIDDEN.matcher(element.attr("style")).find()
+        || Stream.concat(
+                Stream.of(element.normalName()),
+                element.classNames().stream()
+                    .flatMap(one -> Stream.of("." + one, element.normalName() + "." + one)))
+            .map(selector -> rules.getOrDefault(selector, ""))
+            .anyMatch(declarations -> HIDDEN.matcher(declarations).find());
   }
 
   private PropertySet look(PropertySet start, String tag, Optional<String> name) {

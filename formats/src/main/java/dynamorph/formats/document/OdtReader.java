@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Reads the words and styles of OpenDocument texts (ODF 1.3, part 3). */
 final class OdtReader {
@@ -128,29 +129,36 @@ final class OdtReader {
   private void table(XmlNode table) throws IOException {
     into.omit(Omitted.TABLE);
     String style = into.standard(Role.TABLE);
-    for (XmlNode row : table.all("table:table-row").toList()) {
+    for (XmlNode row : below(table, Set.of("table:table-row"), Set.of("table:table"))) {
       into.begin(style, PropertySet.EMPTY);
       boolean first = true;
-      for (XmlNode cell :
-          row.elements().filter(one -> one.name().equals("table:table-cell")).toList()) {
+      for (XmlNode cell : below(row, Set.of("table:table-cell"), Set.of())) {
         if (!first) {
           into.words("\t", List.of(), PropertySet.EMPTY);
         }
         first = false;
-        boolean begun = false;
-        for (XmlNode paragraph :
-            cell.all("text:p").toList().isEmpty()
-                ? cell.all("text:h").toList()
-                : cell.all("text:p").toList()) {
-          if (begun) {
+        for (XmlNode paragraph : below(cell, Set.of("text:p", "text:h"), Set.of())) {
+          if (!into.endsWithSpace()) {
             into.words(" ", List.of(), PropertySet.EMPTY);
           }
-          begun = true;
           inline(paragraph, PropertySet.EMPTY, List.of(), PropertySet.EMPTY);
         }
       }
       into.end();
     }
+  }
+
+  /** The nearest elements of some names below another, in order; not those below closed ones. */
+  private static List<XmlNode> below(XmlNode parent, Set<String> wanted, Set<String> closed) {
+    List<XmlNode> found = new ArrayList<>();
+    for (XmlNode node : parent.elements().toList()) {
+      if (wanted.contains(node.name())) {
+        found.add(node);
+      } else if (!closed.contains(node.name())) {
+        found.addAll(below(node, wanted, closed));
+      }
+    }
+    return found;
   }
 
   // --- words

@@ -42,6 +42,24 @@ final class ParagraphPairs {
     return pairs.pairs;
   }
 
+  /** The same, with paragraphs that moved as a whole. */
+  static int[] withMoved(List<String> before, List<String> after) {
+    int[] pairs = of(before, after);
+    boolean[] met = new boolean[before.size()];
+    Arrays.stream(pairs).filter(one -> one >= 0).forEach(one -> met[one] = true);
+    Map<String, Integer> left = new HashMap<>();
+    for (int index = 0; index < before.size(); index++) {
+      if (!met[index]) {
+        left.putIfAbsent(before.get(index), index);
+      }
+    }
+    for (int index = 0; index < after.size(); index++) {
+      Integer moved = pairs[index] < 0 ? left.remove(after.get(index)) : null;
+      pairs[index] = moved == null ? pairs[index] : moved;
+    }
+    return pairs;
+  }
+
   private void anchor() {
     Map<String, Integer> once = once(before);
     Map<String, Integer> onceAfter = once(after);

@@ -86,6 +86,10 @@ final class RtfReader extends RtfListenerAdaptor {
     private PropertySet paragraph = PropertySet.EMPTY;
     private int style;
     private int words;
+
+    /** Of a heading without a style, from 0; none if negative. */
+    private int outline = -1;
+
     private boolean hidden;
     private boolean deleted;
 
@@ -99,6 +103,7 @@ final class RtfReader extends RtfListenerAdaptor {
       copy.paragraph = paragraph;
       copy.style = style;
       copy.words = words;
+      copy.outline = outline;
       copy.hidden = hidden;
       copy.deleted = deleted;
       return copy;
@@ -126,6 +131,9 @@ final class RtfReader extends RtfListenerAdaptor {
   private int level;
   private boolean listed;
   private boolean inRow;
+
+  /** Since the last paragraph outside of rows. */
+  private boolean inTable;
 
   private RtfReader(String name) {
     this.name = name;
@@ -266,6 +274,7 @@ final class RtfReader extends RtfListenerAdaptor {
       case "pard" -> {
         group.paragraph = PropertySet.EMPTY;
         group.style = 0;
+        group.outline = -1;
         listed = false;
         level = 0;
         numbered = Optional.empty();
@@ -277,24 +286,34 @@ final class RtfReader extends RtfListenerAdaptor {
       }
       case "s" -> group.style = value;
       case "cs" -> group.words = value;
+      case "outlinelevel" -> group.outline = value;
       case "ls" -> listed = value > 0;
       case "ilvl" -> level = Math.clamp(value, 0, 8);
       case "v" -> group.hidden = !given || value != 0;
       case "deleted" -> group.deleted = !given || value != 0;
       case "par", "sect" -> {
-        ready(group);
-        into.end();
+        if (!inRow) {
+          ready(group);
+          into.end();
+        } else if (!into.endsWithSpace()) {
+          words(group, " ");
+        }
       }
       case "line", "softline" -> words(group, "\u2028");
       case "tab" -> words(group, "\t");
-      case "cell" -> words(group, "\t");
+      case "cell" -> {
+        into.trimEnd();
+        words(group, "\t");
+      }
       case "intbl" -> {
-        if (!inRow) {
+        if (!inTable) {
           into.omit(Omitted.TABLE);
         }
+        inTable = true;
         inRow = true;
       }
       case "row" -> {
+        into.trimTab();
         into.endWritten();
         inRow = false;
       }
@@ -361,8 +380,7 @@ final class RtfReader extends RtfListenerAdaptor {
       return;
     }
     ready(group);
-    Sheet paragraph = sheet.get(group.style * 2);
-    PropertySet around = paragraph == null ? PLAIN : paragraph.look();
+    PropertySet around = look(group);
     PropertySet direct =
         group.letters.where(key -> !group.letters.get(key).equals(around.get(key)));
     List<String> styles = new ArrayList<>();
@@ -386,6 +404,17 @@ final class RtfReader extends RtfListenerAdaptor {
     into.words(text, styles, direct);
   }
 
+  private PropertySet look(Group group) {
+    Sheet paragraph = sheet.get(group.style * 2);
+    return paragraph == null
+        ? PLAIN.overlaidBy(DocumentBuilder.look(role(group)))
+        : paragraph.look();
+  }
+
+  private static Role role(Group group) {
+    return group.outline >= 0 && group.outline < 9 ? Role.heading(group.outline + 1) : Role.BODY;
+  }
+
   /** A paragraph begins with its first words. */
   private void ready(Group group) throws IOException {
     if (into.isOpen()) {
@@ -395,8 +424,9 @@ final class RtfReader extends RtfListenerAdaptor {
       into.begin(into.standard(Role.TABLE), PropertySet.EMPTY);
       return;
     }
+    inTable = false;
     Sheet style = sheet.get(group.style * 2);
-    String key = style == null ? into.standard(Role.BODY) : key(style);
+    String key = style == null ? into.standard(role(group)) : key(style);
     PropertySet around = into.style(key).orElseThrow().look();
     PropertySet direct =
         group.paragraph.where(one -> !group.paragraph.get(one).equals(around.get(one)));

@@ -22,6 +22,9 @@ import org.apache.commons.csv.CSVRecord;
  * and JSON.
  */
 public final class TableReader {
+  /** What files of tables end with. */
+  public static final List<String> ENDINGS = List.of(".csv", ".tsv", ".xlsx", ".ods", ".json");
+
   private static final long LARGEST = 16L << 20;
   private static final int MOST_ROWS = 20_000;
   private static final char[] DELIMITERS = {',', ';', '\t', '|'};
@@ -36,13 +39,19 @@ public final class TableReader {
   public static DataTable read(Path file) throws IOException {
     if (!Files.exists(file)) {
       throw new IOException(
-          Messages.of("title-table-reader.there-is-no-such-file", file.getFileName()));
+          Messages.of("table-reader.there-is-no-such-file", file.getFileName()));
     }
     if (Files.size(file) > LARGEST) {
       throw new IOException(
-          Messages.of("title-table-reader.a-table-is-at-most-16", file.getFileName()));
+          Messages.of("table-reader.a-table-is-at-most-16", file.getFileName()));
     }
     return parse(PlainText.decode(Files.readAllBytes(file)), file.getFileName().toString());
+  }
+
+  /** Whether a file is one by its name. */
+  public static boolean isTable(Path file) {
+    String name = String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
+    return ENDINGS.stream().anyMatch(name::endsWith);
   }
 
   /**
@@ -54,10 +63,10 @@ public final class TableReader {
   public static DataTable withHeader(Path file) throws IOException {
     String name = String.valueOf(file.getFileName());
     if (!Files.isRegularFile(file)) {
-      throw new IOException(Messages.of("title-table-reader.there-is-no-such-file", name));
+      throw new IOException(Messages.of("table-reader.there-is-no-such-file", name));
     }
     if (Files.size(file) > LARGEST) {
-      throw new IOException(Messages.of("title-table-reader.a-table-is-at-most-16", name));
+      throw new IOException(Messages.of("table-reader.a-table-is-at-most-16", name));
     }
     byte[] bytes = Files.readAllBytes(file);
     boolean archive = bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K';
@@ -75,7 +84,7 @@ public final class TableReader {
     }
     if (all.size() > MOST_ROWS + 1) {
       throw new IOException(
-          Messages.of("title-table-reader.a-table-has-at-most-rows", name, MOST_ROWS));
+          Messages.of("table-reader.a-table-has-at-most-rows", name, MOST_ROWS));
     }
     int width = all.stream().mapToInt(row -> row.cells().size()).max().orElse(1);
     List<Row> rows = all.stream().map(row -> widened(row, width)).toList();
@@ -93,7 +102,7 @@ public final class TableReader {
 
   private static List<Row> rows(String text, String name) throws IOException {
     if (text.isBlank()) {
-      throw new IOException(Messages.of("title-table-reader.the-table-is-empty", name));
+      throw new IOException(Messages.of("table-reader.the-table-is-empty", name));
     }
     try (CSVParser parser =
         CSVParser.parse(
@@ -108,7 +117,7 @@ public final class TableReader {
       for (CSVRecord found : parser) {
         if (rows.size() > MOST_ROWS) {
           throw new IOException(
-              Messages.of("title-table-reader.a-table-has-at-most-rows", name, MOST_ROWS));
+              Messages.of("table-reader.a-table-has-at-most-rows", name, MOST_ROWS));
         }
         rows.add(new Row(parser.getCurrentLineNumber(), found.toList()));
       }

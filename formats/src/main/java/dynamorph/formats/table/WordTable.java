@@ -115,7 +115,7 @@ public final class WordTable {
   public static Imported read(Path file, Project project) throws IOException {
     String name = String.valueOf(file.getFileName());
     if (!Files.exists(file)) {
-      throw new IOException(Messages.of("title-table-reader.there-is-no-such-file", name));
+      throw new IOException(Messages.of("table-reader.there-is-no-such-file", name));
     }
     if (Files.size(file) > LARGEST) {
       throw new IOException(Messages.of("word-table.is-too-large", name, LARGEST >> 20));
@@ -126,7 +126,7 @@ public final class WordTable {
   /** Reads the text of a table. */
   static Imported parse(String text, String name, Project project) throws IOException {
     if (text.isBlank()) {
-      throw new IOException(Messages.of("title-table-reader.the-table-is-empty", name));
+      throw new IOException(Messages.of("table-reader.the-table-is-empty", name));
     }
     String head = text.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
     try (CSVParser parser =

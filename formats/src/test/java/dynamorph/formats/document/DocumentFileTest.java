@@ -16,7 +16,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -69,6 +72,24 @@ class DocumentFileTest {
     return span.styles().stream()
         .map(key -> document.style(key).orElseThrow().role().name())
         .toList();
+  }
+
+  /** Lists of RTF are only words with marks here: the other program wrote none. */
+  @Test
+  void headingsOfRtfHaveTheirLevelAndRowsNoTabBehindThem() throws IOException {
+    WrittenDocument document = sample("wall-texts.rtf");
+
+    assertThat(roles(document))
+        .containsSubsequence(
+            "HEADING_1 The room of th",
+            "HEADING_2 How it keeps t",
+            "HEADING_1 Bells over the",
+            "HEADING_1 Who wound the ");
+    assertThat(paragraph(document, "The room").spans())
+        .singleElement()
+        .satisfies(span -> assertThat(span.styles()).as("a heading is bold by itself").isEmpty());
+    assertThat(paragraph(document, "Quarter\t").text()).isEqualTo("Quarter\t1743\t180 kg");
+    assertThat(document.remarks()).anyMatch(line -> line.contains("1 table"));
   }
 
   @ParameterizedTest
@@ -175,6 +196,71 @@ class DocumentFileTest {
   }
 
   @Test
+  void whatAPageHidesStaysBehind() throws IOException {
+    WrittenDocument document =
+        read(
+            "hidden.html",
+            "<style>.ad { display : none; color: red }</style><p>seen</p><p class=ad>bought</p>"
+                + "<div style='color:red;display:none'>never</div><p hidden>nor this</p>");
+
+    assertThat(document.paragraphs()).extracting(WrittenParagraph::text).containsExactly("seen");
+  }
+
+  @Test
+  void rowsAreFoundInContentControlsAndTablesInTablesOnce() throws IOException {
+    String w = "xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\"";
+    String cell = "<w:tc><w:p><w:r><w:t>%s</w:t></w:r></w:p></w:tc>";
+    WrittenDocument docx =
+        zipped(
+            "controls.docx",
+            Map.of(
+                "word/document.xml",
+                ("<w:document %s><w:body><w:tbl><w:sdt><w:sdtContent><w:tr>"
+                            .formatted(w)
+                        + cell
+                        + "<w:sdt><w:sdtContent>"
+                        + cell
+                        + "</w:sdtContent></w:sdt></w:tr></w:sdtContent></w:sdt></w:tbl></w:body>"
+                        + "</w:document>")
+                    .formatted("one", "two")));
+    String o =
+        "xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\""
+            + " xmlns:t=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\""
+            + " xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\"";
+    WrittenDocument odt =
+        zipped(
+            "tables.odt",
+            Map.of(
+                "content.xml",
+                "<office:document-content "
+                    + o
+                    + "><office:body><office:text><table:table><table:table-header-rows>"
+                    + "<table:table-row><table:table-cell><t:h>Head</t:h><t:p>below</t:p>"
+                    + "</table:table-cell></table:table-row></table:table-header-rows>"
+                    + "<table:table-row><table:table-cell><table:table><table:table-row>"
+                    + "<table:table-cell><t:p>inner</t:p></table:table-cell></table:table-row>"
+                    + "</table:table></table:table-cell><table:table-cell><t:p>right</t:p>"
+                    + "</table:table-cell></table:table-row></table:table></office:text>"
+                    + "</office:body></office:document-content>"));
+
+    assertThat(docx.paragraphs()).extracting(WrittenParagraph::text).containsExactly("one\ttwo");
+    assertThat(odt.paragraphs())
+        .extracting(WrittenParagraph::text)
+        .containsExactly("Head below", "inner\tright");
+  }
+
+  private WrittenDocument zipped(String name, Map<String, String> parts) throws IOException {
+    Path file = folder.resolve(name);
+    try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(file))) {
+      for (Map.Entry<String, String> part : parts.entrySet()) {
+        zip.putNextEntry(new ZipEntry(part.getKey()));
+        zip.write(part.getValue().getBytes(StandardCharsets.UTF_8));
+      }
+    }
+    return DocumentFile.read(file);
+  }
+
+  @Test
   void onlyTheFirstParagraphOfAnItemHasItsMark() throws IOException {
     WrittenDocument document =
         read("list.html", "<ol start=3><li>three<li><p>four</p><p>four goes on</p><li>five</ol>");
@@ -210,6 +296,11 @@ class DocumentFileTest {
     Path zip = folder.resolve("broken.docx");
     Files.write(zip, "PK\u0003\u0004 and nothing else".getBytes(StandardCharsets.ISO_8859_1));
     assertThatThrownBy(() -> DocumentFile.read(zip)).hasMessageContaining("broken.docx");
+    byte[] compound = "\u00D0\u00CF\u0011\u00E0 and so on".getBytes(StandardCharsets.ISO_8859_1);
+    Path locked = Files.write(folder.resolve("locked.docx"), compound);
+    Path old = Files.write(folder.resolve("old.doc"), compound);
+    assertThatThrownBy(() -> DocumentFile.read(locked)).hasMessageContaining("password");
+    assertThatThrownBy(() -> DocumentFile.read(old)).hasMessageContaining("2007");
     assertThatThrownBy(() -> DocumentFile.read(folder.resolve("none.odt")))
         .hasMessageContaining("none.odt");
   }

@@ -408,6 +408,59 @@ class DocumentImportTest {
   }
 
   @Test
+  void aFileOfTheSameNameIsALaterStateOnlyWithTheSameWords() throws IOException {
+    Project project = imported();
+    var known = project.document("panels.md").orElseThrow();
+
+    assertThat(DocumentUpdate.isLaterState(project, known, document(PANELS + "\nMore.\n"))).isTrue();
+    assertThat(DocumentUpdate.isLaterState(project, known, document("# Menu\n\nSoup, bread.\n")))
+        .isFalse();
+    Project gone = project.mapArtboards(board -> board.withLayers(List.of()));
+    assertThat(DocumentUpdate.isLaterState(gone, known, document(PANELS)))
+        .as("its texts are gone")
+        .isFalse();
+  }
+
+  @Test
+  void aParagraphThatWasMovedHereIsStillUpdated() throws IOException {
+    Project project = imported();
+    Layer bells = project.layers().findFirst().orElseThrow();
+    List<Paragraph> was = bells.story().paragraphs();
+    Story moved = new Story(List.of(was.get(2), was.get(0), was.get(1)));
+    Project edited = new ReplaceStories(Map.of(bells.id(), moved), "x").applyTo(project);
+
+    DocumentUpdate update = update(edited, PANELS.replace("on none of them", "on all of them"));
+
+    assertThat(update.conflicts()).isEmpty();
+    assertThat(words(update.edit().applyTo(edited)).getFirst())
+        .isEqualTo("It rains on all of them.\nBells\nFive bells hang here.");
+  }
+
+  @Test
+  void aListStandsInTheTextOfTheBodyItGoesWith() throws IOException {
+    StyleId body = new StyleId("whole");
+    Project base = project();
+    Project project = base.withStyles(base.styles().with(style(body, "Whole", StyleLevel.TEXT)));
+    WrittenDocument document = document("Some words.\n\n- one\n- two\n");
+    StyleMapping mapping =
+        MappingProposal.of(project, document).with("role:body", new Mapped.Follow(body));
+
+    Project after =
+        DocumentPlan.of(
+                new MappedDocument(project, document, mapping),
+                Arrangement.ONE_TEXT,
+                Optional.empty(),
+                new DocumentPlan.Around(Optional.of(new ArtboardId("a")), List.of()),
+                maker,
+                ids)
+            .edit()
+            .applyTo(project);
+
+    assertThat(words(after)).containsExactly("Some words.\none\ntwo");
+    assertThat(after.layers().findFirst().orElseThrow().follows()).containsExactly(body);
+  }
+
+  @Test
   void shortParagraphsAreFoundAgainToo() {
     int[] pairs =
         ParagraphPairs.of(

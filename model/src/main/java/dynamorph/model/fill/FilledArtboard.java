@@ -63,16 +63,11 @@ public record FilledArtboard(Artboard artboard, List<String> problems) {
     return -1;
   }
 
-  /** Words with fields, such as a name, filled as they are. */
-  public static String filled(
-      String words, Project project, Cascade cascade, DataTable table, DataTable.Row row) {
-    return new Filling(project, cascade, table, row).plain(words);
-  }
-
   /**
    * Fills a pattern.
    *
    * @param id of the artboard that comes of it; those of its layers begin with it
+   * @param name of the artboard, with fields; that of the pattern where nothing is left of it
    */
   public static FilledArtboard of(
       Project project,
@@ -83,6 +78,7 @@ public record FilledArtboard(Artboard artboard, List<String> problems) {
       ArtboardId id,
       String name) {
     Filling filling = new Filling(project, cascade, table, row);
+    String called = filling.plain(name);
     List<Layer> layers = new ArrayList<>();
     for (Layer layer : pattern.layers()) {
       filling.layer(layer).ifPresent(filled -> layers.add(filled.withId(own(id, layer))));
@@ -90,7 +86,7 @@ public record FilledArtboard(Artboard artboard, List<String> problems) {
     Artboard artboard =
         new Artboard(
             id,
-            name,
+            called.isEmpty() ? pattern.name() : called,
             pattern.width(),
             pattern.height(),
             pattern.unit(),
@@ -180,6 +176,7 @@ public record FilledArtboard(Artboard artboard, List<String> problems) {
               case Field.Kind.StyleOf(String column) -> {
                 Optional<Style> style = style(column);
                 if (style.filter(one -> one.level() == StyleLevel.TEXT).isPresent()) {
+                  textStyles.remove(style.get().id());
                   textStyles.add(style.get().id());
                 } else if (style.filter(one -> one.level() == StyleLevel.PARAGRAPH).isPresent()) {
                   follows = style.map(Style::id);

@@ -141,6 +141,15 @@ class FilledArtboardTest {
         .containsExactly(new StyleId("loan"));
     assertThat(filled.artboard().layers().getLast().story().paragraphs().getFirst().follows())
         .contains(new StyleId("small"));
+    Layer followed = text("c", "{style Kind}{Title}").withFollows(List.of(new StyleId("loan")));
+    assertThat(
+            fill(project(followed), table("Title;Kind", "Night clock;On loan"))
+                .artboard()
+                .layers()
+                .getFirst()
+                .follows())
+        .as("once")
+        .containsExactly(new StyleId("loan"));
     assertThat(wrong.problems()).singleElement().asString().contains("Nowhere");
     assertThat(words(wrong)).containsExactly("Night clock", "Night clock");
   }
@@ -212,6 +221,18 @@ class FilledArtboardTest {
       }
     }
     assertThat(after.layers().map(Layer::id).distinct()).hasSize(6);
+  }
+
+  @Test
+  void aNameWithAColumnThatIsNotThereIsToldAndTheNameOfThePatternStays() {
+    FilledArtboard filled =
+        new FillArtboards(
+                new ArtboardId("p"), table("Title", "One"), List.of(0), "{Nmae}", "fill")
+            .filled(project(text("a", "{Title}")))
+            .getFirst();
+
+    assertThat(filled.problems()).singleElement().asString().contains("Nmae");
+    assertThat(filled.artboard().name()).isEqualTo("Pattern 2");
   }
 
   @Test

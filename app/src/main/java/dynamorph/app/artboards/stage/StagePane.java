@@ -3,6 +3,7 @@ package dynamorph.app.artboards.stage;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
+import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.window.LatePane;
@@ -25,11 +26,13 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** The stage with its tools, its zoom and the notices over it. */
 public final class StagePane extends StackPane {
+  private final Workspace workspace;
   private static final double ZOOM_STEP = 1.25;
 
   private final NoticeBar notice;
 
   public StagePane(Workspace workspace, StageView stage) {
+    this.workspace = workspace;
     setMinSize(0, 0);
     VBox tools = new VBox(6, tools(workspace), shapes(workspace), new SamplerBar(workspace));
     tools.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
@@ -71,6 +74,20 @@ public final class StagePane extends StackPane {
             }
           });
     }
+    workspace
+        .attempts()
+        .follow(
+            StagePane::isSeenOnStage,
+            seen -> {
+              if (seen) {
+                rooms.forEach(room -> room.ifMade(pane -> pane.setVisible(false)));
+              }
+            });
+  }
+
+  /** What comes from elsewhere is seen on the stage before it is there. */
+  private static boolean isSeenOnStage(Attempt attempt) {
+    return attempt.document().isPresent() || attempt.fill().isPresent();
   }
 
   private static Node tools(Workspace workspace) {

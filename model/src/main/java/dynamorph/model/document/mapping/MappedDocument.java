@@ -37,6 +37,8 @@ public final class MappedDocument {
   private final Map<String, Style> made = new LinkedHashMap<>();
   private final StyleBook styles;
 
+  private final Optional<String> bodyKey;
+
   /** Looks as they stand to the body text, where that takes its look from the project. */
   private final Optional<RelativeLook> body;
 
@@ -45,9 +47,10 @@ public final class MappedDocument {
     this.document = document;
     this.mapping = mapping;
     document.styles().forEach(style -> written.put(style.key(), style));
+    Optional<WrittenStyle> bodyText = document.body();
+    this.bodyKey = bodyText.map(WrittenStyle::key);
     this.body =
-        document
-            .body()
+        bodyText
             .filter(style ->
                 mapping.of(style.key()) instanceof Mapped.WordsOnly
                     || mapping.of(style.key()) instanceof Mapped.Follow)
@@ -109,7 +112,7 @@ public final class MappedDocument {
     Optional<StyleId> parentHere = style.basedOn().flatMap(parent -> base(parent, style.level()));
     // sizes as multiples of the body text are of what that follows here
     Optional<StyleId> base =
-        parentHere.or(() -> document.body().flatMap(body -> base(body.key(), style.level())));
+        parentHere.or(() -> bodyKey.flatMap(text -> base(text, style.level())));
     Optional<RelativeLook> relative = body.filter(_ -> style.level() != StyleLevel.CHARACTER);
     PropertySet look = relative.map(one -> one.of(style.look())).orElse(style.look());
     PropertySet taken =
@@ -177,7 +180,14 @@ public final class MappedDocument {
 
   /** The text style that a paragraph wants the whole text that it stands in to follow. */
   public Optional<StyleId> textStyle(WrittenParagraph paragraph) {
-    return followed(paragraph.style(), StyleLevel.TEXT);
+    return followed(standingFor(paragraph), StyleLevel.TEXT);
+  }
+
+  /** What keeps its own look differs from the body text, so it follows what that follows here. */
+  private String standingFor(WrittenParagraph paragraph) {
+    return mapping.of(paragraph.style()) instanceof Mapped.Local
+        ? bodyKey.orElse(paragraph.style())
+        : paragraph.style();
   }
 
   /** Paragraphs as the words of a text. */
@@ -189,17 +199,14 @@ public final class MappedDocument {
 
   public Paragraph paragraph(WrittenParagraph paragraph) {
     PropertySet local = mapping.direct().kept(paragraph.local());
-    Optional<StyleId> follows = followed(paragraph.style(), StyleLevel.PARAGRAPH);
     if (mapping.of(paragraph.style()) instanceof Mapped.Local) {
       PropertySet look = look(paragraph.style());
       local = body.map(one -> one.of(look)).orElse(look).overlaidBy(local);
-      // what differs from the body text differs from what that follows here
-      follows = document.body().flatMap(one -> followed(one.key(), StyleLevel.PARAGRAPH));
     }
     List<Span> spans = paragraph.spans().stream().map(this::span).toList();
     return new Paragraph(
         spans.isEmpty() ? List.of(Span.of("")) : spans,
-        follows,
+        followed(standingFor(paragraph), StyleLevel.PARAGRAPH),
         withoutOwnLanguage(local).where(key -> key.property().countsOn(Level.PARAGRAPH)));
   }
 

@@ -44,6 +44,7 @@ public final class MappingProposal {
 
   private final Project project;
   private final WrittenDocument document;
+  private final Optional<WrittenStyle> body;
   private final Map<Style, PropertySet> looks = new HashMap<>();
   private final Map<StyleId, Integer> nearby = new HashMap<>();
   private final Map<StyleId, Integer> anywhere = new HashMap<>();
@@ -51,6 +52,7 @@ public final class MappingProposal {
   private MappingProposal(Project project, WrittenDocument document, Optional<ArtboardId> near) {
     this.project = project;
     this.document = document;
+    this.body = document.body();
     near.flatMap(project::artboard).ifPresent(board -> count(board, nearby));
     project.artboards().forEach(board -> count(board, anywhere));
     Cascade cascade = Cascade.of(project);
@@ -90,7 +92,6 @@ public final class MappingProposal {
   }
 
   private Mapped of(WrittenStyle style) {
-    Optional<WrittenStyle> body = document.body();
     return remembered(style)
         .or(() -> named(style).map(this::follow))
         .or(() -> body.filter(one -> !one.equals(style) && isAnotherBody(style)).map(this::of))
@@ -181,8 +182,8 @@ public final class MappingProposal {
    * headings the largest is for the first level.
    */
   private Optional<Style> ofPurpose(WrittenStyle style) {
-    boolean body = document.body().filter(style::equals).isPresent();
-    List<String> words = words(body ? Role.BODY : style.role());
+    boolean isBody = body.filter(style::equals).isPresent();
+    List<String> words = words(isBody ? Role.BODY : style.role());
     if (style.role().isList()) {
       return ofList(style);
     }
@@ -280,8 +281,8 @@ public final class MappingProposal {
 
   /** Whether its letters are those of the body text; the space around does not make a style. */
   private boolean looksLikeBody(WrittenStyle style) {
-    PropertySet body = document.body().map(WrittenStyle::look).orElse(PropertySet.EMPTY);
-    return letters(style.look()).equals(letters(body));
+    PropertySet plain = body.map(WrittenStyle::look).orElse(PropertySet.EMPTY);
+    return letters(style.look()).equals(letters(plain));
   }
 
   private static PropertySet letters(PropertySet look) {

@@ -62,17 +62,14 @@ public record FillArtboards(
               table,
               row,
               new ArtboardId(prefix + "-" + (rows.get(index) + 1)),
-              free(name(project, cascade, row, model), names));
+              name);
       double x = left + index % columns * (model.width() + gap);
       double y = top + index / columns * (model.height() + gap);
-      filled.add(new FilledArtboard(one.artboard().withOrigin(x, y), one.problems()));
+      Artboard board = one.artboard().withOrigin(x, y);
+      filled.add(
+          new FilledArtboard(board.withName(free(board.name(), names)), one.problems()));
     }
     return filled;
-  }
-
-  private String name(Project project, Cascade cascade, DataTable.Row row, Artboard model) {
-    String words = FilledArtboard.filled(name, project, cascade, table, row);
-    return words.isEmpty() ? model.name() : words;
   }
 
   private static String free(String wanted, Set<String> taken) {
