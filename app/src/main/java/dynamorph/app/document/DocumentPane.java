@@ -366,12 +366,14 @@ public final class DocumentPane extends VBox {
 
   private void show(DocumentImport coming, DocumentUpdate update) {
     List<Node> lines = new ArrayList<>();
-    lines.add(
-        Controls.quiet(
-            update.isEmpty()
-                ? Messages.of("document.nothing-changed")
-                : Messages.of(
-                    "document.updates", update.changed(), update.added(), update.removed())));
+    if (update.isEmpty()) {
+      lines.add(Controls.quiet(Messages.of("document.nothing-changed")));
+    } else if (update.changed() + update.added() + update.removed() > 0) {
+      lines.add(
+          Controls.quiet(
+              Messages.of(
+                  "document.updates", update.changed(), update.added(), update.removed())));
+    }
     update.remarks().forEach(remark -> lines.add(Controls.quiet(remark)));
     for (int index = 0; index < update.conflicts().size(); index++) {
       lines.add(conflict(coming, index, update.conflicts().get(index)));
