@@ -14,7 +14,11 @@ import javafx.geometry.Point2D;
 
 /** What becomes of texts and files that are dropped on the stage. */
 record DroppedOnStage(
-    LayerActions layers, FilmActions films, FileActions files, DocumentActions documents, FillActions fills)
+    LayerActions layers,
+    FilmActions films,
+    FileActions files,
+    DocumentActions documents,
+    FillActions fills)
     implements StageView.Arriving {
   @Override
   public void texts(byte[] texts, Artboard board) {

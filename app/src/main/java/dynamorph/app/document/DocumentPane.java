@@ -74,10 +74,7 @@ public final class DocumentPane extends VBox {
   private boolean shown;
 
   public DocumentPane(
-      Workspace workspace,
-      StageView stage,
-      Supplier<Studio> studio,
-      Specimens specimens) {
+      Workspace workspace, StageView stage, Supplier<Studio> studio, Specimens specimens) {
     this.workspace = workspace;
     this.stage = stage;
     this.studio = studio;
@@ -192,8 +189,10 @@ public final class DocumentPane extends VBox {
       });
       pills.getChildren().add(pill);
     }
-    return new VBox(6, Controls.quiet(
-            Messages.of(updating ? "document.was-imported" : "document.has-the-name")), pills);
+    return new VBox(
+        6,
+        Controls.quiet(Messages.of(updating ? "document.was-imported" : "document.has-the-name")),
+        pills);
   }
 
   private Node places(DocumentImport coming) {
@@ -371,8 +370,7 @@ public final class DocumentPane extends VBox {
     } else if (update.changed() + update.added() + update.removed() > 0) {
       lines.add(
           Controls.quiet(
-              Messages.of(
-                  "document.updates", update.changed(), update.added(), update.removed())));
+              Messages.of("document.updates", update.changed(), update.added(), update.removed())));
     }
     update.remarks().forEach(remark -> lines.add(Controls.quiet(remark)));
     for (int index = 0; index < update.conflicts().size(); index++) {

@@ -80,11 +80,7 @@ public final class FillPane extends VBox {
   /** What the fields said when it was filled last. */
   private String typed = "";
 
-  public FillPane(
-      Workspace workspace,
-      StageView stage,
-      Supplier<Studio> studio,
-      Dialogs dialogs) {
+  public FillPane(Workspace workspace, StageView stage, Supplier<Studio> studio, Dialogs dialogs) {
     this.workspace = workspace;
     this.stage = stage;
     this.studio = studio;
@@ -307,8 +303,7 @@ public final class FillPane extends VBox {
   private record Request(FillArtboards fill, Project project) {}
 
   /** What a fill makes, and what is wrong with it. */
-  private record Result(
-      Request request, List<FilledArtboard> filled, List<RowProblem> problems) {
+  private record Result(Request request, List<FilledArtboard> filled, List<RowProblem> problems) {
     static Result of(Request request, Studio studio) {
       List<FilledArtboard> filled = request.fill().filled(request.project());
       Scene scene =

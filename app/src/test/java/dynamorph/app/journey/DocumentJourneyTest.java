@@ -166,14 +166,7 @@ class DocumentJourneyTest extends JourneyTest {
   }
 
   private String shownWords(Layer text) {
-    return driver
-        .workspace()
-        .shownProperty()
-        .get()
-        .layer(text.id())
-        .orElseThrow()
-        .story()
-        .text();
+    return driver.workspace().shownProperty().get().layer(text.id()).orElseThrow().story().text();
   }
 
   @Test

@@ -61,8 +61,8 @@ public record DocumentUpdate(
   private static final double SAME = 0.3;
 
   /**
-   * Whether a document is a later state of what was imported, and its words still stand somewhere: a
-   * file of the same name may be another one.
+   * Whether a document is a later state of what was imported, and its words still stand somewhere:
+   * a file of the same name may be another one.
    */
   public static boolean isLaterState(
       Project project, ImportedDocument imported, WrittenDocument document) {

@@ -26,8 +26,7 @@ import org.jsoup.nodes.Element;
 final class HtmlStyles {
   private static final Pattern SIMPLE = Pattern.compile("([a-zA-Z][a-zA-Z0-9]*)?(?:\\.([\\w-]+))?");
 
-  private static final Pattern HIDDEN =
-      Pattern.compile("(?i)(?:^|[;\\s])display\\s*:\\s*none");
+  private static final Pattern HIDDEN = Pattern.compile("(?i)(?:^|[;\\s])display\\s*:\\s*none");
 
   /** Declarations by selector, in the order of the sheet. */
   private final Map<String, String> rules = new LinkedHashMap<>();

@@ -38,12 +38,10 @@ public final class TableReader {
    */
   public static DataTable read(Path file) throws IOException {
     if (!Files.exists(file)) {
-      throw new IOException(
-          Messages.of("table-reader.there-is-no-such-file", file.getFileName()));
+      throw new IOException(Messages.of("table-reader.there-is-no-such-file", file.getFileName()));
     }
     if (Files.size(file) > LARGEST) {
-      throw new IOException(
-          Messages.of("table-reader.a-table-is-at-most-16", file.getFileName()));
+      throw new IOException(Messages.of("table-reader.a-table-is-at-most-16", file.getFileName()));
     }
     return parse(PlainText.decode(Files.readAllBytes(file)), file.getFileName().toString());
   }
@@ -83,8 +81,7 @@ public final class TableReader {
       throw new IOException(Messages.of("table-reader.no-rows", name));
     }
     if (all.size() > MOST_ROWS + 1) {
-      throw new IOException(
-          Messages.of("table-reader.a-table-has-at-most-rows", name, MOST_ROWS));
+      throw new IOException(Messages.of("table-reader.a-table-has-at-most-rows", name, MOST_ROWS));
     }
     int width = all.stream().mapToInt(row -> row.cells().size()).max().orElse(1);
     List<Row> rows = all.stream().map(row -> widened(row, width)).toList();

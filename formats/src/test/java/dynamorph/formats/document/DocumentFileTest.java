@@ -215,8 +215,7 @@ class DocumentFileTest {
             "controls.docx",
             Map.of(
                 "word/document.xml",
-                ("<w:document %s><w:body><w:tbl><w:sdt><w:sdtContent><w:tr>"
-                            .formatted(w)
+                ("<w:document %s><w:body><w:tbl><w:sdt><w:sdtContent><w:tr>".formatted(w)
                         + cell
                         + "<w:sdt><w:sdtContent>"
                         + cell

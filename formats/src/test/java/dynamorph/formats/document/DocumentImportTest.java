@@ -412,7 +412,8 @@ class DocumentImportTest {
     Project project = imported();
     var known = project.document("panels.md").orElseThrow();
 
-    assertThat(DocumentUpdate.isLaterState(project, known, document(PANELS + "\nMore.\n"))).isTrue();
+    assertThat(DocumentUpdate.isLaterState(project, known, document(PANELS + "\nMore.\n")))
+        .isTrue();
     assertThat(DocumentUpdate.isLaterState(project, known, document("# Menu\n\nSoup, bread.\n")))
         .isFalse();
     Project gone = project.mapArtboards(board -> board.withLayers(List.of()));

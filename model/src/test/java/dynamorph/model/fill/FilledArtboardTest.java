@@ -226,8 +226,7 @@ class FilledArtboardTest {
   @Test
   void aNameWithAColumnThatIsNotThereIsToldAndTheNameOfThePatternStays() {
     FilledArtboard filled =
-        new FillArtboards(
-                new ArtboardId("p"), table("Title", "One"), List.of(0), "{Nmae}", "fill")
+        new FillArtboards(new ArtboardId("p"), table("Title", "One"), List.of(0), "{Nmae}", "fill")
             .filled(project(text("a", "{Title}")))
             .getFirst();
 

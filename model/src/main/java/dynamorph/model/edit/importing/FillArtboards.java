@@ -66,8 +66,7 @@ public record FillArtboards(
       double x = left + index % columns * (model.width() + gap);
       double y = top + index / columns * (model.height() + gap);
       Artboard board = one.artboard().withOrigin(x, y);
-      filled.add(
-          new FilledArtboard(board.withName(free(board.name(), names)), one.problems()));
+      filled.add(new FilledArtboard(board.withName(free(board.name(), names)), one.problems()));
     }
     return filled;
   }
