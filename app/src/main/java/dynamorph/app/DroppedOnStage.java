@@ -6,7 +6,6 @@ import dynamorph.app.document.DocumentActions;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.fill.FillActions;
 import dynamorph.app.film.action.FilmActions;
-import dynamorph.formats.document.DocumentFile;
 import dynamorph.formats.table.TableReader;
 import dynamorph.model.Artboard;
 import java.nio.file.Path;
@@ -29,7 +28,7 @@ record DroppedOnStage(
   public void file(Path file, Artboard board, Point2D place) {
     if (board.timeline().isPresent() && films.takesIn(file)) {
       films.takeIn(file);
-    } else if (DocumentFile.isDocument(file)) {
+    } else if (DocumentActions.takes(file)) {
       documents.take(file, board);
     } else if (TableReader.isTable(file)) {
       fills.take(file, board);

@@ -17,7 +17,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Properties;
 import java.util.Set;
 import java.util.TreeSet;
@@ -167,7 +169,18 @@ class MessagesTest {
     return messages;
   }
 
+  private static final Map<String, List<Source>> READ = new HashMap<>();
+
   private static List<Source> sources(String module) throws IOException {
+    List<Source> read = READ.get(module);
+    if (read == null) {
+      read = parsed(module);
+      READ.put(module, read);
+    }
+    return read;
+  }
+
+  private static List<Source> parsed(String module) throws IOException {
     JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
     try (Stream<Path> files = Files.walk(root().resolve(module).resolve("src/main/java"));
         StandardJavaFileManager manager = compiler.getStandardFileManager(null, null, null)) {

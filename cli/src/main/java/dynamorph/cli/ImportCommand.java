@@ -4,6 +4,8 @@ import dynamorph.cli.message.Messages;
 import dynamorph.formats.document.DocumentFile;
 import dynamorph.formats.document.DocumentPlan;
 import dynamorph.formats.document.DocumentUpdate;
+import dynamorph.formats.svg.DrawingPlan;
+import dynamorph.formats.svg.SvgFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.IdSource;
@@ -16,6 +18,7 @@ import dynamorph.model.document.DirectFormatting;
 import dynamorph.model.document.Mapped;
 import dynamorph.model.document.StyleMapping;
 import dynamorph.model.document.WrittenDocument;
+import dynamorph.model.document.WrittenDrawing;
 import dynamorph.model.document.WrittenStyle;
 import dynamorph.model.document.mapping.MappedDocument;
 import dynamorph.model.document.mapping.MappingProposal;
@@ -104,8 +107,17 @@ final class ImportCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Project project = file.read();
-    WrittenDocument written = DocumentFile.read(document);
-    StyleMapping mapping = mapping(project, written);
+    Optional<WrittenDrawing> drawing =
+        SvgFile.isDrawing(document) ? Optional.of(SvgFile.read(document)) : Optional.empty();
+    WrittenDocument written =
+        drawing.isPresent() ? drawing.get().words() : DocumentFile.read(document);
+    if (update && drawing.isPresent()) {
+      throw new IllegalArgumentException(
+          Messages.of("import-command.drawings-are-imported-again", written.name()));
+    }
+    StyleMapping proposed = mapping(project, written);
+    StyleMapping mapping =
+        drawing.isPresent() ? proposed.withDirect(DirectFormatting.ALL) : proposed;
     PrintWriter out = spec.commandLine().getOut();
     if (list) {
       written.used().forEach(used -> out.println(line(project, used, mapping)));
@@ -115,11 +127,15 @@ final class ImportCommand implements Callable<Integer> {
     return output.finish(
         file,
         project,
-        update ? updated(project, written, mapping) : imported(project, written, mapping),
+        update ? updated(project, written, mapping) : imported(project, written, mapping, drawing),
         out);
   }
 
-  private Edit imported(Project project, WrittenDocument written, StyleMapping mapping) {
+  private Edit imported(
+      Project project,
+      WrittenDocument written,
+      StyleMapping mapping,
+      Optional<WrittenDrawing> drawing) {
     Arrangement how = arrangement();
     List<LayerId> into =
         texts.stream()
@@ -128,14 +144,22 @@ final class ImportCommand implements Callable<Integer> {
             .distinct()
             .toList();
     try (FontLibrary fonts = FontLibrary.forProject(project.assets())) {
+      MappedDocument mapped = new MappedDocument(project, written, mapping);
+      SceneMaker maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());
+      IdSource ids = IdSource.random(new SecureRandom());
       DocumentPlan plan =
-          DocumentPlan.of(
-              new MappedDocument(project, written, mapping),
-              how,
-              beginning(written),
-              new DocumentPlan.Around(near(project), into),
-              new SceneMaker(new Typesetter(fonts), new LayerPainter()),
-              IdSource.random(new SecureRandom()));
+          drawing
+              .map(drawn ->
+                  DrawingPlan.of(
+                      mapped, drawn, near(project).filter(_ -> artboard != null), maker, ids))
+              .orElseGet(() ->
+                  DocumentPlan.of(
+                      mapped,
+                      how,
+                      beginning(written),
+                      new DocumentPlan.Around(near(project), into),
+                      maker,
+                      ids));
       PrintWriter err = spec.commandLine().getErr();
       plan.remarks().forEach(err::println);
       spec.commandLine()

@@ -163,7 +163,7 @@ class CommandsTest {
                 .find(id)
                 .filter(found -> found.board().artboard().id().equals(board.id()))
                 .ifPresent(
-                    found -> allowed.add(found.text().onArtboard(found.text().ink()).grown(2, 2)));
+                    found -> allowed.add(found.text().onArtboard(found.text().ink()).grown(4, 4)));
           }
         }
         int different = differencesWithin(board.name(), changed, allowed);
@@ -175,7 +175,7 @@ class CommandsTest {
   /** How many pixels differ; each must lie within one of the boxes, in points. */
   private int differencesWithin(String board, String changed, List<Box> allowed)
       throws IOException {
-    double scale = 0.5;
+    double scale = 0.25;
     BufferedImage one = picture(demo, board, scale);
     BufferedImage other = picture(changed, board, scale);
     int different = 0;

@@ -8,6 +8,7 @@ import dynamorph.app.files.FileQuestion;
 import dynamorph.app.session.DocumentImport;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.document.DocumentFile;
+import dynamorph.formats.svg.SvgFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -42,23 +43,40 @@ public final class DocumentActions {
     }
   }
 
-  /** Opens a document for the current artboard. */
+  /** Opens a document or a drawing for the current artboard. */
   public void open(Path file) {
-    open(file, files.currentArtboard());
+    open(file, files.currentArtboard(), false);
   }
 
-  /** Takes a document that was dropped onto an artboard. */
+  /** Whether a file is one that can be taken, by its name. */
+  public static boolean takes(Path file) {
+    return DocumentFile.isDocument(file) || SvgFile.isDrawing(file);
+  }
+
+  /** Takes a document or a drawing that was dropped onto an artboard. */
   public void take(Path file, Artboard board) {
     if (!workspace.attempts().isBusy()) {
-      open(file, Optional.of(board));
+      open(file, Optional.of(board), true);
     }
   }
 
-  private void open(Path file, Optional<Artboard> board) {
-    files.inBackground(() -> DocumentFile.read(file), document -> open(document, board));
+  private void open(Path file, Optional<Artboard> board, boolean onArtboard) {
+    if (SvgFile.isDrawing(file)) {
+      files.inBackground(
+          () -> SvgFile.read(file),
+          drawing ->
+              open(
+                  drawing.words(),
+                  board,
+                  Optional.of(new DocumentImport.Drawn(drawing, onArtboard))));
+    } else {
+      files.inBackground(
+          () -> DocumentFile.read(file), document -> open(document, board, Optional.empty()));
+    }
   }
 
-  private void open(WrittenDocument document, Optional<Artboard> board) {
+  private void open(
+      WrittenDocument document, Optional<Artboard> board, Optional<DocumentImport.Drawn> drawing) {
     Project project = workspace.project();
     Optional<Artboard> still =
         board.filter(one -> !one.isFilm()).or(() -> project.still().findFirst());
@@ -74,7 +92,7 @@ public final class DocumentActions {
     workspace.playback().close();
     workspace
         .attempts()
-        .importDocument(new DocumentImport(document, still.map(Artboard::id), texts));
+        .importDocument(new DocumentImport(document, still.map(Artboard::id), texts, drawing));
   }
 
   /** From the top down, then from the left; artboard by artboard. */

@@ -14,6 +14,8 @@ import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.formats.document.DocumentPlan;
 import dynamorph.formats.document.DocumentUpdate;
+import dynamorph.formats.svg.DrawingPlan;
+import dynamorph.model.Artboard;
 import dynamorph.model.ImportedDocument;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -37,6 +39,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.RadioButton;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -66,6 +69,10 @@ public final class DocumentPane extends VBox {
   private Arrangement arrangement = Arrangement.ARTBOARD_PER_SECTION;
   private Optional<String> beginning = Optional.empty();
   private boolean updating;
+
+  /** Whether a drawing comes to stand on the artboard that is there. */
+  private boolean onArtboard;
+
   private final Set<Integer> theirs = new HashSet<>();
 
   /** What is being planned; what was asked for before counts no more. */
@@ -110,6 +117,10 @@ public final class DocumentPane extends VBox {
     Project project = workspace.project();
     WrittenDocument document = coming.document();
     mapping = MappingProposal.of(project, document, coming.artboard());
+    if (coming.drawing().isPresent()) {
+      mapping = mapping.withDirect(DirectFormatting.ALL);
+    }
+    onArtboard = coming.drawing().filter(DocumentImport.Drawn::onArtboard).isPresent();
     beginning = document.sectionStyles().stream().findFirst();
     boolean empty =
         coming
@@ -121,12 +132,23 @@ public final class DocumentPane extends VBox {
         beginning.isEmpty() && empty ? Arrangement.ONE_TEXT : Arrangement.ARTBOARD_PER_SECTION;
     updating =
         before(coming)
+            .filter(_ -> coming.drawing().isEmpty())
             .filter(known -> DocumentUpdate.isLaterState(project, known, document))
             .isPresent();
     theirs.clear();
     shown = false;
     title.setText(Messages.of("document.import-title", document.name()));
-    counts.setText(Messages.of("document.counts", document.written(), document.used().size()));
+    counts.setText(
+        coming
+            .drawing()
+            .map(drawn ->
+                Messages.of(
+                    "document.counts-of-drawing",
+                    drawn.drawing().texts(),
+                    document.used().size(),
+                    drawn.drawing().items().size() - drawn.drawing().texts()))
+            .orElseGet(
+                () -> Messages.of("document.counts", document.written(), document.used().size())));
     list(coming);
     plan(coming);
   }
@@ -135,14 +157,18 @@ public final class DocumentPane extends VBox {
 
   private void list(DocumentImport coming) {
     content.getChildren().clear();
-    before(coming).ifPresent(_ -> content.getChildren().add(again(coming)));
+    if (coming.drawing().isEmpty()) {
+      before(coming).ifPresent(_ -> content.getChildren().add(again(coming)));
+    }
     if (updating) {
       commit.setText(Messages.of("document.update"));
       Tips.on(commit, Messages.of("document.update-help"));
     } else {
       commit.setText(Messages.of("document.import"));
       Tips.on(commit, Messages.of("document.import-help"));
-      content.getChildren().add(places(coming));
+      content
+          .getChildren()
+          .add(coming.drawing().isPresent() ? placesOfDrawing(coming) : places(coming));
     }
     told.getChildren().clear();
     content.getChildren().add(told);
@@ -162,7 +188,12 @@ public final class DocumentPane extends VBox {
                     plan(coming);
                   }));
     }
-    content.getChildren().addAll(styles, direct(coming));
+    if (!coming.document().used().isEmpty()) {
+      content.getChildren().add(styles);
+    }
+    if (coming.drawing().isEmpty()) {
+      content.getChildren().add(direct(coming));
+    }
   }
 
   private static Label heading(String words) {
@@ -193,6 +224,31 @@ public final class DocumentPane extends VBox {
         6,
         Controls.quiet(Messages.of(updating ? "document.was-imported" : "document.has-the-name")),
         pills);
+  }
+
+  private Node placesOfDrawing(DocumentImport coming) {
+    VBox places = new VBox(6, heading(Messages.of("document.where-drawn")));
+    ToggleGroup group = new ToggleGroup();
+    String there =
+        coming.artboard().flatMap(workspace.project()::artboard).map(Artboard::name).orElse("");
+    for (boolean here : there.isEmpty() ? List.of(false) : List.of(false, true)) {
+      RadioButton place =
+          new RadioButton(
+              here
+                  ? Messages.of("document.on-this-artboard", there)
+                  : Messages.of("document.on-a-new-artboard"));
+      place.setId(here ? "drawing-here" : "drawing-new");
+      place.setWrapText(true);
+      place.setToggleGroup(group);
+      place.setSelected(onArtboard == here);
+      place.setOnAction(_ -> {
+        onArtboard = here;
+        shown = false;
+        plan(coming);
+      });
+      places.getChildren().add(place);
+    }
+    return places;
   }
 
   private Node places(DocumentImport coming) {
@@ -294,6 +350,7 @@ public final class DocumentPane extends VBox {
       StyleMapping mapping,
       Arrangement arrangement,
       Optional<String> beginning,
+      boolean onArtboard,
       Optional<ImportedDocument> updates,
       Set<Integer> theirs) {}
 
@@ -307,6 +364,7 @@ public final class DocumentPane extends VBox {
             mapping,
             arrangement,
             beginning,
+            onArtboard,
             updating ? before(coming) : Optional.empty(),
             Set.copyOf(theirs));
     work.ask(asked);
@@ -326,19 +384,35 @@ public final class DocumentPane extends VBox {
                 chosen.theirs());
         later(chosen, () -> show(chosen.coming(), update));
       } else {
-        DocumentPlan plan =
-            DocumentPlan.of(
-                new MappedDocument(chosen.project(), document, chosen.mapping()),
-                chosen.arrangement(),
-                chosen.beginning(),
-                new DocumentPlan.Around(chosen.coming().artboard(), chosen.coming().texts()),
-                studio.get().maker(),
-                workspace.ids());
+        DocumentPlan plan = planned(chosen);
         later(chosen, () -> show(plan));
       }
     } catch (EditRefused refused) {
       later(chosen, () -> workspace.tell(Notice.problem(Messages.reason(refused))));
     }
+  }
+
+  private DocumentPlan planned(Plan chosen) {
+    DocumentImport coming = chosen.coming();
+    MappedDocument mapped =
+        new MappedDocument(chosen.project(), coming.document(), chosen.mapping());
+    return coming
+        .drawing()
+        .map(drawn ->
+            DrawingPlan.of(
+                mapped,
+                drawn.drawing(),
+                coming.artboard().filter(_ -> chosen.onArtboard()),
+                studio.get().maker(),
+                workspace.ids()))
+        .orElseGet(() ->
+            DocumentPlan.of(
+                mapped,
+                chosen.arrangement(),
+                chosen.beginning(),
+                new DocumentPlan.Around(coming.artboard(), coming.texts()),
+                studio.get().maker(),
+                workspace.ids()));
   }
 
   private void later(Plan of, Runnable show) {
@@ -374,46 +448,23 @@ public final class DocumentPane extends VBox {
     }
     update.remarks().forEach(remark -> lines.add(Controls.quiet(remark)));
     for (int index = 0; index < update.conflicts().size(); index++) {
-      lines.add(conflict(coming, index, update.conflicts().get(index)));
+      int at = index;
+      lines.add(
+          new ConflictBox(
+              index,
+              update.conflicts().get(index),
+              theirs.contains(index),
+              taken -> {
+                if (taken) {
+                  theirs.add(at);
+                } else {
+                  theirs.remove(at);
+                }
+                plan(coming);
+              }));
     }
     told.getChildren().setAll(lines);
     review(update.edit(), Messages.of("document.update"));
-  }
-
-  private Node conflict(DocumentImport coming, int index, DocumentUpdate.Conflict conflict) {
-    HBox pills = new HBox(6);
-    ToggleGroup group = new ToggleGroup();
-    for (boolean ours : List.of(true, false)) {
-      ToggleButton pill =
-          new ToggleButton(Messages.of(ours ? "document.keep-mine" : "document.take-theirs"));
-      pill.getStyleClass().add("pill");
-      pill.setId((ours ? "document-mine-" : "document-theirs-") + index);
-      pill.setToggleGroup(group);
-      pill.setSelected(theirs.contains(index) != ours);
-      pill.setOnAction(_ -> {
-        if (ours) {
-          theirs.remove(index);
-        } else {
-          theirs.add(index);
-        }
-        plan(coming);
-      });
-      pills.getChildren().add(pill);
-    }
-    String gone = Messages.of("document.no-longer-there");
-    VBox box =
-        new VBox(
-            4,
-            heading(Messages.of("document.changed-on-both-sides")),
-            Controls.quiet(
-                Messages.of("document.here", conflict.mine().isEmpty() ? gone : conflict.mine())),
-            Controls.quiet(
-                Messages.of(
-                    "document.in-the-document",
-                    conflict.theirs().isEmpty() ? gone : conflict.theirs())),
-            pills);
-    box.getStyleClass().add("document-conflict");
-    return box;
   }
 
   private void review(ImportDocument edit, String verb) {

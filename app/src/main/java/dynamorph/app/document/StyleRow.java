@@ -56,9 +56,11 @@ final class StyleRow extends VBox {
     name.setMaxWidth(Double.MAX_VALUE);
     Label count =
         new Label(
-            used.style().level() == StyleLevel.PARAGRAPH
-                ? Messages.of("document.paragraphs", used.count())
-                : Messages.of("document.passages", used.count()));
+            switch (used.style().level()) {
+              case TEXT -> Messages.of("document.texts", used.count());
+              case PARAGRAPH -> Messages.of("document.paragraphs", used.count());
+              case CHARACTER -> Messages.of("document.passages", used.count());
+            });
     count.getStyleClass().add("quiet");
     count.setMinWidth(Region.USE_PREF_SIZE);
     HBox head = new HBox(8, name, count);

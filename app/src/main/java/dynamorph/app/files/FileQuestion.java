@@ -5,10 +5,12 @@ import dynamorph.formats.css.CssFile;
 import dynamorph.formats.document.DocumentFile;
 import dynamorph.formats.project.KitFile;
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.formats.svg.SvgFile;
 import dynamorph.formats.table.TableReader;
 import dynamorph.formats.tokens.TokenFile;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 
 /** What a person is asked to find or to name. */
 public enum FileQuestion {
@@ -39,7 +41,11 @@ public enum FileQuestion {
   DOCUMENT(
       Messages.of("file-question.import-a-document"),
       Way.OPEN,
-      new Kind(Messages.of("file-question.documents"), DocumentFile.ENDINGS)),
+      new Kind(
+          Messages.of("file-question.documents-and-drawings"),
+          Stream.concat(DocumentFile.ENDINGS.stream(), SvgFile.ENDINGS.stream()).toList()),
+      new Kind(Messages.of("file-question.documents"), DocumentFile.ENDINGS),
+      new Kind(Messages.of("file-question.drawings"), SvgFile.ENDINGS)),
   SAVED_STYLES(
       Messages.of("file-question.export-styles"),
       Way.SAVE,

@@ -105,7 +105,8 @@ final class ShapeSection extends VBox {
                       "figure-path",
                       drawn.data(),
                       Messages.of("shape-section.path-data-as-in-svg"),
-                      text -> new Shape.Drawn(text, drawn.width(), drawn.height()))));
+                      text ->
+                          new Shape.Drawn(text, drawn.width(), drawn.height(), drawn.inside()))));
       case Shape.Picture(String image) -> List.of(quiet(image));
     };
   }

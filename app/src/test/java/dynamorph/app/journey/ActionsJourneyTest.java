@@ -52,24 +52,13 @@ class ActionsJourneyTest extends JourneyTest {
   void everyActionIsTakenBackByUndo() {
     List<LayerId> some = List.of(new LayerId("label-5-title"), new LayerId("web-place"));
     for (Action action : driver.actions()) {
-      if (NOT_EDITS.contains(action.name())) {
-        continue;
-      }
-      driver.robot().interact(() -> driver.workspace().select(some));
-      driver.robot().interact(action::run);
-      Project after = driver.project();
-      driver
-          .robot()
-          .interact(() -> {
-            driver.workspace().attempts().closeKeeping();
-            driver.workspace().attempts().discardPending();
-          });
-      undoAll();
-      assertThat(driver.project()).as(action.name()).isEqualTo(demo);
-      if (!after.equals(demo)) {
-        redoAll();
-        assertThat(driver.project()).as("%s again", action.name()).isEqualTo(after);
-        undoAll();
+      if (!NOT_EDITS.contains(action.name())) {
+        takeBack(
+            action,
+            () -> {
+              driver.workspace().select(some);
+              action.run();
+            });
       }
     }
   }
@@ -78,48 +67,49 @@ class ActionsJourneyTest extends JourneyTest {
   void everyActionOnAFilmIsTakenBackByUndo() {
     List<LayerId> some = List.of(new LayerId("name-ilse"), new LayerId("cue-en-5"));
     for (Action action : driver.actions()) {
-      if (NOT_EDITS.contains(action.name()) || !action.group().equals("Film")) {
-        continue;
-      }
-      driver
-          .robot()
-          .interact(() -> {
-            driver.workspace().playback().open();
-            driver.workspace().playback().seek(Time.ofMillis(26_000));
-            driver.workspace().select(some);
-            action.run();
-            driver.workspace().playback().playingProperty().set(false);
-          });
-      Project after = driver.project();
-      undoAll();
-      assertThat(driver.project()).as(action.name()).isEqualTo(demo);
-      if (!after.equals(demo)) {
-        redoAll();
-        assertThat(driver.project()).as("%s again", action.name()).isEqualTo(after);
-        undoAll();
+      if (!NOT_EDITS.contains(action.name()) && action.group().equals("Film")) {
+        takeBack(
+            action,
+            () -> {
+              driver.workspace().playback().open();
+              driver.workspace().playback().seek(Time.ofMillis(26_000));
+              driver.workspace().select(some);
+              action.run();
+              driver.workspace().playback().playingProperty().set(false);
+            });
       }
     }
   }
 
   /** Without waiting for the stage: what counts here is the project. */
-  private void undoAll() {
+  private void takeBack(Action action, Runnable run) {
     driver
         .robot()
         .interact(() -> {
-          while (driver.workspace().historyProperty().get().canUndo()) {
-            driver.workspace().undo();
+          run.run();
+          Project after = driver.project();
+          driver.workspace().attempts().closeKeeping();
+          driver.workspace().attempts().discardPending();
+          undoAll();
+          assertThat(driver.project()).as(action.name()).isEqualTo(demo);
+          if (!after.equals(demo)) {
+            redoAll();
+            assertThat(driver.project()).as("%s again", action.name()).isEqualTo(after);
+            undoAll();
           }
         });
   }
 
+  private void undoAll() {
+    while (driver.workspace().historyProperty().get().canUndo()) {
+      driver.workspace().undo();
+    }
+  }
+
   private void redoAll() {
-    driver
-        .robot()
-        .interact(() -> {
-          while (driver.workspace().historyProperty().get().canRedo()) {
-            driver.workspace().redo();
-          }
-        });
+    while (driver.workspace().historyProperty().get().canRedo()) {
+      driver.workspace().redo();
+    }
   }
 
   @Test

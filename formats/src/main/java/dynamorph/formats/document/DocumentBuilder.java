@@ -112,7 +112,7 @@ final class DocumentBuilder {
       case STRONG -> look.bold(true);
       case LINK -> look.set(Properties.UNDERLINE, true);
       // which fonts of one pitch there are, the machine knows
-      case PREFORMATTED, CODE, BODY, TABLE, CAPTION, OTHER, OTHER_WORDS -> {}
+      case PREFORMATTED, CODE, BODY, TABLE, CAPTION, DRAWN, OTHER, OTHER_WORDS -> {}
     }
     return look.look();
   }

@@ -62,6 +62,7 @@ final class Names {
   static final String MUTED = "muted";
   static final String WIDTH = "width";
   static final String HEIGHT = "height";
+  static final String FILL_RULE = "fill-rule";
   static final String UNIT = "unit";
   static final String BACKGROUND = "background";
   static final String X = "x";

@@ -312,7 +312,8 @@ public final class ProjectSchema {
             Map.of(
                 Names.DATA, pattern("^\\s*[Mm]"),
                 Names.WIDTH, number(0, 1e9),
-                Names.HEIGHT, number(0, 1e9)),
+                Names.HEIGHT, number(0, 1e9),
+                Names.FILL_RULE, choice(List.of("nonzero", "evenodd"))),
             List.of(Names.DATA, Names.WIDTH, Names.HEIGHT)));
     kinds.add(shape(Names.IMAGE, Map.of(Names.IMAGE, text()), List.of(Names.IMAGE)));
     return schema;

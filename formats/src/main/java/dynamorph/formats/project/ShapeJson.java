@@ -2,6 +2,7 @@ package dynamorph.formats.project;
 
 import dynamorph.formats.message.Messages;
 import dynamorph.model.property.ValueType;
+import dynamorph.model.shape.FillRule;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.BoxLengths;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -10,6 +11,8 @@ import tools.jackson.databind.node.ObjectNode;
 /** Reads and writes the shapes of layers. */
 final class ShapeJson {
   private static final ValueType.Flag FLAG = new ValueType.Flag();
+  private static final ValueType.Choice<FillRule> FILL_RULE =
+      new ValueType.Choice<>(FillRule.class);
 
   private ShapeJson() {}
 
@@ -44,12 +47,16 @@ final class ShapeJson {
                 cursor.find(Names.DEPTH).map(JsonCursor::number).orElse(0.0)));
       }
       case Names.PATH -> {
-        cursor.only(Names.KIND, Names.DATA, Names.WIDTH, Names.HEIGHT);
+        cursor.only(Names.KIND, Names.DATA, Names.WIDTH, Names.HEIGHT, Names.FILL_RULE);
         yield cursor.checked(() ->
             new Shape.Drawn(
                 cursor.field(Names.DATA).text(),
                 cursor.field(Names.WIDTH).number(),
-                cursor.field(Names.HEIGHT).number()));
+                cursor.field(Names.HEIGHT).number(),
+                cursor
+                    .find(Names.FILL_RULE)
+                    .map(rule -> FILL_RULE.decode(rule.scalar()))
+                    .orElse(FillRule.NONZERO)));
       }
       case Names.IMAGE -> {
         cursor.only(Names.KIND, Names.IMAGE);
@@ -71,11 +78,15 @@ final class ShapeJson {
       case Shape.Line(boolean rising) -> node.put(Names.KIND, Names.LINE).put(Names.RISING, rising);
       case Shape.Polygon(int corners, double depth) ->
           node.put(Names.KIND, Names.POLYGON).put(Names.CORNERS, corners).put(Names.DEPTH, depth);
-      case Shape.Drawn(String data, double width, double height) ->
-          node.put(Names.KIND, Names.PATH)
-              .put(Names.DATA, data)
-              .put(Names.WIDTH, width)
-              .put(Names.HEIGHT, height);
+      case Shape.Drawn(String data, double width, double height, FillRule inside) -> {
+        node.put(Names.KIND, Names.PATH)
+            .put(Names.DATA, data)
+            .put(Names.WIDTH, width)
+            .put(Names.HEIGHT, height);
+        if (inside != FillRule.NONZERO) {
+          node.put(Names.FILL_RULE, FILL_RULE.format(inside));
+        }
+      }
       case Shape.Picture(String image) -> node.put(Names.KIND, Names.IMAGE).put(Names.IMAGE, image);
     }
     return node;

@@ -21,6 +21,8 @@ public enum Role {
   PREFORMATTED,
   TABLE,
   CAPTION,
+  /** A text of a drawing, whose look is all that is known of it. */
+  DRAWN,
   OTHER,
   EMPHASIS,
   STRONG,
@@ -46,8 +48,11 @@ public enum Role {
     return this == BULLETED_LIST || this == NUMBERED_LIST;
   }
 
-  /** Whether it is said of paragraphs or of words. */
+  /** Whether it is said of whole texts, of paragraphs or of words. */
   public StyleLevel level() {
+    if (this == DRAWN) {
+      return StyleLevel.TEXT;
+    }
     return compareTo(EMPHASIS) < 0 ? StyleLevel.PARAGRAPH : StyleLevel.CHARACTER;
   }
 }

@@ -80,7 +80,7 @@ public record WrittenDocument(
       }
     }
     List<Used> used = new ArrayList<>();
-    for (StyleLevel level : List.of(StyleLevel.PARAGRAPH, StyleLevel.CHARACTER)) {
+    for (StyleLevel level : List.of(StyleLevel.TEXT, StyleLevel.PARAGRAPH, StyleLevel.CHARACTER)) {
       counts.forEach((key, count) -> {
         WrittenStyle style = byKey.get(key);
         if (style != null && style.level() == level) {

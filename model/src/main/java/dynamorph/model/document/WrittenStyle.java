@@ -15,11 +15,19 @@ import java.util.Optional;
  */
 public record WrittenStyle(
     String key, String name, Role role, Optional<String> basedOn, PropertySet look) {
+  /** What the keys of looks begin with that nobody gave a name. */
+  public static final String UNNAMED = "look:";
+
   public WrittenStyle {
     Objects.requireNonNull(key, "key");
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(role, "role");
     Objects.requireNonNull(look, "look");
+  }
+
+  /** Whether its writer gave it a name. */
+  public boolean isNamed() {
+    return !key.startsWith(UNNAMED);
   }
 
   /** Whether it is for paragraphs or for words. */

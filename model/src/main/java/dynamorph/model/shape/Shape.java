@@ -75,9 +75,14 @@ public sealed interface Shape {
    * @param data path data as in SVG (W3C SVG 2, 9.3), in a box of its own
    * @param width of that box, which is scaled to the layer's
    * @param height of that box
+   * @param inside which of the places that it goes around are inside
    */
-  record Drawn(String data, double width, double height) implements Shape {
+  record Drawn(String data, double width, double height, FillRule inside) implements Shape {
     private static final int LONGEST = 1_000_000;
+
+    public Drawn(String data, double width, double height) {
+      this(data, width, height, FillRule.NONZERO);
+    }
 
     public Drawn {
       if (!data.matches("\\s*[Mm][MmLlHhVvCcSsQqTtAaZz0-9eE+\\-.,\\s]*")

@@ -8,6 +8,7 @@ import dynamorph.model.cascade.Paint;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.ResolvedShape;
+import dynamorph.model.shape.FillRule;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintBounds;
@@ -21,6 +22,7 @@ import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.PathDirection;
+import io.github.humbleui.skija.PathFillMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -85,7 +87,12 @@ final class ShapeGeometry {
   }
 
   private static Path drawn(Shape.Drawn drawn, Box box) {
-    try (Path path = Path.makeFromSVGString(drawn.data())) {
+    try (Path path =
+        Path.makeFromSVGString(drawn.data())
+            .makeWithFillMode(
+                drawn.inside() == FillRule.EVENODD
+                    ? PathFillMode.EVEN_ODD
+                    : PathFillMode.WINDING)) {
       float across = (float) (drawn.width() == 0 ? 1 : box.width() / drawn.width());
       float down = (float) (drawn.height() == 0 ? 1 : box.height() / drawn.height());
       return requireNonNull(

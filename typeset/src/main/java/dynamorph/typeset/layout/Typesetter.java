@@ -154,6 +154,10 @@ public final class Typesetter {
 
   private static Optional<Overset> overset(
       Columns.Stack stack, List<Line> lines, double height, boolean tooWide) {
+    // where nothing is written nothing is lost, however low the box: a shape has no words
+    if (lines.stream().allMatch(line -> line.start() == line.end())) {
+      return Optional.empty();
+    }
     boolean low = lines.getFirst().bottom() > height + Columns.SLACK;
     if (stack.hidden() == 0 && !tooWide && !low) {
       return Optional.empty();

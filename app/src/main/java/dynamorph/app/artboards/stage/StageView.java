@@ -24,56 +24,46 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
-import javafx.util.Duration;
 
 /**
  * Shows the artboards. The pixels come from the frame service; what lies over them (names, marks,
- * caret) is drawn by {@link StageMarks}. Until a frame of the present view has come, the last one
+ * caret) is drawn by {@link MarksCanvas}. Until a frame of the present view has come, the last one
  * is shown moved and scaled into place.
  */
 public final class StageView extends Region {
   /** Pixels left free around the artboards when they are fitted. */
   private static final double FIT_MARGIN = 40;
 
-  private static final Duration BLINK = Duration.millis(530);
-
   private final Workspace workspace;
   private Optional<SpellingService> spelling = Optional.empty();
   private final Supplier<Studio> studio;
   private final FrameService frames;
-  private final Timeline blinking;
   private final ImageView picture = new ImageView();
-  private final Canvas marks = new Canvas();
   private final StageMarks painter;
+  private final MarksCanvas marks;
   private final ReadOnlyObjectWrapper<View> view =
       new ReadOnlyObjectWrapper<>(new View(1, 1, 1, 0, 0));
   private final ReadOnlyObjectWrapper<Optional<Frame>> frame =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.CHALK);
   private final List<Runnable> afterFrame = new ArrayList<>();
-  private Optional<Box> marquee = Optional.empty();
-  private Optional<LayerId> hovered = Optional.empty();
   private boolean fitWanted = true;
-  private boolean caretOn = true;
 
   public StageView(Workspace workspace, Supplier<Studio> studio) {
     this.workspace = workspace;
     this.frames = new FrameService(workspace.footage(), this::show);
     this.studio = studio;
     this.painter = new StageMarks(workspace, this);
+    this.marks = new MarksCanvas(workspace, painter);
     getStyleClass().add("stage");
     setId("stage");
     setFocusTraversable(true);
@@ -82,29 +72,24 @@ public final class StageView extends Region {
     picture.setManaged(false);
     picture.setSmooth(false);
     picture.setMouseTransparent(true);
-    marks.setMouseTransparent(true);
-    marks.setManaged(false);
     getChildren().addAll(picture, marks);
     workspace.shownProperty().addListener((_, _, _) -> request());
     workspace.playback().playheadProperty().addListener((_, _, _) -> request());
     workspace.playback().filmProperty().addListener((_, was, now) -> sightChanged(was, now));
-    workspace.playback().safeAreasShownProperty().addListener((_, _, _) -> drawMarks());
+    workspace.playback().safeAreasShownProperty().addListener((_, _, _) -> marks.draw());
     workspace.playback().playingProperty().addListener((_, _, _) -> request());
-    workspace.view().rulersProperty().addListener((_, _, _) -> drawMarks());
-    workspace.playback().playingProperty().addListener((_, _, _) -> drawMarks());
-    workspace.selectionProperty().addListener((_, _, _) -> selectionChanged());
-    workspace.view().hiddenCharactersProperty().addListener((_, _, _) -> selectionChanged());
+    workspace.view().rulersProperty().addListener((_, _, _) -> marks.draw());
+    workspace.playback().playingProperty().addListener((_, _, _) -> marks.draw());
+    workspace.selectionProperty().addListener((_, _, _) -> marks.drawWithCaret());
+    workspace.view().hiddenCharactersProperty().addListener((_, _, _) -> marks.drawWithCaret());
     workspace.view().outlinesProperty().addListener((_, _, _) -> request());
-    workspace.gradientInHandProperty().addListener((_, _, _) -> drawMarks());
+    workspace.gradientInHandProperty().addListener((_, _, _) -> marks.draw());
     // what is followed may change without any pixel changing, and then no frame comes
-    workspace.historyProperty().addListener((_, _, _) -> drawMarks());
+    workspace.historyProperty().addListener((_, _, _) -> marks.draw());
     theme.addListener((_, _, _) -> request());
     view.addListener((_, _, _) -> viewChanged());
     widthProperty().addListener((_, _, _) -> resized());
     heightProperty().addListener((_, _, _) -> resized());
-    blinking = new Timeline(new KeyFrame(BLINK, _ -> blink()));
-    blinking.setCycleCount(Animation.INDEFINITE);
-    blinking.play();
     new StageGestures(workspace, this).install();
   }
 
@@ -148,8 +133,8 @@ public final class StageView extends Region {
   /** Lets misspelt words be marked. */
   public void setSpelling(SpellingService service) {
     spelling = Optional.of(service);
-    service.changesProperty().addListener((_, _, _) -> selectionChanged());
-    workspace.view().spellingProperty().addListener((_, _, _) -> selectionChanged());
+    service.changesProperty().addListener((_, _, _) -> marks.drawWithCaret());
+    workspace.view().spellingProperty().addListener((_, _, _) -> marks.drawWithCaret());
   }
 
   /** What checks spelling, while it is to be marked. */
@@ -349,7 +334,7 @@ public final class StageView extends Region {
 
   private void viewChanged() {
     placePicture();
-    drawMarks();
+    marks.draw();
     request();
   }
 
@@ -389,7 +374,7 @@ public final class StageView extends Region {
     placePicture();
     // marks do not move with the film; painting them for every frame would cost more than the frame
     if (!workspace.playback().playingProperty().get()) {
-      drawMarks();
+      marks.draw();
     }
     List<Runnable> waiting = List.copyOf(afterFrame);
     afterFrame.clear();
@@ -438,18 +423,6 @@ public final class StageView extends Region {
   // --- marks
   // -------------------------------------------------------------------------------------------------------
 
-  private void selectionChanged() {
-    caretOn = true;
-    drawMarks();
-  }
-
-  private void blink() {
-    if (workspace.selection().cursor().isPresent()) {
-      caretOn = !caretOn;
-      drawMarks();
-    }
-  }
-
   /**
    * Shows a path that is being drawn.
    *
@@ -457,23 +430,15 @@ public final class StageView extends Region {
    */
   void setPen(PathDraft draft, Optional<double[]> next) {
     painter.setPen(draft, next);
-    drawMarks();
+    marks.draw();
   }
 
   void setMarquee(Optional<Box> box) {
-    marquee = box;
-    drawMarks();
+    marks.setMarquee(box);
   }
 
   void setHovered(Optional<LayerId> layer) {
-    if (!layer.equals(hovered)) {
-      hovered = layer;
-      drawMarks();
-    }
-  }
-
-  private void drawMarks() {
-    painter.draw(marks.getGraphicsContext2D(), marquee, hovered, caretOn);
+    marks.setHovered(layer);
   }
 
   /** The text being edited, with the scene it is laid out in. */
@@ -483,8 +448,7 @@ public final class StageView extends Region {
   }
 
   public void close() {
-    // an animation that runs keeps the whole window
-    blinking.stop();
+    marks.close();
     frames.close();
   }
 }

@@ -30,12 +30,18 @@ final class ReachWords {
             .count();
     long texts = report.total() - held;
     if (report.comparing()) {
-      pieces.add(
-          new Piece(
-              report.total() == 0
-                  ? Messages.of("reach-words.no-text-looks-different")
-                  : Messages.of("count.text-changes", texts),
-              "quiet-words"));
+      long coming = report.count(entry -> !entry.heldBack() && entry.text().before().isEmpty());
+      if (coming < texts || coming == 0) {
+        pieces.add(
+            new Piece(
+                report.total() == 0
+                    ? Messages.of("reach-words.no-text-looks-different")
+                    : Messages.of("count.text-changes", texts - coming),
+                "quiet-words"));
+      }
+      if (coming > 0) {
+        pieces.add(new Piece(Messages.of("reach-words.coming", coming), "quiet-words"));
+      }
       for (Problem.Kind kind : Problem.Kind.values()) {
         long newly = report.newly(kind);
         if (newly > 0) {

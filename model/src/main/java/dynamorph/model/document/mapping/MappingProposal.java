@@ -142,6 +142,8 @@ public final class MappingProposal {
         ? Optional.empty()
         : candidates(style).stream()
             .filter(one -> plain(one.name()).equals(wanted))
+            // a drawing looks as it was drawn, unless somebody wants it otherwise
+            .filter(one -> style.role() != Role.DRAWN || isAlike(style.look(), one))
             // those of films are called so too
             .filter(one -> one.level() == style.level() || style.role() != Role.CAPTION)
             .findFirst();
@@ -154,6 +156,9 @@ public final class MappingProposal {
   /** One that has the same letters: the family, about the size, weight and slant. */
   private Optional<Style> alike(WrittenStyle style) {
     PropertySet look = style.look();
+    if (style.role() == Role.DRAWN) {
+      return candidates(style).stream().filter(one -> saysAll(one, look)).findFirst();
+    }
     boolean says =
         look.has(Properties.FONT_FAMILY.key())
             && look.get(Properties.SIZE.key())
@@ -162,6 +167,12 @@ public final class MappingProposal {
     return says && style.level() == StyleLevel.PARAGRAPH
         ? candidates(style).stream().filter(one -> isAlike(look, one)).findFirst()
         : Optional.empty();
+  }
+
+  /** Whether a text that follows it looks as a drawing shows it. */
+  private boolean saysAll(Style style, PropertySet look) {
+    PropertySet values = looks.getOrDefault(style, PropertySet.EMPTY);
+    return look.keys().stream().noneMatch(key -> Coats.differ(key, look, values));
   }
 
   private boolean isAlike(PropertySet look, Style style) {
@@ -260,7 +271,7 @@ public final class MappingProposal {
           case STRONG -> "strong";
           case CODE, PREFORMATTED -> "code";
           case LINK -> "link";
-          case BULLETED_LIST, NUMBERED_LIST, TABLE, OTHER, OTHER_WORDS -> "";
+          case BULLETED_LIST, NUMBERED_LIST, TABLE, DRAWN, OTHER, OTHER_WORDS -> "";
         };
     return key.isEmpty()
         ? List.of()
@@ -289,10 +300,19 @@ public final class MappingProposal {
     return look.where(key -> key.property().countsOn(Level.SPAN));
   }
 
+  private boolean isUsedAgain(WrittenStyle style) {
+    return document.used().stream()
+        .anyMatch(used -> used.style().equals(style) && used.count() > 1);
+  }
+
   private Mapped otherwise(WrittenStyle style) {
     return switch (style.role()) {
       case BODY, TABLE, LINK -> new Mapped.WordsOnly();
       case EMPHASIS, STRONG, BULLETED_LIST, NUMBERED_LIST -> new Mapped.Local();
+      case DRAWN ->
+          style.isNamed() || isUsedAgain(style)
+              ? new Mapped.NewStyle(style.name())
+              : new Mapped.Local();
       case OTHER, OTHER_WORDS, PREFORMATTED, CODE, CAPTION ->
           style.look().isEmpty() || style.level() == StyleLevel.PARAGRAPH && looksLikeBody(style)
               ? new Mapped.WordsOnly()

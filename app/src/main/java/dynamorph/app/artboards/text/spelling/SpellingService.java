@@ -14,10 +14,13 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.IntegerProperty;
@@ -44,6 +47,8 @@ public final class SpellingService implements AutoCloseable {
   private final Cache<Check, List<TextRange>> checked =
       Caffeine.newBuilder().maximumSize(KEPT).build();
   private final Set<Check> asked = ConcurrentHashMap.newKeySet();
+  private final Queue<Check> done = new ConcurrentLinkedQueue<>();
+  private final AtomicBoolean told = new AtomicBoolean();
   private final Set<String> ignored = new HashSet<>();
   private final IntegerProperty changes = new SimpleIntegerProperty();
 
@@ -96,13 +101,22 @@ public final class SpellingService implements AutoCloseable {
     if (result == null && !worker.isShutdown() && asked.add(check)) {
       worker.execute(() -> {
         checked.put(check, speller.misspelt(check.text, check.language, Set.of()));
-        Platform.runLater(() -> {
-          asked.remove(check);
-          changes.set(changes.get() + 1);
-        });
+        done.add(check);
+        // many short paragraphs are checked in the time of one frame
+        if (!told.getAndSet(true)) {
+          Platform.runLater(this::tell);
+        }
       });
     }
     return result == null ? List.of() : result;
+  }
+
+  private void tell() {
+    told.set(false);
+    for (Check check = done.poll(); check != null; check = done.poll()) {
+      asked.remove(check);
+    }
+    changes.set(changes.get() + 1);
   }
 
   /** The misspelt word at an offset. */

@@ -1,0 +1,356 @@
+package dynamorph.formats.svg;
+
+import dynamorph.model.property.Address;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.BlendMode;
+import dynamorph.model.value.CoatKind;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.Dashes;
+import dynamorph.model.value.GradientStops;
+import dynamorph.model.value.Interpolation;
+import dynamorph.model.value.Length;
+import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.Rgba;
+import dynamorph.model.value.SpreadMethod;
+import dynamorph.model.value.StrokeCap;
+import dynamorph.model.value.StrokeJoin;
+import dynamorph.paint.artwork.Affine;
+import dynamorph.typeset.layout.Box;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jsoup.nodes.Element;
+
+/** Fills and strokes of a drawing as coats. */
+final class SvgPaint {
+  static final Address FILL = Address.coat("fill");
+  static final Address STROKE = Address.coat("stroke");
+
+  private static final Pattern REFERENCE =
+      Pattern.compile("url\\(\\s*['\"]?#([^)'\"]{1,200})['\"]?\\s*\\)\\s*(.{0,100})");
+  private static final int MOST_STOPS = 64;
+  private static final int MOST_DASHES = 32;
+
+  /** Pieces between two stops that are not equally opaque. */
+  private static final int STEPS = 6;
+
+  /** Ellipses rounder than this look like circles. */
+  private static final double NEARLY = 0.02;
+
+  private final SvgIndex index;
+  private final SvgCascade cascade;
+  private final Told told;
+
+  SvgPaint(SvgIndex index, SvgCascade cascade, Told told) {
+    this.index = index;
+    this.cascade = cascade;
+    this.told = told;
+  }
+
+  /**
+   * Where something is painted.
+   *
+   * @param toLayer from user units to points of the layer, before it is turned
+   * @param user the box around it, in user units
+   * @param layer the box of the layer, in points
+   * @param whole what percentages of lengths without a direction are of, in user units
+   */
+  record Place(Affine toLayer, Box user, Box layer, double whole) {}
+
+  /** The coats of something, no more opaque than what it lies in. */
+  PropertySet coats(SvgStyle style, double opacity, Place place) {
+    PropertySet look = fill(style, opacity, place);
+    String stroke = style.get("stroke", "none");
+    double width = style.length("stroke-width", 1, place.whole()) * place.toLayer().scale();
+    if (!stroke.equals("none") && width > 0) {
+      look = look.overlaidBy(stroke(style, opacity, place, width));
+    }
+    BlendMode mode = blend(style.get("mix-blend-mode", "normal"));
+    if (mode != BlendMode.NORMAL) {
+      look = look.with(Properties.COAT_BLEND.at(FILL), mode);
+      if (look.has(Properties.COAT_KIND.at(STROKE))) {
+        look = look.with(Properties.COAT_BLEND.at(STROKE), mode);
+      }
+    }
+    return look;
+  }
+
+  private PropertySet fill(SvgStyle style, double opacity, Place place) {
+    PropertySet painted =
+        painted(
+            FILL, style, style.get("fill", "black"), opacity * style.share("fill-opacity"), place);
+    return painted.isEmpty()
+        ? PropertySet.EMPTY.with(Properties.COAT_REMOVED.at(FILL), true)
+        : painted;
+  }
+
+  private PropertySet stroke(SvgStyle style, double opacity, Place place, double width) {
+    PropertySet painted =
+        painted(
+            STROKE,
+            style,
+            style.get("stroke", "none"),
+            opacity * style.share("stroke-opacity"),
+            place);
+    if (painted.isEmpty()) {
+      return painted;
+    }
+    double scale = place.toLayer().scale();
+    boolean below = style.get("paint-order", "").strip().startsWith("stroke");
+    PropertySet look =
+        painted
+            .with(Properties.COAT_KIND.at(STROKE), CoatKind.STROKE)
+            .with(Properties.COAT_ORDER.at(STROKE), below ? -1.0 : 1.0)
+            .with(Properties.STROKE_WIDTH.at(STROKE), Length.points(rounded(Math.min(width, 1e4))))
+            .with(Properties.STROKE_JOIN.at(STROKE), join(style.get("stroke-linejoin", "miter")))
+            .with(Properties.STROKE_CAP.at(STROKE), cap(style.get("stroke-linecap", "butt")))
+            .with(
+                Properties.MITER_LIMIT.at(STROKE),
+                Math.clamp(style.length("stroke-miterlimit", 4), 1, 100));
+    List<Length> dashes =
+        SvgNumbers.list(style.get("stroke-dasharray", "")).stream()
+            .map(dash -> Length.points(rounded(Math.clamp(dash * scale, 0, 1e4))))
+            .limit(MOST_DASHES)
+            .toList();
+    if (dashes.stream().anyMatch(dash -> dash.amount() > 0)) {
+      look =
+          look.with(Properties.DASHES.at(STROKE), new Dashes(dashes))
+              .with(
+                  Properties.DASH_OFFSET.at(STROKE),
+                  Length.points(
+                      rounded(
+                          Math.clamp(style.length("stroke-dashoffset", 0) * scale, -1e4, 1e4))));
+    }
+    return look;
+  }
+
+  private static double rounded(double points) {
+    return Math.rint(points * 1000) / 1000;
+  }
+
+  private static StrokeJoin join(String said) {
+    return switch (said) {
+      case "round" -> StrokeJoin.ROUND;
+      case "bevel" -> StrokeJoin.BEVEL;
+      default -> StrokeJoin.MITER;
+    };
+  }
+
+  private static StrokeCap cap(String said) {
+    return switch (said) {
+      case "round" -> StrokeCap.ROUND;
+      case "square" -> StrokeCap.SQUARE;
+      default -> StrokeCap.BUTT;
+    };
+  }
+
+  private static BlendMode blend(String said) {
+    String name = said.toUpperCase(Locale.ROOT).replace('-', '_').replace("COLOR", "COLOUR");
+    for (BlendMode mode : BlendMode.values()) {
+      if (mode.name().equals(name)) {
+        return mode;
+      }
+    }
+    return BlendMode.NORMAL;
+  }
+
+  /** What a coat is painted with; empty for nothing. */
+  private PropertySet painted(
+      Address coat, SvgStyle style, String said, double opacity, Place place) {
+    String paint = said.strip();
+    Matcher reference = REFERENCE.matcher(paint);
+    if (reference.matches()) {
+      Optional<Element> server = index.find(reference.group(1));
+      Optional<PropertySet> served =
+          server.flatMap(element -> served(coat, element, opacity, place));
+      if (served.isPresent()) {
+        return served.get();
+      }
+      server.ifPresent(_ -> told.add(NotDrawn.PATTERN));
+      paint = reference.group(2).strip().isEmpty() ? "none" : reference.group(2).strip();
+    }
+    return style
+        .colour(paint)
+        .filter(colour -> colour.alpha() > 0)
+        .map(colour -> solid(coat, colour, opacity))
+        .orElse(PropertySet.EMPTY);
+  }
+
+  private static PropertySet solid(Address coat, Rgba colour, double opacity) {
+    return PropertySet.EMPTY
+        .with(Properties.COAT_PAINT.at(coat), PaintKind.SOLID)
+        .with(Properties.COAT_COLOUR.at(coat), Colour.of(colour))
+        .with(Properties.COAT_OPACITY.at(coat), rounded(opacity));
+  }
+
+  private Optional<PropertySet> served(Address coat, Element server, double opacity, Place place) {
+    SvgGradient gradient = SvgGradient.of(server, index);
+    return switch (SvgIndex.name(server)) {
+      case "linearGradient" -> Optional.of(gradient(coat, gradient, true, opacity, place));
+      case "radialGradient" -> Optional.of(gradient(coat, gradient, false, opacity, place));
+      default -> Optional.empty();
+    };
+  }
+
+  private PropertySet gradient(
+      Address coat, SvgGradient gradient, boolean linear, double opacity, Place place) {
+    List<GradientStops.Stop> stops = stops(gradient);
+    if (stops.isEmpty()) {
+      return PropertySet.EMPTY;
+    }
+    Rgba last =
+        stops.getLast().colour() instanceof Colour.Literal(Rgba colour) ? colour : Rgba.BLACK;
+    PropertySet look =
+        PropertySet.EMPTY
+            .with(Properties.COAT_OPACITY.at(coat), rounded(opacity))
+            .with(Properties.GRADIENT_STOPS.at(coat), new GradientStops(stops))
+            .with(Properties.INTERPOLATION.at(coat), Interpolation.SRGB)
+            .with(Properties.GRADIENT_REPEAT.at(coat), spread(gradient.get("spreadMethod", "pad")));
+    Affine units =
+        gradient.get("gradientUnits", "").equals("userSpaceOnUse")
+            ? Affine.IDENTITY
+            : new Affine(
+                place.user().width(),
+                0,
+                0,
+                place.user().height(),
+                place.user().x(),
+                place.user().y());
+    Affine course =
+        place
+            .toLayer()
+            .after(units)
+            .after(SvgNumbers.transform(gradient.get("gradientTransform", "")));
+    Affine back = course.inverse();
+    if (stops.size() == 1 || back == null || place.layer().width() * place.layer().height() == 0) {
+      return solid(coat, last, opacity);
+    }
+    return linear
+        ? along(look, coat, gradient, course, back, place)
+            .orElseGet(() -> solid(coat, last, opacity))
+        : outwards(look, coat, gradient, course, place);
+  }
+
+  /**
+   * A linear gradient is still one after any transform: its colours run at right angles to the
+   * lines of one colour.
+   */
+  private static Optional<PropertySet> along(
+      PropertySet look, Address coat, SvgGradient gradient, Affine course, Affine back, Place at) {
+    double x1 = gradient.number("x1", 0);
+    double y1 = gradient.number("y1", 0);
+    double dx = gradient.number("x2", 1) - x1;
+    double dy = gradient.number("y2", 0) - y1;
+    double square = dx * dx + dy * dy;
+    double slopeX = (back.a() * dx + back.b() * dy) / square;
+    double slopeY = (back.c() * dx + back.d() * dy) / square;
+    double slope = Math.hypot(slopeX, slopeY);
+    if (square == 0 || !Double.isFinite(slope) || slope == 0) {
+      return Optional.empty();
+    }
+    double length = 1 / slope;
+    Affine.Place start = course.apply(x1, y1);
+    Box box = at.layer();
+    double middleX = start.x() + slopeX / slope * length / 2;
+    double middleY = start.y() + slopeY / slope * length / 2;
+    double whole = Math.abs(box.width() * slopeX / slope) + Math.abs(box.height() * slopeY / slope);
+    return Optional.of(
+        look.with(Properties.COAT_PAINT.at(coat), PaintKind.LINEAR)
+            .with(
+                Properties.GRADIENT_ANGLE.at(coat),
+                rounded(Math.toDegrees(Math.atan2(slopeY, slopeX))))
+            .with(Properties.GRADIENT_X.at(coat), percent((middleX - box.x()) / box.width()))
+            .with(Properties.GRADIENT_Y.at(coat), percent((middleY - box.y()) / box.height()))
+            .with(
+                Properties.GRADIENT_SCALE.at(coat),
+                rounded(Math.clamp(length / whole * 100, 1, 100_000))));
+  }
+
+  private static double percent(double share) {
+    return rounded(Math.clamp(share * 100, -1000, 1000));
+  }
+
+  private PropertySet outwards(
+      PropertySet look, Address coat, SvgGradient gradient, Affine course, Place at) {
+    double x = gradient.number("cx", 0.5);
+    double y = gradient.number("cy", 0.5);
+    double radius = gradient.number("r", 0.5);
+    Affine.Place middle = course.apply(x, y);
+    Box box = at.layer();
+    double across = radius * Math.hypot(course.a(), course.c()) / (box.width() / 2);
+    double down = radius * Math.hypot(course.b(), course.d()) / (box.height() / 2);
+    boolean turned = Math.abs(course.b()) + Math.abs(course.c()) > NEARLY * course.scale();
+    boolean off =
+        Math.hypot(gradient.number("fx", x) - x, gradient.number("fy", y) - y) > NEARLY * radius;
+    if (off
+        || Math.abs(across - down) > NEARLY * Math.max(across, down)
+        || turned && Math.abs(box.width() - box.height()) > NEARLY * box.width()) {
+      told.add(NotDrawn.GRADIENT);
+    }
+    return look.with(Properties.COAT_PAINT.at(coat), PaintKind.RADIAL)
+        .with(Properties.GRADIENT_X.at(coat), percent((middle.x() - box.x()) / box.width()))
+        .with(Properties.GRADIENT_Y.at(coat), percent((middle.y() - box.y()) / box.height()))
+        .with(
+            Properties.GRADIENT_SCALE.at(coat),
+            rounded(Math.clamp(Math.sqrt(across * down) * 100, 1, 100_000)));
+  }
+
+  private static SpreadMethod spread(String said) {
+    return switch (said) {
+      case "repeat" -> SpreadMethod.REPEAT;
+      case "reflect" -> SpreadMethod.REFLECT;
+      default -> SpreadMethod.PAD;
+    };
+  }
+
+  private List<GradientStops.Stop> stops(SvgGradient gradient) {
+    List<GradientStops.Stop> stops = new ArrayList<>();
+    double from = 0;
+    for (Element stop : gradient.stops()) {
+      SvgStyle style = SvgStyle.INITIAL.with(cascade.of(stop));
+      // no stop stands before the one before it
+      from = Math.max(from, Math.clamp(SvgNumbers.share(stop.attr("offset")).orElse(0.0), 0, 1));
+      Rgba colour = style.colour("stop-color", "black").orElse(Rgba.BLACK);
+      double opacity = style.share("stop-opacity") * colour.alpha() / 255;
+      put(stops, new Rgba(colour.argb() | 0xFF000000), rounded(from), rounded(opacity));
+    }
+    return stops;
+  }
+
+  /**
+   * Adds a stop. Colours of drawings are mixed without regard to how opaque they are (SVG 2,
+   * 14.2.1), those of coats with it, so what lies between is said as well.
+   */
+  private static void put(
+      List<GradientStops.Stop> stops, Rgba colour, double position, double opacity) {
+    if (!stops.isEmpty()
+        && stops.getLast().opacity() != opacity
+        && stops.getLast().colour() instanceof Colour.Literal(Rgba before)
+        && !before.equals(colour)) {
+      GradientStops.Stop last = stops.getLast();
+      for (int step = 1; step < STEPS && stops.size() < MOST_STOPS - 1; step++) {
+        double share = step / (double) STEPS;
+        stops.add(
+            new GradientStops.Stop(
+                Colour.of(
+                    Rgba.of(
+                        between(before.red(), colour.red(), share),
+                        between(before.green(), colour.green(), share),
+                        between(before.blue(), colour.blue(), share))),
+                rounded(last.position() + (position - last.position()) * share),
+                rounded(last.opacity() + (opacity - last.opacity()) * share)));
+      }
+    }
+    if (stops.size() < MOST_STOPS) {
+      stops.add(new GradientStops.Stop(Colour.of(colour), position, opacity));
+    }
+  }
+
+  private static int between(int from, int to, double share) {
+    return (int) Math.round(from + (to - from) * share);
+  }
+}

@@ -1,0 +1,55 @@
+package dynamorph.model.document;
+
+import dynamorph.model.Asset;
+import dynamorph.model.Layer;
+import dynamorph.model.LengthUnit;
+import dynamorph.model.value.Colour;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A drawing as it was made elsewhere: a page with texts and shapes in their places.
+ *
+ * @param words its texts, a paragraph each, and the looks that they have
+ * @param width in points
+ * @param height in points
+ * @param unit in which its maker measured
+ * @param items in paint order, lowest first
+ * @param images what its shapes show
+ */
+public record WrittenDrawing(
+    WrittenDocument words,
+    double width,
+    double height,
+    LengthUnit unit,
+    Optional<Colour> background,
+    List<Item> items,
+    List<Asset> images) {
+  public WrittenDrawing {
+    items = List.copyOf(items);
+    images = List.copyOf(images);
+  }
+
+  /** What stands on it. */
+  public sealed interface Item {}
+
+  /**
+   * A text.
+   *
+   * @param paragraph its words, by their index among the paragraphs of the drawing
+   * @param x where its first line begins, is centred or ends, in points
+   * @param y where the baseline of that line lies, in points
+   * @param rotation degrees clockwise about that place
+   * @param across what of its first line lies at x: 0 its beginning, 0.5 its middle, 1 its end
+   */
+  public record Text(int paragraph, String name, double x, double y, double rotation, double across)
+      implements Item {}
+
+  /** A shape, with its look as local changes. */
+  public record Form(Layer layer) implements Item {}
+
+  /** How many texts it has. */
+  public int texts() {
+    return (int) items.stream().filter(Text.class::isInstance).count();
+  }
+}

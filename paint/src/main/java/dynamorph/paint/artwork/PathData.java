@@ -1,0 +1,120 @@
+package dynamorph.paint.artwork;
+
+import dynamorph.model.shape.FillRule;
+import dynamorph.model.shape.Shape;
+import dynamorph.model.value.Numbers;
+import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Matrix33;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathFillMode;
+import io.github.humbleui.skija.PathOp;
+import io.github.humbleui.types.Rect;
+import java.util.Optional;
+
+/** Paths that come as path data (W3C SVG 2, 9.3), put where they belong. Close it after use. */
+public final class PathData implements AutoCloseable {
+  private final Path path;
+
+  private PathData(Path path) {
+    this.path = path;
+  }
+
+  /**
+   * A path in its place.
+   *
+   * @throws IllegalArgumentException if the data cannot be read
+   */
+  public static PathData of(String data, FillRule inside, Affine place) {
+    try (Path read = Path.makeFromSVGString(data)) {
+      Path placed = read.makeTransform(matrix(place));
+      placed.setFillMode(inside == FillRule.EVENODD ? PathFillMode.EVEN_ODD : PathFillMode.WINDING);
+      return new PathData(placed);
+    }
+  }
+
+  private static Matrix33 matrix(Affine place) {
+    return new Matrix33(
+        (float) place.a(),
+        (float) place.c(),
+        (float) place.e(),
+        (float) place.b(),
+        (float) place.d(),
+        (float) place.f(),
+        0,
+        0,
+        1);
+  }
+
+  /** The box around what it goes around. */
+  public Box bounds() {
+    Rect box = path.computeTightBounds();
+    return new Box(box.getLeft(), box.getTop(), box.getWidth(), box.getHeight());
+  }
+
+  /** What lies within both. */
+  public PathData within(PathData other) {
+    return new PathData(Path.makeCombining(path, other.path, PathOp.INTERSECT));
+  }
+
+  /** What lies within either. */
+  public PathData with(PathData other) {
+    return new PathData(Path.makeCombining(path, other.path, PathOp.UNION));
+  }
+
+  /** Whether it is a box, and then which. */
+  public Optional<Box> box() {
+    return Optional.ofNullable(path.isRect())
+        .map(rect -> new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight()));
+  }
+
+  /** The path as a shape, in the box around it; empty if nothing is left of it. */
+  public Optional<Shape.Drawn> shape() {
+    if (path.isEmpty() || !path.isFinite()) {
+      return Optional.empty();
+    }
+    Box box = bounds();
+    StringBuilder data = new StringBuilder();
+    Contour.tell(
+        path,
+        new Contour.Taker() {
+          @Override
+          public void move(float x, float y) {
+            put('M', x, y);
+          }
+
+          @Override
+          public void line(float x, float y) {
+            put('L', x, y);
+          }
+
+          @Override
+          public void cubic(float x1, float y1, float x2, float y2, float x, float y) {
+            put('C', x1, y1, x2, y2, x, y);
+          }
+
+          @Override
+          public void close() {
+            data.append('Z');
+          }
+
+          private void put(char command, float... places) {
+            data.append(command);
+            for (int index = 0; index < places.length; index++) {
+              double from = index % 2 == 0 ? box.x() : box.y();
+              data.append(index == 0 ? "" : " ").append(Numbers.format(places[index] - from, 3));
+            }
+          }
+        });
+    return Optional.of(
+        new Shape.Drawn(
+            data.toString(),
+            box.width(),
+            box.height(),
+            Contour.isEvenOdd(path) ? FillRule.EVENODD : FillRule.NONZERO));
+  }
+
+  @Override
+  public void close() {
+    path.close();
+  }
+}
