@@ -83,4 +83,25 @@ class ImportCommandTest {
         .isNotZero();
     assertThat(told).contains("artboard-per-section");
   }
+
+  @Test
+  void aDrawingComesAsAnArtboardOrOntoOne() throws IOException {
+    String drawing = "../demo/imports/opening-card.svg";
+    assertThat(run("import", project.toString(), drawing, "-o", out.toString())).as(told).isZero();
+    assertThat(told).contains("15 shapes and images come along").contains("4 new styles");
+    Project alone = ProjectFile.read(out);
+    assertThat(alone.artboards().getLast().name()).isEqualTo("Opening night");
+    assertThat(
+            run(
+                "import", project.toString(), drawing, "--artboard", "Ticket", "--map",
+                "Headline=words", "-o", out.toString()))
+        .as(told)
+        .isZero();
+    Project onto = ProjectFile.read(out);
+    assertThat(onto.artboards()).hasSize(alone.artboards().size() - 1);
+    assertThat(onto.styles().named("Headline")).isEmpty();
+    assertThat(run("import", project.toString(), drawing, "--update", "-o", out.toString()))
+        .isNotZero();
+    assertThat(told).contains("imported again as a whole");
+  }
 }

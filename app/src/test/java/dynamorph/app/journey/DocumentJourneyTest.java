@@ -9,6 +9,7 @@ import dynamorph.model.document.Arrangement;
 import dynamorph.model.document.Mapped;
 import dynamorph.model.edit.text.EditText;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.value.Rgba;
 import dynamorph.model.text.TextRange;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -16,6 +17,7 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -39,7 +41,7 @@ class DocumentJourneyTest extends JourneyTest {
 
   private void bring(Path file) {
     driver.answers().file(file);
-    driver.run("Import a document…");
+    driver.run("Import a document or drawing…");
     driver.waitFor("what would come is shown", () -> isReviewed("Import"));
     driver.settle();
   }
@@ -116,7 +118,7 @@ class DocumentJourneyTest extends JourneyTest {
     Files.writeString(
         file, NOTES.replace("with a lamp", "with a lantern") + "\nHe was never asleep.\n");
     driver.answers().file(file);
-    driver.run("Import a document…");
+    driver.run("Import a document or drawing…");
     driver.waitFor("the changes are shown", () -> isReviewed("Update"));
     assertThat(
             driver.robot().lookup("#document-pane .quiet").queryAll().stream()
@@ -147,7 +149,7 @@ class DocumentJourneyTest extends JourneyTest {
                 .apply(EditText.plain(text.id(), new TextRange(lamp, lamp + 4), "torch")));
     Files.writeString(file, NOTES.replace("with a lamp", "with a lantern"));
     driver.answers().file(file);
-    driver.run("Import a document…");
+    driver.run("Import a document or drawing…");
     driver.waitFor("it is asked", () -> driver.isShown("#document-theirs-0"));
     assertThat(shownWords(text)).as("mine stays unless said otherwise").contains("with a torch");
     driver.press("document-theirs-0");
@@ -202,5 +204,39 @@ class DocumentJourneyTest extends JourneyTest {
     assertThat(added(driver.project())).isEmpty();
     assertThat(driver.project().layer(target.id()).orElseThrow().follows())
         .isEqualTo(target.follows());
+  }
+
+  @Test
+  void aDrawingStandsAsItWasDrawnAndItsLooksBecomeStyles() {
+    bring(Path.of("..", "demo", "imports", "opening-card.svg"));
+    assertThat(driver.robot().lookup("#reach .quiet-words").queryAllAs(Label.class))
+        .extracting(Label::getText)
+        .containsExactly("24 new");
+    assertThat(driver.isShown("#reach .problem-text")).as("lines are not overset").isFalse();
+    assertThat(driver.isShown("#document-direct-all")).as("all of its looks come").isFalse();
+    driver.press("drawing-here");
+    driver.waitFor(
+        "it stands on the panel",
+        () -> driver.workspace().shownProperty().get().artboards().size() == demo.artboards().size());
+    driver.press("drawing-new");
+    driver.waitFor(
+        "it has an artboard",
+        () -> driver.workspace().shownProperty().get().artboards().size() > demo.artboards().size());
+    driver.press("document-import");
+    Artboard card = added(driver.project()).getFirst();
+    assertThat(card.name()).isEqualTo("Opening night");
+    String headline =
+        card.layers().stream()
+            .filter(layer -> layer.name().equals("The clock strikes"))
+            .findFirst()
+            .orElseThrow()
+            .id()
+            .value();
+    assertThat(driver.layer(headline).follows())
+        .containsExactly(driver.styleNamed("Headline"));
+    // the dark edge of the letters, and the colours of dusk within
+    assertThat(driver.pixels(headline, Rgba.parse("#2b1d10"))).isGreaterThan(5);
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
   }
 }

@@ -123,10 +123,9 @@ public final class DrawingPlan {
   private String freeName() {
     Set<String> taken = new HashSet<>();
     mapped.project().artboards().forEach(board -> taken.add(board.name()));
-    String wanted = drawing.words().name().replaceAll("\\.[^.]*$", "");
-    String name = wanted;
+    String name = drawing.title();
     for (int number = 2; taken.contains(name); number++) {
-      name = wanted + " " + number;
+      name = drawing.title() + " " + number;
     }
     return name;
   }

@@ -255,8 +255,15 @@ final class SvgPaint {
     double length = 1 / slope;
     Affine.Place start = course.apply(x1, y1);
     Box box = at.layer();
-    double middleX = start.x() + slopeX / slope * length / 2;
-    double middleY = start.y() + slopeY / slope * length / 2;
+    // of all places that have the middle colour, the one nearest to the middle of the box
+    double centreX = box.x() + box.width() / 2;
+    double centreY = box.y() + box.height() / 2;
+    double away =
+        (centreX - start.x()) * slopeX / slope
+            + (centreY - start.y()) * slopeY / slope
+            - length / 2;
+    double middleX = centreX - slopeX / slope * away;
+    double middleY = centreY - slopeY / slope * away;
     double whole = Math.abs(box.width() * slopeX / slope) + Math.abs(box.height() * slopeY / slope);
     return Optional.of(
         look.with(Properties.COAT_PAINT.at(coat), PaintKind.LINEAR)

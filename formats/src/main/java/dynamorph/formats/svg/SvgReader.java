@@ -37,6 +37,7 @@ final class SvgReader {
   /** So many elements are gone through, those that are used again counted each time. */
   private static final int MOST_STEPS = 500_000;
 
+  private static final int LONGEST_TITLE = 80;
   private static final double SMALLEST = 1;
   private static final double LARGEST = 28_346;
 
@@ -141,6 +142,7 @@ final class SvgReader {
       throw new IOException(Messages.of("svg.is-empty", name));
     }
     return new WrittenDrawing(
+        title(),
         texts.document(name, told.lines()),
         page.width(),
         page.height(),
@@ -153,6 +155,16 @@ final class SvgReader {
             .map(Colour::of),
         items,
         List.copyOf(images.values()));
+  }
+
+  private String title() {
+    return root.children().stream()
+        .filter(child -> SvgIndex.name(child).equals("title"))
+        .map(child -> child.text().strip())
+        .filter(title -> !title.isEmpty())
+        .findFirst()
+        .map(title -> title.substring(0, Math.min(title.length(), LONGEST_TITLE)))
+        .orElseGet(() -> name.replaceAll("\\.[^.]*$", ""));
   }
 
   /**
@@ -506,7 +518,7 @@ final class SvgReader {
                 // some programs write other letters as their numbers
                 .map(id -> id.replaceAll("_x[0-9A-F]{2,4}_", " ").replaceAll("[-_]+", " ").strip())
                 .filter(id -> !id.isEmpty()))
-        .map(label -> label.substring(0, Math.min(label.length(), 80)));
+        .map(label -> label.substring(0, Math.min(label.length(), LONGEST_TITLE)));
   }
 
   // --- images

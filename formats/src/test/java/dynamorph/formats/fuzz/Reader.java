@@ -9,6 +9,7 @@ import dynamorph.formats.journal.Journals;
 import dynamorph.formats.journal.RecordFile;
 import dynamorph.formats.project.ProjectDifference;
 import dynamorph.formats.project.ProjectFile;
+import dynamorph.formats.svg.SvgFile;
 import dynamorph.formats.table.TableReader;
 import dynamorph.formats.tokens.TokenFile;
 import dynamorph.model.Asset;
@@ -18,6 +19,7 @@ import dynamorph.model.document.DirectFormatting;
 import dynamorph.model.document.Mapped;
 import dynamorph.model.document.StyleMapping;
 import dynamorph.model.document.WrittenDocument;
+import dynamorph.model.document.WrittenDrawing;
 import dynamorph.model.document.mapping.MappedDocument;
 import dynamorph.model.document.mapping.MappingProposal;
 import dynamorph.model.document.mapping.Section;
@@ -92,6 +94,21 @@ public enum Reader {
   RTF(input -> document(input, ".rtf"), () -> List.of(sample("wall-texts.rtf"))),
   PAGE(input -> document(input, ".html"), () -> List.of(sample("wall-texts.html"))),
   MARKDOWN(input -> document(input, ".md"), () -> List.of(sample("wall-texts.md"))),
+  /** Drawings, and what comes to stand on an artboard of them. */
+  DRAWING(
+      input ->
+          inFile(
+              input,
+              ".svg",
+              file -> {
+                WrittenDrawing drawing = SvgFile.read(file);
+                Project project = Project.empty("P");
+                StyleMapping mapping = MappingProposal.of(project, drawing.words());
+                MappedDocument mapped = new MappedDocument(project, drawing.words(), mapping);
+                drawing.words().paragraphs().forEach(one -> mapped.story(List.of(one)));
+                return drawing;
+              }),
+      () -> List.of(resource("svg/opening-card.svg"))),
   /** Outlines, as SVG writes them, united and moved. */
   OUTLINE(
       Reader::outline,
@@ -170,9 +187,13 @@ public enum Reader {
   }
 
   private static byte[] sample(String name) {
+    return resource("document/" + name);
+  }
+
+  private static byte[] resource(String name) {
     try (InputStream in =
         Objects.requireNonNull(
-            Reader.class.getResourceAsStream("/dynamorph/formats/document/" + name), name)) {
+            Reader.class.getResourceAsStream("/dynamorph/formats/" + name), name)) {
       return in.readAllBytes();
     } catch (IOException unreadable) {
       throw new UncheckedIOException(unreadable);

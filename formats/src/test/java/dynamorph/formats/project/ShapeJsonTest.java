@@ -7,6 +7,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.shape.FillRule;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.BoxLengths;
 import java.io.ByteArrayOutputStream;
@@ -39,6 +40,7 @@ class ShapeJsonTest {
         new Shape.Polygon(100, 0.999),
         new Shape.Drawn("M0 0C1 2 3 4 5 6Z", 5, 6),
         new Shape.Drawn("M0 0L10 0", 10, 0),
+        new Shape.Drawn("M0 0h9v9zM1 1h2v2z", 9, 9, FillRule.EVENODD),
         new Shape.Picture("half tone (2).png"));
   }
 

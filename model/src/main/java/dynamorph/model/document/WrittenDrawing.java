@@ -10,6 +10,7 @@ import java.util.Optional;
 /**
  * A drawing as it was made elsewhere: a page with texts and shapes in their places.
  *
+ * @param title what it is called
  * @param words its texts, a paragraph each, and the looks that they have
  * @param width in points
  * @param height in points
@@ -18,6 +19,7 @@ import java.util.Optional;
  * @param images what its shapes show
  */
 public record WrittenDrawing(
+    String title,
     WrittenDocument words,
     double width,
     double height,

@@ -113,6 +113,15 @@ class ColumnsTest {
     assertThat(fits(setting, shrunk + 0.4)).as("one percent larger").isFalse();
   }
 
+  @Test
+  void aBoxWithoutWordsIsNeverOverset() {
+    assertThat(Setting.of("").with(Properties.BOX, BoxFit.FIXED).inBox(300, 2).layout().overset())
+        .as("nothing is lost")
+        .isEmpty();
+    assertThat(Setting.of("a").with(Properties.BOX, BoxFit.FIXED).inBox(300, 2).layout().overset())
+        .isPresent();
+  }
+
   private static boolean fits(Setting setting, double size) {
     return setting.with(Properties.SIZE, FontSize.points(size)).layout().overset().isEmpty();
   }
