@@ -93,8 +93,15 @@ class ImportCommandTest {
     assertThat(alone.artboards().getLast().name()).isEqualTo("Opening night");
     assertThat(
             run(
-                "import", project.toString(), drawing, "--artboard", "Ticket", "--map",
-                "Headline=words", "-o", out.toString()))
+                "import",
+                project.toString(),
+                drawing,
+                "--artboard",
+                "Ticket",
+                "--map",
+                "Headline=words",
+                "-o",
+                out.toString()))
         .as(told)
         .isZero();
     Project onto = ProjectFile.read(out);

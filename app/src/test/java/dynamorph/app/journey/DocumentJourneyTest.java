@@ -9,15 +9,15 @@ import dynamorph.model.document.Arrangement;
 import dynamorph.model.document.Mapped;
 import dynamorph.model.edit.text.EditText;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.value.Rgba;
 import dynamorph.model.text.TextRange;
+import dynamorph.model.value.Rgba;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -217,11 +217,13 @@ class DocumentJourneyTest extends JourneyTest {
     driver.press("drawing-here");
     driver.waitFor(
         "it stands on the panel",
-        () -> driver.workspace().shownProperty().get().artboards().size() == demo.artboards().size());
+        () ->
+            driver.workspace().shownProperty().get().artboards().size() == demo.artboards().size());
     driver.press("drawing-new");
     driver.waitFor(
         "it has an artboard",
-        () -> driver.workspace().shownProperty().get().artboards().size() > demo.artboards().size());
+        () ->
+            driver.workspace().shownProperty().get().artboards().size() > demo.artboards().size());
     driver.press("document-import");
     Artboard card = added(driver.project()).getFirst();
     assertThat(card.name()).isEqualTo("Opening night");
@@ -232,8 +234,7 @@ class DocumentJourneyTest extends JourneyTest {
             .orElseThrow()
             .id()
             .value();
-    assertThat(driver.layer(headline).follows())
-        .containsExactly(driver.styleNamed("Headline"));
+    assertThat(driver.layer(headline).follows()).containsExactly(driver.styleNamed("Headline"));
     // the dark edge of the letters, and the colours of dusk within
     assertThat(driver.pixels(headline, Rgba.parse("#2b1d10"))).isGreaterThan(5);
     driver.undoAll();

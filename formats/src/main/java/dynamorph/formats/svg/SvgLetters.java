@@ -26,7 +26,10 @@ final class SvgLetters {
   static PropertySet look(SvgStyle style, Affine place) {
     double size = style.size() * Math.abs(place.scaleY());
     PropertySet look =
-        put(PropertySet.EMPTY, Properties.SIZE, FontSize.points(Math.clamp(Math.rint(size * 1000) / 1000, 0.1, 1e4)))
+        put(
+                PropertySet.EMPTY,
+                Properties.SIZE,
+                FontSize.points(Math.clamp(Math.rint(size * 1000) / 1000, 0.1, 1e4)))
             .with(Properties.FONT_WEIGHT, style.weight())
             .with(
                 Properties.SLANT,

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /** What holds for an element: what was declared for it, and what it takes over from around it. */
 final class SvgStyle {
@@ -112,7 +113,7 @@ final class SvgStyle {
     return all;
   }
 
-  private double size(String said) {
+  private double size(@Nullable String said) {
     if (said == null) {
       return size;
     }
@@ -133,7 +134,7 @@ final class SvgStyle {
             });
   }
 
-  private double weight(String said) {
+  private double weight(@Nullable String said) {
     if (said == null) {
       return weight;
     }

@@ -25,6 +25,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -283,7 +284,9 @@ final class SvgTexts {
       styleOf.put(look, style);
     });
     List<WrittenParagraph> paragraphs =
-        raws.stream().map(raw -> paragraph(raw, styleOf.get(raw.look()))).toList();
+        raws.stream()
+            .map(raw -> paragraph(raw, Objects.requireNonNull(styleOf.get(raw.look()))))
+            .toList();
     return new WrittenDocument(name, styles, paragraphs, remarks);
   }
 

@@ -42,8 +42,7 @@ import org.junit.jupiter.api.Test;
 /** What comes to stand on an artboard of a drawing, and what its looks become. */
 class DrawingPlanTest {
   private static final FontLibrary FONTS = FontLibrary.shipped();
-  private static final SceneMaker MAKER =
-      new SceneMaker(new Typesetter(FONTS), new LayerPainter());
+  private static final SceneMaker MAKER = new SceneMaker(new Typesetter(FONTS), new LayerPainter());
 
   private static final AtomicInteger COUNT = new AtomicInteger();
 
@@ -56,8 +55,7 @@ class DrawingPlanTest {
       Project project, WrittenDrawing drawing, StyleMapping mapping, Optional<ArtboardId> onto) {
     IdSource ids = prefix -> prefix + "-" + COUNT.incrementAndGet();
     return DrawingPlan.of(
-        new MappedDocument(
-            project, drawing.words(), mapping.withDirect(DirectFormatting.ALL)),
+        new MappedDocument(project, drawing.words(), mapping.withDirect(DirectFormatting.ALL)),
         drawing,
         onto,
         MAKER,
@@ -84,8 +82,7 @@ class DrawingPlanTest {
   /** Where something of a line of a text lies on its artboard. */
   private static PlanePoint place(Project project, String name, int line, double across) {
     Scene scene = MAKER.make(project);
-    Layer layer =
-        project.layers().filter(one -> one.name().equals(name)).findFirst().orElseThrow();
+    Layer layer = project.layers().filter(one -> one.name().equals(name)).findFirst().orElseThrow();
     PlacedLayer placed = scene.find(layer.id()).orElseThrow().text();
     Line set = placed.layout().lines().get(line);
     return placed.toArtboard(set.box().x() + set.box().width() * across, set.baseline());
@@ -125,7 +122,10 @@ class DrawingPlanTest {
             org.assertj.core.api.Assertions.tuple("Small print", StyleLevel.TEXT),
             org.assertj.core.api.Assertions.tuple("EB Garamond italic 12", StyleLevel.TEXT));
     Layer once =
-        board.layers().stream().filter(one -> one.name().equals("Admits two")).findFirst().orElseThrow();
+        board.layers().stream()
+            .filter(one -> one.name().equals("Admits two"))
+            .findFirst()
+            .orElseThrow();
     assertThat(once.follows()).as("a look without a name that is used once").isEmpty();
     assertThat(once.local().get(Properties.FONT_FAMILY.key())).contains("Anton");
     Project again = after(after, card());
@@ -164,7 +164,8 @@ class DrawingPlanTest {
         after(Project.empty("P"), read(text.formatted(24))).styles().named("Label").orElseThrow();
     Project project =
         Project.empty("P")
-            .withStyles(StyleBook.of(List.of(label.withName("Shield").withId(new StyleId("shield")))));
+            .withStyles(
+                StyleBook.of(List.of(label.withName("Shield").withId(new StyleId("shield")))));
     StyleMapping same = MappingProposal.of(project, read(text.formatted(24)).words());
     assertThat(same.of("class:Label")).isEqualTo(new Mapped.Follow(new StyleId("shield")));
     Project other =

@@ -107,8 +107,7 @@ class SvgFileTest {
   void sizesAreThoseOfTheDrawing(
       String attributes, double width, double height, LengthUnit unit, double hundred)
       throws IOException {
-    WrittenDrawing drawing =
-        read("<svg " + attributes + "><rect width='100' height='10'/></svg>");
+    WrittenDrawing drawing = read("<svg " + attributes + "><rect width='100' height='10'/></svg>");
     assertThat(drawing.width()).isCloseTo(width, within(0.01));
     assertThat(drawing.height()).isCloseTo(height, within(0.01));
     assertThat(drawing.unit()).isEqualTo(unit);
@@ -121,7 +120,8 @@ class SvgFileTest {
   @Test
   void shapesKeepTheirKindAndArePlacedThroughAllTransforms() throws IOException {
     Layer box =
-        shape("<g transform='translate(10 20) scale(2)'><rect x='5' y='5' width='30' height='10' rx='3'/></g>");
+        shape(
+            "<g transform='translate(10 20) scale(2)'><rect x='5' y='5' width='30' height='10' rx='3'/></g>");
     assertThat(box.shape().orElseThrow()).hasToString("Rectangle[corners=6 pt]");
     stands(box, 20, 30, 60, 20);
     Layer turned = shape("<rect width='30' height='10' transform='translate(100 50) rotate(90)'/>");
@@ -352,7 +352,8 @@ class SvgFileTest {
   @Test
   void lettersAreTurnedStretchedAndSheared() throws IOException {
     WrittenDrawing drawing =
-        inside("<text font-size='10' transform='translate(50 60) rotate(-90) scale(3 2)'>up</text>");
+        inside(
+            "<text font-size='10' transform='translate(50 60) rotate(-90) scale(3 2)'>up</text>");
     WrittenDrawing.Text text = texts(drawing).getFirst();
     assertThat(text.rotation()).isEqualTo(-90);
     assertThat(text.x()).isEqualTo(50);
@@ -399,7 +400,8 @@ class SvgFileTest {
     assertThatThrownBy(() -> inside("")).hasMessageContaining("shows nothing");
     assertThatThrownBy(() -> read("<svg width='1e6' height='9'><rect width='9' height='9'/></svg>"))
         .hasMessageContaining("1000000");
-    assertThatThrownBy(() -> read("<svg viewBox='0 0 9 9'>" + "<g>".repeat(5000) + "<path d='M0 0h9'/>"))
+    assertThatThrownBy(
+            () -> read("<svg viewBox='0 0 9 9'>" + "<g>".repeat(5000) + "<path d='M0 0h9'/>"))
         .hasMessageContaining("too many within each other");
   }
 

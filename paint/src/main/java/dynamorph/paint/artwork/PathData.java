@@ -1,5 +1,7 @@
 package dynamorph.paint.artwork;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.shape.FillRule;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Numbers;
@@ -26,7 +28,7 @@ public final class PathData implements AutoCloseable {
    */
   public static PathData of(String data, FillRule inside, Affine place) {
     try (Path read = Path.makeFromSVGString(data)) {
-      Path placed = read.makeTransform(matrix(place));
+      Path placed = requireNonNull(read.makeTransform(matrix(place)));
       placed.setFillMode(inside == FillRule.EVENODD ? PathFillMode.EVEN_ODD : PathFillMode.WINDING);
       return new PathData(placed);
     }
@@ -53,12 +55,18 @@ public final class PathData implements AutoCloseable {
 
   /** What lies within both. */
   public PathData within(PathData other) {
-    return new PathData(Path.makeCombining(path, other.path, PathOp.INTERSECT));
+    return combined(other, PathOp.INTERSECT);
   }
 
   /** What lies within either. */
   public PathData with(PathData other) {
-    return new PathData(Path.makeCombining(path, other.path, PathOp.UNION));
+    return combined(other, PathOp.UNION);
+  }
+
+  /** Of paths that are too wild to be combined nothing is left. */
+  private PathData combined(PathData other, PathOp how) {
+    Path both = Path.makeCombining(path, other.path, how);
+    return new PathData(both == null ? new Path() : both);
   }
 
   /** Whether it is a box, and then which. */
