@@ -2,10 +2,17 @@ package dynamorph.cli;
 
 import dynamorph.cli.message.Messages;
 import dynamorph.formats.table.WordTable;
+import dynamorph.formats.xliff.Translation;
+import dynamorph.formats.xliff.XliffReader;
+import dynamorph.formats.xliff.XliffWriter;
+import dynamorph.model.IdSource;
 import dynamorph.model.Project;
+import dynamorph.model.edit.importing.LanguageVersion;
+import dynamorph.model.edit.text.ReplaceStories;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.security.SecureRandom;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -33,6 +40,9 @@ final class WordsCommand implements Callable<Integer> {
       description = "${bundle:words-command.output}")
   private Path output;
 
+  @Option(names = "--language-version", description = "${bundle:words-command.language-version}")
+  private boolean languageVersion;
+
   @Spec private CommandSpec spec;
 
   @Override
@@ -41,15 +51,49 @@ final class WordsCommand implements Callable<Integer> {
       throw new IllegalArgumentException(Messages.of("words-command.say-what"));
     }
     Project project = file.read();
+    PrintWriter out = spec.commandLine().getOut();
     if (exported != null) {
-      WordTable.write(project, exported);
+      if (XliffReader.isXliff(exported)) {
+        out.println(Messages.of("words-command.given", XliffWriter.write(project, exported)));
+      } else {
+        WordTable.write(project, exported);
+      }
       return 0;
+    }
+    if (XliffReader.isXliff(imported)) {
+      return translated(project, XliffReader.read(imported, project), out);
+    }
+    if (languageVersion) {
+      throw new IllegalArgumentException(Messages.of("words-command.needs-xliff"));
     }
     WordTable.Imported words = WordTable.read(imported, project);
     file.write(words.edit().applyTo(project), output);
-    PrintWriter out = spec.commandLine().getOut();
     out.println(Messages.of("words-command.taken", words.changed(), words.unchanged()));
     words.remarks().forEach(out::println);
+    return 0;
+  }
+
+  private int translated(Project project, Translation translation, PrintWriter out)
+      throws IOException {
+    if (languageVersion) {
+      LanguageVersion.Plan plan =
+          LanguageVersion.of(
+              project,
+              translation.language(),
+              translation.stories(),
+              IdSource.random(new SecureRandom()));
+      file.write(plan.edit().applyTo(project), output);
+      out.println(
+          Messages.of("words-command.version", plan.edit().artboards().size(), plan.cues()));
+      if (plan.titles() > 0) {
+        out.println(Messages.of("words-command.titles", plan.titles()));
+      }
+    } else {
+      Project after = new ReplaceStories(translation.stories(), "").applyTo(project);
+      file.write(after, output);
+      out.println(Messages.of("words-command.translated", translation.translated()));
+    }
+    translation.remarks().forEach(out::println);
     return 0;
   }
 }

@@ -111,4 +111,46 @@ class ImportCommandTest {
         .isNotZero();
     assertThat(told).contains("imported again as a whole");
   }
+
+  @Test
+  void aTranslationReplacesTheWordsOrStandsBeside() throws IOException {
+    Path words = folder.resolve("words.xlf");
+    assertThat(run("words", project.toString(), "--export", words.toString())).isZero();
+    assertThat(told).contains("75 paragraphs to translate.");
+    Files.writeString(
+        words,
+        Files.readString(words)
+            .replace("srcLang=", "trgLang=\"nl\" srcLang=")
+            .replaceAll(
+                "<source>(.*?)</source>", "<source>$1</source><target>$1 \u2013 nl</target>"));
+    String from = words.toString();
+    assertThat(run("words", project.toString(), "--import", from, "-o", out.toString())).isZero();
+    Project replaced = ProjectFile.read(out);
+    Project before = ProjectFile.read(project);
+    assertThat(replaced.artboards()).hasSameSizeAs(before.artboards());
+    assertThat(replaced.layers().filter(layer -> layer.story().text().endsWith("\u2013 nl")))
+        .hasSizeGreaterThan(40);
+    assertThat(
+            run(
+                "words",
+                project.toString(),
+                "--import",
+                from,
+                "--language-version",
+                "-o",
+                out.toString()))
+        .isZero();
+    assertThat(told).contains("13 artboards and 17 cues").contains("10 titles of films stay");
+    assertThat(ProjectFile.read(out).artboards()).hasSize(before.artboards().size() + 13);
+    assertThat(
+            run(
+                "words",
+                project.toString(),
+                "--import",
+                document.toString(),
+                "--language-version",
+                "-o",
+                out.toString()))
+        .isNotZero();
+  }
 }

@@ -61,6 +61,7 @@ public final class DocumentActions {
   }
 
   private void open(Path file, Optional<Artboard> board, boolean onArtboard) {
+    workspace.clearNotice();
     if (SvgFile.isDrawing(file)) {
       files.inBackground(
           () -> SvgFile.read(file),

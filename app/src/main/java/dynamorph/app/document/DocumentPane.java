@@ -1,5 +1,6 @@
 package dynamorph.app.document;
 
+import dynamorph.app.artboards.stage.ShownWhole;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
@@ -15,7 +16,6 @@ import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.formats.document.DocumentPlan;
 import dynamorph.formats.document.DocumentUpdate;
 import dynamorph.formats.svg.DrawingPlan;
-import dynamorph.model.Artboard;
 import dynamorph.model.ImportedDocument;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
@@ -39,7 +39,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.RadioButton;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -58,6 +57,7 @@ public final class DocumentPane extends VBox {
   private final StageView stage;
   private final Supplier<Studio> studio;
   private final Specimens specimens;
+  private final ShownWhole whole;
   private final LatestWork<Plan> work;
   private final Label title = new Label();
   private final Label counts = new Label();
@@ -86,6 +86,7 @@ public final class DocumentPane extends VBox {
     this.stage = stage;
     this.studio = studio;
     this.specimens = specimens;
+    this.whole = new ShownWhole(stage, () -> workspace.attempts().present().document().isPresent());
     this.work =
         new LatestWork<>(
             "document",
@@ -168,7 +169,17 @@ public final class DocumentPane extends VBox {
       Tips.on(commit, Messages.of("document.import-help"));
       content
           .getChildren()
-          .add(coming.drawing().isPresent() ? placesOfDrawing(coming) : places(coming));
+          .add(
+              coming.drawing().isPresent()
+                  ? new DrawingPlace(
+                      coming.artboard().flatMap(workspace.project()::artboard),
+                      onArtboard,
+                      here -> {
+                        onArtboard = here;
+                        shown = false;
+                        plan(coming);
+                      })
+                  : places(coming));
     }
     told.getChildren().clear();
     content.getChildren().add(told);
@@ -192,7 +203,15 @@ public final class DocumentPane extends VBox {
       content.getChildren().add(styles);
     }
     if (coming.drawing().isEmpty()) {
-      content.getChildren().add(direct(coming));
+      content
+          .getChildren()
+          .add(
+              new DirectChoice(
+                  mapping.direct(),
+                  kept -> {
+                    mapping = mapping.withDirect(kept);
+                    plan(coming);
+                  }));
     }
   }
 
@@ -224,31 +243,6 @@ public final class DocumentPane extends VBox {
         6,
         Controls.quiet(Messages.of(updating ? "document.was-imported" : "document.has-the-name")),
         pills);
-  }
-
-  private Node placesOfDrawing(DocumentImport coming) {
-    VBox places = new VBox(6, heading(Messages.of("document.where-drawn")));
-    ToggleGroup group = new ToggleGroup();
-    String there =
-        coming.artboard().flatMap(workspace.project()::artboard).map(Artboard::name).orElse("");
-    for (boolean here : there.isEmpty() ? List.of(false) : List.of(false, true)) {
-      RadioButton place =
-          new RadioButton(
-              here
-                  ? Messages.of("document.on-this-artboard", there)
-                  : Messages.of("document.on-a-new-artboard"));
-      place.setId(here ? "drawing-here" : "drawing-new");
-      place.setWrapText(true);
-      place.setToggleGroup(group);
-      place.setSelected(onArtboard == here);
-      place.setOnAction(_ -> {
-        onArtboard = here;
-        shown = false;
-        plan(coming);
-      });
-      places.getChildren().add(place);
-    }
-    return places;
   }
 
   private Node places(DocumentImport coming) {
@@ -316,29 +310,6 @@ public final class DocumentPane extends VBox {
         throw new UnsupportedOperationException(text);
       }
     };
-  }
-
-  private Node direct(DocumentImport coming) {
-    HBox pills = new HBox(6);
-    ToggleGroup group = new ToggleGroup();
-    for (DirectFormatting one : DirectFormatting.values()) {
-      ToggleButton pill = new ToggleButton(one.label());
-      pill.getStyleClass().add("pill");
-      pill.setId("document-direct-" + one.name().toLowerCase(java.util.Locale.ROOT));
-      pill.setToggleGroup(group);
-      pill.setSelected(mapping.direct() == one);
-      pill.setOnAction(_ -> {
-        pill.setSelected(true);
-        mapping = mapping.withDirect(one);
-        plan(coming);
-      });
-      pills.getChildren().add(pill);
-    }
-    return new VBox(
-        6,
-        heading(Messages.of("document.direct")),
-        Controls.quiet(Messages.of("document.direct-help")),
-        pills);
   }
 
   // --- what would come of it
@@ -480,7 +451,7 @@ public final class DocumentPane extends VBox {
   /** Shows all that comes, once for each way of placing it. */
   private void reveal(ImportDocument edit) {
     if (!edit.artboards().isEmpty()) {
-      stage.show(edit.artboards());
+      whole.show(edit.artboards());
     } else {
       texts(edit).stream().findFirst().ifPresent(stage::reveal);
     }

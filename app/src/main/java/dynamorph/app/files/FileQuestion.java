@@ -8,6 +8,7 @@ import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.svg.SvgFile;
 import dynamorph.formats.table.TableReader;
 import dynamorph.formats.tokens.TokenFile;
+import dynamorph.formats.xliff.XliffReader;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
@@ -69,11 +70,20 @@ public enum FileQuestion {
   WORDS(
       Messages.of("file-question.import-words"),
       Way.OPEN,
-      kind(Messages.of("file-question.tables"), ".csv", ".tsv")),
+      kind(Messages.of("file-question.words"), ".csv", ".tsv", ".xlf", ".xliff")),
+  TRANSLATION(
+      Messages.of("file-question.import-a-translation"),
+      Way.OPEN,
+      new Kind(Messages.of("file-question.translations"), XliffReader.ENDINGS)),
   SAVED_WORDS(
       Messages.of("file-question.export-words"),
       Way.SAVE,
-      kind(Messages.of("file-question.tables"), ".csv")),
+      kind(Messages.of("file-question.tables"), ".csv"),
+      kind(Messages.of("file-question.translations"), ".xlf")),
+  SAVED_TRANSLATION(
+      Messages.of("file-question.export-for-translation"),
+      Way.SAVE,
+      kind(Messages.of("file-question.translations"), ".xlf")),
   CAPTIONS(
       Messages.of("file-question.import-captions"),
       Way.OPEN,

@@ -1,5 +1,6 @@
 package dynamorph.app.fill;
 
+import dynamorph.app.artboards.stage.ShownWhole;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
@@ -56,6 +57,7 @@ public final class FillPane extends VBox {
 
   private final Workspace workspace;
   private final StageView stage;
+  private final ShownWhole whole;
   private final Supplier<Studio> studio;
   private final FillExport export;
   private final LatestWork<Request> work;
@@ -83,6 +85,7 @@ public final class FillPane extends VBox {
   public FillPane(Workspace workspace, StageView stage, Supplier<Studio> studio, Dialogs dialogs) {
     this.workspace = workspace;
     this.stage = stage;
+    this.whole = new ShownWhole(stage, () -> workspace.attempts().present().fill().isPresent());
     this.studio = studio;
     this.export = new FillExport(workspace, studio, dialogs);
     this.work =
@@ -267,7 +270,7 @@ public final class FillPane extends VBox {
       at = Math.floorMod(wanted, filled.size());
       Artboard board = filled.get(at).artboard();
       shown.setText(Messages.of("fill.row-of", at + 1, filled.size(), board.name()));
-      stage.show(List.of(board));
+      whole.show(List.of(board));
     }
   }
 
@@ -374,7 +377,7 @@ public final class FillPane extends VBox {
     List<Artboard> made = filled.stream().map(FilledArtboard::artboard).toList();
     workspace.attempts().commitPending();
     if (!workspace.attempts().present().isPending()) {
-      stage.show(made);
+      whole.show(made);
       stage.requestFocus();
     }
   }

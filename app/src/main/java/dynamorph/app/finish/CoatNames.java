@@ -6,6 +6,7 @@ import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.StrokePosition;
+import java.util.Locale;
 import java.util.Optional;
 
 /** What coats and effects are called: their own name, else what they are. */
@@ -15,7 +16,8 @@ final class CoatNames {
   static String ofCoat(Subject now, Address coat) {
     Optional<CoatKind> kind = now.shown(Properties.COAT_KIND.at(coat)).value();
     if (kind.isEmpty()) {
-      return coat.coat();
+      // of several layers only some have it
+      return coat.coat().substring(0, 1).toUpperCase(Locale.ROOT) + coat.coat().substring(1);
     }
     String own = now.shown(Properties.COAT_NAME.at(coat)).value().orElse("");
     if (!own.isBlank()) {

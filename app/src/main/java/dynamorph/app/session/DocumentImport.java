@@ -3,7 +3,7 @@ package dynamorph.app.session;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.LayerId;
 import dynamorph.model.document.WrittenDocument;
-import dynamorph.model.document.WrittenDrawing;
+import dynamorph.model.document.drawing.WrittenDrawing;
 import java.util.List;
 import java.util.Optional;
 

@@ -6,10 +6,20 @@ import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.table.WordTable;
+import dynamorph.formats.xliff.Translation;
+import dynamorph.formats.xliff.XliffReader;
+import dynamorph.formats.xliff.XliffWriter;
+import dynamorph.model.Project;
+import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.EditRefused;
+import dynamorph.model.edit.importing.LanguageVersion;
+import dynamorph.model.edit.text.ReplaceStories;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 
 /** Hands the words of all texts to translators and proofreaders, and takes them back. */
 public final class WordsMenu extends MenuButton {
@@ -28,7 +38,10 @@ public final class WordsMenu extends MenuButton {
     getItems()
         .addAll(
             item(Messages.of("sheet.export-words"), this::write),
-            item(Messages.of("sheet.import-words"), this::read));
+            item(Messages.of("sheet.import-words"), this::read),
+            new SeparatorMenuItem(),
+            item(Messages.of("sheet.export-for-translation"), this::writeForTranslation),
+            item(Messages.of("sheet.import-language-version"), this::addVersion));
   }
 
   private static MenuItem item(String label, Runnable work) {
@@ -38,14 +51,32 @@ public final class WordsMenu extends MenuButton {
   }
 
   private void write() {
+    write(".csv");
+  }
+
+  private void writeForTranslation() {
+    write(XliffReader.ENDINGS.getFirst());
+  }
+
+  private void write(String ending) {
+    Project project = workspace.project();
     dialogs
         .choose(
-            FileQuestion.SAVED_WORDS,
-            Messages.of("sheet.words-of", workspace.project().name()) + ".csv")
+            XliffReader.ENDINGS.contains(ending)
+                ? FileQuestion.SAVED_TRANSLATION
+                : FileQuestion.SAVED_WORDS,
+            Messages.of("sheet.words-of", project.name()) + ending)
         .ifPresent(file -> {
           try {
-            WordTable.write(workspace.project(), file);
-            workspace.tell(Notice.info(Messages.of("survey.written", file.getFileName())));
+            if (XliffReader.isXliff(file)) {
+              int count = XliffWriter.write(project, file);
+              workspace.tell(
+                  Notice.info(
+                      Messages.of("sheet.given-for-translation", count, file.getFileName())));
+            } else {
+              WordTable.write(project, file);
+              workspace.tell(Notice.info(Messages.of("survey.written", file.getFileName())));
+            }
           } catch (IOException failed) {
             workspace.tell(
                 Notice.problem(
@@ -62,7 +93,11 @@ public final class WordsMenu extends MenuButton {
         .choose(FileQuestion.WORDS)
         .ifPresent(file -> {
           try {
-            take(WordTable.read(file, workspace.project()));
+            if (XliffReader.isXliff(file)) {
+              take(XliffReader.read(file, workspace.project()));
+            } else {
+              take(WordTable.read(file, workspace.project()));
+            }
           } catch (IOException wrong) {
             workspace.tell(Notice.problem(Messages.reason(wrong)));
           }
@@ -70,18 +105,64 @@ public final class WordsMenu extends MenuButton {
   }
 
   private void take(WordTable.Imported imported) {
-    List<String> remarks = imported.remarks();
-    StringBuilder told =
-        new StringBuilder(
-            Messages.of("sheet.words-taken", imported.changed(), imported.unchanged()));
+    String told =
+        told(
+            Messages.of("sheet.words-taken", imported.changed(), imported.unchanged()),
+            imported.remarks());
+    if (imported.changed() == 0) {
+      workspace.tell(Notice.info(told));
+    } else {
+      apply(imported.edit(), told);
+    }
+  }
+
+  /** The words of a translation in place of those that are there. */
+  private void take(Translation translation) {
+    String told =
+        told(Messages.of("sheet.translated", translation.translated()), translation.remarks());
+    if (translation.stories().isEmpty()) {
+      workspace.tell(Notice.info(told));
+    } else {
+      apply(
+          new ReplaceStories(translation.stories(), Messages.of("sheet.translate-words-of")), told);
+    }
+  }
+
+  private void addVersion() {
+    dialogs
+        .choose(FileQuestion.TRANSLATION)
+        .ifPresent(file -> {
+          try {
+            Project project = workspace.project();
+            Translation translation = XliffReader.read(file, project);
+            LanguageVersion.Plan plan =
+                LanguageVersion.of(
+                    project, translation.language(), translation.stories(), workspace.ids());
+            String made =
+                Messages.of("sheet.version-made", plan.edit().artboards().size(), plan.cues());
+            List<String> remarks = new ArrayList<>(translation.remarks());
+            if (plan.titles() > 0) {
+              remarks.addFirst(Messages.of("sheet.titles-stay", plan.titles()));
+            }
+            apply(plan.edit(), told(made, remarks));
+          } catch (IOException | EditRefused wrong) {
+            workspace.tell(Notice.problem(Messages.reason(wrong)));
+          }
+        });
+  }
+
+  private void apply(Edit edit, String told) {
+    if (workspace.apply(edit)) {
+      workspace.tell(Notice.offering(told, Messages.of("common.undo"), workspace::undo));
+    }
+  }
+
+  private static String told(String first, List<String> remarks) {
+    StringBuilder told = new StringBuilder(first);
     remarks.stream().limit(MOST_TOLD).forEach(remark -> told.append("\n").append(remark));
     if (remarks.size() > MOST_TOLD) {
       told.append("\n").append(Messages.of("survey.and-more", remarks.size() - MOST_TOLD));
     }
-    if (imported.changed() == 0) {
-      workspace.tell(Notice.info(told.toString()));
-    } else if (workspace.apply(imported.edit())) {
-      workspace.tell(Notice.offering(told.toString(), Messages.of("common.undo"), workspace::undo));
-    }
+    return told.toString();
   }
 }

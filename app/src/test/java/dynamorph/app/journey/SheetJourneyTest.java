@@ -3,6 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -211,12 +212,45 @@ class SheetJourneyTest extends JourneyTest {
     String words = Files.readString(table);
     assertThat(words).contains("web-open,Open till nine");
     Files.writeString(table, words.replace("Open till nine", "Offen bis neun"));
-    driver.robot().clickOn("#sheet-words").clickOn("Import words from a table\u2026");
+    driver.robot().clickOn("#sheet-words").clickOn("Import words\u2026");
     driver.settle();
     assertThat(driver.layer("web-open").story().text()).isEqualTo("Offen bis neun");
     assertThat(driver.notice()).startsWith("1 text has other words now");
     assertThat(demo.layer(new LayerId("web-open")).orElseThrow().follows())
         .isEqualTo(driver.layer("web-open").follows());
+  }
+
+  @Test
+  void aTranslationBecomesAVersionBesideTheOther() throws IOException {
+    openSheet();
+    Path file = folder.resolve("words.xlf");
+    driver.answers().file(file);
+    driver.robot().clickOn("#sheet-words").clickOn("Export for translation (XLIFF)\u2026");
+    driver.waitFor("it is written", () -> Files.exists(file));
+    assertThat(driver.notice()).contains("75 paragraphs to translate");
+    Files.writeString(
+        file,
+        Files.readString(file)
+            .replace("srcLang=", "trgLang=\"nl\" srcLang=")
+            .replace(
+                "<source>Open till nine</source>",
+                "<source>Open till nine</source><target>Open tot negen</target>"));
+    driver
+        .robot()
+        .clickOn("#sheet-words")
+        .clickOn("Import a translation as a language version\u2026");
+    driver.settle();
+    assertThat(driver.layer("web-open").story().text()).isEqualTo("Open till nine");
+    Artboard dutch = driver.project().artboards().getLast();
+    assertThat(dutch.name()).isEqualTo("Web square nl");
+    assertThat(dutch.layers())
+        .anySatisfy(layer -> {
+          assertThat(layer.story().text()).isEqualTo("Open tot negen");
+          assertThat(layer.follows()).isEqualTo(driver.layer("web-open").follows());
+        });
+    assertThat(driver.notice()).contains("74 paragraphs are not translated");
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
   }
 
   @Test

@@ -2,7 +2,7 @@ package dynamorph.formats.svg;
 
 import dynamorph.formats.file.PlainText;
 import dynamorph.formats.message.Messages;
-import dynamorph.model.document.WrittenDrawing;
+import dynamorph.model.document.drawing.WrittenDrawing;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;

@@ -34,9 +34,10 @@ final class SvgLetters {
             .with(
                 Properties.SLANT,
                 style.get("font-style", "normal").equals("normal") ? Slant.UPRIGHT : Slant.ITALIC);
-    Optional<String> family = style.find("font-family").flatMap(SvgLetters::family);
-    if (family.isPresent()) {
-      look = put(look, Properties.FONT_FAMILY, family.get());
+    Optional<FontName> font =
+        style.find("font-family").flatMap(SvgLetters::family).map(FontName::of);
+    if (font.isPresent()) {
+      look = named(look, font.get());
     }
     double tracking = style.length("letter-spacing", 0) / style.size() * 1000;
     if (Math.abs(tracking) >= NEARLY) {
@@ -47,6 +48,19 @@ final class SvgLetters {
       look = put(look, Properties.WORD_SPACING, cents(between));
     }
     return deformed(lines(forms(look, style), style), place);
+  }
+
+  /** What the name of a face says counts where nothing else does. */
+  private static PropertySet named(PropertySet start, FontName font) {
+    PropertySet look = put(start, Properties.FONT_FAMILY, font.family());
+    if (font.weight().isPresent()
+        && look.get(Properties.FONT_WEIGHT.key()).filter(weight -> weight == 400).isPresent()) {
+      look = look.with(Properties.FONT_WEIGHT, font.weight().get());
+    }
+    if (font.slant() == Slant.ITALIC) {
+      look = look.with(Properties.SLANT, Slant.ITALIC);
+    }
+    return font.width().isPresent() ? put(look, Properties.FONT_WIDTH, font.width().get()) : look;
   }
 
   private static <T> PropertySet put(PropertySet look, Property<T> property, T value) {

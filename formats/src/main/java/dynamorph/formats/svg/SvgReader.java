@@ -4,7 +4,7 @@ import dynamorph.formats.file.Sha256;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.Asset;
 import dynamorph.model.LengthUnit;
-import dynamorph.model.document.WrittenDrawing;
+import dynamorph.model.document.drawing.WrittenDrawing;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;

@@ -19,7 +19,7 @@ import dynamorph.model.document.DirectFormatting;
 import dynamorph.model.document.Mapped;
 import dynamorph.model.document.StyleMapping;
 import dynamorph.model.document.WrittenDocument;
-import dynamorph.model.document.WrittenDrawing;
+import dynamorph.model.document.drawing.WrittenDrawing;
 import dynamorph.model.document.mapping.MappedDocument;
 import dynamorph.model.document.mapping.MappingProposal;
 import dynamorph.model.document.mapping.Section;

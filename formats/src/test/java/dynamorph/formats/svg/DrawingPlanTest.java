@@ -13,7 +13,7 @@ import dynamorph.model.Project;
 import dynamorph.model.document.DirectFormatting;
 import dynamorph.model.document.Mapped;
 import dynamorph.model.document.StyleMapping;
-import dynamorph.model.document.WrittenDrawing;
+import dynamorph.model.document.drawing.WrittenDrawing;
 import dynamorph.model.document.mapping.MappedDocument;
 import dynamorph.model.document.mapping.MappingProposal;
 import dynamorph.model.property.Properties;

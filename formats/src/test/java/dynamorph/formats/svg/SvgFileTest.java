@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
-import dynamorph.model.document.WrittenDrawing;
 import dynamorph.model.document.WrittenParagraph;
 import dynamorph.model.document.WrittenStyle;
+import dynamorph.model.document.drawing.WrittenDrawing;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
@@ -363,6 +363,28 @@ class SvgFileTest {
     PropertySet leaning =
         inside("<text transform='skewX(-12)'>it</text>").words().styles().getFirst().look();
     assertThat(of(leaning, Properties.SHEAR)).as("to the right").isEqualTo(12);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "SourceSans3-SemiBoldIt, Source Sans 3, 600, ITALIC",
+    "EBGaramond-Regular, EB Garamond, 400, UPRIGHT",
+    "Arial-BoldItalicMT, Arial, 700, ITALIC",
+    "RobotoCondensed-ExtraLight, Roboto Condensed, 200, UPRIGHT",
+    "IBM Plex Sans, IBM Plex Sans, 400, UPRIGHT",
+    "Noto-Nastaliq, Noto-Nastaliq, 400, UPRIGHT"
+  })
+  void facesByTheirPostScriptNamesAreFamiliesAndWeights(
+      String written, String family, double weight, String slant) throws IOException {
+    PropertySet look =
+        inside("<text font-family='%s, sans-serif'>a</text>".formatted(written))
+            .words()
+            .styles()
+            .getFirst()
+            .look();
+    assertThat(of(look, Properties.FONT_FAMILY)).isEqualTo(family);
+    assertThat(of(look, Properties.FONT_WEIGHT)).isEqualTo(weight);
+    assertThat(of(look, Properties.SLANT)).hasToString(slant);
   }
 
   // --- what does not come

@@ -1,8 +1,9 @@
-package dynamorph.model.document;
+package dynamorph.model.document.drawing;
 
 import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
+import dynamorph.model.document.WrittenDocument;
 import dynamorph.model.value.Colour;
 import java.util.List;
 import java.util.Optional;
