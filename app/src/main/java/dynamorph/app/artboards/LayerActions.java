@@ -64,10 +64,10 @@ public final class LayerActions {
     actions.add("edit.duplicate", "Shortcut+D", when.selected(), this::duplicate);
     actions.add("edit.delete", "", when.selected(), this::delete);
     actions.add("edit.rename", "", when.selected(), () -> rename(window.get()));
-    actions.add("edit.select-all", "Shortcut+A", this::selectAll);
+    actions.add("edit.select-all", "Shortcut+A", when.seen(), this::selectAll);
     actions.add("edit.copy", "Shortcut+C", when.selected(), this::copy);
     actions.add("edit.cut", "Shortcut+X", when.selected(), this::cut);
-    actions.add("edit.paste", "Shortcut+V", this::paste);
+    actions.add("edit.paste", "Shortcut+V", when.seen(), this::paste);
     actions.add("edit.copy-look", "F5", when.any(), this::copyLook);
     actions.add("edit.paste-look", "F6", when.any(), this::pasteLook);
     actions.add("edit.bring-to-front", "Shortcut+Shift+UP", when.selected(), () -> restack(true));

@@ -14,6 +14,7 @@ public final class ViewSettings {
   private final BooleanProperty reach = new SimpleBooleanProperty();
   private final BooleanProperty sheet = new SimpleBooleanProperty();
   private final BooleanProperty survey = new SimpleBooleanProperty();
+  private final BooleanProperty room = new SimpleBooleanProperty();
 
   /** Whether spaces, tabs and paragraph ends show in what is selected. */
   public BooleanProperty hiddenCharactersProperty() {
@@ -58,5 +59,10 @@ public final class ViewSettings {
   /** Whether what a survey found is listed at the right. */
   public BooleanProperty surveyProperty() {
     return survey;
+  }
+
+  /** Whether a room (export, versions, recovery) lies over the stage, which is not seen then. */
+  public BooleanProperty roomProperty() {
+    return room;
   }
 }

@@ -189,4 +189,15 @@ class ExportJourneyTest extends JourneyTest {
         driver.project().artboard(new ArtboardId("ticket")).orElseThrow().layers().getFirst();
     return new dynamorph.model.edit.layer.ArrangeLayers.Delete(Set.of(first.id()));
   }
+
+  @Test
+  void nothingBehindTheRoomIsSelectedOrDuplicated() {
+    driver.select("ticket-title");
+    open();
+    driver.robot().interact(() -> driver.node("export-folder").requestFocus());
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.A).push(KeyCode.SHORTCUT, KeyCode.D);
+    driver.settle();
+    assertThat(driver.workspace().selection().layers()).hasSize(1);
+    assertThat(driver.project()).isEqualTo(demo);
+  }
 }

@@ -12,7 +12,11 @@ import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.svg.SvgFile;
 import dynamorph.formats.table.TableReader;
 import dynamorph.formats.tokens.TokenFile;
+import dynamorph.formats.xliff.XliffReader;
+import dynamorph.model.Artboard;
 import dynamorph.model.Asset;
+import dynamorph.model.Layer;
+import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.document.DirectFormatting;
@@ -109,6 +113,24 @@ public enum Reader {
                 return drawing;
               }),
       () -> List.of(resource("svg/opening-card.svg"))),
+  /** What translators give back. */
+  TRANSLATION(
+      input ->
+          inFile(
+              input,
+              ".xlf",
+              file ->
+                  XliffReader.read(
+                      file,
+                      Project.empty("P")
+                          .plus(
+                              Artboard.empty("a", "A", 9, 9, LengthUnit.POINT)
+                                  .withLayers(List.of(Layer.of("a", "A", "one two")))))),
+      texts(
+          "<xliff xmlns='urn:oasis:names:tc:xliff:document:2.0' version='2.1' srcLang='en' trgLang='nl'>"
+              + "<file id='f'><unit id='u' name='a#0'><segment><source>one <pc id='1'>two</pc></source>"
+              + "<target><pc id='1'>a</pc><ph id='b1' subType='xlf:lb'/><cp hex='0001'/><sc id='1'/>b"
+              + "<ec startRef='1'/></target></segment></unit></file></xliff>")),
   /** Outlines, as SVG writes them, united and moved. */
   OUTLINE(
       Reader::outline,

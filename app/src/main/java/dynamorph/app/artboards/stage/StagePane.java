@@ -72,6 +72,7 @@ public final class StagePane extends StackPane {
                   .filter(other -> other != room)
                   .forEach(other -> other.ifMade(pane -> pane.setVisible(false)));
             }
+            workspace.view().roomProperty().set(rooms.stream().anyMatch(one -> one.isVisible()));
           });
     }
     workspace
