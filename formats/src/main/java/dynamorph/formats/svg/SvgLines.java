@@ -127,8 +127,8 @@ final class SvgLines {
   }
 
   private static Optional<Double> first(Element element, String attribute, SvgStyle style) {
-    String[] values = element.attr(attribute).strip().split("[\\s,]+");
-    return SvgNumbers.length(values[0], 0, style.size());
+    String list = element.attr(attribute).replaceFirst("^[\\s,]+", "");
+    return SvgNumbers.length(list.split("[\\s,]", 2)[0], 0, style.size());
   }
 
   private void begin(Element element, SvgStyle style, double x, Optional<Double> y) {

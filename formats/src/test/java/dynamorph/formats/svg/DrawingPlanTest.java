@@ -22,6 +22,7 @@ import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.value.FontSize;
+import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.PlanePoint;
@@ -30,12 +31,15 @@ import dynamorph.paint.scene.SceneMaker;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.layout.Typesetter;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 
@@ -198,5 +202,30 @@ class DrawingPlanTest {
     assertThat(after.assets().getFirst().name()).startsWith("images/card-").endsWith(".png");
     assertThat(after.layers().map(layer -> layer.shape().orElseThrow().name()))
         .containsExactly("Image", "Image", "Path", "Image", "Image", "Path");
+  }
+
+  /** A hole, an even gradient and what is cut, at places whose colours the drawing says. */
+  @Test
+  void pixelsAreThoseThatTheDrawingSays() throws IOException {
+    Project after =
+        after(
+            Project.empty("P"),
+            read(
+                "<rect width='400' height='200' fill='#fff'/>"
+                    + "<path fill='#00f' fill-rule='evenodd' d='M10 10h100v100h-100zM40 40h40v40h-40z'/>"
+                    + "<linearGradient id='g'><stop stop-color='#000'/><stop offset='1' stop-color='#fff'/>"
+                    + "</linearGradient><rect x='150' y='10' width='100' height='100' fill='url(#g)'/>"
+                    + "<clipPath id='c'><rect x='300' y='10' width='50' height='50'/></clipPath>"
+                    + "<circle clip-path='url(#c)' cx='350' cy='60' r='50' fill='#f00'/>"));
+    Scene.Board board = MAKER.make(after).boards().getLast();
+    BufferedImage seen =
+        ImageIO.read(
+            new ByteArrayInputStream(new ArtboardPicture(new LayerPainter()).png(board, 1)));
+    assertThat(seen.getRGB(20, 20)).as("the frame").isEqualTo(0xFF0000FF);
+    assertThat(seen.getRGB(60, 60)).as("its hole").isEqualTo(0xFFFFFFFF);
+    assertThat(seen.getRGB(200, 60) & 0xFF).as("the middle").isBetween(126, 130);
+    assertThat(seen.getRGB(175, 60) & 0xFF).as("a quarter").isBetween(62, 66);
+    assertThat(seen.getRGB(340, 50)).as("the quarter that is left").isEqualTo(0xFFFF0000);
+    assertThat(seen.getRGB(360, 50)).as("beside the clip").isEqualTo(0xFFFFFFFF);
   }
 }

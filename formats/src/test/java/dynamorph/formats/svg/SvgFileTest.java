@@ -193,7 +193,7 @@ class SvgFileTest {
   void coloursComeFromWhereTheCascadeSays(String attributes, String colour) throws IOException {
     Layer layer =
         shape(
-            "<style>/* no .b{fill:red} */ .b { fill: blue } #x { fill: yellow } rect:hover { fill: red }"
+            "<style>/* no .b{fill:red} */ #x { fill: yellow } .b { fill: blue } rect:hover { fill: red }"
                 + " @media screen { .none { fill: red } }</style><rect "
                 + (attributes == null ? "" : attributes)
                 + " width='9' height='9'/>");
@@ -224,6 +224,9 @@ class SvgFileTest {
     assertThat(of(look, Properties.DASHES.at(STROKE))).hasToString("8 pt, 2 pt");
     assertThat(of(look, Properties.DASH_OFFSET.at(STROKE))).isEqualTo(Length.points(4));
     assertThat(of(look, Properties.COAT_ORDER.at(STROKE))).isEqualTo(-1);
+    PropertySet relative =
+        shape("<path d='M0 0h9' font-size='10' stroke='red' stroke-width='.2em'/>").local();
+    assertThat(of(relative, Properties.STROKE_WIDTH.at(STROKE))).isEqualTo(Length.points(2));
   }
 
   @Test
@@ -430,14 +433,21 @@ class SvgFileTest {
   @Test
   @Timeout(20)
   void copiesOfCopiesAreRefused() {
-    StringBuilder bomb = new StringBuilder("<g id='a0'><rect width='1' height='1'/></g>");
+    assertThatThrownBy(() -> inside(bomb("<rect width='1' height='1'/>")))
+        .hasMessageContaining("20000");
+    assertThatThrownBy(() -> inside(bomb(""))).as("nothing, often").hasMessageContaining("20000");
+    assertThatThrownBy(() -> inside("<g id='a'><use href='#a'/></g>"))
+        .isInstanceOf(IOException.class);
+  }
+
+  /** Forty groups, each with the one before twice. */
+  private static String bomb(String inside) {
+    StringBuilder bomb = new StringBuilder("<g id='a0'>" + inside + "</g>");
     for (int level = 1; level < 40; level++) {
       bomb.append("<g id='a").append(level).append("'>");
       bomb.append("<use href='#a%d'/><use href='#a%d'/></g>".formatted(level - 1, level - 1));
     }
-    assertThatThrownBy(() -> inside(bomb.toString())).hasMessageContaining("20000");
-    assertThatThrownBy(() -> inside("<g id='a'><use href='#a'/></g>"))
-        .isInstanceOf(IOException.class);
+    return bomb.toString();
   }
 
   @Test

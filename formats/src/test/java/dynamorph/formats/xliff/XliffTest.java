@@ -10,6 +10,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.importing.LanguageVersion;
 import dynamorph.model.property.Properties;
@@ -219,8 +220,12 @@ class XliffTest {
   // --- versions
 
   private static IdSource counting() {
+    return counting("");
+  }
+
+  private static IdSource counting(String mark) {
     AtomicInteger count = new AtomicInteger();
-    return prefix -> prefix + "-" + count.incrementAndGet();
+    return prefix -> prefix + "-" + mark + count.incrementAndGet();
   }
 
   @Test
@@ -244,7 +249,21 @@ class XliffTest {
     assertThat(version.layers())
         .extracting(layer -> layer.story().text())
         .containsExactly("klok", "1743");
-    assertThat(version.layers().getFirst().local().get(Properties.LANGUAGE.key())).contains("nl");
+    Layer klok = version.layers().getFirst();
+    assertThat(klok.local().isEmpty() && !klok.story().deviatesInside())
+        .as("no local change: the style below says the language")
+        .isTrue();
+    Paragraph first = klok.story().paragraphs().getFirst();
+    assertThat(
+            Cascade.of(after)
+                .values(klok, first, first.spans().getFirst())
+                .get(Properties.LANGUAGE.key()))
+        .contains("nl");
+    Project twice =
+        LanguageVersion.of(after, "nl", Map.of(new LayerId("a"), Story.of("bel")), counting("b"))
+            .edit()
+            .applyTo(after);
+    assertThat(twice.styles().size()).as("there is one already").isEqualTo(after.styles().size());
     assertThatThrownBy(() -> LanguageVersion.of(project, "nl", Map.of(), counting()))
         .isInstanceOf(EditRefused.class);
   }

@@ -6,11 +6,17 @@ import dynamorph.model.IdSource;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.layer.ArrangeArtboards;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
@@ -28,15 +34,19 @@ import org.pcollections.TreePVector;
 
 /**
  * Adds artboards and caption tracks in another language, beside those that they were translated
- * from. They follow the same styles.
+ * from. They follow the same styles; what says their language is the style that lies below them
+ * all.
  *
  * @param language a BCP 47 tag
+ * @param styles new ones that lie below the texts of the new artboards
  * @param artboards new ones, in place
  * @param films those that get a track more
  */
 public record LanguageVersion(
-    String language, List<Artboard> artboards, Map<ArtboardId, Artboard> films) implements Edit {
+    String language, List<Style> styles, List<Artboard> artboards, Map<ArtboardId, Artboard> films)
+    implements Edit {
   public LanguageVersion {
+    styles = List.copyOf(styles);
     artboards = List.copyOf(artboards);
     films = Map.copyOf(films);
   }
@@ -72,7 +82,15 @@ public record LanguageVersion(
     Set<String> names = new HashSet<>();
     project.artboards().forEach(board -> names.add(board.name()));
     List<Artboard> made = new ArrayList<>();
+    Map<Optional<StyleId>, Style> bases = new LinkedHashMap<>();
+    Project styled = project;
     for (Artboard board : chosen) {
+      Optional<StyleId> base = board.baseStyle().or(project::baseStyle);
+      if (!bases.containsKey(base)) {
+        Style spoken = base(styled, base, language);
+        bases.put(base, spoken);
+        styled = styled.withStyles(styled.styles().with(spoken));
+      }
       made.add(
           new Artboard(
               new ArtboardId(ids.next("artboard")),
@@ -84,10 +102,8 @@ public record LanguageVersion(
               board.x(),
               board.y() + down,
               TreePVector.from(
-                  board.layers().stream()
-                      .map(layer -> copied(layer, language, stories, ids))
-                      .toList()),
-              board.baseStyle(),
+                  board.layers().stream().map(layer -> copied(layer, stories, ids)).toList()),
+              Optional.of(Objects.requireNonNull(bases.get(base)).id()),
               Optional.empty()));
     }
     Map<ArtboardId, Artboard> films = new LinkedHashMap<>();
@@ -106,7 +122,70 @@ public record LanguageVersion(
     if (made.isEmpty() && films.isEmpty()) {
       throw new EditRefused(Messages.of("language-version.nothing"));
     }
-    return new Plan(new LanguageVersion(language, made, films), cues, titles);
+    List<Style> more =
+        bases.values().stream()
+            .filter(style -> project.styles().find(style.id()).isEmpty())
+            .toList();
+    Project with = styled;
+    List<Artboard> spoken = made.stream().map(board -> spoken(with, board, language)).toList();
+    return new Plan(new LanguageVersion(language, more, spoken, films), cues, titles);
+  }
+
+  /** What lies below the texts of a version: what did before, in another language. */
+  private static Style base(Project project, Optional<StyleId> below, String language) {
+    PropertySet says = PropertySet.EMPTY.with(Properties.LANGUAGE, language);
+    Optional<Style> there =
+        project.styles().stream()
+            .filter(style -> style.basedOn().equals(below) && style.properties().equals(says))
+            .findFirst();
+    if (there.isPresent()) {
+      return there.get();
+    }
+    String name =
+        below.flatMap(project.styles()::find).map(style -> style.name() + " ").orElse("")
+            + language;
+    Set<String> names = new HashSet<>();
+    Set<String> taken = new HashSet<>();
+    project.styles().stream()
+        .forEach(style -> {
+          names.add(style.name());
+          taken.add(style.id().value());
+        });
+    String stem = StyleId.stem(name, "base");
+    String id = stem;
+    for (int number = 2; taken.contains(id); number++) {
+      id = stem + "-" + number;
+    }
+    String group = below.flatMap(project.styles()::find).map(Style::group).orElse("");
+    return Style.text(id, free(name, names), group).withBasedOn(below).withProperties(says);
+  }
+
+  /** Where a style of their own says another language, the texts say it themselves. */
+  private static Artboard spoken(Project styled, Artboard board, String language) {
+    Cascade cascade = Cascade.of(styled.withArtboards(styled.artboards().plus(board)));
+    return board.withLayers(
+        board.layers().stream()
+            .map(layer ->
+                layer.isText()
+                        && layer.local().get(Properties.LANGUAGE.key()).equals(Optional.of(MARK))
+                    ? settled(layer, cascade, language)
+                    : layer)
+            .toList());
+  }
+
+  /** Stands for the language of what was translated, until it is known what says it. */
+  private static final String MARK = "und";
+
+  private static Layer settled(Layer marked, Cascade cascade, String language) {
+    Layer plain = marked.withLocal(marked.local().without(Properties.LANGUAGE.key()));
+    Paragraph first = plain.story().paragraphs().getFirst();
+    boolean said =
+        cascade
+            .values(plain, first, first.spans().getFirst())
+            .get(Properties.LANGUAGE.key())
+            .filter(language::equals)
+            .isPresent();
+    return said ? plain : marked.withLocal(marked.local().with(Properties.LANGUAGE, language));
   }
 
   private static double bottom(Artboard board) {
@@ -121,17 +200,16 @@ public record LanguageVersion(
     return free;
   }
 
-  private static Layer copied(
-      Layer layer, String language, Map<LayerId, Story> stories, IdSource ids) {
+  private static Layer copied(Layer layer, Map<LayerId, Story> stories, IdSource ids) {
     Layer copy = layer.withId(new LayerId(ids.next(layer.isText() ? "text" : "shape")));
     Story story = stories.get(layer.id());
-    return story == null ? copy : spoken(copy.withStory(story), language);
+    return story == null ? copy : spoken(copy.withStory(story));
   }
 
-  /** In a language, whatever its words said before. */
-  private static Layer spoken(Layer layer, String language) {
+  /** Without the language that its words said before. */
+  private static Layer spoken(Layer layer) {
     return layer
-        .withLocal(layer.local().with(Properties.LANGUAGE, language))
+        .withLocal(layer.local().with(Properties.LANGUAGE, MARK))
         .withStory(
             layer
                 .story()
@@ -190,7 +268,11 @@ public record LanguageVersion(
 
   @Override
   public Project applyTo(Project before) {
-    Project project = before.withArtboards(before.artboards().plusAll(artboards));
+    StyleBook book = before.styles();
+    for (Style style : styles) {
+      book = book.with(style);
+    }
+    Project project = before.withStyles(book).withArtboards(before.artboards().plusAll(artboards));
     return project.mapArtboards(board -> films.getOrDefault(board.id(), board));
   }
 
