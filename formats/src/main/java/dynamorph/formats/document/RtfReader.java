@@ -146,8 +146,8 @@ final class RtfReader extends RtfListenerAdaptor {
       new StandardRtfParser().parse(new RtfStreamSource(new ByteArrayInputStream(bytes)), reader);
     } catch (UncheckedIOException refused) {
       throw refused.getCause();
-    } catch (RuntimeException broken) {
-      // the parser does not say what it cannot read
+    } catch (RuntimeException | IOException broken) {
+      // the parser does not say what it cannot read, nor that a file ends too early
       throw new IOException(Messages.of("document.is-damaged", name, "RTF"), broken);
     }
     return reader.into.build();
