@@ -322,7 +322,7 @@ public final class MainWindow {
   }
 
   /** What is done with documents that come from elsewhere. */
-  DocumentActions documents() {
+  public DocumentActions documents() {
     return documents;
   }
 

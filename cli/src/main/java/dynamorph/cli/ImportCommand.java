@@ -76,7 +76,7 @@ final class ImportCommand implements Callable<Integer> {
   private @Nullable String artboard;
 
   @Option(names = "--arrange", paramLabel = "HOW", description = "${bundle:import-command.arrange}")
-  private String arrange = Arrangement.ARTBOARD_PER_SECTION.id();
+  private @Nullable String arrange;
 
   @Option(
       names = "--section-style",
@@ -114,6 +114,12 @@ final class ImportCommand implements Callable<Integer> {
     if (update && drawing.isPresent()) {
       throw new IllegalArgumentException(
           Messages.of("import-command.drawings-are-imported-again", written.name()));
+    }
+    boolean ofDocuments =
+        !texts.isEmpty() || sectionStyle != null || direct != null || theirs || arrange != null;
+    if (ofDocuments && drawing.isPresent()) {
+      throw new IllegalArgumentException(
+          Messages.of("import-command.of-documents", written.name()));
     }
     StyleMapping proposed = mapping(project, written);
     StyleMapping mapping =
@@ -221,14 +227,18 @@ final class ImportCommand implements Callable<Integer> {
   }
 
   private Arrangement arrangement() {
+    String wanted = arrange;
+    if (wanted == null) {
+      return Arrangement.ARTBOARD_PER_SECTION;
+    }
     return Arrays.stream(Arrangement.values())
-        .filter(one -> one.id().equalsIgnoreCase(arrange))
+        .filter(one -> one.id().equalsIgnoreCase(wanted))
         .findFirst()
         .orElseThrow(() ->
             new IllegalArgumentException(
                 Messages.of(
                     "import-command.no-arrangement",
-                    arrange,
+                    wanted,
                     Arrays.stream(Arrangement.values())
                         .map(Arrangement::id)
                         .collect(Collectors.joining(", ")))));

@@ -110,6 +110,17 @@ class ImportCommandTest {
     assertThat(run("import", project.toString(), drawing, "--update", "-o", out.toString()))
         .isNotZero();
     assertThat(told).contains("imported again as a whole");
+    assertThat(
+            run(
+                "import",
+                project.toString(),
+                drawing,
+                "--arrange",
+                "one-text",
+                "-o",
+                out.toString()))
+        .isNotZero();
+    assertThat(told).contains("which takes --artboard");
   }
 
   @Test
@@ -125,6 +136,7 @@ class ImportCommandTest {
                 "<source>(.*?)</source>", "<source>$1</source><target>$1 \u2013 nl</target>"));
     String from = words.toString();
     assertThat(run("words", project.toString(), "--import", from, "-o", out.toString())).isZero();
+    assertThat(told).contains("75 paragraphs translated.");
     Project replaced = ProjectFile.read(out);
     Project before = ProjectFile.read(project);
     assertThat(replaced.artboards()).hasSameSizeAs(before.artboards());

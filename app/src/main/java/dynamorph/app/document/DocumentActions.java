@@ -69,7 +69,9 @@ public final class DocumentActions {
               open(
                   drawing.words(),
                   board,
-                  Optional.of(new DocumentImport.Drawn(drawing, onArtboard))));
+                  Optional.of(
+                      new DocumentImport.Drawn(
+                          drawing, onArtboard && board.filter(one -> !one.isFilm()).isPresent()))));
     } else {
       files.inBackground(
           () -> DocumentFile.read(file), document -> open(document, board, Optional.empty()));

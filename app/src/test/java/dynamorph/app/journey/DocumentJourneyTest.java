@@ -224,6 +224,7 @@ class DocumentJourneyTest extends JourneyTest {
         "it has an artboard",
         () ->
             driver.workspace().shownProperty().get().artboards().size() > demo.artboards().size());
+    driver.settle();
     driver.press("document-import");
     Artboard card = added(driver.project()).getFirst();
     assertThat(card.name()).isEqualTo("Opening night");
@@ -239,5 +240,37 @@ class DocumentJourneyTest extends JourneyTest {
     assertThat(driver.pixels(headline, Rgba.parse("#2b1d10"))).isGreaterThan(5);
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void aDrawingThatIsDroppedOnAFilmHasAnArtboardOfItsOwn() {
+    Artboard film = demo.films().findFirst().orElseThrow();
+    Path file = Path.of("..", "demo", "imports", "opening-card.svg");
+    driver.robot().interact(() -> driver.window().documents().take(file, film));
+    driver.waitFor("what would come is shown", () -> isReviewed("Import"));
+    assertThat(added(driver.workspace().shownProperty().get())).hasSize(1);
+    driver.robot().interact(() -> driver.workspace().attempts().discardPending());
+    driver
+        .robot()
+        .interact(
+            () -> driver.window().documents().take(file, demo.still().findFirst().orElseThrow()));
+    driver.waitFor("what would come is shown", () -> isReviewed("Import"));
+    assertThat(added(driver.workspace().shownProperty().get()))
+        .as("dropped on an artboard")
+        .isEmpty();
+  }
+
+  @Test
+  void aTallDrawingIsSeenWholeAboveTheStrip() throws IOException {
+    Path file = folder.resolve("tall.svg");
+    Files.writeString(
+        file, "<svg viewBox='0 0 300 600'><rect width='300' height='600' fill='#245'/></svg>");
+    bring(file);
+    driver.waitFor("the strip is there", () -> driver.isShown("#reach .thumbnail"));
+    Artboard tall = added(driver.workspace().shownProperty().get()).getFirst();
+    driver.waitFor(
+        "it is seen whole",
+        () ->
+            driver.stage().view().toPixelY(tall.y() + tall.height()) < driver.stage().getHeight());
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.formats.document;
 
+import dynamorph.formats.file.Incoming;
 import dynamorph.formats.file.PlainText;
 import dynamorph.formats.file.XmlParts;
 import dynamorph.formats.message.Messages;
@@ -41,15 +42,10 @@ public final class DocumentFile {
    */
   public static WrittenDocument read(Path file) throws IOException {
     String shown = String.valueOf(file.getFileName());
-    if (!Files.isRegularFile(file)) {
-      throw new IOException(Messages.of("table-reader.there-is-no-such-file", shown));
-    }
-    if (Files.size(file) > LARGEST) {
-      throw new IOException(Messages.of("word-table.is-too-large", shown, LARGEST >> 20));
-    }
+    Incoming.check(file, LARGEST);
     return switch (kind(file)) {
       case "zip" -> zipped(file);
-      case "rtf" -> RtfReader.read(bytes(file, shown), shown);
+      case "rtf" -> RtfReader.read(Incoming.bytes(file, LARGEST_TEXT), shown);
       case "compound" ->
           throw new IOException(
               Messages.of(
@@ -58,15 +54,8 @@ public final class DocumentFile {
                       : "document.is-of-an-older-format",
                   shown));
       case "pdf" -> throw new IOException(Messages.of("document.is-a-pdf", shown));
-      default -> text(PlainText.decode(bytes(file, shown)), name(file), shown);
+      default -> text(PlainText.decode(Incoming.bytes(file, LARGEST_TEXT)), name(file), shown);
     };
-  }
-
-  private static byte[] bytes(Path file, String shown) throws IOException {
-    if (Files.size(file) > LARGEST_TEXT) {
-      throw new IOException(Messages.of("word-table.is-too-large", shown, LARGEST_TEXT >> 20));
-    }
-    return Files.readAllBytes(file);
   }
 
   private static String kind(Path file) throws IOException {

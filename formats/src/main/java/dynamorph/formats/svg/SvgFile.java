@@ -1,12 +1,12 @@
 package dynamorph.formats.svg;
 
+import dynamorph.formats.file.Incoming;
 import dynamorph.formats.file.PlainText;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.document.drawing.WrittenDrawing;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -39,13 +39,7 @@ public final class SvgFile {
    */
   public static WrittenDrawing read(Path file) throws IOException {
     String shown = String.valueOf(file.getFileName());
-    if (!Files.isRegularFile(file)) {
-      throw new IOException(Messages.of("table-reader.there-is-no-such-file", shown));
-    }
-    if (Files.size(file) > LARGEST) {
-      throw tooLarge(shown);
-    }
-    return read(Files.readAllBytes(file), shown);
+    return read(Incoming.bytes(file, LARGEST), shown);
   }
 
   /** Reads a drawing from the bytes of its file. */
@@ -60,10 +54,6 @@ public final class SvgFile {
     return SvgReader.read(root, shown);
   }
 
-  private static IOException tooLarge(String shown) {
-    return new IOException(Messages.of("word-table.is-too-large", shown, LARGEST >> 20));
-  }
-
   private static byte[] unpacked(byte[] bytes, String shown) throws IOException {
     if (bytes.length < 2 || bytes[0] != 0x1f || (bytes[1] & 0xff) != 0x8b) {
       return bytes;
@@ -71,7 +61,7 @@ public final class SvgFile {
     try (InputStream in = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
       byte[] unpacked = in.readNBytes((int) LARGEST + 1);
       if (unpacked.length > LARGEST) {
-        throw tooLarge(shown);
+        throw Incoming.tooLarge(shown, LARGEST);
       }
       return unpacked;
     } catch (java.util.zip.ZipException | java.io.EOFException damaged) {

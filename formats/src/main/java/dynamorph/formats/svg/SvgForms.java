@@ -28,6 +28,15 @@ final class SvgForms {
    * @param place how it comes from user units into its box, and the boxes
    */
   record Form(Shape shape, PropertySet frame, SvgPaint.Place place) {
+    /** The box that it would have if it were not turned. */
+    Box onPage() {
+      return new Box(
+          frame.get(Properties.POSITION_X.key()).orElse(0.0),
+          frame.get(Properties.POSITION_Y.key()).orElse(0.0),
+          frame.get(Properties.BOX_WIDTH.key()).orElse(0.0),
+          frame.get(Properties.BOX_HEIGHT.key()).orElse(0.0));
+    }
+
     Layer layer(String id, String name, PropertySet look) {
       return Layer.of(id, name, shape).withFrame(frame).withLocal(look);
     }
@@ -46,7 +55,7 @@ final class SvgForms {
       SvgStyle style,
       Affine place,
       Optional<PathData> clip,
-      SvgReader.Viewport viewport) {
+      SvgViewport viewport) {
     Lengths lengths = new Lengths(element, style, viewport);
     boolean boxed = clip.isEmpty() && place.keepsRightAngles();
     return switch (SvgIndex.name(element)) {
@@ -112,7 +121,7 @@ final class SvgForms {
   }
 
   /** Lengths of an element; percentages are of the viewport. */
-  private record Lengths(Element element, SvgStyle style, SvgReader.Viewport viewport) {
+  private record Lengths(Element element, SvgStyle style, SvgViewport viewport) {
     double across(String attribute) {
       return length(attribute, viewport.width()).orElse(0.0);
     }
@@ -134,7 +143,7 @@ final class SvgForms {
   }
 
   /** A shape that fills its box, which may be turned. */
-  static Form inBox(Shape shape, Box box, Affine place, SvgReader.Viewport viewport) {
+  static Form inBox(Shape shape, Box box, Affine place, SvgViewport viewport) {
     double width = box.width() * place.scaleX();
     double height = box.height() * place.scaleY();
     Affine.Place corner = place.apply(box.x(), box.y());
@@ -164,11 +173,7 @@ final class SvgForms {
   }
 
   private static Optional<Form> path(
-      String data,
-      SvgStyle style,
-      Affine place,
-      Optional<PathData> clip,
-      SvgReader.Viewport viewport) {
+      String data, SvgStyle style, Affine place, Optional<PathData> clip, SvgViewport viewport) {
     if (data.isBlank()) {
       return Optional.empty();
     }
@@ -182,7 +187,7 @@ final class SvgForms {
       SvgStyle style,
       Affine place,
       Optional<PathData> clip,
-      SvgReader.Viewport viewport,
+      SvgViewport viewport,
       Box user) {
     try (PathData whole = PathData.of(data, rule(style, "fill-rule"), place)) {
       Optional<PathData> cut = clip.filter(one -> !covers(one, whole.bounds())).map(whole::within);

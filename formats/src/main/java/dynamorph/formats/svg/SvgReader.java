@@ -1,31 +1,17 @@
 package dynamorph.formats.svg;
 
-import dynamorph.formats.file.Sha256;
 import dynamorph.formats.message.Messages;
-import dynamorph.model.Asset;
-import dynamorph.model.LengthUnit;
 import dynamorph.model.document.drawing.WrittenDrawing;
-import dynamorph.model.property.Address;
-import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Colour;
-import dynamorph.model.value.Length;
-import dynamorph.model.value.PaintKind;
-import dynamorph.model.value.PatternTile;
 import dynamorph.paint.artwork.Affine;
 import dynamorph.paint.artwork.PathData;
-import dynamorph.paint.layer.ImageSize;
 import dynamorph.typeset.layout.Box;
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.Base64;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jsoup.nodes.Element;
 
@@ -41,34 +27,18 @@ final class SvgReader {
   private static final double SMALLEST = 1;
   private static final double LARGEST = 28_346;
 
-  private static final Pattern DATA =
-      Pattern.compile(
-          "data:image/([a-z0-9.+-]{1,20})(?:;[^,;]{0,40})*;base64,", Pattern.CASE_INSENSITIVE);
-
   /** Names that programs give without being asked. */
   private static final Pattern GIVEN =
       Pattern.compile(
           "(?i)(path|rect|circle|ellipse|line|polyline|polygon|image|text|tspan|g|group|layer|use|shape|object|svg|node|el|id)?[-_ ]?[0-9a-f]*[-_]?\\d*");
 
-  /**
-   * What percentages are of.
-   *
-   * @param width in user units
-   * @param height in user units
-   */
-  record Viewport(double width, double height) {
-    double diagonal() {
-      return Math.hypot(width, height) / Math.sqrt(2);
-    }
-  }
-
   /** What holds for the elements within one. */
-  private record Within(
+  record Within(
       SvgStyle style,
       Affine place,
       double opacity,
       Optional<PathData> clip,
-      Viewport viewport,
+      SvgViewport viewport,
       int depth) {
     Within with(SvgStyle changed) {
       return new Within(changed, place, opacity, clip, viewport, depth + 1);
@@ -86,7 +56,7 @@ final class SvgReader {
       return new Within(style, place, opacity, Optional.of(by), viewport, depth);
     }
 
-    Within seenThrough(Viewport other) {
+    Within seenThrough(SvgViewport other) {
       return new Within(style, place, opacity, clip, other, depth);
     }
   }
@@ -100,7 +70,7 @@ final class SvgReader {
   private final SvgEffects effects;
   private final SvgTexts texts;
   private final List<WrittenDrawing.Item> items = new ArrayList<>();
-  private final Map<String, Asset> images = new LinkedHashMap<>();
+  private final SvgImages images;
   private final List<PathData> clips = new ArrayList<>();
   private int steps;
   private int shapes;
@@ -112,6 +82,7 @@ final class SvgReader {
     this.cascade = new SvgCascade(root, told);
     this.paint = new SvgPaint(index, cascade, told);
     this.effects = new SvgEffects(index, cascade, told);
+    this.images = new SvgImages(name, effects, told);
     this.texts = new SvgTexts(cascade, index, paint, effects, told);
   }
 
@@ -125,7 +96,7 @@ final class SvgReader {
   }
 
   private WrittenDrawing drawing() throws IOException {
-    Page page = Page.of(root);
+    SvgPage page = SvgPage.of(root);
     if (page.width() < SMALLEST
         || page.height() < SMALLEST
         || page.width() > LARGEST
@@ -154,7 +125,7 @@ final class SvgReader {
             .filter(colour -> colour.alpha() > 0)
             .map(Colour::of),
         items,
-        List.copyOf(images.values()));
+        images.all());
   }
 
   private String title() {
@@ -165,56 +136,6 @@ final class SvgReader {
         .findFirst()
         .map(title -> title.substring(0, Math.min(title.length(), LONGEST_TITLE)))
         .orElseGet(() -> name.replaceAll("\\.[^.]*$", ""));
-  }
-
-  /**
-   * The size of a drawing.
-   *
-   * @param width in points
-   * @param height in points
-   * @param place from user units to points
-   * @param viewport in user units
-   */
-  private record Page(
-      double width, double height, LengthUnit unit, Affine place, Viewport viewport) {
-    private static final double POINTS_PER_PHYSICAL = 0.75;
-
-    static Page of(Element root) {
-      Optional<List<Double>> box = SvgNumbers.box(root.attr("viewBox"));
-      String across = root.attr("width");
-      String down = root.attr("height");
-      boolean physical = SvgNumbers.isPhysical(across) && SvgNumbers.isPhysical(down);
-      double boxWidth = box.map(one -> one.get(2)).orElse(300.0);
-      double boxHeight = box.map(one -> one.get(3)).orElse(150.0);
-      double width = SvgNumbers.length(across, boxWidth, 16).orElse(boxWidth);
-      double height = SvgNumbers.length(down, boxHeight, 16).orElse(width * boxHeight / boxWidth);
-      if (SvgNumbers.length(across, 0, 16).isEmpty() && !down.isEmpty()) {
-        width = height * boxWidth / boxHeight;
-      }
-      // a pixel of a screen artboard is a point
-      double scale = physical ? POINTS_PER_PHYSICAL : 1;
-      Affine place = Affine.scaling(scale, scale);
-      if (box.isPresent()) {
-        place =
-            place.after(
-                SvgNumbers.fitted(box.get(), root.attr("preserveAspectRatio"), width, height));
-      }
-      Viewport viewport =
-          box.isPresent() ? new Viewport(boxWidth, boxHeight) : new Viewport(width, height);
-      return new Page(
-          width * scale, height * scale, unit(physical, SvgNumbers.unit(across)), place, viewport);
-    }
-
-    private static LengthUnit unit(boolean physical, String unit) {
-      if (!physical) {
-        return LengthUnit.PIXEL;
-      }
-      return switch (unit) {
-        case "in" -> LengthUnit.INCH;
-        case "pt", "pc" -> LengthUnit.POINT;
-        default -> LengthUnit.MILLIMETRE;
-      };
-    }
   }
 
   private void children(Element element, Within within) throws IOException {
@@ -262,7 +183,11 @@ final class SvgReader {
       }
       case "use" -> use(element, here);
       case "text" -> text(element, here);
-      case "image" -> image(element, here);
+      case "image" -> {
+        if (isSeen(here)) {
+          images.of(element, here).ifPresent(one -> add(one.form(), element, one.look()));
+        }
+      }
       case "foreignObject" -> told.add(NotDrawn.FOREIGN);
       default -> form(element, here);
     }
@@ -302,7 +227,7 @@ final class SvgReader {
 
   /** A drawing in the drawing, or a symbol, with a view box of its own. */
   private void inner(Element element, Element sized, Within here) throws IOException {
-    Viewport all = here.viewport();
+    SvgViewport all = here.viewport();
     double width = SvgNumbers.length(sized.attr("width"), all.width(), 16).orElse(all.width());
     double height = SvgNumbers.length(sized.attr("height"), all.height(), 16).orElse(all.height());
     Within inside = here;
@@ -318,7 +243,7 @@ final class SvgReader {
       inside =
           inside
               .at(SvgNumbers.fitted(box.get(), element.attr("preserveAspectRatio"), width, height))
-              .seenThrough(new Viewport(box.get().get(2), box.get().get(3)));
+              .seenThrough(new SvgViewport(box.get().get(2), box.get().get(3)));
     }
     children(element, inside);
   }
@@ -328,7 +253,7 @@ final class SvgReader {
     if (used.isEmpty()) {
       return;
     }
-    Viewport all = here.viewport();
+    SvgViewport all = here.viewport();
     Within there =
         here.at(
             Affine.translation(
@@ -471,7 +396,7 @@ final class SvgReader {
         return;
       }
       if (stroked
-          && here.clip().filter(one -> !SvgForms.covers(one, onPage(form.get()))).isPresent()) {
+          && here.clip().filter(one -> !SvgForms.covers(one, form.get().onPage())).isPresent()) {
         told.add(NotDrawn.CLIP);
       }
       for (String marker : List.of("marker-start", "marker-mid", "marker-end")) {
@@ -487,14 +412,6 @@ final class SvgReader {
     } catch (IllegalArgumentException unreadable) {
       told.add(NotDrawn.PATH);
     }
-  }
-
-  private static Box onPage(SvgForms.Form form) {
-    return new Box(
-        form.frame().get(Properties.POSITION_X.key()).orElse(0.0),
-        form.frame().get(Properties.POSITION_Y.key()).orElse(0.0),
-        form.frame().get(Properties.BOX_WIDTH.key()).orElse(0.0),
-        form.frame().get(Properties.BOX_HEIGHT.key()).orElse(0.0));
   }
 
   private void add(SvgForms.Form form, Element element, PropertySet look) {
@@ -519,129 +436,5 @@ final class SvgReader {
                 .map(id -> id.replaceAll("_x[0-9A-F]{2,4}_", " ").replaceAll("[-_]+", " ").strip())
                 .filter(id -> !id.isEmpty()))
         .map(label -> label.substring(0, Math.min(label.length(), LONGEST_TITLE)));
-  }
-
-  // --- images
-
-  private void image(Element element, Within here) {
-    if (!isSeen(here)) {
-      return;
-    }
-    String href = SvgIndex.href(element);
-    Matcher data = DATA.matcher(href);
-    if (!data.lookingAt()) {
-      told.add(href.startsWith("data:") ? NotDrawn.UNREADABLE_IMAGE : NotDrawn.LINKED_IMAGE);
-      return;
-    }
-    byte[] bytes;
-    try {
-      bytes = Base64.getMimeDecoder().decode(href.substring(data.end()));
-    } catch (IllegalArgumentException broken) {
-      told.add(NotDrawn.UNREADABLE_IMAGE);
-      return;
-    }
-    Optional<ImageSize> size = ImageSize.of(bytes).filter(ImageSize::fits);
-    if (size.isEmpty()) {
-      told.add(NotDrawn.UNREADABLE_IMAGE);
-      return;
-    }
-    placed(element, here, size.get(), asset(bytes, data.group(1)));
-  }
-
-  /** Equal images are one. */
-  private Asset asset(byte[] bytes, String kind) {
-    String ending = kind.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9].*", "");
-    String hash = Sha256.hex(bytes);
-    String stem = name.replaceAll("\\.[^.]*$", "").replaceAll("[^\\w ()-]", "-");
-    return images.computeIfAbsent(
-        hash,
-        _ ->
-            new Asset(
-                "images/" + stem + "-" + hash.substring(0, 8) + "." + ending.replace("jpeg", "jpg"),
-                bytes));
-  }
-
-  private void placed(Element element, Within here, ImageSize size, Asset image) {
-    Viewport all = here.viewport();
-    double width =
-        SvgNumbers.length(element.attr("width"), all.width(), 16).orElse((double) size.width());
-    double height =
-        SvgNumbers.length(element.attr("height"), all.height(), 16)
-            .orElse(width * size.height() / size.width());
-    double x = SvgNumbers.length(element.attr("x"), all.width(), 16).orElse(0.0);
-    double y = SvgNumbers.length(element.attr("y"), all.height(), 16).orElse(0.0);
-    if (width <= 0 || height <= 0) {
-      return;
-    }
-    Affine fitted =
-        SvgNumbers.fitted(
-            List.of(0.0, 0.0, (double) size.width(), (double) size.height()),
-            element.attr("preserveAspectRatio"),
-            width,
-            height);
-    // what stands out of its place is cut off there
-    double shownWidth = Math.min(width, size.width() * fitted.a());
-    double shownHeight = Math.min(height, size.height() * fitted.d());
-    Box box =
-        new Box(x + Math.max(0, fitted.e()), y + Math.max(0, fitted.f()), shownWidth, shownHeight);
-    PropertySet faded = effects.of(here.style(), here.place().scale());
-    boolean whole =
-        here.place().keepsRightAngles()
-            && here.opacity() == 1
-            && Math.abs(here.place().scaleX() / here.place().scaleY() * fitted.a() / fitted.d() - 1)
-                < 0.01;
-    SvgForms.Form framed =
-        here.place().keepsRightAngles()
-            ? SvgForms.inBox(new Shape.Picture(image.name()), box, here.place(), here.viewport())
-            : null;
-    if (whole
-        && framed != null
-        && here.clip().filter(clip -> !SvgForms.covers(clip, onPage(framed))).isEmpty()) {
-      add(framed, element, faded.with(Properties.COAT_REMOVED.at(SvgPaint.FILL), true));
-      return;
-    }
-    tiled(element, here, box, fitted, x, y, size, image)
-        .ifPresentOrElse(
-            form -> add(form.form(), element, form.look().overlaidBy(faded)),
-            () -> told.add(NotDrawn.UNREADABLE_IMAGE));
-  }
-
-  private record Tiled(SvgForms.Form form, PropertySet look) {}
-
-  /** An image that is cut to a shape, or faded: a shape that is filled with it. */
-  private Optional<Tiled> tiled(
-      Element element,
-      Within here,
-      Box box,
-      Affine fitted,
-      double x,
-      double y,
-      ImageSize size,
-      Asset image) {
-    if (Math.abs(here.place().rotation()) > 0.01 || here.place().determinant() <= 0) {
-      told.add(NotDrawn.CLIP);
-    }
-    Element form = new Element("path").attr("d", SvgForms.rectangle(box, 0, 0));
-    Optional<SvgForms.Form> shown =
-        SvgForms.of(form, SvgStyle.INITIAL, here.place(), here.clip(), here.viewport());
-    Affine toPage = here.place().after(Affine.translation(x, y)).after(fitted);
-    Affine.Place corner = toPage.apply(0, 0);
-    double width = size.width() * toPage.scaleX();
-    Address fill = SvgPaint.FILL;
-    return shown.map(one ->
-        new Tiled(
-            one,
-            PropertySet.EMPTY
-                .with(Properties.COAT_PAINT.at(fill), PaintKind.PATTERN)
-                .with(Properties.COAT_OPACITY.at(fill), here.opacity())
-                .with(Properties.TILE.at(fill), PatternTile.IMAGE)
-                .with(Properties.TILE_IMAGE.at(fill), image.name())
-                .with(Properties.TILE_SIZE.at(fill), Length.points(Math.clamp(width, 0.001, 1e4)))
-                .with(
-                    Properties.TILE_X.at(fill),
-                    Length.points(Math.clamp(corner.x() - one.place().layer().x(), -1e4, 1e4)))
-                .with(
-                    Properties.TILE_Y.at(fill),
-                    Length.points(Math.clamp(corner.y() - one.place().layer().y(), -1e4, 1e4)))));
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.formats.table;
 
+import dynamorph.formats.file.Incoming;
 import dynamorph.formats.file.PlainText;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.message.Messages;
@@ -14,7 +15,6 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -114,13 +114,7 @@ public final class WordTable {
    */
   public static Imported read(Path file, Project project) throws IOException {
     String name = String.valueOf(file.getFileName());
-    if (!Files.exists(file)) {
-      throw new IOException(Messages.of("table-reader.there-is-no-such-file", name));
-    }
-    if (Files.size(file) > LARGEST) {
-      throw new IOException(Messages.of("word-table.is-too-large", name, LARGEST >> 20));
-    }
-    return parse(PlainText.decode(Files.readAllBytes(file)), name, project);
+    return parse(PlainText.decode(Incoming.bytes(file, LARGEST)), name, project);
   }
 
   /** Reads the text of a table. */

@@ -1,5 +1,6 @@
 package dynamorph.formats.xliff;
 
+import dynamorph.formats.file.Incoming;
 import dynamorph.formats.file.PlainText;
 import dynamorph.formats.file.XmlNode;
 import dynamorph.formats.file.XmlTree;
@@ -10,7 +11,6 @@ import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -55,15 +55,10 @@ public final class XliffReader {
    */
   public static Translation read(Path file, Project project) throws IOException {
     String name = String.valueOf(file.getFileName());
-    if (!Files.isRegularFile(file)) {
-      throw new IOException(Messages.of("table-reader.there-is-no-such-file", name));
-    }
-    if (Files.size(file) > LARGEST) {
-      throw new IOException(Messages.of("word-table.is-too-large", name, LARGEST >> 20));
-    }
+    byte[] bytes = Incoming.bytes(file, LARGEST);
     XmlNode root;
     try {
-      root = new XmlTree(name).read(PlainText.decode(Files.readAllBytes(file)));
+      root = new XmlTree(name).read(PlainText.decode(bytes));
     } catch (XMLStreamException | IllegalArgumentException broken) {
       throw new IOException(Messages.of("xliff.is-no-xml", name), broken);
     }

@@ -33,9 +33,11 @@ import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.layout.Typesetter;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -202,6 +204,36 @@ class DrawingPlanTest {
     assertThat(after.assets().getFirst().name()).startsWith("images/card-").endsWith(".png");
     assertThat(after.layers().map(layer -> layer.shape().orElseThrow().name()))
         .containsExactly("Image", "Image", "Path", "Image", "Image", "Path");
+  }
+
+  /** Red above, blue below; turned by a quarter it is blue at the left. */
+  @Test
+  void anImageThatShowsThroughIsTurnedWithItsPlace() throws IOException {
+    BufferedImage two = new BufferedImage(20, 20, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < 20; y++) {
+      for (int x = 0; x < 20; x++) {
+        two.setRGB(x, y, y < 10 ? 0xFF0000 : 0x0000FF);
+      }
+    }
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(two, "png", png);
+    Project after =
+        after(
+            Project.empty("P"),
+            read(
+                "<rect width='400' height='200' fill='#fff'/>"
+                    + "<image opacity='.5' width='100' height='100' transform='translate(200 50) rotate(90)'"
+                    + " href='data:image/png;base64,"
+                    + Base64.getEncoder().encodeToString(png.toByteArray())
+                    + "'/>"));
+    Scene.Board board = MAKER.make(after).boards().getLast();
+    BufferedImage seen =
+        ImageIO.read(
+            new ByteArrayInputStream(new ArtboardPicture(new LayerPainter()).png(board, 1)));
+    assertThat(seen.getRGB(125, 100) & 0xFF).as("blue of the left").isGreaterThan(250);
+    assertThat(seen.getRGB(125, 100) >> 16 & 0xFF).as("half").isBetween(126, 129);
+    assertThat(seen.getRGB(175, 100) >> 16 & 0xFF).as("red of the right").isGreaterThan(250);
+    assertThat(seen.getRGB(175, 100) & 0xFF).as("half").isBetween(126, 129);
   }
 
   /** A hole, an even gradient and what is cut, at places whose colours the drawing says. */

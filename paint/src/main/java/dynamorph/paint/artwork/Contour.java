@@ -4,6 +4,7 @@ import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.PathSegment;
 import io.github.humbleui.types.Point;
+import java.util.function.DoubleFunction;
 
 /** Goes along a path piece by piece, in the pieces that file formats know. */
 public final class Contour {
@@ -55,6 +56,49 @@ public final class Contour {
         case DONE -> {}
       }
     }
+  }
+
+  /**
+   * A path as path data (W3C SVG 2, 9.3), with absolute coordinates.
+   *
+   * @param left what is taken off all x
+   * @param top what is taken off all y
+   * @param number writes a coordinate
+   */
+  public static String data(Path path, double left, double top, DoubleFunction<String> number) {
+    StringBuilder data = new StringBuilder();
+    tell(
+        path,
+        new Taker() {
+          @Override
+          public void move(float x, float y) {
+            put('M', x, y);
+          }
+
+          @Override
+          public void line(float x, float y) {
+            put('L', x, y);
+          }
+
+          @Override
+          public void cubic(float x1, float y1, float x2, float y2, float x, float y) {
+            put('C', x1, y1, x2, y2, x, y);
+          }
+
+          @Override
+          public void close() {
+            data.append('Z');
+          }
+
+          private void put(char command, float... places) {
+            data.append(command);
+            for (int index = 0; index < places.length; index++) {
+              double from = index % 2 == 0 ? left : top;
+              data.append(index == 0 ? "" : " ").append(number.apply(places[index] - from));
+            }
+          }
+        });
+    return data.toString();
   }
 
   private static void quadratic(Taker taker, Point from, Point control, Point to) {

@@ -81,41 +81,9 @@ public final class PathData implements AutoCloseable {
       return Optional.empty();
     }
     Box box = bounds();
-    StringBuilder data = new StringBuilder();
-    Contour.tell(
-        path,
-        new Contour.Taker() {
-          @Override
-          public void move(float x, float y) {
-            put('M', x, y);
-          }
-
-          @Override
-          public void line(float x, float y) {
-            put('L', x, y);
-          }
-
-          @Override
-          public void cubic(float x1, float y1, float x2, float y2, float x, float y) {
-            put('C', x1, y1, x2, y2, x, y);
-          }
-
-          @Override
-          public void close() {
-            data.append('Z');
-          }
-
-          private void put(char command, float... places) {
-            data.append(command);
-            for (int index = 0; index < places.length; index++) {
-              double from = index % 2 == 0 ? box.x() : box.y();
-              data.append(index == 0 ? "" : " ").append(Numbers.format(places[index] - from, 3));
-            }
-          }
-        });
     return Optional.of(
         new Shape.Drawn(
-            data.toString(),
+            Contour.data(path, box.x(), box.y(), number -> Numbers.format(number, 3)),
             box.width(),
             box.height(),
             Contour.isEvenOdd(path) ? FillRule.EVENODD : FillRule.NONZERO));

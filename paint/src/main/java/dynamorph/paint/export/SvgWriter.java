@@ -262,38 +262,7 @@ public final class SvgWriter {
 
   /** A path as the attribute {@code d} has it. */
   public static String data(Path path) {
-    StringBuilder data = new StringBuilder();
-    Contour.tell(
-        path,
-        new Contour.Taker() {
-          @Override
-          public void move(float x, float y) {
-            put("M", x, y);
-          }
-
-          @Override
-          public void line(float x, float y) {
-            put("L", x, y);
-          }
-
-          @Override
-          public void cubic(float x1, float y1, float x2, float y2, float x, float y) {
-            put("C", x1, y1, x2, y2, x, y);
-          }
-
-          @Override
-          public void close() {
-            data.append("Z");
-          }
-
-          private void put(String letter, float... numbers) {
-            data.append(letter);
-            for (int index = 0; index < numbers.length; index++) {
-              data.append(index == 0 ? "" : " ").append(number(numbers[index]));
-            }
-          }
-        });
-    return data.toString();
+    return Contour.data(path, 0, 0, SvgWriter::number);
   }
 
   /** Five places after the point, without zeros at the end. */
