@@ -69,7 +69,7 @@ class CommandsTest {
   @Test
   void infoListsWhoFollowsWhat() {
     JsonNode info = run("info", demo, "--json").json();
-    assertThat(info.get("artboards")).hasSize(14);
+    assertThat(info.get("artboards")).hasSize(15);
     assertThat(info.get("styles").size()).isGreaterThanOrEqualTo(8);
     JsonNode loanTitle = layer(info, "label-5-title");
     assertThat(loanTitle.get("follows").get(0).stringValue()).isEqualTo("Label title, loan");
@@ -258,7 +258,7 @@ class CommandsTest {
 
   @Test
   void validateFindsTheDemoSound() {
-    assertThat(run("validate", demo).out()).startsWith("sound: 14 artboards");
+    assertThat(run("validate", demo).out()).startsWith("sound: 15 artboards");
   }
 
   @Test

@@ -60,6 +60,7 @@ public final class LongHour {
                 LongHourReading.columnsPanel(),
                 LongHourReading.languages(),
                 webSquare(),
+                LongHourReading.banner(),
                 LongHourLabels.crank(),
                 LongHourLabels.hammer(),
                 LongHourLabels.hand(),

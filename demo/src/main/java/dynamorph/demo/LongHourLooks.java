@@ -56,7 +56,9 @@ import dynamorph.model.value.Slant;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
+import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextCase;
+import dynamorph.model.value.WritingMode;
 
 /** What the styles of the demo set: how each of its texts looks. */
 final class LongHourLooks {
@@ -299,6 +301,25 @@ final class LongHourLooks {
         .with(LANGUAGE, "ja")
         .with(SIZE, FontSize.points(46))
         .with(LEADING, new Leading.Relative(1.45));
+  }
+
+  /** Vertical, with numbers of two digits across the line. */
+  static PropertySet banner() {
+    return PropertySet.EMPTY
+        .with(FONT_FAMILY, "Noto Sans JP")
+        .with(LANGUAGE, "ja")
+        .with(SIZE, FontSize.points(30))
+        .with(LEADING, new Leading.Relative(1.8))
+        .with(Properties.WRITING_MODE, WritingMode.VERTICAL_RIGHT_TO_LEFT)
+        .with(Properties.TATE_CHU_YOKO, TateChuYoko.TWO_DIGITS)
+        .with(COAT_COLOUR.at(FILL), Colour.swatch("paper"));
+  }
+
+  static PropertySet bannerTitle() {
+    return PropertySet.EMPTY
+        .with(FONT_WEIGHT, 700.0)
+        .with(SIZE, FontSize.points(120))
+        .with(TRACKING, 40.0);
   }
 
   static PropertySet material() {

@@ -16,6 +16,7 @@ import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.TateChuYoko;
 import java.util.List;
 import java.util.Optional;
 
@@ -75,6 +76,39 @@ final class LongHourReading {
 
   private static Paragraph paragraph(StyleId style, Span... spans) {
     return Paragraph.of(spans).withFollows(Optional.of(style));
+  }
+
+  /** A hanging banner in vertical Japanese, with readings and numbers across the line. */
+  static Artboard banner() {
+    Story text =
+        Story.of(
+            Paragraph.of(
+                Span.of("2026\u5E74").withLocal(across(TateChuYoko.FOUR_DIGITS)),
+                Span.of("12\u67081\u65E5\u304B\u3089\u6625\u307E\u3067\u3002")),
+            Paragraph.of(
+                Span.of("\u6642\u3092"),
+                Span.of("\u523B").withRuby("\u304D\u3056"),
+                Span.of("\u3080\u5854\u306E"),
+                Span.of("\u6642\u8A08").withRuby("\u3068\u3051\u3044"),
+                Span.of(
+                    "\u306F\u3001\u300C\u516B\u65E5\u300D\u3067\u4E00" + "\u5DFB\u304D\u3002")));
+    return LongHour.board("banner", "Banner", 96, 380, LengthUnit.MILLIMETRE, "ink", 1362, 580)
+        .plus(
+            LongHour.layer(
+                    "banner-title",
+                    "Title",
+                    "\u9577\u3044\u4E00\u6642\u9593",
+                    LongHour.point(Anchor.TOP_RIGHT, -28, 60))
+                .withFollows(List.of(LongHourStyles.BANNER_TITLE)))
+        .plus(
+            Layer.of("banner-text", "Text", "")
+                .withStory(text)
+                .withFollows(List.of(LongHourStyles.BANNER))
+                .withFrame(LongHour.box(Anchor.BOTTOM_LEFT, 20, -56, 92, 590)));
+  }
+
+  private static PropertySet across(TateChuYoko numbers) {
+    return PropertySet.EMPTY.with(Properties.TATE_CHU_YOKO, numbers);
   }
 
   /** A label in Arabic, one in Japanese, and a paragraph that speaks four scripts. */

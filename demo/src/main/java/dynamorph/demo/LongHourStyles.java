@@ -37,6 +37,8 @@ final class LongHourStyles {
   static final StyleId LABEL_TEXT = new StyleId("label-text");
   static final StyleId LABEL_ARABIC = new StyleId("label-text-arabic");
   static final StyleId LABEL_JAPANESE = new StyleId("label-text-japanese");
+  static final StyleId BANNER = new StyleId("banner");
+  static final StyleId BANNER_TITLE = new StyleId("banner-title");
   static final StyleId MATERIAL = new StyleId("material");
   static final StyleId WEB_TITLE = new StyleId("web-title");
   static final StyleId TAG = new StyleId("tag");
@@ -185,6 +187,20 @@ final class LongHourStyles {
                 Optional.of(LABEL_TEXT),
                 LongHourLooks.japanese(),
                 "\u8131\u9032\u8ECA\u30011743\u5E74"),
+            text(
+                BANNER,
+                "Banner, Japanese",
+                "Banner",
+                Optional.empty(),
+                LongHourLooks.banner(),
+                "\u9577\u3044\u4e00\u6642\u9593"),
+            text(
+                BANNER_TITLE,
+                "Banner title",
+                "Banner",
+                Optional.of(BANNER),
+                LongHourLooks.bannerTitle(),
+                "\u9577\u3044\u4e00\u6642\u9593"),
             new Style(
                 MATERIAL,
                 "Material",

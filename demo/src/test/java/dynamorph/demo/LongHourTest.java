@@ -38,6 +38,7 @@ class LongHourTest {
             "Text panel 3",
             "Languages",
             "Web square",
+            "Banner",
             "Label 7",
             "Label 8",
             "Label 9",

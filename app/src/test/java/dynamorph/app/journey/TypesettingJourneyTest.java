@@ -34,7 +34,7 @@ class TypesettingJourneyTest extends JourneyTest {
     String text = driver.layer(id).story().text();
     int arabic = text.indexOf('\u0627');
     driver.edit(id, arabic - 2, arabic - 2);
-    double x = driver.layout(id).caretAt(cursor().caret()).x();
+    double x = driver.layout(id).caretAt(cursor().caret()).along();
     for (int step = 0; step < 5; step++) {
       driver.robot().push(KeyCode.RIGHT);
       Line line = driver.layout(id).lines().get(driver.layout(id).lineAt(cursor().caret()));
@@ -43,7 +43,7 @@ class TypesettingJourneyTest extends JourneyTest {
               .layout(id)
               .caretAt(
                   new dynamorph.typeset.layout.CaretPlace(cursor().caret(), cursor().trailing()))
-              .x();
+              .along();
       assertThat(moved).as("step " + step + " on " + line.start()).isGreaterThan(x);
       x = moved;
     }

@@ -2,7 +2,9 @@ package dynamorph.model.cascade;
 
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.ScriptPosition;
+import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextCase;
+import dynamorph.model.value.TextOrientation;
 
 /**
  * Which shapes letters have.
@@ -10,6 +12,8 @@ import dynamorph.model.value.TextCase;
  * @param scaleAcross factor, 1 as drawn
  * @param scaleDown factor, 1 as drawn
  * @param shear degrees to the right
+ * @param orientation how letters stand in vertical lines
+ * @param combined what is set across a vertical line
  */
 public record Letterforms(
     TextCase textCase,
@@ -17,7 +21,17 @@ public record Letterforms(
     FeatureSettings features,
     double scaleAcross,
     double scaleDown,
-    double shear) {
+    double shear,
+    TextOrientation orientation,
+    TateChuYoko combined) {
   public static final Letterforms PLAIN =
-      new Letterforms(TextCase.AS_TYPED, ScriptPosition.NORMAL, FeatureSettings.NONE, 1, 1, 0);
+      new Letterforms(
+          TextCase.AS_TYPED,
+          ScriptPosition.NORMAL,
+          FeatureSettings.NONE,
+          1,
+          1,
+          0,
+          TextOrientation.MIXED,
+          TateChuYoko.NONE);
 }

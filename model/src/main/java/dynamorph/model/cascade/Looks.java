@@ -45,7 +45,9 @@ final class Looks {
             features(values),
             value(values, Properties.HORIZONTAL_SCALE.key()) / 100,
             value(values, Properties.VERTICAL_SCALE.key()) / 100,
-            value(values, Properties.SHEAR.key())),
+            value(values, Properties.SHEAR.key()),
+            value(values, Properties.TEXT_ORIENTATION.key()),
+            value(values, Properties.TATE_CHU_YOKO.key())),
         language.equals(Properties.LANGUAGE.defaultValue()) ? projectLanguage : language);
   }
 

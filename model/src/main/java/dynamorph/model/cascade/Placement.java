@@ -4,6 +4,7 @@ import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FrameArea;
 import dynamorph.model.value.VerticalAlignment;
+import dynamorph.model.value.WritingMode;
 
 /**
  * The resolved place of a layer; lengths in points, angle in degrees clockwise.
@@ -34,17 +35,22 @@ public record Placement(
   }
 
   /**
-   * How a box holds its lines.
+   * How a box holds its lines. In vertical text columns lie below each other.
    *
    * @param gutter points between columns
    * @param grid points between the lines of the baseline grid; 0 for no grid
    * @param shrinkTo the smallest share of its size that a shrinking box sets text at
    */
   public record Inside(
-      int columns, double gutter, VerticalAlignment vertical, double grid, double shrinkTo) {
-    /** Width of a column in a box of the given width. */
-    public double columnWidth(double width) {
-      return Math.max(0, (width - (columns - 1) * gutter) / columns);
+      WritingMode mode,
+      int columns,
+      double gutter,
+      VerticalAlignment vertical,
+      double grid,
+      double shrinkTo) {
+    /** Length of lines in a box that has the given length in their direction. */
+    public double columnWidth(double lines) {
+      return Math.max(0, (lines - (columns - 1) * gutter) / columns);
     }
   }
 

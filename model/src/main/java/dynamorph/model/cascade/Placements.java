@@ -14,6 +14,7 @@ import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FrameArea;
 import dynamorph.model.value.VerticalAlignment;
+import dynamorph.model.value.WritingMode;
 import java.util.Map;
 import java.util.Optional;
 
@@ -35,6 +36,7 @@ record Placements(StyleBook styles, Map<StyleId, PropertySet> known) {
   private static final PropertyKey<BoxFit> BOX = Properties.BOX.key();
   private static final PropertyKey<Double> BOX_WIDTH = Properties.BOX_WIDTH.key();
   private static final PropertyKey<Double> BOX_HEIGHT = Properties.BOX_HEIGHT.key();
+  private static final PropertyKey<WritingMode> WRITING_MODE = Properties.WRITING_MODE.key();
   private static final PropertyKey<Double> COLUMNS = Properties.COLUMNS.key();
   private static final PropertyKey<Double> GUTTER = Properties.GUTTER.key();
   private static final PropertyKey<VerticalAlignment> VERTICAL_ALIGNMENT =
@@ -59,6 +61,7 @@ record Placements(StyleBook styles, Map<StyleId, PropertySet> known) {
         value(given, BOX_HEIGHT),
         share(given),
         new Placement.Inside(
+            value(given, WRITING_MODE),
             (int) Math.round(value(given, COLUMNS)),
             value(given, GUTTER),
             value(given, VERTICAL_ALIGNMENT),

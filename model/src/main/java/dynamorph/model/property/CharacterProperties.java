@@ -21,7 +21,9 @@ import dynamorph.model.value.ScriptFonts;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.StylisticSets;
+import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextCase;
+import dynamorph.model.value.TextOrientation;
 
 /**
  * The properties of letters: typeface, spacing, letterforms. Reached through {@link Properties}.
@@ -184,6 +186,24 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           new ValueType.Number(-60, 60, "\u00b0"),
           0.0,
           "position-stretch");
+
+  public static final Property<TextOrientation> TEXT_ORIENTATION =
+      layout(
+          "text-orientation",
+          LETTERFORMS,
+          Level.SPAN,
+          new ValueType.Choice<>(TextOrientation.class),
+          TextOrientation.MIXED,
+          "vertical-text");
+
+  public static final Property<TateChuYoko> TATE_CHU_YOKO =
+      layout(
+          "tate-chu-yoko",
+          LETTERFORMS,
+          Level.SPAN,
+          new ValueType.Choice<>(TateChuYoko.class),
+          TateChuYoko.NONE,
+          "vertical-text");
 
   public static final Property<Boolean> LIGATURES =
       layout("ligatures", LETTERFORMS, Level.SPAN, new ValueType.Flag(), true, "ligatures");

@@ -80,7 +80,7 @@ class PlacementTest {
   @Test
   void aBoxThatIsAShareOfTheFrameIsResizedFromWhatItShows() {
     Project before = project(1000, 500, LOWER_LEFT);
-    Project after = new ResizeBox(new LayerId("t"), 1, 0, 30, 0, 80).applyTo(before);
+    Project after = new ResizeBox(new LayerId("t"), 1, 0, 30, 0, 100, 80).applyTo(before);
     assertThat(placed(after).width()).isCloseTo(480, within(1e-9));
     assertThat(placed(after).anchorX(1000)).isCloseTo(placed(before).anchorX(1000), within(1e-9));
   }

@@ -110,11 +110,11 @@ class ShapeEditsTest {
 
   @Test
   void aShapeIsResizedThoughNoStyleGivesItABox() {
-    Project resized = new ResizeBox(SHAPE, 1, 1, 15, 5, 40).applyTo(project);
+    Project resized = new ResizeBox(SHAPE, 1, 1, 15, 5, 100, 40).applyTo(project);
     PropertySet values = Cascade.of(resized).values(layer(resized, SHAPE));
     assertThat(values.get(Properties.BOX_WIDTH.key())).contains(95.0);
     assertThat(values.get(Properties.BOX_HEIGHT.key())).contains(45.0);
-    assertThatThrownBy(() -> new ResizeBox(TEXT, 1, 1, 15, 5, 40).applyTo(project))
+    assertThatThrownBy(() -> new ResizeBox(TEXT, 1, 1, 15, 5, 100, 40).applyTo(project))
         .isInstanceOf(EditRefused.class);
   }
 

@@ -123,12 +123,12 @@ class TextEditsTest {
             .applyTo(project);
     double left = left(anchored);
     double top = top(anchored);
-    Project wider = new ResizeBox(new LayerId("box"), 1, 1, 30, 20, 50).applyTo(anchored);
+    Project wider = new ResizeBox(new LayerId("box"), 1, 1, 30, 20, 100, 50).applyTo(anchored);
     assertThat(placement(wider).width()).isEqualTo(130);
     assertThat(placement(wider).height()).isEqualTo(70);
     assertThat(left(wider)).isEqualTo(left, within(1e-9));
     assertThat(top(wider)).isEqualTo(top, within(1e-9));
-    Project moved = new ResizeBox(new LayerId("box"), -1, 0, 25, 0, 70).applyTo(wider);
+    Project moved = new ResizeBox(new LayerId("box"), -1, 0, 25, 0, 100, 70).applyTo(wider);
     assertThat(placement(moved).width()).isEqualTo(105);
     assertThat(left(moved)).isEqualTo(left + 25, within(1e-9));
     assertThat(placement(moved).height()).isEqualTo(70);
@@ -150,9 +150,10 @@ class TextEditsTest {
 
   @Test
   void aBoxIsNeverTurnedInsideOutAndAPointHasNoSides() {
-    Project narrow = new ResizeBox(new LayerId("box"), 1, 0, -900, 0, 50).applyTo(project);
+    Project narrow = new ResizeBox(new LayerId("box"), 1, 0, -900, 0, 100, 50).applyTo(project);
     assertThat(placement(narrow).width()).isEqualTo(1);
-    assertThatThrownBy(() -> new ResizeBox(new LayerId("one"), 1, 0, 5, 0, 50).applyTo(project))
+    assertThatThrownBy(
+            () -> new ResizeBox(new LayerId("one"), 1, 0, 5, 0, 100, 50).applyTo(project))
         .isInstanceOf(EditRefused.class)
         .hasMessageContaining("box");
   }

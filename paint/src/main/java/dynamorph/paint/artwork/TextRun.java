@@ -11,6 +11,7 @@ import java.util.Optional;
  * @param size points
  * @param stretch how much wider than drawn the letters are
  * @param skew how far the letters lean to the right, as a share of their height
+ * @param turned whether the letters are turned by 90 degrees clockwise, with their line
  * @param colour empty if something else shows them
  * @param paragraph index of the paragraph in its layer
  * @param language BCP 47 tag
@@ -20,6 +21,7 @@ public record TextRun(
     double size,
     double stretch,
     double skew,
+    boolean turned,
     Optional<Rgba> colour,
     int paragraph,
     String language,

@@ -1,11 +1,15 @@
 package dynamorph.paint.geometry;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.model.cascade.Plate.Corners;
 import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.types.Point;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -17,6 +21,26 @@ public final class JoinedBoxes {
   private static final double SAME = 1e-3;
 
   private JoinedBoxes() {}
+
+  /**
+   * Boxes in runs of those that meet the one before.
+   *
+   * @param boxes from the top; beside each other, in any order, if they are those of vertical lines
+   */
+  public static List<List<Box>> runs(List<Box> boxes, boolean vertical) {
+    return vertical
+        ? runs(fromTheLeft(boxes)).stream().map(JoinedBoxes::transposed).toList()
+        : runs(boxes);
+  }
+
+  /** Boxes beside each other as boxes below each other: their two axes changed for each other. */
+  private static List<Box> fromTheLeft(List<Box> boxes) {
+    return transposed(boxes.stream().sorted(Comparator.comparingDouble(Box::x)).toList());
+  }
+
+  private static List<Box> transposed(List<Box> boxes) {
+    return boxes.stream().map(box -> new Box(box.y(), box.x(), box.height(), box.width())).toList();
+  }
 
   /** Boxes, from the top, in runs of those that meet the one before. */
   public static List<List<Box>> runs(List<Box> boxes) {
@@ -39,9 +63,26 @@ public final class JoinedBoxes {
   }
 
   /**
-   * The outline of boxes that meet, clockwise. The caller closes it.
+   * The outline of boxes that meet. The caller closes it.
    *
-   * @param run from the top, at least one
+   * @param run at least one, from the top, or from the left if they are those of vertical lines
+   */
+  public static Path outline(List<Box> run, Corners corners, boolean vertical) {
+    if (!vertical) {
+      return outline(run, corners);
+    }
+    Corners changed =
+        new Corners(
+            corners.topLeft(), corners.bottomLeft(), corners.bottomRight(), corners.topRight());
+    try (Path path = outline(transposed(run), changed)) {
+      return requireNonNull(path.makeTransform(TRANSPOSED));
+    }
+  }
+
+  private static final Matrix33 TRANSPOSED = new Matrix33(0, 1, 0, 1, 0, 0, 0, 0, 1);
+
+  /**
+   * The outline of boxes below each other, clockwise; see {@link #outline(List, Corners, boolean)}.
    */
   public static Path outline(List<Box> run, Corners corners) {
     List<Point> points = polygon(run);

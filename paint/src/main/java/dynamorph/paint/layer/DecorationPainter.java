@@ -2,6 +2,7 @@ package dynamorph.paint.layer;
 
 import static java.util.Objects.requireNonNullElse;
 
+import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.TextDecorations;
 import dynamorph.model.value.Rgba;
@@ -31,8 +32,11 @@ final class DecorationPainter {
   private DecorationPainter() {}
 
   /** The lines at a run that belong to its finish. */
-  static List<Rect> inFinish(GlyphShape.Placed placed, TextDecorations lines) {
-    return lines.any() && lines.colour().isEmpty() ? all(placed, lines) : List.of();
+  static List<Rect> inFinish(GlyphShape.Placed placed, CharacterLook look) {
+    TextDecorations lines = look.lines();
+    return lines.any() && lines.colour().isEmpty()
+        ? all(placed, lines, look.type().language())
+        : List.of();
   }
 
   /** A line that has its own colour. */
@@ -47,8 +51,8 @@ final class DecorationPainter {
     List<Coloured> coloured = new ArrayList<>();
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {
-        TextDecorations lines =
-            look.paragraphs().get(line.paragraph()).spans().get(run.span()).lines();
+        CharacterLook own = look.paragraphs().get(line.paragraph()).spans().get(run.span());
+        TextDecorations lines = own.lines();
         if (lines.colour().isPresent()) {
           TextDecorations wanted =
               new TextDecorations(
@@ -59,7 +63,7 @@ final class DecorationPainter {
                   lines.width(),
                   lines.skipsInk(),
                   lines.colour());
-          all(new GlyphShape.Placed(run, line), wanted)
+          all(new GlyphShape.Placed(run, line), wanted, own.type().language())
               .forEach(rect -> coloured.add(new Coloured(rect, lines.colour().get())));
         }
       }
@@ -81,10 +85,10 @@ final class DecorationPainter {
     Box bounds = Box.EMPTY;
     for (Line line : layout.shownLines()) {
       for (GlyphRun run : line.runs()) {
-        TextDecorations lines =
-            look.paragraphs().get(line.paragraph()).spans().get(run.span()).lines();
-        if (lines.any()) {
-          for (Rect rect : all(new GlyphShape.Placed(run, line), lines)) {
+        CharacterLook own = look.paragraphs().get(line.paragraph()).spans().get(run.span());
+        if (own.lines().any()) {
+          String language = own.type().language();
+          for (Rect rect : all(new GlyphShape.Placed(run, line), own.lines(), language)) {
             Box box = new Box(rect.getLeft(), rect.getTop(), rect.getWidth(), rect.getHeight());
             bounds = bounds == Box.EMPTY ? box : bounds.with(box);
           }
@@ -94,7 +98,10 @@ final class DecorationPainter {
     return bounds;
   }
 
-  private static List<Rect> all(GlyphShape.Placed placed, TextDecorations lines) {
+  private static List<Rect> all(GlyphShape.Placed placed, TextDecorations lines, String language) {
+    if (placed.line().axes().isVertical()) {
+      return beside(placed, lines, language);
+    }
     List<Rect> rects = new ArrayList<>();
     FontFace.LineMetrics font = placed.run().face().lines();
     if (lines.under()) {
@@ -108,6 +115,28 @@ final class DecorationPainter {
           new TextDecorations(
               false, false, true, lines.shift(), lines.width(), false, lines.colour());
       add(rects, placed, whole, font.strike(), font.strikeWidth());
+    }
+    return rects;
+  }
+
+  /**
+   * The lines of a vertical run: along the squares of its letters, the underline on the left, in
+   * Japanese and Korean on the right (CSS Text Decoration 3, 2.6), the overline at the other side.
+   */
+  private static List<Rect> beside(
+      GlyphShape.Placed placed, TextDecorations lines, String language) {
+    FontFace.LineMetrics font = placed.run().face().lines();
+    double width = font.underlineWidth();
+    int side = language.matches("(ja|ko)(-.*)?") ? 1 : -1;
+    List<Rect> rects = new ArrayList<>();
+    if (lines.under()) {
+      add(rects, placed, lines, width / 2 + side * (0.5 + width), width);
+    }
+    if (lines.over()) {
+      add(rects, placed, lines, width / 2 - side * (0.5 + width), width);
+    }
+    if (lines.through()) {
+      add(rects, placed, lines, font.strikeWidth() / 2, font.strikeWidth());
     }
     return rects;
   }
@@ -132,13 +161,16 @@ final class DecorationPainter {
     double at = from;
     double thin = Math.min(width, em * run.size());
     double shortest = 0;
-    float[] crossings = lines.skipsInk() ? crossings(placed, y, (float) (y + width)) : new float[0];
+    boolean vertical = line.axes().isVertical();
+    // beside the squares of letters there is no ink
+    float[] crossings =
+        lines.skipsInk() && !vertical ? crossings(placed, y, (float) (y + width)) : new float[0];
     for (int index = 0; index + 1 < crossings.length; index += 2) {
       shortest = SHORTEST * thin;
-      addPart(rects, at, crossings[index] - CLEARANCE * thin, y, width, shortest);
+      addPart(rects, line, at, crossings[index] - CLEARANCE * thin, y, width, shortest);
       at = Math.max(at, crossings[index + 1] + CLEARANCE * thin);
     }
-    addPart(rects, at, to, y, width, shortest);
+    addPart(rects, line, at, to, y, width, shortest);
   }
 
   private static double least(float[] edges) {
@@ -150,9 +182,12 @@ final class DecorationPainter {
   }
 
   private static void addPart(
-      List<Rect> rects, double from, double to, float y, double width, double shortest) {
+      List<Rect> rects, Line line, double from, double to, float y, double width, double shortest) {
     if (to - from > shortest) {
-      rects.add(Rect.makeXYWH((float) from, y, (float) (to - from), (float) width));
+      Box box = line.axes().box(new Box(from, y, to - from, width));
+      rects.add(
+          Rect.makeXYWH(
+              (float) box.x(), (float) box.y(), (float) box.width(), (float) box.height()));
     }
   }
 

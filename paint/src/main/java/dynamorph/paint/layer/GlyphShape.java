@@ -3,9 +3,12 @@ package dynamorph.paint.layer;
 import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
+import dynamorph.typeset.layout.LineAxes;
 import io.github.humbleui.skija.Font;
+import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.RSXform;
 import io.github.humbleui.skija.TextBlob;
 import io.github.humbleui.skija.TextBlobBuilder;
 import io.github.humbleui.types.Point;
@@ -21,7 +24,40 @@ import org.jspecify.annotations.Nullable;
  */
 final class GlyphShape implements AutoCloseable {
   /** A glyph run and the line it lies on. */
-  record Placed(GlyphRun run, Line line) {}
+  record Placed(GlyphRun run, Line line) {
+    /** Whether the glyphs are turned by 90 degrees clockwise, with their line. */
+    boolean isTurned() {
+      return line.axes().isVertical() && !run.upright();
+    }
+
+    private double along(int glyph) {
+      return line.x() + run.x()[glyph];
+    }
+
+    private double across(int glyph) {
+      return line.baseline() + run.y()[glyph];
+    }
+
+    /** Where the origin of a glyph lies, in points of the layout. */
+    Point origin(int glyph) {
+      double along = along(glyph);
+      double across = across(glyph);
+      return new Point((float) line.axes().x(along, across), (float) line.axes().y(along, across));
+    }
+
+    /** The run on a line that is not turned, in the axes of the line. */
+    Placed straight() {
+      return new Placed(
+          run,
+          new Line(
+              line.set(),
+              line.paragraph(),
+              line.paragraphStart(),
+              LineAxes.HORIZONTAL,
+              line.x(),
+              line.baseline()));
+    }
+  }
 
   private final List<Placed> runs;
   private final List<Rect> rules;
@@ -47,7 +83,11 @@ final class GlyphShape implements AutoCloseable {
       try (TextBlobBuilder builder = new TextBlobBuilder()) {
         for (Placed placed : runs) {
           try (Font font = font(placed.run())) {
-            builder.appendRunPos(font, placed.run().glyphs(), points(placed));
+            if (placed.isTurned()) {
+              builder.appendRunRSXform(font, placed.run().glyphs(), turned(placed));
+            } else {
+              builder.appendRunPos(font, placed.run().glyphs(), points(placed));
+            }
           }
         }
         blob = builder.build();
@@ -67,7 +107,7 @@ final class GlyphShape implements AutoCloseable {
    * since masks of turned glyphs do not always come out the same.
    */
   boolean isBetterAsOutline(EffectGrid grid) {
-    double least = grid.isTurned() ? 0 : LARGE;
+    double least = grid.isTurned() || runs.stream().anyMatch(Placed::isTurned) ? 0 : LARGE;
     return runs.stream()
         .map(Placed::run)
         .allMatch(run -> run.size() * grid.scale() >= least && !run.face().isColourful());
@@ -102,9 +142,11 @@ final class GlyphShape implements AutoCloseable {
       for (int index = 0; index < run.glyphs().length; index++) {
         try (Path glyph = font.getPath(run.glyphs()[index])) {
           if (glyph != null && !glyph.isEmpty() && glyph.isFinite()) {
-            float x = (float) placed.line().x() + run.x()[index];
-            float y = (float) placed.line().baseline() + run.y()[index];
-            try (Path path = glyph.makeOffset(x, y)) {
+            Point at = placed.origin(index);
+            try (Path path =
+                placed.isTurned()
+                    ? glyph.makeTransform(new Matrix33(0, -1, at.getX(), 1, 0, at.getY(), 0, 0, 1))
+                    : glyph.makeOffset(at.getX(), at.getY())) {
               taker.accept(path);
             }
           }
@@ -114,15 +156,20 @@ final class GlyphShape implements AutoCloseable {
   }
 
   private static Point[] points(Placed placed) {
-    GlyphRun run = placed.run();
-    Point[] points = new Point[run.glyphs().length];
+    Point[] points = new Point[placed.run().glyphs().length];
     for (int index = 0; index < points.length; index++) {
-      points[index] =
-          new Point(
-              (float) placed.line().x() + run.x()[index],
-              (float) placed.line().baseline() + run.y()[index]);
+      points[index] = placed.origin(index);
     }
     return points;
+  }
+
+  private static RSXform[] turned(Placed placed) {
+    RSXform[] places = new RSXform[placed.run().glyphs().length];
+    for (int index = 0; index < places.length; index++) {
+      Point at = placed.origin(index);
+      places[index] = new RSXform(0, 1, at.getX(), at.getY());
+    }
+    return places;
   }
 
   private static Font font(GlyphRun run) {
@@ -145,18 +192,27 @@ final class GlyphShape implements AutoCloseable {
       for (int index = 0; index < rects.length; index++) {
         Rect rect = rects[index];
         if (rect.getWidth() > 0 && rect.getHeight() > 0) {
-          double y = placed.line().baseline() + run.y()[index];
-          Box glyph =
-              new Box(
-                  placed.line().x() + run.x()[index] + rect.getLeft(),
-                  y + rect.getTop(),
-                  rect.getWidth(),
-                  rect.getHeight());
+          Box glyph = box(placed, index, rect);
           bounds = bounds == null ? glyph : bounds.with(glyph);
         }
       }
     }
     return bounds == null ? Box.EMPTY : bounds;
+  }
+
+  private static Box box(Placed placed, int glyph, Rect ofGlyph) {
+    Point at = placed.origin(glyph);
+    return placed.isTurned()
+        ? new Box(
+            at.getX() - ofGlyph.getBottom(),
+            at.getY() + ofGlyph.getLeft(),
+            ofGlyph.getHeight(),
+            ofGlyph.getWidth())
+        : new Box(
+            at.getX() + ofGlyph.getLeft(),
+            at.getY() + ofGlyph.getTop(),
+            ofGlyph.getWidth(),
+            ofGlyph.getHeight());
   }
 
   /** The box around the contours of the first glyph of a run that draws anything. */

@@ -108,7 +108,8 @@ public final class LayerArtwork {
     List<List<Box>> runs =
         look.plate().coats().isEmpty() ? List.of() : PlateGeometry.runs(layout, look);
     if (!runs.isEmpty()) {
-      try (Stencil.Shape shape = PathShape.plate(runs, look.plate().corners(), planes)) {
+      try (Stencil.Shape shape =
+          PathShape.plate(runs, look.plate().corners(), layout.axes().isVertical(), planes)) {
         addFinish(look.plate().finish(), shape, Messages.of("layer-artwork.plate"));
       }
     }

@@ -71,7 +71,8 @@ public final class LayerOutlines {
     List<List<Box>> runs =
         look.plate().coats().isEmpty() ? List.of() : PlateGeometry.runs(layout, look);
     if (!runs.isEmpty()) {
-      try (Stencil.Shape shape = PathShape.plate(runs, look.plate().corners(), planes)) {
+      try (Stencil.Shape shape =
+          PathShape.plate(runs, look.plate().corners(), layout.axes().isVertical(), planes)) {
         outlines.add(look.plate().finish(), shape);
       }
     }

@@ -185,7 +185,7 @@ public final class LayerPainter {
         GlyphShape.Placed placed = new GlyphShape.Placed(run, line);
         groups
             .computeIfAbsent(own.finish(), _ -> new ArrayList<>())
-            .add(new FinishedGlyphs.Piece(placed, DecorationPainter.inFinish(placed, own.lines())));
+            .add(new FinishedGlyphs.Piece(placed, DecorationPainter.inFinish(placed, own)));
       }
     }
     return groups;
@@ -207,7 +207,8 @@ public final class LayerPainter {
     if (runs.isEmpty()) {
       return;
     }
-    try (Stencil.Shape shape = PathShape.plate(runs, plate.corners(), planes)) {
+    try (Stencil.Shape shape =
+        PathShape.plate(runs, plate.corners(), layout.axes().isVertical(), planes)) {
       FinishBrush.paint(canvas, plate.finish(), shape);
     }
   }

@@ -93,6 +93,7 @@ final class LayerText {
         run.size(),
         run.stretch(),
         run.skew(),
+        new GlyphShape.Placed(run, line).isTurned(),
         colours.apply(own.finish()),
         line.paragraph(),
         own.type().language(),
@@ -102,13 +103,15 @@ final class LayerText {
   private void collect(Line line, GlyphRun run, List<Placed> clusters) {
     Map<Integer, List<Glyph>> byUnit = new TreeMap<>();
     for (int index = 0; index < run.glyphs().length; index++) {
+      double along = line.x() + run.x()[index];
+      double across = line.baseline() + run.y()[index];
       byUnit
           .computeIfAbsent(run.units()[index], _ -> new ArrayList<>())
           .add(
               new Glyph(
                   run.glyphs()[index] & 0xFFFF,
-                  line.x() + run.x()[index],
-                  line.baseline() + run.y()[index]));
+                  line.axes().x(along, across),
+                  line.axes().y(along, across)));
     }
     if (run.starts().length == 0) {
       List<Glyph> glyphs = byUnit.values().stream().flatMap(List::stream).toList();

@@ -44,14 +44,20 @@ final class PathShape implements Stencil.Shape {
    *
    * @param runs its boxes, in runs of those that are one
    */
-  static PathShape plate(List<List<Box>> runs, Plate.Corners corners, MaskCache planes) {
+  static PathShape plate(
+      List<List<Box>> runs, Plate.Corners corners, boolean vertical, MaskCache planes) {
     List<PathShape> parts = new ArrayList<>();
     for (List<Box> run : runs) {
       Box bounds = run.stream().reduce(Box::with).orElseThrow();
       Object identity = List.of(run, corners);
       parts.add(
           new PathShape(
-              JoinedBoxes.outline(run, corners), bounds, identity, planes, List.of(), false));
+              JoinedBoxes.outline(run, corners, vertical),
+              bounds,
+              identity,
+              planes,
+              List.of(),
+              false));
     }
     if (parts.size() == 1) {
       return parts.getFirst();

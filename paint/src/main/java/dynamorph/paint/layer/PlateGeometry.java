@@ -29,7 +29,7 @@ final class PlateGeometry {
                   .map(line -> box(line.box(), look, line))
                   .toList();
         };
-    return JoinedBoxes.runs(boxes);
+    return JoinedBoxes.runs(boxes, layout.axes().isVertical());
   }
 
   private static List<Box> paragraphs(TextLayout layout, ResolvedLayer look) {
@@ -57,7 +57,8 @@ final class PlateGeometry {
             content.y() - padding.above(),
             content.right() + padding.right(),
             content.bottom() + padding.below());
-    double missing = plate.leastWidth() - box.width();
+    boolean vertical = first.axes().isVertical();
+    double missing = plate.leastWidth() - (vertical ? box.height() : box.width());
     if (missing <= 0) {
       return box;
     }
@@ -70,6 +71,8 @@ final class PlateGeometry {
           case END -> first.rightToLeft() ? 0 : missing;
           case START, JUSTIFIED -> first.rightToLeft() ? missing : 0;
         };
-    return new Box(box.x() - before, box.y(), plate.leastWidth(), box.height());
+    return vertical
+        ? new Box(box.x(), box.y() - before, box.width(), plate.leastWidth())
+        : new Box(box.x() - before, box.y(), plate.leastWidth(), box.height());
   }
 }

@@ -32,6 +32,7 @@ final class LayoutEstimate {
   static Box of(Layer layer, ResolvedLayer look) {
     boolean told =
         layer.isText()
+            && !look.placement().inside().mode().isVertical()
             && (look.placement().fit() == BoxFit.POINT || look.placement().fit() == BoxFit.FIXED)
             && look.paragraphs().stream()
                 .allMatch(paragraph ->

@@ -14,6 +14,7 @@ import dynamorph.model.text.Story;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.WritingMode;
 import dynamorph.paint.Pixels;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.SceneMaker;
@@ -91,7 +92,10 @@ public final class SpecimenPainter {
     Layer layer =
         Layer.of("letters", "letters", "")
             .withStory(Story.of(words))
-            .withLocal(values.with(Properties.BOX, BoxFit.POINT));
+            .withLocal(
+                values
+                    .with(Properties.BOX, BoxFit.POINT)
+                    .with(Properties.WRITING_MODE, WritingMode.HORIZONTAL));
     ResolvedLayer look = Cascade.of(Project.empty("letters")).resolve(layer);
     TextLayout layout = maker.typesetter().layout(layer.story(), look);
     double fit = Math.min(1, (width - 4) / Math.max(1, layout.width()));
@@ -229,7 +233,8 @@ public final class SpecimenPainter {
         PropertySet.EMPTY
             .with(Properties.ANCHOR, Anchor.TOP_LEFT)
             .with(Properties.ROTATION, 0.0)
-            .with(Properties.BOX, BoxFit.POINT);
+            .with(Properties.BOX, BoxFit.POINT)
+            .with(Properties.WRITING_MODE, WritingMode.HORIZONTAL);
     Layer plain = Layer.of("specimen", "specimen", "").withLocal(upright);
     Span span =
         Span.of(words.lines().findFirst().filter(line -> !line.isBlank()).orElse(style.name()));

@@ -198,7 +198,7 @@ final class SeenFindings {
             at(text, lines.get(index - most)),
             Messages.of("seen-findings.hyphens", inRow));
       }
-      if (index > 0 && line.baseline() < lines.get(index - 1).baseline()) {
+      if (index > 0 && line.x() != lines.get(index - 1).x()) {
         parted(text, lines, index, findings);
       }
     }

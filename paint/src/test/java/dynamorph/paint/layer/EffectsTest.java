@@ -47,7 +47,10 @@ class EffectsTest {
 
   private static Stencil.Shape box() {
     return PathShape.plate(
-        List.of(List.of(new Box(40.3, 45.6, 70.5, 50.2))), Plate.Corners.all(12), new MaskCache());
+        List.of(List.of(new Box(40.3, 45.6, 70.5, 50.2))),
+        Plate.Corners.all(12),
+        false,
+        new MaskCache());
   }
 
   private static Pixels painted(Finish finish) {

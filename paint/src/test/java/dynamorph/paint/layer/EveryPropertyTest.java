@@ -176,6 +176,23 @@ class EveryPropertyTest {
         of("horizontal-scale", "100", "150", scales(1.5, 1)),
         of("vertical-scale", "100", "150", scales(1, 1.5)),
         of("shear", "0", "30", leans(3)).words("lll"),
+        of(
+                "text-orientation",
+                "sideways",
+                "upright",
+                (before, after) -> {
+                  assertThat(before.width()).isLessThan(before.height() / 2);
+                  assertThat(after.width()).isCloseTo(before.height(), within(0.6));
+                })
+            .words("\u2014")
+            .given("writing-mode", "vertical-right-to-left"),
+        of(
+                "tate-chu-yoko",
+                "none",
+                "two-digits",
+                (before, after) -> assertThat(after.height()).isLessThan(before.height() * 0.75))
+            .words("00")
+            .given("writing-mode", "vertical-right-to-left"),
         of("ligatures", "true", "false", looksLike("f\u200Cf\u200Ci")).words("ffi"),
         of(
                 "contextual-alternates",
@@ -401,6 +418,15 @@ class EveryPropertyTest {
             .given("gutter", "20", "box-height", "60"),
         inBox("gutter", "10", "40", "aaa\nbbb", grows(0, 0, 15, 0))
             .given("columns", "2", "box-height", "14"),
+        of(
+                "writing-mode",
+                "horizontal",
+                "vertical-right-to-left",
+                (before, after) -> {
+                  assertThat(after.height()).isCloseTo(before.width(), within(0.6));
+                  assertThat(after.width()).isCloseTo(before.height(), within(0.6));
+                })
+            .words("Hour"),
         inBox(
             "vertical-alignment",
             "top",

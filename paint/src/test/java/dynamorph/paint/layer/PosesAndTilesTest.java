@@ -43,7 +43,7 @@ class PosesAndTilesTest {
         canvas -> {
           canvas.clear(0xFFFFFFFF);
           try (Stencil.Shape shape =
-              PathShape.plate(List.of(List.of(box)), Plate.Corners.SHARP, new MaskCache())) {
+              PathShape.plate(List.of(List.of(box)), Plate.Corners.SHARP, false, new MaskCache())) {
             FinishBrush.paint(canvas, new Finish(List.of(coats), List.of()), shape);
           }
         });

@@ -39,22 +39,15 @@ final class GlyphPlacer {
 
   /** What a look makes of the units of a font, in points. */
   private record Scales(
-      double size,
-      double across,
-      double down,
-      double rise,
-      double extra,
-      double letter,
-      double words) {
+      double size, GlyphScales glyphs, double rise, double extra, double letter, double words) {
     static Scales of(TypeLook look, ShapedRun run, Glue glue) {
       double size = look.size();
-      double down = size * look.forms().scaleDown();
+      GlyphScales glyphs = GlyphScales.of(run, look, 1, glue.glyph());
       double extra = look.spacing().letterExtra(run.cursive()) * size;
       return new Scales(
           size,
-          size * look.forms().scaleAcross(),
-          down,
-          look.spacing().baselineShift() + run.rise() * down,
+          glyphs,
+          look.spacing().baselineShift() + run.rise() * glyphs.across(),
           extra,
           run.cursive() ? extra : extra + glue.letter() * size,
           look.spacing().wordSpacing() / 1000 * size);
@@ -96,7 +89,7 @@ final class GlyphPlacer {
         tabPlaces.put(cluster.unit, began);
       }
     }
-    into.add(placed.run(look, scales, glue));
+    into.add(placed.run(look, scales));
   }
 
   private Cluster measured(RunSegment segment, int index, boolean behind, Scales scales) {
@@ -107,7 +100,7 @@ final class GlyphPlacer {
     boolean space = sign == ' ' || sign == '\u00A0';
     boolean tab = sign == '\t';
     double wide = space ? 1 : glue.glyph();
-    double drawn = run.advances()[index] * scales.across;
+    double drawn = run.advances()[index] * scales.glyphs.along();
     double stretched = unit < cut.ink() ? glue.word() : 1;
     double advance =
         space
@@ -176,12 +169,13 @@ final class GlyphPlacer {
     void put(int index, Cluster cluster, Scales scales, double began, double at, double ended) {
       int first = run.clusters()[index];
       int next = run.clusters()[index + 1];
-      double across = scales.across;
+      double along = scales.glyphs.along();
+      double across = scales.glyphs.across();
       for (int glyph = first; glyph < next; glyph++) {
-        xs[glyph - firstGlyph] = (float) (at + run.x()[glyph] * across * cluster.wide);
-        ys[glyph - firstGlyph] = (float) (run.y()[glyph] * scales.down - scales.rise);
+        xs[glyph - firstGlyph] = (float) (at + run.x()[glyph] * along * cluster.wide);
+        ys[glyph - firstGlyph] = (float) (run.y()[glyph] * across - scales.rise);
         units[glyph - firstGlyph] = Math.min(cluster.unit, lineEnd);
-        advances[glyph - firstGlyph] = (float) (run.glyphAdvances()[glyph] * across * cluster.wide);
+        advances[glyph - firstGlyph] = (float) (run.glyphAdvances()[glyph] * along * cluster.wide);
       }
       advances[next - 1 - firstGlyph] += (float) (ended - began - cluster.drawn * cluster.wide);
       if (!cluster.behind) {
@@ -193,14 +187,15 @@ final class GlyphPlacer {
       }
     }
 
-    GlyphRun run(TypeLook look, Scales scales, Glue glue) {
+    GlyphRun run(TypeLook look, Scales scales) {
       return new GlyphRun(
           run.span(),
           run.face(),
-          scales.down * run.scale(),
-          scales.across / scales.down * glue.glyph(),
+          scales.glyphs.size(),
+          scales.glyphs.stretch(),
           skew(look, run),
           run.rightToLeft(),
+          run.isUpright(),
           Arrays.copyOfRange(run.glyphs(), firstGlyph, firstGlyph + units.length),
           units,
           advances,

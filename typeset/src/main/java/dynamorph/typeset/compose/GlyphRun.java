@@ -4,11 +4,13 @@ import dynamorph.typeset.font.FontFace;
 
 /**
  * Glyphs of one face, size and look on one line, in visual order. To draw it, put each glyph with
- * its origin at {@code (line.x() + x[i], line.baseline() + y[i])}. A run that stands for no typed
- * letters, such as a hyphen or a bullet, has glyphs but no clusters.
+ * its origin at {@code (line.x() + x[i], line.baseline() + y[i])} of the axes of the line. A run
+ * that stands for no typed letters, such as a hyphen or a bullet, has glyphs but no clusters.
  *
  * @param span index of the span in the paragraph
  * @param size points
+ * @param upright whether the glyphs stand upright on a vertical line, so that they are not turned
+ *     with it
  * @param stretch how much wider than drawn the glyphs are
  * @param skew how far the glyphs lean to the right, as a share of their height
  * @param units first unit of the paragraph of the cluster that each glyph belongs to; of ruby the
@@ -30,6 +32,7 @@ public record GlyphRun(
     double stretch,
     double skew,
     boolean rightToLeft,
+    boolean upright,
     short[] glyphs,
     int[] units,
     float[] advances,

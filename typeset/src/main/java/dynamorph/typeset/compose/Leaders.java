@@ -48,8 +48,7 @@ final class Leaders {
       double first,
       double width,
       int times) {
-    double across = look.size() * look.forms().scaleAcross();
-    double down = look.size() * look.forms().scaleDown();
+    GlyphScales scales = GlyphScales.of(run, look, 1, 1);
     int glyphs = run.glyphs().length;
     short[] all = new short[Math.max(0, times) * glyphs];
     float[] xs = new float[all.length];
@@ -60,10 +59,10 @@ final class Leaders {
         for (int glyph = run.clusters()[cluster]; glyph < run.clusters()[cluster + 1]; glyph++) {
           int at = time * glyphs + glyph;
           all[at] = run.glyphs()[glyph];
-          xs[at] = (float) (x + run.x()[glyph] * across);
-          ys[at] = (float) (run.y()[glyph] * down - look.spacing().baselineShift());
+          xs[at] = (float) (x + run.x()[glyph] * scales.along());
+          ys[at] = (float) (run.y()[glyph] * scales.across() - look.spacing().baselineShift());
         }
-        x += run.advances()[cluster] * across;
+        x += run.advances()[cluster] * scales.along();
       }
     }
     int[] none = {};
@@ -72,10 +71,11 @@ final class Leaders {
         new GlyphRun(
             span,
             run.face(),
-            down * run.scale(),
-            across / down,
+            scales.size(),
+            scales.stretch(),
             GlyphPlacer.skew(look, run),
             false,
+            run.isUpright(),
             all,
             new int[xs.length],
             new float[xs.length],

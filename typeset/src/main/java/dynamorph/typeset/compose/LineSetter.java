@@ -196,18 +196,24 @@ final class LineSetter {
       boolean lies = run.start() < cut.end() && run.end() > cut.start();
       if (lies) {
         TypeLook look = looks.get(run.span());
-        double size = look.size() * look.forms().scaleDown();
+        double size = look.size() * run.across(look.forms());
         double shift = look.spacing().baselineShift() + run.rise() * size;
-        ascent = Math.max(ascent, run.face().ascent() * size * run.scale() + shift);
-        descent = Math.max(descent, run.face().descent() * size * run.scale() - shift);
+        ascent = Math.max(ascent, run.ascent() * size * run.scale() + shift);
+        descent = Math.max(descent, run.descent() * size * run.scale() - shift);
         leading = Math.max(leading, look.leading());
         any = true;
       }
     }
-    TypeLook empty = looks.getFirst();
-    return any
-        ? new ComposedLine.Height(ascent, descent, leading)
-        : new ComposedLine.Height(empty.size(), empty.size() * 0.25, empty.leading());
+    return any ? new ComposedLine.Height(ascent, descent, leading) : empty();
+  }
+
+  /** An empty line is as high as most letters, and lies on both sides of a vertical baseline. */
+  private ComposedLine.Height empty() {
+    TypeLook look = looks.getFirst();
+    boolean vertical = shaped.key().flow().vertical();
+    double above = look.size() * (vertical ? 0.5 : 1);
+    double below = look.size() * (vertical ? 0.5 : 0.25);
+    return new ComposedLine.Height(above, below, look.leading());
   }
 
   // --- pieces

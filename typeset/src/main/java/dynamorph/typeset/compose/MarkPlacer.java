@@ -25,7 +25,7 @@ final class MarkPlacer {
     for (float advance : run.advances()) {
       em += advance;
     }
-    return em * look.size() * look.forms().scaleAcross() * share;
+    return em * look.size() * run.along(look.forms()) * share;
   }
 
   static void add(
@@ -64,9 +64,8 @@ final class MarkPlacer {
       double gap,
       Optional<String> words,
       int unit) {
-    double size = look.size() * share;
-    double across = size * look.forms().scaleAcross();
-    double down = size * look.forms().scaleDown();
+    GlyphScales scales = GlyphScales.of(run, look, share, 1);
+    double along = scales.along();
     int many = words.isEmpty() ? run.clusterCount() : 0;
     float[] xs = new float[run.glyphs().length];
     float[] ys = new float[run.glyphs().length];
@@ -77,11 +76,11 @@ final class MarkPlacer {
     for (int cluster = 0; cluster < run.clusterCount(); cluster++) {
       double began = at;
       for (int glyph = run.clusters()[cluster]; glyph < run.clusters()[cluster + 1]; glyph++) {
-        xs[glyph] = (float) (at + run.x()[glyph] * across);
-        ys[glyph] = (float) (run.y()[glyph] * down + y);
+        xs[glyph] = (float) (at + run.x()[glyph] * along);
+        ys[glyph] = (float) (run.y()[glyph] * scales.across() + y);
         units[glyph] = many == 0 ? unit : run.starts()[cluster];
       }
-      at += run.advances()[cluster] * across + gap;
+      at += run.advances()[cluster] * along + gap;
       if (cluster < many) {
         left[cluster] = (float) began;
         right[cluster] = (float) at;
@@ -90,10 +89,11 @@ final class MarkPlacer {
     return new GlyphRun(
         run.span(),
         run.face(),
-        down * run.scale(),
-        across / down,
+        scales.size(),
+        scales.stretch(),
         GlyphPlacer.skew(look, run),
         run.rightToLeft(),
+        run.isUpright(),
         run.glyphs(),
         units,
         new float[xs.length],

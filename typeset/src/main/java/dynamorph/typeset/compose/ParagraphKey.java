@@ -13,6 +13,7 @@ import java.util.List;
  * @param looks of each span; an empty paragraph has one
  * @param ruby how letters of it are read
  * @param fallback whether letters that a face lacks are taken from another
+ * @param vertical whether its lines are
  */
 public record ParagraphKey(
     String text,
@@ -20,7 +21,8 @@ public record ParagraphKey(
     List<TypeLook> looks,
     ParagraphLook settings,
     List<RubyBase> ruby,
-    boolean fallback) {
+    boolean fallback,
+    boolean vertical) {
   public ParagraphKey {
     lengths = List.copyOf(lengths);
     looks = List.copyOf(looks);
@@ -46,11 +48,8 @@ public record ParagraphKey(
 
   /** What the shaped paragraph depends on. */
   public ShapeKey shapeKey() {
-    ShapeKey.Flow flow = ShapeKey.Flow.of(settings);
     return new ShapeKey(
-        text,
-        ShapeKey.SpanType.of(lengths, looks),
-        new ShapeKey.Flow(flow.direction(), flow.breaks(), flow.scriptSpacing(), fallback));
+        text, ShapeKey.SpanType.of(lengths, looks), ShapeKey.Flow.of(settings, fallback, vertical));
   }
 
   /** The same paragraph at a share of its size. */
@@ -61,6 +60,7 @@ public record ParagraphKey(
         looks.stream().map(look -> look.scaled(by)).toList(),
         settings,
         ruby,
-        fallback);
+        fallback,
+        vertical);
   }
 }

@@ -96,6 +96,12 @@ record ParagraphStart(
     FontFace face = capital.runs().getFirst().face();
     double capHeight = face.lines().capHeight();
     double below = (drop.lines() - 1) * look.leading();
+    if (paragraph.vertical()) {
+      // the letters are centred on their line, so they grow about the middle of those they stand by
+      double square = (below + look.size()) / look.size();
+      double wide = MarkPlacer.width(capital, paragraph.looks(), square);
+      return new LineSetter.Ornament(capital, x, wide, below / 2, square, true);
+    }
     double share = (below + capHeight * look.size()) / (capHeight * look.size());
     double width = MarkPlacer.width(capital, paragraph.looks(), share);
     return new LineSetter.Ornament(capital, x, width, below, share, true);

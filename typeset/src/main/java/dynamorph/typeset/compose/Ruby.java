@@ -46,6 +46,15 @@ record Ruby(List<Over> overs, double[] pads) {
       this.below = below;
     }
 
+    /** Above the baseline, which runs through the middle of vertical lines. */
+    double above(boolean vertical) {
+      return vertical ? (above + below) / 2 : above;
+    }
+
+    double below(boolean vertical) {
+      return vertical ? (above + below) / 2 : below;
+    }
+
     static Extent of(String letters) {
       return letters.chars().anyMatch(unit -> WidthSums.isEastAsian((char) unit)) ? SQUARE : OTHER;
     }
@@ -104,7 +113,8 @@ record Ruby(List<Over> overs, double[] pads) {
       pad(pads, plain.shaped(), base, excess - before - behind);
       Extent ground = Extent.of(text.substring(base.start(), base.end()));
       Extent own = Extent.of(base.ruby());
-      double baseline = ground.above + own.below * SIZE;
+      boolean vertical = plain.shaped().key().flow().vertical();
+      double baseline = ground.above(vertical) + own.below(vertical) * SIZE;
       overs.add(
           new Over(
               base,
@@ -112,7 +122,7 @@ record Ruby(List<Over> overs, double[] pads) {
               letters,
               before / look.size(),
               baseline,
-              baseline + own.above * SIZE,
+              baseline + own.above(vertical) * SIZE,
               own == Extent.SQUARE));
     }
     return new Ruby(overs, pads);

@@ -120,7 +120,7 @@ final class WidthSums {
   private void measure(ShapedRun run, TypeLook look) {
     String text = shaped.text();
     double size = look.size();
-    double across = look.forms().scaleAcross() * size;
+    double along = run.along(look.forms()) * size;
     double extra = look.spacing().letterExtra(run.cursive()) * size;
     // what joins is stretched between words alone
     double between = run.cursive() ? 0 : size;
@@ -144,7 +144,7 @@ final class WidthSums {
         continue;
       }
       widths[start + 1] += ruby.pad(start);
-      double drawn = advances[cluster] * across;
+      double drawn = advances[cluster] * along;
       char sign = text.charAt(start);
       if (sign == ' ' || sign == '\u00A0') {
         double space = drawn + words;

@@ -51,6 +51,7 @@ public final class FontFace {
   private final LineMetrics lines;
   private final double ascent;
   private final double descent;
+  private final double centre;
   private final AtomicReferenceArray<short[]> glyphs = new AtomicReferenceArray<>(PAGES);
   private final Map<String, Optional<String>> examples = new ConcurrentHashMap<>();
   private final Map<String, Boolean> substitutes = new ConcurrentHashMap<>();
@@ -82,6 +83,7 @@ public final class FontFace {
       this.ascent = -metrics.getAscent() / METRICS_SIZE;
       this.descent = metrics.getDescent() / METRICS_SIZE;
     }
+    this.centre = shaping.centralBaseline();
     double xHeight = metric("xhgt", 0.5);
     this.lines =
         new LineMetrics(
@@ -259,18 +261,42 @@ public final class FontFace {
                 .equals(glyphs(Character.toString(letter), feature, 0)));
   }
 
+  /** Whether the font has another glyph for a letter in vertical lines. */
+  public boolean hasVerticalForm(int codePoint) {
+    return substitutes.computeIfAbsent(
+        "vertical" + codePoint,
+        _ -> {
+          String letter = Character.toString(codePoint);
+          return !glyphs(letter, List.of(), HarfBuzzShaper.Direction.TOP_TO_BOTTOM)
+              .equals(glyphs(letter, List.of(), HarfBuzzShaper.Direction.LEFT_TO_RIGHT));
+        });
+  }
+
+  /**
+   * How far the middle of the letters lies above the baseline, in em: the central baseline of the
+   * font's BASE table, or the middle of ascent and descent.
+   */
+  public double centre() {
+    return centre;
+  }
+
   /** The glyphs of a few letters with a feature set. */
   public List<Integer> glyphs(String letters, String feature, int value) {
+    List<HarfBuzzShaper.Feature> set =
+        List.of(new HarfBuzzShaper.Feature(feature, value, 0, Integer.MAX_VALUE));
+    return glyphs(letters, set, HarfBuzzShaper.Direction.LEFT_TO_RIGHT);
+  }
+
+  private List<Integer> glyphs(
+      String letters, List<HarfBuzzShaper.Feature> set, HarfBuzzShaper.Direction direction) {
     List<Integer> glyphs = new ArrayList<>();
     try (HarfBuzzShaper shaper = new HarfBuzzShaper()) {
       shaper.text(letters);
-      List<HarfBuzzShaper.Feature> set =
-          List.of(new HarfBuzzShaper.Feature(feature, value, 0, Integer.MAX_VALUE));
       shaper.shape(
           shaping,
           0,
           letters.length(),
-          false,
+          direction,
           "Latn",
           "en",
           set,

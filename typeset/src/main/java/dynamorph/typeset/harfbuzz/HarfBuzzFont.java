@@ -111,6 +111,27 @@ public final class HarfBuzzFont implements AutoCloseable {
     }
   }
 
+  /**
+   * Where the middle of upright letters of a vertical line lies, above the baseline in em: the
+   * central baseline (OpenType BASE, Idce), worked out from other baselines or from ascent and
+   * descent where the font does not say.
+   */
+  public double centralBaseline() {
+    try (Arena local = Arena.ofConfined()) {
+      MemorySegment place = local.allocate(JAVA_INT);
+      Library.BASELINE.invokeExact(
+          font,
+          Library.tag("Idce"),
+          HarfBuzzShaper.Direction.LEFT_TO_RIGHT.number(),
+          Library.tag("DFLT"),
+          Library.tag("dflt"),
+          place);
+      return place.get(JAVA_INT, 0) / (double) units;
+    } catch (Throwable failed) {
+      throw unexpected(failed);
+    }
+  }
+
   /** Whether the font has a table. */
   public boolean hasTable(String tag) {
     try {

@@ -37,8 +37,22 @@ public final class HarfBuzzShaper implements AutoCloseable {
   /** The flag of a glyph before which the text cannot be cut without shaping both sides anew. */
   public static final int UNSAFE_TO_BREAK = 1;
 
-  private static final int LEFT_TO_RIGHT = 4;
-  private static final int RIGHT_TO_LEFT = 5;
+  /** Where a run goes. */
+  public enum Direction {
+    LEFT_TO_RIGHT(4),
+    RIGHT_TO_LEFT(5),
+    TOP_TO_BOTTOM(6);
+
+    private final int number;
+
+    Direction(int number) {
+      this.number = number;
+    }
+
+    int number() {
+      return number;
+    }
+  }
 
   /**
    * Marks the beginning and end of a paragraph; HarfBuzz shows a mark without a base on its own.
@@ -87,7 +101,7 @@ public final class HarfBuzzShaper implements AutoCloseable {
       HarfBuzzFont font,
       int start,
       int end,
-      boolean rightToLeft,
+      Direction direction,
       String script,
       String language,
       List<Feature> features,
@@ -96,7 +110,7 @@ public final class HarfBuzzShaper implements AutoCloseable {
       Library.BUFFER_CLEAR.invokeExact(buffer);
       Library.BUFFER_FLAGS.invokeExact(buffer, BEGINS_AND_ENDS);
       Library.BUFFER_ADD.invokeExact(buffer, text, textLength, start, end - start);
-      Library.BUFFER_DIRECTION.invokeExact(buffer, rightToLeft ? RIGHT_TO_LEFT : LEFT_TO_RIGHT);
+      Library.BUFFER_DIRECTION.invokeExact(buffer, direction.number);
       Library.BUFFER_SCRIPT.invokeExact(
           buffer, (int) SCRIPTS.computeIfAbsent(script, HarfBuzzShaper::script));
       Library.BUFFER_LANGUAGE.invokeExact(buffer, language(language));

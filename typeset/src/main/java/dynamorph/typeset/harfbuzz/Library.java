@@ -107,6 +107,16 @@ final class Library {
   static final MethodHandle METRIC =
       function("hb_ot_metrics_get_position", JAVA_INT, ADDRESS, JAVA_INT, ADDRESS);
 
+  static final MethodHandle BASELINE =
+      procedure(
+          "hb_ot_layout_get_baseline_with_fallback",
+          ADDRESS,
+          JAVA_INT,
+          JAVA_INT,
+          JAVA_INT,
+          JAVA_INT,
+          ADDRESS);
+
   private Library() {}
 
   /** Four letters as HarfBuzz packs them. */

@@ -100,7 +100,8 @@ final class Columns {
       }
       hidden += below ? 1 : 0;
       int paragraph = paragraphOf[index];
-      lines.add(new Line(next, paragraph, starts[paragraph], column * step, down));
+      lines.add(
+          new Line(next, paragraph, starts[paragraph], LineAxes.HORIZONTAL, column * step, down));
       columnOf[index] = column;
       baseline = down;
       top = false;

@@ -20,12 +20,15 @@ import org.jspecify.annotations.Nullable;
 /**
  * What a layout depends on: the words and what moves glyphs. Neither colour nor place is part of
  * it.
+ *
+ * @param measure of the lines of a box: its width, or its height if they are vertical
+ * @param depth what a fixed box has for its lines, across them
  */
 record LayoutKey(
     List<ParagraphKey> paragraphs,
     BoxFit fit,
-    double width,
-    double height,
+    double measure,
+    double depth,
     Placement.Inside inside) {
   /** Equal looks are one object, so that keys are told equal at a glance. */
   private static final Interner<List<TypeLook>> TYPES = Interner.newWeakInterner();
@@ -36,6 +39,7 @@ record LayoutKey(
     List<ParagraphKey> paragraphs = new ArrayList<>(story.paragraphs().size());
     ResolvedLayer.ResolvedParagraph before = null;
     List<TypeLook> types = List.of();
+    boolean vertical = resolved.placement().inside().mode().isVertical();
     @Nullable ParagraphLook settings = null;
     for (int index = 0; index < story.paragraphs().size(); index++) {
       Paragraph paragraph = story.paragraphs().get(index);
@@ -53,7 +57,8 @@ record LayoutKey(
               types,
               requireNonNull(settings),
               paragraph.rubyBases(),
-              fallback));
+              fallback,
+              vertical));
     }
     Placement placement = resolved.placement();
     boolean point = placement.fit() == BoxFit.POINT;
@@ -61,8 +66,8 @@ record LayoutKey(
     return new LayoutKey(
         paragraphs,
         placement.fit(),
-        point ? 0 : placement.width(),
-        high ? placement.height() : 0,
+        point ? 0 : vertical ? placement.height() : placement.width(),
+        high ? vertical ? placement.width() : placement.height() : 0,
         placement.inside());
   }
 
@@ -85,8 +90,8 @@ record LayoutKey(
     return new LayoutKey(
         paragraphs.stream().map(paragraph -> paragraph.scaled(by)).toList(),
         fit,
-        width,
-        height,
+        measure,
+        depth,
         inside);
   }
 }

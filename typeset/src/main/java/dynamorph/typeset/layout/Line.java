@@ -1,5 +1,6 @@
 package dynamorph.typeset.layout;
 
+import dynamorph.model.value.WritingMode;
 import dynamorph.typeset.compose.ComposedLine;
 import dynamorph.typeset.compose.GlyphRun;
 import java.util.List;
@@ -10,10 +11,12 @@ import java.util.List;
  * @param set the line as its paragraph has it
  * @param paragraph index of the paragraph in the story
  * @param paragraphStart first unit of the paragraph in the story
- * @param x left of the column, in points from the left of the layout
- * @param baseline from the top of the layout, in points
+ * @param axes that it counts in; all but its box is told in them
+ * @param x left of the column, in points
+ * @param baseline from the top of the lines, in points
  */
-public record Line(ComposedLine set, int paragraph, int paragraphStart, double x, double baseline) {
+public record Line(
+    ComposedLine set, int paragraph, int paragraphStart, LineAxes axes, double x, double baseline) {
   /** First unit of the story. */
   public int start() {
     return paragraphStart + set.start();
@@ -65,11 +68,26 @@ public record Line(ComposedLine set, int paragraph, int paragraphStart, double x
     return baseline + descent();
   }
 
+  /** The box around it, in points of the layout. */
   public Box box() {
+    return axes.box(boxOfLine());
+  }
+
+  /** The box around it, in its own axes. */
+  public Box boxOfLine() {
     return new Box(left(), top(), width(), ascent() + descent());
   }
 
+  /** The same line in axes, its top where it is counted from the other side of a depth. */
+  Line in(LineAxes turned) {
+    double across =
+        turned.mode() == WritingMode.VERTICAL_LEFT_TO_RIGHT
+            ? turned.depth() - bottom() + ascent()
+            : baseline;
+    return new Line(set, paragraph, paragraphStart, turned, x, across);
+  }
+
   Line movedDown(double by) {
-    return by == 0 ? this : new Line(set, paragraph, paragraphStart, x, baseline + by);
+    return by == 0 ? this : new Line(set, paragraph, paragraphStart, axes, x, baseline + by);
   }
 }

@@ -56,16 +56,30 @@ public record TextLayout(
     return 0;
   }
 
+  /** The axes of its lines. */
+  public LineAxes axes() {
+    return lines.getFirst().axes();
+  }
+
   /** The offset nearest to a point. */
   public int offsetAt(double x, double y) {
-    int index = columnStart(x);
+    double along = axes().along(x, y);
+    double across = axes().across(x, y);
+    int index = columnStart(along);
     double column = lines.get(index).x();
     while (index + 1 < lines.size()
         && lines.get(index + 1).x() == column
-        && y > (lines.get(index).bottom() + lines.get(index + 1).top()) / 2) {
+        && isBehind(across, lines.get(index), lines.get(index + 1))) {
       index++;
     }
-    return offsetOnLine(index, x);
+    return offsetOnLine(index, along);
+  }
+
+  /** Whether a place lies nearer to the second of two lines that follow each other. */
+  private static boolean isBehind(double across, Line line, Line next) {
+    return next.baseline() >= line.baseline()
+        ? across > (line.bottom() + next.top()) / 2
+        : across < (line.top() + next.bottom()) / 2;
   }
 
   /** The first line of the column that a place lies in or behind. */
@@ -80,7 +94,7 @@ public record TextLayout(
     return found;
   }
 
-  /** The offset on a line nearest to a horizontal position. */
+  /** The offset on a line nearest to a place along it. */
   public int offsetOnLine(int index, double x) {
     Line line = lines.get(index);
     int best = line.start();
@@ -116,7 +130,7 @@ public record TextLayout(
         place.trailing()
             ? trailingX(line, place.offset()).orElseGet(() -> caretX(line, place.offset()))
             : caretX(line, place.offset());
-    return new Caret(x, line.top(), line.bottom());
+    return new Caret(x, line.top(), line.bottom(), line.axes());
   }
 
   /** Behind the last letter of a line a trailing caret is still on it. */
@@ -174,14 +188,15 @@ public record TextLayout(
   private static final double SAME = 0.01;
 
   /**
-   * Where a caret stands after a step to the left or right as the eye sees it; in text of both
-   * directions that may be backwards. At the end of a line it goes on with the next.
+   * Where a caret stands after a step to the left or right as the eye sees it, up or down in
+   * vertical lines; in text of both directions that may be backwards. At the end of a line it goes
+   * on with the next.
    *
    * @param isEdge whether an offset lies between letters, as people see them
    */
   public CaretPlace beside(CaretPlace from, boolean left, IntPredicate isEdge) {
     int index = lineOf(from);
-    double x = caretAt(from).x();
+    double x = caretAt(from).along();
     List<Stop> stops = stops(lines.get(index), isEdge);
     Comparator<Stop> byDistance = Comparator.comparingDouble(stop -> Math.abs(stop.x - x));
     return stops.stream()
@@ -253,7 +268,7 @@ public record TextLayout(
         boxes.add(new Box(x, line.top(), PARAGRAPH_MARK, line.ascent() + line.descent()));
       }
     }
-    return boxes;
+    return boxes.stream().map(axes()::box).toList();
   }
 
   /** Width in points by which a selected paragraph break shows. */

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.WritingMode;
 import dynamorph.typeset.compose.ComposedParagraph;
 import dynamorph.typeset.compose.ListMarks;
 import dynamorph.typeset.compose.ParagraphComposer;
@@ -105,22 +106,36 @@ public final class Typesetter {
       missingGlyphs.addAll(paragraph.missingGlyphs());
       tooWide |= paragraph.tooWide();
     }
-    double width = key.isPoint() ? widest(key, composed) : key.width();
+    double width = key.isPoint() ? widest(key, composed) : key.measure();
     List<ComposedParagraph> inWidth = key.isPoint() ? composed(key, width) : composed;
     Columns columns = new Columns(key.paragraphs(), inWidth, key.inside(), width);
     boolean high = key.fit() == BoxFit.FIXED || key.fit() == BoxFit.SHRINK;
-    double height = high ? key.height() : Double.POSITIVE_INFINITY;
+    double height = high ? key.depth() : Double.POSITIVE_INFINITY;
     Columns.Stack stack = key.fit() == BoxFit.GROW ? columns.balanced() : columns.stack(height);
     List<Line> lines = high ? columns.aligned(stack, height) : stack.lines();
     double shownHeight = high ? height : stack.bottom();
     Optional<Overset> overset =
         key.isPoint() ? Optional.empty() : overset(stack, lines, height, tooWide);
+    WritingMode mode = key.inside().mode();
+    if (!mode.isVertical()) {
+      return new TextLayout(
+          lines, width, shownHeight, scale, overset, missingFamilies, missingGlyphs);
+    }
+    LineAxes axes = new LineAxes(mode, shownHeight);
     return new TextLayout(
-        lines, width, shownHeight, scale, overset, missingFamilies, missingGlyphs);
+        lines.stream().map(line -> line.in(axes)).toList(),
+        shownHeight,
+        width,
+        scale,
+        overset,
+        missingFamilies,
+        missingGlyphs);
   }
 
   private List<ComposedParagraph> composed(LayoutKey key) {
-    return key.isPoint() ? composed(key, 0) : composed(key, key.inside().columnWidth(key.width()));
+    return key.isPoint()
+        ? composed(key, 0)
+        : composed(key, key.inside().columnWidth(key.measure()));
   }
 
   private List<ComposedParagraph> composed(LayoutKey key, double width) {

@@ -5,9 +5,11 @@ import com.ibm.icu.lang.UProperty;
 import com.ibm.icu.lang.UScript;
 import com.ibm.icu.text.Bidi;
 import dynamorph.model.value.ScriptFonts;
+import dynamorph.model.value.TextOrientation;
 import dynamorph.typeset.font.FontFace;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.font.FontMatch;
+import dynamorph.typeset.harfbuzz.HarfBuzzShaper;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,22 +26,40 @@ final class Itemizer {
    * A run to shape: from the end of the one before up to {@code end}.
    *
    * @param span the first span of those whose letters are shaped together
+   * @param across end of the group that is set across a vertical line; 0 for none
    */
   record Item(
-      int end, int span, FontFace face, boolean slanted, boolean small, int script, int level) {}
+      int end,
+      int span,
+      FontFace face,
+      boolean slanted,
+      boolean small,
+      int script,
+      int level,
+      GlyphOrientation orientation,
+      int across) {
+    HarfBuzzShaper.Direction direction() {
+      if (orientation == GlyphOrientation.UPRIGHT && across == 0) {
+        return HarfBuzzShaper.Direction.TOP_TO_BOTTOM;
+      }
+      return (level & 1) == 1
+          ? HarfBuzzShaper.Direction.RIGHT_TO_LEFT
+          : HarfBuzzShaper.Direction.LEFT_TO_RIGHT;
+    }
+  }
 
   private final FontLibrary fonts;
-  private final boolean fallback;
+  private final ShapeKey.Flow flow;
   private final Set<String> missingFamilies;
   private final Set<Integer> missingGlyphs;
 
   Itemizer(
       FontLibrary fonts,
-      boolean fallback,
+      ShapeKey.Flow flow,
       Set<String> missingFamilies,
       Set<Integer> missingGlyphs) {
     this.fonts = fonts;
-    this.fallback = fallback;
+    this.flow = flow;
     this.missingFamilies = missingFamilies;
     this.missingGlyphs = missingGlyphs;
   }
@@ -55,6 +75,8 @@ final class Itemizer {
     int shapedFrom = 0;
     int script = firstScript(text);
     @Nullable FontFace face = null;
+    GlyphOrientation orientation = GlyphOrientation.HORIZONTAL;
+    int[] across = flow.vertical() ? VerticalOrientation.groups(shown, spans) : new int[0];
     for (int at = 0; at < text.length(); ) {
       while (at >= shown.spanEnds()[span]) {
         span++;
@@ -75,7 +97,26 @@ final class Itemizer {
       face = face(codePoint, match, face, spans.get(span).font().fallback(), script);
       int level = bidi.isPresent() ? bidi.get().getLevelAt(at) : 0;
       boolean slanted = match.slanted() && face == match.face();
-      add(items, new Item(next, shapedFrom, face, slanted, small, script, level));
+      int group = flow.vertical() ? across[at] : 0;
+      if (flow.vertical() && !(at > 0 && joins(codePoint))) {
+        TextOrientation wanted = spans.get(span).orientation();
+        orientation =
+            group > 0
+                ? GlyphOrientation.UPRIGHT
+                : VerticalOrientation.of(codePoint, wanted, face, script, level);
+      }
+      add(
+          items,
+          new Item(
+              next,
+              shapedFrom,
+              face,
+              slanted,
+              small,
+              script,
+              group > 0 ? 0 : level,
+              orientation,
+              group));
       at = next;
     }
     return items;
@@ -94,8 +135,10 @@ final class Itemizer {
           last.span == item.span
               && last.face == item.face
               && last.small == item.small
-              && last.script == item.script
-              && last.level == item.level;
+              && (last.script == item.script || item.across > 0)
+              && last.level == item.level
+              && last.orientation == item.orientation
+              && last.across == item.across;
       if (same) {
         items.removeLast();
       }
@@ -117,7 +160,7 @@ final class Itemizer {
       return own;
     }
     Optional<FontFace> found =
-        fallback
+        flow.fallback()
             ? fonts.fallback(codePoint, own, chains.of(UScript.getShortName(script)))
             : Optional.empty();
     if (found.isEmpty()) {

@@ -46,12 +46,15 @@ public final class ParagraphShaper {
     Set<String> missingFamilies = new TreeSet<>();
     Set<Integer> missingGlyphs = new TreeSet<>();
     List<Itemizer.Item> items =
-        new Itemizer(fonts, key.flow().fallback(), missingFamilies, missingGlyphs)
+        new Itemizer(fonts, key.flow(), missingFamilies, missingGlyphs)
             .items(shown, key.spans(), treatments, bidi);
     List<ShapedRun> runs = items.isEmpty() ? List.of() : shape(key, shown, treatments, items);
     BitSet breaks = new BitSet();
     BitSet forced = new BitSet();
     findBreaks(key, breaks, forced);
+    if (key.flow().vertical()) {
+      keepTogether(runs, breaks);
+    }
     // levels are asked for by typed units when lines are cut, so they are taken from the typed text
     Optional<Bidi> typed =
         bidi.isEmpty() || shown.text().equals(key.text())
@@ -67,6 +70,17 @@ public final class ParagraphShaper {
         typed.map(levels -> (levels.getParaLevel() & 1) == 1).orElse(false),
         missingFamilies,
         missingGlyphs);
+  }
+
+  /** What is set across a vertical line is not divided. */
+  private static void keepTogether(List<ShapedRun> runs, BitSet breaks) {
+    for (ShapedRun run : runs) {
+      for (int cluster = 0; run.isUpright() && cluster < run.clusterCount(); cluster++) {
+        if (run.ends()[cluster] > run.starts()[cluster] + 1) {
+          breaks.clear(run.starts()[cluster] + 1, run.ends()[cluster]);
+        }
+      }
+    }
   }
 
   private static BitSet unsafe(List<ShapedRun> runs) {
@@ -213,7 +227,7 @@ public final class ParagraphShaper {
         item.face().shaping(),
         from,
         item.end(),
-        (item.level() & 1) == 1,
+        item.direction(),
         UScript.getShortName(item.script()),
         language,
         features,

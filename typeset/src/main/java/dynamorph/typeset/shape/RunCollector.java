@@ -51,15 +51,21 @@ final class RunCollector implements HarfBuzzShaper.Sink {
     float[] x = new float[count];
     float[] y = new float[count];
     BitSet unsafe = new BitSet();
+    boolean upright = item.direction() == HarfBuzzShaper.Direction.TOP_TO_BOTTOM;
+    float centre =
+        item.orientation() == GlyphOrientation.SIDEWAYS
+            ? (float) (item.face().centre() * scale)
+            : 0;
     for (int cluster = 0; cluster < many; cluster++) {
       int pen = 0;
       for (int glyph = clusters[cluster]; glyph < clusters[cluster + 1]; glyph++) {
         int at = glyph * STRIDE;
         glyphs[glyph] = (short) infos[at];
-        x[glyph] = (pen + positions[at + 2]) * unit;
-        y[glyph] = -positions[at + 3] * unit;
-        glyphAdvances[glyph] = positions[at] * unit;
-        pen += positions[at];
+        int advance = along(positions, at);
+        x[glyph] = (pen + (upright ? -positions[at + 3] : positions[at + 2])) * unit;
+        y[glyph] = (upright ? -positions[at + 2] : -positions[at + 3]) * unit + centre;
+        glyphAdvances[glyph] = advance * unit;
+        pen += advance;
       }
       advances[cluster] = pen * unit;
       int info = clusters[cluster] * STRIDE;
@@ -72,7 +78,7 @@ final class RunCollector implements HarfBuzzShaper.Sink {
       ends[cluster] = Math.max(starts[cluster], shown.source()[end]);
       unsafe.set(cluster, (infos[info + 1] & HarfBuzzShaper.UNSAFE_TO_BREAK) != 0);
     }
-    if (treatment.isOptical(item.face(), item.script())) {
+    if (!upright && treatment.isOptical(item.face(), item.script())) {
       kern(infos, clusters, glyphs, advances, scale);
     }
     run =
@@ -81,6 +87,8 @@ final class RunCollector implements HarfBuzzShaper.Sink {
             item.face(),
             item.slanted(),
             item.level(),
+            item.orientation(),
+            1,
             JoiningScripts.join(item.script()),
             scale,
             treatment.rise(),
@@ -93,6 +101,16 @@ final class RunCollector implements HarfBuzzShaper.Sink {
             x,
             y,
             unsafe);
+    if (item.across() > 0) {
+      run = TateChuYokoRuns.across(run);
+    }
+  }
+
+  /** What a glyph takes along the line, in font units; HarfBuzz counts upwards. */
+  private int along(int[] positions, int at) {
+    return item.direction() == HarfBuzzShaper.Direction.TOP_TO_BOTTOM
+        ? -positions[at + 1]
+        : positions[at];
   }
 
   private void kern(int[] infos, int[] clusters, short[] glyphs, float[] advances, double scale) {

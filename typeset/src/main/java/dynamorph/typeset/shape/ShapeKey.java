@@ -7,8 +7,10 @@ import dynamorph.model.value.EastAsianBreaks;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.Kerning;
 import dynamorph.model.value.ScriptPosition;
+import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextCase;
 import dynamorph.model.value.TextDirection;
+import dynamorph.model.value.TextOrientation;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -22,18 +24,24 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
    *
    * @param scriptSpacing whether East Asian letters keep a little distance from others
    * @param fallback whether letters that a face lacks are taken from another
+   * @param vertical whether its lines are
    */
   public record Flow(
-      TextDirection direction, EastAsianBreaks breaks, boolean scriptSpacing, boolean fallback) {
+      TextDirection direction,
+      EastAsianBreaks breaks,
+      boolean scriptSpacing,
+      boolean fallback,
+      boolean vertical) {
     public static final Flow NATURAL =
-        new Flow(TextDirection.AUTOMATIC, EastAsianBreaks.STRICT, false, true);
+        new Flow(TextDirection.AUTOMATIC, EastAsianBreaks.STRICT, false, true, false);
 
-    public static Flow of(ParagraphLook look) {
+    public static Flow of(ParagraphLook look, boolean fallback, boolean vertical) {
       return new Flow(
           look.breaking().direction(),
           look.breaking().eastAsian(),
           look.breaking().scriptSpacing(),
-          true);
+          fallback,
+          vertical);
     }
   }
 
@@ -42,6 +50,8 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
    *
    * @param length UTF-16 units of the text
    * @param tracked whether letters are spaced out, which forbids ligatures
+   * @param orientation how letters stand in vertical lines
+   * @param combined what is set across a vertical line
    * @param joined whether the letters are shaped together with those of the span before, from which
    *     they differ in nothing that chooses or moves glyphs
    */
@@ -53,6 +63,8 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
       TextCase textCase,
       ScriptPosition position,
       FeatureSettings features,
+      TextOrientation orientation,
+      TateChuYoko combined,
       String language,
       boolean joined) {
     public static SpanType of(int length, TypeLook look) {
@@ -64,6 +76,8 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
           look.forms().textCase(),
           look.forms().position(),
           look.forms().features(),
+          look.forms().orientation(),
+          look.forms().combined(),
           look.language(),
           false);
     }
@@ -78,6 +92,7 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
                 && looks.get(index).size() == looks.get(index - 1).size()
                 && looks.get(index).spacing().baselineShift()
                     == looks.get(index - 1).spacing().baselineShift()
+                && type.combined() == TateChuYoko.NONE
                 && types.getLast().isLike(type);
         types.add(joined ? type.joined(true) : type);
       }
@@ -90,13 +105,33 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
 
     private SpanType joined(boolean wanted) {
       return new SpanType(
-          length, font, tracked, kerning, textCase, position, features, language, wanted);
+          length,
+          font,
+          tracked,
+          kerning,
+          textCase,
+          position,
+          features,
+          orientation,
+          combined,
+          language,
+          wanted);
     }
 
     /** The same type for another number of units. */
     public SpanType withLength(int units) {
       return new SpanType(
-          units, font, tracked, kerning, textCase, position, features, language, joined);
+          units,
+          font,
+          tracked,
+          kerning,
+          textCase,
+          position,
+          features,
+          orientation,
+          combined,
+          language,
+          joined);
     }
   }
 

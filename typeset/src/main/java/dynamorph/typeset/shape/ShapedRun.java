@@ -1,5 +1,6 @@
 package dynamorph.typeset.shape;
 
+import dynamorph.model.cascade.Letterforms;
 import dynamorph.typeset.font.FontFace;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -10,6 +11,9 @@ import java.util.BitSet;
  *
  * @param span index of the span
  * @param level bidi level; odd is right to left
+ * @param orientation how its glyphs stand on the line; the axes of a line are its own, along and
+ *     down from its baseline, which runs through the middle of vertical lines
+ * @param condensed how its glyphs are narrowed, 1 as drawn
  * @param cursive whether its letters join, so that nothing may come between them
  * @param slanted whether the glyphs must be leaned
  * @param scale share of the span's size that the glyphs are drawn at
@@ -29,6 +33,8 @@ public record ShapedRun(
     FontFace face,
     boolean slanted,
     int level,
+    GlyphOrientation orientation,
+    double condensed,
     boolean cursive,
     double scale,
     double rise,
@@ -41,6 +47,12 @@ public record ShapedRun(
     float[] x,
     float[] y,
     BitSet unsafe) {
+  /**
+   * What letters of a vertical line take at each side of its middle, in em: lines are as wide as
+   * their squares (W3C, Requirements for Japanese Text Layout, 2.1), whatever stands on them.
+   */
+  private static final double HALF = 0.5;
+
   /** The same glyphs with other widths of their clusters. */
   ShapedRun withAdvances(float[] wanted) {
     return new ShapedRun(
@@ -48,6 +60,8 @@ public record ShapedRun(
         face,
         slanted,
         level,
+        orientation,
+        condensed,
         cursive,
         scale,
         rise,
@@ -73,6 +87,8 @@ public record ShapedRun(
         face,
         slanted,
         level,
+        orientation,
+        condensed,
         cursive,
         scale,
         rise,
@@ -85,6 +101,30 @@ public record ShapedRun(
         Arrays.copyOfRange(x, first, last),
         Arrays.copyOfRange(y, first, last),
         unsafe.get(from, to));
+  }
+
+  /** How much longer than drawn its letters are along the line. */
+  public double along(Letterforms forms) {
+    return isUpright() ? forms.scaleDown() : forms.scaleAcross();
+  }
+
+  /** How much longer than drawn its letters are across the line. */
+  public double across(Letterforms forms) {
+    return isUpright() ? forms.scaleAcross() : forms.scaleDown();
+  }
+
+  public boolean isUpright() {
+    return orientation == GlyphOrientation.UPRIGHT;
+  }
+
+  /** Height above the baseline, in em; half of its square in a vertical line. */
+  public double ascent() {
+    return orientation == GlyphOrientation.HORIZONTAL ? face.ascent() : HALF;
+  }
+
+  /** Depth below the baseline, in em; half of its square in a vertical line. */
+  public double descent() {
+    return orientation == GlyphOrientation.HORIZONTAL ? face.descent() : HALF;
   }
 
   public int clusterCount() {

@@ -43,7 +43,8 @@ final class WordShaper {
   /** Whether a run can be shaped word by word. */
   boolean suits(String text, int start, Itemizer.Item item, List<HarfBuzzShaper.Feature> features) {
     boolean simple =
-        item.level() == 0
+        item.direction() == HarfBuzzShaper.Direction.LEFT_TO_RIGHT
+            && item.across() == 0
             && (item.script() == UScript.LATIN
                 || item.script() == UScript.CYRILLIC
                 || item.script() == UScript.GREEK);
@@ -145,7 +146,7 @@ final class WordShaper {
         item.face().shaping(),
         start,
         end,
-        false,
+        HarfBuzzShaper.Direction.LEFT_TO_RIGHT,
         UScript.getShortName(item.script()),
         language,
         features,

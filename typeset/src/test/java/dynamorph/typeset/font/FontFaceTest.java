@@ -181,7 +181,9 @@ class FontFaceTest {
           face.shaping(),
           0,
           words.length(),
-          leftwards,
+          leftwards
+              ? HarfBuzzShaper.Direction.RIGHT_TO_LEFT
+              : HarfBuzzShaper.Direction.LEFT_TO_RIGHT,
           leftwards ? "Arab" : "Latn",
           leftwards ? "ar" : "en",
           List.of(),
@@ -230,7 +232,7 @@ class FontFaceTest {
           face.shaping(),
           0,
           words.length(),
-          false,
+          HarfBuzzShaper.Direction.LEFT_TO_RIGHT,
           "Latn",
           "en",
           List.of(),

@@ -147,7 +147,7 @@ class ComposingTest {
             .orElseThrow();
     int start = layout.lines().get(second).start();
     assertThat(layout.offsetAt(146, 2)).isEqualTo(start);
-    assertThat(layout.caretAt(start).x()).isEqualTo(145, within(0.5));
+    assertThat(layout.caretAt(start).along()).isEqualTo(145, within(0.5));
   }
 
   @Test
@@ -468,12 +468,12 @@ class ComposingTest {
     for (int step = 0; step < text.length() * 2; step++) {
       place = layout.beside(place, true, _ -> true);
     }
-    double x = layout.caretAt(place).x();
+    double x = layout.caretAt(place).along();
     assertThat(x).as("the left end").isEqualTo(layout.lines().getFirst().left(), within(0.01));
     int steps = 0;
     CaretPlace next = layout.beside(place, false, _ -> true);
     while (!next.equals(place)) {
-      double moved = layout.caretAt(next).x();
+      double moved = layout.caretAt(next).along();
       assertThat(moved).as("step " + steps).isGreaterThan(x);
       x = moved;
       place = next;

@@ -116,9 +116,9 @@ class RandomSettingsTest {
       int length = setting.story().length();
       for (int offset = 0; offset <= length; offset++) {
         Caret caret = layout.caretAt(offset);
-        assertThat(caret.x()).isFinite();
+        assertThat(caret.along()).isFinite();
         assertThat(caret.bottom()).isGreaterThanOrEqualTo(caret.top());
-        int found = layout.offsetAt(caret.x(), (caret.top() + caret.bottom()) / 2);
+        int found = layout.offsetAt(caret.along(), (caret.top() + caret.bottom()) / 2);
         assertThat(found).isBetween(0, length);
       }
     }

@@ -299,7 +299,7 @@ class TypesetterTest {
     TextLayout layout = setting.layout();
     for (int offset = 0; offset <= setting.story().length(); offset++) {
       Caret caret = layout.caretAt(offset);
-      int back = layout.offsetAt(caret.x(), (caret.top() + caret.bottom()) / 2);
+      int back = layout.offsetAt(caret.along(), (caret.top() + caret.bottom()) / 2);
       boolean atSoftBreak = layout.lines().get(layout.lineAt(offset)).start() == offset;
       assertThat(back == offset || atSoftBreak)
           .as("offset %s came back as %s", offset, back)
@@ -312,7 +312,7 @@ class TypesetterTest {
     TextLayout layout = Setting.of(ARABIC).layout();
     double before = Double.POSITIVE_INFINITY;
     for (int offset = 0; offset <= ARABIC.length(); offset++) {
-      double x = layout.caretAt(offset).x();
+      double x = layout.caretAt(offset).along();
       assertThat(x).isLessThan(before);
       before = x;
     }
@@ -321,8 +321,8 @@ class TypesetterTest {
   @Test
   void aCaretStandsInsideALigature() {
     TextLayout layout = Setting.of("ffi").with(Properties.FONT_FAMILY, "EB Garamond").layout();
-    assertThat(layout.caretAt(1).x()).isGreaterThan(layout.caretAt(0).x());
-    assertThat(layout.caretAt(2).x()).isGreaterThan(layout.caretAt(1).x());
+    assertThat(layout.caretAt(1).along()).isGreaterThan(layout.caretAt(0).along());
+    assertThat(layout.caretAt(2).along()).isGreaterThan(layout.caretAt(1).along());
   }
 
   @Test
@@ -332,8 +332,8 @@ class TypesetterTest {
     assertThat(layout.selection(new TextRange(4, 20))).hasSize(2);
     assertThat(layout.selection(TextRange.caret(4))).isEmpty();
     Box word = layout.selection(new TextRange(4, 9)).getFirst();
-    assertThat(word.x()).isEqualTo(layout.caretAt(4).x(), within(0.01));
-    assertThat(word.right()).isEqualTo(layout.caretAt(9).x(), within(0.01));
+    assertThat(word.x()).isEqualTo(layout.caretAt(4).along(), within(0.01));
+    assertThat(word.right()).isEqualTo(layout.caretAt(9).along(), within(0.01));
   }
 
   @Test

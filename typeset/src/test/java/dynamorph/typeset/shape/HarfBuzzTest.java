@@ -9,7 +9,9 @@ import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.Kerning;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextCase;
+import dynamorph.model.value.TextOrientation;
 import dynamorph.typeset.Setting;
 import dynamorph.typeset.font.FontFace;
 import dynamorph.typeset.font.FontLibrary;
@@ -67,6 +69,8 @@ class HarfBuzzTest {
             TextCase.AS_TYPED,
             ScriptPosition.NORMAL,
             features,
+            TextOrientation.MIXED,
+            TateChuYoko.NONE,
             "en",
             false);
     return new ParagraphShaper(fonts).shape(new ShapeKey(text, List.of(type)));
@@ -124,7 +128,9 @@ class HarfBuzzTest {
           run.face().shaping(),
           run.start(),
           run.end(),
-          run.rightToLeft(),
+          run.rightToLeft()
+              ? HarfBuzzShaper.Direction.RIGHT_TO_LEFT
+              : HarfBuzzShaper.Direction.LEFT_TO_RIGHT,
           script,
           "en",
           on,

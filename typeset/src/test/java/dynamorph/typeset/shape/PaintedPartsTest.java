@@ -10,7 +10,9 @@ import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.Kerning;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextCase;
+import dynamorph.model.value.TextOrientation;
 import dynamorph.typeset.Setting;
 import dynamorph.typeset.font.FontFamily;
 import dynamorph.typeset.font.FontLibrary;
@@ -43,6 +45,8 @@ class PaintedPartsTest {
         textCase,
         ScriptPosition.NORMAL,
         FeatureSettings.NONE,
+        TextOrientation.MIXED,
+        TateChuYoko.NONE,
         "en",
         joined);
   }
@@ -177,6 +181,8 @@ class PaintedPartsTest {
             TextCase.AS_TYPED,
             ScriptPosition.NORMAL,
             new FeatureSettings(new java.util.TreeMap<>(java.util.Map.of("tnum", 1))),
+            TextOrientation.MIXED,
+            TateChuYoko.NONE,
             "en",
             false);
     double ones = width(shaper.shape(new ShapeKey("1.111.1", List.of(optical))));

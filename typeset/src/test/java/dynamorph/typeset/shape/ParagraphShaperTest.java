@@ -8,7 +8,9 @@ import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.Kerning;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextCase;
+import dynamorph.model.value.TextOrientation;
 import dynamorph.typeset.Setting;
 import java.util.Arrays;
 import java.util.List;
@@ -29,6 +31,8 @@ class ParagraphShaperTest {
         textCase,
         ScriptPosition.NORMAL,
         FeatureSettings.NONE,
+        TextOrientation.MIXED,
+        TateChuYoko.NONE,
         language,
         false);
   }
@@ -67,6 +71,8 @@ class ParagraphShaperTest {
             TextCase.AS_TYPED,
             ScriptPosition.NORMAL,
             FeatureSettings.NONE,
+            TextOrientation.MIXED,
+            TateChuYoko.NONE,
             "en",
             false);
     assertThat(shaper.shape(new ShapeKey("office", List.of(spaced))).runs().getFirst().glyphs())

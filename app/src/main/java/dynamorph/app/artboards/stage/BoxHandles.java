@@ -38,15 +38,23 @@ final class BoxHandles {
    * @param across -1 for the left side, 1 for the right, 0 for neither
    * @param down -1 for the upper side, 1 for the lower, 0 for neither
    * @param rotation of the box, in degrees
+   * @param width of the box as it shows, in points
    * @param height of the box as it shows, in points
    */
-  record Grip(LayerId layer, int across, int down, double rotation, double height, Point2D place) {
+  record Grip(
+      LayerId layer,
+      int across,
+      int down,
+      double rotation,
+      double width,
+      double height,
+      Point2D place) {
     /** The edit that moves this handle by so many points of the artboard. */
     ResizeBox moved(double right, double below) {
       double turn = Math.toRadians(-rotation);
       double alongRight = right * Math.cos(turn) - below * Math.sin(turn);
       double alongDown = right * Math.sin(turn) + below * Math.cos(turn);
-      return new ResizeBox(layer, across, down, alongRight, alongDown, height);
+      return new ResizeBox(layer, across, down, alongRight, alongDown, width, height);
     }
 
     Cursor cursor() {
@@ -111,6 +119,7 @@ final class BoxHandles {
         across,
         down,
         found.text().look().placement().rotation(),
+        box.width(),
         box.height(),
         place);
   }
@@ -135,7 +144,8 @@ final class BoxHandles {
                       .resolve(layer)
                       .placement()
                       .height();
-          return new Grip(grip.layer, grip.across, grip.down, grip.rotation, height, grip.place);
+          return new Grip(
+              grip.layer, grip.across, grip.down, grip.rotation, grip.width, height, grip.place);
         });
   }
 }

@@ -71,18 +71,19 @@ final class SpellingMarks {
     if (line.ascent() * scale < SMALLEST_MARKED) {
       return;
     }
+    boolean vertical = line.axes().isVertical();
     for (Box box : text.layout().selection(range)) {
-      double y = (box.bottom() - (box.height() * 0.12)) * scale;
-      double from = box.x() * scale;
-      double to = box.right() * scale;
+      double beside = vertical ? box.x() + box.width() * 0.12 : box.bottom() - box.height() * 0.12;
+      double from = (vertical ? box.y() : box.x()) * scale;
+      double to = (vertical ? box.bottom() : box.right()) * scale;
       int steps = Math.max(1, (int) Math.round((to - from) / 3));
       double[] xs = new double[steps + 1];
       double[] ys = new double[steps + 1];
       for (int step = 0; step <= steps; step++) {
         xs[step] = from + (to - from) * step / steps;
-        ys[step] = y + (step % 2 == 0 ? -1.2 : 1.2);
+        ys[step] = beside * scale + (step % 2 == 0 ? -1.2 : 1.2);
       }
-      g.strokePolyline(xs, ys, steps + 1);
+      g.strokePolyline(vertical ? ys : xs, vertical ? xs : ys, steps + 1);
     }
   }
 }

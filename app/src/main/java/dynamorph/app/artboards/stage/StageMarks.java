@@ -30,6 +30,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
 
 /**
  * Draws what lies over the artboards: their names, corner brackets around what is selected with a
@@ -250,26 +251,33 @@ final class StageMarks {
     double scale = points.scale();
     points.enter(g, found);
     g.setFill(KELP.deriveColor(0, 1, 1, 0.75));
-    g.setTextBaseline(VPos.BASELINE);
     for (Line line : found.text().layout().shownLines()) {
       double size = Math.clamp(line.ascent() * scale * 0.7, 6, 40);
       g.setFont(Font.font("Source Sans 3", size));
       for (int offset = line.start(); offset < Math.min(line.end(), text.length()); offset++) {
         String sign = hidden(text.charAt(offset));
         if (!sign.isEmpty()) {
-          double x = found.text().layout().caretAt(offset).x() * scale;
-          g.fillText(sign, x, line.baseline() * scale);
+          fillOnLine(g, sign, line, found.text().layout().caretAt(offset).along());
         }
       }
       if (line.endsParagraph() && line.end() < text.length()) {
-        double x =
+        double along =
             line.rightToLeft()
-                ? line.left() * scale - size
-                : (line.left() + line.width()) * scale + 2;
-        g.fillText("\u00B6", x, line.baseline() * scale);
+                ? line.left() - size / scale
+                : line.left() + line.width() + 2 / scale;
+        fillOnLine(g, "\u00B6", line, along);
       }
     }
     g.restore();
+  }
+
+  private void fillOnLine(GraphicsContext g, String sign, Line line, double along) {
+    double scale = points.scale();
+    double x = line.axes().x(along, line.baseline()) * scale;
+    double y = line.axes().y(along, line.baseline()) * scale;
+    g.setTextBaseline(line.axes().isVertical() ? VPos.TOP : VPos.BASELINE);
+    g.setTextAlign(line.axes().isVertical() ? TextAlignment.CENTER : TextAlignment.LEFT);
+    g.fillText(sign, x, y);
   }
 
   private static String hidden(char unit) {
@@ -357,15 +365,13 @@ final class StageMarks {
     if (caretOn) {
       int offset = Math.min(cursor.caret(), text.layer().story().length());
       Caret caret = text.layout().caretAt(new CaretPlace(offset, cursor.trailing()));
-      double scale = points.scale();
+      Box line = points.scaled(caret.box());
       g.setStroke(Color.WHITE);
       g.setLineWidth(3);
-      g.strokeLine(
-          caret.x() * scale, caret.top() * scale, caret.x() * scale, caret.bottom() * scale);
+      g.strokeLine(line.x(), line.y(), line.right(), line.bottom());
       g.setStroke(KELP);
       g.setLineWidth(1.5);
-      g.strokeLine(
-          caret.x() * scale, caret.top() * scale, caret.x() * scale, caret.bottom() * scale);
+      g.strokeLine(line.x(), line.y(), line.right(), line.bottom());
     }
     g.restore();
   }

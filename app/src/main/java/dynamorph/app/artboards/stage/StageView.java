@@ -150,7 +150,8 @@ public final class StageView extends Region {
       return localToScreen(getWidth() / 2, getHeight() / 2);
     }
     Caret caret = found.get().text().layout().caretAt(cursor.get().caret());
-    var onBoard = found.get().text().toArtboard(caret.x(), caret.bottom());
+    Box box = caret.box();
+    var onBoard = found.get().text().toArtboard(box.x(), box.bottom());
     double x = view().toPixelX(found.get().board().artboard().x() + onBoard.x());
     double y = view().toPixelY(found.get().board().artboard().y() + onBoard.y());
     return localToScreen(x / pixelRatio(), y / pixelRatio());

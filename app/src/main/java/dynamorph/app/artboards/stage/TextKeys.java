@@ -20,6 +20,7 @@ import dynamorph.model.text.TextRange;
 import dynamorph.paint.scene.PlanePoint;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.language.QuotationMarks;
+import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Caret;
 import dynamorph.typeset.layout.CaretPlace;
 import dynamorph.typeset.layout.TextLayout;
@@ -134,13 +135,14 @@ final class TextKeys {
     if (editing.isEmpty()) {
       return false;
     }
-    if (event.getCode() != KeyCode.UP && event.getCode() != KeyCode.DOWN) {
+    Editing at = editing.get();
+    KeyCode key = CaretKeys.onLine(event.getCode(), layout(at));
+    if (key != KeyCode.UP && key != KeyCode.DOWN) {
       wantedX = Double.NaN;
     }
     boolean word = event.isShortcutDown() || event.isAltDown();
     boolean extend = event.isShiftDown();
-    Editing at = editing.get();
-    switch (event.getCode()) {
+    switch (key) {
       case ESCAPE -> workspace.select(List.of(at.layer().id()));
       case LEFT -> sideways(at, true, word, extend);
       case RIGHT -> sideways(at, false, word, extend);
@@ -374,7 +376,7 @@ final class TextKeys {
     int line = layout.lineAt(at.cursor().caret());
     int target = line + lines;
     if (Double.isNaN(wantedX)) {
-      wantedX = layout.caretAt(at.cursor().caret()).x();
+      wantedX = layout.caretAt(at.cursor().caret()).along();
     }
     if (target < 0) {
       place(at, 0, extend);
@@ -467,7 +469,8 @@ final class TextKeys {
         return Point2D.ZERO;
       }
       Caret caret = found.get().text().layout().caretAt(at.get().cursor().caret());
-      PlanePoint onBoard = found.get().text().toArtboard(caret.x(), caret.bottom());
+      Box box = caret.box();
+      PlanePoint onBoard = found.get().text().toArtboard(box.x(), box.bottom());
       double x = stage.view().toPixelX(found.get().board().artboard().x() + onBoard.x());
       double y = stage.view().toPixelY(found.get().board().artboard().y() + onBoard.y());
       return stage.localToScreen(x / stage.pixelRatio(), y / stage.pixelRatio());

@@ -15,6 +15,7 @@ import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.WritingMode;
 import java.util.List;
 import java.util.Optional;
 
@@ -25,10 +26,11 @@ import java.util.Optional;
  * @param down which side moves: -1 the upper, 1 the lower, 0 neither
  * @param right how far a side moves to the right, in points along the box
  * @param below how far a side moves down, in points along the box
+ * @param width of the box as it shows, which a growing box of vertical text takes from its text
  * @param height of the box as it shows, which a growing box takes from its text
  */
 public record ResizeBox(
-    LayerId layer, int across, int down, double right, double below, double height)
+    LayerId layer, int across, int down, double right, double below, double width, double height)
     implements Edit {
   /** The least that a box can be made by its sides, in points. */
   private static final double LEAST = 1;
@@ -47,9 +49,16 @@ public record ResizeBox(
     }
     Anchor anchor = values.get(Properties.ANCHOR.key()).orElse(Anchor.TOP_LEFT);
     double part = number(values, Properties.BOX_SHARE) / 100;
-    double width = part == 0 ? number(values, Properties.BOX_WIDTH) : shown(before, found.get());
-    double wider = across == 0 ? 0 : Math.max(LEAST - width, across * right);
-    double higher = down == 0 ? 0 : Math.max(LEAST - height, down * below);
+    boolean grows = fit == BoxFit.GROW;
+    boolean vertical =
+        values.get(Properties.WRITING_MODE.key()).map(WritingMode::isVertical).orElse(false);
+    double wide =
+        grows && vertical
+            ? width
+            : part == 0 ? number(values, Properties.BOX_WIDTH) : shown(before, found.get());
+    double high = grows && vertical ? number(values, Properties.BOX_HEIGHT) : height;
+    double wider = across == 0 ? 0 : Math.max(LEAST - wide, across * right);
+    double higher = down == 0 ? 0 : Math.max(LEAST - high, down * below);
     double moveRight = (across < 0 ? -wider : 0) + anchor.across() * wider;
     double moveDown = (down < 0 ? -higher : 0) + anchor.down() * higher;
     double turn = Math.toRadians(number(values, Properties.ROTATION));
@@ -65,13 +74,16 @@ public record ResizeBox(
                 number(values, Properties.POSITION_Y)
                     + moveRight * Math.sin(turn)
                     + moveDown * Math.cos(turn))
-            .with(Properties.BOX_WIDTH, width + wider);
+            .with(Properties.BOX_WIDTH, wide + wider);
     if (part != 0) {
       changed = changed.with(Properties.BOX_SHARE, 0.0);
     }
     if (down != 0) {
-      changed = changed.with(Properties.BOX_HEIGHT, height + higher);
-      changed = fit == BoxFit.GROW ? changed.with(Properties.BOX, BoxFit.FIXED) : changed;
+      changed = changed.with(Properties.BOX_HEIGHT, high + higher);
+    }
+    // the side that its lines grow to is given from now on
+    if (grows && (vertical ? across : down) != 0) {
+      changed = changed.with(Properties.BOX, BoxFit.FIXED);
     }
     return SetValues.of(new Target.Layers(List.of(layer)), changed).applyTo(before);
   }

@@ -124,13 +124,13 @@ final class PdfText {
     }
 
     void add(Glyph glyph, String text) {
-      if (isOpen && Math.abs(glyph.y() - baseline) > 1e-4) {
+      if (isOpen && Math.abs(across(glyph) - baseline) > 1e-4) {
         end();
       }
       if (!isOpen) {
         begin(glyph);
       }
-      double shift = Math.rint((pen - glyph.x()) / across * 1e5) / 100;
+      double shift = Math.rint((pen - along(glyph)) / across * 1e5) / 100;
       if (shift != 0) {
         out.append(number(shift));
         pen -= shift * across / 1000;
@@ -141,14 +141,26 @@ final class PdfText {
     }
 
     private void begin(Glyph glyph) {
-      double[] matrix = {across, 0, run.size() * run.skew(), -run.size(), glyph.x(), glyph.y()};
+      double lean = run.size() * run.skew();
+      double[] matrix =
+          run.turned()
+              ? new double[] {0, across, run.size(), lean, glyph.x(), glyph.y()}
+              : new double[] {across, 0, lean, -run.size(), glyph.x(), glyph.y()};
       for (double value : matrix) {
         out.append(number(value)).append(' ');
       }
       out.append("Tm [");
-      pen = glyph.x();
-      baseline = glyph.y();
+      pen = along(glyph);
+      baseline = across(glyph);
       isOpen = true;
+    }
+
+    private double along(Glyph glyph) {
+      return run.turned() ? glyph.y() : glyph.x();
+    }
+
+    private double across(Glyph glyph) {
+      return run.turned() ? glyph.x() : glyph.y();
     }
 
     void end() {
