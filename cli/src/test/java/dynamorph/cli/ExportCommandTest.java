@@ -78,7 +78,7 @@ class ExportCommandTest {
           .isBetween(8.50f, 8.51f);
     }
     export("--preset", "Printer, 3 mm bleed", "--as", "svg", "--name", "t-{number}");
-    assertThat(names()).contains("t-13.svg");
+    assertThat(names()).contains("t-14.svg");
   }
 
   @ParameterizedTest
@@ -113,7 +113,7 @@ class ExportCommandTest {
                     folder.resolve("out").toString())
                 .code())
         .isZero();
-    assertThat(names()).hasSize(13).allMatch(name -> name.endsWith(".jpg"));
+    assertThat(names()).hasSize(14).allMatch(name -> name.endsWith(".jpg"));
   }
 
   private Answer exportFilm(String... options) {
