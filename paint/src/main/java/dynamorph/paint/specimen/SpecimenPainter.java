@@ -174,9 +174,11 @@ public final class SpecimenPainter {
     Consumer<Canvas> drawing =
         canvas -> {
           if (cropped) {
-            canvas.translate(6, 5);
+            boolean fromTheRight =
+                text.layout().axes().mode() == WritingMode.VERTICAL_RIGHT_TO_LEFT;
+            canvas.translate(fromTheRight ? width - 6 : 6, 5);
             canvas.scale((float) factor, (float) factor);
-            canvas.translate((float) -ink.x(), (float) -ink.y());
+            canvas.translate((float) -(fromTheRight ? ink.right() : ink.x()), (float) -ink.y());
           } else {
             canvas.translate(width / 2f, height / 2f);
             canvas.scale((float) factor, (float) factor);
@@ -205,9 +207,11 @@ public final class SpecimenPainter {
             .mapToDouble(line -> line.ascent() + line.descent())
             .max()
             .orElse(12);
+    // a small picture is low: of a vertical line more than a few letters have to show
+    double least = text.layout().axes().isVertical() ? 7 : 11;
     return Math.max(
         fit(inkAndContent(text), width, height),
-        Math.min(11 / size, height * THUMBNAIL_ROOM / size));
+        Math.min(least / size, height * THUMBNAIL_ROOM / size));
   }
 
   private static Pixels draw(

@@ -11,11 +11,15 @@ import dynamorph.model.text.TextRange;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.WritingMode;
 import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.IntPredicate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Lines under, over and through letters, as pixels. */
@@ -48,6 +52,43 @@ class DecorationPainterTest {
       }
     }
     return rows;
+  }
+
+  /** The columns of a colour, from the left, in points. */
+  private static List<Double> columns(Pixels pixels, Rgba colour) {
+    List<Double> columns = new ArrayList<>();
+    for (int x = 0; x < pixels.width(); x++) {
+      for (int y = 0; y < pixels.height(); y++) {
+        if (pixels.argb(x, y) == colour.argb()) {
+          columns.add(x / SCALE);
+          break;
+        }
+      }
+    }
+    return columns;
+  }
+
+  /** The line of 40 pt letters lies from 20 pt on, so that its square ends at 60 pt. */
+  @ParameterizedTest
+  @CsvSource({
+    "ja, underline, 60, 63",
+    "zh, underline, 17, 20",
+    "ja, overline, 17, 20",
+    "en, strike, 38.5, 41.5"
+  })
+  void inVerticalTextLinesRunBesideLettersAsTheirLanguageHasIt(
+      String language, String line, double from, double to) {
+    PropertySet vertical =
+        PropertySet.EMPTY
+            .with(Properties.FONT_FAMILY, "Noto Sans JP")
+            .with(Properties.WRITING_MODE, WritingMode.VERTICAL_RIGHT_TO_LEFT)
+            .with(Properties.LANGUAGE, language)
+            .with(Properties.DECORATION_OWN_COLOUR, true)
+            .with(Properties.DECORATION_COLOUR, Colour.of(RED))
+            .withText(Properties.key(line), "true");
+    assertThat(columns(paint("\u6642", vertical), RED))
+        .isNotEmpty()
+        .allSatisfy(x -> assertThat(x).isBetween(from, to));
   }
 
   private record Rows(int first, int last) {

@@ -22,7 +22,7 @@ class StyleOrderTest {
     Map<String, List<StyleOrder.Entry>> groups =
         StyleOrder.of(LongHour.project().styles(), _ -> true, Optional.empty());
     assertThat(groups.keySet())
-        .containsExactly("", "Panels", "Labels", "Screen", "Ticket", "Film", "Captions");
+        .containsExactly("", "Panels", "Labels", "Banner", "Screen", "Ticket", "Film", "Captions");
     assertThat(shown(groups.get("Panels")))
         .containsExactly(
             "Enamel title",
@@ -70,7 +70,7 @@ class StyleOrderTest {
     Map<String, List<StyleOrder.Entry>> byUse =
         StyleOrder.of(LongHour.project().styles(), _ -> true, StyleSort.USE.order(followers));
     assertThat(byUse.keySet())
-        .containsExactly("", "Panels", "Labels", "Screen", "Ticket", "Film", "Captions");
+        .containsExactly("", "Panels", "Labels", "Banner", "Screen", "Ticket", "Film", "Captions");
     assertThat(shown(byUse.get("Labels")).getFirst()).isEqualTo("Label text");
     Map<String, List<StyleOrder.Entry>> byName =
         StyleOrder.of(LongHour.project().styles(), _ -> true, StyleSort.NAME.order(followers));

@@ -130,6 +130,29 @@ class PdfWriterTest {
   }
 
   @Test
+  void verticalWordsAreReadDownTheirLines() throws IOException {
+    String words = "\u9577\u304412\u6642\u3001Hour";
+    byte[] pdf =
+        pdf(
+            set(
+                words,
+                "font-family=Noto Sans JP",
+                "size=10 pt",
+                "tate-chu-yoko=two-digits",
+                "writing-mode=vertical-right-to-left"));
+    // letters that stand below each other are lines to the reader
+    assertThat(read(pdf).replaceAll("\\s", "")).isEqualTo(words);
+    Layer layer =
+        set(
+            words,
+            "font-family=Noto Sans JP",
+            "size=12 pt",
+            "shear=15",
+            "writing-mode=vertical-right-to-left");
+    assertThat(difference(layer)).isLessThan(0.6);
+  }
+
+  @Test
   void numbersOfAListAndHyphensAreRead() throws IOException {
     Layer list =
         set("Winding", "size=12 pt", "list=numbers", "box=grow", "box-width=120")
@@ -184,6 +207,8 @@ class PdfWriterTest {
         "baseline-shift=6 pt",
         "font-family=Fraunces",
         "font-family=Anton",
+        "writing-mode=vertical-right-to-left",
+        "writing-mode=vertical-left-to-right",
         "underline=true",
         "font-features=smcp=1",
         "finish/fill/colour=#a03020"
