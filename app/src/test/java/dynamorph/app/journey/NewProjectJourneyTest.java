@@ -125,6 +125,9 @@ class NewProjectJourneyTest extends JourneyTest {
     driver.run("Export all styles\u2026");
     driver.waitFor("they are written", () -> Files.exists(tokens));
     driver.waitFor("what tokens do not say is told", () -> told("Placement"));
+    // told at length, in few lines, so that it covers nothing
+    assertThat(driver.robot().lookup("#notice").query().getBoundsInParent().getHeight())
+        .isLessThan(130);
     open();
     driver.press("new-create");
     driver.waitFor("it is there", () -> driver.project().styles().size() == 1);

@@ -132,10 +132,15 @@ final class Looks {
         value(values, Properties.LINE_BREAKING.key()),
         value(values, Properties.BALANCE.key()),
         value(values, Properties.AVOID_SHORT_LAST_LINES.key()),
-        value(values, Properties.AVOID_WIDOWS_ORPHANS.key()),
+        new ParagraphLook.Keep(
+            value(values, Properties.AVOID_WIDOWS_ORPHANS.key()),
+            value(values, Properties.KEEP_LINES_TOGETHER.key()),
+            value(values, Properties.KEEP_WITH_NEXT.key()),
+            value(values, Properties.BREAK_BEFORE.key())),
         value(values, Properties.DIRECTION.key()),
         value(values, Properties.EAST_ASIAN_BREAKS.key()),
-        value(values, Properties.SCRIPT_SPACING.key()));
+        value(values, Properties.SCRIPT_SPACING.key()),
+        value(values, Properties.PUNCTUATION_SPACING.key()));
   }
 
   static ParagraphLook.Justification justification(PropertySet values) {

@@ -6,6 +6,7 @@ import dynamorph.model.value.LastLine;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NumberStyle;
+import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.TabStops;
 import dynamorph.model.value.TextDirection;
 
@@ -55,17 +56,30 @@ public record ParagraphLook(
    *
    * @param balance whether lines are made about equally long
    * @param keepLastWord whether a single word may not stand on the last line
-   * @param keepLines whether a single line may not stand at the foot or head of a column
+   * @param keep which lines stay in one column
    * @param scriptSpacing whether East Asian letters keep a little distance from others
    */
   public record Breaking(
       LineBreaking breaker,
       boolean balance,
       boolean keepLastWord,
-      boolean keepLines,
+      Keep keep,
       TextDirection direction,
       EastAsianBreaks eastAsian,
-      boolean scriptSpacing) {}
+      boolean scriptSpacing,
+      PunctuationSpacing punctuation) {}
+
+  /**
+   * Which lines stay in one column.
+   *
+   * @param edges whether a single line may not stand at the foot or head of a column
+   * @param together whether all lines of the paragraph stay together
+   * @param withNext whether its end stays with the beginning of the next paragraph
+   * @param breakBefore whether it begins a column
+   */
+  public record Keep(boolean edges, boolean together, boolean withNext, boolean breakBefore) {
+    public static final Keep FREE = new Keep(false, false, false, false);
+  }
 
   /** What may change in a justified line, each with its least, best and most. */
   public record Justification(Range word, Range letter, Range glyph) {

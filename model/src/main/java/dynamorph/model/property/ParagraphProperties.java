@@ -11,6 +11,7 @@ import dynamorph.model.value.Length;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NumberStyle;
+import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.TabStops;
 import dynamorph.model.value.TextDirection;
 
@@ -73,12 +74,18 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
 
   public static final Property<Boolean> AVOID_WIDOWS_ORPHANS =
       layout(
-          "avoid-widows-orphans",
-          PARAGRAPH,
-          Level.PARAGRAPH,
-          new ValueType.Flag(),
-          false,
-          "line-breaking");
+          "avoid-widows-orphans", PARAGRAPH, Level.PARAGRAPH, new ValueType.Flag(), false, "keep");
+
+  public static final Property<Boolean> KEEP_LINES_TOGETHER =
+      layout(
+          "keep-lines-together", PARAGRAPH, Level.PARAGRAPH, new ValueType.Flag(), false, "keep");
+
+  public static final Property<Boolean> KEEP_WITH_NEXT =
+      layout("keep-with-next", PARAGRAPH, Level.PARAGRAPH, new ValueType.Flag(), false, "keep");
+
+  public static final Property<Boolean> BREAK_BEFORE =
+      layout(
+          "column-break-before", PARAGRAPH, Level.PARAGRAPH, new ValueType.Flag(), false, "keep");
 
   public static final Property<TextDirection> DIRECTION =
       layout(
@@ -105,6 +112,15 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           Level.PARAGRAPH,
           new ValueType.Flag(),
           false,
+          "line-breaking");
+
+  public static final Property<PunctuationSpacing> PUNCTUATION_SPACING =
+      layout(
+          "punctuation-spacing",
+          PARAGRAPH,
+          Level.PARAGRAPH,
+          new ValueType.Choice<>(PunctuationSpacing.class),
+          PunctuationSpacing.TRIM_ADJACENT,
           "line-breaking");
 
   public static final Property<Double> WORD_SPACING_MINIMUM =

@@ -84,7 +84,7 @@ public final class Properties extends EffectProperties {
           Level.LAYER,
           new ValueType.Choice<>(WritingMode.class),
           WritingMode.HORIZONTAL,
-          "columns-grid");
+          "");
   public static final Property<Double> COLUMNS =
       number("columns", new ValueType.Number(1, 20, ""), 1.0, "columns-grid");
   public static final Property<Double> GUTTER =

@@ -68,13 +68,40 @@ public final class Reach {
     return touched;
   }
 
+  /** Whether a look changed; some of it is only seen in texts with tabs. */
+  private enum Difference {
+    NONE,
+    OF_TABS,
+    SEEN;
+
+    static Difference of(SharedLook one, SharedLook other) {
+      if (one.plate().equals(other.plate()) && one.paragraphs().equals(other.paragraphs())) {
+        return NONE;
+      }
+      if (!one.plate().equals(other.plate()) || !seen(one, false).equals(seen(other, false))) {
+        return SEEN;
+      }
+      return seen(one, true).equals(seen(other, true)) ? NONE : OF_TABS;
+    }
+
+    private static List<ResolvedLayer.ResolvedParagraph> seen(SharedLook look, boolean tabs) {
+      return look.paragraphs().stream()
+          .map(one -> new ResolvedLayer.ResolvedParagraph(one.look().asSeen(tabs), one.spans()))
+          .toList();
+    }
+
+    boolean isSeenIn(Layer layer) {
+      return this == SEEN || this == OF_TABS && layer.story().text().indexOf('\t') >= 0;
+    }
+  }
+
   /** Artboards whose layers are as they were, so that only styles can have changed their looks. */
   private static final class Unchanged {
     private final Cascade before;
     private final Cascade after;
     private final boolean placed;
     private final @Nullable Population population;
-    private boolean @Nullable [] differs;
+    private Difference @Nullable [] differs;
 
     Unchanged(Project before, Project after, Cascade cascadeBefore, Cascade cascadeAfter) {
       this.before = cascadeBefore;
@@ -84,17 +111,15 @@ public final class Reach {
     }
 
     /** Each combination of sources is resolved once under either cascade. */
-    private boolean[] differs() {
-      boolean[] known = differs;
+    private Difference[] differs() {
+      Difference[] known = differs;
       if (known == null) {
         Population looks = requireNonNull(population);
         List<SharedLook> one = looks.resolve(before);
         List<SharedLook> other = looks.resolve(after);
-        known = new boolean[one.size()];
+        known = new Difference[one.size()];
         for (int index = 0; index < known.length; index++) {
-          known[index] =
-              !one.get(index).plate().equals(other.get(index).plate())
-                  || !one.get(index).paragraphs().equals(other.get(index).paragraphs());
+          known[index] = Difference.of(one.get(index), other.get(index));
         }
         differs = known;
       }
@@ -110,7 +135,7 @@ public final class Reach {
       for (Layer layer : board.layers()) {
         boolean moved = placed && !before.placement(layer).equals(after.placement(layer));
         boolean shape = layer.shape().isPresent();
-        boolean different = differs()[combinations[index++]];
+        boolean different = differs()[combinations[index++]].isSeenIn(layer);
         if (shape ? !before.resolve(layer).equals(after.resolve(layer)) : different || moved) {
           touched.add(layer.id());
         }

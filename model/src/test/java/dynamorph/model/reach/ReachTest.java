@@ -67,6 +67,23 @@ class ReachTest {
         .containsExactly("Two");
   }
 
+  /** Where tabs stop is not seen where there are none. */
+  @Test
+  void tabStopsReachTextsThatHaveTabs() {
+    Project tabbed =
+        project.plus(
+            Artboard.empty("b", "B", 100, 100, LengthUnit.POINT)
+                .plus(Layer.of("four", "Four", "a\tb").withFollows(List.of(LABEL))));
+    Style style = tabbed.styles().get(LABEL);
+    Project after =
+        new ChangeStyle(
+                style.withProperties(
+                    PropertySet.EMPTY.with(
+                        Properties.DEFAULT_TAB_STOPS, dynamorph.model.value.Length.points(50))))
+            .applyTo(tabbed);
+    assertThat(Reach.between(tabbed, after)).containsExactly(new LayerId("four"));
+  }
+
   private Project changed(StyleId id) {
     Style style = project.styles().get(id);
     return new ChangeStyle(style.withProperties(SPACED)).applyTo(project);

@@ -55,6 +55,8 @@ class EveryPropertyTest {
           "baseline-shift", "ComposingTest: the first line of a text stands where it stood",
           "avoid-short-last-lines", "BreakersTest",
           "avoid-widows-orphans", "ColumnsTest",
+          "keep-lines-together", "ColumnsTest",
+          "keep-with-next", "ColumnsTest",
           "consecutive-hyphens", "BreakersTest",
           "hyphen-penalty", "BreakersTest",
           "finish/rim/tile-image", "PosesAndTilesTest");
@@ -289,6 +291,16 @@ class EveryPropertyTest {
             "Hour.",
             (_, after) -> assertThat(after.right()).isCloseTo(120, within(1.0))),
         of("script-spacing", "false", "true", isWider()).words("X\u6642X"),
+        of("punctuation-spacing", "full-width", "trim-adjacent", isNarrower())
+            .words("\u300C\u300C\u6642")
+            .given("font-family", "Noto Sans JP"),
+        inBox(
+                "column-break-before",
+                "false",
+                "true",
+                "a\nb",
+                (before, after) -> assertThat(after.width()).isGreaterThan(before.width() + 20))
+            .given("columns", "2", "box-height", "60"),
         inBox("word-spacing-minimum", "100", "20", "nn nn nn nn", oneLineFewer())
             .given(tooNarrowFor("nn nn nn nn")),
         inBox("letter-spacing-minimum", "0", "-100", "nnnn nnnn", oneLineFewer())

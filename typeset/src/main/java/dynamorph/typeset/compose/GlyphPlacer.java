@@ -59,20 +59,12 @@ final class GlyphPlacer {
    *
    * @param behind whether it is no part of the paragraph, such as a hyphen
    * @param wide how its glyphs are scaled across
-   * @param drawn what it is wide as the font has it
    * @param advance what it takes with its glue
    * @param pad what stands around it for its ruby
    * @param gap what stands after it, where the script changes
    */
   private record Cluster(
-      int unit,
-      boolean behind,
-      boolean tab,
-      double wide,
-      double drawn,
-      double advance,
-      double pad,
-      double gap) {}
+      int unit, boolean behind, boolean tab, double wide, double advance, double pad, double gap) {}
 
   /** Places the glyphs of a segment where the one before ended, and appends them. */
   void set(RunSegment segment, List<GlyphRun> into) {
@@ -108,7 +100,7 @@ final class GlyphPlacer {
             : tab ? tabWidth(unit) : drawn * wide + scales.letter;
     double pad = behind ? 0 : measures.pad(unit);
     double gap = behind ? 0 : gapAfter(run.ends()[index] + segment.offset(), scales);
-    return new Cluster(unit, behind, tab, wide, drawn, advance, pad, gap);
+    return new Cluster(unit, behind, tab, wide, advance, pad, gap);
   }
 
   private double gapAfter(int end, Scales scales) {
@@ -171,13 +163,15 @@ final class GlyphPlacer {
       int next = run.clusters()[index + 1];
       double along = scales.glyphs.along();
       double across = scales.glyphs.across();
+      double shaped = 0;
       for (int glyph = first; glyph < next; glyph++) {
         xs[glyph - firstGlyph] = (float) (at + run.x()[glyph] * along * cluster.wide);
         ys[glyph - firstGlyph] = (float) (run.y()[glyph] * across - scales.rise);
         units[glyph - firstGlyph] = Math.min(cluster.unit, lineEnd);
         advances[glyph - firstGlyph] = (float) (run.glyphAdvances()[glyph] * along * cluster.wide);
+        shaped += run.glyphAdvances()[glyph] * along * cluster.wide;
       }
-      advances[next - 1 - firstGlyph] += (float) (ended - began - cluster.drawn * cluster.wide);
+      advances[next - 1 - firstGlyph] += (float) (ended - began - shaped);
       if (!cluster.behind) {
         int own = index - segment.from();
         starts[own] = cluster.unit;

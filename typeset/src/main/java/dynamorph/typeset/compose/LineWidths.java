@@ -1,6 +1,8 @@
 package dynamorph.typeset.compose;
 
 import dynamorph.model.cascade.ParagraphLook;
+import dynamorph.model.value.PunctuationSpacing;
+import dynamorph.typeset.shape.FullWidthSigns;
 import java.util.function.IntToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
@@ -19,6 +21,9 @@ final class LineWidths {
   /** How uneven a ragged edge may well be, in em. */
   private static final double RAG = 3;
 
+  /** From this on, in em, a sign is as wide as a square. */
+  private static final double FULL = 0.9;
+
   private final Breakpoints candidates;
   private final WidthSums measures;
   private final ParagraphLook settings;
@@ -34,6 +39,7 @@ final class LineWidths {
   private final double[] endShrink;
   private final int[] starts;
   private final double scale;
+  private final boolean trimsEdges;
 
   /**
    * @param first first unit of the first line
@@ -57,6 +63,7 @@ final class LineWidths {
     this.sameFrom = sameFrom;
     this.tabs = tabs;
     this.scale = 1;
+    this.trimsEdges = settings.breaking().punctuation() == PunctuationSpacing.TRIM_LINE_EDGES;
     int places = candidates.count() + 1;
     this.starts = new int[places];
     this.startWidth = new double[places];
@@ -109,6 +116,7 @@ final class LineWidths {
     this.endShrink = of.endShrink;
     this.starts = of.starts;
     this.scale = of.scale * scale;
+    this.trimsEdges = of.trimsEdges;
   }
 
   /** The same lines at another size, in a paragraph that may differ in its indents. */
@@ -124,6 +132,9 @@ final class LineWidths {
   /** How far the sign at the start of a line hangs out. */
   double hangAtStart(int start) {
     String text = measures.shaped().text();
+    if (trimsEdges && start < text.length() && FullWidthSigns.isWhiteBefore(text.charAt(start))) {
+      return white(start);
+    }
     if (settings.hanging().start() == 0 || start >= text.length()) {
       return 0;
     }
@@ -133,6 +144,9 @@ final class LineWidths {
 
   /** How far the sign at the end of a line hangs out. */
   double hangAtEnd(int ink, boolean hyphen, double hyphenWidth) {
+    if (trimsEdges && ink > 0 && !hyphen && endsInWhite(ink - 1)) {
+      return white(ink - 1);
+    }
     if (settings.hanging().end() == 0 || ink == 0) {
       return 0;
     }
@@ -141,6 +155,18 @@ final class LineWidths {
     }
     double share = HangingPunctuation.atEnd(measures.shaped().text().charAt(ink - 1));
     return share == 0 ? 0 : share * settings.hanging().end() * measures.width(ink - 1, ink);
+  }
+
+  private boolean endsInWhite(int unit) {
+    return FullWidthSigns.isWhiteBehind(
+        measures.shaped().text().charAt(unit), measures.lookAt(unit).language());
+  }
+
+  /** The white of a full-width sign; none if it lost it to a neighbour, or has none. */
+  private double white(int unit) {
+    double width = measures.width(unit, unit + 1);
+    double em = measures.lookAt(unit).size();
+    return width >= FULL * em ? FullWidthSigns.WHITE * width : 0;
   }
 
   Breakpoints candidates() {

@@ -1,5 +1,6 @@
 package dynamorph.typeset.layout;
 
+import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.Placement;
 import dynamorph.typeset.compose.ComposedLine;
 import dynamorph.typeset.compose.ComposedParagraph;
@@ -85,6 +86,10 @@ final class Columns {
     int hidden = 0;
     for (int index = 0; index < all.length; index++) {
       ComposedLine next = all[index];
+      if (!top && column + 1 < inside.columns() && isFirst(index) && keep(index).breakBefore()) {
+        column++;
+        top = true;
+      }
       double down = top ? next.ascent() : baseline + gaps[index] + next.leading();
       down = onGrid(down, origin);
       boolean below = down + next.descent() + under[index] > height + SLACK;
@@ -127,24 +132,42 @@ final class Columns {
     return origin + Math.ceil((baseline - origin) / grid - 1e-6) * grid;
   }
 
-  /** How many lines before a column's end go along to the next, so that none stands alone. */
+  /**
+   * How many lines before a column's end go along to the next, so that what belongs together is.
+   */
   private int kept(int index, int[] columnOf, int column) {
-    boolean keep = paragraphs.get(paragraphOf[index]).settings().breaking().keepLines();
-    if (!keep || isFirst(index)) {
-      return 0;
-    }
-    boolean loneFirst = isFirst(index - 1);
-    boolean loneLast = all[index].isLast();
-    int back = loneFirst || loneLast ? 1 : 0;
-    if (loneLast && !loneFirst && index > 1 && isFirst(index - 2)) {
-      back = 2;
+    int top = index - 1;
+    while (top > 0 && columnOf[top - 1] == column) {
+      top--;
     }
     // a column is never emptied for this
-    int inColumn = 0;
-    for (int line = index - 1; line >= 0 && columnOf[line] == column; line--) {
-      inColumn++;
+    int own = inParagraph(index);
+    int begins = own;
+    while (begins > top && isFirst(begins) && keep(begins - 1).withNext()) {
+      begins = inParagraph(begins - 1);
     }
-    return back < inColumn ? back : 0;
+    return begins > top ? index - begins : own > top ? index - own : 0;
+  }
+
+  /** The first line that goes over to the next column, as its own paragraph wants it. */
+  private int inParagraph(int index) {
+    ParagraphLook.Keep keep = keep(index);
+    int first = index;
+    while (!isFirst(first)) {
+      first--;
+    }
+    if (first == index || keep.together()) {
+      return first;
+    }
+    if (!keep.edges()) {
+      return index;
+    }
+    int begins = all[index].isLast() ? index - 1 : index;
+    return begins - 1 <= first ? first : begins;
+  }
+
+  private ParagraphLook.Keep keep(int index) {
+    return paragraphs.get(paragraphOf[index]).settings().breaking().keep();
   }
 
   private boolean isFirst(int index) {

@@ -8,6 +8,7 @@ import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.text.RuleBasedBreakIterator;
 import com.ibm.icu.util.ULocale;
 import dynamorph.model.value.EastAsianBreaks;
+import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.TextDirection;
 import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.harfbuzz.HarfBuzzShaper;
@@ -213,7 +214,11 @@ public final class ParagraphShaper {
         from = item.end();
       }
     }
-    return key.flow().scriptSpacing() ? ScriptSpacing.added(runs, key.text()) : runs;
+    List<ShapedRun> trimmed =
+        key.flow().punctuation() == PunctuationSpacing.FULL_WIDTH
+            ? runs
+            : FullWidthSigns.trimmed(runs, key);
+    return key.flow().scriptSpacing() ? ScriptSpacing.added(trimmed, key.text()) : trimmed;
   }
 
   private static void shape(

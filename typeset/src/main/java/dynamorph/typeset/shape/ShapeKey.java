@@ -6,6 +6,7 @@ import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.value.EastAsianBreaks;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.Kerning;
+import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextCase;
@@ -23,6 +24,7 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
    * How a paragraph runs.
    *
    * @param scriptSpacing whether East Asian letters keep a little distance from others
+   * @param punctuation how much white full-width signs keep
    * @param fallback whether letters that a face lacks are taken from another
    * @param vertical whether its lines are
    */
@@ -30,16 +32,24 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
       TextDirection direction,
       EastAsianBreaks breaks,
       boolean scriptSpacing,
+      PunctuationSpacing punctuation,
       boolean fallback,
       boolean vertical) {
     public static final Flow NATURAL =
-        new Flow(TextDirection.AUTOMATIC, EastAsianBreaks.STRICT, false, true, false);
+        new Flow(
+            TextDirection.AUTOMATIC,
+            EastAsianBreaks.STRICT,
+            false,
+            PunctuationSpacing.TRIM_ADJACENT,
+            true,
+            false);
 
     public static Flow of(ParagraphLook look, boolean fallback, boolean vertical) {
       return new Flow(
           look.breaking().direction(),
           look.breaking().eastAsian(),
           look.breaking().scriptSpacing(),
+          look.breaking().punctuation(),
           fallback,
           vertical);
     }

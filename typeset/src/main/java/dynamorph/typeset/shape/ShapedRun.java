@@ -55,6 +55,11 @@ public record ShapedRun(
 
   /** The same glyphs with other widths of their clusters. */
   ShapedRun withAdvances(float[] wanted) {
+    return withAdvances(wanted, x);
+  }
+
+  /** The same glyphs with other widths of their clusters, and in other places. */
+  ShapedRun withAdvances(float[] wanted, float[] along) {
     return new ShapedRun(
         span,
         face,
@@ -71,7 +76,7 @@ public record ShapedRun(
         ends,
         wanted,
         glyphAdvances,
-        x,
+        along,
         y,
         unsafe);
   }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
@@ -13,6 +14,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.typeset.Setting;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -64,6 +66,59 @@ class ColumnsTest {
   void theFirstLineOfAParagraphDoesNotStayAlone() {
     assertThat(linesPerColumn(3, false, 2, 3)).containsExactly(3L, 2L);
     assertThat(linesPerColumn(3, true, 2, 3)).containsExactly(2L, 3L);
+  }
+
+  /** Two columns, told by the letter of each line; capitals are paragraphs of that kind. */
+  private static String columns(int lines, Property<Boolean> kept, String... paragraphs) {
+    List<Paragraph> story = new ArrayList<>();
+    for (String paragraph : paragraphs) {
+      boolean own = Character.isUpperCase(paragraph.charAt(0));
+      story.add(
+          Paragraph.of(String.join("\u2028", paragraph.split("")))
+              .withLocal(own ? PropertySet.EMPTY.with(kept, true) : PropertySet.EMPTY));
+    }
+    TextLayout layout =
+        Setting.of(new Story(story))
+            .with(Properties.LEADING, new Leading.Absolute(LEADING))
+            .with(Properties.COLUMNS, 3.0)
+            .inBox(300, (lines - 1) * LEADING + 30)
+            .layout();
+    StringBuilder told = new StringBuilder();
+    double column = 0;
+    for (Line line : layout.lines()) {
+      told.append(line.x() > column ? "|" : "");
+      told.append(String.join("", paragraphs).charAt(told.toString().replace("|", "").length()));
+      column = line.x();
+    }
+    return told.toString();
+  }
+
+  @Test
+  void aHeadingStaysWithTheTextBelowIt() {
+    assertThat(columns(3, Properties.KEEP_WITH_NEXT, "aa", "h", "bb")).isEqualTo("aah|bb");
+    assertThat(columns(3, Properties.KEEP_WITH_NEXT, "aa", "H", "bb")).isEqualTo("aa|Hbb");
+    // two headings below each other go together
+    assertThat(columns(4, Properties.KEEP_WITH_NEXT, "aa", "H", "K", "bb")).isEqualTo("aa|HKbb");
+    // of a longer one only the end goes along
+    assertThat(columns(3, Properties.KEEP_WITH_NEXT, "a", "HH", "bb")).isEqualTo("aH|Hbb");
+    // where there is nothing but headings a column is not left empty
+    assertThat(columns(2, Properties.KEEP_WITH_NEXT, "H", "H", "H", "H")).isEqualTo("HH|HH");
+  }
+
+  @Test
+  void theLinesOfAParagraphStayTogetherWhereTheyHaveRoom() {
+    assertThat(columns(3, Properties.KEEP_LINES_TOGETHER, "aa", "bb")).isEqualTo("aab|b");
+    assertThat(columns(3, Properties.KEEP_LINES_TOGETHER, "aa", "BB")).isEqualTo("aa|BB");
+    assertThat(columns(3, Properties.KEEP_LINES_TOGETHER, "BBBB")).isEqualTo("BBB|B");
+  }
+
+  @Test
+  void aParagraphBeginsAColumnIfAskedFor() {
+    assertThat(columns(5, Properties.BREAK_BEFORE, "a", "b", "c")).isEqualTo("abc");
+    assertThat(columns(5, Properties.BREAK_BEFORE, "a", "B", "c")).isEqualTo("a|Bc");
+    assertThat(columns(5, Properties.BREAK_BEFORE, "A", "B", "c")).isEqualTo("A|Bc");
+    // behind the last column there is none
+    assertThat(columns(5, Properties.BREAK_BEFORE, "a", "B", "C", "D")).isEqualTo("a|B|CD");
   }
 
   @ParameterizedTest

@@ -11,6 +11,7 @@ import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Leading;
+import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextOrientation;
 import dynamorph.model.value.VerticalAlignment;
@@ -48,7 +49,10 @@ class VerticalTextTest {
   @Test
   void glyphsStandAsTheShaperOfAnotherProgramHasThem() {
     List<Integer> glyphs = new ArrayList<>();
-    for (GlyphRun run : runs(vertical("\u300C\u9577\u3044\u3001\u30FC\u3002\u300D"))) {
+    Setting words =
+        vertical("\u300C\u9577\u3044\u3001\u30FC\u3002\u300D")
+            .with(Properties.PUNCTUATION_SPACING, PunctuationSpacing.FULL_WIDTH);
+    for (GlyphRun run : runs(words)) {
       for (int glyph = 0; glyph < run.glyphs().length; glyph++) {
         // an em each; the origin lies half an em left of the middle, 0.88 em below the top
         double along = (glyphs.size() + 0.88) * SIZE;
