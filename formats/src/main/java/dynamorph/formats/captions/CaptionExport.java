@@ -22,6 +22,7 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.WritingMode;
 import dynamorph.typeset.caption.CaptionLineBreaker;
 import dynamorph.typeset.caption.CueList;
 import java.util.ArrayList;
@@ -140,7 +141,12 @@ final class CaptionExport {
       }
     }
     Placement own = cascade.placement(cue).on(frame.width(), frame.height());
-    boolean moved = own.anchor() != place.anchor() || own.x() != place.x() || own.y() != place.y();
+    WritingMode mode = own.inside().mode();
+    boolean moved =
+        mode.isVertical()
+            || own.anchor() != place.anchor()
+            || own.x() != place.x()
+            || own.y() != place.y();
     // rounded up, a cue would be seen a frame late by players that ask where each frame begins
     Time in = timing.in().floorToMillis();
     Time out = Time.max(timing.out().floorToMillis(), in.plus(Time.ofMillis(1)));
@@ -151,10 +157,11 @@ final class CaptionExport {
         timing.speaker(),
         broken(runs, cue),
         moved ? key(own.anchor()) : 2,
-        moved && (own.anchor().across() != 0.5 || own.x() != 0)
+        moved && (mode.isVertical() || own.anchor().across() != 0.5 || own.x() != 0)
             ? Optional.of(frame.shareAcross(own.anchor(), own.x()))
             : Optional.empty(),
         moved ? Optional.of(frame.shareDown(own.anchor(), own.y())) : Optional.empty(),
+        mode,
         cue.follows(),
         cue.local().where(key -> key.property().facet() != Facet.PLACEMENT));
   }
@@ -259,6 +266,9 @@ final class CaptionExport {
           new Remark(0, Messages.of("caption-export.fonts-sizes-plates-outlines-and-shadows")));
       boolean ruby =
           cues.stream().flatMap(cue -> cue.runs().stream()).anyMatch(run -> !run.ruby().isEmpty());
+      if (cues.stream().anyMatch(cue -> cue.mode().isVertical())) {
+        losses.add(new Remark(0, Messages.of("caption-export.vertical-text")));
+      }
       if (ruby) {
         losses.add(new Remark(0, Messages.of("caption-export.ruby-is-put-in-brackets-behind")));
       }

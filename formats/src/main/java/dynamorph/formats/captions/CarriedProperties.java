@@ -55,6 +55,7 @@ final class CarriedProperties {
     Address at = key.address();
     if (at == Address.TEXT) {
       return LETTERS.contains(property)
+          || property.equals(Properties.WRITING_MODE)
           || regions && OF_REGIONS.contains(property)
           || property.equals(Properties.SIZE)
               && !(values.get(Properties.SIZE.key()).orElseThrow() instanceof FontSize.Plus)

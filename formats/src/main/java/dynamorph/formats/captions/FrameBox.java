@@ -59,6 +59,13 @@ public record FrameBox(double width, double height) {
         .with(Properties.BOX_WIDTH, round(share / 100 * width));
   }
 
+  /** Lines of vertical text that are so many hundredths of the frame long. */
+  PropertySet height(double share) {
+    return PropertySet.EMPTY
+        .with(Properties.BOX, BoxFit.GROW)
+        .with(Properties.BOX_HEIGHT, round(share / 100 * height));
+  }
+
   /** Where a point lies that is an offset from an anchor, in hundredths of the width. */
   double shareAcross(Anchor anchor, double x) {
     return hundredth(anchor.across() * 100 + x / width * 100);

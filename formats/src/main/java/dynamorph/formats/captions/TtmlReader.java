@@ -294,7 +294,8 @@ final class TtmlReader {
             attribute(STYLING, "origin"),
             attribute(STYLING, "extent"),
             Optional.ofNullable(attribute(STYLING, "displayAlign")).orElse("before"),
-            Optional.ofNullable(attribute(STYLING, "textAlign")).orElse(""));
+            Optional.ofNullable(attribute(STYLING, "textAlign")).orElse(""),
+            TtmlValues.mode(attribute(STYLING, "writingMode")));
     regions.put(id, own.overlaidBy(placed));
   }
 

@@ -10,6 +10,7 @@ import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.WritingMode;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -125,13 +126,32 @@ record TtmlValues(FrameBox frame, double rows, Optional<double[]> pixels, List<R
   /**
    * Where a region stands, by its origin, its extent and where its text gathers: {@code before},
    * {@code center} or {@code after}.
+   *
+   * @param mode in vertical regions text gathers across the frame
    */
   PropertySet placed(
-      @Nullable String origin, @Nullable String extent, String gathers, String align) {
+      @Nullable String origin,
+      @Nullable String extent,
+      String gathers,
+      String align,
+      WritingMode mode) {
     double[] at = pair(origin, 0, 0);
     double[] size = pair(extent, 100, 100);
-    double across = align.equals("left") ? 0 : align.equals("right") ? 1 : 0.5;
-    double down = gathers.equals("after") ? 1 : gathers.equals("center") ? 0.5 : 0;
+    double along =
+        switch (align) {
+          case "left", "start" -> 0;
+          case "right", "end" -> 1;
+          default -> 0.5;
+        };
+    double block = gathers.equals("after") ? 1 : gathers.equals("center") ? 0.5 : 0;
+    double across =
+        switch (mode) {
+          // text that begins somewhere without saying where is centred
+          case HORIZONTAL -> align.equals("left") ? 0 : align.equals("right") ? 1 : 0.5;
+          case VERTICAL_RIGHT_TO_LEFT -> 1 - block;
+          case VERTICAL_LEFT_TO_RIGHT -> block;
+        };
+    double down = mode.isVertical() ? along : block;
     Anchor anchor =
         Arrays.stream(Anchor.values())
             .filter(one -> one.across() == across && one.down() == down)
@@ -140,7 +160,20 @@ record TtmlValues(FrameBox frame, double rows, Optional<double[]> pixels, List<R
     PropertySet placed =
         frame.place(
             anchor, Optional.of(at[0] + across * size[0]), Optional.of(at[1] + down * size[1]));
+    if (mode.isVertical()) {
+      PropertySet vertical = placed.with(Properties.WRITING_MODE, mode);
+      return size[1] < 100 ? vertical.overlaidBy(frame.height(size[1])) : vertical;
+    }
     return size[0] < 100 ? placed.overlaidBy(frame.width(size[0])) : placed;
+  }
+
+  /** The writing mode of a region (TTML 2, 10.2.53); what is not known is horizontal. */
+  static WritingMode mode(@Nullable String text) {
+    return switch (text == null ? "" : text.strip()) {
+      case "tbrl", "tb" -> WritingMode.VERTICAL_RIGHT_TO_LEFT;
+      case "tblr" -> WritingMode.VERTICAL_LEFT_TO_RIGHT;
+      default -> WritingMode.HORIZONTAL;
+    };
   }
 
   private double[] pair(@Nullable String text, double x, double y) {

@@ -10,6 +10,7 @@ import dynamorph.model.value.Anchor;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.WritingMode;
 import java.io.StringWriter;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -285,25 +286,35 @@ final class TtmlWriter {
     boolean unset = place.x() == 0 && place.y() == 0;
     if (captions.plain().get(Properties.ANCHOR.key()).isEmpty()) {
       // nobody has said where
-      region("usual", CaptionExport.key(Anchor.BOTTOM), 50, 100 - FOOT);
+      region("usual", CaptionExport.key(Anchor.BOTTOM), 50, 100 - FOOT, WritingMode.HORIZONTAL);
     } else {
-      region("usual", CaptionExport.key(place.anchor()), x, unset ? 100 - FOOT : y);
+      region(
+          "usual",
+          CaptionExport.key(place.anchor()),
+          x,
+          unset ? 100 - FOOT : y,
+          WritingMode.HORIZONTAL);
     }
     for (WrittenCue cue : captions.cues()) {
       if (cue.y().isPresent()) {
         double across = cue.x().orElse(50.0);
-        String key = cue.key() + " " + across + " " + cue.y().get();
+        String key = regionKey(cue);
         if (!regions.containsKey(key)) {
           String id = "region" + (regions.size() + 1);
           regions.put(key, id);
-          region(id, cue.key(), across, cue.y().get());
+          region(id, cue.key(), across, cue.y().get(), cue.mode());
         }
       }
     }
   }
 
+  private static String regionKey(WrittenCue cue) {
+    return cue.key() + " " + cue.x().orElse(50.0) + " " + cue.y().orElse(0.0) + " " + cue.mode();
+  }
+
   /** The largest region whose corner, edge or middle lies at a place. */
-  private void region(String id, int key, double x, double y) throws XMLStreamException {
+  private void region(String id, int key, double x, double y, WritingMode mode)
+      throws XMLStreamException {
     int across = (key - 1) % 3;
     int down = (key - 1) / 3;
     double half = Math.min(x, 100 - x);
@@ -316,6 +327,14 @@ final class TtmlWriter {
     xml.writeAttribute("xml:id", id);
     styling("origin", percent(left) + " " + percent(top));
     styling("extent", percent(width) + " " + percent(height));
+    if (mode.isVertical()) {
+      boolean leftwards = mode == WritingMode.VERTICAL_RIGHT_TO_LEFT;
+      int first = leftwards ? 2 : 0;
+      styling("writingMode", leftwards ? "tbrl" : "tblr");
+      styling("displayAlign", across == first ? "before" : across == 1 ? "center" : "after");
+      styling("textAlign", down == 2 ? "start" : down == 1 ? "center" : "end");
+      return;
+    }
     styling("displayAlign", down == 0 ? "after" : down == 1 ? "center" : "before");
     styling("textAlign", across == 0 ? "left" : across == 1 ? "center" : "right");
   }
@@ -332,8 +351,7 @@ final class TtmlWriter {
     xml.writeStartElement("p");
     xml.writeAttribute("begin", cue.in().toString());
     xml.writeAttribute("end", cue.out().toString());
-    String key = cue.key() + " " + cue.x().orElse(50.0) + " " + cue.y().orElse(0.0);
-    xml.writeAttribute("region", cue.y().isPresent() ? regions.get(key) : "usual");
+    xml.writeAttribute("region", cue.y().isPresent() ? regions.get(regionKey(cue)) : "usual");
     List<StyleId> follows = new ArrayList<>(cue.follows());
     Optional.ofNullable(captions.track().speakers().get(cue.speaker())).ifPresent(follows::add);
     if (!follows.isEmpty()) {

@@ -67,9 +67,6 @@ final class VttReader {
               cue.line(), Messages.of("common.left-out-it-would-be-seen", cue.start(), cue.end())));
       return Optional.empty();
     }
-    if (!cue.settings().vertical().isEmpty()) {
-      remarks.add(new Remark(cue.line(), Messages.of("vtt-reader.vertical-text-is-set-in-lines")));
-    }
     VttSpans.Read told = VttSpans.read(cue.text(), styles);
     return Optional.of(
         new CaptionList.Cue(
@@ -87,6 +84,9 @@ final class VttReader {
 
   private PropertySet place(VttSettings settings) {
     String align = settings.align();
+    if (!settings.vertical().isEmpty()) {
+      return VttVertical.place(frame, settings, LINE).overlaidBy(aligned(align));
+    }
     Optional<Double> x = settings.position().map(VttSettings.Position::share);
     Optional<Double> y = settings.line().flatMap(VttReader::down);
     double size = settings.size();

@@ -182,6 +182,20 @@ final class VttWriter {
     StringBuilder settings = new StringBuilder();
     int across = (cue.key() - 1) % 3;
     int down = (cue.key() - 1) / 3;
+    if (cue.mode().isVertical()) {
+      return settings
+          .append(" vertical:")
+          .append(VttVertical.name(cue.mode()))
+          .append(" line:")
+          .append(plain(cue.x().orElse(50.0)))
+          .append('%')
+          .append(across == 1 ? ",center" : across == 2 ? ",end" : "")
+          .append(" position:")
+          .append(plain(cue.y().get()))
+          .append('%')
+          .append(down == 2 ? " align:start" : down == 0 ? " align:end" : "")
+          .toString();
+    }
     settings
         .append(" line:")
         .append(plain(cue.y().get()))

@@ -6,6 +6,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.text.RubyBase;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.WritingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -17,6 +18,7 @@ import java.util.stream.Stream;
  * @param key its place as on a numeric block, 1 to 9; 2 is the middle of the foot
  * @param x where it stands across the frame, 0 to 100; empty if that is the middle
  * @param y where it stands down the frame, 0 to 100; empty if that is where its track stands
+ * @param mode how its lines run
  * @param follows styles of its own, beside those of the track
  * @param local values of its own
  */
@@ -29,6 +31,7 @@ record WrittenCue(
     int key,
     Optional<Double> x,
     Optional<Double> y,
+    WritingMode mode,
     List<StyleId> follows,
     PropertySet local) {
   /**

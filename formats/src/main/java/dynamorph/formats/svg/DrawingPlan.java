@@ -145,12 +145,7 @@ public final class DrawingPlan {
   private Layer text(WrittenDrawing.Text text) {
     WrittenParagraph paragraph = drawing.words().paragraphs().get(text.paragraph());
     LayerId id = new LayerId(ids.next("text"));
-    PropertySet frame =
-        PropertySet.EMPTY.with(
-            Properties.ANCHOR,
-            text.across() == 0
-                ? Anchor.TOP_LEFT
-                : text.across() == 1 ? Anchor.TOP_RIGHT : Anchor.TOP);
+    PropertySet frame = PropertySet.EMPTY.with(Properties.ANCHOR, anchor(text));
     if (text.rotation() != 0) {
       frame = frame.with(Properties.ROTATION, text.rotation());
     }
@@ -165,6 +160,18 @@ public final class DrawingPlan {
     texts.add(new ImportedDocument.Text(id, List.of(ImportedDocument.Words.of(paragraph))));
     places.put(id, text);
     return layer;
+  }
+
+  /** Where the first line begins, so that a text grows away from it. */
+  private static Anchor anchor(WrittenDrawing.Text text) {
+    double along = text.across();
+    return switch (text.mode()) {
+      case HORIZONTAL -> along == 0 ? Anchor.TOP_LEFT : along == 1 ? Anchor.TOP_RIGHT : Anchor.TOP;
+      case VERTICAL_RIGHT_TO_LEFT ->
+          along == 0 ? Anchor.TOP_RIGHT : along == 1 ? Anchor.BOTTOM_RIGHT : Anchor.RIGHT;
+      case VERTICAL_LEFT_TO_RIGHT ->
+          along == 0 ? Anchor.TOP_LEFT : along == 1 ? Anchor.BOTTOM_LEFT : Anchor.LEFT;
+    };
   }
 
   /** Puts the first line of each text where it was drawn. */
@@ -191,8 +198,10 @@ public final class DrawingPlan {
       return moved(layer, x, y);
     }
     Line first = set.layout().lines().getFirst();
-    double across = first.box().x() + first.box().width() * wanted.across();
-    PlanePoint now = set.toArtboard(across, first.baseline());
+    double along = first.left() + first.width() * wanted.across();
+    PlanePoint now =
+        set.toArtboard(
+            first.axes().x(along, first.baseline()), first.axes().y(along, first.baseline()));
     return moved(layer, wanted.x() + x - now.x(), wanted.y() + y - now.y());
   }
 

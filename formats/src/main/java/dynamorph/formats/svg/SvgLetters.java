@@ -6,7 +6,10 @@ import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.TateChuYoko;
 import dynamorph.model.value.TextCase;
+import dynamorph.model.value.TextOrientation;
+import dynamorph.model.value.WritingMode;
 import dynamorph.paint.artwork.Affine;
 import java.util.Locale;
 import java.util.Optional;
@@ -47,7 +50,7 @@ final class SvgLetters {
     if (Math.abs(between) >= NEARLY) {
       look = put(look, Properties.WORD_SPACING, cents(between));
     }
-    return deformed(lines(forms(look, style), style), place);
+    return deformed(lines(vertical(forms(look, style), style), style), place);
   }
 
   /** What the name of a face says counts where nothing else does. */
@@ -114,6 +117,35 @@ final class SvgLetters {
       case "ultra-expanded" -> Optional.of(200.0);
       default ->
           said.endsWith("%") ? SvgNumbers.share(said).map(share -> share * 100) : Optional.empty();
+    };
+  }
+
+  /** How lines run (CSS Writing Modes 4, 3.2; the former names as SVG 1.1 had them). */
+  static WritingMode mode(SvgStyle style) {
+    return switch (style.get("writing-mode", "")) {
+      case "vertical-rl", "tb-rl", "tb", "sideways-rl" -> WritingMode.VERTICAL_RIGHT_TO_LEFT;
+      case "vertical-lr" -> WritingMode.VERTICAL_LEFT_TO_RIGHT;
+      default -> WritingMode.HORIZONTAL;
+    };
+  }
+
+  private static PropertySet vertical(PropertySet start, SvgStyle style) {
+    if (!mode(style).isVertical()) {
+      return start;
+    }
+    PropertySet look = start.with(Properties.WRITING_MODE, mode(style));
+    String orientation = style.get("text-orientation", "mixed");
+    if (style.says("writing-mode", "sideways-rl") || orientation.startsWith("sideways")) {
+      look = look.with(Properties.TEXT_ORIENTATION, TextOrientation.SIDEWAYS);
+    } else if (orientation.equals("upright")) {
+      look = look.with(Properties.TEXT_ORIENTATION, TextOrientation.UPRIGHT);
+    }
+    return switch (style.get("text-combine-upright", "none")) {
+      case "all" -> look.with(Properties.TATE_CHU_YOKO, TateChuYoko.ALL);
+      case "digits", "digits 2" -> look.with(Properties.TATE_CHU_YOKO, TateChuYoko.TWO_DIGITS);
+      case "digits 3" -> look.with(Properties.TATE_CHU_YOKO, TateChuYoko.THREE_DIGITS);
+      case "digits 4" -> look.with(Properties.TATE_CHU_YOKO, TateChuYoko.FOUR_DIGITS);
+      default -> look;
     };
   }
 

@@ -54,7 +54,8 @@ final class SvgLines {
 
     /** Where its baseline lies. */
     double y() {
-      return y + raised() * style.size();
+      // the baseline of vertical lines runs through the middle of their letters
+      return SvgLetters.mode(style).isVertical() ? y : y + raised() * style.size();
     }
 
     /** How far above the place that is given the baseline lies, in em; about so far in any font. */

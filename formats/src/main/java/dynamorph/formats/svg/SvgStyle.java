@@ -48,9 +48,11 @@ final class SvgStyle {
           "stroke-opacity",
           "stroke-width",
           "text-anchor",
+          "text-combine-upright",
           // lines go through what is inside as well
           "text-decoration",
           "text-decoration-line",
+          "text-orientation",
           "text-transform",
           "visibility",
           "white-space",

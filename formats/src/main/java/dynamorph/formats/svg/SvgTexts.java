@@ -16,6 +16,7 @@ import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.WritingMode;
 import dynamorph.paint.artwork.Affine;
 import dynamorph.paint.artwork.PathData;
 import dynamorph.typeset.layout.Box;
@@ -81,10 +82,6 @@ final class SvgTexts {
     if (place.determinant() < 0) {
       told.add(NotDrawn.MIRRORED_TEXT);
     }
-    String mode = style.get("writing-mode", "");
-    if (mode.startsWith("vertical") || mode.startsWith("tb")) {
-      told.add(NotDrawn.VERTICAL_TEXT);
-    }
     List<WrittenDrawing.Text> texts = new ArrayList<>();
     List<SvgLines.Line> lines = SvgLines.of(element, style, cascade, index, told);
     for (int from = 0; from < lines.size(); ) {
@@ -106,10 +103,12 @@ final class SvgTexts {
     int to = from + 1;
     while (to < lines.size()) {
       SvgLines.Line next = lines.get(to);
-      double down = next.y() - lines.get(to - 1).y();
+      WritingMode mode = SvgLetters.mode(first.style());
+      double down = across(next, mode) - across(lines.get(to - 1), mode);
       boolean follows =
           anchor(next.style()).equals(anchor(first.style()))
-              && Math.abs(next.x() - first.x()) <= NEARLY * size
+              && SvgLetters.mode(next.style()) == mode
+              && Math.abs(along(next, mode) - along(first, mode)) <= NEARLY * size
               && down > 0
               && down <= FARTHEST * size
               && (step == 0 || Math.abs(down - step) <= NEARLY * size);
@@ -120,6 +119,20 @@ final class SvgTexts {
       to++;
     }
     return to;
+  }
+
+  /** How far along its lines one begins. */
+  private static double along(SvgLines.Line line, WritingMode mode) {
+    return mode.isVertical() ? line.y() : line.x();
+  }
+
+  /** How far across the lines one lies, in the direction in which they follow each other. */
+  private static double across(SvgLines.Line line, WritingMode mode) {
+    return switch (mode) {
+      case HORIZONTAL -> line.y();
+      case VERTICAL_RIGHT_TO_LEFT -> -line.x();
+      case VERTICAL_LEFT_TO_RIGHT -> line.x();
+    };
   }
 
   private static String anchor(SvgStyle style) {
@@ -141,7 +154,8 @@ final class SvgTexts {
         spans.add(span(run, look, first, place, opacity));
       }
     }
-    double step = lines.size() < 2 ? 0 : lines.get(1).y() - first.y();
+    WritingMode mode = SvgLetters.mode(first.style());
+    double step = lines.size() < 2 ? 0 : across(lines.get(1), mode) - across(first, mode);
     String anchor = anchor(first.style());
     raws.add(
         new Raw(
@@ -161,6 +175,7 @@ final class SvgTexts {
         at.x(),
         at.y(),
         Math.rint(place.rotation() * 1000) / 1000,
+        mode,
         switch (anchor) {
           case "middle" -> 0.5;
           case "end" -> 1;

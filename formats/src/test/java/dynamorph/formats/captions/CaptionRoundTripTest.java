@@ -8,6 +8,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Placement;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.edit.importing.ImportCaptions;
@@ -30,6 +31,7 @@ import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Slant;
+import dynamorph.model.value.WritingMode;
 import java.io.StringReader;
 import java.net.URL;
 import java.nio.charset.StandardCharsets;
@@ -251,6 +253,48 @@ class CaptionRoundTripTest {
         String words = were.get(index).story().text().replace('\u2028', '\n');
         assertThat(cues.get(index).text().replaceAll("\\s+", " "))
             .isEqualTo(words.replaceAll("\\s+", " "));
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = CaptionFiles.Format.class,
+      names = {"WEBVTT", "TTML"})
+  void verticalCuesComeBack(CaptionFiles.Format format) throws CaptionException {
+    List<Layer> cues = new ArrayList<>();
+    for (WritingMode mode : WritingMode.values()) {
+      for (Anchor anchor : Anchor.values()) {
+        PropertySet place =
+            PropertySet.EMPTY
+                .with(Properties.WRITING_MODE, mode)
+                .with(Properties.ANCHOR, anchor)
+                .with(Properties.POSITION_X, anchor.across() == 0 ? 192.0 : -192.0)
+                .with(Properties.POSITION_Y, anchor.down() == 0 ? 108.0 : -108.0);
+        int number = cues.size();
+        Time in = Time.ofMillis(number * 2000L);
+        cues.add(
+            cue(number, in, in.plus(Time.ofMillis(1000)), Span.of("x" + number)).withLocal(place));
+      }
+    }
+    Project before = project(cues);
+    List<CaptionList.Cue> read = again(before, format).captions().cues();
+    Cascade cascade = Cascade.of(before);
+    for (int index = 0; index < cues.size(); index++) {
+      Placement was = cascade.placement(cues.get(index));
+      PropertySet now = read.get(index).local();
+      String which = was.inside().mode() + " " + was.anchor();
+      assertThat(now.get(Properties.WRITING_MODE.key()).orElse(WritingMode.HORIZONTAL))
+          .as(which)
+          .isEqualTo(was.inside().mode());
+      if (was.inside().mode().isVertical()) {
+        assertThat(now.get(Properties.ANCHOR.key())).as(which).contains(was.anchor());
+        assertThat(now.get(Properties.POSITION_X.key()).orElseThrow())
+            .as(which)
+            .isCloseTo(was.x(), Assertions.within(0.5));
+        assertThat(now.get(Properties.POSITION_Y.key()).orElseThrow())
+            .as(which)
+            .isCloseTo(was.y(), Assertions.within(0.5));
       }
     }
   }

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Anchor;
+import dynamorph.model.value.WritingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -61,6 +63,44 @@ class PlacesTest {
     VttRegion region = VttRegion.parse("id:r width:40%");
     assertThat(VttSettings.parse(settings, List.of(region)).region().isPresent())
         .isEqualTo(inRegion);
+  }
+
+  /**
+   * W3C, WebVTT, 3.1 and 7.2: lines count from the right where they follow each other to the left;
+   * positions count down. A line is 5.33 % of 1080, or 3 % of 1920.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "vertical:rl line:0, RIGHT, 0, 0",
+    "vertical:rl line:2, RIGHT, -115.1, 0",
+    "vertical:rl line:-1, LEFT, 0, 0",
+    "vertical:rl, LEFT, 96, 0",
+    "vertical:lr line:0, LEFT, 0, 0",
+    "vertical:lr line:-2, RIGHT, -57.6, 0",
+    "vertical:lr, RIGHT, -96, 0",
+    "vertical:rl line:80%, LEFT, 1536, 0",
+    "'vertical:rl line:80%,end', RIGHT, -384, 0",
+    "vertical:rl line:0 align:start position:10%, TOP_RIGHT, 0, 108",
+    "vertical:rl line:0 align:end, BOTTOM_RIGHT, 0, -54"
+  })
+  void placesOfVerticalCues(String settings, Anchor anchor, double x, double y)
+      throws CaptionException {
+    PropertySet local =
+        VttReader.read(
+                "WEBVTT\n\n00:01.000 --> 00:02.000 " + settings + "\nwords\n",
+                FrameBox.HD,
+                new ArrayList<>())
+            .cues()
+            .getFirst()
+            .local();
+    assertThat(local.get(Properties.WRITING_MODE.key()))
+        .contains(
+            settings.contains(":rl")
+                ? WritingMode.VERTICAL_RIGHT_TO_LEFT
+                : WritingMode.VERTICAL_LEFT_TO_RIGHT);
+    assertThat(local.get(Properties.ANCHOR.key())).contains(anchor);
+    assertThat(local.get(Properties.POSITION_X.key()).orElseThrow()).isEqualTo(x);
+    assertThat(local.get(Properties.POSITION_Y.key()).orElseThrow()).isEqualTo(y);
   }
 
   @Test

@@ -91,12 +91,39 @@ class DrawingPlanTest {
     Layer layer = project.layers().filter(one -> one.name().equals(name)).findFirst().orElseThrow();
     PlacedLayer placed = scene.find(layer.id()).orElseThrow().text();
     Line set = placed.layout().lines().get(line);
-    return placed.toArtboard(set.box().x() + set.box().width() * across, set.baseline());
+    double along = set.left() + set.width() * across;
+    return placed.toArtboard(
+        set.axes().x(along, set.baseline()), set.axes().y(along, set.baseline()));
   }
 
   private static void lies(PlanePoint place, double x, double y) {
     assertThat(place.x()).as("x").isCloseTo(x, within(0.05));
     assertThat(place.y()).as("y").isCloseTo(y, within(0.05));
+  }
+
+  /** The middle of vertical lines lies at x; they begin, are centred or end at y. */
+  @Test
+  void verticalTextsStandWhereTheDrawingHasThem() throws IOException {
+    String attributes =
+        " font-family='Noto Sans JP' font-size='20' style='writing-mode:vertical-rl'";
+    Project after =
+        after(
+            Project.empty("P"),
+            read(
+                "<text x='300' y='20'"
+                    + attributes
+                    + ">\u6642\u9593<tspan x='270' y='20'>\u9577\u3044\u6642</tspan></text>"
+                    + "<text x='100' y='190' text-anchor='end'"
+                    + attributes
+                    + ">\u5854 12</text>"));
+    String lines = "\u6642\u9593\u2028\u9577\u3044\u6642";
+    Layer first =
+        after.layers().filter(one -> one.story().text().equals(lines)).findFirst().orElseThrow();
+    lies(place(after, first.name(), 0, 0), 300, 20);
+    lies(place(after, first.name(), 1, 1), 270, 80);
+    lies(place(after, "\u5854 12", 0, 1), 100, 190);
+    Scene scene = MAKER.make(after);
+    assertThat(scene.find(first.id()).orElseThrow().text().layout().axes().isVertical()).isTrue();
   }
 
   @Test

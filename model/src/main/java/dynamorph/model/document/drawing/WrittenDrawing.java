@@ -5,6 +5,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.document.WrittenDocument;
 import dynamorph.model.value.Colour;
+import dynamorph.model.value.WritingMode;
 import java.util.List;
 import java.util.Optional;
 
@@ -43,9 +44,17 @@ public record WrittenDrawing(
    * @param x where its first line begins, is centred or ends, in points
    * @param y where the baseline of that line lies, in points
    * @param rotation degrees clockwise about that place
-   * @param across what of its first line lies at x: 0 its beginning, 0.5 its middle, 1 its end
+   * @param mode how its lines run; the baseline of vertical ones is at x, and they begin at y
+   * @param across what of its first line lies there: 0 its beginning, 0.5 its middle, 1 its end
    */
-  public record Text(int paragraph, String name, double x, double y, double rotation, double across)
+  public record Text(
+      int paragraph,
+      String name,
+      double x,
+      double y,
+      double rotation,
+      WritingMode mode,
+      double across)
       implements Item {}
 
   /** A shape, with its look as local changes. */
