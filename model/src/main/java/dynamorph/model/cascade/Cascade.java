@@ -171,9 +171,7 @@ public final class Cascade {
   /** Whether any style or base sets where text stands; mostly none does. */
   public boolean stylesPlace() {
     return styles.stream()
-        .anyMatch(style ->
-            style.properties().keys().stream()
-                .anyMatch(key -> key.property().facet() == Facet.PLACEMENT));
+        .anyMatch(style -> style.properties().keys().stream().anyMatch(PropertyKey::places));
   }
 
   private SharedLook resolveShared(Layer layer) {
@@ -240,7 +238,7 @@ public final class Cascade {
 
   /** The complete values of a span, with where its layer stands. */
   public PropertySet valuesWithPlacement(Layer layer, Paragraph paragraph, Span span) {
-    PropertySet placement = values(layer).where(key -> key.property().facet() == Facet.PLACEMENT);
+    PropertySet placement = values(layer).where(PropertyKey::places);
     return values(layer, paragraph, span).overlaidBy(placement);
   }
 

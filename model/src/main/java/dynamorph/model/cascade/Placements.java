@@ -3,7 +3,6 @@ package dynamorph.model.cascade;
 import static dynamorph.model.cascade.Coats.value;
 
 import dynamorph.model.Layer;
-import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -96,9 +95,7 @@ record Placements(StyleBook styles, Map<StyleId, PropertySet> known) {
   }
 
   private static PropertySet placed(PropertySet values) {
-    return values.isEmpty()
-        ? values
-        : values.where(key -> key.property().facet() == Facet.PLACEMENT);
+    return values.isEmpty() ? values : values.where(PropertyKey::places);
   }
 
   /** The placement that a style sets, itself or through what it is based on; mostly nothing. */
@@ -111,9 +108,7 @@ record Placements(StyleBook styles, Map<StyleId, PropertySet> known) {
             wanted -> {
               PropertySet merged = PropertySet.EMPTY;
               for (Style style : styles.chain(wanted).reversed()) {
-                merged =
-                    merged.overlaidBy(
-                        style.properties().where(key -> key.property().facet() == Facet.PLACEMENT));
+                merged = merged.overlaidBy(style.properties().where(PropertyKey::places));
               }
               return merged;
             });

@@ -14,6 +14,7 @@ import dynamorph.model.value.NumberStyle;
 import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.TabStops;
 import dynamorph.model.value.TextDirection;
+import dynamorph.model.value.WritingMode;
 
 /** The properties of paragraphs. Reached through {@link Properties}. */
 public abstract sealed class ParagraphProperties extends CharacterProperties
@@ -41,6 +42,15 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
 
   public static final Property<Length> SPACE_AFTER =
       layout("space-after", PARAGRAPH, Level.PARAGRAPH, Registry.LENGTH, Length.ZERO, "");
+
+  public static final Property<WritingMode> WRITING_MODE =
+      layout(
+          "writing-mode",
+          PARAGRAPH,
+          Level.LAYER,
+          new ValueType.Choice<>(WritingMode.class),
+          WritingMode.HORIZONTAL,
+          "");
 
   public static final Property<LineBreaking> LINE_BREAKING =
       layout(

@@ -16,7 +16,6 @@ import dynamorph.model.value.FrameArea;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.PlateExtent;
 import dynamorph.model.value.VerticalAlignment;
-import dynamorph.model.value.WritingMode;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -77,14 +76,6 @@ public final class Properties extends EffectProperties {
   public static final Property<Double> BOX_HEIGHT =
       number("box-height", new ValueType.Number(0, Registry.FAR, "pt"), 100.0, "");
 
-  public static final Property<WritingMode> WRITING_MODE =
-      layout(
-          "writing-mode",
-          PLACEMENT,
-          Level.LAYER,
-          new ValueType.Choice<>(WritingMode.class),
-          WritingMode.HORIZONTAL,
-          "");
   public static final Property<Double> COLUMNS =
       number("columns", new ValueType.Number(1, 20, ""), 1.0, "columns-grid");
   public static final Property<Double> GUTTER =

@@ -41,6 +41,11 @@ public final class PropertyKey<T> implements Comparable<PropertyKey<?>> {
     return address;
   }
 
+  /** Whether it says where a text stands, or how its box is filled with lines. */
+  public boolean places() {
+    return property.facet() == Facet.PLACEMENT || property.equals(Properties.WRITING_MODE);
+  }
+
   /** Whether a value set on the given level counts. The plate is one for the whole layer. */
   public boolean countsOn(Level level) {
     return address.host().equals(Address.PLATE) ? level == Level.LAYER : property.countsOn(level);

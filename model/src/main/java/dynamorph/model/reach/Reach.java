@@ -78,16 +78,14 @@ public final class Reach {
       if (one.plate().equals(other.plate()) && one.paragraphs().equals(other.paragraphs())) {
         return NONE;
       }
-      if (!one.plate().equals(other.plate()) || !seen(one, false).equals(seen(other, false))) {
+      if (!one.plate().equals(other.plate()) || !alike(one, other, false)) {
         return SEEN;
       }
-      return seen(one, true).equals(seen(other, true)) ? NONE : OF_TABS;
+      return alike(one, other, true) ? NONE : OF_TABS;
     }
 
-    private static List<ResolvedLayer.ResolvedParagraph> seen(SharedLook look, boolean tabs) {
-      return look.paragraphs().stream()
-          .map(one -> new ResolvedLayer.ResolvedParagraph(one.look().asSeen(tabs), one.spans()))
-          .toList();
+    private static boolean alike(SharedLook one, SharedLook other, boolean tabs) {
+      return seen(one.paragraphs(), tabs).equals(seen(other.paragraphs(), tabs));
     }
 
     boolean isSeenIn(Layer layer) {
@@ -136,20 +134,38 @@ public final class Reach {
         boolean moved = placed && !before.placement(layer).equals(after.placement(layer));
         boolean shape = layer.shape().isPresent();
         boolean different = differs()[combinations[index++]].isSeenIn(layer);
-        if (shape ? !before.resolve(layer).equals(after.resolve(layer)) : different || moved) {
+        if (shape
+            ? isAnother(before.resolve(layer), after.resolve(layer), false)
+            : different || moved) {
           touched.add(layer.id());
         }
       }
     }
   }
 
+  private static boolean isAnother(ResolvedLayer one, ResolvedLayer other, boolean tabs) {
+    return !one.placement().equals(other.placement())
+        || !one.plate().equals(other.plate())
+        || !one.form().equals(other.form())
+        || !seen(one.paragraphs(), tabs).equals(seen(other.paragraphs(), tabs));
+  }
+
+  private static List<ResolvedLayer.ResolvedParagraph> seen(
+      List<ResolvedLayer.ResolvedParagraph> paragraphs, boolean tabs) {
+    return paragraphs.stream()
+        .map(one -> new ResolvedLayer.ResolvedParagraph(one.look().asSeen(tabs), one.spans()))
+        .toList();
+  }
+
   /** Whether every letter looks the same, however the words are cut into spans. */
   private static boolean looksAlike(
       Layer one, ResolvedLayer oneLook, Layer other, ResolvedLayer otherLook) {
-    return oneLook.equals(otherLook) && sameLengths(one, other)
+    boolean tabs = one.story().text().indexOf('\t') >= 0;
+    boolean alike = oneLook.equals(otherLook) || !isAnother(oneLook, otherLook, tabs);
+    return alike && sameLengths(one, other)
         || oneLook.placement().equals(otherLook.placement())
             && oneLook.plate().equals(otherLook.plate())
-            && stretches(one, oneLook).equals(stretches(other, otherLook));
+            && stretches(one, oneLook, tabs).equals(stretches(other, otherLook, tabs));
   }
 
   private static boolean sameLengths(Layer one, Layer other) {
@@ -165,7 +181,7 @@ public final class Reach {
   /** The longest stretch of one look. */
   private record Stretch(ParagraphLook paragraph, CharacterLook look, int length) {}
 
-  private static List<List<Stretch>> stretches(Layer layer, ResolvedLayer look) {
+  private static List<List<Stretch>> stretches(Layer layer, ResolvedLayer look, boolean tabs) {
     List<List<Stretch>> paragraphs = new ArrayList<>();
     for (int index = 0; index < look.paragraphs().size(); index++) {
       ResolvedLayer.ResolvedParagraph paragraph = look.paragraphs().get(index);
@@ -175,7 +191,8 @@ public final class Reach {
         CharacterLook own = paragraph.spans().get(span);
         boolean goesOn = !stretches.isEmpty() && stretches.getLast().look().equals(own);
         int before = goesOn ? stretches.removeLast().length() : 0;
-        stretches.add(new Stretch(paragraph.look(), own, before + spans.get(span).length()));
+        stretches.add(
+            new Stretch(paragraph.look().asSeen(tabs), own, before + spans.get(span).length()));
       }
       paragraphs.add(stretches);
     }

@@ -31,6 +31,7 @@ import dynamorph.model.text.Story;
 import dynamorph.model.text.WordQuery;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.WritingMode;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -146,6 +147,27 @@ class TextEditsTest {
   private static double top(Project project) {
     Placement placement = placement(project);
     return placement.anchorY(400) - placement.anchor().down() * placement.height();
+  }
+
+  /** Lines of vertical text are as long as their box is high, and it grows across. */
+  @Test
+  void aGrowingBoxOfVerticalTextIsGivenTheLengthOfItsLines() {
+    Project vertical =
+        SetValues.of(
+                new Target.Layers(List.of(new LayerId("box"))),
+                PropertySet.EMPTY
+                    .with(Properties.WRITING_MODE, WritingMode.VERTICAL_RIGHT_TO_LEFT)
+                    .with(Properties.BOX, BoxFit.GROW)
+                    .with(Properties.BOX_HEIGHT, 80.0))
+            .applyTo(project);
+    // it shows 60 wide
+    Project longer = new ResizeBox(new LayerId("box"), 0, 1, 0, 20, 60, 80).applyTo(vertical);
+    assertThat(placement(longer).height()).isEqualTo(100);
+    assertThat(placement(longer).fit()).isEqualTo(BoxFit.GROW);
+    Project wider = new ResizeBox(new LayerId("box"), 1, 0, 15, 0, 60, 80).applyTo(vertical);
+    assertThat(placement(wider).width()).isEqualTo(75);
+    assertThat(placement(wider).fit()).isEqualTo(BoxFit.FIXED);
+    assertThat(placement(wider).height()).isEqualTo(80);
   }
 
   @Test

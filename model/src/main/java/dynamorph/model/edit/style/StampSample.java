@@ -148,7 +148,7 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
   }
 
   private boolean goesHere(PropertyKey<?> key) {
-    return target instanceof Target.Layers || key.property().facet() != Facet.PLACEMENT;
+    return target instanceof Target.Layers || !key.places();
   }
 
   private <T> boolean differs(PropertySet place, PropertyKey<T> key) {
