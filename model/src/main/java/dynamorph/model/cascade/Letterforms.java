@@ -1,5 +1,6 @@
 package dynamorph.model.cascade;
 
+import dynamorph.model.value.EmphasisMark;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TateChuYoko;
@@ -14,6 +15,7 @@ import dynamorph.model.value.TextOrientation;
  * @param shear degrees to the right
  * @param orientation how letters stand in vertical lines
  * @param combined what is set across a vertical line
+ * @param emphasis what stands over each letter
  */
 public record Letterforms(
     TextCase textCase,
@@ -23,7 +25,8 @@ public record Letterforms(
     double scaleDown,
     double shear,
     TextOrientation orientation,
-    TateChuYoko combined) {
+    TateChuYoko combined,
+    EmphasisMark emphasis) {
   public static final Letterforms PLAIN =
       new Letterforms(
           TextCase.AS_TYPED,
@@ -33,5 +36,6 @@ public record Letterforms(
           1,
           0,
           TextOrientation.MIXED,
-          TateChuYoko.NONE);
+          TateChuYoko.NONE,
+          EmphasisMark.NONE);
 }

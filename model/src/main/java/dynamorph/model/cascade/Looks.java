@@ -47,7 +47,8 @@ final class Looks {
             value(values, Properties.VERTICAL_SCALE.key()) / 100,
             value(values, Properties.SHEAR.key()),
             value(values, Properties.TEXT_ORIENTATION.key()),
-            value(values, Properties.TATE_CHU_YOKO.key())),
+            value(values, Properties.TATE_CHU_YOKO.key()),
+            value(values, Properties.EMPHASIS_MARK.key())),
         language.equals(Properties.LANGUAGE.defaultValue()) ? projectLanguage : language);
   }
 

@@ -9,6 +9,7 @@ import static dynamorph.model.property.Registry.painted;
 import dynamorph.model.message.Messages;
 import dynamorph.model.value.AxisSettings;
 import dynamorph.model.value.Colour;
+import dynamorph.model.value.EmphasisMark;
 import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.FigureStyle;
 import dynamorph.model.value.FigureWidth;
@@ -299,6 +300,15 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
 
   public static final Property<Boolean> STRIKE =
       painted("strike", LETTERFORMS, Level.SPAN, new ValueType.Flag(), false, "text-decoration");
+
+  public static final Property<EmphasisMark> EMPHASIS_MARK =
+      layout(
+          "emphasis-mark",
+          LETTERFORMS,
+          Level.SPAN,
+          new ValueType.Choice<>(EmphasisMark.class),
+          EmphasisMark.NONE,
+          "text-decoration");
 
   public static final Property<Length> DECORATION_OFFSET =
       painted(

@@ -179,6 +179,15 @@ class EveryPropertyTest {
         of("vertical-scale", "100", "150", scales(1, 1.5)),
         of("shear", "0", "30", leans(3)).words("lll"),
         of(
+                "emphasis-mark",
+                "none",
+                "circle",
+                (before, after) -> {
+                  assertThat(before.lines()).hasSize(1);
+                  assertThat(after.lines()).as("the mark stands over it").hasSize(2);
+                })
+            .words("\u4E00"),
+        of(
                 "text-orientation",
                 "sideways",
                 "upright",

@@ -6,6 +6,7 @@ import dynamorph.typeset.language.Hyphenator;
 import dynamorph.typeset.language.Hyphenators;
 import dynamorph.typeset.shape.ShapeKey;
 import dynamorph.typeset.shape.ShapedParagraph;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -24,6 +25,21 @@ public record Breakpoints(int[] units, int[] inks, boolean[] hyphens, boolean[] 
   /** How many there are. */
   public int count() {
     return units.length;
+  }
+
+  /** Those behind a unit; letters that are dropped before it are on no line of their own. */
+  Breakpoints behind(int unit) {
+    int first = 0;
+    while (first < units.length - 1 && units[first] <= unit) {
+      first++;
+    }
+    return first == 0
+        ? this
+        : new Breakpoints(
+            Arrays.copyOfRange(units, first, units.length),
+            Arrays.copyOfRange(inks, first, inks.length),
+            Arrays.copyOfRange(hyphens, first, hyphens.length),
+            Arrays.copyOfRange(forced, first, forced.length));
   }
 
   static Breakpoints of(

@@ -175,9 +175,11 @@ final class LineSetter {
   }
 
   private ComposedLine.Height height(LineRange cut) {
-    if (!measures.ruby().isEmpty()) {
-      return measures.ruby().heightened(measured(cut), cut, looks);
-    }
+    ComposedLine.Height plain = withoutRuby(cut);
+    return measures.ruby().isEmpty() ? plain : measures.ruby().heightened(plain, cut, looks);
+  }
+
+  private ComposedLine.Height withoutRuby(LineRange cut) {
     if (shaped.runs().size() != 1 || cut.start() == cut.end()) {
       return measured(cut);
     }
@@ -204,7 +206,10 @@ final class LineSetter {
         any = true;
       }
     }
-    return any ? new ComposedLine.Height(ascent, descent, leading) : empty();
+    return any
+        ? EmphasisMarks.heightened(
+            new ComposedLine.Height(ascent, descent, leading), shaped, cut, looks)
+        : empty();
   }
 
   /** An empty line is as high as most letters, and lies on both sides of a vertical baseline. */
@@ -360,6 +365,7 @@ final class LineSetter {
       pen.set(segment, runs);
     }
     measures.ruby().add(runs, cut, looks);
+    EmphasisMarks.add(runs, shaped, looks, measures.ruby(), shaper);
     for (Tabs.Advance tab : advances) {
       if (!tab.leader().isEmpty()) {
         Leaders.add(runs, tab, pen.xOf(tab.unit()), shaped, looks, shaper, measures);

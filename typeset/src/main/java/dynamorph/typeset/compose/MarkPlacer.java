@@ -109,6 +109,6 @@ final class MarkPlacer {
   private static String said(ShapedRun run, String words) {
     int start = Arrays.stream(run.starts()).min().orElse(0);
     int end = Arrays.stream(run.ends()).max().orElse(0);
-    return words.substring(start, Math.min(end, words.length()));
+    return words.isEmpty() ? "" : words.substring(start, Math.min(end, words.length()));
   }
 }

@@ -233,7 +233,7 @@ public final class ParagraphComposer {
     Breakpoints places =
         known.shaped().text().isEmpty()
             ? new Breakpoints(new int[0], new int[0], new boolean[0], new boolean[0])
-            : candidates(known, key.places());
+            : candidates(known, key.places()).behind(key.first());
     LineWidths model =
         new LineWidths(
             places,

@@ -128,7 +128,8 @@ record Ruby(List<Over> overs, double[] pads) {
     return new Ruby(overs, pads);
   }
 
-  private static ShapeKey key(ShapeKey of, int span, String letters) {
+  /** Letters on their own, in the type of a span. */
+  static ShapeKey key(ShapeKey of, int span, String letters) {
     List<ShapeKey.SpanType> types = new ArrayList<>(of.spans().size());
     for (int index = 0; index < of.spans().size(); index++) {
       types.add(of.spans().get(index).withLength(index == span ? letters.length() : 0));

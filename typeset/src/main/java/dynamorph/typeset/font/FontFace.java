@@ -10,6 +10,7 @@ import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.FontHinting;
 import io.github.humbleui.skija.FontMetrics;
 import io.github.humbleui.skija.Typeface;
+import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -259,6 +260,22 @@ public final class FontFace {
         _ ->
             !glyphs(Character.toString(letter), feature, 1)
                 .equals(glyphs(Character.toString(letter), feature, 0)));
+  }
+
+  /**
+   * The box around the contours of a glyph, in em from its origin, y down: left, top, right,
+   * bottom.
+   */
+  public double[] ink(int glyph) {
+    try (Font font = font(METRICS_SIZE)) {
+      Rect box = font.getBounds(new short[] {(short) glyph})[0];
+      return new double[] {
+        box.getLeft() / METRICS_SIZE,
+        box.getTop() / METRICS_SIZE,
+        box.getRight() / METRICS_SIZE,
+        box.getBottom() / METRICS_SIZE
+      };
+    }
   }
 
   /** Whether the font has another glyph for a letter in vertical lines. */

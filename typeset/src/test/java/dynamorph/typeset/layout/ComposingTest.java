@@ -21,6 +21,7 @@ import dynamorph.model.value.VerticalAlignment;
 import dynamorph.typeset.LayoutAssert;
 import dynamorph.typeset.Setting;
 import dynamorph.typeset.compose.GlyphRun;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -481,5 +482,25 @@ class ComposingTest {
       steps++;
     }
     assertThat(steps).isEqualTo(text.length());
+  }
+
+  /** Lines begin behind all letters that are dropped, however many words they are. */
+  @Test
+  void droppedWordsAreOnNoLineOfTheirOwn() {
+    TextLayout layout =
+        Setting.of("one two three four five six seven eight nine ten")
+            .with(Properties.DROP_LINES, 2.0)
+            .with(Properties.DROP_LETTERS, 9.0)
+            .inBox(300)
+            .layout();
+    List<Integer> units = new ArrayList<>();
+    for (Line line : layout.lines()) {
+      for (GlyphRun run : line.runs()) {
+        for (int start : run.starts()) {
+          units.add(start);
+        }
+      }
+    }
+    assertThat(units).doesNotHaveDuplicates().contains(0, 8, 9);
   }
 }
