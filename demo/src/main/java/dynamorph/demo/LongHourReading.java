@@ -15,6 +15,7 @@ import dynamorph.model.text.Story;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Colour;
+import dynamorph.model.value.EmphasisMark;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.TateChuYoko;
 import java.util.List;
@@ -90,8 +91,9 @@ final class LongHourReading {
                 Span.of("\u523B").withRuby("\u304D\u3056"),
                 Span.of("\u3080\u5854\u306E"),
                 Span.of("\u6642\u8A08").withRuby("\u3068\u3051\u3044"),
-                Span.of(
-                    "\u306F\u3001\u300C\u516B\u65E5\u300D\u3067\u4E00" + "\u5DFB\u304D\u3002")));
+                Span.of("\u306F\u3001\u300C\u516B\u65E5\u300D\u3067"),
+                Span.of("\u4E00\u5DFB\u304D").withLocal(stressed()),
+                Span.of("\u3002")));
     return LongHour.board("banner", "Banner", 96, 380, LengthUnit.MILLIMETRE, "ink", 1362, 580)
         .plus(
             LongHour.layer(
@@ -105,6 +107,10 @@ final class LongHourReading {
                 .withStory(text)
                 .withFollows(List.of(LongHourStyles.BANNER))
                 .withFrame(LongHour.box(Anchor.BOTTOM_LEFT, 20, -56, 92, 590)));
+  }
+
+  private static PropertySet stressed() {
+    return PropertySet.EMPTY.with(Properties.EMPHASIS_MARK, EmphasisMark.SESAME);
   }
 
   private static PropertySet across(TateChuYoko numbers) {

@@ -99,7 +99,7 @@ final class EmphasisMarks {
         int start = run.starts()[cluster];
         if (!read.get(start) && takesOne(shaped.text().codePointAt(start))) {
           double middle = (run.left()[cluster] + run.right()[cluster]) / 2;
-          marks.over(made, run.span(), look, middle, run.ends()[cluster]);
+          marks.over(made, run, middle, run.ends()[cluster]);
         }
       }
     }
@@ -134,10 +134,16 @@ final class EmphasisMarks {
   /** How high such a comma is set, in em of the letters. */
   private static final double SESAME_HEIGHT = 0.27;
 
-  private void over(List<GlyphRun> made, int span, TypeLook look, double middle, int behind) {
+  private void over(List<GlyphRun> made, GlyphRun letters, double middle, int behind) {
+    int span = letters.span();
+    TypeLook look = looks.get(span);
     EmphasisMark wanted = look.forms().emphasis();
     ShapedParagraph mark = shaper.apply(Ruby.key(shaped.key(), span, wanted.letter()));
-    boolean comma = wanted == EmphasisMark.SESAME && !mark.missingGlyphs().isEmpty();
+    // a dot of another font would be of another size on each machine
+    boolean comma =
+        wanted == EmphasisMark.SESAME
+            && (!mark.missingGlyphs().isEmpty() || mark.runs().getFirst().face() != letters.face())
+            && letters.face().covers(COMMA.charAt(0));
     if (comma) {
       mark = shaper.apply(Ruby.key(shaped.key(), span, COMMA));
     }
