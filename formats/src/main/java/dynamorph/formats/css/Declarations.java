@@ -6,6 +6,7 @@ import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Alignment;
+import dynamorph.model.value.EmphasisMark;
 import dynamorph.model.value.FigureStyle;
 import dynamorph.model.value.FigureWidth;
 import dynamorph.model.value.Kerning;
@@ -19,6 +20,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -239,6 +241,7 @@ final class Declarations {
     if (any) {
       put("text-decoration-line", lines.isEmpty() ? "none" : String.join(" ", lines));
     }
+    put(Properties.EMPHASIS_MARK, "text-emphasis-style", Declarations::emphasis);
     put(Properties.DECORATION_OFFSET, "text-underline-offset", Declarations::length);
     put(Properties.DECORATION_SKIP_INK, "text-decoration-skip-ink", on -> on ? "auto" : "none");
   }
@@ -282,8 +285,64 @@ final class Declarations {
           saying(Properties.DIRECTION.key());
           put("direction", direction == TextDirection.RIGHT_TO_LEFT ? "rtl" : "ltr");
         });
+    breaks();
+    vertical();
     put(Properties.COLUMNS, "column-count", Numbers::format);
     put(Properties.GUTTER, "column-gap", Declarations::pixels);
+  }
+
+  private void breaks() {
+    put(Properties.KEEP_LINES_TOGETHER, "break-inside", on -> on ? "avoid-column" : "auto");
+    put(Properties.KEEP_WITH_NEXT, "break-after", on -> on ? "avoid-column" : "auto");
+    put(Properties.BREAK_BEFORE, "break-before", on -> on ? "column" : "auto");
+    put(
+        Properties.PUNCTUATION_SPACING,
+        "text-spacing-trim",
+        spacing ->
+            switch (spacing) {
+              case FULL_WIDTH -> "space-all";
+              case TRIM_ADJACENT -> "normal";
+              case TRIM_LINE_EDGES -> "trim-both";
+            });
+  }
+
+  private void vertical() {
+    put(
+        Properties.WRITING_MODE,
+        "writing-mode",
+        mode ->
+            switch (mode) {
+              case HORIZONTAL -> "horizontal-tb";
+              case VERTICAL_RIGHT_TO_LEFT -> "vertical-rl";
+              case VERTICAL_LEFT_TO_RIGHT -> "vertical-lr";
+            });
+    put(
+        Properties.TEXT_ORIENTATION,
+        "text-orientation",
+        orientation -> orientation.name().toLowerCase(Locale.ROOT));
+    put(
+        Properties.TATE_CHU_YOKO,
+        "text-combine-upright",
+        combined ->
+            switch (combined) {
+              case NONE -> "none";
+              case ALL -> "all";
+              case TWO_DIGITS, THREE_DIGITS, FOUR_DIGITS -> "digits " + combined.digits();
+            });
+  }
+
+  private static String emphasis(EmphasisMark mark) {
+    return switch (mark) {
+      case NONE -> "none";
+      case DOT -> "dot";
+      case OPEN_DOT -> "open dot";
+      case CIRCLE -> "circle";
+      case OPEN_CIRCLE -> "open circle";
+      case DOUBLE_CIRCLE -> "double-circle";
+      case TRIANGLE -> "triangle";
+      case OPEN_TRIANGLE -> "open triangle";
+      case SESAME -> "sesame";
+    };
   }
 
   private static String lastLine(LastLine last) {

@@ -167,6 +167,37 @@ class CssFileTest {
     assertThat(remarks).singleElement().asString().contains("Position (1 style)", "Join (1 style)");
   }
 
+  /** CSS Writing Modes 4, Text 4, Text Decoration 3, Fragmentation 4. */
+  @Test
+  void verticalTextAndBreaksAreSaidInTheTermsOfCss() throws IOException {
+    Style banner =
+        style(
+            "banner",
+            Optional.empty(),
+            Map.of(
+                "writing-mode", "vertical-right-to-left",
+                "text-orientation", "upright",
+                "tate-chu-yoko", "three-digits",
+                "emphasis-mark", "open-circle",
+                "punctuation-spacing", "trim-line-edges",
+                "keep-with-next", "true",
+                "keep-lines-together", "true",
+                "column-break-before", "true"));
+    List<String> remarks = new java.util.ArrayList<>();
+    String sheet = sheet(remarks, banner);
+    assertThat(rule(sheet, "banner"))
+        .contains(
+            "writing-mode: vertical-rl;",
+            "text-orientation: upright;",
+            "text-combine-upright: digits 3;",
+            "text-emphasis-style: open circle;",
+            "text-spacing-trim: trim-both;",
+            "break-after: avoid-column;",
+            "break-inside: avoid-column;",
+            "break-before: column;");
+    assertThat(remarks).isEmpty();
+  }
+
   @Test
   void aSizeWithoutABaseIsRelativeThereToo() throws IOException {
     String sheet =
