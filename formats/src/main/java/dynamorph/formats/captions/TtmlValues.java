@@ -161,8 +161,7 @@ record TtmlValues(FrameBox frame, double rows, Optional<double[]> pixels, List<R
         frame.place(
             anchor, Optional.of(at[0] + across * size[0]), Optional.of(at[1] + down * size[1]));
     if (mode.isVertical()) {
-      PropertySet vertical = placed.with(Properties.WRITING_MODE, mode);
-      return size[1] < 100 ? vertical.overlaidBy(frame.height(size[1])) : vertical;
+      return placed.with(Properties.WRITING_MODE, mode).overlaidBy(frame.height(size[1]));
     }
     return size[0] < 100 ? placed.overlaidBy(frame.width(size[0])) : placed;
   }

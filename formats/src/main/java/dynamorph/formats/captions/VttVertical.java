@@ -57,7 +57,12 @@ final class VttVertical {
                 leftwards
                     ? WritingMode.VERTICAL_RIGHT_TO_LEFT
                     : WritingMode.VERTICAL_LEFT_TO_RIGHT);
-    return settings.size() < 100 ? placed.overlaidBy(frame.height(settings.size())) : placed;
+    // lines are never longer than the frame has room for from where they stand
+    double room =
+        down.side == 0
+            ? 100 - down.at
+            : down.side == 1 ? down.at : 2 * Math.min(down.at, 100 - down.at);
+    return placed.overlaidBy(frame.height(Math.min(settings.size(), room)));
   }
 
   private Side across(double width) {

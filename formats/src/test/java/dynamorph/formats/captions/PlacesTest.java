@@ -6,6 +6,7 @@ import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.Anchor;
+import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.WritingMode;
 import java.util.ArrayList;
 import java.util.List;
@@ -71,19 +72,19 @@ class PlacesTest {
    */
   @ParameterizedTest
   @CsvSource({
-    "vertical:rl line:0, RIGHT, 0, 0",
-    "vertical:rl line:2, RIGHT, -115.1, 0",
-    "vertical:rl line:-1, LEFT, 0, 0",
-    "vertical:rl, LEFT, 96, 0",
-    "vertical:lr line:0, LEFT, 0, 0",
-    "vertical:lr line:-2, RIGHT, -57.6, 0",
-    "vertical:lr, RIGHT, -96, 0",
-    "vertical:rl line:80%, LEFT, 1536, 0",
-    "'vertical:rl line:80%,end', RIGHT, -384, 0",
-    "vertical:rl line:0 align:start position:10%, TOP_RIGHT, 0, 108",
-    "vertical:rl line:0 align:end, BOTTOM_RIGHT, 0, -54"
+    "vertical:rl line:0, RIGHT, 0, 0, 1080",
+    "vertical:rl line:2, RIGHT, -115.1, 0, 1080",
+    "vertical:rl line:-1, LEFT, 0, 0, 1080",
+    "vertical:rl, LEFT, 96, 0, 1080",
+    "vertical:lr line:0, LEFT, 0, 0, 1080",
+    "vertical:lr line:-2, RIGHT, -57.6, 0, 1080",
+    "vertical:lr, RIGHT, -96, 0, 1080",
+    "vertical:rl line:80% size:40%, LEFT, 1536, 0, 432",
+    "'vertical:rl line:80%,end', RIGHT, -384, 0, 1080",
+    "vertical:rl line:0 align:start position:10%, TOP_RIGHT, 0, 108, 972",
+    "vertical:rl line:0 align:end, BOTTOM_RIGHT, 0, -54, 1026"
   })
-  void placesOfVerticalCues(String settings, Anchor anchor, double x, double y)
+  void placesOfVerticalCues(String settings, Anchor anchor, double x, double y, double lines)
       throws CaptionException {
     PropertySet local =
         VttReader.read(
@@ -101,6 +102,9 @@ class PlacesTest {
     assertThat(local.get(Properties.ANCHOR.key())).contains(anchor);
     assertThat(local.get(Properties.POSITION_X.key()).orElseThrow()).isEqualTo(x);
     assertThat(local.get(Properties.POSITION_Y.key()).orElseThrow()).isEqualTo(y);
+    // whatever box the track gives: as long as there is room
+    assertThat(local.get(Properties.BOX.key())).contains(BoxFit.GROW);
+    assertThat(local.get(Properties.BOX_HEIGHT.key()).orElseThrow()).isEqualTo(lines);
   }
 
   @Test

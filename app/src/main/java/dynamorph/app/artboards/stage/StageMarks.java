@@ -311,7 +311,14 @@ final class StageMarks {
         style,
         changes,
         styleWidth,
-        new Box(Math.max(2, box.x() - 5), Math.max(2, box.y() - 28), full, 19));
+        new Box(tagX(box.x(), full, stage.getWidth()), Math.max(2, box.y() - 28), full, 19));
+  }
+
+  /** Where a tag begins: above the box, but not cut off by a side of the stage. */
+  static double tagX(double boxX, double tagWidth, double stageWidth) {
+    double above = boxX - 5;
+    boolean inSight = above < stageWidth;
+    return Math.max(2, inSight ? Math.min(above, stageWidth - tagWidth - 2) : above);
   }
 
   private void drawTag(GraphicsContext g, Scene.Found found) {
