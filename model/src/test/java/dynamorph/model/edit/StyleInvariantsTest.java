@@ -3,8 +3,10 @@ package dynamorph.model.edit;
 import static dynamorph.model.random.LooksOf.looks;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
+import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
@@ -30,6 +32,7 @@ import dynamorph.model.edit.style.StampSample;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Aspect;
 import dynamorph.model.property.Facet;
+import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.random.RandomProjects;
@@ -42,7 +45,10 @@ import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.text.TextRange;
+import dynamorph.model.value.Length;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.WritingMode;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -50,6 +56,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -223,6 +230,38 @@ class StyleInvariantsTest {
       }
       assertThat(Followers.followed(layer(after, layer.id()))).isEqualTo(expected);
     }
+  }
+
+  /** A whole text takes a writing mode; words that are stamped do not turn the text about them. */
+  @Test
+  void aSampleTurnsTextsButNotTheTextAroundWords() {
+    Layer vertical =
+        Layer.of("v", "V", "a")
+            .withLocal(
+                PropertySet.EMPTY
+                    .with(Properties.WRITING_MODE, WritingMode.VERTICAL_RIGHT_TO_LEFT)
+                    .with(Properties.SPACE_AFTER, Length.points(9)));
+    LayerId other = new LayerId("o");
+    Project project =
+        Project.empty("P")
+            .plus(
+                Artboard.empty("a", "A", 100, 100, LengthUnit.POINT)
+                    .plus(vertical)
+                    .plus(Layer.of("o", "O", "one two")));
+    Sample sample = Sample.of(project, vertical, 0);
+    Set<Facet> paragraph = Set.of(Facet.PARAGRAPH);
+    Project words =
+        new StampSample(new Target.Words(other, new TextRange(0, 3)), sample, paragraph, false)
+            .applyTo(project);
+    assertThat(mode(words, other)).isEqualTo(WritingMode.HORIZONTAL);
+    Project text =
+        new StampSample(new Target.Layers(List.of(other)), sample, paragraph, false)
+            .applyTo(project);
+    assertThat(mode(text, other)).isEqualTo(WritingMode.VERTICAL_RIGHT_TO_LEFT);
+  }
+
+  private static WritingMode mode(Project project, LayerId id) {
+    return Cascade.of(project).placement(layer(project, id)).inside().mode();
   }
 
   @ParameterizedTest

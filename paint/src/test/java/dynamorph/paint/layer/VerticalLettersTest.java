@@ -14,6 +14,7 @@ import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Vertical text, as pixels: what is turned, what is not, and what lies behind it. */
@@ -43,6 +44,24 @@ class VerticalLettersTest {
     assertThat(isBlack(pixels, ink.right() - 1 - inset, ink.top() + inset)).isTrue();
     assertThat(isBlack(pixels, ink.left() + inset, ink.bottom() - 1 - inset)).isTrue();
     assertThat(isBlack(pixels, ink.right() - 1 - inset, ink.bottom() - 1 - inset)).isFalse();
+  }
+
+  /** Turned capitals and numbers across the line lie in the middle of it: a square of 20 to 60. */
+  @ParameterizedTest
+  @CsvSource({"H, none", "E, none", "12, two-digits", "HHH, all"})
+  void lettersLieInTheMiddleOfTheirLine(String letters, String combined) {
+    PropertySet look =
+        PropertySet.EMPTY
+            .with(Properties.FONT_FAMILY, "Noto Sans JP")
+            .withText(Properties.key("tate-chu-yoko"), combined);
+    Ink ink = Ink.of(paint(letters, look), SCALE);
+    // the middle of capitals and of the square are a twentieth of an em apart at most
+    assertThat((ink.left() + ink.right()) / 2).isCloseTo(40, within(2.0));
+    if (!combined.equals("none")) {
+      assertThat((ink.top() + ink.bottom()) / 2).isCloseTo(30, within(2.0));
+      assertThat(ink.left()).isGreaterThanOrEqualTo(20);
+      assertThat(ink.right()).isLessThanOrEqualTo(60);
+    }
   }
 
   /** The long vowel sign is one stroke, which turns with the line. */

@@ -11,6 +11,7 @@ import io.github.humbleui.skija.FontHinting;
 import io.github.humbleui.skija.FontMetrics;
 import io.github.humbleui.skija.Typeface;
 import io.github.humbleui.types.Rect;
+import java.nio.ByteBuffer;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -35,6 +36,11 @@ public final class FontFace {
 
   private static final int PAGE = 256;
   private static final int PAGES = 0x110000 / PAGE;
+
+  /** Where OS/2 has the square of letters, if the two are an em apart (OpenType, sTypoAscender). */
+  private static final int TYPO_ASCENDER = 68;
+
+  private static final int TYPO_DESCENDER = 70;
 
   /** Tables with glyphs that are more than contours. */
   private static final List<String> COLOURS = List.of("COLR", "CBDT", "sbix", "SVG ");
@@ -84,7 +90,7 @@ public final class FontFace {
       this.ascent = -metrics.getAscent() / METRICS_SIZE;
       this.descent = metrics.getDescent() / METRICS_SIZE;
     }
-    this.centre = shaping.centralBaseline();
+    this.centre = middle();
     double xHeight = metric("xhgt", 0.5);
     this.lines =
         new LineMetrics(
@@ -94,6 +100,22 @@ public final class FontFace {
             metric("strs", 0.05),
             metric("cpht", 0.7),
             xHeight);
+  }
+
+  /** The middle of the square of East Asian letters; of other fonts their central baseline. */
+  private double middle() {
+    boolean square = shaping.glyph(0x3042) != 0 || shaping.glyph(0x6C34) != 0;
+    if (square && typeface.getTableSize("OS/2") >= TYPO_DESCENDER + 2) {
+      try (Data data = requireNonNull(typeface.getTableData("OS/2"))) {
+        ByteBuffer table = ByteBuffer.wrap(data.getBytes());
+        int both = table.getShort(TYPO_ASCENDER) + table.getShort(TYPO_DESCENDER);
+        int high = table.getShort(TYPO_ASCENDER) - table.getShort(TYPO_DESCENDER);
+        if (high == shaping.unitsPerEm()) {
+          return both / 2.0 / shaping.unitsPerEm();
+        }
+      }
+    }
+    return shaping.centralBaseline();
   }
 
   private double metric(String tag, double otherwise) {
@@ -290,8 +312,8 @@ public final class FontFace {
   }
 
   /**
-   * How far the middle of the letters lies above the baseline, in em: the central baseline of the
-   * font's BASE table, or the middle of ascent and descent.
+   * How far the middle of the letters lies above the baseline, in em: of the square that East Asian
+   * fonts tell in OS/2, else the central baseline of BASE, or that of ascent and descent.
    */
   public double centre() {
     return centre;

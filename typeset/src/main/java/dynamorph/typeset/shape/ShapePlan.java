@@ -47,7 +47,6 @@ record ShapePlan(
     Map<String, Integer> features = new TreeMap<>();
     if (span.kerning() == Kerning.NONE) {
       features.put("kern", 0);
-      features.put("vkrn", 0);
     }
     boolean synthetic = smallCapitals(span.textCase(), face, features);
     String position =

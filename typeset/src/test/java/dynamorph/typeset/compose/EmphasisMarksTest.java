@@ -83,6 +83,9 @@ class EmphasisMarksTest {
     GlyphRun below =
         marks(stressed("\u6642", EmphasisMark.DOT).with(Properties.LANGUAGE, "zh-Hans")).getFirst();
     assertThat(middle(below)[1]).isCloseTo(0.37 * SIZE, within(0.01));
+    assertThat(middle(marks(vertical.with(Properties.LANGUAGE, "zh-Hans")).getFirst())[1])
+        .as("on the right in vertical Chinese too")
+        .isCloseTo(-0.75 * SIZE, within(0.01));
   }
 
   /** Lines make room: 0.88 em of the letter, half an em of the mark, 0.12 em of the line before. */

@@ -491,7 +491,7 @@ class ComposingTest {
         Setting.of("one two three four five six seven eight nine ten")
             .with(Properties.DROP_LINES, 2.0)
             .with(Properties.DROP_LETTERS, 9.0)
-            .inBox(300)
+            .inBox(60)
             .layout();
     List<Integer> units = new ArrayList<>();
     for (Line line : layout.lines()) {

@@ -88,6 +88,12 @@ class FullWidthSignsTest {
     assertThat(lines.layout().lines()).hasSizeGreaterThan(2);
     Line first = trimmed.layout().lines().getFirst();
     assertThat(first.left()).isCloseTo(-SIZE / 2, within(0.01));
+    // the comma lost its white to the bracket behind it: at the end there is none left to take
+    Setting narrower =
+        trimmed
+            .with(Properties.BOX_WIDTH, mode.isVertical() ? 200 : 4.9 * SIZE)
+            .with(Properties.BOX_HEIGHT, mode.isVertical() ? 4.9 * SIZE : 200);
+    assertThat(narrower.layout().lines().getFirst().end()).isLessThan(6);
   }
 
   /** A proportional quotation mark has no square to be trimmed. */

@@ -10,6 +10,7 @@ import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.FeatureSettings;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.TateChuYoko;
@@ -62,6 +63,16 @@ class VerticalTextTest {
       }
     }
     assertThat(glyphs).containsExactly(3829, 3467, 4505, 3805, 4684, 3806, 3830);
+  }
+
+  /** The pair of vkrn as {@code hb-shape --direction=ttb} of HarfBuzz 6 has it: 1050 units. */
+  @Test
+  void lettersAreSetSolidUnlessPairsAreAskedFor() {
+    Setting pair = vertical("\u304D\u3064");
+    assertThat(pair.layout().height()).isCloseTo(2 * SIZE, within(0.01));
+    assertThat(
+            pair.with(Properties.FONT_FEATURES, FeatureSettings.parse("vkrn=1")).layout().height())
+        .isCloseTo(2.05 * SIZE, within(0.01));
   }
 
   @ParameterizedTest
@@ -213,6 +224,8 @@ class VerticalTextTest {
             .orElseThrow();
     // from the outer side of the first line to that of the second: 20 + 30 points
     assertThat(capital.size()).isCloseTo(50, within(0.01));
+    // its middle lies between the two, its origin half an em further left
+    assertThat((double) capital.y()[0]).isCloseTo(15 + 25, within(0.01));
     assertThat(layout.lines().get(1).left()).isGreaterThanOrEqualTo(50);
     assertThat(layout.lines().get(2).left()).isZero();
   }
