@@ -16,6 +16,8 @@ import dynamorph.typeset.layout.Typesetter;
 import java.io.FileInputStream;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -100,8 +102,13 @@ class PdfStandardsTest {
     }
   }
 
-  /** Words that are written from left to right; the other program turns round what is not. */
+  private static final Pattern WORD = Pattern.compile("[\\p{IsLatin}\\p{IsGreek}]+|\\p{IsHan}+");
+
+  /**
+   * Words that are written from left to right or downwards; the other program turns round what is
+   * not. Of Japanese those in ideographs, since readings stand between the others.
+   */
   private static Stream<String> words(String text) {
-    return Stream.of(text.split("[^\\p{IsLatin}\\p{IsGreek}]+")).filter(word -> word.length() > 1);
+    return WORD.matcher(text).results().map(MatchResult::group).filter(word -> word.length() > 1);
   }
 }
