@@ -187,6 +187,9 @@ final class TypesetService implements AutoCloseable {
       out.writeStartObject();
       out.writeStringProperty("font", run.face().toString());
       out.writeStringProperty("direction", run.rightToLeft() ? "rtl" : "ltr");
+      if (line.axes().isVertical()) {
+        out.writeBooleanProperty("upright", run.upright());
+      }
       out.writeArrayPropertyStart("glyphs");
       for (int glyph = 0; glyph < run.glyphs().length; glyph++) {
         out.writeStartObject();

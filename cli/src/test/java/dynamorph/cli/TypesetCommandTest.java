@@ -272,4 +272,18 @@ class TypesetCommandTest {
     assertThat(fraunces.get("instances").findValuesAsString("name")).contains("Thin", "Light");
     assertThat(run("fonts", "--shipped").lines()).contains("EB Garamond", "Fraunces").isSorted();
   }
+
+  @Test
+  void runsOfVerticalLinesSayHowTheyStand() throws Exception {
+    JsonNode runs =
+        batch(
+                "{\"text\": \"\u6642A\", \"font\": \"Noto Sans JP\", \"style\":"
+                    + " {\"writing-mode\": \"vertical-right-to-left\"}}")
+            .getFirst()
+            .get("lines")
+            .get(0)
+            .get("runs");
+    assertThat(runs.get(0).get("upright").booleanValue()).isTrue();
+    assertThat(runs.get(1).get("upright").booleanValue()).isFalse();
+  }
 }

@@ -50,6 +50,10 @@ record Placements(StyleBook styles, Map<StyleId, PropertySet> known) {
    */
   Placement of(Layer layer, InheritedStyles inherited) {
     PropertySet given = given(layer, inherited);
+    WritingMode mode = value(given, WRITING_MODE);
+    // a text that is turned keeps the length of its lines until somebody gives its box a height
+    boolean turned =
+        mode.isVertical() && value(given, BOX) == BoxFit.GROW && !given.has(BOX_HEIGHT);
     return new Placement(
         value(given, ANCHOR),
         value(given, POSITION_X),
@@ -57,10 +61,10 @@ record Placements(StyleBook styles, Map<StyleId, PropertySet> known) {
         value(given, ROTATION),
         value(given, BOX),
         value(given, BOX_WIDTH),
-        value(given, BOX_HEIGHT),
+        value(given, turned ? BOX_WIDTH : BOX_HEIGHT),
         share(given),
         new Placement.Inside(
-            value(given, WRITING_MODE),
+            mode,
             (int) Math.round(value(given, COLUMNS)),
             value(given, GUTTER),
             value(given, VERTICAL_ALIGNMENT),

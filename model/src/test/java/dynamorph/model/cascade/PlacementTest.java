@@ -11,9 +11,14 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.layer.ResizeBox;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FrameArea;
+import dynamorph.model.value.WritingMode;
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -74,6 +79,28 @@ class PlacementTest {
             .with(Properties.ANCHOR, Anchor.CENTRE)
             .with(Properties.RELATIVE_TO, FrameArea.ACTION_SAFE);
     assertThat(placed(project(640, 360, middle)).anchorX(640)).isCloseTo(320, within(1e-9));
+  }
+
+  /** Its lines stay as long as they were, until its box is given a height. */
+  @Test
+  void theBaseStyleOfAnArtboardTurnsItsTexts() {
+    Style base =
+        Style.text("base", "Base", "")
+            .withProperties(
+                PropertySet.EMPTY.with(
+                    Properties.WRITING_MODE, WritingMode.VERTICAL_RIGHT_TO_LEFT));
+    PropertySet grown =
+        PropertySet.EMPTY.with(Properties.BOX, BoxFit.GROW).with(Properties.BOX_WIDTH, 150.0);
+    Project plain = project(400, 300, grown).withStyles(StyleBook.of(List.of(base)));
+    assertThat(placed(plain).inside().mode()).isEqualTo(WritingMode.HORIZONTAL);
+    Project turned = plain.withBaseStyle(Optional.of(base.id()));
+    assertThat(placed(turned).inside().mode()).isEqualTo(WritingMode.VERTICAL_RIGHT_TO_LEFT);
+    assertThat(placed(turned).height()).isEqualTo(150);
+    Project given =
+        project(400, 300, grown.with(Properties.BOX_HEIGHT, 80.0))
+            .withStyles(StyleBook.of(List.of(base)))
+            .withBaseStyle(Optional.of(base.id()));
+    assertThat(placed(given).height()).isEqualTo(80);
   }
 
   /** A side that is dragged leaves a width in points, and the opposite side where it was. */

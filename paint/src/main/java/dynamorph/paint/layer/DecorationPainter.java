@@ -120,14 +120,24 @@ final class DecorationPainter {
   }
 
   /**
-   * The lines of a vertical run: along the squares of its letters, the underline on the left, in
-   * Japanese and Korean on the right (CSS Text Decoration 3, 2.6), the overline at the other side.
+   * The lines of a vertical run, whole, since beside squares there is no ink: along the squares of
+   * its letters, the underline on the left, in Japanese and Korean on the right (CSS Text
+   * Decoration 3, 2.6), the overline at the other side.
    */
-  private static List<Rect> beside(
-      GlyphShape.Placed placed, TextDecorations lines, String language) {
+  private static List<Rect> beside(GlyphShape.Placed placed, TextDecorations own, String language) {
     FontFace.LineMetrics font = placed.run().face().lines();
     double width = font.underlineWidth();
     int side = language.matches("(ja|ko)(-.*)?") ? 1 : -1;
+    // an offset leads away from the letters at the side of the underline
+    TextDecorations lines =
+        new TextDecorations(
+            own.under(),
+            own.over(),
+            own.through(),
+            -side * own.shift(),
+            own.width(),
+            false,
+            own.colour());
     List<Rect> rects = new ArrayList<>();
     if (lines.under()) {
       add(rects, placed, lines, width / 2 + side * (0.5 + width), width);
@@ -161,10 +171,7 @@ final class DecorationPainter {
     double at = from;
     double thin = Math.min(width, em * run.size());
     double shortest = 0;
-    boolean vertical = line.axes().isVertical();
-    // beside the squares of letters there is no ink
-    float[] crossings =
-        lines.skipsInk() && !vertical ? crossings(placed, y, (float) (y + width)) : new float[0];
+    float[] crossings = lines.skipsInk() ? crossings(placed, y, (float) (y + width)) : new float[0];
     for (int index = 0; index + 1 < crossings.length; index += 2) {
       shortest = SHORTEST * thin;
       addPart(rects, line, at, crossings[index] - CLEARANCE * thin, y, width, shortest);

@@ -3,7 +3,6 @@ package dynamorph.paint.layer;
 import dynamorph.typeset.compose.GlyphRun;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
-import dynamorph.typeset.layout.LineAxes;
 import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
@@ -43,19 +42,6 @@ final class GlyphShape implements AutoCloseable {
       double along = along(glyph);
       double across = across(glyph);
       return new Point((float) line.axes().x(along, across), (float) line.axes().y(along, across));
-    }
-
-    /** The run on a line that is not turned, in the axes of the line. */
-    Placed straight() {
-      return new Placed(
-          run,
-          new Line(
-              line.set(),
-              line.paragraph(),
-              line.paragraphStart(),
-              LineAxes.HORIZONTAL,
-              line.x(),
-              line.baseline()));
     }
   }
 

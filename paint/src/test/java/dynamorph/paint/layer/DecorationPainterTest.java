@@ -91,6 +91,21 @@ class DecorationPainterTest {
         .allSatisfy(x -> assertThat(x).isBetween(from, to));
   }
 
+  /** An offset of 5 pt leads away from the letters, on whichever side the line runs. */
+  @ParameterizedTest
+  @CsvSource({"ja, 65, 68", "zh, 12, 15"})
+  void inVerticalTextTheOffsetLeadsAway(String language, double from, double to) {
+    PropertySet vertical =
+        red(Properties.UNDERLINE)
+            .with(Properties.FONT_FAMILY, "Noto Sans JP")
+            .with(Properties.WRITING_MODE, WritingMode.VERTICAL_RIGHT_TO_LEFT)
+            .with(Properties.LANGUAGE, language)
+            .with(Properties.DECORATION_OFFSET, Length.points(5));
+    assertThat(columns(paint("\u6642", vertical), RED))
+        .isNotEmpty()
+        .allSatisfy(x -> assertThat(x).isBetween(from, to));
+  }
+
   private record Rows(int first, int last) {
     double middle() {
       return (first + last) / 2.0 / SCALE;

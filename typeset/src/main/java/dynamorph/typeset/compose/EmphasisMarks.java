@@ -19,28 +19,18 @@ import java.util.function.Function;
  * Japanese Text Layout, 3.3.9). Spaces and punctuation have none, nor have letters with ruby.
  */
 final class EmphasisMarks {
-  /** Share of the size of the letters. */
-  static final double SIZE = 0.5;
-
-  /** What a square letter takes above and below the baseline of a horizontal line, in em. */
-  private static final double ABOVE = 0.88;
-
-  private static final double BELOW = 0.12;
-
-  /** Half of a square, on both sides of the middle of a vertical line. */
-  private static final double HALF = 0.5;
+  /** Share of the size of the letters, as of ruby. */
+  private static final double SIZE = Ruby.SIZE;
 
   private final ShapedParagraph shaped;
   private final List<TypeLook> looks;
   private final Function<ShapeKey, ShapedParagraph> shaper;
-  private final boolean vertical;
 
   private EmphasisMarks(
       ShapedParagraph shaped, List<TypeLook> looks, Function<ShapeKey, ShapedParagraph> shaper) {
     this.shaped = shaped;
     this.looks = looks;
     this.shaper = shaper;
-    this.vertical = shaped.key().flow().vertical();
   }
 
   private static boolean isMarked(TypeLook look) {
@@ -48,8 +38,15 @@ final class EmphasisMarks {
   }
 
   /** Whether the marks of a look stand under its letters. */
-  private boolean isBelow(TypeLook look) {
+  private static boolean isBelow(TypeLook look, boolean vertical) {
     return !vertical && look.language().matches("zh(-.*)?");
+  }
+
+  /** Where the squares of marks begin, away from the baseline, in em. */
+  private static double near(TypeLook look, boolean vertical) {
+    return isBelow(look, vertical)
+        ? Ruby.Extent.SQUARE.below(vertical)
+        : Ruby.Extent.SQUARE.above(vertical);
   }
 
   /** The room that marks on a line take. */
@@ -58,7 +55,7 @@ final class EmphasisMarks {
     if (looks.stream().noneMatch(EmphasisMarks::isMarked)) {
       return height;
     }
-    EmphasisMarks marks = new EmphasisMarks(shaped, looks, key -> shaped);
+    boolean vertical = shaped.key().flow().vertical();
     double ascent = height.ascent();
     double descent = height.descent();
     double leading = height.leading();
@@ -67,12 +64,12 @@ final class EmphasisMarks {
       boolean lies = run.start() < cut.end() && run.end() > cut.start();
       if (lies && isMarked(look)) {
         double em = look.size() * look.forms().scaleDown();
-        double far = ((marks.vertical ? HALF : marks.isBelow(look) ? BELOW : ABOVE) + SIZE) * em;
-        if (marks.isBelow(look)) {
+        double far = (near(look, vertical) + SIZE) * em;
+        if (isBelow(look, vertical)) {
           descent = Math.max(descent, far);
         } else {
           ascent = Math.max(ascent, far);
-          leading = Math.max(leading, far + BELOW * em);
+          leading = Math.max(leading, far + Ruby.Extent.SQUARE.below(false) * em);
         }
       }
     }
@@ -166,7 +163,8 @@ final class EmphasisMarks {
   /** Where the middle of the squares of marks lies, below the baseline. */
   private double squareMiddle(TypeLook look) {
     double em = look.size() * look.forms().scaleDown();
-    double far = (vertical ? HALF : isBelow(look) ? BELOW : ABOVE) + SIZE / 2;
-    return (isBelow(look) ? far : -far) * em - look.spacing().baselineShift();
+    boolean vertical = shaped.key().flow().vertical();
+    double far = near(look, vertical) + SIZE / 2;
+    return (isBelow(look, vertical) ? far : -far) * em - look.spacing().baselineShift();
   }
 }

@@ -34,7 +34,7 @@ record Ruby(List<Over> overs, double[] pads) {
   private static final double OVERHANG = SIZE / 2;
 
   /** What letters take above and below the baseline, in em; East Asian ones fill their square. */
-  private enum Extent {
+  enum Extent {
     SQUARE(0.88, 0.12),
     OTHER(0.8, 0.22);
 

@@ -306,8 +306,9 @@ public final class FontFace {
         "vertical" + codePoint,
         _ -> {
           String letter = Character.toString(codePoint);
-          return !glyphs(letter, List.of(), HarfBuzzShaper.Direction.TOP_TO_BOTTOM)
-              .equals(glyphs(letter, List.of(), HarfBuzzShaper.Direction.LEFT_TO_RIGHT));
+          // signs of no script of their own; fonts may tell their forms for East Asian ones alone
+          return !glyphs(letter, "Kana", List.of(), HarfBuzzShaper.Direction.TOP_TO_BOTTOM)
+              .equals(glyphs(letter, "Kana", List.of(), HarfBuzzShaper.Direction.LEFT_TO_RIGHT));
         });
   }
 
@@ -323,11 +324,14 @@ public final class FontFace {
   public List<Integer> glyphs(String letters, String feature, int value) {
     List<HarfBuzzShaper.Feature> set =
         List.of(new HarfBuzzShaper.Feature(feature, value, 0, Integer.MAX_VALUE));
-    return glyphs(letters, set, HarfBuzzShaper.Direction.LEFT_TO_RIGHT);
+    return glyphs(letters, "Latn", set, HarfBuzzShaper.Direction.LEFT_TO_RIGHT);
   }
 
   private List<Integer> glyphs(
-      String letters, List<HarfBuzzShaper.Feature> set, HarfBuzzShaper.Direction direction) {
+      String letters,
+      String script,
+      List<HarfBuzzShaper.Feature> set,
+      HarfBuzzShaper.Direction direction) {
     List<Integer> glyphs = new ArrayList<>();
     try (HarfBuzzShaper shaper = new HarfBuzzShaper()) {
       shaper.text(letters);
@@ -336,7 +340,7 @@ public final class FontFace {
           0,
           letters.length(),
           direction,
-          "Latn",
+          script,
           "en",
           set,
           (count, infos, _) -> {

@@ -70,12 +70,7 @@ public record Line(
 
   /** The box around it, in points of the layout. */
   public Box box() {
-    return axes.box(boxOfLine());
-  }
-
-  /** The box around it, in its own axes. */
-  public Box boxOfLine() {
-    return new Box(left(), top(), width(), ascent() + descent());
+    return axes.box(new Box(left(), top(), width(), ascent() + descent()));
   }
 
   /** The same line in axes, its top where it is counted from the other side of a depth. */

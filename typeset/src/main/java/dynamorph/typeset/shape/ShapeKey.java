@@ -114,22 +114,15 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
     }
 
     private SpanType joined(boolean wanted) {
-      return new SpanType(
-          length,
-          font,
-          tracked,
-          kerning,
-          textCase,
-          position,
-          features,
-          orientation,
-          combined,
-          language,
-          wanted);
+      return with(length, wanted);
     }
 
     /** The same type for another number of units. */
     public SpanType withLength(int units) {
+      return with(units, joined);
+    }
+
+    private SpanType with(int units, boolean together) {
       return new SpanType(
           units,
           font,
@@ -141,7 +134,7 @@ public record ShapeKey(String text, List<SpanType> spans, Flow flow) {
           orientation,
           combined,
           language,
-          joined);
+          together);
     }
   }
 

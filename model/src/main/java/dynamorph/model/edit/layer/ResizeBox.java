@@ -56,9 +56,8 @@ public record ResizeBox(
         grows && vertical
             ? width
             : part == 0 ? number(values, Properties.BOX_WIDTH) : shown(before, found.get());
-    double high = grows && vertical ? number(values, Properties.BOX_HEIGHT) : height;
     double wider = across == 0 ? 0 : Math.max(LEAST - wide, across * right);
-    double higher = down == 0 ? 0 : Math.max(LEAST - high, down * below);
+    double higher = down == 0 ? 0 : Math.max(LEAST - height, down * below);
     double moveRight = (across < 0 ? -wider : 0) + anchor.across() * wider;
     double moveDown = (down < 0 ? -higher : 0) + anchor.down() * higher;
     double turn = Math.toRadians(number(values, Properties.ROTATION));
@@ -79,7 +78,7 @@ public record ResizeBox(
       changed = changed.with(Properties.BOX_SHARE, 0.0);
     }
     if (down != 0) {
-      changed = changed.with(Properties.BOX_HEIGHT, high + higher);
+      changed = changed.with(Properties.BOX_HEIGHT, height + higher);
     }
     // the side that its lines grow to is given from now on
     if (grows && (vertical ? across : down) != 0) {
