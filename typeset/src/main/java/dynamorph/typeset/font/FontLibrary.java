@@ -26,6 +26,7 @@ import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -48,6 +49,13 @@ public final class FontLibrary implements AutoCloseable {
     }
   }
 
+  /**
+   * What the machine is asked for.
+   *
+   * @param language tag of what the letters belong to; empty for any
+   */
+  private record Sought(int codePoint, double weight, Slant slant, String language) {}
+
   /** A cut at a place on its axes. */
   private record Placed(Cut cut, Map<String, Double> place) {}
 
@@ -56,7 +64,7 @@ public final class FontLibrary implements AutoCloseable {
   private final Map<FontRequest, FontMatch> matches = new ConcurrentHashMap<>();
   private final Map<String, FontFace> installedFaces = new ConcurrentHashMap<>();
   private final Map<String, FontTraits> facts = new ConcurrentHashMap<>();
-  private final Map<Integer, Optional<FontFace>> machineFallbacks = new ConcurrentHashMap<>();
+  private final Map<Sought, Optional<FontFace>> machineFallbacks = new ConcurrentHashMap<>();
   private final List<AutoCloseable> owned =
       java.util.Collections.synchronizedList(new ArrayList<>());
   private final List<DamagedFontException> damaged = new ArrayList<>();
@@ -125,32 +133,57 @@ public final class FontLibrary implements AutoCloseable {
     return cuts.containsKey(key(family)) || !match(family, 400, Slant.UPRIGHT).substituted();
   }
 
-  /** Who draws a code point that {@code lacking} has no glyph for. */
-  public Optional<FontFace> fallback(int codePoint, FontFace lacking) {
-    return fallback(codePoint, lacking, List.of());
-  }
-
   /**
-   * Who draws a code point that {@code lacking} has no glyph for.
+   * Who draws a code point that the face of a wish has no glyph for, in the weight and slant that
+   * are wished, whichever of them that face has (CSS Fonts 4, 5.3). The families of the wish for
+   * the script are asked first; those that are not there are passed over.
    *
-   * @param first families asked before all others; those that are not there are passed over
+   * @param script ISO 15924 code
    */
-  public Optional<FontFace> fallback(int codePoint, FontFace lacking, List<String> first) {
-    for (String family : first) {
-      FontMatch match = match(family, lacking.weight(), lacking.slant());
+  public Optional<FontFace> fallback(int codePoint, FontRequest wish, String script) {
+    for (String family : wish.fallback().of(script)) {
+      FontMatch match = match(family, wish.weight(), wish.slant());
       if (!match.substituted() && match.face().covers(codePoint)) {
         return Optional.of(match.face());
       }
     }
     for (String family : FALLBACKS) {
-      FontFace face = match(family, lacking.weight(), lacking.slant()).face();
+      FontFace face = match(family, wish.weight(), wish.slant()).face();
       if (face.covers(codePoint)) {
         return Optional.of(face);
       }
     }
-    return withInstalled
-        ? machineFallbacks.computeIfAbsent(codePoint, wanted -> machineFallback(wanted, lacking))
-        : Optional.empty();
+    return machineFallback(new Sought(codePoint, wish.weight(), wish.slant(), ""))
+        .filter(face -> face.covers(codePoint));
+  }
+
+  /**
+   * Who draws a whole emoji sequence, in colours or without (UTS #51, 2.2): of the families of the
+   * wish, those of the project, the shipped ones and those of the machine the first that has all
+   * its signs and is of that kind.
+   *
+   * @param signs the code points of it that are to be seen
+   */
+  public Optional<FontFace> ofEmoji(int[] signs, boolean colourful, FontRequest wish) {
+    Stream<String> own = wish.fallback().of(colourful ? "Zsye" : "Zsym").stream();
+    Stream<String> project =
+        cuts.values().stream()
+            .map(List::getFirst)
+            .filter(cut -> cut.origin == FontFamily.Origin.PROJECT)
+            .map(Cut::family);
+    Stream<FontFace> named =
+        Stream.of(own, project, FALLBACKS.stream())
+            .flatMap(families -> families)
+            .map(family -> match(family, wish.weight(), wish.slant()))
+            .filter(match -> !match.substituted())
+            .map(FontMatch::face);
+    Sought sought =
+        new Sought(signs[0], wish.weight(), wish.slant(), colourful ? "und-Zsye" : "und-Zsym");
+    Stream<FontFace> machine = Stream.of(sought).flatMap(it -> machineFallback(it).stream());
+    return Stream.concat(named, machine)
+        .filter(face -> face.isColourful() == colourful)
+        .filter(face -> IntStream.of(signs).allMatch(face::covers))
+        .findFirst();
   }
 
   /**
@@ -240,7 +273,7 @@ public final class FontLibrary implements AutoCloseable {
     }
     Optional<FontFace> machine = withInstalled ? machineFace(wanted) : Optional.empty();
     return machine
-        .map(face -> new FontMatch(face, leans(wanted, face.slant()), false))
+        .map(face -> new FontMatch(face, leans(wanted, face.slant()), false, wanted))
         .orElseGet(() -> fromCuts(requireNonNull(cuts.get(key(SUBSTITUTE))), wanted, true));
   }
 
@@ -282,7 +315,7 @@ public final class FontLibrary implements AutoCloseable {
     FontFace face =
         place.isEmpty() ? plain : faces.computeIfAbsent(new Placed(best, place), this::open);
     return new FontMatch(
-        face, leans(wanted, best.slant) && !place.containsKey("slnt"), substituted);
+        face, leans(wanted, best.slant) && !place.containsKey("slnt"), substituted, wanted);
   }
 
   private static boolean leans(FontRequest wanted, Slant actual) {
@@ -370,13 +403,18 @@ public final class FontLibrary implements AutoCloseable {
     return false;
   }
 
-  private Optional<FontFace> machineFallback(int codePoint, FontFace lacking) {
-    FontStyle style = MachineStyle.of(lacking.weight(), MachineStyle.NORMAL_WIDTH, lacking.slant());
+  private Optional<FontFace> machineFallback(Sought sought) {
+    return withInstalled
+        ? machineFallbacks.computeIfAbsent(sought, this::askMachine)
+        : Optional.empty();
+  }
+
+  private Optional<FontFace> askMachine(Sought sought) {
+    FontStyle style = MachineStyle.of(sought.weight, MachineStyle.NORMAL_WIDTH, sought.slant);
+    String[] languages = sought.language.isEmpty() ? new String[0] : new String[] {sought.language};
     Typeface typeface =
-        FontMgr.getDefault().matchFamilyStyleCharacter(null, style, new String[0], codePoint);
-    return Optional.ofNullable(typeface)
-        .map(found -> installedFace(found, Map.of()))
-        .filter(face -> face.covers(codePoint));
+        FontMgr.getDefault().matchFamilyStyleCharacter(null, style, languages, sought.codePoint);
+    return Optional.ofNullable(typeface).map(found -> installedFace(found, Map.of()));
   }
 
   private FontFace installedFace(Typeface typeface, Map<String, Double> place) {

@@ -4,7 +4,6 @@ import com.ibm.icu.lang.UCharacter;
 import com.ibm.icu.lang.UProperty;
 import com.ibm.icu.lang.UScript;
 import com.ibm.icu.text.Bidi;
-import dynamorph.model.value.ScriptFonts;
 import dynamorph.model.value.TextOrientation;
 import dynamorph.typeset.font.FontFace;
 import dynamorph.typeset.font.FontLibrary;
@@ -14,12 +13,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Cuts a paragraph into runs of one span, face, script and bidi level. Scripts after UAX #24:
  * common and inherited characters take the script before them, at the beginning the one that
- * follows. A combining mark stays in the face of its base.
+ * follows. A combining mark stays in the face of its base, and a sequence of emoji in one face.
  */
 final class Itemizer {
   /**
@@ -77,11 +77,13 @@ final class Itemizer {
     @Nullable FontFace face = null;
     GlyphOrientation orientation = GlyphOrientation.HORIZONTAL;
     int[] across = flow.vertical() ? VerticalOrientation.groups(shown, spans) : new int[0];
+    int emojiEnd = 0;
     for (int at = 0; at < text.length(); ) {
       while (at >= shown.spanEnds()[span]) {
         span++;
         if (!goesOn(spans, treatments, span)) {
           face = null;
+          emojiEnd = at;
           shapedFrom = span;
         }
       }
@@ -94,7 +96,15 @@ final class Itemizer {
         missingFamilies.add(spans.get(span).font().family());
       }
       script = script(codePoint, script);
-      face = face(codePoint, match, face, spans.get(span).font().fallback(), script);
+      if (at >= emojiEnd) {
+        Optional<EmojiSequence> emoji = EmojiSequence.at(text, at);
+        emojiEnd = emoji.map(EmojiSequence::end).orElse(next);
+        FontMatch asked = match;
+        face =
+            emoji
+                .flatMap(sequence -> face(sequence, asked))
+                .orElse(face(codePoint, match, face, script));
+      }
       int level = bidi.isPresent() ? bidi.get().getLevelAt(at) : 0;
       boolean slanted = match.slanted() && face == match.face();
       int group = flow.vertical() ? across[at] : 0;
@@ -146,8 +156,22 @@ final class Itemizer {
     items.add(item);
   }
 
-  private FontFace face(
-      int codePoint, FontMatch match, @Nullable FontFace before, ScriptFonts chains, int script) {
+  /** One face draws a sequence of emoji, or its parts would be seen apart. */
+  private Optional<FontFace> face(EmojiSequence sequence, FontMatch match) {
+    FontFace own = match.face();
+    int[] signs = sequence.signs();
+    boolean hasAll = IntStream.of(signs).allMatch(own::covers);
+    if (hasAll && own.isColourful() == sequence.colourful()) {
+      return Optional.of(own);
+    }
+    Optional<FontFace> found =
+        flow.fallback()
+            ? fonts.ofEmoji(signs, sequence.colourful(), match.wish())
+            : Optional.empty();
+    return found.or(() -> Optional.of(own).filter(_ -> hasAll));
+  }
+
+  private FontFace face(int codePoint, FontMatch match, @Nullable FontFace before, int script) {
     FontFace own = match.face();
     if (before == own && own.covers(codePoint)) {
       return own;
@@ -161,7 +185,7 @@ final class Itemizer {
     }
     Optional<FontFace> found =
         flow.fallback()
-            ? fonts.fallback(codePoint, own, chains.of(UScript.getShortName(script)))
+            ? fonts.fallback(codePoint, match.wish(), UScript.getShortName(script))
             : Optional.empty();
     if (found.isEmpty()) {
       missingGlyphs.add(codePoint);

@@ -162,13 +162,25 @@ class FontLibraryTest {
     FontFace garamond = fonts.match("EB Garamond", 400, Slant.UPRIGHT).face();
     int codePoint = Integer.parseInt(hex, 16);
     assertThat(garamond.covers(codePoint)).isFalse();
-    assertThat(fonts.fallback(codePoint, garamond)).map(FontFace::family).contains(family);
+    FontRequest wish = FontRequest.of("EB Garamond", 400, Slant.UPRIGHT);
+    assertThat(fonts.fallback(codePoint, wish, "Zyyy")).map(FontFace::family).contains(family);
   }
 
   @Test
   void aGlyphThatNobodyHasIsNotFound() {
-    FontFace garamond = fonts.match("EB Garamond", 400, Slant.UPRIGHT).face();
-    assertThat(fonts.fallback(0x12000, garamond)).isEmpty();
+    FontRequest wish = FontRequest.of("EB Garamond", 400, Slant.UPRIGHT);
+    assertThat(fonts.fallback(0x12000, wish, "Xsux")).isEmpty();
+  }
+
+  /** CSS Fonts 4, 5.3: what is asked for, not what the first family happens to have. */
+  @Test
+  void whatIsWishedIsHandedOnToFallbacks() {
+    FontRequest wish = FontRequest.of("Anton", 900, Slant.ITALIC);
+    assertThat(fonts.match(wish).face().weight()).isEqualTo(400);
+    FontFace russian = fonts.fallback('\u0416', wish, "Cyrl").orElseThrow();
+    assertThat(russian.family()).isEqualTo("Source Sans 3");
+    assertThat(russian.slant()).isEqualTo(Slant.ITALIC);
+    assertThat(fonts.fallback(0x3042, wish, "Hira").orElseThrow().weight()).isEqualTo(700);
   }
 
   @Test

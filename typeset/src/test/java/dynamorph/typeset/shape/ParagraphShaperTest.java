@@ -21,11 +21,20 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ParagraphShaperTest {
   private final ParagraphShaper shaper = new ParagraphShaper(Setting.fonts());
 
+  static ShapeKey.SpanType type(int length, FontRequest wish) {
+    return type(length, wish, TextCase.AS_TYPED, "en");
+  }
+
   private static ShapeKey.SpanType type(
       int length, String family, TextCase textCase, String language) {
+    return type(length, FontRequest.of(family, 400, Slant.UPRIGHT), textCase, language);
+  }
+
+  private static ShapeKey.SpanType type(
+      int length, FontRequest wish, TextCase textCase, String language) {
     return new ShapeKey.SpanType(
         length,
-        FontRequest.of(family, 400, Slant.UPRIGHT),
+        wish,
         false,
         Kerning.AUTOMATIC,
         textCase,
