@@ -103,7 +103,11 @@ public final class FacetSections extends VBox {
 
   /** Properties whose editors need the whole width. */
   private static final Set<Property<?>> WIDE =
-      Set.of(Properties.FONT_AXES, Properties.STYLISTIC_SETS, Properties.FONT_FEATURES);
+      Set.of(
+          Properties.FONT_AXES,
+          Properties.STYLISTIC_SETS,
+          Properties.FONT_FEATURES,
+          Properties.HYPHENATION_EXCEPTIONS);
 
   /**
    * What is changed most stands first: the face, its size and colour are seen without scrolling.

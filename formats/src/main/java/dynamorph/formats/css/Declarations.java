@@ -14,6 +14,7 @@ import dynamorph.model.value.LastLine;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Numbers;
+import dynamorph.model.value.OverlongWords;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.TextDirection;
 import java.util.ArrayList;
@@ -295,6 +296,14 @@ final class Declarations {
     put(Properties.KEEP_LINES_TOGETHER, "break-inside", on -> on ? "avoid-column" : "auto");
     put(Properties.KEEP_WITH_NEXT, "break-after", on -> on ? "avoid-column" : "auto");
     put(Properties.BREAK_BEFORE, "break-before", on -> on ? "column" : "auto");
+    put(
+        Properties.OVERLONG_WORDS,
+        "overflow-wrap",
+        words -> words == OverlongWords.BREAK ? "break-word" : "normal");
+    put(
+        Properties.EAST_ASIAN_BREAKS,
+        "line-break",
+        breaks -> breaks.name().toLowerCase(Locale.ROOT));
     put(
         Properties.PUNCTUATION_SPACING,
         "text-spacing-trim",

@@ -180,6 +180,7 @@ class CssFileTest {
                 "tate-chu-yoko", "three-digits",
                 "emphasis-mark", "open-circle",
                 "punctuation-spacing", "trim-line-edges",
+                "overlong-words", "break",
                 "keep-with-next", "true",
                 "keep-lines-together", "true",
                 "column-break-before", "true"));
@@ -192,6 +193,7 @@ class CssFileTest {
             "text-combine-upright: digits 3;",
             "text-emphasis-style: open circle;",
             "text-spacing-trim: trim-both;",
+            "overflow-wrap: break-word;",
             "break-after: avoid-column;",
             "break-inside: avoid-column;",
             "break-before: column;");

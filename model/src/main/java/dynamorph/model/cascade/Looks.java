@@ -140,6 +140,7 @@ final class Looks {
             value(values, Properties.BREAK_BEFORE.key())),
         value(values, Properties.DIRECTION.key()),
         value(values, Properties.EAST_ASIAN_BREAKS.key()),
+        value(values, Properties.OVERLONG_WORDS.key()),
         value(values, Properties.SCRIPT_SPACING.key()),
         value(values, Properties.PUNCTUATION_SPACING.key()));
   }
@@ -187,6 +188,8 @@ final class Looks {
         whole(values, Properties.CONSECUTIVE_HYPHENS),
         points(values, Properties.HYPHENATE_ZONE.key(), size),
         value(values, Properties.HYPHENATE_LAST.key()),
+        value(values, Properties.HYPHENATE_CAPITALS.key()),
+        value(values, Properties.HYPHENATION_EXCEPTIONS.key()),
         value(values, Properties.HYPHEN_PENALTY.key()));
   }
 

@@ -2,10 +2,12 @@ package dynamorph.model.cascade;
 
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.EastAsianBreaks;
+import dynamorph.model.value.HyphenationExceptions;
 import dynamorph.model.value.LastLine;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NumberStyle;
+import dynamorph.model.value.OverlongWords;
 import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.TabStops;
 import dynamorph.model.value.TextDirection;
@@ -66,6 +68,7 @@ public record ParagraphLook(
       Keep keep,
       TextDirection direction,
       EastAsianBreaks eastAsian,
+      OverlongWords overlong,
       boolean scriptSpacing,
       PunctuationSpacing punctuation) {}
 
@@ -103,6 +106,8 @@ public record ParagraphLook(
    * @param shortest letters of the shortest word that is divided
    * @param row how many lines in a row may end in a hyphen; 0 for any number
    * @param zone points; ragged lines that end closer to the edge are left as they are
+   * @param capitals whether words all in capitals are divided
+   * @param exceptions words that are divided otherwise than their language does
    * @param cost how much a hyphen counts against a choice of lines
    */
   public record Hyphenation(
@@ -113,10 +118,12 @@ public record ParagraphLook(
       int row,
       double zone,
       boolean lastWord,
+      boolean capitals,
+      HyphenationExceptions exceptions,
       double cost) {
     /** The same, but for what does not decide where words may be divided. */
     public Hyphenation withoutZone() {
-      return new Hyphenation(on, shortest, before, after, 0, 0, lastWord, 0);
+      return new Hyphenation(on, shortest, before, after, 0, 0, lastWord, capitals, exceptions, 0);
     }
   }
 

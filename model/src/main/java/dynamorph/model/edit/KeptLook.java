@@ -102,10 +102,19 @@ public final class KeptLook {
         restored = restored(restored, key, wanted, actual);
       }
     }
+    List<PropertyKey<?>> kinds = new ArrayList<>();
     for (PropertyKey<?> key : actual.keys()) {
       if (!wanted.has(key) && kept.test(key) && !isGone(key.address(), wanted, actual)) {
-        restored = takenBack(restored, key);
+        if (key.isKind()) {
+          kinds.add(key);
+        } else {
+          restored = takenBack(restored, key);
+        }
       }
+    }
+    // last, since a style may say of what comes that it is not removed
+    for (PropertyKey<?> kind : kinds) {
+      restored = takenBack(restored, kind);
     }
     return restored;
   }

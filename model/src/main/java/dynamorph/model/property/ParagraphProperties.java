@@ -6,11 +6,13 @@ import static dynamorph.model.property.Registry.layout;
 import dynamorph.model.message.Messages;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.EastAsianBreaks;
+import dynamorph.model.value.HyphenationExceptions;
 import dynamorph.model.value.LastLine;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NumberStyle;
+import dynamorph.model.value.OverlongWords;
 import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.TabStops;
 import dynamorph.model.value.TextDirection;
@@ -113,6 +115,15 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           Level.PARAGRAPH,
           new ValueType.Choice<>(EastAsianBreaks.class),
           EastAsianBreaks.STRICT,
+          "line-breaking");
+
+  public static final Property<OverlongWords> OVERLONG_WORDS =
+      layout(
+          "overlong-words",
+          PARAGRAPH,
+          Level.PARAGRAPH,
+          new ValueType.Choice<>(OverlongWords.class),
+          OverlongWords.STAND_OUT,
           "line-breaking");
 
   public static final Property<Boolean> SCRIPT_SPACING =
@@ -265,6 +276,28 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
   public static final Property<Boolean> HYPHENATE_LAST =
       layout(
           "hyphenate-last", PARAGRAPH, Level.PARAGRAPH, new ValueType.Flag(), false, "hyphenation");
+
+  public static final Property<Boolean> HYPHENATE_CAPITALS =
+      layout(
+          "hyphenate-capitals",
+          PARAGRAPH,
+          Level.PARAGRAPH,
+          new ValueType.Flag(),
+          true,
+          "hyphenation");
+
+  public static final Property<HyphenationExceptions> HYPHENATION_EXCEPTIONS =
+      layout(
+          "hyphenation-exceptions",
+          PARAGRAPH,
+          Level.PARAGRAPH,
+          new ValueType.Written<>(
+              HyphenationExceptions.class,
+              HyphenationExceptions::parse,
+              ".+",
+              Messages.of("paragraph-properties.words-with-their-hyphens")),
+          HyphenationExceptions.NONE,
+          "hyphenation");
 
   public static final Property<Double> HYPHEN_PENALTY =
       layout(

@@ -292,6 +292,7 @@ public final class RandomProjects {
               List.of("3 pt", "0.2 em, 0.5 em", "0 pt, 1 pt, 2 pt, 0.3 em"),
           dynamorph.model.value.AxisSettings.class, List.of("none", "wght=600", "opsz=9, wght=300"),
           dynamorph.model.value.ScriptFonts.class, List.of("none", "Arab: Amiri; *: EB Garamond"),
+          dynamorph.model.value.HyphenationExceptions.class, List.of("none", "dyna-morph, wound"),
           dynamorph.model.value.FeatureSettings.class, List.of("none", "smcp", "-kern, cv05=2"),
           dynamorph.model.value.StylisticSets.class, List.of("none", "1", "2, 7"),
           dynamorph.model.value.GradientStops.class,

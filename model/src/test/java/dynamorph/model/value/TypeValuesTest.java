@@ -67,6 +67,29 @@ class TypeValuesTest {
   }
 
   @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "none | none",
+        "Dyna-morph, Wound | dyna-morph, wound",
+        "ta\u00ADble\ta-b-c;x | a-b-c, ta-ble, x",
+        "l'hor-loge | l'hor-loge"
+      })
+  void hyphenationExceptionsAreReadAndWritten(String typed, String written) {
+    HyphenationExceptions exceptions = HyphenationExceptions.parse(typed);
+    assertThat(exceptions).hasToString(written);
+    assertThat(HyphenationExceptions.parse(written)).isEqualTo(exceptions);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"-a", "a-", "a--b", "a.b", "fine, a/b"})
+  void nonsenseIsNoWordWithHyphens(String typed) {
+    assertThatThrownBy(() -> HyphenationExceptions.parse(typed))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("hyphens");
+  }
+
+  @ParameterizedTest
   @ValueSource(strings = {"wght", "weight=400", "wght=heavy", "opsz=", "=5"})
   void nonsenseIsNoAxis(String typed) {
     assertThatThrownBy(() -> AxisSettings.parse(typed))

@@ -31,6 +31,7 @@ import dynamorph.model.property.ValueType;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BiConsumer;
@@ -340,6 +341,25 @@ class EveryPropertyTest {
         inBox("hyphenate-after", "14", "3", LONG, firstLineIsWider()).given(BROKEN),
         inBox("hyphenate-last", "false", "true", "an extraordinary", firstLineIsWider())
             .given(BROKEN),
+        inBox(
+                "hyphenate-capitals",
+                "false",
+                "true",
+                LONG.toUpperCase(Locale.ROOT),
+                firstLineIsWider())
+            .given("hyphenate", "true", "box-width", "75"),
+        inBox("hyphenation-exceptions", "extraordinary", "extra-ordinary", LONG, firstLineIsWider())
+            .given(BROKEN),
+        inBox(
+                "overlong-words",
+                "stand-out",
+                "break",
+                "extraordinary",
+                (before, after) -> {
+                  assertThat(before.width()).isGreaterThan(40);
+                  assertThat(after.width()).isLessThan(30);
+                })
+            .given("box-width", "30"),
         // a small kana may not begin a line: four letters of 10 points fit, and it would be the
         // fifth
         inBox(

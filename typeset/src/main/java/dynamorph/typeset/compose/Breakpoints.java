@@ -2,6 +2,8 @@ package dynamorph.typeset.compose;
 
 import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.text.RubyBase;
+import dynamorph.model.value.HyphenationExceptions;
+import dynamorph.model.value.TextCase;
 import dynamorph.typeset.language.Hyphenator;
 import dynamorph.typeset.language.Hyphenators;
 import dynamorph.typeset.shape.ShapeKey;
@@ -9,7 +11,9 @@ import dynamorph.typeset.shape.ShapedParagraph;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The places where a paragraph's lines may end, in order; the last is its end.
@@ -18,8 +22,13 @@ import java.util.Optional;
  * @param inks one past the last unit that shows
  * @param hyphens whether a line that ends there gets a hyphen
  * @param forced whether a line must end there
+ * @param emergency places inside of words that are longer than a line
  */
-public record Breakpoints(int[] units, int[] inks, boolean[] hyphens, boolean[] forced) {
+public record Breakpoints(
+    int[] units, int[] inks, boolean[] hyphens, boolean[] forced, BitSet emergency) {
+  static final Breakpoints NONE =
+      new Breakpoints(new int[0], new int[0], new boolean[0], new boolean[0], new BitSet());
+
   private static final char SOFT_HYPHEN = '\u00AD';
 
   /** How many there are. */
@@ -39,7 +48,8 @@ public record Breakpoints(int[] units, int[] inks, boolean[] hyphens, boolean[] 
             Arrays.copyOfRange(units, first, units.length),
             Arrays.copyOfRange(inks, first, inks.length),
             Arrays.copyOfRange(hyphens, first, hyphens.length),
-            Arrays.copyOfRange(forced, first, forced.length));
+            Arrays.copyOfRange(forced, first, forced.length),
+            emergency.get(first, units.length));
   }
 
   static Breakpoints of(
@@ -79,7 +89,32 @@ public record Breakpoints(int[] units, int[] inks, boolean[] hyphens, boolean[] 
       inks[index] = ink;
       before = unit;
     }
-    return new Breakpoints(units, inks, hyphenated, forced);
+    return new Breakpoints(units, inks, hyphenated, forced, new BitSet());
+  }
+
+  /** These and others, inside of words, where lines end only if they cannot end elsewhere. */
+  Breakpoints with(BitSet inWords) {
+    int count = count() + inWords.cardinality();
+    Breakpoints all =
+        new Breakpoints(
+            new int[count], new int[count], new boolean[count], new boolean[count], new BitSet());
+    int own = 0;
+    int word = inWords.nextSetBit(0);
+    for (int index = 0; index < count; index++) {
+      if (word >= 0 && (own == count() || word < units[own])) {
+        all.units[index] = word;
+        all.inks[index] = word;
+        all.emergency.set(index);
+        word = inWords.nextSetBit(word + 1);
+      } else {
+        all.units[index] = units[own];
+        all.inks[index] = inks[own];
+        all.hyphens[index] = hyphens[own];
+        all.forced[index] = forced[own];
+        own++;
+      }
+    }
+    return all;
   }
 
   /**
@@ -125,21 +160,44 @@ public record Breakpoints(int[] units, int[] inks, boolean[] hyphens, boolean[] 
       boolean discretionary =
           end < text.length() && text.charAt(end) == SOFT_HYPHEN
               || at > 0 && text.charAt(at - 1) == SOFT_HYPHEN;
-      boolean wanted =
-          letters >= settings.shortest()
-              && !discretionary
-              && (settings.lastWord() || end < lastWordEnd);
+      boolean wanted = !discretionary && (settings.lastWord() || end < lastWordEnd);
       if (wanted) {
-        Optional<Hyphenator> language = languages.of(key.spans().get(span).language());
-        if (language.isPresent()) {
-          language
-              .get()
-              .points(text.substring(at, end), at, settings.before(), settings.after(), points);
-        }
+        divide(key, span, at, end, letters, settings, languages, points);
       }
       at = end;
     }
     return points;
+  }
+
+  private static void divide(
+      ShapeKey key,
+      int span,
+      int from,
+      int to,
+      int letters,
+      ParagraphLook.Hyphenation settings,
+      Hyphenators languages,
+      BitSet points) {
+    String word = key.text().substring(from, to);
+    List<Integer> exception = exception(settings.exceptions(), word);
+    if (exception != null) {
+      exception.forEach(place -> points.set(from + place));
+      return;
+    }
+    boolean capitals =
+        key.spans().get(span).textCase() == TextCase.UPPER
+            || letters > 1 && word.equals(word.toUpperCase(Locale.ROOT));
+    if (letters >= settings.shortest() && (settings.capitals() || !capitals)) {
+      Optional<Hyphenator> language = languages.of(key.spans().get(span).language());
+      language.ifPresent(
+          known -> known.points(word, from, settings.before(), settings.after(), points));
+    }
+  }
+
+  private static @Nullable List<Integer> exception(HyphenationExceptions all, String word) {
+    return all.words().isEmpty()
+        ? null
+        : all.words().get(word.toLowerCase(Locale.ROOT).replace('\u2019', '\''));
   }
 
   private static boolean isWordLetter(char unit) {

@@ -24,6 +24,9 @@ record Demerits(double hyphen, boolean keepLastWord) {
   /** A single word on the last line, where that is not wanted. */
   private static final double LONE_WORD = 1e8;
 
+  /** A line that ends inside of a word that is longer than a line. */
+  static final double EMERGENCY = 1e10;
+
   /** A line that cannot be shrunk into its line width. */
   private static final double TOO_WIDE = 1e12;
 

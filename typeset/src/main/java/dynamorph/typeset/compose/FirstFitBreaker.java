@@ -5,7 +5,8 @@ import java.util.function.IntToDoubleFunction;
 
 /**
  * Breaks a paragraph line by line: each line takes as many pieces as fit its room. A piece that
- * fits no line stands on a line of its own and is reported, never cut.
+ * fits no line stands on a line of its own and is reported; it is cut only at the places that are
+ * given for that.
  */
 final class FirstFitBreaker {
   private FirstFitBreaker() {}
@@ -42,6 +43,7 @@ final class FirstFitBreaker {
     int word = -1;
     int hyphen = -1;
     int first = -1;
+    int inWord = -1;
     for (int to = from + 1; to < model.places(); to++) {
       boolean isHyphen = model.isHyphen(to);
       if (isHyphen && !mayHyphenate) {
@@ -50,7 +52,9 @@ final class FirstFitBreaker {
       first = first < 0 ? to : first;
       // a hyphen may fit no more where the whole word would have, with its narrower end
       if (model.fits(from, to, lineWidth)) {
-        if (isHyphen) {
+        if (model.isEmergency(to)) {
+          inWord = to;
+        } else if (isHyphen) {
           hyphen = to;
         } else {
           word = to;
@@ -68,7 +72,10 @@ final class FirstFitBreaker {
       hyphenLast = lack > model.settings().hyphenation().zone();
     }
     int best = hyphenLast ? hyphen : word;
-    return best > 0 ? best : Math.max(first, from + 1);
+    if (best > 0) {
+      return best;
+    }
+    return inWord > 0 ? inWord : Math.max(first, from + 1);
   }
 
   /** Gives a single last word company from the line before. */
@@ -84,7 +91,8 @@ final class FirstFitBreaker {
       return;
     }
     for (int place = lastFrom - 1; place > before; place--) {
-      if (!model.isHyphen(place) && !model.isSingleWord(place, end)) {
+      boolean ofWords = !model.isHyphen(place) && !model.isEmergency(place);
+      if (ofWords && !model.isSingleWord(place, end)) {
         if (model.fits(place, end, lineWidth.applyAsDouble(lines - 1))) {
           places[lines - 2] = place;
         }

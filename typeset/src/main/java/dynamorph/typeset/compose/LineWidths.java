@@ -169,6 +169,10 @@ final class LineWidths {
     return width >= FULL * em ? FullWidthSigns.WHITE * width : 0;
   }
 
+  String text() {
+    return measures.shaped().text();
+  }
+
   Breakpoints candidates() {
     return candidates;
   }
@@ -191,6 +195,11 @@ final class LineWidths {
 
   boolean isHyphen(int place) {
     return place > 0 && candidates.hyphens()[place - 1];
+  }
+
+  /** Whether it lies inside of a word that is longer than a line. */
+  boolean isEmergency(int place) {
+    return place > 0 && candidates.emergency().get(place - 1);
   }
 
   boolean isForced(int place) {

@@ -95,7 +95,8 @@ final class OptimumFitBreaker {
       LineWidths model, Demerits demerits, int from, int to, double lineWidth, double ratio) {
     boolean tooWide = ratio < -1 + 1e-9 && !model.canFit(from, to, lineWidth);
     boolean lone = model.isEnd(to) && from > 0 && model.isSingleWord(from, to);
-    return demerits.line(ratio, tooWide, model.isHyphen(to), lone);
+    double line = demerits.line(ratio, tooWide, model.isHyphen(to), lone);
+    return model.isEmergency(to) ? line + Demerits.EMERGENCY : line;
   }
 
   private int @Nullable [] optimum(double bound) {

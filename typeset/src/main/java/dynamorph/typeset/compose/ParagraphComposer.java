@@ -8,6 +8,7 @@ import dynamorph.model.cascade.Spacing;
 import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.LineBreaking;
+import dynamorph.model.value.OverlongWords;
 import dynamorph.typeset.compose.MeasuredText.Columns;
 import dynamorph.typeset.compose.MeasuredText.Core;
 import dynamorph.typeset.compose.MeasuredText.CoreKey;
@@ -20,9 +21,11 @@ import dynamorph.typeset.shape.ParagraphShaper;
 import dynamorph.typeset.shape.ShapeKey;
 import dynamorph.typeset.shape.ShapedParagraph;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -104,7 +107,35 @@ public final class ParagraphComposer {
         text.measured().get(new MeasuredKey(paragraph, mark), key -> measure(text, key));
     return measured
         .composed()
-        .get(new Columns(measure, width), columns -> make(paragraph, measured, columns));
+        .get(
+            new Columns(measure, width),
+            columns -> make(paragraph, withEmergency(paragraph, measured, measure), columns));
+  }
+
+  /** Words that are longer than a line may be cut where that is wanted. */
+  private Measured withEmergency(ParagraphKey paragraph, Measured measured, double measure) {
+    if (paragraph.settings().breaking().overlong() != OverlongWords.BREAK
+        || Double.isInfinite(measure)) {
+      return measured;
+    }
+    ParagraphStart start = measured.start();
+    IntToDoubleFunction lineWidth = lineWidth(paragraph.settings(), start, measure);
+    double narrowest =
+        IntStream.rangeClosed(0, start.deep()).mapToDouble(lineWidth).min().orElse(measure);
+    BitSet inWords = OverlongPieces.places(measured.model(), narrowest, paragraph.ruby());
+    if (inWords.isEmpty()) {
+      return measured;
+    }
+    LineWidths model =
+        new LineWidths(
+            measured.model().candidates().with(inWords),
+            measured.measures(),
+            paragraph.settings(),
+            start.first(),
+            start.deep(),
+            unit -> hyphenWidth(paragraph.looks(), measured.measures(), unit),
+            measured.tabs());
+    return new Measured(measured.measures(), start, measured.tabs(), model);
   }
 
   private ComposedParagraph make(ParagraphKey paragraph, Measured measured, Columns columns) {
@@ -232,7 +263,7 @@ public final class ParagraphComposer {
     WidthSums measures = measures(known.shaped(), key);
     Breakpoints places =
         known.shaped().text().isEmpty()
-            ? new Breakpoints(new int[0], new int[0], new boolean[0], new boolean[0])
+            ? Breakpoints.NONE
             : candidates(known, key.places()).behind(key.first());
     LineWidths model =
         new LineWidths(

@@ -1,5 +1,6 @@
 package dynamorph.typeset.language;
 
+import com.ibm.icu.text.Normalizer2;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.Reader;
@@ -41,6 +42,8 @@ public final class Hyphenator {
       return next[next.length - 1];
     }
   }
+
+  private static final Normalizer2 NFC = Normalizer2.getNFCInstance();
 
   private final Node root = new Node();
   private final Map<String, int[]> exceptions = new HashMap<>();
@@ -93,14 +96,36 @@ public final class Hyphenator {
   }
 
   /**
-   * Where a word may be divided.
+   * Where a word may be divided. Letters that are typed with their accents apart are taken as one
+   * (UAX #15, NFC), since the patterns know them so.
    *
    * @param word letters only, in any case
    * @param into gets the places, counted from {@code offset}
    * @param before letters that stay before a hyphen at least
    * @param after letters that come behind it at least
    */
-  public void points(CharSequence word, int offset, int before, int after, BitSet into) {
+  public void points(String word, int offset, int before, int after, BitSet into) {
+    if (NFC.isNormalized(word)) {
+      pointsOfComposed(word, offset, before, after, into);
+      return;
+    }
+    BitSet composed = new BitSet();
+    pointsOfComposed(NFC.normalize(word), 0, before, after, composed);
+    for (int at = 0, letter = 0; at < word.length(); letter++) {
+      if (composed.get(letter)) {
+        into.set(offset + at);
+      }
+      int next = at + 1;
+      // as many units as make up the next letter
+      while (next < word.length() && !NFC.hasBoundaryBefore(word.codePointAt(next))) {
+        next++;
+      }
+      letter += NFC.normalize(word.substring(at, next)).length() - 1;
+      at = next;
+    }
+  }
+
+  private void pointsOfComposed(CharSequence word, int offset, int before, int after, BitSet into) {
     int length = word.length();
     if (length < before + after) {
       return;

@@ -96,7 +96,7 @@ final class Itemizer {
         missingFamilies.add(spans.get(span).font().family());
       }
       script = script(codePoint, script);
-      if (at >= emojiEnd) {
+      if (face == null || at >= emojiEnd) {
         Optional<EmojiSequence> emoji = EmojiSequence.at(text, at);
         emojiEnd = emoji.map(EmojiSequence::end).orElse(next);
         FontMatch asked = match;

@@ -7,7 +7,6 @@ import com.ibm.icu.text.Bidi;
 import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.text.RuleBasedBreakIterator;
 import com.ibm.icu.util.ULocale;
-import dynamorph.model.value.EastAsianBreaks;
 import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.TextDirection;
 import dynamorph.typeset.font.FontLibrary;
@@ -136,7 +135,12 @@ public final class ParagraphShaper {
     }
     // an iterator costs more to make than a paragraph to break, so each call copies a known one
     String language = key.spans().getFirst().language();
-    String strictness = key.flow().breaks() == EastAsianBreaks.STRICT ? "strict" : "normal";
+    String strictness =
+        switch (key.flow().breaks()) {
+          case LOOSE -> "loose";
+          case NORMAL -> "normal";
+          case STRICT -> "strict";
+        };
     RuleBasedBreakIterator lines =
         (RuleBasedBreakIterator)
             iterators

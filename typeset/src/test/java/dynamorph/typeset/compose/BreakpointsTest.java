@@ -10,11 +10,14 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
+import dynamorph.model.value.HyphenationExceptions;
+import dynamorph.model.value.TextCase;
 import dynamorph.typeset.Setting;
 import dynamorph.typeset.language.Hyphenators;
 import dynamorph.typeset.shape.ParagraphShaper;
 import dynamorph.typeset.shape.ShapeKey;
 import dynamorph.typeset.shape.ShapedParagraph;
+import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -23,8 +26,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Where lines may end, and where words may be divided. */
 class BreakpointsTest {
-  private static final Hyphenation USUAL = new Hyphenation(true, 5, 2, 2, 0, 0, true, 50);
-  private static final Hyphenation OFF = new Hyphenation(false, 5, 2, 2, 0, 0, true, 50);
+  private static final Hyphenation USUAL =
+      new Hyphenation(true, 5, 2, 2, 0, 0, true, true, HyphenationExceptions.NONE, 50);
+  private static final Hyphenation OFF =
+      new Hyphenation(false, 5, 2, 2, 0, 0, true, true, HyphenationExceptions.NONE, 50);
   private static final Hyphenators LANGUAGES = new Hyphenators();
 
   private static Breakpoints of(String text, String language, Hyphenation settings) {
@@ -44,6 +49,53 @@ class BreakpointsTest {
     ShapedParagraph shaped =
         new ParagraphShaper(Setting.fonts()).shape(new ShapeKey(paragraph.text(), spans));
     return Breakpoints.of(shaped, settings, LANGUAGES);
+  }
+
+  private static String dividedBut(String exceptions, boolean capitals, String text) {
+    return divided(
+        text,
+        "en",
+        new Hyphenation(
+            true, 5, 2, 2, 0, 0, true, capitals, HyphenationExceptions.parse(exceptions), 50));
+  }
+
+  @Test
+  void exceptionsOfThePeopleComeBeforeThePatterns() {
+    assertThat(dividedBut("none", true, "extraordinary project")).contains("|");
+    assertThat(dividedBut("extraordinary, Proj-ect", true, "Extraordinary PROJECT"))
+        .isEqualTo("Extraordinary PROJ|ECT");
+    assertThat(dividedBut("wo-und", true, "wound")).isEqualTo("wo|und");
+  }
+
+  @Test
+  void wordsInCapitalsStayWholeWhereThatIsWanted() {
+    assertThat(dividedBut("none", false, "EXTRAORDINARY")).isEqualTo("EXTRAORDINARY");
+    assertThat(dividedBut("none", true, "EXTRAORDINARY")).contains("|");
+    assertThat(dividedBut("none", false, "Extraordinary")).contains("|");
+    Setting raised =
+        Setting.of("extraordinary")
+            .with(Properties.LANGUAGE, "en")
+            .with(Properties.CASE, TextCase.UPPER);
+    Hyphenation none =
+        new Hyphenation(true, 5, 2, 2, 0, 0, true, false, HyphenationExceptions.NONE, 50);
+    assertThat(of(raised, none).count()).isEqualTo(1);
+  }
+
+  /** UAX #15: what is typed with its accents apart is the same word. */
+  @ParameterizedTest
+  @CsvSource({
+    "\u00DCbersch\u00F6nheit, de",
+    "exag\u00E9r\u00E9ment, fr",
+    "na\u00EFvet\u00E9s, fr",
+    "\u00C5lands\u00F6verfarten, sv"
+  })
+  void accentsThatAreTypedApartDivideAlike(String word, String language) {
+    String apart = Normalizer.normalize(word, Normalizer.Form.NFD);
+    assertThat(apart.length()).isGreaterThan(word.length());
+    String divided = divided(word, language, USUAL);
+    assertThat(divided).contains("|");
+    assertThat(Normalizer.normalize(divided(apart, language, USUAL), Normalizer.Form.NFC))
+        .isEqualTo(divided);
   }
 
   /** The text with a bar wherever a hyphen may be put. */
@@ -101,13 +153,16 @@ class BreakpointsTest {
     "5, 8, 8, hyphenation"
   })
   void limitsKeepDivisionsApart(int shortest, int before, int after, String divided) {
-    Hyphenation limits = new Hyphenation(true, shortest, before, after, 0, 0, true, 50);
+    Hyphenation limits =
+        new Hyphenation(
+            true, shortest, before, after, 0, 0, true, true, HyphenationExceptions.NONE, 50);
     assertThat(divided("hyphenation", "en-US", limits)).isEqualTo(divided);
   }
 
   @Test
   void theLastWordIsLeftWholeIfWanted() {
-    Hyphenation whole = new Hyphenation(true, 5, 2, 2, 0, 0, false, 50);
+    Hyphenation whole =
+        new Hyphenation(true, 5, 2, 2, 0, 0, false, true, HyphenationExceptions.NONE, 50);
     assertThat(divided("hyphenation of hyphenation.", "en-US", whole))
         .isEqualTo("hy|phen|ation of hyphenation.");
   }

@@ -14,6 +14,7 @@ import dynamorph.model.value.Length;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NumberStyle;
+import dynamorph.model.value.OverlongWords;
 import dynamorph.model.value.ScriptPosition;
 import dynamorph.model.value.TabStops;
 import dynamorph.model.value.TextCase;
@@ -63,6 +64,41 @@ class ComposingTest {
       }
     }
     assertThat(lines.getLast().set().isHyphenated()).isFalse();
+  }
+
+  /**
+   * CSS Text 3, overflow-wrap: only a word that fits no line is broken, and on a line of its own.
+   */
+  @ParameterizedTest
+  @EnumSource(LineBreaking.class)
+  void wordsLongerThanALineAreBrokenWhereThatIsWanted(LineBreaking breaking) {
+    Setting file =
+        Setting.of("See clockwork-mechanism_restorationfinalfinal.pdf soon")
+            .with(Properties.LINE_BREAKING, breaking)
+            .inBox(140);
+    assertThat(file.layout().lines()).anyMatch(line -> line.width() > 141);
+    Setting broken = file.with(Properties.OVERLONG_WORDS, OverlongWords.BREAK);
+    List<Line> lines = broken.layout().lines();
+    assertThat(lines).allMatch(line -> line.width() <= 140.02);
+    assertThat(lines).noneMatch(line -> line.set().isHyphenated());
+    LayoutAssert.assertThatLayout(broken).isWhole();
+    String text = broken.story().text();
+    assertThat(text.substring(lines.getFirst().start(), lines.getFirst().end()))
+        .isEqualTo("See clockwork-");
+    assertThat(text.substring(lines.get(1).start(), lines.get(1).end())).startsWith("mechanism_");
+    assertThat(broken.inBox(1000).layout().lines()).hasSize(1);
+  }
+
+  @Test
+  void lettersOfSeveralUnitsAreNeverBroken() {
+    String letter = "e\u0301\u0323";
+    List<Line> lines =
+        Setting.of(letter.repeat(20))
+            .with(Properties.OVERLONG_WORDS, OverlongWords.BREAK)
+            .inBox(35)
+            .layout()
+            .lines();
+    assertThat(lines).hasSizeGreaterThan(4).allMatch(line -> line.end() % letter.length() == 0);
   }
 
   /** Where the last glyph that shows ends. */
