@@ -10,6 +10,7 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
 import java.io.IOException;
 import java.util.Locale;
 import java.util.Optional;
@@ -105,10 +106,11 @@ final class ResolveCommand implements Callable<Integer> {
     if (at == null) {
       return new Spot(cascade, layer, Optional.empty(), Optional.empty());
     }
-    int index = layer.story().paragraphAt(at);
-    Paragraph paragraph = layer.story().paragraphs().get(index);
-    boolean lastOfParagraph = at >= layer.story().rangeOf(index).end();
-    Span span = layer.story().spanAt(lastOfParagraph ? at : at + 1);
+    Story story = cascade.dressed(layer).story();
+    int index = story.paragraphAt(at);
+    Paragraph paragraph = story.paragraphs().get(index);
+    boolean lastOfParagraph = at >= story.rangeOf(index).end();
+    Span span = story.spanAt(lastOfParagraph ? at : at + 1);
     return new Spot(cascade, layer, Optional.of(paragraph), Optional.of(span));
   }
 

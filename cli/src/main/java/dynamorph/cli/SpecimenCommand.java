@@ -13,6 +13,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.artwork.Artwork;
 import dynamorph.paint.export.SpecimenSheet;
@@ -119,7 +120,7 @@ final class SpecimenCommand implements Callable<Integer> {
       Layer layer =
           Layer.of("specimen", Messages.of("specimen-command.specimen"), "")
               .withStory(Story.of(text.replace("\\n", "\n")))
-              .withLocal(values);
+              .withLocal(values.with(Properties.NESTED_STYLES, NestedStyles.NONE));
       ResolvedLayer look =
           Cascade.of(Project.empty(Messages.of("specimen-command.specimen"))).resolve(layer);
       var layout = new Typesetter(fonts).layout(layer.story(), look);

@@ -12,6 +12,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.SceneMaker;
@@ -129,7 +130,8 @@ final class TypesetService implements AutoCloseable {
     Layer layer =
         Layer.of("text", Messages.of("typeset-service.text"), "")
             .withStory(story)
-            .withLocal(values)
+            // there are no styles that words could be in
+            .withLocal(values.with(Properties.NESTED_STYLES, NestedStyles.NONE))
             .withFrame(frame);
     ResolvedLayer look =
         Cascade.of(Project.empty(Messages.of("typeset-service.page"))).resolve(layer);

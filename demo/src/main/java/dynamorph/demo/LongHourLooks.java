@@ -23,6 +23,7 @@ import static dynamorph.model.property.Properties.LANGUAGE;
 import static dynamorph.model.property.Properties.LEADING;
 import static dynamorph.model.property.Properties.LINE_BREAKING;
 import static dynamorph.model.property.Properties.LIST;
+import static dynamorph.model.property.Properties.NESTED_STYLES;
 import static dynamorph.model.property.Properties.SIZE;
 import static dynamorph.model.property.Properties.SLANT;
 import static dynamorph.model.property.Properties.SPACE_AFTER;
@@ -52,6 +53,7 @@ import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
@@ -253,7 +255,10 @@ final class LongHourLooks {
   }
 
   static PropertySet columnOpening() {
-    return PropertySet.EMPTY.with(INDENT_FIRST, Length.ZERO).with(DROP_LINES, 3.0);
+    return PropertySet.EMPTY
+        .with(INDENT_FIRST, Length.ZERO)
+        .with(DROP_LINES, 3.0)
+        .with(NESTED_STYLES, NestedStyles.parse(LongHourStyles.LEAD_IN + ": 3 words"));
   }
 
   static PropertySet steps() {

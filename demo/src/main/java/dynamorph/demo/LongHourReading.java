@@ -33,9 +33,8 @@ final class LongHourReading {
         Story.of(
             paragraph(
                 LongHourStyles.COLUMN_OPENING,
-                Span.of("The great wheel").withFollows(List.of(LongHourStyles.LEAD_IN)),
                 Span.of(
-                    " turns once in eight days. Whoever winds it climbs a hundred and twelve steps,"
+                    "The great wheel turns once in eight days. Whoever winds it climbs a hundred and twelve steps,"
                         + " hangs up a coat, and listens first: a clock that is about to stop says so"
                         + " an hour before, in the way it swallows its tick. Only then is the crank"
                         + " set upon the square and turned, 276 times for the going train and 341"

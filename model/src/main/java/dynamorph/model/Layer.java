@@ -4,6 +4,7 @@ import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.Shape;
+import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
@@ -162,12 +163,14 @@ public record Layer(
    */
   public Layer mapFollows(Function<StyleId, Optional<StyleId>> change) {
     return withFollows(mapped(follows, change))
+        .withLocal(NestedReferences.mapped(local, change))
         .withMuted(
             muted.stream().flatMap(id -> change.apply(id).stream()).collect(Collectors.toSet()))
         .withStory(
             story.mapParagraphs(paragraph ->
                 paragraph
                     .withFollows(paragraph.follows().flatMap(change))
+                    .withLocal(NestedReferences.mapped(paragraph.local(), change))
                     .mapSpans(span -> span.withFollows(mapped(span.follows(), change)))));
   }
 

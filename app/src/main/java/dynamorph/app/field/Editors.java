@@ -5,6 +5,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.ValueType;
 import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
 import dynamorph.model.value.AxisSettings;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Expression;
@@ -13,6 +14,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.GradientStops;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StylisticSets;
@@ -58,6 +60,9 @@ public final class Editors {
 
     /** Images of the project, by their short names. */
     List<String> images();
+
+    /** The character styles of the project, as they are listed. */
+    List<Style> characterStyles();
   }
 
   private final Surroundings surroundings;
@@ -101,6 +106,11 @@ public final class Editors {
               surroundings::images,
               name -> name,
               name -> ((ValueEditor.Sink<String>) sink).set(name, Optional.empty()));
+    }
+    if (property.equals(Properties.NESTED_STYLES)) {
+      return (ValueEditor<T>)
+          new NestedStylesEditor(
+              surroundings::characterStyles, (ValueEditor.Sink<NestedStyles>) sink);
     }
     ValueType<T> type = property.type();
     return switch (type) {

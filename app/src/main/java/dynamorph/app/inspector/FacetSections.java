@@ -107,7 +107,7 @@ public final class FacetSections extends VBox {
           Properties.FONT_AXES,
           Properties.STYLISTIC_SETS,
           Properties.FONT_FEATURES,
-          Properties.HYPHENATION_EXCEPTIONS);
+          Properties.NESTED_STYLES);
 
   /**
    * What is changed most stands first: the face, its size and colour are seen without scrolling.

@@ -68,7 +68,8 @@ public final class SelectionSubject implements Subject {
     Map<Object, Spot> distinct = new LinkedHashMap<>();
     Map<Object, Layer> distinctlyPlaced = new LinkedHashMap<>();
     for (Layer layer : layers) {
-      spots(layer).forEach(spot -> distinct.putIfAbsent(spot.sources(cascade), spot));
+      spots(cascade.dressed(layer))
+          .forEach(spot -> distinct.putIfAbsent(spot.sources(cascade), spot));
       distinctlyPlaced.putIfAbsent(
           List.of(layer.follows(), layer.muted(), layer.local().keys(), layer.frame().keys()),
           layer);

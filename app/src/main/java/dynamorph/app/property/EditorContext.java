@@ -16,6 +16,8 @@ import dynamorph.model.cascade.Coat;
 import dynamorph.model.edit.style.SetSwatch;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleLevel;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Rgba;
 import dynamorph.typeset.font.FontLibrary;
@@ -119,6 +121,13 @@ public final class EditorContext implements Editors.Surroundings {
     return workspace.project().assets().stream()
         .filter(Asset::isImage)
         .map(Asset::shortName)
+        .toList();
+  }
+
+  @Override
+  public List<Style> characterStyles() {
+    return workspace.project().styles().stream()
+        .filter(style -> style.level() == StyleLevel.CHARACTER)
         .toList();
   }
 

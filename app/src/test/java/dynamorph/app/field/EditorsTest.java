@@ -6,14 +6,21 @@ import dynamorph.app.field.ValueEditor.Shown;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Palette;
+import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.Scene;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
@@ -94,6 +101,21 @@ class EditorsTest {
     public List<String> images() {
       return List.of();
     }
+
+    @Override
+    public List<Style> characterStyles() {
+      return Stream.of("speaker", "figures")
+          .map(id ->
+              new Style(
+                  new StyleId(id),
+                  id.toUpperCase(Locale.ROOT),
+                  "",
+                  StyleLevel.CHARACTER,
+                  Optional.empty(),
+                  PropertySet.EMPTY,
+                  ""))
+          .toList();
+    }
   }
 
   @Start
@@ -133,6 +155,63 @@ class EditorsTest {
       editor.show(new Shown<>(key, Optional.of(value), Optional.of(value)));
     });
     return editor;
+  }
+
+  /** Rules are shown again after each step, as the inspector does. */
+  private ValueEditor<NestedStyles> nested(String rules) {
+    return editor(Properties.NESTED_STYLES.key(), NestedStyles.parse(rules));
+  }
+
+  private void choose(String box, String words) {
+    robot.clickOn(box).clickOn(words);
+  }
+
+  @Test
+  void nestedStylesAreAddedMovedAndTakenAway() {
+    nested("none");
+    robot.clickOn("#nested-add");
+    nested("speaker: 3 words; figures: every number; skip 1 letter");
+    robot.clickOn("#nested-up-1");
+    robot.clickOn("#nested-remove-0");
+    assertThat(set)
+        .extracting(Object::toString)
+        .containsExactly(
+            "speaker: 3 words",
+            "figures: every number; speaker: 3 words; skip 1 letter",
+            "figures: every number; skip 1 letter");
+  }
+
+  @Test
+  void nestedStylesAndTheirWordsAreChosen() {
+    nested("speaker: 3 words");
+    choose("#nested-style-0", "FIGURES");
+    nested("speaker: 3 words");
+    choose("#nested-words-0", "sentences");
+    nested("speaker: 3 words");
+    choose("#nested-words-0", "all through");
+    nested("speaker: through \":\"");
+    robot.doubleClickOn("#nested-signs-0").write("/ ").push(KeyCode.ENTER);
+    assertThat(set)
+        .extracting(Object::toString)
+        .containsExactly(
+            "figures: 3 words",
+            "speaker: 3 sentences",
+            "speaker: through \":\"",
+            "speaker: through \"/ \"");
+  }
+
+  @Test
+  void aPatternThatIsNoneIsRefused() {
+    nested("speaker: matching \"[0-9]+\"");
+    robot
+        .clickOn("#nested-signs-0")
+        .push(KeyCode.SHORTCUT, KeyCode.A)
+        .write("(")
+        .push(KeyCode.ENTER);
+    assertThat(set).isEmpty();
+    assertThat(refused).singleElement().asString().contains("pattern");
+    TextField signs = robot.lookup("#nested-signs-0").queryAs(TextField.class);
+    assertThat(signs.getText()).isEqualTo("[0-9]+");
   }
 
   private void type(ValueEditor<?> editor, String text) {

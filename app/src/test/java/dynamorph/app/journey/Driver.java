@@ -20,6 +20,7 @@ import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.Rgba;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.TextLayout;
@@ -354,7 +355,12 @@ final class Driver {
 
   /** How a text is set on the stage. */
   TextLayout layout(String id) {
-    return window.stage().scene().orElseThrow().find(new LayerId(id)).orElseThrow().text().layout();
+    return placed(id).layout();
+  }
+
+  /** A text where it stands on the stage. */
+  PlacedLayer placed(String id) {
+    return window.stage().scene().orElseThrow().find(new LayerId(id)).orElseThrow().text();
   }
 
   /** What the first paragraph of a text has. */

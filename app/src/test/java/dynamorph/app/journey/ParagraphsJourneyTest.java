@@ -10,12 +10,17 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.TabStops;
+import dynamorph.model.value.TextCase;
 import dynamorph.model.value.VerticalAlignment;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.typeset.layout.Line;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -105,6 +110,43 @@ class ParagraphsJourneyTest extends JourneyTest {
         .extracting(paragraph -> paragraph.local().get(Properties.LIST.key()))
         .containsExactly(
             Optional.empty(), Optional.of(ListKind.NUMBERS), Optional.of(ListKind.NUMBERS));
+  }
+
+  /** Which words are in a nested style is changed at the desk, and seen before it is committed. */
+  @Test
+  void wordsTakeANestedStyle() {
+    StyleId opening = driver.styleNamed("Column opening");
+    driver.robot().interact(() -> driver.workspace().attempts().openDesk(opening));
+    driver.settle();
+    assertThat(smallCapitals()).isEqualTo("The great wheel");
+    driver.robot().clickOn(driver.reveal("#style-desk #find-property")).write("nested");
+    driver.settle();
+    TextField count = (TextField) driver.reveal("#style-desk #nested-signs-0");
+    driver.robot().doubleClickOn(count).write("5").push(KeyCode.ENTER);
+    driver.waitFor("the draft shows", () -> smallCapitals().equals("The great wheel turns once"));
+    driver.waitFor(
+        "what it reaches is told",
+        () -> reach().contains("this change") && reach().contains("1 text"));
+    driver.robot().interact(driver.workspace().attempts()::commitPending);
+    driver.settle();
+    assertThat(driver.layer(PANEL).story().paragraphs().getFirst().spans()).hasSize(1);
+  }
+
+  private String reach() {
+    return driver.robot().lookup("#reach .label").queryAllAs(Label.class).stream()
+        .map(Label::getText)
+        .collect(Collectors.joining(" "));
+  }
+
+  /** The words of the panel that are set as small capitals. */
+  private String smallCapitals() {
+    PlacedLayer text = driver.placed(PANEL);
+    var spans = text.story().paragraphs().getFirst().spans();
+    var looks = text.look().paragraphs().getFirst().spans();
+    return IntStream.range(0, spans.size())
+        .filter(span -> looks.get(span).type().forms().textCase() == TextCase.SMALL_CAPITALS)
+        .mapToObj(span -> spans.get(span).text())
+        .collect(Collectors.joining());
   }
 
   /** The desk shows a style's paragraph settings live on all that follow it, and commits them. */

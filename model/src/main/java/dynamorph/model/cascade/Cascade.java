@@ -15,16 +15,19 @@ import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.text.NestedWords;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 
 /**
  * The rules by which styles, local changes and defaults give one value.
@@ -47,6 +50,7 @@ public final class Cascade {
   private final Optional<StyleId> base;
   private final Inheritance inheritance;
   private final String language;
+  private final boolean nesting;
   private final Walk walk;
   private final Placements placements;
   private final Memory memory;
@@ -84,6 +88,7 @@ public final class Cascade {
 
   private Cascade(Project project, Inheritance inheritance, Memory memory) {
     this.styles = project.styles();
+    this.nesting = styles.stream().anyMatch(style -> style.properties().has(NESTED));
     this.walk = new Walk(styles);
     this.placements = new Placements(styles, memory.placements);
     this.materials = new ProjectAssets(project.palette(), project.assets());
@@ -125,7 +130,42 @@ public final class Cascade {
     return inheritance.of(layer).base();
   }
 
-  /** Everything that decides how the layer looks. */
+  /**
+   * The layer as it is set: its words follow the nested styles of their paragraphs too, below the
+   * character styles that they follow themselves. The same layer where there are none.
+   */
+  public Layer dressed(Layer layer) {
+    boolean plain =
+        !nesting
+            && !layer.local().has(NESTED)
+            && layer.story().paragraphs().stream()
+                .noneMatch(paragraph -> paragraph.local().has(NESTED))
+            && !inheritance.of(layer).local().has(NESTED);
+    return plain || layer.shape().isPresent()
+        ? layer
+        : layer.withStory(
+            layer
+                .story()
+                .mapParagraphs(paragraph ->
+                    NestedWords.dressed(paragraph, value(values(layer, paragraph), NESTED))));
+  }
+
+  /** Whether layers follow the same nested styles on the same words under both. */
+  public boolean dressesLike(Cascade other) {
+    if (!nesting && !other.nesting || styles == other.styles) {
+      return true;
+    }
+    return nestings().equals(other.nestings()) && base.equals(other.base);
+  }
+
+  private Map<StyleId, List<Object>> nestings() {
+    return styles.stream()
+        .collect(
+            Collectors.toMap(
+                Style::id, style -> List.of(style.basedOn(), style.properties().get(NESTED))));
+  }
+
+  /** Everything that decides how the layer looks, as it is {@link #dressed}. */
   public ResolvedLayer resolve(Layer layer) {
     SharedLook shared = shared(layer);
     Optional<ResolvedShape> form = layer.shape().map(shape -> form(shape, size(shared.own())));
@@ -134,7 +174,8 @@ public final class Cascade {
   }
 
   /** Most layers hold one span, and thousands of them have the same sources. */
-  SharedLook shared(Layer layer) {
+  SharedLook shared(Layer plain) {
+    Layer layer = dressed(plain);
     List<Paragraph> paragraphs = layer.story().paragraphs();
     if (paragraphs.size() > 1 || paragraphs.getFirst().spans().size() > 1) {
       return resolveShared(layer);
@@ -153,7 +194,8 @@ public final class Cascade {
    * All that decides the look of a layer but the styles themselves: layers for which this is equal
    * look alike, apart from their words and where they stand.
    */
-  Object sources(Layer layer) {
+  Object sources(Layer plain) {
+    Layer layer = dressed(plain);
     List<Paragraph> paragraphs = layer.story().paragraphs();
     Place own = place(layer, false);
     if (paragraphs.size() == 1 && paragraphs.getFirst().spans().size() == 1) {
@@ -385,6 +427,8 @@ public final class Cascade {
   }
 
   private static final PropertyKey<FontSize> SIZE = Properties.SIZE.key();
+
+  private static final PropertyKey<NestedStyles> NESTED = Properties.NESTED_STYLES.key();
 
   private static PropertySet merge(List<Contribution> walk) {
     PropertySet merged = PropertySet.EMPTY;

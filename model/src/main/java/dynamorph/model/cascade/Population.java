@@ -64,9 +64,13 @@ public final class Population {
 
   /** The same for a project that came out of this one; only artboards that changed are counted. */
   public Population follow(Project changed) {
-    return changed == project
-        ? this
-        : new Population(changed, boards, new HashMap<>(numbers), new ArrayList<>(samples));
+    if (changed == project) {
+      return this;
+    }
+    boolean same = Cascade.of(project).dressesLike(Cascade.of(changed));
+    return same
+        ? new Population(changed, boards, new HashMap<>(numbers), new ArrayList<>(samples))
+        : of(changed);
   }
 
   private int[] combinations(Cascade cascade, PVector<Layer> layers) {

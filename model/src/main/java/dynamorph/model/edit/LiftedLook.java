@@ -49,7 +49,8 @@ public final class LiftedLook {
    */
   public Layer of(Layer was, Layer now) {
     Layer lifted = lifted(was, now);
-    return isAlike(was, before.resolve(was), lifted, after.resolve(lifted))
+    return isAlike(
+            before.dressed(was), before.resolve(was), after.dressed(lifted), after.resolve(lifted))
         ? lifted
         : kept.of(was, now);
   }

@@ -8,6 +8,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.ImageUse;
 import dynamorph.model.style.NamedReferences;
+import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
@@ -62,7 +63,10 @@ final class References {
     Set<StyleId> wanted = new LinkedHashSet<>(base.stream().toList());
     for (Artboard board : boards) {
       board.baseStyle().ifPresent(wanted::add);
-      board.layers().forEach(layer -> wanted.addAll(Followers.followed(layer)));
+      for (Layer layer : board.layers()) {
+        wanted.addAll(Followers.followed(layer));
+        layer.locals().forEach(local -> wanted.addAll(NestedReferences.in(local)));
+      }
       captions(board)
           .forEach(track -> {
             wanted.addAll(track.follows());
@@ -71,7 +75,10 @@ final class References {
     }
     List<Style> all = styles;
     while (true) {
-      all.forEach(style -> style.basedOn().ifPresent(wanted::add));
+      all.forEach(style -> {
+        style.basedOn().ifPresent(wanted::add);
+        wanted.addAll(NestedReferences.in(style.properties()));
+      });
       List<Style> more = completed(all, wanted, Style::id, project -> project.styles().stream());
       if (more.size() == all.size()) {
         return all;

@@ -11,6 +11,7 @@ import dynamorph.model.value.LastLine;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.NumberStyle;
 import dynamorph.model.value.OverlongWords;
 import dynamorph.model.value.PunctuationSpacing;
@@ -325,6 +326,19 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           new ValueType.Number(0, 100, "%"),
           0.0,
           "hanging-punctuation");
+
+  public static final Property<NestedStyles> NESTED_STYLES =
+      layout(
+          "nested-styles",
+          PARAGRAPH,
+          Level.PARAGRAPH,
+          new ValueType.Written<>(
+              NestedStyles.class,
+              NestedStyles::parse,
+              ".+",
+              Messages.of("paragraph-properties.styles-and-their-words")),
+          NestedStyles.NONE,
+          "nested-styles");
 
   public static final Property<TabStops> TAB_STOPS =
       layout(

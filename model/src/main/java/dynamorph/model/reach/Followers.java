@@ -5,6 +5,7 @@ import static java.util.Objects.requireNonNull;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
@@ -36,7 +37,8 @@ public final class Followers {
    * How many layers a style has an effect on.
    *
    * @param direct those that follow it themselves
-   * @param all those that follow it or one based on it, and all plain text for a base style
+   * @param all those that follow it, one based on it or one that nests it, and all plain text for a
+   *     base style
    * @param deviating those of the direct ones that have local changes
    */
   public record Count(int direct, int all, int deviating) {
@@ -188,12 +190,23 @@ public final class Followers {
     Set<StyleId> reached = new HashSet<>();
     kind.followed.forEach(id -> addChain(reached, id));
     base.ifPresent(id -> addChain(reached, id));
+    for (StyleId id : List.copyOf(reached)) {
+      nestedIn(id).forEach(nested -> addChain(reached, nested));
+    }
     reached.forEach(id -> sums.computeIfAbsent(id, _ -> new int[3])[1] += kind.sum.layers);
     for (StyleId id : kind.followed) {
       int[] sum = sums.computeIfAbsent(id, _ -> new int[3]);
       sum[0] += kind.sum.layers;
       sum[2] += kind.sum.deviating;
     }
+  }
+
+  private Set<StyleId> nestedIn(StyleId id) {
+    return project
+        .styles()
+        .find(id)
+        .map(style -> NestedReferences.in(style.properties()))
+        .orElse(Set.of());
   }
 
   private void addChain(Set<StyleId> reached, StyleId id) {
@@ -223,11 +236,17 @@ public final class Followers {
   }
 
   /**
-   * The layers that follow the style or one based on it, in project order; all plain text for a
-   * base style.
+   * The layers that follow the style, one based on it, or one that nests any of them, in project
+   * order; all plain text for a base style.
    */
   public List<Follower> of(StyleId style) {
-    return collected(project.styles().family(style), true);
+    Set<StyleId> family = new HashSet<>(project.styles().family(style));
+    project.styles().stream()
+        .filter(nesting -> !Collections.disjoint(NestedReferences.in(nesting.properties()), family))
+        .map(nesting -> project.styles().family(nesting.id()))
+        .toList()
+        .forEach(family::addAll);
+    return collected(family, true);
   }
 
   private List<Follower> collected(Set<StyleId> family, boolean plainText) {
@@ -240,10 +259,13 @@ public final class Followers {
     return found;
   }
 
-  /** The styles that nothing follows and nothing is based on. */
+  /** The styles that nothing follows, nothing is based on and nothing nests. */
   public List<Style> unused() {
     Set<StyleId> bases = new HashSet<>();
-    project.styles().stream().flatMap(style -> style.basedOn().stream()).forEach(bases::add);
+    for (Style style : project.styles().list()) {
+      style.basedOn().ifPresent(bases::add);
+      bases.addAll(NestedReferences.in(style.properties()));
+    }
     return project.styles().stream()
         .filter(style -> count(style.id()).all() == 0 && !bases.contains(style.id()))
         .filter(style -> !isBase(style.id()))

@@ -39,12 +39,14 @@ public final class Reach {
     Unchanged unchanged = new Unchanged(before, after, cascadeBefore, cascadeAfter);
     Map<LayerId, Layer> earlier = new HashMap<>();
     boolean sameBase = before.baseStyle().equals(after.baseStyle());
+    boolean sameDress = cascadeBefore.dressesLike(cascadeAfter);
     for (Artboard board : after.artboards()) {
       Artboard was = known.get(board.id());
       if (sameBase
           && was != null
           && was.layers() == board.layers()
           && was.timeline().equals(board.timeline())
+          && sameDress
           && was.baseStyle().equals(board.baseStyle())) {
         unchanged.collect(board, touched);
         continue;
@@ -58,8 +60,7 @@ public final class Reach {
             then != null
                 && (then == layer && cascadeBefore == cascadeAfter
                     || then.story().text().equals(layer.story().text())
-                        && looksAlike(
-                            then, cascadeBefore.resolve(then), layer, cascadeAfter.resolve(layer)));
+                        && looksAlike(then, cascadeBefore, layer, cascadeAfter));
         if (!same) {
           touched.add(layer.id());
         }
@@ -159,7 +160,11 @@ public final class Reach {
 
   /** Whether every letter looks the same, however the words are cut into spans. */
   private static boolean looksAlike(
-      Layer one, ResolvedLayer oneLook, Layer other, ResolvedLayer otherLook) {
+      Layer plainOne, Cascade before, Layer plainOther, Cascade after) {
+    Layer one = before.dressed(plainOne);
+    Layer other = after.dressed(plainOther);
+    ResolvedLayer oneLook = before.resolve(plainOne);
+    ResolvedLayer otherLook = after.resolve(plainOther);
     boolean tabs = one.story().text().indexOf('\t') >= 0;
     boolean alike = oneLook.equals(otherLook) || !isAnother(oneLook, otherLook, tabs);
     return alike && sameLengths(one, other)

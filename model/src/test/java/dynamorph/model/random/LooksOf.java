@@ -19,7 +19,9 @@ public final class LooksOf {
     Cascade cascade = Cascade.of(project);
     return project
         .layers()
-        .collect(Collectors.toMap(Layer::id, layer -> look(layer, cascade.resolve(layer))));
+        .collect(
+            Collectors.toMap(
+                Layer::id, layer -> look(cascade.dressed(layer), cascade.resolve(layer))));
   }
 
   private static List<Object> look(Layer layer, ResolvedLayer resolved) {

@@ -287,19 +287,37 @@ public final class RandomProjects {
   }
 
   private static final java.util.Map<Class<?>, List<String>> WRITTEN =
-      java.util.Map.of(
-          dynamorph.model.value.BoxLengths.class,
-              List.of("3 pt", "0.2 em, 0.5 em", "0 pt, 1 pt, 2 pt, 0.3 em"),
-          dynamorph.model.value.AxisSettings.class, List.of("none", "wght=600", "opsz=9, wght=300"),
-          dynamorph.model.value.ScriptFonts.class, List.of("none", "Arab: Amiri; *: EB Garamond"),
-          dynamorph.model.value.HyphenationExceptions.class, List.of("none", "dyna-morph, wound"),
-          dynamorph.model.value.FeatureSettings.class, List.of("none", "smcp", "-kern, cv05=2"),
-          dynamorph.model.value.StylisticSets.class, List.of("none", "1", "2, 7"),
-          dynamorph.model.value.GradientStops.class,
-              List.of("#fbe6a2 0%, #7a4a1e 100%", "#ffffff 12.5% / 40%"),
-          String.class, List.of("", "Copper rim", "\u6642\u8A08"),
-          dynamorph.model.value.Dashes.class, List.of("none", "0.2 em, 0.1 em", "0 pt, 3 pt, 1 em"),
-          dynamorph.model.value.TabStops.class, List.of("none", "36", "80 end '. ', 120 decimal"));
+      java.util.Map.ofEntries(
+          java.util.Map.entry(
+              dynamorph.model.value.BoxLengths.class,
+              List.of("3 pt", "0.2 em, 0.5 em", "0 pt, 1 pt, 2 pt, 0.3 em")),
+          java.util.Map.entry(
+              dynamorph.model.value.AxisSettings.class,
+              List.of("none", "wght=600", "opsz=9, wght=300")),
+          java.util.Map.entry(
+              dynamorph.model.value.ScriptFonts.class,
+              List.of("none", "Arab: Amiri; *: EB Garamond")),
+          java.util.Map.entry(
+              dynamorph.model.value.NestedStyles.class,
+              List.of("none", "st3: 2 words; st7: every number", "st7: through \"e\"")),
+          java.util.Map.entry(
+              dynamorph.model.value.HyphenationExceptions.class,
+              List.of("none", "dyna-morph, wound")),
+          java.util.Map.entry(
+              dynamorph.model.value.FeatureSettings.class,
+              List.of("none", "smcp", "-kern, cv05=2")),
+          java.util.Map.entry(
+              dynamorph.model.value.StylisticSets.class, List.of("none", "1", "2, 7")),
+          java.util.Map.entry(
+              dynamorph.model.value.GradientStops.class,
+              List.of("#fbe6a2 0%, #7a4a1e 100%", "#ffffff 12.5% / 40%")),
+          java.util.Map.entry(String.class, List.of("", "Copper rim", "\u6642\u8A08")),
+          java.util.Map.entry(
+              dynamorph.model.value.Dashes.class,
+              List.of("none", "0.2 em, 0.1 em", "0 pt, 3 pt, 1 em")),
+          java.util.Map.entry(
+              dynamorph.model.value.TabStops.class,
+              List.of("none", "36", "80 end '. ', 120 decimal")));
 
   @SuppressWarnings("unchecked") // each branch gives the type that its case names
   private <T> T value(ValueType<T> type) {

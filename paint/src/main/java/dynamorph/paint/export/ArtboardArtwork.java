@@ -63,7 +63,7 @@ public final class ArtboardArtwork {
             Messages.of("specimen-sheet.everything-since", why)));
     for (PlacedLayer text : board.texts()) {
       if (text.look().form().isEmpty()) {
-        Mark words = LayerArtwork.words(text.layout(), text.look(), text.layer().story());
+        Mark words = LayerArtwork.words(text.layout(), text.look(), text.story());
         marks.add(placed(text, List.of(words)));
       }
     }
@@ -74,7 +74,7 @@ public final class ArtboardArtwork {
     boolean isShape = text.look().form().isPresent();
     List<Mark> marks =
         letters && !isShape
-            ? LayerArtwork.marksAndWords(text.layout(), text.look(), text.layer().story(), scale)
+            ? LayerArtwork.marksAndWords(text.layout(), text.look(), text.story(), scale)
             : LayerArtwork.marks(text.layout(), text.look(), scale);
     return placed(text, marks);
   }

@@ -6,6 +6,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.cascade.Placement;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.text.Story;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
@@ -32,14 +33,19 @@ public final class PlacedLayer {
     this.setting = setting;
   }
 
-  static PlacedLayer of(Artboard artboard, Layer layer, ResolvedLayer look, SceneMaker maker) {
+  /**
+   * @param dressed the layer as it is set
+   * @param look of the dressed layer
+   */
+  static PlacedLayer of(
+      Artboard artboard, Layer layer, Layer dressed, ResolvedLayer look, SceneMaker maker) {
     Placement placement = look.placement();
     return new PlacedLayer(
         layer,
         look,
         placement.anchorX(artboard.width()),
         placement.anchorY(artboard.height()),
-        new Setting(maker, layer, look));
+        new Setting(maker, dressed, look));
   }
 
   /** The same text in the same place, as another state of its layer. */
@@ -85,6 +91,11 @@ public final class PlacedLayer {
 
   public Layer layer() {
     return layer;
+  }
+
+  /** The words as they are set, in their nested styles too; as many pieces as the look has. */
+  public Story story() {
+    return setting.layer.story();
   }
 
   public ResolvedLayer look() {

@@ -141,12 +141,13 @@ public final class Scene {
   private static PlacedLayer place(
       Artboard artboard, Layer layer, Cascade cascade, SceneMaker maker, @Nullable Found found) {
     ResolvedLayer look = cascade.resolve(layer).inBox().on(artboard.width(), artboard.height());
+    Layer dressed = cascade.dressed(layer);
     if (found != null
         && found.text.look().equals(look)
-        && found.text.layer().story().equals(layer.story())) {
+        && found.text.story().equals(dressed.story())) {
       return found.text.as(layer);
     }
-    return PlacedLayer.of(artboard, layer, look, maker);
+    return PlacedLayer.of(artboard, layer, dressed, look, maker);
   }
 
   /** What can be seen of a project: its still artboards, or one film at one moment. */

@@ -13,6 +13,7 @@ import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.BoxFit;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.WritingMode;
 import dynamorph.paint.Pixels;
@@ -61,7 +62,7 @@ public final class SpecimenPainter {
       int width,
       int height,
       double scale) {
-    Layer layer = sample(style, words);
+    Layer layer = cascade.dressed(sample(style, words));
     ResolvedLayer look = cascade.resolve(layer);
     TextLayout layout = maker.typesetter().layout(layer.story(), look);
     Line line = layout.lines().getFirst();
@@ -95,6 +96,7 @@ public final class SpecimenPainter {
             .withLocal(
                 values
                     .with(Properties.BOX, BoxFit.POINT)
+                    .with(Properties.NESTED_STYLES, NestedStyles.NONE)
                     .with(Properties.WRITING_MODE, WritingMode.HORIZONTAL));
     ResolvedLayer look = Cascade.of(Project.empty("letters")).resolve(layer);
     TextLayout layout = maker.typesetter().layout(layer.story(), look);
@@ -118,7 +120,8 @@ public final class SpecimenPainter {
    */
   public Pixels drawnWith(
       PropertySet look, String words, Rgba background, int width, int height, double scale) {
-    Layer layer = Layer.of("specimen", "specimen", words).withLocal(look);
+    PropertySet plain = look.with(Properties.NESTED_STYLES, NestedStyles.NONE);
+    Layer layer = Layer.of("specimen", "specimen", words).withLocal(plain);
     ResolvedLayer resolved = Cascade.of(Project.empty("specimen")).resolve(layer);
     TextLayout layout = maker.typesetter().layout(layer.story(), resolved);
     Box ink = maker.painter().bounds(layout, resolved).with(layout.content());

@@ -60,6 +60,7 @@ class EveryPropertyTest {
           "keep-with-next", "ColumnsTest",
           "consecutive-hyphens", "BreakersTest",
           "hyphen-penalty", "BreakersTest",
+          "nested-styles", "NestedStylesSceneTest: one look has no styles to nest",
           "finish/rim/tile-image", "PosesAndTilesTest");
 
   static Stream<PropertyMeaning> meanings() {

@@ -6,6 +6,7 @@ import dynamorph.model.edit.importing.ImportStyles;
 import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.NamedReferences;
+import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -142,6 +143,10 @@ public record TakeUpdates(
       PropertySet taken = theirs.properties().where(key -> parts.contains(new Part.Value(key)));
       NamedReferences.in(List.of(taken)).swatches().stream()
           .filter(swatch -> terms.swatch(swatch).isEmpty())
+          .forEach(wanted::add);
+      NestedReferences.in(taken).stream()
+          .map(StyleId::value)
+          .filter(nested -> terms.style(nested).isEmpty())
           .forEach(wanted::add);
     });
     List<String> entries = newest.values().stream().map(style -> style.id().value()).toList();

@@ -2,6 +2,7 @@ package dynamorph.shelf.follow;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Recoloured;
+import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Origin;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -73,7 +74,10 @@ final class Terms {
     return style
         .withId(new StyleId(entry))
         .withBasedOn(style.basedOn().flatMap(this::entry).map(StyleId::new))
-        .withProperties(Recoloured.values(style.properties(), this::onShelf))
+        .withProperties(
+            NestedReferences.mapped(
+                Recoloured.values(style.properties(), this::onShelf),
+                nested -> entry(nested).map(StyleId::new)))
         .withOrigin(Optional.empty());
   }
 
@@ -92,7 +96,10 @@ final class Terms {
     return style
         .withId(id)
         .withBasedOn(style.basedOn().flatMap(base -> style(base.value())))
-        .withProperties(Recoloured.values(style.properties(), this::inProject));
+        .withProperties(
+            NestedReferences.mapped(
+                Recoloured.values(style.properties(), this::inProject),
+                nested -> style(nested.value())));
   }
 
   Colour inProject(Colour colour) {

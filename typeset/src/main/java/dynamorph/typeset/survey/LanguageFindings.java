@@ -48,6 +48,7 @@ public final class LanguageFindings implements Findings {
         .layers()
         .filter(Layer::isText)
         .filter(layer -> !layer.story().text().isBlank())
+        .map(cascade::dressed)
         .forEach(layer -> {
           ResolvedLayer look = cascade.resolve(layer);
           int at = 0;

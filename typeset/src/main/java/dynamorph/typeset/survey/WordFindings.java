@@ -167,7 +167,8 @@ public final class WordFindings implements Findings {
   }
 
   /** The language of the letter behind an offset. */
-  static String language(Cascade cascade, Layer layer, int offset) {
+  static String language(Cascade cascade, Layer plain, int offset) {
+    Layer layer = cascade.dressed(plain);
     Paragraph paragraph = layer.story().paragraphs().get(layer.story().paragraphAt(offset));
     Span span = layer.story().spanAt(Math.min(offset + 1, layer.story().length()));
     String own = Coats.value(cascade.values(layer, paragraph, span), Properties.LANGUAGE.key());

@@ -33,7 +33,7 @@ final class SpellingMarks {
         if (!isWhollySeen(text.layer())) {
           continue;
         }
-        List<SpellingService.Misspelt> wrong = spelling.misspelt(text.layer().story(), text.look());
+        List<SpellingService.Misspelt> wrong = spelling.misspelt(text.story(), text.look());
         if (!wrong.isEmpty()) {
           points.enter(g, new Scene.Found(board, text));
           g.setStroke(PLUM);

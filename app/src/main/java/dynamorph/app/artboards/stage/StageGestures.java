@@ -446,7 +446,7 @@ final class StageGestures {
     var text = hit.get().text();
     spelling
         .get()
-        .at(text.layer().story(), text.look(), offset)
+        .at(text.story(), text.look(), offset)
         .ifPresent(wrong ->
             new SpellingMenu(workspace, spelling.get())
                 .open(stage, text.layer().id(), wrong, event.getScreenX(), event.getScreenY()));

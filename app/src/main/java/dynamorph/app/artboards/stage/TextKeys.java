@@ -17,6 +17,7 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.paint.scene.PlanePoint;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.language.QuotationMarks;
@@ -116,9 +117,10 @@ final class TextKeys {
   }
 
   private String languageAt(Editing at, int offset) {
+    Cascade cascade = Cascade.of(workspace.project());
     int index = at.story().paragraphAt(offset);
-    Paragraph paragraph = at.story().paragraphs().get(index);
-    ResolvedLayer look = Cascade.of(workspace.project()).resolve(at.layer());
+    Paragraph paragraph = cascade.dressed(at.layer()).story().paragraphs().get(index);
+    ResolvedLayer look = cascade.resolve(at.layer());
     int end = at.story().startOf(index);
     for (int span = 0; span < paragraph.spans().size(); span++) {
       end += paragraph.spans().get(span).length();
@@ -249,9 +251,17 @@ final class TextKeys {
 
   /** The marked words with their look, for other programs. */
   private Optional<String> resolved(Editing at, TextRange range) {
-    Story slice = at.story().slice(range);
-    Layer part = at.layer().withStory(slice);
-    ResolvedLayer look = Cascade.of(workspace.project()).resolve(part);
+    Cascade cascade = Cascade.of(workspace.project());
+    // a part has its nested styles from where it stands in the whole
+    Story slice =
+        cascade
+            .dressed(at.layer())
+            .story()
+            .slice(range)
+            .mapParagraphs(paragraph ->
+                paragraph.withLocal(
+                    paragraph.local().with(Properties.NESTED_STYLES, NestedStyles.NONE)));
+    ResolvedLayer look = cascade.resolve(at.layer().withStory(slice));
     return Optional.of(HtmlText.write(slice, look.paragraphs()));
   }
 

@@ -133,7 +133,7 @@ public final class TextActions {
         .layers()
         .forEach(layer ->
             spelling
-                .misspelt(layer.story(), cascade.resolve(layer))
+                .misspelt(cascade.dressed(layer).story(), cascade.resolve(layer))
                 .forEach(wrong -> hits.add(new WordSearch.Hit(layer.id(), wrong.range()))));
     return hits;
   }
@@ -145,9 +145,10 @@ public final class TextActions {
       workspace.tell(Notice.info(Messages.of("text-actions.put-the-caret-into-a-marked")));
       return;
     }
-    ResolvedLayer look = Cascade.of(workspace.project()).resolve(layer.get());
+    Cascade cascade = Cascade.of(workspace.project());
+    ResolvedLayer look = cascade.resolve(layer.get());
     Optional<SpellingService.Misspelt> wrong =
-        spelling.at(layer.get().story(), look, cursor.get().caret());
+        spelling.at(cascade.dressed(layer.get()).story(), look, cursor.get().caret());
     if (wrong.isEmpty()) {
       workspace.tell(Notice.info(Messages.of("text-actions.the-word-at-the-caret-is")));
       return;
@@ -222,7 +223,7 @@ public final class TextActions {
         .get()
         .maker()
         .typesetter()
-        .layout(filled.story(), cascade.resolve(filled))
+        .layout(cascade.dressed(filled).story(), cascade.resolve(filled))
         .overset()
         .isEmpty();
   }

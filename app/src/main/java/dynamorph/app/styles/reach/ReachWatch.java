@@ -180,7 +180,7 @@ public final class ReachWatch implements AutoCloseable {
             was == text
                 || was != null
                     && was.look().equals(text.look())
-                    && was.layer().story().equals(text.layer().story());
+                    && was.story().equals(text.story());
         if (!same || held.contains(id)) {
           changed.add(id);
         }

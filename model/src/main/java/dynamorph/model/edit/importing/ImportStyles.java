@@ -7,6 +7,8 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Recoloured;
 import dynamorph.model.edit.style.Sample;
 import dynamorph.model.message.Messages;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Origin;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
@@ -21,7 +23,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
@@ -117,7 +118,9 @@ public record ImportStyles(
           sample.layerFollows().stream().map(id -> styles.getOrDefault(id, id)).toList(),
           sample.paragraphFollows().map(id -> styles.getOrDefault(id, id)),
           sample.spanFollows().stream().map(id -> styles.getOrDefault(id, id)).toList(),
-          Recoloured.values(sample.values(), colour -> recoloured(swatches, colour)));
+          NestedReferences.mapped(
+              Recoloured.values(sample.values(), colour -> recoloured(swatches, colour)),
+              id -> Optional.of(styles.getOrDefault(id, id))));
     }
 
     /** A layer of the other project, following the styles as they are called here. */
@@ -234,8 +237,7 @@ public record ImportStyles(
 
     /** Whether two styles of one name hold the same, their bases included. */
     boolean isSame(Style mine, Style theirs) {
-      UnaryOperator<Colour> here = colour -> recoloured(swatches, colour);
-      boolean values = Recoloured.values(theirs.properties(), here).equals(mine.properties());
+      boolean values = here(theirs.properties()).equals(mine.properties());
       Optional<Style> myBase = mine.basedOn().flatMap(project.styles()::find);
       Optional<Style> theirBase = theirs.basedOn().flatMap(this::inBundle);
       boolean bases =
@@ -315,9 +317,14 @@ public record ImportStyles(
                   .withId(id)
                   .withName(name)
                   .withBasedOn(base)
-                  .withProperties(
-                      Recoloured.values(
-                          theirs.properties(), colour -> recoloured(swatches, colour))));
+                  .withProperties(here(theirs.properties())));
+    }
+
+    /** Values with the swatches and nested styles as they are called here. */
+    private PropertySet here(PropertySet values) {
+      return NestedReferences.mapped(
+          Recoloured.values(values, colour -> recoloured(swatches, colour)),
+          id -> Optional.of(ids.getOrDefault(id, id)));
     }
 
     private StyleId free(StyleId wanted) {

@@ -7,6 +7,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.style.NamedReferences;
+import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.Swatch;
@@ -19,10 +20,11 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * Styles that go from one project to another, with what they need: those they are based on, the
- * swatches they paint with, the images of their patterns, the fonts that the project brought.
+ * Styles that go from one project to another, with what they need: those they are based on and
+ * those they nest, the swatches they paint with, the images of their patterns, the fonts that the
+ * project brought.
  *
- * @param styles bases before what is based on them
+ * @param styles bases before what is based on them, nested ones before those that nest them
  */
 public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset> assets) {
   public StyleBundle {
@@ -70,9 +72,10 @@ public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset>
   public static StyleBundle of(
       Project project, Collection<StyleId> wanted, Collection<PropertySet> loose) {
     Set<Style> styles = new LinkedHashSet<>();
-    for (StyleId id : wanted) {
-      styles.addAll(project.styles().chain(id).reversed());
-    }
+    wanted.forEach(id -> add(styles, project, id));
+    loose.stream()
+        .flatMap(values -> NestedReferences.in(values).stream())
+        .forEach(id -> add(styles, project, id));
     NamedReferences named =
         NamedReferences.in(
             Stream.concat(styles.stream().map(Style::properties), loose.stream()).toList());
@@ -85,5 +88,15 @@ public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset>
             .filter(asset ->
                 asset.isFont() || asset.isImage() && named.images().contains(asset.shortName()))
             .toList());
+  }
+
+  private static void add(Set<Style> styles, Project project, StyleId id) {
+    for (Style style : project.styles().chain(id).reversed()) {
+      // what a nested style nests itself counts for nothing
+      NestedReferences.in(style.properties()).stream()
+          .sorted()
+          .forEach(nested -> styles.addAll(project.styles().chain(nested).reversed()));
+      styles.add(style);
+    }
   }
 }

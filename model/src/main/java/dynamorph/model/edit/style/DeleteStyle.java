@@ -11,10 +11,17 @@ import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.KeptLook;
 import dynamorph.model.edit.Tidy;
 import dynamorph.model.message.Messages;
+import dynamorph.model.property.Properties;
 import dynamorph.model.reach.Followers;
+import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleLevel;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Story;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -25,7 +32,8 @@ import java.util.stream.Collectors;
  *
  * <p>With a replacement its followers follow that, and what was derived from it is derived from the
  * replacement. Without one they keep their look: followers by local changes, derived styles by
- * taking its values into themselves.
+ * taking its values into themselves, words that it was nested on by local changes. Styles that nest
+ * it do so no longer.
  *
  * @param replacement has the level of the deleted style
  */
@@ -48,6 +56,9 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
             .mapCaptions(track -> track.mapFollows(this::replaced))
             .mapLayers(layer ->
                 Followers.followed(layer).contains(style)
+                        || layer
+                            .locals()
+                            .anyMatch(local -> NestedReferences.in(local).contains(style))
                     ? layer.mapFollows(this::replaced)
                     : layer);
     Project changed = without.withStyles(remaining(before.styles(), gone));
@@ -90,7 +101,16 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
                       .withBasedOn(gone.basedOn())
                   : derived.withBasedOn(replacement));
     }
-    return changed.without(style);
+    changed = changed.without(style);
+    for (Style nesting : changed.list()) {
+      if (NestedReferences.in(nesting.properties()).contains(style)) {
+        changed =
+            changed.with(
+                nesting.withProperties(
+                    NestedReferences.mapped(nesting.properties(), this::replaced)));
+      }
+    }
+    return changed;
   }
 
   /** Where the base style goes all plain text is touched, so every layer is looked at. */
@@ -104,17 +124,49 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
         followers.direct(style).stream()
             .map(follower -> follower.layer().id())
             .collect(Collectors.toSet());
+    Cascade cascade = Cascade.of(before);
+    boolean ofWords = before.styles().get(style).level() == StyleLevel.CHARACTER;
     Set<LayerId> touched =
         before
             .layers()
-            .filter(layer -> wasBase || direct.contains(layer.id()))
+            .filter(layer ->
+                wasBase
+                    || direct.contains(layer.id())
+                    || ofWords && Followers.followed(cascade.dressed(layer)).contains(style))
             .map(Layer::id)
             .collect(Collectors.toSet());
     Map<LayerId, Layer> were = before.layersOf(touched);
-    KeptLook look = new KeptLook(Cascade.of(before), Cascade.of(changed));
+    // rules without the style are no local change of those that had it
+    KeptLook look =
+        new KeptLook(
+            cascade,
+            Cascade.of(changed),
+            key -> !ofWords || !key.property().equals(Properties.NESTED_STYLES));
     Project kept =
-        changed.mapLayers(touched, layer -> look.of(requireNonNull(were.get(layer.id())), layer));
+        changed.mapLayers(
+            touched,
+            layer -> withLookKept(look, cascade, requireNonNull(were.get(layer.id())), layer));
     return Tidy.layers(kept, touched);
+  }
+
+  /** Words that were in the style because another nests it keep the look, too. */
+  private Layer withLookKept(KeptLook look, Cascade before, Layer was, Layer now) {
+    Layer dressed = before.dressed(was);
+    if (dressed == was) {
+      return look.of(was, now);
+    }
+    Layer kept = look.of(dressed, dressed.mapFollows(this::replaced));
+    List<Paragraph> paragraphs = new ArrayList<>();
+    for (int index = 0; index < now.story().paragraphs().size(); index++) {
+      Paragraph with = kept.story().paragraphs().get(index);
+      Paragraph plain = now.story().paragraphs().get(index).withLocal(with.local());
+      paragraphs.add(
+          plain.withSpans(
+              KeptLook.pieces(with, plain).stream()
+                  .map(piece -> piece.now().withLocal(piece.was().local()))
+                  .toList()));
+    }
+    return kept.withStory(new Story(paragraphs));
   }
 
   private Optional<StyleId> replaced(StyleId id) {

@@ -32,8 +32,9 @@ public record Sample(
   }
 
   /** The look of a layer at one of its letters; an offset of 0 is its first. */
-  public static Sample of(Project project, Layer layer, int offset) {
+  public static Sample of(Project project, Layer plain, int offset) {
     Cascade cascade = Cascade.of(project);
+    Layer layer = cascade.dressed(plain);
     int index = layer.story().paragraphAt(offset);
     Paragraph paragraph = layer.story().paragraphs().get(index);
     Span span = layer.story().spanAt(Math.max(offset, layer.story().startOf(index) + 1));
