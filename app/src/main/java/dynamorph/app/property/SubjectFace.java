@@ -58,6 +58,7 @@ public final class SubjectFace implements Face {
                     value(Properties.FONT_WIDTH).orElse(Properties.FONT_WIDTH.defaultValue()),
                     value(Properties.SLANT).orElse(Properties.SLANT.defaultValue()),
                     value(Properties.FONT_AXES).orElse(Properties.FONT_AXES.defaultValue()),
+                    false,
                     Properties.FALLBACK_FONTS.defaultValue()))
             .face());
   }

@@ -105,6 +105,7 @@ final class Declarations {
     put(Properties.FONT_WEIGHT, "font-weight", Numbers::format);
     put(Properties.SLANT, "font-style", slant -> slant == Slant.ITALIC ? "italic" : "normal");
     put(Properties.FONT_WIDTH, "font-stretch", width -> Numbers.format(width) + "%");
+    put(Properties.OPTICAL_SIZING, "font-optical-sizing", on -> on ? "auto" : "none");
     set(
         Properties.FONT_AXES,
         axes -> {

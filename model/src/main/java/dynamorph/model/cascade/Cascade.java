@@ -143,11 +143,18 @@ public final class Cascade {
             && !inheritance.of(layer).local().has(NESTED);
     return plain || layer.shape().isPresent()
         ? layer
-        : layer.withStory(
-            layer
-                .story()
-                .mapParagraphs(paragraph ->
-                    NestedWords.dressed(paragraph, value(values(layer, paragraph), NESTED))));
+        : layer.withStory(layer.story().mapParagraphs(paragraph -> dressed(layer, paragraph)));
+  }
+
+  /** A paragraph of the layer as it is set. */
+  public Paragraph dressed(Layer layer, Paragraph paragraph) {
+    NestedStyles nested = value(values(layer, paragraph), NESTED);
+    return nested.isEmpty()
+        ? paragraph
+        : NestedWords.dressed(
+            paragraph,
+            nested.mapStyles(id ->
+                Optional.of(id).filter(known -> styles.find(new StyleId(known)).isPresent())));
   }
 
   /** Whether layers follow the same nested styles on the same words under both. */

@@ -30,6 +30,7 @@ final class Looks {
             value(values, Properties.FONT_WIDTH.key()),
             value(values, Properties.SLANT.key()),
             value(values, Properties.FONT_AXES.key()),
+            value(values, Properties.OPTICAL_SIZING.key()),
             value(values, Properties.FALLBACK_FONTS.key())),
         size,
         new Spacing(

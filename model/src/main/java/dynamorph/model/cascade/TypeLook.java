@@ -22,6 +22,10 @@ public record TypeLook(
     return forms.textCase();
   }
 
+  public TypeLook withFont(FontRequest other) {
+    return new TypeLook(other, size, spacing, forms, language);
+  }
+
   /** Points from baseline to baseline. */
   public double leading() {
     return spacing.leading();

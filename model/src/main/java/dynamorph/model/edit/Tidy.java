@@ -8,6 +8,7 @@ import dynamorph.model.cascade.Coats;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
 import dynamorph.model.value.FontSize;
 import java.util.Set;
 
@@ -43,14 +44,21 @@ public final class Tidy {
       PropertySet inherited = cascade.values(layer, paragraph.withLocal(PropertySet.EMPTY));
       tidied = paragraph.withLocal(different(paragraph.local(), inherited));
     }
+    if (tidied.spans().stream().allMatch(span -> span.local().isEmpty())) {
+      return tidied;
+    }
+    // words in a nested style inherit from that
     Paragraph outer = tidied;
-    return tidied.mapSpans(span ->
-        span.local().isEmpty()
-            ? span
-            : span.withLocal(
-                different(
-                    span.local(),
-                    cascade.values(layer, outer, span.withLocal(PropertySet.EMPTY)))));
+    return tidied.withSpans(
+        KeptLook.pieces(cascade.dressed(layer, tidied), tidied).stream()
+            .map(piece -> tidied(layer, outer, piece))
+            .toList());
+  }
+
+  private Span tidied(Layer layer, Paragraph paragraph, KeptLook.Piece piece) {
+    PropertySet inherited =
+        cascade.values(layer, paragraph, piece.was().withLocal(PropertySet.EMPTY));
+    return piece.now().withLocal(different(piece.now().local(), inherited));
   }
 
   private static PropertySet different(PropertySet local, PropertySet inherited) {

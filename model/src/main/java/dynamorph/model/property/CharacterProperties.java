@@ -70,6 +70,9 @@ public abstract sealed class CharacterProperties permits ParagraphProperties {
           AxisSettings.NONE,
           "width-axes");
 
+  public static final Property<Boolean> OPTICAL_SIZING =
+      layout("optical-sizing", TYPEFACE, Level.SPAN, new ValueType.Flag(), true, "width-axes");
+
   public static final Property<ScriptFonts> FALLBACK_FONTS =
       layout(
           "fallback-fonts",

@@ -165,6 +165,8 @@ class EveryPropertyTest {
         of("slant", "upright", "italic", leans(1.5)).words("lll"),
         of("size", "20 pt", "40 pt", scales(2, 2)),
         of("font-axes", "wght=300", "wght=900", isBlacker(1.4)).given("font-family", "Fraunces"),
+        of("optical-sizing", "false", "true", differs())
+            .given("font-family", "Fraunces", "size", "60 pt"),
         of("leading", "20 pt", "35 pt", lastLineMoves(15)).words("Hour\nHour"),
         // thousandths of 20 points at three gaps
         of("tracking", "0", "100", widens(6)),

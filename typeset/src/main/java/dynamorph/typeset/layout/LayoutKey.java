@@ -15,6 +15,7 @@ import dynamorph.model.value.BoxFit;
 import dynamorph.typeset.compose.ParagraphKey;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -35,7 +36,11 @@ record LayoutKey(
 
   private static final Interner<ParagraphLook> SETTINGS = Interner.newWeakInterner();
 
-  static LayoutKey of(Story story, ResolvedLayer resolved, boolean fallback) {
+  /**
+   * @param sized chooses the optical size of a look
+   */
+  static LayoutKey of(
+      Story story, ResolvedLayer resolved, boolean fallback, UnaryOperator<TypeLook> sized) {
     List<ParagraphKey> paragraphs = new ArrayList<>(story.paragraphs().size());
     ResolvedLayer.ResolvedParagraph before = null;
     List<TypeLook> types = List.of();
@@ -46,7 +51,7 @@ record LayoutKey(
       ResolvedLayer.ResolvedParagraph look = resolved.paragraphs().get(index);
       // paragraphs that look alike share what was resolved
       if (look != before) {
-        types = types(look.spans());
+        types = types(look.spans(), sized);
         settings = SETTINGS.intern(look.look());
         before = look;
       }
@@ -71,8 +76,8 @@ record LayoutKey(
         placement.inside());
   }
 
-  private static List<TypeLook> types(List<CharacterLook> spans) {
-    return TYPES.intern(List.copyOf(spans.stream().map(CharacterLook::type).toList()));
+  private static List<TypeLook> types(List<CharacterLook> spans, UnaryOperator<TypeLook> sized) {
+    return TYPES.intern(spans.stream().map(CharacterLook::type).map(sized).toList());
   }
 
   private static List<Integer> lengths(List<Span> spans) {

@@ -2,7 +2,9 @@ package dynamorph.typeset.layout;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.WritingMode;
@@ -11,6 +13,7 @@ import dynamorph.typeset.compose.ListMarks;
 import dynamorph.typeset.compose.ParagraphComposer;
 import dynamorph.typeset.compose.ParagraphKey;
 import dynamorph.typeset.font.FontLibrary;
+import dynamorph.typeset.font.OpticalSizes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +29,7 @@ public final class Typesetter {
   private static final long LAID_OUT_UNITS = 1_000_000;
 
   private final ParagraphComposer composer;
+  private final OpticalSizes opticalSizes;
   private final Cache<LayoutKey, TextLayout> layouts =
       Caffeine.newBuilder()
           .executor(Runnable::run)
@@ -35,6 +39,7 @@ public final class Typesetter {
 
   public Typesetter(FontLibrary fonts) {
     this.composer = new ParagraphComposer(fonts);
+    this.opticalSizes = new OpticalSizes(fonts);
   }
 
   /** What makes the lines of paragraphs. */
@@ -57,12 +62,17 @@ public final class Typesetter {
    * @param fallback whether letters that a face lacks are taken from another
    */
   public TextLayout layout(Story story, ResolvedLayer resolved, boolean fallback) {
-    return layouts.get(LayoutKey.of(story, resolved, fallback), this::set);
+    return layouts.get(LayoutKey.of(story, resolved, fallback, this::sized), this::set);
   }
 
-  /** What the paragraphs of a story are set from. */
+  private TypeLook sized(TypeLook look) {
+    FontRequest sized = opticalSizes.sized(look.font(), look.size());
+    return sized == look.font() ? look : look.withFont(sized);
+  }
+
+  /** What the paragraphs of a story are set from, but for optical sizes. */
   public static List<ParagraphKey> paragraphs(Story story, ResolvedLayer resolved) {
-    return LayoutKey.of(story, resolved, true).paragraphs();
+    return LayoutKey.of(story, resolved, true, look -> look).paragraphs();
   }
 
   private static int weight(LayoutKey key) {

@@ -105,6 +105,7 @@ class FontLibraryTest {
             100,
             Slant.UPRIGHT,
             AxisSettings.parse("SOFT=900, opsz=9"),
+            false,
             ScriptFonts.NONE);
     assertThat(fonts.match(soft).face())
         .isNotSameAs(fonts.match("Fraunces", 400, Slant.UPRIGHT).face());

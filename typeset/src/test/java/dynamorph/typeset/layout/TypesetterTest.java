@@ -11,6 +11,7 @@ import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import dynamorph.model.value.Alignment;
+import dynamorph.model.value.AxisSettings;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
@@ -26,6 +27,30 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class TypesetterTest {
+  private static double width(Setting setting) {
+    return setting.layout().lines().getFirst().width();
+  }
+
+  /**
+   * OpenType, axis opsz: in points, within the 9 to 144 that the font has. Widths are those that
+   * hb-shape tells: 9067, 8800 and 7481 units at 9, 40 and 144.
+   */
+  @ParameterizedTest
+  @CsvSource({"6, 9067", "9, 9067", "40, 8800", "200, 7481"})
+  void largeTextIsDrawnFinerByItself(double size, double units) {
+    Setting fraunces =
+        Setting.of("Hamburg")
+            .with(Properties.FONT_FAMILY, "Fraunces")
+            .with(Properties.SIZE, FontSize.points(size));
+    Setting off = fraunces.with(Properties.OPTICAL_SIZING, false);
+    // sizes within 2.5 % of each other share a face
+    assertThat(width(fraunces) / width(off)).isCloseTo(units / 9067, within(0.002));
+    Setting byHand = fraunces.with(Properties.FONT_AXES, AxisSettings.parse("opsz=144"));
+    assertThat(width(byHand) / width(off)).isCloseTo(7481 / 9067.0, within(0.002));
+    Setting plain = Setting.of("Hamburg").with(Properties.SIZE, FontSize.points(size));
+    assertThat(width(plain.with(Properties.OPTICAL_SIZING, false))).isEqualTo(width(plain));
+  }
+
   private static final String SENTENCE = "The clock had stopped at ten past four";
   private static final String ARABIC = "\u0633\u0627\u0639\u0629 \u0628\u0631\u062c";
 

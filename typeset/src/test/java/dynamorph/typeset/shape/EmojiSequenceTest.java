@@ -50,7 +50,7 @@ class EmojiSequenceTest {
     try (FontLibrary fonts = FontLibrary.forProject(List.of(ColourFont.asset()))) {
       FontRequest plain = FontRequest.of(family, 400, Slant.UPRIGHT);
       FontRequest wish =
-          new FontRequest(family, 400, plain.width(), plain.slant(), plain.axes(), chains);
+          new FontRequest(family, 400, plain.width(), plain.slant(), plain.axes(), false, chains);
       ShapedParagraph shaped =
           new ParagraphShaper(fonts)
               .shape(new ShapeKey(text, List.of(ParagraphShaperTest.type(text.length(), wish))));

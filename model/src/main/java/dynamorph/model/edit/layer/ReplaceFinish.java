@@ -71,7 +71,7 @@ public record ReplaceFinish(Target target, PropertySet finish, String what) impl
   private PropertySet change(Cascade cascade, Layer layer) {
     List<PropertySet> places = new ArrayList<>();
     places.add(cascade.values(layer));
-    for (Paragraph paragraph : layer.story().paragraphs()) {
+    for (Paragraph paragraph : cascade.dressed(layer).story().paragraphs()) {
       for (Span span : paragraph.spans()) {
         places.add(cascade.values(layer, paragraph, span));
       }

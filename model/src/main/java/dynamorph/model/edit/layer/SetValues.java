@@ -5,6 +5,7 @@ import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.KeptLook;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.Tidy;
 import dynamorph.model.message.Messages;
@@ -101,10 +102,16 @@ public record SetValues(Target target, PropertySet values, String what) implemen
   }
 
   private Paragraph onSpans(Cascade cascade, Layer layer, Paragraph paragraph, PropertyKey<?> key) {
-    return paragraph.mapSpans(span ->
-        cascade.trace(layer, paragraph, span, key).winner().source().level() == Level.SPAN
-            ? onSpan(span, key)
-            : span);
+    // words in a nested style have something nearer, too
+    Paragraph dressed = cascade.dressed(layer, paragraph);
+    return paragraph.withSpans(
+        KeptLook.pieces(dressed, paragraph).stream()
+            .map(piece ->
+                cascade.trace(layer, paragraph, piece.was(), key).winner().source().level()
+                        == Level.SPAN
+                    ? onSpan(piece.now(), key)
+                    : piece.now())
+            .toList());
   }
 
   /** Points move what a style places by shares of the frame, so they are a change of that. */

@@ -7,6 +7,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
+import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
@@ -39,11 +40,19 @@ public record DeriveFromLocal(Style derived, Set<LayerId> layers) implements Edi
         track
             .filter(own ->
                 !own.local().isEmpty()
+                    || saysLanguage(project, taken)
                     || own.speakers().containsKey(layer.timing().orElseThrow().speaker()))
             .isPresent();
     return taken.isEmpty() || covered || layer.muted().contains(taken.getLast())
         ? Optional.empty()
         : Optional.of(taken.getLast());
+  }
+
+  /** A track says the language of its cues, over what its styles say. */
+  private static boolean saysLanguage(Project project, List<StyleId> taken) {
+    return taken.stream()
+        .flatMap(id -> project.styles().chain(id).stream())
+        .anyMatch(style -> style.properties().has(Properties.LANGUAGE.key()));
   }
 
   /** What a layer changes by hand on top of the text style it follows last, and that it carries. */
