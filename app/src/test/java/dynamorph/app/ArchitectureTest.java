@@ -86,12 +86,12 @@ class ArchitectureTest {
   }
 
   @Test
-  void onlyTheMessagesOfTheModelKnowAboutLanguages() {
+  void onlyMessagesAndNestedWordsOfTheModelKnowAboutLanguages() {
     noClasses()
         .that()
         .resideInAPackage("dynamorph.model..")
         .and()
-        .resideOutsideOfPackage("dynamorph.model.message")
+        .resideOutsideOfPackages("dynamorph.model.message", "dynamorph.model.nested")
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage("com.ibm.icu..")

@@ -24,6 +24,7 @@ import static dynamorph.model.property.Properties.LEADING;
 import static dynamorph.model.property.Properties.LINE_BREAKING;
 import static dynamorph.model.property.Properties.LIST;
 import static dynamorph.model.property.Properties.NESTED_STYLES;
+import static dynamorph.model.property.Properties.NEXT_STYLE;
 import static dynamorph.model.property.Properties.SIZE;
 import static dynamorph.model.property.Properties.SLANT;
 import static dynamorph.model.property.Properties.SPACE_AFTER;
@@ -54,6 +55,7 @@ import dynamorph.model.value.Length;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NestedStyles;
+import dynamorph.model.value.NextStyle;
 import dynamorph.model.value.Slant;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
@@ -231,6 +233,7 @@ final class LongHourLooks {
         .with(LEADING, Leading.AUTOMATIC)
         .with(SPACE_BEFORE, Length.em(0.35))
         .with(SPACE_AFTER, Length.em(0.3))
+        .with(NEXT_STYLE, new NextStyle(LongHourStyles.PANEL_BODY.value()))
         .with(COAT_COLOUR.at(FILL), Colour.swatch("enamel"));
   }
 
@@ -258,7 +261,8 @@ final class LongHourLooks {
     return PropertySet.EMPTY
         .with(INDENT_FIRST, Length.ZERO)
         .with(DROP_LINES, 3.0)
-        .with(NESTED_STYLES, NestedStyles.parse(LongHourStyles.LEAD_IN + ": 3 words"));
+        .with(NESTED_STYLES, NestedStyles.parse(LongHourStyles.LEAD_IN + ": 3 words"))
+        .with(NEXT_STYLE, new NextStyle(LongHourStyles.COLUMN_TEXT.value()));
   }
 
   static PropertySet steps() {

@@ -4,8 +4,8 @@ import dynamorph.model.message.Messages;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.Shape;
-import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleReferences;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.Timing;
@@ -163,14 +163,14 @@ public record Layer(
    */
   public Layer mapFollows(Function<StyleId, Optional<StyleId>> change) {
     return withFollows(mapped(follows, change))
-        .withLocal(NestedReferences.mapped(local, change))
+        .withLocal(StyleReferences.mapped(local, change))
         .withMuted(
             muted.stream().flatMap(id -> change.apply(id).stream()).collect(Collectors.toSet()))
         .withStory(
             story.mapParagraphs(paragraph ->
                 paragraph
                     .withFollows(paragraph.follows().flatMap(change))
-                    .withLocal(NestedReferences.mapped(paragraph.local(), change))
+                    .withLocal(StyleReferences.mapped(paragraph.local(), change))
                     .mapSpans(span -> span.withFollows(mapped(span.follows(), change)))));
   }
 

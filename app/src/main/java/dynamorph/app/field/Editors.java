@@ -6,6 +6,7 @@ import dynamorph.model.property.Property;
 import dynamorph.model.property.ValueType;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleLevel;
 import dynamorph.model.value.AxisSettings;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Expression;
@@ -15,6 +16,7 @@ import dynamorph.model.value.GradientStops;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.NestedStyles;
+import dynamorph.model.value.NextStyle;
 import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.StylisticSets;
@@ -24,6 +26,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -61,8 +64,8 @@ public final class Editors {
     /** Images of the project, by their short names. */
     List<String> images();
 
-    /** The character styles of the project, as they are listed. */
-    List<Style> characterStyles();
+    /** The styles of the project that are of a level, as they are listed. */
+    List<Style> styles(StyleLevel level);
   }
 
   private final Surroundings surroundings;
@@ -110,7 +113,11 @@ public final class Editors {
     if (property.equals(Properties.NESTED_STYLES)) {
       return (ValueEditor<T>)
           new NestedStylesEditor(
-              surroundings::characterStyles, (ValueEditor.Sink<NestedStyles>) sink);
+              () -> surroundings.styles(StyleLevel.CHARACTER),
+              (ValueEditor.Sink<NestedStyles>) sink);
+    }
+    if (property.equals(Properties.NEXT_STYLE)) {
+      return (ValueEditor<T>) nextStyle((ValueEditor.Sink<NextStyle>) sink);
     }
     ValueType<T> type = property.type();
     return switch (type) {
@@ -350,6 +357,25 @@ public final class Editors {
         FeatureSettings::isOn,
         (settings, tag) -> settings.isOn(tag) ? settings.without(tag) : settings.with(tag, 1),
         FeatureSettings.NONE);
+  }
+
+  private ValueEditor<NextStyle> nextStyle(ValueEditor.Sink<NextStyle> sink) {
+    return combo(
+        () ->
+            Stream.concat(
+                    Stream.of(NextStyle.SAME),
+                    surroundings.styles(StyleLevel.PARAGRAPH).stream()
+                        .map(style -> new NextStyle(style.id().value())))
+                .toList(),
+        next ->
+            next.isSame()
+                ? Messages.of("editors.the-same-style")
+                : surroundings.styles(StyleLevel.PARAGRAPH).stream()
+                    .filter(style -> style.id().value().equals(next.style()))
+                    .map(Style::name)
+                    .findFirst()
+                    .orElse(Messages.of("nested-styles-editor.missing", next.style())),
+        next -> sink.set(next, Optional.empty()));
   }
 
   private ValueEditor<Double> weight(ValueEditor.Sink<Double> sink) {

@@ -125,10 +125,8 @@ public final class EditorContext implements Editors.Surroundings {
   }
 
   @Override
-  public List<Style> characterStyles() {
-    return workspace.project().styles().stream()
-        .filter(style -> style.level() == StyleLevel.CHARACTER)
-        .toList();
+  public List<Style> styles(StyleLevel level) {
+    return workspace.project().styles().stream().filter(style -> style.level() == level).toList();
   }
 
   @Override

@@ -103,14 +103,14 @@ class EditorsTest {
     }
 
     @Override
-    public List<Style> characterStyles() {
+    public List<Style> styles(StyleLevel level) {
       return Stream.of("speaker", "figures")
           .map(id ->
               new Style(
                   new StyleId(id),
                   id.toUpperCase(Locale.ROOT),
                   "",
-                  StyleLevel.CHARACTER,
+                  level,
                   Optional.empty(),
                   PropertySet.EMPTY,
                   ""))

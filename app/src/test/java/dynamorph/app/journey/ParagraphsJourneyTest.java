@@ -132,6 +132,21 @@ class ParagraphsJourneyTest extends JourneyTest {
     assertThat(driver.layer(PANEL).story().paragraphs().getFirst().spans()).hasSize(1);
   }
 
+  /** Enter behind a paragraph begins one in the style that comes next; undo takes it back. */
+  @Test
+  void enterGoesOnInTheNextStyle() {
+    int end = driver.layer(PANEL).story().rangeOf(0).end();
+    driver.edit(PANEL, end, end);
+    driver.robot().push(KeyCode.ENTER).write("Then");
+    driver.settle();
+    assertThat(driver.layer(PANEL).story().paragraphs())
+        .extracting(paragraph -> paragraph.follows().orElseThrow().value())
+        .startsWith("column-opening", "column-text", "column-text", "column-text", "steps");
+    assertThat(driver.layer(PANEL).story().paragraphs().get(1).text()).isEqualTo("Then");
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
   private String reach() {
     return driver.robot().lookup("#reach .label").queryAllAs(Label.class).stream()
         .map(Label::getText)

@@ -5,6 +5,7 @@ import static dynamorph.model.cascade.Coats.value;
 
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.nested.NestedWords;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
@@ -15,7 +16,6 @@ import dynamorph.model.shape.Shape;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
-import dynamorph.model.text.NestedWords;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.value.Colour;

@@ -3,6 +3,7 @@ package dynamorph.model.edit;
 import dynamorph.model.Layer;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.property.Address;
+import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -51,17 +52,25 @@ public final class KeptLook {
   private Paragraph of(Layer layerWas, Layer layerNow, Paragraph was, Paragraph now) {
     Paragraph paragraph =
         now.withLocal(
-            restored(now.local(), before.values(layerWas, was), after.values(layerNow, now)));
+            restored(
+                now.local(),
+                counting(before.values(layerWas, was), Level.PARAGRAPH),
+                counting(after.values(layerNow, now), Level.PARAGRAPH)));
     List<Span> pieces = new ArrayList<>();
     for (Piece piece : pieces(was, now)) {
       pieces.add(
           piece.now.withLocal(
               restored(
                   piece.now.local(),
-                  before.values(layerWas, was, piece.was),
-                  after.values(layerNow, paragraph, piece.now))));
+                  counting(before.values(layerWas, was, piece.was), Level.SPAN),
+                  counting(after.values(layerNow, paragraph, piece.now), Level.SPAN))));
     }
     return paragraph.withSpans(pieces);
+  }
+
+  /** Where a text stands is nothing that its words could keep. */
+  private static PropertySet counting(PropertySet values, Level level) {
+    return values.where(key -> key.countsOn(level));
   }
 
   /** The same words in their span before and in their span now. */

@@ -8,9 +8,9 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.ImageUse;
 import dynamorph.model.style.NamedReferences;
-import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleReferences;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
@@ -65,7 +65,7 @@ final class References {
       board.baseStyle().ifPresent(wanted::add);
       for (Layer layer : board.layers()) {
         wanted.addAll(Followers.followed(layer));
-        layer.locals().forEach(local -> wanted.addAll(NestedReferences.in(local)));
+        layer.locals().forEach(local -> wanted.addAll(StyleReferences.in(local)));
       }
       captions(board)
           .forEach(track -> {
@@ -77,7 +77,7 @@ final class References {
     while (true) {
       all.forEach(style -> {
         style.basedOn().ifPresent(wanted::add);
-        wanted.addAll(NestedReferences.in(style.properties()));
+        wanted.addAll(StyleReferences.in(style.properties()));
       });
       List<Style> more = completed(all, wanted, Style::id, project -> project.styles().stream());
       if (more.size() == all.size()) {

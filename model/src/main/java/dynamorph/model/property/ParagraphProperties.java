@@ -12,6 +12,7 @@ import dynamorph.model.value.Length;
 import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NestedStyles;
+import dynamorph.model.value.NextStyle;
 import dynamorph.model.value.NumberStyle;
 import dynamorph.model.value.OverlongWords;
 import dynamorph.model.value.PunctuationSpacing;
@@ -338,6 +339,19 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
               ".+",
               Messages.of("paragraph-properties.styles-and-their-words")),
           NestedStyles.NONE,
+          "nested-styles");
+
+  public static final Property<NextStyle> NEXT_STYLE =
+      layout(
+          "next-style",
+          PARAGRAPH,
+          Level.PARAGRAPH,
+          new ValueType.Written<>(
+              NextStyle.class,
+              NextStyle::parse,
+              ".+",
+              Messages.of("paragraph-properties.same-or-a-style")),
+          NextStyle.SAME,
           "nested-styles");
 
   public static final Property<TabStops> TAB_STOPS =

@@ -5,9 +5,9 @@ import static java.util.Objects.requireNonNull;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleReferences;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.timeline.Timeline;
@@ -205,7 +205,7 @@ public final class Followers {
     return project
         .styles()
         .find(id)
-        .map(style -> NestedReferences.in(style.properties()))
+        .map(style -> StyleReferences.nestedIn(style.properties()))
         .orElse(Set.of());
   }
 
@@ -242,7 +242,8 @@ public final class Followers {
   public List<Follower> of(StyleId style) {
     Set<StyleId> family = new HashSet<>(project.styles().family(style));
     project.styles().stream()
-        .filter(nesting -> !Collections.disjoint(NestedReferences.in(nesting.properties()), family))
+        .filter(nesting ->
+            !Collections.disjoint(StyleReferences.nestedIn(nesting.properties()), family))
         .map(nesting -> project.styles().family(nesting.id()))
         .toList()
         .forEach(family::addAll);
@@ -264,7 +265,7 @@ public final class Followers {
     Set<StyleId> bases = new HashSet<>();
     for (Style style : project.styles().list()) {
       style.basedOn().ifPresent(bases::add);
-      bases.addAll(NestedReferences.in(style.properties()));
+      bases.addAll(StyleReferences.in(style.properties()));
     }
     return project.styles().stream()
         .filter(style -> count(style.id()).all() == 0 && !bases.contains(style.id()))

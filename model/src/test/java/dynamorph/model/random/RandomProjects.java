@@ -298,6 +298,8 @@ public final class RandomProjects {
               dynamorph.model.value.ScriptFonts.class,
               List.of("none", "Arab: Amiri; *: EB Garamond")),
           java.util.Map.entry(
+              dynamorph.model.value.NextStyle.class, List.of("same", "style st4", "style st8")),
+          java.util.Map.entry(
               dynamorph.model.value.NestedStyles.class,
               List.of("none", "st3: 2 words; st7: every number", "st7: through \"e\"")),
           java.util.Map.entry(

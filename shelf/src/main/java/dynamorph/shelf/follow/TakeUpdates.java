@@ -6,10 +6,10 @@ import dynamorph.model.edit.importing.ImportStyles;
 import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.NamedReferences;
-import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleReferences;
 import dynamorph.model.style.Swatch;
 import dynamorph.shelf.Shelf;
 import dynamorph.shelf.entry.Kept;
@@ -144,7 +144,7 @@ public record TakeUpdates(
       NamedReferences.in(List.of(taken)).swatches().stream()
           .filter(swatch -> terms.swatch(swatch).isEmpty())
           .forEach(wanted::add);
-      NestedReferences.in(taken).stream()
+      StyleReferences.nestedIn(taken).stream()
           .map(StyleId::value)
           .filter(nested -> terms.style(nested).isEmpty())
           .forEach(wanted::add);

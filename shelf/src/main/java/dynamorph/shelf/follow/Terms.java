@@ -2,10 +2,10 @@ package dynamorph.shelf.follow;
 
 import dynamorph.model.Project;
 import dynamorph.model.edit.Recoloured;
-import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Origin;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleReferences;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Colour;
 import java.util.HashMap;
@@ -75,7 +75,7 @@ final class Terms {
         .withId(new StyleId(entry))
         .withBasedOn(style.basedOn().flatMap(this::entry).map(StyleId::new))
         .withProperties(
-            NestedReferences.mapped(
+            StyleReferences.mapped(
                 Recoloured.values(style.properties(), this::onShelf),
                 nested -> entry(nested).map(StyleId::new)))
         .withOrigin(Optional.empty());
@@ -97,7 +97,7 @@ final class Terms {
         .withId(id)
         .withBasedOn(style.basedOn().flatMap(base -> style(base.value())))
         .withProperties(
-            NestedReferences.mapped(
+            StyleReferences.mapped(
                 Recoloured.values(style.properties(), this::inProject),
                 nested -> style(nested.value())));
   }

@@ -9,48 +9,57 @@ import dynamorph.model.cascade.ParagraphLook.Justification;
  * @param letter space between letters, in em
  * @param glyph factor of the width of letters
  * @param gap space between East Asian letters, in em
+ * @param sign share of the white of full-width signs that is taken away
  */
-record Glue(double word, double letter, double glyph, double gap) {
+record Glue(double word, double letter, double glyph, double gap, double sign) {
+  /** Spaces between words get as much as gaps, which are so many times wider than a space. */
+  private static final double SPACES = 4;
+
   /** What an East Asian gap gives when the line is stretched by its full measure, in em. */
   static final double GAP_STRETCH = 0.25;
 
   /** The desired spacing. */
   static Glue best(Justification limits) {
-    return new Glue(limits.word().best(), limits.letter().best(), limits.glyph().best(), 0);
+    return new Glue(limits.word().best(), limits.letter().best(), limits.glyph().best(), 0, 0);
   }
 
   /** A spacing, and how wide it makes its line. */
   record Filled(Glue spread, double width) {}
 
   /**
-   * The spacing that fills a room.
+   * The spacing that fills a room. In a tight line words, letters and their width give way first,
+   * within their limits, then the white of full-width signs (JLREQ 3.8.3). In a loose one what is
+   * missing beyond all limits goes between words and East Asian letters alike (JLREQ 3.8.4).
    *
    * @param sums what the line has at its best
    */
   static Filled filling(Justification limits, WidthSums.Sums sums, double lineWidth) {
     double lack = lineWidth - sums.width();
     if (lack < 0) {
-      double ratio = sums.shrink() > 0 ? Math.max(-1, lack / sums.shrink()) : 0;
-      return new Filled(at(limits, ratio, 0, 0), sums.width() + ratio * sums.shrink());
+      double plain = sums.shrink() - sums.signs();
+      double ratio = plain > 0 ? Math.max(-1, lack / plain) : 0;
+      double rest = Math.min(0, lack - ratio * plain);
+      double sign = sums.signs() > 0 ? Math.min(1, -rest / sums.signs()) : 0;
+      double width = sums.width() + ratio * plain - sign * sums.signs();
+      return new Filled(at(limits, ratio, 0, 0, sign), width);
     }
     double ratio = sums.stretch() > 0 ? Math.min(1, lack / sums.stretch()) : 1;
     double rest = Math.max(0, lack - ratio * sums.stretch());
-    // what is beyond the limits goes between words, where it disturbs least
-    if (sums.spaces() > 0) {
-      return new Filled(at(limits, ratio, rest / sums.spaces(), 0), lineWidth);
+    double room = sums.gaps() + SPACES * sums.spaces();
+    if (room > 0) {
+      double gap = rest / room;
+      return new Filled(at(limits, ratio, SPACES * gap, gap, 0), lineWidth);
     }
-    if (sums.gaps() > 0) {
-      return new Filled(at(limits, ratio, 0, rest / sums.gaps()), lineWidth);
-    }
-    return new Filled(at(limits, ratio, 0, 0), lineWidth - rest);
+    return new Filled(at(limits, ratio, 0, 0, 0), lineWidth - rest);
   }
 
-  private static Glue at(Justification limits, double ratio, double word, double gap) {
+  private static Glue at(Justification limits, double ratio, double word, double gap, double sign) {
     return new Glue(
         towards(limits.word(), ratio) + word,
         towards(limits.letter(), ratio),
         towards(limits.glyph(), ratio),
-        Math.max(0, ratio) * GAP_STRETCH + gap);
+        Math.max(0, ratio) * GAP_STRETCH + gap,
+        sign);
   }
 
   private static double towards(Justification.Range range, double ratio) {

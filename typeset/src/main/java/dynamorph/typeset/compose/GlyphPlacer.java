@@ -1,6 +1,7 @@
 package dynamorph.typeset.compose;
 
 import dynamorph.model.cascade.TypeLook;
+import dynamorph.typeset.shape.FullWidthSigns;
 import dynamorph.typeset.shape.ShapedRun;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -61,10 +62,18 @@ final class GlyphPlacer {
    * @param wide how its glyphs are scaled across
    * @param advance what it takes with its glue
    * @param pad what stands around it for its ruby
-   * @param gap what stands after it, where the script changes
+   * @param gap what stands after it, between East Asian letters
+   * @param white what was taken from the white before its glyphs
    */
   private record Cluster(
-      int unit, boolean behind, boolean tab, double wide, double advance, double pad, double gap) {}
+      int unit,
+      boolean behind,
+      boolean tab,
+      double wide,
+      double advance,
+      double pad,
+      double gap,
+      double white) {}
 
   /** Places the glyphs of a segment where the one before ended, and appends them. */
   void set(RunSegment segment, List<GlyphRun> into) {
@@ -76,7 +85,7 @@ final class GlyphPlacer {
       double began = x;
       double glyphs = x + cluster.pad / 2;
       x = glyphs + cluster.advance + cluster.pad / 2 + cluster.gap;
-      placed.put(index, cluster, scales, began, glyphs, x);
+      placed.put(index, cluster, scales, began, glyphs - cluster.white, x);
       if (cluster.tab) {
         tabPlaces.put(cluster.unit, began);
       }
@@ -100,7 +109,12 @@ final class GlyphPlacer {
             : tab ? tabWidth(unit) : drawn * wide + scales.letter;
     double pad = behind ? 0 : measures.pad(unit);
     double gap = behind ? 0 : gapAfter(run.ends()[index] + segment.offset(), scales);
-    return new Cluster(unit, behind, tab, wide, advance, pad, gap);
+    double taken =
+        glue.sign() == 0 || behind || unit >= cut.ink()
+            ? 0
+            : glue.sign() * measures.reducible(run, index, sign) * scales.glyphs.along();
+    double white = taken * FullWidthSigns.shareBefore(sign);
+    return new Cluster(unit, behind, tab, wide, advance - taken, pad, gap, white);
   }
 
   private double gapAfter(int end, Scales scales) {

@@ -227,13 +227,13 @@ record Ruby(List<Over> overs, double[] pads) {
     List<GlyphRun> set = List.copyOf(runs);
     for (Over over : overs) {
       if (over.isOn(cut)) {
-        add(runs, set, over, looks);
+        add(runs, set, over, cut, looks);
       }
     }
   }
 
   private static void add(
-      List<GlyphRun> runs, List<GlyphRun> set, Over over, List<TypeLook> looks) {
+      List<GlyphRun> runs, List<GlyphRun> set, Over over, LineRange cut, List<TypeLook> looks) {
     double left = Double.POSITIVE_INFINITY;
     double right = Double.NEGATIVE_INFINITY;
     for (GlyphRun run : set) {
@@ -254,6 +254,12 @@ record Ruby(List<Over> overs, double[] pads) {
     int count = over.letters.runs().stream().mapToInt(ShapedRun::clusterCount).sum();
     double gap = over.spread && free > 0 ? free / count : 0;
     double x = free < 0 ? left - over.before * look.size() : left + (gap > 0 ? gap / 2 : free / 2);
+    boolean first = over.base.start() <= cut.start();
+    boolean last = over.base.end() >= cut.ink();
+    if (free < 0 && first != last) {
+      // at the end of a line there is no letter to reach over (JLREQ 3.3.8)
+      x = first ? Math.max(x, left) : Math.min(x, right - wide);
+    }
     double y = -over.baseline * look.size() * look.forms().scaleDown();
     y -= look.spacing().baselineShift();
     for (ShapedRun run : over.letters.runs()) {

@@ -2,6 +2,7 @@ package dynamorph.typeset.compose;
 
 import dynamorph.model.cascade.ParagraphLook.Justification;
 import dynamorph.model.cascade.TypeLook;
+import dynamorph.typeset.shape.FullWidthSigns;
 import dynamorph.typeset.shape.ShapedParagraph;
 import dynamorph.typeset.shape.ShapedRun;
 import java.util.BitSet;
@@ -21,15 +22,18 @@ final class WidthSums {
    * @param shrink how much narrower
    * @param spaces width of its spaces as the font has them
    * @param gaps em of its gaps between East Asian letters
+   * @param signs how much narrower its full-width signs can become, part of {@code shrink}
    */
-  record Sums(double width, double stretch, double shrink, double spaces, double gaps) {
+  record Sums(
+      double width, double stretch, double shrink, double spaces, double gaps, double signs) {
     Sums plus(Sums other) {
       return new Sums(
           width + other.width,
           stretch + other.stretch,
           shrink + other.shrink,
           spaces + other.spaces,
-          gaps + other.gaps);
+          gaps + other.gaps,
+          signs + other.signs);
     }
   }
 
@@ -40,6 +44,7 @@ final class WidthSums {
   private final double[] shrinks;
   private final double[] spaces;
   private final double @Nullable [] gaps;
+  private final double @Nullable [] signs;
   private final boolean spacedOut;
 
   /** Units whose letters join. */
@@ -66,7 +71,9 @@ final class WidthSums {
     this.stretches = new double[units + 1];
     this.shrinks = new double[units + 1];
     this.spaces = new double[units + 1];
-    this.gaps = hasEastAsian(shaped.text()) ? new double[units + 1] : null;
+    boolean eastAsian = hasEastAsian(shaped.text());
+    this.gaps = eastAsian ? new double[units + 1] : null;
+    this.signs = eastAsian ? new double[units + 1] : null;
     boolean extra = limits.letter().best() != 0;
     for (TypeLook look : looks) {
       extra |= look.spacing().letterExtra() != 0;
@@ -90,6 +97,7 @@ final class WidthSums {
     this.shrinks = of.shrinks;
     this.spaces = of.spaces;
     this.gaps = of.gaps;
+    this.signs = of.signs;
     this.spacedOut = of.spacedOut;
     this.cursive = of.cursive;
     this.scale = of.scale * scale;
@@ -114,6 +122,9 @@ final class WidthSums {
     sum(spaces);
     if (gaps != null) {
       sum(gaps);
+    }
+    if (signs != null) {
+      sum(signs);
     }
   }
 
@@ -156,6 +167,11 @@ final class WidthSums {
         widths[start + 1] += sign == '\t' ? 0 : drawn * glyphBest + letter;
         stretches[start + 1] += drawn * glyphStretch + letterStretch;
         shrinks[start + 1] += drawn * glyphShrink + letterShrink;
+        if (signs != null) {
+          double white = reducible(run, cluster, sign) * along;
+          signs[start + 1] += white;
+          shrinks[start + 1] += white;
+        }
       } else {
         spreadOver(
             start, end, drawn, letter, glyphStretch, letterStretch, glyphShrink, letterShrink);
@@ -165,6 +181,13 @@ final class WidthSums {
         stretches[Math.min(end, last)] += size * Glue.GAP_STRETCH;
       }
     }
+  }
+
+  /** What a tight line may take from a sign, in em of its span. */
+  double reducible(ShapedRun run, int cluster, char sign) {
+    String language = looks.get(run.span()).language();
+    return FullWidthSigns.reducible(sign, language, run.advances()[cluster] / run.scale())
+        * run.scale();
   }
 
   /** A ligature's width is shared by its letters, for a break inside of it. */
@@ -271,7 +294,8 @@ final class WidthSums {
         stretch(start, ink),
         shrink(start, ink),
         spaces(start, ink),
-        gaps == null ? 0 : (gaps[ink] - gaps[start]) * scale);
+        gaps == null ? 0 : (gaps[ink] - gaps[start]) * scale,
+        signs == null ? 0 : (signs[ink] - signs[start]) * scale);
   }
 
   private double behind(int ink) {

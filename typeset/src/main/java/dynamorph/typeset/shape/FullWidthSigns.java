@@ -22,6 +22,9 @@ public final class FullWidthSigns {
   private static final String STOPS = "\u3001\u3002\uFF0C\uFF0E";
   private static final String MIDDLE = "\u30FB\uFF1A\uFF1B\u3000";
 
+  private static final String FULL_STOPS = "\u3002\uFF0E";
+  private static final int IDEOGRAPHIC_SPACE = 0x3000;
+
   private FullWidthSigns() {}
 
   /** Whether the white of a sign lies before it. */
@@ -38,6 +41,31 @@ public final class FullWidthSigns {
   private static boolean isTraditionalChinese(String language) {
     return language.startsWith("zh")
         && (language.contains("Hant") || language.contains("TW") || language.contains("HK"));
+  }
+
+  /**
+   * What of the white of a sign a tight line may take away, in em: all of a bracket's and a
+   * comma's, and of a middle dot's at either side, but nothing of a full stop's (JLREQ 3.8.3, after
+   * JIS X 4051).
+   *
+   * @param advance of the sign as it was shaped, in parts of its em
+   */
+  public static double reducible(int codePoint, String language, double advance) {
+    if (advance < LEAST || FULL_STOPS.indexOf(codePoint) >= 0) {
+      return 0;
+    }
+    return isWhiteBefore(codePoint) || isWhiteBehind(codePoint, language) || isDot(codePoint)
+        ? WHITE
+        : 0;
+  }
+
+  /** Which part of the white that is taken away lay before the sign. */
+  public static double shareBefore(int codePoint) {
+    return isWhiteBefore(codePoint) ? 1 : isDot(codePoint) ? 0.5 : 0;
+  }
+
+  private static boolean isDot(int codePoint) {
+    return codePoint != IDEOGRAPHIC_SPACE && MIDDLE.indexOf(codePoint) >= 0;
   }
 
   /** Without the white between signs that meet. */

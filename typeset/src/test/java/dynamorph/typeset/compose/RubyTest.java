@@ -103,6 +103,19 @@ class RubyTest {
     assertThat(own).isEqualTo(share, within(0.6));
   }
 
+  /** JLREQ 3.3.8: the kana that it would reach over stands on another line. */
+  @Test
+  void atTheEndsOfLinesARubyStandsInsideTheMeasure() {
+    List<Line> lines =
+        setting(Span.of("ののの"), read("時", "ときき"), Span.of("のの")).inBox(3.2 * SIZE).layout().lines();
+    assertThat(lines.get(1).start()).isEqualTo(3);
+    assertThat(left(over(lines.get(1)).getFirst())).isEqualTo(0, within(0.01));
+    List<Line> ends =
+        setting(Span.of("のの"), read("時", "ときき"), Span.of("ののの")).inBox(3.3 * SIZE).layout().lines();
+    assertThat(ends.getFirst().end()).isEqualTo(3);
+    assertThat(right(over(ends.getFirst()).getFirst())).isEqualTo(3 * SIZE, within(0.01));
+  }
+
   @Test
   void partsStandOverALetterEach() {
     Line line = line(read("時計", "と け"));

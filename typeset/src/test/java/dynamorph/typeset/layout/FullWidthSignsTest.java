@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.property.Properties;
+import dynamorph.model.value.Alignment;
+import dynamorph.model.value.LineBreaking;
 import dynamorph.model.value.PunctuationSpacing;
 import dynamorph.model.value.WritingMode;
 import dynamorph.typeset.Setting;
@@ -51,6 +53,37 @@ class FullWidthSignsTest {
     assertThat(
             ems(japanese(text).with(Properties.PUNCTUATION_SPACING, PunctuationSpacing.FULL_WIDTH)))
         .isCloseTo(text.length(), within(0.001));
+  }
+
+  /**
+   * JLREQ 3.8.3: a justified line of 9.9 squares takes a tenth sign, if one of them gives what
+   * lacks; a full stop does not.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "\u3001, 10, 0",
+    "\u300D, 10, 0",
+    "\u300C, 10, 0.1",
+    "\u30FB, 10, 0.05",
+    "\u3002, 9, 0",
+    "\u6642, 9, 0"
+  })
+  void aTightLineTakesTheWhiteOfSigns(String sign, int taken, double moved) {
+    String clock = "\u6642\u8A08";
+    String text = clock + sign + "\u6642" + clock.repeat(12);
+    Setting justified =
+        japanese(text)
+            .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
+            .with(Properties.LINE_BREAKING, LineBreaking.WHOLE_PARAGRAPH)
+            .inBox(9.9 * SIZE);
+    Line line = justified.layout().lines().getFirst();
+    assertThat(line.end()).isEqualTo(taken);
+    assertThat(line.width()).isCloseTo(9.9 * SIZE, within(0.01));
+    if (taken == 10) {
+      GlyphRun run = line.runs().getFirst();
+      assertThat((double) run.x()[2]).isCloseTo((2 - moved) * SIZE, within(0.01));
+      assertThat((double) run.x()[3]).as("what follows").isCloseTo(2.9 * SIZE, within(0.01));
+    }
   }
 
   /** As the fonts' own half widths (halt) have it: the glyph moves into what it lost. */

@@ -9,8 +9,10 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.importing.ImportText;
 import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.text.BreakParagraph;
 import dynamorph.model.edit.text.EditText;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
@@ -156,7 +158,13 @@ final class TextKeys {
       case BACK_SPACE -> delete(at, true, word);
       case DELETE -> delete(at, false, word);
       case TAB -> insert("\t");
-      case ENTER -> insert(event.isShiftDown() ? "\u2028" : "\n");
+      case ENTER -> {
+        if (event.isShiftDown()) {
+          insert("\u2028");
+        } else {
+          breakParagraph(at);
+        }
+      }
       case A -> {
         return command(event, () -> select(at.layer().id(), 0, at.story().length()));
       }
@@ -189,13 +197,19 @@ final class TextKeys {
   private void insert(String text) {
     editing()
         .ifPresent(at -> {
-          // a step ends with each paragraph, and where the caret was put elsewhere in between
-          Object gesture = text.equals("\n") ? new Object() : typing(at);
-          replace(at, EditText.plain(at.layer().id(), at.range(), text), text.length(), gesture);
+          EditText edit = EditText.plain(at.layer().id(), at.range(), text);
+          replace(at, edit, text.length(), typing(at));
         });
   }
 
-  /** What is typed and deleted without moving the caret in between makes one step. */
+  /** A step ends with each paragraph. */
+  private void breakParagraph(Editing at) {
+    replace(at, new BreakParagraph(at.layer().id(), at.range()), 1, new Object());
+  }
+
+  /**
+   * What is typed and deleted makes one step as long as the caret is not put elsewhere in between.
+   */
   private Object typing(Editing at) {
     boolean goesOn =
         at.range().isEmpty() && at.cursor().caret() == typedUpTo && at.layer().id().equals(typedIn);
@@ -205,7 +219,7 @@ final class TextKeys {
     return typingGesture;
   }
 
-  private void replace(Editing at, EditText edit, int length, Object gesture) {
+  private void replace(Editing at, Edit edit, int length, Object gesture) {
     if (workspace.apply(edit, Optional.of(gesture))) {
       int caret = at.range().start() + length;
       typedUpTo = caret;

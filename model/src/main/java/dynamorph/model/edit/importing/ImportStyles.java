@@ -8,12 +8,12 @@ import dynamorph.model.edit.Recoloured;
 import dynamorph.model.edit.style.Sample;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Origin;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleReferences;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.value.Colour;
 import java.util.ArrayList;
@@ -118,7 +118,7 @@ public record ImportStyles(
           sample.layerFollows().stream().map(id -> styles.getOrDefault(id, id)).toList(),
           sample.paragraphFollows().map(id -> styles.getOrDefault(id, id)),
           sample.spanFollows().stream().map(id -> styles.getOrDefault(id, id)).toList(),
-          NestedReferences.mapped(
+          StyleReferences.mapped(
               Recoloured.values(sample.values(), colour -> recoloured(swatches, colour)),
               id -> Optional.of(styles.getOrDefault(id, id))));
     }
@@ -322,7 +322,7 @@ public record ImportStyles(
 
     /** Values with the swatches and nested styles as they are called here. */
     private PropertySet here(PropertySet values) {
-      return NestedReferences.mapped(
+      return StyleReferences.mapped(
           Recoloured.values(values, colour -> recoloured(swatches, colour)),
           id -> Optional.of(ids.getOrDefault(id, id)));
     }

@@ -7,9 +7,9 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.style.NamedReferences;
-import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.style.StyleReferences;
 import dynamorph.model.style.Swatch;
 import dynamorph.model.text.Paragraph;
 import java.util.ArrayList;
@@ -74,7 +74,7 @@ public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset>
     Set<Style> styles = new LinkedHashSet<>();
     wanted.forEach(id -> add(styles, project, id));
     loose.stream()
-        .flatMap(values -> NestedReferences.in(values).stream())
+        .flatMap(values -> StyleReferences.nestedIn(values).stream())
         .forEach(id -> add(styles, project, id));
     NamedReferences named =
         NamedReferences.in(
@@ -93,7 +93,7 @@ public record StyleBundle(List<Style> styles, List<Swatch> swatches, List<Asset>
   private static void add(Set<Style> styles, Project project, StyleId id) {
     for (Style style : project.styles().chain(id).reversed()) {
       // what a nested style nests itself counts for nothing
-      NestedReferences.in(style.properties()).stream()
+      StyleReferences.nestedIn(style.properties()).stream()
           .sorted()
           .forEach(nested -> styles.addAll(project.styles().chain(nested).reversed()));
       styles.add(style);

@@ -13,11 +13,11 @@ import dynamorph.model.edit.Tidy;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.reach.Followers;
-import dynamorph.model.style.NestedReferences;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
+import dynamorph.model.style.StyleReferences;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import java.util.ArrayList;
@@ -58,7 +58,7 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
                 Followers.followed(layer).contains(style)
                         || layer
                             .locals()
-                            .anyMatch(local -> NestedReferences.in(local).contains(style))
+                            .anyMatch(local -> StyleReferences.in(local).contains(style))
                     ? layer.mapFollows(this::replaced)
                     : layer);
     Project changed = without.withStyles(remaining(before.styles(), gone));
@@ -103,11 +103,11 @@ public record DeleteStyle(StyleId style, Optional<StyleId> replacement) implemen
     }
     changed = changed.without(style);
     for (Style nesting : changed.list()) {
-      if (NestedReferences.in(nesting.properties()).contains(style)) {
+      if (StyleReferences.in(nesting.properties()).contains(style)) {
         changed =
             changed.with(
                 nesting.withProperties(
-                    NestedReferences.mapped(nesting.properties(), this::replaced)));
+                    StyleReferences.mapped(nesting.properties(), this::replaced)));
       }
     }
     return changed;

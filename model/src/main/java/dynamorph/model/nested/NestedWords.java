@@ -1,10 +1,12 @@
-package dynamorph.model.text;
+package dynamorph.model.nested;
 
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import com.ibm.icu.text.BreakIterator;
 import com.ibm.icu.util.ULocale;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
 import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.NestedStyles.Count;
 import dynamorph.model.value.NestedStyles.Every;

@@ -1,10 +1,12 @@
-package dynamorph.model.text;
+package dynamorph.model.nested;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
 import dynamorph.model.value.NestedStyles;
 import java.util.List;
 import java.util.Optional;

@@ -1,0 +1,2 @@
+/** The words of paragraphs that styles put character styles on. */
+package dynamorph.model.nested;
