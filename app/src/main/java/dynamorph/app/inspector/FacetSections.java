@@ -143,6 +143,7 @@ public final class FacetSections extends VBox {
   private final Map<Facet, Node> byFacet = new java.util.EnumMap<>(Facet.class);
   private final TextField search = new TextField();
   private boolean words = true;
+  private final Label nothingFound = new Label(Messages.of("facet-sections.no-property"));
   private String wanted = "";
 
   public FacetSections(Workspace workspace, Editors editors, Supplier<Subject> subject) {
@@ -159,7 +160,12 @@ public final class FacetSections extends VBox {
     HBox searchRow = new HBox(search);
     HBox.setHgrow(search, Priority.ALWAYS);
     searchRow.getStyleClass().add("find-property-row");
-    getChildren().add(searchRow);
+    nothingFound.getStyleClass().add("quiet");
+    nothingFound.setId("no-property-found");
+    nothingFound.setWrapText(true);
+    nothingFound.managedProperty().bind(nothingFound.visibleProperty());
+    nothingFound.setVisible(false);
+    getChildren().addAll(searchRow, nothingFound);
     for (Facet facet : IN_ORDER_OF_USE) {
       Node section = facet == Facet.FINISH ? finish : section(facet);
       byFacet.put(facet, section);
@@ -407,7 +413,7 @@ public final class FacetSections extends VBox {
 
   private void showRows() {
     boolean searching = !wanted.isEmpty();
-    folds.forEach(fold -> fold.search(searching && fold.holds(wanted)));
+    folds.forEach(fold -> fold.search(searching, searching && fold.holds(wanted)));
     List<Row> all = new ArrayList<>(rows);
     folds.forEach(fold -> all.addAll(fold.rows()));
     all.forEach(row -> row.show(isShown(row)));
@@ -427,6 +433,7 @@ public final class FacetSections extends VBox {
       section.setVisible(any && meant);
       section.setManaged(any && meant);
     }
+    nothingFound.setVisible(searching && sections.stream().noneMatch(Node::isVisible));
   }
 
   private boolean isShown(Row row) {

@@ -68,9 +68,9 @@ final class Fold extends VBox {
     setVisible(open);
   }
 
-  /** Opens it while something in it is searched for. */
-  void search(boolean found) {
-    show(found || opened);
+  /** While something is searched for it is open if it holds that. */
+  void search(boolean searching, boolean found) {
+    show(searching ? found : opened);
   }
 
   /** Lets its chip show only where it is of use. */

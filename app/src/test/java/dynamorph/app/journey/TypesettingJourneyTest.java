@@ -116,6 +116,10 @@ class TypesettingJourneyTest extends JourneyTest {
     assertThat(driver.isShown("#inspector #tracking"))
         .as("what does not go by the name is out of the way")
         .isFalse();
+    assertThat(driver.isShown("#inspector #no-property-found")).isFalse();
+    driver.robot().clickOn(driver.reveal(search)).write("zz");
+    driver.settle();
+    assertThat(driver.isShown("#inspector #no-property-found")).isTrue();
   }
 
   @Test

@@ -186,7 +186,7 @@ public record Breakpoints(
     }
     boolean capitals =
         key.spans().get(span).textCase() == TextCase.UPPER
-            || letters > 1 && word.equals(word.toUpperCase(Locale.ROOT));
+            || word.equals(word.toUpperCase(Locale.ROOT));
     if (letters >= settings.shortest() && (settings.capitals() || !capitals)) {
       Optional<Hyphenator> language = languages.of(key.spans().get(span).language());
       language.ifPresent(

@@ -24,7 +24,7 @@ record Demerits(double hyphen, boolean keepLastWord) {
   /** A single word on the last line, where that is not wanted. */
   private static final double LONE_WORD = 1e8;
 
-  /** A line that ends inside of a word that is longer than a line. */
+  /** A line that ends inside of a word that is longer than a line, but need not have begun it. */
   static final double EMERGENCY = 1e10;
 
   /** A line that cannot be shrunk into its line width. */

@@ -202,6 +202,16 @@ final class LineWidths {
     return place > 0 && candidates.emergency().get(place - 1);
   }
 
+  /** Whether a line that ends inside of an over-long word could have ended before that word. */
+  boolean couldEndEarlier(int from, int to) {
+    for (int place = to - 1; place > from; place--) {
+      if (!isEmergency(place)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   boolean isForced(int place) {
     return candidates.forced()[place - 1];
   }

@@ -96,7 +96,8 @@ final class OptimumFitBreaker {
     boolean tooWide = ratio < -1 + 1e-9 && !model.canFit(from, to, lineWidth);
     boolean lone = model.isEnd(to) && from > 0 && model.isSingleWord(from, to);
     double line = demerits.line(ratio, tooWide, model.isHyphen(to), lone);
-    return model.isEmergency(to) ? line + Demerits.EMERGENCY : line;
+    boolean needless = model.isEmergency(to) && model.couldEndEarlier(from, to);
+    return needless ? line + Demerits.EMERGENCY : line;
   }
 
   private int @Nullable [] optimum(double bound) {

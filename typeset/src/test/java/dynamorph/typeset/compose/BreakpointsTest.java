@@ -87,6 +87,7 @@ class BreakpointsTest {
     "\u00DCbersch\u00F6nheit, de",
     "exag\u00E9r\u00E9ment, fr",
     "na\u00EFvet\u00E9s, fr",
+    "Sc\u0361h\u00F6nheit, de",
     "\u00C5lands\u00F6verfarten, sv"
   })
   void accentsThatAreTypedApartDivideAlike(String word, String language) {

@@ -9,6 +9,7 @@ import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Leading;
+import dynamorph.model.value.OverlongWords;
 import dynamorph.typeset.Setting;
 import dynamorph.typeset.layout.Line;
 import java.util.List;
@@ -114,6 +115,15 @@ class RubyTest {
         setting(Span.of("のの"), read("時", "ときき"), Span.of("ののの")).inBox(3.3 * SIZE).layout().lines();
     assertThat(ends.getFirst().end()).isEqualTo(3);
     assertThat(right(over(ends.getFirst()).getFirst())).isEqualTo(3 * SIZE, within(0.01));
+  }
+
+  @Test
+  void aBaseIsNotBrokenInAnEmergency() {
+    Setting narrow =
+        setting(Span.of("の"), read("時計", "とけい"), Span.of("の"))
+            .with(Properties.OVERLONG_WORDS, OverlongWords.BREAK)
+            .inBox(1.4 * SIZE);
+    assertThat(narrow.layout().lines()).extracting(Line::start).containsExactly(0, 1, 3);
   }
 
   @Test

@@ -89,6 +89,17 @@ class ComposingTest {
     assertThat(broken.inBox(1000).layout().lines()).hasSize(1);
   }
 
+  @ParameterizedTest
+  @EnumSource(LineBreaking.class)
+  void aBrokenWordBeginsALine(LineBreaking breaking) {
+    Setting broken =
+        Setting.of("To extraordinarilylongwordwithoutend")
+            .with(Properties.LINE_BREAKING, breaking)
+            .with(Properties.OVERLONG_WORDS, OverlongWords.BREAK)
+            .inBox(130);
+    assertThat(broken.layout().lines().getFirst().end()).isEqualTo("To ".length());
+  }
+
   @Test
   void lettersOfSeveralUnitsAreNeverBroken() {
     String letter = "e\u0301\u0323";
