@@ -25,8 +25,8 @@ public final class AxisSliders implements ValueEditor<AxisSettings> {
   private static final double NAME_WIDTH = 64;
   private static final double VALUE_WIDTH = 40;
 
-  /** Axes that weight, width and slant set by themselves unless they are set here. */
-  private static final Set<String> SET_BY_OTHERS = Set.of("wght", "wdth", "slnt", "ital");
+  /** Axes that weight, width, slant and size set by themselves unless they are set here. */
+  private static final Set<String> SET_BY_OTHERS = Set.of("wght", "wdth", "slnt", "ital", "opsz");
 
   private final Face face;
   private final Sink<AxisSettings> sink;

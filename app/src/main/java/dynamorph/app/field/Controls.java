@@ -5,6 +5,7 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.Style;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -19,6 +20,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -58,6 +60,26 @@ public final class Controls {
     button.setAccessibleText(help);
     button.setOnAction(_ -> work.run());
     return button;
+  }
+
+  /** A box with a list of values, as wide as there is room, written as people call them. */
+  public static <V> ComboBox<V> choice(Function<V, String> format) {
+    ComboBox<V> box = new ComboBox<>();
+    box.setMaxWidth(Double.MAX_VALUE);
+    box.setVisibleRowCount(14);
+    box.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(V value) {
+            return value == null ? "" : format.apply(value);
+          }
+
+          @Override
+          public @Nullable V fromString(String text) {
+            return null;
+          }
+        });
+    return box;
   }
 
   /** The head of a pane: its title, and a cross that closes it. */

@@ -31,8 +31,6 @@ import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
-import javafx.util.StringConverter;
-import org.jspecify.annotations.Nullable;
 
 /** Makes the editor that fits a property's type of value. */
 public final class Editors {
@@ -392,21 +390,7 @@ public final class Editors {
       Supplier<List<V>> options,
       Function<V, String> format,
       java.util.function.Consumer<V> chosen) {
-    ComboBox<V> box = new ComboBox<>();
-    box.setMaxWidth(Double.MAX_VALUE);
-    box.setVisibleRowCount(14);
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(V value) {
-            return value == null ? "" : format.apply(value);
-          }
-
-          @Override
-          public @Nullable V fromString(String text) {
-            return null;
-          }
-        });
+    ComboBox<V> box = Controls.choice(format);
     boolean[] showing = {false};
     box.setOnShowing(_ -> {
       showing[0] = true;

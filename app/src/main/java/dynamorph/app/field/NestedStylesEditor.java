@@ -10,13 +10,11 @@ import dynamorph.model.value.NestedStyles.Kind;
 import dynamorph.model.value.NestedStyles.Matching;
 import dynamorph.model.value.NestedStyles.Rule;
 import dynamorph.model.value.NestedStyles.Unit;
-import dynamorph.model.value.NestedStyles.UpTo;
+import dynamorph.model.value.NestedStyles.Until;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -26,8 +24,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
-import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 
 /** Rules one below the other: a character style, and which words are in it. */
@@ -40,8 +36,8 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
     WORDS,
     LETTERS,
     SENTENCES,
-    THROUGH,
     UP_TO,
+    BEFORE,
     NUMBER,
     CAPITALS,
     QUOTATION,
@@ -52,7 +48,7 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
     static Words of(Extent extent) {
       return switch (extent) {
         case Count count -> valueOf(count.unit().name());
-        case UpTo upTo -> upTo.through() ? THROUGH : UP_TO;
+        case Until until -> until.included() ? UP_TO : BEFORE;
         case Every every -> valueOf(every.kind().name());
         case Matching _ -> PATTERN;
       };
@@ -63,13 +59,13 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
     }
 
     boolean hasSigns() {
-      return isCounted() || this == THROUGH || this == UP_TO || this == PATTERN;
+      return isCounted() || this == UP_TO || this == BEFORE || this == PATTERN;
     }
 
     /** What is written beside it before anything was. */
     String usual() {
       return switch (this) {
-        case THROUGH, UP_TO -> ":";
+        case UP_TO, BEFORE -> ":";
         case PATTERN -> "[0-9]+";
         default -> isCounted() ? Integer.toString(USUAL_COUNT) : "";
       };
@@ -82,19 +78,13 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
      */
     Extent extent(String signs) {
       return switch (this) {
-        case WORDS, LETTERS, SENTENCES -> {
-          String unit = name().toLowerCase(Locale.ROOT);
-          yield NestedStyles.parse("skip " + signs.strip() + " " + unit)
-              .rules()
-              .getFirst()
-              .extent();
-        }
-        case THROUGH, UP_TO -> {
+        case WORDS, LETTERS, SENTENCES -> Count.parse(signs, Unit.valueOf(name()));
+        case UP_TO, BEFORE -> {
           if (signs.isEmpty()) {
             throw new IllegalArgumentException(
                 Messages.of("nested-styles-editor.signs-are-missing"));
           }
-          yield new UpTo(signs, this == THROUGH);
+          yield new Until(signs, this == UP_TO);
         }
         case NUMBER, CAPITALS, QUOTATION, BRACKET, LATIN -> new Every(Kind.valueOf(name()));
         case PATTERN -> new Matching(NestedStyles.checked(signs));
@@ -106,8 +96,8 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
         case WORDS -> Messages.of("nested-styles-editor.words");
         case LETTERS -> Messages.of("nested-styles-editor.letters");
         case SENTENCES -> Messages.of("nested-styles-editor.sentences");
-        case THROUGH -> Messages.of("nested-styles-editor.through");
         case UP_TO -> Messages.of("nested-styles-editor.up-to");
+        case BEFORE -> Messages.of("nested-styles-editor.before");
         case NUMBER -> Messages.of("nested-styles-editor.every-number");
         case CAPITALS -> Messages.of("nested-styles-editor.all-in-capitals");
         case QUOTATION -> Messages.of("nested-styles-editor.every-quotation");
@@ -121,7 +111,8 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
   private final Supplier<List<Style>> styles;
   private final Sink<NestedStyles> sink;
   private final VBox rows = new VBox(8);
-  private final VBox box = new VBox(8, rows);
+  private final Button add = new Button(Messages.of("nested-styles-editor.add"));
+  private final VBox box = new VBox(8, rows, add);
   private List<Rule> rules = List.of();
   private List<Style> known = List.of();
   private boolean built;
@@ -132,10 +123,8 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
   NestedStylesEditor(Supplier<List<Style>> styles, Sink<NestedStyles> sink) {
     this.styles = styles;
     this.sink = sink;
-    Button add = new Button(Messages.of("nested-styles-editor.add"));
     add.setId("nested-add");
     add.setOnAction(_ -> add());
-    box.getChildren().add(add);
   }
 
   @Override
@@ -154,6 +143,7 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
     rules = now;
     known = there;
     rows.getChildren().clear();
+    add.setDisable(rules.size() >= NestedStyles.MOST_RULES);
     if (shown.value().isEmpty()) {
       rows.getChildren().add(quiet(Messages.of("common.mixed")));
     } else if (known.isEmpty() && rules.isEmpty()) {
@@ -211,7 +201,7 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
     HBox second = new HBox(4, words);
     HBox.setHgrow(words, Priority.ALWAYS);
     if (words.getValue().hasSigns()) {
-      // as it is said: 3 words, all through a colon
+      // as it is said: 3 words, all up to a colon
       int at = words.getValue().isCounted() ? 0 : 1;
       second.getChildren().add(at, signs(index, rule, words.getValue()));
     }
@@ -221,7 +211,8 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
   private ComboBox<String> style(int index, Rule rule) {
     List<String> ids = new ArrayList<>(known.stream().map(one -> one.id().value()).toList());
     ids.add("");
-    ComboBox<String> box = combo(ids, this::name);
+    ComboBox<String> box = Controls.choice(this::name);
+    box.getItems().setAll(ids);
     box.setId("nested-style-" + index);
     box.setAccessibleText(Messages.of("nested-styles-editor.style"));
     box.setValue(rule.style());
@@ -240,7 +231,8 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
   }
 
   private ComboBox<Words> words(int index, Rule rule) {
-    ComboBox<Words> box = combo(List.of(Words.values()), Words::label);
+    ComboBox<Words> box = Controls.choice(Words::label);
+    box.getItems().setAll(Words.values());
     box.setId("nested-words-" + index);
     box.setAccessibleText(Messages.of("nested-styles-editor.which-words"));
     Words own = Words.of(rule.extent());
@@ -258,7 +250,7 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
   private static String written(Extent extent) {
     return switch (extent) {
       case Count count -> Integer.toString(count.count());
-      case UpTo upTo -> upTo.signs();
+      case Until until -> until.signs();
       case Matching matching -> matching.pattern();
       case Every _ -> "";
     };
@@ -304,25 +296,5 @@ final class NestedStylesEditor implements ValueEditor<NestedStyles> {
     List<Rule> changed = new ArrayList<>(rules);
     changed.remove(index);
     set(changed);
-  }
-
-  private static <V> ComboBox<V> combo(
-      List<V> options, java.util.function.Function<V, String> format) {
-    ComboBox<V> box = new ComboBox<>(FXCollections.observableArrayList(options));
-    box.setMaxWidth(Double.MAX_VALUE);
-    box.setVisibleRowCount(14);
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(V value) {
-            return value == null ? "" : format.apply(value);
-          }
-
-          @Override
-          public @Nullable V fromString(String text) {
-            return null;
-          }
-        });
-    return box;
   }
 }

@@ -41,7 +41,7 @@ final class Fold extends VBox {
     this.maker = maker;
     this.whenMade = whenMade;
     mark.getStyleClass().add("fold-mark");
-    chip = new ToggleButton(name, mark);
+    chip = new ToggleButton(name);
     chip.getStyleClass().add("fold-chip");
     chip.setId("fold-" + properties.getFirst().id());
     chip.setOnAction(_ -> {
@@ -94,8 +94,8 @@ final class Fold extends VBox {
     long styled = count(subject, Subject.Mark.STYLE);
     mark.pseudoClassStateChanged(LOCAL, local > 0);
     mark.pseudoClassStateChanged(STYLE, local == 0 && styled > 0);
-    mark.setVisible(local + styled > 0);
-    mark.setManaged(local + styled > 0);
+    // a mark that is only hidden leaves its gap beside the name
+    chip.setGraphic(local + styled > 0 ? mark : null);
     chip.setAccessibleText(
         chip.getText() + (local + styled == 0 ? "" : Messages.of("fold.set", (local + styled))));
   }

@@ -20,6 +20,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.scene.Scene;
 import javafx.scene.control.ComboBox;
@@ -188,16 +190,39 @@ class EditorsTest {
     nested("speaker: 3 words");
     choose("#nested-words-0", "sentences");
     nested("speaker: 3 words");
-    choose("#nested-words-0", "all through");
-    nested("speaker: through \":\"");
+    choose("#nested-words-0", "all up to");
+    nested("speaker: up to \":\"");
     robot.doubleClickOn("#nested-signs-0").write("/ ").push(KeyCode.ENTER);
     assertThat(set)
         .extracting(Object::toString)
         .containsExactly(
             "figures: 3 words",
             "speaker: 3 sentences",
-            "speaker: through \":\"",
-            "speaker: through \"/ \"");
+            "speaker: up to \":\"",
+            "speaker: up to \"/ \"");
+  }
+
+  @Test
+  void aCountThatIsNoneIsRefusedAndSaysWhichAre() {
+    nested("speaker: 3 words");
+    robot.doubleClickOn("#nested-signs-0").write("none").push(KeyCode.ENTER);
+    assertThat(set).isEmpty();
+    assertThat(refused).singleElement().asString().contains("10").contains("none");
+    TextField signs = robot.lookup("#nested-signs-0").queryAs(TextField.class);
+    assertThat(signs.getText()).isEqualTo("3");
+  }
+
+  /** More rules than a file may have are not offered. */
+  @Test
+  void noMoreRulesThanCanBeKept() {
+    String rules =
+        IntStream.range(0, NestedStyles.MOST_RULES)
+            .mapToObj(_ -> "speaker: 1 word")
+            .collect(Collectors.joining("; "));
+    nested(rules);
+    assertThat(robot.lookup("#nested-add").query().isDisabled()).isTrue();
+    nested("speaker: 1 word");
+    assertThat(robot.lookup("#nested-add").query().isDisabled()).isFalse();
   }
 
   @Test

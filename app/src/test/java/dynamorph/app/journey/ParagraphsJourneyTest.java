@@ -23,6 +23,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -103,7 +104,10 @@ class ParagraphsJourneyTest extends JourneyTest {
     // the last two of three
     driver.edit(TEXT, 5, driver.layer(TEXT).story().length());
     driver.open("fold-list");
+    ToggleButton chip = (ToggleButton) driver.reveal("#inspector #fold-list");
+    assertThat(chip.getGraphic()).isNull();
     driver.choose("list", ListKind.NUMBERS);
+    assertThat(chip.getGraphic()).as("something in it is set").isNotNull();
     List<Line> lines = driver.layout(TEXT).lines();
     assertThat(lines).hasSize(3);
     assertThat(driver.layer(TEXT).story().paragraphs())

@@ -12,7 +12,7 @@ import dynamorph.model.value.NestedStyles.Count;
 import dynamorph.model.value.NestedStyles.Every;
 import dynamorph.model.value.NestedStyles.Matching;
 import dynamorph.model.value.NestedStyles.Rule;
-import dynamorph.model.value.NestedStyles.UpTo;
+import dynamorph.model.value.NestedStyles.Until;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -90,10 +90,10 @@ public final class NestedWords {
           add(stretches, rule, at, end);
           at = end;
         }
-        case UpTo upTo -> {
-          int found = text.indexOf(upTo.signs(), at);
+        case Until until -> {
+          int found = text.indexOf(until.signs(), at);
           if (found >= 0) {
-            int end = upTo.through() ? found + upTo.signs().length() : found;
+            int end = until.included() ? found + until.signs().length() : found;
             add(stretches, rule, at, end);
             at = end;
           }

@@ -122,16 +122,17 @@ public final class Followers {
       int index = 0;
       for (Layer layer : layers) {
         local[index] = LocalChanges.count(layer);
-        groupOf[index] = group(layer, known);
+        groupOf[index] = group(layer, local[index] > 0, known);
         groups.get(groupOf[index]).sum.add(1, local[index] > 0 ? 1 : 0);
         index++;
       }
     }
 
-    private int group(Layer layer, Map<Object, Integer> known) {
+    private int group(Layer layer, boolean deviates, Map<Object, Integer> known) {
       boolean one =
           layer.follows().size() == 1
               && !layer.story().followsInside()
+              && (!deviates || nestedByHand(layer).isEmpty())
               && (tracks.isEmpty() || layer.timing().isEmpty());
       Object key = one ? layer.follows().getFirst() : takenBy(layer);
       Integer group = known.get(key);
@@ -143,9 +144,10 @@ public final class Followers {
       return group;
     }
 
-    /** What a layer follows, and for a cue what its track does. */
+    /** What a layer follows or nests by itself, and for a cue what its track does. */
     private Set<StyleId> takenBy(Layer layer) {
       Set<StyleId> taken = followed(layer);
+      taken.addAll(nestedByHand(layer));
       layer
           .timing()
           .filter(timing -> tracks.containsKey(timing.track()))
@@ -211,6 +213,16 @@ public final class Followers {
 
   private void addChain(Set<StyleId> reached, StyleId id) {
     project.styles().chain(id).forEach(style -> reached.add(style.id()));
+  }
+
+  /** The styles of rules that are set on the text or on one of its paragraphs. */
+  private static Set<StyleId> nestedByHand(Layer layer) {
+    Set<StyleId> nested = new HashSet<>(StyleReferences.nestedIn(layer.local()));
+    layer
+        .story()
+        .paragraphs()
+        .forEach(paragraph -> nested.addAll(StyleReferences.nestedIn(paragraph.local())));
+    return nested;
   }
 
   /** The styles that anything in the layer follows itself. */

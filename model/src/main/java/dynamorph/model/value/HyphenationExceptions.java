@@ -35,7 +35,9 @@ public record HyphenationExceptions(SortedMap<String, List<Integer>> words) {
     }
     SortedMap<String, List<Integer>> words = new TreeMap<>();
     for (String word : Arrays.stream(text.strip().split("[,;\\s]+")).toList()) {
-      String[] parts = word.toLowerCase(Locale.ROOT).split("[-\u00AD\u2010]", -1);
+      // an apostrophe is typed in two ways
+      String typed = word.replace('\u2019', '\'').toLowerCase(Locale.ROOT);
+      String[] parts = typed.split("[-\u00AD\u2010]", -1);
       boolean plain = Arrays.stream(parts).allMatch(HyphenationExceptions::isWord);
       if (!plain) {
         throw new IllegalArgumentException(
@@ -55,7 +57,6 @@ public record HyphenationExceptions(SortedMap<String, List<Integer>> words) {
             .allMatch(letter ->
                 Character.isLetterOrDigit(letter)
                     || letter == '\''
-                    || letter == '\u2019'
                     || Character.getType(letter) == Character.NON_SPACING_MARK);
   }
 

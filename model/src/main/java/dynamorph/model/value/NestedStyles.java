@@ -13,8 +13,8 @@ import java.util.stream.Collectors;
 
 /**
  * Which words of a paragraph are in which character style, by where they stand or what they are:
- * {@code "speaker: through \":\"; lead: 3 words; figure: every number; note: matching \"[*].+\""}.
- * A style is named by its id. None is written {@code none}.
+ * {@code "speaker: up to \":\"; lead: 3 words; figure: every number; note: matching \"[*].+\""}. A
+ * style is named by its id. None is written {@code none}.
  *
  * <p>Counts and signs are looked for one behind the other, from the beginning of the paragraph; or
  * passed over, as in {@code skip 2 words}; {@code every} and {@code matching} are anywhere in it.
@@ -24,7 +24,7 @@ public record NestedStyles(List<Rule> rules) {
   public static final NestedStyles NONE = new NestedStyles(List.of());
 
   /** More than anyone writes; a file with more is refused. */
-  private static final int MOST_RULES = 50;
+  public static final int MOST_RULES = 50;
 
   private static final int MOST_COUNT = 10_000;
 
@@ -48,7 +48,7 @@ public record NestedStyles(List<Rule> rules) {
   public sealed interface Extent {
     /** Whether it begins where the one before ended. */
     default boolean isInTurn() {
-      return this instanceof Count || this instanceof UpTo;
+      return this instanceof Count || this instanceof Until;
     }
   }
 
@@ -61,6 +61,21 @@ public record NestedStyles(List<Rule> rules) {
 
   /** So many letters, words or sentences. */
   public record Count(int count, Unit unit) implements Extent {
+    /**
+     * Reads how many.
+     *
+     * @throws IllegalArgumentException if it is no number, or none that anyone counts to
+     */
+    public static Count parse(String typed, Unit unit) {
+      String digits = typed.strip();
+      int count = digits.matches("\\d{1,5}") ? Integer.parseInt(digits) : 0;
+      if (count < 1 || count > MOST_COUNT) {
+        throw new IllegalArgumentException(
+            Messages.of("nested-styles.expected-a-count", MOST_COUNT, digits));
+      }
+      return new Count(count, unit);
+    }
+
     @Override
     public String toString() {
       String name = unit.name().toLowerCase(Locale.ROOT);
@@ -69,14 +84,14 @@ public record NestedStyles(List<Rule> rules) {
   }
 
   /**
-   * What stands before signs; nothing if they are not there.
+   * What stands before signs, or ends with them; nothing if they are not there.
    *
-   * @param through whether the signs belong to it
+   * @param included whether the signs belong to it
    */
-  public record UpTo(String signs, boolean through) implements Extent {
+  public record Until(String signs, boolean included) implements Extent {
     @Override
     public String toString() {
-      return (through ? "through " : "up to ") + quoted(signs);
+      return (included ? "up to " : "before ") + quoted(signs);
     }
   }
 
@@ -110,8 +125,8 @@ public record NestedStyles(List<Rule> rules) {
   private static final Pattern RULE =
       Pattern.compile(
           "\\s*(?:skip\\s|(?<style>[A-Za-z0-9_.-]+)\\s*:)\\s*(?:"
-              + "(?<count>\\d{1,5})\\s+(?<unit>letter|word|sentence)s?"
-              + "|(?<edge>through|up\\s+to)\\s+"
+              + "(?<count>\\d+)\\s+(?<unit>letter|word|sentence)s?"
+              + "|(?<edge>up\\s+to|before)\\s+"
               + QUOTED.replaceFirst("\\(", "(?<signs>")
               + "|every\\s+(?<kind>number|capitals|quotation|bracket|latin)"
               + "|matching\\s+"
@@ -149,18 +164,15 @@ public record NestedStyles(List<Rule> rules) {
 
   private static Extent extent(Matcher rule) {
     if (rule.group("count") != null) {
-      int count = Integer.parseInt(rule.group("count"));
-      if (count < 1 || count > MOST_COUNT) {
-        throw new IllegalArgumentException(Messages.of("nested-styles.expected-a-count", count));
-      }
-      return new Count(count, Unit.valueOf(rule.group("unit").toUpperCase(Locale.ROOT) + "S"));
+      return Count.parse(
+          rule.group("count"), Unit.valueOf(rule.group("unit").toUpperCase(Locale.ROOT) + "S"));
     }
     if (rule.group("edge") != null) {
       String signs = unquoted(rule.group("signs"));
       if (signs.isEmpty()) {
         throw new IllegalArgumentException(Messages.of("nested-styles.expected-signs"));
       }
-      return new UpTo(signs, rule.group("edge").equals("through"));
+      return new Until(signs, !rule.group("edge").equals("before"));
     }
     if (rule.group("kind") != null) {
       return new Every(Kind.valueOf(rule.group("kind").toUpperCase(Locale.ROOT)));

@@ -7,8 +7,10 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.edit.Target;
 import dynamorph.model.edit.importing.ImportStyles;
 import dynamorph.model.edit.importing.StyleBundle;
+import dynamorph.model.edit.layer.SetValues;
 import dynamorph.model.edit.style.DeleteStyle;
 import dynamorph.model.edit.style.Sample;
 import dynamorph.model.property.Level;
@@ -84,7 +86,7 @@ class NestedStylesTest {
 
   @Test
   void aStylePutsStylesOnWords() {
-    Project project = project("speaker: through \":\"");
+    Project project = project("speaker: up to \":\"");
     assertThat(saidIn(project)).isEqualTo("Marta:=700| wind it=400");
     assertThat(weights(project, MUTE)).isEqualTo("wind it=400");
     assertThat(weights(project, new LayerId("plain"))).isEqualTo("Marta: wind it=400");
@@ -94,7 +96,7 @@ class NestedStylesTest {
 
   @Test
   void whatIsSetByHandAndMutedStylesCount() {
-    Project project = project("speaker: through \":\"");
+    Project project = project("speaker: up to \":\"");
     Layer said = project.layer(SAID).orElseThrow();
     Project muted = project.mapLayers(Set.of(SAID), l -> l.withMuted(Set.of(SPEAKER)));
     assertThat(saidIn(muted)).isEqualTo("Marta:=400| wind it=400");
@@ -110,7 +112,7 @@ class NestedStylesTest {
 
   @Test
   void theTraceNamesTheStyle() {
-    Project project = project("speaker: through \":\"");
+    Project project = project("speaker: up to \":\"");
     Cascade cascade = Cascade.of(project);
     Layer dressed = cascade.dressed(project.layer(SAID).orElseThrow());
     Paragraph paragraph = dressed.story().paragraphs().getFirst();
@@ -127,7 +129,7 @@ class NestedStylesTest {
     Project project = project("speaker: 1 word");
     Project two = project("speaker: 2 words");
     assertThat(Reach.between(project, two)).containsExactlyInAnyOrder(SAID, MUTE);
-    Project colons = project("speaker: through \":\"");
+    Project colons = project("speaker: up to \":\"");
     Project bolder =
         colons.withStyles(
             colons
@@ -139,6 +141,13 @@ class NestedStylesTest {
                             style.properties().with(Properties.FONT_WEIGHT, 900.0))));
     assertThat(Reach.between(colons, bolder)).containsExactly(SAID);
     assertThat(Reach.between(colons, project)).containsExactlyInAnyOrder(SAID, MUTE);
+    // other rules in the same styles: only where their words are
+    Project dashes =
+        colons.withStyles(
+            colons
+                .styles()
+                .map(CUE, style -> style.withProperties(nesting("speaker: before \":\""))));
+    assertThat(Reach.between(colons, dashes)).containsExactly(SAID);
     Population population = Population.of(colons);
     assertThat(population.follow(bolder).size()).isEqualTo(population.size());
     assertThat(population.follow(two).resolve(Cascade.of(two))).hasSize(Population.of(two).size());
@@ -146,7 +155,7 @@ class NestedStylesTest {
 
   @Test
   void aNestedStyleIsInUse() {
-    Project project = project("speaker: through \":\"");
+    Project project = project("speaker: up to \":\"");
     Followers followers = Followers.of(project);
     assertThat(followers.unused()).isEmpty();
     assertThat(followers.count(SPEAKER).direct()).isZero();
@@ -160,8 +169,46 @@ class NestedStylesTest {
   }
 
   @Test
+  void aStyleThatATextOrAParagraphNestsByItselfIsInUse() {
+    Project without = project("none");
+    Project byText = without.mapLayers(Set.of(MUTE), l -> l.withLocal(nesting("speaker: 1 word")));
+    Project byParagraph =
+        without.mapLayers(
+            Set.of(MUTE),
+            l ->
+                l.withStory(l.story().mapParagraphs(p -> p.withLocal(nesting("speaker: 1 word")))));
+    for (Project project : List.of(byText, byParagraph)) {
+      assertThat(weights(project, MUTE)).isEqualTo("wind=700| it=400");
+      assertThat(saidIn(project)).isEqualTo("Marta: wind it=400");
+      Followers followers = Followers.of(project);
+      assertThat(followers.unused()).isEmpty();
+      assertThat(followers.of(SPEAKER)).extracting(one -> one.layer().id()).containsExactly(MUTE);
+    }
+  }
+
+  /** What only a style nests that nobody follows has no text; it is not offered for deleting. */
+  @Test
+  void aStyleThatAnUnusedOneNestsIsKeptWithIt() {
+    Project project = project("speaker: 1 word");
+    Project nobody = project.mapLayers(Set.of(SAID, MUTE), l -> l.withFollows(List.of()));
+    Followers followers = Followers.of(nobody);
+    assertThat(followers.count(SPEAKER).all()).isZero();
+    assertThat(followers.unused()).extracting(Style::id).containsExactly(CUE);
+  }
+
+  /** A value for a whole text is set on its nested words, too, for these have a nearer one. */
+  @Test
+  void aValueOfAWholeTextCountsOnNestedWords() {
+    Project project = project("speaker: up to \":\"");
+    Project light =
+        SetValues.of(Target.Layers.of("said"), Properties.FONT_WEIGHT.key(), 300.0)
+            .applyTo(project);
+    assertThat(saidIn(light)).isEqualTo("Marta:=300| wind it=300");
+  }
+
+  @Test
   void aDeletedStyleIsNestedNoLonger() {
-    Project project = project("speaker: through \":\"; cue2: 1 word");
+    Project project = project("speaker: up to \":\"; cue2: 1 word");
     Style other =
         style(
             new StyleId("cue2"),
@@ -170,7 +217,7 @@ class NestedStylesTest {
     project = project.withStyles(project.styles().with(other));
     Project gone = new DeleteStyle(SPEAKER, Optional.empty()).applyTo(project);
     assertThat(gone.styles().get(CUE).properties())
-        .isEqualTo(nesting("skip through \":\"; cue2: 1 word"));
+        .isEqualTo(nesting("skip up to \":\"; cue2: 1 word"));
     assertThat(saidIn(gone)).isEqualTo("Marta:=700| wind=500| it=400");
     assertThat(gone.layer(SAID).orElseThrow().local().isEmpty()).isTrue();
     Project replaced = new DeleteStyle(SPEAKER, Optional.of(other.id())).applyTo(project);
@@ -180,7 +227,7 @@ class NestedStylesTest {
   /** A style takes along what it nests, under whatever id that has on the other side. */
   @Test
   void nestedStylesTravel() {
-    Project from = project("speaker: through \":\"");
+    Project from = project("speaker: up to \":\"");
     StyleBundle bundle = StyleBundle.of(from, List.of(CUE), List.of());
     assertThat(bundle.styles()).extracting(Style::id).containsExactly(SPEAKER, CUE);
     Style taken =
@@ -194,14 +241,13 @@ class NestedStylesTest {
             "");
     Project to = Project.empty("T").withStyles(StyleBook.of(List.of(taken)));
     Project arrived = new ImportStyles(bundle, Map.of()).applyTo(to);
-    assertThat(arrived.styles().get(CUE).properties())
-        .isEqualTo(nesting("speaker-2: through \":\""));
+    assertThat(arrived.styles().get(CUE).properties()).isEqualTo(nesting("speaker-2: up to \":\""));
     assertThat(arrived.styles().get(new StyleId("speaker-2")).name()).isEqualTo("speaker");
   }
 
   @Test
   void aSampleOfNestedWordsFollowsTheirStyle() {
-    Project project = project("speaker: through \":\"");
+    Project project = project("speaker: up to \":\"");
     Sample sample = Sample.of(project, project.layer(SAID).orElseThrow(), 2);
     assertThat(sample.spanFollows()).containsExactly(SPEAKER);
     assertThat(Coats.value(sample.values(), Properties.FONT_WEIGHT.key())).isEqualTo(700);

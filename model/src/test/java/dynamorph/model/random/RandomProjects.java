@@ -301,7 +301,7 @@ public final class RandomProjects {
               dynamorph.model.value.NextStyle.class, List.of("same", "style st4", "style st8")),
           java.util.Map.entry(
               dynamorph.model.value.NestedStyles.class,
-              List.of("none", "st3: 2 words; st7: every number", "st7: through \"e\"")),
+              List.of("none", "st3: 2 words; st7: every number", "st7: up to \"e\"")),
           java.util.Map.entry(
               dynamorph.model.value.HyphenationExceptions.class,
               List.of("none", "dyna-morph, wound")),

@@ -73,7 +73,8 @@ class TypeValuesTest {
         "none | none",
         "Dyna-morph, Wound | dyna-morph, wound",
         "ta\u00ADble\ta-b-c;x | a-b-c, ta-ble, x",
-        "l'hor-loge | l'hor-loge"
+        "l'hor-loge | l'hor-loge",
+        "l\u2019hor-loge | l'hor-loge"
       })
   void hyphenationExceptionsAreReadAndWritten(String typed, String written) {
     HyphenationExceptions exceptions = HyphenationExceptions.parse(typed);

@@ -20,6 +20,7 @@ import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
@@ -111,6 +112,42 @@ class SpecimenPainterTest {
       }
     }
     return false;
+  }
+
+  /** A style is shown with the styles that it puts on words. */
+  @Test
+  void nestedWordsAreShownInTheirStyle() {
+    Style word = red(StyleLevel.CHARACTER, 20);
+    Style nesting =
+        Style.text("label", "Label", "")
+            .withProperties(
+                PropertySet.EMPTY
+                    .with(Properties.SIZE, FontSize.points(20))
+                    .with(Properties.NESTED_STYLES, NestedStyles.parse("red: 1 word")));
+    Project project = Project.empty("P").withStyles(StyleBook.of(List.of(word, nesting)));
+    Pixels seen =
+        painter.specimen(
+            Cascade.of(project),
+            nesting,
+            "III MMM",
+            new Backdrop.Plain(Rgba.WHITE),
+            WIDTH,
+            HEIGHT,
+            2);
+    int firstRed = WIDTH;
+    int lastRed = 0;
+    int lastBlack = 0;
+    for (int y = 0; y < seen.height(); y++) {
+      for (int x = 0; x < seen.width(); x++) {
+        boolean dark = (seen.argb(x, y) >> 8 & 0xFF) < 90;
+        boolean red = dark && (seen.argb(x, y) >> 16 & 0xFF) > 200;
+        firstRed = red ? Math.min(firstRed, x) : firstRed;
+        lastRed = red ? Math.max(lastRed, x) : lastRed;
+        lastBlack = dark && !red ? Math.max(lastBlack, x) : lastBlack;
+      }
+    }
+    assertThat(firstRed).isLessThan(lastRed);
+    assertThat(lastRed).as("the second word is black").isLessThan(lastBlack);
   }
 
   /** Height of what is red, in pixels. */

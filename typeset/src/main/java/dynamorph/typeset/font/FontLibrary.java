@@ -6,11 +6,8 @@ import dynamorph.model.Asset;
 import dynamorph.model.cascade.FontRequest;
 import dynamorph.model.value.Slant;
 import dynamorph.typeset.harfbuzz.HarfBuzzFont;
-import io.github.humbleui.skija.Data;
-import io.github.humbleui.skija.FontMgr;
 import io.github.humbleui.skija.FontSlant;
 import io.github.humbleui.skija.FontStyle;
-import io.github.humbleui.skija.FontVariation;
 import io.github.humbleui.skija.Typeface;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -23,7 +20,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
@@ -49,29 +45,20 @@ public final class FontLibrary implements AutoCloseable {
     }
   }
 
-  /**
-   * What the machine is asked for.
-   *
-   * @param language tag of what the letters belong to; empty for any
-   */
-  private record Sought(int codePoint, double weight, Slant slant, String language) {}
-
   /** A cut at a place on its axes. */
   private record Placed(Cut cut, Map<String, Double> place) {}
 
   private final Map<String, List<Cut>> cuts = new LinkedHashMap<>();
   private final Map<Placed, FontFace> faces = new ConcurrentHashMap<>();
   private final Map<FontRequest, FontMatch> matches = new ConcurrentHashMap<>();
-  private final Map<String, FontFace> installedFaces = new ConcurrentHashMap<>();
   private final Map<String, FontTraits> facts = new ConcurrentHashMap<>();
-  private final Map<Sought, Optional<FontFace>> machineFallbacks = new ConcurrentHashMap<>();
   private final List<AutoCloseable> owned =
       java.util.Collections.synchronizedList(new ArrayList<>());
   private final List<DamagedFontException> damaged = new ArrayList<>();
-  private final boolean withInstalled;
+  private final Optional<MachineFonts> machine;
 
   private FontLibrary(List<Asset> projectFonts, boolean withInstalled) {
-    this.withInstalled = withInstalled;
+    this.machine = withInstalled ? Optional.of(new MachineFonts(this::face)) : Optional.empty();
     projectFonts.forEach(this::addProjectFont);
     readIndex();
   }
@@ -153,7 +140,8 @@ public final class FontLibrary implements AutoCloseable {
         return Optional.of(face);
       }
     }
-    return machineFallback(new Sought(codePoint, wish.weight(), wish.slant(), ""))
+    return machine
+        .flatMap(fonts -> fonts.fallback(codePoint, wish, ""))
         .filter(face -> face.covers(codePoint));
   }
 
@@ -177,10 +165,10 @@ public final class FontLibrary implements AutoCloseable {
             .map(family -> match(family, wish.weight(), wish.slant()))
             .filter(match -> !match.substituted())
             .map(FontMatch::face);
-    Sought sought =
-        new Sought(signs[0], wish.weight(), wish.slant(), colourful ? "und-Zsye" : "und-Zsym");
-    Stream<FontFace> machine = Stream.of(sought).flatMap(it -> machineFallback(it).stream());
-    return Stream.concat(named, machine)
+    String kind = colourful ? "und-Zsye" : "und-Zsym";
+    Stream<FontFace> installed =
+        machine.stream().flatMap(fonts -> fonts.fallback(signs[0], wish, kind).stream());
+    return Stream.concat(named, installed)
         .filter(face -> face.isColourful() == colourful)
         .filter(face -> IntStream.of(signs).allMatch(face::covers))
         .findFirst();
@@ -192,16 +180,10 @@ public final class FontLibrary implements AutoCloseable {
    */
   public List<FontFamily> families() {
     Map<String, FontFamily> families = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
-    if (withInstalled) {
-      FontMgr machine = FontMgr.getDefault();
-      for (int index = 0; index < machine.getFamiliesCount(); index++) {
-        String name = machine.getFamilyName(index);
-        if (name == null) {
-          continue;
-        }
-        families.put(name, new FontFamily(name, FontFamily.Origin.INSTALLED, List.of(), true));
-      }
-    }
+    machine.stream()
+        .flatMap(MachineFonts::families)
+        .forEach(name ->
+            families.put(name, new FontFamily(name, FontFamily.Origin.INSTALLED, List.of(), true)));
     for (List<Cut> family : cuts.values()) {
       Cut first = family.getFirst();
       List<Integer> weights =
@@ -230,7 +212,7 @@ public final class FontLibrary implements AutoCloseable {
     }
   }
 
-  private static Slant slant(FontStyle style) {
+  static Slant slant(FontStyle style) {
     return style.getSlant() == FontSlant.UPRIGHT ? Slant.UPRIGHT : Slant.ITALIC;
   }
 
@@ -271,8 +253,8 @@ public final class FontLibrary implements AutoCloseable {
     if (family != null) {
       return fromCuts(family, wanted, false);
     }
-    Optional<FontFace> machine = withInstalled ? machineFace(wanted) : Optional.empty();
     return machine
+        .flatMap(fonts -> fonts.face(wanted))
         .map(face -> new FontMatch(face, leans(wanted, face.slant()), false, wanted))
         .orElseGet(() -> fromCuts(requireNonNull(cuts.get(key(SUBSTITUTE))), wanted, true));
   }
@@ -323,7 +305,7 @@ public final class FontLibrary implements AutoCloseable {
   }
 
   /** Where a variable font is taken for a wish; empty for any other font. */
-  private static Map<String, Double> place(FontFace plain, FontRequest wanted) {
+  static Map<String, Double> place(FontFace plain, FontRequest wanted) {
     Map<String, Double> place = new TreeMap<>();
     for (HarfBuzzFont.Axis axis : plain.axes()) {
       Double value =
@@ -360,7 +342,7 @@ public final class FontLibrary implements AutoCloseable {
       return typeface;
     }
     try (typeface) {
-      return cloned(typeface, place);
+      return MachineFonts.cloned(typeface, place);
     }
   }
 
@@ -375,91 +357,6 @@ public final class FontLibrary implements AutoCloseable {
     owned.add(typeface);
     owned.add(shaping);
     return new FontFace(family, weight, slant, typeface, shaping);
-  }
-
-  private Optional<FontFace> machineFace(FontRequest wanted) {
-    FontStyle style = MachineStyle.of(wanted.weight(), wanted.width(), wanted.slant());
-    Typeface typeface = FontMgr.getDefault().matchFamilyStyle(wanted.family(), style);
-    // a fontconfig alias may answer for a name that is not there; only the family itself counts
-    if (typeface == null || !isNamed(typeface, wanted.family())) {
-      return Optional.empty();
-    }
-    FontFace plain = installedFace(typeface, Map.of());
-    Map<String, Double> place = place(plain, wanted);
-    return Optional.of(place.isEmpty() ? plain : installedFace(plain.typeface(), place));
-  }
-
-  /** A condensed family may call itself by the name of the family that it belongs to. */
-  private static boolean isNamed(Typeface typeface, String family) {
-    if (family.equalsIgnoreCase(typeface.getFamilyName())) {
-      return true;
-    }
-    FontMgr machine = FontMgr.getDefault();
-    for (int index = 0; index < machine.getFamiliesCount(); index++) {
-      if (family.equalsIgnoreCase(machine.getFamilyName(index))) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private Optional<FontFace> machineFallback(Sought sought) {
-    return withInstalled
-        ? machineFallbacks.computeIfAbsent(sought, this::askMachine)
-        : Optional.empty();
-  }
-
-  private Optional<FontFace> askMachine(Sought sought) {
-    FontStyle style = MachineStyle.of(sought.weight, MachineStyle.NORMAL_WIDTH, sought.slant);
-    String[] languages = sought.language.isEmpty() ? new String[0] : new String[] {sought.language};
-    Typeface typeface =
-        FontMgr.getDefault().matchFamilyStyleCharacter(null, style, languages, sought.codePoint);
-    return Optional.ofNullable(typeface).map(found -> installedFace(found, Map.of()));
-  }
-
-  private FontFace installedFace(Typeface typeface, Map<String, Double> place) {
-    FontStyle actual = typeface.getFontStyle();
-    String key =
-        typeface.getFamilyName()
-            + actual.getWeight()
-            + actual.getSlant()
-            + actual.getWidth()
-            + place;
-    return installedFaces.computeIfAbsent(
-        key,
-        _ -> {
-          Slant slant = actual.getSlant() == FontSlant.UPRIGHT ? Slant.UPRIGHT : Slant.ITALIC;
-          Map<String, Double> at = new TreeMap<>();
-          Optional.ofNullable(typeface.getVariations()).stream()
-              .flatMap(Stream::of)
-              .forEach(axis -> at.put(axis.getTag(), (double) axis.getValue()));
-          at.putAll(place);
-          Typeface varied = place.isEmpty() ? typeface : cloned(typeface, at);
-          double weight = at.getOrDefault("wght", (double) actual.getWeight());
-          String family = FontReader.family(typeface, key);
-          return face(family, weight, slant, varied, fileOf(typeface), at);
-        });
-  }
-
-  private static Typeface cloned(Typeface typeface, Map<String, Double> place) {
-    return typeface.makeClone(
-        place.entrySet().stream()
-            .map(axis -> new FontVariation(axis.getKey(), axis.getValue().floatValue()))
-            .toArray(FontVariation[]::new));
-  }
-
-  /**
-   * A font of the machine as a font file of its own, put together from its tables: it may be part
-   * of a collection, and where its file lies is not told.
-   */
-  private static byte[] fileOf(Typeface typeface) {
-    SortedMap<String, byte[]> tables = new TreeMap<>();
-    for (String tag : typeface.getTableTags()) {
-      try (Data data = requireNonNull(typeface.getTableData(tag))) {
-        tables.put(tag, data.getBytes());
-      }
-    }
-    return FontFile.of(tables);
   }
 
   private void addProjectFont(Asset asset) {

@@ -9,6 +9,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.text.Paragraph;
@@ -53,12 +54,9 @@ public record BreakParagraph(LayerId layer, TextRange range) implements Edit {
     return Optional.of(next)
         .filter(style -> !style.isSame())
         .map(style -> new StyleId(style.style()))
-        .filter(id ->
-            project
-                .styles()
-                .find(id)
-                .filter(style -> style.level() == StyleLevel.PARAGRAPH)
-                .isPresent());
+        .flatMap(project.styles()::find)
+        .filter(style -> style.level() == StyleLevel.PARAGRAPH)
+        .map(Style::id);
   }
 
   private Story begun(Story story, StyleId next) {

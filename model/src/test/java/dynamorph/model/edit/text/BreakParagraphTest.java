@@ -84,6 +84,22 @@ class BreakParagraphTest {
     assertThat(broken(project(), start, end)).isEqualTo(expected);
   }
 
+  /** Who presses Enter twice leaves a gap, and does not begin the next style before a word. */
+  @Test
+  void anEmptyParagraphGoesOnInItsOwnStyle() {
+    Project empty =
+        project()
+            .mapLayers(
+                java.util.Set.of(TEXT),
+                layer ->
+                    layer.withStory(
+                        new Story(
+                            List.of(
+                                Paragraph.of("")
+                                    .withFollows(Optional.of(new StyleId("heading")))))));
+    assertThat(broken(empty, 0, 0)).isEqualTo("heading: | heading:");
+  }
+
   @Test
   void theNewParagraphIsPlain() {
     Project after = new BreakParagraph(TEXT, new TextRange(9, 9)).applyTo(project());
