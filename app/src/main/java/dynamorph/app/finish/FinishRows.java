@@ -51,7 +51,7 @@ final class FinishRows {
     rows.add(new Row(Messages.of("finish-rows.paint"), Properties.COAT_PAINT.at(coat), null));
     switch (paint) {
       case SOLID -> {}
-      case LINEAR, RADIAL, CONIC -> addGradient(rows, coat);
+      case LINEAR, RADIAL, CONIC -> addGradient(rows, coat, paint);
       case PATTERN -> addPattern(rows, now, coat);
     }
     if (isStroke(now, coat)) {
@@ -171,18 +171,38 @@ final class FinishRows {
     return kind == EffectKind.DROP_SHADOW || kind == EffectKind.INNER_SHADOW;
   }
 
-  private static void addGradient(List<Row> rows, Address coat) {
+  private static void addGradient(List<Row> rows, Address coat, PaintKind paint) {
     rows.add(new Row("", Properties.GRADIENT_STOPS.at(coat), null));
+    boolean radial = paint == PaintKind.RADIAL;
     rows.add(
-        new Row(
-            Messages.of("finish-rows.angle-scale"),
-            Properties.GRADIENT_ANGLE.at(coat),
-            Properties.GRADIENT_SCALE.at(coat)));
+        radial
+            ? new Row(
+                Messages.of("finish-rows.shape-scale"),
+                Properties.RADIAL_SHAPE.at(coat),
+                Properties.GRADIENT_SCALE.at(coat))
+            : new Row(
+                Messages.of("finish-rows.angle-scale"),
+                Properties.GRADIENT_ANGLE.at(coat),
+                Properties.GRADIENT_SCALE.at(coat)));
+    if (radial) {
+      rows.add(
+          new Row(
+              Messages.of("finish-rows.aspect-rotation"),
+              Properties.RADIAL_ASPECT.at(coat),
+              Properties.RADIAL_ROTATION.at(coat)));
+    }
     rows.add(
         new Row(
             Messages.of("finish-rows.centre-x-y"),
             Properties.GRADIENT_X.at(coat),
             Properties.GRADIENT_Y.at(coat)));
+    if (radial) {
+      rows.add(
+          new Row(
+              Messages.of("finish-rows.focal-x-y"),
+              Properties.FOCAL_X.at(coat),
+              Properties.FOCAL_Y.at(coat)));
+    }
     rows.add(
         new Row(
             Messages.of("finish-rows.offset-repeat"),

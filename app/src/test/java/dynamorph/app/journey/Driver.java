@@ -274,7 +274,7 @@ final class Driver {
   }
 
   /** Where a text stands on the screen. */
-  private javafx.geometry.Bounds onScreen(String id) {
+  javafx.geometry.Bounds onScreen(String id) {
     Box box = inStage(id);
     return window
         .stage()

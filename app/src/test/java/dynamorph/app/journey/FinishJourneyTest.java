@@ -248,6 +248,37 @@ class FinishJourneyTest extends JourneyTest {
     assertThat(driver.project()).isEqualTo(demo);
   }
 
+  /** The edges of a radial gradient are dragged on the words: it is turned, and made narrower. */
+  @Test
+  void aRadialGradientIsTurnedAndMadeNarrowerOnTheWords() {
+    Driver.needsADisplay();
+    driver.pressText("entrance-subtitle");
+    unfold("finish/fill");
+    ComboBox<PaintKind> paint = driver.robot().lookup("#inspector #finish-fill-paint").query();
+    driver.robot().interact(() -> paint.setValue(PaintKind.RADIAL));
+    driver.settle();
+    type("#inspector #finish-fill-aspect", "300");
+    type("#inspector #finish-fill-gradient-scale", "20");
+    Point2D middle = driver.middleOf("entrance-subtitle");
+    double reach = driver.onScreen("entrance-subtitle").getWidth() / 2 * 0.2;
+    driver.robot().drag(middle.add(reach, 0)).dropTo(middle.add(reach * 1.2, reach * 1.2));
+    driver.settle();
+    PropertySet values = values("entrance-subtitle");
+    assertThat(Coats.value(values, Properties.RADIAL_ROTATION.at(FILL))).isCloseTo(45, within(6.0));
+    assertThat(Coats.value(values, Properties.GRADIENT_SCALE.at(FILL)))
+        .as("the end lies farther out by the root of 2 times 1.2")
+        .isCloseTo(20 * 1.2 * Math.sqrt(2), within(3.0));
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
+    driver.settle();
+    type("#inspector #finish-fill-focal-x", "50");
+    driver.robot().drag(middle.add(reach / 2, 0)).dropTo(middle.add(-reach / 2, 0));
+    driver.settle();
+    assertThat(Coats.value(values("entrance-subtitle"), Properties.FOCAL_X.at(FILL)))
+        .isCloseTo(-50, within(8.0));
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
   @Test
   void coatsAreCopiedShownAloneAndTakenBack() {
     Driver.needsADisplay();

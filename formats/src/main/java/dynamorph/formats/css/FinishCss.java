@@ -14,6 +14,7 @@ import dynamorph.model.value.Length;
 import dynamorph.model.value.Numbers;
 import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.PlateExtent;
+import dynamorph.model.value.RadialShape;
 import dynamorph.model.value.SpreadMethod;
 import dynamorph.model.value.StrokePosition;
 import java.util.ArrayList;
@@ -130,32 +131,85 @@ final class FinishCss {
 
   /** Angles of CSS begin at the top and turn clockwise; here they begin at the right. */
   private String gradient(Address coat) {
-    double opacity = at(Properties.COAT_OPACITY, coat);
-    String stops =
-        at(Properties.GRADIENT_STOPS, coat).stops().stream()
-            .map(stop ->
-                colours.apply(stop.colour(), stop.opacity() * opacity)
-                    + " "
-                    + Numbers.format(stop.position() * 100, 3)
-                    + "%")
-            .collect(Collectors.joining(", "));
     String space = at(Properties.INTERPOLATION, coat) == Interpolation.OKLAB ? " in oklab" : "";
-    boolean repeats = at(Properties.GRADIENT_REPEAT, coat) == SpreadMethod.REPEAT;
-    double angle = at(Properties.GRADIENT_ANGLE, coat);
-    String centre =
-        "at "
-            + Numbers.format(at(Properties.GRADIENT_X, coat))
-            + "% "
-            + Numbers.format(at(Properties.GRADIENT_Y, coat))
-            + "%";
-    String turn = Numbers.format(cssAngle(angle), 3) + "deg";
+    PropertyKey<SpreadMethod> repeat = Properties.GRADIENT_REPEAT.at(coat);
+    boolean repeats = Coats.value(values, repeat) == SpreadMethod.REPEAT;
+    if (repeats) {
+      css.saying(repeat);
+    }
+    double scale = at(Properties.GRADIENT_SCALE, coat) / 100;
+    double offset = at(Properties.GRADIENT_OFFSET, coat) / 100;
     String start =
         switch (at(Properties.COAT_PAINT, coat)) {
-          case LINEAR, SOLID, PATTERN -> "linear-gradient(" + turn + space;
-          case RADIAL -> "radial-gradient(" + centre + space;
-          case CONIC -> "conic-gradient(from " + turn + " " + centre + space;
+          case LINEAR, SOLID, PATTERN ->
+              "linear-gradient("
+                  + turn(coat, 0)
+                  + space
+                  // its line runs through the middle
+                  + stops(coat, scale, 0.5 + (offset - 0.5) * scale);
+          case RADIAL -> radial(coat, scale, offset, space);
+          case CONIC ->
+              "conic-gradient(from "
+                  + turn(coat, 360 * offset)
+                  + " "
+                  + centre(coat)
+                  + space
+                  + stops(coat, Math.min(1, scale), 0);
         };
-    return (repeats ? "repeating-" : "") + start + ", " + stops + ")";
+    return (repeats ? "repeating-" : "") + start + ")";
+  }
+
+  private String turn(Address coat, double more) {
+    return Numbers.format(cssAngle(at(Properties.GRADIENT_ANGLE, coat) + more), 3) + "deg";
+  }
+
+  private String centre(Address coat) {
+    return "at "
+        + Numbers.format(at(Properties.GRADIENT_X, coat))
+        + "% "
+        + Numbers.format(at(Properties.GRADIENT_Y, coat))
+        + "%";
+  }
+
+  /**
+   * A radial gradient; a turned one, and one that starts beside its centre, has no words in CSS. A
+   * circle as wide as the longer side has them where its centre is the middle.
+   */
+  private String radial(Address coat, double scale, double offset, String space) {
+    PropertyKey<Double> aspect = Properties.RADIAL_ASPECT.at(coat);
+    // it has no direction
+    css.saying(Properties.GRADIENT_ANGLE.at(coat));
+    if (Coats.value(values, Properties.RADIAL_SHAPE.at(coat)) == RadialShape.CIRCLE
+        && Coats.value(values, aspect) == 100) {
+      css.saying(Properties.RADIAL_SHAPE.at(coat));
+      css.saying(aspect);
+      return "radial-gradient(circle farthest-side "
+          + centre(coat)
+          + space
+          + stops(coat, scale, offset * scale);
+    }
+    double high = scale * at(Properties.RADIAL_ASPECT, coat) / 100;
+    return "radial-gradient("
+        + Numbers.format(50 * scale, 3)
+        + "% "
+        + Numbers.format(50 * high, 3)
+        + "% "
+        + centre(coat)
+        + space
+        + stops(coat, 1, offset);
+  }
+
+  /** The stops, where they lie along what CSS takes for the length of a gradient. */
+  private String stops(Address coat, double scale, double from) {
+    double opacity = at(Properties.COAT_OPACITY, coat);
+    return at(Properties.GRADIENT_STOPS, coat).stops().stream()
+        .map(stop ->
+            ", "
+                + colours.apply(stop.colour(), stop.opacity() * opacity)
+                + " "
+                + Numbers.format((from + stop.position() * scale) * 100, 3)
+                + "%")
+        .collect(Collectors.joining());
   }
 
   static double cssAngle(double angle) {

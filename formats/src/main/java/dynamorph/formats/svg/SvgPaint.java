@@ -11,6 +11,7 @@ import dynamorph.model.value.GradientStops;
 import dynamorph.model.value.Interpolation;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.RadialShape;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.SpreadMethod;
 import dynamorph.model.value.StrokeCap;
@@ -37,9 +38,6 @@ final class SvgPaint {
 
   /** Pieces between two stops that are not equally opaque. */
   private static final int STEPS = 6;
-
-  /** Ellipses rounder than this look like circles. */
-  private static final double NEARLY = 0.02;
 
   private final SvgIndex index;
   private final SvgCascade cascade;
@@ -232,7 +230,7 @@ final class SvgPaint {
     return linear
         ? along(look, coat, gradient, course, back, place)
             .orElseGet(() -> solid(coat, last, opacity))
-        : outwards(look, coat, gradient, course, place);
+        : outwards(look, coat, gradient, course, place).orElseGet(() -> solid(coat, last, opacity));
   }
 
   /**
@@ -281,29 +279,87 @@ final class SvgPaint {
     return rounded(Math.clamp(share * 100, -1000, 1000));
   }
 
-  private PropertySet outwards(
+  /**
+   * A radial gradient between two circles (SVG 2, 14.2.3). The ellipse that a circle becomes has
+   * the singular values of the transform for radii, and is turned as its left vectors are; the
+   * focal point goes by the right ones.
+   */
+  private Optional<PropertySet> outwards(
       PropertySet look, Address coat, SvgGradient gradient, Affine course, Place at) {
     double x = gradient.number("cx", 0.5);
     double y = gradient.number("cy", 0.5);
-    double radius = gradient.number("r", 0.5);
-    Affine.Place middle = course.apply(x, y);
+    double inner = Math.max(0, gradient.number("fr", 0));
+    double radius = gradient.number("r", 0.5) - inner;
+    if (radius <= 0) {
+      return Optional.empty();
+    }
+    double along = inner / radius;
+    // from the circle of no radius to the one that is as wide as the gradient is long
+    double startX = gradient.number("fx", x) - (x - gradient.number("fx", x)) * along;
+    double startY = gradient.number("fy", y) - (y - gradient.number("fy", y)) * along;
+    double middleX = startX + (x - startX) / (1 + along);
+    double middleY = startY + (y - startY) / (1 + along);
+    Affine.Place middle = course.apply(middleX, middleY);
     Box box = at.layer();
-    double across = radius * Math.hypot(course.a(), course.c()) / (box.width() / 2);
-    double down = radius * Math.hypot(course.b(), course.d()) / (box.height() / 2);
-    boolean turned = Math.abs(course.b()) + Math.abs(course.c()) > NEARLY * course.scale();
-    boolean off =
-        Math.hypot(gradient.number("fx", x) - x, gradient.number("fy", y) - y) > NEARLY * radius;
-    if (off
-        || Math.abs(across - down) > NEARLY * Math.max(across, down)
-        || turned && Math.abs(box.width() - box.height()) > NEARLY * box.width()) {
+    PropertySet centred =
+        look.with(Properties.COAT_PAINT.at(coat), PaintKind.RADIAL)
+            .with(Properties.GRADIENT_X.at(coat), percent((middle.x() - box.x()) / box.width()))
+            .with(Properties.GRADIENT_Y.at(coat), percent((middle.y() - box.y()) / box.height()));
+    if (along > 0) {
+      centred =
+          centred.with(Properties.GRADIENT_OFFSET.at(coat), rounded(Math.min(along * 100, 10_000)));
+    }
+    double turn = axis(course);
+    Affine unturned = Affine.rotation(-Math.toDegrees(turn)).after(course);
+    double across = radius * Math.hypot(unturned.a(), unturned.c());
+    double down = radius * Math.hypot(unturned.b(), unturned.d());
+    double towardsX = (startX - middleX) / radius;
+    double towardsY = (startY - middleY) / radius;
+    double focalX = (unturned.a() * towardsX + unturned.c() * towardsY) * radius / across;
+    double focalY = (unturned.b() * towardsX + unturned.d() * towardsY) * radius / down;
+    if (Math.hypot(focalX, focalY) > 1) {
       told.add(NotDrawn.GRADIENT);
     }
-    return look.with(Properties.COAT_PAINT.at(coat), PaintKind.RADIAL)
-        .with(Properties.GRADIENT_X.at(coat), percent((middle.x() - box.x()) / box.width()))
-        .with(Properties.GRADIENT_Y.at(coat), percent((middle.y() - box.y()) / box.height()))
+    PropertySet shaped = shaped(centred, coat, across, down, turn, box);
+    return Optional.of(
+        Math.hypot(focalX, focalY) < 1e-4
+            ? shaped
+            : shaped
+                .with(Properties.FOCAL_X.at(coat), rounded(Math.clamp(focalX * 100, -100, 100)))
+                .with(Properties.FOCAL_Y.at(coat), rounded(Math.clamp(focalY * 100, -100, 100))));
+  }
+
+  /**
+   * Where an axis of the ellipse lies that a circle becomes, in radians; 0 for one that is level.
+   */
+  private static double axis(Affine course) {
+    double product = course.a() * course.b() + course.c() * course.d();
+    double level = course.a() * course.a() + course.c() * course.c();
+    double upright = course.b() * course.b() + course.d() * course.d();
+    return Math.abs(product) <= 1e-9 * (level + upright)
+        ? 0
+        : Math.atan2(2 * product, level - upright) / 2;
+  }
+
+  /** An ellipse that is like the box is one of the box; any other is a circle made flat. */
+  private static PropertySet shaped(
+      PropertySet look, Address coat, double across, double down, double turn, Box box) {
+    double wide = across / (box.width() / 2);
+    double high = down / (box.height() / 2);
+    if (turn == 0 && Math.abs(wide - high) <= 1e-6 * wide) {
+      return look.with(Properties.GRADIENT_SCALE.at(coat), scale(wide));
+    }
+    return look.with(Properties.RADIAL_SHAPE.at(coat), RadialShape.CIRCLE)
         .with(
             Properties.GRADIENT_SCALE.at(coat),
-            rounded(Math.clamp(Math.sqrt(across * down) * 100, 1, 100_000)));
+            scale(across / (Math.max(box.width(), box.height()) / 2)))
+        .with(
+            Properties.RADIAL_ASPECT.at(coat), rounded(Math.clamp(down / across * 100, 1, 10_000)))
+        .with(Properties.RADIAL_ROTATION.at(coat), rounded(Math.toDegrees(turn)));
+  }
+
+  private static double scale(double share) {
+    return rounded(Math.clamp(share * 100, 1, 100_000));
   }
 
   private static SpreadMethod spread(String said) {

@@ -12,11 +12,15 @@ import dynamorph.model.value.Rgba;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class CssFileTest {
   @TempDir Path folder;
@@ -100,6 +104,52 @@ class CssFileTest {
             "-webkit-text-stroke-width: 0.2em;",
             "paint-order: stroke fill;");
     assertThat(remarks.getLast()).endsWith(": Drop capital lines (1 style)");
+  }
+
+  /** How gradients lie, against what CSS Images 3 says of their lengths. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "radial | | radial-gradient(50% 50% at 50% 50%, #ff0000 0%, #0000ff 100%)",
+        "radial | gradient-scale=80;aspect=50;centre-x=20;gradient-offset=10"
+            + "| radial-gradient(40% 20% at 20% 50%, #ff0000 10%, #0000ff 110%)",
+        "radial | radial-shape=circle;gradient-scale=80;repeat=repeat"
+            + "| repeating-radial-gradient(circle farthest-side at 50% 50%, #ff0000 0%, #0000ff 80%)",
+        "linear | angle=0;gradient-scale=50" + "| linear-gradient(90deg, #ff0000 25%, #0000ff 75%)",
+        "linear | angle=0;gradient-offset=10;gradient-scale=200"
+            + "| linear-gradient(90deg, #ff0000 -30%, #0000ff 170%)",
+        "conic | angle=0;gradient-offset=25;gradient-scale=50"
+            + "| conic-gradient(from 180deg at 50% 50%, #ff0000 0%, #0000ff 50%)"
+      })
+  void gradientsLieWhereTheyDo(String paint, String more, String expected) throws IOException {
+    Map<String, String> values = new HashMap<>();
+    values.put("finish/fill/paint", paint);
+    values.put("finish/fill/interpolation", "srgb");
+    values.put("finish/fill/stops", "#ff0000 0%, #0000ff 100%");
+    for (String setting : more == null ? new String[0] : more.split(";")) {
+      values.put("finish/fill/" + setting.split("=")[0], setting.split("=")[1]);
+    }
+    List<String> remarks = new ArrayList<>();
+    assertThat(rule(sheet(remarks, style("glow", Optional.empty(), values)), "glow"))
+        .contains("background: " + expected + ";");
+    assertThat(remarks).noneMatch(remark -> remark.contains("Fill"));
+  }
+
+  @Test
+  void whatAGradientOfTheWebCannotIsTold() throws IOException {
+    List<String> remarks = new ArrayList<>();
+    sheet(
+        remarks,
+        style(
+            "glow",
+            Optional.empty(),
+            Map.of(
+                "finish/fill/paint", "radial",
+                "finish/fill/focal-x", "30",
+                "finish/fill/gradient-rotation", "45",
+                "finish/fill/repeat", "reflect")));
+    assertThat(String.join("\n", remarks)).contains("ocal point X", "otation", "epeat");
   }
 
   @Test

@@ -24,6 +24,7 @@ import dynamorph.model.value.GradientStops;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.PaintKind;
+import dynamorph.model.value.RadialShape;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -255,6 +256,60 @@ class SvgFileTest {
     assertThat(of(absolute, Properties.GRADIENT_SCALE.at(FILL))).isCloseTo(25, within(0.01));
     assertThat(of(absolute, Properties.GRADIENT_X.at(FILL))).isCloseTo(12.5, within(0.01));
     assertThat(of(absolute, Properties.GRADIENT_REPEAT.at(FILL))).hasToString("REPEAT");
+  }
+
+  /** An ellipse of 40 by 20 around (100, 50), turned by 30 degrees. */
+  private static String turnedGradient(String circles) {
+    return "<radialGradient id='g' gradientUnits='userSpaceOnUse' cx='0' cy='0' "
+        + circles
+        + " gradientTransform='translate(100 50) rotate(30) scale(2 1)'>"
+        + "<stop stop-color='red'/><stop offset='1' stop-color='blue'/></radialGradient>"
+        + "<rect width='200' height='100' fill='url(#g)'/>";
+  }
+
+  private static void assertTurned(PropertySet look) {
+    assertThat(of(look, Properties.COAT_PAINT.at(FILL))).isEqualTo(PaintKind.RADIAL);
+    assertThat(of(look, Properties.RADIAL_SHAPE.at(FILL))).isEqualTo(RadialShape.CIRCLE);
+    // of 100, half of the longer side
+    assertThat(of(look, Properties.GRADIENT_SCALE.at(FILL))).isCloseTo(40, within(0.01));
+    assertThat(of(look, Properties.RADIAL_ASPECT.at(FILL))).isCloseTo(50, within(0.01));
+    assertThat(of(look, Properties.RADIAL_ROTATION.at(FILL))).isCloseTo(30, within(0.01));
+  }
+
+  @Test
+  void radialGradientsAreTurnedAndStartAtTheirFocalPoints() throws IOException {
+    PropertySet focal = shape(turnedGradient("r='20' fx='10'")).local();
+    assertTurned(focal);
+    assertThat(of(focal, Properties.GRADIENT_X.at(FILL))).isCloseTo(50, within(0.01));
+    assertThat(of(focal, Properties.GRADIENT_Y.at(FILL))).isCloseTo(50, within(0.01));
+    assertThat(of(focal, Properties.FOCAL_X.at(FILL))).isCloseTo(50, within(0.01));
+    assertThat(of(focal, Properties.FOCAL_Y.at(FILL))).isCloseTo(0, within(0.01));
+    // the stops begin on a circle of half the length: everything is half a length farther out
+    PropertySet ring = shape(turnedGradient("r='30' fr='10'")).local();
+    assertTurned(ring);
+    assertThat(of(ring, Properties.GRADIENT_OFFSET.at(FILL))).isCloseTo(50, within(0.01));
+    assertThat(ring.has(Properties.FOCAL_X.at(FILL))).isFalse();
+    // from (9, 0), 10 wide, to (0, 0), 30 wide: the middles move by -9 in a length of 20
+    PropertySet both = shape(turnedGradient("r='30' fx='9' fr='10'")).local();
+    assertTurned(both);
+    assertThat(of(both, Properties.FOCAL_X.at(FILL))).isCloseTo(45, within(0.01));
+    // at 20 wide it is 4.5 to the right, which is 9 points along the turned axis
+    assertThat(of(both, Properties.GRADIENT_X.at(FILL)))
+        .isCloseTo((100 + 9 * Math.sqrt(3) / 2) / 2, within(0.01));
+    assertThat(of(both, Properties.GRADIENT_Y.at(FILL))).isCloseTo(54.5, within(0.01));
+  }
+
+  @Test
+  void anEllipseOfTheBoxIsPlain() throws IOException {
+    PropertySet plain =
+        shape(
+                "<radialGradient id='g' r='0.4'><stop stop-color='red'/><stop offset='1'"
+                    + " stop-color='blue'/></radialGradient>"
+                    + "<rect width='200' height='100' fill='url(#g)'/>")
+            .local();
+    assertThat(of(plain, Properties.GRADIENT_SCALE.at(FILL))).isCloseTo(80, within(0.01));
+    assertThat(plain.has(Properties.RADIAL_SHAPE.at(FILL))).isFalse();
+    assertThat(plain.has(Properties.RADIAL_ROTATION.at(FILL))).isFalse();
   }
 
   @Test

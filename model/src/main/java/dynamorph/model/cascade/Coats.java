@@ -219,6 +219,12 @@ public final class Coats {
           get(Properties.GRADIENT_ANGLE, at),
           get(Properties.GRADIENT_X, at) / 100,
           get(Properties.GRADIENT_Y, at) / 100,
+          new Paint.Radial(
+              get(Properties.RADIAL_SHAPE, at),
+              get(Properties.RADIAL_ASPECT, at) / 100,
+              get(Properties.RADIAL_ROTATION, at),
+              get(Properties.FOCAL_X, at) / 100,
+              get(Properties.FOCAL_Y, at) / 100),
           get(Properties.GRADIENT_SCALE, at) / 100,
           get(Properties.GRADIENT_OFFSET, at) / 100,
           get(Properties.GRADIENT_REPEAT, at),

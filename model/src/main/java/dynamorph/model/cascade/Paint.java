@@ -4,6 +4,7 @@ import dynamorph.model.Asset;
 import dynamorph.model.value.Interpolation;
 import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.PatternTile;
+import dynamorph.model.value.RadialShape;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.SpreadMethod;
 import java.util.List;
@@ -40,12 +41,47 @@ public sealed interface Paint {
   record Stop(Rgba colour, double position) {}
 
   /**
+   * What a radial gradient fills.
+   *
+   * @param aspect height, in parts of what it is by itself
+   * @param rotation degrees clockwise
+   * @param focalX where the start lies from the centre, in parts of the radius along the width
+   * @param focalY the same along the height; the start lies within the edge
+   */
+  record Radial(RadialShape shape, double aspect, double rotation, double focalX, double focalY) {
+    /** The ellipse in what it is fitted to, from the middle outwards. */
+    public static final Radial PLAIN = new Radial(RadialShape.ELLIPSE, 1, 0, 0, 0);
+
+    /** A start on the edge has no colours on one side. */
+    private static final double OUTERMOST = 0.99;
+
+    public Radial {
+      double away = Math.hypot(focalX, focalY);
+      if (away > OUTERMOST) {
+        focalX *= OUTERMOST / away;
+        focalY *= OUTERMOST / away;
+      }
+    }
+
+    /** Half the width at full scale, in the unit of what it is fitted to. */
+    public double radiusX(double width, double height) {
+      return (shape == RadialShape.CIRCLE ? Math.max(width, height) : width) / 2;
+    }
+
+    /** Half the height at full scale. */
+    public double radiusY(double width, double height) {
+      return (shape == RadialShape.CIRCLE ? Math.max(width, height) : height) / 2 * aspect;
+    }
+  }
+
+  /**
    * Colours that change.
    *
    * @param stops at least one, in order of position
    * @param angle where it runs to, in degrees clockwise from rightwards
    * @param centreX middle, in parts of the width of what it is fitted to
    * @param centreY middle, in parts of the height
+   * @param radial what a radial one fills
    * @param scale length, in parts of what it is fitted to
    * @param offset how far the stops are moved along, in parts of the length
    */
@@ -55,6 +91,7 @@ public sealed interface Paint {
       double angle,
       double centreX,
       double centreY,
+      Radial radial,
       double scale,
       double offset,
       SpreadMethod spreadMethod,
@@ -72,6 +109,7 @@ public sealed interface Paint {
           angle,
           centreX,
           centreY,
+          radial,
           scale,
           offset,
           spreadMethod,

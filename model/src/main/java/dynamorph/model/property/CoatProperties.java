@@ -14,6 +14,7 @@ import dynamorph.model.value.Length;
 import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.PatternTile;
+import dynamorph.model.value.RadialShape;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.SpreadMethod;
 import dynamorph.model.value.StrokeCap;
@@ -58,6 +59,16 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
       coat("centre-x", new ValueType.Number(-1000, 1000, "%"), 50.0);
   public static final Property<Double> GRADIENT_Y =
       coat("centre-y", new ValueType.Number(-1000, 1000, "%"), 50.0);
+  public static final Property<RadialShape> RADIAL_SHAPE =
+      coat("radial-shape", new ValueType.Choice<>(RadialShape.class), RadialShape.ELLIPSE);
+  public static final Property<Double> RADIAL_ASPECT =
+      coat("aspect", new ValueType.Number(1, 10_000, "%"), 100.0);
+  public static final Property<Double> RADIAL_ROTATION =
+      coat("gradient-rotation", new ValueType.Number(-3600, 3600, "\u00b0"), 0.0);
+  public static final Property<Double> FOCAL_X =
+      coat("focal-x", new ValueType.Number(-100, 100, "%"), 0.0);
+  public static final Property<Double> FOCAL_Y =
+      coat("focal-y", new ValueType.Number(-100, 100, "%"), 0.0);
   public static final Property<Double> GRADIENT_SCALE =
       coat("gradient-scale", new ValueType.Number(1, 100_000, "%"), 100.0);
   public static final Property<Double> GRADIENT_OFFSET =

@@ -1,5 +1,6 @@
 package dynamorph.paint.artwork;
 
+import io.github.humbleui.skija.Matrix33;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,6 +22,19 @@ public record Affine(double a, double b, double c, double d, double e, double f)
 
   public static Affine scaling(double x, double y) {
     return new Affine(x, 0, 0, y, 0, 0);
+  }
+
+  /** Around 0, 0, in degrees clockwise on a screen. */
+  public static Affine rotation(double degrees) {
+    double cos = Math.cos(Math.toRadians(degrees));
+    double sin = Math.sin(Math.toRadians(degrees));
+    return new Affine(cos, sin, -sin, cos, 0, 0);
+  }
+
+  /** The same for drawing. */
+  public Matrix33 matrix() {
+    return new Matrix33(
+        (float) a, (float) c, (float) e, (float) b, (float) d, (float) f, 0f, 0f, 1f);
   }
 
   /** This one after another: what is drawn goes through the other first. */

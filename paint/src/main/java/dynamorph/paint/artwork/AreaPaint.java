@@ -71,14 +71,45 @@ public sealed interface AreaPaint {
   record Along(double fromX, double fromY, double toX, double toY) implements Course {}
 
   /**
-   * Outwards from a centre.
+   * Outwards from a focal point to the edge of an ellipse, and on as far again. The circle of a
+   * length is as many radii wide, and its middle lies on the line from the focal point through the
+   * centre (SVG 2, 14.2.3).
    *
-   * @param radiusX half the width of the ellipse at 1
-   * @param radiusY half its height
-   * @param inner where the stops begin, in parts of the radius; they end one radius farther out
+   * @param ellipse from the circle of radius 1 around 0, 0 to points
+   * @param focalX of that circle, within it
+   * @param focalY of that circle
+   * @param inner where the stops begin, in radii; they end one radius farther out
    */
-  record Outwards(double x, double y, double radiusX, double radiusY, double inner)
-      implements Course {}
+  record Outwards(Affine ellipse, double focalX, double focalY, double inner) implements Course {
+    /** The circle of a length, in the units of the circle of radius 1. */
+    public Circle circle(double length) {
+      return new Circle(focalX * (1 - length), focalY * (1 - length), length);
+    }
+
+    /**
+     * How many radii wide the circle is that a place lies on.
+     *
+     * @param x in points
+     * @param y in points
+     */
+    public double length(double x, double y) {
+      Affine back = ellipse.inverse();
+      if (back == null) {
+        return 0;
+      }
+      Affine.Place place = back.apply(x, y);
+      // |p - f (1 - t)| = t, for t
+      double px = place.x() - focalX;
+      double py = place.y() - focalY;
+      double a = 1 - focalX * focalX - focalY * focalY;
+      double b = px * focalX + py * focalY;
+      double c = px * px + py * py;
+      return (b + Math.sqrt(b * b + a * c)) / a;
+    }
+  }
+
+  /** A circle. */
+  record Circle(double x, double y, double radius) {}
 
   /**
    * A form that is repeated.

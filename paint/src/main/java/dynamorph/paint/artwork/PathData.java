@@ -6,7 +6,6 @@ import dynamorph.model.shape.FillRule;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Numbers;
 import dynamorph.typeset.layout.Box;
-import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.PathOp;
@@ -28,23 +27,10 @@ public final class PathData implements AutoCloseable {
    */
   public static PathData of(String data, FillRule inside, Affine place) {
     try (Path read = Path.makeFromSVGString(data)) {
-      Path placed = requireNonNull(read.makeTransform(matrix(place)));
+      Path placed = requireNonNull(read.makeTransform(place.matrix()));
       placed.setFillMode(inside == FillRule.EVENODD ? PathFillMode.EVEN_ODD : PathFillMode.WINDING);
       return new PathData(placed);
     }
-  }
-
-  private static Matrix33 matrix(Affine place) {
-    return new Matrix33(
-        (float) place.a(),
-        (float) place.c(),
-        (float) place.e(),
-        (float) place.b(),
-        (float) place.d(),
-        (float) place.f(),
-        0,
-        0,
-        1);
   }
 
   /** The box around what it goes around. */

@@ -163,15 +163,15 @@ public final class SvgWriter {
       }
       case AreaPaint.Outwards outwards -> {
         out.writeStartElement("radialGradient");
-        out.writeAttribute("cx", "0");
-        out.writeAttribute("cy", "0");
-        out.writeAttribute("r", number(1 + outwards.inner()));
-        out.writeAttribute("fr", number(outwards.inner()));
-        Matrix33 ellipse =
-            Matrix33.makeTranslate((float) outwards.x(), (float) outwards.y())
-                .makeConcat(
-                    Matrix33.makeScale((float) outwards.radiusX(), (float) outwards.radiusY()));
-        out.writeAttribute("gradientTransform", matrix(ellipse));
+        AreaPaint.Circle start = outwards.circle(outwards.inner());
+        AreaPaint.Circle end = outwards.circle(outwards.inner() + 1);
+        out.writeAttribute("cx", number(end.x()));
+        out.writeAttribute("cy", number(end.y()));
+        out.writeAttribute("r", number(end.radius()));
+        out.writeAttribute("fx", number(start.x()));
+        out.writeAttribute("fy", number(start.y()));
+        out.writeAttribute("fr", number(start.radius()));
+        out.writeAttribute("gradientTransform", matrix(outwards.ellipse().matrix()));
       }
     }
     out.writeAttribute("id", id);

@@ -2,11 +2,13 @@ package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Paint.Course;
 import dynamorph.model.cascade.Paint.Gradient;
+import dynamorph.model.cascade.Paint.Radial;
 import dynamorph.model.cascade.Paint.Stop;
 import dynamorph.model.value.Interpolation;
 import dynamorph.model.value.OkLab;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.SpreadMethod;
+import dynamorph.paint.artwork.Affine;
 import dynamorph.paint.artwork.AreaPaint;
 import dynamorph.paint.message.Messages;
 import dynamorph.typeset.layout.Box;
@@ -21,12 +23,15 @@ import java.util.List;
 
 /**
  * Gradients fitted to boxes. A linear one runs through the middle at its angle and is as long as
- * the box is wide in that direction (as in CSS Images 3, 3.1.1); a radial one fills the ellipse in
- * the box; a conic one turns clockwise from its angle. Colours are mixed premultiplied.
+ * the box is wide in that direction (as in CSS Images 3, 3.1.1); a radial one fills an ellipse or a
+ * circle, from a point within it (SVG 2, 14.2.3); a conic one turns clockwise from its angle.
+ * Colours are mixed premultiplied.
  */
 final class GradientShaders {
   /** Straight pieces between two stops that are mixed in another space than sRGB. */
   private static final int PIECES = 24;
+
+  private static final AreaPaint.Circle MIDDLE = new AreaPaint.Circle(0, 0, 0);
 
   private GradientShaders() {}
 
@@ -52,10 +57,9 @@ final class GradientShaders {
               }
             }
             yield new AreaPaint.Outwards(
-                box.x() + gradient.centreX() * width(box),
-                box.y() + gradient.centreY() * height(box),
-                width(box) / 2 * gradient.scale(),
-                height(box) / 2 * gradient.scale(),
+                ellipse(gradient, box),
+                gradient.radial().focalX(),
+                gradient.radial().focalY(),
                 offset);
           }
           case CONIC ->
@@ -71,6 +75,17 @@ final class GradientShaders {
 
   private static double height(Box box) {
     return Math.max(1e-6, box.height());
+  }
+
+  private static Affine ellipse(Gradient gradient, Box box) {
+    Radial radial = gradient.radial();
+    return Affine.translation(
+            box.x() + gradient.centreX() * width(box), box.y() + gradient.centreY() * height(box))
+        .after(Affine.rotation(radial.rotation()))
+        .after(
+            Affine.scaling(
+                radial.radiusX(width(box), height(box)) * gradient.scale(),
+                radial.radiusY(width(box), height(box)) * gradient.scale()));
   }
 
   private static AreaPaint.Along along(Gradient gradient, Box box) {
@@ -152,19 +167,26 @@ final class GradientShaders {
               places,
               new GradientStyle(tiles, true, Matrix33.IDENTITY));
       case AreaPaint.Outwards outwards -> {
-        Matrix33 ellipse =
-            Matrix33.makeTranslate((float) outwards.x(), (float) outwards.y())
-                .makeConcat(
-                    Matrix33.makeScale((float) outwards.radiusX(), (float) outwards.radiusY()));
-        GradientStyle style = new GradientStyle(tiles, true, ellipse);
-        Point middle = new Point(0, 0);
-        float inner = (float) outwards.inner();
-        yield inner > 0
-            ? Shader.makeTwoPointConicalGradient(
-                middle, inner, middle, inner + 1, colours, null, places, style)
-            : Shader.makeRadialGradient(middle, 1, colours, null, places, style);
+        GradientStyle style = new GradientStyle(tiles, true, outwards.ellipse().matrix());
+        AreaPaint.Circle start = outwards.circle(outwards.inner());
+        AreaPaint.Circle end = outwards.circle(outwards.inner() + 1);
+        yield start.equals(MIDDLE)
+            ? Shader.makeRadialGradient(point(start), 1, colours, null, places, style)
+            : Shader.makeTwoPointConicalGradient(
+                point(start),
+                (float) start.radius(),
+                point(end),
+                (float) end.radius(),
+                colours,
+                null,
+                places,
+                style);
       }
     };
+  }
+
+  private static Point point(AreaPaint.Circle circle) {
+    return new Point((float) circle.x(), (float) circle.y());
   }
 
   private static Shader conic(Gradient gradient, Box box, FilterTileMode tiles) {

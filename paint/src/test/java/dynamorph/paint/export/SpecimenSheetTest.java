@@ -48,33 +48,48 @@ class SpecimenSheetTest {
 
   /** Looks that have every kind of mark between them. */
   private static final Map<String, String> LOOKS =
-      Map.of(
-          "plain", "finish/fill/colour=#2255aa",
-          "rim",
+      Map.ofEntries(
+          Map.entry("plain", "finish/fill/colour=#2255aa"),
+          Map.entry(
+              "rim",
               "finish/rim/kind=stroke;finish/rim/width=3 pt;finish/rim/position=outside;finish/rim/"
-                  + "order=-1;finish/rim/colour=#cc6600;finish/rim/opacity=0.5",
-          "dots",
+                  + "order=-1;finish/rim/colour=#cc6600;finish/rim/opacity=0.5"),
+          Map.entry(
+              "dots",
               "finish/rim/kind=stroke;finish/rim/width=3 pt;finish/rim/dashes=0 pt, 7 pt;finish/rim/"
-                  + "cap=round;finish/rim/dash-fit=contour;finish/rim/offset=5 pt",
-          "linear",
+                  + "cap=round;finish/rim/dash-fit=contour;finish/rim/offset=5 pt"),
+          Map.entry(
+              "linear",
               "finish/fill/paint=linear;finish/fill/stops=#ff3300 0%, #ffe08a 40%, #0033aa 100%"
-                  + ";finish/fill/angle=60",
-          "fading", "finish/fill/paint=linear;finish/fill/stops=#ff3300 0%, #0033aa 100% / 0%",
-          "repeated",
-              "finish/fill/paint=linear;finish/fill/repeat=mirror;finish/fill/gradient-scale=30",
-          "radial",
+                  + ";finish/fill/angle=60"),
+          Map.entry(
+              "fading", "finish/fill/paint=linear;finish/fill/stops=#ff3300 0%, #0033aa 100% / 0%"),
+          Map.entry(
+              "repeated",
+              "finish/fill/paint=linear;finish/fill/repeat=mirror;finish/fill/gradient-scale=30"),
+          Map.entry(
+              "radial",
               "finish/fill/paint=radial;finish/fill/stops=#ffffff 0%, #aa3300 100%;finish/fill/"
-                  + "repeat=repeat;finish/fill/gradient-scale=40;finish/fill/gradient-offset=30",
-          "by-glyph",
+                  + "repeat=repeat;finish/fill/gradient-scale=40;finish/fill/gradient-offset=30"),
+          Map.entry(
+              "focal",
+              "finish/fill/paint=radial;finish/fill/stops=#ffffff 0%, #aa3300 60%, #2244aa 100%"
+                  + " / 40%;finish/fill/radial-shape=circle;finish/fill/aspect=60"
+                  + ";finish/fill/gradient-rotation=25;finish/fill/focal-x=40"
+                  + ";finish/fill/focal-y=-30"),
+          Map.entry(
+              "by-glyph",
               "finish/fill/paint=linear;finish/fill/fit=glyph;finish/fill/stops=#ff3300 0%, #0033aa"
-                  + " 100%",
-          "pattern",
+                  + " 100%"),
+          Map.entry(
+              "pattern",
               "finish/fill/paint=pattern;finish/fill/tile=checks;finish/fill/tile-size=9 pt"
-                  + ";finish/fill/tile-background=#ffee88;finish/fill/tile-angle=30",
-          "long-shadow",
+                  + ";finish/fill/tile-background=#ffee88;finish/fill/tile-angle=30"),
+          Map.entry(
+              "long-shadow",
               "finish/cast/kind=fill;finish/cast/order=-1;finish/cast/copies=12;finish/cast/"
                   + "step-x=1 pt;finish/cast/step-y=1 pt;finish/cast/colours-stepped=true;"
-                  + "finish/cast/colour=#884422;finish/cast/end-colour=#ffffff");
+                  + "finish/cast/colour=#884422;finish/cast/end-colour=#ffffff"));
 
   private static final Map<String, String> RASTERISED =
       Map.of(
@@ -175,6 +190,7 @@ class SpecimenSheetTest {
         "fading",
         "repeated",
         "radial",
+        "focal",
         "by-glyph",
         "pattern",
         "long-shadow"

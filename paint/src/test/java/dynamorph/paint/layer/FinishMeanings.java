@@ -1,5 +1,6 @@
 package dynamorph.paint.layer;
 
+import static dynamorph.paint.layer.InkChanges.height;
 import static dynamorph.paint.layer.InkChanges.leftShare;
 import static dynamorph.paint.layer.InkChanges.redMoves;
 import static dynamorph.paint.layer.InkChanges.stem;
@@ -79,6 +80,20 @@ final class FinishMeanings {
             "40");
   }
 
+  /** A radial gradient with an edge, over stems, one of them in the middle. */
+  private static PropertyMeaning radial(
+      String id, String from, String to, BiConsumer<Ink, Ink> expected) {
+    return gradient("radial", id, from, to, expected)
+        .words("IIIIIIIII")
+        .given(
+            "font-family",
+            "Anton",
+            "finish/rim/stops",
+            "#ff0000 30%, #0000ff 30%",
+            "finish/rim/gradient-scale",
+            "100");
+  }
+
   private static PropertyMeaning pattern(
       String id, String from, String to, BiConsumer<Ink, Ink> expected) {
     return fill(id, from, to, expected)
@@ -146,6 +161,28 @@ final class FinishMeanings {
                 (before, after) ->
                     assertThat(after.middleY(RED)).isGreaterThan(before.middleY(RED) + 5))
             .given("finish/rim/gradient-scale", "120", "finish/rim/centre-x", "20"),
+        radial("radial-shape", "ellipse", "circle", hasMore(RED, 1.15)),
+        radial("aspect", "100", "400", hasMore(RED, 1.3)),
+        radial(
+                "gradient-rotation",
+                "0",
+                "90",
+                (before, after) ->
+                    // a level band, and one from top to bottom
+                    assertThat(height(after, RED)).isGreaterThan(height(before, RED) * 2))
+            .given("finish/rim/radial-shape", "circle", "finish/rim/aspect", "10"),
+        radial(
+            "focal-x",
+            "-80",
+            "80",
+            (before, after) ->
+                assertThat(after.middleX(RED)).isGreaterThan(before.middleX(RED) + 20)),
+        radial(
+            "focal-y",
+            "-80",
+            "80",
+            (before, after) ->
+                assertThat(after.middleY(RED)).isGreaterThan(before.middleY(RED) + 4)),
         gradient("linear", "gradient-scale", "100", "10", hasMore(BLUE, 1.5)),
         gradient("linear", "gradient-offset", "0", "50", hasMore(RED, 1.5)),
         gradient(

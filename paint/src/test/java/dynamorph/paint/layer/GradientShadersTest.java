@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.cascade.Paint.Course;
 import dynamorph.model.cascade.Paint.Gradient;
+import dynamorph.model.cascade.Paint.Radial;
 import dynamorph.model.cascade.Paint.Stop;
 import dynamorph.model.value.Interpolation;
 import dynamorph.model.value.OkLab;
 import dynamorph.model.value.PaintBounds;
+import dynamorph.model.value.RadialShape;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.SpreadMethod;
 import dynamorph.paint.Pixels;
@@ -29,12 +31,23 @@ class GradientShadersTest {
 
   private static Gradient gradient(
       Course course, double angle, double scale, double offset, SpreadMethod repeat) {
+    return gradient(course, Radial.PLAIN, angle, scale, offset, repeat);
+  }
+
+  private static Gradient gradient(
+      Course course,
+      Radial radial,
+      double angle,
+      double scale,
+      double offset,
+      SpreadMethod repeat) {
     return new Gradient(
         course,
         List.of(new Stop(FROM, 0), new Stop(TO, 1)),
         angle,
         0.5,
         0.5,
+        radial,
         scale,
         offset,
         repeat,
@@ -98,6 +111,60 @@ class GradientShadersTest {
   }
 
   @Test
+  void aCircleIsAsWideAsTheLongerSide() {
+    Radial circle = new Radial(RadialShape.CIRCLE, 1, 0, 0, 0);
+    assertFollows(
+        painted(gradient(Course.RADIAL, circle, 0, 0.6, 0, SpreadMethod.PAD)),
+        (x, y) -> Math.min(1, Math.hypot(x - 100, y - 50) / 60));
+  }
+
+  @Test
+  void anEllipseIsTurned() {
+    Radial turned = new Radial(RadialShape.CIRCLE, 0.4, 30, 0, 0);
+    double cos = Math.sqrt(3) / 2;
+    assertFollows(
+        painted(gradient(Course.RADIAL, turned, 0, 1, 0, SpreadMethod.PAD)),
+        (x, y) -> {
+          double along = (x - 100) * cos + (y - 50) / 2;
+          double across = (y - 50) * cos - (x - 100) / 2;
+          return Math.min(1, Math.hypot(along / 100, across / 40));
+        });
+  }
+
+  /** The share of the way from the focal point through a place to the edge (SVG 1.1, 13.2.3). */
+  private static double fromFocus(double x, double y, double focalX, double focalY) {
+    double dx = x - focalX;
+    double dy = y - focalY;
+    double square = dx * dx + dy * dy;
+    double half = focalX * dx + focalY * dy;
+    double out = 1 - focalX * focalX - focalY * focalY;
+    return square / (Math.sqrt(half * half + square * out) - half);
+  }
+
+  @Test
+  void aFocalPointIsWhereTheColoursStart() {
+    Radial focal = new Radial(RadialShape.ELLIPSE, 1, 0, 0.5, -0.25);
+    assertFollows(
+        painted(gradient(Course.RADIAL, focal, 0, 1, 0, SpreadMethod.PAD)),
+        (x, y) -> Math.min(1, fromFocus((x - 100) / 100, (y - 50) / 50, 0.5, -0.25)));
+    assertFollows(
+        painted(gradient(Course.RADIAL, focal, 0, 0.5, 0.25, SpreadMethod.REFLECT)),
+        (x, y) -> {
+          double at = fromFocus((x - 100) / 50, (y - 50) / 25, 0.5, -0.25) - 0.25;
+          double turned = at - 2 * Math.floor(at / 2);
+          return turned > 1 ? 2 - turned : turned;
+        });
+  }
+
+  /** Every place of the ellipse is reached from a point on its edge, or beyond. */
+  @Test
+  void aFocalPointStaysWithin() {
+    Radial far = new Radial(RadialShape.ELLIPSE, 1, 0, 0.8, -0.8);
+    assertThat(Math.hypot(far.focalX(), far.focalY())).isLessThan(1);
+    assertThat(far.focalX()).isEqualTo(-far.focalY());
+  }
+
+  @Test
   void aConicGradientTurnsClockwiseFromItsAngle() {
     Pixels pixels = painted(gradient(Course.CONIC, 90, 1, 0, SpreadMethod.PAD));
     for (int degrees = 5; degrees < 360; degrees += 10) {
@@ -121,6 +188,7 @@ class GradientShadersTest {
             0,
             0.5,
             0.5,
+            Radial.PLAIN,
             1,
             0,
             SpreadMethod.PAD,

@@ -131,6 +131,15 @@ final class InkChanges {
     return across / Math.hypot(across, down);
   }
 
+  /** How far ink of a colour reaches from top to bottom, in points. */
+  static double height(Ink ink, String colour) {
+    int rows = 0;
+    for (double y = ink.top(); y < ink.bottom(); y++) {
+      rows += ink.within(0, y, 400, y + 1).area(colour) > 0.5 ? 1 : 0;
+    }
+    return rows;
+  }
+
   /** Into how many pieces a pattern divides the letter from top to bottom. */
   static int stripes(Ink ink) {
     return ink.lines().size();

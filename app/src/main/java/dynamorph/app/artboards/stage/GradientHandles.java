@@ -3,12 +3,14 @@ package dynamorph.app.artboards.stage;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
+import dynamorph.model.cascade.Paint;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.GradientStops;
 import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.Rgba;
+import dynamorph.paint.artwork.Affine;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.PlanePoint;
@@ -23,16 +25,24 @@ import javafx.scene.paint.Color;
 
 /**
  * The line along which the gradient in hand runs, on the first selected layer: its ends turn and
- * scale it, its middle moves it, each stop slides along it.
+ * scale it, its middle moves it, each stop slides along it. The edge of a radial one makes it
+ * narrower, and its focal point moves within.
  */
 final class GradientHandles {
   private static final double NEAR = 8;
   private static final double KNOB = 5;
 
+  /** Degrees from an axis of the text within which an ellipse lies along it. */
+  private static final double SNAP = 3;
+
+  /** Straight lines that look like an ellipse. */
+  private static final int EDGES = 96;
+
   /** What a handle changes. */
   private enum Part {
     START,
     END,
+    ACROSS,
     MIDDLE,
     STOP
   }
@@ -62,6 +72,38 @@ final class GradientHandles {
     /** The same with other ends. */
     Laid between(double fromX, double fromY, double toX, double toY) {
       return new Laid(hand, kind, found, box, values, fromX, fromY, toX, toY);
+    }
+
+    Paint.Radial radial() {
+      return new Paint.Radial(
+          Coats.value(values, Properties.RADIAL_SHAPE.at(coat())),
+          Coats.value(values, Properties.RADIAL_ASPECT.at(coat())) / 100,
+          Coats.value(values, Properties.RADIAL_ROTATION.at(coat())),
+          Coats.value(values, Properties.FOCAL_X.at(coat())) / 100,
+          Coats.value(values, Properties.FOCAL_Y.at(coat())) / 100);
+    }
+
+    /** From the circle of radius 1 to the ellipse of a radial gradient. */
+    Affine ellipse() {
+      Paint.Radial radial = radial();
+      return Affine.translation(middleX(), middleY())
+          .after(Affine.rotation(radial.rotation()))
+          .after(
+              Affine.scaling(
+                  radial.radiusX(box.width(), box.height()) * scale(),
+                  radial.radiusY(box.width(), box.height()) * scale()));
+    }
+
+    Affine.Place focus() {
+      return ellipse().apply(radial().focalX(), radial().focalY());
+    }
+
+    double scale() {
+      return Coats.value(values, Properties.GRADIENT_SCALE.at(coat())) / 100;
+    }
+
+    double offset() {
+      return Coats.value(values, Properties.GRADIENT_OFFSET.at(coat())) / 100;
     }
 
     double middleX() {
@@ -124,14 +166,13 @@ final class GradientHandles {
       PropertySet values) {
     Address coat = hand.coat();
     double angle = Math.toRadians(Coats.value(values, Properties.GRADIENT_ANGLE.at(coat)));
-    double scale = Coats.value(values, Properties.GRADIENT_SCALE.at(coat)) / 100;
-    double offset = Coats.value(values, Properties.GRADIENT_OFFSET.at(coat)) / 100;
-    double x = box.x() + Coats.value(values, Properties.GRADIENT_X.at(coat)) / 100 * box.width();
-    double y = box.y() + Coats.value(values, Properties.GRADIENT_Y.at(coat)) / 100 * box.height();
-    Laid subject = new Laid(hand, kind, found, box, values, x, y, x, y);
+    Laid subject = new Laid(hand, kind, found, box, values, 0, 0, 0, 0);
+    double offset = subject.offset();
+    double x = subject.middleX();
+    double y = subject.middleY();
     return switch (kind) {
       case LINEAR -> {
-        double length = length(box, angle) * scale;
+        double length = length(box, angle) * subject.scale();
         double from = (offset - 0.5) * length;
         double to = from + length;
         yield subject.between(
@@ -141,8 +182,15 @@ final class GradientHandles {
             y + Math.sin(angle) * to);
       }
       case RADIAL -> {
-        double radius = box.width() / 2 * scale;
-        yield subject.between(x + offset * radius, y, x + (1 + offset) * radius, y);
+        Affine.Place focus = subject.focus();
+        Affine.Place edge = subject.ellipse().apply(1, 0);
+        double across = edge.x() - focus.x();
+        double down = edge.y() - focus.y();
+        yield subject.between(
+            focus.x() + offset * across,
+            focus.y() + offset * down,
+            focus.x() + (1 + offset) * across,
+            focus.y() + (1 + offset) * down);
       }
       default -> {
         double far = Math.min(box.width(), box.height()) / 2;
@@ -178,8 +226,15 @@ final class GradientHandles {
         }
       }
     }
-    if (laid.kind == PaintKind.LINEAR) {
+    boolean focal =
+        laid.kind == PaintKind.RADIAL
+            && Math.hypot(laid.radial().focalX(), laid.radial().focalY()) > 0;
+    if (laid.kind == PaintKind.LINEAR || focal) {
       handles.add(new Handle(Part.START, 0, onStage(laid, laid.startX, laid.startY)));
+    }
+    if (laid.kind == PaintKind.RADIAL) {
+      Affine.Place edge = laid.ellipse().apply(0, 1);
+      handles.add(new Handle(Part.ACROSS, 0, onStage(laid, edge.x(), edge.y())));
     }
     handles.add(new Handle(Part.END, 0, onStage(laid, laid.endX, laid.endY)));
     handles.add(new Handle(Part.MIDDLE, 0, onStage(laid, laid.middleX(), laid.middleY())));
@@ -225,19 +280,15 @@ final class GradientHandles {
     return switch (handle.part) {
       case MIDDLE -> middle(laid, x, y);
       case STOP -> stop(laid, handle.stop, x, y);
-      case START -> ends(laid, x, y, laid.endX, laid.endY);
+      case START ->
+          laid.kind == PaintKind.RADIAL
+              ? focus(laid, x, y)
+              : ends(laid, x, y, laid.endX, laid.endY);
+      case ACROSS -> across(laid, x, y);
       case END ->
           switch (laid.kind) {
             case LINEAR -> ends(laid, laid.startX, laid.startY, x, y);
-            case RADIAL -> {
-              double radius =
-                  Math.hypot(
-                      (x - laid.middleX()) / (laid.box.width() / 2),
-                      (y - laid.middleY()) / (laid.box.height() / 2));
-              double offset =
-                  Coats.value(laid.values, Properties.GRADIENT_OFFSET.at(laid.coat())) / 100;
-              yield scale(laid, radius / Math.max(0.05, 1 + offset));
-            }
+            case RADIAL -> edge(laid, x, y);
             default ->
                 PropertySet.EMPTY
                     .with(
@@ -278,6 +329,45 @@ final class GradientHandles {
         .with(Properties.GRADIENT_OFFSET.at(laid.coat()), 0.0);
   }
 
+  /** The end of the level axis of an ellipse: it turns and scales. */
+  private static PropertySet edge(Laid laid, double x, double y) {
+    double far = Math.max(0.05, 1 + laid.offset());
+    Affine.Place focus = laid.focus();
+    double across = focus.x() + (x - focus.x()) / far - laid.middleX();
+    double down = focus.y() + (y - focus.y()) / far - laid.middleY();
+    double radius = laid.radial().radiusX(laid.box.width(), laid.box.height());
+    double turn = degrees(down, across);
+    double right = Math.rint(turn / 90) * 90;
+    return scale(laid, Math.hypot(across, down) / radius)
+        .with(
+            Properties.RADIAL_ROTATION.at(laid.coat()),
+            Math.abs(turn - right) < SNAP ? right : turn);
+  }
+
+  private static PropertySet across(Laid laid, double x, double y) {
+    double turn = Math.toRadians(laid.radial().rotation());
+    double away = (y - laid.middleY()) * Math.cos(turn) - (x - laid.middleX()) * Math.sin(turn);
+    double plain =
+        laid.radial().radiusY(laid.box.width(), laid.box.height())
+            / laid.radial().aspect()
+            * laid.scale();
+    return PropertySet.EMPTY.with(
+        Properties.RADIAL_ASPECT.at(laid.coat()),
+        Math.clamp(Math.rint(Math.abs(away) / plain * 1000) / 10, 1, 10_000));
+  }
+
+  private static PropertySet focus(Laid laid, double x, double y) {
+    Affine back = laid.ellipse().inverse();
+    if (back == null) {
+      return PropertySet.EMPTY;
+    }
+    Affine.Place place = back.apply(x, y);
+    double most = Math.max(1, Math.hypot(place.x(), place.y()));
+    return PropertySet.EMPTY
+        .with(Properties.FOCAL_X.at(laid.coat()), share(place.x(), most))
+        .with(Properties.FOCAL_Y.at(laid.coat()), share(place.y(), most));
+  }
+
   private static PropertySet stop(Laid laid, int index, double x, double y) {
     List<GradientStops.Stop> stops = new ArrayList<>(stops(laid));
     if (index >= stops.size()) {
@@ -313,8 +403,12 @@ final class GradientHandles {
     g.setStroke(Color.WHITE);
     g.strokeLine(from.getX(), from.getY(), to.getX(), to.getY());
     List<GradientStops.Stop> stops = stops(laid);
+    if (laid.kind == PaintKind.RADIAL) {
+      edge(g, laid);
+    }
     for (Handle handle : handles(laid)) {
       switch (handle.part) {
+        case ACROSS -> knob(g, handle.place, Color.WHITE, KNOB - 1);
         case START -> knob(g, handle.place, colour(stops.getFirst()), KNOB + 1);
         case END -> knob(g, handle.place, colour(stops.getLast()), KNOB + 1);
         case STOP -> knob(g, handle.place, colour(stops.get(handle.stop)), KNOB);
@@ -328,6 +422,25 @@ final class GradientHandles {
         }
       }
     }
+  }
+
+  private void edge(GraphicsContext g, Laid laid) {
+    Affine ellipse = laid.ellipse();
+    double[] x = new double[EDGES];
+    double[] y = new double[EDGES];
+    for (int point = 0; point < EDGES; point++) {
+      double turn = 2 * Math.PI * point / EDGES;
+      Affine.Place place = ellipse.apply(Math.cos(turn), Math.sin(turn));
+      Point2D shown = onStage(laid, place.x(), place.y());
+      x[point] = shown.getX();
+      y[point] = shown.getY();
+    }
+    g.setLineWidth(2.4);
+    g.setStroke(Color.color(0, 0, 0, 0.35));
+    g.strokePolygon(x, y, EDGES);
+    g.setLineWidth(1);
+    g.setStroke(Color.WHITE);
+    g.strokePolygon(x, y, EDGES);
   }
 
   private static void cross(GraphicsContext g, Point2D at) {

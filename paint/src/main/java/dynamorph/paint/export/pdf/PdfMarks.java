@@ -248,7 +248,12 @@ final class PdfMarks {
       case AreaPaint.Along _ -> new Matrix();
       case AreaPaint.Outwards at ->
           new Matrix(
-              (float) at.radiusX(), 0, 0, (float) at.radiusY(), (float) at.x(), (float) at.y());
+              (float) at.ellipse().a(),
+              (float) at.ellipse().b(),
+              (float) at.ellipse().c(),
+              (float) at.ellipse().d(),
+              (float) at.ellipse().e(),
+              (float) at.ellipse().f());
     };
   }
 

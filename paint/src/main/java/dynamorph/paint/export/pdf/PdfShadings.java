@@ -65,7 +65,9 @@ final class PdfShadings {
         dictionary.setInt(COSName.SHADING_TYPE, 3);
         dictionary.setItem(
             COSName.COORDS,
-            numbers(0, 0, outwards.inner() + span.from, 0, 0, outwards.inner() + span.to));
+            circles(
+                outwards.circle(outwards.inner() + span.from),
+                outwards.circle(outwards.inner() + span.to)));
         yield new PDShadingType3(dictionary);
       }
     };
@@ -105,10 +107,7 @@ final class PdfShadings {
         double square = Math.max(1e-12, dx * dx + dy * dy);
         yield ((x - along.fromX()) * dx + (y - along.fromY()) * dy) / square;
       }
-      case AreaPaint.Outwards outwards ->
-          Math.hypot(
-                  (x - outwards.x()) / outwards.radiusX(), (y - outwards.y()) / outwards.radiusY())
-              - outwards.inner();
+      case AreaPaint.Outwards outwards -> outwards.length(x, y) - outwards.inner();
     };
   }
 
@@ -197,6 +196,10 @@ final class PdfShadings {
     return alpha
         ? numbers(colour.alpha() / 255.0)
         : numbers(colour.red() / 255.0, colour.green() / 255.0, colour.blue() / 255.0);
+  }
+
+  private static COSArray circles(AreaPaint.Circle from, AreaPaint.Circle to) {
+    return numbers(from.x(), from.y(), from.radius(), to.x(), to.y(), to.radius());
   }
 
   private static COSArray numbers(double... values) {
