@@ -226,21 +226,27 @@ final class FinishRows {
             Messages.of("finish-rows.blur-spread"),
             Properties.SHADOW_BLUR.at(at),
             Properties.EFFECT_SPREAD.at(at));
+    Row directed =
+        new Row(
+            Messages.of("finish-rows.across-angle"),
+            Properties.BLUR_ASPECT.at(at),
+            Properties.BLUR_ANGLE.at(at));
     Row moved = new Row("X, Y", Properties.SHADOW_X.at(at), Properties.SHADOW_Y.at(at));
     Row knocked =
         new Row(Messages.of("finish-rows.knockout"), Properties.SHADOW_KNOCKOUT.at(at), null);
     switch (kind) {
-      case DROP_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved, knocked));
-      case INNER_SHADOW -> rows.addAll(List.of(opacity, blend, soft, moved));
-      case OUTER_GLOW -> rows.addAll(List.of(opacity, blend, soft, knocked));
+      case DROP_SHADOW -> rows.addAll(List.of(opacity, blend, soft, directed, moved, knocked));
+      case INNER_SHADOW -> rows.addAll(List.of(opacity, blend, soft, directed, moved));
+      case OUTER_GLOW -> rows.addAll(List.of(opacity, blend, soft, directed, knocked));
       case INNER_GLOW ->
           rows.addAll(
               List.of(
                   opacity,
                   blend,
                   soft,
+                  directed,
                   new Row(Messages.of("finish-rows.source"), Properties.GLOW_SOURCE.at(at), null)));
-      case BLUR -> {}
+      case BLUR -> rows.add(directed);
       case BEVEL ->
           rows.addAll(
               List.of(

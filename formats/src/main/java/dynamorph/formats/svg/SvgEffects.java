@@ -64,7 +64,7 @@ final class SvgEffects {
       String inside = function.group(2).strip();
       if (function.group(1).equals("blur")) {
         double deviation = SvgNumbers.length(inside, 0, style.size()).orElse(0.0);
-        look = look.overlaidBy(blur(number, deviation * scale));
+        look = look.overlaidBy(blur(number, Deviation.round(Math.max(0, deviation) * scale)));
       } else {
         List<Double> lengths = new ArrayList<>();
         StringBuilder colour = new StringBuilder();
@@ -81,7 +81,7 @@ final class SvgEffects {
                     number,
                     lengths.get(0) * scale,
                     lengths.get(1) * scale,
-                    (lengths.size() > 2 ? lengths.get(2) : 0) * scale,
+                    Deviation.round((lengths.size() > 2 ? Math.max(0, lengths.get(2)) : 0) * scale),
                     style
                         .colour(colour.isEmpty() ? "currentcolor" : colour.toString())
                         .orElse(Rgba.BLACK),
@@ -121,7 +121,7 @@ final class SvgEffects {
                       number++,
                       number(step, "dx", 2) * scale,
                       number(step, "dy", 2) * scale,
-                      number(step, "stdDeviation", 2) * scale,
+                      deviation(step, 2, scale),
                       style.colour("flood-color", "black").orElse(Rgba.BLACK),
                       style.share("flood-opacity")));
         }
@@ -139,7 +139,7 @@ final class SvgEffects {
     if (!look.isEmpty() && blur == null && offset == null) {
       return Optional.of(look);
     }
-    double deviation = blur == null ? 0 : number(blur, "stdDeviation", 0) * scale;
+    Deviation deviation = blur == null ? Deviation.NONE : deviation(blur, 0, scale);
     if (over && (offset != null || blur != null)) {
       SvgStyle style =
           colour == null ? SvgStyle.INITIAL : SvgStyle.INITIAL.with(cascade.of(colour));
@@ -153,7 +153,7 @@ final class SvgEffects {
                   style.colour("flood-color", "black").orElse(Rgba.BLACK),
                   faded * style.share("flood-opacity"))));
     }
-    return offset == null && colour == null && deviation > 0
+    return offset == null && colour == null && !deviation.isNone()
         ? Optional.of(look.overlaidBy(blur(number, deviation)))
         : Optional.empty();
   }
@@ -179,13 +179,48 @@ final class SvgEffects {
         : otherwise;
   }
 
+  /**
+   * The deviations of a step to the right and downwards, in points; one is for both (Filter Effects
+   * 1, 9.12).
+   */
+  private static Deviation deviation(Element step, double otherwise, double scale) {
+    List<Double> numbers = SvgNumbers.list(step.attr("stdDeviation"));
+    double x = numbers.isEmpty() ? otherwise : numbers.getFirst();
+    double y = numbers.size() < 2 ? x : numbers.get(1);
+    return new Deviation(Math.max(0, x) * scale, Math.max(0, y) * scale);
+  }
+
+  /** How much is softened in two directions, in points. */
+  private record Deviation(double x, double y) {
+    static final Deviation NONE = new Deviation(0, 0);
+
+    static Deviation round(double deviation) {
+      return new Deviation(deviation, deviation);
+    }
+
+    boolean isNone() {
+      return x == 0 && y == 0;
+    }
+
+    PropertySet at(Address at) {
+      double more = Math.max(x, y);
+      PropertySet blur = PropertySet.EMPTY.with(Properties.SHADOW_BLUR.at(at), points(2 * more, 0));
+      if (x == y) {
+        return blur;
+      }
+      double share = Math.rint(Math.min(x, y) / more * 100_000) / 1000;
+      return blur.with(Properties.BLUR_ASPECT.at(at), share)
+          .with(Properties.BLUR_ANGLE.at(at), x > y ? 0.0 : 90.0);
+    }
+  }
+
   private static double number(Element element, String attribute, double otherwise) {
     List<Double> numbers = SvgNumbers.list(element.attr(attribute));
     return numbers.isEmpty() ? otherwise : numbers.getFirst();
   }
 
   private static PropertySet shadow(
-      int number, double x, double y, double deviation, Rgba colour, double opacity) {
+      int number, double x, double y, Deviation deviation, Rgba colour, double opacity) {
     Address at = Address.whole(Address.FINISH).effect(id("shadow", number));
     return PropertySet.EMPTY
         .with(Properties.EFFECT_KIND.at(at), EffectKind.DROP_SHADOW)
@@ -194,15 +229,15 @@ final class SvgEffects {
         .with(Properties.EFFECT_OPACITY.at(at), Math.clamp(opacity, 0, 1))
         .with(Properties.SHADOW_X.at(at), points(x, -1e4))
         .with(Properties.SHADOW_Y.at(at), points(y, -1e4))
-        .with(Properties.SHADOW_BLUR.at(at), points(2 * deviation, 0));
+        .overlaidBy(deviation.at(at));
   }
 
-  private static PropertySet blur(int number, double deviation) {
+  private static PropertySet blur(int number, Deviation deviation) {
     Address at = Address.whole(Address.FINISH).effect(id("blur", number));
     return PropertySet.EMPTY
         .with(Properties.EFFECT_KIND.at(at), EffectKind.BLUR)
         .with(Properties.EFFECT_ORDER.at(at), (double) number)
-        .with(Properties.SHADOW_BLUR.at(at), points(2 * deviation, 0));
+        .overlaidBy(deviation.at(at));
   }
 
   private static String id(String kind, int number) {

@@ -327,6 +327,29 @@ class SvgFileTest {
     assertThat(middle.opacity()).isEqualTo(0.5);
   }
 
+  /** Of two deviations the larger is the blur, and the other is in percent of it. */
+  @Test
+  void blursOfTwoAmountsAreDirected() throws IOException {
+    PropertySet streak =
+        shape(
+                "<filter id='f'><feGaussianBlur stdDeviation='0 4'/></filter>"
+                    + "<rect width='9' height='9' filter='url(#f)'/>")
+            .local();
+    Address blur = Address.whole(Address.FINISH).effect("blur");
+    assertThat(of(streak, Properties.SHADOW_BLUR.at(blur))).isEqualTo(Length.points(8));
+    assertThat(of(streak, Properties.BLUR_ASPECT.at(blur))).isZero();
+    assertThat(of(streak, Properties.BLUR_ANGLE.at(blur))).isEqualTo(90);
+    PropertySet wide =
+        shape(
+                "<filter id='f'><feDropShadow stdDeviation='4,1' dx='0' dy='0'/></filter>"
+                    + "<rect width='9' height='9' filter='url(#f)'/>")
+            .local();
+    Address shadow = Address.whole(Address.FINISH).effect("shadow");
+    assertThat(of(wide, Properties.SHADOW_BLUR.at(shadow))).isEqualTo(Length.points(8));
+    assertThat(of(wide, Properties.BLUR_ASPECT.at(shadow))).isEqualTo(25);
+    assertThat(of(wide, Properties.BLUR_ANGLE.at(shadow))).isZero();
+  }
+
   @ParameterizedTest
   @ValueSource(
       strings = {

@@ -248,7 +248,11 @@ public final class Coats {
       BlendMode blend = get(Properties.EFFECT_BLEND, at);
       double across = points(Properties.SHADOW_X, at);
       double down = points(Properties.SHADOW_Y, at);
-      double blur = points(Properties.SHADOW_BLUR, at);
+      Softness blur =
+          Softness.of(
+              points(Properties.SHADOW_BLUR, at),
+              get(Properties.BLUR_ASPECT, at) / 100,
+              get(Properties.BLUR_ANGLE, at));
       double spread = points(Properties.EFFECT_SPREAD, at);
       boolean knockout = get(Properties.SHADOW_KNOCKOUT, at);
       return switch (get(Properties.EFFECT_KIND, at)) {

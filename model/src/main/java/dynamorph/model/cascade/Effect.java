@@ -6,7 +6,7 @@ import dynamorph.model.value.Rgba;
 
 /**
  * What is added to a coat, or to everything painted on letters or a plate. Lengths in points, a
- * {@code blur} is twice the standard deviation of a Gaussian; opacity is in the colour's alpha.
+ * {@code blur} in square points; opacity is in the colour's alpha.
  */
 public sealed interface Effect {
   /** Whether it is painted below what it belongs to. */
@@ -54,25 +54,25 @@ public sealed interface Effect {
       BlendMode blend,
       double x,
       double y,
-      double blur,
+      Softness blur,
       double spread,
       boolean knockout)
       implements Effect {}
 
   /** A shadow that the edge casts inwards. */
-  record InnerShadow(Rgba colour, BlendMode blend, double x, double y, double blur, double spread)
+  record InnerShadow(Rgba colour, BlendMode blend, double x, double y, Softness blur, double spread)
       implements Effect {}
 
   /** Light around. */
-  record OuterGlow(Rgba colour, BlendMode blend, double blur, double spread, boolean knockout)
+  record OuterGlow(Rgba colour, BlendMode blend, Softness blur, double spread, boolean knockout)
       implements Effect {}
 
   /** Light inside. */
-  record InnerGlow(Rgba colour, BlendMode blend, double blur, double spread, GlowSource source)
+  record InnerGlow(Rgba colour, BlendMode blend, Softness blur, double spread, GlowSource source)
       implements Effect {}
 
   /** Softens everything painted so far. */
-  record Blur(double blur) implements Effect {}
+  record Blur(Softness blur) implements Effect {}
 
   /**
    * Edges that are lit as if they stood out.
@@ -112,9 +112,9 @@ public sealed interface Effect {
       case DropShadow shadow ->
           Math.max(Math.abs(shadow.x), Math.abs(shadow.y))
               + Math.max(0, shadow.spread)
-              + shadow.blur / 2 * DEVIATIONS;
-      case OuterGlow glow -> Math.max(0, glow.spread) + glow.blur / 2 * DEVIATIONS;
-      case Blur blur -> blur.blur / 2 * DEVIATIONS;
+              + shadow.blur.widest() * DEVIATIONS;
+      case OuterGlow glow -> Math.max(0, glow.spread) + glow.blur.widest() * DEVIATIONS;
+      case Blur blur -> blur.blur.widest() * DEVIATIONS;
       case InnerShadow _, InnerGlow _, Bevel _ -> 0;
     };
   }

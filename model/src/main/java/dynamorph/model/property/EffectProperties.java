@@ -35,6 +35,10 @@ public abstract sealed class EffectProperties extends CoatProperties permits Pro
       effect("y", Registry.SIGNED_LENGTH, Length.em(0.03));
   public static final Property<Length> SHADOW_BLUR =
       effect("blur", new ValueType.Lengths(0, 10_000), Length.em(0.03));
+  public static final Property<Double> BLUR_ASPECT =
+      effect("blur-aspect", new ValueType.Number(0, 100, "%"), 100.0);
+  public static final Property<Double> BLUR_ANGLE =
+      effect("blur-angle", new ValueType.Number(-3600, 3600, "\u00b0"), 0.0);
   public static final Property<Length> EFFECT_SPREAD =
       effect("spread", Registry.SIGNED_LENGTH, Length.ZERO);
   public static final Property<Boolean> SHADOW_KNOCKOUT =

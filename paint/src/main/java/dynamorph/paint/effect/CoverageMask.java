@@ -1,5 +1,6 @@
 package dynamorph.paint.effect;
 
+import dynamorph.model.cascade.Softness;
 import dynamorph.model.value.Rgba;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.ColorAlphaType;
@@ -46,9 +47,13 @@ public record CoverageMask(int x, int y, int width, int height, float[] values) 
     return new CoverageMask(part.getLeft(), part.getTop(), width, height, values);
   }
 
-  /** The same, blurred. */
-  public CoverageMask blurred(double deviation) {
-    return with(Gaussian.blur(values, width, height, deviation));
+  /**
+   * The same, blurred.
+   *
+   * @param soft in square pixels
+   */
+  public CoverageMask blurred(Softness soft) {
+    return with(Gaussian.blur(values, width, height, soft));
   }
 
   /** The same part of the picture with other values. */

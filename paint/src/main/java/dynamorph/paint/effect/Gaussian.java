@@ -1,5 +1,7 @@
 package dynamorph.paint.effect;
 
+import dynamorph.model.cascade.Softness;
+
 /**
  * Gaussian blur of one plane of values, beyond whose edges lies nothing. Blurs of more than a few
  * pixels are done at half the size, and that at half again: four neighbours are averaged with the
@@ -8,13 +10,13 @@ package dynamorph.paint.effect;
  */
 public final class Gaussian {
   /** From this standard deviation on, half the pixels do. */
-  private static final double HALVED = 3;
+  static final double HALVED = 3;
 
   /** Below this a blur is not to be seen. */
-  private static final double LEAST = 0.05;
+  static final double LEAST = 0.05;
 
   /** How many standard deviations a kernel reaches. */
-  private static final double REACH = 3.6;
+  static final double REACH = 3.6;
 
   private Gaussian() {}
 
@@ -22,10 +24,22 @@ public final class Gaussian {
    * The plane, blurred.
    *
    * @param plane {@code height} rows of {@code width} values
-   * @param deviation standard deviation in pixels
+   * @param soft in square pixels
    * @return a new plane of the same size
    */
-  public static float[] blur(float[] plane, int width, int height, double deviation) {
+  public static float[] blur(float[] plane, int width, int height, Softness soft) {
+    boolean plain = soft.isRound() || soft.widest() < LEAST || width == 0 || height == 0;
+    return plain
+        ? blur(plane, width, height, soft.widest())
+        : AnisotropicGaussian.blur(plane, width, height, soft);
+  }
+
+  /**
+   * The plane, blurred the same in all directions.
+   *
+   * @param deviation standard deviation in pixels
+   */
+  static float[] blur(float[] plane, int width, int height, double deviation) {
     if (deviation < LEAST || width == 0 || height == 0) {
       return plane.clone();
     }
@@ -109,6 +123,18 @@ public final class Gaussian {
     for (int x = 0; x < sum.length; x++) {
       out[to + x] = (int) (sum[x] + 0.5f);
     }
+  }
+
+  /** Columns, blurred by a few pixels at most. */
+  static float[] down(float[] plane, int width, int height, double deviation) {
+    if (deviation < LEAST) {
+      return plane.clone();
+    }
+    int[] whole = new int[plane.length];
+    for (int index = 0; index < plane.length; index++) {
+      whole[index] = (int) (plane[index] * WHOLE);
+    }
+    return down(whole, width, height, kernel(deviation));
   }
 
   private static float[] down(int[] plane, int width, int height, float[] kernel) {

@@ -1,5 +1,7 @@
 package dynamorph.paint.effect;
 
+import dynamorph.model.cascade.Softness;
+
 /**
  * Light and shade on an edge that stands out: the covered area, softened, is taken for a height,
  * and lit by a distant lamp (Lambert's law).
@@ -18,7 +20,7 @@ public record Relief(CoverageMask light, CoverageMask shade) {
    */
   public static Relief of(
       CoverageMask covered, double width, double steepness, double angle, double height) {
-    CoverageMask heights = covered.blurred(Math.max(0.3, width / 2));
+    CoverageMask heights = covered.blurred(Softness.deviation(Math.max(0.3, width / 2)));
     float[] lit = new float[heights.values().length];
     float[] shaded = new float[lit.length];
     double lampX = Math.cos(angle) * Math.cos(height);

@@ -1,6 +1,7 @@
 package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Effect;
+import dynamorph.model.cascade.Softness;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
@@ -9,23 +10,23 @@ import java.util.List;
 /**
  * A shadow or glow where it falls.
  *
- * @param soft its blur and that of blurs before it, in points
+ * @param soft its blur and that of blurs before it, in square points
  */
 record Cast(
     Rgba colour,
     BlendMode mode,
     double across,
     double down,
-    double soft,
+    Softness soft,
     double spread,
     boolean knockout) {
   /** The shadows and glows among effects, each softened by the blurs before it. */
   static List<Cast> of(List<Effect> effects) {
-    double softened = 0;
+    Softness softened = Softness.NONE;
     List<Cast> casts = new ArrayList<>();
     for (Effect effect : effects) {
       switch (effect) {
-        case Effect.Blur blur -> softened = Math.hypot(softened, blur.blur());
+        case Effect.Blur blur -> softened = softened.plus(blur.blur());
         case Effect.DropShadow shadow ->
             casts.add(
                 new Cast(
@@ -33,7 +34,7 @@ record Cast(
                     shadow.blend(),
                     shadow.x(),
                     shadow.y(),
-                    Math.hypot(shadow.blur(), softened),
+                    shadow.blur().plus(softened),
                     shadow.spread(),
                     shadow.knockout()));
         case Effect.OuterGlow glow ->
@@ -43,7 +44,7 @@ record Cast(
                     glow.blend(),
                     0,
                     0,
-                    Math.hypot(glow.blur(), softened),
+                    glow.blur().plus(softened),
                     glow.spread(),
                     glow.knockout()));
         case Effect.InnerShadow _, Effect.InnerGlow _, Effect.Bevel _ -> {}

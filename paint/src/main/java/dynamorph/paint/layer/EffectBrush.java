@@ -3,6 +3,7 @@ package dynamorph.paint.layer;
 import static java.util.Objects.requireNonNull;
 
 import dynamorph.model.cascade.Effect;
+import dynamorph.model.cascade.Softness;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.effect.CoverageMask;
@@ -74,7 +75,7 @@ final class EffectBrush {
   private final EffectGrid fine;
   private final MaskCache planes;
 
-  /** A covered area on pixels, moved, grown, and blurred by a deviation in pixels. */
+  /** A covered area on pixels, moved, grown, and blurred by square pixels. */
   private record PlaneKey(
       Object coverage,
       EffectGrid grid,
@@ -82,7 +83,7 @@ final class EffectBrush {
       double across,
       double down,
       double spread,
-      double deviation) {}
+      Softness soft) {}
 
   private record ReliefKey(Object plane, Effect.Bevel edge) {}
 
@@ -141,7 +142,7 @@ final class EffectBrush {
       // what they share first, then each beside the others
       IRect own = fine.part(subject.reach(), 0, 0, clip);
       if (own.getWidth() > 0 && own.getHeight() > 0) {
-        covered(fine, own, 0, 0, 0, 0);
+        covered(fine, own, 0, 0, 0, Softness.NONE);
       }
       if ((long) own.getWidth() * own.getHeight() > FinishBrush.WORTH_SHARING) {
         casts.parallelStream().filter(this::onlyBlurs).forEach(this::plane);
@@ -163,12 +164,11 @@ final class EffectBrush {
     EffectGrid grid = fine.forBlur(cast.soft());
     double grown = Math.max(0, cast.spread());
     Box reach = subject.reach().grown(grown, grown);
-    double around = cast.soft() / 2 * Effect.DEVIATIONS;
+    double around = cast.soft().widest() * Effect.DEVIATIONS;
     IRect part = grid.part(reach.moved(cast.across(), cast.down()), around, around, clip);
     return part.getWidth() <= 0 || part.getHeight() <= 0
         ? null
-        : covered(
-            grid, part, cast.across(), cast.down(), cast.spread(), grid.deviation(cast.soft()));
+        : covered(grid, part, cast.across(), cast.down(), cast.spread(), grid.pixels(cast.soft()));
   }
 
   private void cast(Cast cast) {
@@ -189,30 +189,31 @@ final class EffectBrush {
         draw(grid, plane, plain);
         IRect own = fine.part(subject.reach(), 0, 0, clip);
         if (own.getWidth() > 0 && own.getHeight() > 0) {
-          draw(fine, covered(fine, own, 0, 0, 0, 0), out);
+          draw(fine, covered(fine, own, 0, 0, 0, Softness.NONE), out);
         }
       }
       canvas.restore();
     }
   }
 
-  /** What the subject covers, moved and grown by points, and blurred by pixels. */
+  /** What the subject covers, moved and grown by points, and blurred by square pixels. */
   private CoverageMask covered(
-      EffectGrid grid, IRect part, double across, double down, double spread, double deviation) {
-    PlaneKey key = new PlaneKey(subject.coverage(), grid, part, across, down, spread, deviation);
+      EffectGrid grid, IRect part, double across, double down, double spread, Softness soft) {
+    PlaneKey key = new PlaneKey(subject.coverage(), grid, part, across, down, spread, soft);
     double grown = Math.max(0, spread);
     IRect own = grid.part(subject.reach().grown(grown, grown).moved(across, down), 0, 0, part, 0);
+    boolean sharp = soft.equals(Softness.NONE);
     boolean all = own.equals(part) || own.getWidth() <= 0 || own.getHeight() <= 0;
     return planes.plane(
         key,
         () -> {
-          if (deviation == 0 && all) {
+          if (sharp && all) {
             return drawn(grid, part, across, down, spread);
           }
           // drawn no larger than it is, so that blurs of any width share it
-          CoverageMask sharp = covered(grid, all ? part : own, across, down, spread, 0);
-          CoverageMask padded = all ? sharp : sharp.padded(part);
-          return deviation == 0 ? padded : padded.blurred(deviation);
+          CoverageMask edge = covered(grid, all ? part : own, across, down, spread, Softness.NONE);
+          CoverageMask padded = all ? edge : edge.padded(part);
+          return sharp ? padded : padded.blurred(soft);
         });
   }
 
@@ -263,12 +264,12 @@ final class EffectBrush {
       subject.show(canvas);
       return;
     }
-    double blur = 0;
+    Softness blur = Softness.NONE;
     for (Effect effect : own) {
-      blur = effect instanceof Effect.Blur soft ? Math.hypot(blur, soft.blur()) : blur;
+      blur = effect instanceof Effect.Blur soft ? blur.plus(soft.blur()) : blur;
     }
     EffectGrid grid = fine.forBlur(blur);
-    double around = blur / 2 * Effect.DEVIATIONS;
+    double around = blur.widest() * Effect.DEVIATIONS;
     IRect part = grid.part(subject.reach(), around, around + inwards(own), clip);
     if (part.getWidth() <= 0 || part.getHeight() <= 0) {
       return;
@@ -286,8 +287,8 @@ final class EffectBrush {
     Optional<Rgba> colour = subject.colour();
     Shine only = effects.size() == 1 ? Shine.of(effects.getFirst()) : null;
     if (only != null && only.mode() == BlendMode.NORMAL && colour.isPresent()) {
-      CoverageMask light = inside(grid, part, only, grid.deviation(only.blur()));
-      return covered(grid, part, 0, 0, 0, 0)
+      CoverageMask light = inside(grid, part, only, grid.pixels(only.blur()));
+      return covered(grid, part, 0, 0, 0, Softness.NONE)
           .lit(colour.get(), light, only.outside(), only.colour());
     }
     try (RasterSurface raster = new RasterSurface(part)) {
@@ -295,15 +296,15 @@ final class EffectBrush {
     }
   }
 
-  /** What light inside falls by, blurred by a deviation in pixels. */
-  private CoverageMask inside(EffectGrid grid, IRect part, Shine shine, double deviation) {
+  /** What light inside falls by, blurred by square pixels. */
+  private CoverageMask inside(EffectGrid grid, IRect part, Shine shine, Softness soft) {
     if (shine.spread() == 0 && shine.across() == 0 && shine.down() == 0) {
-      return covered(grid, part, 0, 0, 0, deviation);
+      return covered(grid, part, 0, 0, 0, soft);
     }
     // what was moved beyond this part still counts, as far as it is blurred back into it
-    int margin = 1 + (int) Math.min(EffectGrid.FARTHEST, Math.ceil(deviation * Effect.DEVIATIONS));
-    return covered(
-            grid, grown(part, margin), shine.across(), shine.down(), -shine.spread(), deviation)
+    int margin =
+        1 + (int) Math.min(EffectGrid.FARTHEST, Math.ceil(soft.widest() * Effect.DEVIATIONS));
+    return covered(grid, grown(part, margin), shine.across(), shine.down(), -shine.spread(), soft)
         .part(part);
   }
 
@@ -324,9 +325,9 @@ final class EffectBrush {
             case Effect.InnerShadow shadow ->
                 Math.max(Math.abs(shadow.x()), Math.abs(shadow.y()))
                     + Math.abs(shadow.spread())
-                    + shadow.blur() / 2 * Effect.DEVIATIONS;
+                    + shadow.blur().widest() * Effect.DEVIATIONS;
             case Effect.InnerGlow glow ->
-                Math.abs(glow.spread()) + glow.blur() / 2 * Effect.DEVIATIONS;
+                Math.abs(glow.spread()) + glow.blur().widest() * Effect.DEVIATIONS;
             case Effect.Bevel edge -> edge.width() / 2 * Effect.DEVIATIONS;
             case Effect.Blur _, Effect.DropShadow _, Effect.OuterGlow _ -> 0;
           };
@@ -342,13 +343,13 @@ final class EffectBrush {
     private final RasterSurface raster;
     private CoverageMask covered;
     private boolean edged;
-    private double softened;
+    private Softness softened = Softness.NONE;
 
     Picture(EffectGrid grid, IRect part, RasterSurface raster) {
       this.grid = grid;
       this.part = part;
       this.raster = raster;
-      this.covered = covered(grid, part, 0, 0, 0, 0);
+      this.covered = covered(grid, part, 0, 0, 0, Softness.NONE);
     }
 
     byte[] made(List<Effect> effects) {
@@ -374,8 +375,8 @@ final class EffectBrush {
       switch (effect) {
         case Effect.InnerShadow _, Effect.InnerGlow _ -> {
           Shine shine = requireNonNull(Shine.of(effect));
-          double deviation = Math.hypot(grid.deviation(shine.blur()), softened);
-          CoverageMask inside = inside(grid, part, shine, deviation);
+          Softness soft = grid.pixels(shine.blur()).plus(softened);
+          CoverageMask inside = inside(grid, part, shine, soft);
           shine(shine.outside() ? inside.inverted() : inside, shine.colour(), shine.mode());
         }
         case Effect.Bevel edge -> {
@@ -386,7 +387,7 @@ final class EffectBrush {
           shine(relief.shade(), edge.shade(), edge.shadeBlend());
           shine(relief.light(), edge.highlight(), edge.highlightBlend());
         }
-        case Effect.Blur blur -> soften(grid.deviation(blur.blur()));
+        case Effect.Blur blur -> soften(grid.pixels(blur.blur()));
         case Effect.DropShadow _, Effect.OuterGlow _ -> {}
       }
     }
@@ -426,7 +427,7 @@ final class EffectBrush {
       edged = true;
     }
 
-    private void soften(double deviation) {
+    private void soften(Softness soft) {
       if (!edged) {
         cut();
       }
@@ -437,13 +438,13 @@ final class EffectBrush {
         for (int index = 0; index < count; index++) {
           plane[index] = bytes[index * 4 + channel] & 0xFF;
         }
-        float[] soft = Gaussian.blur(plane, part.getWidth(), part.getHeight(), deviation);
+        float[] blurred = Gaussian.blur(plane, part.getWidth(), part.getHeight(), soft);
         for (int index = 0; index < count; index++) {
-          bytes[index * 4 + channel] = (byte) (Math.clamp(soft[index], 0f, 255f) + 0.5f);
+          bytes[index * 4 + channel] = (byte) (Math.clamp(blurred[index], 0f, 255f) + 0.5f);
         }
       }
       raster.put(bytes);
-      softened = Math.hypot(softened, deviation);
+      softened = softened.plus(soft);
       covered = covered(grid, part, 0, 0, 0, softened);
     }
   }

@@ -1,5 +1,6 @@
 package dynamorph.paint.layer;
 
+import dynamorph.model.cascade.Softness;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Image;
@@ -50,8 +51,8 @@ record EffectGrid(Matrix33 toCanvas, double coarseness) {
   }
 
   /** The coarsest grid that a blur can be worked out on. */
-  EffectGrid forBlur(double points) {
-    double deviation = deviation(points) * coarseness;
+  EffectGrid forBlur(Softness points) {
+    double deviation = pixels(points).narrowest() * coarseness;
     double coarse = 1;
     while (deviation / coarse >= SMOOTH && coarse < COARSEST) {
       coarse *= 2;
@@ -65,9 +66,23 @@ record EffectGrid(Matrix33 toCanvas, double coarseness) {
     return Math.sqrt(Math.abs(m[0] * m[4] - m[1] * m[3])) / coarseness;
   }
 
-  /** The standard deviation in pixels of a blur in points. */
-  double deviation(double blur) {
-    return Math.min(blur / 2 * scale(), COARSEST * SMOOTH);
+  /** A blur in square points, in square pixels. */
+  Softness pixels(Softness points) {
+    double scale = scale();
+    double most = COARSEST * SMOOTH;
+    if (points.isRound()) {
+      return Softness.deviation(Math.min(points.widest() * scale, most));
+    }
+    float[] m = toCanvas.getMat();
+    double shrunk = Math.min(1, most / (points.widest() * scale)) / coarseness;
+    double a = m[0] * shrunk;
+    double c = m[1] * shrunk;
+    double b = m[3] * shrunk;
+    double d = m[4] * shrunk;
+    return new Softness(
+        a * a * points.xx() + 2 * a * c * points.xy() + c * c * points.yy(),
+        a * b * points.xx() + (a * d + b * c) * points.xy() + c * d * points.yy(),
+        b * b * points.xx() + 2 * b * d * points.xy() + d * d * points.yy());
   }
 
   /** Where a direction in points leads on the canvas, in radians clockwise from rightwards. */

@@ -1,6 +1,7 @@
 package dynamorph.paint.layer;
 
 import dynamorph.model.cascade.Effect;
+import dynamorph.model.cascade.Softness;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.GlowSource;
 import dynamorph.model.value.Rgba;
@@ -16,7 +17,7 @@ record Shine(
     BlendMode mode,
     double across,
     double down,
-    double blur,
+    Softness blur,
     double spread,
     boolean outside) {
   /** Null for other effects. */

@@ -3,6 +3,7 @@ package dynamorph.paint.effect;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dynamorph.model.cascade.Softness;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Pixels;
 import io.github.humbleui.skija.Image;
@@ -58,8 +59,9 @@ class CoverageMaskTest {
   @Test
   void aBlurOfThePaddedPlaneIsTheSameHoweverMuchIsAround() {
     CoverageMask plane = random(10, 10, 12, 12);
-    CoverageMask near = plane.padded(IRect.makeLTRB(0, 0, 32, 32)).blurred(2);
-    CoverageMask far = plane.padded(IRect.makeLTRB(-20, -20, 60, 60)).blurred(2);
+    CoverageMask near = plane.padded(IRect.makeLTRB(0, 0, 32, 32)).blurred(Softness.deviation(2));
+    CoverageMask far =
+        plane.padded(IRect.makeLTRB(-20, -20, 60, 60)).blurred(Softness.deviation(2));
     IRect middle = IRect.makeLTRB(4, 4, 28, 28);
     float[] one = near.part(middle).values();
     float[] other = far.part(middle).values();

@@ -3,6 +3,7 @@ package dynamorph.paint.effect;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dynamorph.model.cascade.Softness;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -25,6 +26,65 @@ class GaussianTest {
       worst = Math.max(worst, Math.abs(blurred[index] - wanted[index]));
     }
     assertThat(worst * 255).isLessThan(1);
+  }
+
+  /** Against the sum over all pixels of the two-dimensional Gaussian, point by point. */
+  @ParameterizedTest
+  @CsvSource({
+    "9, 0.4, 0",
+    "9, 0.4, 90",
+    "9, 0.4, 45",
+    "9, 0.4, 20",
+    "12, 0.3, 110",
+    "6, 0.5, -70",
+    "3, 0.5, 33"
+  })
+  void aDirectedBlurIsATrueGaussian(double along, double aspect, double angle) {
+    float[] plane = shapes();
+    Softness soft = Softness.of(2 * along, aspect, angle);
+    float[] blurred = Gaussian.blur(plane, WIDTH, HEIGHT, soft);
+    double worst = 0;
+    for (int y = 0; y < HEIGHT; y += 3) {
+      for (int x = 0; x < WIDTH; x += 3) {
+        double wanted = convolvedAt(plane, x, y, along, along * aspect, Math.toRadians(angle));
+        worst = Math.max(worst, Math.abs(blurred[y * WIDTH + x] - wanted));
+      }
+    }
+    assertThat(worst * 255).isLessThan(1.5);
+  }
+
+  private static double convolvedAt(
+      float[] plane, int x, int y, double along, double across, double angle) {
+    double cos = Math.cos(angle);
+    double sin = Math.sin(angle);
+    int reach = (int) Math.ceil(along * 5);
+    double sum = 0;
+    double weights = 0;
+    for (int dy = -reach; dy <= reach; dy++) {
+      for (int dx = -reach; dx <= reach; dx++) {
+        double u = (dx * cos + dy * sin) / along;
+        double v = (dy * cos - dx * sin) / across;
+        double weight = Math.exp(-(u * u + v * v) / 2);
+        weights += weight;
+        boolean inside = x + dx >= 0 && x + dx < WIDTH && y + dy >= 0 && y + dy < HEIGHT;
+        sum += inside ? weight * plane[(y + dy) * WIDTH + x + dx] : 0;
+      }
+    }
+    return sum / weights;
+  }
+
+  /** Along one line only: what lies beside it is not touched. */
+  @Test
+  void aStreakIsOnePixelHigh() {
+    float[] plane = new float[WIDTH * HEIGHT];
+    plane[75 * WIDTH + 101] = 1;
+    float[] level = Gaussian.blur(plane, WIDTH, HEIGHT, Softness.of(20, 0, 0));
+    double sum = 0;
+    for (int x = 0; x < WIDTH; x++) {
+      assertThat(level[74 * WIDTH + x]).isZero();
+      sum += level[75 * WIDTH + x];
+    }
+    assertThat(sum).isCloseTo(1, within(0.01));
   }
 
   /** Halving and doubling meet edges of every kind. */

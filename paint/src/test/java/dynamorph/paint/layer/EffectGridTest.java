@@ -2,6 +2,7 @@ package dynamorph.paint.layer;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dynamorph.model.cascade.Softness;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Surface;
@@ -51,11 +52,26 @@ class EffectGridTest {
   void aWideBlurIsWorkedOutOnCoarserPixels() {
     on(canvas -> {
       EffectGrid fine = EffectGrid.of(canvas);
-      assertThat(fine.forBlur(10)).isEqualTo(fine);
-      EffectGrid coarse = fine.forBlur(400);
+      assertThat(fine.forBlur(Softness.of(10, 1, 0))).isEqualTo(fine);
+      EffectGrid coarse = fine.forBlur(Softness.of(400, 1, 0));
       assertThat(coarse.coarseness()).isGreaterThan(1);
-      assertThat(coarse.deviation(400)).isLessThan(20);
+      assertThat(coarse.pixels(Softness.of(400, 1, 0)).widest()).isLessThan(20);
       assertThat(coarse.scale() * coarse.coarseness()).isEqualTo(fine.scale());
+    });
+  }
+
+  /** What is narrow in one direction needs fine pixels; directions turn with the canvas. */
+  @Test
+  void aDirectionIsTurnedWithTheCanvas() {
+    on(canvas -> {
+      canvas.rotate(90);
+      canvas.scale(2, 2);
+      EffectGrid grid = EffectGrid.of(canvas);
+      Softness level = Softness.of(400, 0.01, 0);
+      assertThat(grid.forBlur(level)).isEqualTo(grid);
+      Softness upright = grid.pixels(level);
+      assertThat(Math.sqrt(upright.yy())).isBetween(399.9, 400.1);
+      assertThat(Math.sqrt(upright.xx())).isBetween(3.99, 4.01);
     });
   }
 

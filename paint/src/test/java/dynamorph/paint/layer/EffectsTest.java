@@ -7,6 +7,7 @@ import dynamorph.model.cascade.Effect;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.cascade.Paint.Solid;
 import dynamorph.model.cascade.Plate;
+import dynamorph.model.cascade.Softness;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.DashFit;
 import dynamorph.model.value.GlowSource;
@@ -70,6 +71,10 @@ class EffectsTest {
 
   /** What a shape covers, moved and blurred, by pixel. */
   private static float[] covered(Coat.Shape shape, double across, double down, double deviation) {
+    return covered(shape, across, down, Softness.deviation(deviation));
+  }
+
+  private static float[] covered(Coat.Shape shape, double across, double down, Softness soft) {
     return CoverageMask.covered(
             IRect.makeWH(SIZE, SIZE),
             canvas -> {
@@ -79,7 +84,7 @@ class EffectsTest {
                 Stencil.draw(canvas, shape, box, paint, Neighbours.NONE);
               }
             })
-        .blurred(deviation)
+        .blurred(soft)
         .values();
   }
 
@@ -90,7 +95,8 @@ class EffectsTest {
   @ParameterizedTest
   @CsvSource({"0, 0", "6, 0", "30, 0", "90, 0", "8, 5", "0, 4", "8, -5"})
   void aDropShadowIsTheCoverageMovedGrownAndBlurred(double blur, double spread) {
-    Effect shadow = new Effect.DropShadow(BLACK, BlendMode.NORMAL, 9.5, 7, blur, spread, true);
+    Effect shadow =
+        new Effect.DropShadow(BLACK, BlendMode.NORMAL, 9.5, 7, soft(blur), spread, true);
     Pixels pixels = painted(coat(FILL, WHITE, shadow));
     float[] wanted = covered(new Coat.Fill(spread, ROUND), 9.5, 7, blur / 2);
     float[] own = covered(FILL, 0, 0, 0);
@@ -137,9 +143,9 @@ class EffectsTest {
             coat(
                 FILL,
                 WHITE,
-                new Effect.InnerShadow(BLACK, BlendMode.MULTIPLY, 4, 4, 8, 1),
+                new Effect.InnerShadow(BLACK, BlendMode.MULTIPLY, 4, 4, soft(8), 1),
                 new Effect.InnerGlow(
-                    Rgba.parse("#ff0000"), BlendMode.SCREEN, 8, 0, GlowSource.EDGE),
+                    Rgba.parse("#ff0000"), BlendMode.SCREEN, soft(8), 0, GlowSource.EDGE),
                 new Effect.Bevel(
                     235, 40, 5, 1, WHITE, BlendMode.SCREEN, BLACK, BlendMode.MULTIPLY)));
     for (int index = 0; index < own.length; index++) {
@@ -149,16 +155,16 @@ class EffectsTest {
 
   @Test
   void anInnerShadowIsWhatTheMovedCoverageLeavesOpen() {
-    Effect shadow = new Effect.InnerShadow(BLACK, BlendMode.NORMAL, 5, 3, 10, 0);
+    Effect shadow = new Effect.InnerShadow(BLACK, BlendMode.NORMAL, 5, 3, soft(10), 0);
     Pixels pixels = painted(coat(FILL, WHITE, shadow));
     assertInside(pixels, covered(FILL, 5, 3, 5), lit -> lit);
   }
 
   @Test
   void anInnerGlowShinesFromTheCentreOrTheEdge() {
-    Effect centre = new Effect.InnerGlow(BLACK, BlendMode.NORMAL, 16, 0, GlowSource.CENTRE);
+    Effect centre = new Effect.InnerGlow(BLACK, BlendMode.NORMAL, soft(16), 0, GlowSource.CENTRE);
     assertInside(painted(coat(FILL, WHITE, centre)), covered(FILL, 0, 0, 8), lit -> 1 - lit);
-    Effect edge = new Effect.InnerGlow(BLACK, BlendMode.NORMAL, 16, 0, GlowSource.EDGE);
+    Effect edge = new Effect.InnerGlow(BLACK, BlendMode.NORMAL, soft(16), 0, GlowSource.EDGE);
     assertInside(painted(coat(FILL, WHITE, edge)), covered(FILL, 0, 0, 8), lit -> lit);
   }
 
@@ -173,10 +179,26 @@ class EffectsTest {
     }
   }
 
+  private static Softness soft(double blur) {
+    return Softness.of(blur, 1, 0);
+  }
+
+  /** What has a direction is worked out beyond what shows, wherever the canvas cuts it. */
+  @ParameterizedTest
+  @CsvSource({"24, 0, 0", "24, 0.2, 90", "30, 0.3, 45", "30, 0.1, 160"})
+  void aDirectedBlurIsAGaussian(double blur, double aspect, double angle) {
+    Softness soft = Softness.of(blur, aspect, angle);
+    Pixels pixels = painted(coat(FILL, BLACK, new Effect.Blur(soft)));
+    float[] wanted = covered(FILL, 0, 0, soft);
+    for (int index = 0; index < wanted.length; index++) {
+      assertThat(Math.abs(alpha(pixels, index) - wanted[index] * 255)).isLessThan(3f);
+    }
+  }
+
   @ParameterizedTest
   @ValueSource(doubles = {3, 20, 70})
   void aBlurIsAGaussian(double blur) {
-    Pixels pixels = painted(coat(FILL, BLACK, new Effect.Blur(blur)));
+    Pixels pixels = painted(coat(FILL, BLACK, new Effect.Blur(soft(blur))));
     float[] wanted = covered(FILL, 0, 0, blur / 2);
     for (int index = 0; index < wanted.length; index++) {
       assertThat(Math.abs(alpha(pixels, index) - wanted[index] * 255)).isLessThan(2f);
@@ -185,7 +207,7 @@ class EffectsTest {
 
   @Test
   void effectsOfTheWholeFinishSeeAllCoatsAtOnce() {
-    Effect shadow = new Effect.DropShadow(BLACK, BlendMode.NORMAL, 0, 30, 4, 0, false);
+    Effect shadow = new Effect.DropShadow(BLACK, BlendMode.NORMAL, 0, 30, soft(4), 0, false);
     Coat fill = coat(FILL, WHITE);
     Coat rim = coat(stroke(6, StrokePosition.OUTSIDE), WHITE);
     Pixels pixels = painted(new Finish(List.of(fill, rim), List.of(shadow)));
@@ -200,7 +222,7 @@ class EffectsTest {
 
   @Test
   void opacityCountsOnceForACoatAndItsEffects() {
-    Effect glow = new Effect.OuterGlow(BLACK, BlendMode.NORMAL, 0, 5, false);
+    Effect glow = new Effect.OuterGlow(BLACK, BlendMode.NORMAL, soft(0), 5, false);
     Coat half = Coat.inPlace(FILL, new Solid(BLACK), 0.5, BlendMode.NORMAL, List.of(glow));
     Pixels pixels = painted(half);
     assertThat(pixels.argb(75, 42) >>> 24).as("in the glow").isBetween(126, 129);
@@ -214,9 +236,9 @@ class EffectsTest {
         coat(
             new Coat.Stroke(1e6, StrokePosition.CENTRE, -1e5, ROUND, StrokeCap.ROUND, dust),
             BLACK,
-            new Effect.DropShadow(BLACK, BlendMode.HUE, 1e6, -1e6, 1e5, 1e5, true),
-            new Effect.Blur(1e5),
-            new Effect.InnerGlow(WHITE, BlendMode.COLOUR, 1e5, -1e5, GlowSource.CENTRE)));
+            new Effect.DropShadow(BLACK, BlendMode.HUE, 1e6, -1e6, soft(1e5), 1e5, true),
+            new Effect.Blur(soft(1e5)),
+            new Effect.InnerGlow(WHITE, BlendMode.COLOUR, soft(1e5), -1e5, GlowSource.CENTRE)));
     Coat[] many = new Coat[500];
     for (int index = 0; index < many.length; index++) {
       many[index] = coat(stroke(index / 20.0, StrokePosition.CENTRE), Rgba.of(index % 256, 0, 0));
@@ -262,8 +284,9 @@ class EffectsTest {
   /** Variances add up: two blurs of 6 and 8 under a shadow are one of 10. */
   @Test
   void blursBeforeAShadowSoftenItTogether() {
-    Effect shadow = new Effect.DropShadow(BLACK, BlendMode.NORMAL, 44, 0, 0, 0, true);
-    Pixels two = painted(coat(FILL, WHITE, new Effect.Blur(6), new Effect.Blur(8), shadow));
+    Effect shadow = new Effect.DropShadow(BLACK, BlendMode.NORMAL, 44, 0, soft(0), 0, true);
+    Pixels two =
+        painted(coat(FILL, WHITE, new Effect.Blur(soft(6)), new Effect.Blur(soft(8)), shadow));
     float[] wanted = covered(FILL, 44, 0, 10 / 2.0);
     float[] blurred = covered(FILL, 0, 0, 10 / 2.0);
     int compared = 0;

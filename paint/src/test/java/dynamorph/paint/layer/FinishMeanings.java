@@ -345,6 +345,17 @@ final class FinishMeanings {
         shadow("x", "6 pt", "12 pt", grows(0, 0, 6, 0)),
         shadow("y", "6 pt", "12 pt", grows(0, 0, 0, 6)),
         shadow("blur", "0 pt", "6 pt", hasLess(RED, 1.3)),
+        shadow("blur-aspect", "100", "0", hasMore(RED, 1.05))
+            .given("finish/fill/shadow/blur", "8 pt"),
+        // along the light's own direction letters are left as bars
+        shadow(
+                "blur-angle",
+                "0",
+                "90",
+                (before, after) -> assertThat(after.height() - before.height()).isGreaterThan(6))
+            .given(
+                "finish/fill/shadow/blur", "12 pt",
+                "finish/fill/shadow/blur-aspect", "0"),
         shadow("spread", "0 pt", "2 pt", hasMore(RED, 1.2)),
         shadow("knockout", "false", "true", isLighter()).given("finish/fill/opacity", "0.5"),
         shadow(
