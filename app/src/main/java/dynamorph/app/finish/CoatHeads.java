@@ -91,6 +91,16 @@ final class CoatHeads {
     return finished(row, name, paint);
   }
 
+  /** What all coats have together: folded, it says what is not as usual. */
+  Node ofAll(Address whole, Node more) {
+    Label name = new Label();
+    name.getStyleClass().add("row-label");
+    editor.onRefresh(() -> name.setText(CoatNames.ofAll(subject.get(), whole)));
+    HBox row = new HBox(4, expander(whole), name, Controls.gap(), more);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
   /** Shows the gradient; a click opens its stops. */
   private Button gradientChip(Address coat) {
     Region picture = new Region();

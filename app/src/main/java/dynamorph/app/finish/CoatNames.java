@@ -5,7 +5,11 @@ import dynamorph.app.property.Subject;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.value.CoatKind;
+import dynamorph.model.value.Numbers;
+import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.StrokePosition;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -43,5 +47,19 @@ final class CoatNames {
             .map(FinishRows::name)
             .orElse(effect.effect())
         : own;
+  }
+
+  /** All coats together, with their opacity and whether they are masked. */
+  static String ofAll(Subject now, Address whole) {
+    List<String> words = new ArrayList<>();
+    words.add(Messages.of("finish-editor.all-coats-together"));
+    now.shown(Properties.COAT_OPACITY.at(whole))
+        .value()
+        .filter(opacity -> opacity < 1)
+        .ifPresent(opacity -> words.add(Numbers.format(Math.rint(opacity * 100)) + " %"));
+    if (FinishRows.paint(now, whole) != PaintKind.SOLID) {
+      words.add(Messages.of("finish-editor.masked"));
+    }
+    return String.join(" · ", words);
   }
 }

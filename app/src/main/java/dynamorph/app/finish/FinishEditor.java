@@ -132,7 +132,11 @@ public final class FinishEditor extends VBox {
   private void handGradient(Subject now) {
     Optional<Address> wanted = Optional.empty();
     for (String host : List.of(Address.FINISH, Address.PLATE)) {
-      for (Address coat : now.coats(host)) {
+      List<Address> all = new ArrayList<>(now.coats(host));
+      if (!all.isEmpty()) {
+        all.add(Address.whole(host));
+      }
+      for (Address coat : all) {
         boolean gradient =
             switch (FinishRows.paint(now, coat)) {
               case LINEAR, RADIAL, CONIC -> true;
@@ -162,7 +166,10 @@ public final class FinishEditor extends VBox {
         structure.add(coat);
         structure.add(FinishRows.paint(now, coat));
         if (open.contains(coat)) {
-          structure.add(FinishRows.of(now, coat));
+          structure.add(
+              coat.coat().equals(Address.WHOLE)
+                  ? FinishRows.ofAll(now, coat)
+                  : FinishRows.of(now, coat));
           structure.add(showsPose(now, coat));
           structure.add(showsCopies(now, coat));
         }
@@ -303,16 +310,13 @@ public final class FinishEditor extends VBox {
     }
   }
 
-  /** Effects of all coats together. */
+  /** What all coats have together, and the effects of them. */
   private void addWhole(Subject now, String host) {
     Address whole = Address.whole(host);
-    Label title = new Label(Messages.of("finish-editor.all-coats-together"));
-    title.getStyleClass().add("row-label");
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox row = new HBox(4, title, gap, effectMenu(whole, "add-effect-to-all"));
-    row.setAlignment(Pos.CENTER_LEFT);
-    rows.getChildren().add(row);
+    rows.getChildren().add(heads.ofAll(whole, effectMenu(whole, "add-effect-to-all")));
+    if (open.contains(whole)) {
+      rows.getChildren().add(details(FinishRows.ofAll(now, whole)));
+    }
     now.effects(whole).forEach(effect -> addEffectRows(now, effect));
   }
 

@@ -3,6 +3,7 @@ package dynamorph.app.finish;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
 import dynamorph.model.property.Address;
+import dynamorph.model.property.CoatProperties;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
@@ -14,6 +15,7 @@ import dynamorph.model.value.DashFit;
 import dynamorph.model.value.Dashes;
 import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.MaskKind;
 import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.StrokeCap;
@@ -38,8 +40,37 @@ final class FinishRows {
         == CoatKind.STROKE;
   }
 
+  /** What a coat is painted with, or the mask of all coats; solid for none. */
   static PaintKind paint(Subject now, Address coat) {
-    return now.shown(Properties.COAT_PAINT.at(coat)).value().orElse(PaintKind.SOLID);
+    return coat.coat().equals(Address.WHOLE)
+        ? now.shown(Properties.MASK.at(coat)).value().orElse(MaskKind.NONE).paint()
+        : now.shown(Properties.COAT_PAINT.at(coat)).value().orElse(PaintKind.SOLID);
+  }
+
+  /** The rows of what all coats have together. */
+  static List<Row> ofAll(Subject now, Address whole) {
+    List<Row> rows = new ArrayList<>();
+    rows.add(new Row(Messages.of("finish-rows.opacity"), Properties.COAT_OPACITY.at(whole), null));
+    rows.add(new Row(Messages.of("finish-rows.blend"), Properties.COAT_BLEND.at(whole), null));
+    rows.add(new Row(Properties.MASK.label(), Properties.MASK.at(whole), null));
+    PaintKind mask = paint(now, whole);
+    List<Row> more = new ArrayList<>();
+    switch (mask) {
+      case SOLID -> {}
+      case LINEAR, RADIAL, CONIC -> addGradient(more, whole, mask);
+      case PATTERN -> addPattern(more, now, whole);
+    }
+    for (Row row : more) {
+      if (isOfAll(row.first)) {
+        boolean both = row.second != null && isOfAll(row.second);
+        rows.add(both ? row : new Row(row.label, row.first, null));
+      }
+    }
+    return rows;
+  }
+
+  private static boolean isOfAll(PropertyKey<?> key) {
+    return CoatProperties.OF_ALL_COATS.contains(key.property());
   }
 
   /** The rows of a coat, as many as mean something for it. */

@@ -6,6 +6,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.EffectKind;
@@ -19,6 +20,7 @@ import dynamorph.model.value.SpreadMethod;
 import dynamorph.model.value.StrokePosition;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.stream.Collectors;
@@ -29,6 +31,26 @@ import java.util.stream.Collectors;
  * Backgrounds and Borders 3; the stroke by the Compatibility Standard, 4.1).
  */
 final class FinishCss {
+  /** Those of Compositing and Blending 1, 5.8. */
+  private static final Set<String> BLENDS =
+      Set.of(
+          "multiply",
+          "screen",
+          "overlay",
+          "darken",
+          "lighten",
+          "color-dodge",
+          "color-burn",
+          "hard-light",
+          "soft-light",
+          "difference",
+          "exclusion",
+          "hue",
+          "saturation",
+          "color",
+          "luminosity",
+          "plus-lighter");
+
   private final Declarations css;
   private final PropertySet values;
   private final BiFunction<Colour, Double, String> colours;
@@ -98,7 +120,26 @@ final class FinishCss {
     if (!shadows.isEmpty()) {
       css.put("text-shadow", String.join(", ", shadows));
     }
+    together();
     return fills.size() > 1 || strokes.size() > 1;
+  }
+
+  /** What lies over the rest as one is the element, plate and all. */
+  private void together() {
+    Address whole = Address.whole(Address.FINISH);
+    if (!Coats.of(values, Address.PLATE).isEmpty()) {
+      return;
+    }
+    double opacity = at(Properties.COAT_OPACITY, whole);
+    if (opacity < 1) {
+      css.put("opacity", Numbers.format(opacity, 3));
+    }
+    BlendMode blend = at(Properties.COAT_BLEND, whole);
+    String name =
+        blend.name().toLowerCase(Locale.ROOT).replace('_', '-').replace("colour", "color");
+    if (blend != BlendMode.NORMAL && BLENDS.contains(name)) {
+      css.put("mix-blend-mode", name);
+    }
   }
 
   private List<Address> ofKind(List<Address> coats, CoatKind kind) {

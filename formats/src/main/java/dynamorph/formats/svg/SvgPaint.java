@@ -1,5 +1,6 @@
 package dynamorph.formats.svg;
 
+import dynamorph.model.cascade.Coats;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -61,39 +62,38 @@ final class SvgPaint {
 
   /** The coats of something, no more opaque than what it lies in. */
   PropertySet coats(SvgStyle style, double opacity, Place place) {
-    PropertySet look = fill(style, opacity, place);
-    String stroke = style.get("stroke", "none");
-    double width = style.length("stroke-width", 1, place.whole()) * place.toLayer().scale();
-    if (!stroke.equals("none") && width > 0) {
-      look = look.overlaidBy(stroke(style, opacity, place, width));
-    }
     BlendMode mode = blend(style.get("mix-blend-mode", "normal"));
-    if (mode != BlendMode.NORMAL) {
-      look = look.with(Properties.COAT_BLEND.at(FILL), mode);
-      if (look.has(Properties.COAT_KIND.at(STROKE))) {
-        look = look.with(Properties.COAT_BLEND.at(STROKE), mode);
-      }
+    double width = style.length("stroke-width", 1, place.whole()) * place.toLayer().scale();
+    PropertySet stroke = width > 0 ? stroke(style, place, width) : PropertySet.EMPTY;
+    PropertySet fill = fill(style, place);
+    boolean both = !stroke.isEmpty() && !fill.has(Properties.COAT_REMOVED.at(FILL));
+    if (both && (opacity < 1 || mode != BlendMode.NORMAL)) {
+      // where the stroke lies over the fill, nothing of that shows through (SVG 2, 3.5)
+      Address all = Address.whole(Address.FINISH);
+      return fill.overlaidBy(stroke)
+          .with(Properties.COAT_OPACITY.at(all), rounded(opacity))
+          .with(Properties.COAT_BLEND.at(all), mode);
     }
-    return look;
+    Address only = stroke.isEmpty() ? FILL : STROKE;
+    PropertySet look = fill.overlaidBy(stroke);
+    if (look.has(Properties.COAT_OPACITY.at(only))) {
+      double own = Coats.value(look, Properties.COAT_OPACITY.at(only));
+      look = look.with(Properties.COAT_OPACITY.at(only), rounded(own * opacity));
+    }
+    return mode == BlendMode.NORMAL ? look : look.with(Properties.COAT_BLEND.at(only), mode);
   }
 
-  private PropertySet fill(SvgStyle style, double opacity, Place place) {
+  private PropertySet fill(SvgStyle style, Place place) {
     PropertySet painted =
-        painted(
-            FILL, style, style.get("fill", "black"), opacity * style.share("fill-opacity"), place);
+        painted(FILL, style, style.get("fill", "black"), style.share("fill-opacity"), place);
     return painted.isEmpty()
         ? PropertySet.EMPTY.with(Properties.COAT_REMOVED.at(FILL), true)
         : painted;
   }
 
-  private PropertySet stroke(SvgStyle style, double opacity, Place place, double width) {
+  private PropertySet stroke(SvgStyle style, Place place, double width) {
     PropertySet painted =
-        painted(
-            STROKE,
-            style,
-            style.get("stroke", "none"),
-            opacity * style.share("stroke-opacity"),
-            place);
+        painted(STROKE, style, style.get("stroke", "none"), style.share("stroke-opacity"), place);
     if (painted.isEmpty()) {
       return painted;
     }

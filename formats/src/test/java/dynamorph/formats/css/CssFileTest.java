@@ -137,6 +137,20 @@ class CssFileTest {
   }
 
   @Test
+  void allCoatsTogetherAreTheElement() throws IOException {
+    Map<String, String> values =
+        Map.of("finish/whole/opacity", "0.5", "finish/whole/blend", "colour-burn");
+    assertThat(rule(sheet(new ArrayList<>(), style("faint", Optional.empty(), values)), "faint"))
+        .contains("opacity: 0.5;", "mix-blend-mode: color-burn;");
+    Map<String, String> plated = new HashMap<>(values);
+    plated.put("plate/ground/kind", "fill");
+    List<String> remarks = new ArrayList<>();
+    assertThat(rule(sheet(remarks, style("faint", Optional.empty(), plated)), "faint"))
+        .doesNotContain("opacity:");
+    assertThat(String.join("\n", remarks)).contains("pacity");
+  }
+
+  @Test
   void whatAGradientOfTheWebCannotIsTold() throws IOException {
     List<String> remarks = new ArrayList<>();
     sheet(

@@ -104,6 +104,7 @@ class FinishPresetTest {
       for (Layer layer : project.layers().toList()) {
         PropertySet values = cascade.values(layer);
         assertThat(Coats.of(values, Address.FINISH)).hasSameSizeAs(bare.coats());
+        assertThat(cascade.resolve(layer).finish().group()).isEqualTo(bare.group());
         assertThat(layer.follows().stream().filter(FinishPreset::isOne))
             .containsExactly(finish.style().id());
         assertThat(values.get(Properties.FONT_FAMILY.key()))

@@ -17,6 +17,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.FillRule;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Alignment;
+import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.EffectKind;
 import dynamorph.model.value.FontSize;
@@ -297,6 +298,25 @@ class SvgFileTest {
     assertThat(of(both, Properties.GRADIENT_X.at(FILL)))
         .isCloseTo((100 + 9 * Math.sqrt(3) / 2) / 2, within(0.01));
     assertThat(of(both, Properties.GRADIENT_Y.at(FILL))).isCloseTo(54.5, within(0.01));
+  }
+
+  /** Opacity of an element is that of its fill and its stroke together. */
+  @Test
+  void fillAndStrokeAreOneGroup() throws IOException {
+    PropertySet both =
+        shape(
+                "<rect width='9' height='9' stroke='red' opacity='.5' stroke-opacity='.4'"
+                    + " style='mix-blend-mode:multiply'/>")
+            .local();
+    Address all = Address.whole(Address.FINISH);
+    assertThat(of(both, Properties.COAT_OPACITY.at(all))).isEqualTo(0.5);
+    assertThat(of(both, Properties.COAT_BLEND.at(all))).isEqualTo(BlendMode.MULTIPLY);
+    assertThat(of(both, Properties.COAT_OPACITY.at(STROKE))).isEqualTo(0.4);
+    assertThat(of(both, Properties.COAT_OPACITY.at(FILL))).isEqualTo(1);
+    PropertySet line =
+        shape("<rect width='9' height='9' fill='none' stroke='red' opacity='.5'/>").local();
+    assertThat(of(line, Properties.COAT_OPACITY.at(STROKE))).isEqualTo(0.5);
+    assertThat(line.has(Properties.COAT_OPACITY.at(all))).isFalse();
   }
 
   @Test

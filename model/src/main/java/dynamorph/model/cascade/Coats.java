@@ -8,6 +8,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.PatternTile;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
@@ -91,7 +92,8 @@ public final class Coats {
     }
     return coats.isEmpty()
         ? Finish.NONE
-        : new Finish(coats, reader.shownEffects(Address.whole(host)));
+        : new Finish(
+            coats, reader.shownEffects(Address.whole(host)), reader.group(Address.whole(host)));
   }
 
   static double points(PropertySet values, PropertyKey<Length> key, double size) {
@@ -130,12 +132,21 @@ public final class Coats {
           };
       return new Coat(
           shape,
-          paint(at),
+          paint(get(Properties.COAT_PAINT, at), at),
           get(Properties.COAT_OPACITY, at),
           get(Properties.COAT_BLEND, at),
           pose(at),
           copies(at),
           shownEffects(at));
+    }
+
+    Finish.Group group(Address at) {
+      return new Finish.Group(
+          get(Properties.COAT_OPACITY, at),
+          get(Properties.COAT_BLEND, at),
+          Optional.of(get(Properties.MASK, at).paint())
+              .filter(kind -> kind != PaintKind.SOLID)
+              .map(kind -> paint(kind, at)));
     }
 
     private Coat.Transform pose(Address at) {
@@ -179,8 +190,8 @@ public final class Coats {
           even, points(Properties.DASH_OFFSET, at), get(Properties.DASH_FIT, at));
     }
 
-    private Paint paint(Address at) {
-      return switch (get(Properties.COAT_PAINT, at)) {
+    private Paint paint(PaintKind kind, Address at) {
+      return switch (kind) {
         case SOLID -> new Paint.Solid(colour(Properties.COAT_COLOUR, at));
         case LINEAR -> gradient(at, Paint.Course.LINEAR);
         case RADIAL -> gradient(at, Paint.Course.RADIAL);
@@ -189,11 +200,16 @@ public final class Coats {
       };
     }
 
+    /** Those of a mask let everything show. */
+    private Rgba marks(Address at) {
+      return at.coat().equals(Address.WHOLE) ? Rgba.WHITE : colour(Properties.COAT_COLOUR, at);
+    }
+
     private Paint pattern(Address at) {
       PatternTile tile = get(Properties.TILE, at);
       return new Paint.Pattern(
           tile,
-          colour(Properties.COAT_COLOUR, at),
+          marks(at),
           colour(Properties.TILE_BACKGROUND, at),
           points(Properties.TILE_SIZE, at),
           get(Properties.TILE_WEIGHT, at) / 100,

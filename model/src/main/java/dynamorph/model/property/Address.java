@@ -15,7 +15,7 @@ public record Address(String host, String coat, String effect) implements Compar
   public static final String FINISH = "finish";
   public static final String PLATE = "plate";
 
-  /** Stands for the coat of effects that belong to all coats together. */
+  /** Stands for all coats together, with what belongs to none of them alone. */
   public static final String WHOLE = "whole";
 
   public Address {
@@ -49,7 +49,7 @@ public record Address(String host, String coat, String effect) implements Compar
     return new Address(PLATE, coat, "");
   }
 
-  /** All coats of a host together; only its effects have values. */
+  /** All coats of a host together, as {@link CoatProperties#OF_ALL_COATS} says, and its effects. */
   public static Address whole(String host) {
     return new Address(host, WHOLE, "");
   }

@@ -11,6 +11,7 @@ import dynamorph.model.value.Dashes;
 import dynamorph.model.value.GradientStops;
 import dynamorph.model.value.Interpolation;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.MaskKind;
 import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.PatternTile;
@@ -20,6 +21,7 @@ import dynamorph.model.value.SpreadMethod;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
+import java.util.List;
 
 /**
  * The properties of coats. A coat is itself nothing but values under its address: it is there when
@@ -153,6 +155,37 @@ public abstract sealed class CoatProperties extends ParagraphProperties permits 
       coat("end-colour", new ValueType.Colours(), Colour.of(Rgba.BLACK));
   public static final Property<Double> END_OPACITY =
       coat("end-opacity", new ValueType.Number(0, 1, ""), 1.0);
+
+  /** Only of all coats together. */
+  public static final Property<MaskKind> MASK =
+      coat("mask", new ValueType.Choice<>(MaskKind.class), MaskKind.NONE);
+
+  /** What all coats together have: how they lie over what is below, and a mask with its paint. */
+  public static final List<Property<?>> OF_ALL_COATS =
+      List.of(
+          COAT_OPACITY,
+          COAT_BLEND,
+          MASK,
+          GRADIENT_STOPS,
+          GRADIENT_ANGLE,
+          GRADIENT_X,
+          GRADIENT_Y,
+          RADIAL_SHAPE,
+          RADIAL_ASPECT,
+          RADIAL_ROTATION,
+          FOCAL_X,
+          FOCAL_Y,
+          GRADIENT_SCALE,
+          GRADIENT_OFFSET,
+          GRADIENT_REPEAT,
+          INTERPOLATION,
+          TILE,
+          TILE_SIZE,
+          TILE_WEIGHT,
+          TILE_ANGLE,
+          TILE_X,
+          TILE_Y,
+          TILE_IMAGE);
 
   CoatProperties() {}
 }

@@ -145,15 +145,20 @@ public final class Properties extends EffectProperties {
           case 4 -> new Address(parts[0], parts[1], parts[2]);
           default -> throw unknown(path, "finish/COAT/PARAMETER");
         };
-    if (address.part() == Part.COAT && address.coat().equals(Address.WHOLE)) {
-      throw new IllegalArgumentException(
-          Messages.of("properties.stands-for-all-coats-together-and", path, Address.WHOLE));
-    }
     Map<String, Property<?>> known = table(address.part());
     Property<?> property =
         known.containsKey(id) ? known.get(id) : known.get(FormerNames.present(address.part(), id));
     if (property == null) {
       throw unknown(path, nearest(id, known));
+    }
+    boolean whole = address.part() == Part.COAT && address.coat().equals(Address.WHOLE);
+    if (whole && !CoatProperties.OF_ALL_COATS.contains(property)) {
+      throw new IllegalArgumentException(
+          Messages.of("properties.stands-for-all-coats-together-and", path, Address.WHOLE));
+    }
+    if (!whole && property.equals(MASK)) {
+      throw new IllegalArgumentException(
+          Messages.of("properties.only-all-coats-have-a-mask", path, Address.whole(parts[0])));
     }
     return property.at(address);
   }

@@ -7,6 +7,7 @@ import dynamorph.model.random.RandomProjects;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Length;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -138,11 +139,21 @@ class PropertiesTest {
     assertThat(Length.em(0.5).toPoints(30)).isEqualTo(15);
   }
 
+  /** All coats are no coat of their own, but lie over what is below as one, and through a mask. */
   @Test
-  void allCoatsTogetherHaveOnlyEffects() {
+  void allCoatsTogetherHaveWhatBelongsToNone() {
     assertThat(Properties.key("finish/whole/shadow/blur").path())
         .isEqualTo("finish/whole/shadow/blur");
-    assertThatThrownBy(() -> Properties.key("finish/whole/width"))
-        .hasMessageContaining("has only effects");
+    assertThat(Properties.key("plate/whole/opacity").path()).isEqualTo("plate/whole/opacity");
+    assertThat(Properties.key("finish/whole/mask").path()).isEqualTo("finish/whole/mask");
+    assertThat(Properties.key("finish/whole/stops").path()).isEqualTo("finish/whole/stops");
+    for (String path : List.of("finish/whole/colour", "finish/whole/kind", "plate/whole/width")) {
+      assertThatThrownBy(() -> Properties.key(path))
+          .isInstanceOf(IllegalArgumentException.class)
+          .hasMessageContaining("all coats together");
+    }
+    assertThatThrownBy(() -> Properties.key("plate/ground/mask"))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("plate/whole/mask");
   }
 }

@@ -16,6 +16,7 @@ import dynamorph.model.export.ExportPreset;
 import dynamorph.model.export.FileNamePattern;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Aspect;
+import dynamorph.model.property.CoatProperties;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Level;
 import dynamorph.model.property.Properties;
@@ -99,8 +100,13 @@ public final class RandomProjects {
           switch (property.part()) {
             case TEXT -> keys.add(property.key());
             case COAT -> {
-              COATS.forEach(coat -> keys.add(property.at(Address.coat(coat))));
-              keys.add(property.at(Address.plateCoat("ground")));
+              if (!property.equals(Properties.MASK)) {
+                COATS.forEach(coat -> keys.add(property.at(Address.coat(coat))));
+                keys.add(property.at(Address.plateCoat("ground")));
+              }
+              if (CoatProperties.OF_ALL_COATS.contains(property)) {
+                keys.add(property.at(Address.whole(Address.FINISH)));
+              }
             }
             case EFFECT -> keys.add(property.at(Address.coat("rim").effect("shadow")));
           }

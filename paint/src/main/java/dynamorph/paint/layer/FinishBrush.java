@@ -6,7 +6,9 @@ import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.PaintBounds;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.ColorFilter;
 import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.Shader;
 import io.github.humbleui.types.Rect;
 import java.util.List;
 
@@ -14,8 +16,63 @@ import java.util.List;
 final class FinishBrush {
   private FinishBrush() {}
 
-  /** Paints the coats from the lowest to the highest, and the effects of them together. */
+  /**
+   * Paints the coats from the lowest to the highest, and the effects of them together, masked and
+   * mixed with what lies below as one.
+   */
   static void paint(Canvas canvas, Finish finish, Stencil.Shape shape) {
+    if (finish.group().isPlain()) {
+      paintAll(canvas, finish, shape);
+      return;
+    }
+    try (Paint layer =
+        Blends.set(
+            new Paint().setAlphaf((float) finish.group().opacity()), finish.group().blend())) {
+      canvas.saveLayer(around(finish, shape), layer);
+      paintMasked(canvas, finish, shape);
+      canvas.restore();
+    }
+  }
+
+  private static Rect around(Finish finish, Stencil.Shape shape) {
+    return CoatBrush.rect(reach(finish, shape).grown(1, 1));
+  }
+
+  /** The box that coats and effects reach, in points. */
+  static Box reach(Finish finish, Stencil.Shape shape) {
+    return InkOverflow.of(shape.bounds(), box(shape), finish);
+  }
+
+  private static Box box(Stencil.Shape shape) {
+    return shape.parts(PaintBounds.LAYER).getFirst().box();
+  }
+
+  /** Paints coats and effects as far as the mask lets them show, over nothing. */
+  static void paintMasked(Canvas canvas, Finish finish, Stencil.Shape shape) {
+    paintAll(canvas, finish, shape);
+    if (finish.group().mask().isEmpty()) {
+      return;
+    }
+    double scale = EffectGrid.of(canvas).scale();
+    try (Shader shader = shader(finish.group().mask().get(), box(shape), scale);
+        Paint mask =
+            new Paint()
+                .setShader(shader)
+                .setColorFilter(ColorFilter.getLuma())
+                .setBlendMode(io.github.humbleui.skija.BlendMode.DST_IN)) {
+      canvas.drawRect(around(finish, shape), mask);
+    }
+  }
+
+  private static Shader shader(dynamorph.model.cascade.Paint paint, Box box, double scale) {
+    return switch (paint) {
+      case dynamorph.model.cascade.Paint.Gradient gradient -> GradientShaders.of(gradient, box);
+      case dynamorph.model.cascade.Paint.Pattern pattern -> PatternShaders.of(pattern, box, scale);
+      case dynamorph.model.cascade.Paint.Solid solid -> Shader.makeColor(solid.colour().argb());
+    };
+  }
+
+  private static void paintAll(Canvas canvas, Finish finish, Stencil.Shape shape) {
     if (finish.effects().isEmpty()) {
       paintCoats(canvas, finish, shape);
     } else {

@@ -162,6 +162,31 @@ public final class LayerArtwork {
   }
 
   private void addFinish(Finish finish, Stencil.Shape shape, String what) {
+    Finish.Group group = finish.group();
+    if (group.isPlain()) {
+      addAll(finish, shape, what);
+    } else if (group.mask().isPresent()) {
+      picture(
+              FinishBrush.reach(finish, shape),
+              canvas -> FinishBrush.paintMasked(canvas, finish, shape),
+              group.opacity(),
+              group.blend(),
+              Messages.of(
+                  "layer-artwork.with",
+                  Messages.of("layer-artwork.all-coats-of-the", what),
+                  Messages.of("layer-artwork.a-mask")))
+          .ifPresent(marks::add);
+    } else {
+      int first = marks.size();
+      addAll(finish, shape, what);
+      List<Mark> own = marks.subList(first, marks.size());
+      Mark together = new Mark.Group(List.copyOf(own), group.opacity(), group.blend());
+      own.clear();
+      marks.add(together);
+    }
+  }
+
+  private void addAll(Finish finish, Stencil.Shape shape, String what) {
     EffectBrush.Subject whole = FinishBrush.whole(finish, shape);
     addBelow(whole, finish.effects(), 1, Messages.of("layer-artwork.all-coats-of-the", what));
     List<Effect> inside = inside(finish.effects());

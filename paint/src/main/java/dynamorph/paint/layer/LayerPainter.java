@@ -48,7 +48,7 @@ public final class LayerPainter {
           .forEach((finish, pieces) ->
               all.add(new FinishedGlyphs(finish, pieces, layout, outlines, planes)));
       all.stream()
-          .filter(letters -> letters.finish().effects().isEmpty())
+          .filter(letters -> letters.finish().isLoose())
           .forEach(letters -> letters.prepare(canvas));
       inOrder(
           all,
@@ -61,16 +61,16 @@ public final class LayerPainter {
   }
 
   /**
-   * Goes through letters as they are painted: those whose coats have effects together as a whole,
+   * Goes through letters as they are painted: those whose coats have something together as a whole,
    * the others rank by rank, so that no word's lowest coat lies over its neighbour's letters.
    */
   static void inOrder(
       List<FinishedGlyphs> all,
       Consumer<FinishedGlyphs> whole,
       ObjIntConsumer<FinishedGlyphs> coat) {
-    all.stream().filter(letters -> !letters.finish().effects().isEmpty()).forEach(whole);
+    all.stream().filter(letters -> !letters.finish().isLoose()).forEach(whole);
     List<FinishedGlyphs> mixed =
-        all.stream().filter(letters -> letters.finish().effects().isEmpty()).toList();
+        all.stream().filter(letters -> letters.finish().isLoose()).toList();
     int ranks = mixed.stream().mapToInt(one -> one.finish().coats().size()).max().orElse(0);
     for (int rank = 0; rank < ranks; rank++) {
       for (FinishedGlyphs letters : mixed) {

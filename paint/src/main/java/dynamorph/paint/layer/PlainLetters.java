@@ -36,9 +36,7 @@ final class PlainLetters {
   /** Whether nothing but letters is painted, which reaches nobody else's. */
   private static boolean isBare(FinishedGlyphs letters) {
     Finish finish = letters.finish();
-    return isPlain(letters)
-        && finish.effects().isEmpty()
-        && finish.coats().getFirst().effects().isEmpty();
+    return isPlain(letters) && finish.isLoose() && finish.coats().getFirst().effects().isEmpty();
   }
 
   private static boolean touches(List<Box> some, List<Box> others) {
@@ -49,6 +47,7 @@ final class PlainLetters {
     Finish finish = letters.finish();
     return !letters.isColourful()
         && letters.mayBeEmbedded()
+        && finish.group().isPlain()
         && finish.coats().size() == 1
         && finish.effects().stream().allMatch(Effect::liesBelow)
         && isPlain(finish.coats().getFirst());

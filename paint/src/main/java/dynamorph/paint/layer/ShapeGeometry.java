@@ -115,7 +115,7 @@ final class ShapeGeometry {
     List<Coat> coats = new ArrayList<>();
     coats.add(picture.get());
     coats.addAll(finish.coats());
-    return new Finish(coats, finish.effects());
+    return new Finish(coats, finish.effects(), finish.group());
   }
 
   /** The image, large enough to fill the box, in its middle. */

@@ -72,6 +72,10 @@ class SpecimenSheetTest {
               "finish/fill/paint=radial;finish/fill/stops=#ffffff 0%, #aa3300 100%;finish/fill/"
                   + "repeat=repeat;finish/fill/gradient-scale=40;finish/fill/gradient-offset=30"),
           Map.entry(
+              "together",
+              "finish/whole/opacity=0.5;finish/fill/colour=#2255aa;finish/rim/kind=stroke"
+                  + ";finish/rim/width=6 pt;finish/rim/order=1;finish/rim/colour=#cc6600"),
+          Map.entry(
               "focal",
               "finish/fill/paint=radial;finish/fill/stops=#ffffff 0%, #aa3300 60%, #2244aa 100%"
                   + " / 40%;finish/fill/radial-shape=circle;finish/fill/aspect=60"
@@ -97,6 +101,9 @@ class SpecimenSheetTest {
           "raised", "finish/fill/edge/kind=bevel;finish/fill/colour=#b87333",
           "conic", "finish/fill/paint=conic",
           "grain", "finish/fill/paint=pattern;finish/fill/tile=grain",
+          "masked",
+              "finish/whole/mask=linear;finish/whole/angle=0;finish/fill/colour=#aa3300"
+                  + ";finish/whole/opacity=0.8",
           "whole", "finish/whole/cast/kind=outer-glow;finish/whole/cast/colour=#ff8800");
 
   private static SpecimenSheet sheet(String settings) {
@@ -191,6 +198,7 @@ class SpecimenSheetTest {
         "repeated",
         "radial",
         "focal",
+        "together",
         "by-glyph",
         "pattern",
         "long-shadow"
@@ -206,7 +214,7 @@ class SpecimenSheetTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"shadow", "raised", "conic", "grain", "whole"})
+  @ValueSource(strings = {"shadow", "raised", "conic", "grain", "masked", "whole"})
   void whatCannotIsKeptAsPixelsAndListed(String name) throws IOException {
     SpecimenSheet sheet = sheet(RASTERISED.get(name));
     assertThat(sheet.artwork().pictures()).hasSize(1);

@@ -1,6 +1,7 @@
 package dynamorph.paint.layer;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Effect;
@@ -11,7 +12,10 @@ import dynamorph.model.cascade.Softness;
 import dynamorph.model.value.BlendMode;
 import dynamorph.model.value.DashFit;
 import dynamorph.model.value.GlowSource;
+import dynamorph.model.value.Interpolation;
+import dynamorph.model.value.PaintBounds;
 import dynamorph.model.value.Rgba;
+import dynamorph.model.value.SpreadMethod;
 import dynamorph.model.value.StrokeCap;
 import dynamorph.model.value.StrokeJoin;
 import dynamorph.model.value.StrokePosition;
@@ -21,6 +25,7 @@ import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.types.IRect;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -177,6 +182,51 @@ class EffectsTest {
         assertThat(Math.abs(found - grey.applyAsDouble(coverage[index]) * 255)).isLessThan(2.5f);
       }
     }
+  }
+
+  /** Two coats that lie over each other are one: what is below them shows through both alike. */
+  @Test
+  void coatsAreOneGroup() {
+    Finish.Group half = new Finish.Group(0.5, BlendMode.NORMAL, Optional.empty());
+    Coat below = coat(FILL, BLACK);
+    Coat above = coat(FILL, WHITE);
+    Pixels pixels = painted(new Finish(List.of(below, above), List.of(), half));
+    int middle = pixels.argb(SIZE / 2, SIZE / 2);
+    assertThat(middle >>> 24).isBetween(127, 128);
+    assertThat(middle & 0xFF).as("white, premultiplied or not").isGreaterThan(120);
+  }
+
+  /** From left to right from black, which hides, to white, by the luminance of sRGB values. */
+  @Test
+  void aMaskLetsShowWhereItIsLight() {
+    dynamorph.model.cascade.Paint ramp =
+        new dynamorph.model.cascade.Paint.Gradient(
+            dynamorph.model.cascade.Paint.Course.LINEAR,
+            List.of(
+                new dynamorph.model.cascade.Paint.Stop(BLACK, 0),
+                new dynamorph.model.cascade.Paint.Stop(WHITE, 1)),
+            0,
+            0.5,
+            0.5,
+            dynamorph.model.cascade.Paint.Radial.PLAIN,
+            1,
+            0,
+            SpreadMethod.PAD,
+            PaintBounds.LAYER,
+            Interpolation.SRGB);
+    Finish.Group masked = new Finish.Group(1, BlendMode.NORMAL, Optional.of(ramp));
+    Effect glow = new Effect.OuterGlow(BLACK, BlendMode.NORMAL, soft(0), 5, false);
+    float[] grown = covered(new Coat.Fill(5, ROUND), 0, 0, 0);
+    Pixels pixels = painted(new Finish(List.of(coat(FILL, BLACK)), List.of(glow), masked));
+    int seen = 0;
+    for (int index = 0; index < grown.length; index++) {
+      if (grown[index] == 1) {
+        double share = Math.clamp((index % SIZE + 0.5 - 40.3) / 70.5, 0, 1);
+        assertThat(alpha(pixels, index) / 255.0).isCloseTo(share, within(0.02));
+        seen++;
+      }
+    }
+    assertThat(seen).isGreaterThan(1000);
   }
 
   private static Softness soft(double blur) {

@@ -161,6 +161,8 @@ final class FinishMeanings {
                 (before, after) ->
                     assertThat(after.middleY(RED)).isGreaterThan(before.middleY(RED) + 5))
             .given("finish/rim/gradient-scale", "120", "finish/rim/centre-x", "20"),
+        of("finish/whole/mask", "none", "linear", hasLess(BLACK, 1.3))
+            .given("finish/whole/interpolation", "srgb"),
         radial("radial-shape", "ellipse", "circle", hasMore(RED, 1.15)),
         radial("aspect", "100", "400", hasMore(RED, 1.3)),
         radial(

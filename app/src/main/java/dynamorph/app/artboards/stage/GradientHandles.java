@@ -144,8 +144,12 @@ final class GradientHandles {
             .layer(found.text().layer().id())
             .map(cascade::values)
             .orElse(PropertySet.EMPTY);
-    PaintKind kind = Coats.value(values, Properties.COAT_PAINT.at(coat));
-    boolean there = values.get(Properties.COAT_KIND.at(coat)).isPresent();
+    boolean whole = coat.coat().equals(Address.WHOLE);
+    PaintKind kind =
+        whole
+            ? Coats.value(values, Properties.MASK.at(coat)).paint()
+            : Coats.value(values, Properties.COAT_PAINT.at(coat));
+    boolean there = whole || values.get(Properties.COAT_KIND.at(coat)).isPresent();
     if (!there || kind == PaintKind.SOLID || kind == PaintKind.PATTERN) {
       return Optional.empty();
     }

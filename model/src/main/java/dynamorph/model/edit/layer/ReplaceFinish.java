@@ -9,6 +9,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Address;
+import dynamorph.model.property.CoatProperties;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
@@ -88,7 +89,7 @@ public record ReplaceFinish(Target target, PropertySet finish, String what) impl
         }
       }
       for (Address address : wanted) {
-        for (Property<?> property : Properties.of(address.part()).toList()) {
+        for (Property<?> property : properties(address)) {
           change = withDifference(change, place, property.at(address));
         }
       }
@@ -97,6 +98,12 @@ public record ReplaceFinish(Target target, PropertySet finish, String what) impl
       }
     }
     return change;
+  }
+
+  private static List<Property<?>> properties(Address address) {
+    return address.coat().equals(Address.WHOLE) && address.effect().isEmpty()
+        ? CoatProperties.OF_ALL_COATS
+        : Properties.of(address.part()).toList();
   }
 
   private <T> PropertySet withDifference(
@@ -111,8 +118,8 @@ public record ReplaceFinish(Target target, PropertySet finish, String what) impl
     Set<Address> addresses = new LinkedHashSet<>();
     for (String host : List.of(Address.FINISH, Address.PLATE)) {
       List<Address> coats = new ArrayList<>(Coats.of(values, host));
-      addresses.addAll(coats);
       coats.add(Address.whole(host));
+      addresses.addAll(coats);
       coats.forEach(coat -> addresses.addAll(Coats.effects(values, coat)));
     }
     return addresses;

@@ -8,6 +8,7 @@ import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Address;
+import dynamorph.model.property.CoatProperties;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
@@ -68,9 +69,20 @@ public record ApplyFinish(List<LayerId> layers, Style style, Predicate<StyleId> 
           local = withoutEffects(local, values, own, coat);
         }
       }
-      local = withoutEffects(local, values, own, Address.whole(host));
+      Address whole = Address.whole(host);
+      local = withoutEffects(local, values, own, whole);
+      for (Property<?> property : CoatProperties.OF_ALL_COATS) {
+        local = usual(local, values, own, property.at(whole));
+      }
     }
     return layer.withLocal(withOwn(local, values, own));
+  }
+
+  /** What coats have together goes as well, if the style says nothing of it. */
+  private static <T> PropertySet usual(
+      PropertySet local, PropertySet values, PropertySet own, PropertyKey<T> key) {
+    T usual = key.property().defaultValue();
+    return own.has(key) || Coats.value(values, key).equals(usual) ? local : local.with(key, usual);
   }
 
   /** What lies below may have taken away or hidden a coat of the same name. */

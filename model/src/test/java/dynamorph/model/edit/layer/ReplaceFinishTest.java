@@ -12,6 +12,7 @@ import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.Target;
 import dynamorph.model.property.Address;
+import dynamorph.model.property.CoatProperties;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.random.RandomProjects;
@@ -66,6 +67,11 @@ class ReplaceFinishTest {
       assertThat(Coats.effects(values, coat)).isEqualTo(Coats.effects(wanted, coat));
       Coats.effects(wanted, coat).forEach(effect -> assertSame(values, wanted, effect));
     }
+    Address whole = Address.whole(Address.FINISH);
+    CoatProperties.OF_ALL_COATS.forEach(property ->
+        assertThat((Object) Coats.value(values, property.at(whole)))
+            .as("%s of all", property)
+            .isEqualTo(Coats.value(wanted, property.at(whole))));
   }
 
   private static void assertSame(PropertySet values, PropertySet wanted, Address address) {
