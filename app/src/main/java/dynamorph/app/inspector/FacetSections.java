@@ -327,16 +327,19 @@ public final class FacetSections extends VBox {
   }
 
   /**
-   * Whether small letters are the font's own or made by hand, and whether letters join that
-   * tracking leaves alone; empty where nothing of that is asked for.
+   * Whether small letters are the font's own or made by hand, and what tracking does where letters
+   * join; empty where nothing of that is asked for.
    */
   private String hint(Property<?> property, FontFace face) {
     Subject now = subject.get();
     if (property.equals(Properties.TRACKING)) {
-      boolean tracked = now.shown(Properties.TRACKING.key()).value().orElse(0.0) != 0;
-      return tracked && lettersJoin()
-          ? Messages.of("facet-sections.joined-letters-are-not-tracked")
-          : "";
+      double tracking = now.shown(Properties.TRACKING.key()).value().orElse(0.0);
+      if (tracking == 0 || !lettersJoin()) {
+        return "";
+      }
+      return tracking > 0 && face.covers(TATWEEL)
+          ? Messages.of("facet-sections.a-join-in-each-word-is-lengthened")
+          : Messages.of("facet-sections.joined-letters-are-not-tracked");
     }
     if (property.equals(Properties.CASE)) {
       TextCase chosen = now.shown(Properties.CASE.key()).value().orElse(TextCase.AS_TYPED);
@@ -364,6 +367,8 @@ public final class FacetSections extends VBox {
               : MADE_SMALLER;
     };
   }
+
+  private static final int TATWEEL = 0x640;
 
   private boolean lettersJoin() {
     return workspace.selection().layers().stream()

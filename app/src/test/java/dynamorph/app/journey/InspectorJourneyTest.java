@@ -80,13 +80,23 @@ class InspectorJourneyTest extends JourneyTest {
   }
 
   @Test
-  void trackingOfJoinedLettersIsSaidToDoNothing() {
+  void whatTrackingDoesToJoinedLettersIsSaid() {
     select("languages-arabic");
     assertThat(driver.robot().lookup("#hint-tracking").match(Node::isVisible).tryQuery()).isEmpty();
     driver.reveal("#inspector #tracking");
     driver.robot().clickOn(field("tracking")).eraseText(3).write("200").push(KeyCode.ENTER);
     driver.settle();
     Label hint = (Label) driver.reveal("#inspector #hint-tracking");
+    assertThat(hint.getText()).isEqualTo("lengthens a join in each word");
+    assertThat(hint.isVisible()).isTrue();
+    driver.reveal("#inspector #tracking");
+    driver
+        .robot()
+        .clickOn(field("tracking"))
+        .push(KeyCode.SHORTCUT, KeyCode.A)
+        .write("-50")
+        .push(KeyCode.ENTER);
+    driver.settle();
     assertThat(hint.getText()).isEqualTo("letters that join are not tracked");
     select("label-3-title");
     assertThat(hint.isVisible()).isFalse();

@@ -165,7 +165,8 @@ final class Looks {
             Properties.GLYPH_SCALING_MINIMUM,
             Properties.GLYPH_SCALING_OPTIMUM,
             Properties.GLYPH_SCALING_MAXIMUM,
-            100));
+            100),
+        value(values, Properties.KASHIDA.key()));
   }
 
   private static ParagraphLook.Justification.Range range(

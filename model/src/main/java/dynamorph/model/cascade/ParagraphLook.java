@@ -84,8 +84,12 @@ public record ParagraphLook(
     public static final Keep FREE = new Keep(false, false, false, false);
   }
 
-  /** What may change in a justified line, each with its least, best and most. */
-  public record Justification(Range word, Range letter, Range glyph) {
+  /**
+   * What may change in a justified line, each with its least, best and most.
+   *
+   * @param kashida whether words of joined letters may be lengthened at their joins
+   */
+  public record Justification(Range word, Range letter, Range glyph, boolean kashida) {
     /**
      * Limits; word and glyph are factors of what the font gives, letter is em.
      *

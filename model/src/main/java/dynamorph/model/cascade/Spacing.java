@@ -23,6 +23,11 @@ public record Spacing(
     return (tracking + kernAfter) / 1000;
   }
 
+  /** How much a join is lengthened where letters join, in em. */
+  public double joinExtra() {
+    return Math.max(0, tracking) / 1000;
+  }
+
   /**
    * Space added behind a letter, in em.
    *

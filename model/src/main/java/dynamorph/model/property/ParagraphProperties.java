@@ -227,6 +227,9 @@ public abstract sealed class ParagraphProperties extends CharacterProperties
           100.0,
           "justification");
 
+  public static final Property<Boolean> KASHIDA =
+      layout("kashida", PARAGRAPH, Level.PARAGRAPH, new ValueType.Flag(), true, "justification");
+
   public static final Property<Boolean> HYPHENATE =
       layout("hyphenate", PARAGRAPH, Level.PARAGRAPH, new ValueType.Flag(), false, "hyphenation");
 

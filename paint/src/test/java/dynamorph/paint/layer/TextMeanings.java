@@ -203,6 +203,22 @@ final class TextMeanings {
             .given(tooNarrowFor("nn nn nn nn")),
         inBox("letter-spacing-minimum", "0", "-100", "nnnn nnnn", oneLineFewer())
             .given(tooNarrowFor("nnnn nnnn")),
+        inBox(
+                "kashida",
+                "false",
+                "true",
+                "\u0633\u0644\u0627\u0645 \u0645\u062D\u0645\u062F \u0633\u0644\u0627\u0645"
+                    + " \u0645\u062D\u0645\u062F",
+                gapsShrink(1.1))
+            .given(
+                "font-family",
+                "Amiri",
+                "alignment",
+                "justified",
+                "last-line",
+                "justified",
+                "word-spacing-maximum",
+                "100"),
         inBox("glyph-scaling-minimum", "100", "80", "nnnn nnnn", oneLineFewer())
             .given(tooNarrowFor("nnnn nnnn")),
         inBox("word-spacing-optimum", "100", "300", "a b", isWider()),

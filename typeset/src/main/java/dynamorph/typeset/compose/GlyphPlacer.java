@@ -3,6 +3,7 @@ package dynamorph.typeset.compose;
 import dynamorph.model.cascade.TypeLook;
 import dynamorph.typeset.shape.FullWidthSigns;
 import dynamorph.typeset.shape.ShapedRun;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -16,7 +17,11 @@ final class GlyphPlacer {
   private final LineRange cut;
   private final List<Tabs.Advance> tabs;
   private final Map<Integer, Double> tabPlaces = new HashMap<>();
+  private final List<Lengthened> lengthened = new ArrayList<>();
   private double x;
+
+  /** A join that was lengthened, in points from the left of the column. */
+  record Lengthened(int span, double x, double width) {}
 
   GlyphPlacer(
       WidthSums measures,
@@ -31,6 +36,11 @@ final class GlyphPlacer {
     this.cut = cut;
     this.tabs = tabs;
     this.x = x;
+  }
+
+  /** The joins that were lengthened so far. */
+  List<Lengthened> lengthened() {
+    return lengthened;
   }
 
   /** Where a tab begins. */
@@ -62,7 +72,8 @@ final class GlyphPlacer {
    * @param wide how its glyphs are scaled across
    * @param advance what it takes with its glue
    * @param pad what stands around it for its ruby
-   * @param gap what stands after it, between East Asian letters
+   * @param gap what stands after it, between East Asian letters, and its kashida
+   * @param kashida how much the join at its right is lengthened
    * @param white what was taken from the white before its glyphs
    */
   private record Cluster(
@@ -73,6 +84,7 @@ final class GlyphPlacer {
       double advance,
       double pad,
       double gap,
+      double kashida,
       double white) {}
 
   /** Places the glyphs of a segment where the one before ended, and appends them. */
@@ -85,6 +97,9 @@ final class GlyphPlacer {
       double began = x;
       double glyphs = x + cluster.pad / 2;
       x = glyphs + cluster.advance + cluster.pad / 2 + cluster.gap;
+      if (cluster.kashida > 0) {
+        lengthened.add(new Lengthened(segment.run().span(), x - cluster.kashida, cluster.kashida));
+      }
       placed.put(index, cluster, scales, began, glyphs - cluster.white, x);
       if (cluster.tab) {
         tabPlaces.put(cluster.unit, began);
@@ -108,13 +123,14 @@ final class GlyphPlacer {
             ? (drawn + scales.words) * stretched + scales.extra
             : tab ? tabWidth(unit) : drawn * wide + scales.letter;
     double pad = behind ? 0 : measures.pad(unit);
-    double gap = behind ? 0 : gapAfter(run.ends()[index] + segment.offset(), scales);
+    double kashida = behind || !run.cursive() ? 0 : measures.kashida(unit, glue.join());
+    double gap = behind ? 0 : kashida + gapAfter(run.ends()[index] + segment.offset(), scales);
     double taken =
         glue.sign() == 0 || behind || unit >= cut.ink()
             ? 0
             : glue.sign() * measures.reducible(run, index, sign) * scales.glyphs.along();
     double white = taken * FullWidthSigns.shareBefore(sign);
-    return new Cluster(unit, behind, tab, wide, advance - taken, pad, gap, white);
+    return new Cluster(unit, behind, tab, wide, advance - taken, pad, gap, kashida, white);
   }
 
   private double gapAfter(int end, Scales scales) {

@@ -364,6 +364,9 @@ final class LineSetter {
     for (RunSegment segment : pieces.segments()) {
       pen.set(segment, runs);
     }
+    for (GlyphPlacer.Lengthened join : pen.lengthened()) {
+      Tatweel.add(runs, join, shaped, looks, shaper);
+    }
     measures.ruby().add(runs, cut, looks);
     EmphasisMarks.add(runs, shaped, looks, measures.ruby(), shaper);
     for (Tabs.Advance tab : advances) {

@@ -6,7 +6,9 @@ import dynamorph.typeset.shape.FullWidthSigns;
 import dynamorph.typeset.shape.ShapedParagraph;
 import dynamorph.typeset.shape.ShapedRun;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,9 +25,16 @@ final class WidthSums {
    * @param spaces width of its spaces as the font has them
    * @param gaps em of its gaps between East Asian letters
    * @param signs how much narrower its full-width signs can become, part of {@code shrink}
+   * @param joins em of its joins that can be lengthened
    */
   record Sums(
-      double width, double stretch, double shrink, double spaces, double gaps, double signs) {
+      double width,
+      double stretch,
+      double shrink,
+      double spaces,
+      double gaps,
+      double signs,
+      double joins) {
     Sums plus(Sums other) {
       return new Sums(
           width + other.width,
@@ -33,7 +42,8 @@ final class WidthSums {
           shrink + other.shrink,
           spaces + other.spaces,
           gaps + other.gaps,
-          signs + other.signs);
+          signs + other.signs,
+          joins + other.joins);
     }
   }
 
@@ -45,6 +55,8 @@ final class WidthSums {
   private final double[] spaces;
   private final double @Nullable [] gaps;
   private final double @Nullable [] signs;
+  private final double @Nullable [] joins;
+  private final Map<Integer, Kashida.Place> kashidas;
   private final boolean spacedOut;
 
   /** Units whose letters join. */
@@ -74,6 +86,11 @@ final class WidthSums {
     boolean eastAsian = hasEastAsian(shaped.text());
     this.gaps = eastAsian ? new double[units + 1] : null;
     this.signs = eastAsian ? new double[units + 1] : null;
+    this.kashidas = new HashMap<>();
+    for (ShapedRun run : shaped.runs()) {
+      Kashida.places(run, shaped.text()).forEach(place -> kashidas.put(place.unit(), place));
+    }
+    this.joins = kashidas.isEmpty() ? null : new double[units + 1];
     boolean extra = limits.letter().best() != 0;
     for (TypeLook look : looks) {
       extra |= look.spacing().letterExtra() != 0;
@@ -98,6 +115,8 @@ final class WidthSums {
     this.spaces = of.spaces;
     this.gaps = of.gaps;
     this.signs = of.signs;
+    this.joins = of.joins;
+    this.kashidas = of.kashidas;
     this.spacedOut = of.spacedOut;
     this.cursive = of.cursive;
     this.scale = of.scale * scale;
@@ -116,6 +135,7 @@ final class WidthSums {
     for (ShapedRun run : shaped.runs()) {
       measure(run, looks.get(run.span()));
     }
+    kashidas.values().forEach(this::measure);
     sum(widths);
     sum(stretches);
     sum(shrinks);
@@ -126,6 +146,37 @@ final class WidthSums {
     if (signs != null) {
       sum(signs);
     }
+    if (joins != null) {
+      sum(joins);
+    }
+  }
+
+  /** A join counts with what stands before it, like a gap. */
+  private void measure(Kashida.Place place) {
+    TypeLook look = lookAt(place.unit());
+    widths[place.unit()] += tracked(place, look);
+    if (joins != null && limits.kashida()) {
+      joins[place.unit()] += look.size();
+    }
+  }
+
+  /** Tracking lengthens one join of a word by what all of them would get. */
+  private static double tracked(Kashida.Place place, TypeLook look) {
+    return look.spacing().joinExtra() * place.joins() * look.size();
+  }
+
+  /**
+   * How much the join before a unit is lengthened, in points.
+   *
+   * @param glue what joins get in the line, in em
+   */
+  double kashida(int unit, double glue) {
+    Kashida.Place place = kashidas.get(unit);
+    if (place == null) {
+      return 0;
+    }
+    TypeLook look = lookAt(unit);
+    return tracked(place, look) + (limits.kashida() ? glue * look.size() : 0);
   }
 
   private void measure(ShapedRun run, TypeLook look) {
@@ -295,7 +346,8 @@ final class WidthSums {
         shrink(start, ink),
         spaces(start, ink),
         gaps == null ? 0 : (gaps[ink] - gaps[start]) * scale,
-        signs == null ? 0 : (signs[ink] - signs[start]) * scale);
+        signs == null ? 0 : (signs[ink] - signs[start]) * scale,
+        joins == null ? 0 : (joins[ink] - joins[start]) * scale);
   }
 
   private double behind(int ink) {

@@ -227,13 +227,14 @@ class BreakpointsTest {
     return new ParagraphLook.Justification(
         new ParagraphLook.Justification.Range(0.8, 1, 1.5),
         new ParagraphLook.Justification.Range(-0.01, 0, 0.02),
-        new ParagraphLook.Justification.Range(0.98, 1, 1.02));
+        new ParagraphLook.Justification.Range(0.98, 1, 1.02),
+        true);
   }
 
   @ParameterizedTest
   @CsvSource({"100, 100", "105, 105", "130, 130", "97, 97", "90, 94"})
   void whiteIsSharedOutWithinTheLimits(double room, double filled) {
-    WidthSums.Sums sums = new WidthSums.Sums(100, 10, 6, 20, 0, 0);
+    WidthSums.Sums sums = new WidthSums.Sums(100, 10, 6, 20, 0, 0, 0);
     Glue.Filled line = Glue.filling(limits(), sums, room);
     assertThat(line.width()).isCloseTo(filled, org.assertj.core.api.Assertions.within(1e-9));
     assertThat(line.spread().letter()).isBetween(-0.01 - 1e-9, 0.02 + 1e-9);
@@ -243,10 +244,10 @@ class BreakpointsTest {
 
   @Test
   void whatLimitsDoNotAllowGoesBetweenWords() {
-    WidthSums.Sums sums = new WidthSums.Sums(100, 10, 6, 20, 0, 0);
+    WidthSums.Sums sums = new WidthSums.Sums(100, 10, 6, 20, 0, 0, 0);
     Glue spread = Glue.filling(limits(), sums, 130).spread();
     assertThat(spread.word()).isCloseTo(1.5 + 1, org.assertj.core.api.Assertions.within(1e-9));
-    WidthSums.Sums oneWord = new WidthSums.Sums(100, 4, 2, 0, 0, 0);
+    WidthSums.Sums oneWord = new WidthSums.Sums(100, 4, 2, 0, 0, 0, 0);
     assertThat(Glue.filling(limits(), oneWord, 130).width())
         .as("a single word is not torn apart")
         .isEqualTo(104);
@@ -255,7 +256,7 @@ class BreakpointsTest {
   /** JLREQ 3.8.3: spaces first, then the white of signs; 3.8.4: what is left over evenly. */
   @Test
   void signsGiveWayBehindSpacesAndGapsGrowWithThem() {
-    WidthSums.Sums tight = new WidthSums.Sums(100, 0, 4 + 10, 20, 60, 10);
+    WidthSums.Sums tight = new WidthSums.Sums(100, 0, 4 + 10, 20, 60, 10, 0);
     assertThat(Glue.filling(limits(), tight, 97).spread().sign()).isZero();
     Glue.Filled both = Glue.filling(limits(), tight, 91);
     assertThat(both.spread().sign()).isCloseTo(0.5, org.assertj.core.api.Assertions.within(1e-9));
@@ -263,7 +264,7 @@ class BreakpointsTest {
     assertThat(both.width()).isEqualTo(91);
     assertThat(Glue.filling(limits(), tight, 80).width()).isEqualTo(86);
     // nine gaps of 10 points and a space of 2.5: ten times one point
-    WidthSums.Sums loose = new WidthSums.Sums(100, 0, 0, 2.5, 90, 0);
+    WidthSums.Sums loose = new WidthSums.Sums(100, 0, 0, 2.5, 90, 0, 0);
     Glue spread = Glue.filling(limits(), loose, 110).spread();
     assertThat(spread.gap() - Glue.GAP_STRETCH)
         .isCloseTo(0.1, org.assertj.core.api.Assertions.within(1e-9));

@@ -445,13 +445,12 @@ class ComposingTest {
   }
 
   @Test
-  void trackingAndKerningByShapeLeaveJoinedLettersJoined() {
+  void kerningByShapeAndTighterTrackingLeaveJoinedLettersJoined() {
     String greeting = "\u0627\u0644\u0633\u0644\u0627\u0645 \u0639\u0644\u064A\u0643\u0645";
     Setting plain = Setting.of(greeting).with(Properties.FONT_FAMILY, "Amiri");
     GlyphRun set = plain.layout().lines().getFirst().runs().getFirst();
     for (Setting changed :
         List.of(
-            plain.with(Properties.TRACKING, 200.0),
             plain.with(Properties.KERNING, Kerning.OPTICAL),
             plain.with(Properties.TRACKING, -100.0).with(Properties.KERNING, Kerning.OPTICAL))) {
       GlyphRun run = changed.layout().lines().getFirst().runs().getFirst();
@@ -461,13 +460,14 @@ class ComposingTest {
   }
 
   @Test
-  void justifiedArabicStretchesBetweenWordsAlone() {
+  void justifiedArabicWithoutKashidaStretchesBetweenWordsAlone() {
     String words = "\u0627\u0644\u0633\u0644\u0627\u0645 \u0639\u0644\u064A\u0643\u0645 ";
     Setting text =
         Setting.of(words.repeat(12))
             .with(Properties.FONT_FAMILY, "Amiri")
             .with(Properties.ALIGNMENT, Alignment.JUSTIFIED)
             .with(Properties.LETTER_SPACING_MAXIMUM, 40.0)
+            .with(Properties.KASHIDA, false)
             .inBox(170);
     GlyphRun justified = text.layout().lines().get(1).runs().getFirst();
     GlyphRun natural =
