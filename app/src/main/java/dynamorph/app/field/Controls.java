@@ -1,6 +1,7 @@
 package dynamorph.app.field;
 
 import dynamorph.app.message.Messages;
+import dynamorph.model.property.Address;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.style.Style;
 import java.util.Locale;
@@ -32,10 +33,16 @@ public final class Controls {
   public static String label(PropertyKey<?> key) {
     return key.address().coat().isEmpty()
         ? key.property().label()
-        : key.address().coat()
+        : coat(key.address())
             + (key.address().effect().isEmpty() ? "" : " " + key.address().effect())
             + " "
             + key.property().label().toLowerCase(Locale.ROOT);
+  }
+
+  private static String coat(Address address) {
+    return address.coat().equals(Address.WHOLE)
+        ? Messages.of("controls.all-coats")
+        : address.coat();
   }
 
   /** The label in front of a row of fields. */

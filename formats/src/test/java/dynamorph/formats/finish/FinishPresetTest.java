@@ -9,8 +9,10 @@ import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.Finish;
 import dynamorph.model.edit.style.ApplyFinish;
 import dynamorph.model.property.Address;
+import dynamorph.model.property.CoatProperties;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.random.RandomProjects;
@@ -104,7 +106,12 @@ class FinishPresetTest {
       for (Layer layer : project.layers().toList()) {
         PropertySet values = cascade.values(layer);
         assertThat(Coats.of(values, Address.FINISH)).hasSameSizeAs(bare.coats());
-        assertThat(cascade.resolve(layer).finish().group()).isEqualTo(bare.group());
+        for (Property<?> property : CoatProperties.OF_ALL_COATS) {
+          PropertyKey<?> key = property.at(Address.whole(Address.FINISH));
+          assertThat((Object) Coats.value(values, key))
+              .as("%s", key)
+              .isEqualTo(Coats.value(finish.values(), key));
+        }
         assertThat(layer.follows().stream().filter(FinishPreset::isOne))
             .containsExactly(finish.style().id());
         assertThat(values.get(Properties.FONT_FAMILY.key()))
