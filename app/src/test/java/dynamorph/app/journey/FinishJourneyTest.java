@@ -14,6 +14,7 @@ import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.value.MaskKind;
 import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.PlateExtent;
 import dynamorph.model.value.Rgba;
@@ -270,11 +271,45 @@ class FinishJourneyTest extends JourneyTest {
         .isCloseTo(20 * 1.2 * Math.sqrt(2), within(3.0));
     driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
     driver.settle();
+    double high = driver.onScreen("entrance-subtitle").getHeight() / 2 * 0.2 * 3;
+    driver.robot().drag(middle.add(0, high)).dropTo(middle.add(0, high / 2));
+    driver.settle();
+    assertThat(Coats.value(values("entrance-subtitle"), Properties.RADIAL_ASPECT.at(FILL)))
+        .isCloseTo(150, within(25.0));
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.Z);
+    driver.settle();
     type("#inspector #finish-fill-focal-x", "50");
     driver.robot().drag(middle.add(reach / 2, 0)).dropTo(middle.add(-reach / 2, 0));
     driver.settle();
     assertThat(Coats.value(values("entrance-subtitle"), Properties.FOCAL_X.at(FILL)))
         .isCloseTo(-50, within(8.0));
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  /** What all coats have together is folded away, says what it is, and has handles of its own. */
+  @Test
+  void allCoatsTogetherAreFadedAndMasked() {
+    Driver.needsADisplay();
+    Address whole = Address.whole(Address.FINISH);
+    driver.pressText("entrance-subtitle");
+    driver.reveal("#inspector #add-effect-to-all");
+    unfold("finish/whole");
+    type("#inspector #finish-whole-opacity", "50");
+    assertThat(Coats.value(values("entrance-subtitle"), Properties.COAT_OPACITY.at(whole)))
+        .isEqualTo(0.5);
+    ComboBox<MaskKind> mask = driver.robot().lookup("#inspector #finish-whole-mask").query();
+    driver.robot().interact(() -> mask.setValue(MaskKind.LINEAR));
+    driver.settle();
+    assertThat(driver.robot().lookup("All coats together \u00B7 50 % \u00B7 masked").tryQuery())
+        .isPresent();
+    // it runs downwards; its end is drawn to the right
+    Point2D middle = driver.middleOf("entrance-subtitle");
+    double high = driver.onScreen("entrance-subtitle").getHeight() / 2;
+    driver.robot().drag(middle.add(0, high)).dropTo(middle.add(60, 0));
+    driver.settle();
+    assertThat(Coats.value(values("entrance-subtitle"), Properties.GRADIENT_ANGLE.at(whole)))
+        .isBetween(-1.0, 60.0);
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
   }
