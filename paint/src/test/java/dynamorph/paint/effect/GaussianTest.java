@@ -73,6 +73,27 @@ class GaussianTest {
     return sum / weights;
   }
 
+  /** What is softened beyond an edge and comes back along a slant counts as well. */
+  @ParameterizedTest
+  @ValueSource(doubles = {30, -30, 60, -60, 45})
+  void nothingIsLostBesideNarrowPlanes(double angle) {
+    int wide = 24;
+    int high = 20;
+    Random random = new Random(3);
+    float[] narrow = new float[wide * high];
+    float[] plane = new float[WIDTH * HEIGHT];
+    for (int index = 0; index < narrow.length; index++) {
+      narrow[index] = random.nextFloat();
+      plane[(60 + index / wide) * WIDTH + 80 + index % wide] = narrow[index];
+    }
+    float[] blurred = Gaussian.blur(narrow, wide, high, Softness.of(12, 0.5, angle));
+    for (int index = 0; index < narrow.length; index++) {
+      double wanted =
+          convolvedAt(plane, 80 + index % wide, 60 + index / wide, 6, 3, Math.toRadians(angle));
+      assertThat((double) blurred[index]).isCloseTo(wanted, within(2.0 / 255));
+    }
+  }
+
   /** Along one line only: what lies beside it is not touched. */
   @Test
   void aStreakIsOnePixelHigh() {

@@ -80,7 +80,8 @@ class SpecimenSheetTest {
               "finish/fill/paint=radial;finish/fill/stops=#ffffff 0%, #aa3300 60%, #2244aa 100%"
                   + " / 40%;finish/fill/radial-shape=circle;finish/fill/aspect=60"
                   + ";finish/fill/gradient-rotation=25;finish/fill/focal-x=40"
-                  + ";finish/fill/focal-y=-30"),
+                  + ";finish/fill/focal-y=-30;finish/fill/repeat=repeat"
+                  + ";finish/fill/gradient-scale=60"),
           Map.entry(
               "by-glyph",
               "finish/fill/paint=linear;finish/fill/fit=glyph;finish/fill/stops=#ff3300 0%, #0033aa"
@@ -211,6 +212,14 @@ class SpecimenSheetTest {
         .startsWith("<?xml")
         .contains("<path")
         .doesNotContain("<image");
+  }
+
+  /** The circle of a radial gradient is one of radius 1, which its transform makes an ellipse. */
+  @Test
+  void aFocalPointIsToldInSvg() throws IOException {
+    String svg =
+        new String(SvgWriter.write(sheet(LOOKS.get("focal")).artwork()), StandardCharsets.UTF_8);
+    assertThat(svg).contains("cx=\"0\" cy=\"0\" r=\"1\"", "fx=\"0.4\" fy=\"-0.3\" fr=\"0\"");
   }
 
   @ParameterizedTest

@@ -64,14 +64,16 @@ class EffectGridTest {
   @Test
   void aDirectionIsTurnedWithTheCanvas() {
     on(canvas -> {
-      canvas.rotate(90);
+      canvas.rotate(30);
       canvas.scale(2, 2);
       EffectGrid grid = EffectGrid.of(canvas);
       Softness level = Softness.of(400, 0.01, 0);
       assertThat(grid.forBlur(level)).isEqualTo(grid);
-      Softness upright = grid.pixels(level);
-      assertThat(Math.sqrt(upright.yy())).isBetween(399.9, 400.1);
-      assertThat(Math.sqrt(upright.xx())).isBetween(3.99, 4.01);
+      Softness turned = grid.pixels(level);
+      // along 30 degrees clockwise, 400 by 4: squares and products of sines
+      assertThat(turned.xx()).isBetween(120_003.9, 120_004.1);
+      assertThat(turned.yy()).isBetween(40_011.9, 40_012.1);
+      assertThat(turned.xy()).isBetween(69_275.0, 69_275.2);
     });
   }
 

@@ -157,6 +157,8 @@ class LayerTextTest {
         List.of(
             "finish/fill/paint=linear",
             "finish/fill/opacity=0.5",
+            "finish/whole/opacity=0.5",
+            "finish/whole/mask=linear",
             "finish/fill/colour=#00000080",
             "finish/fill/blend=multiply",
             "finish/fill/offset=1 pt",

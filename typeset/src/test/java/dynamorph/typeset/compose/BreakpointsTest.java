@@ -1,6 +1,7 @@
 package dynamorph.typeset.compose;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.ParagraphLook.Hyphenation;
@@ -229,6 +230,16 @@ class BreakpointsTest {
         new ParagraphLook.Justification.Range(-0.01, 0, 0.02),
         new ParagraphLook.Justification.Range(0.98, 1, 1.02),
         true);
+  }
+
+  /** Joins take what is missing up to 1.2 em each; a line without spaces then stays short. */
+  @ParameterizedTest
+  @CsvSource({"110, 110, 0.5", "124, 124, 1.2", "200, 124, 1.2"})
+  void joinsAreLengthenedSoFar(double room, double filled, double join) {
+    WidthSums.Sums sums = new WidthSums.Sums(100, 0, 0, 0, 0, 0, 20);
+    Glue.Filled line = Glue.filling(limits(), sums, room);
+    assertThat(line.width()).isEqualTo(filled, within(1e-9));
+    assertThat(line.spread().join()).isEqualTo(join, within(1e-9));
   }
 
   @ParameterizedTest

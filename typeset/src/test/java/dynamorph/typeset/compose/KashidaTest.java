@@ -48,6 +48,9 @@ class KashidaTest {
     "\u062D\u0640\u062D\u062F, 2",
     // nothing joins
     "\u062F\u0627\u0631, -1",
+    // Amiri draws these joins above the line of its tatweel
+    "\u0628\u0631\u0628, -1",
+    "\u0628\u0647\u064A, -1",
     // once in each word
     "\u0633\u062F \u0633\u062F, 1 4"
   })
