@@ -31,26 +31,6 @@ import java.util.stream.Collectors;
  * Backgrounds and Borders 3; the stroke by the Compatibility Standard, 4.1).
  */
 final class FinishCss {
-  /** Those of Compositing and Blending 1, 5.8. */
-  private static final Set<String> BLENDS =
-      Set.of(
-          "multiply",
-          "screen",
-          "overlay",
-          "darken",
-          "lighten",
-          "color-dodge",
-          "color-burn",
-          "hard-light",
-          "soft-light",
-          "difference",
-          "exclusion",
-          "hue",
-          "saturation",
-          "color",
-          "luminosity",
-          "plus-lighter");
-
   private final Declarations css;
   private final PropertySet values;
   private final BiFunction<Colour, Double, String> colours;
@@ -137,7 +117,7 @@ final class FinishCss {
     BlendMode blend = at(Properties.COAT_BLEND, whole);
     String name =
         blend.name().toLowerCase(Locale.ROOT).replace('_', '-').replace("colour", "color");
-    if (blend != BlendMode.NORMAL && BLENDS.contains(name)) {
+    if (blend != BlendMode.NORMAL) {
       css.put("mix-blend-mode", name);
     }
   }
@@ -221,7 +201,9 @@ final class FinishCss {
     // it has no direction
     css.saying(Properties.GRADIENT_ANGLE.at(coat));
     if (Coats.value(values, Properties.RADIAL_SHAPE.at(coat)) == RadialShape.CIRCLE
-        && Coats.value(values, aspect) == 100) {
+        && Coats.value(values, aspect) == 100
+        && at(Properties.GRADIENT_X, coat) == 50
+        && at(Properties.GRADIENT_Y, coat) == 50) {
       css.saying(Properties.RADIAL_SHAPE.at(coat));
       css.saying(aspect);
       return "radial-gradient(circle farthest-side "

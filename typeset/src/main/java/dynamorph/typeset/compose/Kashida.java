@@ -2,12 +2,15 @@ package dynamorph.typeset.compose;
 
 import com.ibm.icu.lang.UCharacter;
 import com.ibm.icu.lang.UProperty;
+import dynamorph.model.cascade.TypeLook;
 import dynamorph.typeset.font.FontFace;
+import dynamorph.typeset.shape.ShapedParagraph;
 import dynamorph.typeset.shape.ShapedRun;
 import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,35 +40,79 @@ final class Kashida {
 
   private Kashida() {}
 
-  /** The joins of a run that can be lengthened, in logical order. */
-  static List<Place> places(ShapedRun run, String text) {
-    if (!run.cursive() || !run.rightToLeft()) {
-      return List.of();
+  /** A cluster where it stands. */
+  private record Cluster(ShapedRun run, int index) {
+    int start() {
+      return run.starts()[index];
     }
-    Optional<Joins> font = joins(run.face());
-    if (font.isEmpty()) {
-      return List.of();
+
+    int end() {
+      return run.ends()[index];
     }
+
+    /** Whether another is shaped together with it, if in another colour. */
+    boolean isShapedWith(Cluster other, List<TypeLook> looks) {
+      return run == other.run
+          || run.face() == other.run.face()
+              && run.level() == other.run.level()
+              && looks.get(run.span()).size() == looks.get(other.run.span()).size();
+    }
+  }
+
+  /**
+   * The joins of a paragraph that can be lengthened, in logical order. Words that are cut by
+   * colours are one.
+   *
+   * @param looks of its spans
+   */
+  static List<Place> places(ShapedParagraph shaped, List<TypeLook> looks) {
+    List<Cluster> clusters = clusters(shaped);
     List<Place> places = new ArrayList<>();
+    String text = shaped.text();
     Word word = new Word();
-    for (int cluster = run.clusterCount() - 1; cluster > 0; cluster--) {
-      int end = run.ends()[cluster];
-      int start = run.starts()[cluster - 1];
-      if (end > text.length() || start >= text.length()) {
-        break;
-      }
-      int before = base(text, run.starts()[cluster], end);
-      int after = text.codePointAt(start);
-      if (!UCharacter.isLetter(before) || !UCharacter.isLetter(after)) {
+    for (int index = 1; index < clusters.size(); index++) {
+      Cluster before = clusters.get(index - 1);
+      Cluster after = clusters.get(index);
+      int left = base(text, before.start(), before.end());
+      int right = text.codePointAt(after.start());
+      boolean one =
+          before.end() == after.start() && UCharacter.isLetter(left) && UCharacter.isLetter(right);
+      if (!one) {
         word.end(places);
         word = new Word();
-      } else if (joinsBehind(before) && joinsBefore(after)) {
-        boolean drawn = font.get().meet(run, cluster, cluster - 1);
-        word.join(start, drawn ? rank(before, after, behind(run, cluster - 1, text)) : NEVER);
+      } else if (joinsBehind(left) && joinsBefore(right)) {
+        boolean behind =
+            index + 1 < clusters.size() && clusters.get(index + 1).start() == after.end();
+        int next = behind ? text.codePointAt(clusters.get(index + 1).start()) : ' ';
+        boolean drawn = before.isShapedWith(after, looks) && meet(before, after);
+        word.join(after.start(), drawn ? rank(left, right, next) : NEVER);
       }
     }
     word.end(places);
     return places;
+  }
+
+  /** Those of joined letters that are written to the left, in logical order. */
+  private static List<Cluster> clusters(ShapedParagraph shaped) {
+    int last = shaped.text().length();
+    List<Cluster> clusters = new ArrayList<>();
+    for (ShapedRun run : shaped.runs()) {
+      for (int index = 0;
+          run.cursive() && run.rightToLeft() && index < run.clusterCount();
+          index++) {
+        if (run.ends()[index] <= last) {
+          clusters.add(new Cluster(run, index));
+        }
+      }
+    }
+    clusters.sort(Comparator.comparingInt(Cluster::start));
+    return clusters;
+  }
+
+  private static boolean meet(Cluster before, Cluster after) {
+    return joins(before.run.face())
+        .filter(font -> font.meet(before.run, before.index, after.run, after.index))
+        .isPresent();
   }
 
   private static final int NEVER = Integer.MAX_VALUE;
@@ -102,12 +149,6 @@ final class Kashida {
       }
     }
     return text.codePointAt(start);
-  }
-
-  /** The letter behind a cluster of the same run; a space if there is none. */
-  private static int behind(ShapedRun run, int cluster, String text) {
-    boolean there = cluster > 0 && run.starts()[cluster - 1] < text.length();
-    return there ? text.codePointAt(run.starts()[cluster - 1]) : ' ';
   }
 
   private static int joining(int letter) {
@@ -177,8 +218,8 @@ final class Kashida {
   private static final class Joins {
     private final java.lang.ref.WeakReference<FontFace> face;
     private final float middle;
-    private final Map<Integer, Boolean> right = new ConcurrentHashMap<>();
-    private final Map<Integer, Boolean> left = new ConcurrentHashMap<>();
+    private final Map<Integer, Boolean> rightEdges = new ConcurrentHashMap<>();
+    private final Map<Integer, Boolean> leftEdges = new ConcurrentHashMap<>();
 
     private Joins(FontFace face, float middle) {
       this.face = new java.lang.ref.WeakReference<>(face);
@@ -200,14 +241,14 @@ final class Kashida {
     }
 
     /** Whether a cluster joins the next, which stands to its left, on that line. */
-    boolean meet(ShapedRun run, int before, int after) {
-      int one = outer(run, before, false);
-      int other = outer(run, after, true);
+    boolean meet(ShapedRun right, int before, ShapedRun left, int after) {
+      int one = outer(right, before, false);
+      int other = outer(left, after, true);
       return one >= 0
           && other >= 0
-          && left.computeIfAbsent(run.glyphs()[one] & 0xFFFF, glyph -> touches(glyph, 0))
-          && right.computeIfAbsent(
-              run.glyphs()[other] & 0xFFFF, glyph -> touches(glyph, run.glyphAdvances()[other]));
+          && leftEdges.computeIfAbsent(right.glyphs()[one] & 0xFFFF, glyph -> touches(glyph, 0))
+          && rightEdges.computeIfAbsent(
+              left.glyphs()[other] & 0xFFFF, glyph -> touches(glyph, left.glyphAdvances()[other]));
     }
 
     /** The first or last glyph of a cluster that has a width, unless it stands off the line. */

@@ -87,9 +87,7 @@ final class WidthSums {
     this.gaps = eastAsian ? new double[units + 1] : null;
     this.signs = eastAsian ? new double[units + 1] : null;
     this.kashidas = new HashMap<>();
-    for (ShapedRun run : shaped.runs()) {
-      Kashida.places(run, shaped.text()).forEach(place -> kashidas.put(place.unit(), place));
-    }
+    Kashida.places(shaped, looks).forEach(place -> kashidas.put(place.unit(), place));
     this.joins = kashidas.isEmpty() ? null : new double[units + 1];
     boolean extra = limits.letter().best() != 0;
     for (TypeLook look : looks) {

@@ -3,8 +3,14 @@ package dynamorph.typeset.compose;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
 import dynamorph.model.value.Alignment;
+import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.typeset.Setting;
 import dynamorph.typeset.layout.Line;
@@ -60,6 +66,29 @@ class KashidaTest {
     String found =
         String.join(" ", lengthened(tracked, plain).stream().map(String::valueOf).toList());
     assertThat(found).isEqualTo(units.equals("-1") ? "" : units);
+  }
+
+  /** A word in two colours is lengthened once, where it is in one. */
+  @Test
+  void coloursCutNoWord() {
+    String word = "\u0645\u062D\u0645\u062F";
+    Line whole = amiri(word).with(Properties.TRACKING, 100.0).layout().lines().getFirst();
+    for (int cut = 1; cut < word.length(); cut++) {
+      PropertySet red =
+          PropertySet.EMPTY.with(
+              Properties.COAT_COLOUR.at(Address.coat("fill")), Colour.hex("#ff0000"));
+      Paragraph parts =
+          Paragraph.of(
+              Span.of(word.substring(0, cut)), new Span(word.substring(cut), List.of(), red));
+      Line coloured =
+          new Setting(
+                  new Story(List.of(parts)), amiri(word).with(Properties.TRACKING, 100.0).values())
+              .layout()
+              .lines()
+              .getFirst();
+      assertThat(coloured.width()).isCloseTo(whole.width(), within(0.001));
+      assertThat(coloured.runs().stream().filter(run -> run.starts().length == 0)).hasSize(1);
+    }
   }
 
   /** Tracking of a tenth of an em at two joins, in one place. */
