@@ -20,7 +20,6 @@ import dynamorph.model.value.SpreadMethod;
 import dynamorph.model.value.StrokePosition;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.stream.Collectors;
@@ -115,10 +114,8 @@ final class FinishCss {
       css.put("opacity", Numbers.format(opacity, 3));
     }
     BlendMode blend = at(Properties.COAT_BLEND, whole);
-    String name =
-        blend.name().toLowerCase(Locale.ROOT).replace('_', '-').replace("colour", "color");
     if (blend != BlendMode.NORMAL) {
-      css.put("mix-blend-mode", name);
+      css.put("mix-blend-mode", blend.css());
     }
   }
 

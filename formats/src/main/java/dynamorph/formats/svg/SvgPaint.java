@@ -21,7 +21,6 @@ import dynamorph.paint.artwork.Affine;
 import dynamorph.typeset.layout.Box;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -62,7 +61,7 @@ final class SvgPaint {
 
   /** The coats of something, no more opaque than what it lies in. */
   PropertySet coats(SvgStyle style, double opacity, Place place) {
-    BlendMode mode = blend(style.get("mix-blend-mode", "normal"));
+    BlendMode mode = BlendMode.ofCss(style.get("mix-blend-mode", "normal"));
     double width = style.length("stroke-width", 1, place.whole()) * place.toLayer().scale();
     PropertySet stroke = width > 0 ? stroke(style, place, width) : PropertySet.EMPTY;
     PropertySet fill = fill(style, place);
@@ -144,16 +143,6 @@ final class SvgPaint {
       case "square" -> StrokeCap.SQUARE;
       default -> StrokeCap.BUTT;
     };
-  }
-
-  private static BlendMode blend(String said) {
-    String name = said.toUpperCase(Locale.ROOT).replace('-', '_').replace("COLOR", "COLOUR");
-    for (BlendMode mode : BlendMode.values()) {
-      if (mode.name().equals(name)) {
-        return mode;
-      }
-    }
-    return BlendMode.NORMAL;
   }
 
   /** What a coat is painted with; empty for nothing. */

@@ -1,5 +1,8 @@
 package dynamorph.model.value;
 
+import java.util.Arrays;
+import java.util.Locale;
+
 /**
  * How a colour is mixed with what lies below it (W3C Compositing and Blending Level 1, sections 9
  * and 10).
@@ -21,5 +24,18 @@ public enum BlendMode {
   SATURATION,
   COLOUR,
   LUMINOSITY,
-  PLUS_LIGHTER
+  PLUS_LIGHTER;
+
+  /** As CSS writes it in {@code mix-blend-mode}. */
+  public String css() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-').replace("colour", "color");
+  }
+
+  /** What CSS writes so; normal for anything else. */
+  public static BlendMode ofCss(String written) {
+    return Arrays.stream(values())
+        .filter(mode -> mode.css().equalsIgnoreCase(written))
+        .findFirst()
+        .orElse(NORMAL);
+  }
 }

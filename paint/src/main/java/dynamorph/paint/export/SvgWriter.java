@@ -241,8 +241,7 @@ public final class SvgWriter {
       out.writeAttribute("opacity", number(opacity));
     }
     if (blend != BlendMode.NORMAL) {
-      String mode = blend.name().toLowerCase(Locale.ROOT).replace('_', '-');
-      out.writeAttribute("style", "mix-blend-mode:" + mode.replace("colour", "color"));
+      out.writeAttribute("style", "mix-blend-mode:" + blend.css());
     }
   }
 
