@@ -3,6 +3,10 @@ package dynamorph.app;
 import dynamorph.app.action.Actions;
 import dynamorph.app.artboards.ArtboardActions;
 import dynamorph.app.artboards.LayerActions;
+import dynamorph.app.artboards.arrange.ArrangeActions;
+import dynamorph.app.artboards.arrange.ArrangeBar;
+import dynamorph.app.artboards.layers.LayersPane;
+import dynamorph.app.artboards.menu.StageMenus;
 import dynamorph.app.artboards.stage.StageActions;
 import dynamorph.app.artboards.stage.StagePane;
 import dynamorph.app.artboards.stage.StageView;
@@ -22,7 +26,6 @@ import dynamorph.app.files.versions.VersionKeeper;
 import dynamorph.app.files.versions.VersionsPane;
 import dynamorph.app.fill.FillActions;
 import dynamorph.app.fill.FillPane;
-import dynamorph.app.film.SideTabs;
 import dynamorph.app.film.TimelinePane;
 import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.film.cues.CuePane;
@@ -69,6 +72,7 @@ import dynamorph.app.theme.Theme;
 import dynamorph.app.window.CommandSearch;
 import dynamorph.app.window.HeadBar;
 import dynamorph.app.window.LatePane;
+import dynamorph.app.window.SideTabs;
 import dynamorph.app.window.WelcomeStrip;
 import dynamorph.app.window.WindowActions;
 import dynamorph.formats.journal.Journals;
@@ -113,6 +117,7 @@ public final class MainWindow {
   private final LatePane<ExportPane> export;
   private final Scene scene;
   private final CommandSearch search;
+  private final ArrangeActions arrange;
   private final Inspector inspector;
   private final SideTabs tabs;
   private final SideColumn side;
@@ -202,7 +207,7 @@ public final class MainWindow {
                     pictures,
                     () -> stage.themeProperty().get(),
                     user));
-    this.inspector = new Inspector(workspace, editors);
+    this.arrange = new ArrangeActions(workspace, stage);
     this.search =
         new CommandSearch(
             workspace,
@@ -228,6 +233,8 @@ public final class MainWindow {
                 current,
                 new ProjectFamilies(workspace, current, plainFace, user)));
     registerActions();
+    this.inspector =
+        new Inspector(workspace, editors, new ArrangeBar(workspace, stage, actions, arrange));
     BorderPane frame = new BorderPane();
     frame.setTop(
         new VBox(
@@ -246,7 +253,14 @@ public final class MainWindow {
                     survey,
                     specimens,
                     new SurveyFiles(workspace, dialogs, current)));
-    this.tabs = new SideTabs(workspace, inspector, cues, foundBySurvey);
+    this.tabs =
+        new SideTabs(
+            workspace,
+            inspector,
+            LatePane.during(
+                workspace.view().layersProperty(), () -> new LayersPane(workspace, stage, actions)),
+            cues,
+            foundBySurvey);
     this.side =
         new SideColumn(
             workspace,
@@ -438,9 +452,12 @@ public final class MainWindow {
     actions.add("project.versions", "", () -> versions.get().open());
     actions.add("project.export-artboards", "Shortcut+Shift+E", () -> export.get().open());
     actions.add("film.export-film", "", () -> export.get().openFilms());
-    new ArtboardActions(workspace, files, () -> scene.getWindow()).register(actions);
+    ArtboardActions artboards = new ArtboardActions(workspace, files, () -> scene.getWindow());
+    artboards.register(actions);
+    stage.setMenus(new StageMenus(workspace, actions, layers, artboards));
     window.registerHistory(actions);
     layers.register(actions, when, () -> scene.getWindow());
+    arrange.register(actions, when);
     finish.register(actions, when);
     new StyleActions(workspace, styles, stage::requestFocus).register(actions, when);
     actions.add(
@@ -451,6 +468,7 @@ public final class MainWindow {
     actions.add("view.sheet", "", () -> workspace.view().sheetProperty().set(true));
     shelf.register(actions, onShelf::show);
     actions.add("view.survey", "", () -> tabs.showSurvey());
+    actions.add("view.layers", "F3", () -> tabs.showLayers());
     actions.add("text.fonts", "", () -> fonts.get().open());
     new StageActions(stage, workspace.view()).register(actions);
     window.register(actions);

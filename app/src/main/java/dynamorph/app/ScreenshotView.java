@@ -30,6 +30,7 @@ import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.GradientStops;
+import dynamorph.model.value.ItemState;
 import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.Rgba;
 import java.awt.Graphics2D;
@@ -174,7 +175,7 @@ final class ScreenshotView {
         .captions()
         .forEach(track -> {
           boolean hidden = !track.language().equals("ja");
-          Track shown = track.withState(new Track.State(hidden, false));
+          Track shown = track.withState(new ItemState(hidden, false));
           workspace.apply(new ChangeTimeline.PutTrack(film.id(), shown));
         });
     workspace.playback().seek(Time.ofMillis(29_000));

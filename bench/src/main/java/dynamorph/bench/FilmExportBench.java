@@ -20,6 +20,7 @@ import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.ItemState;
 import dynamorph.paint.film.FilmPicture;
 import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.layer.LayerPainter;
@@ -135,7 +136,7 @@ public class FilmExportBench {
                                 .withLocal(
                                     PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(54))),
                             new Track.Footage(
-                                new TrackId("f"), "Footage", Track.State.OPEN, List.of(clip))))))
+                                new TrackId("f"), "Footage", ItemState.OPEN, List.of(clip))))))
         .withLayers(cues);
   }
 

@@ -23,6 +23,7 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Colour;
+import dynamorph.model.value.ItemState;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -48,17 +49,17 @@ final class LongHourFilm {
         Timeline.of(FrameRate.PAL, Time.ofMillis(72_000))
             .withTracks(
                 List.of(
-                    new Track.Titles(TITLES, "Titles", Track.State.OPEN),
-                    new Track.Titles(NAMES, "Names", Track.State.OPEN),
+                    new Track.Titles(TITLES, "Titles", ItemState.OPEN),
+                    new Track.Titles(NAMES, "Names", ItemState.OPEN),
                     captions(ENGLISH, "English", "en-GB", LongHourStyles.CAPTION),
                     captions(
                             ARABIC,
                             "\u0627\u0644\u0639\u0631\u0628\u064a\u0629",
                             "ar",
                             LongHourStyles.CAPTION_ARABIC)
-                        .withState(new Track.State(true, false)),
+                        .withState(new ItemState(true, false)),
                     captions(JAPANESE, "\u65e5\u672c\u8a9e", "ja", LongHourStyles.CAPTION_JAPANESE)
-                        .withState(new Track.State(true, false)),
+                        .withState(new ItemState(true, false)),
                     footage()));
     List<Layer> layers = new ArrayList<>();
     layers.addAll(titles());
@@ -82,7 +83,7 @@ final class LongHourFilm {
     return new Track.Footage(
         FOOTAGE,
         "Footage",
-        Track.State.OPEN,
+        ItemState.OPEN,
         List.of(
             clip("gears", Media.Scenery.GEARS, 0, 24),
             clip("pendulum", Media.Scenery.PENDULUM, 24, 52),

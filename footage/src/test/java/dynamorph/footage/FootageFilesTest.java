@@ -288,7 +288,7 @@ class FootageFilesTest {
                 new dynamorph.model.timeline.Track.Footage(
                     new dynamorph.model.timeline.TrackId("f"),
                     "F",
-                    dynamorph.model.timeline.Track.State.OPEN,
+                    dynamorph.model.value.ItemState.OPEN,
                     java.util.List.of(clip)));
     Pixels pixels =
         Pixels.draw(

@@ -201,6 +201,11 @@ public final class Artboard {
         Optional.empty());
   }
 
+  public Artboard withId(ArtboardId changed) {
+    return new Artboard(
+        changed, name, width, height, unit, background, x, y, layers, baseStyle, timeline);
+  }
+
   public Artboard withName(String changed) {
     return new Artboard(
         id, changed, width, height, unit, background, x, y, layers, baseStyle, timeline);

@@ -10,6 +10,7 @@ import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -31,6 +32,7 @@ import java.util.stream.Stream;
  * @param muted styles that count for nothing in this layer for now, wherever in it they are
  *     followed
  * @param timing when it is seen, for titles and cues; a text on a still artboard is always there
+ * @param state whether it is seen, and whether it can be changed by hand
  */
 public record Layer(
     LayerId id,
@@ -41,7 +43,8 @@ public record Layer(
     List<StyleId> follows,
     PropertySet local,
     Set<StyleId> muted,
-    Optional<Timing> timing) {
+    Optional<Timing> timing,
+    ItemState state) {
   public Layer {
     Objects.requireNonNull(id, "id");
     Objects.requireNonNull(name, "name");
@@ -49,6 +52,7 @@ public record Layer(
     follows = List.copyOf(follows);
     Objects.requireNonNull(local, "local");
     muted = Set.copyOf(muted);
+    Objects.requireNonNull(state, "state");
     if (shape.isPresent() && !story.text().isEmpty()) {
       throw new IllegalArgumentException(Messages.of("layer.a-layer-shows-a-shape-or"));
     }
@@ -68,7 +72,8 @@ public record Layer(
         List.of(),
         PropertySet.EMPTY,
         Set.of(),
-        Optional.empty());
+        Optional.empty(),
+        ItemState.OPEN);
   }
 
   /** A layer that shows a shape. */
@@ -81,39 +86,43 @@ public record Layer(
   }
 
   public Layer withId(LayerId changed) {
-    return new Layer(changed, name, story, shape, frame, follows, local, muted, timing);
+    return new Layer(changed, name, story, shape, frame, follows, local, muted, timing, state);
   }
 
   public Layer withName(String changed) {
-    return new Layer(id, changed, story, shape, frame, follows, local, muted, timing);
+    return new Layer(id, changed, story, shape, frame, follows, local, muted, timing, state);
   }
 
   public Layer withStory(Story changed) {
-    return new Layer(id, name, changed, shape, frame, follows, local, muted, timing);
+    return new Layer(id, name, changed, shape, frame, follows, local, muted, timing, state);
   }
 
   public Layer withShape(Optional<Shape> changed) {
-    return new Layer(id, name, story, changed, frame, follows, local, muted, timing);
+    return new Layer(id, name, story, changed, frame, follows, local, muted, timing, state);
   }
 
   public Layer withFrame(PropertySet changed) {
-    return new Layer(id, name, story, shape, changed, follows, local, muted, timing);
+    return new Layer(id, name, story, shape, changed, follows, local, muted, timing, state);
   }
 
   public Layer withFollows(List<StyleId> changed) {
-    return new Layer(id, name, story, shape, frame, changed, local, muted, timing);
+    return new Layer(id, name, story, shape, frame, changed, local, muted, timing, state);
   }
 
   public Layer withLocal(PropertySet changed) {
-    return new Layer(id, name, story, shape, frame, follows, changed, muted, timing);
+    return new Layer(id, name, story, shape, frame, follows, changed, muted, timing, state);
   }
 
   public Layer withMuted(Set<StyleId> changed) {
-    return new Layer(id, name, story, shape, frame, follows, local, changed, timing);
+    return new Layer(id, name, story, shape, frame, follows, local, changed, timing, state);
   }
 
   public Layer withTiming(Optional<Timing> changed) {
-    return new Layer(id, name, story, shape, frame, follows, local, muted, changed);
+    return new Layer(id, name, story, shape, frame, follows, local, muted, changed, state);
+  }
+
+  public Layer withState(ItemState changed) {
+    return new Layer(id, name, story, shape, frame, follows, local, muted, timing, changed);
   }
 
   public Layer withTiming(Timing changed) {

@@ -9,6 +9,9 @@ import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableBooleanValue;
 import javafx.scene.Scene;
 import javafx.scene.control.MenuItem;
+import javafx.scene.input.KeyCharacterCombination;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 
 /** All actions of a window. Each view's package registers its own. */
@@ -74,12 +77,32 @@ public final class Actions {
     }
   }
 
+  /** The same keys, so that a menu writes {@code Ctrl+2} where it would write the key's code. */
+  private static KeyCombination asRead(KeyCombination keys) {
+    return keys instanceof KeyCodeCombination coded && SIGNS.containsKey(coded.getCode())
+        ? new KeyCharacterCombination(
+            SIGNS.getOrDefault(coded.getCode(), ""),
+            coded.getShift(),
+            coded.getControl(),
+            coded.getAlt(),
+            coded.getMeta(),
+            coded.getShortcut())
+        : keys;
+  }
+
+  private static final Map<KeyCode, String> SIGNS =
+      Map.of(
+          KeyCode.DIGIT0, "0",
+          KeyCode.DIGIT1, "1",
+          KeyCode.DIGIT2, "2",
+          KeyCode.BACK_SPACE, "Backspace");
+
   /** A menu item that runs the action. */
   public MenuItem item(String id) {
     Action action = get(id);
     MenuItem item = new MenuItem(action.name());
     item.setOnAction(_ -> action.run());
-    action.shortcut().ifPresent(item::setAccelerator);
+    action.shortcut().map(Actions::asRead).ifPresent(item::setAccelerator);
     item.disableProperty()
         .bind(Bindings.createBooleanBinding(() -> !action.enabled().get(), action.enabled()));
     return item;

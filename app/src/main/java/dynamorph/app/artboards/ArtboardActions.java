@@ -5,6 +5,9 @@ import dynamorph.app.files.FileActions;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
+import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.LayerId;
 import dynamorph.model.edit.layer.ArrangeArtboards;
 import java.util.function.Supplier;
 import javafx.stage.Window;
@@ -25,13 +28,31 @@ public final class ArtboardActions {
     actions.add(
         "project.new-artboard", "", () -> new ArtboardDialog(workspace).create(window.get()));
     actions.add(
-        "project.artboard-settings",
-        "",
-        () ->
-            files
-                .currentArtboard()
-                .ifPresent(board -> new ArtboardDialog(workspace).change(window.get(), board)));
+        "project.artboard-settings", "", () -> files.currentArtboard().ifPresent(this::settings));
     actions.add("project.delete-artboard", "", this::delete);
+    actions.add(
+        "project.duplicate-artboard", "", () -> files.currentArtboard().ifPresent(this::duplicate));
+  }
+
+  /** Asks for other values of an artboard. */
+  public void settings(Artboard board) {
+    new ArtboardDialog(workspace).change(window.get(), board);
+  }
+
+  /** Puts a copy of an artboard with all that stands on it beside the others. */
+  public void duplicate(Artboard board) {
+    Artboard copy =
+        board
+            .withId(new ArtboardId(workspace.ids().next("artboard")))
+            .withName(Messages.of("artboard-actions.copy-of", board.name()))
+            .mapLayers(layer -> layer.withId(new LayerId(workspace.ids().next("text"))));
+    if (workspace.apply(new ArrangeArtboards.Add(copy))) {
+      workspace.tell(
+          Notice.offering(
+              Messages.of("artboard-actions.duplicated", copy.name()),
+              Messages.of("common.undo"),
+              workspace::undo));
+    }
   }
 
   /** Deletes the artboard that the selection stands on. */
@@ -40,16 +61,17 @@ public final class ArtboardActions {
       workspace.tell(Notice.info(Messages.of("artboard-actions.select-a-text-on-the-artboard")));
       return;
     }
-    files
-        .currentArtboard()
-        .ifPresent(board -> {
-          if (workspace.apply(new ArrangeArtboards.Delete(board.id()))) {
-            workspace.tell(
-                Notice.offering(
-                    Messages.of("artboard-actions.deleted-with-its-texts", board.name()),
-                    Messages.of("common.undo"),
-                    workspace::undo));
-          }
-        });
+    files.currentArtboard().ifPresent(this::delete);
+  }
+
+  /** Deletes an artboard with all that stands on it. */
+  public void delete(Artboard board) {
+    if (workspace.apply(new ArrangeArtboards.Delete(board.id()))) {
+      workspace.tell(
+          Notice.offering(
+              Messages.of("artboard-actions.deleted-with-its-texts", board.name()),
+              Messages.of("common.undo"),
+              workspace::undo));
+    }
   }
 }

@@ -183,6 +183,11 @@ public final class Editors {
     };
   }
 
+  /** Numbers of points, also below zero. */
+  public static NumberText.Values<Double> points() {
+    return number(new ValueType.Number(-1e6, 1e6, "pt"));
+  }
+
   private static NumberText.Values<Double> number(ValueType.Number type) {
     String unit = type.unit().isEmpty() ? "" : " " + type.unit();
     return values(

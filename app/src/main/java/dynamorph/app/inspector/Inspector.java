@@ -66,8 +66,10 @@ public final class Inspector extends VBox {
 
   /**
    * @param editors makes the editors of the values, given where to ask for the subject
+   * @param arranging where what is selected is arranged
    */
-  public Inspector(Workspace workspace, Function<Supplier<Subject>, Editors> editors) {
+  public Inspector(
+      Workspace workspace, Function<Supplier<Subject>, Editors> editors, Region arranging) {
     this.workspace = workspace;
     this.cascade = Cascade.of(workspace.project());
     this.subject = new SelectionSubject(workspace, cascade);
@@ -88,7 +90,7 @@ public final class Inspector extends VBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     empty = empty();
-    getChildren().addAll(head, scroll, empty);
+    getChildren().addAll(head, arranging, scroll, empty);
     workspace.historyProperty().addListener((_, _, _) -> update());
     workspace.selectionProperty().addListener((_, _, _) -> update());
     update();

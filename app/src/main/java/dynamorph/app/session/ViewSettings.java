@@ -7,6 +7,8 @@ import javafx.beans.property.SimpleBooleanProperty;
 public final class ViewSettings {
   private final BooleanProperty hiddenCharacters = new SimpleBooleanProperty();
   private final BooleanProperty rulers = new SimpleBooleanProperty();
+  private final BooleanProperty snapping = new SimpleBooleanProperty(true);
+  private final BooleanProperty alignsToArtboard = new SimpleBooleanProperty();
   private final BooleanProperty outlines = new SimpleBooleanProperty();
   private final BooleanProperty spelling = new SimpleBooleanProperty(true);
   private final BooleanProperty typographicQuotes = new SimpleBooleanProperty(true);
@@ -14,6 +16,7 @@ public final class ViewSettings {
   private final BooleanProperty reach = new SimpleBooleanProperty();
   private final BooleanProperty sheet = new SimpleBooleanProperty();
   private final BooleanProperty survey = new SimpleBooleanProperty();
+  private final BooleanProperty layers = new SimpleBooleanProperty();
   private final BooleanProperty room = new SimpleBooleanProperty();
 
   /** Whether spaces, tabs and paragraph ends show in what is selected. */
@@ -24,6 +27,16 @@ public final class ViewSettings {
   /** Whether rulers stand at the edges of the stage. */
   public BooleanProperty rulersProperty() {
     return rulers;
+  }
+
+  /** Whether what is dragged snaps to what it comes near. */
+  public BooleanProperty snappingProperty() {
+    return snapping;
+  }
+
+  /** Whether several texts are aligned to their artboard instead of to each other. */
+  public BooleanProperty alignsToArtboardProperty() {
+    return alignsToArtboard;
   }
 
   /** Whether the stage shows glyph contours, offset edges and dash centres instead of paint. */
@@ -59,6 +72,11 @@ public final class ViewSettings {
   /** Whether what a survey found is listed at the right. */
   public BooleanProperty surveyProperty() {
     return survey;
+  }
+
+  /** Whether the layers are listed at the right. */
+  public BooleanProperty layersProperty() {
+    return layers;
   }
 
   /** Whether a room (export, versions, recovery) lies over the stage, which is not seen then. */

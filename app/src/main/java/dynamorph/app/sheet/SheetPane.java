@@ -1,6 +1,7 @@
 package dynamorph.app.sheet;
 
 import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.field.NoListSelection;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Track;
+import dynamorph.model.value.ItemState;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import javafx.geometry.Point2D;
@@ -153,7 +154,7 @@ class CaptionImportJourneyTest extends FilmJourney {
               .apply(
                   new dynamorph.model.edit.film.ChangeTimeline.PutTrack(
                       driver.project().films().findFirst().orElseThrow().id(),
-                      shown.withState(new Track.State(true, false))));
+                      shown.withState(new ItemState(true, false))));
         });
     driver.settle();
     Image without = picture();

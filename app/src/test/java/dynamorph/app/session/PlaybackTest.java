@@ -14,6 +14,7 @@ import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import dynamorph.paint.scene.Scene;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -102,7 +103,7 @@ class PlaybackTest {
     playback.open();
     workspace.apply(
         new ChangeTimeline.PutTrack(
-            FILM, new Track.Titles(new TrackId("titles"), "Titles", new Track.State(false, true))));
+            FILM, new Track.Titles(new TrackId("titles"), "Titles", new ItemState(false, true))));
     assertThat(playback.timed(film(), Layer.of("n", "n", "n")).track())
         .contains(new TrackId("names"));
   }

@@ -12,6 +12,7 @@ import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -87,7 +88,7 @@ class FilmSoundTest {
   }
 
   private static Track.Footage track(String id, boolean hidden, Clip... clips) {
-    return new Track.Footage(new TrackId(id), id, new Track.State(hidden, false), List.of(clips));
+    return new Track.Footage(new TrackId(id), id, new ItemState(hidden, false), List.of(clips));
   }
 
   private static Timeline line(Track... tracks) {

@@ -281,7 +281,9 @@ final class ProjectReader {
         Names.MUTED,
         Names.PARAGRAPHS,
         Names.SHAPE,
-        Names.TIMING);
+        Names.TIMING,
+        Names.HIDDEN,
+        Names.LOCKED);
     LayerId id = cursor.field(Names.ID).checked(() -> new LayerId(cursor.field(Names.ID).text()));
     if (!layerIds.add(id)) {
       throw cursor.wrong(Messages.of("project-reader.two-layers-have-the-id", id));
@@ -296,7 +298,8 @@ final class ProjectReader {
             follows(cursor, Names.FOLLOWS),
             properties(cursor, Names.LOCAL),
             Set.copyOf(follows(cursor, Names.MUTED)),
-            cursor.find(Names.TIMING).map(timelines::timing)));
+            cursor.find(Names.TIMING).map(timelines::timing),
+            TimelineReader.state(cursor)));
   }
 
   private Paragraph paragraph(JsonCursor cursor) {

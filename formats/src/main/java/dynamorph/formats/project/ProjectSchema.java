@@ -170,16 +170,18 @@ public final class ProjectSchema {
     ObjectNode layer = NODES.objectNode();
     fields(
         layer,
-        Map.of(
-            Names.ID, pattern(ID),
-            Names.NAME, text(),
-            Names.FRAME, reference(),
-            Names.FOLLOWS, list(pattern(ID)),
-            Names.LOCAL, reference(),
-            Names.MUTED, list(pattern(ID)),
-            Names.SHAPE, shape(),
-            Names.TIMING, timing(),
-            Names.PARAGRAPHS, list(paragraph).put("minItems", 1)),
+        Map.ofEntries(
+            Map.entry(Names.ID, pattern(ID)),
+            Map.entry(Names.NAME, text()),
+            Map.entry(Names.FRAME, reference()),
+            Map.entry(Names.FOLLOWS, list(pattern(ID))),
+            Map.entry(Names.LOCAL, reference()),
+            Map.entry(Names.MUTED, list(pattern(ID))),
+            Map.entry(Names.SHAPE, shape()),
+            Map.entry(Names.TIMING, timing()),
+            Map.entry(Names.HIDDEN, flag()),
+            Map.entry(Names.LOCKED, flag()),
+            Map.entry(Names.PARAGRAPHS, list(paragraph).put("minItems", 1))),
         List.of(Names.ID, Names.NAME, Names.PARAGRAPHS));
     fields(
         schema,

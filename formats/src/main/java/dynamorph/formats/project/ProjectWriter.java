@@ -20,6 +20,7 @@ import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
+import dynamorph.model.value.ItemState;
 import java.util.List;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -178,10 +179,20 @@ final class ProjectWriter {
     properties(node, Names.LOCAL, layer.local());
     follows(node, Names.MUTED, layer.muted().stream().sorted().toList());
     layer.timing().ifPresent(timing -> node.set(Names.TIMING, timing(timing)));
+    state(node, layer.state());
     layer.shape().ifPresent(shape -> node.set(Names.SHAPE, ShapeJson.write(shape)));
     ArrayNode paragraphs = node.putArray(Names.PARAGRAPHS);
     layer.story().paragraphs().forEach(paragraph -> paragraphs.add(paragraph(paragraph)));
     return node;
+  }
+
+  private static void state(ObjectNode node, ItemState state) {
+    if (state.hidden()) {
+      node.put(Names.HIDDEN, true);
+    }
+    if (state.locked()) {
+      node.put(Names.LOCKED, true);
+    }
   }
 
   private static ObjectNode timeline(Timeline timeline) {
@@ -201,12 +212,7 @@ final class ProjectWriter {
   private static ObjectNode track(Track track) {
     ObjectNode node =
         NODES.objectNode().put(Names.ID, track.id().value()).put(Names.NAME, track.name());
-    if (track.state().hidden()) {
-      node.put(Names.HIDDEN, true);
-    }
-    if (track.state().locked()) {
-      node.put(Names.LOCKED, true);
-    }
+    state(node, track.state());
     switch (track) {
       case Track.Titles _ -> node.put(Names.KIND, Names.TITLES);
       case Track.Footage footage -> {

@@ -14,6 +14,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;
@@ -51,7 +52,7 @@ final class TimelineReader {
   private Track track(JsonCursor cursor) {
     TrackId id = cursor.field(Names.ID).checked(() -> new TrackId(cursor.field(Names.ID).text()));
     String name = cursor.field(Names.NAME).text();
-    Track.State state = new Track.State(flag(cursor, Names.HIDDEN), flag(cursor, Names.LOCKED));
+    ItemState state = state(cursor);
     String kind = cursor.field(Names.KIND).text();
     return switch (kind) {
       case Names.TITLES -> {
@@ -71,7 +72,7 @@ final class TimelineReader {
     };
   }
 
-  private Track.Captions captions(JsonCursor cursor, TrackId id, String name, Track.State state) {
+  private Track.Captions captions(JsonCursor cursor, TrackId id, String name, ItemState state) {
     cursor.only(
         Names.ID,
         Names.NAME,
@@ -165,6 +166,11 @@ final class TimelineReader {
             cursor.find(Names.FADE_IN).map(TimelineReader::time).orElse(Time.ZERO),
             cursor.find(Names.FADE_OUT).map(TimelineReader::time).orElse(Time.ZERO),
             cursor.find(Names.SPEAKER).map(JsonCursor::text).orElse("")));
+  }
+
+  /** Whether a layer or a track is hidden or locked. */
+  static ItemState state(JsonCursor cursor) {
+    return new ItemState(flag(cursor, Names.HIDDEN), flag(cursor, Names.LOCKED));
   }
 
   private static boolean flag(JsonCursor cursor, String name) {

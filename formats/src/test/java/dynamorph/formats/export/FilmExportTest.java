@@ -23,6 +23,7 @@ import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Colour;
+import dynamorph.model.value.ItemState;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.film.FilmPicture;
 import dynamorph.paint.film.FootagePainter;
@@ -81,7 +82,7 @@ class FilmExportTest {
         new Track.Footage(
             new TrackId("f"),
             "Footage",
-            Track.State.OPEN,
+            ItemState.OPEN,
             List.of(
                 new Clip(
                     "gears",
@@ -98,8 +99,8 @@ class FilmExportTest {
                 Timeline.of(FrameRate.PAL, Time.ofMillis(FRAMES * 40))
                     .withTracks(
                         List.of(
-                            new Track.Titles(TITLES, "Titles", Track.State.OPEN),
-                            new Track.Titles(hidden, "No", new Track.State(true, false)),
+                            new Track.Titles(TITLES, "Titles", ItemState.OPEN),
+                            new Track.Titles(hidden, "No", new ItemState(true, false)),
                             footage))))
         .withLayers(
             List.of(

@@ -17,6 +17,7 @@ import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -85,7 +86,7 @@ class ProjectFileTest {
             Time.ZERO);
     Timeline line =
         Timeline.of(FrameRate.PAL, Time.ofMillis(4000))
-            .plus(new Track.Footage(new TrackId("f"), "Footage", Track.State.OPEN, List.of(clip)));
+            .plus(new Track.Footage(new TrackId("f"), "Footage", ItemState.OPEN, List.of(clip)));
     return Project.empty("Hour")
         .plus(
             Artboard.empty("a", "Film", 640, 360, LengthUnit.PIXEL)

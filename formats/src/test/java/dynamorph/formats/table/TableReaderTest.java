@@ -21,6 +21,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
@@ -47,7 +48,7 @@ class TableReaderTest {
             .withTimeline(
                 Optional.of(
                     Timeline.of(FrameRate.PAL, Time.ofMillis(20_000))
-                        .plus(new Track.Titles(new TrackId("t"), "T", Track.State.OPEN))))
+                        .plus(new Track.Titles(new TrackId("t"), "T", ItemState.OPEN))))
             .plus(pattern);
     return Project.empty("P").plus(film);
   }

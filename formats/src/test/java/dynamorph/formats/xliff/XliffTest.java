@@ -25,6 +25,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -296,7 +297,7 @@ class XliffTest {
                 Optional.of(
                     Timeline.of(FrameRate.PAL, Time.ofMillis(9000))
                         .plus(english)
-                        .plus(new Track.Titles(new TrackId("t"), "Titles", Track.State.OPEN))))
+                        .plus(new Track.Titles(new TrackId("t"), "Titles", ItemState.OPEN))))
             .withLayers(
                 List.of(
                     text("cue", Paragraph.of("bell"))

@@ -252,7 +252,8 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
           merge.value(base.follows(), mine.follows(), theirs.follows(), at.field("styles")),
           merge.properties(base.local(), mine.local(), theirs.local(), at),
           merge.value(base.muted(), mine.muted(), theirs.muted(), at.field("styles")),
-          merge.value(base.timing(), mine.timing(), theirs.timing(), at.field("timing")));
+          merge.value(base.timing(), mine.timing(), theirs.timing(), at.field("timing")),
+          merge.value(base.state(), mine.state(), theirs.state(), at.field("state")));
     }
   }
 

@@ -1,6 +1,7 @@
 package dynamorph.model.timeline;
 
 import dynamorph.model.message.Messages;
+import dynamorph.model.value.ItemState;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -167,7 +168,7 @@ public record Timeline(Timecode timecode, long firstFrame, Time duration, List<T
       boolean hidden = !track.id().equals(shown);
       return track.state().hidden() == hidden
           ? track
-          : (Track.Captions) track.withState(new Track.State(hidden, track.state().locked()));
+          : (Track.Captions) track.withState(new ItemState(hidden, track.state().locked()));
     });
   }
 

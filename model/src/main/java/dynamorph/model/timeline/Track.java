@@ -2,6 +2,7 @@ package dynamorph.model.timeline;
 
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.value.ItemState;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -17,28 +18,18 @@ public sealed interface Track {
   String name();
 
   /** Whether it is seen, and whether it can be changed by hand. */
-  State state();
+  ItemState state();
 
   Track withName(String name);
 
-  Track withState(State state);
-
-  /**
-   * Whether a track is seen and can be changed.
-   *
-   * @param hidden neither seen nor exported
-   * @param locked not changed on the timeline or in the viewer
-   */
-  record State(boolean hidden, boolean locked) {
-    public static final State OPEN = new State(false, false);
-  }
+  Track withState(ItemState state);
 
   /**
    * Moving pictures.
    *
    * @param clips where two overlap the later one in the list is seen
    */
-  record Footage(TrackId id, String name, State state, List<Clip> clips) implements Track {
+  record Footage(TrackId id, String name, ItemState state, List<Clip> clips) implements Track {
     public Footage {
       Objects.requireNonNull(id, "id");
       clips = List.copyOf(clips);
@@ -50,7 +41,7 @@ public sealed interface Track {
     }
 
     @Override
-    public Footage withState(State changed) {
+    public Footage withState(ItemState changed) {
       return new Footage(id, name, changed, clips);
     }
 
@@ -65,7 +56,7 @@ public sealed interface Track {
   }
 
   /** Titles. */
-  record Titles(TrackId id, String name, State state) implements Track {
+  record Titles(TrackId id, String name, ItemState state) implements Track {
     public Titles {
       Objects.requireNonNull(id, "id");
     }
@@ -76,7 +67,7 @@ public sealed interface Track {
     }
 
     @Override
-    public Titles withState(State changed) {
+    public Titles withState(ItemState changed) {
       return new Titles(id, name, changed);
     }
   }
@@ -92,7 +83,7 @@ public sealed interface Track {
   record Captions(
       TrackId id,
       String name,
-      State state,
+      ItemState state,
       String language,
       List<StyleId> follows,
       PropertySet local,
@@ -110,7 +101,7 @@ public sealed interface Track {
       return new Captions(
           new TrackId(id),
           name,
-          State.OPEN,
+          ItemState.OPEN,
           language,
           List.of(),
           PropertySet.EMPTY,
@@ -124,7 +115,7 @@ public sealed interface Track {
     }
 
     @Override
-    public Captions withState(State changed) {
+    public Captions withState(ItemState changed) {
       return new Captions(id, name, changed, language, follows, local, speakers, rules);
     }
 

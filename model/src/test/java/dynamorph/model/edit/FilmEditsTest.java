@@ -16,6 +16,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -49,7 +50,7 @@ class FilmEditsTest {
     all.add(new ChangeTimeline.MoveTrack(film.id(), track.id(), random.chance() ? 1 : -2));
     all.add(
         new ChangeTimeline.PutTrack(
-            film.id(), new Track.Titles(new TrackId("more-" + number), "More", Track.State.OPEN)));
+            film.id(), new Track.Titles(new TrackId("more-" + number), "More", ItemState.OPEN)));
     all.add(new ChangeTimeline.DeleteClip(film.id(), track.id(), "no such clip"));
     all.add(new ChangeTimeline.FindMedia(Map.of("/a.mp4", "/b.mp4")));
     if (line.tracks().size() > 2) {

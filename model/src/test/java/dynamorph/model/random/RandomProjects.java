@@ -52,6 +52,7 @@ import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.BoxLengths;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.ItemState;
 import dynamorph.model.value.Leading;
 import dynamorph.model.value.Length;
 import dynamorph.model.value.Rgba;
@@ -164,7 +165,7 @@ public final class RandomProjects {
             .withLocal(random.nextBoolean() ? PropertySet.EMPTY : values(3, Level.LAYER));
     Timeline timeline =
         Timeline.of(pick(FrameRate.USUAL), Time.ofMillis(60_000))
-            .plus(new Track.Titles(new TrackId("titles"), "Titles", Track.State.OPEN))
+            .plus(new Track.Titles(new TrackId("titles"), "Titles", ItemState.OPEN))
             .plus(captions);
     return board
         .withTimeline(Optional.of(timeline))
@@ -232,7 +233,8 @@ public final class RandomProjects {
         follows(styles, StyleLevel.TEXT),
         random.nextBoolean() ? PropertySet.EMPTY : values(3, Level.LAYER),
         random.nextInt(4) == 0 ? Set.of(pick(styles).id()) : Set.of(),
-        Optional.empty());
+        Optional.empty(),
+        new ItemState(id.hashCode() % 11 == 0, id.hashCode() % 7 == 0));
   }
 
   private static final List<Shape> FIGURES =

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import dynamorph.model.value.ItemState;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -56,8 +57,7 @@ class TimelineTest {
   void theLaterClipIsSeenWhereTwoOverlap() {
     Clip gears = clip("gears", 0, 4);
     Clip dial = clip("dial", 3, 6);
-    Track.Footage track =
-        new Track.Footage(TRACK, "Footage", Track.State.OPEN, List.of(gears, dial));
+    Track.Footage track = new Track.Footage(TRACK, "Footage", ItemState.OPEN, List.of(gears, dial));
     assertThat(track.at(seconds(3.5))).contains(dial);
     assertThat(track.at(seconds(1))).contains(gears);
     assertThat(track.at(seconds(6))).isEmpty();

@@ -126,6 +126,9 @@ public final class Scene {
       SceneMaker maker) {
     List<PlacedLayer> texts = new ArrayList<>(artboard.layers().size());
     for (Layer layer : artboard.layers()) {
+      if (layer.state().hidden()) {
+        continue; // nothing that comes of a scene shows it
+      }
       Optional<Found> found =
           before
               .map(scene -> scene.byId.get(layer.id()))
@@ -228,14 +231,14 @@ public final class Scene {
     return Optional.ofNullable(byId.get(id));
   }
 
-  /** The topmost text at a point of the plane, give or take some points. */
+  /** The topmost text at a point of the plane that is not locked, give or take some points. */
   public Optional<Found> at(double planeX, double planeY, double tolerance) {
     for (Board board : boards.reversed()) {
       for (PlacedLayer text : board.texts().reversed()) {
         double x = planeX - board.artboard().x();
         double y = planeY - board.artboard().y();
         Box near = new Box(x, y, 0, 0).grown(tolerance, tolerance);
-        if (text.mayTouch(near) && text.isHit(x, y, tolerance)) {
+        if (!text.layer().state().locked() && text.mayTouch(near) && text.isHit(x, y, tolerance)) {
           return Optional.of(new Found(board, text));
         }
       }
@@ -243,13 +246,13 @@ public final class Scene {
     return Optional.empty();
   }
 
-  /** The texts that a box of the plane touches, in paint order. */
+  /** The texts that a box of the plane touches and that are not locked, in paint order. */
   public List<Found> touching(Box onPlane) {
     List<Found> touched = new ArrayList<>();
     for (Board board : boards) {
       Box own = onPlane.moved(-board.artboard().x(), -board.artboard().y());
       for (PlacedLayer text : board.texts()) {
-        if (text.mayTouch(own) && text.bounds().overlaps(own)) {
+        if (!text.layer().state().locked() && text.mayTouch(own) && text.bounds().overlaps(own)) {
           touched.add(new Found(board, text));
         }
       }

@@ -19,6 +19,7 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.ItemState;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
@@ -64,9 +65,9 @@ class FilmPictureTest {
             new Clip("c", "c", new Media.Drawn(shown), Time.ZERO, Time.ofMillis(9000), Time.ZERO)));
     Timeline line =
         Timeline.of(FrameRate.PAL, Time.ofMillis(10_000))
-            .plus(new Track.Titles(TITLES, "Titles", Track.State.OPEN))
+            .plus(new Track.Titles(TITLES, "Titles", ItemState.OPEN))
             .plus(Track.Captions.of("cues", "Cues", "en"))
-            .plus(new Track.Footage(new TrackId("f"), "Footage", Track.State.OPEN, clips));
+            .plus(new Track.Footage(new TrackId("f"), "Footage", ItemState.OPEN, clips));
     return Project.empty("P")
         .plus(
             Artboard.empty("film", "Film", 320, 180, LengthUnit.PIXEL)
@@ -143,8 +144,8 @@ class FilmPictureTest {
     Project project =
         film(Optional.empty(), title("t", 0, 4000))
             .mapArtboards(board ->
-                board.mapTimeline(line ->
-                    line.mapTracks(track -> track.withState(new Track.State(true, false)))));
+                board.mapTimeline(
+                    line -> line.mapTracks(track -> track.withState(new ItemState(true, false)))));
     assertThat(Painting.count(frame(project, 100, FilmPicture.Under.FOOTAGE), RED)).isZero();
   }
 

@@ -19,6 +19,7 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.ItemState;
 import dynamorph.paint.Painting;
 import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.film.MediaSource;
@@ -75,7 +76,7 @@ class ThresholdsTest {
             new Timecode(FrameRate.PAL, false),
             0,
             Time.ofMillis(10_000),
-            List.of(new Track.Titles(track, "Titles", Track.State.OPEN)));
+            List.of(new Track.Titles(track, "Titles", ItemState.OPEN)));
     Artboard film =
         Artboard.empty("film", "Film", 1000, 1000, LengthUnit.PIXEL)
             .withTimeline(Optional.of(line))

@@ -20,6 +20,7 @@ import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.CoatKind;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.ItemState;
 import dynamorph.model.value.NestedStyles;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.Painting;
@@ -55,7 +56,7 @@ class SpecimenPainterTest {
                 new Track.Footage(
                     new TrackId("f"),
                     "Footage",
-                    Track.State.OPEN,
+                    ItemState.OPEN,
                     List.of(
                         new Clip(
                             "c",

@@ -19,6 +19,7 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.ItemState;
 import dynamorph.model.value.Rgba;
 import dynamorph.shelf.message.Messages;
 import java.util.Map;
@@ -97,12 +98,12 @@ public record NewProject(
         Timeline.of(film.rate(), film.duration())
             .plus(
                 new Track.Titles(
-                    new TrackId("track-1"), Messages.of("new-project.titles"), Track.State.OPEN))
+                    new TrackId("track-1"), Messages.of("new-project.titles"), ItemState.OPEN))
             .plus(
                 new Track.Footage(
                     new TrackId("track-2"),
                     Messages.of("new-project.footage"),
-                    Track.State.OPEN,
+                    ItemState.OPEN,
                     java.util.List.of()));
     return board.withBackground(Colour.hex(DARK)).withTimeline(Optional.of(line));
   }

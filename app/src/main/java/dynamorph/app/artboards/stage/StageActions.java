@@ -25,6 +25,7 @@ public final class StageActions {
     actions.add("view.zoom-out", "Shortcut+MINUS", () -> stage.zoom(1 / ZOOM_STEP));
     actions.add("view.outlines", "F9", () -> toggle(view.outlinesProperty()));
     actions.add("view.rulers", "F4", () -> toggle(view.rulersProperty()));
+    actions.add("view.snapping", "Shift+F4", () -> toggle(view.snappingProperty()));
   }
 
   private static void toggle(BooleanProperty property) {

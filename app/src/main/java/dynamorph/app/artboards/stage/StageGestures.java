@@ -1,20 +1,15 @@
 package dynamorph.app.artboards.stage;
 
-import dynamorph.app.artboards.text.spelling.SpellingMenu;
-import dynamorph.app.artboards.text.spelling.SpellingService;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
-import dynamorph.model.edit.Target;
-import dynamorph.model.edit.layer.MoveLayers;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
-import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -55,6 +50,7 @@ final class StageGestures {
   private final StagePoints points;
   private final StageKeys stageKeys;
   private final NewLayers newLayers;
+  private final MenuGestures menus;
   private Optional<GradientHandles.Handle> gradientGrip = Optional.empty();
   private Drag drag = Drag.NONE;
   private double pressX;
@@ -63,8 +59,10 @@ final class StageGestures {
   private double lastY;
   private Selection selectionBefore = Selection.NONE;
   private Optional<LayerId> pressedSelected = Optional.empty();
+  private Optional<LayerId> grasped = Optional.empty();
   private Object gesture = new Object();
   private Optional<BoxHandles.Grip> grip = Optional.empty();
+  private Optional<SnappingDrag> snapping = Optional.empty();
 
   StageGestures(Workspace workspace, StageView stage) {
     this.workspace = workspace;
@@ -78,6 +76,7 @@ final class StageGestures {
     this.samplerGestures = new SamplerGestures(workspace, stage, points, sampler);
     this.stageKeys = new StageKeys(workspace, keys, pen, sampler, this::updateCursor);
     this.newLayers = new NewLayers(workspace, stage);
+    this.menus = new MenuGestures(workspace, stage, points, keys);
     workspace
         .tools()
         .toolProperty()
@@ -104,7 +103,7 @@ final class StageGestures {
     });
     stage.setOnScroll(this::scrolled);
     stage.setOnZoom(this::zoomed);
-    stage.setOnContextMenuRequested(this::menuRequested);
+    stage.setOnContextMenuRequested(menus::requested);
     stage.setOnKeyPressed(stageKeys::pressed);
     stage.setOnKeyReleased(stageKeys::released);
     stage.setOnKeyTyped(keys::typed);
@@ -148,6 +147,7 @@ final class StageGestures {
     boolean twice = event.getClickCount() >= 2;
     grip = twice ? Optional.empty() : boxHandles.at(event.getX(), event.getY());
     if (grip.isPresent()) {
+      snapping = Optional.of(new SnappingDrag(workspace, stage, grip.get().layer(), gesture));
       return Drag.HANDLE;
     }
     Optional<Scene.Found> hit = points.hit(event.getX(), event.getY());
@@ -198,6 +198,7 @@ final class StageGestures {
       return Drag.MARQUEE;
     }
     LayerId id = hit.get().text().layer().id();
+    grasped = Optional.of(id);
     if (event.isShiftDown() || event.isShortcutDown()) {
       workspace.selectionProperty().set(workspace.selection().toggled(id));
     } else if (workspace.selection().contains(id) && workspace.selection().cursor().isEmpty()) {
@@ -239,13 +240,14 @@ final class StageGestures {
         }
         if (isFar(event)) {
           drag = Drag.MOVING;
-          move(event.getX() - pressX, event.getY() - pressY);
+          snapping = grasped.map(id -> new SnappingDrag(workspace, stage, id, gesture));
+          move(event);
         } else {
           return;
         }
       }
       case MOVING -> {
-        move(across, down);
+        move(event);
         stage.dropPlace().ifPresent(place -> place.over(inWindow(event)));
       }
       case MARQUEE -> marquee(event);
@@ -254,7 +256,7 @@ final class StageGestures {
       case NEW_SHAPE -> stage.setMarquee(Optional.of(drawnBox(event)));
       case PEN -> pen.dragged(event.getX(), event.getY());
       case WORDS -> extendWords(event);
-      case HANDLE -> resize(across, down);
+      case HANDLE -> resize(event);
       case SAMPLE -> {
         if (isFar(event) && samplerGestures.isOnWords()) {
           drag = Drag.SAMPLED_WORDS;
@@ -278,21 +280,27 @@ final class StageGestures {
     return Math.hypot(event.getX() - pressX, event.getY() - pressY) >= DRAG_THRESHOLD;
   }
 
-  private void move(double across, double down) {
-    double scale = stage.view().scale() / stage.pixelRatio();
+  /** With Shift along one axis; with the shortcut key it snaps to nothing. */
+  private void move(MouseEvent event) {
+    double across = (event.getX() - pressX) / points.scale();
+    double down = (event.getY() - pressY) / points.scale();
+    boolean sideways = Math.abs(across) >= Math.abs(down);
     if (!workspace.selection().isEmpty()) {
-      workspace.apply(
-          new MoveLayers(
-              new Target.Layers(workspace.selection().layers()), across / scale, down / scale),
-          Optional.of(gesture));
+      snapping.ifPresent(moving ->
+          moving.move(
+              event.isShiftDown() && !sideways ? 0 : across,
+              event.isShiftDown() && sideways ? 0 : down,
+              event.isShortcutDown()));
     }
   }
 
-  private void resize(double across, double down) {
-    double scale = stage.view().scale() / stage.pixelRatio();
-    grip.ifPresent(handle ->
-        workspace.apply(handle.moved(across / scale, down / scale), Optional.of(gesture)));
-    grip = grip.flatMap(boxHandles::again);
+  private void resize(MouseEvent event) {
+    double across = (event.getX() - pressX) / points.scale();
+    double down = (event.getY() - pressY) / points.scale();
+    grip =
+        grip.flatMap(handle ->
+            snapping.flatMap(
+                sides -> sides.resize(boxHandles, handle, across, down, event.isShortcutDown())));
   }
 
   private void marquee(MouseEvent event) {
@@ -354,6 +362,8 @@ final class StageGestures {
       default -> {}
     }
     drag = Drag.NONE;
+    snapping.ifPresent(SnappingDrag::end);
+    snapping = Optional.empty();
     updateCursor();
     event.consume();
   }
@@ -429,28 +439,6 @@ final class StageGestures {
               case SHAPE, DRAW, SAMPLER -> Cursor.CROSSHAIR;
               case SELECT, HAND -> Cursor.DEFAULT;
             });
-  }
-
-  /** On a misspelt word: what may have been meant. */
-  private void menuRequested(ContextMenuEvent event) {
-    Optional<SpellingService> spelling = stage.spelling();
-    Optional<Scene.Found> hit =
-        event.isKeyboardTrigger() ? stage.edited() : points.hit(event.getX(), event.getY());
-    if (spelling.isEmpty() || hit.isEmpty()) {
-      return;
-    }
-    int offset =
-        event.isKeyboardTrigger()
-            ? workspace.selection().cursor().map(Selection.Cursor::caret).orElse(0)
-            : points.offsetAt(hit.get(), event.getX(), event.getY());
-    var text = hit.get().text();
-    spelling
-        .get()
-        .at(text.story(), text.look(), offset)
-        .ifPresent(wrong ->
-            new SpellingMenu(workspace, spelling.get())
-                .open(stage, text.layer().id(), wrong, event.getScreenX(), event.getScreenY()));
-    event.consume();
   }
 
   private void scrolled(ScrollEvent event) {

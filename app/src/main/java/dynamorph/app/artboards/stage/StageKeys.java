@@ -3,7 +3,6 @@ package dynamorph.app.artboards.stage;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
-import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.MoveLayers;
@@ -92,7 +91,11 @@ final class StageKeys {
       return false;
     }
     LayerId id = workspace.selection().layers().getFirst();
-    if (workspace.project().layer(id).filter(Layer::isText).isEmpty()) {
+    if (workspace
+        .project()
+        .layer(id)
+        .filter(layer -> layer.isText() && !layer.state().locked() && !layer.state().hidden())
+        .isEmpty()) {
       return false;
     }
     int end = workspace.project().layer(id).map(layer -> layer.story().length()).orElse(0);

@@ -58,6 +58,7 @@ final class StageMarks {
   private final StagePoints points;
   private final SpellingMarks spelling;
   private final PenMarks pen;
+  private Optional<SnapMarks.Shown> snap = Optional.empty();
 
   StageMarks(Workspace workspace, StageView stage) {
     this.workspace = workspace;
@@ -108,6 +109,7 @@ final class StageMarks {
       stage.edited().ifPresent(found -> drawCursor(g, found, selection.cursor().get(), caretOn));
     }
     marquee.ifPresent(box -> drawMarquee(g, box));
+    snap.ifPresent(shown -> new SnapMarks(points, stage.themeProperty().get()).draw(g, shown));
     pen.draw(g);
     drawRulers(g, scene.get());
   }
@@ -139,6 +141,10 @@ final class StageMarks {
     if (workspace.playback().safeAreasShownProperty().get()) {
       drawSafeAreas(g, scene);
     }
+  }
+
+  void setSnap(Optional<SnapMarks.Shown> shown) {
+    snap = shown;
   }
 
   void setPen(PathDraft draft, Optional<double[]> next) {

@@ -4,6 +4,7 @@ import dynamorph.paint.scene.PlanePoint;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import java.util.Optional;
+import javafx.geometry.Point2D;
 import javafx.scene.canvas.GraphicsContext;
 
 /** Between points of the stage's node and those of the plane that the artboards lie on. */
@@ -26,6 +27,11 @@ record StagePoints(StageView stage) {
                 planeX(x) - found.board().artboard().x(), planeY(y) - found.board().artboard().y());
     int offset = found.text().layout().offsetAt(point.x(), point.y());
     return TextKeys.atEdge(found.text().layer().story().text(), offset);
+  }
+
+  /** The point of the plane that lies at a point of the node. */
+  Point2D onPlane(double x, double y) {
+    return new Point2D(planeX(x), planeY(y));
   }
 
   private double planeX(double x) {

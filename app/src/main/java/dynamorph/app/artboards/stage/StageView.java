@@ -30,6 +30,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
@@ -109,6 +110,52 @@ public final class StageView extends Region {
   /** Lets texts be dragged in from other windows, and files from other programs. */
   public void onDropped(Arriving arriving) {
     new TextClipboard(workspace, this).install(arriving);
+  }
+
+  /** What can be done with the words that are marked. */
+  public interface Words {
+    void cut();
+
+    void copy();
+
+    /**
+     * Puts what was copied in their place.
+     *
+     * @param plain whether in the look of the place
+     */
+    void paste(boolean plain);
+  }
+
+  /** The menus of what lies under the pointer. */
+  public interface Menus {
+    /** Of the selected texts. */
+    ContextMenu ofTexts();
+
+    ContextMenu ofWords(Words words);
+
+    /**
+     * Of an artboard where no text is.
+     *
+     * @param place under the pointer, on the artboard, in points
+     */
+    ContextMenu ofArtboard(Artboard board, Point2D place);
+
+    ContextMenu ofStage();
+  }
+
+  private Optional<Menus> menus = Optional.empty();
+
+  public void setMenus(Menus wanted) {
+    menus = Optional.of(wanted);
+  }
+
+  /** The menu of the selected texts, for where else they are listed. */
+  public Optional<ContextMenu> menuOfTexts() {
+    return menus.map(Menus::ofTexts);
+  }
+
+  Optional<Menus> menus() {
+    return menus;
   }
 
   /** Something outside the stage that texts can be dragged onto. */
@@ -431,6 +478,12 @@ public final class StageView extends Region {
    */
   void setPen(PathDraft draft, Optional<double[]> next) {
     painter.setPen(draft, next);
+    marks.draw();
+  }
+
+  /** Shows what a drag snaps to. */
+  void setSnap(Optional<SnapMarks.Shown> snap) {
+    painter.setSnap(snap);
     marks.draw();
   }
 

@@ -3,23 +3,16 @@ package dynamorph.app.artboards.stage;
 import com.ibm.icu.text.BreakIterator;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
-import dynamorph.formats.html.HtmlText;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
-import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.importing.ImportText;
-import dynamorph.model.edit.importing.StyleBundle;
 import dynamorph.model.edit.text.BreakParagraph;
 import dynamorph.model.edit.text.EditText;
-import dynamorph.model.property.Properties;
-import dynamorph.model.property.PropertyKey;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
-import dynamorph.model.value.NestedStyles;
 import dynamorph.paint.scene.PlanePoint;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.language.QuotationMarks;
@@ -30,9 +23,6 @@ import dynamorph.typeset.layout.TextLayout;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
-import javafx.scene.input.DataFormat;
 import javafx.scene.input.InputMethodEvent;
 import javafx.scene.input.InputMethodRequests;
 import javafx.scene.input.KeyCode;
@@ -44,14 +34,9 @@ import org.jspecify.annotations.Nullable;
  * stands between graphemes.
  */
 final class TextKeys {
-  /** Marks that the plain text on the clipboard is that of the story kept beside it. */
-  private static final DataFormat STYLED = styledFormat();
-
   private final Workspace workspace;
   private final StageView stage;
-  private Optional<Story> copied = Optional.empty();
-  private Project copiedFrom;
-  private int copiedIn;
+  private final WordsClipboard clipboard;
   private double wantedX = Double.NaN;
   private Object typingGesture = new Object();
   private int typedUpTo = -1;
@@ -60,13 +45,7 @@ final class TextKeys {
   TextKeys(Workspace workspace, StageView stage) {
     this.workspace = workspace;
     this.stage = stage;
-    this.copiedFrom = workspace.project();
-  }
-
-  private static DataFormat styledFormat() {
-    String type = "application/x-dynamorph-story";
-    DataFormat known = DataFormat.lookupMimeType(type);
-    return known != null ? known : new DataFormat(type);
+    this.clipboard = new WordsClipboard(workspace);
   }
 
   private record Editing(Layer layer, Selection.Cursor cursor) {
@@ -169,13 +148,13 @@ final class TextKeys {
         return command(event, () -> select(at.layer().id(), 0, at.story().length()));
       }
       case C -> {
-        return command(event, () -> copy(at));
+        return command(event, () -> clipboard.copy(at.layer(), at.range()));
       }
       case X -> {
-        return command(event, () -> cut(at));
+        return command(event, this::cutWords);
       }
       case V -> {
-        return command(event, () -> paste(at, event.isShiftDown()));
+        return command(event, () -> pasteWords(event.isShiftDown()));
       }
       default -> {
         return false;
@@ -242,102 +221,35 @@ final class TextKeys {
     }
   }
 
-  private void copy(Editing at) {
-    if (at.range().isEmpty()) {
-      return;
-    }
-    copied = Optional.of(at.story().slice(at.range()));
-    copiedFrom = workspace.project();
-    copiedIn = workspace.openedProperty().get();
-    ClipboardContent content = new ClipboardContent();
-    content.putString(at.story().text(at.range()));
-    content.put(STYLED, "story");
-    resolved(at, at.range()).ifPresent(html -> content.putHtml(html));
-    Clipboard.getSystemClipboard().setContent(content);
+  // --- clipboard
+  // ---------------------------------------------------------------------------------------------------
+
+  /** Copies the marked words. */
+  void copyWords() {
+    editing().ifPresent(at -> clipboard.copy(at.layer(), at.range()));
   }
 
-  private void cut(Editing at) {
-    copy(at);
-    if (!at.range().isEmpty()) {
-      replace(at, EditText.plain(at.layer().id(), at.range(), ""), 0, new Object());
-    }
-  }
-
-  /** The marked words with their look, for other programs. */
-  private Optional<String> resolved(Editing at, TextRange range) {
-    Cascade cascade = Cascade.of(workspace.project());
-    // a part has its nested styles from where it stands in the whole
-    Story slice =
-        cascade
-            .dressed(at.layer())
-            .story()
-            .slice(range)
-            .mapParagraphs(paragraph ->
-                paragraph.withLocal(
-                    paragraph.local().with(Properties.NESTED_STYLES, NestedStyles.NONE)));
-    ResolvedLayer look = cascade.resolve(at.layer().withStory(slice));
-    return Optional.of(HtmlText.write(slice, look.paragraphs()));
+  /** Copies the marked words and takes them away. */
+  void cutWords() {
+    editing()
+        .filter(at -> !at.range().isEmpty())
+        .ifPresent(at -> {
+          clipboard.copy(at.layer(), at.range());
+          replace(at, EditText.plain(at.layer().id(), at.range(), ""), 0, new Object());
+        });
   }
 
   /**
-   * Pastes words with the look they were copied with, or plain, in the look of the place. Words
-   * from another program keep their emphasis; their fonts, sizes and colours are those of the
-   * place.
+   * Puts what was copied in place of the marked words.
+   *
+   * @param plain whether in the look of the place
    */
-  private void paste(Editing at, boolean plain) {
-    Clipboard clipboard = Clipboard.getSystemClipboard();
-    String text = clipboard.getString();
-    if (text == null || text.isEmpty()) {
-      return;
-    }
-    boolean ours =
-        !plain
-            && clipboard.hasContent(STYLED)
-            && copied.filter(story -> story.text().equals(text)).isPresent();
-    if (ours && copiedIn != workspace.openedProperty().get()) {
-      bring(at, copied.orElseThrow());
-      return;
-    }
-    Optional<Story> styled =
-        ours
-            ? copied
-            : plain || !clipboard.hasHtml()
-                ? Optional.empty()
-                : HtmlText.read(clipboard.getHtml()).map(TextKeys::emphasis);
-    String clean = text.replace("\r\n", "\n").replace('\r', '\n');
-    EditText edit =
-        styled.isPresent()
-            ? new EditText(
-                at.layer().id(), at.range(), new EditText.Replacement.Styled(styled.get()))
-            : EditText.plain(at.layer().id(), at.range(), clean);
-    int length = styled.map(Story::length).orElse(clean.length());
-    replace(at, edit, length, new Object());
-  }
-
-  /** Words of another project bring their styles. */
-  private void bring(Editing at, Story words) {
-    Layer part = Layer.of("words", "words", "").withStory(words);
-    workspace
-        .attempts()
-        .importStyles(
-            StyleBundle.of(copiedFrom, List.of(part)),
-            styles -> new ImportText(styles, at.layer().id(), at.range(), words));
-  }
-
-  /** Only what words stand out by. */
-  private static Story emphasis(Story story) {
-    return story.mapParagraphs(paragraph ->
-        paragraph.mapSpans(span -> span.withLocal(span.local().where(TextKeys::isEmphasis))));
-  }
-
-  private static boolean isEmphasis(PropertyKey<?> key) {
-    return List.of(
-            Properties.FONT_WEIGHT,
-            Properties.SLANT,
-            Properties.UNDERLINE,
-            Properties.STRIKE,
-            Properties.SCRIPT_POSITION)
-        .contains(key.property());
+  void pasteWords(boolean plain) {
+    editing()
+        .ifPresent(at ->
+            clipboard
+                .paste(at.layer(), at.range(), plain)
+                .ifPresent(pasted -> replace(at, pasted.edit(), pasted.length(), new Object())));
   }
 
   // --- moving

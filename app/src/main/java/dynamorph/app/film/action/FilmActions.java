@@ -18,6 +18,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import dynamorph.paint.film.FilmPicture;
 import java.nio.file.Path;
 import java.util.List;
@@ -185,12 +186,12 @@ public final class FilmActions implements AutoCloseable {
                       new Track.Titles(
                           new TrackId(workspace.ids().next("track")),
                           Messages.of("film-actions.titles"),
-                          Track.State.OPEN))
+                          ItemState.OPEN))
                   .plus(
                       new Track.Footage(
                           new TrackId(workspace.ids().next("track")),
                           Messages.of("film-actions.footage"),
-                          Track.State.OPEN,
+                          ItemState.OPEN,
                           List.of()));
           Artboard board =
               Artboard.empty(

@@ -22,6 +22,7 @@ import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -178,7 +179,7 @@ public final class FootageActions implements AutoCloseable {
                 new Track.Footage(
                     new TrackId(workspace.ids().next("track")),
                     Messages.of("footage-actions.footage"),
-                    Track.State.OPEN,
+                    ItemState.OPEN,
                     List.of()));
     List<Clip> clips = new ArrayList<>(to.clips());
     clips.add(clip);

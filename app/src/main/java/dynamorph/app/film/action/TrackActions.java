@@ -8,6 +8,7 @@ import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.film.ChangeTimeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,7 +36,7 @@ public final class TrackActions {
         new Track.Titles(
             new TrackId(workspace.ids().next("track")),
             Messages.of("track-actions.titles", count),
-            Track.State.OPEN));
+            ItemState.OPEN));
   }
 
   public void addFootageTrack() {
@@ -43,7 +44,7 @@ public final class TrackActions {
         new Track.Footage(
             new TrackId(workspace.ids().next("track")),
             Messages.of("track-actions.footage", count),
-            Track.State.OPEN,
+            ItemState.OPEN,
             List.of()));
   }
 

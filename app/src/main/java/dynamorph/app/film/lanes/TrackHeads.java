@@ -15,6 +15,7 @@ import dynamorph.model.style.StyleLevel;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -148,7 +149,7 @@ public final class TrackHeads extends Pane {
             locked
                 ? Messages.of("track-heads.unlock-the-track")
                 : Messages.of("track-heads.lock-the-track"),
-            () -> put(track.withState(new Track.State(hidden, !locked))));
+            () -> put(track.withState(new ItemState(hidden, !locked))));
     eye.getStyleClass().add("track-button");
     lock.getStyleClass().add("track-button");
     eye.setOpacity(hidden ? 1 : 0.6);
@@ -270,7 +271,7 @@ public final class TrackHeads extends Pane {
           .ifPresent(
               board -> workspace.apply(new ChangeTimeline.ShowCaptions(board.id(), track.id())));
     } else {
-      put(track.withState(new Track.State(!shown, track.state().locked())));
+      put(track.withState(new ItemState(!shown, track.state().locked())));
     }
   }
 
@@ -289,7 +290,7 @@ public final class TrackHeads extends Pane {
       MenuItem beside =
           item(
               Messages.of("track-heads.show-with-the-others"),
-              () -> put(track.withState(new Track.State(false, track.state().locked()))));
+              () -> put(track.withState(new ItemState(false, track.state().locked()))));
       beside.setDisable(!track.state().hidden());
       menu.getItems().add(beside);
       menu.getItems().addAll(follow(captions), speakers(captions));

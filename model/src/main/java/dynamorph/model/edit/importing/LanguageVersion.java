@@ -22,6 +22,7 @@ import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
+import dynamorph.model.value.ItemState;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -245,7 +246,7 @@ public record LanguageVersion(
                 new TrackId(ids.next("track")),
                 line.freeName(language),
                 // one language of captions is seen at a time
-                new Track.State(true, false),
+                new ItemState(true, false),
                 language,
                 from.follows(),
                 from.local().without(Properties.LANGUAGE.key()),

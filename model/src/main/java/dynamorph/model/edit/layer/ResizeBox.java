@@ -41,6 +41,7 @@ public record ResizeBox(
     if (found.isEmpty()) {
       return before;
     }
+    LockedLayers.free(before, List.of(layer));
     PropertySet values = Cascade.of(before).values(found.get());
     BoxFit fit =
         found.get().isText() ? values.get(Properties.BOX.key()).orElse(BoxFit.POINT) : BoxFit.FIXED;

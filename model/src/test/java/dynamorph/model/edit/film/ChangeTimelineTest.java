@@ -47,6 +47,7 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.ItemState;
 import dynamorph.model.value.Rgba;
 import java.util.List;
 import java.util.Map;
@@ -86,11 +87,10 @@ class ChangeTimelineTest {
             .withTimeline(
                 Optional.of(
                     Timeline.of(FrameRate.PAL, Time.ofMillis(20_000))
-                        .plus(new Track.Titles(TITLES, "Titles", Track.State.OPEN))
+                        .plus(new Track.Titles(TITLES, "Titles", ItemState.OPEN))
                         .plus(CUES)
                         .plus(
-                            new Track.Footage(
-                                FOOTAGE, "Footage", Track.State.OPEN, List.of(clip)))))
+                            new Track.Footage(FOOTAGE, "Footage", ItemState.OPEN, List.of(clip)))))
             .withLayers(
                 List.of(
                     text("a", CUES.id(), 1000, 2000),
@@ -198,7 +198,7 @@ class ChangeTimelineTest {
     Project project = project();
     Project added =
         new ChangeTimeline.PutTrack(
-                FILM, new Track.Titles(new TrackId("more"), "More", Track.State.OPEN))
+                FILM, new Track.Titles(new TrackId("more"), "More", ItemState.OPEN))
             .applyTo(project);
     assertThat(line(added).tracks()).hasSize(4);
     Project moved = new ChangeTimeline.MoveTrack(FILM, CUES.id(), -5).applyTo(project);

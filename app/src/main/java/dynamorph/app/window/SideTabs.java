@@ -1,4 +1,4 @@
-package dynamorph.app.film;
+package dynamorph.app.window;
 
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
@@ -10,34 +10,38 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
-/** On the right of a film: what the selection looks like, or the list of cues. */
+/** At the right: what the selection looks like, the layers, the cues of a film, or a survey. */
 public final class SideTabs extends VBox {
   private final Workspace workspace;
   private final ToggleButton properties =
       tab(Messages.of("side-tabs.properties"), "tab-properties");
+  private final ToggleButton layers = tab(Messages.of("side-tabs.layers"), "tab-layers");
   private final ToggleButton cues = tab(Messages.of("side-tabs.cues"), "tab-cues");
   private final ToggleButton survey = tab(Messages.of("side-tabs.survey"), "tab-survey");
-  private final HBox bar = new HBox(6, properties, cues, survey);
+  private final HBox bar = new HBox(6, properties, layers, cues, survey);
   private final Region look;
+  private final Region layerList;
   private final Region list;
-
   private final Region found;
   private boolean offersSurvey;
 
   /**
    * @param look what the selection looks like
+   * @param layerList all layers in sight
    * @param list the cues of a film
    * @param found what a survey found
    */
-  public SideTabs(Workspace workspace, Region look, Region list, Region found) {
+  public SideTabs(Workspace workspace, Region look, Region layerList, Region list, Region found) {
     this.workspace = workspace;
     this.look = look;
+    this.layerList = layerList;
     this.list = list;
     this.found = found;
     getStyleClass().add("side-tabs");
     bar.getStyleClass().add("side-tab-bar");
     ToggleGroup group = new ToggleGroup();
     properties.setToggleGroup(group);
+    layers.setToggleGroup(group);
     cues.setToggleGroup(group);
     survey.setToggleGroup(group);
     properties.setSelected(true);
@@ -49,7 +53,7 @@ public final class SideTabs extends VBox {
           }
           update();
         });
-    StackPane under = new StackPane(look, list, found);
+    StackPane under = new StackPane(look, layerList, list, found);
     VBox.setVgrow(under, Priority.ALWAYS);
     under.setMinHeight(0);
     getChildren().addAll(bar, under);
@@ -77,6 +81,11 @@ public final class SideTabs extends VBox {
   /** Shows what the selection looks like. */
   public void showLook() {
     properties.setSelected(true);
+  }
+
+  /** Lists the layers. */
+  public void showLayers() {
+    layers.setSelected(true);
   }
 
   private static ToggleButton tab(String label, String id) {
@@ -109,12 +118,11 @@ public final class SideTabs extends VBox {
     cues.setManaged(captions);
     survey.setVisible(offersSurvey);
     survey.setManaged(offersSurvey);
-    bar.setVisible(captions || offersSurvey);
-    bar.setManaged(bar.isVisible());
     boolean listed = captions && cues.isSelected();
     boolean surveyed = offersSurvey && survey.isSelected();
     list.setVisible(listed);
     workspace.view().surveyProperty().set(surveyed);
-    look.setVisible(!listed && !surveyed);
+    workspace.view().layersProperty().set(layers.isSelected());
+    look.setVisible(!listed && !surveyed && !layers.isSelected());
   }
 }

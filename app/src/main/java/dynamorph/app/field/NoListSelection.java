@@ -1,11 +1,11 @@
-package dynamorph.app.sheet;
+package dynamorph.app.field;
 
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.scene.control.MultipleSelectionModel;
 
-/** What is selected in a sheet is the selection of the window, so that the list has none. */
-final class NoListSelection<T> extends MultipleSelectionModel<T> {
+/** Of lists that show what is selected in the window, and have no selection of their own. */
+public final class NoListSelection<T> extends MultipleSelectionModel<T> {
   @Override
   public ObservableList<Integer> getSelectedIndices() {
     return FXCollections.emptyObservableList();

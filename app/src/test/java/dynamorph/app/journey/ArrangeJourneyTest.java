@@ -1,0 +1,234 @@
+package dynamorph.app.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dynamorph.app.artboards.stage.StageView;
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
+import dynamorph.model.edit.Target;
+import dynamorph.model.edit.layer.MoveLayers;
+import dynamorph.paint.scene.PlacedLayer;
+import dynamorph.typeset.layout.Box;
+import java.util.List;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Texts are put in order: aligned, snapped, stacked, hidden, locked, and listed. */
+class ArrangeJourneyTest extends JourneyTest {
+  private static final String TITLE = "entrance-title";
+  private static final String SUBTITLE = "entrance-subtitle";
+  private static final String NOTICE = "entrance-notice";
+
+  @BeforeEach
+  void zoomIn() {
+    StageView stage = driver.stage();
+    driver.robot().interact(() -> stage.show(List.of(board(TITLE))));
+    driver.settle();
+  }
+
+  private Artboard board(String id) {
+    return driver.project().artboardOf(new LayerId(id)).orElseThrow();
+  }
+
+  private Box box(String id) {
+    return driver.placed(id).bounds();
+  }
+
+  private double baseline(String id) {
+    PlacedLayer text = driver.placed(id);
+    return text.toArtboard(0, text.layout().lines().getFirst().baseline()).y();
+  }
+
+  private void move(String id, double across, double down) {
+    driver
+        .robot()
+        .interact(
+            () -> driver.workspace().apply(new MoveLayers(Target.Layers.of(id), across, down)));
+    driver.settle();
+  }
+
+  private List<String> order() {
+    return board(TITLE).layers().stream().map(Layer::id).map(LayerId::value).toList();
+  }
+
+  @Test
+  void oneTextIsAlignedToTheArtboardAndSeveralToEachOther() {
+    move(SUBTITLE, 63, 5);
+    move(NOTICE, -120, 11);
+    driver.select(SUBTITLE);
+    driver.press("arrange-align-left");
+    assertThat(box(SUBTITLE).x()).isCloseTo(0, within(0.01));
+    driver.press("arrange-align-centre");
+    Box middle = box(SUBTITLE);
+    assertThat(middle.x() + middle.width() / 2).isCloseTo(board(TITLE).width() / 2, within(0.01));
+    driver.select(SUBTITLE, NOTICE);
+    double right = Math.max(box(SUBTITLE).right(), box(NOTICE).right());
+    driver.press("arrange-align-right");
+    assertThat(box(SUBTITLE).right()).isCloseTo(right, within(0.01));
+    assertThat(box(NOTICE).right()).isCloseTo(right, within(0.01));
+    driver.press("arrange-align-baseline");
+    assertThat(baseline(NOTICE)).isCloseTo(baseline(SUBTITLE), within(0.01));
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void gapsAreSaidAndSet() {
+    driver.select(TITLE, SUBTITLE, NOTICE);
+    driver.press("arrange-distribute-down");
+    double above = box(SUBTITLE).y() - box(TITLE).bottom();
+    double below = box(NOTICE).y() - box(SUBTITLE).bottom();
+    assertThat(above).isCloseTo(below, within(0.01));
+    typeInto("gap-down", "40");
+    driver.robot().push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(box(SUBTITLE).y() - box(TITLE).bottom()).isCloseTo(40, within(0.01));
+    assertThat(box(NOTICE).y() - box(SUBTITLE).bottom()).isCloseTo(40, within(0.01));
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  /** Drags a text by so many pixels. */
+  private void drag(String id, double across, double down) {
+    Point2D from = driver.middleOf(id);
+    driver.robot().drag(from);
+    driver.robot().moveTo(from.add(across / 2, down / 2));
+    driver.robot().moveTo(from.add(across, down));
+  }
+
+  @Test
+  void aDraggedTextSnapsToTheMiddleUnlessSnappingIsOff() {
+    Driver.needsADisplay();
+    move(SUBTITLE, 200, 0);
+    driver.select(SUBTITLE);
+    double scale = driver.stage().view().scale();
+    double pixels = 200 * scale;
+    drag(SUBTITLE, -pixels + 3, 0);
+    driver.robot().drop();
+    driver.settle();
+    double width = board(TITLE).width();
+    assertThat(box(SUBTITLE).x() + box(SUBTITLE).width() / 2)
+        .as("three pixels beside the middle")
+        .isCloseTo(width / 2, within(0.01));
+    driver.robot().interact(driver.workspace()::undo);
+    driver.run("Snapping on or off");
+    drag(SUBTITLE, -pixels + 3, 0);
+    driver.robot().drop();
+    driver.settle();
+    assertThat(box(SUBTITLE).x() + box(SUBTITLE).width() / 2)
+        .isCloseTo(width / 2 + 3 / scale, within(1.01 / scale));
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void aMenuOpensOnATextAndOnWhatLiesBesideIt() {
+    Driver.needsADisplay();
+    driver.robot().clickOn(driver.middleOf(SUBTITLE), MouseButton.SECONDARY);
+    assertThat(driver.workspace().selection().contains(new LayerId(SUBTITLE))).isTrue();
+    driver.robot().clickOn("Lock");
+    driver.settle();
+    assertThat(driver.layer(SUBTITLE).state().locked()).isTrue();
+    driver.pressText(SUBTITLE);
+    assertThat(driver.workspace().selection().isEmpty()).as("it cannot be picked").isTrue();
+    var at = driver.onScreen(SUBTITLE);
+    driver.robot().clickOn(at.getMinX() - 30, at.getCenterY(), MouseButton.SECONDARY);
+    driver.robot().clickOn("Unlock all");
+    driver.settle();
+    assertThat(driver.layer(SUBTITLE).state().locked()).isFalse();
+    driver.robot().clickOn(at.getMinX() - 30, at.getCenterY(), MouseButton.SECONDARY);
+    driver.robot().clickOn("Duplicate the artboard");
+    driver.settle();
+    Artboard copy = driver.project().artboards().getLast();
+    assertThat(copy.name()).isEqualTo(board(TITLE).name() + ", copy");
+    assertThat(copy.layers()).hasSameSizeAs(board(TITLE).layers());
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void aCopyThatWasMovedIsFollowedByTheNextAtTheSameDistance() {
+    driver.select(SUBTITLE);
+    driver.run("Duplicate texts");
+    LayerId first = driver.workspace().selection().layers().getFirst();
+    move(first.value(), 16, 76);
+    driver.run("Duplicate texts");
+    LayerId second = driver.workspace().selection().layers().getFirst();
+    assertThat(box(first.value()).y() - box(SUBTITLE).y()).isCloseTo(100, within(0.01));
+    assertThat(box(second.value()).y() - box(first.value()).y()).isCloseTo(100, within(0.01));
+    assertThat(box(second.value()).x() - box(first.value()).x()).isCloseTo(40, within(0.01));
+  }
+
+  private Node row(String name) {
+    return driver
+        .robot()
+        .lookup(".layer-cell")
+        .match(
+            cell -> cell.getAccessibleText() != null && cell.getAccessibleText().startsWith(name))
+        .query();
+  }
+
+  private void press(String name, String mark) {
+    Button button =
+        driver.robot().from(row(name)).lookup(".layer-mark").queryAllAs(Button.class).stream()
+            .filter(one -> one.getAccessibleText().equals(mark))
+            .findFirst()
+            .orElseThrow();
+    driver.robot().clickOn(button);
+    driver.settle();
+  }
+
+  @Test
+  void layersAreFoundNamedHiddenAndStackedInTheirList() {
+    driver.run("List of layers");
+    typeInto("find-layer", "tower clock came");
+    driver.robot().clickOn(row("Subtitle"));
+    driver.settle();
+    assertThat(driver.workspace().selection().contains(new LayerId(SUBTITLE))).isTrue();
+    press("Subtitle", "Hide");
+    assertThat(driver.layer(SUBTITLE).state().hidden()).isTrue();
+    assertThat(driver.stage().scene().orElseThrow().find(new LayerId(SUBTITLE))).isEmpty();
+    assertThat(text("show-all-layers")).isEqualTo("Show 1 hidden");
+    driver.press("show-all-layers");
+    assertThat(driver.layer(SUBTITLE).state().hidden()).isFalse();
+    driver.robot().doubleClickOn(row("Subtitle"));
+    driver.robot().write("What it is about").push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.layer(SUBTITLE).name()).isEqualTo("What it is about");
+    typeInto("find-layer", "");
+    driver.robot().push(KeyCode.BACK_SPACE);
+    driver.settle();
+    List<String> before = order();
+    driver.select(TITLE);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.UP);
+    driver.settle();
+    assertThat(order().indexOf(TITLE)).isEqualTo(before.indexOf(TITLE) + 1);
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void aRowIsDraggedOverAnother() {
+    Driver.needsADisplay();
+    driver.run("List of layers");
+    List<String> before = order();
+    String top = before.getLast();
+    driver.robot().drag(row(driver.layer(TITLE).name()));
+    var target = row(driver.layer(top).name());
+    var place = target.localToScreen(target.getBoundsInLocal());
+    driver.robot().moveTo(place.getCenterX(), place.getMinY() + 20);
+    driver.robot().moveTo(place.getCenterX(), place.getMinY() + 5);
+    driver.robot().drop();
+    driver.settle();
+    assertThat(order().getLast()).isEqualTo(TITLE);
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+}
