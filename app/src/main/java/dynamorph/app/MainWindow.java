@@ -34,6 +34,7 @@ import dynamorph.app.finish.FinishActions;
 import dynamorph.app.finish.FinishPresetsPane;
 import dynamorph.app.fonts.FontsPane;
 import dynamorph.app.fonts.ProjectFamilies;
+import dynamorph.app.history.StepsPane;
 import dynamorph.app.inspector.Inspector;
 import dynamorph.app.inspector.SelectionSubject;
 import dynamorph.app.message.Messages;
@@ -43,6 +44,7 @@ import dynamorph.app.property.SubjectFace;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.render.Studio;
+import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
@@ -72,6 +74,7 @@ import dynamorph.app.theme.Theme;
 import dynamorph.app.window.CommandSearch;
 import dynamorph.app.window.HeadBar;
 import dynamorph.app.window.LatePane;
+import dynamorph.app.window.SidePanel;
 import dynamorph.app.window.SideTabs;
 import dynamorph.app.window.WelcomeStrip;
 import dynamorph.app.window.WindowActions;
@@ -85,6 +88,10 @@ import java.time.InstantSource;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
+import javafx.beans.property.BooleanProperty;
+import javafx.geometry.HPos;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Pane;
@@ -93,7 +100,8 @@ import javafx.scene.layout.VBox;
 
 /** Puts the views together. */
 public final class MainWindow {
-  private static final double STYLES_WIDTH = 270;
+  private static final SidePanel.Limits STYLES = new SidePanel.Limits(220, 270, 520);
+  private static final SidePanel.Limits SIDE = new SidePanel.Limits(310, 310, 560);
 
   private final Workspace workspace;
   private final Actions actions = new Actions();
@@ -115,6 +123,7 @@ public final class MainWindow {
   private final VersionKeeper versionKeeper;
   private final LatePane<VersionsPane> versions;
   private final LatePane<ExportPane> export;
+  private final LatePane<StepsPane> steps;
   private final Scene scene;
   private final CommandSearch search;
   private final ArrangeActions arrange;
@@ -178,6 +187,9 @@ public final class MainWindow {
     this.export =
         LatePane.showingItself(() ->
             new ExportPane(workspace, current, states, pictures, dialogs, stage::requestFocus));
+    this.steps =
+        LatePane.showingItself(
+            () -> new StepsPane(workspace, states, pictures, stage::requestFocus));
     CardGestures cards = new CardGestures(workspace, stage, overlay);
     this.shelf =
         new ShelfRooms(workspace, files, dialogs, specimens, states, pictures, stage::requestFocus);
@@ -240,7 +252,15 @@ public final class MainWindow {
         new VBox(
             new HeadBar(workspace, actions, files, search, preset -> export.get().open(preset)),
             new WelcomeStrip(user)));
-    frame.setLeft(styles);
+    BooleanProperty alone = workspace.view().stageAloneProperty();
+    frame.setLeft(
+        new SidePanel(
+            "styles",
+            styles,
+            HPos.LEFT,
+            STYLES,
+            workspace.view().stylesColumnProperty().and(alone.not()),
+            user));
     CuePane cues = new CuePane(workspace, cueWatch, films);
     this.survey = new SurveyWatch(workspace, stage, current);
     this.foundBySurvey =
@@ -275,14 +295,27 @@ public final class MainWindow {
                 () -> new DocumentPane(workspace, stage, this::studio, specimens),
                 () -> new FillPane(workspace, stage, this::studio, dialogs),
                 shelf::updates));
-    frame.setRight(side);
+    // what is being tried is settled there, so that it is never hidden then
+    BooleanBinding settling =
+        Bindings.createBooleanBinding(
+            () -> !(workspace.attempts().present() instanceof Attempt.Nothing),
+            workspace.attempts().presentProperty());
+    frame.setRight(
+        new SidePanel(
+            "side",
+            side,
+            HPos.RIGHT,
+            SIDE,
+            workspace.view().sideColumnProperty().and(alone.not()).or(settling),
+            user));
     StagePane stagePane = new StagePane(workspace, stage);
     stagePane.addOver(find);
     stagePane.addOver(fonts);
+    stagePane.addOver(steps);
     frame.setCenter(stagePane);
     this.reach = new ReachWatch(workspace, stage, current);
-    ReachSources reached = new ReachSources(workspace, stage, current, pictures, reach);
-    ReachStrip strip = new ReachStrip(reached);
+    ReachSources reaching = new ReachSources(workspace, stage, current, pictures, reach);
+    ReachStrip strip = new ReachStrip(reaching);
     this.sheet =
         LatePane.during(
             workspace.view().sheetProperty(),
@@ -291,17 +324,19 @@ public final class MainWindow {
                     workspace, stage, current, pictures, new WordsMenu(workspace, dialogs)));
     stagePane.addInFront(sheet);
     stagePane.addInFront(
-        LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reached)));
+        LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reaching)));
     stagePane.addRooms(
         List.of(recovery, versions, export, shelf.history(), shelf.projects(), shelf.beginning()));
     BorderPane middle = new BorderPane(frame.getCenter());
     VBox lanes = new VBox(timeline);
-    lanes.visibleProperty().bind(workspace.view().sheetProperty().not());
+    lanes.visibleProperty().bind(workspace.view().sheetProperty().not().and(alone.not()));
     lanes.managedProperty().bind(lanes.visibleProperty());
-    middle.setBottom(new VBox(lanes, strip));
+    VBox reached = new VBox(strip);
+    reached.visibleProperty().bind(alone.not());
+    reached.managedProperty().bind(reached.visibleProperty());
+    middle.setBottom(new VBox(lanes, reached));
     middle.setMinSize(0, 0);
     frame.setCenter(middle);
-    styles.setPrefWidth(STYLES_WIDTH);
     StackPane root = new StackPane(frame, overlay);
     this.scene = new Scene(root, 1280, 800);
     dress(theme);
@@ -456,6 +491,7 @@ public final class MainWindow {
     artboards.register(actions);
     stage.setMenus(new StageMenus(workspace, actions, layers, artboards));
     window.registerHistory(actions);
+    actions.add("edit.steps", "Shortcut+Alt+Z", () -> steps.get().toggle());
     layers.register(actions, when, () -> scene.getWindow());
     arrange.register(actions, when);
     finish.register(actions, when);

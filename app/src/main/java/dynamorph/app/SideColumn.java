@@ -14,8 +14,6 @@ import javafx.scene.layout.StackPane;
 
 /** The column at the right: the inspector, or the pane of what is being tried. */
 final class SideColumn extends StackPane {
-  private static final double WIDTH = 310;
-
   private final Workspace workspace;
   private final LatePane<DocumentPane> document;
   private final LatePane<FillPane> fill;
@@ -54,9 +52,6 @@ final class SideColumn extends StackPane {
             document,
             fill,
             LatePane.during(during(Attempt::isUpdating), panes.updates()::get));
-    setPrefWidth(WIDTH);
-    setMinWidth(WIDTH);
-    setMaxWidth(WIDTH);
   }
 
   /** Ends what panes have under way. */

@@ -92,6 +92,10 @@ public final class OpenDocument {
     history.set(history.get().undo());
   }
 
+  void move(int steps) {
+    history.set(history.get().moved(steps));
+  }
+
   void redo() {
     history.set(history.get().redo());
   }

@@ -17,6 +17,9 @@ public final class ViewSettings {
   private final BooleanProperty sheet = new SimpleBooleanProperty();
   private final BooleanProperty survey = new SimpleBooleanProperty();
   private final BooleanProperty layers = new SimpleBooleanProperty();
+  private final BooleanProperty stageAlone = new SimpleBooleanProperty();
+  private final BooleanProperty stylesColumn = new SimpleBooleanProperty(true);
+  private final BooleanProperty sideColumn = new SimpleBooleanProperty(true);
   private final BooleanProperty room = new SimpleBooleanProperty();
 
   /** Whether spaces, tabs and paragraph ends show in what is selected. */
@@ -77,6 +80,33 @@ public final class ViewSettings {
   /** Whether the layers are listed at the right. */
   public BooleanProperty layersProperty() {
     return layers;
+  }
+
+  /** Whether nothing but the stage and the head of the window is there. */
+  public BooleanProperty stageAloneProperty() {
+    return stageAlone;
+  }
+
+  /** Whether the styles are at the left, unless the stage is alone. */
+  public BooleanProperty stylesColumnProperty() {
+    return stylesColumn;
+  }
+
+  /** Whether properties, layers and so on are at the right, unless the stage is alone. */
+  public BooleanProperty sideColumnProperty() {
+    return sideColumn;
+  }
+
+  /** Brings the styles back, for who asks for something in them. */
+  public void showStyles() {
+    stageAlone.set(false);
+    stylesColumn.set(true);
+  }
+
+  /** Brings the column at the right back, for who asks for something in it. */
+  public void showSide() {
+    stageAlone.set(false);
+    sideColumn.set(true);
   }
 
   /** Whether a room (export, versions, recovery) lies over the stage, which is not seen then. */

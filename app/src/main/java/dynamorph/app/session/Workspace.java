@@ -322,6 +322,19 @@ public final class Workspace {
     }
   }
 
+  /**
+   * Goes to another state of the project.
+   *
+   * @param steps to do again, or to take back below zero
+   */
+  public void go(int steps) {
+    if (!attempts.isBusy()) {
+      preview = Optional.empty();
+      document.move(steps);
+      changed();
+    }
+  }
+
   private void changed() {
     Project present = project();
     selection.set(selection.get().within(present));

@@ -1,6 +1,7 @@
 package dynamorph.app.window;
 
 import dynamorph.app.action.Actions;
+import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.message.Messages;
@@ -23,6 +24,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.SVGPath;
+import org.kordamp.ikonli.feather.Feather;
 
 /** Which project is open and whether it is saved; what can be done with it. */
 public final class HeadBar extends HBox {
@@ -69,7 +71,12 @@ public final class HeadBar extends HBox {
     HBox.setHgrow(gap, Priority.ALWAYS);
     Region before = new Region();
     HBox.setHgrow(before, Priority.ALWAYS);
-    getChildren().addAll(logo(), project, saved, before, views(), gap, search, undo, redo, export);
+    Button steps =
+        Controls.icon(
+            Feather.CLOCK, Messages.of("head-bar.steps"), () -> actions.get("edit.steps").run());
+    steps.setId("show-steps");
+    getChildren()
+        .addAll(logo(), project, saved, before, views(), gap, search, undo, redo, steps, export);
     workspace.historyProperty().addListener((_, _, _) -> update());
     workspace.fileProperty().addListener((_, _, _) -> update());
     workspace.attempts().presentProperty().addListener((_, _, _) -> update());

@@ -80,11 +80,13 @@ public final class SideTabs extends VBox {
 
   /** Shows what the selection looks like. */
   public void showLook() {
+    workspace.view().showSide();
     properties.setSelected(true);
   }
 
   /** Lists the layers. */
   public void showLayers() {
+    workspace.view().showSide();
     layers.setSelected(true);
   }
 
@@ -98,6 +100,7 @@ public final class SideTabs extends VBox {
 
   /** Shows what a survey of the project found. */
   public void showSurvey() {
+    workspace.view().showSide();
     offersSurvey = true;
     survey.setSelected(true);
     update();

@@ -166,6 +166,75 @@ class ArrangeJourneyTest extends JourneyTest {
     assertThat(box(second.value()).x() - box(first.value()).x()).isCloseTo(40, within(0.01));
   }
 
+  @Test
+  void anArtboardIsMovedByItsName() {
+    Driver.needsADisplay();
+    driver.robot().interact(driver.stage()::fitAll);
+    driver.settle();
+    Artboard before = board(TITLE);
+    Point2D corner = onScreen(before);
+    driver.robot().drag(corner.add(20, -10));
+    driver.robot().moveTo(corner.add(-30, -40));
+    driver.robot().moveTo(corner.add(-40, -50));
+    driver.robot().drop();
+    driver.settle();
+    double scale = driver.stage().view().scale();
+    assertThat(board(TITLE).x()).isCloseTo(before.x() - 60 / scale, within(7 / scale));
+    assertThat(board(TITLE).y()).isCloseTo(before.y() - 40 / scale, within(7 / scale));
+    driver.robot().interact(driver.workspace()::undo);
+    assertThat(driver.project()).as("one step").isEqualTo(demo);
+  }
+
+  private Point2D onScreen(Artboard board) {
+    StageView stage = driver.stage();
+    return stage.localToScreen(stage.view().toPixelX(board.x()), stage.view().toPixelY(board.y()));
+  }
+
+  @Test
+  void anyStepIsGoneToFromTheList() {
+    driver.select(SUBTITLE);
+    driver.robot().interact(driver.stage()::requestFocus);
+    for (int step = 0; step < 3; step++) {
+      move(SUBTITLE, 10, 0);
+    }
+    var last = driver.project();
+    driver.press("show-steps");
+    driver.robot().clickOn("As it was opened");
+    driver.settle();
+    assertThat(driver.project()).isEqualTo(demo);
+    driver.robot().push(KeyCode.UP).push(KeyCode.UP).push(KeyCode.UP).push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.project()).isEqualTo(last);
+    driver.robot().push(KeyCode.ESCAPE);
+    driver.settle();
+    assertThat(driver.isShown("#step-list")).isFalse();
+    driver.undoAll();
+  }
+
+  @Test
+  void theStageIsAloneAndColumnsComeBackWhenTheyAreAskedFor() {
+    double width = driver.stage().getWidth();
+    driver.robot().interact(driver.stage()::requestFocus);
+    driver.robot().push(KeyCode.F11);
+    driver.settle();
+    assertThat(driver.isShown("#inspector")).isFalse();
+    assertThat(driver.stage().getWidth()).isGreaterThan(width + 500);
+    driver.select(SUBTITLE);
+    driver.run("Keep this look\u2026");
+    assertThat(driver.isShown(".keep-pane")).as("what is tried can be settled").isTrue();
+    driver.robot().push(KeyCode.ESCAPE);
+    driver.settle();
+    assertThat(driver.isShown(".keep-pane")).isFalse();
+    driver.run("List of layers");
+    assertThat(driver.isShown("#layer-list")).isTrue();
+    Node edge = driver.node("side-edge");
+    driver.robot().drag(edge);
+    driver.robot().moveBy(-60, 0);
+    driver.robot().drop();
+    driver.settle();
+    assertThat(driver.node("layers").getBoundsInParent().getWidth()).isGreaterThan(350);
+  }
+
   private Node row(String name) {
     return driver
         .robot()

@@ -91,6 +91,15 @@ public record History(
         saved);
   }
 
+  /** The state so many steps on, or back below zero; as far as there are any. */
+  public History moved(int steps) {
+    History history = this;
+    for (int step = 0; step < Math.abs(steps); step++) {
+      history = steps < 0 ? history.undo() : history.redo();
+    }
+    return history;
+  }
+
   /** The name of the step that undo takes back. */
   public Optional<String> undoLabel() {
     return past.stream().findFirst().map(Step::label);

@@ -4,7 +4,7 @@ import dynamorph.app.action.Actions;
 import dynamorph.app.artboards.ArtboardActions;
 import dynamorph.app.artboards.LayerActions;
 import dynamorph.app.artboards.arrange.ArrangeActions;
-import dynamorph.app.artboards.stage.StageView;
+import dynamorph.app.artboards.stage.Menus;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
@@ -23,7 +23,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 
 /** What can be done with what lies under the pointer, with the shortcuts of it. */
-public final class StageMenus implements StageView.Menus {
+public final class StageMenus implements Menus {
   private final Workspace workspace;
   private final Actions actions;
   private final LayerActions layers;
@@ -112,7 +112,7 @@ public final class StageMenus implements StageView.Menus {
   }
 
   @Override
-  public ContextMenu ofWords(StageView.Words words) {
+  public ContextMenu ofWords(Menus.Words words) {
     boolean none = workspace.selection().cursor().filter(at -> !at.range().isEmpty()).isEmpty();
     MenuItem cut = item(Messages.of("stage-menus.cut"), words::cut);
     MenuItem copy = item(Messages.of("stage-menus.copy"), words::copy);
@@ -161,6 +161,15 @@ public final class StageMenus implements StageView.Menus {
             item(Messages.of("stage-menus.duplicate-artboard"), () -> artboards.duplicate(board)),
             item(Messages.of("stage-menus.delete-artboard"), () -> artboards.delete(board))),
         items("project.new-artboard", "project.export-artboards"));
+  }
+
+  @Override
+  public void openSettings(Artboard board) {
+    if (board.isFilm()) {
+      actions.get("film.settings").run();
+    } else {
+      artboards.settings(board);
+    }
   }
 
   @Override

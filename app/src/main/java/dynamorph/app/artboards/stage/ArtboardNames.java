@@ -51,12 +51,39 @@ final class ArtboardNames {
     }
   }
 
+  /** The artboard whose name is written at a point of the node. */
+  static Optional<Artboard> at(
+      List<Scene.Board> boards, UnaryOperator<Box> inNode, double x, double y) {
+    List<Box> boxes = boards.stream().map(board -> inNode.apply(board.onPlane())).toList();
+    return boards.stream()
+        .filter(board -> {
+          Box box = inNode.apply(board.onPlane());
+          double free = free(box, boxes);
+          return size(free)
+              .map(size -> Font.font(FAMILY, size))
+              .map(font -> place(shown(board.artboard(), box.width(), font), box, free, font))
+              .filter(place -> place.contains(x, y))
+              .isPresent();
+        })
+        .map(Scene.Board::artboard)
+        .findFirst();
+  }
+
+  private static double gap(double free, Font font) {
+    double line = font.getSize() * LINE;
+    return Math.min(GAP, Math.max(LEAST_GAP, free - line - LEAST_GAP));
+  }
+
+  private static Box place(String shown, Box box, double free, Font font) {
+    double line = font.getSize() * LINE;
+    return new Box(box.x(), box.y() - gap(free, font) - line, StageMarks.width(shown, font), line);
+  }
+
   private static void draw(
       GraphicsContext g, Artboard artboard, Box box, double free, Font font, List<Box> tags) {
     String shown = shown(artboard, box.width(), font);
-    double line = font.getSize() * LINE;
-    double gap = Math.min(GAP, Math.max(LEAST_GAP, free - line - LEAST_GAP));
-    Box place = new Box(box.x(), box.y() - gap - line, StageMarks.width(shown, font), line);
+    double gap = gap(free, font);
+    Box place = place(shown, box, free, font);
     if (tags.stream().noneMatch(place::overlaps)) {
       g.setFont(font);
       g.fillText(shown, box.x(), box.y() - gap);

@@ -37,7 +37,7 @@ final class MenuGestures {
       event.consume();
       return;
     }
-    Optional<StageView.Menus> menus = stage.menus();
+    Optional<Menus> menus = stage.menus();
     if (menus.isEmpty()) {
       return;
     }
@@ -46,15 +46,14 @@ final class MenuGestures {
     event.consume();
   }
 
-  private ContextMenu byKey(StageView.Menus menus) {
+  private ContextMenu byKey(Menus menus) {
     if (workspace.selection().cursor().isPresent()) {
       return menus.ofWords(words());
     }
     return workspace.selection().isEmpty() ? menus.ofStage() : menus.ofTexts();
   }
 
-  private ContextMenu under(
-      StageView.Menus menus, Optional<Scene.Found> hit, ContextMenuEvent event) {
+  private ContextMenu under(Menus menus, Optional<Scene.Found> hit, ContextMenuEvent event) {
     Optional<Selection.Cursor> cursor = workspace.selection().cursor();
     if (hit.isEmpty()) {
       workspace.select(List.of());
@@ -76,7 +75,7 @@ final class MenuGestures {
     return menus.ofTexts();
   }
 
-  private ContextMenu beside(StageView.Menus menus, ContextMenuEvent event) {
+  private ContextMenu beside(Menus menus, ContextMenuEvent event) {
     Point2D plane = points.onPlane(event.getX(), event.getY());
     return stage
         .scene()
@@ -86,8 +85,8 @@ final class MenuGestures {
         .orElseGet(menus::ofStage);
   }
 
-  private StageView.Words words() {
-    return new StageView.Words() {
+  private Menus.Words words() {
+    return new Menus.Words() {
       @Override
       public void cut() {
         keys.cutWords();

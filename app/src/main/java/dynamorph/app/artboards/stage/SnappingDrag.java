@@ -156,6 +156,11 @@ final class SnappingDrag {
   }
 
   private double tolerance() {
+    return tolerance(stage);
+  }
+
+  /** How far from a line something snaps to it, in points. */
+  static double tolerance(StageView stage) {
     return NEAR * stage.pixelRatio() / stage.view().scale();
   }
 

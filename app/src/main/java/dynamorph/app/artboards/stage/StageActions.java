@@ -25,7 +25,16 @@ public final class StageActions {
     actions.add("view.zoom-out", "Shortcut+MINUS", () -> stage.zoom(1 / ZOOM_STEP));
     actions.add("view.outlines", "F9", () -> toggle(view.outlinesProperty()));
     actions.add("view.rulers", "F4", () -> toggle(view.rulersProperty()));
+    actions.add("view.stage-alone", "F11", () -> toggle(view.stageAloneProperty()));
+    actions.add("view.styles-column", "", () -> toggleColumn(view.stylesColumnProperty()));
+    actions.add("view.side-column", "", () -> toggleColumn(view.sideColumnProperty()));
     actions.add("view.snapping", "Shift+F4", () -> toggle(view.snappingProperty()));
+  }
+
+  /** Who asks for a column while the stage is alone wants to see it. */
+  private void toggleColumn(BooleanProperty column) {
+    column.set(view.stageAloneProperty().get() || !column.get());
+    view.stageAloneProperty().set(false);
   }
 
   private static void toggle(BooleanProperty property) {

@@ -3,6 +3,7 @@ package dynamorph.app.artboards.stage;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
+import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
@@ -36,7 +37,8 @@ final class StageGestures {
     GRADIENT,
     SAMPLE,
     SAMPLED_WORDS,
-    SAMPLED_TEXTS
+    SAMPLED_TEXTS,
+    ARTBOARD
   }
 
   private final Workspace workspace;
@@ -63,6 +65,8 @@ final class StageGestures {
   private Object gesture = new Object();
   private Optional<BoxHandles.Grip> grip = Optional.empty();
   private Optional<SnappingDrag> snapping = Optional.empty();
+  private Optional<ArtboardDrag> boardDrag = Optional.empty();
+  private boolean beganToMove;
 
   StageGestures(Workspace workspace, StageView stage) {
     this.workspace = workspace;
@@ -174,7 +178,32 @@ final class StageGestures {
       edit(hit.get(), event);
       return Drag.WORDS;
     }
+    if (hit.isEmpty()) {
+      Optional<Artboard> named = named(event);
+      if (named.isPresent()) {
+        return pressOnName(named.get(), event);
+      }
+    }
     return pressToSelect(hit, event);
+  }
+
+  /** The artboard whose name lies under the pointer, where artboards can be moved. */
+  private Optional<Artboard> named(MouseEvent event) {
+    return stage
+        .scene()
+        .flatMap(
+            scene -> ArtboardNames.at(scene.boards(), points::inNode, event.getX(), event.getY()))
+        .filter(board -> !board.isFilm())
+        .filter(_ -> workspace.tools().tool() == Tool.SELECT);
+  }
+
+  private Drag pressOnName(Artboard board, MouseEvent event) {
+    if (event.getClickCount() == 2) {
+      stage.menus().ifPresent(menus -> menus.openSettings(board));
+      return Drag.NONE;
+    }
+    boardDrag = Optional.of(new ArtboardDrag(workspace, stage, board, gesture));
+    return Drag.ARTBOARD;
   }
 
   static boolean isText(Scene.Found found) {
@@ -256,6 +285,7 @@ final class StageGestures {
       case NEW_SHAPE -> stage.setMarquee(Optional.of(drawnBox(event)));
       case PEN -> pen.dragged(event.getX(), event.getY());
       case WORDS -> extendWords(event);
+      case ARTBOARD -> moveArtboard(event);
       case HANDLE -> resize(event);
       case SAMPLE -> {
         if (isFar(event) && samplerGestures.isOnWords()) {
@@ -290,6 +320,18 @@ final class StageGestures {
           moving.move(
               event.isShiftDown() && !sideways ? 0 : across,
               event.isShiftDown() && sideways ? 0 : down,
+              event.isShortcutDown()));
+    }
+  }
+
+  private void moveArtboard(MouseEvent event) {
+    if (isFar(event) || beganToMove) {
+      beganToMove = true;
+      double scale = points.scale();
+      boardDrag.ifPresent(board ->
+          board.move(
+              (event.getX() - pressX) / scale,
+              (event.getY() - pressY) / scale,
               event.isShortcutDown()));
     }
   }
@@ -363,6 +405,9 @@ final class StageGestures {
     }
     drag = Drag.NONE;
     snapping.ifPresent(SnappingDrag::end);
+    boardDrag.ifPresent(ArtboardDrag::end);
+    boardDrag = Optional.empty();
+    beganToMove = false;
     snapping = Optional.empty();
     updateCursor();
     event.consume();
@@ -415,6 +460,11 @@ final class StageGestures {
     Optional<BoxHandles.Grip> over = boxHandles.at(event.getX(), event.getY());
     if (over.isPresent()) {
       stage.setCursor(over.get().cursor());
+      return;
+    }
+    if (hit.isEmpty() && named(event).isPresent()) {
+      stage.setHovered(Optional.empty());
+      stage.setCursor(Cursor.MOVE);
       return;
     }
     boolean shows = workspace.tools().toolProperty().get() != Tool.HAND;

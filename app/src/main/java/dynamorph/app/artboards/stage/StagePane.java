@@ -23,6 +23,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
 
 /** The stage with its tools, its zoom and the notices over it. */
 public final class StagePane extends StackPane {
@@ -37,7 +38,7 @@ public final class StagePane extends StackPane {
     VBox tools = new VBox(6, tools(workspace), shapes(workspace), new SamplerBar(workspace));
     tools.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     tools.setPickOnBounds(false);
-    Node zoom = zoom(stage);
+    Node zoom = zoom(stage, workspace);
     notice = new NoticeBar(workspace);
     getChildren().addAll(stage, tools, zoom, notice);
     setAlignment(tools, Pos.TOP_LEFT);
@@ -149,7 +150,7 @@ public final class StagePane extends StackPane {
           new Drawable("polygon", new Shape.Polygon(6, 0)),
           new Drawable("star", new Shape.Polygon(5, 0.5)));
 
-  private static Node zoom(StageView stage) {
+  private static Node zoom(StageView stage, Workspace workspace) {
     Label percent = new Label();
     percent.getStyleClass().add("zoom-percent");
     Runnable show =
@@ -169,7 +170,13 @@ public final class StagePane extends StackPane {
     Button in =
         Controls.icon(
             Feather.PLUS, Messages.of("stage-pane.zoom-in-ctrl-plus"), () -> stage.zoom(ZOOM_STEP));
-    HBox bar = new HBox(2, out, percent, in, fit);
+    ToggleButton alone = new ToggleButton("", new FontIcon(Feather.MAXIMIZE_2));
+    alone.setId("stage-alone");
+    alone.getStyleClass().add("icon-button");
+    alone.setAccessibleText(Messages.of("stage-pane.stage-alone"));
+    Tips.on(alone, Messages.of("stage-pane.stage-alone-f11"));
+    alone.selectedProperty().bindBidirectional(workspace.view().stageAloneProperty());
+    HBox bar = new HBox(2, out, percent, in, fit, alone);
     bar.setAlignment(Pos.CENTER);
     bar.getStyleClass().add("zoom-bar");
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);

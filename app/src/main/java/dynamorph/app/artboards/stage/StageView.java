@@ -112,37 +112,6 @@ public final class StageView extends Region {
     new TextClipboard(workspace, this).install(arriving);
   }
 
-  /** What can be done with the words that are marked. */
-  public interface Words {
-    void cut();
-
-    void copy();
-
-    /**
-     * Puts what was copied in their place.
-     *
-     * @param plain whether in the look of the place
-     */
-    void paste(boolean plain);
-  }
-
-  /** The menus of what lies under the pointer. */
-  public interface Menus {
-    /** Of the selected texts. */
-    ContextMenu ofTexts();
-
-    ContextMenu ofWords(Words words);
-
-    /**
-     * Of an artboard where no text is.
-     *
-     * @param place under the pointer, on the artboard, in points
-     */
-    ContextMenu ofArtboard(Artboard board, Point2D place);
-
-    ContextMenu ofStage();
-  }
-
   private Optional<Menus> menus = Optional.empty();
 
   public void setMenus(Menus wanted) {

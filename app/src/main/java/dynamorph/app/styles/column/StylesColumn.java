@@ -197,6 +197,7 @@ public final class StylesColumn extends VBox {
 
   /** Puts the keyboard into the column. */
   public void focusFirst() {
+    workspace.view().showStyles();
     order.stream().findFirst().map(cards::get).ifPresent(Node::requestFocus);
   }
 

@@ -50,6 +50,22 @@ public sealed interface ArrangeArtboards extends Edit {
     }
   }
 
+  /** Puts an artboard elsewhere on the plane, its upper left corner at a point of it. */
+  record Move(ArtboardId artboard, double x, double y) implements ArrangeArtboards {
+    @Override
+    public Project applyTo(Project before) {
+      return before.mapArtboards(
+          board -> board.id().equals(artboard) ? board.withOrigin(x, y) : board);
+    }
+
+    @Override
+    public String label(Project before) {
+      return Messages.of(
+          "arrange-artboards.move-artboard",
+          before.artboard(artboard).map(Artboard::name).orElse(""));
+    }
+  }
+
   /** Deletes an artboard and what stands on it. */
   record Delete(ArtboardId artboard) implements ArrangeArtboards {
     @Override
