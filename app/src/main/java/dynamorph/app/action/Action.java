@@ -29,7 +29,7 @@ public record Action(
   public String shortcutText() {
     return shortcut
         .map(KeyCombination::getDisplayText)
-        .map(text -> text.replace("DIGIT", "").replace("BACK_SPACE", "Backspace"))
+        .map(text -> text.replace("Back Space", "Backspace"))
         .orElse("");
   }
 }

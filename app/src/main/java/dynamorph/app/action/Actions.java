@@ -9,8 +9,6 @@ import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableBooleanValue;
 import javafx.scene.Scene;
 import javafx.scene.control.MenuItem;
-import javafx.scene.input.KeyCharacterCombination;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 
@@ -40,7 +38,7 @@ public final class Actions {
   public Action add(
       String id, String name, String shortcut, ObservableBooleanValue enabled, Runnable work) {
     Optional<KeyCombination> keys =
-        shortcut.isEmpty() ? Optional.empty() : Optional.of(KeyCombination.valueOf(shortcut));
+        shortcut.isEmpty() ? Optional.empty() : Optional.of(keys(shortcut));
     String group = Messages.of("action-group." + id.substring(0, id.indexOf('.')));
     Runnable noted =
         () -> {
@@ -52,6 +50,14 @@ public final class Actions {
       throw new IllegalArgumentException(Messages.of("actions.two-actions-have-the-id", id));
     }
     return action;
+  }
+
+  /** A key that is not known by its name would never be heard. */
+  private static KeyCombination keys(String shortcut) {
+    if (KeyCombination.valueOf(shortcut) instanceof KeyCodeCombination keys) {
+      return keys;
+    }
+    throw new IllegalArgumentException(Messages.of("actions.no-such-key", shortcut));
   }
 
   public List<Action> all() {
@@ -77,32 +83,12 @@ public final class Actions {
     }
   }
 
-  /** The same keys, so that a menu writes {@code Ctrl+2} where it would write the key's code. */
-  private static KeyCombination asRead(KeyCombination keys) {
-    return keys instanceof KeyCodeCombination coded && SIGNS.containsKey(coded.getCode())
-        ? new KeyCharacterCombination(
-            SIGNS.getOrDefault(coded.getCode(), ""),
-            coded.getShift(),
-            coded.getControl(),
-            coded.getAlt(),
-            coded.getMeta(),
-            coded.getShortcut())
-        : keys;
-  }
-
-  private static final Map<KeyCode, String> SIGNS =
-      Map.of(
-          KeyCode.DIGIT0, "0",
-          KeyCode.DIGIT1, "1",
-          KeyCode.DIGIT2, "2",
-          KeyCode.BACK_SPACE, "Backspace");
-
   /** A menu item that runs the action. */
   public MenuItem item(String id) {
     Action action = get(id);
     MenuItem item = new MenuItem(action.name());
     item.setOnAction(_ -> action.run());
-    action.shortcut().map(Actions::asRead).ifPresent(item::setAccelerator);
+    action.shortcut().ifPresent(item::setAccelerator);
     item.disableProperty()
         .bind(Bindings.createBooleanBinding(() -> !action.enabled().get(), action.enabled()));
     return item;

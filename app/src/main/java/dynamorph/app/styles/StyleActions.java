@@ -36,7 +36,7 @@ public final class StyleActions {
         "Shortcut+E",
         when.any(),
         () -> followed().ifPresent(workspace.attempts()::openDesk));
-    actions.add("styles.drop-local", "Shortcut+BACK_SPACE", when.any(), deviations::drop);
+    actions.add("styles.drop-local", "Shortcut+Backspace", when.any(), deviations::drop);
     actions.add("styles.save-local", "", when.any(), deviations::saveIntoStyle);
     actions.add("styles.derive-from-local", "", when.any(), deviations::deriveStyle);
     actions.add("styles.drop-local-everywhere", "", when.any(), deviations::dropOnAllFollowers);

@@ -9,6 +9,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.MoveLayers;
+import dynamorph.model.property.Properties;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.typeset.layout.Box;
 import java.util.List;
@@ -164,6 +165,27 @@ class ArrangeJourneyTest extends JourneyTest {
     assertThat(box(first.value()).y() - box(SUBTITLE).y()).isCloseTo(100, within(0.01));
     assertThat(box(second.value()).y() - box(first.value()).y()).isCloseTo(100, within(0.01));
     assertThat(box(second.value()).x() - box(first.value()).x()).isCloseTo(40, within(0.01));
+  }
+
+  @Test
+  void theKeysOfTheViewAreHeard() {
+    StageView stage = driver.stage();
+    driver.robot().interact(stage::requestFocus);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.DIGIT1);
+    driver.settle();
+    assertThat(stage.view().scale()).isCloseTo(1, within(1e-6));
+    driver.robot().push(KeyCode.CONTROL, KeyCode.DIGIT0);
+    driver.settle();
+    assertThat(stage.view().scale()).isLessThan(0.5);
+    driver.select(SUBTITLE);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    driver.settle();
+    assertThat(driver.onScreen(SUBTITLE).getWidth()).isGreaterThan(stage.getWidth() * 0.8);
+    driver.set(SUBTITLE, Properties.TRACKING, 50.0);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.BACK_SPACE);
+    driver.settle();
+    assertThat(driver.layer(SUBTITLE).local().isEmpty()).as("local changes are dropped").isTrue();
+    driver.undoAll();
   }
 
   @Test

@@ -18,9 +18,9 @@ public final class StageActions {
 
   public void register(Actions actions) {
     actions.add("view.reach", "Shortcut+R", () -> toggle(view.reachProperty()));
-    actions.add("view.all-artboards", "Shortcut+DIGIT0", stage::fitAll);
-    actions.add("view.selection", "Shortcut+DIGIT2", stage::fitSelection);
-    actions.add("view.actual-size", "Shortcut+DIGIT1", () -> stage.zoomTo(1));
+    actions.add("view.all-artboards", "Shortcut+0", stage::fitAll);
+    actions.add("view.selection", "Shortcut+2", stage::fitSelection);
+    actions.add("view.actual-size", "Shortcut+1", () -> stage.zoomTo(1));
     actions.add("view.zoom-in", "Shortcut+EQUALS", () -> stage.zoom(ZOOM_STEP));
     actions.add("view.zoom-out", "Shortcut+MINUS", () -> stage.zoom(1 / ZOOM_STEP));
     actions.add("view.outlines", "F9", () -> toggle(view.outlinesProperty()));
