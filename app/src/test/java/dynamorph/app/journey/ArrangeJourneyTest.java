@@ -168,6 +168,27 @@ class ArrangeJourneyTest extends JourneyTest {
   }
 
   @Test
+  void aCornerScalesTheLettersAndTheOppositeOneStays() {
+    Driver.needsADisplay();
+    driver.select(SUBTITLE);
+    double size = driver.layout(SUBTITLE).lines().getFirst().ascent();
+    Box before = box(SUBTITLE);
+    var at = driver.onScreen(SUBTITLE);
+    Point2D corner = new Point2D(at.getMaxX() + 4, at.getMaxY() + 4);
+    driver.robot().drag(corner);
+    driver.robot().moveTo(corner.add(at.getWidth() / 4, at.getHeight() / 4));
+    driver.robot().moveTo(corner.add(at.getWidth() / 2, at.getHeight() / 2));
+    driver.robot().drop();
+    driver.settle();
+    assertThat(driver.layout(SUBTITLE).lines().getFirst().ascent())
+        .isCloseTo(1.5 * size, within(0.03 * size));
+    assertThat(box(SUBTITLE).x()).isCloseTo(before.x(), within(2.0));
+    assertThat(box(SUBTITLE).y()).isCloseTo(before.y(), within(2.0));
+    driver.robot().interact(driver.workspace()::undo);
+    assertThat(driver.project()).as("one step").isEqualTo(demo);
+  }
+
+  @Test
   void theKeysOfTheViewAreHeard() {
     StageView stage = driver.stage();
     driver.robot().interact(stage::requestFocus);

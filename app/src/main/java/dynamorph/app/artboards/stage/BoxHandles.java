@@ -13,7 +13,10 @@ import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 
-/** The handles of the one box that is selected or edited: its sides and corners. */
+/**
+ * The handles of the one box that is selected or edited: its sides and corners. Text without a box
+ * has its corners only, which scale it.
+ */
 final class BoxHandles {
   /** How near a click must be, in units of the window. */
   private static final double NEAR = 7;
@@ -40,6 +43,7 @@ final class BoxHandles {
    * @param rotation of the box, in degrees
    * @param width of the box as it shows, in points
    * @param height of the box as it shows, in points
+   * @param scales whether it scales a text instead of its box
    */
   record Grip(
       LayerId layer,
@@ -48,6 +52,7 @@ final class BoxHandles {
       double rotation,
       double width,
       double height,
+      boolean scales,
       Point2D place) {
     /** The edit that moves this handle by so many points of the artboard. */
     ResizeBox moved(double right, double below) {
@@ -71,7 +76,10 @@ final class BoxHandles {
   /** On a lower box handles above and below would leave nothing to move it by. */
   private static final double ROOM_TO_GRASP = 28;
 
-  /** The handles that show; none for a point, or for several texts. */
+  /** Text without a box that is smaller than this on the stage is not scaled by its corners. */
+  private static final double ROOM_TO_SCALE = 18;
+
+  /** The handles that show; none for several texts. */
   List<Grip> shown() {
     Selection selection = workspace.selection();
     if (selection.layers().size() != 1 || workspace.attempts().present().desk().isPresent()) {
@@ -80,9 +88,28 @@ final class BoxHandles {
     return stage
         .scene()
         .flatMap(scene -> scene.find(selection.layers().getFirst()))
-        .filter(found -> found.text().look().placement().fit() != BoxFit.POINT)
-        .map(this::of)
+        .filter(found -> !found.text().layer().state().locked())
+        .map(found -> isPoint(found) ? corners(found) : of(found))
         .orElse(List.of());
+  }
+
+  private static boolean isPoint(Scene.Found found) {
+    return found.text().layer().isText() && found.text().look().placement().fit() == BoxFit.POINT;
+  }
+
+  /** While words are edited what is near them is to be clicked, not scaled. */
+  private List<Grip> corners(Scene.Found found) {
+    double scale = stage.view().scale() / stage.pixelRatio();
+    Box box = found.text().layout().box();
+    boolean room = Math.min(box.width(), box.height()) * scale > ROOM_TO_SCALE;
+    if (!room || workspace.selection().cursor().isPresent()) {
+      return List.of();
+    }
+    return List.of(
+        grip(found, -1, -1, scale),
+        grip(found, 1, -1, scale),
+        grip(found, -1, 1, scale),
+        grip(found, 1, 1, scale));
   }
 
   private List<Grip> of(Scene.Found found) {
@@ -121,6 +148,7 @@ final class BoxHandles {
         found.text().look().placement().rotation(),
         box.width(),
         box.height(),
+        isPoint(found),
         place);
   }
 
@@ -145,7 +173,14 @@ final class BoxHandles {
                       .placement()
                       .height();
           return new Grip(
-              grip.layer, grip.across, grip.down, grip.rotation, grip.width, height, grip.place);
+              grip.layer,
+              grip.across,
+              grip.down,
+              grip.rotation,
+              grip.width,
+              height,
+              grip.scales,
+              grip.place);
         });
   }
 }

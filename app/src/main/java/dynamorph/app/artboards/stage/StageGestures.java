@@ -67,6 +67,7 @@ final class StageGestures {
   private Optional<SnappingDrag> snapping = Optional.empty();
   private Optional<ArtboardDrag> boardDrag = Optional.empty();
   private boolean beganToMove;
+  private Optional<ScaleDrag> scaling = Optional.empty();
 
   StageGestures(Workspace workspace, StageView stage) {
     this.workspace = workspace;
@@ -151,7 +152,11 @@ final class StageGestures {
     boolean twice = event.getClickCount() >= 2;
     grip = twice ? Optional.empty() : boxHandles.at(event.getX(), event.getY());
     if (grip.isPresent()) {
-      snapping = Optional.of(new SnappingDrag(workspace, stage, grip.get().layer(), gesture));
+      if (grip.get().scales()) {
+        scaling = ScaleDrag.of(workspace, stage, grip.get(), gesture);
+      } else {
+        snapping = Optional.of(new SnappingDrag(workspace, stage, grip.get().layer(), gesture));
+      }
       return Drag.HANDLE;
     }
     Optional<Scene.Found> hit = points.hit(event.getX(), event.getY());
@@ -339,6 +344,7 @@ final class StageGestures {
   private void resize(MouseEvent event) {
     double across = (event.getX() - pressX) / points.scale();
     double down = (event.getY() - pressY) / points.scale();
+    scaling.ifPresent(text -> text.move(across, down));
     grip =
         grip.flatMap(handle ->
             snapping.flatMap(
@@ -404,6 +410,8 @@ final class StageGestures {
       default -> {}
     }
     drag = Drag.NONE;
+    scaling.ifPresent(ScaleDrag::end);
+    scaling = Optional.empty();
     snapping.ifPresent(SnappingDrag::end);
     boardDrag.ifPresent(ArtboardDrag::end);
     boardDrag = Optional.empty();
