@@ -6,6 +6,8 @@ import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
+import dynamorph.model.ArtboardId;
+import dynamorph.model.Project;
 import dynamorph.model.edit.History;
 import java.util.List;
 import java.util.Optional;
@@ -108,6 +110,21 @@ public final class StepsPane extends VBox {
     }
   }
 
+  /** What a picture shows: one very state, for states may be alike and millions of values long. */
+  private record Picture(Project state, ArtboardId board) {
+    @Override
+    public boolean equals(Object other) {
+      return other instanceof Picture picture
+          && picture.state == state
+          && picture.board.equals(board);
+    }
+
+    @Override
+    public int hashCode() {
+      return 31 * System.identityHashCode(state) + board.hashCode();
+    }
+  }
+
   /** A state: its picture, the step that made it, and the artboards that it changed. */
   private final class StepCell extends ListCell<StepItem> {
     private final ImageView picture = new ImageView();
@@ -160,7 +177,7 @@ public final class StepsPane extends VBox {
           .ifPresent(board ->
               pictures.show(
                   picture,
-                  List.of("step", System.identityHashCode(item.state()), board.id()),
+                  new Picture(item.state(), board.id()),
                   () ->
                       states.draw(
                           item.state(),

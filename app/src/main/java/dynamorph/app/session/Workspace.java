@@ -328,7 +328,9 @@ public final class Workspace {
    * @param steps to do again, or to take back below zero
    */
   public void go(int steps) {
-    if (!attempts.isBusy()) {
+    if (attempts.present().isPending()) {
+      tell(Notice.info(Messages.of("workspace.settle-first")));
+    } else if (!attempts.isBusy()) {
       preview = Optional.empty();
       document.move(steps);
       changed();

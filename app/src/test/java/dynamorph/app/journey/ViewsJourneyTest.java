@@ -12,11 +12,13 @@ import javafx.event.Event;
 import javafx.event.EventHandler;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
+import javafx.stage.PopupWindow;
 import javafx.stage.Window;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -111,6 +113,11 @@ class ViewsJourneyTest extends JourneyTest {
 
   private void holdsIn(String place) {
     Node node = driver.reveal(place);
+    ToggleButton tab =
+        driver.robot().lookup(".side-tab").queryAllAs(ToggleButton.class).stream()
+            .filter(ToggleButton::isSelected)
+            .findFirst()
+            .orElseThrow();
     List<Action> tried =
         driver.actions().stream()
             .filter(action ->
@@ -131,6 +138,9 @@ class ViewsJourneyTest extends JourneyTest {
               return false;
             }
             assertThat(isTaken(node, action)).as("%s in %s", action.name(), place).isTrue();
+            // what hides the place is taken back before the next
+            driver.workspace().view().showSide();
+            tab.setSelected(true);
             driver.workspace().attempts().closeKeeping();
             driver.workspace().attempts().discardPending();
             return true;
@@ -138,6 +148,13 @@ class ViewsJourneyTest extends JourneyTest {
       held += holds ? 1 : 0;
     }
     assertThat(held).as("tried in %s", place).isGreaterThan(12);
+    // what was opened would take the next click for itself
+    driver
+        .robot()
+        .interact(() ->
+            List.copyOf(Window.getWindows()).stream()
+                .filter(PopupWindow.class::isInstance)
+                .forEach(Window::hide));
   }
 
   /** Whether the keys of an action are taken by the window before they come to the control. */

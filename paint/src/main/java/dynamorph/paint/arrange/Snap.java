@@ -19,6 +19,15 @@ public record Snap(double across, double down, List<Guide> guides, List<Gap> gap
     gaps = List.copyOf(gaps);
   }
 
+  /** With only the lines and gaps of the directions in which it may move. */
+  public Snap along(boolean sideways, boolean upright) {
+    return new Snap(
+        sideways ? across : 0,
+        upright ? down : 0,
+        guides.stream().filter(guide -> guide.axis() == Axis.ACROSS ? sideways : upright).toList(),
+        gaps.stream().filter(gap -> gap.axis() == Axis.ACROSS ? sideways : upright).toList());
+  }
+
   /**
    * A line that several things lie on.
    *

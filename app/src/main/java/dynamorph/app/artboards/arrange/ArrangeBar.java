@@ -3,7 +3,6 @@ package dynamorph.app.artboards.arrange;
 import dynamorph.app.action.Action;
 import dynamorph.app.action.Actions;
 import dynamorph.app.artboards.stage.StageView;
-import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.field.NumberText;
 import dynamorph.app.field.Tips;
@@ -81,14 +80,24 @@ public final class ArrangeBar extends VBox {
     return button;
   }
 
+  private static Label plainLabel(String words) {
+    Label label = new Label(words);
+    label.getStyleClass().add("row-label");
+    label.setMinWidth(Region.USE_PREF_SIZE);
+    return label;
+  }
+
   private Node[] gapField(Axis axis) {
     String name = axis.name().toLowerCase(Locale.ROOT);
-    Label label = Controls.rowLabel(Messages.of("arrange-bar.gap-" + name));
+    boolean across = axis == Axis.ACROSS;
+    Label label =
+        plainLabel(Messages.of(across ? "arrange-bar.gap-across" : "arrange-bar.gap-down"));
     NumberText<Double> field = new NumberText<>(Editors.points(), new Gap(axis));
     field.setId("gap-" + name);
-    field.setAccessibleText(Messages.of("arrange-bar.gap-help-" + name));
-    field.setPrefColumnCount(5);
-    Tips.on(field, Messages.of("arrange-bar.gap-help-" + name));
+    String help = Messages.of(across ? "arrange-bar.gap-help-across" : "arrange-bar.gap-help-down");
+    field.setAccessibleText(help);
+    field.setPrefColumnCount(4);
+    Tips.on(field, help);
     field.nudgeBy(label);
     gaps.put(axis, field);
     return new Node[] {label, field};

@@ -27,6 +27,9 @@ final class ArtboardNames {
 
   private static final double LEAST_GAP = 1;
 
+  /** No name reaches farther up from its artboard, in pixels. */
+  private static final double HIGHEST = LARGEST * LINE + GAP + 1;
+
   private ArtboardNames() {}
 
   /**
@@ -58,6 +61,10 @@ final class ArtboardNames {
     return boards.stream()
         .filter(board -> {
           Box box = inNode.apply(board.onPlane());
+          boolean near = x >= box.x() && x <= box.right() && y <= box.y() && y > box.y() - HIGHEST;
+          if (!near) {
+            return false;
+          }
           double free = free(box, boxes);
           return size(free)
               .map(size -> Font.font(FAMILY, size))

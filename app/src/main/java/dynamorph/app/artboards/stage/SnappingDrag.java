@@ -103,7 +103,7 @@ final class SnappingDrag {
     // along one axis only what lies in it counts
     double right = across == 0 ? 0 : across + snap.across();
     double below = down == 0 ? 0 : down + snap.down();
-    show(snap, start.map(from -> from.box().moved(right, below)));
+    show(snap.along(across != 0, down != 0), start.map(from -> from.box().moved(right, below)));
     workspace.apply(
         new MoveLayers(
             new Target.Layers(workspace.selection().layers()),

@@ -207,6 +207,7 @@ final class StageGestures {
       stage.menus().ifPresent(menus -> menus.openSettings(board));
       return Drag.NONE;
     }
+    workspace.select(List.of());
     boardDrag = Optional.of(new ArtboardDrag(workspace, stage, board, gesture));
     return Drag.ARTBOARD;
   }
