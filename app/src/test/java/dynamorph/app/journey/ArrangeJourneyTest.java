@@ -18,7 +18,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Texts are put in order: aligned, snapped, stacked, hidden, locked, and listed. */
@@ -27,8 +26,8 @@ class ArrangeJourneyTest extends JourneyTest {
   private static final String SUBTITLE = "entrance-subtitle";
   private static final String NOTICE = "entrance-notice";
 
-  @BeforeEach
-  void zoomIn() {
+  /** So that what is dragged is farther from its neighbours than a drag snaps. */
+  private void zoomIn() {
     StageView stage = driver.stage();
     driver.robot().interact(() -> stage.show(List.of(board(TITLE))));
     driver.settle();
@@ -107,6 +106,7 @@ class ArrangeJourneyTest extends JourneyTest {
   @Test
   void aDraggedTextSnapsToTheMiddleUnlessSnappingIsOff() {
     Driver.needsADisplay();
+    zoomIn();
     move(SUBTITLE, 200, 0);
     driver.select(SUBTITLE);
     double scale = driver.stage().view().scale();
@@ -132,6 +132,7 @@ class ArrangeJourneyTest extends JourneyTest {
   @Test
   void aMenuOpensOnATextAndOnWhatLiesBesideIt() {
     Driver.needsADisplay();
+    zoomIn();
     driver.robot().clickOn(driver.middleOf(SUBTITLE), MouseButton.SECONDARY);
     assertThat(driver.workspace().selection().contains(new LayerId(SUBTITLE))).isTrue();
     driver.robot().clickOn("Lock");
@@ -170,6 +171,7 @@ class ArrangeJourneyTest extends JourneyTest {
   @Test
   void aCornerScalesTheLettersAndTheOppositeOneStays() {
     Driver.needsADisplay();
+    zoomIn();
     driver.select(SUBTITLE);
     double size = driver.layout(SUBTITLE).lines().getFirst().ascent();
     Box before = box(SUBTITLE);

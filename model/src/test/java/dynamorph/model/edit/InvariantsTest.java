@@ -64,7 +64,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** What must hold for every project and every edit, on seeded random projects. */
 class InvariantsTest {
   static LongStream seeds() {
-    return LongStream.range(1, 21);
+    return LongStream.range(1, 15);
   }
 
   /** Edits of every kind that make sense on the project. */

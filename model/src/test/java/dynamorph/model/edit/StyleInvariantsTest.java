@@ -63,7 +63,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** What must hold for every way of following, deviating and settling, on seeded random projects. */
 class StyleInvariantsTest {
   static LongStream seeds() {
-    return LongStream.range(100, 120);
+    return LongStream.range(100, 114);
   }
 
   /** Complete values at every letter-bearing place of a layer, with its placement. */
