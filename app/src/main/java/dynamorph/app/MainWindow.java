@@ -491,7 +491,7 @@ public final class MainWindow {
     artboards.register(actions);
     stage.setMenus(new StageMenus(workspace, actions, layers, artboards));
     window.registerHistory(actions);
-    actions.add("edit.steps", "Shortcut+Alt+Z", () -> steps.get().toggle());
+    actions.add("edit.steps", "F12", () -> steps.get().toggle());
     layers.register(actions, when, () -> scene.getWindow());
     arrange.register(actions, when);
     finish.register(actions, when);

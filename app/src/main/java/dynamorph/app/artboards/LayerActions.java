@@ -14,6 +14,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.cascade.Placement;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.film.DetachFromTrack;
@@ -243,8 +244,8 @@ public final class LayerActions {
   }
 
   /**
-   * Puts the copied texts on an artboard, the first of them at a place and the others as far from
-   * it as they were.
+   * Puts the copied texts on an artboard, the anchor of the first of them at a place and the others
+   * as far from it as they were.
    *
    * @param place in points of the artboard
    */
@@ -253,9 +254,9 @@ public final class LayerActions {
     if (foreign.isPresent()) {
       take(foreign.get(), board);
     } else if (!copied.isEmpty()) {
-      Layer first = copied.getFirst();
-      Cascade cascade = Cascade.of(copiedFrom);
-      pasteOn(board, place.subtract(position(cascade, first)));
+      Placement first = Cascade.of(copiedFrom).placement(copied.getFirst());
+      Point2D anchor = new Point2D(first.anchorX(board.width()), first.anchorY(board.height()));
+      pasteOn(board, place.subtract(anchor));
     }
   }
 

@@ -156,6 +156,27 @@ class ArrangeJourneyTest extends JourneyTest {
   }
 
   @Test
+  void whatIsPastedHereHasItsAnchorThere() {
+    Driver.needsADisplay();
+    zoomIn();
+    driver.select(SUBTITLE);
+    driver.run("Copy texts");
+    var at = driver.onScreen(SUBTITLE);
+    Point2D place = new Point2D(at.getMinX() - 30, at.getCenterY());
+    driver.robot().clickOn(place, MouseButton.SECONDARY);
+    driver.robot().clickOn("Paste here");
+    driver.settle();
+    var pasted = driver.onScreen(driver.workspace().selection().layers().getFirst().value());
+    assertThat(pasted.getWidth()).isCloseTo(at.getWidth(), within(0.1));
+    assertThat(pasted.getCenterX())
+        .as("a text anchored at its top")
+        .isCloseTo(place.getX(), within(1.5));
+    assertThat(pasted.getMinY()).isCloseTo(place.getY(), within(1.5));
+    driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
   void aCopyThatWasMovedIsFollowedByTheNextAtTheSameDistance() {
     driver.select(SUBTITLE);
     driver.run("Duplicate texts");
