@@ -8,7 +8,6 @@ import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
 import dynamorph.app.window.WindowTitle;
 import dynamorph.demo.AsItCame;
-import dynamorph.demo.LongHour;
 import dynamorph.demo.MuseumShelf;
 import dynamorph.model.IdSource;
 import dynamorph.model.Project;
@@ -85,7 +84,8 @@ public class Main extends Application {
     startLog(user);
     Theme.loadFonts();
     boolean messy = getParameters().getRaw().contains("--messy");
-    Project first = start.demo ? (messy ? AsItCame.project() : MuseumShelf.linked()) : first(user);
+    Project first =
+        start.demo ? (messy ? AsItCame.project() : MuseumShelf.linked()) : FileActions.blank();
     Workspace workspace = new Workspace(IdSource.random(RandomGenerator.getDefault()), first);
     // the looks of the demo are not those of the person
     UserFolder own = start.demo ? user.withShelfOfItsOwn(DEMO) : user;
@@ -100,7 +100,13 @@ public class Main extends Application {
             notice -> Platform.runLater(() -> workspace.tell(notice)),
             opened.files()::saveAs,
             InstantSource.system()));
-    start.file.ifPresent(opened.files()::open);
+    start.file.ifPresentOrElse(
+        opened.files()::open,
+        () -> {
+          if (!start.demo) {
+            opened.showStart();
+          }
+        });
     window.setScene(opened.scene());
     window.titleProperty().bind(WindowTitle.of(workspace));
     window
@@ -139,11 +145,6 @@ public class Main extends Application {
         .before(() ->
             MuseumShelf.writeIfMissing(
                 user.shelf(), user.projects(), new ProjectIndex(user.projectIndex())));
-  }
-
-  /** The first start shows the demo, later ones begin afresh. */
-  private static Project first(UserFolder user) {
-    return user.isWelcomed() ? FileActions.blank() : LongHour.project();
   }
 
   /**

@@ -2,6 +2,7 @@ package dynamorph.app;
 
 import static java.util.Objects.requireNonNull;
 
+import dynamorph.app.field.HelpRequest;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Desk;
 import dynamorph.app.session.Review;
@@ -108,6 +109,8 @@ final class ScreenshotView {
           main.dress(Theme.LAMP);
           artboards(main);
         });
+    views.put("start", MainWindow::showStart);
+    views.put("guide", ScreenshotView::guide);
     views.put("empty", _ -> {});
     return views;
   }
@@ -142,6 +145,12 @@ final class ScreenshotView {
   private static void shelf(MainWindow main) {
     artboards(main);
     main.actions().get("shelf.show").run();
+  }
+
+  /** The guide beside the values that it speaks of. */
+  private static void guide(MainWindow main) {
+    artboards(main);
+    main.scene().getRoot().fireEvent(new HelpRequest("guide#make-one-text-look-right"));
   }
 
   private static void updates(MainWindow main) {
@@ -401,7 +410,13 @@ final class ScreenshotView {
   /** Brings the window into a state, waits until it has settled, writes the picture and leaves. */
   static void take(MainWindow main, String view, Path file) {
     pause(() -> {
-      show(main, view);
+      try {
+        show(main, view);
+      } catch (RuntimeException failed) {
+        // nobody is there to see the notice
+        failed.printStackTrace();
+        System.exit(3);
+      }
       whenSettled(
           main,
           0,

@@ -106,7 +106,11 @@ public final class DocumentPane extends VBox {
     Tips.on(cancel, Messages.of("style-deletion-pane.leave-everything-as-it-was-esc"));
     cancel.setOnAction(_ -> workspace.attempts().discardPending());
     ScrollPane scroll = Controls.scrolled(content);
-    getChildren().addAll(new VBox(2, title, counts), scroll, new HBox(8, commit, cancel));
+    getChildren()
+        .addAll(
+            new VBox(2, Controls.titled(title, "documents"), counts),
+            scroll,
+            new HBox(8, commit, cancel));
     workspace.attempts().follow(Attempt::document, coming -> coming.ifPresent(this::open));
   }
 

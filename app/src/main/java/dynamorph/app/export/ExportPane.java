@@ -122,7 +122,7 @@ public final class ExportPane extends VBox {
         .addListener((_, _, narrow) -> arrange(body, scroll, narrow));
     getChildren()
         .addAll(
-            Controls.paneHead(Messages.of("export-pane.export"), this::close),
+            Controls.paneHead(Messages.of("export-pane.export"), "guide#delivering", this::close),
             body,
             report,
             foot());

@@ -69,6 +69,32 @@ public final class Controls {
     return button;
   }
 
+  /**
+   * Opens the guide.
+   *
+   * @param place in the guide, such as {@code typesetting#kashida}
+   */
+  public static Button help(String place) {
+    Button button = icon(Feather.HELP_CIRCLE, Messages.of("controls.help"), () -> {});
+    button.getStyleClass().add("help-button");
+    button.setUserData(place);
+    button.setOnAction(_ -> button.fireEvent(new HelpRequest(place)));
+    return button;
+  }
+
+  /**
+   * A title with the guide about what is below it.
+   *
+   * @param place in the guide
+   */
+  public static HBox titled(Label title, String place) {
+    title.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(title, Priority.ALWAYS);
+    HBox row = new HBox(6, title, help(place));
+    row.setAlignment(Pos.TOP_LEFT);
+    return row;
+  }
+
   /** A box with a list of values, as wide as there is room, written as people call them. */
   public static <V> ComboBox<V> choice(Function<V, String> format) {
     ComboBox<V> box = new ComboBox<>();
@@ -89,11 +115,17 @@ public final class Controls {
     return box;
   }
 
-  /** The head of a pane: its title, and a cross that closes it. */
-  public static HBox paneHead(String title, Runnable close) {
+  /**
+   * The head of a pane: its title, the guide about it, and a cross that closes it.
+   *
+   * @param place in the guide
+   */
+  public static HBox paneHead(String title, String place, Runnable close) {
     Label words = new Label(title);
     words.getStyleClass().add("section-title");
-    HBox head = new HBox(6, words, gap(), icon(Feather.X, Messages.of("common.close-esc"), close));
+    HBox head =
+        new HBox(
+            6, words, help(place), gap(), icon(Feather.X, Messages.of("common.close-esc"), close));
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
   }

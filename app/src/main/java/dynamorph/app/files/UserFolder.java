@@ -143,6 +143,13 @@ public final class UserFolder {
     write(RECENT, lines);
   }
 
+  /** Takes a file off the list of the latest; it stays where it is. */
+  public void forget(Path file) {
+    List<Path> files = new ArrayList<>(recent());
+    files.remove(file);
+    write(RECENT, String.join("\n", files.stream().map(Path::toString).toList()));
+  }
+
   /** Whether the person has closed the welcome. */
   public boolean isWelcomed() {
     return Files.exists(folder.resolve(WELCOMED));

@@ -121,7 +121,12 @@ public final class FillPane extends VBox {
       workspace.attempts().discardPending();
     });
     ScrollPane scroll = Controls.scrolled(content);
-    getChildren().addAll(new VBox(2, title, counts), scroll, export, new HBox(8, commit, cancel));
+    getChildren()
+        .addAll(
+            new VBox(2, Controls.titled(title, "documents#tables"), counts),
+            scroll,
+            export,
+            new HBox(8, commit, cancel));
     workspace.attempts().follow(Attempt::fill, table -> table.ifPresent(this::open));
     workspace
         .historyProperty()

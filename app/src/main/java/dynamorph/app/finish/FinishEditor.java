@@ -1,5 +1,6 @@
 package dynamorph.app.finish;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.field.Editors;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
@@ -75,6 +76,7 @@ public final class FinishEditor extends VBox {
         new HBox(
             4,
             title,
+            Controls.help("finishes"),
             gap,
             adder(
                 Messages.of("finish-editor.presets"),

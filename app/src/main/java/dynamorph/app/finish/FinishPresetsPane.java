@@ -62,7 +62,11 @@ public final class FinishPresetsPane extends VBox {
     this.pictures = pictures;
     getStyleClass().addAll("inspector", "preset-pane");
     setId("preset-pane");
-    HBox head = Controls.paneHead(Messages.of("finish-presets-pane.finish-presets"), this::close);
+    HBox head =
+        Controls.paneHead(
+            Messages.of("finish-presets-pane.finish-presets"),
+            "finishes#finish-presets",
+            this::close);
     hint.getStyleClass().add("quiet");
     hint.setWrapText(true);
     ScrollPane scroll = new ScrollPane(groups());

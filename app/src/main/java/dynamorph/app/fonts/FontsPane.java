@@ -56,7 +56,11 @@ public final class FontsPane extends VBox {
     setId("fonts-pane");
     setPrefWidth(WIDTH);
     setMaxSize(WIDTH, Region.USE_PREF_SIZE);
-    HBox head = Controls.paneHead(Messages.of("fonts-pane.fonts-in-this-project"), this::close);
+    HBox head =
+        Controls.paneHead(
+            Messages.of("fonts-pane.fonts-in-this-project"),
+            "typesetting#fonts-dictionaries-patterns",
+            this::close);
     ScrollPane scroll = new ScrollPane(rows);
     scroll.setFitToWidth(true);
     scroll.setMaxHeight(MOST_HEIGHT);

@@ -61,7 +61,9 @@ public final class StepsPane extends VBox {
     list.setFixedCellSize(ROW_HEIGHT);
     list.setCellFactory(_ -> new StepCell());
     list.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
-    getChildren().addAll(Controls.paneHead(Messages.of("steps-pane.steps"), this::close), list);
+    getChildren()
+        .addAll(
+            Controls.paneHead(Messages.of("steps-pane.steps"), "guide#files", this::close), list);
     workspace.historyProperty().addListener((_, _, _) -> update());
     Controls.closeOnEscape(this, this::close);
     setVisible(false);

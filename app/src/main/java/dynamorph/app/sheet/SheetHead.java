@@ -1,5 +1,6 @@
 package dynamorph.app.sheet;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.model.property.Facet;
@@ -56,7 +57,7 @@ final class SheetHead extends VBox {
     first.setAlignment(Pos.CENTER_LEFT);
     HBox left = new HBox(8, label(Messages.of("sheet.show")), shown(), size());
     left.setAlignment(Pos.CENTER_LEFT);
-    HBox right = new HBox(8, words, columns);
+    HBox right = new HBox(8, words, columns, Controls.help("survey#all-texts-side-by-side"));
     right.setAlignment(Pos.CENTER_LEFT);
     // where there is little room these go on below
     FlowPane second = new FlowPane(16, 8, left, right);

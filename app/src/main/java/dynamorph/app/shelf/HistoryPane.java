@@ -58,7 +58,8 @@ public final class HistoryPane extends VBox {
     ScrollPane scroll = Controls.scrolled(list);
     getChildren()
         .addAll(
-            Controls.paneHead(Messages.of("history-pane.shelf-history"), this::close),
+            Controls.paneHead(
+                Messages.of("history-pane.shelf-history"), "shelf#history", this::close),
             title,
             words,
             scroll);

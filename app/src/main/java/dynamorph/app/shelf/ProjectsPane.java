@@ -124,7 +124,10 @@ public final class ProjectsPane extends VBox {
     tools.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
-            Controls.paneHead(Messages.of("projects-pane.update-projects"), this::close),
+            Controls.paneHead(
+                Messages.of("projects-pane.update-projects"),
+                "shelf#all-projects-at-once",
+                this::close),
             words,
             tools,
             running,

@@ -89,7 +89,15 @@ public final class UpdatesPane extends VBox {
     buttons.setAlignment(Pos.CENTER_LEFT);
     Label title = new Label(Messages.of("updates-pane.updates"));
     title.getStyleClass().add("section-title");
-    getChildren().addAll(title, sides(), words, scroll, elsewhere, note, buttons);
+    getChildren()
+        .addAll(
+            Controls.titled(title, "shelf#when-a-look-changes"),
+            sides(),
+            words,
+            scroll,
+            elsewhere,
+            note,
+            buttons);
     Controls.closeOnEscape(this, () -> workspace.attempts().discardPending());
     workspace
         .attempts()

@@ -103,7 +103,7 @@ public final class SurveyPane extends VBox {
     title.setMinHeight(Region.USE_PREF_SIZE);
     title.setText(Messages.of("survey.is-being-made"));
     texts.getStyleClass().add("quiet");
-    return new VBox(title, texts);
+    return new VBox(Controls.titled(title, "survey#what-could-be-in-better-order"), texts);
   }
 
   private Button report(SurveyFiles files) {

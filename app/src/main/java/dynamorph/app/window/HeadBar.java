@@ -205,8 +205,11 @@ public final class HeadBar extends HBox {
             actions.item("project.add-image"),
             actions.item("project.place-image"),
             new SeparatorMenuItem(),
-            actions.item("view.theme"),
-            actions.item("view.shortcuts"));
+            actions.item("view.start"),
+            actions.item("view.tour"),
+            actions.item("view.guide"),
+            actions.item("view.shortcuts"),
+            actions.item("view.theme"));
   }
 
   private void fillExportMenu() {

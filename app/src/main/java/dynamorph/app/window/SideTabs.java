@@ -1,7 +1,9 @@
 package dynamorph.app.window;
 
+import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
+import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
@@ -18,7 +20,7 @@ public final class SideTabs extends VBox {
   private final ToggleButton layers = tab(Messages.of("side-tabs.layers"), "tab-layers");
   private final ToggleButton cues = tab(Messages.of("side-tabs.cues"), "tab-cues");
   private final ToggleButton survey = tab(Messages.of("side-tabs.survey"), "tab-survey");
-  private final HBox bar = new HBox(6, properties, layers, cues, survey);
+  private final HBox bar = new HBox(6, properties, layers, cues, survey, Controls.gap());
   private final Region look;
   private final Region layerList;
   private final Region list;
@@ -127,5 +129,18 @@ public final class SideTabs extends VBox {
     workspace.view().surveyProperty().set(surveyed);
     workspace.view().layersProperty().set(layers.isSelected());
     look.setVisible(!listed && !surveyed && !layers.isSelected());
+    Button help =
+        Controls.help(
+            listed
+                ? "captions"
+                : surveyed
+                    ? "survey#what-could-be-in-better-order"
+                    : layers.isSelected()
+                        ? "guide#put-texts-in-order"
+                        : "guide#make-one-text-look-right");
+    if (bar.getChildren().getLast() instanceof Button) {
+      bar.getChildren().removeLast();
+    }
+    bar.getChildren().add(help);
   }
 }

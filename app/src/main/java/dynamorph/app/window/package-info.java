@@ -1,2 +1,2 @@
-/** What frames the views: head bar, command search, notices, shortcut sheet, welcome strip. */
+/** What frames the views: head bar, command search, notices, shortcut sheet, columns. */
 package dynamorph.app.window;

@@ -5,6 +5,7 @@ import dynamorph.app.action.Action;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileQuestion;
 import dynamorph.app.files.UserFolder;
+import dynamorph.app.render.Studio;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
@@ -128,7 +129,7 @@ final class Driver {
     AtomicInteger count = new AtomicInteger();
     IdSource counting = prefix -> prefix + "-" + count.incrementAndGet();
     Workspace workspace = new Workspace(counting, project);
-    MainWindow window = new MainWindow(workspace, answers, user, Theme.CHALK);
+    MainWindow window = new MainWindow(workspace, answers, user, Theme.CHALK, studio(project));
     before = Optional.of(window);
     stage.setScene(window.scene());
     // the stage is that of the journey before, which may have made it small
@@ -139,6 +140,18 @@ final class Driver {
     stage.requestFocus();
     return new Driver(window, answers);
   }
+
+  /** What is set and drawn depends on values alone, so that journeys share it. */
+  private static Studio studio(Project project) {
+    Studio known = studio.filter(one -> one.fits(project)).orElseGet(() -> Studio.of(project));
+    if (studio.isEmpty()) {
+      known.askMachineForFonts();
+    }
+    studio = Optional.of(known);
+    return known;
+  }
+
+  private static Optional<Studio> studio = Optional.empty();
 
   /**
    * Passes over a journey on JavaFX's headless platform, whose robot sends no drags and which fails

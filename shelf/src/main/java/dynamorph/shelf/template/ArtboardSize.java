@@ -60,10 +60,10 @@ public record ArtboardSize(
           screen(Messages.of("artboard-size.banner"), 1584, 396),
           film(Messages.of("artboard-size.hd"), 1920, 1080),
           film(Messages.of("artboard-size.uhd"), 3840, 2160),
-          film(Messages.of("artboard-size.two-k"), 2048, 1080),
-          film(Messages.of("artboard-size.four-k"), 4096, 2160),
           film(Messages.of("artboard-size.upright"), 1080, 1920),
-          film(Messages.of("artboard-size.square"), 1080, 1080));
+          film(Messages.of("artboard-size.square"), 1080, 1080),
+          film(Messages.of("artboard-size.two-k"), 2048, 1080),
+          film(Messages.of("artboard-size.four-k"), 4096, 2160));
 
   private static ArtboardSize paper(String name, double width, double height) {
     return new ArtboardSize(Purpose.PRINT, name, width, height, LengthUnit.MILLIMETRE);

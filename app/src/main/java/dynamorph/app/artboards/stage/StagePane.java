@@ -11,6 +11,7 @@ import dynamorph.app.window.NoticeBar;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Numbers;
 import java.util.List;
+import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -62,10 +63,16 @@ public final class StagePane extends StackPane {
     getChildren().add(getChildren().indexOf(notice), pane);
   }
 
-  /** Puts panes in front of the stage of which one is open at a time. */
-  public void addRooms(List<LatePane<?>> rooms) {
+  /**
+   * Puts panes in front of the stage of which one is open at a time.
+   *
+   * @param elsewhere takes its turn with them, but lies elsewhere in the window
+   */
+  public void addRooms(List<LatePane<?>> inFront, LatePane<?> elsewhere) {
+    inFront.forEach(this::addInFront);
+    List<LatePane<?>> rooms =
+        Stream.concat(inFront.stream(), Stream.<LatePane<?>>of(elsewhere)).toList();
     for (LatePane<?> room : rooms) {
-      addInFront(room);
       room.visibleProperty()
           .addListener((_, _, shown) -> {
             if (shown) {

@@ -71,7 +71,8 @@ public final class RecoveryPane extends VBox {
     ScrollPane scroll = Controls.scrolled(list);
     getChildren()
         .addAll(
-            Controls.paneHead(Messages.of("recovery-pane.recovered-work"), this::close),
+            Controls.paneHead(
+                Messages.of("recovery-pane.recovered-work"), "trust#work", this::close),
             words,
             scroll);
     setVisible(false);

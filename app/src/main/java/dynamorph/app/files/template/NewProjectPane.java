@@ -98,7 +98,7 @@ public final class NewProjectPane extends VBox {
     foot.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
-            Controls.paneHead(Messages.of("new-project.new-project"), this::close),
+            Controls.paneHead(Messages.of("new-project.new-project"), "guide#begin", this::close),
             switches(),
             scroll,
             fields,

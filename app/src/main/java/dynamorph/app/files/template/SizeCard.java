@@ -10,7 +10,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** A size of artboards, drawn in its proportions. */
-final class SizeCard extends ToggleButton {
+public final class SizeCard extends ToggleButton {
   /** The side of the largest of a purpose, in pixels. */
   private static final double LARGEST = 68;
 
@@ -20,6 +20,12 @@ final class SizeCard extends ToggleButton {
     this.size = size;
     getStyleClass().setAll("size-card");
     setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+    setGraphic(face(size));
+    setAccessibleText(size.name() + ", " + size.words());
+  }
+
+  /** What shows a size: its proportions, its name, its measures. */
+  public static VBox face(ArtboardSize size) {
     Label name = new Label(size.name());
     name.getStyleClass().add("size-name");
     Label words = new Label(size.words());
@@ -27,19 +33,18 @@ final class SizeCard extends ToggleButton {
     for (Label label : new Label[] {name, words}) {
       label.setMinWidth(Region.USE_PREF_SIZE);
     }
-    VBox card = new VBox(2, sheet(), name, words);
+    VBox card = new VBox(2, sheet(size), name, words);
     card.setAlignment(Pos.CENTER);
-    setGraphic(card);
-    setAccessibleText(size.name() + ", " + size.words());
+    return card;
   }
 
   ArtboardSize size() {
     return size;
   }
 
-  private StackPane sheet() {
+  private static StackPane sheet(ArtboardSize size) {
     Region sheet = new Region();
-    double scale = LARGEST * Math.sqrt(share()) / Math.max(size.width(), size.height());
+    double scale = LARGEST * Math.sqrt(share(size)) / Math.max(size.width(), size.height());
     sheet.setMinSize(size.width() * scale, size.height() * scale);
     sheet.setMaxSize(size.width() * scale, size.height() * scale);
     sheet.getStyleClass().add("size-sheet");
@@ -55,7 +60,7 @@ final class SizeCard extends ToggleButton {
    * How large it is beside the largest for the same purpose. Of that the root is drawn: the order
    * of sizes shows, and small ones are still seen.
    */
-  private double share() {
+  private static double share(ArtboardSize size) {
     double most = ArtboardSize.of(size.purpose()).mapToDouble(SizeCard::longer).max().orElseThrow();
     return longer(size) / most;
   }

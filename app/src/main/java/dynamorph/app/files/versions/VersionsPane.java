@@ -103,7 +103,8 @@ public final class VersionsPane extends VBox {
     foot.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
-            Controls.paneHead(Messages.of("versions-pane.saved-versions"), this::close),
+            Controls.paneHead(
+                Messages.of("versions-pane.saved-versions"), "trust#work", this::close),
             words,
             body,
             foot);

@@ -121,7 +121,7 @@ public final class StylesColumn extends VBox {
     Button empty =
         Controls.icon(Feather.PLUS, Messages.of("styles-column.new-empty-style"), this::addEmpty);
     empty.setId("new-style");
-    HBox head = new HBox(8, title, gap, empty, keep);
+    HBox head = new HBox(8, title, Controls.help("guide#styles"), gap, empty, keep);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
   }

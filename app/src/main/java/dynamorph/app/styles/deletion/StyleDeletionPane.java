@@ -73,7 +73,7 @@ public final class StyleDeletionPane extends VBox {
     cancel.setOnAction(_ -> workspace.attempts().discardPending());
     HBox buttons = new HBox(8, commit, cancel);
     ScrollPane scroll = Controls.scrolled(content);
-    getChildren().addAll(title, scroll, buttons);
+    getChildren().addAll(Controls.titled(title, "guide#styles"), scroll, buttons);
     workspace.attempts().follow(Attempt::deletion, deletion -> deletion.ifPresent(this::open));
   }
 

@@ -83,7 +83,7 @@ public final class StyleDesk extends VBox {
   private VBox banner() {
     title.getStyleClass().add("banner-title");
     title.setWrapText(true);
-    VBox banner = new VBox(2, title, reach);
+    VBox banner = new VBox(2, Controls.titled(title, "guide#change-it-everywhere"), reach);
     banner.getStyleClass().add("banner");
     return banner;
   }

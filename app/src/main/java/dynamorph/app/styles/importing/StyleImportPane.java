@@ -66,7 +66,9 @@ public final class StyleImportPane extends VBox {
     Button cancel = new Button(Messages.of("common.cancel"));
     cancel.setOnAction(_ -> workspace.attempts().discardPending());
     ScrollPane scroll = Controls.scrolled(list);
-    getChildren().addAll(title, forAll(), scroll, new HBox(8, bring, cancel));
+    getChildren()
+        .addAll(
+            Controls.titled(title, "guide#styles"), forAll(), scroll, new HBox(8, bring, cancel));
     workspace.attempts().follow(Attempt::styleImport, coming -> coming.ifPresent(this::open));
   }
 

@@ -133,7 +133,9 @@ public final class KeepPane extends VBox {
     alike.setId("keep-alike");
     same.setId("keep-same");
     same.managedProperty().bind(same.visibleProperty());
-    VBox head = new VBox(6, heading, from, grid, same, alike);
+    VBox head =
+        new VBox(
+            6, Controls.titled(heading, "guide#keep-the-look-as-a-style"), from, grid, same, alike);
     head.getStyleClass().add("inspector-head");
     return head;
   }

@@ -68,7 +68,7 @@ public final class SwatchPane extends VBox {
     getStyleClass().add("swatch-pane");
     setId("swatch-pane");
     title.getStyleClass().add("banner-title");
-    VBox banner = new VBox(2, title, uses);
+    VBox banner = new VBox(2, Controls.titled(title, "guide#styles"), uses);
     banner.getStyleClass().add("banner");
     name.setId("swatch-name");
     Controls.onTyped(name, this::rename);

@@ -141,7 +141,7 @@ public final class ReachView extends VBox {
     close.setOnAction(_ -> workspace.view().reachProperty().set(false));
     title.setMinWidth(Region.USE_PREF_SIZE);
     words.setMinWidth(0);
-    HBox head = new HBox(12, title, words, gap, close);
+    HBox head = new HBox(12, title, Controls.help("guide#change-it-everywhere"), words, gap, close);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
   }

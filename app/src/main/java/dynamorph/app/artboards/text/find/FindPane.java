@@ -104,7 +104,7 @@ public final class FindPane extends VBox {
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     Button close = Controls.icon(Feather.X, Messages.of("common.close-esc"), this::close);
-    HBox head = new HBox(6, title, gap, count, close);
+    HBox head = new HBox(6, title, Controls.help("guide#write-in-place"), gap, count, close);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
   }
