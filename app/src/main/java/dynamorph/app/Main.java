@@ -12,6 +12,7 @@ import dynamorph.demo.MuseumShelf;
 import dynamorph.model.IdSource;
 import dynamorph.model.Project;
 import dynamorph.shelf.projects.ProjectIndex;
+import dynamorph.typeset.font.Skia;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -62,6 +63,8 @@ public class Main extends Application {
   }
 
   public static void main(String[] arguments) {
+    // while the toolkit starts
+    Thread.ofPlatform().daemon().name("dynamorph-skia").start(Skia::ready);
     Application.launch(Main.class, arguments);
   }
 

@@ -58,6 +58,7 @@ import dynamorph.app.shelf.ShelfRooms;
 import dynamorph.app.start.StartPane;
 import dynamorph.app.styles.StyleActions;
 import dynamorph.app.styles.column.CardGestures;
+import dynamorph.app.styles.column.CompactStyles;
 import dynamorph.app.styles.column.ShelfPart;
 import dynamorph.app.styles.column.StylesColumn;
 import dynamorph.app.styles.deletion.StyleDeletionPane;
@@ -218,7 +219,7 @@ public final class MainWindow {
         LatePane.showingItself(
             () -> new StartPane(workspace, actions, files, states, pictures, stage::requestFocus));
     this.guide =
-        LatePane.showingItself(() -> new GuidePane(GuidePages.read(), stage::requestFocus));
+        LatePane.showingItself(() -> new GuidePane(GuidePages.read(), this::giveBackKeyboard));
     this.tour = new TourStrip(workspace, user, this::takeTour);
     CardGestures cards = new CardGestures(workspace, stage, overlay);
     this.shelf =
@@ -232,6 +233,7 @@ public final class MainWindow {
             dialogs,
             entry -> shelf.history().get().open(entry));
     cards.setShelf(onShelf);
+    CompactStyles.remember(workspace.view(), user);
     this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards, onShelf);
     stage.setDropPlace(styles.dropPlace());
     stage.afterNextFrame(() -> {
@@ -311,6 +313,11 @@ public final class MainWindow {
                 workspace.view().layersProperty(), () -> new LayersPane(workspace, stage, actions)),
             cues,
             foundBySurvey);
+    WindowSearch everything = new WindowSearch(workspace, stage, states, pictures);
+    search.add(_ -> everything.properties(tabs, inspector));
+    search.add(_ -> everything.artboards());
+    search.add(_ -> everything.swatches());
+    search.setGuide(words -> everything.guide(words, place -> guide.get().open(place)));
     this.side =
         new SideColumn(
             workspace,
@@ -388,6 +395,14 @@ public final class MainWindow {
     workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
     RecoveryPane.offer(journal, recovery::get);
+  }
+
+  private void giveBackKeyboard() {
+    if (start.isVisible()) {
+      start.get().takeKeyboard();
+    } else {
+      stage.requestFocus();
+    }
   }
 
   /** What one begins with when nothing is open. */
@@ -566,6 +581,13 @@ public final class MainWindow {
     actions.add("text.fonts", "", () -> fonts.get().open());
     new StageActions(stage, workspace.view()).register(actions);
     window.register(actions);
+    actions.add(
+        "view.compact-styles",
+        "",
+        () -> {
+          var compact = workspace.view().compactStylesProperty();
+          compact.set(!compact.get());
+        });
     actions.add("view.guide", "Shift+F1", () -> guide.get().open());
     actions.add("view.tour", "", this::takeTour);
     actions.add("view.start", "", this::showStart);

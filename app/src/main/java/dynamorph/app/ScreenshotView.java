@@ -109,6 +109,12 @@ final class ScreenshotView {
           main.dress(Theme.LAMP);
           artboards(main);
         });
+    views.put(
+        "compact-styles",
+        main -> {
+          main.workspace().view().compactStylesProperty().set(true);
+          artboards(main);
+        });
     views.put("start", MainWindow::showStart);
     views.put("guide", ScreenshotView::guide);
     views.put("empty", _ -> {});

@@ -136,6 +136,16 @@ final class WindowKeys {
         }
         films.playOrPause();
       }
+      case J, K, L -> {
+        if (!workspace.playback().isOpen()) {
+          return;
+        }
+        if (event.getCode() == KeyCode.K) {
+          workspace.playback().playingProperty().set(false);
+        } else {
+          workspace.playback().shuttle(event.getCode() == KeyCode.L);
+        }
+      }
       default -> {
         for (Tool tool : Tool.values()) {
           if (event.getCode() == KeyCode.getKeyCode(String.valueOf(tool.key()))) {

@@ -1,5 +1,6 @@
 package dynamorph.paint;
 
+import dynamorph.typeset.font.Skia;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.ColorAlphaType;
 import io.github.humbleui.skija.ColorType;
@@ -15,6 +16,10 @@ import java.util.function.Consumer;
  * @param bytes a direct buffer of width × height × 4 bytes
  */
 public record Pixels(int width, int height, ByteBuffer bytes) {
+  static {
+    Skia.ready();
+  }
+
   /** An empty picture. */
   public static Pixels blank(int width, int height) {
     return new Pixels(width, height, ByteBuffer.allocateDirect(width * height * 4));

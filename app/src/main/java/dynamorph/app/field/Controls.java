@@ -7,6 +7,7 @@ import dynamorph.model.style.Style;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -75,10 +76,18 @@ public final class Controls {
    * @param place in the guide, such as {@code typesetting#kashida}
    */
   public static Button help(String place) {
+    return help(() -> place);
+  }
+
+  /**
+   * Opens the guide.
+   *
+   * @param place in the guide, asked for when it is opened
+   */
+  public static Button help(Supplier<String> place) {
     Button button = icon(Feather.HELP_CIRCLE, Messages.of("controls.help"), () -> {});
     button.getStyleClass().add("help-button");
-    button.setUserData(place);
-    button.setOnAction(_ -> button.fireEvent(new HelpRequest(place)));
+    button.setOnAction(_ -> button.fireEvent(new HelpRequest(place.get())));
     return button;
   }
 

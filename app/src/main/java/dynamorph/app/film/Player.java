@@ -32,6 +32,8 @@ final class Player {
           }
         };
     playback.playingProperty().addListener((_, _, playing) -> start(playing));
+    // from where it is, at the other speed
+    playback.speedProperty().addListener((_, _, _) -> startedAt = 0);
     stage
         .frameProperty()
         .addListener((_, _, frame) -> {
@@ -61,8 +63,11 @@ final class Player {
       return;
     }
     Time last = timeline.get().rate().at(timeline.get().frames() - 1);
-    if (!playback.playheadProperty().get().isBefore(last)) {
+    Time from = playback.playheadProperty().get();
+    if (isForward() && !from.isBefore(last)) {
       playback.seek(Time.ZERO);
+    } else if (!isForward() && from.equals(Time.ZERO)) {
+      playback.seek(last);
     }
     startedAt = 0;
     asked = 0;
@@ -82,25 +87,32 @@ final class Player {
       startedFrom = playback.playheadProperty().get();
       lastFrame = rate.frameAt(startedFrom);
     }
-    Time moment = startedFrom.plus(Time.ofSeconds((now - startedAt) / 1e9));
+    double seconds = (now - startedAt) / 1e9 * playback.speedProperty().get();
+    Time moment = startedFrom.plus(Time.ofSeconds(seconds));
     Optional<Playback.Loop> loop = playback.loopProperty().get();
+    Time first = loop.map(Playback.Loop::from).orElse(Time.ZERO);
     Time end = loop.map(Playback.Loop::to).orElse(timeline.get().duration());
-    if (!moment.isBefore(end)) {
+    boolean over = isForward() ? !moment.isBefore(end) : moment.isBefore(first);
+    if (over) {
       if (loop.isEmpty()) {
-        playback.seek(end);
+        playback.seek(isForward() ? end : first);
         playback.playingProperty().set(false);
         return;
       }
       startedAt = now;
-      startedFrom = loop.get().from();
+      startedFrom = isForward() ? first : end.minus(rate.frame());
       moment = startedFrom;
     }
     long frame = rate.frameAt(moment);
     if (frame != lastFrame) {
-      asked += Math.max(1, frame - lastFrame);
+      asked += Math.max(1, Math.abs(frame - lastFrame));
       lastFrame = frame;
       playback.seek(moment);
     }
+  }
+
+  private boolean isForward() {
+    return playback.speedProperty().get() > 0;
   }
 
   /** Frames that should have been seen since the film was started. */

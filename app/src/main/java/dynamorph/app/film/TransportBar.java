@@ -47,6 +47,7 @@ final class TransportBar extends VBox {
   private final FilmActions actions;
   private final TextField code = new TextField();
   private final Label rate = new Label();
+  private final Label speed = new Label();
   private final HBox row = new HBox(4);
   private final MenuButton add;
   private final HBox problems = new HBox(8);
@@ -70,6 +71,12 @@ final class TransportBar extends VBox {
         .addListener((_, _, playing) ->
             play.setText(
                 playing ? Messages.of("transport-bar.pause") : Messages.of("transport-bar.play")));
+    playback.speedProperty().addListener((_, _, _) -> showSpeed());
+    playback.playingProperty().addListener((_, _, _) -> showSpeed());
+    speed.setId("play-speed");
+    speed.getStyleClass().add("quiet");
+    speed.setMinWidth(Region.USE_PREF_SIZE);
+    showSpeed();
     ToggleButton loop = new ToggleButton("", new FontIcon(Feather.REPEAT));
     loop.getStyleClass().add("icon-button");
     loop.setId("loop");
@@ -119,6 +126,7 @@ final class TransportBar extends VBox {
                 Messages.of("transport-bar.next-edit"),
                 () -> playback.toEdit(true)),
             loop,
+            speed,
             code,
             rate,
             gap,
@@ -148,6 +156,13 @@ final class TransportBar extends VBox {
     workspace.shownProperty().addListener((_, _, _) -> update());
     watch.problemsProperty().addListener((_, _, _) -> showProblems());
     update();
+  }
+
+  /** Only what is unusual is told. */
+  private void showSpeed() {
+    double now = playback.speedProperty().get();
+    Controls.showOnly(speed, playback.playingProperty().get() && now != 1);
+    speed.setText(Messages.of("transport-bar.speed", Numbers.format(now, 0)));
   }
 
   /** What is wrong stands beside the controls, or below them where that is too narrow. */

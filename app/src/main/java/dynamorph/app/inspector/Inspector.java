@@ -14,6 +14,7 @@ import dynamorph.model.edit.style.MuteStyle;
 import dynamorph.model.edit.style.ReorderFollowed;
 import dynamorph.model.edit.style.StopFollowing;
 import dynamorph.model.property.Facet;
+import dynamorph.model.property.PropertyKey;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
@@ -99,6 +100,11 @@ public final class Inspector extends VBox {
   /** Goes to where it is said how the selected letters are read; whether letters are selected. */
   public boolean askForRuby() {
     return parts().ruby.ask();
+  }
+
+  /** Shows one value alone, with the keyboard in it. */
+  public void reveal(PropertyKey<?> key) {
+    parts().sections.reveal(key);
   }
 
   /** What is shown of a selection: hundreds of controls, made when something is selected first. */

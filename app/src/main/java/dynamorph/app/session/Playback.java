@@ -13,6 +13,8 @@ import dynamorph.paint.scene.Scene;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
@@ -28,6 +30,9 @@ public final class Playback {
    * @param to first moment behind it
    */
   public record Loop(Time from, Time to) {}
+
+  private static final double MOST_SPEED = 16;
+  private final ReadOnlyDoubleWrapper speed = new ReadOnlyDoubleWrapper(1);
 
   private final Workspace workspace;
   private final ObjectProperty<Optional<ArtboardId>> film =
@@ -56,6 +61,29 @@ public final class Playback {
 
   public BooleanProperty playingProperty() {
     return playing;
+  }
+
+  /** How fast it plays: 1 as it was made, negative backwards. */
+  public ReadOnlyDoubleProperty speedProperty() {
+    return speed;
+  }
+
+  /** Plays as it was made, or stops. */
+  public void playOrPause() {
+    speed.set(1);
+    playing.set(!playing.get());
+  }
+
+  /**
+   * Plays on in a direction, twice as fast each time; where it stood or went the other way, it
+   * begins as it was made.
+   */
+  public void shuttle(boolean forward) {
+    double direction = forward ? 1 : -1;
+    boolean going = playing.get() && Math.signum(speed.get()) == direction;
+    double faster = Math.min(MOST_SPEED, Math.abs(speed.get()) * 2);
+    speed.set(going ? direction * faster : direction);
+    playing.set(true);
   }
 
   public BooleanProperty safeAreasShownProperty() {

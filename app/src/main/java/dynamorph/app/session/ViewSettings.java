@@ -20,6 +20,7 @@ public final class ViewSettings {
   private final BooleanProperty stageAlone = new SimpleBooleanProperty();
   private final BooleanProperty stylesColumn = new SimpleBooleanProperty(true);
   private final BooleanProperty sideColumn = new SimpleBooleanProperty(true);
+  private final BooleanProperty compactStyles = new SimpleBooleanProperty();
   private final BooleanProperty room = new SimpleBooleanProperty();
 
   /** Whether spaces, tabs and paragraph ends show in what is selected. */
@@ -50,6 +51,11 @@ public final class ViewSettings {
   /** Whether misspelt words are marked. */
   public BooleanProperty spellingProperty() {
     return spelling;
+  }
+
+  /** Whether styles are listed in a line each, without specimens. */
+  public BooleanProperty compactStylesProperty() {
+    return compactStyles;
   }
 
   /** Whether straight quotation marks become those of the language while typing. */

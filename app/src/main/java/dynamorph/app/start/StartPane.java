@@ -80,13 +80,7 @@ public final class StartPane extends HBox {
     getStyleClass().add("start-pane");
     setId("start");
     recent.setId("start-recent");
-    VBox main =
-        new VBox(
-            12,
-            title(Messages.of("start.go-on-with")),
-            recent,
-            title(Messages.of("start.begin-with-a-size")),
-            sizes());
+    VBox main = new VBox(12, title(Messages.of("start.go-on-with")), recent, sizesTitle(), sizes());
     main.getStyleClass().add("start-main");
     ScrollPane scroll = Controls.scrolled(main);
     HBox.setHgrow(scroll, Priority.ALWAYS);
@@ -103,6 +97,11 @@ public final class StartPane extends HBox {
   public void open() {
     list();
     setVisible(true);
+    takeKeyboard();
+  }
+
+  /** Lets keys go from button to button. */
+  public void takeKeyboard() {
     first.requestFocus();
   }
 
@@ -230,15 +229,18 @@ public final class StartPane extends HBox {
       words.getStyleClass().add("quiet");
       row.getChildren().add(new VBox(4, words, cards));
     }
+    return row;
+  }
+
+  private HBox sizesTitle() {
     Hyperlink more = new Hyperlink(Messages.of("start.all-sizes"));
     more.setId("start-all-sizes");
     more.setOnAction(_ -> {
       close();
       actions.get("project.new").run();
     });
-    VBox rest = new VBox(more);
-    rest.setAlignment(Pos.BOTTOM_LEFT);
-    row.getChildren().add(rest);
+    HBox row = new HBox(16, title(Messages.of("start.begin-with-a-size")), more);
+    row.setAlignment(Pos.BASELINE_LEFT);
     return row;
   }
 

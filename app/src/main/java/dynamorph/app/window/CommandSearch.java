@@ -8,8 +8,11 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.style.Style;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -22,19 +25,18 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.stage.Popup;
 
-/** Finds every action, style and text by its words. */
+/** Finds actions, styles, texts, and what else is given to it, by their words. */
 public final class CommandSearch extends TextField {
   private static final int MOST = 12;
   private static final double ROW_HEIGHT = 28;
 
-  /** Something found. */
-  private record Result(String text, String kind, Runnable run) {}
-
   private final Workspace workspace;
   private final Actions actions;
   private final java.util.function.Consumer<Layer> reveal;
+  private final List<SearchResult.Source> sources = new ArrayList<>();
+  private SearchResult.Source guide = _ -> Stream.empty();
   private final Popup popup = new Popup();
-  private final ListView<Result> results = new ListView<>();
+  private final ListView<SearchResult> results = new ListView<>();
 
   /**
    * @param reveal shows a text on the stage
@@ -76,6 +78,20 @@ public final class CommandSearch extends TextField {
     addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
   }
 
+  /** Finds other things too, behind actions and styles and before texts. */
+  public void add(SearchResult.Source source) {
+    sources.add(source);
+  }
+
+  /**
+   * Finds what is written about something, last of all.
+   *
+   * @param source gives only what fits
+   */
+  public void setGuide(SearchResult.Source source) {
+    guide = source;
+  }
+
   /** Takes the keyboard; what was typed before is typed over. */
   public void begin() {
     requestFocus();
@@ -104,12 +120,12 @@ public final class CommandSearch extends TextField {
   }
 
   private void choose() {
-    Result chosen = results.getSelectionModel().getSelectedItem();
+    SearchResult chosen = results.getSelectionModel().getSelectedItem();
     if (chosen != null) {
       popup.hide();
       clear();
       getParent().requestFocus();
-      chosen.run.run();
+      chosen.run().run();
     }
   }
 
@@ -119,8 +135,19 @@ public final class CommandSearch extends TextField {
       popup.hide();
       return;
     }
-    List<Result> found =
-        all().stream().filter(result -> matches(result, wanted)).limit(MOST).toList();
+    List<SearchResult> found =
+        Stream.of(
+                all().stream().filter(result -> matches(result, wanted)),
+                sources.stream()
+                    .flatMap(source -> source.results(wanted))
+                    .filter(result -> matches(result, wanted)),
+                texts().filter(result -> matches(result, wanted)),
+                guide.results(wanted))
+            .flatMap(results -> results)
+            // la is more likely the beginning of a label than a part of play
+            .sorted(Comparator.comparing(result -> !begins(result, wanted)))
+            .limit(MOST)
+            .toList();
     results.getItems().setAll(found);
     results.setPrefHeight(Math.max(1, found.size()) * ROW_HEIGHT + 4);
     results.setPlaceholder(new Label(Messages.of("command-search.nothing-is-called-that")));
@@ -139,8 +166,14 @@ public final class CommandSearch extends TextField {
         && workspace.project().films().findAny().isPresent();
   }
 
-  private static boolean matches(Result result, String wanted) {
-    String text = result.text.toLowerCase(Locale.ROOT);
+  /** Whether the words of a result begin with what was typed. */
+  private static boolean begins(SearchResult result, String wanted) {
+    String text = " " + result.text().toLowerCase(Locale.ROOT);
+    return Arrays.stream(wanted.split("\\s+")).allMatch(word -> text.contains(" " + word));
+  }
+
+  private static boolean matches(SearchResult result, String wanted) {
+    String text = result.text().toLowerCase(Locale.ROOT);
     for (String word : wanted.split("\\s+")) {
       if (!text.contains(word)) {
         return false;
@@ -149,14 +182,14 @@ public final class CommandSearch extends TextField {
     return true;
   }
 
-  private List<Result> all() {
-    List<Result> all = new ArrayList<>();
+  private List<SearchResult> all() {
+    List<SearchResult> all = new ArrayList<>();
     for (Action action : actions.all()) {
       if (action.enabled().get()) {
-        all.add(new Result(action.name(), action.shortcutText(), action::run));
+        all.add(new SearchResult(action.name(), action.shortcutText(), action::run));
       } else if (isInTheOtherView(action)) {
         all.add(
-            new Result(
+            new SearchResult(
                 action.name(),
                 Messages.of("command-search.in-the-timeline"),
                 () -> {
@@ -169,46 +202,50 @@ public final class CommandSearch extends TextField {
     for (Style style : workspace.project().styles().list()) {
       if (selected) {
         all.add(
-            new Result(
+            new SearchResult(
                 Messages.of("command-search.follow", style.name()),
                 Messages.of("command-search.style"),
                 () -> workspace.following().put(style.id(), false, false)));
       }
       all.add(
-          new Result(
+          new SearchResult(
               Messages.of("command-search.edit-style", style.name()),
               Messages.of("command-search.style"),
               () -> workspace.attempts().openDesk(style.id())));
     }
-    for (Artboard board : workspace.project().artboards()) {
-      for (Layer layer : board.layers()) {
-        String words = layer.story().text().lines().findFirst().orElse("");
-        all.add(
-            new Result(
-                words + " \u2013 " + board.name(),
-                Messages.of("command-search.text"),
-                () -> reveal.accept(layer)));
-      }
-    }
     return all;
   }
 
-  private static final class ResultCell extends ListCell<Result> {
+  private Stream<SearchResult> texts() {
+    return workspace.project().artboards().stream()
+        .flatMap(board -> board.layers().stream().map(layer -> text(board, layer)));
+  }
+
+  private SearchResult text(Artboard board, Layer layer) {
+    String words = layer.story().text().lines().findFirst().orElse("");
+    return new SearchResult(
+        words + " \u2013 " + board.name(),
+        Messages.of("command-search.text"),
+        () -> reveal.accept(layer));
+  }
+
+  private static final class ResultCell extends ListCell<SearchResult> {
     @Override
-    protected void updateItem(Result item, boolean empty) {
+    protected void updateItem(SearchResult item, boolean empty) {
       super.updateItem(item, empty);
       if (empty || item == null) {
         setGraphic(null);
         return;
       }
-      Label text = new Label(item.text);
+      Label text = new Label(item.text());
       text.setMinWidth(0);
-      Label kind = new Label(item.kind);
+      Label kind = new Label(item.kind());
       kind.getStyleClass().add("quiet");
       kind.setMinWidth(Region.USE_PREF_SIZE);
       Region gap = new Region();
       HBox.setHgrow(gap, Priority.ALWAYS);
       HBox row = new HBox(8, text, gap, kind);
+      item.picture().ifPresent(picture -> row.getChildren().addFirst(picture.get()));
       row.setAlignment(Pos.CENTER_LEFT);
       row.setMaxWidth(310);
       setGraphic(row);

@@ -40,6 +40,7 @@ public final class ShortcutSheet {
         Messages.of("shortcut-sheet.pan-the-view"));
     gestures.put("Ctrl+wheel", Messages.of("shortcut-sheet.zoom"));
     gestures.put(joined(tool -> String.valueOf(tool.key())), joined(tool -> tool.label()));
+    gestures.put("J, K, L", Messages.of("shortcut-sheet.backward-stop-forward"));
     gestures.put(
         Messages.of("shortcut-sheet.hover-a-style"),
         Messages.of("shortcut-sheet.see-the-selection-in-it"));

@@ -3,7 +3,6 @@ package dynamorph.app.window;
 import dynamorph.app.field.Controls;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
-import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
@@ -20,7 +19,8 @@ public final class SideTabs extends VBox {
   private final ToggleButton layers = tab(Messages.of("side-tabs.layers"), "tab-layers");
   private final ToggleButton cues = tab(Messages.of("side-tabs.cues"), "tab-cues");
   private final ToggleButton survey = tab(Messages.of("side-tabs.survey"), "tab-survey");
-  private final HBox bar = new HBox(6, properties, layers, cues, survey, Controls.gap());
+  private final HBox bar =
+      new HBox(6, properties, layers, cues, survey, Controls.gap(), Controls.help(this::place));
   private final Region look;
   private final Region layerList;
   private final Region list;
@@ -108,6 +108,17 @@ public final class SideTabs extends VBox {
     update();
   }
 
+  /** What the guide says about what is shown. */
+  private String place() {
+    if (list.isVisible()) {
+      return "captions#checks";
+    }
+    if (survey.isVisible() && survey.isSelected()) {
+      return "survey#what-could-be-in-better-order";
+    }
+    return layers.isSelected() ? "guide#put-texts-in-order" : "guide#make-one-text-look-right";
+  }
+
   private void update() {
     boolean film =
         workspace
@@ -129,18 +140,5 @@ public final class SideTabs extends VBox {
     workspace.view().surveyProperty().set(surveyed);
     workspace.view().layersProperty().set(layers.isSelected());
     look.setVisible(!listed && !surveyed && !layers.isSelected());
-    Button help =
-        Controls.help(
-            listed
-                ? "captions"
-                : surveyed
-                    ? "survey#what-could-be-in-better-order"
-                    : layers.isSelected()
-                        ? "guide#put-texts-in-order"
-                        : "guide#make-one-text-look-right");
-    if (bar.getChildren().getLast() instanceof Button) {
-      bar.getChildren().removeLast();
-    }
-    bar.getChildren().add(help);
   }
 }

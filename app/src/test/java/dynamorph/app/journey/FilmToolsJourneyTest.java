@@ -21,6 +21,7 @@ import javafx.scene.control.ButtonType;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.DialogPane;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
@@ -91,6 +92,42 @@ class FilmToolsJourneyTest extends FilmJourney {
     driver
         .robot()
         .interact(() -> ((javafx.scene.control.Button) dialog.lookupButton(button)).fire());
+  }
+
+  @Test
+  void theFilmIsShuttledByThreeKeys() {
+    var playback = driver.workspace().playback();
+    driver
+        .robot()
+        .interact(() -> {
+          playback.open();
+          playback.seek(Time.ofMillis(20_000));
+        });
+    driver.settle();
+    driver.robot().push(KeyCode.L);
+    driver.waitFor(
+        "it goes on", () -> Time.ofMillis(20_200).isBefore(playback.playheadProperty().get()));
+    driver.robot().push(KeyCode.L);
+    assertThat(playback.speedProperty().get()).isEqualTo(2);
+    driver.waitFor(
+        "it is told",
+        () ->
+            driver.isShown("#play-speed")
+                && ((Labeled) driver.node("play-speed")).getText().equals("2×"));
+    driver.robot().push(KeyCode.J).push(KeyCode.J);
+    assertThat(playback.speedProperty().get()).isEqualTo(-2);
+    driver.waitFor(
+        "it goes back", () -> playback.playheadProperty().get().isBefore(Time.ofMillis(19_000)));
+    driver.robot().push(KeyCode.K);
+    assertThat(playback.playingProperty().get()).isFalse();
+    assertThat(driver.isShown("#play-speed")).isFalse();
+    driver.robot().interact(() -> playback.seek(Time.ofMillis(200)));
+    driver.robot().push(KeyCode.J);
+    driver.waitFor("it stops at the beginning", () -> !playback.playingProperty().get());
+    assertThat(playback.playheadProperty().get()).isEqualTo(Time.ZERO);
+    driver.robot().push(KeyCode.SPACE);
+    assertThat(playback.speedProperty().get()).isEqualTo(1);
+    driver.robot().push(KeyCode.SPACE);
   }
 
   @Test

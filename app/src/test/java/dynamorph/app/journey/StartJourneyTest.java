@@ -71,6 +71,10 @@ class StartJourneyTest extends JourneyTest {
         .satisfies(film -> assertThat(film.sizeText()).contains("3840").contains("2160"));
     assertThat(driver.isShown("#track-lanes")).isTrue();
     start();
+    driver.press("start-guide");
+    assertThat(driver.isShown("#guide")).isTrue();
+    driver.robot().push(KeyCode.ESCAPE);
+    assertThat(driver.node("start-new").isFocused()).as("not what lies behind").isTrue();
     driver.press("start-new");
     driver.waitFor("it is asked", () -> driver.isShown("#new-project"));
     assertThat(driver.isShown("#start")).as("one of both").isFalse();

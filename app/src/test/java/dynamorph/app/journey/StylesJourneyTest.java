@@ -22,6 +22,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 
 /** Styles are derived, edited, renamed and deleted; values are traced and finishes built. */
@@ -41,6 +42,24 @@ class StylesJourneyTest extends JourneyTest {
     driver.robot().rightClickOn("#style-" + id);
     driver.robot().clickOn(item);
     driver.settle();
+  }
+
+  @Test
+  void aCompactListHasALineForEachStyle() {
+    driver.pressText("web-place");
+    driver.press("shelf-dense");
+    Region card = (Region) driver.node("style-" + LABEL);
+    assertThat(card.getHeight()).isLessThan(24);
+    assertThat(driver.robot().from(card).lookup(".label").<Label>queryAll())
+        .filteredOn(Label::isVisible)
+        .extracting(Label::getText)
+        .contains("Label title", "Barlow Condensed, 76 pt", "6");
+    driver.robot().clickOn(card);
+    driver.waitFor("it follows", () -> driver.layer("web-place").follows().contains(LABEL));
+    assertThat(driver.window().files().user().lines("styles.txt")).containsExactly("compact");
+    driver.press("shelf-dense");
+    assertThat(card.getHeight()).isGreaterThan(60);
+    assertThat(driver.window().files().user().lines("styles.txt")).isEmpty();
   }
 
   @Test

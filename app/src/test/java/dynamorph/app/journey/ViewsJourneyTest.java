@@ -3,15 +3,19 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.action.Action;
+import dynamorph.app.window.SearchResult;
 import dynamorph.model.LayerId;
 import dynamorph.model.style.StyleId;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import javafx.event.Event;
 import javafx.event.EventHandler;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -58,6 +62,32 @@ class ViewsJourneyTest extends JourneyTest {
         .push(KeyCode.ENTER);
     driver.settle();
     assertThat(driver.workspace().playback().isOpen()).as("the film is shown").isTrue();
+  }
+
+  @Test
+  void searchFindsValuesArtboardsSwatchesAndTheGuide() {
+    driver.pressText("label-3-title");
+    seek("drop capital lines");
+    assertThat(driver.isShown("#guide")).isFalse();
+    assertThat(driver.robot().lookup("#inspector #find-property").<TextField>query().getText())
+        .isNotEmpty();
+    seek("copper");
+    assertThat(driver.workspace().attempts().present().swatch()).contains("copper");
+    driver.robot().push(KeyCode.ESCAPE);
+    seek("web square");
+    assertThat(driver.stage().view().scale()).as("the artboard fills the stage").isGreaterThan(0.3);
+    driver.robot().push(KeyCode.CONTROL, KeyCode.SPACE).write("la");
+    assertThat(driver.robot().lookup(".search-results").<ListView<SearchResult>>query().getItems())
+        .as("what begins so, not what plays")
+        .allMatch(found -> (" " + found.text()).toLowerCase(Locale.ROOT).contains(" la"));
+    driver.robot().push(KeyCode.ESCAPE);
+    seek("kashida join");
+    assertThat(driver.isShown("#guide")).isTrue();
+  }
+
+  private void seek(String words) {
+    driver.robot().push(KeyCode.CONTROL, KeyCode.SPACE).write(words).push(KeyCode.ENTER);
+    driver.settle();
   }
 
   /** Each as a place to stand in when the search is called for. */

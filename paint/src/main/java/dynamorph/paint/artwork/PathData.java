@@ -5,6 +5,7 @@ import static java.util.Objects.requireNonNull;
 import dynamorph.model.shape.FillRule;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.value.Numbers;
+import dynamorph.typeset.font.Skia;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathFillMode;
@@ -26,6 +27,7 @@ public final class PathData implements AutoCloseable {
    * @throws IllegalArgumentException if the data cannot be read
    */
   public static PathData of(String data, FillRule inside, Affine place) {
+    Skia.ready();
     try (Path read = Path.makeFromSVGString(data)) {
       Path placed = requireNonNull(read.makeTransform(place.matrix()));
       placed.setFillMode(inside == FillRule.EVENODD ? PathFillMode.EVEN_ODD : PathFillMode.WINDING);

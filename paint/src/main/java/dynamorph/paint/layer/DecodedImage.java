@@ -2,6 +2,7 @@ package dynamorph.paint.layer;
 
 import static java.util.Objects.requireNonNull;
 
+import dynamorph.typeset.font.Skia;
 import io.github.humbleui.skija.Bitmap;
 import io.github.humbleui.skija.ColorAlphaType;
 import io.github.humbleui.skija.ColorSpace;
@@ -26,6 +27,7 @@ public final class DecodedImage {
    * @throws IllegalArgumentException if it is no image that can be read
    */
   public static Image of(byte[] encoded) {
+    Skia.ready();
     Image image = Image.makeDeferredFromEncodedBytes(encoded);
     Optional<ColorSpace> named = PngColours.named(encoded);
     if (named.isEmpty() && isPlain(image)

@@ -1,5 +1,6 @@
 package dynamorph.paint.layer;
 
+import dynamorph.typeset.font.Skia;
 import io.github.humbleui.skija.Image;
 import java.util.Optional;
 
@@ -15,6 +16,7 @@ public record ImageSize(int width, int height) {
 
   /** The size of an encoded image; empty if it is none that can be painted. */
   public static Optional<ImageSize> of(byte[] encoded) {
+    Skia.ready();
     try (Image image = Image.makeDeferredFromEncodedBytes(encoded)) {
       return Optional.of(new ImageSize(image.getWidth(), image.getHeight()));
     } catch (RuntimeException unreadable) {

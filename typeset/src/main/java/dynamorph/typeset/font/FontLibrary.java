@@ -30,6 +30,10 @@ import java.util.stream.Stream;
  * the machine. Safe on any thread; close it to release the native fonts.
  */
 public final class FontLibrary implements AutoCloseable {
+  static {
+    Skia.ready();
+  }
+
   /** What stands in for a family that is not there. */
   public static final String SUBSTITUTE = "Source Sans 3";
 

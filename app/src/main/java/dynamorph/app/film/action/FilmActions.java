@@ -60,6 +60,8 @@ public final class FilmActions implements AutoCloseable {
     actions.add("film.new", "", this::newFilm);
     actions.add("film.settings", "", when.film(), this::filmSettings);
     actions.add("film.play", "", when.film(), this::playOrPause);
+    actions.add("film.play-forward", "", when.film(), () -> playback.shuttle(true));
+    actions.add("film.play-backward", "", when.film(), () -> playback.shuttle(false));
     actions.add("film.next-frame", "Alt+RIGHT", when.film(), () -> playback.step(1));
     actions.add("film.previous-frame", "Alt+LEFT", when.film(), () -> playback.step(-1));
     actions.add("film.next-edit", "Alt+Shift+RIGHT", when.film(), () -> playback.toEdit(true));
@@ -142,7 +144,7 @@ public final class FilmActions implements AutoCloseable {
 
   public void playOrPause() {
     if (playback.isOpen()) {
-      playback.playingProperty().set(!playback.playingProperty().get());
+      playback.playOrPause();
     }
   }
 

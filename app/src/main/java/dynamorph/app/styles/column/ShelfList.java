@@ -8,10 +8,7 @@ import dynamorph.app.shelf.ShelfLooks;
 import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.Target;
-import dynamorph.model.property.Address;
-import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.StyleFilter;
 import dynamorph.model.style.Style;
@@ -37,8 +34,6 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.paint.Color;
-import javafx.scene.shape.Rectangle;
 import javafx.util.Duration;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
@@ -51,7 +46,6 @@ import org.kordamp.ikonli.javafx.FontIcon;
 final class ShelfList extends ListView<ShelfList.Row> {
   private static final Duration REST = Duration.millis(150);
   private static final double NAME_WIDTH = 118;
-  private static final double CHIP = 10;
   private static final double DRAG_THRESHOLD = 6;
   private static final PseudoClass DENSE = PseudoClass.getPseudoClass("dense");
 
@@ -431,20 +425,13 @@ final class ShelfList extends ListView<ShelfList.Row> {
       setId("shelf-" + kept.id());
       setAccessibleText(Messages.of("shelf-list.look", style.name(), style.level().label(), where));
       if (compact) {
-        PropertySet values = value(style);
+        LookSummary summary = LookSummary.of(value(style), drawn.palette());
         name.setText(style.name());
-        family.setText(
-            Messages.of(
-                "shelf-list.family-and-size",
-                values.get(Properties.FONT_FAMILY.key()).orElse("\u2013"),
-                values
-                    .get(Properties.SIZE.key())
-                    .map(Properties.SIZE.type()::label)
-                    .orElse("\u2013")));
+        family.setText(summary.letters());
         boolean newer = where.equals(Messages.of("shelf-list.newer"));
         mark.setText(newer ? where : "");
         there.setVisible(!newer && !where.isEmpty());
-        chips.getChildren().setAll(colours(values));
+        chips.getChildren().setAll(summary.chips());
         Tips.on(line, style.name());
         setGraphic(line);
         return;
@@ -460,23 +447,6 @@ final class ShelfList extends ListView<ShelfList.Row> {
           (int) StyleCard.WIDTH - 2,
           (int) StyleCard.SPECIMEN_HEIGHT);
       setGraphic(card);
-    }
-
-    private List<Rectangle> colours(PropertySet values) {
-      return Coats.of(values, Address.FINISH).stream()
-          .map(coat -> drawn.palette().colour(Coats.value(values, Properties.COAT_COLOUR.at(coat))))
-          .distinct()
-          .limit(3)
-          .map(colour -> {
-            Rectangle chip =
-                new Rectangle(
-                    CHIP,
-                    CHIP,
-                    Color.rgb(colour.red(), colour.green(), colour.blue(), colour.alpha() / 255.0));
-            chip.getStyleClass().add("colour-chip");
-            return chip;
-          })
-          .toList();
     }
 
     /** Whether the project has it too. */

@@ -91,6 +91,7 @@ public final class ShelfPart {
     dense.getStyleClass().add("icon-button");
     dense.setAccessibleText(Messages.of("shelf-part.compact-list"));
     Tips.on(dense, Messages.of("shelf-part.compact-list"));
+    dense.selectedProperty().bindBidirectional(workspace.view().compactStylesProperty());
     keeper.followedProperty().addListener((_, _, _) -> tell());
     keeper.newerElsewhereProperty().addListener((_, _, _) -> tell());
     tell();
@@ -171,8 +172,6 @@ public final class ShelfPart {
     }
     HBox.setHgrow(bar, Priority.ALWAYS);
     HBox row = new HBox(6, bar, dense);
-    dense.visibleProperty().bind(scope.isNotEqualTo(Scope.PROJECT));
-    dense.managedProperty().bind(dense.visibleProperty());
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }

@@ -43,6 +43,7 @@ final class StyleCard extends HBox {
   /** How a look on the shelf is marked that the project has as it is there. */
   static final String IN_PROJECT = Messages.of("shelf-list.in-project");
 
+  private static final PseudoClass COMPACT = PseudoClass.getPseudoClass("compact");
   private static final PseudoClass SETTLED = PseudoClass.getPseudoClass("settled");
   private static final PseudoClass DROP_ON = PseudoClass.getPseudoClass("drop-on");
 
@@ -55,6 +56,11 @@ final class StyleCard extends HBox {
   private final Label count = new Label();
   private final Label place = new Label();
   private final Label local = new Label();
+  private final Label letters = new Label();
+  private final HBox chips = new HBox(2);
+  private final Region gap = Controls.gap();
+  private final HBox footer = new HBox(6);
+  private final StackPane picture = new StackPane(specimen);
   private final Region elbow = new Region();
   private final Circle dot = new Circle(4);
   private Optional<Content> content = Optional.empty();
@@ -71,8 +77,10 @@ final class StyleCard extends HBox {
     local.getStyleClass().add("local-text");
     actions.setAlignment(Pos.CENTER_RIGHT);
     actions.setMinWidth(Region.USE_PREF_SIZE);
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
+    letters.getStyleClass().add("quiet");
+    letters.setMinWidth(0);
+    chips.setAlignment(Pos.CENTER_RIGHT);
+    chips.setMinWidth(Region.USE_PREF_SIZE);
     name.setMinWidth(0);
     level.setMinWidth(Region.USE_PREF_SIZE);
     local.setMinWidth(Region.USE_PREF_SIZE);
@@ -81,14 +89,12 @@ final class StyleCard extends HBox {
     place.setMinWidth(Region.USE_PREF_SIZE);
     place.setVisible(false);
     place.setManaged(false);
-    HBox footer = new HBox(6, dot, name, level, place, gap, count, local, actions);
     footer.setAlignment(Pos.CENTER_LEFT);
     footer.getStyleClass().add("style-footer");
-    StackPane picture = new StackPane(specimen);
     picture.setMinHeight(SPECIMEN_HEIGHT);
     picture.setMaxHeight(SPECIMEN_HEIGHT);
     picture.setAlignment(Pos.CENTER_LEFT);
-    face.getChildren().addAll(picture, footer);
+    arrange(false);
     HBox.setHgrow(face, Priority.ALWAYS);
     hoverProperty().addListener((_, _, _) -> showActions());
     focusedProperty().addListener((_, _, _) -> showActions());
@@ -129,9 +135,24 @@ final class StyleCard extends HBox {
     }
     actions.setVisible(shown);
     actions.setManaged(shown);
-    for (Label told : List.of(level, count, local)) {
+    for (Label told : List.of(level, count, local, letters)) {
       told.setVisible(!shown);
       told.setManaged(!shown && !told.getText().isEmpty());
+    }
+  }
+
+  /** As a specimen with a line below, or as that line alone. */
+  private void arrange(boolean compact) {
+    pseudoClassStateChanged(COMPACT, compact);
+    if (compact) {
+      // the name is read whole, and what it is set in as far as there is room
+      name.setMinWidth(Region.USE_PREF_SIZE);
+      footer.getChildren().setAll(dot, name, letters, place, gap, chips, count, local, actions);
+      face.getChildren().setAll(footer);
+    } else {
+      name.setMinWidth(0);
+      footer.getChildren().setAll(dot, name, level, place, gap, count, local, actions);
+      face.getChildren().setAll(picture, footer);
     }
   }
 
@@ -144,6 +165,7 @@ final class StyleCard extends HBox {
    * @param base whether plain text follows it
    * @param mark how it stands to the shelf, or on the shelf to the project; may be empty
    * @param versions how many it has, on the shelf; else 0
+   * @param summary what is said instead of a specimen; empty where there is one
    */
   record Content(
       Style style,
@@ -152,10 +174,11 @@ final class StyleCard extends HBox {
       long deviating,
       boolean base,
       String mark,
-      int versions) {
+      int versions,
+      Optional<LookSummary> summary) {
     /** A look on the shelf. */
     static Content onShelf(Style style, int versions, String mark) {
-      return new Content(style, 0, 0, 0, false, mark, versions);
+      return new Content(style, 0, 0, 0, false, mark, versions, Optional.empty());
     }
   }
 
@@ -164,26 +187,37 @@ final class StyleCard extends HBox {
     if (content.filter(wanted::equals).isPresent()) {
       return;
     }
-    if (content.map(Content::depth).filter(depth -> depth == wanted.depth()).isEmpty()) {
-      standIn(wanted.depth());
+    boolean compact = wanted.summary().isPresent();
+    boolean other = content.filter(was -> was.summary().isPresent() == compact).isEmpty();
+    if (other) {
+      arrange(compact);
+    }
+    if (other || content.filter(was -> was.depth() == wanted.depth()).isEmpty()) {
+      standIn(wanted.depth(), compact);
     }
     content = Optional.of(wanted);
+    letters.setText(wanted.summary().map(LookSummary::letters).orElse(""));
+    chips.getChildren().setAll(wanted.summary().map(LookSummary::chips).orElse(List.of()));
     tell(wanted.style(), wanted.followers(), wanted.deviating(), wanted.base());
     place.setText(wanted.mark());
-    place.pseudoClassStateChanged(
-        SETTLED, wanted.mark().equals(ON_SHELF) || wanted.mark().equals(IN_PROJECT));
-    place.setVisible(!wanted.mark().isEmpty());
+    boolean settled = wanted.mark().equals(ON_SHELF) || wanted.mark().equals(IN_PROJECT);
+    place.setVisible(!wanted.mark().isEmpty() && !(compact && settled));
+    place.pseudoClassStateChanged(SETTLED, settled);
     place.setManaged(place.isVisible());
     if (wanted.versions() > 0) {
       count.setText(Messages.of("style-card.versions", wanted.versions()));
     }
   }
 
-  private void standIn(int depth) {
+  private void standIn(int depth, boolean compact) {
     elbow.setMinWidth(depth * INDENT);
     elbow.setMaxWidth(depth * INDENT);
     getChildren().setAll(depth > 0 ? List.of(elbow, face) : List.of(face));
     double width = WIDTH - depth * INDENT;
+    if (compact) {
+      face.setMaxWidth(Double.MAX_VALUE);
+      return;
+    }
     // as wide as its specimen, with a scroll bar beside it or without
     face.setMaxWidth(width);
     specimen.setFitWidth(width - 2);

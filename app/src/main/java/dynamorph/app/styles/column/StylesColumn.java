@@ -26,6 +26,7 @@ import java.util.Optional;
 import java.util.Set;
 import javafx.animation.AnimationTimer;
 import javafx.beans.value.ObservableValue;
+import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
@@ -58,6 +59,7 @@ public final class StylesColumn extends VBox {
   private final Map<StyleId, StyleCard> cards = new HashMap<>();
   private final CardGestures gestures;
   private final ShelfPart shelf;
+  private static final PseudoClass COMPACT = PseudoClass.getPseudoClass("compact");
   private List<StyleId> order = List.of();
   private Cascade cascade;
 
@@ -107,6 +109,8 @@ public final class StylesColumn extends VBox {
         });
     workspace.attempts().presentProperty().addListener((_, _, _) -> markCards());
     theme.addListener((_, _, _) -> update());
+    workspace.view().compactStylesProperty().addListener((_, _, compact) -> pack(compact));
+    pack(workspace.view().compactStylesProperty().get());
     update();
   }
 
@@ -301,6 +305,12 @@ public final class StylesColumn extends VBox {
     markCards();
   }
 
+  /** Lists styles in lines or as specimens. */
+  private void pack(boolean compact) {
+    list.pseudoClassStateChanged(COMPACT, compact);
+    update();
+  }
+
   private boolean wanted(Style style, Followers followers) {
     PropertySet values = cascade.values(style);
     return show.getValue().lists(style, followers, this::followedBySelection)
@@ -343,6 +353,7 @@ public final class StylesColumn extends VBox {
 
   private StyleCard cardFor(Project project, Followers followers, StyleOrder.Entry entry) {
     Style style = entry.style();
+    boolean compact = workspace.view().compactStylesProperty().get();
     StyleCard card = cards.computeIfAbsent(style.id(), id -> gestures.install(new StyleCard(), id));
     boolean base = project.baseStyle().filter(style.id()::equals).isPresent();
     Followers.Count count = followers.count(style.id());
@@ -354,7 +365,13 @@ public final class StylesColumn extends VBox {
             count.deviating(),
             base,
             shelf.mark(style.id()).orElse(""),
-            0));
+            0,
+            compact
+                ? Optional.of(LookSummary.of(cascade.values(style), project.palette()))
+                : Optional.empty()));
+    if (compact) {
+      return card;
+    }
     int width = (int) (StyleCard.WIDTH - entry.depth() * StyleCard.INDENT) - 2;
     specimens.show(
         card.specimen, project, cascade, followers, style, width, (int) StyleCard.SPECIMEN_HEIGHT);
