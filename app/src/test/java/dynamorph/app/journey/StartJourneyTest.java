@@ -14,6 +14,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
 
 /** Somebody who is new, or back: what a start offers, the tour, the guide. */
@@ -113,6 +114,9 @@ class StartJourneyTest extends JourneyTest {
     driver.waitFor("the text follows it", () -> tour().startsWith(step(5)));
     edit();
     assertThat(tour()).startsWith(step(6));
+    assertThat(driver.robot().lookup("#style-desk .banner-title").<Label>query().getTextFill())
+        .as("read on the banner")
+        .isEqualTo(Color.WHITE);
     larger();
     assertThat(tour()).startsWith(step(7));
     driver.press("discard");
