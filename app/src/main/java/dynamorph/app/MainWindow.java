@@ -17,7 +17,6 @@ import dynamorph.app.document.DocumentActions;
 import dynamorph.app.document.DocumentPane;
 import dynamorph.app.export.ExportPane;
 import dynamorph.app.field.Editors;
-import dynamorph.app.field.HelpRequest;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
@@ -35,8 +34,6 @@ import dynamorph.app.finish.FinishActions;
 import dynamorph.app.finish.FinishPresetsPane;
 import dynamorph.app.fonts.FontsPane;
 import dynamorph.app.fonts.ProjectFamilies;
-import dynamorph.app.help.GuidePages;
-import dynamorph.app.help.GuidePane;
 import dynamorph.app.history.StepsPane;
 import dynamorph.app.inspector.Inspector;
 import dynamorph.app.inspector.SelectionSubject;
@@ -55,7 +52,6 @@ import dynamorph.app.sheet.SheetPane;
 import dynamorph.app.sheet.WordsMenu;
 import dynamorph.app.shelf.ShelfKeeper;
 import dynamorph.app.shelf.ShelfRooms;
-import dynamorph.app.start.StartPane;
 import dynamorph.app.styles.StyleActions;
 import dynamorph.app.styles.column.CardGestures;
 import dynamorph.app.styles.column.CompactStyles;
@@ -76,15 +72,12 @@ import dynamorph.app.survey.SurveyPane;
 import dynamorph.app.survey.SurveyWatch;
 import dynamorph.app.theme.LetterLayouts;
 import dynamorph.app.theme.Theme;
-import dynamorph.app.tour.TourStrip;
 import dynamorph.app.window.CommandSearch;
 import dynamorph.app.window.HeadBar;
 import dynamorph.app.window.LatePane;
 import dynamorph.app.window.SidePanel;
 import dynamorph.app.window.SideTabs;
 import dynamorph.app.window.WindowActions;
-import dynamorph.demo.LongHour;
-import dynamorph.formats.guide.GuideLink;
 import dynamorph.formats.journal.Journals;
 import dynamorph.formats.versions.Versions;
 import dynamorph.model.Project;
@@ -93,19 +86,15 @@ import dynamorph.typeset.font.DamagedFontException;
 import dynamorph.typeset.font.FontLibrary;
 import java.time.InstantSource;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.BooleanProperty;
 import javafx.geometry.HPos;
-import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Pane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
@@ -113,9 +102,6 @@ import javafx.scene.layout.VBox;
 public final class MainWindow {
   private static final SidePanel.Limits STYLES = new SidePanel.Limits(220, 270, 520);
   private static final SidePanel.Limits SIDE = new SidePanel.Limits(310, 310, 560);
-
-  /** Around the guide: below the head of the window, beside the column at the right. */
-  private static final Insets BESIDE = new Insets(60, 12, 12, 12);
 
   private final Workspace workspace;
   private final Actions actions = new Actions();
@@ -138,9 +124,7 @@ public final class MainWindow {
   private final LatePane<VersionsPane> versions;
   private final LatePane<ExportPane> export;
   private final LatePane<StepsPane> steps;
-  private final LatePane<StartPane> start;
-  private final LatePane<GuidePane> guide;
-  private final TourStrip tour;
+  private final Introduction introduction;
   private final Scene scene;
   private final CommandSearch search;
   private final ArrangeActions arrange;
@@ -215,12 +199,7 @@ public final class MainWindow {
     this.steps =
         LatePane.showingItself(
             () -> new StepsPane(workspace, states, pictures, stage::requestFocus));
-    this.start =
-        LatePane.showingItself(
-            () -> new StartPane(workspace, actions, files, states, pictures, stage::requestFocus));
-    this.guide =
-        LatePane.showingItself(() -> new GuidePane(GuidePages.read(), this::giveBackKeyboard));
-    this.tour = new TourStrip(workspace, user, this::takeTour);
+    this.introduction = new Introduction(workspace, actions, files, stage, states, pictures, user);
     CardGestures cards = new CardGestures(workspace, stage, overlay);
     this.shelf =
         new ShelfRooms(workspace, files, dialogs, specimens, states, pictures, stage::requestFocus);
@@ -283,7 +262,7 @@ public final class MainWindow {
     frame.setTop(
         new VBox(
             new HeadBar(workspace, actions, files, search, preset -> export.get().open(preset)),
-            tour));
+            introduction.tour()));
     BooleanProperty alone = workspace.view().stageAloneProperty();
     frame.setLeft(
         new SidePanel(
@@ -317,7 +296,7 @@ public final class MainWindow {
     search.add(_ -> everything.properties(tabs, inspector));
     search.add(_ -> everything.artboards());
     search.add(_ -> everything.swatches());
-    search.setGuide(words -> everything.guide(words, place -> guide.get().open(place)));
+    search.setGuide(words -> everything.guide(words, introduction::openGuide));
     this.side =
         new SideColumn(
             workspace,
@@ -365,7 +344,7 @@ public final class MainWindow {
         LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reaching)));
     stagePane.addRooms(
         List.of(recovery, versions, export, shelf.history(), shelf.projects(), shelf.beginning()),
-        start);
+        introduction.start());
     BorderPane middle = new BorderPane(frame.getCenter());
     VBox lanes = new VBox(timeline);
     lanes.visibleProperty().bind(workspace.view().sheetProperty().not().and(alone.not()));
@@ -376,19 +355,9 @@ public final class MainWindow {
     middle.setBottom(new VBox(lanes, reached));
     middle.setMinSize(0, 0);
     frame.setCenter(middle);
-    guide.setMaxSize(Region.USE_PREF_SIZE, Double.MAX_VALUE);
-    StackPane.setAlignment(guide, Pos.TOP_RIGHT);
-    // beside the values that it speaks of
-    StackPane.setMargin(guide, BESIDE);
-    guide
-        .translateXProperty()
-        .bind(
-            Bindings.when(right.visibleProperty().and(start.visibleProperty().not()))
-                .then(right.widthProperty().negate())
-                .otherwise(0));
-    StackPane root = new StackPane(frame, start, guide, overlay);
-    root.addEventHandler(
-        HelpRequest.ASKED, asked -> guide.get().open(GuideLink.of(asked.place(), asked.place())));
+    StackPane root = new StackPane(frame);
+    introduction.layOver(root, right);
+    root.getChildren().add(overlay);
     this.scene = new Scene(root, 1280, 800);
     dress(theme);
     new WindowKeys(workspace, scene, stage, actions, films).install();
@@ -397,26 +366,9 @@ public final class MainWindow {
     RecoveryPane.offer(journal, recovery::get);
   }
 
-  private void giveBackKeyboard() {
-    if (start.isVisible()) {
-      start.get().takeKeyboard();
-    } else {
-      stage.requestFocus();
-    }
-  }
-
   /** What one begins with when nothing is open. */
   public void showStart() {
-    start.get().open();
-  }
-
-  /** Opens the demo and leads through it. */
-  private void takeTour() {
-    files.afterSettlingChanges(() -> {
-      workspace.open(LongHour.project(), Optional.empty());
-      tour.begin();
-      stage.requestFocus();
-    });
+    introduction.showStart();
   }
 
   private SelectionSubject selected() {
@@ -588,9 +540,7 @@ public final class MainWindow {
           var compact = workspace.view().compactStylesProperty();
           compact.set(!compact.get());
         });
-    actions.add("view.guide", "Shift+F1", () -> guide.get().open());
-    actions.add("view.tour", "", this::takeTour);
-    actions.add("view.start", "", this::showStart);
+    introduction.register(actions);
   }
 
   /** Ends the window; what is open was saved or given up. */
