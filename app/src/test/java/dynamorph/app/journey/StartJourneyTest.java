@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
@@ -71,6 +72,11 @@ class StartJourneyTest extends JourneyTest {
         .singleElement()
         .satisfies(film -> assertThat(film.sizeText()).contains("3840").contains("2160"));
     assertThat(driver.isShown("#track-lanes")).isTrue();
+    driver.settle();
+    ImageView specimen = driver.robot().lookup("#style-base .style-card .image-view").query();
+    assertThat(specimen.getImage().getPixelReader().getColor(3, 3).getBrightness())
+        .as("white letters are seen on the card of their style")
+        .isLessThan(0.5);
     start();
     driver.press("start-guide");
     assertThat(driver.isShown("#guide")).isTrue();

@@ -84,7 +84,14 @@ public final class Specimens {
       Style style,
       int width,
       int height) {
-    show(view, project, cascade, style, background(project, followers, style), width, height);
+    show(
+        view,
+        project,
+        cascade,
+        style,
+        background(project, cascade, followers, style),
+        width,
+        height);
   }
 
   /** Puts a specimen on a ground into a view, now or when it is drawn. */
@@ -118,8 +125,12 @@ public final class Specimens {
   /** Puts a specimen of a style that nothing follows into a view, on a ground that it shows on. */
   public void showAlone(
       ImageView view, Project project, Cascade cascade, Style style, int width, int height) {
-    Rgba ground = isPale(project, cascade.values(style)) ? SLATE : PAPER;
-    show(view, project, cascade, style, ground, width, height);
+    show(view, project, cascade, style, ground(project, cascade, style), width, height);
+  }
+
+  /** What a style shows on that is seen nowhere yet. */
+  private static Rgba ground(Project project, Cascade cascade, Style style) {
+    return isPale(project, cascade.values(style)) ? SLATE : PAPER;
   }
 
   /** Whether nothing of it shows on paper: neither a fill nor a stroke nor a plate. */
@@ -135,7 +146,8 @@ public final class Specimens {
   }
 
   /** The artboard colour that the style is seen on most, so that pale letters show. */
-  private static Rgba background(Project project, Followers followers, Style style) {
+  private static Rgba background(
+      Project project, Cascade cascade, Followers followers, Style style) {
     Map<Rgba, Integer> seen = new LinkedHashMap<>();
     Set<LayerId> ids = new HashSet<>();
     followers.direct(style.id()).stream()
@@ -152,6 +164,6 @@ public final class Specimens {
         .filter(entry -> entry.getValue() == most)
         .findFirst()
         .map(Map.Entry::getKey)
-        .orElse(PAPER);
+        .orElseGet(() -> ground(project, cascade, style));
   }
 }
