@@ -15,6 +15,7 @@ import dynamorph.app.tour.TourStrip;
 import dynamorph.app.window.LatePane;
 import dynamorph.app.window.SidePanel;
 import dynamorph.demo.LongHour;
+import dynamorph.formats.guide.Guide;
 import dynamorph.formats.guide.GuideLink;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
@@ -22,6 +23,7 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import org.jspecify.annotations.Nullable;
 
 /** What helps whoever is new, or back: the start page, the tour, and the guide. */
 final class Introduction {
@@ -34,6 +36,7 @@ final class Introduction {
   private final LatePane<StartPane> start;
   private final LatePane<GuidePane> guide;
   private final TourStrip tour;
+  private @Nullable Guide pages;
 
   Introduction(
       Workspace workspace,
@@ -49,8 +52,7 @@ final class Introduction {
     this.start =
         LatePane.showingItself(
             () -> new StartPane(workspace, actions, files, states, pictures, stage::requestFocus));
-    this.guide =
-        LatePane.showingItself(() -> new GuidePane(GuidePages.read(), this::giveBackKeyboard));
+    this.guide = LatePane.showingItself(() -> new GuidePane(guide(), this::giveBackKeyboard));
     this.tour = new TourStrip(workspace, user, this::takeTour);
   }
 
@@ -67,6 +69,16 @@ final class Introduction {
   /** What one begins with when nothing is open. */
   void showStart() {
     start.get().open();
+  }
+
+  /** What the guide says, read when it is first asked for. */
+  Guide guide() {
+    Guide read = pages;
+    if (read == null) {
+      read = GuidePages.read();
+      pages = read;
+    }
+    return read;
   }
 
   void openGuide(GuideLink place) {

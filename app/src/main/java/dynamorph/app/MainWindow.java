@@ -296,7 +296,8 @@ public final class MainWindow {
     search.add(_ -> everything.properties(tabs, inspector));
     search.add(_ -> everything.artboards());
     search.add(_ -> everything.swatches());
-    search.setGuide(words -> everything.guide(words, introduction::openGuide));
+    search.setGuide(
+        words -> WindowSearch.guide(words, introduction::guide, introduction::openGuide));
     this.side =
         new SideColumn(
             workspace,

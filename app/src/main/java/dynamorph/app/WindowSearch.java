@@ -1,7 +1,7 @@
 package dynamorph.app;
 
 import dynamorph.app.artboards.stage.StageView;
-import dynamorph.app.help.GuidePages;
+import dynamorph.app.field.ColourChip;
 import dynamorph.app.inspector.Inspector;
 import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureFrame;
@@ -15,15 +15,12 @@ import dynamorph.formats.guide.GuideLink;
 import dynamorph.model.Artboard;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
-import dynamorph.model.style.Swatch;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.scene.Node;
-import javafx.scene.paint.Color;
-import javafx.scene.shape.Rectangle;
-import org.jspecify.annotations.Nullable;
 
 /** What the search of the window finds beside actions, styles and texts. */
 final class WindowSearch {
@@ -40,7 +37,6 @@ final class WindowSearch {
   private final StageView stage;
   private final StatePictures states;
   private final PictureService pictures;
-  private @Nullable Guide guide;
 
   WindowSearch(
       Workspace workspace, StageView stage, StatePictures states, PictureService pictures) {
@@ -90,19 +86,8 @@ final class WindowSearch {
             new SearchResult(
                 swatch.name(),
                 Messages.of("command-search.swatch"),
-                Optional.of(() -> chip(swatch)),
+                Optional.of(() -> new ColourChip(swatch.colour(), CHIP)),
                 () -> workspace.attempts().openSwatch(swatch.id())));
-  }
-
-  private static Node chip(Swatch swatch) {
-    var colour = swatch.colour();
-    Rectangle chip =
-        new Rectangle(
-            CHIP,
-            CHIP,
-            Color.rgb(colour.red(), colour.green(), colour.blue(), colour.alpha() / 255.0));
-    chip.getStyleClass().add("colour-chip");
-    return chip;
   }
 
   /** Values of what is selected, to be set. */
@@ -122,16 +107,11 @@ final class WindowSearch {
   }
 
   /** Sections of the guide. */
-  Stream<SearchResult> guide(String words, Consumer<GuideLink> open) {
+  static Stream<SearchResult> guide(String words, Supplier<Guide> guide, Consumer<GuideLink> open) {
     if (words.strip().length() < LEAST_LETTERS) {
       return Stream.empty();
     }
-    Guide read = guide;
-    if (read == null) {
-      read = GuidePages.read();
-      guide = read;
-    }
-    return read.find(words).stream()
+    return guide.get().find(words).stream()
         .limit(MOST_SECTIONS)
         .map(found ->
             new SearchResult(

@@ -32,7 +32,6 @@ final class RecentCard extends Button {
   private static final Logger LOG = LoggerFactory.getLogger(RecentCard.class);
   private static final int WIDTH = 212;
   private static final int HEIGHT = 128;
-  private static final String ENDING = ".dmorph";
 
   private final PictureFrame frame = new PictureFrame(WIDTH, HEIGHT);
 
@@ -57,7 +56,9 @@ final class RecentCard extends Button {
     Optional<FileTime> modified = modified(file);
     RecentCard card =
         new RecentCard(
-            name.endsWith(ENDING) ? name.substring(0, name.length() - ENDING.length()) : name,
+            name.endsWith(ProjectFile.ENDING)
+                ? name.substring(0, name.length() - ProjectFile.ENDING.length())
+                : name,
             modified.map(time -> Messages.time(time.toInstant())).orElse(""));
     Tips.on(card, file.toString());
     pictures.show(

@@ -9,6 +9,8 @@ import dynamorph.app.message.Messages;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Workspace;
+import dynamorph.app.window.Logo;
+import dynamorph.app.window.NoticeBar;
 import dynamorph.demo.AsItCame;
 import dynamorph.demo.LongHour;
 import dynamorph.model.Project;
@@ -22,6 +24,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -35,8 +38,8 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.SVGPath;
 
 /**
  * What one begins with when nothing is open: projects of late with their pictures, sizes by what
@@ -83,8 +86,13 @@ public final class StartPane extends HBox {
     VBox main = new VBox(12, title(Messages.of("start.go-on-with")), recent, sizesTitle(), sizes());
     main.getStyleClass().add("start-main");
     ScrollPane scroll = Controls.scrolled(main);
-    HBox.setHgrow(scroll, Priority.ALWAYS);
-    getChildren().addAll(side(), scroll);
+    NoticeBar notice = new NoticeBar(workspace);
+    notice.setId("start-notice");
+    StackPane.setAlignment(notice, Pos.BOTTOM_LEFT);
+    StackPane.setMargin(notice, new Insets(12));
+    StackPane right = new StackPane(scroll, notice);
+    HBox.setHgrow(right, Priority.ALWAYS);
+    getChildren().addAll(side(), right);
     setVisible(false);
     managedProperty().bind(visibleProperty());
     Controls.closeOnEscape(this, this::close);
@@ -128,13 +136,9 @@ public final class StartPane extends HBox {
   // --- at the left
 
   private VBox side() {
-    SVGPath logo = new SVGPath();
-    logo.setContent(
-        "M0 0 H11 A11 11 0 0 1 22 11 A11 11 0 0 1 0 11 Z M11 5.5 A5.5 5.5 0 1 0 16.5 11 V5.5 Z");
-    logo.getStyleClass().add("logo");
     Label name = new Label(Messages.of("start.dynamorph"));
     name.getStyleClass().add("start-name");
-    HBox head = new HBox(10, logo, name);
+    HBox head = new HBox(10, new Logo(), name);
     head.setAlignment(Pos.CENTER_LEFT);
     Label claim = Controls.quiet(Messages.of("start.claim"));
     first.getStyleClass().add("commit");
@@ -152,7 +156,7 @@ public final class StartPane extends HBox {
             gap,
             side("project.recovered-work"),
             side("view.theme"));
-    VBox.setMargin(claim, new javafx.geometry.Insets(0, 0, 14, 0));
+    VBox.setMargin(claim, new Insets(0, 0, 14, 0));
     side.getStyleClass().add("start-side");
     side.setMinWidth(SIDE);
     side.setPrefWidth(SIDE);

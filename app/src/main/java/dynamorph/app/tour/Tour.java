@@ -37,6 +37,10 @@ record Tour(int at, Moment begin, Optional<StyleId> style) {
     if (step.get().isDone(begin, now, style)) {
       return new Tour(at + 1, now, named(step.get(), now));
     }
+    if (at > TourStep.KEEP.ordinal() && now.style(style).isEmpty()) {
+      // what was kept was undone or deleted
+      return new Tour(TourStep.KEEP.ordinal(), now, Optional.empty());
+    }
     boolean left = at > TourStep.EDIT.ordinal() && now.desk().isEmpty();
     // who discards what was tried opens the style again
     return left ? new Tour(TourStep.EDIT.ordinal(), now, style) : this;

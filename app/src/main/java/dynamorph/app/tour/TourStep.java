@@ -27,7 +27,7 @@ enum TourStep {
       return now.selected().stream().anyMatch(id -> looksOtherwise(id, begin, now));
     }
 
-    /** A text that was moved looks as it did. */
+    /** A text that was moved, or says something else, looks as it did. */
     private boolean looksOtherwise(LayerId id, Moment begin, Moment now) {
       return begin
           .project()
@@ -36,8 +36,7 @@ enum TourStep {
               now.project()
                   .layer(id)
                   .map(is ->
-                      !was.local().equals(is.local())
-                          || !was.story().equals(is.story())
+                      !was.locals().toList().equals(is.locals().toList())
                           || !was.follows().equals(is.follows())))
           .orElse(false);
     }

@@ -23,7 +23,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.shape.SVGPath;
 import org.kordamp.ikonli.feather.Feather;
 
 /** Which project is open and whether it is saved; what can be done with it. */
@@ -76,7 +75,8 @@ public final class HeadBar extends HBox {
             Feather.CLOCK, Messages.of("head-bar.steps"), () -> actions.get("edit.steps").run());
     steps.setId("show-steps");
     getChildren()
-        .addAll(logo(), project, saved, before, views(), gap, search, undo, redo, steps, export);
+        .addAll(
+            new Logo(), project, saved, before, views(), gap, search, undo, redo, steps, export);
     workspace.historyProperty().addListener((_, _, _) -> update());
     workspace.fileProperty().addListener((_, _, _) -> update());
     workspace.attempts().presentProperty().addListener((_, _, _) -> update());
@@ -130,15 +130,6 @@ public final class HeadBar extends HBox {
     button.setId(id);
     button.setFocusTraversable(false);
     return button;
-  }
-
-  /** A drop that takes another shape: the mark of the program. */
-  private static Node logo() {
-    SVGPath drop = new SVGPath();
-    drop.setContent(
-        "M0 0 H11 A11 11 0 0 1 22 11 A11 11 0 0 1 0 11 Z M11 5.5 A5.5 5.5 0 1 0 16.5 11 V5.5 Z");
-    drop.getStyleClass().add("logo");
-    return drop;
   }
 
   private void update() {

@@ -9,6 +9,7 @@ import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Style;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -53,6 +54,11 @@ class StartJourneyTest extends JourneyTest {
     driver.robot().push(KeyCode.DELETE);
     assertThat(driver.window().files().user().recent()).containsExactly(older);
     assertThat(driver.project()).as("nothing behind the page is deleted").isEqualTo(demo);
+    Files.writeString(older, "no project any more");
+    driver.robot().clickOn(card("Older"));
+    driver.waitFor("it is told over the page", () -> driver.isShown("#start-notice"));
+    assertThat(driver.isShown("#start")).isTrue();
+    ProjectFile.write(FileActions.blank().withName("Older"), older);
     driver.robot().clickOn(card("Older"));
     driver.waitFor("it is open", () -> driver.project().name().equals("Older"));
     assertThat(driver.isShown("#start")).isFalse();
@@ -108,10 +114,10 @@ class StartJourneyTest extends JourneyTest {
     assertThat(tour()).as("a text that is moved looks as it did").startsWith(step(2));
     size("#inspector", "31");
     assertThat(tour()).startsWith(step(3));
-    driver.press("keep-look");
-    typeInto("keep-name", "Mine");
-    driver.press("keep-style");
-    driver.settle();
+    keep();
+    driver.run("Undo");
+    assertThat(tour()).as("nothing is kept any more").startsWith(step(3));
+    keep();
     assertThat(tour()).startsWith(step(4));
     driver.pressText("label-5-title");
     String mine = "style-" + driver.styleNamed("Mine");
@@ -141,6 +147,13 @@ class StartJourneyTest extends JourneyTest {
     assertThat(driver.isShown("#guide")).isTrue();
     driver.press("tour-leave");
     assertThat(driver.isShown("#tour")).isFalse();
+  }
+
+  private void keep() {
+    driver.press("keep-look");
+    typeInto("keep-name", "Mine");
+    driver.press("keep-style");
+    driver.settle();
   }
 
   private void edit() {

@@ -232,7 +232,12 @@ public final class CardGestures {
       dragging = true;
       rest.stop();
       workspace.endPreview();
-      carry(card.specimen.getImage(), card.specimen.getFitWidth() * 0.7);
+      // a line of the compact list has no specimen, and is carried itself
+      Image picture =
+          workspace.view().compactStylesProperty().get()
+              ? card.face.snapshot(null, null)
+              : card.specimen.getImage();
+      carry(picture, card.face.getWidth() * 0.7);
     }
     column().showDrop(now, id);
     shelf.ifPresent(part -> part.markShelf(now));

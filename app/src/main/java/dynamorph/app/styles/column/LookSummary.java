@@ -1,5 +1,6 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.field.ColourChip;
 import dynamorph.app.message.Messages;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.property.Address;
@@ -8,8 +9,6 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Palette;
 import dynamorph.model.value.Rgba;
 import java.util.List;
-import javafx.scene.paint.Color;
-import javafx.scene.shape.Rectangle;
 
 /**
  * A style in one line: what its letters are set in, and the colours of its coats.
@@ -40,17 +39,7 @@ record LookSummary(String letters, List<Rgba> colours) {
   }
 
   /** A square of each colour. */
-  List<Rectangle> chips() {
-    return colours.stream().map(LookSummary::chip).toList();
-  }
-
-  private static Rectangle chip(Rgba colour) {
-    Rectangle chip =
-        new Rectangle(
-            CHIP,
-            CHIP,
-            Color.rgb(colour.red(), colour.green(), colour.blue(), colour.alpha() / 255.0));
-    chip.getStyleClass().add("colour-chip");
-    return chip;
+  List<ColourChip> chips() {
+    return colours.stream().map(colour -> new ColourChip(colour, CHIP)).toList();
   }
 }
