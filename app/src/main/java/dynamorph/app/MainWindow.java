@@ -5,6 +5,7 @@ import dynamorph.app.artboards.ArtboardActions;
 import dynamorph.app.artboards.LayerActions;
 import dynamorph.app.artboards.arrange.ArrangeActions;
 import dynamorph.app.artboards.arrange.ArrangeBar;
+import dynamorph.app.artboards.flow.FlowActions;
 import dynamorph.app.artboards.layers.LayersPane;
 import dynamorph.app.artboards.menu.StageMenus;
 import dynamorph.app.artboards.stage.StageActions;
@@ -520,6 +521,7 @@ public final class MainWindow {
     actions.add("edit.steps", "F12", () -> steps.get().toggle());
     layers.register(actions, when, () -> scene.getWindow());
     arrange.register(actions, when);
+    new FlowActions(workspace, stage).register(actions, when);
     finish.register(actions, when);
     new StyleActions(workspace, styles, stage::requestFocus).register(actions, when);
     actions.add(

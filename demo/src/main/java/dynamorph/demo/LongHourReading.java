@@ -5,6 +5,7 @@ import static dynamorph.model.property.Properties.SIZE;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -27,7 +28,10 @@ import java.util.Optional;
 final class LongHourReading {
   private LongHourReading() {}
 
-  /** Two justified columns with a drop capital, small capitals, old-style figures and a list. */
+  /**
+   * A text in two linked boxes, justified, with a drop capital, small capitals, old-style figures
+   * and a list.
+   */
   static Artboard columnsPanel() {
     Story story =
         Story.of(
@@ -58,10 +62,6 @@ final class LongHourReading {
                 Span.of("Wind the going train until the red thread shows on the drum.")),
             paragraph(
                 LongHourStyles.STEPS, Span.of("Wind the strike, and take out the pin again.")));
-    PropertySet columns =
-        LongHour.box(Anchor.TOP_LEFT, 110, 250, 1540, 830)
-            .with(Properties.COLUMNS, 2.0)
-            .with(Properties.GUTTER, 64.0);
     return LongHour.board(
             "panel-3", "Text panel 3", 620, 410, LengthUnit.MILLIMETRE, "paper", 0, 880)
         .plus(
@@ -71,7 +71,14 @@ final class LongHourReading {
                         Paragraph.of("How an hour is wound")
                             .withFollows(Optional.of(LongHourStyles.PANEL_HEADING))))
                 .withFrame(LongHour.point(Anchor.TOP_LEFT, 110, 100)))
-        .plus(Layer.of("panel-3-text", "Columns", "").withStory(story).withFrame(columns));
+        .plus(
+            Layer.of("panel-3-text", "Winding, left", "")
+                .withStory(story)
+                .withFrame(LongHour.box(Anchor.TOP_LEFT, 110, 250, 738, 760)))
+        .plus(
+            Layer.of("panel-3-text-2", "Winding, right", "")
+                .withFrame(LongHour.box(Anchor.TOP_LEFT, 912, 112, 738, 898))
+                .withContinues(Optional.of(new LayerId("panel-3-text"))));
   }
 
   private static Paragraph paragraph(StyleId style, Span... spans) {

@@ -65,6 +65,7 @@ class LongHourTest {
     assertThat(
             project
                 .layers()
+                .filter(layer -> !layer.isFurtherBox())
                 .filter(layer ->
                     Followers.followed(layer).isEmpty() && project.captionsOf(layer).isEmpty()))
         .extracting(Layer::name)

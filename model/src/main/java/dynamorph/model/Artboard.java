@@ -37,6 +37,7 @@ public final class Artboard {
   private final Optional<Timeline> timeline;
   // a style is edited far more often than an artboard
   private volatile @Nullable Set<PropertyKey<?>> setByHand;
+  private volatile @Nullable List<Layer> continuing;
 
   /**
    * @param width in points, positive
@@ -152,6 +153,16 @@ public final class Artboard {
       }
       known = Set.copyOf(known);
       setByHand = known;
+    }
+    return known;
+  }
+
+  /** The boxes on it that say to go on with the text of another. */
+  public List<Layer> continuing() {
+    @Nullable List<Layer> known = continuing;
+    if (known == null) {
+      known = layers.stream().filter(layer -> layer.continues().isPresent()).toList();
+      continuing = known;
     }
     return known;
   }

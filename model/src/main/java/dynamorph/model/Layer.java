@@ -33,6 +33,8 @@ import java.util.stream.Stream;
  *     followed
  * @param timing when it is seen, for titles and cues; a text on a still artboard is always there
  * @param state whether it is seen, and whether it can be changed by hand
+ * @param continues the box whose text goes on in this one, which has no words of its own; see
+ *     {@link dynamorph.model.flow.LinkedBoxes}
  */
 public record Layer(
     LayerId id,
@@ -44,7 +46,8 @@ public record Layer(
     PropertySet local,
     Set<StyleId> muted,
     Optional<Timing> timing,
-    ItemState state) {
+    ItemState state,
+    Optional<LayerId> continues) {
   public Layer {
     Objects.requireNonNull(id, "id");
     Objects.requireNonNull(name, "name");
@@ -53,6 +56,7 @@ public record Layer(
     Objects.requireNonNull(local, "local");
     muted = Set.copyOf(muted);
     Objects.requireNonNull(state, "state");
+    Objects.requireNonNull(continues, "continues");
     if (shape.isPresent() && !story.text().isEmpty()) {
       throw new IllegalArgumentException(Messages.of("layer.a-layer-shows-a-shape-or"));
     }
@@ -73,7 +77,8 @@ public record Layer(
         PropertySet.EMPTY,
         Set.of(),
         Optional.empty(),
-        ItemState.OPEN);
+        ItemState.OPEN,
+        Optional.empty());
   }
 
   /** A layer that shows a shape. */
@@ -85,44 +90,63 @@ public record Layer(
     return shape.isEmpty();
   }
 
+  /** Whether it has no words of its own, but shows those that find no room in another box. */
+  public boolean isFurtherBox() {
+    return continues.isPresent() && story.length() == 0;
+  }
+
   public Layer withId(LayerId changed) {
-    return new Layer(changed, name, story, shape, frame, follows, local, muted, timing, state);
+    return new Layer(
+        changed, name, story, shape, frame, follows, local, muted, timing, state, continues);
   }
 
   public Layer withName(String changed) {
-    return new Layer(id, changed, story, shape, frame, follows, local, muted, timing, state);
+    return new Layer(
+        id, changed, story, shape, frame, follows, local, muted, timing, state, continues);
   }
 
   public Layer withStory(Story changed) {
-    return new Layer(id, name, changed, shape, frame, follows, local, muted, timing, state);
+    return new Layer(
+        id, name, changed, shape, frame, follows, local, muted, timing, state, continues);
   }
 
   public Layer withShape(Optional<Shape> changed) {
-    return new Layer(id, name, story, changed, frame, follows, local, muted, timing, state);
+    return new Layer(
+        id, name, story, changed, frame, follows, local, muted, timing, state, continues);
   }
 
   public Layer withFrame(PropertySet changed) {
-    return new Layer(id, name, story, shape, changed, follows, local, muted, timing, state);
+    return new Layer(
+        id, name, story, shape, changed, follows, local, muted, timing, state, continues);
   }
 
   public Layer withFollows(List<StyleId> changed) {
-    return new Layer(id, name, story, shape, frame, changed, local, muted, timing, state);
+    return new Layer(
+        id, name, story, shape, frame, changed, local, muted, timing, state, continues);
   }
 
   public Layer withLocal(PropertySet changed) {
-    return new Layer(id, name, story, shape, frame, follows, changed, muted, timing, state);
+    return new Layer(
+        id, name, story, shape, frame, follows, changed, muted, timing, state, continues);
   }
 
   public Layer withMuted(Set<StyleId> changed) {
-    return new Layer(id, name, story, shape, frame, follows, local, changed, timing, state);
+    return new Layer(
+        id, name, story, shape, frame, follows, local, changed, timing, state, continues);
   }
 
   public Layer withTiming(Optional<Timing> changed) {
-    return new Layer(id, name, story, shape, frame, follows, local, muted, changed, state);
+    return new Layer(
+        id, name, story, shape, frame, follows, local, muted, changed, state, continues);
   }
 
   public Layer withState(ItemState changed) {
-    return new Layer(id, name, story, shape, frame, follows, local, muted, timing, changed);
+    return new Layer(
+        id, name, story, shape, frame, follows, local, muted, timing, changed, continues);
+  }
+
+  public Layer withContinues(Optional<LayerId> changed) {
+    return new Layer(id, name, story, shape, frame, follows, local, muted, timing, state, changed);
   }
 
   public Layer withTiming(Timing changed) {

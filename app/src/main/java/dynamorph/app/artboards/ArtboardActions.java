@@ -1,5 +1,7 @@
 package dynamorph.app.artboards;
 
+import static java.util.Objects.requireNonNull;
+
 import dynamorph.app.action.Actions;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.message.Messages;
@@ -9,6 +11,9 @@ import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.layer.ArrangeArtboards;
+import dynamorph.model.flow.LinkedBoxes;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.function.Supplier;
 import javafx.stage.Window;
 
@@ -41,11 +46,17 @@ public final class ArtboardActions {
 
   /** Puts a copy of an artboard with all that stands on it beside the others. */
   public void duplicate(Artboard board) {
+    Map<LayerId, LayerId> copies = new HashMap<>();
+    board
+        .layers()
+        .forEach(layer -> copies.put(layer.id(), new LayerId(workspace.ids().next("text"))));
+    LinkedBoxes links = LinkedBoxes.of(workspace.project());
     Artboard copy =
         board
             .withId(new ArtboardId(workspace.ids().next("artboard")))
             .withName(Messages.of("artboard-actions.copy-of", board.name()))
-            .mapLayers(layer -> layer.withId(new LayerId(workspace.ids().next("text"))));
+            .mapLayers(layer ->
+                links.relinked(layer.withId(requireNonNull(copies.get(layer.id()))), copies));
     if (workspace.apply(new ArrangeArtboards.Add(copy))) {
       workspace.tell(
           Notice.offering(

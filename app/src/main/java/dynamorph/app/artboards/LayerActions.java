@@ -25,6 +25,7 @@ import dynamorph.model.edit.layer.ArrangeLayers;
 import dynamorph.model.edit.layer.MoveLayers;
 import dynamorph.model.edit.style.Sample;
 import dynamorph.model.edit.style.StampSample;
+import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.value.ItemState;
@@ -307,6 +308,7 @@ public final class LayerActions {
       add(
           Messages.of("layer-actions.paste"),
           copies -> Messages.of("layer-actions.paste-texts", copies),
+          copiedFrom,
           Map.of(board.id(), copied.stream().map(layer -> on(board, layer)).toList()),
           by);
     } else {
@@ -338,11 +340,15 @@ public final class LayerActions {
 
   /** Texts of another project bring their styles. */
   private void bring(Project from, List<Layer> texts, Artboard board) {
-    List<Layer> copies =
-        texts.stream()
-            .map(this::beside)
-            .map(layer -> workspace.playback().timed(board, layer))
-            .toList();
+    Map<LayerId, LayerId> made = new LinkedHashMap<>();
+    List<Layer> beside = new ArrayList<>();
+    for (Layer text : texts) {
+      Layer copy = beside(text);
+      made.put(text.id(), copy.id());
+      beside.add(workspace.playback().timed(board, copy));
+    }
+    LinkedBoxes links = LinkedBoxes.of(from);
+    List<Layer> copies = beside.stream().map(copy -> links.relinked(copy, made)).toList();
     workspace
         .attempts()
         .importStyles(
@@ -372,7 +378,7 @@ public final class LayerActions {
       return;
     }
     Sample sample = lookCopied.get();
-    Target target = workspace.selection().target();
+    Target target = workspace.target();
     if (lookIn == workspace.openedProperty().get()) {
       workspace.apply(new StampSample(target, sample, Sampling.USUAL, true));
     } else {
@@ -408,6 +414,7 @@ public final class LayerActions {
         add(
             Messages.of("layer-actions.duplicate"),
             count -> Messages.of("layer-actions.duplicate-texts", count),
+            workspace.project(),
             byBoard,
             by);
     duplicated.clear();
@@ -444,24 +451,43 @@ public final class LayerActions {
    *
    * @param verb what is done on one artboard
    * @param label what is done with so many texts
+   * @param from the project that the texts are of
    * @param by how far they stand from where the texts do, in points
    * @return the copies; none if it was refused
    */
   private List<LayerId> add(
-      String verb, IntFunction<String> label, Map<ArtboardId, List<Layer>> byBoard, Point2D by) {
+      String verb,
+      IntFunction<String> label,
+      Project from,
+      Map<ArtboardId, List<Layer>> byBoard,
+      Point2D by) {
     List<Edit> edits = new ArrayList<>();
-    List<LayerId> added = new ArrayList<>();
-    byBoard.forEach((board, layers) -> {
-      List<Layer> copies = layers.stream().map(this::copyOf).toList();
-      copies.forEach(copy -> added.add(copy.id()));
-      edits.add(new ArrangeLayers.Add(board, copies, verb));
-    });
+    Map<LayerId, LayerId> copies = new LinkedHashMap<>();
+    Map<ArtboardId, List<Layer>> copied = new LinkedHashMap<>();
+    byBoard.forEach((board, layers) -> copied.put(board, copied(layers, copies)));
+    LinkedBoxes links = LinkedBoxes.of(from);
+    copied.forEach((board, layers) ->
+        edits.add(
+            new ArrangeLayers.Add(
+                board, layers.stream().map(copy -> links.relinked(copy, copies)).toList(), verb)));
+    List<LayerId> added = List.copyOf(copies.values());
     edits.add(new MoveLayers(new Target.Layers(added), by.getX(), by.getY()));
     if (workspace.apply(Edit.together(label.apply(added.size()), edits.toArray(Edit[]::new)))) {
       workspace.select(added);
       return added;
     }
     return List.of();
+  }
+
+  /** Copies of layers; what was made of each is noted. */
+  private List<Layer> copied(List<Layer> layers, Map<LayerId, LayerId> copies) {
+    return layers.stream()
+        .map(layer -> {
+          Layer copy = copyOf(layer);
+          copies.put(layer.id(), copy.id());
+          return copy;
+        })
+        .toList();
   }
 
   private Layer copyOf(Layer layer) {

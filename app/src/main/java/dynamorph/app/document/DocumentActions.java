@@ -85,7 +85,7 @@ public final class DocumentActions {
         board.filter(one -> !one.isFilm()).or(() -> project.still().findFirst());
     List<LayerId> texts =
         project.layersOf(workspace.selection().layers()).values().stream()
-            .filter(layer -> layer.isText() && layer.timing().isEmpty())
+            .filter(layer -> layer.isText() && !layer.isFurtherBox() && layer.timing().isEmpty())
             .map(Layer::id)
             .sorted(inReadingOrder())
             .toList();

@@ -31,7 +31,7 @@ public final class FinishActions {
         workspace
             .project()
             .layers()
-            .filter(layer -> workspace.selection().contains(layer.id()))
+            .filter(layer -> workspace.texts().contains(layer.id()))
             .findFirst();
     first.ifPresent(layer -> {
       copied = Optional.of(ReplaceFinish.ofFirst(workspace.project(), layer));
@@ -53,6 +53,6 @@ public final class FinishActions {
   }
 
   private Target target() {
-    return workspace.selection().target();
+    return workspace.target();
   }
 }

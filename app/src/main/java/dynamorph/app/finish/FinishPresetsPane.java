@@ -139,7 +139,7 @@ public final class FinishPresetsPane extends VBox {
   }
 
   private Edit edit(FinishPreset finish) {
-    List<LayerId> layers = List.copyOf(workspace.selection().layers());
+    List<LayerId> layers = List.copyOf(workspace.texts());
     return new ApplyFinish(layers, finish.style(), FinishPreset::isOne);
   }
 
@@ -152,7 +152,7 @@ public final class FinishPresetsPane extends VBox {
   /** Without a selection the style is put into the project, ready to be followed. */
   private void apply(FinishPreset finish) {
     workspace.endPreview();
-    int count = workspace.selection().layers().size();
+    int count = workspace.texts().size();
     if (count > 0) {
       if (workspace.apply(edit(finish))) {
         workspace.tell(
@@ -182,7 +182,7 @@ public final class FinishPresetsPane extends VBox {
       return;
     }
     Optional<Layer> first =
-        workspace.selection().layers().stream()
+        workspace.texts().stream()
             .findFirst()
             .flatMap(id -> workspace.project().layer(id))
             .filter(Layer::isText);

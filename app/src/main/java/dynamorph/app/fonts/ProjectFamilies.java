@@ -96,7 +96,7 @@ public final class ProjectFamilies implements Families {
     return marked
         .filter(words -> !words.isBlank())
         .or(() ->
-            workspace.selection().layers().stream()
+            workspace.texts().stream()
                 .flatMap(id -> workspace.shownProperty().get().layer(id).stream())
                 .map(layer -> layer.story().text(new TextRange(0, layer.story().length())))
                 .filter(words -> !words.isBlank())

@@ -371,7 +371,7 @@ public final class FacetSections extends VBox {
   private static final int TATWEEL = 0x640;
 
   private boolean lettersJoin() {
-    return workspace.selection().layers().stream()
+    return workspace.texts().stream()
         .flatMap(id -> workspace.project().layer(id).stream())
         .anyMatch(layer -> JoiningScripts.anyJoin(layer.story().text()));
   }

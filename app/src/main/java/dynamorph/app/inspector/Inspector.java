@@ -13,6 +13,7 @@ import dynamorph.model.edit.Target;
 import dynamorph.model.edit.style.MuteStyle;
 import dynamorph.model.edit.style.ReorderFollowed;
 import dynamorph.model.edit.style.StopFollowing;
+import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.reach.Followers;
@@ -205,7 +206,7 @@ public final class Inspector extends VBox {
   }
 
   private List<Layer> selected() {
-    Set<LayerId> ids = workspace.selection().layers();
+    Set<LayerId> ids = workspace.texts();
     return workspace.project().layers().filter(layer -> ids.contains(layer.id())).toList();
   }
 
@@ -230,13 +231,28 @@ public final class Inspector extends VBox {
     boolean words = workspace.selection().cursor().filter(at -> !at.range().isEmpty()).isPresent();
     title.setText(words ? Messages.of("inspector.words-in-1-text") : counted(layers));
     List<Layer> named = layers.stream().limit(6).toList();
-    names.setText(named.stream().map(Layer::name).collect(Collectors.joining(", ")));
+    names.setText(named.stream().map(Layer::name).collect(Collectors.joining(", ")) + box());
     Tips.on(names, named.stream().map(this::place).collect(Collectors.joining("\n")));
     updateChips(layers);
     int local = layers.stream().mapToInt(LocalChanges::count).sum();
     localCount.setText(Messages.of("count.local-change", local));
     localRow.setVisible(local > 0);
     localRow.setManaged(local > 0);
+  }
+
+  /** Which of the boxes that its text flows through is selected. */
+  private String box() {
+    LayerId first = workspace.selection().layers().getFirst();
+    List<LayerId> boxes = LinkedBoxes.of(workspace.project()).chain(first);
+    boolean one = workspace.selection().layers().size() == 1;
+    boolean words = workspace.selection().cursor().isPresent();
+    if (!one || boxes.size() < 2) {
+      return "";
+    }
+    return " \u00b7 "
+        + (words
+            ? Messages.of("inspector.in-boxes", boxes.size())
+            : Messages.of("inspector.box-of", boxes.indexOf(first) + 1, boxes.size()));
   }
 
   private static String counted(List<Layer> layers) {
@@ -426,7 +442,7 @@ public final class Inspector extends VBox {
   }
 
   private Target target() {
-    return workspace.selection().target();
+    return workspace.target();
   }
 
   /** What was clicked goes away; the keyboard then belongs to the stage, not to the next field. */

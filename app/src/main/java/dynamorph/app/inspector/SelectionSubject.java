@@ -10,6 +10,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.cascade.Trace;
+import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.DropLocal;
 import dynamorph.model.edit.layer.SetValues;
@@ -51,9 +52,11 @@ public final class SelectionSubject implements Subject {
 
   private final Workspace workspace;
   private final Target target;
+  private final Target boxes;
   private final Cascade cascade;
   private final Collection<Spot> spots;
   private final List<Layer> layers;
+  private final List<Layer> standing;
   private final Collection<Layer> placed;
   private final Set<PropertySet> values = new LinkedHashSet<>();
   private final Set<PropertySet> layerValues = new LinkedHashSet<>();
@@ -61,15 +64,19 @@ public final class SelectionSubject implements Subject {
   public SelectionSubject(Workspace workspace, Cascade cascade) {
     this.workspace = workspace;
     this.cascade = cascade;
-    this.target = workspace.selection().target();
+    // a box that goes on with the text of another has its own place, but not its own look
+    this.target = workspace.target();
+    this.boxes = workspace.selection().target();
     Project project = workspace.project();
-    Set<dynamorph.model.LayerId> ids = target.layers();
-    this.layers = project.layers().filter(layer -> ids.contains(layer.id())).toList();
+    this.layers = of(project, target);
+    this.standing = target.equals(boxes) ? layers : of(project, boxes);
     Map<Object, Spot> distinct = new LinkedHashMap<>();
     Map<Object, Layer> distinctlyPlaced = new LinkedHashMap<>();
     for (Layer layer : layers) {
       spots(cascade.dressed(layer))
           .forEach(spot -> distinct.putIfAbsent(spot.sources(cascade), spot));
+    }
+    for (Layer layer : standing) {
       distinctlyPlaced.putIfAbsent(
           List.of(layer.follows(), layer.muted(), layer.local().keys(), layer.frame().keys()),
           layer);
@@ -78,6 +85,11 @@ public final class SelectionSubject implements Subject {
     this.spots = distinct.values();
     this.placed = distinctlyPlaced.values();
     spots.forEach(spot -> values.add(cascade.values(spot.layer, spot.paragraph, spot.span)));
+  }
+
+  private static List<Layer> of(Project project, Target target) {
+    Set<dynamorph.model.LayerId> ids = target.layers();
+    return project.layers().filter(layer -> ids.contains(layer.id())).toList();
   }
 
   private List<Spot> spots(Layer layer) {
@@ -162,12 +174,25 @@ public final class SelectionSubject implements Subject {
 
   @Override
   public void set(PropertySet set, Optional<Object> gesture) {
-    workspace.apply(SetValues.of(target, set), gesture);
+    PropertySet ofBoxes = set.where(SelectionSubject::isOfLayer);
+    boolean one = target.equals(boxes) || ofBoxes.isEmpty();
+    if (one) {
+      workspace.apply(SetValues.of(target, set), gesture);
+      return;
+    }
+    SetValues places = SetValues.of(boxes, ofBoxes);
+    SetValues looks = SetValues.of(target, set.where(key -> !isOfLayer(key)));
+    workspace.apply(
+        looks.values().isEmpty()
+            ? places
+            : Edit.together(looks.label(workspace.project()), places, looks),
+        gesture);
   }
 
   @Override
   public void drop(Set<PropertyKey<?>> keys) {
-    workspace.apply(DropLocal.of(target, keys));
+    boolean ofBoxes = keys.stream().allMatch(SelectionSubject::isOfLayer);
+    workspace.apply(DropLocal.of(ofBoxes ? boxes : target, keys));
   }
 
   @Override
@@ -188,7 +213,7 @@ public final class SelectionSubject implements Subject {
   @Override
   public <T> Trace<T> trace(PropertyKey<T> key) {
     if (isOfLayer(key)) {
-      return cascade.trace(layers.getFirst(), key);
+      return cascade.trace(standing.getFirst(), key);
     }
     Spot spot = spots.iterator().next();
     return cascade.trace(spot.layer, spot.paragraph, spot.span, key);

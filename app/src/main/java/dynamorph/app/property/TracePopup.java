@@ -139,7 +139,7 @@ final class TracePopup {
 
     private void saveInto(StyleId style) {
       SaveValue<T> save =
-          new SaveValue<>(workspace.selection().target(), style, key, trace.winner().computed());
+          new SaveValue<>(workspace.target(), style, key, trace.winner().computed());
       String name = workspace.project().styles().get(style).name();
       workspace
           .deviations()

@@ -36,11 +36,11 @@ public final class Deviations {
   }
 
   private Target target() {
-    return workspace.selection().target();
+    return workspace.target();
   }
 
   private Optional<Layer> first() {
-    return workspace.selection().layers().stream().findFirst().flatMap(workspace.project()::layer);
+    return workspace.texts().stream().findFirst().flatMap(workspace.project()::layer);
   }
 
   public void drop() {
@@ -124,7 +124,7 @@ public final class Deviations {
       workspace.tell(Notice.problem(Messages.reason(refused)));
       return;
     }
-    others.removeAll(workspace.selection().layers());
+    others.removeAll(workspace.texts());
     if (!others.isEmpty()) {
       String texts = Messages.of("count.more-text", others.size());
       workspace
@@ -153,8 +153,8 @@ public final class Deviations {
         DeriveFromLocal.deviatingAlike(project, base.id(), deviation).stream()
             .map(Layer::id)
             .collect(Collectors.toCollection(LinkedHashSet::new));
-    if (workspace.selection().layers().size() > 1) {
-      alike.retainAll(workspace.selection().layers());
+    if (workspace.texts().size() > 1) {
+      alike.retainAll(workspace.texts());
     }
     StyleId id = new StyleId(workspace.ids().next("style"));
     String what =

@@ -75,7 +75,7 @@ public final class Following {
 
   /** Puts a style on the selection. */
   public void put(StyleId style, boolean onTop, boolean stamp) {
-    put(workspace.selection().target(), style, onTop, stamp);
+    put(workspace.target(), style, onTop, stamp);
   }
 
   /** Puts a style on a target; tells about local changes and offers the other choices. */

@@ -4,6 +4,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Target;
 import dynamorph.model.text.TextRange;
+import dynamorph.typeset.layout.CaretPlace;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -27,6 +28,10 @@ public record Selection(SequencedSet<LayerId> layers, Optional<Cursor> cursor) {
   public record Cursor(LayerId layer, int anchor, int caret, boolean trailing) {
     public Cursor(LayerId layer, int anchor, int caret) {
       this(layer, anchor, caret, false);
+    }
+
+    public CaretPlace place() {
+      return new CaretPlace(caret, trailing);
     }
 
     public TextRange range() {

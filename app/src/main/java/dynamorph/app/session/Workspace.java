@@ -9,14 +9,18 @@ import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.History;
+import dynamorph.model.edit.Target;
+import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SequencedSet;
 import java.util.function.BiConsumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
@@ -187,6 +191,21 @@ public final class Workspace {
 
   public Selection selection() {
     return selection.get();
+  }
+
+  /** The layers that hold the words of what is selected, wherever those show. */
+  public SequencedSet<LayerId> texts() {
+    LinkedBoxes links = LinkedBoxes.of(project());
+    SequencedSet<LayerId> texts = new LinkedHashSet<>();
+    selection.get().layers().forEach(box -> texts.add(links.first(box)));
+    return texts;
+  }
+
+  /** What an edit of the words and looks of the selection is about. */
+  public Target target() {
+    return selection.get().target() instanceof Target.Words words
+        ? words
+        : new Target.Layers(texts());
   }
 
   /** The coat that shows alone on what is selected; nothing of that is kept. */
@@ -361,7 +380,7 @@ public final class Workspace {
     if (!selection.get().isEmpty()) {
       preview(
           following.edit(
-              selection.get().target(),
+              target(),
               style,
               following.applyOptionsProperty().get().onTop(),
               following.stampingProperty().get()));

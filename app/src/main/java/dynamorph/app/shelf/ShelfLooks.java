@@ -73,7 +73,7 @@ public final class ShelfLooks {
 
   /** With only a caret, a text style is for the whole text. */
   private Target selected(Kept.OfStyle look) {
-    Target selected = workspace.selection().target();
+    Target selected = workspace.target();
     return selected instanceof Target.Words words
             && words.range().isEmpty()
             && look.style().level() == StyleLevel.TEXT

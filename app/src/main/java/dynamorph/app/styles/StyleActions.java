@@ -61,7 +61,7 @@ public final class StyleActions {
     return workspace
         .project()
         .layers()
-        .filter(layer -> workspace.selection().contains(layer.id()))
+        .filter(layer -> workspace.texts().contains(layer.id()))
         .findFirst()
         .flatMap(StyleActions::nearest);
   }

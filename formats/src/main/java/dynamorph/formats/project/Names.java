@@ -104,6 +104,7 @@ final class Names {
   static final String SPEAKERS = "speakers";
   static final String HIDDEN = "hidden";
   static final String LOCKED = "locked";
+  static final String CONTINUES = "continues";
   static final String FOOTAGE = "footage";
   static final String TITLES = "titles";
   static final String CAPTIONS = "captions";

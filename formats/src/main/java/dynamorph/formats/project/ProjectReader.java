@@ -283,7 +283,8 @@ final class ProjectReader {
         Names.SHAPE,
         Names.TIMING,
         Names.HIDDEN,
-        Names.LOCKED);
+        Names.LOCKED,
+        Names.CONTINUES);
     LayerId id = cursor.field(Names.ID).checked(() -> new LayerId(cursor.field(Names.ID).text()));
     if (!layerIds.add(id)) {
       throw cursor.wrong(Messages.of("project-reader.two-layers-have-the-id", id));
@@ -299,7 +300,8 @@ final class ProjectReader {
             properties(cursor, Names.LOCAL),
             Set.copyOf(follows(cursor, Names.MUTED)),
             cursor.find(Names.TIMING).map(timelines::timing),
-            TimelineReader.state(cursor)));
+            TimelineReader.state(cursor),
+            cursor.find(Names.CONTINUES).map(box -> box.checked(() -> new LayerId(box.text())))));
   }
 
   private Paragraph paragraph(JsonCursor cursor) {

@@ -181,6 +181,7 @@ public final class ProjectSchema {
             Map.entry(Names.TIMING, timing()),
             Map.entry(Names.HIDDEN, flag()),
             Map.entry(Names.LOCKED, flag()),
+            Map.entry(Names.CONTINUES, pattern(ID)),
             Map.entry(Names.PARAGRAPHS, list(paragraph).put("minItems", 1))),
         List.of(Names.ID, Names.NAME, Names.PARAGRAPHS));
     fields(

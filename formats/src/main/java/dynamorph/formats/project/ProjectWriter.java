@@ -180,6 +180,7 @@ final class ProjectWriter {
     follows(node, Names.MUTED, layer.muted().stream().sorted().toList());
     layer.timing().ifPresent(timing -> node.set(Names.TIMING, timing(timing)));
     state(node, layer.state());
+    layer.continues().ifPresent(box -> node.put(Names.CONTINUES, box.value()));
     layer.shape().ifPresent(shape -> node.set(Names.SHAPE, ShapeJson.write(shape)));
     ArrayNode paragraphs = node.putArray(Names.PARAGRAPHS);
     layer.story().paragraphs().forEach(paragraph -> paragraphs.add(paragraph(paragraph)));

@@ -180,6 +180,15 @@ public final class Cascade {
     return new ResolvedLayer(placement(layer), plate, shared.paragraphs(), form);
   }
 
+  /**
+   * Everything that decides how a box looks that goes on with the text of another layer: its own
+   * place and plate, and the letters of the text.
+   */
+  public ResolvedLayer resolve(Layer box, Layer text) {
+    return new ResolvedLayer(
+        placement(box), shared(box).plate(), shared(text).paragraphs(), Optional.empty());
+  }
+
   /** Most layers hold one span, and thousands of them have the same sources. */
   SharedLook shared(Layer plain) {
     Layer layer = dressed(plain);

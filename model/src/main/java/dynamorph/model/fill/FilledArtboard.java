@@ -7,6 +7,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
+import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.style.Style;
@@ -16,8 +17,10 @@ import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.Set;
@@ -79,10 +82,18 @@ public record FilledArtboard(Artboard artboard, List<String> problems) {
       String name) {
     Filling filling = new Filling(project, cascade, table, row);
     String called = filling.plain(name);
-    List<Layer> layers = new ArrayList<>();
+    List<Layer> filled = new ArrayList<>();
+    Map<LayerId, LayerId> made = new HashMap<>();
     for (Layer layer : pattern.layers()) {
-      filling.layer(layer).ifPresent(filled -> layers.add(filled.withId(own(id, layer))));
+      filling
+          .layer(layer)
+          .ifPresent(one -> {
+            made.put(layer.id(), own(id, layer));
+            filled.add(one.withId(own(id, layer)));
+          });
     }
+    LinkedBoxes links = LinkedBoxes.of(project);
+    List<Layer> layers = filled.stream().map(layer -> links.relinked(layer, made)).toList();
     Artboard artboard =
         new Artboard(
             id,

@@ -253,7 +253,8 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
           merge.properties(base.local(), mine.local(), theirs.local(), at),
           merge.value(base.muted(), mine.muted(), theirs.muted(), at.field("styles")),
           merge.value(base.timing(), mine.timing(), theirs.timing(), at.field("timing")),
-          merge.value(base.state(), mine.state(), theirs.state(), at.field("state")));
+          merge.value(base.state(), mine.state(), theirs.state(), at.field("state")),
+          merge.value(base.continues(), mine.continues(), theirs.continues(), at.field("link")));
     }
   }
 

@@ -102,7 +102,7 @@ public final class Followers {
 
   /** The layers of one artboard by what they follow. */
   private static final class Board {
-    private final PVector<Layer> layers;
+    private final List<Layer> layers;
     private final Optional<Timeline> timeline;
     private final Map<TrackId, Track.Captions> tracks = new HashMap<>();
     private final int[] local;
@@ -110,7 +110,11 @@ public final class Followers {
     private final List<Group> groups = new ArrayList<>();
 
     Board(Artboard artboard) {
-      this.layers = artboard.layers();
+      // the further boxes of a text follow what the text does, which is counted once
+      this.layers =
+          artboard.continuing().isEmpty()
+              ? artboard.layers()
+              : artboard.layers().stream().filter(layer -> !layer.isFurtherBox()).toList();
       this.timeline = artboard.timeline();
       timeline.ifPresent(line ->
           line.captions()

@@ -13,12 +13,14 @@ import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.cascade.Population;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.SharedLook;
+import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.text.Span;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -66,7 +68,40 @@ public final class Reach {
         }
       }
     }
+    addBoxes(before, after, cascadeBefore, cascadeAfter, touched);
     return touched;
+  }
+
+  /** A text that flows through several boxes changes in all of them; an empty one never does. */
+  private static void addBoxes(
+      Project before,
+      Project after,
+      Cascade cascadeBefore,
+      Cascade cascadeAfter,
+      Set<LayerId> touched) {
+    LinkedBoxes was = LinkedBoxes.of(before);
+    for (List<LayerId> chain : LinkedBoxes.of(after).chains()) {
+      LayerId first = chain.getFirst();
+      boolean text = touched.contains(first) || !was.chain(first).equals(chain);
+      for (LayerId box : chain) {
+        text |= !isSamePlace(before.layer(box), cascadeBefore, after.layer(box), cascadeAfter);
+        if (text) {
+          touched.add(box);
+        } else {
+          touched.remove(box);
+        }
+      }
+    }
+  }
+
+  private static boolean isSamePlace(
+      Optional<Layer> one, Cascade before, Optional<Layer> other, Cascade after) {
+    if (one.isEmpty() || other.isEmpty()) {
+      return false;
+    }
+    ResolvedLayer was = before.resolve(one.get());
+    ResolvedLayer is = after.resolve(other.get());
+    return was.placement().equals(is.placement()) && was.plate().equals(is.plate());
   }
 
   /** Whether a look changed; some of it is only seen in texts with tabs. */

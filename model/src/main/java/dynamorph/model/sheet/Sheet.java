@@ -67,7 +67,7 @@ public record Sheet(
     List<SheetRow> all = new ArrayList<>();
     for (Artboard board : project.artboards()) {
       for (Layer layer : board.layers()) {
-        if (layer.isText()) {
+        if (layer.isText() && !layer.isFurtherBox()) {
           all.add(new SheetRow(board, layer));
         }
       }

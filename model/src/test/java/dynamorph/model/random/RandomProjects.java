@@ -234,7 +234,9 @@ public final class RandomProjects {
         random.nextBoolean() ? PropertySet.EMPTY : values(3, Level.LAYER),
         random.nextInt(4) == 0 ? Set.of(pick(styles).id()) : Set.of(),
         Optional.empty(),
-        new ItemState(id.hashCode() % 11 == 0, id.hashCode() % 7 == 0));
+        new ItemState(id.hashCode() % 11 == 0, id.hashCode() % 7 == 0),
+        // it has words, so that the link does not count
+        id.hashCode() % 5 == 0 ? Optional.of(new LayerId("another")) : Optional.empty());
   }
 
   private static final List<Shape> FIGURES =

@@ -80,8 +80,7 @@ public final class ArtboardArtwork {
   }
 
   private static Mark placed(PlacedLayer text, List<Mark> marks) {
-    String words = text.look().form().isPresent() ? "" : text.layer().story().text();
-    return new Mark.Placed(text.layer().name(), words, matrix(text), marks);
+    return new Mark.Placed(text.layer().name(), text.words(), matrix(text), marks);
   }
 
   /** As {@link PlacedLayer#enter} has it. */

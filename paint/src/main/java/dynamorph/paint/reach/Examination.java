@@ -136,9 +136,7 @@ public final class Examination {
     Box board =
         new Box(0, 0, found.board().artboard().width(), found.board().artboard().height())
             .grown(EDGE, EDGE);
-    if (text.layer().isText()
-        && !text.layer().story().text().isBlank()
-        && isBeyond(content, board)) {
+    if (!text.words().isBlank() && isBeyond(content, board)) {
       problems.add(
           new Problem(
               Kind.OFF_ARTBOARD, Messages.of("examination.stands-out-of-the-artboard"), false));
@@ -162,8 +160,7 @@ public final class Examination {
             board.width() * share,
             board.height() * share);
     return board.isFilm()
-        && text.layer().isText()
-        && !text.layer().story().text().isBlank()
+        && !text.words().isBlank()
         && isBeyond(content(text), safe.grown(EDGE, EDGE));
   }
 

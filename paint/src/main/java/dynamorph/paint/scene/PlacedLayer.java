@@ -4,12 +4,15 @@ import static java.util.Objects.requireNonNull;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
 import dynamorph.model.cascade.Placement;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.text.Story;
 import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.layout.TextLayout;
 import io.github.humbleui.skija.Canvas;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -39,13 +42,53 @@ public final class PlacedLayer {
    */
   static PlacedLayer of(
       Artboard artboard, Layer layer, Layer dressed, ResolvedLayer look, SceneMaker maker) {
+    return of(artboard, layer, look, new Setting(maker, dressed, look, null, false));
+  }
+
+  private static PlacedLayer of(
+      Artboard artboard, Layer layer, ResolvedLayer look, Setting setting) {
     Placement placement = look.placement();
     return new PlacedLayer(
         layer,
         look,
         placement.anchorX(artboard.width()),
         placement.anchorY(artboard.height()),
-        new Setting(maker, dressed, look));
+        setting);
+  }
+
+  /**
+   * One of the boxes that a text flows through.
+   *
+   * @param dressed the layer with the words of the text as they are set
+   * @param ahead the box before it; null for the first
+   * @param onward whether another box follows
+   * @param before what is known of the box from before, which is used again if it still holds
+   */
+  static PlacedLayer linked(
+      Artboard artboard,
+      Layer layer,
+      Layer dressed,
+      ResolvedLayer look,
+      SceneMaker maker,
+      @Nullable PlacedLayer ahead,
+      boolean onward,
+      @Nullable PlacedLayer before) {
+    Setting setting =
+        new Setting(maker, dressed, look, ahead == null ? null : ahead.setting, onward);
+    if (before != null && before.setting.holds(setting)) {
+      PlacedLayer again = of(artboard, layer, look, before.setting);
+      boolean same =
+          before.layer == layer
+              && before.anchorX == again.anchorX
+              && before.anchorY == again.anchorY;
+      return same ? before : again;
+    }
+    return of(artboard, layer, look, setting);
+  }
+
+  /** Whether it is one of several boxes of a text. */
+  boolean isLinked() {
+    return setting.ahead != null || setting.onward;
   }
 
   /** The same text in the same place, as another state of its layer. */
@@ -58,12 +101,21 @@ public final class PlacedLayer {
     private final SceneMaker maker;
     private final Layer layer;
     private final ResolvedLayer look;
+    private final @Nullable Setting ahead;
+    private final boolean onward;
     private final Box room;
     private volatile @Nullable TextLayout layout;
     private volatile @Nullable Box ink;
 
-    Setting(SceneMaker maker, Layer layer, ResolvedLayer look) {
+    Setting(
+        SceneMaker maker,
+        Layer layer,
+        ResolvedLayer look,
+        @Nullable Setting ahead,
+        boolean onward) {
       this.maker = maker;
+      this.ahead = ahead;
+      this.onward = onward;
       this.layer = layer;
       this.look = look;
       this.room = LayoutEstimate.of(layer, look);
@@ -73,10 +125,30 @@ public final class PlacedLayer {
     TextLayout layout() {
       TextLayout known = layout;
       if (known == null) {
-        known = maker.typesetter().layout(layer.story(), look);
+        boolean alone = ahead == null && !onward;
+        known =
+            alone
+                ? maker.typesetter().layout(layer.story(), look)
+                : maker.typesetter().layout(layer.story(), look, from(), onward);
         layout = known;
       }
       return known;
+    }
+
+    /** Where the text goes on; beyond its end if the boxes before have room for all of it. */
+    private int from() {
+      return ahead == null ? 0 : ahead.layout().rest().orElse(Integer.MAX_VALUE);
+    }
+
+    LayerId text() {
+      return ahead == null ? layer.id() : ahead.text();
+    }
+
+    boolean holds(Setting now) {
+      return ahead == now.ahead
+          && onward == now.onward
+          && look.equals(now.look)
+          && layer.story().equals(now.layer.story());
     }
 
     Box ink() {
@@ -93,9 +165,24 @@ public final class PlacedLayer {
     return layer;
   }
 
+  /** The layer that holds the words: itself, but for a box that goes on with those of another. */
+  public LayerId text() {
+    return setting.text();
+  }
+
   /** The words as they are set, in their nested styles too; as many pieces as the look has. */
   public Story story() {
     return setting.layer.story();
+  }
+
+  /** The words that show in it: of a text that flows through several boxes those of this one. */
+  public String words() {
+    String all = layer.isText() ? story().text() : "";
+    if (!isLinked()) {
+      return all;
+    }
+    List<Line> lines = layout().shownLines();
+    return all.substring(lines.getFirst().start(), lines.getLast().end());
   }
 
   public ResolvedLayer look() {

@@ -7,6 +7,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
+import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
@@ -14,6 +15,8 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.Rgba;
 import dynamorph.typeset.layout.Box;
+import dynamorph.typeset.layout.CaretPlace;
+import dynamorph.typeset.layout.TextLayout;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -87,10 +90,12 @@ public final class Scene {
   private final Project project;
   private final Cascade cascade;
   private final List<Board> boards;
+  private final LinkedPlaces linked;
   private final Map<LayerId, Found> byId;
 
-  private Scene(Project project, Cascade cascade, List<Board> boards) {
+  private Scene(Project project, Cascade cascade, LinkedPlaces linked, List<Board> boards) {
     this.project = project;
+    this.linked = linked;
     this.cascade = cascade;
     this.boards = List.copyOf(boards);
     this.byId = new HashMap<>();
@@ -105,6 +110,9 @@ public final class Scene {
     Cascade cascade =
         before.map(scene -> scene.cascade.follow(project)).orElseGet(() -> Cascade.of(project));
     boolean sameStyles = before.isPresent() && before.get().cascade == cascade;
+    LinkedPlaces linked =
+        LinkedPlaces.of(
+            project, cascade, maker, before.map(scene -> scene.linked).orElse(LinkedPlaces.NONE));
     Map<ArtboardId, Board> known = new HashMap<>();
     if (sameStyles) {
       before.get().boards.forEach(board -> known.put(board.artboard().id(), board));
@@ -112,10 +120,13 @@ public final class Scene {
     List<Board> boards = new ArrayList<>();
     for (Artboard artboard : project.artboards()) {
       Board earlier = known.get(artboard.id());
-      boolean same = earlier != null && earlier.artboard() == artboard;
-      boards.add(same ? earlier : board(artboard, before, sameStyles, cascade, maker));
+      boolean same =
+          earlier != null
+              && earlier.artboard() == artboard
+              && linked.on(artboard).equals(before.orElseThrow().linked.on(artboard));
+      boards.add(same ? earlier : board(artboard, before, sameStyles, cascade, linked, maker));
     }
-    return new Scene(project, cascade, boards);
+    return new Scene(project, cascade, linked, boards);
   }
 
   private static Board board(
@@ -123,15 +134,23 @@ public final class Scene {
       Optional<Scene> before,
       boolean sameStyles,
       Cascade cascade,
+      LinkedPlaces linked,
       SceneMaker maker) {
     List<PlacedLayer> texts = new ArrayList<>(artboard.layers().size());
+    Map<LayerId, PlacedLayer> boxes = linked.on(artboard);
     for (Layer layer : artboard.layers()) {
       if (layer.state().hidden()) {
         continue; // nothing that comes of a scene shows it
       }
+      PlacedLayer box = boxes.get(layer.id());
+      if (box != null) {
+        texts.add(box);
+        continue;
+      }
       Optional<Found> found =
           before
               .map(scene -> scene.byId.get(layer.id()))
+              .filter(known -> !known.text.isLinked())
               .filter(known -> known.board.artboard().width() == artboard.width())
               .filter(known -> known.board.artboard().height() == artboard.height());
       boolean same = sameStyles && found.filter(known -> known.text.layer() == layer).isPresent();
@@ -175,7 +194,7 @@ public final class Scene {
                   .toList();
         };
     boolean all = seen.size() == boards.size() && sight instanceof Sight.Still;
-    return all ? this : new Scene(project, cascade, seen);
+    return all ? this : new Scene(project, cascade, linked, seen);
   }
 
   /** This scene with only the texts of a film, those that are seen nearest to a moment first. */
@@ -189,6 +208,7 @@ public final class Scene {
     return new Scene(
         project,
         cascade,
+        linked,
         board(sight.artboard()).stream()
             .map(board ->
                 new Board(
@@ -206,6 +226,7 @@ public final class Scene {
     return new Scene(
         project,
         cascade,
+        linked,
         board(sight.artboard()).stream()
             .map(board -> board.liveBetween(sight.at(), sight.at().plus(ahead)))
             .toList());
@@ -229,6 +250,33 @@ public final class Scene {
 
   public Optional<Found> find(LayerId id) {
     return Optional.ofNullable(byId.get(id));
+  }
+
+  /**
+   * Where a place in the words of a text shows: of the boxes that the text flows through the one
+   * that a caret there stands in, or the last that is in sight.
+   *
+   * @param text any box of the text
+   */
+  public Optional<Found> showing(LayerId text, CaretPlace place) {
+    Optional<Found> shown = Optional.empty();
+    for (LayerId box : LinkedBoxes.of(project).chain(text)) {
+      Optional<Found> found = find(box);
+      if (found.isPresent()) {
+        shown = found;
+        TextLayout layout = found.get().text().layout();
+        boolean behind = place.trailing() && layout.rest().orElse(-1) == place.offset();
+        if (behind || layout.reaches(place.offset())) {
+          return found;
+        }
+      }
+    }
+    return shown;
+  }
+
+  /** The boxes that are in sight of those that a text flows through, in order. */
+  public List<Found> boxes(LayerId text) {
+    return LinkedBoxes.of(project).chain(text).stream().flatMap(box -> find(box).stream()).toList();
   }
 
   /** The topmost text at a point of the plane that is not locked, give or take some points. */

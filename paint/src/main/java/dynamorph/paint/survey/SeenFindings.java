@@ -65,7 +65,7 @@ final class SeenFindings {
   List<Finding> of(Scene.Found found) {
     List<Finding> findings = new ArrayList<>();
     PlacedLayer text = found.text();
-    if (!text.layer().isText() || text.layer().story().text().isBlank()) {
+    if (text.words().isBlank()) {
       return findings;
     }
     Optional<ReachedText> glance = examination.glance(text.layer().id());

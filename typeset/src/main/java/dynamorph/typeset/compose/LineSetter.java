@@ -26,6 +26,7 @@ final class LineSetter {
   private final LineWidths model;
   private final @Nullable Tabs tabs;
   private final Function<ShapeKey, ShapedParagraph> shaper;
+  private final int from;
   private final List<Ornament> ornaments;
 
   /** Of every line, where all letters are set alike. */
@@ -43,12 +44,16 @@ final class LineSetter {
   record Ornament(
       ShapedParagraph shaped, double x, double width, double y, double size, boolean text) {}
 
+  /**
+   * @param from first unit of the first line, with letters that are dropped before it
+   */
   LineSetter(
       LineWidths model,
       WidthSums measures,
       List<TypeLook> looks,
       ParagraphLook settings,
       @Nullable Tabs tabs,
+      int from,
       List<Ornament> ornaments,
       Function<ShapeKey, ShapedParagraph> shaper) {
     this.model = model;
@@ -57,6 +62,7 @@ final class LineSetter {
     this.looks = looks;
     this.settings = settings;
     this.tabs = tabs;
+    this.from = from;
     this.ornaments = ornaments;
     this.shaper = shaper;
   }
@@ -83,7 +89,7 @@ final class LineSetter {
    */
   ComposedLine set(LineRange cut, int index, double measure, double indent, double lineWidth) {
     return new ComposedLine(
-        index == 0 ? 0 : cut.start(),
+        index == 0 ? from : cut.start(),
         cut,
         height(cut),
         shaped.rightToLeft(),

@@ -149,12 +149,14 @@ public final class ParagraphComposer {
             paragraph.looks(),
             settings,
             measured.tabs(),
+            paragraph.from(),
             start.ornaments(),
             this::shape);
     double width = columns.width();
     IntToDoubleFunction lineWidth = lineWidth(settings, start, width);
-    if (text.text().isEmpty()) {
-      LineRange empty = new LineRange(0, 0, 0, false, true, false);
+    int length = text.text().length();
+    if (paragraph.from() >= length) {
+      LineRange empty = new LineRange(length, length, length, false, true, false);
       return new ComposedParagraph(
           text,
           List.of(setter.set(empty, 0, width, start.indent(0), lineWidth.applyAsDouble(0))),

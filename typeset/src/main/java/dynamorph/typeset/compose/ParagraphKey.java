@@ -14,6 +14,7 @@ import java.util.List;
  * @param ruby how letters of it are read
  * @param fallback whether letters that a face lacks are taken from another
  * @param vertical whether its lines are
+ * @param from first unit that is set; what is before it stands in another box
  */
 public record ParagraphKey(
     String text,
@@ -22,7 +23,8 @@ public record ParagraphKey(
     ParagraphLook settings,
     List<RubyBase> ruby,
     boolean fallback,
-    boolean vertical) {
+    boolean vertical,
+    int from) {
   public ParagraphKey {
     lengths = List.copyOf(lengths);
     looks = List.copyOf(looks);
@@ -52,6 +54,11 @@ public record ParagraphKey(
         text, ShapeKey.SpanType.of(lengths, looks), ShapeKey.Flow.of(settings, fallback, vertical));
   }
 
+  /** What of the paragraph goes on in another box, from a unit on. */
+  public ParagraphKey from(int unit) {
+    return new ParagraphKey(text, lengths, looks, settings, ruby, fallback, vertical, unit);
+  }
+
   /** The same paragraph at a share of its size. */
   public ParagraphKey scaled(double by) {
     return new ParagraphKey(
@@ -61,6 +68,7 @@ public record ParagraphKey(
         settings,
         ruby,
         fallback,
-        vertical);
+        vertical,
+        from);
   }
 }

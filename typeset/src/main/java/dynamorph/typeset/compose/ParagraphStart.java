@@ -47,6 +47,9 @@ record ParagraphStart(
       Function<ShapeKey, ShapedParagraph> shaper) {
     ParagraphLook settings = paragraph.settings();
     double indent = settings.indents().start();
+    if (paragraph.from() > 0) {
+      return new ParagraphStart(paragraph.from(), 1, indent, indent, indent, List.of());
+    }
     double first = indent + settings.indents().first();
     List<LineSetter.Ornament> ornaments = new ArrayList<>();
     if (!mark.isEmpty()) {

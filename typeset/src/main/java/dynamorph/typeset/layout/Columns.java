@@ -7,6 +7,7 @@ import dynamorph.typeset.compose.ComposedParagraph;
 import dynamorph.typeset.compose.ParagraphKey;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 
 /** Stacks lines into the columns of a box. */
 final class Columns {
@@ -24,15 +25,24 @@ final class Columns {
   /** What is kept free below each line, for a drop capital that reaches further than its lines. */
   private final double[] under;
 
+  /** How many lines each paragraph's drop capital reaches over. */
+  private final int[] deep;
+
+  private final int first;
+
   /**
+   * @param first the paragraph that comes first; those before it stand in other boxes
+   * @param composed the paragraphs from that one on, as many as there can be room for
    * @param width of the box
    */
   Columns(
       List<ParagraphKey> paragraphs,
+      int first,
       List<ComposedParagraph> composed,
       Placement.Inside inside,
       double width) {
     this.paragraphs = paragraphs;
+    this.first = first;
     this.inside = inside;
     this.step = inside.columnWidth(width) + inside.gutter();
     int count = 0;
@@ -44,6 +54,7 @@ final class Columns {
     this.paragraphOf = new int[count];
     this.gaps = new double[count];
     this.under = new double[count];
+    this.deep = new int[paragraphs.size()];
     gather(composed);
   }
 
@@ -54,12 +65,18 @@ final class Columns {
     for (int paragraph = 0; paragraph < paragraphs.size(); paragraph++) {
       ParagraphKey key = paragraphs.get(paragraph);
       starts[paragraph] = start;
-      gaps[at] = gap + (paragraph == 0 ? 0 : key.settings().spaceBefore());
-      for (ComposedLine line : composed.get(paragraph).lines()) {
+      if (paragraph < first || paragraph >= first + composed.size()) {
+        start += key.text().length() + 1;
+        continue;
+      }
+      ComposedParagraph lines = composed.get(paragraph - first);
+      gaps[at] = gap + (paragraph == first ? 0 : key.settings().spaceBefore());
+      for (ComposedLine line : lines.lines()) {
         paragraphOf[at] = paragraph;
         all[at++] = line;
       }
-      int lacking = composed.get(paragraph).dropLines() - composed.get(paragraph).lines().size();
+      deep[paragraph] = lines.dropLines();
+      int lacking = lines.dropLines() - lines.lines().size();
       under[at - 1] = Math.max(0, lacking) * key.first().leading();
       gap = key.settings().spaceAfter() + under[at - 1];
       start += key.text().length() + 1;
@@ -72,11 +89,21 @@ final class Columns {
    * @param columnOf the column of each line
    * @param hidden how many of the last lines lie below the last column
    * @param bottom of the lowest line and what is kept free below it
+   * @param rest first unit of the story that goes on in another box
    */
-  record Stack(List<Line> lines, int[] columnOf, int hidden, double bottom) {}
+  record Stack(List<Line> lines, int[] columnOf, int hidden, double bottom, OptionalInt rest) {}
 
   /** Stacks the lines into columns of a height; an endless one has a single column. */
   Stack stack(double height) {
+    return stack(height, false);
+  }
+
+  /**
+   * Stacks the lines into columns of a height.
+   *
+   * @param onward whether what finds no room goes on in another box, as in another column
+   */
+  Stack stack(double height, boolean onward) {
     List<Line> lines = new ArrayList<>(all.length);
     int[] columnOf = new int[all.length];
     int column = 0;
@@ -86,17 +113,25 @@ final class Columns {
     int hidden = 0;
     for (int index = 0; index < all.length; index++) {
       ComposedLine next = all[index];
-      if (!top && column + 1 < inside.columns() && isFirst(index) && keep(index).breakBefore()) {
+      boolean last = column + 1 == inside.columns();
+      if (!top && (!last || onward) && isFirst(index) && keep(index).breakBefore()) {
+        if (last) {
+          return goingOn(lines, columnOf, index);
+        }
         column++;
         top = true;
+        last = column + 1 == inside.columns();
       }
       double down = top ? next.ascent() : baseline + gaps[index] + next.leading();
       down = onGrid(down, origin);
       boolean below = down + next.descent() + under[index] > height + SLACK;
-      if (below && column + 1 < inside.columns() && !top) {
+      if (below && (!last || onward) && !top) {
         int back = kept(index, columnOf, column);
         for (int undone = 0; undone < back; undone++) {
           lines.removeLast();
+        }
+        if (last) {
+          return goingOn(lines, columnOf, index - back);
         }
         index -= back + 1;
         column++;
@@ -111,9 +146,24 @@ final class Columns {
       baseline = down;
       top = false;
     }
+    int behind = paragraphOf[all.length - 1] + 1;
+    if (onward && hidden == 0 && behind < paragraphs.size()) {
+      return new Stack(lines, columnOf, 0, bottom(lines), OptionalInt.of(starts[behind]));
+    }
     // a box that is too low for anything still shows its first line, or the text would seem to be
     // gone
-    return new Stack(lines, columnOf, hidden == lines.size() ? hidden - 1 : hidden, bottom(lines));
+    return new Stack(
+        lines,
+        columnOf,
+        hidden == lines.size() ? hidden - 1 : hidden,
+        bottom(lines),
+        OptionalInt.empty());
+  }
+
+  private Stack goingOn(List<Line> lines, int[] columnOf, int next) {
+    int paragraph = paragraphOf[next];
+    int unit = isFirst(next) ? 0 : all[next].start();
+    return new Stack(lines, columnOf, 0, bottom(lines), OptionalInt.of(starts[paragraph] + unit));
   }
 
   private double bottom(List<Line> lines) {
@@ -152,18 +202,20 @@ final class Columns {
   /** The first line that goes over to the next column, as its own paragraph wants it. */
   private int inParagraph(int index) {
     ParagraphLook.Keep keep = keep(index);
-    int first = index;
-    while (!isFirst(first)) {
-      first--;
+    int begin = index;
+    while (!isFirst(begin)) {
+      begin--;
     }
-    if (first == index || keep.together()) {
-      return first;
+    // a drop capital stands beside all of its lines
+    boolean beside = index - begin < deep[paragraphOf[index]];
+    if (begin == index || keep.together() || beside) {
+      return begin;
     }
     if (!keep.edges()) {
       return index;
     }
     int begins = all[index].isLast() ? index - 1 : index;
-    return begins - 1 <= first ? first : begins;
+    return begins - 1 <= begin ? begin : begins;
   }
 
   private ParagraphLook.Keep keep(int index) {

@@ -24,13 +24,17 @@ import org.jspecify.annotations.Nullable;
  *
  * @param measure of the lines of a box: its width, or its height if they are vertical
  * @param depth what a fixed box has for its lines, across them
+ * @param from first unit of the story that is set; what is before it stands in other boxes
+ * @param onward whether what finds no room goes on in another box
  */
 record LayoutKey(
     List<ParagraphKey> paragraphs,
     BoxFit fit,
     double measure,
     double depth,
-    Placement.Inside inside) {
+    Placement.Inside inside,
+    int from,
+    boolean onward) {
   /** Equal looks are one object, so that keys are told equal at a glance. */
   private static final Interner<List<TypeLook>> TYPES = Interner.newWeakInterner();
 
@@ -63,7 +67,8 @@ record LayoutKey(
               requireNonNull(settings),
               paragraph.rubyBases(),
               fallback,
-              vertical));
+              vertical,
+              0));
     }
     Placement placement = resolved.placement();
     boolean point = placement.fit() == BoxFit.POINT;
@@ -73,7 +78,17 @@ record LayoutKey(
         placement.fit(),
         point ? 0 : vertical ? placement.height() : placement.width(),
         high ? vertical ? placement.width() : placement.height() : 0,
-        placement.inside());
+        placement.inside(),
+        0,
+        false);
+  }
+
+  /**
+   * One of the boxes that a story flows through; from one that has all the room it needs nothing
+   * goes on.
+   */
+  LayoutKey part(int first, boolean goesOn) {
+    return new LayoutKey(paragraphs, fit, measure, depth, inside, first, goesOn && isHigh());
   }
 
   private static List<TypeLook> types(List<CharacterLook> spans, UnaryOperator<TypeLook> sized) {
@@ -84,6 +99,11 @@ record LayoutKey(
     return spans.size() == 1
         ? List.of(spans.getFirst().length())
         : spans.stream().map(Span::length).toList();
+  }
+
+  /** Whether its height is given, so that some of the text may find no room. */
+  boolean isHigh() {
+    return fit == BoxFit.FIXED || fit == BoxFit.SHRINK;
   }
 
   boolean isPoint() {
@@ -97,6 +117,8 @@ record LayoutKey(
         fit,
         measure,
         depth,
-        inside);
+        inside,
+        from,
+        onward);
   }
 }

@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.IntPredicate;
 
@@ -16,6 +17,7 @@ import java.util.function.IntPredicate;
  * @param width of the box, or of the widest line of point text
  * @param height of the box: of a fixed box as given, else of the lines
  * @param scale share of its size that the text of a shrinking box is set at; 1 for any other
+ * @param rest first unit of the story that finds no room and goes on in the next box
  * @param missingFamilies families that another stands in for
  * @param missingGlyphs code points that no font has
  */
@@ -25,6 +27,7 @@ public record TextLayout(
     double height,
     double scale,
     Optional<Overset> overset,
+    OptionalInt rest,
     Set<String> missingFamilies,
     Set<Integer> missingGlyphs) {
   public TextLayout {
@@ -39,6 +42,11 @@ public record TextLayout(
   public List<Line> shownLines() {
     int hidden = overset.map(Overset::hiddenLines).orElse(0);
     return lines.subList(0, lines.size() - hidden);
+  }
+
+  /** Whether a caret before a unit stands in it, and in no later box of the story. */
+  public boolean reaches(int offset) {
+    return rest.isEmpty() || offset < rest.getAsInt();
   }
 
   /** The box around the content of all lines that show. */

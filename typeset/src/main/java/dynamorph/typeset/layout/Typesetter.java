@@ -8,6 +8,7 @@ import dynamorph.model.cascade.TypeLook;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.WritingMode;
+import dynamorph.typeset.compose.ComposedLine;
 import dynamorph.typeset.compose.ComposedParagraph;
 import dynamorph.typeset.compose.ListMarks;
 import dynamorph.typeset.compose.ParagraphComposer;
@@ -65,6 +66,19 @@ public final class Typesetter {
     return layouts.get(LayoutKey.of(story, resolved, fallback, this::sized), this::set);
   }
 
+  /**
+   * Sets what one of several boxes has of a story that flows through them.
+   *
+   * @param resolved the look of the story in the place of the box
+   * @param from first unit that is set; beyond the end of the story nothing is left for the box
+   * @param onward whether another box follows; then what finds no room in a fixed box is left to it
+   *     instead of being overset
+   */
+  public TextLayout layout(Story story, ResolvedLayer resolved, int from, boolean onward) {
+    LayoutKey key = LayoutKey.of(story, resolved, true, this::sized);
+    return layouts.get(key.part(Math.min(from, story.length()), onward), this::set);
+  }
+
   private TypeLook sized(TypeLook look) {
     FontRequest sized = opticalSizes.sized(look.font(), look.size());
     return sized == look.font() ? look : look.withFont(sized);
@@ -80,7 +94,7 @@ public final class Typesetter {
   }
 
   private TextLayout set(LayoutKey key) {
-    return key.fit() == BoxFit.SHRINK ? shrunk(key) : set(key, 1);
+    return key.fit() == BoxFit.SHRINK && !key.onward() ? shrunk(key) : set(key, 1);
   }
 
   /** The largest size, in whole percents, at which the text fits its box; the least one if none. */
@@ -107,7 +121,8 @@ public final class Typesetter {
   }
 
   private TextLayout set(LayoutKey key, double scale) {
-    List<ComposedParagraph> composed = composed(key);
+    int first = firstParagraph(key);
+    List<ComposedParagraph> composed = composed(key, first);
     Set<String> missingFamilies = new TreeSet<>();
     Set<Integer> missingGlyphs = new TreeSet<>();
     boolean tooWide = false;
@@ -116,12 +131,13 @@ public final class Typesetter {
       missingGlyphs.addAll(paragraph.missingGlyphs());
       tooWide |= paragraph.tooWide();
     }
-    double width = key.isPoint() ? widest(key, composed) : key.measure();
-    List<ComposedParagraph> inWidth = key.isPoint() ? composed(key, width) : composed;
-    Columns columns = new Columns(key.paragraphs(), inWidth, key.inside(), width);
-    boolean high = key.fit() == BoxFit.FIXED || key.fit() == BoxFit.SHRINK;
+    double width = key.isPoint() ? widest(key, first, composed) : key.measure();
+    List<ComposedParagraph> inWidth = key.isPoint() ? composed(key, first, width) : composed;
+    Columns columns = new Columns(key.paragraphs(), first, inWidth, key.inside(), width);
+    boolean high = key.isHigh();
     double height = high ? key.depth() : Double.POSITIVE_INFINITY;
-    Columns.Stack stack = key.fit() == BoxFit.GROW ? columns.balanced() : columns.stack(height);
+    Columns.Stack stack =
+        key.fit() == BoxFit.GROW ? columns.balanced() : columns.stack(height, key.onward());
     List<Line> lines = high ? columns.aligned(stack, height) : stack.lines();
     double shownHeight = high ? height : stack.bottom();
     Optional<Overset> overset =
@@ -129,7 +145,7 @@ public final class Typesetter {
     WritingMode mode = key.inside().mode();
     if (!mode.isVertical()) {
       return new TextLayout(
-          lines, width, shownHeight, scale, overset, missingFamilies, missingGlyphs);
+          lines, width, shownHeight, scale, overset, stack.rest(), missingFamilies, missingGlyphs);
     }
     LineAxes axes = new LineAxes(mode, shownHeight);
     return new TextLayout(
@@ -138,18 +154,39 @@ public final class Typesetter {
         width,
         scale,
         overset,
+        stack.rest(),
         missingFamilies,
         missingGlyphs);
   }
 
-  private List<ComposedParagraph> composed(LayoutKey key) {
-    return key.isPoint()
-        ? composed(key, 0)
-        : composed(key, key.inside().columnWidth(key.measure()));
+  /** The paragraph that the first unit of a box lies in. */
+  private static int firstParagraph(LayoutKey key) {
+    int start = 0;
+    for (int index = 0; index < key.paragraphs().size(); index++) {
+      start += key.paragraphs().get(index).text().length() + 1;
+      if (key.from() < start) {
+        return index;
+      }
+    }
+    return key.paragraphs().size() - 1;
   }
 
-  private List<ComposedParagraph> composed(LayoutKey key, double width) {
-    List<ComposedParagraph> composed = new ArrayList<>(key.paragraphs().size());
+  private static int startOf(LayoutKey key, int paragraph) {
+    return key.paragraphs().subList(0, paragraph).stream()
+        .mapToInt(before -> before.text().length() + 1)
+        .sum();
+  }
+
+  private List<ComposedParagraph> composed(LayoutKey key, int first) {
+    return key.isPoint()
+        ? composed(key, first, 0)
+        : composed(key, first, key.inside().columnWidth(key.measure()));
+  }
+
+  private List<ComposedParagraph> composed(LayoutKey key, int first, double width) {
+    List<ComposedParagraph> composed = new ArrayList<>(key.paragraphs().size() - first);
+    int cut = key.from() == 0 ? 0 : key.from() - startOf(key, first);
+    double room = key.onward() ? key.depth() * key.inside().columns() : Double.POSITIVE_INFINITY;
     int place = 0;
     for (int index = 0; index < key.paragraphs().size(); index++) {
       ParagraphKey paragraph = key.paragraphs().get(index);
@@ -158,18 +195,30 @@ public final class Typesetter {
               && ListMarks.countsOn(
                   key.paragraphs().get(index - 1).settings().list(), paragraph.settings().list());
       place = goesOn ? place + 1 : 0;
+      if (index < first) {
+        continue;
+      }
       String mark = ListMarks.of(paragraph.settings().list(), place);
       double measure = key.isPoint() ? Double.POSITIVE_INFINITY : width;
-      composed.add(composer.compose(paragraph, measure, width, mark));
+      ParagraphKey set = index == first && cut > 0 ? paragraph.from(cut) : paragraph;
+      ComposedParagraph lines = composer.compose(set, measure, width, mark);
+      composed.add(lines);
+      // what is left to later boxes need not be set for this one
+      for (ComposedLine line : lines.lines()) {
+        room -= line.leading();
+      }
+      if (room < -key.inside().columns() * paragraph.first().leading()) {
+        break;
+      }
     }
     return composed;
   }
 
   /** The width that the lines of point text take, indents included. */
-  private static double widest(LayoutKey key, List<ComposedParagraph> composed) {
+  private static double widest(LayoutKey key, int first, List<ComposedParagraph> composed) {
     double widest = 0;
     for (int index = 0; index < composed.size(); index++) {
-      double end = key.paragraphs().get(index).settings().indents().end();
+      double end = key.paragraphs().get(first + index).settings().indents().end();
       for (var line : composed.get(index).lines()) {
         widest = Math.max(widest, line.needed() + end);
       }

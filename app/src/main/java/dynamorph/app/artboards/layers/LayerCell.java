@@ -139,7 +139,7 @@ final class LayerCell extends ListCell<LayerItem> {
   private void show(Layer layer) {
     kind.setIconCode(icon(layer));
     name.setText(layer.name());
-    words.setText(layer.isText() ? beginning(layer.story().text()) : "");
+    words.setText(beginning(layer));
     boolean hidden = layer.state().hidden();
     boolean locked = layer.state().locked();
     show(eye, true);
@@ -162,7 +162,11 @@ final class LayerCell extends ListCell<LayerItem> {
   }
 
   /** As much of the words as a row can show. */
-  private static String beginning(String text) {
+  private String beginning(Layer layer) {
+    if (layer.isFurtherBox()) {
+      return Messages.of("layers-pane.goes-on-with", pane.textOf(layer));
+    }
+    String text = layer.story().text();
     return text.substring(0, Math.min(80, text.length())).replaceAll("\\s+", " ");
   }
 

@@ -11,6 +11,7 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.flow.LinkedBoxes;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -139,6 +140,12 @@ public final class LayersPane extends VBox {
 
   boolean isSelected(LayerId id) {
     return workspace.selection().contains(id);
+  }
+
+  /** The name of the text that a box goes on with. */
+  String textOf(Layer box) {
+    Project project = workspace.shownProperty().get();
+    return project.layer(LinkedBoxes.of(project).first(box.id())).map(Layer::name).orElse("");
   }
 
   /**

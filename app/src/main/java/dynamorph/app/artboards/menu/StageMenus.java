@@ -57,9 +57,17 @@ public final class StageMenus implements Menus {
                 sub(
                     several ? "stage-menus.align" : "stage-menus.align-to-artboard",
                     Stream.of(Alignment.values()).map(ArrangeActions::id).map(this::item)),
-                gaps()),
+                gaps(),
+                sub(
+                    "stage-menus.boxes",
+                    items("flow.new-box", "flow.link", "flow.end", "flow.select-boxes"))),
             Stream.of(item("edit.rename"), hide(), lock(), item("view.selection")));
     return menu;
+  }
+
+  @Override
+  public ContextMenu ofOverset() {
+    return menu("overset-menu", items("flow.new-box", "flow.grow", "flow.shrink"));
   }
 
   /** Two texts have one gap, which is equal to itself. */

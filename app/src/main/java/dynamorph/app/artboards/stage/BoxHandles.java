@@ -85,10 +85,11 @@ final class BoxHandles {
     if (selection.layers().size() != 1 || workspace.attempts().present().desk().isPresent()) {
       return List.of();
     }
-    return stage
-        .scene()
-        .flatMap(scene -> scene.find(selection.layers().getFirst()))
-        .filter(found -> !found.text().layer().state().locked())
+    Optional<Scene.Found> box =
+        selection.cursor().isPresent()
+            ? stage.edited()
+            : stage.scene().flatMap(scene -> scene.find(selection.layers().getFirst()));
+    return box.filter(found -> !found.text().layer().state().locked())
         .map(found -> isPoint(found) ? corners(found) : of(found))
         .orElse(List.of());
   }

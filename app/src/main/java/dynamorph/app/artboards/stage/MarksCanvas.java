@@ -2,6 +2,7 @@ package dynamorph.app.artboards.stage;
 
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
+import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import java.util.Optional;
 import javafx.animation.Animation;
@@ -67,6 +68,10 @@ final class MarksCanvas extends Canvas {
       hovered = layer;
       draw();
     }
+  }
+
+  Optional<Scene.Found> oversetTagAt(double x, double y) {
+    return marks.oversetTagAt(x, y);
   }
 
   private void drawWanted() {

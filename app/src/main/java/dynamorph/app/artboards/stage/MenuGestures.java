@@ -60,12 +60,13 @@ final class MenuGestures {
       return beside(menus, event);
     }
     LayerId id = hit.get().text().layer().id();
-    if (cursor.filter(at -> at.layer().equals(id)).isPresent()) {
+    LayerId text = hit.get().text().text();
+    if (cursor.filter(at -> at.layer().equals(text)).isPresent()) {
       int offset = points.offsetAt(hit.get(), event.getX(), event.getY());
       boolean marked =
           cursor.get().range().start() <= offset && offset <= cursor.get().range().end();
       if (!marked) {
-        workspace.selectionProperty().set(Selection.editing(id, offset, offset));
+        workspace.selectionProperty().set(Selection.editing(text, offset, offset));
       }
       return menus.ofWords(words());
     }
@@ -116,6 +117,13 @@ final class MenuGestures {
         .map(points::inNode)
         .map(box -> stage.localToScreen(box.x() + box.width() / 2, box.y() + box.height() / 2))
         .orElseGet(stage::caretOnScreen);
+  }
+
+  /** Offers what can be done about words that find no room. */
+  void ofOverset(Scene.Found box, double screenX, double screenY) {
+    close();
+    workspace.select(List.of(box.text().layer().id()));
+    stage.menus().ifPresent(menus -> show(menus.ofOverset(), new Point2D(screenX, screenY)));
   }
 
   private void show(ContextMenu menu, Point2D at) {

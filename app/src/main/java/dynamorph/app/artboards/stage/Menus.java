@@ -25,6 +25,9 @@ public interface Menus {
 
   ContextMenu ofWords(Words words);
 
+  /** What can be done about words that find no room in the selected box. */
+  ContextMenu ofOverset();
+
   /**
    * The menu of an artboard where no text is.
    *

@@ -58,7 +58,7 @@ final class SamplerGestures {
   /** A click stamps the text, or with Shift the word; a drag stamps what it covered. */
   void stampText(MouseEvent event) {
     Scene.Found found = sampledOn.orElseThrow();
-    LayerId id = found.text().layer().id();
+    LayerId id = found.text().text();
     if (event.isShiftDown() && StageGestures.isText(found)) {
       sampler.stamp(SamplerTool.word(found, points.offsetAt(found, event.getX(), event.getY())));
     } else {
@@ -72,7 +72,7 @@ final class SamplerGestures {
     int to = points.offsetAt(found, event.getX(), event.getY());
     workspace.select(List.of());
     if (from != to) {
-      sampler.stamp(new Target.Words(found.text().layer().id(), TextRange.between(from, to)));
+      sampler.stamp(new Target.Words(found.text().text(), TextRange.between(from, to)));
     }
   }
 
@@ -88,7 +88,8 @@ final class SamplerGestures {
         .map(scene ->
             scene.touching(box).stream()
                 .filter(found -> !event.isShortcutDown() || encloses(box, found))
-                .map(found -> found.text().layer().id())
+                .map(found -> found.text().text())
+                .distinct()
                 .toList())
         .filter(ids -> !ids.isEmpty())
         .ifPresent(sampler::stampLayers);
@@ -108,7 +109,7 @@ final class SamplerGestures {
         .selectionProperty()
         .set(
             Selection.editing(
-                found.text().layer().id(),
+                found.text().text(),
                 points.offsetAt(found, pressX, pressY),
                 points.offsetAt(found, event.getX(), event.getY())));
   }
@@ -122,6 +123,6 @@ final class SamplerGestures {
             .map(found ->
                 event.isShiftDown() && StageGestures.isText(found)
                     ? SamplerTool.word(found, points.offsetAt(found, event.getX(), event.getY()))
-                    : new Target.Layers(List.of(found.text().layer().id()))));
+                    : new Target.Layers(List.of(found.text().text()))));
   }
 }

@@ -5,6 +5,7 @@ import dynamorph.app.session.Notice;
 import dynamorph.app.session.Sampling;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.style.Sample;
@@ -39,18 +40,20 @@ final class SamplerTool {
    * @return whether it was put on what is selected, since that was chosen first
    */
   boolean take(Scene.Found found, int offset) {
-    Selection targets = workspace.selection();
-    Sample sample = Sample.of(workspace.project(), found.text().layer(), offset);
-    Sampling before = workspace.tools().samplingProperty().get().orElse(null);
+    Selection before = workspace.selection();
+    Target targets = workspace.target();
+    LayerId text = found.text().text();
+    Layer sampled = workspace.project().layer(text).orElse(found.text().layer());
+    Sample sample = Sample.of(workspace.project(), sampled, offset);
+    Sampling held = workspace.tools().samplingProperty().get().orElse(null);
     Sampling taken =
-        before == null
+        held == null
             ? new Sampling(sample, Sampling.USUAL, true, false)
-            : new Sampling(sample, before.facets(), before.withStyles(), false);
-    boolean first =
-        before == null && !targets.isEmpty() && !targets.contains(found.text().layer().id());
+            : new Sampling(sample, held.facets(), held.withStyles(), false);
+    boolean first = held == null && !before.isEmpty() && !targets.layers().contains(text);
     workspace.tools().samplingProperty().set(Optional.of(taken));
     if (first) {
-      stamp(targets.target());
+      stamp(targets);
     }
     return first;
   }
@@ -74,14 +77,14 @@ final class SamplerTool {
 
   /** The word that an offset lies in. */
   static Target.Words word(Scene.Found found, int offset) {
-    String text = found.text().layer().story().text();
+    String text = found.text().story().text();
     java.text.BreakIterator words = java.text.BreakIterator.getWordInstance();
     words.setText(text);
     int at = Math.min(offset, Math.max(0, text.length() - 1));
     int end = words.following(at);
     int start = words.previous();
     return new Target.Words(
-        found.text().layer().id(), new TextRange(Math.max(0, start), Math.max(start, end)));
+        found.text().text(), new TextRange(Math.max(0, start), Math.max(start, end)));
   }
 
   /** Shows what a click would do to the text under the pointer. */

@@ -60,7 +60,7 @@ final class SpellingMarks {
     return workspace
         .selection()
         .cursor()
-        .filter(cursor -> cursor.layer().equals(text.layer().id()))
+        .filter(cursor -> cursor.layer().equals(text.text()))
         .filter(cursor -> cursor.range().isEmpty() && cursor.caret() == word.range().end())
         .isPresent();
   }

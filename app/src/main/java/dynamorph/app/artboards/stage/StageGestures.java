@@ -144,6 +144,11 @@ final class StageGestures {
         case BESIDE_TEXTS -> Drag.SAMPLED_TEXTS;
       };
     }
+    Optional<Scene.Found> overset = stage.oversetTagAt(event.getX(), event.getY());
+    if (overset.isPresent() && workspace.tools().tool() == Tool.SELECT) {
+      menus.ofOverset(overset.get(), event.getScreenX(), event.getScreenY());
+      return Drag.NONE;
+    }
     gradientGrip = gradientHandles.at(event.getX(), event.getY());
     if (gradientGrip.isPresent()) {
       return Drag.GRADIENT;
@@ -163,8 +168,7 @@ final class StageGestures {
     Optional<Selection.Cursor> editing = workspace.selection().cursor();
     boolean inEdited =
         editing.isPresent()
-            && hit.filter(found -> found.text().layer().id().equals(editing.get().layer()))
-                .isPresent();
+            && hit.filter(found -> found.text().text().equals(editing.get().layer())).isPresent();
     if (inEdited) {
       pressInText(hit.get(), event);
       return Drag.WORDS;
@@ -246,21 +250,21 @@ final class StageGestures {
 
   private void edit(Scene.Found found, MouseEvent event) {
     int offset = points.offsetAt(found, event.getX(), event.getY());
-    workspace.selectionProperty().set(Selection.editing(found.text().layer().id(), offset, offset));
+    workspace.selectionProperty().set(Selection.editing(found.text().text(), offset, offset));
   }
 
   private void pressInText(Scene.Found found, MouseEvent event) {
     int offset = points.offsetAt(found, event.getX(), event.getY());
-    LayerId id = found.text().layer().id();
+    LayerId id = found.text().text();
     switch (event.getClickCount()) {
       case 1 -> {
         int anchor =
             event.isShiftDown() ? workspace.selection().cursor().orElseThrow().anchor() : offset;
         workspace.selectionProperty().set(Selection.editing(id, anchor, offset));
       }
-      case 2 -> keys.selectWord(found.text().layer(), offset);
-      case 3 -> keys.selectLine(found.text().layer(), found.text().layout(), offset);
-      default -> keys.selectParagraph(found.text().layer(), offset);
+      case 2 -> keys.selectWord(found.text(), offset);
+      case 3 -> keys.selectLine(found.text(), offset);
+      default -> keys.selectParagraph(found.text(), offset);
     }
   }
 
@@ -368,7 +372,12 @@ final class StageGestures {
 
   private void extendWords(MouseEvent event) {
     Optional<Selection.Cursor> cursor = workspace.selection().cursor();
-    Optional<Scene.Found> found = stage.edited();
+    // words are marked on into the other boxes of the text
+    Optional<Scene.Found> found =
+        points
+            .hit(event.getX(), event.getY())
+            .filter(hit -> cursor.isPresent() && hit.text().text().equals(cursor.get().layer()))
+            .or(stage::edited);
     if (cursor.isPresent() && found.isPresent() && isFar(event)) {
       int offset = points.offsetAt(found.get(), event.getX(), event.getY());
       workspace
@@ -462,7 +471,8 @@ final class StageGestures {
       samplerGestures.moved(event, hit);
       return;
     }
-    if (gradientHandles.at(event.getX(), event.getY()).isPresent()) {
+    if (gradientHandles.at(event.getX(), event.getY()).isPresent()
+        || stage.oversetTagAt(event.getX(), event.getY()).isPresent()) {
       stage.setCursor(Cursor.HAND);
       return;
     }
@@ -480,7 +490,7 @@ final class StageGestures {
     stage.setHovered(hit.filter(_ -> shows).map(found -> found.text().layer().id()));
     boolean overEdited =
         workspace.selection().cursor().isPresent()
-            && hit.map(found -> found.text().layer().id())
+            && hit.map(found -> found.text().text())
                 .equals(workspace.selection().cursor().map(Selection.Cursor::layer));
     if (overEdited || workspace.tools().toolProperty().get() == Tool.TEXT) {
       stage.setCursor(Cursor.TEXT);

@@ -1,6 +1,5 @@
 package dynamorph.app.artboards.stage;
 
-import dynamorph.app.session.Selection;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
@@ -98,8 +97,7 @@ final class StageKeys {
         .isEmpty()) {
       return false;
     }
-    int end = workspace.project().layer(id).map(layer -> layer.story().length()).orElse(0);
-    workspace.selectionProperty().set(Selection.editing(id, 0, end));
+    keys.edit(id);
     return true;
   }
 

@@ -20,7 +20,6 @@ import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Caret;
 import dynamorph.typeset.layout.CaretPlace;
 import dynamorph.typeset.layout.Line;
-import dynamorph.typeset.layout.Overset;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -58,6 +57,7 @@ final class StageMarks {
   private final StagePoints points;
   private final SpellingMarks spelling;
   private final PenMarks pen;
+  private final FlowMarks flow;
   private Optional<SnapMarks.Shown> snap = Optional.empty();
 
   StageMarks(Workspace workspace, StageView stage) {
@@ -68,6 +68,7 @@ final class StageMarks {
     this.points = new StagePoints(stage);
     this.spelling = new SpellingMarks(workspace, points);
     this.pen = new PenMarks(points);
+    this.flow = new FlowMarks(stage, points);
   }
 
   void draw(GraphicsContext g, Optional<Box> marquee, Optional<LayerId> hovered, boolean caretOn) {
@@ -89,14 +90,19 @@ final class StageMarks {
                 .map(found -> tag(found).box())
                 .toList();
     drawFrames(g, scene.get(), tagBoxes);
-    drawOverset(g, scene.get());
+    flow.drawOverset(g, scene.get());
     stage.spelling().ifPresent(found -> spelling.draw(g, scene.get(), found));
     hovered
         .filter(id -> !selection.contains(id))
         .flatMap(id -> scene.get().find(id))
         .ifPresent(found -> drawOutline(g, found));
-    for (LayerId id : selection.layers()) {
-      scene.get().find(id).ifPresent(found -> drawSelected(g, found, tags));
+    flow.drawLinks(g, scene.get(), selection.layers(), hovered);
+    if (selection.cursor().isPresent()) {
+      stage.edited().ifPresent(found -> drawSelected(g, found, tags));
+    } else {
+      for (LayerId id : selection.layers()) {
+        scene.get().find(id).ifPresent(found -> drawSelected(g, found, tags));
+      }
     }
     drawHandles(g);
     gradient.draw(g);
@@ -106,7 +112,11 @@ final class StageMarks {
           .forEach(found -> drawHiddenLetters(g, found));
     }
     if (selection.cursor().isPresent()) {
-      stage.edited().ifPresent(found -> drawCursor(g, found, selection.cursor().get(), caretOn));
+      Selection.Cursor cursor = selection.cursor().get();
+      scene.get().boxes(cursor.layer()).forEach(found -> drawMarked(g, found, cursor));
+      if (caretOn) {
+        stage.edited().ifPresent(found -> drawCaret(g, found, cursor));
+      }
     }
     marquee.ifPresent(box -> drawMarquee(g, box));
     snap.ifPresent(shown -> new SnapMarks(points, stage.themeProperty().get()).draw(g, shown));
@@ -143,6 +153,11 @@ final class StageMarks {
     }
   }
 
+  /** The text whose overset tag lies at a point. */
+  Optional<Scene.Found> oversetTagAt(double x, double y) {
+    return stage.scene().flatMap(scene -> flow.tagAt(scene, x, y));
+  }
+
   void setSnap(Optional<SnapMarks.Shown> shown) {
     snap = shown;
   }
@@ -173,40 +188,6 @@ final class StageMarks {
         Math.round(box.y() + down) + 0.5,
         Math.round(box.width() - 2 * across),
         Math.round(box.height() - 2 * down));
-  }
-
-  private void drawOverset(GraphicsContext g, Scene scene) {
-    for (Scene.Board board : scene.boards()) {
-      Box sight =
-          stage
-              .view()
-              .toPlane(new Box(0, 0, stage.view().width(), stage.view().height()))
-              .moved(-board.artboard().x(), -board.artboard().y());
-      for (PlacedLayer text : board.texts()) {
-        if (text.mayTouch(sight) && text.layout().overset().isPresent()) {
-          Box box = points.inNode(StageView.onPlane(new Scene.Found(board, text)));
-          drawOversetTag(g, box, text.layout().overset().get());
-        }
-      }
-    }
-  }
-
-  /** Says at the lower edge of a box how much of its text is not to be seen. */
-  private static void drawOversetTag(GraphicsContext g, Box box, Overset overset) {
-    String words =
-        overset.hiddenLines() == 0
-            ? overset.tooWide()
-                ? Messages.of("stage-marks.too-wide")
-                : Messages.of("stage-marks.too-low")
-            : Messages.of("stage-marks.line-more", overset.hiddenLines());
-    double width = width(words, TAG_FONT) + 12;
-    double x = Math.max(box.x(), box.right() - width);
-    g.setFill(PLUM);
-    g.fillRoundRect(x, box.bottom() - 2, width, 18, 6, 6);
-    g.setFill(Color.WHITE);
-    g.setFont(TAG_FONT);
-    g.setTextBaseline(VPos.CENTER);
-    g.fillText(words, x + 6, box.bottom() + 7);
   }
 
   private void drawOutline(GraphicsContext g, Scene.Found found) {
@@ -253,7 +234,7 @@ final class StageMarks {
 
   /** Spaces, tabs, forced line ends, soft hyphens and paragraph ends, where they stand. */
   private void drawHiddenLetters(GraphicsContext g, Scene.Found found) {
-    String text = found.text().layer().story().text();
+    String text = found.text().story().text();
     double scale = points.scale();
     points.enter(g, found);
     g.setFill(KELP.deriveColor(0, 1, 1, 0.75));
@@ -306,7 +287,7 @@ final class StageMarks {
   private record Tag(String style, String changes, double styleWidth, Box box) {}
 
   private Tag tag(Scene.Found found) {
-    Layer layer = workspace.project().layer(found.text().layer().id()).orElse(found.text().layer());
+    Layer layer = workspace.project().layer(found.text().text()).orElse(found.text().layer());
     String style = styleNames(layer);
     int local = LocalChanges.count(layer);
     String changes = local == 0 ? "" : Messages.of("stage-marks.local", local);
@@ -365,27 +346,30 @@ final class StageMarks {
             .collect(Collectors.joining(" + "));
   }
 
-  private void drawCursor(
-      GraphicsContext g, Scene.Found found, Selection.Cursor cursor, boolean caretOn) {
+  private void drawMarked(GraphicsContext g, Scene.Found found, Selection.Cursor cursor) {
     PlacedLayer text = found.text();
-    TextRange range = cursor.range().within(text.layer().story().all());
+    TextRange range = cursor.range().within(text.story().all());
     points.enter(g, found);
     g.setFill(SELECTED_WORDS);
     for (Box box : text.layout().selection(range)) {
       Box shown = points.scaled(box);
       g.fillRect(shown.x(), shown.y(), shown.width(), shown.height());
     }
-    if (caretOn) {
-      int offset = Math.min(cursor.caret(), text.layer().story().length());
-      Caret caret = text.layout().caretAt(new CaretPlace(offset, cursor.trailing()));
-      Box line = points.scaled(caret.box());
-      g.setStroke(Color.WHITE);
-      g.setLineWidth(3);
-      g.strokeLine(line.x(), line.y(), line.right(), line.bottom());
-      g.setStroke(KELP);
-      g.setLineWidth(1.5);
-      g.strokeLine(line.x(), line.y(), line.right(), line.bottom());
-    }
+    g.restore();
+  }
+
+  private void drawCaret(GraphicsContext g, Scene.Found found, Selection.Cursor cursor) {
+    PlacedLayer text = found.text();
+    points.enter(g, found);
+    int offset = Math.min(cursor.caret(), text.story().length());
+    Caret caret = text.layout().caretAt(new CaretPlace(offset, cursor.trailing()));
+    Box line = points.scaled(caret.box());
+    g.setStroke(Color.WHITE);
+    g.setLineWidth(3);
+    g.strokeLine(line.x(), line.y(), line.right(), line.bottom());
+    g.setStroke(KELP);
+    g.setLineWidth(1.5);
+    g.strokeLine(line.x(), line.y(), line.right(), line.bottom());
     g.restore();
   }
 

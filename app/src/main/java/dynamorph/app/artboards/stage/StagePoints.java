@@ -26,7 +26,7 @@ record StagePoints(StageView stage) {
             .toLayout(
                 planeX(x) - found.board().artboard().x(), planeY(y) - found.board().artboard().y());
     int offset = found.text().layout().offsetAt(point.x(), point.y());
-    return TextKeys.atEdge(found.text().layer().story().text(), offset);
+    return TextKeys.atEdge(found.text().story().text(), offset);
   }
 
   /** The point of the plane that lies at a point of the node. */

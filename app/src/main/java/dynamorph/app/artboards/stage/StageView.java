@@ -165,7 +165,7 @@ public final class StageView extends Region {
     if (cursor.isEmpty() || found.isEmpty()) {
       return localToScreen(getWidth() / 2, getHeight() / 2);
     }
-    Caret caret = found.get().text().layout().caretAt(cursor.get().caret());
+    Caret caret = found.get().text().layout().caretAt(cursor.get().place());
     Box box = caret.box();
     var onBoard = found.get().text().toArtboard(box.x(), box.bottom());
     double x = view().toPixelX(found.get().board().artboard().x() + onBoard.x());
@@ -460,6 +460,11 @@ public final class StageView extends Region {
     marks.setMarquee(box);
   }
 
+  /** The text whose overset tag lies at a point of this node. */
+  Optional<Scene.Found> oversetTagAt(double x, double y) {
+    return marks.oversetTagAt(x, y);
+  }
+
   void setHovered(Optional<LayerId> layer) {
     marks.setHovered(layer);
   }
@@ -467,7 +472,7 @@ public final class StageView extends Region {
   /** The text being edited, with the scene it is laid out in. */
   Optional<Scene.Found> edited() {
     Optional<Selection.Cursor> cursor = workspace.selection().cursor();
-    return cursor.flatMap(at -> scene().flatMap(scene -> scene.find(at.layer())));
+    return cursor.flatMap(at -> scene().flatMap(scene -> scene.showing(at.layer(), at.place())));
   }
 
   public void close() {

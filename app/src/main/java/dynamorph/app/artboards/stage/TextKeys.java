@@ -13,6 +13,7 @@ import dynamorph.model.edit.text.EditText;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
+import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.PlanePoint;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.language.QuotationMarks;
@@ -278,7 +279,12 @@ final class TextKeys {
     } else {
       BreakIterator letters = letters(at.story().text());
       CaretPlace from = new CaretPlace(at.cursor().caret(), at.cursor().trailing());
-      CaretPlace to = layout.get().beside(from, left, letters::isBoundary);
+      CaretPlace beside = layout.get().beside(from, left, letters::isBoundary);
+      // at an end of a box the text goes on in another
+      CaretPlace to =
+          beside.equals(from)
+              ? new CaretPlace(step(at.story().text(), from.offset(), backwards, false), false)
+              : beside;
       int anchor = extend ? at.cursor().anchor() : to.offset();
       workspace
           .selectionProperty()
@@ -309,18 +315,35 @@ final class TextKeys {
       return;
     }
     TextLayout layout = found.get();
-    int line = layout.lineAt(at.cursor().caret());
-    int target = line + lines;
+    int target = layout.lineAt(at.cursor().caret()) + lines;
     if (Double.isNaN(wantedX)) {
       wantedX = layout.caretAt(at.cursor().caret()).along();
     }
-    if (target < 0) {
-      place(at, 0, extend);
-    } else if (target >= layout.lines().size()) {
-      place(at, at.story().length(), extend);
-    } else {
+    boolean before = target < 0;
+    if (!before && target < layout.lines().size()) {
       place(at, atEdge(at.story().text(), layout.offsetOnLine(target, wantedX)), extend);
+      return;
     }
+    Optional<TextLayout> next = neighbour(at, before ? -1 : 1);
+    if (next.isPresent()) {
+      int line = before ? next.get().lines().size() - 1 : 0;
+      place(at, atEdge(at.story().text(), next.get().offsetOnLine(line, wantedX)), extend);
+    } else {
+      place(at, before ? 0 : at.story().length(), extend);
+    }
+  }
+
+  /** The box before or behind the one with the caret, if there are words in it. */
+  private Optional<TextLayout> neighbour(Editing at, int by) {
+    List<PlacedLayer> boxes =
+        stage.scene().map(scene -> scene.boxes(at.layer().id())).orElse(List.of()).stream()
+            .map(Scene.Found::text)
+            .toList();
+    int index = stage.edited().map(found -> boxes.indexOf(found.text()) + by).orElse(-1);
+    boolean onward = by < 0 || index > 0 && boxes.get(index - 1).layout().rest().isPresent();
+    return onward && index >= 0 && index < boxes.size()
+        ? Optional.of(boxes.get(index).layout())
+        : Optional.empty();
   }
 
   private int lineEdge(Editing at, boolean start) {
@@ -336,7 +359,7 @@ final class TextKeys {
   private Optional<TextLayout> layout(Editing at) {
     return stage
         .edited()
-        .filter(found -> found.text().layer().story().length() == at.story().length())
+        .filter(found -> found.text().story().length() == at.story().length())
         .map(found -> found.text().layout());
   }
 
@@ -361,24 +384,43 @@ final class TextKeys {
     return at;
   }
 
-  void selectWord(Layer layer, int offset) {
+  /**
+   * Begins to edit a text, all of it selected; in a later box with the caret at what shows there.
+   */
+  void edit(LayerId box) {
+    Optional<PlacedLayer> later =
+        stage
+            .scene()
+            .flatMap(scene -> scene.find(box))
+            .map(Scene.Found::text)
+            .filter(found -> !found.text().equals(box));
+    if (later.isPresent()) {
+      int start = later.get().layout().lines().getFirst().start();
+      select(later.get().text(), start, start);
+    } else {
+      int end = workspace.project().layer(box).map(layer -> layer.story().length()).orElse(0);
+      select(box, 0, end);
+    }
+  }
+
+  void selectWord(PlacedLayer box, int offset) {
     BreakIterator words = BreakIterator.getWordInstance();
-    String text = layer.story().text();
+    String text = box.story().text();
     words.setText(text);
     int end = offset >= text.length() ? text.length() : words.following(offset);
     int start = end == 0 ? 0 : words.preceding(end);
-    select(layer.id(), start, end);
+    select(box.text(), start, end);
   }
 
   /** The line as it is set just now; a third press. */
-  void selectLine(Layer layer, TextLayout layout, int offset) {
-    TextRange range = layout.lineRange(offset);
-    select(layer.id(), range.start(), range.end());
+  void selectLine(PlacedLayer box, int offset) {
+    TextRange range = box.layout().lineRange(offset);
+    select(box.text(), range.start(), range.end());
   }
 
-  void selectParagraph(Layer layer, int offset) {
-    TextRange range = layer.story().rangeOf(layer.story().paragraphAt(offset));
-    select(layer.id(), range.start(), range.end());
+  void selectParagraph(PlacedLayer box, int offset) {
+    TextRange range = box.story().rangeOf(box.story().paragraphAt(offset));
+    select(box.text(), range.start(), range.end());
   }
 
   // --- input methods
@@ -404,7 +446,7 @@ final class TextKeys {
       if (found.isEmpty() || at.isEmpty()) {
         return Point2D.ZERO;
       }
-      Caret caret = found.get().text().layout().caretAt(at.get().cursor().caret());
+      Caret caret = found.get().text().layout().caretAt(at.get().cursor().place());
       Box box = caret.box();
       PlanePoint onBoard = found.get().text().toArtboard(box.x(), box.bottom());
       double x = stage.view().toPixelX(found.get().board().artboard().x() + onBoard.x());

@@ -197,7 +197,7 @@ public final class TextActions {
   /** Fills boxes; a point gets a few words. */
   private void fill(Placeholder script) {
     List<FillWithPlaceholder.Filling> fillings = new ArrayList<>();
-    for (LayerId id : workspace.selection().layers()) {
+    for (LayerId id : workspace.texts()) {
       workspace
           .project()
           .layer(id)

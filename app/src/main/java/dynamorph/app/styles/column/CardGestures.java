@@ -12,6 +12,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.style.ChangeStyle;
+import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.util.List;
@@ -298,8 +299,8 @@ public final class CardGestures {
   private Target.Layers targetOf(LayerId layer) {
     Selection selection = workspace.selection();
     return selection.contains(layer) && selection.cursor().isEmpty()
-        ? new Target.Layers(selection.layers())
-        : new Target.Layers(List.of(layer));
+        ? new Target.Layers(workspace.texts())
+        : new Target.Layers(List.of(LinkedBoxes.of(workspace.project()).first(layer)));
   }
 
   private Optional<LayerId> layerAt(Point2D inWindow) {

@@ -157,7 +157,7 @@ final class ShelfList extends ListView<ShelfList.Row> {
 
   private Optional<String> selectedWords() {
     Project project = workspace.project();
-    return workspace.selection().layers().stream()
+    return workspace.texts().stream()
         .flatMap(id -> project.layer(id).stream())
         .map(layer -> layer.story().text().strip())
         .filter(words -> !words.isEmpty())

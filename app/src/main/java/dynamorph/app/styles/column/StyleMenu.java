@@ -143,8 +143,7 @@ final class StyleMenu {
   /** Lets a style become what the selection looks like; what that changes is shown first. */
   void takeLook(Style style) {
     try {
-      Proposal proposal =
-          Proposal.of(workspace.project(), workspace.selection().target(), style.level());
+      Proposal proposal = Proposal.of(workspace.project(), workspace.target(), style.level());
       Set<PropertyKey<?>> included =
           proposal.values().keys().stream()
               .filter(key -> proposal.different().contains(key) || style.properties().has(key))

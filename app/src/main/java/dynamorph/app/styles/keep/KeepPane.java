@@ -198,7 +198,7 @@ public final class KeepPane extends VBox {
   }
 
   private boolean read(Optional<StyleLevel> wanted) {
-    Target target = workspace.selection().target();
+    Target target = workspace.target();
     try {
       offered =
           wanted

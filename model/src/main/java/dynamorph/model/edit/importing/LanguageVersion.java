@@ -10,6 +10,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.layer.ArrangeArtboards;
+import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -24,6 +25,7 @@ import dynamorph.model.timeline.Track;
 import dynamorph.model.timeline.TrackId;
 import dynamorph.model.value.ItemState;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -70,11 +72,13 @@ public record LanguageVersion(
    */
   public static Plan of(
       Project project, String language, Map<LayerId, Story> stories, IdSource ids) {
+    LinkedBoxes links = LinkedBoxes.of(project);
     List<Artboard> chosen =
         project.artboards().stream()
             .filter(board ->
                 !board.isFilm()
-                    && board.layers().stream().anyMatch(layer -> stories.containsKey(layer.id())))
+                    && board.layers().stream()
+                        .anyMatch(layer -> stories.containsKey(links.first(layer.id()))))
             .toList();
     double top = project.artboards().stream().mapToDouble(LanguageVersion::bottom).max().orElse(0);
     double from = chosen.stream().mapToDouble(Artboard::y).min().orElse(0);
@@ -83,6 +87,7 @@ public record LanguageVersion(
     Set<String> names = new HashSet<>();
     project.artboards().forEach(board -> names.add(board.name()));
     List<Artboard> made = new ArrayList<>();
+    Map<LayerId, LayerId> copies = new HashMap<>();
     Map<Optional<StyleId>, Style> bases = new LinkedHashMap<>();
     Project styled = project;
     for (Artboard board : chosen) {
@@ -103,7 +108,9 @@ public record LanguageVersion(
               board.x(),
               board.y() + down,
               TreePVector.from(
-                  board.layers().stream().map(layer -> copied(layer, stories, ids)).toList()),
+                  board.layers().stream()
+                      .map(layer -> copied(layer, stories, ids, copies))
+                      .toList()),
               Optional.of(Objects.requireNonNull(bases.get(base)).id()),
               Optional.empty()));
     }
@@ -128,7 +135,11 @@ public record LanguageVersion(
             .filter(style -> project.styles().find(style.id()).isEmpty())
             .toList();
     Project with = styled;
-    List<Artboard> spoken = made.stream().map(board -> spoken(with, board, language)).toList();
+    List<Artboard> spoken =
+        made.stream()
+            .map(board -> board.mapLayers(layer -> links.relinked(layer, copies)))
+            .map(board -> spoken(with, board, language))
+            .toList();
     return new Plan(new LanguageVersion(language, more, spoken, films), cues, titles);
   }
 
@@ -201,8 +212,10 @@ public record LanguageVersion(
     return free;
   }
 
-  private static Layer copied(Layer layer, Map<LayerId, Story> stories, IdSource ids) {
+  private static Layer copied(
+      Layer layer, Map<LayerId, Story> stories, IdSource ids, Map<LayerId, LayerId> copies) {
     Layer copy = layer.withId(new LayerId(ids.next(layer.isText() ? "text" : "shape")));
+    copies.put(layer.id(), copy.id());
     Story story = stories.get(layer.id());
     return story == null ? copy : spoken(copy.withStory(story));
   }

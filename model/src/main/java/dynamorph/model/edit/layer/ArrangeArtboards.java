@@ -4,6 +4,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.flow.BoxWords;
 import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.List;
@@ -72,7 +73,7 @@ public sealed interface ArrangeArtboards extends Edit {
     public Project applyTo(Project before) {
       List<Artboard> kept = new ArrayList<>(before.artboards());
       kept.removeIf(board -> board.id().equals(artboard));
-      return before.withArtboards(TreePVector.from(kept));
+      return BoxWords.kept(before, before.withArtboards(TreePVector.from(kept)));
     }
 
     @Override

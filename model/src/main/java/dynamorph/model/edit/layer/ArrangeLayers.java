@@ -7,6 +7,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
+import dynamorph.model.edit.flow.BoxWords;
 import dynamorph.model.message.Messages;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
@@ -70,11 +71,13 @@ public sealed interface ArrangeLayers extends Edit {
     @Override
     public Project applyTo(Project before) {
       Set<LayerId> free = LockedLayers.free(before, layers);
-      return before.mapArtboards(board -> {
-        List<Layer> kept = new ArrayList<>(board.layers());
-        boolean changed = kept.removeIf(layer -> free.contains(layer.id()));
-        return changed ? board.withLayers(kept) : board;
-      });
+      Project after =
+          before.mapArtboards(board -> {
+            List<Layer> kept = new ArrayList<>(board.layers());
+            boolean changed = kept.removeIf(layer -> free.contains(layer.id()));
+            return changed ? board.withLayers(kept) : board;
+          });
+      return BoxWords.kept(before, after);
     }
 
     @Override

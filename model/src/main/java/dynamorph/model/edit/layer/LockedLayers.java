@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** What may not be moved, resized or deleted by hand. */
-final class LockedLayers {
+public final class LockedLayers {
   private LockedLayers() {}
 
   static boolean isLocked(Project project, LayerId id) {
@@ -24,7 +24,7 @@ final class LockedLayers {
    *
    * @throws EditRefused if all are
    */
-  static Set<LayerId> free(Project project, Collection<LayerId> layers) {
+  public static Set<LayerId> free(Project project, Collection<LayerId> layers) {
     Set<LayerId> free = new LinkedHashSet<>(layers);
     free.removeIf(id -> isLocked(project, id));
     if (free.isEmpty() && !layers.isEmpty()) {

@@ -1,0 +1,2 @@
+/** Edits of the boxes that a text flows through. */
+package dynamorph.model.edit.flow;

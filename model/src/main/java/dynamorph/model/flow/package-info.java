@@ -1,0 +1,2 @@
+/** Text that flows through linked boxes. */
+package dynamorph.model.flow;
