@@ -239,6 +239,7 @@ public final class MainWindow {
             layer -> {
               workspace.select(List.of(layer.id()));
               stage.reveal(layer.id());
+              stage.requestFocus();
             });
     this.find = LatePane.showingItself(() -> new FindPane(workspace, stage));
     this.spelling = new SpellingService(workspace);

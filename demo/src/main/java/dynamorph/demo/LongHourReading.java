@@ -74,10 +74,10 @@ final class LongHourReading {
         .plus(
             Layer.of("panel-3-text", "Winding, left", "")
                 .withStory(story)
-                .withFrame(LongHour.box(Anchor.TOP_LEFT, 110, 250, 738, 760)))
+                .withFrame(LongHour.box(Anchor.TOP_LEFT, 110, 250, 880, 650)))
         .plus(
             Layer.of("panel-3-text-2", "Winding, right", "")
-                .withFrame(LongHour.box(Anchor.TOP_LEFT, 912, 112, 738, 898))
+                .withFrame(LongHour.box(Anchor.TOP_LEFT, 1054, 250, 596, 830))
                 .withContinues(Optional.of(new LayerId("panel-3-text"))));
   }
 

@@ -115,7 +115,10 @@ public final class ViewSettings {
     sideColumn.set(true);
   }
 
-  /** Whether a room (export, versions, recovery) lies over the stage, which is not seen then. */
+  /**
+   * Whether a room (export, versions, recovery) lies over the stage, which is not seen then; once
+   * it is to be seen the rooms close.
+   */
   public BooleanProperty roomProperty() {
     return room;
   }

@@ -141,7 +141,7 @@ public final class CommandSearch extends TextField {
                 sources.stream()
                     .flatMap(source -> source.results(wanted))
                     .filter(result -> matches(result, wanted)),
-                texts().filter(result -> matches(result, wanted)),
+                texts(wanted),
                 guide.results(wanted))
             .flatMap(results -> results)
             // la is more likely the beginning of a label than a part of play
@@ -173,7 +173,11 @@ public final class CommandSearch extends TextField {
   }
 
   private static boolean matches(SearchResult result, String wanted) {
-    String text = result.text().toLowerCase(Locale.ROOT);
+    return matches(result.text(), wanted);
+  }
+
+  private static boolean matches(String words, String wanted) {
+    String text = words.toLowerCase(Locale.ROOT);
     for (String word : wanted.split("\\s+")) {
       if (!text.contains(word)) {
         return false;
@@ -216,17 +220,28 @@ public final class CommandSearch extends TextField {
     return all;
   }
 
-  private Stream<SearchResult> texts() {
+  /** Texts and shapes are found by their names too; one without words shows by its name. */
+  private Stream<SearchResult> texts(String wanted) {
     return workspace.project().artboards().stream()
-        .flatMap(board -> board.layers().stream().map(layer -> text(board, layer)));
+        .flatMap(board ->
+            board.layers().stream()
+                .map(layer -> text(board, layer))
+                .filter(text -> matches(text.result.text() + " " + text.name, wanted))
+                .sorted(Comparator.comparing(text -> !matches(text.name, wanted)))
+                .map(text -> text.result));
   }
 
-  private SearchResult text(Artboard board, Layer layer) {
-    String words = layer.story().text().lines().findFirst().orElse("");
-    return new SearchResult(
-        words + " \u2013 " + board.name(),
-        Messages.of("command-search.text"),
-        () -> reveal.accept(layer));
+  private record Text(String name, SearchResult result) {}
+
+  private Text text(Artboard board, Layer layer) {
+    String first = layer.story().text().lines().findFirst().orElse("");
+    String words = first.isBlank() ? layer.name() : first;
+    return new Text(
+        layer.name(),
+        new SearchResult(
+            words + " \u2013 " + board.name(),
+            Messages.of("command-search.text"),
+            () -> reveal.accept(layer)));
   }
 
   private static final class ResultCell extends ListCell<SearchResult> {

@@ -83,13 +83,22 @@ public final class StagePane extends StackPane {
             workspace.view().roomProperty().set(rooms.stream().anyMatch(one -> one.isVisible()));
           });
     }
+    Runnable leave = () -> rooms.forEach(room -> room.ifMade(pane -> pane.setVisible(false)));
+    workspace
+        .view()
+        .roomProperty()
+        .addListener((_, _, now) -> {
+          if (!now) {
+            leave.run();
+          }
+        });
     workspace
         .attempts()
         .follow(
             StagePane::isSeenOnStage,
             seen -> {
               if (seen) {
-                rooms.forEach(room -> room.ifMade(pane -> pane.setVisible(false)));
+                leave.run();
               }
             });
   }

@@ -280,6 +280,7 @@ public final class StageView extends Region {
 
   /** Shows a layer in the middle, without zooming unless it would not be seen. */
   public void reveal(LayerId id) {
+    workspace.view().roomProperty().set(false);
     boolean elsewhere =
         workspace
             .shownProperty()

@@ -54,15 +54,30 @@ public record UnlinkBox(LayerId box, int from) implements Edit {
                 : layer.withStory(head));
   }
 
-  /** What begins inside of a paragraph looks as if it still went on. */
+  /** What goes on looks as if it still did: no new paragraph, and numbers that count on. */
   private static Story begun(Project project, Layer holder, Story story, TextRange range) {
+    Cascade cascade = Cascade.of(project);
+    List<ParagraphLook> looks =
+        story.paragraphs().stream()
+            .map(paragraph -> Cascade.paragraphLook(cascade.values(holder, paragraph)))
+            .toList();
     int index = story.paragraphAt(range.start());
-    Story rest = story.slice(range);
-    if (range.start() == story.startOf(index)) {
-      return rest;
+    boolean inside = range.start() > story.startOf(index);
+    List<Paragraph> paragraphs = new ArrayList<>(story.slice(range).paragraphs());
+    if (inside) {
+      paragraphs.set(0, with(paragraphs.getFirst(), goingOn(looks.get(index))));
     }
-    Paragraph own = story.paragraphs().get(index);
-    ParagraphLook look = Cascade.paragraphLook(Cascade.of(project).values(holder, own));
+    int first = inside ? index + 1 : index;
+    int counted = counted(looks, first);
+    for (int at = first; counted > 0 && at < looks.size() && countsOn(looks, first - 1, at); at++) {
+      double start = looks.get(at).list().start() + counted;
+      PropertySet number = PropertySet.EMPTY.with(Properties.LIST_START, start);
+      paragraphs.set(at - index, with(paragraphs.get(at - index), number));
+    }
+    return new Story(paragraphs);
+  }
+
+  private static PropertySet goingOn(ParagraphLook look) {
     PropertySet going = PropertySet.EMPTY;
     if (look.indents().first() != 0) {
       going = going.with(Properties.INDENT_FIRST, Length.points(0));
@@ -70,13 +85,29 @@ public record UnlinkBox(LayerId box, int from) implements Edit {
     if (look.drop().isThere()) {
       going = going.with(Properties.DROP_LINES, 1.0);
     }
-    if (look.list().kind() != ListKind.NONE) {
-      going = going.with(Properties.LIST, ListKind.NONE);
+    return look.list().kind() == ListKind.NONE ? going : going.with(Properties.LIST, ListKind.NONE);
+  }
+
+  /** How many paragraphs directly before one are of its numbered list. */
+  private static int counted(List<ParagraphLook> looks, int paragraph) {
+    int first = paragraph;
+    while (first > 0 && paragraph < looks.size() && countsOn(looks, first - 1, paragraph)) {
+      first--;
     }
-    List<Paragraph> paragraphs = new ArrayList<>(rest.paragraphs());
-    Paragraph first = paragraphs.getFirst();
-    paragraphs.set(0, first.withLocal(first.local().overlaidBy(going)));
-    return new Story(paragraphs);
+    return paragraph - first;
+  }
+
+  private static boolean countsOn(List<ParagraphLook> looks, int one, int other) {
+    ParagraphLook.ListMark before = looks.get(one).list();
+    ParagraphLook.ListMark after = looks.get(other).list();
+    return before.kind() == ListKind.NUMBERS
+        && after.kind() == ListKind.NUMBERS
+        && before.numbers() == after.numbers()
+        && before.start() == after.start();
+  }
+
+  private static Paragraph with(Paragraph paragraph, PropertySet values) {
+    return paragraph.withLocal(paragraph.local().overlaidBy(values));
   }
 
   @Override

@@ -20,6 +20,7 @@ import dynamorph.model.shape.Shape;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Length;
+import dynamorph.model.value.ListKind;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -186,6 +187,33 @@ class LinkBoxesTest {
         .as("the next paragraph is one as before")
         .hasValue(Length.points(12));
     assertThat(rest.local().get(Properties.SIZE.key())).hasValue(FontSize.points(40));
+  }
+
+  @Test
+  void theNumbersOfAListCountOnBehindTheCut() {
+    PropertySet numbered = PropertySet.EMPTY.with(Properties.LIST, ListKind.NUMBERS);
+    Project listed =
+        link(project(), "a", "b", "c")
+            .mapLayers(Set.of(new LayerId("a")), layer -> layer.withLocal(numbered));
+    // the second of three begins at 11; inside of it the third is the next that has a number
+    Project before = new UnlinkBox(new LayerId("b"), 11).applyTo(listed);
+    Project inside = new UnlinkBox(new LayerId("b"), 14).applyTo(listed);
+    assertThat(starts(before)).containsExactly(2.0, 2.0);
+    assertThat(starts(inside)).containsExactly(1.0, 3.0);
+    assertThat(starts(new UnlinkBox(new LayerId("b"), 4).applyTo(listed)))
+        .as("the first goes on without a number")
+        .containsExactly(1.0, 2.0, 2.0);
+  }
+
+  private static List<Double> starts(Project project) {
+    Layer rest = layer(project, "b");
+    return rest.story().paragraphs().stream()
+        .map(paragraph ->
+            Cascade.of(project)
+                .values(rest, paragraph)
+                .get(Properties.LIST_START.key())
+                .orElseThrow())
+        .toList();
   }
 
   @Test
