@@ -18,6 +18,7 @@ import dynamorph.app.document.DocumentActions;
 import dynamorph.app.document.DocumentPane;
 import dynamorph.app.export.ExportPane;
 import dynamorph.app.field.Editors;
+import dynamorph.app.field.Tips;
 import dynamorph.app.files.Dialogs;
 import dynamorph.app.files.FileActions;
 import dynamorph.app.files.UserFolder;
@@ -53,6 +54,8 @@ import dynamorph.app.sheet.SheetPane;
 import dynamorph.app.sheet.WordsMenu;
 import dynamorph.app.shelf.ShelfKeeper;
 import dynamorph.app.shelf.ShelfRooms;
+import dynamorph.app.shortcuts.ShortcutKeeper;
+import dynamorph.app.shortcuts.ShortcutsPane;
 import dynamorph.app.styles.StyleActions;
 import dynamorph.app.styles.column.CardGestures;
 import dynamorph.app.styles.column.CompactStyles;
@@ -129,6 +132,8 @@ public final class MainWindow {
   private final Scene scene;
   private final CommandSearch search;
   private final ArrangeActions arrange;
+  private final ShortcutKeeper keys;
+  private final LatePane<ShortcutsPane> shortcuts;
   private final Inspector inspector;
   private final SideTabs tabs;
   private final SideColumn side;
@@ -257,6 +262,11 @@ public final class MainWindow {
                 stage,
                 current,
                 new ProjectFamilies(workspace, current, plainFace, user)));
+    Tips.setKeys(actions::keysOf);
+    this.keys = new ShortcutKeeper(actions, user);
+    this.shortcuts =
+        LatePane.showingItself(
+            () -> new ShortcutsPane(workspace, actions, keys, dialogs, stage::requestFocus));
     registerActions();
     this.inspector =
         new Inspector(workspace, editors, new ArrangeBar(workspace, stage, actions, arrange));
@@ -346,7 +356,14 @@ public final class MainWindow {
     stagePane.addInFront(
         LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reaching)));
     stagePane.addRooms(
-        List.of(recovery, versions, export, shelf.history(), shelf.projects(), shelf.beginning()),
+        List.of(
+            recovery,
+            versions,
+            export,
+            shelf.history(),
+            shelf.projects(),
+            shelf.beginning(),
+            shortcuts),
         introduction.start());
     BorderPane middle = new BorderPane(frame.getCenter());
     VBox lanes = new VBox(timeline);
@@ -364,6 +381,7 @@ public final class MainWindow {
     this.scene = new Scene(root, 1280, 800);
     dress(theme);
     new WindowKeys(workspace, scene, stage, actions, films).install();
+    keys.begin();
     workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
     RecoveryPane.offer(journal, recovery::get);
@@ -545,6 +563,7 @@ public final class MainWindow {
           compact.set(!compact.get());
         });
     introduction.register(actions);
+    actions.add("view.change-shortcuts", "", () -> shortcuts.get().open());
   }
 
   /** Ends the window; what is open was saved or given up. */

@@ -8,6 +8,7 @@ import dynamorph.app.film.action.FilmActions;
 import dynamorph.app.session.Attempt;
 import dynamorph.app.session.Tool;
 import dynamorph.app.session.Workspace;
+import dynamorph.app.shortcuts.ShortcutsPane;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.Node;
@@ -53,7 +54,7 @@ final class WindowKeys {
   }
 
   private void pressed(KeyEvent event) {
-    if (Eyedropper.isOpen(scene)) {
+    if (Eyedropper.isOpen(scene) || isTakingAllKeys()) {
       return;
     }
     boolean typing = scene.getFocusOwner() instanceof TextInputControl;
@@ -94,6 +95,12 @@ final class WindowKeys {
         .filter(action -> !typing || !OF_FIELDS.contains(action.id()))
         .filter(action -> typing || !action.id().startsWith("edit."))
         .findFirst();
+  }
+
+  /** Whether keys are pressed to be a shortcut, or to be looked for. */
+  private boolean isTakingAllKeys() {
+    Node focused = scene.getFocusOwner();
+    return focused != null && focused.getProperties().containsKey(ShortcutsPane.TAKES_ALL_KEYS);
   }
 
   private boolean isTrying() {

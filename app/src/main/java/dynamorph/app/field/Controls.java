@@ -65,7 +65,7 @@ public final class Controls {
     Button button = new Button("", new FontIcon(code));
     button.getStyleClass().add("icon-button");
     Tips.on(button, help);
-    button.setAccessibleText(help);
+    button.setAccessibleText(Tips.withKeys(help));
     button.setOnAction(_ -> work.run());
     return button;
   }

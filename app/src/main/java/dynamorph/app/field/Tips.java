@@ -1,5 +1,8 @@
 package dynamorph.app.field;
 
+import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.animation.PauseTransition;
 import javafx.event.EventHandler;
 import javafx.scene.Node;
@@ -39,7 +42,31 @@ public final class Tips {
     SHOWING.setOnFinished(_ -> hide());
   }
 
+  /** Keys in words: the id of an action in angle brackets, perhaps in round ones as well. */
+  private static final Pattern KEYS = Pattern.compile("\\s*\\(?<([a-z]+\\.[a-z-]+)>\\)?");
+
+  private static UnaryOperator<String> keys = _ -> "";
+
   private Tips() {}
+
+  /**
+   * Says which keys actions have.
+   *
+   * @param ofAction the keys of an action by its id, as people read them; empty for none
+   */
+  public static void setKeys(UnaryOperator<String> ofAction) {
+    keys = ofAction;
+  }
+
+  /** Words with the keys of the actions that they name, which go where an action has none. */
+  public static String withKeys(String words) {
+    return KEYS.matcher(words)
+        .replaceAll(found -> {
+          String own = keys.apply(found.group(1));
+          String shown = found.group().replaceAll("<.*>", Matcher.quoteReplacement(own));
+          return own.isEmpty() ? "" : Matcher.quoteReplacement(shown);
+        });
+  }
 
   /** Gives a node its tip, or none with no words; screen readers have it as help. */
   public static void on(Node node, @Nullable String words) {
@@ -53,12 +80,12 @@ public final class Tips {
       return;
     }
     node.getProperties().put(KEY, words);
-    node.setAccessibleHelp(words);
+    node.setAccessibleHelp(withKeys(words));
     if (!had) {
       node.addEventHandler(MouseEvent.ANY, POINTER);
     }
     if (node == over && tooltip != null) {
-      tooltip.setText(words);
+      tooltip.setText(withKeys(words));
     }
   }
 
@@ -119,7 +146,7 @@ public final class Tips {
     if (tooltip == null) {
       tooltip = new Tooltip();
     }
-    tooltip.setText(words);
+    tooltip.setText(withKeys(words));
     tooltip.show(node, x + BESIDE, y + BELOW);
     SHOWING.playFromStart();
   }

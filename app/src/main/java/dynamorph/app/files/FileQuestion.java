@@ -57,6 +57,14 @@ public enum FileQuestion {
       Messages.of("file-question.import-rules"),
       Way.OPEN,
       kind(Messages.of("file-question.rule-sets"), ".json")),
+  SHORTCUTS(
+      Messages.of("file-question.import-shortcuts"),
+      Way.OPEN,
+      kind(Messages.of("file-question.shortcuts"), ".txt")),
+  SAVED_SHORTCUTS(
+      Messages.of("file-question.export-shortcuts"),
+      Way.SAVE,
+      kind(Messages.of("file-question.shortcuts"), ".txt")),
   SAVED_RULES(
       Messages.of("file-question.export-rules"),
       Way.SAVE,

@@ -2,6 +2,7 @@ package dynamorph.app.window;
 
 import dynamorph.app.action.Action;
 import dynamorph.app.action.Actions;
+import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Artboard;
@@ -46,7 +47,6 @@ public final class CommandSearch extends TextField {
     this.workspace = workspace;
     this.actions = actions;
     this.reveal = reveal;
-    setPromptText(Messages.of("command-search.find-an-action-or-a-text"));
     setAccessibleText(Messages.of("command-search.find-an-action-or-a-text-2"));
     setId("search");
     setPrefWidth(240);
@@ -127,6 +127,11 @@ public final class CommandSearch extends TextField {
       getParent().requestFocus();
       chosen.run().run();
     }
+  }
+
+  /** Says which keys begin a search. */
+  void showKeys() {
+    setPromptText(Tips.withKeys(Messages.of("command-search.find-an-action-or-a-text")));
   }
 
   private void search() {

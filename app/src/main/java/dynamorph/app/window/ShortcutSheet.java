@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
@@ -82,6 +83,12 @@ public final class ShortcutSheet {
     scroll.getStylesheets().setAll(scene.getStylesheets());
     Popup popup = new Popup();
     popup.setAutoHide(true);
+    Button change = new Button(actions.get("view.change-shortcuts").name());
+    change.setOnAction(_ -> {
+      popup.hide();
+      actions.get("view.change-shortcuts").run();
+    });
+    ((VBox) columns.getChildren().getLast()).getChildren().add(change);
     popup.getContent().add(scroll);
     popup.show(scene.getWindow());
     popup.setX(

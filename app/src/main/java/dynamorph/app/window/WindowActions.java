@@ -1,5 +1,6 @@
 package dynamorph.app.window;
 
+import dynamorph.app.action.Action;
 import dynamorph.app.action.Actions;
 import dynamorph.app.session.Workspace;
 import java.util.function.Supplier;
@@ -28,7 +29,9 @@ public final class WindowActions {
 
   public void register(Actions actions) {
     actions.add("view.theme", "", changeTheme);
-    actions.add("view.search", "Ctrl+SPACE", search::begin);
+    Action found = actions.add("view.search", "Ctrl+SPACE", search::begin);
+    found.keys().addListener((_, _, _) -> search.showKeys());
+    search.showKeys();
     actions.add("view.shortcuts", "F1", () -> ShortcutSheet.show(scene.get(), actions));
   }
 }

@@ -127,6 +127,21 @@ class ViewsJourneyTest extends JourneyTest {
     driver.robot().push(KeyCode.ESCAPE);
   }
 
+  /** It was found by its words only, and what was found lay behind an open pane. */
+  @Test
+  void aTextIsFoundByItsNameAndSeen() {
+    driver.run("Saved versions\u2026");
+    assertThat(driver.isShown("#versions")).isTrue();
+    driver.robot().push(new KeyCodeCombination(KeyCode.SPACE, KeyCombination.CONTROL_DOWN));
+    driver.robot().write("right winding").push(KeyCode.ENTER);
+    driver.settle();
+    assertThat(driver.workspace().selection().layers())
+        .extracting(LayerId::value)
+        .containsExactly("panel-3-text-2");
+    assertThat(driver.isShown("#versions")).isFalse();
+    assertThat(inWindow(() -> driver.stage().isFocused())).isTrue();
+  }
+
   /** Each as a place to stand in; what is typed there has first claim to its own keys only. */
   @Test
   void everyShortcutHoldsEverywhere() {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
@@ -77,6 +78,21 @@ class FilledArtboardTest {
     assertThat(words(filled)).containsExactly("Night clock, unknown {kept} {}");
     assertThat(filled.problems()).isEmpty();
     assertThat(filled.artboard().layers().getFirst().id().value()).isEqualTo("row-a");
+  }
+
+  @Test
+  void boxesOfATextStayLinked() {
+    Project project =
+        project(
+            text("a", "{title}"),
+            text("b", "").withContinues(Optional.of(new LayerId("a"))),
+            text("c", "").withContinues(Optional.of(new LayerId("elsewhere"))));
+
+    FilledArtboard filled = fill(project, table("Title", "Night clock"));
+
+    assertThat(filled.artboard().layers())
+        .extracting(layer -> layer.continues().map(LayerId::value))
+        .containsExactly(Optional.empty(), Optional.of("row-a"), Optional.empty());
   }
 
   @Test

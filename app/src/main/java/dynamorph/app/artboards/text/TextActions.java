@@ -18,6 +18,7 @@ import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.text.EditText;
 import dynamorph.model.edit.text.FillWithPlaceholder;
 import dynamorph.model.edit.text.KernPair;
+import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.reach.WordSearch;
 import dynamorph.model.text.TextRange;
 import dynamorph.model.value.BoxFit;
@@ -26,6 +27,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
@@ -209,22 +211,29 @@ public final class TextActions {
 
   private String words(Layer layer, Placeholder script) {
     Cascade cascade = Cascade.of(workspace.project());
-    BoxFit fit = cascade.resolve(layer).placement().fit();
+    LayerId last = LinkedBoxes.of(workspace.project()).chain(layer.id()).getLast();
+    BoxFit fit =
+        workspace
+            .project()
+            .layer(last)
+            .map(box -> cascade.placement(box).fit())
+            .orElse(BoxFit.POINT);
     return switch (fit) {
       case POINT -> script.words(WORDS_AT_A_POINT);
       case GROW -> script.words(WORDS_IN_A_GROWING_BOX);
-      case FIXED, SHRINK -> script.filling(count -> fits(cascade, layer, script.words(count)));
+      case FIXED, SHRINK -> script.filling(count -> fits(layer, last, script.words(count)));
     };
   }
 
-  private boolean fits(Cascade cascade, Layer layer, String words) {
+  /** Whether words find room in a text, to the end of the last box that it flows through. */
+  private boolean fits(Layer layer, LayerId last, String words) {
     Layer filled = layer.withStory(layer.story().replace(layer.story().all(), words));
     return studio
         .get()
         .maker()
-        .typesetter()
-        .layout(cascade.dressed(filled).story(), cascade.resolve(filled))
-        .overset()
+        .make(workspace.project().mapLayers(Set.of(layer.id()), _ -> filled))
+        .find(last)
+        .filter(found -> found.text().layout().overset().isPresent())
         .isEmpty();
   }
 }

@@ -30,6 +30,11 @@ public record ReachReport(
       return text.id();
     }
 
+    /** Whether it is a further box of a text, which is one with its first. */
+    public boolean isFurtherBox() {
+      return !text.after().text().text().equals(id());
+    }
+
     /** Whether it is overset, new or not. */
     public boolean isOverset() {
       return text.has(Problem.Kind.OVERSET);

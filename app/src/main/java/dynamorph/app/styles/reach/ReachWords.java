@@ -28,7 +28,8 @@ final class ReachWords {
             .map(entry -> entry.text().after().board().artboard().id())
             .distinct()
             .count();
-    long texts = report.total() - held;
+    long texts =
+        report.total() - held - report.count(entry -> !entry.heldBack() && entry.isFurtherBox());
     if (report.comparing()) {
       long coming = report.count(entry -> !entry.heldBack() && entry.text().before().isEmpty());
       if (coming < texts || coming == 0) {

@@ -11,6 +11,7 @@ import dynamorph.model.edit.EditRefused;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.LockedLayers;
 import dynamorph.model.edit.layer.SetValues;
+import dynamorph.model.flow.BoxWords;
 import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;

@@ -7,6 +7,7 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ParagraphLook;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.layer.LockedLayers;
+import dynamorph.model.flow.BoxWords;
 import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;

@@ -4,7 +4,7 @@ import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.edit.flow.BoxWords;
+import dynamorph.model.flow.BoxWords;
 import dynamorph.model.message.Messages;
 import java.util.ArrayList;
 import java.util.List;

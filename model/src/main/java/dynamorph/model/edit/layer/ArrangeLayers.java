@@ -7,7 +7,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.EditRefused;
-import dynamorph.model.edit.flow.BoxWords;
+import dynamorph.model.flow.BoxWords;
 import dynamorph.model.message.Messages;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;

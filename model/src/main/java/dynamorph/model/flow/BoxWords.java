@@ -1,11 +1,10 @@
-package dynamorph.model.edit.flow;
+package dynamorph.model.flow;
 
 import static java.util.Objects.requireNonNull;
 
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Story;
@@ -20,7 +19,7 @@ public final class BoxWords {
   private BoxWords() {}
 
   /** A box that holds no words any more. */
-  static Layer without(Layer box) {
+  public static Layer without(Layer box) {
     return box.withStory(Story.of(""))
         .withFollows(List.of())
         .withMuted(Set.of())
@@ -28,7 +27,7 @@ public final class BoxWords {
   }
 
   /** A box with the words of another, and with what they follow; it stays where it is. */
-  static Layer moved(Layer from, Layer to, Story story) {
+  public static Layer moved(Layer from, Layer to, Story story) {
     return from.id().equals(to.id())
         ? to.withStory(story)
         : to.withStory(story)
