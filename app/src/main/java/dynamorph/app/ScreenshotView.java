@@ -88,6 +88,7 @@ final class ScreenshotView {
     views.put("editing-text", ScreenshotView::editing);
     views.put("typesetting", ScreenshotView::typesetting);
     views.put("languages", ScreenshotView::languages);
+    views.put("shortcuts", main -> main.actions().get("view.change-shortcuts").run());
     views.put("finish", ScreenshotView::finish);
     views.put("gradient", ScreenshotView::gradient);
     views.put("finish-presets", ScreenshotView::presets);
@@ -289,7 +290,7 @@ final class ScreenshotView {
     onceDrawn(
         main,
         () -> {
-          main.stage().fitSelection();
+          main.workspace().project().artboardOf(id).map(List::of).ifPresent(main.stage()::show);
           main.workspace().selectionProperty().set(Selection.editing(id, 3, 3));
           press(main, "#fold-word-spacing-minimum");
           press(main, "#fold-hyphenate");

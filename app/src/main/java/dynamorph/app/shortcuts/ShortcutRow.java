@@ -21,6 +21,7 @@ import org.kordamp.ikonli.feather.Feather;
 /** An action with its keys, which are pressed to be changed. */
 final class ShortcutRow extends VBox {
   private static final PseudoClass CHANGED = PseudoClass.getPseudoClass("changed");
+  private static final PseudoClass WITHOUT = PseudoClass.getPseudoClass("without");
   private static final PseudoClass LISTENING = PseudoClass.getPseudoClass("listening");
 
   private final Actions actions;
@@ -79,6 +80,7 @@ final class ShortcutRow extends VBox {
             : text.isEmpty() ? Messages.of("shortcuts.none") : text);
     keys.setAccessibleText(Messages.of("shortcuts.keys-of", action.name(), keys.getText()));
     keys.pseudoClassStateChanged(LISTENING, listening);
+    keys.pseudoClassStateChanged(WITHOUT, text.isEmpty() && !listening);
     pseudoClassStateChanged(CHANGED, changed);
     usual.setVisible(changed);
     String before =

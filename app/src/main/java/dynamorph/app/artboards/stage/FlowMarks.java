@@ -133,7 +133,8 @@ final class FlowMarks {
 
   /** From the end of a box to the beginning of the next, as the text goes. */
   private static void join(GraphicsContext g, Point2D from, Point2D to) {
-    double bend = Math.min(60, from.distance(to) / 2);
+    // boxes that stand close beside each other are joined in the gap between them
+    double bend = Math.clamp(Math.abs(to.getX() - from.getX()), 8, 60);
     for (int pass = 0; pass < 2; pass++) {
       g.setStroke(pass == 0 ? PALE.deriveColor(0, 1, 1, 0.7) : KELP);
       g.setLineWidth(pass == 0 ? 3.4 : 1.6);
