@@ -4,14 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.session.Selection;
 import dynamorph.model.LayerId;
+import dynamorph.model.edit.text.EditText;
 import dynamorph.model.flow.LinkedBoxes;
 import dynamorph.model.property.Properties;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.FontSize;
+import dynamorph.model.value.Rgba;
 import dynamorph.typeset.layout.TextLayout;
 import java.util.List;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** A text flows through several boxes: they are linked, written in, styled and parted. */
 class FlowJourneyTest extends JourneyTest {
@@ -109,6 +114,49 @@ class FlowJourneyTest extends JourneyTest {
     assertThat(words()).isEqualTo(demoWords().substring(0, from));
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  /** Waves were drawn below the box, where the words would have stood. */
+  @Test
+  void wordsThatFindNoRoomAreNotMarked() {
+    driver.robot().interact(() -> driver.stage().show(List.of(board())));
+    int end = words().length();
+    String wrong = " Qwzxkrr".repeat(4);
+    driver
+        .robot()
+        .interact(() ->
+            driver
+                .workspace()
+                .apply(EditText.plain(new LayerId(LEFT), new TextRange(end, end), wrong)));
+    driver.select();
+    driver.waitFor("the words are checked", () -> driver.spelling().isIdle() && waves() > 20);
+    driver.set(RIGHT, Properties.BOX_HEIGHT, 300.0);
+    driver.waitFor("the words are checked", () -> driver.spelling().isIdle());
+    assertThat(driver.layout(RIGHT).overset()).isPresent();
+    assertThat(waves()).isZero();
+    driver.undoAll();
+  }
+
+  /** Pixels of misspelt words below the middle of the second box as it was. */
+  private int waves() {
+    return WaitForAsyncUtils.waitForAsyncFx(
+        5000,
+        () -> {
+          WritableImage picture = driver.stage().snapshot(null, null);
+          var bounds = driver.stage().screenToLocal(driver.onScreen(RIGHT));
+          double scale = bounds.getWidth() / 596;
+          int count = 0;
+          for (int y = (int) (bounds.getMinY() + 400 * scale); y < picture.getHeight(); y++) {
+            for (int x = (int) bounds.getMinX(); x < bounds.getMaxX(); x++) {
+              count += isPlum(new Rgba(picture.getPixelReader().getArgb(x, y))) ? 1 : 0;
+            }
+          }
+          return count;
+        });
+  }
+
+  private static boolean isPlum(Rgba seen) {
+    return seen.red() - seen.green() > 30 && seen.blue() - seen.green() > 15;
   }
 
   private String demoWords() {

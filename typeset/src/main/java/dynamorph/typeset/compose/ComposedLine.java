@@ -18,6 +18,7 @@ public final class ComposedLine {
   private final boolean rightToLeft;
   private final boolean last;
   private final boolean hyphenated;
+  private final boolean tooWide;
   private volatile @Nullable Supplier<Content> setting;
   private volatile @Nullable Content content;
   private volatile @Nullable List<GlyphRun> runs;
@@ -48,6 +49,11 @@ public final class ComposedLine {
    */
   record Filled(double left, double width, double ratio, Supplier<List<GlyphRun>> glyphs) {}
 
+  /** Whether an unbreakable piece on it is wider than its line width. */
+  public boolean tooWide() {
+    return tooWide;
+  }
+
   ComposedLine(
       int start, LineRange cut, Height height, boolean rightToLeft, Supplier<Content> setting) {
     this.start = start;
@@ -56,6 +62,7 @@ public final class ComposedLine {
     this.rightToLeft = rightToLeft;
     this.last = cut.last();
     this.hyphenated = cut.hyphenated();
+    this.tooWide = cut.tooWide();
     this.setting = setting;
   }
 

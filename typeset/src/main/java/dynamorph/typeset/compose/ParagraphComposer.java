@@ -161,17 +161,14 @@ public final class ParagraphComposer {
           text,
           List.of(setter.set(empty, 0, width, start.indent(0), lineWidth.applyAsDouble(0))),
           1,
-          Set.of(),
-          false);
+          Set.of());
     }
     int[] ends = ends(settings, measured, columns.measure());
     IntToDoubleFunction broken = lineWidth(settings, start, columns.measure());
     List<ComposedLine> lines = new ArrayList<>(ends.length + 1);
-    boolean tooWide = false;
     int from = 0;
     for (int line = 0; line < ends.length; line++) {
       LineRange cut = measured.model().cut(from, ends[line], broken.applyAsDouble(line));
-      tooWide |= cut.tooWide();
       boolean tail = cut.last() && endsInForcedBreak(text.text());
       LineRange own =
           tail
@@ -187,7 +184,7 @@ public final class ParagraphComposer {
       from = ends[line];
     }
     return new ComposedParagraph(
-        text, lines, start.deep(), missing(text, measured.measures().ruby()), tooWide);
+        text, lines, start.deep(), missing(text, measured.measures().ruby()));
   }
 
   private static Set<Integer> missing(ShapedParagraph text, Ruby ruby) {

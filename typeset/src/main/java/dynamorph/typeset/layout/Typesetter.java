@@ -125,11 +125,9 @@ public final class Typesetter {
     List<ComposedParagraph> composed = composed(key, first);
     Set<String> missingFamilies = new TreeSet<>();
     Set<Integer> missingGlyphs = new TreeSet<>();
-    boolean tooWide = false;
     for (ComposedParagraph paragraph : composed) {
       missingFamilies.addAll(paragraph.shaped().missingFamilies());
       missingGlyphs.addAll(paragraph.missingGlyphs());
-      tooWide |= paragraph.tooWide();
     }
     double width = key.isPoint() ? widest(key, first, composed) : key.measure();
     List<ComposedParagraph> inWidth = key.isPoint() ? composed(key, first, width) : composed;
@@ -140,8 +138,7 @@ public final class Typesetter {
         key.fit() == BoxFit.GROW ? columns.balanced() : columns.stack(height, key.onward());
     List<Line> lines = high ? columns.aligned(stack, height) : stack.lines();
     double shownHeight = high ? height : stack.bottom();
-    Optional<Overset> overset =
-        key.isPoint() ? Optional.empty() : overset(stack, lines, height, tooWide);
+    Optional<Overset> overset = key.isPoint() ? Optional.empty() : overset(stack, lines, height);
     WritingMode mode = key.inside().mode();
     if (!mode.isVertical()) {
       return new TextLayout(
@@ -226,8 +223,8 @@ public final class Typesetter {
     return widest;
   }
 
-  private static Optional<Overset> overset(
-      Columns.Stack stack, List<Line> lines, double height, boolean tooWide) {
+  private static Optional<Overset> overset(Columns.Stack stack, List<Line> lines, double height) {
+    boolean tooWide = lines.stream().anyMatch(line -> line.set().tooWide());
     // where nothing is written nothing is lost, however low the box: a shape has no words
     if (lines.stream().allMatch(line -> line.start() == line.end())) {
       return Optional.empty();

@@ -134,6 +134,14 @@ class FlowingTextTest {
   }
 
   @Test
+  void aWordIsTooWideForTheBoxThatItStandsIn() {
+    Setting text = Setting.of("a\u2028b\u2028Donaudampfschifffahrtsgesellschaft");
+    List<TextLayout> flow = flow(List.of(lines(text, 100, 2), lines(text, 100, 2)));
+    assertThat(flow.get(0).overset()).as("it stands in the next").isEmpty();
+    assertThat(flow.get(1).overset().orElseThrow().tooWide()).isTrue();
+  }
+
+  @Test
   void aGrowingBoxKeepsAll() {
     Setting text = Setting.of("a\nb\nc");
     TextLayout layout = typesetter.layout(text.story(), text.inBox(100).look(), 0, true);

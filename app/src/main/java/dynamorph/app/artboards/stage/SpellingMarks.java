@@ -67,8 +67,11 @@ final class SpellingMarks {
 
   private void drawWave(GraphicsContext g, PlacedLayer text, TextRange range) {
     double scale = points.scale();
-    Line line = text.layout().lines().get(text.layout().lineAt(range.start()));
-    if (line.ascent() * scale < SMALLEST_MARKED) {
+    int index = text.layout().lineAt(range.start());
+    Line line = text.layout().lines().get(index);
+    // words that find no room in their box are not to be seen, nor are their marks
+    boolean hidden = index >= text.layout().shownLines().size();
+    if (hidden || line.ascent() * scale < SMALLEST_MARKED) {
       return;
     }
     boolean vertical = line.axes().isVertical();
