@@ -358,8 +358,9 @@ public final class LayerActions {
 
   /** Takes the look of the first selected text, to be put on others. */
   public void copyLook() {
-    selected().stream()
+    workspace.texts().stream()
         .findFirst()
+        .flatMap(workspace.project()::layer)
         .ifPresent(layer -> {
           int offset = workspace.selection().cursor().map(at -> at.range().start()).orElse(0);
           lookCopied = Optional.of(Sample.of(workspace.project(), layer, offset));

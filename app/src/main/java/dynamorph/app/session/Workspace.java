@@ -401,11 +401,7 @@ public final class Workspace {
 
   void showAgain() {
     Project worked = worked();
-    shown.set(
-        soloCoat
-            .get()
-            .map(coat -> SoloCoat.alone(worked, selection.get().layers(), coat))
-            .orElse(worked));
+    shown.set(soloCoat.get().map(coat -> SoloCoat.alone(worked, texts(), coat)).orElse(worked));
   }
 
   private Project worked() {

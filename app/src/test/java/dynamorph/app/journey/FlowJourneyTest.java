@@ -173,6 +173,8 @@ class FlowJourneyTest extends JourneyTest {
     driver.settle();
     assertThat(driver.value(LEFT, Properties.SIZE)).isEqualTo(FontSize.points(30));
     assertThat(driver.layer(RIGHT).local().isEmpty()).as("nothing of its own").isTrue();
+    driver.select(RIGHT).run("Copy the look").select("languages-four").run("Paste the look");
+    assertThat(driver.value("languages-four", Properties.SIZE)).isEqualTo(FontSize.points(30));
     driver.undoAll();
     assertThat(driver.project()).isEqualTo(demo);
   }

@@ -100,7 +100,7 @@ public final class StageMenus implements Menus {
   private MenuItem followed() {
     Menu menu = new Menu(Messages.of("stage-menus.edit-style"));
     List<StyleId> follows =
-        workspace.selection().layers().stream()
+        workspace.texts().stream()
             .flatMap(id -> workspace.project().layer(id).stream())
             .map(Layer::follows)
             .flatMap(List::stream)

@@ -141,7 +141,8 @@ final class GradientHandles {
         workspace
             .shownProperty()
             .get()
-            .layer(found.text().layer().id())
+            .layer(
+                coat.host().equals(Address.PLATE) ? found.text().layer().id() : found.text().text())
             .map(cascade::values)
             .orElse(PropertySet.EMPTY);
     boolean whole = coat.coat().equals(Address.WHOLE);
