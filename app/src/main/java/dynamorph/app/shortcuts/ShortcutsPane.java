@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -42,7 +43,10 @@ public final class ShortcutsPane extends VBox {
   private final VBox list = new VBox(2);
   private final Label changed = new Label();
   private final Button reset = new Button(Messages.of("shortcuts.all-as-usual"));
-  private final Map<String, List<ShortcutRow>> groups = new LinkedHashMap<>();
+  private final Label nothing = Controls.quiet(Messages.of("shortcuts.nothing"));
+  private final List<Group> groups = new ArrayList<>();
+
+  private record Group(Label title, List<ShortcutRow> rows) {}
 
   /**
    * @param leave gives the keyboard back
@@ -65,12 +69,20 @@ public final class ShortcutsPane extends VBox {
     find.getProperties().put(TAKES_ALL_KEYS, true);
     find.addEventFilter(KeyEvent.KEY_PRESSED, this::keysToFind);
     find.textProperty().addListener((_, _, _) -> filter());
-    for (Action action : actions.all()) {
-      groups
-          .computeIfAbsent(action.group(), _ -> new ArrayList<>())
-          .add(new ShortcutRow(actions, action));
-      action.keys().addListener((_, _, _) -> count());
-    }
+    Map<String, List<Action>> byGroup =
+        actions.all().stream()
+            .collect(Collectors.groupingBy(Action::group, LinkedHashMap::new, Collectors.toList()));
+    byGroup.forEach((name, all) -> {
+      Label title = new Label(name);
+      title.getStyleClass().add("sub-title");
+      List<ShortcutRow> rows =
+          all.stream().map(action -> new ShortcutRow(actions, action)).toList();
+      groups.add(new Group(title, rows));
+      list.getChildren().add(title);
+      list.getChildren().addAll(rows);
+    });
+    list.getChildren().add(nothing);
+    actions.all().forEach(action -> action.keys().addListener((_, _, _) -> count()));
     list.getStyleClass().add("shortcut-list");
     reset.setId("shortcuts-reset");
     reset.setOnAction(_ -> asUsual());
@@ -86,7 +98,9 @@ public final class ShortcutsPane extends VBox {
         KeyEvent.KEY_PRESSED,
         event -> {
           boolean listening =
-              groups.values().stream().flatMap(List::stream).anyMatch(ShortcutRow::isListening);
+              groups.stream()
+                  .flatMap(group -> group.rows.stream())
+                  .anyMatch(ShortcutRow::isListening);
           if (event.getCode() == KeyCode.ESCAPE && !listening) {
             close();
             event.consume();
@@ -131,21 +145,21 @@ public final class ShortcutsPane extends VBox {
     }
   }
 
+  /** Rows come and go where they are: putting them in anew takes ten times as long. */
   private void filter() {
     String wanted = find.getText().strip().toLowerCase(Locale.ROOT);
-    list.getChildren().clear();
-    groups.forEach((group, rows) -> {
-      List<ShortcutRow> found = rows.stream().filter(row -> matches(row.action(), wanted)).toList();
-      if (!found.isEmpty()) {
-        Label title = new Label(group);
-        title.getStyleClass().add("sub-title");
-        list.getChildren().add(title);
-        list.getChildren().addAll(found);
+    boolean any = false;
+    for (Group group : groups) {
+      boolean found = false;
+      for (ShortcutRow row : group.rows) {
+        boolean matches = matches(row.action(), wanted);
+        Controls.showOnly(row, matches);
+        found |= matches;
       }
-    });
-    if (list.getChildren().isEmpty()) {
-      list.getChildren().add(Controls.quiet(Messages.of("shortcuts.nothing")));
+      Controls.showOnly(group.title, found);
+      any |= found;
     }
+    Controls.showOnly(nothing, !any);
   }
 
   private static boolean matches(Action action, String wanted) {

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -120,7 +121,7 @@ class KilledProcessTest {
   void whatAProcessIsWorkingOnIsNotOffered() throws Exception {
     Process process = start(folder, "30");
     try (BufferedReader reader = process.inputReader()) {
-      while (Integer.parseInt(reader.readLine()) < 40) {
+      while (Integer.parseInt(reader.readLine()) < 40 || !isAnythingNoted()) {
         // until it has looked, and a while longer
       }
       assertThat(new Journals(folder, InstantSource.system()).left()).isEmpty();
@@ -129,6 +130,13 @@ class KilledProcessTest {
     }
     assertThat(process.waitFor(20, TimeUnit.SECONDS)).isTrue();
     assertThat(new Journals(folder, InstantSource.system()).left()).hasSize(1);
+  }
+
+  /** A busy machine writes later. */
+  private boolean isAnythingNoted() throws IOException {
+    try (Stream<Path> files = Files.walk(folder)) {
+      return files.anyMatch(file -> Files.isRegularFile(file) && file.toFile().length() > 1_000);
+    }
   }
 
   @Test
