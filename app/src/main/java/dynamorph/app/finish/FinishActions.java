@@ -6,10 +6,12 @@ import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.ReplaceFinish;
 import dynamorph.model.property.PropertySet;
 import java.util.Optional;
+import java.util.Set;
 
 /** Takes the finish of one text over to others. */
 public final class FinishActions {
@@ -27,12 +29,9 @@ public final class FinishActions {
   }
 
   public void copy() {
+    Set<LayerId> texts = workspace.texts();
     Optional<Layer> first =
-        workspace
-            .project()
-            .layers()
-            .filter(layer -> workspace.texts().contains(layer.id()))
-            .findFirst();
+        workspace.project().layers().filter(layer -> texts.contains(layer.id())).findFirst();
     first.ifPresent(layer -> {
       copied = Optional.of(ReplaceFinish.ofFirst(workspace.project(), layer));
       workspace.tell(

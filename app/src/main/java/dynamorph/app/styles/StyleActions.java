@@ -8,10 +8,12 @@ import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.column.StylesColumn;
 import dynamorph.model.Layer;
+import dynamorph.model.LayerId;
 import dynamorph.model.edit.style.DeleteStyles;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.style.StyleId;
 import java.util.Optional;
+import java.util.Set;
 
 /** What can be done with styles, and with what follows them. */
 public final class StyleActions {
@@ -58,10 +60,11 @@ public final class StyleActions {
 
   /** The style that the selection follows most directly. */
   private Optional<StyleId> followed() {
+    Set<LayerId> texts = workspace.texts();
     return workspace
         .project()
         .layers()
-        .filter(layer -> workspace.texts().contains(layer.id()))
+        .filter(layer -> texts.contains(layer.id()))
         .findFirst()
         .flatMap(StyleActions::nearest);
   }

@@ -13,6 +13,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
 import dynamorph.typeset.layout.TextLayout;
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -176,6 +177,31 @@ class FlowJourneyTest extends JourneyTest {
     driver.select(RIGHT).run("Copy the look").select("languages-four").run("Paste the look");
     assertThat(driver.value("languages-four", Properties.SIZE)).isEqualTo(FontSize.points(30));
     driver.undoAll();
+    assertThat(driver.project()).isEqualTo(demo);
+  }
+
+  @Test
+  void aChangeReachesAllBoxesAndLeavesThemOutTogether() {
+    driver
+        .robot()
+        .interact(
+            () -> driver.workspace().attempts().openDesk(driver.styleNamed("Column opening")));
+    driver.settle();
+    driver.robot().clickOn("#style-desk #size").write("44 pt").push(KeyCode.ENTER);
+    driver.robot().push(KeyCode.SHORTCUT, KeyCode.R);
+    driver.settle();
+    driver.waitFor(
+        "both boxes are looked at",
+        () -> driver.robot().lookup("#reach-view .thumbnail").queryAll().size() == 2);
+    List<Node> tiles = List.copyOf(driver.robot().lookup("#reach-view .thumbnail").queryAll());
+    driver.robot().clickOn(tiles.getLast()).push(KeyCode.X);
+    driver.settle();
+    assertThat(driver.workspace().attempts().heldBackProperty().get())
+        .as("the text, whichever box was chosen")
+        .containsExactly(new LayerId(LEFT));
+    driver.robot().push(KeyCode.ESCAPE);
+    driver.robot().interact(driver.workspace().attempts()::discardPending);
+    driver.settle();
     assertThat(driver.project()).isEqualTo(demo);
   }
 

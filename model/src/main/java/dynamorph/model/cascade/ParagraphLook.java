@@ -143,7 +143,15 @@ public record ParagraphLook(
 
   /** What stands before the paragraph; the gap in points. */
   public record ListMark(
-      ListKind kind, String bullet, NumberStyle numbers, String after, int start, double gap) {}
+      ListKind kind, String bullet, NumberStyle numbers, String after, int start, double gap) {
+    /** Whether its paragraph counts on from one that stands directly before it. */
+    public boolean countsOn(ListMark before) {
+      return kind == ListKind.NUMBERS
+          && before.kind == ListKind.NUMBERS
+          && before.numbers == numbers
+          && before.start == start;
+    }
+  }
 
   /** Letters that stand several lines deep; none if {@code lines} is below 2. The gap in points. */
   public record DropCapital(int lines, int letters, double gap) {

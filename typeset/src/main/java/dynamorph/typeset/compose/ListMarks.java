@@ -1,7 +1,6 @@
 package dynamorph.typeset.compose;
 
 import dynamorph.model.cascade.ParagraphLook;
-import dynamorph.model.value.ListKind;
 import dynamorph.model.value.NumberStyle;
 import java.util.Locale;
 
@@ -29,14 +28,6 @@ public final class ListMarks {
       case BULLETS -> list.bullet();
       case NUMBERS -> number(list.numbers(), list.start() + place) + list.after();
     };
-  }
-
-  /** Whether two paragraphs that stand one after the other count on. */
-  public static boolean countsOn(ParagraphLook.ListMark before, ParagraphLook.ListMark after) {
-    return before.kind() == ListKind.NUMBERS
-        && after.kind() == ListKind.NUMBERS
-        && before.numbers() == after.numbers()
-        && before.start() == after.start();
   }
 
   static String number(NumberStyle style, int number) {

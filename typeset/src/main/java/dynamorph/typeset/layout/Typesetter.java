@@ -189,8 +189,10 @@ public final class Typesetter {
       ParagraphKey paragraph = key.paragraphs().get(index);
       boolean goesOn =
           index > 0
-              && ListMarks.countsOn(
-                  key.paragraphs().get(index - 1).settings().list(), paragraph.settings().list());
+              && paragraph
+                  .settings()
+                  .list()
+                  .countsOn(key.paragraphs().get(index - 1).settings().list());
       place = goesOn ? place + 1 : 0;
       if (index < first) {
         continue;

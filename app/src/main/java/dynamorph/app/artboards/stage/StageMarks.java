@@ -41,7 +41,6 @@ final class StageMarks {
   private static final Color KELP = Color.web("#0E6B63");
   private static final Color EMBER_ON_DARK = Color.web("#F2A36B");
   private static final Color EMBER_ON_LIGHT = Color.web("#A63F08");
-  private static final Color PLUM = Color.web("#7C2A62");
   private static final Color SELECTED_WORDS = Color.web("#0E6B63", 0.25);
 
   /** Length of a corner bracket's arms. */

@@ -3,9 +3,11 @@ package dynamorph.app.styles.reach;
 import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
+import dynamorph.model.flow.LinkedBoxes;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.scene.input.KeyCode;
 
 /** What clicking a tile does: goes there, selects, or leaves the text out of the change. */
@@ -48,16 +50,21 @@ final class ReachGestures {
     tile.onLeaveOut(() -> flipHeldBack(Set.of(id)));
   }
 
-  /** Leaves texts out of the pending change, or puts them back if all of them are left out. */
+  /**
+   * Leaves texts out of the pending change, or puts them back if all of them are left out; of one
+   * that flows through several boxes all keep their look.
+   */
   void flipHeldBack(Set<LayerId> ids) {
     if (workspace.attempts().pending().isEmpty()) {
       return;
     }
+    LinkedBoxes links = LinkedBoxes.of(workspace.project());
+    Set<LayerId> texts = ids.stream().map(links::first).collect(Collectors.toSet());
     Set<LayerId> held = new HashSet<>(workspace.attempts().heldBackProperty().get());
-    if (held.containsAll(ids)) {
-      held.removeAll(ids);
+    if (held.containsAll(texts)) {
+      held.removeAll(texts);
     } else {
-      held.addAll(ids);
+      held.addAll(texts);
     }
     workspace.attempts().heldBackProperty().set(Set.copyOf(held));
   }

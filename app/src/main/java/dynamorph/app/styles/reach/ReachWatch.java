@@ -181,7 +181,7 @@ public final class ReachWatch implements AutoCloseable {
                 || was != null
                     && was.look().equals(text.look())
                     && was.story().equals(text.story());
-        if (!same || held.contains(id)) {
+        if (!same || held.contains(text.text())) {
           changed.add(id);
         }
       }
@@ -285,7 +285,7 @@ public final class ReachWatch implements AutoCloseable {
                 new ReachReport.Entry(
                     text,
                     LocalChanges.count(text.before().orElse(text.after()).text().layer()),
-                    request.heldBack.contains(text.id())))
+                    request.heldBack.contains(text.after().text().text())))
             .toList();
     ReachReport told = new ReachReport(request.title, comparing, entries, done.size(), all.size());
     Platform.runLater(() -> {

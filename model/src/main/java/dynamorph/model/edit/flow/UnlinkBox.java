@@ -99,12 +99,7 @@ public record UnlinkBox(LayerId box, int from) implements Edit {
   }
 
   private static boolean countsOn(List<ParagraphLook> looks, int one, int other) {
-    ParagraphLook.ListMark before = looks.get(one).list();
-    ParagraphLook.ListMark after = looks.get(other).list();
-    return before.kind() == ListKind.NUMBERS
-        && after.kind() == ListKind.NUMBERS
-        && before.numbers() == after.numbers()
-        && before.start() == after.start();
+    return looks.get(other).list().countsOn(looks.get(one).list());
   }
 
   private static Paragraph with(Paragraph paragraph, PropertySet values) {
