@@ -29,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The selected texts or words. Places that have the same sources are looked at once, however many
@@ -191,8 +192,18 @@ public final class SelectionSubject implements Subject {
 
   @Override
   public void drop(Set<PropertyKey<?>> keys) {
-    boolean ofBoxes = keys.stream().allMatch(SelectionSubject::isOfLayer);
-    workspace.apply(DropLocal.of(ofBoxes ? boxes : target, keys));
+    Set<PropertyKey<?>> ofBoxes =
+        keys.stream().filter(SelectionSubject::isOfLayer).collect(Collectors.toSet());
+    if (target.equals(boxes) || ofBoxes.isEmpty()) {
+      workspace.apply(DropLocal.of(target, keys));
+      return;
+    }
+    DropLocal places = DropLocal.of(boxes, ofBoxes);
+    Set<PropertyKey<?>> ofText =
+        keys.stream().filter(key -> !isOfLayer(key)).collect(Collectors.toSet());
+    DropLocal looks = DropLocal.of(target, ofText);
+    workspace.apply(
+        ofText.isEmpty() ? places : Edit.together(looks.label(workspace.project()), places, looks));
   }
 
   @Override

@@ -67,7 +67,10 @@ public final class StageMenus implements Menus {
 
   @Override
   public ContextMenu ofOverset() {
-    return menu("overset-menu", items("flow.new-box", "flow.grow", "flow.shrink"));
+    // titles of a film do not flow on
+    return workspace.playback().isOpen()
+        ? menu("overset-menu", items("flow.grow", "flow.shrink"))
+        : menu("overset-menu", items("flow.new-box", "flow.grow", "flow.shrink"));
   }
 
   /** Two texts have one gap, which is equal to itself. */
