@@ -44,6 +44,7 @@ import dynamorph.app.property.EditorContext;
 import dynamorph.app.property.Subject;
 import dynamorph.app.property.SubjectFace;
 import dynamorph.app.render.PictureService;
+import dynamorph.app.render.Pieces;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.render.Studio;
 import dynamorph.app.session.Attempt;
@@ -89,9 +90,12 @@ import dynamorph.model.cascade.Cascade;
 import dynamorph.typeset.font.DamagedFontException;
 import dynamorph.typeset.font.FontLibrary;
 import java.time.InstantSource;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import javafx.beans.InvalidationListener;
+import javafx.beans.Observable;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.beans.property.BooleanProperty;
@@ -137,6 +141,8 @@ public final class MainWindow {
   private final Inspector inspector;
   private final SideTabs tabs;
   private final SideColumn side;
+  private final SidePanel left;
+  private final SidePanel right;
   private final SurveyWatch survey;
   private final LatePane<SurveyPane> foundBySurvey;
   private final LatePane<SheetPane> sheet;
@@ -144,6 +150,7 @@ public final class MainWindow {
   private final ShelfPart onShelf;
   private Studio studio;
   private Theme theme;
+  private boolean hasBegun;
 
   public MainWindow(Workspace workspace, Dialogs dialogs, UserFolder user, Theme theme) {
     this(workspace, dialogs, user, theme, Studio.of(workspace.project()));
@@ -221,11 +228,6 @@ public final class MainWindow {
     CompactStyles.remember(workspace.view(), user);
     this.styles = new StylesColumn(workspace, specimens, stage.themeProperty(), cards, onShelf);
     stage.setDropPlace(styles.dropPlace());
-    stage.afterNextFrame(() -> {
-      pictures.begin();
-      styles.listAll();
-      shelf.keeper().begin();
-    });
     Function<Supplier<Subject>, Editors> editors =
         subject ->
             new Editors(
@@ -276,15 +278,17 @@ public final class MainWindow {
             new HeadBar(workspace, actions, files, search, preset -> export.get().open(preset)),
             introduction.tour()));
     BooleanProperty alone = workspace.view().stageAloneProperty();
-    frame.setLeft(
+    this.left =
         new SidePanel(
             "styles",
             styles,
             HPos.LEFT,
             STYLES,
             workspace.view().stylesColumnProperty().and(alone.not()),
-            user));
-    CuePane cues = new CuePane(workspace, cueWatch, films);
+            user);
+    frame.setLeft(left);
+    StackPane cues = new StackPane();
+    onFirstFilm(() -> cues.getChildren().add(new CuePane(workspace, cueWatch, films)));
     this.survey = new SurveyWatch(workspace, stage, current);
     this.foundBySurvey =
         LatePane.during(
@@ -329,7 +333,7 @@ public final class MainWindow {
         Bindings.createBooleanBinding(
             () -> !(workspace.attempts().present() instanceof Attempt.Nothing),
             workspace.attempts().presentProperty());
-    SidePanel right =
+    this.right =
         new SidePanel(
             "side",
             side,
@@ -384,7 +388,45 @@ public final class MainWindow {
     keys.begin();
     workspace.openedProperty().addListener((_, _, _) -> stage.fitWhenSized());
     stage.requestFocus();
+    stage.afterNextFrame(this::showTheRest);
     RecoveryPane.offer(journal, recovery::get);
+  }
+
+  private void onFirstFilm(Runnable work) {
+    workspace
+        .playback()
+        .filmProperty()
+        .addListener(
+            new InvalidationListener() {
+              @Override
+              public void invalidated(Observable film) {
+                if (workspace.playback().isOpen()) {
+                  film.removeListener(this);
+                  work.run();
+                }
+              }
+            });
+  }
+
+  /**
+   * The artboards are there first, then what lies beside them: a piece with each pulse, so that a
+   * click in between is answered.
+   */
+  private void showTheRest() {
+    List<Runnable> pieces = new ArrayList<>();
+    pieces.add(() -> {});
+    pieces.add(right::fill);
+    pieces.add(left::fill);
+    pieces.add(this::beginTheRest);
+    pieces.addAll(inspector.pieces());
+    pieces.add(() -> hasBegun = true);
+    Pieces.begin(pieces);
+  }
+
+  private void beginTheRest() {
+    pictures.begin();
+    styles.listAll();
+    shelf.keeper().begin();
   }
 
   /** What one begins with when nothing is open. */
@@ -490,6 +532,7 @@ public final class MainWindow {
   /** Whether everything that is drawn beside the interface thread shows. */
   public boolean isUpToDate() {
     return stage.isUpToDate()
+        && hasBegun
         && styles.isWhole()
         && pictures.isIdle()
         && reach.isIdle()

@@ -52,12 +52,12 @@ class ScreenshotsTest extends ApplicationTest {
   @Override
   public void start(Stage stage) {
     Theme.loadFonts();
-    UserFolder folder = new UserFolder(user).withShelfOfItsOwn(Main.DEMO);
+    UserFolder folder = new UserFolder(user).withShelfOfItsOwn(Program.DEMO);
     folder.setWelcomed();
     Workspace workspace =
         new Workspace(IdSource.random(RandomGenerator.getDefault()), MuseumShelf.linked());
     main = new MainWindow(workspace, new WindowDialogs(stage), folder, Theme.CHALK);
-    Main.prepareDemo(main, folder);
+    Program.prepareDemo(main, folder);
     stage.setScene(main.scene());
     stage.show();
   }

@@ -85,20 +85,45 @@ public final class StartTimes {
 
   /** Clicks in the window until that is answered, says so and ends the program. */
   static void click(double x, double y, BooleanSupplier unanswered) {
-    Robot robot = new Robot();
-    robot.mouseMove(x, y);
-    robot.mouseClick(MouseButton.PRIMARY);
-    await(unanswered, System.nanoTime() + LONGEST_WAIT);
+    new Clicks(new Robot(), x, y, unanswered).begin();
   }
 
-  private static void await(BooleanSupplier unanswered, long until) {
-    if (!unanswered.getAsBoolean()) {
-      System.out.println(ANSWERED);
-      Platform.exit();
-    } else if (System.nanoTime() < until) {
-      Platform.runLater(() -> await(unanswered, until));
-    } else {
-      Platform.exit();
+  /** A click may come before the screen knows of the window; then it is clicked once more. */
+  private static final class Clicks {
+    private static final long BETWEEN = 1_500_000_000L;
+
+    private final Robot robot;
+    private final double x;
+    private final double y;
+    private final BooleanSupplier unanswered;
+    private final long until = System.nanoTime() + LONGEST_WAIT;
+    private long again;
+
+    Clicks(Robot robot, double x, double y, BooleanSupplier unanswered) {
+      this.robot = robot;
+      this.x = x;
+      this.y = y;
+      this.unanswered = unanswered;
+    }
+
+    void begin() {
+      robot.mouseMove(x, y);
+      robot.mouseClick(MouseButton.PRIMARY);
+      again = System.nanoTime() + BETWEEN;
+      await();
+    }
+
+    private void await() {
+      if (!unanswered.getAsBoolean()) {
+        System.out.println(ANSWERED);
+        Platform.exit();
+      } else if (System.nanoTime() >= until) {
+        Platform.exit();
+      } else if (System.nanoTime() >= again) {
+        begin();
+      } else {
+        Platform.runLater(this::await);
+      }
     }
   }
 }

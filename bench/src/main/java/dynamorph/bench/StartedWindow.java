@@ -1,12 +1,14 @@
 package dynamorph.bench;
 
-import dynamorph.app.Main;
+import dynamorph.app.HeadStart;
 import dynamorph.app.MainWindow;
+import dynamorph.app.Program;
 import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.stage.View;
 import dynamorph.typeset.layout.Box;
+import java.util.List;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.geometry.Point2D;
@@ -14,29 +16,35 @@ import javafx.geometry.Point2D;
 /**
  * The program as it starts, which tells when its artboards are there and when a click is answered.
  */
-public final class StartedWindow extends Main {
+public final class StartedWindow {
   private static final LayerId TITLE = new LayerId("label-5-title");
 
-  public static void main(String[] arguments) {
-    Application.launch(StartedWindow.class, "demo");
+  private StartedWindow() {}
+
+  static void main(String[] arguments) {
+    HeadStart.begin(List.of("demo"));
+    Application.launch(Timed.class, "demo");
   }
 
-  @Override
-  protected void shown(MainWindow main) {
-    main.stage()
-        .afterNextFrame(() -> {
-          // the frame that holds the picture is drawn with the next pulse
-          main.scene()
-              .addPostLayoutPulseListener(
-                  new Runnable() {
-                    @Override
-                    public void run() {
-                      main.scene().removePostLayoutPulseListener(this);
-                      Platform.runLater(() -> painted(main));
-                    }
-                  });
-          Platform.requestNextPulse();
-        });
+  /** Starts like the program, and tells when its artboards show. */
+  public static final class Timed extends Program {
+    @Override
+    protected void shown(MainWindow main) {
+      main.stage()
+          .afterNextFrame(() -> {
+            // the frame that holds the picture is drawn with the next pulse
+            main.scene()
+                .addPostLayoutPulseListener(
+                    new Runnable() {
+                      @Override
+                      public void run() {
+                        main.scene().removePostLayoutPulseListener(this);
+                        Platform.runLater(() -> painted(main));
+                      }
+                    });
+            Platform.requestNextPulse();
+          });
+    }
   }
 
   private static void painted(MainWindow main) {

@@ -4,6 +4,7 @@ import dynamorph.app.field.Editors;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.property.Subject;
+import dynamorph.app.render.Pieces;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
@@ -33,6 +34,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
@@ -55,6 +57,7 @@ public final class Inspector extends VBox {
   private final Workspace workspace;
   private final Supplier<Parts> make;
   private @Nullable Parts parts;
+  private final List<Node> unplaced = new ArrayList<>();
   private final Label title = new Label();
   private final Label names = new Label();
   private final FlowPane chips = new FlowPane(6, 4);
@@ -100,12 +103,16 @@ public final class Inspector extends VBox {
 
   /** Goes to where it is said how the selected letters are read; whether letters are selected. */
   public boolean askForRuby() {
-    return parts().ruby.ask();
+    Parts made = parts();
+    place(unplaced.size());
+    return made.ruby.ask();
   }
 
   /** Shows one value alone, with the keyboard in it. */
   public void reveal(PropertyKey<?> key) {
-    parts().sections.reveal(key);
+    Parts made = parts();
+    place(unplaced.size());
+    made.sections.reveal(key);
   }
 
   /** What is shown of a selection: hundreds of controls, made when something is selected first. */
@@ -120,14 +127,37 @@ public final class Inspector extends VBox {
     }
   }
 
+  /**
+   * What makes the controls ready before something is selected, a piece at a time; whoever selects
+   * something earlier has the rest made at once.
+   */
+  public List<Runnable> pieces() {
+    List<Runnable> pieces = new ArrayList<>();
+    pieces.add(this::parts);
+    for (int facet = 0; facet < Facet.values().length; facet++) {
+      pieces.add(() -> place(1));
+    }
+    pieces.add(() -> place(unplaced.size()));
+    return pieces;
+  }
+
   private Parts parts() {
     Parts made = parts;
     if (made == null) {
       made = make.get();
       parts = made;
+      unplaced.addAll(made.sections.getChildren());
+      made.sections.getChildren().clear();
       scroll.setContent(new VBox(made.timing, made.ruby, made.figures, made.sections));
     }
     return made;
+  }
+
+  /** Puts so many more of the sections into the window, where they are dressed. */
+  private void place(int count) {
+    List<Node> next = unplaced.subList(0, Math.min(count, unplaced.size()));
+    parts().sections.getChildren().addAll(List.copyOf(next));
+    next.clear();
   }
 
   private VBox head() {
@@ -215,16 +245,28 @@ public final class Inspector extends VBox {
     subject = new SelectionSubject(workspace, cascade);
     List<Layer> layers = selected();
     boolean any = !layers.isEmpty();
+    if (any && parts == null) {
+      // the stage shows first what is selected
+      Pieces.afterNextPulse(this::makeAndUpdate);
+      return;
+    }
     for (Region part : List.of(head, scroll)) {
       part.setVisible(any);
       part.setManaged(any);
     }
     empty.setVisible(!any);
     empty.setManaged(!any);
-    if (any) {
-      updateHead(layers);
-      parts().update(layers);
+    if (!any) {
+      return;
     }
+    place(unplaced.size());
+    updateHead(layers);
+    parts().update(layers);
+  }
+
+  private void makeAndUpdate() {
+    parts();
+    update();
   }
 
   private void updateHead(List<Layer> layers) {

@@ -7,7 +7,9 @@ import dynamorph.model.value.Rgba;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.net.URL;
 import java.util.List;
+import java.util.Objects;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.paint.Color;
@@ -19,6 +21,8 @@ public enum Theme {
   CHALK("chalk.css", 0xFFDAD6CD),
   /** Dark and warm. */
   LAMP("lamp.css", 0xFF3A3733);
+
+  private static final String FOLDER = "/dynamorph/app/theme/";
 
   private static final List<String> FONTS =
       List.of(
@@ -90,7 +94,10 @@ public enum Theme {
     scene.getStylesheets().setAll(resource(sheet), resource("dynamorph.css"));
   }
 
+  /** In the form that is read at once, where the build made it. */
   private static String resource(String name) {
-    return Theme.class.getResource("/dynamorph/app/theme/" + name).toExternalForm();
+    URL binary = Theme.class.getResource(FOLDER + SheetCompiler.binary(name));
+    URL found = binary == null ? Theme.class.getResource(FOLDER + name) : binary;
+    return Objects.requireNonNull(found, name).toExternalForm();
   }
 }

@@ -22,6 +22,7 @@ public final class SidePanel extends StackPane {
   private final Limits limits;
   private final String name;
   private final UserFolder user;
+  private final Region content;
   private final Region edge = new Region();
   private double grasped;
   private double widthThen;
@@ -34,6 +35,8 @@ public final class SidePanel extends StackPane {
   public record Limits(double least, double usual, double most) {}
 
   /**
+   * A column that stays empty until it is filled.
+   *
    * @param name that the width is remembered by
    * @param side of the window that it stands at
    * @param shown whether it is there
@@ -49,12 +52,13 @@ public final class SidePanel extends StackPane {
     this.side = side;
     this.limits = limits;
     this.user = user;
+    this.content = content;
     edge.setId(name + "-edge");
     edge.setCursor(Cursor.H_RESIZE);
     edge.setMaxWidth(GRASP);
     edge.getStyleClass().add("panel-edge");
     setAlignment(edge, side == HPos.LEFT ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
-    getChildren().addAll(content, edge);
+    getChildren().add(edge);
     edge.setOnMousePressed(event -> {
       grasped = event.getScreenX();
       widthThen = getWidth();
@@ -65,6 +69,18 @@ public final class SidePanel extends StackPane {
     setPanelWidth(remembered());
     visibleProperty().bind(shown);
     managedProperty().bind(visibleProperty());
+  }
+
+  /** Shows what belongs there; the stage is dressed and laid out before that. */
+  public void fill() {
+    if (!isFilled()) {
+      getChildren().addFirst(content);
+    }
+  }
+
+  /** Whether what belongs there shows. */
+  public boolean isFilled() {
+    return content.getParent() == this;
   }
 
   private void dragged(MouseEvent event) {

@@ -57,11 +57,15 @@ public final class Versions {
   private static final String TIME = "time";
   private static final String FILE = "file";
   private static final String DIFFERENCE = "difference";
-  private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final Project NOTHING = Project.empty("");
 
   /** Locks of the system hold between processes; this between threads of one. */
   private static final Object BETWEEN_THREADS = new Object();
+
+  /** Made when a state is written or read, which no start waits for. */
+  private static final class Json {
+    static final JsonMapper MAPPER = JsonMapper.builder().build();
+  }
 
   /** A saved state. */
   public record Version(Instant time, Project project) {}
@@ -174,7 +178,7 @@ public final class Versions {
             .put(TIME, version.time().toEpochMilli())
             .put(FILE, file.toString());
     entry.set(DIFFERENCE, ProjectDifference.between(before, version.project(), assets));
-    return JSON.writeValueAsBytes(entry);
+    return Json.MAPPER.writeValueAsBytes(entry);
   }
 
   /** The saved states of a file, the latest last; those that are not whole are left out. */
@@ -191,7 +195,7 @@ public final class Versions {
     Project last = NOTHING;
     try {
       for (byte[] record : RecordFile.read(own.resolve(LOG_FILE))) {
-        JsonNode entry = JSON.readTree(record);
+        JsonNode entry = Json.MAPPER.readTree(record);
         last = ProjectDifference.applyTo(last, entry.path(DIFFERENCE), assets);
         versions.add(new Version(Instant.ofEpochMilli(entry.path(TIME).asLong(0)), last));
       }

@@ -248,7 +248,8 @@ public final class ShelfPart {
     keeper.shelfProperty().addListener((_, _, _) -> name.run());
     name.run();
     menu.setOnShowing(_ -> menu.getItems().setAll(places()));
-    menu.getItems().setAll(places());
+    // a menu without items would not open, and so never ask for any
+    menu.getItems().add(new MenuItem());
     Button all = new Button();
     all.setId("shelf-take-all");
     all.getStyleClass().add("pill");
@@ -259,8 +260,10 @@ public final class ShelfPart {
     Runnable count =
         () -> {
           int size = keeper.shelf().styles().size();
-          all.setText(Messages.of("shelf-part.take-all", size));
           all.setVisible(!keeper.placeProperty().get().isFolder() && size > 0);
+          if (all.isVisible()) {
+            all.setText(Messages.of("shelf-part.take-all", size));
+          }
         };
     keeper.shelfProperty().addListener((_, _, _) -> count.run());
     count.run();
@@ -334,7 +337,10 @@ public final class ShelfPart {
     int newer = keeper.newer().size();
     Map<ShelfPlace, Integer> elsewhere = keeper.newerElsewhereProperty().get();
     updates.setVisible(newer > 0 || !elsewhere.isEmpty());
-    if (newer > 0 || elsewhere.isEmpty()) {
+    if (!updates.isVisible()) {
+      return;
+    }
+    if (newer > 0) {
       updates.setText(Messages.of("shelf-part.updates", newer));
       updates.setOnAction(_ -> workspace.attempts().openUpdates());
     } else {

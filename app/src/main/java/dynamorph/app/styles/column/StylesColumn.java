@@ -236,8 +236,8 @@ public final class StylesColumn extends VBox {
 
   private Followers followers;
 
-  /** How many rows are listed: at the start those in sight, then more with each frame. */
-  private int most = FIRST_ROWS;
+  /** How many rows are listed: none before the artboards show, then more with each frame. */
+  private int most;
 
   private static final int FIRST_ROWS = 10;
   private static final int ROWS_A_FRAME = 5;
@@ -251,7 +251,7 @@ public final class StylesColumn extends VBox {
           stop();
           most = Integer.MAX_VALUE;
         } else {
-          most += ROWS_A_FRAME;
+          most += most == 0 ? FIRST_ROWS : ROWS_A_FRAME;
           update();
         }
       }
@@ -267,6 +267,9 @@ public final class StylesColumn extends VBox {
     Project project = workspace.shownProperty().get();
     cascade = cascade.follow(project);
     followers = followers.follow(workspace.project());
+    if (most == 0) {
+      return;
+    }
     Map<String, List<StyleOrder.Entry>> groups =
         StyleOrder.of(project.styles(), style -> wanted(style, followers), sort.order(followers));
     List<Node> rows = new ArrayList<>();
