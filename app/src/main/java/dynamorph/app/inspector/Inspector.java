@@ -271,15 +271,33 @@ public final class Inspector extends VBox {
 
   private void updateHead(List<Layer> layers) {
     boolean words = workspace.selection().cursor().filter(at -> !at.range().isEmpty()).isPresent();
-    title.setText(words ? Messages.of("inspector.words-in-1-text") : counted(layers));
+    List<Target.Words> passages = workspace.selection().passages();
+    title.setText(
+        words
+            ? Messages.of("inspector.words-in-1-text")
+            : passages.isEmpty() ? counted(layers) : workspace.target().label());
     List<Layer> named = layers.stream().limit(6).toList();
     names.setText(named.stream().map(Layer::name).collect(Collectors.joining(", ")) + box());
     Tips.on(names, named.stream().map(this::place).collect(Collectors.joining("\n")));
-    updateChips(layers);
-    int local = layers.stream().mapToInt(LocalChanges::count).sum();
+    updateChips(passages.isEmpty() ? layers : parts(layers, passages));
+    int local =
+        passages.isEmpty()
+            ? layers.stream().mapToInt(LocalChanges::count).sum()
+            : parts(layers, passages).stream()
+                .mapToInt(
+                    part -> LocalChanges.countInside(part, workspace.target().isOfParagraphs()))
+                .sum();
     localCount.setText(Messages.of("count.local-change", local));
     localRow.setVisible(local > 0);
     localRow.setManaged(local > 0);
+  }
+
+  /** The texts with only the words that are selected, one for each place. */
+  private static List<Layer> parts(List<Layer> layers, List<Target.Words> passages) {
+    return passages.stream()
+        .flatMap(passage ->
+            layers.stream().filter(layer -> layer.id().equals(passage.layer())).map(passage::part))
+        .toList();
   }
 
   /** Which of the boxes that its text flows through is selected. */

@@ -94,10 +94,24 @@ public final class SelectionSubject implements Subject {
   }
 
   private List<Spot> spots(Layer layer) {
-    TextRange range =
-        target instanceof Target.Words words
-            ? words.range().within(layer.story().all())
-            : layer.story().all();
+    return switch (target) {
+      case Target.Layers _ -> spots(layer, layer.story().all(), true);
+      case Target.Words words -> spots(layer, words.range().within(layer.story().all()), false);
+      case Target.Passages several -> {
+        List<Spot> found = new ArrayList<>();
+        for (Target.Words passage : several.of(layer.id())) {
+          TextRange range = passage.range().within(layer.story().all());
+          boolean paragraph = range.isEmpty();
+          TextRange letters =
+              paragraph ? layer.story().rangeOf(layer.story().paragraphAt(range.start())) : range;
+          found.addAll(spots(layer, letters, false));
+        }
+        yield found;
+      }
+    };
+  }
+
+  private static List<Spot> spots(Layer layer, TextRange range, boolean whole) {
     List<Spot> found = new ArrayList<>();
     if (range.isEmpty()) {
       Paragraph paragraph =
@@ -110,7 +124,7 @@ public final class SelectionSubject implements Subject {
       for (Span span : paragraph.spans()) {
         int end = at + span.length();
         boolean touched = at < range.end() && end > range.start();
-        if (touched || target instanceof Target.Layers) {
+        if (touched || whole) {
           found.add(new Spot(layer, paragraph, span));
         }
         at = end;

@@ -57,9 +57,7 @@ public final class Following {
    */
   public Edit edit(Target target, StyleId style, boolean onTop, boolean stamp) {
     Target meant =
-        target instanceof Target.Words words && words.range().isEmpty() && isForTexts(style)
-            ? new Target.Layers(words.layers())
-            : target;
+        target.isOfParagraphs() && isForTexts(style) ? new Target.Layers(target.layers()) : target;
     ApplyOptions how = options.get().onTop(onTop);
     return stamp ? new Stamp(meant, style, how) : new Follow(meant, style, how);
   }
@@ -80,11 +78,8 @@ public final class Following {
 
   /** Puts a style on a target; tells about local changes and offers the other choices. */
   public void put(Target target, StyleId style, boolean onTop, boolean stamp) {
-    if (target instanceof Target.Words words
-        && !words.range().isEmpty()
-        && isForTexts(style)
-        && !stamp) {
-      offerForWords(words, style);
+    if (target.isWithinText() && !target.isOfParagraphs() && isForTexts(style) && !stamp) {
+      offerForWords(target, style);
       return;
     }
     long deviating =
@@ -114,7 +109,7 @@ public final class Following {
   }
 
   /** A text style cannot be followed by some words. */
-  private void offerForWords(Target.Words words, StyleId style) {
+  private void offerForWords(Target words, StyleId style) {
     String name = workspace.project().styles().get(style).name();
     workspace.tell(
         Notice.offering(

@@ -12,11 +12,14 @@ import java.util.Optional;
 import java.util.SequencedSet;
 
 /**
- * What is selected: layers, or words of one layer that is being edited in place.
+ * What is selected: layers, words of one layer that is being edited in place, or parts of texts
+ * that are listed side by side.
  *
  * @param cursor the place of the caret, while a text is edited
+ * @param passages the parts, if parts are selected; never beside a caret
  */
-public record Selection(SequencedSet<LayerId> layers, Optional<Cursor> cursor) {
+public record Selection(
+    SequencedSet<LayerId> layers, Optional<Cursor> cursor, List<Target.Words> passages) {
   /**
    * A caret with the other end of the selected words.
    *
@@ -39,25 +42,37 @@ public record Selection(SequencedSet<LayerId> layers, Optional<Cursor> cursor) {
     }
   }
 
-  public static final Selection NONE = new Selection(new LinkedHashSet<>(), Optional.empty());
+  public static final Selection NONE =
+      new Selection(new LinkedHashSet<>(), Optional.empty(), List.of());
 
   public Selection {
     layers = Collections.unmodifiableSequencedSet(new LinkedHashSet<>(layers));
+    passages = List.copyOf(passages);
   }
 
   public static Selection of(Iterable<LayerId> ids) {
     SequencedSet<LayerId> layers = new LinkedHashSet<>();
     ids.forEach(layers::add);
-    return new Selection(layers, Optional.empty());
+    return new Selection(layers, Optional.empty(), List.of());
+  }
+
+  /** Parts of texts. */
+  public static Selection ofPassages(List<Target.Words> passages) {
+    SequencedSet<LayerId> layers = new LinkedHashSet<>();
+    passages.forEach(passage -> layers.add(passage.layer()));
+    return new Selection(layers, Optional.empty(), passages);
   }
 
   public static Selection editing(LayerId layer, int anchor, int caret) {
     return new Selection(
-        new LinkedHashSet<>(List.of(layer)), Optional.of(new Cursor(layer, anchor, caret)));
+        new LinkedHashSet<>(List.of(layer)),
+        Optional.of(new Cursor(layer, anchor, caret)),
+        List.of());
   }
 
   public static Selection editing(Cursor cursor) {
-    return new Selection(new LinkedHashSet<>(List.of(cursor.layer())), Optional.of(cursor));
+    return new Selection(
+        new LinkedHashSet<>(List.of(cursor.layer())), Optional.of(cursor), List.of());
   }
 
   public boolean isEmpty() {
@@ -86,7 +101,8 @@ public record Selection(SequencedSet<LayerId> layers, Optional<Cursor> cursor) {
   public Target target() {
     return cursor
         .<Target>map(at -> new Target.Words(at.layer(), at.range()))
-        .orElseGet(() -> new Target.Layers(layers));
+        .orElseGet(
+            () -> passages.isEmpty() ? new Target.Layers(layers) : new Target.Passages(passages));
   }
 
   /** Without what is no longer in the project; a caret stays within its text. */
@@ -105,10 +121,22 @@ public record Selection(SequencedSet<LayerId> layers, Optional<Cursor> cursor) {
           .filter(inside -> !inside.equals(this))
           .orElse(project.layer(at.layer()).isPresent() ? this : NONE);
     }
+    if (!passages.isEmpty()) {
+      List<Target.Words> left =
+          passages.stream().filter(passage -> isIn(project, passage)).toList();
+      return left.size() == passages.size() ? this : ofPassages(left);
+    }
     SequencedSet<LayerId> left = new LinkedHashSet<>(layers);
     java.util.Set<LayerId> there = new java.util.HashSet<>();
     project.layers().forEach(layer -> there.add(layer.id()));
     left.retainAll(there);
     return left.size() == layers.size() ? this : Selection.of(left);
+  }
+
+  private static boolean isIn(Project project, Target.Words passage) {
+    return project
+        .layer(passage.layer())
+        .filter(layer -> passage.range().end() <= layer.story().length())
+        .isPresent();
   }
 }

@@ -203,9 +203,10 @@ public final class Workspace {
 
   /** What an edit of the words and looks of the selection is about. */
   public Target target() {
-    return selection.get().target() instanceof Target.Words words
-        ? words
-        : new Target.Layers(texts());
+    return switch (selection.get().target()) {
+      case Target.Layers _ -> new Target.Layers(texts());
+      case Target within -> within;
+    };
   }
 
   /** The coat that shows alone on what is selected; nothing of that is kept. */

@@ -2,14 +2,12 @@ package dynamorph.app.sheet;
 
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
-import dynamorph.model.LayerId;
+import dynamorph.model.edit.sheet.ChangeParts;
 import dynamorph.model.edit.sheet.SetInRows;
-import dynamorph.model.edit.text.ReplaceStories;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.SheetRow;
 import dynamorph.typeset.caption.CueText;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,7 +19,7 @@ final class CellEditing {
   private Optional<Place> open = Optional.empty();
 
   /** A cell that is edited. */
-  private record Place(LayerId layer, Column column) {}
+  private record Place(SheetRow row, Column column) {}
 
   CellEditing(Workspace workspace, SheetPane pane) {
     this.workspace = workspace;
@@ -33,22 +31,24 @@ final class CellEditing {
     return open.isPresent();
   }
 
-  boolean isOpen(LayerId id, Column column) {
-    return open.filter(new Place(id, column)::equals).isPresent();
+  boolean isOpen(SheetRow row, Column column) {
+    return open.filter(
+            place -> place.row().key().equals(row.key()) && place.column().equals(column))
+        .isPresent();
   }
 
   /** Edits a cell where it stands; a value is for all that are selected. */
-  void begin(LayerId id, Column column) {
+  void begin(SheetRow row, Column column) {
     if (!pane.look().columns().contains(column)) {
       return;
     }
-    if (!pane.isSelected(id)) {
-      workspace.select(List.of(id));
+    if (!pane.isSelected(row)) {
+      pane.select(List.of(row));
     }
     open = Optional.empty();
     pane.showAll();
-    open = Optional.of(new Place(id, column));
-    pane.showRow(id);
+    open = Optional.of(new Place(row, column));
+    pane.showRow(row);
   }
 
   /**
@@ -67,39 +67,36 @@ final class CellEditing {
     ended.ifPresent(place -> typed.ifPresent(text -> take(place, text)));
     pane.showAll();
     if (next && ended.get().column() == Column.Fact.WORDS) {
-      List<LayerId> all = pane.listed().stream().map(SheetRow::id).toList();
-      int at = all.indexOf(ended.get().layer());
+      List<SheetRow.Key> all = pane.listed().stream().map(SheetRow::key).toList();
+      int at = all.indexOf(ended.get().row().key());
       if (at >= 0 && at + 1 < all.size()) {
-        workspace.select(List.of(all.get(at + 1)));
+        pane.select(List.of(pane.listed().get(at + 1)));
       }
     }
   }
 
   private void take(Place place, String typed) {
     switch (place.column()) {
-      case Column.Fact _ ->
-          workspace
-              .project()
-              .layer(place.layer())
-              .filter(layer -> !CueText.inLines(layer.story()).equals(typed))
-              .ifPresent(layer ->
-                  workspace.apply(
-                      new ReplaceStories(
-                          Map.of(layer.id(), CueText.retoldInLines(layer.story(), typed)),
-                          Messages.of("sheet.edit"))));
+      case Column.Fact _ -> {
+        if (!CueText.inLines(place.row().layer().story()).equals(typed)) {
+          workspace.apply(
+              new ChangeParts(
+                  Map.of(place.row(), story -> CueText.retoldInLines(story, typed)),
+                  Messages.of("sheet.edit")));
+        }
+      }
       case Column.Value(PropertyKey<?> key) -> {
         boolean changed =
             pane.sheet()
                 .flatMap(sheet ->
                     pane.listed().stream()
-                        .filter(row -> row.id().equals(place.layer()))
+                        .filter(row -> row.key().equals(place.row().key()))
                         .findFirst()
                         .map(row -> sheet.text(row, place.column())))
                 .filter(typed::equals)
                 .isEmpty();
-        if (changed || workspace.selection().layers().size() > 1) {
-          workspace.apply(
-              new SetInRows(new LinkedHashSet<>(workspace.selection().layers()), key, typed));
+        if (changed || pane.chosen().size() > 1) {
+          workspace.apply(new SetInRows(workspace.selection().target(), key, typed));
         }
       }
     }

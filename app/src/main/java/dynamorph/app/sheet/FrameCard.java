@@ -40,7 +40,7 @@ final class FrameCard extends VBox {
     frame.setMinSize(width + 2.0, height + 2.0);
     frame.setMaxSize(width + 2.0, height + 2.0);
     Optional<Scene> scene = pane.scene();
-    Optional<Scene.Found> found = pane.found(row.id());
+    Optional<Scene.Found> found = pane.found(row);
     if (scene.isPresent() && found.isPresent()) {
       pane.pictures().showInPlace(picture, scene.get(), found.get(), width, height);
     }
@@ -80,8 +80,8 @@ final class FrameCard extends VBox {
   }
 
   void mark() {
-    pseudoClassStateChanged(SELECTED, pane.isSelected(row.id()));
-    pseudoClassStateChanged(UNMARKED, !pane.isMarked(row.id()));
-    brackets.setVisible(pane.isSelected(row.id()));
+    pseudoClassStateChanged(SELECTED, pane.isSelected(row));
+    pseudoClassStateChanged(UNMARKED, !pane.isMarked(row));
+    brackets.setVisible(pane.isSelected(row));
   }
 }

@@ -6,7 +6,6 @@ import dynamorph.app.property.SourceNames;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Source;
 import dynamorph.model.property.PropertyKey;
-import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.Sheet;
 import dynamorph.model.sheet.SheetRow;
@@ -58,8 +57,7 @@ final class RowCell extends HBox {
     int height = pane.look().pictureHeight();
     frame.setMinSize(width + 2.0, height + 2.0);
     frame.setMaxSize(width + 2.0, height + 2.0);
-    pane.found(shown.id())
-        .ifPresent(found -> pane.pictures().showAlone(picture, found, width, height));
+    pane.found(shown).ifPresent(found -> pane.pictures().showAlone(picture, found, width, height));
     for (Column column : pane.look().shown()) {
       getChildren().add(cell(shown, column, sheet));
     }
@@ -68,13 +66,13 @@ final class RowCell extends HBox {
 
   void mark() {
     row.ifPresent(shown -> {
-      pseudoClassStateChanged(SELECTED, pane.isSelected(shown.id()));
-      pseudoClassStateChanged(UNMARKED, !pane.isMarked(shown.id()));
+      pseudoClassStateChanged(SELECTED, pane.isSelected(shown));
+      pseudoClassStateChanged(UNMARKED, !pane.isMarked(shown));
     });
   }
 
   private Node cell(SheetRow shown, Column column, Sheet sheet) {
-    if (pane.editing().isOpen(shown.id(), column)) {
+    if (pane.editing().isOpen(shown, column)) {
       return sized(editor(shown, column, sheet), column);
     }
     Label label = new Label(text(shown, column, sheet));
@@ -89,8 +87,8 @@ final class RowCell extends HBox {
       label.getStyleClass().add("sheet-words");
     }
     if (!(column instanceof Column.Value(PropertyKey<?> key))) {
-      if (column == Column.Fact.STYLES && LocalChanges.count(shown.layer()) > 0) {
-        Label local = new Label(Messages.of("common.local", LocalChanges.count(shown.layer())));
+      if (column == Column.Fact.STYLES && Sheet.local(shown) > 0) {
+        Label local = new Label(Messages.of("common.local", Sheet.local(shown)));
         local.getStyleClass().add("badge-local");
         local.setMinWidth(Region.USE_PREF_SIZE);
         label.setMinWidth(0);

@@ -4,11 +4,9 @@ import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.formats.table.WordTable;
-import dynamorph.model.Layer;
-import dynamorph.model.LayerId;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.sheet.ChangeParts;
 import dynamorph.model.edit.sheet.SetInRows;
-import dynamorph.model.edit.text.ReplaceStories;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.Sheet;
@@ -20,10 +18,10 @@ import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import org.apache.commons.csv.CSVFormat;
@@ -100,27 +98,27 @@ final class SheetClipboard {
 
   private void apply(
       Sheet sheet, List<SheetRow> rows, List<List<String>> cells, List<Optional<Column>> columns) {
-    Map<LayerId, Story> stories = new LinkedHashMap<>();
+    Map<SheetRow, UnaryOperator<Story>> stories = new LinkedHashMap<>();
     List<Edit> edits = new ArrayList<>();
     int count = Math.min(rows.size(), cells.size());
     for (int index = 0; index < count; index++) {
       SheetRow shown = rows.get(index);
-      Layer layer = shown.layer();
       List<String> row = cells.get(index);
       for (int at = 0; at < Math.min(row.size(), columns.size()); at++) {
         String cell = WordTable.unguarded(row.get(at));
         switch (columns.get(at).orElse(null)) {
           case Column.Fact fact when fact == Column.Fact.WORDS ->
-              stories.put(layer.id(), CueText.retoldInLines(layer.story(), cell));
+              stories.put(shown, story -> CueText.retoldInLines(story, cell));
           case Column.Value column when cell.equals(sheet.text(shown, column)) -> {}
           case Column.Value(PropertyKey<?> key) ->
-              edits.add(new SetInRows(new LinkedHashSet<>(List.of(layer.id())), key, "=" + cell));
+              edits.add(new SetInRows(SheetRow.target(List.of(shown)), key, "=" + cell));
           case null, default -> {}
         }
       }
     }
     if (!stories.isEmpty()) {
-      edits.addFirst(new ReplaceStories(stories, Messages.of("sheet.edit")));
+      // values first: they name letters where these stand now
+      edits.add(new ChangeParts(stories, Messages.of("sheet.edit")));
     }
     String label = Messages.of("sheet.paste-into", count);
     if (!edits.isEmpty() && workspace.apply(Edit.together(label, edits.toArray(Edit[]::new)))) {

@@ -3,11 +3,9 @@ package dynamorph.app.sheet;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
-import dynamorph.model.LayerId;
-import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.sheet.Sheet;
+import dynamorph.model.sheet.SheetRow;
 import java.util.List;
-import java.util.Set;
 import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -38,7 +36,7 @@ final class SheetFoot extends FlowPane {
     drop.setOnAction(_ -> workspace.deviations().drop());
     save.setOnAction(_ -> workspace.deviations().saveIntoStyle());
     keep.setOnAction(_ -> workspace.attempts().openKeeping());
-    show.setOnAction(_ -> pane.goTo(workspace.selection().layers().getFirst()));
+    show.setOnAction(_ -> pane.chosen().stream().findFirst().ifPresent(pane::goTo));
     show.setId("sheet-go");
     Tips.on(show, Messages.of("sheet.show-where-it-stands-enter"));
     for (Button button : List.of(show, drop, save, keep)) {
@@ -53,15 +51,12 @@ final class SheetFoot extends FlowPane {
   }
 
   void update() {
-    Set<LayerId> selected = workspace.selection().layers();
+    List<SheetRow> selected = pane.chosen();
     chosen.setText(
         selected.isEmpty()
             ? Messages.of("sheet.click-to-select")
             : Messages.of("reach-view.selected", selected.size()));
-    boolean local =
-        selected.stream()
-            .flatMap(id -> workspace.project().layer(id).stream())
-            .anyMatch(layer -> LocalChanges.count(layer) > 0);
+    boolean local = selected.stream().anyMatch(row -> Sheet.local(row) > 0);
     for (Button button : List.of(show, drop, save, keep)) {
       button.setVisible(!selected.isEmpty());
       button.setManaged(button.isVisible());
@@ -70,7 +65,8 @@ final class SheetFoot extends FlowPane {
     save.setDisable(!local);
     count.setText(
         pane.sheet()
-            .map(sheet -> Messages.of("sheet.texts-shown", sheet.texts(), shown(sheet)))
+            .map(
+                sheet -> Messages.of("sheet.rows-shown", pane.counted(sheet.texts()), shown(sheet)))
             .orElse(""));
   }
 

@@ -2,21 +2,21 @@ package dynamorph.app.sheet;
 
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
+import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
-import dynamorph.model.LayerId;
 import dynamorph.model.edit.Edit;
+import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.ArrangeLayers;
+import dynamorph.model.edit.sheet.ChangeParts;
 import dynamorph.model.edit.sheet.SetInRows;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.Sheet;
 import dynamorph.model.sheet.SheetRow;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.SequencedSet;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
@@ -30,7 +30,7 @@ final class SheetHands {
   private final SheetPane pane;
   private final CellEditing editing;
   private final SheetClipboard clipboard;
-  private Optional<LayerId> anchor = Optional.empty();
+  private Optional<SheetRow> anchor = Optional.empty();
 
   SheetHands(Workspace workspace, SheetPane pane, CellEditing editing) {
     this.workspace = workspace;
@@ -44,35 +44,48 @@ final class SheetHands {
     if (row.isEmpty() || event.getButton() != MouseButton.PRIMARY) {
       return;
     }
-    LayerId id = row.get().id();
+    SheetRow clicked = row.get();
     pane.focusList();
     if (event.getClickCount() == 2 && !event.isShiftDown() && !event.isShortcutDown()) {
       Optional<Column> column = columnAt(event.getTarget());
       if (column.filter(SheetHands::isEdited).isPresent()) {
-        editing.begin(id, column.get());
+        editing.begin(clicked, column.get());
       } else if (isPlace(event.getTarget(), column)) {
-        pane.goTo(id);
+        pane.goTo(clicked);
       }
       event.consume();
       return;
     }
     if (event.isShiftDown() && anchor.isPresent()) {
-      workspace.select(between(anchor.get(), id));
+      pane.select(between(anchor.get(), clicked));
     } else if (event.isShortcutDown()) {
-      anchor = Optional.of(id);
-      workspace.selectionProperty().set(workspace.selection().toggled(id));
+      anchor = Optional.of(clicked);
+      toggle(clicked);
     } else if (!(event.getClickCount() == 1
-        && pane.isSelected(id)
+        && pane.isSelected(clicked)
         && isSeveral()
         && isCell(event))) {
-      anchor = Optional.of(id);
-      workspace.select(List.of(id));
+      anchor = Optional.of(clicked);
+      pane.select(List.of(clicked));
     }
+  }
+
+  /** The latest comes last, as with layers on the stage. */
+  private void toggle(SheetRow row) {
+    if (row.words().isEmpty()) {
+      workspace.selectionProperty().set(workspace.selection().toggled(row.id()));
+      return;
+    }
+    List<SheetRow> rows = new ArrayList<>(pane.chosen());
+    if (!rows.removeIf(one -> one.key().equals(row.key()))) {
+      rows.add(row);
+    }
+    pane.select(rows);
   }
 
   /** A second click on a value must find the selection that it is meant for. */
   private boolean isSeveral() {
-    return workspace.selection().layers().size() > 1;
+    return pane.chosen().size() > 1;
   }
 
   private static boolean isCell(MouseEvent event) {
@@ -117,13 +130,22 @@ final class SheetHands {
         : Stream.empty();
   }
 
-  private List<LayerId> between(LayerId one, LayerId other) {
-    List<LayerId> all = pane.listed().stream().map(SheetRow::id).toList();
-    int from = all.indexOf(one);
-    int to = all.indexOf(other);
+  private List<SheetRow> between(SheetRow one, SheetRow other) {
+    List<SheetRow> all = pane.listed();
+    int from = indexOf(all, one);
+    int to = indexOf(all, other);
     return from < 0 || to < 0
         ? List.of(other)
         : all.subList(Math.min(from, to), Math.max(from, to) + 1);
+  }
+
+  private static int indexOf(List<SheetRow> rows, SheetRow wanted) {
+    for (int index = 0; index < rows.size(); index++) {
+      if (rows.get(index).key().equals(wanted.key())) {
+        return index;
+      }
+    }
+    return -1;
   }
 
   void key(KeyEvent event) {
@@ -132,16 +154,18 @@ final class SheetHands {
     }
     if (event.isShortcutDown()) {
       if (event.getCode() == KeyCode.A) {
-        workspace.select(pane.listed().stream().map(SheetRow::id).toList());
+        pane.select(pane.listed());
         event.consume();
       } else if (event.getCode() == KeyCode.F) {
         pane.find();
         event.consume();
       } else if (event.getCode() == KeyCode.C) {
-        pane.sheet().ifPresent(shown -> clipboard.copy(shown, chosen(), pane.look().columns()));
+        pane.sheet()
+            .ifPresent(shown -> clipboard.copy(shown, pane.chosen(), pane.look().columns()));
         event.consume();
       } else if (event.getCode() == KeyCode.V) {
-        pane.sheet().ifPresent(shown -> clipboard.paste(shown, chosen(), pane.look().columns()));
+        pane.sheet()
+            .ifPresent(shown -> clipboard.paste(shown, pane.chosen(), pane.look().columns()));
         event.consume();
       } else if (event.getCode() == KeyCode.D) {
         fillDown();
@@ -160,14 +184,12 @@ final class SheetHands {
       }
       case F2 -> {
         if (!pane.look().inFramesProperty().get()) {
-          latest().ifPresent(id -> editing.begin(id, Column.Fact.WORDS));
+          latest().ifPresent(row -> editing.begin(row, Column.Fact.WORDS));
         }
         event.consume();
       }
       case DELETE -> {
-        if (!workspace.selection().isEmpty()) {
-          workspace.apply(new ArrangeLayers.Delete(workspace.selection().layers()));
-        }
+        delete();
         event.consume();
       }
       case ESCAPE -> {
@@ -178,37 +200,46 @@ final class SheetHands {
     }
   }
 
-  /** The selected texts in the order of the sheet. */
-  private List<SheetRow> chosen() {
-    return pane.listed().stream().filter(row -> pane.isSelected(row.id())).toList();
+  /** Texts go whole; of parts only their letters. */
+  private void delete() {
+    Selection selected = workspace.selection();
+    if (!selected.passages().isEmpty()) {
+      workspace.apply(ChangeParts.delete(pane.chosen()));
+    } else if (!selected.isEmpty()) {
+      workspace.apply(new ArrangeLayers.Delete(selected.layers()));
+    }
   }
 
   /** Gives all selected texts the values that the first of them has in the columns shown. */
   private void fillDown() {
-    List<SheetRow> rows = chosen();
+    List<SheetRow> rows = pane.chosen();
     Optional<Sheet> shown = pane.sheet();
     if (rows.size() < 2 || shown.isEmpty()) {
       workspace.tell(Notice.info(Messages.of("sheet.select-several-to-fill")));
       return;
     }
-    SequencedSet<LayerId> others = new LinkedHashSet<>();
-    rows.stream().skip(1).forEach(row -> others.add(row.id()));
+    Target others = SheetRow.target(rows.subList(1, rows.size()));
     List<Edit> edits = new ArrayList<>();
     for (Column column : pane.look().columns()) {
       if (column instanceof Column.Value(PropertyKey<?> key)) {
         edits.add(new SetInRows(others, key, "=" + shown.get().text(rows.getFirst(), column)));
       }
     }
-    String label = Messages.of("sheet.fill-down", others.size());
+    String label = Messages.of("sheet.fill-down", rows.size() - 1);
     if (!edits.isEmpty() && workspace.apply(Edit.together(label, edits.toArray(Edit[]::new)))) {
       workspace.tell(Notice.offering(label, Messages.of("common.undo"), workspace::undo));
     }
   }
 
-  private Optional<LayerId> latest() {
-    return workspace.selection().isEmpty()
-        ? Optional.empty()
-        : Optional.of(workspace.selection().layers().getLast());
+  private Optional<SheetRow> latest() {
+    List<SheetRow> rows = pane.chosen();
+    Selection now = workspace.selection();
+    return rows.stream()
+        .filter(row ->
+            now.passages().isEmpty()
+                ? row.id().equals(now.layers().getLast())
+                : row.words().filter(now.passages().getLast()::equals).isPresent())
+        .findFirst();
   }
 
   private void moveInFrames(int by, KeyEvent event) {
@@ -222,20 +253,20 @@ final class SheetHands {
   }
 
   private void step(int by, KeyEvent event) {
-    List<LayerId> all = pane.listed().stream().map(SheetRow::id).toList();
+    List<SheetRow> all = pane.listed();
     if (all.isEmpty()) {
       return;
     }
-    int at = latest().map(all::indexOf).orElse(-1);
-    LayerId next = all.get(at < 0 ? 0 : Math.clamp(at + (long) by, 0, all.size() - 1));
+    int at = latest().map(row -> indexOf(all, row)).orElse(-1);
+    SheetRow next = all.get(at < 0 ? 0 : Math.clamp(at + (long) by, 0, all.size() - 1));
     if (event.isShiftDown() && anchor.isPresent()) {
-      SequencedSet<LayerId> range = new LinkedHashSet<>(between(anchor.get(), next));
-      range.remove(next);
+      List<SheetRow> range = new ArrayList<>(between(anchor.get(), next));
+      range.removeIf(row -> row.key().equals(next.key()));
       range.add(next);
-      workspace.select(range);
+      pane.select(range);
     } else {
       anchor = Optional.of(next);
-      workspace.select(List.of(next));
+      pane.select(List.of(next));
     }
     pane.reveal(next);
     event.consume();

@@ -9,6 +9,7 @@ import dynamorph.model.property.Property;
 import dynamorph.model.reach.LayerQuery;
 import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.Grouping;
+import dynamorph.model.sheet.RowUnit;
 import dynamorph.model.sheet.Sheet;
 import dynamorph.model.sheet.SheetOrder;
 import java.util.function.UnaryOperator;
@@ -53,7 +54,8 @@ final class SheetHead extends VBox {
     this.watch = watch;
     this.look = look;
     getStyleClass().add("sheet-head");
-    HBox first = new HBox(8, label(Messages.of("sheet.group-by")), grouping(), queryField(), only);
+    HBox first =
+        new HBox(8, units(), label(Messages.of("sheet.group-by")), grouping(), queryField(), only);
     first.setAlignment(Pos.CENTER_LEFT);
     HBox left = new HBox(8, label(Messages.of("sheet.show")), shown(), size());
     left.setAlignment(Pos.CENTER_LEFT);
@@ -106,6 +108,40 @@ final class SheetHead extends VBox {
     box.setValue(watch.orderProperty().get().grouping());
     box.valueProperty().addListener((_, _, now) -> change(order -> order.withGrouping(now)));
     box.setMinWidth(96);
+    return box;
+  }
+
+  /** In frames whole texts are seen. */
+  private ComboBox<RowUnit> units() {
+    ComboBox<RowUnit> box = new ComboBox<>();
+    box.setId("sheet-unit");
+    box.setAccessibleText(Messages.of("sheet.list"));
+    Tips.on(box, Messages.of("sheet.list-help"));
+    box.getItems().addAll(RowUnit.values());
+    box.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(RowUnit unit) {
+            return unit == null ? "" : unit.label();
+          }
+
+          @Override
+          public RowUnit fromString(String label) {
+            throw new UnsupportedOperationException("units are chosen, not typed");
+          }
+        });
+    box.setValue(watch.orderProperty().get().unit());
+    box.valueProperty().addListener((_, _, now) -> change(order -> order.withUnit(now)));
+    watch.orderProperty().addListener((_, _, order) -> box.setValue(order.unit()));
+    look.inFramesProperty()
+        .addListener((_, _, framed) -> {
+          box.setDisable(framed);
+          if (framed) {
+            box.setValue(RowUnit.TEXT);
+          }
+        });
+    box.setMinWidth(84);
+    box.setPrefWidth(112);
     return box;
   }
 

@@ -9,16 +9,22 @@ import dynamorph.app.render.Studio;
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
+import dynamorph.model.edit.Target;
 import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.Sheet;
 import dynamorph.model.sheet.SheetRow;
 import dynamorph.paint.scene.Scene;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -49,6 +55,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
   private final Set<ItemCell> cells = new LinkedHashSet<>();
   private final Set<String> folded = new HashSet<>();
   private final SheetFoot foot;
+  private List<SheetRow.Key> picked = List.of();
   private final CellEditing editing;
   private final SheetHands hands;
 
@@ -85,6 +92,13 @@ public final class SheetPane extends VBox implements AutoCloseable {
     this.foot = new SheetFoot(workspace, this);
     getChildren().addAll(head, new ColumnHeads(watch, look), list, foot);
     watch.sheetProperty().addListener((_, _, _) -> update());
+    watch
+        .orderProperty()
+        .addListener((_, was, now) -> {
+          if (was.unit() != now.unit()) {
+            selectWholeTexts();
+          }
+        });
     look.inFramesProperty().addListener((_, _, _) -> update());
     look.pictureWidthProperty().addListener((_, _, _) -> update());
     look.columns().addListener((javafx.collections.ListChangeListener<Column>) _ -> update());
@@ -98,6 +112,8 @@ public final class SheetPane extends VBox implements AutoCloseable {
         .addListener((_, _, open) -> {
           if (open) {
             list.requestFocus();
+          } else {
+            selectWholeTexts();
           }
         });
     update();
@@ -144,20 +160,61 @@ public final class SheetPane extends VBox implements AutoCloseable {
     return stage.whole();
   }
 
-  Optional<Scene.Found> found(LayerId id) {
-    return stage.whole().flatMap(scene -> scene.find(id));
+  /** The text of a row as it is set; of a part as if it stood alone. */
+  Optional<Scene.Found> found(SheetRow row) {
+    Optional<Scene.Found> whole = stage.whole().flatMap(scene -> scene.find(row.id()));
+    return row.words().isEmpty()
+        ? whole
+        : whole.map(found ->
+            new Scene.Found(found.board(), pictures.part(found.board().artboard(), row, sheet())));
   }
 
-  boolean isSelected(LayerId id) {
-    return workspace.selection().contains(id);
+  boolean isSelected(SheetRow row) {
+    Selection now = workspace.selection();
+    return now.passages().isEmpty()
+        ? row.words().isEmpty() && now.contains(row.id())
+        : row.words().filter(now.passages()::contains).isPresent();
+  }
+
+  /** Parts of texts are selected only where they are listed. */
+  private void selectWholeTexts() {
+    if (!workspace.selection().passages().isEmpty()) {
+      workspace.select(workspace.selection().layers());
+    }
+  }
+
+  /** Parts stand elsewhere in their text once letters before them came or went. */
+  private void followParts() {
+    List<Target.Words> selected = workspace.selection().passages();
+    if (selected.isEmpty()) {
+      return;
+    }
+    Map<SheetRow.Key, SheetRow> rows = new HashMap<>();
+    listed().forEach(row -> rows.put(row.key(), row));
+    List<SheetRow> now = picked.stream().map(rows::get).filter(Objects::nonNull).toList();
+    if (!selected.equals(now.stream().flatMap(row -> row.words().stream()).toList())) {
+      select(now);
+    }
+  }
+
+  /** Selects rows, in this order; parts of texts as such. */
+  void select(Collection<SheetRow> rows) {
+    picked = rows.stream().map(SheetRow::key).toList();
+    List<Target.Words> parts = rows.stream().flatMap(row -> row.words().stream()).toList();
+    workspace
+        .selectionProperty()
+        .set(
+            parts.isEmpty()
+                ? Selection.of(rows.stream().map(SheetRow::id).toList())
+                : Selection.ofPassages(parts));
   }
 
   /** Whether a text is what is asked for; all are if nothing is. */
-  boolean isMarked(LayerId id) {
+  boolean isMarked(SheetRow row) {
     boolean asked = !watch.orderProperty().get().query().isBlank();
     return !asked
         || sheet()
-            .filter(sheet -> sheet.wrong().isPresent() || sheet.matching().contains(id))
+            .filter(sheet -> sheet.wrong().isPresent() || sheet.matching().contains(row.key()))
             .isPresent();
   }
 
@@ -178,6 +235,13 @@ public final class SheetPane extends VBox implements AutoCloseable {
         .filter(group -> !folded.contains(group.title()))
         .flatMap(group -> group.rows().stream())
         .toList();
+  }
+
+  /** The selected rows in the order of the sheet. */
+  List<SheetRow> chosen() {
+    return workspace.selection().isEmpty()
+        ? List.of()
+        : listed().stream().filter(this::isSelected).toList();
   }
 
   // --- the list -------------------------------------------------------------------------------
@@ -203,6 +267,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
                 ? Messages.of("sheet.there-is-no-text-yet")
                 : Messages.of("sheet.no-text-is-so"));
     replace(items);
+    followParts();
     showAll();
     foot.update();
   }
@@ -239,6 +304,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
       case SheetItem.Line(SheetRow row) ->
           other instanceof SheetItem.Line(SheetRow now)
               && row.layer() == now.layer()
+              && row.key().equals(now.key())
               && row.board().name().equals(now.board().name());
       case SheetItem.Strip _, SheetItem.Heading _ -> false;
     };
@@ -298,6 +364,15 @@ public final class SheetPane extends VBox implements AutoCloseable {
     }
   }
 
+  /** So many rows, in words. */
+  String counted(int rows) {
+    return switch (watch.orderProperty().get().unit()) {
+      case TEXT -> Messages.of("count.text", rows);
+      case PARAGRAPH -> Messages.of("sheet.paragraphs", rows);
+      case RUN -> Messages.of("sheet.runs", rows);
+    };
+  }
+
   private Node heading(SheetItem.Heading heading) {
     Sheet.Group group = heading.group();
     Button fold = new Button((heading.folded() ? "\u203a  " : "\u2304  ") + group.title());
@@ -308,10 +383,10 @@ public final class SheetPane extends VBox implements AutoCloseable {
       }
       update();
     });
-    Button count = new Button(Messages.of("count.text", group.rows().size()));
+    Button count = new Button(counted(group.rows().size()));
     count.getStyleClass().add("sheet-link");
     Tips.on(count, Messages.of("sheet.selects-the-group"));
-    count.setOnAction(_ -> workspace.select(group.rows().stream().map(SheetRow::id).toList()));
+    count.setOnAction(_ -> select(group.rows()));
     HBox line = new HBox(10, fold, count);
     if (group.local() > 0) {
       Label local = new Label(Messages.of("sheet.with-local-changes", group.local()));
@@ -327,24 +402,28 @@ public final class SheetPane extends VBox implements AutoCloseable {
 
   private void selected(Selection now) {
     cells.forEach(ItemCell::mark);
-    if (isVisible() && now.layers().size() == 1) {
+    if (isVisible() && now.layers().size() == 1 && now.passages().isEmpty()) {
       reveal(now.layers().getFirst());
     }
   }
 
   /** Brings a text into sight if it is not. */
   public void reveal(LayerId id) {
+    revealWhere(item -> has(item, id));
+  }
+
+  private void revealWhere(Predicate<SheetItem> wanted) {
     boolean seen =
         cells.stream()
             .anyMatch(cell ->
                 !cell.isEmpty()
                     && cell.getItem() != null
-                    && has(cell.getItem(), id)
+                    && wanted.test(cell.getItem())
                     && cell.getParent() != null
                     && list.localToScene(list.getBoundsInLocal())
                         .contains(cell.localToScene(cell.getBoundsInLocal())));
     for (int index = 0; !seen && index < list.getItems().size(); index++) {
-      if (has(list.getItems().get(index), id)) {
+      if (wanted.test(list.getItems().get(index))) {
         list.scrollTo(Math.max(0, index - 1));
         return;
       }
@@ -360,19 +439,39 @@ public final class SheetPane extends VBox implements AutoCloseable {
     };
   }
 
-  /** Goes to where a text stands, on its artboard or in its film. */
-  void goTo(LayerId id) {
-    stage.reveal(id);
-    workspace.select(List.of(id));
+  /** Goes to where a text stands, on its artboard or in its film; a part is selected in it. */
+  void goTo(SheetRow row) {
+    stage.reveal(row.id());
+    workspace
+        .selectionProperty()
+        .set(
+            row.words().isEmpty()
+                ? Selection.of(List.of(row.id()))
+                : workspace
+                    .project()
+                    .layer(row.id())
+                    .map(row::range)
+                    .map(range -> Selection.editing(row.id(), range.start(), range.end()))
+                    .orElse(Selection.NONE));
     workspace.view().sheetProperty().set(false);
     stage.requestFocus();
   }
 
-  /** Shows the rows of a text anew, as when a cell of it is edited. */
-  void showRow(LayerId id) {
+  /** Brings a row into sight if it is not. */
+  void reveal(SheetRow row) {
+    revealWhere(item ->
+        switch (item) {
+          case SheetItem.Line(SheetRow one) -> one.key().equals(row.key());
+          case SheetItem.Heading _, SheetItem.Strip _ -> has(item, row.id());
+        });
+  }
+
+  /** Shows a row anew, as when a cell of it is edited. */
+  void showRow(SheetRow wanted) {
     cells.stream()
-        .filter(
-            cell -> cell.getItem() instanceof SheetItem.Line(SheetRow row) && row.id().equals(id))
+        .filter(cell ->
+            cell.getItem() instanceof SheetItem.Line(SheetRow row)
+                && row.key().equals(wanted.key()))
         .forEach(ItemCell::show);
   }
 }

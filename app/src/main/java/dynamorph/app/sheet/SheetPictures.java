@@ -2,6 +2,10 @@ package dynamorph.app.sheet;
 
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.Studio;
+import dynamorph.model.Artboard;
+import dynamorph.model.cascade.Cascade;
+import dynamorph.model.sheet.Sheet;
+import dynamorph.model.sheet.SheetRow;
 import dynamorph.model.value.Rgba;
 import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.film.MediaSource;
@@ -9,6 +13,7 @@ import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.specimen.InPlace;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.image.ImageView;
 
@@ -36,6 +41,12 @@ final class SheetPictures {
 
   /** What the picture of a text in its place depends on: all that stands there. */
   private record Placed(Studio studio, List<Object> there, int width, int height, double scale) {}
+
+  /** A part of a text as if it stood alone on its artboard. */
+  PlacedLayer part(Artboard board, SheetRow row, Optional<Sheet> sheet) {
+    Cascade cascade = sheet.map(Sheet::cascade).orElseThrow();
+    return studio.get().maker().place(board, row.layer(), cascade);
+  }
 
   /** The text as it is set. */
   void showAlone(ImageView view, Scene.Found found, int width, int height) {

@@ -74,10 +74,8 @@ public final class ShelfLooks {
   /** With only a caret, a text style is for the whole text. */
   private Target selected(Kept.OfStyle look) {
     Target selected = workspace.target();
-    return selected instanceof Target.Words words
-            && words.range().isEmpty()
-            && look.style().level() == StyleLevel.TEXT
-        ? new Target.Layers(words.layers())
+    return selected.isOfParagraphs() && look.style().level() == StyleLevel.TEXT
+        ? new Target.Layers(selected.layers())
         : selected;
   }
 

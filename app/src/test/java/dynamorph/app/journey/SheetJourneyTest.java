@@ -3,6 +3,7 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dynamorph.app.session.Selection;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
@@ -10,7 +11,10 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.sheet.RowUnit;
 import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import java.io.IOException;
@@ -19,6 +23,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -332,5 +337,64 @@ class SheetJourneyTest extends JourneyTest {
     assertThat(driver.workspace().selection().layers()).hasSize(3);
     driver.robot().push(KeyCode.ESCAPE);
     assertThat(driver.workspace().selection().isEmpty()).isTrue();
+  }
+
+  private void list(RowUnit unit) {
+    driver.robot().clickOn("#sheet-unit");
+    driver.settle();
+    driver.robot().clickOn(unit.label());
+    listed();
+  }
+
+  private String words(String layer) {
+    return driver.layer(layer).story().text();
+  }
+
+  @Test
+  void paragraphsOfTextsAreDressedAndEditedAsRows() {
+    openSheet();
+    list(RowUnit.PARAGRAPH);
+    ask("artboard=Text panel 2");
+    String before = words("panel-2-text");
+    List<String> paragraphs = before.lines().toList();
+    assertThat(text("sheet-query-count")).isEqualTo(paragraphs.size() + " match");
+    driver.robot().clickOn(cell(paragraphs.get(1)));
+    driver.robot().press(KeyCode.CONTROL).clickOn(cell(paragraphs.get(2)));
+    driver.robot().release(KeyCode.CONTROL);
+    assertThat(
+            driver.robot().lookup("#inspector .section-title").<Labeled>queryAll().stream()
+                .map(Labeled::getText))
+        .contains("2 paragraphs");
+    driver
+        .robot()
+        .interact(
+            () -> driver.workspace().following().put(new StyleId("panel-heading"), false, false));
+    listed();
+    assertThat(driver.layer("panel-2-text").story().paragraphs())
+        .extracting(Paragraph::follows)
+        .startsWith(
+            Optional.of(new StyleId("panel-heading")),
+            Optional.of(new StyleId("panel-heading")),
+            Optional.of(new StyleId("panel-heading")));
+    // words before what is selected come or go, and the selection stays with its paragraphs
+    driver.robot().push(KeyCode.ESCAPE).clickOn(cell(paragraphs.get(1)));
+    driver.robot().push(KeyCode.F2);
+    driver.settle();
+    driver.robot().write("It had stopped.").push(KeyCode.ENTER);
+    listed();
+    assertThat(words("panel-2-text"))
+        .isEqualTo(before.replace(paragraphs.get(1), "It had stopped."));
+    assertThat(driver.workspace().selection().passages()).singleElement();
+    driver.robot().push(KeyCode.DELETE);
+    listed();
+    assertThat(words("panel-2-text"))
+        .isEqualTo(
+            before
+                .replace(paragraphs.get(1), "It had stopped.")
+                .replace(paragraphs.get(2) + "\n", ""));
+    driver.robot().clickOn(cell("It had stopped.")).push(KeyCode.ENTER);
+    driver.waitFor("the artboards are shown", () -> !driver.isShown("#sheet"));
+    assertThat(driver.workspace().selection().cursor().map(Selection.Cursor::range).orElseThrow())
+        .isEqualTo(new TextRange(paragraphs.get(0).length() + 1, paragraphs.get(0).length() + 16));
   }
 }

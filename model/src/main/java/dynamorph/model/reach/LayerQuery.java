@@ -107,6 +107,11 @@ public final class LayerQuery {
     return found;
   }
 
+  /** Whether it chooses a layer, or a part of one with only some of its words. */
+  public boolean fits(Project project, Cascade cascade, Artboard board, Layer part) {
+    return wanted.test(new Candidate(project, cascade, board, part));
+  }
+
   // --- reading
   // ----------------------------------------------------------------------------------------------------
 

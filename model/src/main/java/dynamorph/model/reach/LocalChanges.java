@@ -46,6 +46,20 @@ public final class LocalChanges {
     return local.size() < 2 && !layer.story().deviatesInside() ? local.size() : of(layer).size();
   }
 
+  /**
+   * How many a part of a text has by itself, without those of the text around it.
+   *
+   * @param part the text with only the words of the part
+   * @param paragraphs whether the part is whole paragraphs; else their own changes do not count
+   */
+  public static int countInside(Layer part, boolean paragraphs) {
+    return (int)
+        of(part).stream()
+            .filter(change ->
+                change.level() == Level.SPAN || paragraphs && change.level() == Level.PARAGRAPH)
+            .count();
+  }
+
   /** Whether any value of these is set by hand anywhere in the layer. */
   public static boolean any(Layer layer, Predicate<PropertyKey<?>> wanted) {
     if (any(layer.local(), wanted)) {

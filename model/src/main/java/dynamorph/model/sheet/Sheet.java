@@ -2,11 +2,11 @@ package dynamorph.model.sheet;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
-import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.DominantLook;
+import dynamorph.model.edit.Target;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
@@ -14,6 +14,9 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.LayerQuery;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleId;
+import dynamorph.model.text.Paragraph;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
@@ -33,6 +36,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -40,13 +44,15 @@ import java.util.stream.Collectors;
  *
  * @param matching those that the query means
  * @param wrong why the query cannot be read; then it means nothing
- * @param texts how many texts the project has
+ * @param unit what has a row of its own
+ * @param texts how many rows there are without a query
  */
 public record Sheet(
     Project project,
     Cascade cascade,
+    RowUnit unit,
     List<Group> groups,
-    Set<LayerId> matching,
+    Set<SheetRow.Key> matching,
     Optional<String> wrong,
     int texts) {
   /**
@@ -68,24 +74,24 @@ public record Sheet(
     for (Artboard board : project.artboards()) {
       for (Layer layer : board.layers()) {
         if (layer.isText() && !layer.isFurtherBox()) {
-          all.add(new SheetRow(board, layer));
+          all.addAll(SheetRow.of(board, layer, order.unit()));
         }
       }
     }
     String query = order.query().strip();
-    Set<LayerId> matching = new HashSet<>();
+    Set<SheetRow.Key> matching = new HashSet<>();
     Optional<String> wrong = Optional.empty();
     try {
-      matching = query.isEmpty() ? Set.of() : matching(project, query);
+      matching = query.isEmpty() ? Set.of() : matching(project, cascade, query, all);
     } catch (IllegalArgumentException unreadable) {
       wrong = Optional.of(String.valueOf(unreadable.getMessage()));
     }
     boolean filters = order.onlyMatching() && !query.isEmpty() && wrong.isEmpty();
-    Set<LayerId> meant = matching;
+    Set<SheetRow.Key> meant = matching;
     List<SheetRow> rows =
         filters
             ? all.stream()
-                .filter(row -> meant.contains(row.id()))
+                .filter(row -> meant.contains(row.key()))
                 .collect(Collectors.toCollection(ArrayList::new))
             : new ArrayList<>(all);
     order
@@ -97,6 +103,7 @@ public record Sheet(
     return new Sheet(
         project,
         cascade,
+        order.unit(),
         grouped(project, cascade, order.grouping(), rows),
         matching,
         wrong,
@@ -111,33 +118,39 @@ public record Sheet(
     if (shown == project) {
       return this;
     }
-    Map<LayerId, SheetRow> rows = new HashMap<>();
+    Map<SheetRow.Key, SheetRow> rows = new HashMap<>();
     for (Artboard board : shown.artboards()) {
-      board.layers().forEach(layer -> rows.put(layer.id(), new SheetRow(board, layer)));
+      for (Layer layer : board.layers()) {
+        if (layer.isText()) {
+          SheetRow.of(board, layer, unit).forEach(row -> rows.put(row.key(), row));
+        }
+      }
     }
     List<Group> changed =
         groups.stream()
             .map(group ->
                 new Group(
                     group.title(),
-                    group.rows().stream().map(row -> rows.getOrDefault(row.id(), row)).toList(),
+                    group.rows().stream().map(row -> rows.getOrDefault(row.key(), row)).toList(),
                     group.local()))
             .toList();
-    return new Sheet(shown, Cascade.of(shown), changed, matching, wrong, texts);
+    return new Sheet(shown, Cascade.of(shown), unit, changed, matching, wrong, texts);
   }
 
-  private static Set<LayerId> matching(Project project, String query) {
+  private static Set<SheetRow.Key> matching(
+      Project project, Cascade cascade, String query, List<SheetRow> rows) {
+    Predicate<SheetRow> wanted;
     if (QUERY.matcher(query).matches()) {
-      return new HashSet<>(LayerQuery.parse(query).in(project));
+      LayerQuery read = LayerQuery.parse(query);
+      wanted = row -> read.fits(project, cascade, row.board(), row.layer());
+    } else {
+      String words = query.toLowerCase(Locale.ROOT);
+      wanted =
+          row ->
+              row.layer().story().text().toLowerCase(Locale.ROOT).contains(words)
+                  || row.layer().name().toLowerCase(Locale.ROOT).contains(words);
     }
-    String words = query.toLowerCase(Locale.ROOT);
-    return project
-        .layers()
-        .filter(layer ->
-            layer.story().text().toLowerCase(Locale.ROOT).contains(words)
-                || layer.name().toLowerCase(Locale.ROOT).contains(words))
-        .map(Layer::id)
-        .collect(Collectors.toSet());
+    return rows.stream().filter(wanted).map(SheetRow::key).collect(Collectors.toSet());
   }
 
   // --- groups ---------------------------------------------------------------------------------
@@ -147,7 +160,7 @@ public record Sheet(
     Function<SheetRow, String> title =
         switch (grouping) {
           case NONE -> _ -> "";
-          case STYLE -> row -> styles(project, row.layer());
+          case STYLE -> row -> styles(project, row);
           case ARTBOARD -> row -> row.board().name();
           case TRACK -> Sheet::track;
           case LOOK -> row -> look(cascade, row.layer());
@@ -161,10 +174,7 @@ public record Sheet(
             new Group(
                 entry.getKey(),
                 List.copyOf(entry.getValue()),
-                (int)
-                    entry.getValue().stream()
-                        .filter(row -> LocalChanges.count(row.layer()) > 0)
-                        .count()))
+                (int) entry.getValue().stream().filter(row -> local(row) > 0).count()))
         .toList();
   }
 
@@ -186,10 +196,21 @@ public record Sheet(
         Numbers.format(Coats.value(look, Properties.SIZE.key()).over(0), 1));
   }
 
-  /** The names of the styles that a text takes as a whole, the last added first. */
-  public static String styles(Project project, Layer layer) {
+  /**
+   * The names of the styles that a text takes as a whole, the last added first; of a part those of
+   * its own, or where it has none those of the text around it.
+   */
+  public static String styles(Project project, SheetRow row) {
+    Paragraph first = row.layer().story().paragraphs().getFirst();
+    List<StyleId> own =
+        switch (row.words().map(Target.Words::range).orElse(null)) {
+          case null -> List.of();
+          case TextRange range when range.isEmpty() -> first.follows().stream().toList();
+          case TextRange _ -> first.spans().getFirst().follows();
+        };
+    List<StyleId> taken = own.isEmpty() ? project.taken(row.layer()) : own;
     String names =
-        project.taken(layer).reversed().stream()
+        taken.reversed().stream()
             .flatMap(id -> project.styles().find(id).stream())
             .map(Style::name)
             .collect(Collectors.joining(", "));
@@ -211,12 +232,19 @@ public record Sheet(
       case WORDS -> row.layer().story().text();
       case PLACE -> track(row);
       case TIME -> time(row);
-      case STYLES -> styles(project, row.layer());
+      case STYLES -> styles(project, row);
       case LOCAL -> {
-        int count = LocalChanges.count(row.layer());
+        int count = local(row);
         yield count == 0 ? "" : String.valueOf(count);
       }
     };
+  }
+
+  /** How many local changes it has; a part has not those of the text around it. */
+  public static int local(SheetRow row) {
+    return row.words()
+        .map(part -> LocalChanges.countInside(row.layer(), part.isOfParagraphs()))
+        .orElseGet(() -> LocalChanges.count(row.layer()));
   }
 
   private static String time(SheetRow row) {
@@ -257,13 +285,13 @@ public record Sheet(
     return switch (column) {
       case Column.Fact fact ->
           switch (fact) {
-            case LOCAL -> Comparator.comparingInt(row -> LocalChanges.count(row.layer()));
+            case LOCAL -> Comparator.comparingInt(Sheet::local);
             case TIME ->
                 Comparator.comparingLong(
                     row -> row.layer().timing().map(Timing::in).map(in -> in.ticks()).orElse(-1L));
             case WORDS -> byWords(rows, row -> row.layer().story().text());
             case PLACE -> byWords(rows, Sheet::track);
-            case STYLES -> byWords(rows, row -> styles(project, row.layer()));
+            case STYLES -> byWords(rows, row -> styles(project, row));
           };
       case Column.Value(PropertyKey<?> key) -> byValue(cascade, key, rows);
     };
@@ -274,21 +302,21 @@ public record Sheet(
       List<SheetRow> rows, Function<SheetRow, String> words) {
     Collator collator = Collator.getInstance(Locale.ENGLISH);
     Map<String, java.text.CollationKey> known = new HashMap<>();
-    Map<LayerId, java.text.CollationKey> keys = new HashMap<>();
+    Map<SheetRow.Key, java.text.CollationKey> keys = new HashMap<>();
     rows.forEach(row ->
-        keys.put(row.id(), known.computeIfAbsent(words.apply(row), collator::getCollationKey)));
-    return Comparator.comparing(row -> java.util.Objects.requireNonNull(keys.get(row.id())));
+        keys.put(row.key(), known.computeIfAbsent(words.apply(row), collator::getCollationKey)));
+    return Comparator.comparing(row -> java.util.Objects.requireNonNull(keys.get(row.key())));
   }
 
   private static <T> Comparator<SheetRow> byValue(
       Cascade cascade, PropertyKey<T> key, List<SheetRow> rows) {
-    Map<LayerId, T> values = new HashMap<>();
+    Map<SheetRow.Key, T> values = new HashMap<>();
     rows.forEach(
-        row -> values.put(row.id(), Coats.value(DominantLook.of(cascade, row.layer()), key)));
+        row -> values.put(row.key(), Coats.value(DominantLook.of(cascade, row.layer()), key)));
     return Comparator.comparingDouble(
-            (SheetRow row) -> amount(java.util.Objects.requireNonNull(values.get(row.id()))))
+            (SheetRow row) -> amount(java.util.Objects.requireNonNull(values.get(row.key()))))
         .thenComparing(row ->
-            key.property().type().format(java.util.Objects.requireNonNull(values.get(row.id()))));
+            key.property().type().format(java.util.Objects.requireNonNull(values.get(row.key()))));
   }
 
   private static double amount(Object value) {

@@ -33,6 +33,11 @@ public record TextRange(int start, int end) {
     return start == end;
   }
 
+  /** Whether both have a letter in common. */
+  public boolean overlaps(TextRange other) {
+    return start < other.end && other.start < end;
+  }
+
   /** The common part, or an empty range at the nearer end. */
   public TextRange within(TextRange other) {
     int from = Math.clamp(start, other.start, other.end);

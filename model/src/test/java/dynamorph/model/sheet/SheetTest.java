@@ -93,7 +93,7 @@ class SheetTest {
     assertThat(ids(of(flat.withQuery("BELL")))).containsExactly("1");
     Sheet marked = of(flat.withQuery("size>50").withOnlyMatching(false));
     assertThat(ids(marked)).hasSize(4);
-    assertThat(marked.matching()).extracting(Object::toString).containsExactly("3");
+    assertThat(marked.matching()).extracting(key -> key.layer().value()).containsExactly("3");
   }
 
   @Test

@@ -160,7 +160,7 @@ public final class Scene {
     return new Board(artboard, cascade.colour(artboard.background()), List.copyOf(texts));
   }
 
-  private static PlacedLayer place(
+  static PlacedLayer place(
       Artboard artboard, Layer layer, Cascade cascade, SceneMaker maker, @Nullable Found found) {
     ResolvedLayer look = cascade.resolve(layer).inBox().on(artboard.width(), artboard.height());
     Layer dressed = cascade.dressed(layer);

@@ -1,6 +1,9 @@
 package dynamorph.paint.scene;
 
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.typeset.layout.Typesetter;
 import java.util.Optional;
@@ -9,6 +12,11 @@ import java.util.Optional;
 public record SceneMaker(Typesetter typesetter, LayerPainter painter) {
   public Scene make(Project project) {
     return Scene.of(project, Optional.empty(), this);
+  }
+
+  /** One text alone, in the values that it has in a project. */
+  public PlacedLayer place(Artboard board, Layer layer, Cascade cascade) {
+    return Scene.place(board, layer, cascade, this, null);
   }
 
   /** The scene of a project that came out of an earlier one; only what changed is done again. */

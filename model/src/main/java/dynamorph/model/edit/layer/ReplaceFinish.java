@@ -62,8 +62,7 @@ public record ReplaceFinish(Target target, PropertySet finish, String what) impl
     for (LayerId id : target.layers()) {
       Optional<Layer> layer = before.layer(id);
       if (layer.isPresent()) {
-        Target own = target instanceof Target.Words ? target : new Target.Layers(List.of(id));
-        after = SetValues.of(own, change(cascade, layer.get())).applyTo(after);
+        after = SetValues.of(target.in(id), change(cascade, layer.get())).applyTo(after);
       }
     }
     return after;

@@ -43,6 +43,9 @@ public record SetValues(Target target, PropertySet values, String what) implemen
 
   @Override
   public Project applyTo(Project before) {
+    if (target instanceof Target.Passages several) {
+      return several.each(before, passage -> of(passage, values));
+    }
     Cascade cascade = Cascade.of(before);
     Project changed =
         before.mapLayers(
@@ -61,6 +64,7 @@ public record SetValues(Target target, PropertySet values, String what) implemen
     return switch (target) {
       case Target.Layers _ -> onLayer(cascade, layer, key);
       case Target.Words(var _, TextRange range) -> onWords(cascade, layer, key, range);
+      case Target.Passages _ -> throw new IllegalStateException("passages are set one by one");
     };
   }
 

@@ -15,6 +15,7 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Leading;
@@ -30,11 +31,15 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Sets a value on many texts by what was typed: the same for all, or each from its own: {@code +2},
- * {@code -1 pt}, {@code ×1.1}, {@code /2}, {@code +10%}.
+ * Sets a value on many texts, paragraphs or runs of letters by what was typed: the same for all, or
+ * each from its own: {@code +2}, {@code -1 pt}, {@code ×1.1}, {@code /2}, {@code +10%}.
  */
-public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String typed)
-    implements Edit {
+public record SetInRows(Target target, PropertyKey<?> key, String typed) implements Edit {
+  /** On whole texts. */
+  public SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String typed) {
+    this(new Target.Layers(layers), key, typed);
+  }
+
   /** A sign before a number makes it a step, but a number below zero is written {@code =-5}. */
   private static final Pattern STEP =
       Pattern.compile("\\s*([+\\-\u2212\u00d7*x/\u00f7])\\s*(\\d+(?:[.,]\\d+)?)\\s*(%|pt|em)?\\s*");
@@ -75,17 +80,20 @@ public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String
 
   private <T> Project set(Project before, PropertyKey<T> wanted) {
     Optional<Step> step = step(typed);
+    if (target.isWithinText()) {
+      return setWithin(before, wanted, step);
+    }
     Map<T, List<LayerId>> byValue = new LinkedHashMap<>();
     List<Part<T>> parts = new ArrayList<>();
     if (step.isEmpty()) {
-      byValue.put(parsed(wanted), new ArrayList<>(layers));
+      byValue.put(parsed(wanted), new ArrayList<>(target.layers()));
     } else {
       Cascade cascade = Cascade.of(before);
-      Map<LayerId, Layer> there = before.layersOf(layers);
-      for (LayerId id : layers) {
+      Map<LayerId, Layer> there = before.layersOf(target.layers());
+      for (LayerId id : target.layers()) {
         Layer layer = there.get(id);
         if (layer != null && layer.isText()) {
-          List<Part<T>> own = parts(cascade, layer, wanted);
+          List<Part<T>> own = parts(cascade, layer, wanted, layer.story().all());
           if (own.stream().map(Part::value).distinct().count() > 1) {
             own.forEach(part ->
                 parts.add(new Part<>(part.words(), stepped(wanted, part.value(), step.get()))));
@@ -110,10 +118,47 @@ public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String
     return project;
   }
 
+  private <T> Project setWithin(Project before, PropertyKey<T> wanted, Optional<Step> step) {
+    if (step.isEmpty()) {
+      return SetValues.of(target, wanted, parsed(wanted)).applyTo(before);
+    }
+    Cascade cascade = Cascade.of(before);
+    List<Target.Words> passages =
+        switch (target) {
+          case Target.Layers _ -> List.<Target.Words>of();
+          case Target.Words words -> List.of(words);
+          case Target.Passages several -> several.passages();
+        };
+    Project project = before;
+    for (Target.Words passage : passages) {
+      Optional<Layer> layer = before.layer(passage.layer());
+      if (layer.isPresent()) {
+        List<Part<T>> own = parts(cascade, layer.get(), wanted, letters(layer.get(), passage));
+        boolean mixed = own.stream().map(Part::value).distinct().count() > 1;
+        List<Part<T>> changed = mixed ? own : List.of(new Part<>(passage, own.getFirst().value()));
+        for (Part<T> part : changed) {
+          project =
+              SetValues.of(part.words(), wanted, stepped(wanted, part.value(), step.get()))
+                  .applyTo(project);
+        }
+      }
+    }
+    return project;
+  }
+
+  /** Those of a paragraph if that is named as a whole. */
+  private static TextRange letters(Layer layer, Target.Words passage) {
+    Story story = layer.story();
+    return passage.range().isEmpty()
+        ? story.rangeOf(story.paragraphAt(passage.range().start()))
+        : passage.range();
+  }
+
   /** Words with a value; in a text that has several each takes the step from its own. */
   private record Part<T>(Target.Words words, T value) {}
 
-  private static <T> List<Part<T>> parts(Cascade cascade, Layer layer, PropertyKey<T> wanted) {
+  private static <T> List<Part<T>> parts(
+      Cascade cascade, Layer layer, PropertyKey<T> wanted, TextRange among) {
     List<Part<T>> parts = new ArrayList<>();
     int at = 0;
     for (Paragraph paragraph : layer.story().paragraphs()) {
@@ -139,7 +184,8 @@ public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String
       }
       at++;
     }
-    List<Part<T>> said = parts.stream().filter(part -> !part.words().range().isEmpty()).toList();
+    List<Part<T>> said =
+        parts.stream().filter(part -> part.words().range().overlaps(among)).toList();
     return said.isEmpty() ? parts.subList(0, 1) : said;
   }
 
@@ -202,6 +248,6 @@ public record SetInRows(SequencedSet<LayerId> layers, PropertyKey<?> key, String
 
   @Override
   public String label(Project before) {
-    return Messages.of("set-in-rows.set", key.property().label(), typed.strip(), layers.size());
+    return Messages.of("set-in-rows.set", key.property().label(), typed.strip(), target.label());
   }
 }

@@ -47,6 +47,9 @@ public record Follow(Target target, StyleId style, ApplyOptions options) impleme
 
   @Override
   public Project applyTo(Project before) {
+    if (target instanceof Target.Passages several) {
+      return several.each(before, passage -> new Follow(passage, style, options));
+    }
     Style followed =
         before
             .styles()
@@ -80,6 +83,7 @@ public record Follow(Target target, StyleId style, ApplyOptions options) impleme
         switch (target) {
           case Target.Layers _ -> layer.story().all();
           case Target.Words words -> words.range();
+          case Target.Passages _ -> throw new IllegalStateException("passages follow one by one");
         };
     return switch (followed.level()) {
       case TEXT -> {

@@ -45,7 +45,7 @@ public record KeepStyle(Target source, Style style) implements Edit {
   }
 
   private Project follow(Project project, KeptLook look, Layer before) {
-    Target one = source instanceof Target.Words ? source : new Target.Layers(List.of(before.id()));
+    Target one = source.in(before.id());
     boolean onTop = style.level() != StyleLevel.PARAGRAPH;
     Layer now =
         new Follow(one, style.id(), ApplyOptions.PLAIN.onTop(onTop))

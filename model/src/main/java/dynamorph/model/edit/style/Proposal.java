@@ -57,8 +57,8 @@ public record Proposal(
         target,
         switch (target) {
           case Target.Layers _ -> StyleLevel.TEXT;
-          case Target.Words words ->
-              words.range().isEmpty() ? StyleLevel.PARAGRAPH : StyleLevel.CHARACTER;
+          case Target.Words _, Target.Passages _ ->
+              target.isOfParagraphs() ? StyleLevel.PARAGRAPH : StyleLevel.CHARACTER;
         });
   }
 
@@ -70,10 +70,15 @@ public record Proposal(
             .findFirst()
             .orElseThrow(
                 () -> new EditRefused(Messages.of("proposal.select-a-text-whose-look-shall")));
-    int offset = target instanceof Target.Words words ? words.range().start() : 0;
+    int offset =
+        switch (target) {
+          case Target.Layers _ -> 0;
+          case Target.Words words -> words.range().start();
+          case Target.Passages several -> several.of(layer.id()).getFirst().range().start();
+        };
     Target source =
-        level == StyleLevel.TEXT && target instanceof Target.Words words
-            ? new Target.Layers(words.layers())
+        level == StyleLevel.TEXT && target.isWithinText()
+            ? new Target.Layers(target.layers())
             : target;
     return switch (level) {
       case TEXT -> ofLayer(project, source, layer);

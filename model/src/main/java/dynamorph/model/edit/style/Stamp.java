@@ -38,6 +38,9 @@ public record Stamp(Target target, StyleId style, ApplyOptions options) implemen
 
   @Override
   public Project applyTo(Project before) {
+    if (target instanceof Target.Passages several) {
+      return several.each(before, passage -> new Stamp(passage, style, options));
+    }
     Set<PropertyKey<?>> set = new HashSet<>();
     before.styles().chain(style).forEach(link -> set.addAll(link.properties().keys()));
     set.removeIf(options::leavesAlone);

@@ -47,6 +47,9 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
     if (facets.isEmpty()) {
       throw new EditRefused(Messages.of("stamp-sample.the-sample-holds-no-facet-choose"));
     }
+    if (target instanceof Target.Passages several) {
+      return several.each(before, passage -> new StampSample(passage, sample, facets, withStyles));
+    }
     Project following = withStyles ? following(before) : before;
     Project after = following;
     Cascade cascade = Cascade.of(following);
@@ -62,7 +65,7 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
   }
 
   private Target targetIn(LayerId id) {
-    return target instanceof Target.Words ? target : new Target.Layers(List.of(id));
+    return target.in(id);
   }
 
   /** The styles go on; what was not asked for keeps its look, and earlier local changes go. */
@@ -96,6 +99,7 @@ public record StampSample(Target target, Sample sample, Set<Facet> facets, boole
                               .mapSpans(
                                   span -> span.withFollows(there(project, sample.spanFollows())))));
       case Target.Words words -> followInWords(project, layer, words.range());
+      case Target.Passages _ -> throw new IllegalStateException("passages are stamped one by one");
     };
   }
 

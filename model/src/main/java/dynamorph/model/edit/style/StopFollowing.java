@@ -22,6 +22,10 @@ import java.util.Optional;
 public record StopFollowing(Target target, StyleId style, boolean keepLook) implements Edit {
   @Override
   public Project applyTo(Project before) {
+    if (target instanceof Target.Passages several) {
+      return several.each(
+          before, passage -> new StopFollowing(passage.inLetters(before), style, keepLook));
+    }
     Cascade cascade = Cascade.of(before);
     KeptLook look = new KeptLook(cascade, cascade);
     Project changed =
