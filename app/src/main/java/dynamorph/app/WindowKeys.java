@@ -154,6 +154,10 @@ final class WindowKeys {
         }
       }
       default -> {
+        if (workspace.view().sheetProperty().get()) {
+          // tools are for the stage, which is not seen
+          return;
+        }
         for (Tool tool : Tool.values()) {
           if (event.getCode() == KeyCode.getKeyCode(String.valueOf(tool.key()))) {
             workspace.tools().take(tool);

@@ -5,13 +5,20 @@ import dynamorph.app.message.Messages;
 import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.SheetOrder;
 import javafx.collections.ListChangeListener;
+import javafx.css.PseudoClass;
+import javafx.geometry.Orientation;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollBar;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 
 /** The names of the columns; a click sorts. */
 final class ColumnHeads extends HBox {
+  private static final PseudoClass WIDE = PseudoClass.getPseudoClass("wide");
+
   private final SheetWatch watch;
   private final SheetLayout look;
 
@@ -27,6 +34,20 @@ final class ColumnHeads extends HBox {
     visibleProperty().bind(look.inFramesProperty().not());
     managedProperty().bind(visibleProperty());
     show();
+  }
+
+  /** Stands over the columns of a list, whether a scroll bar takes room beside them or not. */
+  void standOver(ListView<?> list) {
+    list.skinProperty()
+        .addListener((_, _, _) -> {
+          for (Node node : list.lookupAll(".scroll-bar")) {
+            if (node instanceof ScrollBar bar && bar.getOrientation() == Orientation.VERTICAL) {
+              bar.visibleProperty()
+                  .addListener((_, _, shown) -> pseudoClassStateChanged(WIDE, !shown));
+              pseudoClassStateChanged(WIDE, !bar.isVisible());
+            }
+          }
+        });
   }
 
   private void show() {

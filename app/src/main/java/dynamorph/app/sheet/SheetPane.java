@@ -90,7 +90,9 @@ public final class SheetPane extends VBox implements AutoCloseable {
     list.setSelectionModel(new NoListSelection<>());
     VBox.setVgrow(list, Priority.ALWAYS);
     this.foot = new SheetFoot(workspace, this);
-    getChildren().addAll(head, new ColumnHeads(watch, look), list, foot);
+    ColumnHeads heads = new ColumnHeads(watch, look);
+    heads.standOver(list);
+    getChildren().addAll(head, heads, list, foot);
     watch.sheetProperty().addListener((_, _, _) -> update());
     watch
         .orderProperty()

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.app.session.Selection;
+import dynamorph.app.session.Tool;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
@@ -354,6 +355,11 @@ class SheetJourneyTest extends JourneyTest {
   void paragraphsOfTextsAreDressedAndEditedAsRows() {
     openSheet();
     list(RowUnit.PARAGRAPH);
+    driver.robot().interact(() -> driver.node("sheet-list").requestFocus());
+    driver.robot().push(KeyCode.getKeyCode(String.valueOf(Tool.SHAPE.key())));
+    assertThat(driver.workspace().tools().toolProperty().get())
+        .as("tools of the stage are not taken unseen")
+        .isEqualTo(Tool.SELECT);
     ask("artboard=Text panel 2");
     String before = words("panel-2-text");
     List<String> paragraphs = before.lines().toList();

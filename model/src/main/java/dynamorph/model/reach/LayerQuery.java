@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.function.DoublePredicate;
+import java.util.function.IntSupplier;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -67,7 +68,8 @@ public final class LayerQuery {
   private static final Pattern TERM = Pattern.compile("\\s*([a-z]+)\\s*(!=|!~|<=|>=|=|~|<|>)\\s*");
 
   /** A layer with what is asked about it. */
-  private record Candidate(Project project, Cascade cascade, Artboard board, Layer layer) {}
+  private record Candidate(
+      Project project, Cascade cascade, Artboard board, Layer layer, IntSupplier local) {}
 
   private final String text;
   private final Predicate<Candidate> wanted;
@@ -99,7 +101,8 @@ public final class LayerQuery {
     List<LayerId> found = new ArrayList<>();
     for (Artboard board : project.artboards()) {
       for (Layer layer : board.layers()) {
-        if (wanted.test(new Candidate(project, cascade, board, layer))) {
+        IntSupplier local = () -> LocalChanges.count(layer);
+        if (wanted.test(new Candidate(project, cascade, board, layer, local))) {
           found.add(layer.id());
         }
       }
@@ -107,9 +110,14 @@ public final class LayerQuery {
     return found;
   }
 
-  /** Whether it chooses a layer, or a part of one with only some of its words. */
-  public boolean fits(Project project, Cascade cascade, Artboard board, Layer part) {
-    return wanted.test(new Candidate(project, cascade, board, part));
+  /**
+   * Whether it chooses a layer, or a part of one with only some of its words.
+   *
+   * @param local tells how many local changes it has by itself
+   */
+  public boolean fits(
+      Project project, Cascade cascade, Artboard board, Layer part, IntSupplier local) {
+    return wanted.test(new Candidate(project, cascade, board, part, local));
   }
 
   // --- reading
@@ -240,7 +248,7 @@ public final class LayerQuery {
 
   private double number(Field field, Candidate candidate) {
     return switch (field) {
-      case LOCAL -> LocalChanges.count(candidate.layer());
+      case LOCAL -> candidate.local().getAsInt();
       case SIZE -> Coats.value(first(candidate), Properties.SIZE.key()).over(0);
       default -> Double.NaN;
     };
@@ -264,7 +272,7 @@ public final class LayerQuery {
       case FONT -> List.of(Coats.value(first(candidate), Properties.FONT_FAMILY.key()));
       case SIZE ->
           List.of(Numbers.format(Coats.value(first(candidate), Properties.SIZE.key()).over(0)));
-      case LOCAL -> List.of(String.valueOf(LocalChanges.count(layer)));
+      case LOCAL -> List.of(String.valueOf(candidate.local().getAsInt()));
     };
   }
 

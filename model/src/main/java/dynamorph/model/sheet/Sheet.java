@@ -142,7 +142,7 @@ public record Sheet(
     Predicate<SheetRow> wanted;
     if (QUERY.matcher(query).matches()) {
       LayerQuery read = LayerQuery.parse(query);
-      wanted = row -> read.fits(project, cascade, row.board(), row.layer());
+      wanted = row -> read.fits(project, cascade, row.board(), row.layer(), () -> local(row));
     } else {
       String words = query.toLowerCase(Locale.ROOT);
       wanted =

@@ -141,6 +141,8 @@ class PartRowsTest {
     assertThat(words(rows(RowUnit.PARAGRAPH, "size>=20"))).containsExactly("Winding", "Striking");
     assertThat(words(rows(RowUnit.PARAGRAPH, "bell"))).containsExactly("The bell rings");
     assertThat(words(rows(RowUnit.RUN, "size=14"))).containsExactly("bell");
+    // the text has a local change, which is none of its runs
+    assertThat(words(rows(RowUnit.RUN, "local>0"))).containsExactly("bell");
     assertThat(words(rows(RowUnit.TEXT, "bell"))).hasSize(1);
   }
 

@@ -132,7 +132,8 @@ public final class ArrangeBar extends VBox {
   }
 
   private void update() {
-    boolean whole = workspace.selection().cursor().isEmpty();
+    boolean whole =
+        workspace.selection().cursor().isEmpty() && workspace.selection().passages().isEmpty();
     boolean any = whole && !workspace.selection().isEmpty();
     boolean several = whole && workspace.selection().layers().size() > 1;
     setVisible(any);

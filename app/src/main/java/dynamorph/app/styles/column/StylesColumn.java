@@ -4,12 +4,14 @@ import dynamorph.app.artboards.stage.StageView;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
+import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.palette.PaletteStrip;
 import dynamorph.app.styles.specimen.Specimens;
 import dynamorph.app.theme.Theme;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
+import dynamorph.model.edit.Target;
 import dynamorph.model.edit.style.AddStyle;
 import dynamorph.model.edit.style.ArrangeStyles;
 import dynamorph.model.property.PropertySet;
@@ -383,11 +385,20 @@ public final class StylesColumn extends VBox {
 
   private Set<StyleId> followedBySelection() {
     Set<StyleId> followed = new HashSet<>();
-    workspace
-        .selection()
-        .layers()
-        .forEach(id ->
-            workspace.project().layer(id).map(Followers::followed).ifPresent(followed::addAll));
+    Selection selected = workspace.selection();
+    Project project = workspace.project();
+    if (selected.passages().isEmpty()) {
+      selected
+          .layers()
+          .forEach(id -> project.layer(id).map(Followers::followed).ifPresent(followed::addAll));
+    }
+    for (Target.Words passage : selected.passages()) {
+      project
+          .layer(passage.layer())
+          .map(passage::part)
+          .map(Followers::followed)
+          .ifPresent(followed::addAll);
+    }
     return followed;
   }
 
