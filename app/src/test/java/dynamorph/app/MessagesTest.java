@@ -13,7 +13,6 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.io.IOException;
 import java.io.Reader;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -182,25 +181,24 @@ class MessagesTest {
 
   private static List<Source> parsed(String module) throws IOException {
     JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
-    try (Stream<Path> files = Files.walk(root().resolve(module).resolve("src/main/java"));
+    try (Stream<Path> found = Files.walk(root().resolve(module).resolve("src/main/java"));
         StandardJavaFileManager manager = compiler.getStandardFileManager(null, null, null)) {
-      return files
-          .filter(file -> file.toString().endsWith(".java"))
-          .map(file -> new Source(file, parsed(compiler, manager, file)))
-          .toList();
-    }
-  }
-
-  private static CompilationUnitTree parsed(
-      JavaCompiler compiler, StandardJavaFileManager manager, Path file) {
-    JavacTask task =
-        (JavacTask)
-            compiler.getTask(
-                null, manager, null, List.of("-proc:none"), null, manager.getJavaFileObjects(file));
-    try {
-      return task.parse().iterator().next();
-    } catch (IOException unreadable) {
-      throw new UncheckedIOException(unreadable);
+      List<Path> files = found.filter(file -> file.toString().endsWith(".java")).toList();
+      // one task reads all: each that is made reads the platform's classes again
+      JavacTask task =
+          (JavacTask)
+              compiler.getTask(
+                  null,
+                  manager,
+                  null,
+                  List.of("-proc:none"),
+                  null,
+                  manager.getJavaFileObjectsFromPaths(files));
+      List<Source> sources = new ArrayList<>();
+      task.parse()
+          .forEach(tree -> sources.add(new Source(Path.of(tree.getSourceFile().toUri()), tree)));
+      assertThat(sources).as("files of %s", module).hasSameSizeAs(files);
+      return sources;
     }
   }
 
