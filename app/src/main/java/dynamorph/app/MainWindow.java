@@ -529,11 +529,15 @@ public final class MainWindow {
     return stage;
   }
 
+  /** Whether all that comes after the artboards is there. */
+  public boolean isWhole() {
+    return hasBegun && styles.isWhole();
+  }
+
   /** Whether everything that is drawn beside the interface thread shows. */
   public boolean isUpToDate() {
     return stage.isUpToDate()
-        && hasBegun
-        && styles.isWhole()
+        && isWhole()
         && pictures.isIdle()
         && reach.isIdle()
         && cueWatch.isIdle()

@@ -226,12 +226,13 @@ final class Driver {
     WaitForAsyncUtils.waitForFxEvents(1);
   }
 
-  /** Waits until the stage shows the project as it is. */
+  /** Waits until the stage shows the project as it is, and what lies beside it is there. */
   Driver settle() {
     WaitForAsyncUtils.waitForFxEvents(2);
     waitFor(
         "the stage shows the project",
-        () -> WaitForAsyncUtils.asyncFx(() -> window.stage().isUpToDate()).get());
+        () ->
+            WaitForAsyncUtils.asyncFx(() -> window.isWhole() && window.stage().isUpToDate()).get());
     return this;
   }
 

@@ -15,6 +15,8 @@ import dynamorph.model.edit.layer.SetValues;
 import dynamorph.model.edit.sheet.ChangeParts;
 import dynamorph.model.edit.sheet.SetInRows;
 import dynamorph.model.edit.style.Follow;
+import dynamorph.model.edit.style.KeepStyle;
+import dynamorph.model.edit.style.Proposal;
 import dynamorph.model.edit.style.StopFollowing;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
@@ -184,6 +186,23 @@ class PartRowsTest {
         .hasSize(2);
     Project dropped = DropLocal.all(target(RowUnit.PARAGRAPH, 2)).applyTo(project);
     assertThat(sizes(dropped)).containsExactly(20.0, 10.0, 14.0, 10.0, 10.0);
+  }
+
+  @Test
+  void aStyleIsKeptOfParagraphsThatLookAsTheirTextWasSetByHand() {
+    Target parts = target(RowUnit.PARAGRAPH, 1, 3);
+    Proposal proposal = Proposal.of(project, parts);
+    assertThat(proposal.level()).isEqualTo(StyleLevel.PARAGRAPH);
+    // the 10 pt of the whole text, though the paragraph itself sets nothing
+    assertThat(proposal.different()).containsExactly(SIZE);
+    Style body =
+        Style.text("body", "Body", "").withLevel(StyleLevel.PARAGRAPH).withProperties(size(10));
+    Project kept = new KeepStyle(parts, body).applyTo(project);
+    assertThat(sizes(kept)).isEqualTo(sizes(project));
+    assertThat(kept.layers().flatMap(layer -> layer.story().paragraphs().stream()))
+        .filteredOn(paragraph -> paragraph.follows().equals(Optional.of(body.id())))
+        .extracting(Paragraph::text)
+        .containsExactly("The bell rings", "Oil can");
   }
 
   @Test

@@ -100,7 +100,9 @@ public record Proposal(
     Cascade cascade = Cascade.of(project);
     Paragraph paragraph = layer.story().paragraphs().get(index);
     PropertySet values = cascade.values(layer, paragraph);
-    PropertySet without = cascade.values(layer, paragraph.withLocal(PropertySet.EMPTY));
+    // what was set by hand on the whole text is part of how its paragraphs look
+    PropertySet without =
+        cascade.values(layer.withLocal(PropertySet.EMPTY), paragraph.withLocal(PropertySet.EMPTY));
     return propose(
         project,
         source,
@@ -162,9 +164,11 @@ public record Proposal(
   private static PropertySet plain(Project project, StyleLevel level, Layer layer) {
     Cascade cascade = Cascade.of(project);
     Layer bare =
-        level == StyleLevel.TEXT
-            ? layer.withLocal(PropertySet.EMPTY).withFollows(List.of())
-            : layer;
+        switch (level) {
+          case TEXT -> layer.withLocal(PropertySet.EMPTY).withFollows(List.of());
+          case PARAGRAPH -> layer.withLocal(PropertySet.EMPTY);
+          case CHARACTER -> layer;
+        };
     return level == StyleLevel.TEXT ? cascade.values(bare) : cascade.values(bare, Paragraph.of(""));
   }
 
