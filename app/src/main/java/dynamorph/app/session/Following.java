@@ -101,7 +101,10 @@ public final class Following {
 
   private void tellDone(Target target, StyleId style, boolean stamped) {
     String name = workspace.project().styles().get(style).name();
-    int count = target.layers().size();
+    int count =
+        target instanceof Target.Passages several
+            ? several.passages().size()
+            : target.layers().size();
     workspace.tell(
         Notice.info(
             Messages.of(

@@ -96,7 +96,7 @@ final class CellEditing {
                 .filter(typed::equals)
                 .isEmpty();
         if (changed || pane.chosen().size() > 1) {
-          workspace.apply(new SetInRows(workspace.selection().target(), key, typed));
+          workspace.apply(new SetInRows(SheetRow.target(pane.chosen()), key, typed));
         }
       }
     }

@@ -56,6 +56,11 @@ public final class SheetPane extends VBox implements AutoCloseable {
   private final Set<String> folded = new HashSet<>();
   private final SheetFoot foot;
   private List<SheetRow.Key> picked = List.of();
+  private List<Target.Words> known = List.of();
+
+  /** The parts that are selected, to be asked for each of thousands of rows. */
+  private Set<Target.Words> parts = Set.of();
+
   private final CellEditing editing;
   private final SheetHands hands;
 
@@ -173,9 +178,13 @@ public final class SheetPane extends VBox implements AutoCloseable {
 
   boolean isSelected(SheetRow row) {
     Selection now = workspace.selection();
-    return now.passages().isEmpty()
+    if (!now.passages().equals(known)) {
+      known = now.passages();
+      parts = Set.copyOf(known);
+    }
+    return known.isEmpty()
         ? row.words().isEmpty() && now.contains(row.id())
-        : row.words().filter(now.passages()::contains).isPresent();
+        : row.words().filter(parts::contains).isPresent();
   }
 
   /** Parts of texts are selected only where they are listed. */
