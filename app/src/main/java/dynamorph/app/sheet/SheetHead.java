@@ -34,7 +34,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import javafx.util.StringConverter;
 
 /** What is listed in a sheet, in which groups and columns, and how large. */
 final class SheetHead extends VBox {
@@ -89,22 +88,10 @@ final class SheetHead extends VBox {
   }
 
   private ComboBox<Grouping> grouping() {
-    ComboBox<Grouping> box = new ComboBox<>();
+    ComboBox<Grouping> box = Controls.choice(Grouping::label);
     box.setId("sheet-grouping");
     box.setAccessibleText(Messages.of("sheet.group-by"));
     box.getItems().addAll(Grouping.values());
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Grouping grouping) {
-            return grouping == null ? "" : grouping.label();
-          }
-
-          @Override
-          public Grouping fromString(String label) {
-            throw new UnsupportedOperationException("groupings are chosen, not typed");
-          }
-        });
     box.setValue(watch.orderProperty().get().grouping());
     box.valueProperty().addListener((_, _, now) -> change(order -> order.withGrouping(now)));
     box.setMinWidth(96);
@@ -113,23 +100,11 @@ final class SheetHead extends VBox {
 
   /** In frames whole texts are seen. */
   private ComboBox<RowUnit> units() {
-    ComboBox<RowUnit> box = new ComboBox<>();
+    ComboBox<RowUnit> box = Controls.choice(RowUnit::label);
     box.setId("sheet-unit");
     box.setAccessibleText(Messages.of("sheet.list"));
     Tips.on(box, Messages.of("sheet.list-help"));
     box.getItems().addAll(RowUnit.values());
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(RowUnit unit) {
-            return unit == null ? "" : unit.label();
-          }
-
-          @Override
-          public RowUnit fromString(String label) {
-            throw new UnsupportedOperationException("units are chosen, not typed");
-          }
-        });
     box.setValue(watch.orderProperty().get().unit());
     box.valueProperty().addListener((_, _, now) -> change(order -> order.withUnit(now)));
     watch.orderProperty().addListener((_, _, order) -> box.setValue(order.unit()));
