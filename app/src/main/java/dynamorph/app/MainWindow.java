@@ -312,6 +312,7 @@ public final class MainWindow {
     search.add(_ -> everything.properties(tabs, inspector));
     search.add(_ -> everything.artboards());
     search.add(_ -> everything.swatches());
+    search.add(_ -> everything.sheetViews(this::sheet));
     search.setGuide(
         words -> WindowSearch.guide(words, introduction::guide, introduction::openGuide));
     this.side =

@@ -143,8 +143,7 @@ final class ScreenshotView {
   private static void sheet(MainWindow main) {
     Workspace workspace = main.workspace();
     workspace.view().sheetProperty().set(true);
-    main.sheet().ask("follows=Name title");
-    main.sheet().showInFrames(true);
+    main.sheet().open(workspace.project().sheetViews().getFirst());
     workspace.select(List.of(new LayerId("name-dessa"), new LayerId("name-ilse")));
   }
 

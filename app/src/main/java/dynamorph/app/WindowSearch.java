@@ -8,6 +8,7 @@ import dynamorph.app.render.PictureFrame;
 import dynamorph.app.render.PictureService;
 import dynamorph.app.render.StatePictures;
 import dynamorph.app.session.Workspace;
+import dynamorph.app.sheet.SheetPane;
 import dynamorph.app.window.SearchResult;
 import dynamorph.app.window.SideTabs;
 import dynamorph.formats.guide.Guide;
@@ -88,6 +89,19 @@ final class WindowSearch {
                 Messages.of("command-search.swatch"),
                 Optional.of(() -> new ColourChip(swatch.colour(), CHIP)),
                 () -> workspace.attempts().openSwatch(swatch.id())));
+  }
+
+  /** Views of the sheet, to be seen. */
+  Stream<SearchResult> sheetViews(Supplier<SheetPane> sheet) {
+    return workspace.project().sheetViews().stream()
+        .map(view ->
+            new SearchResult(
+                view.name(),
+                Messages.of("command-search.sheet-view"),
+                () -> {
+                  workspace.view().sheetProperty().set(true);
+                  sheet.get().open(view);
+                }));
   }
 
   /** Values of what is selected, to be set. */

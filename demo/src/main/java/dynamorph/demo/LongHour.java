@@ -21,6 +21,11 @@ import dynamorph.model.export.FileNamePattern;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.sheet.view.Column;
+import dynamorph.model.sheet.view.Grouping;
+import dynamorph.model.sheet.view.RowUnit;
+import dynamorph.model.sheet.view.SheetOrder;
+import dynamorph.model.sheet.view.SheetView;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Alignment;
@@ -48,7 +53,8 @@ public final class LongHour {
             .withStyles(LongHourStyles.styles())
             .withBaseStyle(Optional.of(LongHourStyles.BASE))
             .withWords(new TreeSet<>(List.of("arbor", "Halm", "Oostvoort")))
-            .withExports(exports());
+            .withExports(exports())
+            .withSheetViews(sheetViews());
     return empty.withArtboards(
         TreePVector.from(
             List.of(
@@ -67,6 +73,39 @@ public final class LongHour {
                 LongHourLabels.oilCan(),
                 LongHourLabels.ticket(),
                 LongHourFilm.film())));
+  }
+
+  private static List<SheetView> sheetViews() {
+    SheetOrder plain = SheetOrder.USUAL;
+    Column.Value size = new Column.Value(SIZE.key());
+    return List.of(
+        new SheetView(
+            "Names in their frames",
+            plain.withGrouping(Grouping.TRACK).withQuery("follows=\"Name title\""),
+            SheetOrder.COLUMNS,
+            true,
+            SheetView.USUAL.pictureWidth()),
+        new SheetView(
+            "Labels, small print first",
+            plain
+                .withUnit(RowUnit.PARAGRAPH)
+                .withGrouping(Grouping.NONE)
+                .withQuery("artboard~Label")
+                .sortedBy(size),
+            List.of(
+                Column.Fact.WORDS,
+                Column.Fact.PLACE,
+                Column.Fact.STYLES,
+                size,
+                new Column.Value(Properties.LEADING.key())),
+            false,
+            SheetView.USUAL.pictureWidth()),
+        new SheetView(
+            "Set by hand",
+            plain.withGrouping(Grouping.ARTBOARD).withQuery("local>0").sortedBy(Column.Fact.LOCAL),
+            List.of(Column.Fact.WORDS, Column.Fact.STYLES, Column.Fact.LOCAL, size),
+            false,
+            SheetView.USUAL.pictureWidth()));
   }
 
   private static List<ExportPreset> exports() {

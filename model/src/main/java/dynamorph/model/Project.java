@@ -2,6 +2,7 @@ package dynamorph.model;
 
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.message.Messages;
+import dynamorph.model.sheet.view.SheetView;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
@@ -39,6 +40,7 @@ import org.pcollections.TreePVector;
  * @param exports presets for writing its artboards as files; no two have one name
  * @param survey what its survey looks for, and what it leaves alone
  * @param documents those whose words were imported, the latest last; no two of one name
+ * @param sheetViews ways to see its texts side by side; each has a name, and no two have one
  */
 public record Project(
     String name,
@@ -51,7 +53,8 @@ public record Project(
     List<Asset> assets,
     List<ExportPreset> exports,
     SurveySettings survey,
-    List<ImportedDocument> documents) {
+    List<ImportedDocument> documents,
+    List<SheetView> sheetViews) {
   public Project {
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(artboards, "artboards");
@@ -65,6 +68,13 @@ public record Project(
     documents = List.copyOf(documents);
     if (documents.stream().map(ImportedDocument::name).distinct().count() < documents.size()) {
       throw new IllegalArgumentException(Messages.of("project.two-documents-have-one-name"));
+    }
+    sheetViews = List.copyOf(sheetViews);
+    if (sheetViews.stream().anyMatch(view -> view.name().isBlank())) {
+      throw new IllegalArgumentException(Messages.of("project.a-view-of-the-sheet-has-no-name"));
+    }
+    if (sheetViews.stream().map(SheetView::name).distinct().count() < sheetViews.size()) {
+      throw new IllegalArgumentException(Messages.of("project.two-views-have-one-name"));
     }
     if (exports.stream().map(ExportPreset::name).distinct().count() < exports.size()) {
       throw new IllegalArgumentException(Messages.of("project.two-export-presets-have-one-name"));
@@ -179,67 +189,174 @@ public record Project(
         List.of(),
         List.of(),
         SurveySettings.USUAL,
+        List.of(),
         List.of());
   }
 
   public Project withName(String changed) {
     return new Project(
-        changed, artboards, styles, palette, baseStyle, language, words, assets, exports, survey,
-        documents);
+        changed,
+        artboards,
+        styles,
+        palette,
+        baseStyle,
+        language,
+        words,
+        assets,
+        exports,
+        survey,
+        documents,
+        sheetViews);
   }
 
   public Project withArtboards(PVector<Artboard> changed) {
     return new Project(
-        name, changed, styles, palette, baseStyle, language, words, assets, exports, survey,
-        documents);
+        name,
+        changed,
+        styles,
+        palette,
+        baseStyle,
+        language,
+        words,
+        assets,
+        exports,
+        survey,
+        documents,
+        sheetViews);
   }
 
   public Project withStyles(StyleBook changed) {
     return new Project(
-        name, artboards, changed, palette, baseStyle, language, words, assets, exports, survey,
-        documents);
+        name,
+        artboards,
+        changed,
+        palette,
+        baseStyle,
+        language,
+        words,
+        assets,
+        exports,
+        survey,
+        documents,
+        sheetViews);
   }
 
   public Project withPalette(Palette changed) {
     return new Project(
-        name, artboards, styles, changed, baseStyle, language, words, assets, exports, survey,
-        documents);
+        name,
+        artboards,
+        styles,
+        changed,
+        baseStyle,
+        language,
+        words,
+        assets,
+        exports,
+        survey,
+        documents,
+        sheetViews);
   }
 
   public Project withBaseStyle(Optional<StyleId> changed) {
     return new Project(
-        name, artboards, styles, palette, changed, language, words, assets, exports, survey,
-        documents);
+        name,
+        artboards,
+        styles,
+        palette,
+        changed,
+        language,
+        words,
+        assets,
+        exports,
+        survey,
+        documents,
+        sheetViews);
   }
 
   public Project withWords(SortedSet<String> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, changed, assets, exports, survey,
-        documents);
+        name,
+        artboards,
+        styles,
+        palette,
+        baseStyle,
+        language,
+        changed,
+        assets,
+        exports,
+        survey,
+        documents,
+        sheetViews);
   }
 
   public Project withAssets(List<Asset> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, changed, exports, survey,
-        documents);
+        name,
+        artboards,
+        styles,
+        palette,
+        baseStyle,
+        language,
+        words,
+        changed,
+        exports,
+        survey,
+        documents,
+        sheetViews);
   }
 
   public Project withExports(List<ExportPreset> changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, assets, changed, survey,
-        documents);
+        name,
+        artboards,
+        styles,
+        palette,
+        baseStyle,
+        language,
+        words,
+        assets,
+        changed,
+        survey,
+        documents,
+        sheetViews);
   }
 
   public Project withSurvey(SurveySettings changed) {
     return new Project(
-        name, artboards, styles, palette, baseStyle, language, words, assets, exports, changed,
-        documents);
+        name,
+        artboards,
+        styles,
+        palette,
+        baseStyle,
+        language,
+        words,
+        assets,
+        exports,
+        changed,
+        documents,
+        sheetViews);
   }
 
   public Project withDocuments(List<ImportedDocument> changed) {
     return new Project(
+        name,
+        artboards,
+        styles,
+        palette,
+        baseStyle,
+        language,
+        words,
+        assets,
+        exports,
+        survey,
+        changed,
+        sheetViews);
+  }
+
+  public Project withSheetViews(List<SheetView> changed) {
+    return new Project(
         name, artboards, styles, palette, baseStyle, language, words, assets, exports, survey,
-        changed);
+        documents, changed);
   }
 
   /** With what is remembered of an imported document, in the place of one of the same name. */

@@ -2,6 +2,7 @@ package dynamorph.app.artboards;
 
 import dynamorph.app.action.Actions;
 import dynamorph.app.artboards.stage.TextClipboard;
+import dynamorph.app.field.NameQuestion;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Conditions;
 import dynamorph.app.session.Notice;
@@ -43,7 +44,6 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Point2D;
-import javafx.scene.control.TextInputDialog;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DataFormat;
 import javafx.stage.Window;
@@ -186,14 +186,8 @@ public final class LayerActions {
     selected().stream()
         .findFirst()
         .ifPresent(layer -> {
-          TextInputDialog dialog = new TextInputDialog(layer.name());
-          dialog.initOwner(owner);
-          dialog.setTitle(Messages.of("layer-actions.rename-the-text"));
-          dialog.setHeaderText(null);
-          dialog.setContentText(Messages.of("common.name"));
-          dialog
-              .showAndWait()
-              .filter(name -> !name.isBlank())
+          String title = Messages.of("layer-actions.rename-the-text");
+          NameQuestion.ask(owner, title, Messages.of("common.name"), layer.name())
               .ifPresent(name -> workspace.apply(new ArrangeLayers.Rename(layer.id(), name)));
         });
   }

@@ -2,8 +2,8 @@ package dynamorph.app.sheet;
 
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
-import dynamorph.model.sheet.Column;
-import dynamorph.model.sheet.SheetOrder;
+import dynamorph.model.sheet.view.Column;
+import dynamorph.model.sheet.view.SheetOrder;
 import javafx.collections.ListChangeListener;
 import javafx.css.PseudoClass;
 import javafx.geometry.Orientation;

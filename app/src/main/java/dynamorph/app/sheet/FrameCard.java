@@ -2,9 +2,9 @@ package dynamorph.app.sheet;
 
 import dynamorph.app.message.Messages;
 import dynamorph.model.reach.LocalChanges;
-import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.Sheet;
 import dynamorph.model.sheet.SheetRow;
+import dynamorph.model.sheet.view.Column;
 import dynamorph.paint.scene.Scene;
 import java.util.Optional;
 import javafx.css.PseudoClass;

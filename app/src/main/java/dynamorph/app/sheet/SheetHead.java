@@ -3,17 +3,20 @@ package dynamorph.app.sheet;
 import dynamorph.app.field.Controls;
 import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
+import dynamorph.app.session.Workspace;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.Property;
 import dynamorph.model.reach.LayerQuery;
-import dynamorph.model.sheet.Column;
-import dynamorph.model.sheet.Grouping;
-import dynamorph.model.sheet.RowUnit;
 import dynamorph.model.sheet.Sheet;
-import dynamorph.model.sheet.SheetOrder;
+import dynamorph.model.sheet.view.Column;
+import dynamorph.model.sheet.view.Grouping;
+import dynamorph.model.sheet.view.RowUnit;
+import dynamorph.model.sheet.view.SheetOrder;
+import dynamorph.model.sheet.view.SheetView;
 import java.util.function.UnaryOperator;
 import javafx.animation.PauseTransition;
+import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.control.CheckBox;
@@ -34,6 +37,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
 
 /** What is listed in a sheet, in which groups and columns, and how large. */
 final class SheetHead extends VBox {
@@ -47,16 +52,18 @@ final class SheetHead extends VBox {
   private final Label wrong = new Label();
   private final CheckBox only = new CheckBox(Messages.of("sheet.only-these"));
   private final MenuButton columns = new MenuButton(Messages.of("sheet.columns"));
+  private final SheetViews views;
 
-  SheetHead(SheetWatch watch, SheetLayout look, MenuButton words) {
+  SheetHead(Workspace workspace, SheetWatch watch, SheetLayout look, MenuButton words) {
     super(8);
     this.watch = watch;
     this.look = look;
+    this.views = new SheetViews(workspace, this::view, this::show);
     getStyleClass().add("sheet-head");
     HBox first =
         new HBox(8, units(), label(Messages.of("sheet.group-by")), grouping(), queryField(), only);
     first.setAlignment(Pos.CENTER_LEFT);
-    HBox left = new HBox(8, label(Messages.of("sheet.show")), shown(), size());
+    HBox left = new HBox(8, label(Messages.of("sheet.view")), views, shown(), size());
     left.setAlignment(Pos.CENTER_LEFT);
     HBox right = new HBox(8, words, columns, Controls.help("survey#all-texts-side-by-side"));
     right.setAlignment(Pos.CENTER_LEFT);
@@ -73,7 +80,39 @@ final class SheetHead extends VBox {
     columns.setOnShowing(_ -> fillColumns());
     fillColumns();
     watch.sheetProperty().addListener((_, _, sheet) -> sheet.ifPresent(this::tell));
-    watch.orderProperty().addListener((_, _, order) -> only.setSelected(order.onlyMatching()));
+    watch
+        .orderProperty()
+        .addListener((_, _, order) -> {
+          only.setSelected(order.onlyMatching());
+          views.update();
+        });
+    look.columns().addListener((ListChangeListener<Column>) _ -> views.update());
+    look.inFramesProperty().addListener((_, _, _) -> views.update());
+    look.pictureWidthProperty().addListener((_, _, _) -> views.update());
+    views.update();
+  }
+
+  /** How the sheet is seen. */
+  private SheetView view() {
+    return new SheetView(
+        "",
+        watch.orderProperty().get(),
+        look.columns(),
+        look.inFramesProperty().get(),
+        look.pictureWidthProperty().get());
+  }
+
+  private void show(SheetView view) {
+    look.inFramesProperty().set(view.inFrames());
+    look.pictureWidthProperty().set(view.pictureWidth());
+    look.columns().setAll(view.columns());
+    query.setText(view.order().query());
+    watch.orderProperty().set(view.order());
+  }
+
+  /** Lets a view be seen that the project keeps. */
+  void open(SheetView view) {
+    views.open(view);
   }
 
   private static Label label(String words) {
@@ -94,6 +133,7 @@ final class SheetHead extends VBox {
     box.getItems().addAll(Grouping.values());
     box.setValue(watch.orderProperty().get().grouping());
     box.valueProperty().addListener((_, _, now) -> change(order -> order.withGrouping(now)));
+    watch.orderProperty().addListener((_, _, order) -> box.setValue(order.grouping()));
     box.setMinWidth(96);
     return box;
   }
@@ -213,9 +253,9 @@ final class SheetHead extends VBox {
 
   private HBox size() {
     Slider slider =
-        new Slider(SheetLayout.SMALLEST, SheetLayout.LARGEST, look.pictureWidthProperty().get());
+        new Slider(SheetView.SMALLEST, SheetView.LARGEST, look.pictureWidthProperty().get());
     slider.setId("sheet-size");
-    slider.setPrefWidth(90);
+    slider.setPrefWidth(84);
     slider.setMinWidth(50);
     slider.setAccessibleText(Messages.of("sheet.picture-size"));
     Tips.on(slider, Messages.of("sheet.picture-size"));
@@ -224,7 +264,15 @@ final class SheetHead extends VBox {
         .addListener((_, _, now) ->
             // whole steps, so that pictures are not drawn at every size on the way
             look.pictureWidthProperty().set((int) Math.rint(now.doubleValue() / 16) * 16));
-    HBox box = new HBox(8, label(Messages.of("sheet.picture-size")), slider);
+    look.pictureWidthProperty()
+        .addListener((_, _, now) -> {
+          if (!slider.isValueChanging()) {
+            slider.setValue(now.intValue());
+          }
+        });
+    FontIcon picture = new FontIcon(Feather.IMAGE);
+    picture.getStyleClass().add("sheet-size-icon");
+    HBox box = new HBox(6, picture, slider);
     box.setAlignment(Pos.CENTER_LEFT);
     return box;
   }

@@ -3,8 +3,8 @@ package dynamorph.app.sheet;
 import dynamorph.model.property.Facet;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.ValueType;
-import dynamorph.model.sheet.Column;
-import dynamorph.model.sheet.SheetOrder;
+import dynamorph.model.sheet.view.Column;
+import dynamorph.model.sheet.view.SheetView;
 import java.util.List;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
@@ -17,14 +17,10 @@ import javafx.collections.ObservableList;
 
 /** How a sheet is seen: its columns, how large its pictures are, rows or frames. */
 final class SheetLayout {
-  /** Of a picture in units of the window. */
-  static final int SMALLEST = 64;
-
-  static final int LARGEST = 360;
-
   private final ObservableList<Column> columns =
-      FXCollections.observableArrayList(SheetOrder.COLUMNS);
-  private final IntegerProperty pictureWidth = new SimpleIntegerProperty(96);
+      FXCollections.observableArrayList(SheetView.USUAL.columns());
+  private final IntegerProperty pictureWidth =
+      new SimpleIntegerProperty(SheetView.USUAL.pictureWidth());
   private final BooleanProperty inFrames = new SimpleBooleanProperty();
 
   ObservableList<Column> columns() {

@@ -10,9 +10,10 @@ import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.Target;
-import dynamorph.model.sheet.Column;
 import dynamorph.model.sheet.Sheet;
 import dynamorph.model.sheet.SheetRow;
+import dynamorph.model.sheet.view.Column;
+import dynamorph.model.sheet.view.SheetView;
 import dynamorph.paint.scene.Scene;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -79,7 +80,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
     this.editing = new CellEditing(workspace, this);
     this.hands = new SheetHands(workspace, this, editing);
     this.pictures = new SheetPictures(studio, pictureService, workspace.footageOfChecks());
-    this.head = new SheetHead(watch, look, words);
+    this.head = new SheetHead(workspace, watch, look, words);
     getStyleClass().add("sheet-pane");
     setId("sheet");
     list.setId("sheet-list");
@@ -149,6 +150,11 @@ public final class SheetPane extends VBox implements AutoCloseable {
   /** Asks for texts in the language that chooses them. */
   public void ask(String query) {
     head.ask(query);
+  }
+
+  /** Lets a view be seen that the project keeps. */
+  public void open(SheetView view) {
+    head.open(view);
   }
 
   SheetLayout look() {

@@ -6,7 +6,7 @@ import dynamorph.app.session.Notice;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.Project;
 import dynamorph.model.sheet.Sheet;
-import dynamorph.model.sheet.SheetOrder;
+import dynamorph.model.sheet.view.SheetOrder;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.property.BooleanProperty;

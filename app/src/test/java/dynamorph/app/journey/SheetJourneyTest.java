@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.app.session.Selection;
 import dynamorph.app.session.Tool;
+import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
 import dynamorph.model.ArtboardId;
 import dynamorph.model.Layer;
@@ -12,7 +13,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.reach.LocalChanges;
-import dynamorph.model.sheet.RowUnit;
+import dynamorph.model.sheet.view.RowUnit;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.TextRange;
@@ -27,12 +28,18 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ButtonType;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.DialogPane;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DataFormat;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
 import org.junit.jupiter.api.Test;
 
 /** A designer has all texts side by side, and changes many at once. */
@@ -402,5 +409,82 @@ class SheetJourneyTest extends JourneyTest {
     driver.waitFor("the artboards are shown", () -> !driver.isShown("#sheet"));
     assertThat(driver.workspace().selection().cursor().map(Selection.Cursor::range).orElseThrow())
         .isEqualTo(new TextRange(paragraphs.get(0).length() + 1, paragraphs.get(0).length() + 16));
+  }
+
+  private void chooseView(String item) {
+    driver.robot().clickOn("#sheet-views");
+    driver.settle();
+    driver.robot().clickOn(item);
+  }
+
+  private void answer(String name) {
+    driver.waitFor("a name is asked for", () -> dialog().isPresent());
+    DialogPane pane = dialog().orElseThrow();
+    driver
+        .robot()
+        .interact(() -> {
+          ((TextField) pane.lookup(".text-field")).setText(name);
+          ((Button) pane.lookupButton(ButtonType.OK)).fire();
+        });
+    driver.settle();
+  }
+
+  private static Optional<DialogPane> dialog() {
+    return Window.getWindows().stream()
+        .filter(Window::isShowing)
+        .map(window -> window.getScene().getRoot())
+        .filter(DialogPane.class::isInstance)
+        .map(DialogPane.class::cast)
+        .findFirst();
+  }
+
+  /** What was arranged once is there again, in another session too. */
+  @Test
+  void aWayToSeeTheTextsIsKeptInTheProject() {
+    openSheet();
+    assertThat(text("sheet-views")).isEqualTo("All texts");
+    list(RowUnit.PARAGRAPH);
+    ask("artboard~Panel");
+    assertThat(text("sheet-views")).isEqualTo("Own view");
+    chooseView("Keep as a view\u2026");
+    answer("Panels_1 & 2");
+    assertThat(text("sheet-views")).isEqualTo("Panels_1 & 2");
+    ask("artboard~Label");
+    assertThat(text("sheet-views")).isEqualTo("Panels_1 & 2, changed");
+    chooseView("Keep the changes of \"Panels_1 & 2\"");
+    driver.settle();
+    assertThat(text("sheet-views")).isEqualTo("Panels_1 & 2");
+    chooseView("All texts");
+    listed();
+    assertThat(((TextField) driver.node("sheet-query")).getText()).isEmpty();
+    assertThat(text("sheet-query-count")).isEmpty();
+    driver
+        .robot()
+        .interact(
+            () -> driver.workspace().open(saved(driver.workspace().project()), Optional.empty()));
+    openSheet();
+    chooseView("Panels_1 & 2");
+    listed();
+    assertThat(((TextField) driver.node("sheet-query")).getText()).isEqualTo("artboard~Label");
+    assertThat(((ComboBox<?>) driver.node("sheet-unit")).getValue()).isEqualTo(RowUnit.PARAGRAPH);
+    chooseView("Rename \"Panels_1 & 2\"\u2026");
+    answer("Labels");
+    assertThat(text("sheet-views")).isEqualTo("Labels");
+    driver.robot().interact(() -> driver.workspace().undo());
+    assertThat(text("sheet-views")).isEqualTo("Panels_1 & 2");
+    chooseView("Delete \"Panels_1 & 2\"");
+    driver.settle();
+    assertThat(text("sheet-views")).isEqualTo("Own view");
+    assertThat(driver.workspace().project().sheetViews()).isEqualTo(demo.sheetViews());
+  }
+
+  private Project saved(Project project) {
+    Path file = folder.resolve("views.dmorph");
+    try {
+      ProjectFile.write(project, file);
+      return ProjectFile.read(file);
+    } catch (IOException failed) {
+      throw new java.io.UncheckedIOException(failed);
+    }
   }
 }

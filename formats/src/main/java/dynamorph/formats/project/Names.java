@@ -26,6 +26,13 @@ final class Names {
   static final String EXPORTS = "exports";
   static final String SURVEY = "survey";
   static final String DOCUMENTS = "documents";
+  static final String SHEET_VIEWS = "sheetViews";
+  static final String SORTED = "sorted";
+  static final String FALLING = "falling";
+  static final String ONLY_MATCHING = "onlyMatching";
+  static final String COLUMNS = "columns";
+  static final String IN_FRAMES = "inFrames";
+  static final String PICTURE_WIDTH = "pictureWidth";
   static final String RULES = "rules";
   static final String HOUSE_RULES = "house";
   static final String SEVERITY = "severity";
@@ -122,7 +129,31 @@ final class Names {
 
   /** What a project's own document may have. */
   static final List<String> OF_PROJECT =
-      List.of(NAME, LANGUAGE, WORDS, BASE_STYLE, PALETTE, ARTBOARDS, EXPORTS, SURVEY, DOCUMENTS);
+      List.of(
+          NAME,
+          LANGUAGE,
+          WORDS,
+          BASE_STYLE,
+          PALETTE,
+          ARTBOARDS,
+          EXPORTS,
+          SURVEY,
+          DOCUMENTS,
+          SHEET_VIEWS);
+
+  /** What a view of the sheet may have. */
+  static final List<String> OF_SHEET_VIEW =
+      List.of(
+          NAME,
+          UNIT,
+          GROUP,
+          SORTED,
+          FALLING,
+          QUERY,
+          ONLY_MATCHING,
+          COLUMNS,
+          IN_FRAMES,
+          PICTURE_WIDTH);
 
   /** What an export preset may have. */
   static final List<String> OF_EXPORT =

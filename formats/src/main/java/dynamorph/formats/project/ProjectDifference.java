@@ -199,7 +199,8 @@ public final class ProjectDifference {
             assets,
             before.exports(),
             before.survey(),
-            before.documents()));
+            before.documents(),
+            before.sheetViews()));
   }
 
   private static Artboard changed(Artboard before, JsonCursor node, ProjectReader reader) {

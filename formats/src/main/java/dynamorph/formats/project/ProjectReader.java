@@ -127,6 +127,9 @@ final class ProjectReader {
             root.find(Names.SURVEY).map(RuleSetJson::settings).orElse(SurveySettings.USUAL),
             root.find(Names.DOCUMENTS)
                 .map(list -> list.items(ImportedJson::document))
+                .orElse(List.of()),
+            root.find(Names.SHEET_VIEWS)
+                .map(list -> list.items(SheetViewJson::view))
                 .orElse(List.of())));
   }
 

@@ -85,6 +85,7 @@ public final class ProjectSchema {
             Names.EXPORTS, list(export()),
             Names.SURVEY, RuleSetSchema.settings(),
             Names.DOCUMENTS, list(ImportedJson.schema()),
+            Names.SHEET_VIEWS, list(SheetViewJson.schema()),
             Names.ARTBOARDS, list(text())),
         List.of(Names.NAME, Names.LANGUAGE, Names.PALETTE, Names.ARTBOARDS));
     schema.putObject("$defs").set("properties", properties());
@@ -212,7 +213,7 @@ public final class ProjectSchema {
         .put("description", "Ticks of 1/90,000,000 s.");
   }
 
-  private static ObjectNode flag() {
+  static ObjectNode flag() {
     return NODES.objectNode().put("type", "boolean");
   }
 

@@ -72,6 +72,10 @@ final class ProjectWriter {
       ArrayNode documents = node.putArray(Names.DOCUMENTS);
       project.documents().forEach(document -> documents.add(ImportedJson.node(document)));
     }
+    if (!project.sheetViews().isEmpty()) {
+      ArrayNode views = node.putArray(Names.SHEET_VIEWS);
+      project.sheetViews().forEach(view -> views.add(SheetViewJson.node(view)));
+    }
     return node;
   }
 

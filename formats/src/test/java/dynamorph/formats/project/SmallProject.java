@@ -7,6 +7,7 @@ import dynamorph.model.Project;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.sheet.view.SheetView;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -40,6 +41,7 @@ final class SmallProject {
     return Project.empty("Small")
         .withPalette(new Palette(List.of(new Swatch("copper", "Copper", Rgba.parse("#a9522b")))))
         .withStyles(StyleBook.of(List.of(label, loan)))
+        .withSheetViews(List.of(SheetView.USUAL.withName("Everything")))
         .plus(
             Artboard.empty("a", "A", 300, 200, LengthUnit.POINT)
                 .plus(one)

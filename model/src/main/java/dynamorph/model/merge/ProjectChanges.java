@@ -98,7 +98,15 @@ public final class ProjectChanges {
   }
 
   private static List<Object> own(Project project) {
-    return List.of(project.name(), project.language(), project.words(), project.baseStyle());
+    return List.of(
+        project.name(),
+        project.language(),
+        project.words(),
+        project.baseStyle(),
+        project.exports(),
+        project.survey(),
+        project.documents(),
+        project.sheetViews());
   }
 
   private static Map<Object, Swatch> swatches(Project project) {

@@ -8,6 +8,7 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.export.ExportPreset;
 import dynamorph.model.merge.ThreeWay.Place;
+import dynamorph.model.sheet.view.SheetView;
 import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -105,6 +106,13 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
             theirs.exports(),
             ExportPreset::name,
             items(merge, preset -> PROJECT.field("exports/" + preset.name())));
+    List<SheetView> sheetViews =
+        merge.list(
+            base.sheetViews(),
+            mine.sheetViews(),
+            theirs.sheetViews(),
+            SheetView::name,
+            items(merge, view -> PROJECT.field("sheet-views/" + view.name())));
     Project project =
         new Project(
             merge.value(base.name(), mine.name(), theirs.name(), PROJECT.field("name")),
@@ -118,7 +126,8 @@ public record ProjectMerge(Project project, List<Conflict> conflicts) {
             assets,
             exports,
             survey(merge, base.survey(), mine.survey(), theirs.survey()),
-            documents);
+            documents,
+            sheetViews);
     return new ProjectMerge(project, merge.conflicts());
   }
 

@@ -91,7 +91,8 @@ public record TakeBack(
           assets,
           before.exports(),
           before.survey(),
-          before.documents());
+          before.documents(),
+          before.sheetViews());
     } catch (IllegalArgumentException apart) {
       throw new EditRefused(
           Messages.of("take-back.does-not-go-together", String.valueOf(apart.getMessage())));

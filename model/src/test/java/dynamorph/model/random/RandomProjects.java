@@ -24,6 +24,11 @@ import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.property.ValueType;
 import dynamorph.model.shape.Shape;
+import dynamorph.model.sheet.view.Column;
+import dynamorph.model.sheet.view.Grouping;
+import dynamorph.model.sheet.view.RowUnit;
+import dynamorph.model.sheet.view.SheetOrder;
+import dynamorph.model.sheet.view.SheetView;
 import dynamorph.model.style.ColourLabel;
 import dynamorph.model.style.Origin;
 import dynamorph.model.style.Palette;
@@ -131,6 +136,7 @@ public final class RandomProjects {
                 new java.util.TreeSet<>(
                     random.nextBoolean() ? List.of("Halm", "Oostvoort") : List.of()))
             .withExports(random.nextBoolean() ? exports() : List.of())
+            .withSheetViews(random.nextBoolean() ? List.of(sheetView()) : List.of())
             .withSurvey(random.nextBoolean() ? survey() : SurveySettings.USUAL)
             .withDocuments(random.nextBoolean() ? documents(styles) : List.of())
             .withPalette(new Palette(swatches))
@@ -442,6 +448,27 @@ public final class RandomProjects {
                     "Labels are set in 18 pt",
                     Severity.WARNING));
     return new SurveySettings(rules, List.of(new Ignored("overset:layer-1", "as it should be")));
+  }
+
+  private SheetView sheetView() {
+    RowUnit[] units = RowUnit.values();
+    Grouping[] groupings = Grouping.values();
+    SheetOrder order =
+        new SheetOrder(
+            units[random.nextInt(units.length)],
+            groupings[random.nextInt(groupings.length)],
+            random.nextBoolean() ? Optional.of(Column.Fact.TIME) : Optional.empty(),
+            random.nextBoolean(),
+            random.nextBoolean() ? "size>=20 && follows=\"Body\"" : "",
+            random.nextBoolean());
+    List<Column> columns =
+        List.of(Column.Fact.WORDS, new Column.Value(Properties.LEADING.key()), Column.Fact.LOCAL);
+    return new SheetView(
+        "Large \u00b7 60 %",
+        order,
+        columns.subList(random.nextInt(2), columns.size()),
+        random.nextBoolean(),
+        SheetView.SMALLEST + random.nextInt(SheetView.LARGEST - SheetView.SMALLEST + 1));
   }
 
   private List<ExportPreset> exports() {

@@ -14,7 +14,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.reach.Followers;
 import dynamorph.model.reach.Reach;
 import dynamorph.model.sheet.Sheet;
-import dynamorph.model.sheet.SheetOrder;
+import dynamorph.model.sheet.view.SheetOrder;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;

@@ -36,6 +36,7 @@ class WordFindingsTest {
             List.of(),
             List.of(),
             Project.empty("P").survey(),
+            List.of(),
             List.of())
         .plus(Artboard.empty("a", "A", 400, 300, LengthUnit.POINT).plus(layer));
   }

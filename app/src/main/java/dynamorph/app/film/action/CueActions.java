@@ -1,5 +1,6 @@
 package dynamorph.app.film.action;
 
+import dynamorph.app.field.NameQuestion;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Playback;
@@ -127,7 +128,7 @@ public final class CueActions {
   public void shiftCues() {
     cues()
         .ifPresent(list ->
-            FilmDialogs.text(
+            NameQuestion.ask(
                     film.window().get(),
                     Messages.of("cue-actions.shift-from-the-playhead-on"),
                     Messages.of("cue-actions.seconds-negative-for-earlier"),

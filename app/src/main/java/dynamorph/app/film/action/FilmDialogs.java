@@ -20,7 +20,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Dialog;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.TextInputDialog;
 import javafx.scene.layout.GridPane;
 import javafx.stage.Window;
 import javafx.util.StringConverter;
@@ -115,16 +114,6 @@ public final class FilmDialogs {
         List.of(
             row(Messages.of("film-dialogs.made-for"), from),
             row(Messages.of("film-dialogs.shown-at"), to)));
-  }
-
-  public static Optional<String> text(Window owner, String title, String label, String start) {
-    TextInputDialog dialog = new TextInputDialog(start);
-    dialog.initOwner(owner);
-    dialog.setTitle(title);
-    dialog.setHeaderText(null);
-    dialog.setGraphic(null);
-    dialog.setContentText(label);
-    return dialog.showAndWait().map(String::strip).filter(text -> !text.isEmpty());
   }
 
   static Optional<String> choice(Window owner, String title, List<String> choices) {

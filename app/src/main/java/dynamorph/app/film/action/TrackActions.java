@@ -1,5 +1,6 @@
 package dynamorph.app.film.action;
 
+import dynamorph.app.field.NameQuestion;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
@@ -59,7 +60,7 @@ public final class TrackActions {
   public void addCaptionTrack() {
     film.wanted()
         .ifPresent(board ->
-            FilmDialogs.text(
+            NameQuestion.ask(
                     film.window().get(),
                     Messages.of("track-actions.caption-track"),
                     Messages.of("track-actions.language-such-as-en-or-ar"),

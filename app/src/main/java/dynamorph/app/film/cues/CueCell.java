@@ -1,7 +1,7 @@
 package dynamorph.app.film.cues;
 
+import dynamorph.app.field.NameQuestion;
 import dynamorph.app.field.Tips;
-import dynamorph.app.film.action.FilmDialogs;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Notice;
 import dynamorph.app.session.Playback;
@@ -208,7 +208,7 @@ final class CueCell extends ListCell<Layer> {
       return;
     }
     Time was = begin ? CueList.time(cue).in() : CueList.time(cue).out();
-    FilmDialogs.text(
+    NameQuestion.ask(
             getScene().getWindow(),
             begin ? Messages.of("cue-pane.time-in") : Messages.of("cue-pane.time-out"),
             Messages.of("cue-pane.timecode"),

@@ -1,5 +1,6 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.field.NameQuestion;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.edit.style.ArrangeStyles;
@@ -9,7 +10,6 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.TextInputDialog;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -85,13 +85,9 @@ final class GroupHead extends HBox {
   private ContextMenu menu(Workspace workspace) {
     MenuItem rename = new MenuItem(Messages.of("group-head.rename-the-group"));
     rename.setOnAction(_ -> {
-      TextInputDialog dialog = new TextInputDialog(group);
-      dialog.setTitle(Messages.of("group-head.rename-the-group-2"));
-      dialog.setHeaderText(null);
-      dialog.setContentText(Messages.of("group-head.name-with-between-levels"));
-      dialog
-          .showAndWait()
-          .map(String::strip)
+      String title = Messages.of("group-head.rename-the-group-2");
+      String label = Messages.of("group-head.name-with-between-levels");
+      NameQuestion.ask(getScene().getWindow(), title, label, group)
           .filter(to -> !to.equals(group))
           .ifPresent(to -> workspace.apply(new ArrangeStyles.RenameGroup(group, to)));
     });

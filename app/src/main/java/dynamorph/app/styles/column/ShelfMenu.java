@@ -1,5 +1,6 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.field.NameQuestion;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Exported;
 import dynamorph.app.session.Workspace;
@@ -186,14 +187,7 @@ final class ShelfMenu {
   }
 
   private static Optional<String> ask(String title, String now) {
-    TextInputDialog dialog = new TextInputDialog(now);
-    dialog.setTitle(title);
-    dialog.setHeaderText(null);
-    dialog.setContentText(title);
-    return dialog
-        .showAndWait()
-        .map(String::strip)
-        .filter(name -> !name.isEmpty() && !name.equals(now));
+    return NameQuestion.ask(null, title, title, now).filter(name -> !name.equals(now));
   }
 
   private static MenuItem item(String label, boolean disabled, Runnable work) {

@@ -1,5 +1,6 @@
 package dynamorph.app.styles.column;
 
+import dynamorph.app.field.NameQuestion;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Exported;
 import dynamorph.app.session.Notice;
@@ -32,7 +33,6 @@ import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.control.TextInputDialog;
 import javafx.scene.shape.Circle;
 
 /** What can be done with one style card, or with several that are chosen. */
@@ -215,11 +215,9 @@ final class StyleMenu {
   }
 
   private void askForGroup(SequencedSet<StyleId> ids) {
-    TextInputDialog dialog = new TextInputDialog();
-    dialog.setTitle(Messages.of("style-menu.new-group-2"));
-    dialog.setHeaderText(null);
-    dialog.setContentText(Messages.of("common.name"));
-    dialog.showAndWait().filter(name -> !name.isBlank()).ifPresent(name -> move(ids, name.strip()));
+    String title = Messages.of("style-menu.new-group-2");
+    NameQuestion.ask(null, title, Messages.of("common.name"), "")
+        .ifPresent(name -> move(ids, name));
   }
 
   private void move(SequencedSet<StyleId> ids, String group) {

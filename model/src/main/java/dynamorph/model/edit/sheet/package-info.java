@@ -1,2 +1,2 @@
-/** Edits of many texts at once, each from what it has. */
+/** Edits of many texts at once, each from what it has, and of the views that a sheet keeps. */
 package dynamorph.model.edit.sheet;

@@ -1,4 +1,4 @@
-package dynamorph.model.sheet;
+package dynamorph.model.sheet.view;
 
 import dynamorph.model.property.Properties;
 import java.util.List;

@@ -1,4 +1,4 @@
-package dynamorph.model.sheet;
+package dynamorph.model.sheet.view;
 
 import dynamorph.model.message.Messages;
 
