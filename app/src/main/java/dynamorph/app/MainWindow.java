@@ -356,7 +356,11 @@ public final class MainWindow {
             workspace.view().sheetProperty(),
             () ->
                 new SheetPane(
-                    workspace, stage, current, pictures, new WordsMenu(workspace, dialogs)));
+                    workspace,
+                    stage,
+                    current,
+                    pictures,
+                    new WordsMenu(workspace, dialogs, this::openReplace)));
     stagePane.addInFront(sheet);
     stagePane.addInFront(
         LatePane.during(workspace.view().reachProperty(), () -> new ReachView(reaching)));
@@ -443,6 +447,14 @@ public final class MainWindow {
   private void openFind() {
     if (workspace.view().sheetProperty().get()) {
       sheet.get().find();
+    } else {
+      find.get().open();
+    }
+  }
+
+  private void openReplace() {
+    if (workspace.view().sheetProperty().get()) {
+      sheet.get().replace();
     } else {
       find.get().open();
     }
@@ -596,6 +608,7 @@ public final class MainWindow {
     new TextActions(workspace, stage, spelling, this::studio, this::askForRuby)
         .register(actions, when);
     actions.add("text.find", "Shortcut+F", this::openFind);
+    actions.add("text.replace", "Shortcut+Shift+F", this::openReplace);
     actions.add("view.sheet", "", () -> workspace.view().sheetProperty().set(true));
     shelf.register(actions, onShelf::show);
     actions.add("view.survey", "", () -> tabs.showSurvey());

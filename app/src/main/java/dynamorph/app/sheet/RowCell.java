@@ -75,6 +75,15 @@ final class RowCell extends HBox {
     if (pane.editing().isOpen(shown, column)) {
       return sized(editor(shown, column, sheet), column);
     }
+    if (column == Column.Fact.WORDS) {
+      Optional<Region> replaced = pane.replaced(shown);
+      if (replaced.isPresent()) {
+        Region words = replaced.get();
+        words.setMaxHeight(ReplacedWords.whole(pane.look().pictureHeight()));
+        words.setUserData(column);
+        return sized(words, column);
+      }
+    }
     Label label = new Label(text(shown, column, sheet));
     label.getStyleClass().add("sheet-cell");
     label.setUserData(column);

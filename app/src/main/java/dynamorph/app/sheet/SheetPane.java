@@ -10,6 +10,7 @@ import dynamorph.app.session.Selection;
 import dynamorph.app.session.Workspace;
 import dynamorph.model.LayerId;
 import dynamorph.model.edit.Target;
+import dynamorph.model.reach.WordSearch;
 import dynamorph.model.sheet.Sheet;
 import dynamorph.model.sheet.SheetRow;
 import dynamorph.model.sheet.view.Column;
@@ -38,6 +39,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /**
@@ -55,6 +57,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
   private final Label empty = new Label();
   private final Set<ItemCell> cells = new LinkedHashSet<>();
   private final Set<String> folded = new HashSet<>();
+  private final SheetReplace replace;
   private final SheetFoot foot;
   private List<SheetRow.Key> picked = List.of();
   private List<Target.Words> known = List.of();
@@ -95,10 +98,11 @@ public final class SheetPane extends VBox implements AutoCloseable {
     list.setPlaceholder(empty);
     list.setSelectionModel(new NoListSelection<>());
     VBox.setVgrow(list, Priority.ALWAYS);
+    this.replace = new SheetReplace(workspace, this);
     this.foot = new SheetFoot(workspace, this);
     ColumnHeads heads = new ColumnHeads(watch, look);
     heads.standOver(list);
-    getChildren().addAll(head, heads, list, foot);
+    getChildren().addAll(head, replace, heads, list, foot);
     watch.sheetProperty().addListener((_, _, _) -> update());
     watch
         .orderProperty()
@@ -140,6 +144,28 @@ public final class SheetPane extends VBox implements AutoCloseable {
   /** Puts the caret where texts are looked for. */
   public void find() {
     head.find();
+  }
+
+  /** Opens what finds and replaces words in the rows. */
+  public void replace() {
+    replace.open(watch.orderProperty().get().query());
+  }
+
+  /** The words of a row with what would stand in place of some of them, if that is asked for. */
+  Optional<Region> replaced(SheetRow row) {
+    List<WordSearch.Hit> places = replace.hits(row);
+    return places.isEmpty()
+        ? Optional.empty()
+        : workspace
+            .project()
+            .layer(row.id())
+            .map(layer ->
+                new ReplacedWords(
+                    layer.story().text(),
+                    row.range(layer).start(),
+                    row.range(layer).end(),
+                    places,
+                    replace.replacement()));
   }
 
   /** Shows texts where they stand, or as rows. */
@@ -207,7 +233,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
       return;
     }
     Map<SheetRow.Key, SheetRow> rows = new HashMap<>();
-    listed().forEach(row -> rows.put(row.key(), row));
+    rows().forEach(row -> rows.put(row.key(), row));
     List<SheetRow> now = picked.stream().map(rows::get).filter(Objects::nonNull).toList();
     if (!selected.equals(now.stream().flatMap(row -> row.words().stream()).toList())) {
       select(now);
@@ -247,6 +273,11 @@ public final class SheetPane extends VBox implements AutoCloseable {
 
   /** The texts that are listed, in order, without those of groups that are folded. */
   List<SheetRow> listed() {
+    return rows().stream().filter(replace::isListed).toList();
+  }
+
+  /** Those that are listed, with those that have no words to be replaced. */
+  List<SheetRow> rows() {
     return sheet().stream()
         .flatMap(sheet -> sheet.groups().stream())
         .filter(group -> !folded.contains(group.title()))
@@ -263,17 +294,19 @@ public final class SheetPane extends VBox implements AutoCloseable {
 
   // --- the list -------------------------------------------------------------------------------
 
-  private void update() {
+  void update() {
+    replace.search();
     List<SheetItem> items = new ArrayList<>();
     Optional<Sheet> sheet = sheet();
     sheet.ifPresent(shown -> {
       for (Sheet.Group group : shown.groups()) {
         boolean closed = folded.contains(group.title());
-        if (!group.title().isEmpty()) {
+        List<SheetRow> rows = group.rows().stream().filter(replace::isListed).toList();
+        if (!group.title().isEmpty() && (closed || !rows.isEmpty())) {
           items.add(new SheetItem.Heading(group, closed));
         }
         if (!closed) {
-          add(items, group.rows());
+          add(items, rows);
         }
       }
     });
@@ -282,7 +315,9 @@ public final class SheetPane extends VBox implements AutoCloseable {
             ? Messages.of("sheet.is-being-listed")
             : sheet.get().texts() == 0
                 ? Messages.of("sheet.there-is-no-text-yet")
-                : Messages.of("sheet.no-text-is-so"));
+                : sheet.get().groups().isEmpty()
+                    ? Messages.of("sheet.no-text-is-so")
+                    : Messages.of("sheet-replace.nowhere"));
     replace(items);
     followParts();
     showAll();

@@ -29,7 +29,10 @@ public final class WordsMenu extends MenuButton {
   private final Workspace workspace;
   private final Dialogs dialogs;
 
-  public WordsMenu(Workspace workspace, Dialogs dialogs) {
+  /**
+   * @param replace opens what finds and replaces words
+   */
+  public WordsMenu(Workspace workspace, Dialogs dialogs, Runnable replace) {
     super(Messages.of("sheet.words"));
     this.workspace = workspace;
     this.dialogs = dialogs;
@@ -37,6 +40,8 @@ public final class WordsMenu extends MenuButton {
     setMinWidth(USE_PREF_SIZE);
     getItems()
         .addAll(
+            item(Messages.of("sheet.find-and-replace"), replace),
+            new SeparatorMenuItem(),
             item(Messages.of("sheet.export-words"), this::write),
             item(Messages.of("sheet.import-words"), this::read),
             new SeparatorMenuItem(),

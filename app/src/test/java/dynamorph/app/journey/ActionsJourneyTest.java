@@ -43,6 +43,7 @@ class ActionsJourneyTest extends JourneyTest {
           "Export the frames\u2026",
           "Export titles with transparency\u2026",
           "Shortcuts",
+          "Find words",
           "Find and replace",
           "Fonts in this project",
           "Undo",

@@ -13,7 +13,10 @@ import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
 import dynamorph.model.reach.LocalChanges;
+import dynamorph.model.sheet.Sheet;
+import dynamorph.model.sheet.SheetRow;
 import dynamorph.model.sheet.view.RowUnit;
+import dynamorph.model.sheet.view.SheetOrder;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.TextRange;
@@ -409,6 +412,43 @@ class SheetJourneyTest extends JourneyTest {
     driver.waitFor("the artboards are shown", () -> !driver.isShown("#sheet"));
     assertThat(driver.workspace().selection().cursor().map(Selection.Cursor::range).orElseThrow())
         .isEqualTo(new TextRange(paragraphs.get(0).length() + 1, paragraphs.get(0).length() + 16));
+  }
+
+  /** The rows say what would become of their words; what is not selected stays. */
+  @Test
+  void wordsAreReplacedInWhatIsSelected() {
+    openSheet();
+    list(RowUnit.PARAGRAPH);
+    driver.robot().interact(() -> driver.node("sheet-list").requestFocus());
+    driver.robot().push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.F);
+    driver.robot().write("clock").push(KeyCode.ENTER).write("movement");
+    listed();
+    assertThat(text("sheet-replace-count"))
+        .startsWith("7 places in 7 rows, in all that are listed");
+    List<SheetRow> with =
+        Sheet.of(demo, SheetOrder.USUAL.withUnit(RowUnit.PARAGRAPH)).groups().stream()
+            .flatMap(group -> group.rows().stream())
+            .filter(row ->
+                row.layer().story().text().toLowerCase(java.util.Locale.ROOT).contains("clock"))
+            .toList();
+    assertThat(with).as("counted by reading the texts").hasSize(7);
+    driver.robot().clickOn(".words-before");
+    driver.robot().press(KeyCode.SHIFT).push(KeyCode.DOWN).release(KeyCode.SHIFT);
+    driver.settle();
+    assertThat(driver.workspace().selection().passages()).hasSize(2);
+    assertThat(text("sheet-replace-count"))
+        .isEqualTo("2 places in 2 rows, in what is selected (2 paragraphs)");
+    driver.robot().clickOn("#sheet-replace-all");
+    listed();
+    long left = driver.workspace().project().layers().filter(layer -> has(layer, "clock")).count();
+    assertThat(left).isEqualTo(demo.layers().filter(layer -> has(layer, "clock")).count() - 2);
+    assertThat(words("entrance-subtitle")).contains("tower movement came back");
+    driver.robot().interact(() -> driver.workspace().undo());
+    assertThat(driver.workspace().project().artboards()).isEqualTo(demo.artboards());
+  }
+
+  private static boolean has(Layer layer, String words) {
+    return layer.story().text().contains(words);
   }
 
   private void chooseView(String item) {

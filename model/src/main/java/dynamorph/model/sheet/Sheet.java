@@ -71,6 +71,11 @@ public record Sheet(
   private static final java.util.regex.Pattern QUERY =
       java.util.regex.Pattern.compile("^[!(\\s]*[a-z]+\\s*(=|!=|~|!~|<|>).*");
 
+  /** Whether what is asked for is in the language that chooses texts; else it is words. */
+  public static boolean isQuery(String asked) {
+    return QUERY.matcher(asked).matches();
+  }
+
   /** Lists the texts of a project. */
   public static Sheet of(Project project, SheetOrder order) {
     Cascade cascade = Cascade.of(project);
@@ -144,7 +149,7 @@ public record Sheet(
   private static Set<SheetRow.Key> matching(
       Project project, Cascade cascade, String query, List<SheetRow> rows) {
     Predicate<SheetRow> wanted;
-    if (QUERY.matcher(query).matches()) {
+    if (isQuery(query)) {
       LayerQuery read = LayerQuery.parse(query);
       wanted = row -> read.fits(project, cascade, row.board(), row.layer(), () -> local(row));
     } else {

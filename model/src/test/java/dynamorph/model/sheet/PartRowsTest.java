@@ -18,9 +18,11 @@ import dynamorph.model.edit.style.Follow;
 import dynamorph.model.edit.style.KeepStyle;
 import dynamorph.model.edit.style.Proposal;
 import dynamorph.model.edit.style.StopFollowing;
+import dynamorph.model.edit.text.ReplaceWords;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
+import dynamorph.model.reach.WordSearch;
 import dynamorph.model.sheet.view.Column;
 import dynamorph.model.sheet.view.Grouping;
 import dynamorph.model.sheet.view.RowUnit;
@@ -31,6 +33,7 @@ import dynamorph.model.style.StyleLevel;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
+import dynamorph.model.text.WordQuery;
 import dynamorph.model.value.FontSize;
 import java.util.ArrayList;
 import java.util.List;
@@ -233,5 +236,28 @@ class PartRowsTest {
     assertThat(text(ChangeParts.delete(List.of(rows(RowUnit.RUN).get(2))).applyTo(project)))
         .isEqualTo("Winding\n\nThe  rings\nStriking");
     assertThat(two.layer(new LayerId("u")).orElseThrow().story().text()).isEqualTo("Oil can");
+  }
+
+  /** "in" stands in Winding, rings, Striking and nowhere in Oil can; "bell r" in no single run. */
+  @Test
+  void wordsAreFoundAndReplacedInSomeRowsOnly() {
+    WordQuery query = new WordQuery("in", false, false);
+    List<SheetRow> all = rows(RowUnit.PARAGRAPH);
+    assertThat(all).hasSize(4);
+    List<SheetRow> some = all.subList(1, 4);
+    Map<SheetRow.Key, List<WordSearch.Hit>> hits = RowSearch.hits(project, query, some);
+    assertThat(hits.keySet()).containsExactly(some.get(0).key(), some.get(1).key());
+    Project after =
+        new ReplaceWords(hits.values().stream().flatMap(List::stream).toList(), "u")
+            .applyTo(project);
+    assertThat(after.layer(TEXT).orElseThrow().story().text())
+        .isEqualTo("Winding\n\nThe bell rugs\nStrikug");
+    assertThat(RowSearch.hits(project, new WordQuery("bell r", true, false), all)).hasSize(1);
+    assertThat(RowSearch.hits(project, new WordQuery("bell r", true, false), rows(RowUnit.RUN)))
+        .as("letters of two rows are in none")
+        .isEmpty();
+    assertThat(RowSearch.hits(project, new WordQuery("ring", true, true), rows(RowUnit.RUN)))
+        .as("what goes on beyond is no whole word")
+        .isEmpty();
   }
 }

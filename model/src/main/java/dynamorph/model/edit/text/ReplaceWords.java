@@ -1,16 +1,17 @@
 package dynamorph.model.edit.text;
 
+import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.message.Messages;
 import dynamorph.model.reach.WordSearch;
+import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -32,25 +33,19 @@ public record ReplaceWords(List<WordSearch.Hit> hits, String replacement) implem
                     WordSearch.Hit::layer,
                     LinkedHashMap::new,
                     Collectors.mapping(WordSearch.Hit::range, Collectors.toList())));
-    Project project = before;
-    for (Map.Entry<LayerId, List<TextRange>> places : byLayer.entrySet()) {
-      // from the end, so that the places before stay where they are
-      List<TextRange> ranges =
-          places.getValue().stream()
-              .sorted(Comparator.comparingInt(TextRange::start).reversed())
-              .toList();
-      project =
-          project.mapLayers(
-              Set.of(places.getKey()),
-              layer -> {
-                var story = layer.story();
-                for (TextRange range : ranges) {
-                  story = story.replace(range, replacement);
-                }
-                return layer.withStory(story);
-              });
+    return before.mapLayers(
+        byLayer.keySet(),
+        layer -> layer.withStory(replaced(layer, byLayer.getOrDefault(layer.id(), List.of()))));
+  }
+
+  /** From the end, so that the places before stay where they are. */
+  private Story replaced(Layer layer, List<TextRange> places) {
+    Story story = layer.story();
+    for (TextRange place :
+        places.stream().sorted(Comparator.comparingInt(TextRange::start).reversed()).toList()) {
+      story = story.replace(place, replacement);
     }
-    return project;
+    return story;
   }
 
   @Override
