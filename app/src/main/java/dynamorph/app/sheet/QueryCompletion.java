@@ -2,6 +2,9 @@ package dynamorph.app.sheet;
 
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.Property;
+import dynamorph.model.property.ValueType;
 import dynamorph.model.reach.FontUse;
 import dynamorph.model.reach.LayerQuery;
 import dynamorph.model.sheet.Sheet;
@@ -25,7 +28,7 @@ final class QueryCompletion {
 
   /** A term that is being written, up to the caret. */
   private static final Pattern TERM =
-      Pattern.compile("(?:^|&&|\\|\\||[(!])\\s*([a-z]*)\\s*(?:(=|!=|~|!~)\\s*([^&|()\"]*))?$");
+      Pattern.compile("(?:^|&&|\\|\\||[(!])\\s*([a-z0-9/-]*)\\s*(?:(=|!=|~|!~)\\s*([^&|()\"]*))?$");
 
   private final TextField field;
   private final SheetWatch watch;
@@ -91,9 +94,13 @@ final class QueryCompletion {
     return item;
   }
 
+  /** The fields, then the properties of letters and paragraphs. */
   private static Stream<String> fields() {
-    return Arrays.stream(LayerQuery.Field.values())
-        .map(field -> field.name().toLowerCase(Locale.ROOT));
+    return Stream.concat(
+            Arrays.stream(LayerQuery.Field.values())
+                .map(field -> field.name().toLowerCase(Locale.ROOT)),
+            Properties.of(Property.Part.TEXT).map(property -> property.key().path()))
+        .distinct();
   }
 
   private Stream<String> values(String field) {
@@ -106,9 +113,24 @@ final class QueryCompletion {
     return switch (field) {
       case "style", "follows" -> project.styles().stream().map(Style::name);
       case "artboard" -> project.artboards().stream().map(Artboard::name);
-      case "font" -> FontUse.of(project).families().stream();
+      case "font", "font-family" -> FontUse.of(project).families().stream();
       case "kind" -> Stream.of("text", "shape");
+      default ->
+          Properties.of(Property.Part.TEXT)
+              .filter(property -> property.key().path().equals(field))
+              .flatMap(property -> choices(property.type()));
+    };
+  }
+
+  private static Stream<String> choices(ValueType<?> type) {
+    return switch (type) {
+      case ValueType.Choice<?> choice -> written(choice);
+      case ValueType.Flag _ -> Stream.of("true", "false");
       default -> Stream.empty();
     };
+  }
+
+  private static <E extends Enum<E>> Stream<String> written(ValueType.Choice<E> choice) {
+    return choice.options().stream().map(choice::format);
   }
 }

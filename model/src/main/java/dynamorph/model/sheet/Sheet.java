@@ -69,7 +69,7 @@ public record Sheet(
 
   /** A query has one of these; words to be found have none. */
   private static final java.util.regex.Pattern QUERY =
-      java.util.regex.Pattern.compile("^[!(\\s]*[a-z]+\\s*(=|!=|~|!~|<|>).*");
+      java.util.regex.Pattern.compile("^[!(\\s]*[a-z][a-z0-9/-]*\\s*(=|!=|~|!~|<|>).*");
 
   /** Whether what is asked for is in the language that chooses texts; else it is words. */
   public static boolean isQuery(String asked) {
