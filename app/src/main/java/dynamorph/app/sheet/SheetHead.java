@@ -311,7 +311,7 @@ final class SheetHead extends VBox {
 
   private void tell(Sheet sheet) {
     boolean asked = !query.getText().isBlank();
-    count.setText(asked ? Messages.of("sheet.match", sheet.matching().size()) : "");
+    count.setText(asked ? Messages.of("sheet.match", sheet.matches()) : "");
     wrong.setVisible(sheet.wrong().isPresent());
     wrong.setText(sheet.wrong().orElse(""));
   }

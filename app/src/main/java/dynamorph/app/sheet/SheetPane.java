@@ -255,10 +255,7 @@ public final class SheetPane extends VBox implements AutoCloseable {
   /** Whether a text is what is asked for; all are if nothing is. */
   boolean isMarked(SheetRow row) {
     boolean asked = !watch.orderProperty().get().query().isBlank();
-    return !asked
-        || sheet()
-            .filter(sheet -> sheet.wrong().isPresent() || sheet.matching().contains(row.key()))
-            .isPresent();
+    return !asked || sheet().filter(sheet -> sheet.isMeant(row)).isPresent();
   }
 
   /** How cells are edited where they stand. */

@@ -29,6 +29,9 @@ final class SheetWatch implements AutoCloseable {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final LatestWork<Request> work;
 
+  /** What was listed last, for the thread that lists. */
+  private Optional<Sheet> latest = Optional.empty();
+
   SheetWatch(Workspace workspace) {
     this.workspace = workspace;
     this.open = workspace.view().sheetProperty();
@@ -64,7 +67,9 @@ final class SheetWatch implements AutoCloseable {
   }
 
   private void list(Request request) {
-    Sheet listed = Sheet.of(request.project(), request.order()).showing(request.shown());
+    Sheet own = Sheet.of(request.project(), request.order(), latest);
+    latest = Optional.of(own);
+    Sheet listed = own.showing(request.shown());
     Platform.runLater(() -> sheet.set(Optional.of(listed)));
   }
 

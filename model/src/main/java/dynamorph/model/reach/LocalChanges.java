@@ -46,6 +46,11 @@ public final class LocalChanges {
     return local.size() < 2 && !layer.story().deviatesInside() ? local.size() : of(layer).size();
   }
 
+  /** Whether there is any. */
+  public static boolean isAny(Layer layer) {
+    return any(layer, _ -> true);
+  }
+
   /**
    * How many a part of a text has by itself, without those of the text around it.
    *

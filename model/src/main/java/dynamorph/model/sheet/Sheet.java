@@ -6,7 +6,6 @@ import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.DominantLook;
-import dynamorph.model.edit.Target;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
@@ -17,22 +16,13 @@ import dynamorph.model.sheet.view.Column;
 import dynamorph.model.sheet.view.Grouping;
 import dynamorph.model.sheet.view.RowUnit;
 import dynamorph.model.sheet.view.SheetOrder;
-import dynamorph.model.style.Style;
-import dynamorph.model.style.StyleId;
-import dynamorph.model.text.Paragraph;
-import dynamorph.model.text.TextRange;
 import dynamorph.model.timeline.Timeline;
-import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
-import dynamorph.model.value.FontSize;
-import dynamorph.model.value.Leading;
-import dynamorph.model.value.Length;
 import dynamorph.model.value.Numbers;
-import java.text.Collator;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Collections;
 import java.util.HashMap;
-import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -46,19 +36,21 @@ import java.util.stream.Collectors;
 /**
  * All texts of a project side by side.
  *
- * @param matching those that the query means
- * @param wrong why the query cannot be read; then it means nothing
  * @param unit what has a row of its own
- * @param texts how many rows there are without a query
+ * @param all every row in the order of the project
+ * @param matches how many the query means
+ * @param meant those that it means, where others are listed too
+ * @param wrong why the query cannot be read; then it means nothing
  */
 public record Sheet(
     Project project,
     Cascade cascade,
     RowUnit unit,
+    List<SheetRow> all,
     List<Group> groups,
-    Set<SheetRow.Key> matching,
-    Optional<String> wrong,
-    int texts) {
+    int matches,
+    Optional<Set<SheetRow.Key>> meant,
+    Optional<String> wrong) {
   /**
    * Texts that stand together.
    *
@@ -78,45 +70,80 @@ public record Sheet(
 
   /** Lists the texts of a project. */
   public static Sheet of(Project project, SheetOrder order) {
-    Cascade cascade = Cascade.of(project);
-    List<SheetRow> all = new ArrayList<>();
-    for (Artboard board : project.artboards()) {
-      for (Layer layer : board.layers()) {
-        if (layer.isText() && !layer.isFurtherBox()) {
-          all.addAll(SheetRow.of(board, layer, order.unit()));
-        }
-      }
-    }
+    return of(project, order, Optional.empty());
+  }
+
+  /**
+   * Lists the texts of a project. What is known of artboards and looks that stayed is used again.
+   *
+   * @param earlier a list of it as it was
+   */
+  public static Sheet of(Project project, SheetOrder order, Optional<Sheet> earlier) {
+    Cascade cascade =
+        earlier.map(known -> known.cascade.follow(project)).orElseGet(() -> Cascade.of(project));
+    List<SheetRow> all =
+        all(project, order.unit(), earlier.filter(known -> known.unit == order.unit()));
     String query = order.query().strip();
-    Set<SheetRow.Key> matching = new HashSet<>();
+    List<SheetRow> matching = List.of();
     Optional<String> wrong = Optional.empty();
     try {
-      matching = query.isEmpty() ? Set.of() : matching(project, cascade, query, all);
+      matching = query.isEmpty() ? List.of() : matching(project, cascade, query, all);
     } catch (IllegalArgumentException unreadable) {
       wrong = Optional.of(String.valueOf(unreadable.getMessage()));
     }
-    boolean filters = order.onlyMatching() && !query.isEmpty() && wrong.isEmpty();
-    Set<SheetRow.Key> meant = matching;
-    List<SheetRow> rows =
-        filters
-            ? all.stream()
-                .filter(row -> meant.contains(row.key()))
-                .collect(Collectors.toCollection(ArrayList::new))
-            : new ArrayList<>(all);
-    order
-        .sorted()
-        .ifPresent(column -> {
-          Comparator<SheetRow> rising = comparator(project, cascade, column, rows);
-          rows.sort(order.falling() ? rising.reversed() : rising);
-        });
+    boolean asked = !query.isEmpty() && wrong.isEmpty();
+    List<SheetRow> rows = asked && order.onlyMatching() ? matching : all;
+    List<SheetRow> listed = rows;
+    List<SheetRow> sorted =
+        order
+            .sorted()
+            .map(column -> new SheetSorting(project, cascade, order.falling()).by(column, listed))
+            .orElse(listed);
     return new Sheet(
         project,
         cascade,
         order.unit(),
-        grouped(project, cascade, order.grouping(), rows),
-        matching,
-        wrong,
-        all.size());
+        all,
+        grouped(project, cascade, order.grouping(), sorted),
+        matching.size(),
+        asked && !order.onlyMatching()
+            ? Optional.of(matching.stream().map(SheetRow::key).collect(Collectors.toSet()))
+            : Optional.empty(),
+        wrong);
+  }
+
+  /** How many rows there are without a query. */
+  public int texts() {
+    return all.size();
+  }
+
+  /** Whether a row that is listed is what the query means; all are if there is none. */
+  public boolean isMeant(SheetRow row) {
+    return meant.isEmpty() || meant.get().contains(row.key());
+  }
+
+  private static List<SheetRow> all(Project project, RowUnit unit, Optional<Sheet> earlier) {
+    if (earlier.isPresent() && earlier.get().project == project) {
+      return earlier.get().all;
+    }
+    Map<Artboard, List<SheetRow>> known = new IdentityHashMap<>();
+    earlier.ifPresent(sheet ->
+        sheet.all.forEach(
+            row -> known.computeIfAbsent(row.board(), _ -> new ArrayList<>()).add(row)));
+    List<SheetRow> all = new ArrayList<>();
+    for (Artboard board : project.artboards()) {
+      List<SheetRow> rows = known.get(board);
+      if (rows == null) {
+        rows = new ArrayList<>();
+        for (Layer layer : board.layers()) {
+          if (layer.isText() && !layer.isFurtherBox()) {
+            rows.addAll(SheetRow.of(board, layer, unit));
+          }
+        }
+      }
+      all.addAll(rows);
+    }
+    return Collections.unmodifiableList(all);
   }
 
   /**
@@ -143,10 +170,10 @@ public record Sheet(
                     group.rows().stream().map(row -> rows.getOrDefault(row.key(), row)).toList(),
                     group.local()))
             .toList();
-    return new Sheet(shown, Cascade.of(shown), unit, changed, matching, wrong, texts);
+    return new Sheet(shown, cascade.follow(shown), unit, all, changed, matches, meant, wrong);
   }
 
-  private static Set<SheetRow.Key> matching(
+  private static List<SheetRow> matching(
       Project project, Cascade cascade, String query, List<SheetRow> rows) {
     Predicate<SheetRow> wanted;
     if (isQuery(query)) {
@@ -159,7 +186,7 @@ public record Sheet(
               row.layer().story().text().toLowerCase(Locale.ROOT).contains(words)
                   || row.layer().name().toLowerCase(Locale.ROOT).contains(words);
     }
-    return rows.stream().filter(wanted).map(SheetRow::key).collect(Collectors.toSet());
+    return rows.parallelStream().filter(wanted).toList();
   }
 
   // --- groups ---------------------------------------------------------------------------------
@@ -169,10 +196,14 @@ public record Sheet(
     Function<SheetRow, String> title =
         switch (grouping) {
           case NONE -> _ -> "";
-          case STYLE -> row -> styles(project, row);
+          case STYLE -> new StyleNames(project)::of;
           case ARTBOARD -> row -> row.board().name();
           case TRACK -> Sheet::track;
-          case LOOK -> row -> look(cascade, row.layer());
+          case LOOK -> {
+            // thousands of texts have few looks
+            Map<PropertySet, String> known = new IdentityHashMap<>();
+            yield row -> known.computeIfAbsent(DominantLook.of(cascade, row.layer()), Sheet::look);
+          }
         };
     Map<String, List<SheetRow>> groups = new LinkedHashMap<>();
     for (SheetRow row : rows) {
@@ -183,11 +214,11 @@ public record Sheet(
             new Group(
                 entry.getKey(),
                 List.copyOf(entry.getValue()),
-                (int) entry.getValue().stream().filter(row -> local(row) > 0).count()))
+                (int) entry.getValue().stream().filter(Sheet::isLocal).count()))
         .toList();
   }
 
-  private static String track(SheetRow row) {
+  static String track(SheetRow row) {
     return row.layer()
         .track()
         .flatMap(id -> row.board().timeline().flatMap(line -> line.track(id)))
@@ -196,34 +227,12 @@ public record Sheet(
         .orElse(row.board().name());
   }
 
-  private static String look(Cascade cascade, Layer layer) {
-    PropertySet look = DominantLook.of(cascade, layer);
+  private static String look(PropertySet look) {
     return Messages.of(
         "sheet.look",
         Coats.value(look, Properties.FONT_FAMILY.key()),
         Numbers.format(Coats.value(look, Properties.FONT_WEIGHT.key()), 0),
         Numbers.format(Coats.value(look, Properties.SIZE.key()).over(0), 1));
-  }
-
-  /**
-   * The names of the styles that a text takes as a whole, the last added first; of a part those of
-   * its own, or where it has none those of the text around it.
-   */
-  public static String styles(Project project, SheetRow row) {
-    Paragraph first = row.layer().story().paragraphs().getFirst();
-    List<StyleId> own =
-        switch (row.words().map(Target.Words::range).orElse(null)) {
-          case null -> List.of();
-          case TextRange range when range.isEmpty() -> first.follows().stream().toList();
-          case TextRange _ -> first.spans().getFirst().follows();
-        };
-    List<StyleId> taken = own.isEmpty() ? project.taken(row.layer()) : own;
-    String names =
-        taken.reversed().stream()
-            .flatMap(id -> project.styles().find(id).stream())
-            .map(Style::name)
-            .collect(Collectors.joining(", "));
-    return names.isEmpty() ? Messages.of("sheet.no-style") : names;
   }
 
   // --- cells ----------------------------------------------------------------------------------
@@ -241,7 +250,7 @@ public record Sheet(
       case WORDS -> row.layer().story().text();
       case PLACE -> track(row);
       case TIME -> time(row);
-      case STYLES -> styles(project, row);
+      case STYLES -> new StyleNames(project).of(row);
       case LOCAL -> {
         int count = local(row);
         yield count == 0 ? "" : String.valueOf(count);
@@ -254,6 +263,10 @@ public record Sheet(
     return row.words()
         .map(part -> LocalChanges.countInside(row.layer(), part.isOfParagraphs()))
         .orElseGet(() -> LocalChanges.count(row.layer()));
+  }
+
+  private static boolean isLocal(SheetRow row) {
+    return row.words().isEmpty() ? LocalChanges.isAny(row.layer()) : local(row) > 0;
   }
 
   private static String time(SheetRow row) {
@@ -285,58 +298,5 @@ public record Sheet(
             .distinct()
             .count()
         > 1;
-  }
-
-  // --- order ----------------------------------------------------------------------------------
-
-  private static Comparator<SheetRow> comparator(
-      Project project, Cascade cascade, Column column, List<SheetRow> rows) {
-    return switch (column) {
-      case Column.Fact fact ->
-          switch (fact) {
-            case LOCAL -> Comparator.comparingInt(Sheet::local);
-            case TIME ->
-                Comparator.comparingLong(
-                    row -> row.layer().timing().map(Timing::in).map(in -> in.ticks()).orElse(-1L));
-            case WORDS -> byWords(rows, row -> row.layer().story().text());
-            case PLACE -> byWords(rows, Sheet::track);
-            case STYLES -> byWords(rows, row -> styles(project, row));
-          };
-      case Column.Value(PropertyKey<?> key) -> byValue(cascade, key, rows);
-    };
-  }
-
-  /** Words are read once, as comparing them by the rules of a language takes long. */
-  private static Comparator<SheetRow> byWords(
-      List<SheetRow> rows, Function<SheetRow, String> words) {
-    Collator collator = Collator.getInstance(Locale.ENGLISH);
-    Map<String, java.text.CollationKey> known = new HashMap<>();
-    Map<SheetRow.Key, java.text.CollationKey> keys = new HashMap<>();
-    rows.forEach(row ->
-        keys.put(row.key(), known.computeIfAbsent(words.apply(row), collator::getCollationKey)));
-    return Comparator.comparing(row -> java.util.Objects.requireNonNull(keys.get(row.key())));
-  }
-
-  private static <T> Comparator<SheetRow> byValue(
-      Cascade cascade, PropertyKey<T> key, List<SheetRow> rows) {
-    Map<SheetRow.Key, T> values = new HashMap<>();
-    rows.forEach(
-        row -> values.put(row.key(), Coats.value(DominantLook.of(cascade, row.layer()), key)));
-    return Comparator.comparingDouble(
-            (SheetRow row) -> amount(java.util.Objects.requireNonNull(values.get(row.key()))))
-        .thenComparing(row ->
-            key.property().type().format(java.util.Objects.requireNonNull(values.get(row.key()))));
-  }
-
-  private static double amount(Object value) {
-    return switch (value) {
-      case Double number -> number;
-      case FontSize size -> size.over(0);
-      case Length length -> length.amount();
-      case Leading.Absolute leading -> leading.points();
-      case Leading.Relative leading -> leading.share();
-      case Boolean flag -> flag ? 1 : 0;
-      default -> 0;
-    };
   }
 }

@@ -96,7 +96,10 @@ class SheetTest {
     assertThat(ids(of(flat.withQuery("BELL")))).containsExactly("1");
     Sheet marked = of(flat.withQuery("size>50").withOnlyMatching(false));
     assertThat(ids(marked)).hasSize(4);
-    assertThat(marked.matching()).extracting(key -> key.layer().value()).containsExactly("3");
+    assertThat(marked.groups().getFirst().rows().stream().filter(marked::isMeant))
+        .extracting(row -> row.id().value())
+        .containsExactly("3");
+    assertThat(marked.matches()).isEqualTo(1);
   }
 
   @Test
