@@ -284,7 +284,12 @@ public final class Artboard {
   }
 
   public Optional<Layer> layer(LayerId wanted) {
-    return layers.stream().filter(layer -> layer.id().equals(wanted)).findFirst();
+    for (Layer layer : layers) {
+      if (layer.id().equals(wanted)) {
+        return Optional.of(layer);
+      }
+    }
+    return Optional.empty();
   }
 
   /** Size as people say it: {@code 900 × 600 mm}. */

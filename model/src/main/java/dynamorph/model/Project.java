@@ -382,7 +382,7 @@ public record Project(
   }
 
   public Optional<Layer> layer(LayerId id) {
-    return artboards.stream().flatMap(artboard -> artboard.layer(id).stream()).findFirst();
+    return LayerIndex.find(artboards, id).map(LayerIndex.Standing::layer);
   }
 
   public Optional<Artboard> artboard(ArtboardId id) {
@@ -398,7 +398,7 @@ public record Project(
 
   /** The artboard that a layer stands on. */
   public Optional<Artboard> artboardOf(LayerId id) {
-    return artboards.stream().filter(artboard -> artboard.layer(id).isPresent()).findFirst();
+    return LayerIndex.find(artboards, id).map(LayerIndex.Standing::board);
   }
 
   /** The style that plain text on an artboard takes: its own base, or that of the project. */
