@@ -22,6 +22,7 @@ import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
+import dynamorph.typeset.survey.River;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -82,6 +83,9 @@ final class SeenFindings {
       tooSmall(found).ifPresent(detail -> add(findings, Rule.TOO_SMALL, text.layer(), detail));
     }
     lines(text, findings);
+    if (rules.has(Rule.RIVER)) {
+      rivers(text, findings);
+    }
     return findings;
   }
 
@@ -201,6 +205,24 @@ final class SeenFindings {
       if (index > 0 && line.x() != lines.get(index - 1).x()) {
         parted(text, lines, index, findings);
       }
+    }
+  }
+
+  private void rivers(PlacedLayer text, List<Finding> findings) {
+    List<Line> lines = text.layout().shownLines();
+    int most = (int) rules.limit(Rule.RIVER, "lines");
+    if (lines.size() < most) {
+      return;
+    }
+    for (River river :
+        River.in(lines, text.story().text(), most, rules.limit(Rule.RIVER, "width"))) {
+      TextRange range =
+          new TextRange(lines.get(river.first()).start(), lines.get(river.last()).end());
+      add(
+          findings,
+          Rule.RIVER,
+          new Spot.InText(text.layer().id(), Optional.of(range)),
+          Messages.of("seen-findings.river", river.length()));
     }
   }
 

@@ -23,6 +23,7 @@ import dynamorph.model.survey.rule.Rule;
 import dynamorph.model.survey.rule.RuleSet;
 import dynamorph.model.survey.rule.RuleSetting;
 import dynamorph.model.survey.rule.SurveySettings;
+import dynamorph.model.value.Alignment;
 import dynamorph.model.value.BoxFit;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
@@ -229,5 +230,26 @@ class SurveyTest {
   private Pixels picture(Project project) {
     Scene scene = maker.make(project);
     return new ArtboardPicture(maker.painter()).pixels(scene.boards().getFirst(), 0.5);
+  }
+
+  /** A narrow column whose spaces are stretched, against the same words set ragged. */
+  @Test
+  void aRiverIsFoundInJustifiedWordsOnly() {
+    String words = "one two one two one two one two one two one two";
+    PropertySet narrow =
+        PropertySet.EMPTY
+            .with(Properties.SIZE, FontSize.points(10))
+            .with(Properties.BOX, BoxFit.FIXED)
+            .with(Properties.BOX_WIDTH, 50.0)
+            .with(Properties.BOX_HEIGHT, 90.0);
+    Layer ragged = Layer.of("ragged", "ragged", words).withLocal(narrow);
+    Layer justified =
+        Layer.of("justified", "justified", words)
+            .withLocal(narrow.with(Properties.ALIGNMENT, Alignment.JUSTIFIED));
+    assertThat(of(apart(ragged, justified)).findings())
+        .filteredOn(finding -> finding.rule() == Rule.RIVER)
+        .singleElement()
+        .satisfies(
+            finding -> assertThat(finding.layers()).containsExactly(new LayerId("justified")));
   }
 }

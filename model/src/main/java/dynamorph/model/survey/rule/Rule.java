@@ -132,6 +132,13 @@ public enum Rule {
       Messages.of("rule.hyphens.help"),
       new Limit("most", 3, 1, 20)),
   WIDOW(Group.WORDS, Severity.NOTE, Messages.of("rule.widow"), Messages.of("rule.widow.help")),
+  RIVER(
+      Group.WORDS,
+      Severity.NOTE,
+      Messages.of("rule.river"),
+      Messages.of("rule.river.help"),
+      new Limit("lines", 4, 3, 20),
+      new Limit("width", 0.32, 0.1, 2)),
   /** What a house rule says. */
   HOUSE(Group.HOUSE, Severity.ERROR, Messages.of("rule.house"), Messages.of("rule.house.help"));
 
