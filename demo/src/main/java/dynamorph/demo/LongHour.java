@@ -102,7 +102,11 @@ public final class LongHour {
             SheetView.USUAL.pictureWidth()),
         new SheetView(
             "Set by hand",
-            plain.withGrouping(Grouping.ARTBOARD).withQuery("local>0").sortedBy(Column.Fact.LOCAL),
+            plain
+                .withGrouping(Grouping.NONE)
+                .withQuery("local>0")
+                .sortedBy(Column.Fact.LOCAL)
+                .sortedBy(Column.Fact.LOCAL),
             List.of(Column.Fact.WORDS, Column.Fact.STYLES, Column.Fact.LOCAL, size),
             false,
             SheetView.USUAL.pictureWidth()));
