@@ -6,6 +6,7 @@ import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.formats.project.RuleSetFile;
 import dynamorph.formats.survey.SarifLog;
+import dynamorph.formats.survey.SurveyDocument;
 import dynamorph.formats.survey.SurveyJson;
 import dynamorph.formats.survey.SurveyPage;
 import dynamorph.model.Project;
@@ -29,6 +30,8 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -102,6 +105,9 @@ final class SurveyCommand implements Callable<Integer> {
   @Option(names = "--html", paramLabel = "PAGE", description = "${bundle:survey-command.html}")
   private Path html;
 
+  @Option(names = "--pdf", paramLabel = "DOCUMENT", description = "${bundle:survey-command.pdf}")
+  private Path pdf;
+
   @Spec private CommandSpec spec;
 
   @Override
@@ -112,7 +118,7 @@ final class SurveyCommand implements Callable<Integer> {
     if (mends != (output != null)) {
       throw new IllegalArgumentException(Messages.of("survey-command.mending-needs-an-output"));
     }
-    if (files.size() > 1 && (output != null || html != null)) {
+    if (files.size() > 1 && (output != null || html != null || pdf != null)) {
       throw new IllegalArgumentException(Messages.of("survey-command.one-file-at-a-time"));
     }
     Optional<RuleSet> rules =
@@ -134,6 +140,10 @@ final class SurveyCommand implements Callable<Integer> {
         if (html != null) {
           byte[] page = surveyor.page(report).getBytes(StandardCharsets.UTF_8);
           SafeFile.write(html, stream -> stream.write(page));
+        }
+        if (pdf != null) {
+          byte[] document = surveyor.document(report);
+          SafeFile.write(pdf, stream -> stream.write(document));
         }
         grave += report.count(least) + (weighs(report, least) ? report.hidden().size() : 0);
         nodes.add(SurveyJson.of(report).put("file", file.toString()));
@@ -260,6 +270,14 @@ final class SurveyCommand implements Callable<Integer> {
     String page(SurveyReport report) {
       Scene scene = maker.make(report.project());
       return SurveyPage.of(report, scene, maker);
+    }
+
+    byte[] document(SurveyReport report) {
+      return SurveyDocument.of(
+          report,
+          maker.make(report.project()),
+          maker,
+          ZonedDateTime.now().truncatedTo(ChronoUnit.SECONDS));
     }
 
     @Override

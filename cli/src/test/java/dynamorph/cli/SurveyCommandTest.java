@@ -1,6 +1,7 @@
 package dynamorph.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Project;
@@ -13,6 +14,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -156,6 +161,33 @@ class SurveyCommandTest {
         .contains("Double spaces")
         .doesNotContain("http://")
         .doesNotContain("src=\"/");
+  }
+
+  /** Every finding of the page stands in the document too, on pages of A4. */
+  @Test
+  void theDocumentSaysWhatThePageSays() throws IOException {
+    Path page = folder.resolve("report.html");
+    Path file = folder.resolve("report.pdf");
+    run("survey", messy.toString(), "--html", page.toString(), "--pdf", file.toString());
+    List<String> said =
+        Pattern.compile("<(?:h2|p)[^>]*>([^<&]+)</")
+            .matcher(Files.readString(page))
+            .results()
+            .map(found -> found.group(1).replaceAll("\\s+", ""))
+            .toList();
+    assertThat(said).hasSizeGreaterThan(30);
+    try (PDDocument document = Loader.loadPDF(file.toFile())) {
+      String text = new PDFTextStripper().getText(document).replaceAll("\\s+", "");
+      assertThat(said).allSatisfy(words -> assertThat(text).contains(words));
+      assertThat(document.getDocumentInformation().getTitle()).isEqualTo("Survey of As It Came");
+      assertThat(document.getPages())
+          .hasSizeGreaterThan(1)
+          .allSatisfy(one -> {
+            // 210 by 297 mm
+            assertThat(one.getMediaBox().getWidth()).isEqualTo(595.28f, within(0.01f));
+            assertThat(one.getMediaBox().getHeight()).isEqualTo(841.89f, within(0.01f));
+          });
+    }
   }
 
   @Test

@@ -73,6 +73,7 @@ public enum FileQuestion {
       Messages.of("file-question.save-the-report"),
       Way.SAVE,
       kind(Messages.of("file-question.pages"), ".html"),
+      kind("PDF", ".pdf"),
       kind("JSON", ".json"),
       kind("SARIF", ".sarif")),
   WORDS(

@@ -45,7 +45,8 @@ final class ReplacedWords extends TextFlow {
       at = Math.min(end, place.range().end());
       Text gone = add(words.substring(place.range().start(), at), "words-before");
       gone.setStrikethrough(true);
-      add(replacement, "words-after");
+      // the new words stand off those that they replace
+      add((replacement.isEmpty() ? "" : "\u2009") + replacement, "words-after");
     }
     if (at < to) {
       add(words.substring(at, to), "hit-context");

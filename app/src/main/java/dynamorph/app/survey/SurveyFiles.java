@@ -10,6 +10,7 @@ import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.project.ProjectReadException;
 import dynamorph.formats.project.RuleSetFile;
 import dynamorph.formats.survey.SarifLog;
+import dynamorph.formats.survey.SurveyDocument;
 import dynamorph.formats.survey.SurveyJson;
 import dynamorph.formats.survey.SurveyPage;
 import dynamorph.model.survey.rule.RuleSet;
@@ -20,6 +21,8 @@ import dynamorph.paint.survey.SurveyReport;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -75,7 +78,7 @@ public final class SurveyFiles {
             Thread.ofVirtual()
                 .start(() -> {
                   try {
-                    byte[] bytes = written(report, scene, file).getBytes(StandardCharsets.UTF_8);
+                    byte[] bytes = written(report, scene, file);
                     SafeFile.write(file, out -> out.write(bytes));
                     Platform.runLater(() -> told(file));
                   } catch (IOException failed) {
@@ -84,18 +87,27 @@ public final class SurveyFiles {
                 }));
   }
 
-  private String written(SurveyReport report, Scene scene, Path file) {
+  private byte[] written(SurveyReport report, Scene scene, Path file) {
     String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
+    if (name.endsWith(".pdf")) {
+      return SurveyDocument.of(
+          report, scene, maker(), ZonedDateTime.now().truncatedTo(ChronoUnit.SECONDS));
+    }
+    return text(report, scene, file, name).getBytes(StandardCharsets.UTF_8);
+  }
+
+  private SceneMaker maker() {
+    return new SceneMaker(studio.get().maker().typesetter(), new LayerPainter());
+  }
+
+  private String text(SurveyReport report, Scene scene, Path file, String name) {
     if (name.endsWith(".sarif")) {
       SarifLog log = new SarifLog();
       log.add(
           workspace.fileProperty().get().map(Path::getFileName).orElse(file.getFileName()), report);
       return log.text();
     }
-    return name.endsWith(".json")
-        ? SurveyJson.text(report)
-        : SurveyPage.of(
-            report, scene, new SceneMaker(studio.get().maker().typesetter(), new LayerPainter()));
+    return name.endsWith(".json") ? SurveyJson.text(report) : SurveyPage.of(report, scene, maker());
   }
 
   private void told(Path file) {

@@ -153,6 +153,8 @@ class NewProjectJourneyTest extends JourneyTest {
         Files.readString(tokens).replaceFirst("0\\.13333, 0\\.18824, 0\\.23137", "0.6, 0, 0.4"));
     driver.run("Import styles\u2026");
     driver.waitFor("it is asked", () -> driver.isShown("#arrival-pane"));
+    // what scrolls is found from the next pulse on
+    driver.settle();
     assertThat(driver.robot().lookup("#arrival-pane .colour-chip").queryAll()).hasSize(2);
     driver.press("arrival-theirs");
     driver.press("arrival-bring");

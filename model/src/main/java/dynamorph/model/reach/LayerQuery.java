@@ -185,14 +185,19 @@ public final class LayerQuery {
     String word = matcher.group(1);
     String comparison = matcher.group(2);
     Optional<Field> field =
-        Arrays.stream(Field.values()).filter(one -> one.word().equals(word)).findFirst();
-    AskedValue<?> asked = new AskedValue<>(key(field, word));
-    at = matcher.end();
-    int start = at;
-    String value = value();
-    if (field.isPresent() && !OF_LETTERS.containsKey(field.get())) {
-      return term(field.get(), comparison, value);
+        Arrays.stream(Field.values())
+            .filter(one -> one.word().equals(word) && !OF_LETTERS.containsKey(one))
+            .findFirst();
+    if (field.isPresent()) {
+      at = matcher.end();
+      return term(field.get(), comparison, value());
     }
+    return term(new AskedValue<>(property(word)), comparison, matcher.end());
+  }
+
+  private Predicate<Candidate> term(AskedValue<?> asked, String comparison, int start) {
+    at = start;
+    String value = value();
     try {
       AskedValue.Values wanted = wanted(asked, comparison, value);
       Predicate<Candidate> is = candidate -> wanted.in(candidate.cascade(), candidate.layer());
@@ -211,10 +216,11 @@ public final class LayerQuery {
     };
   }
 
-  /** The property of a word; of a field that is none any property. */
-  private PropertyKey<?> key(Optional<Field> field, String word) {
-    if (field.isPresent()) {
-      return OF_LETTERS.getOrDefault(field.get(), Properties.SIZE.key());
+  private PropertyKey<?> property(String word) {
+    for (Map.Entry<Field, PropertyKey<?>> known : OF_LETTERS.entrySet()) {
+      if (known.getKey().word().equals(word)) {
+        return known.getValue();
+      }
     }
     try {
       return Properties.key(word);

@@ -1,11 +1,10 @@
 package dynamorph.model.sheet;
 
-import com.ibm.icu.text.Collator;
-import com.ibm.icu.text.RuleBasedCollator;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
 import dynamorph.model.cascade.DominantLook;
+import dynamorph.model.message.WordOrder;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.sheet.view.Column;
@@ -20,7 +19,6 @@ import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 
@@ -29,9 +27,6 @@ import java.util.function.Function;
  * processors; rows that are alike stay in the order that they had.
  */
 final class SheetSorting {
-  /** Numbers within words are compared as numbers. */
-  private static final Collator WORDS = collator();
-
   private final Project project;
   private final Cascade cascade;
   private final boolean falling;
@@ -40,14 +35,6 @@ final class SheetSorting {
     this.project = project;
     this.cascade = cascade;
     this.falling = falling;
-  }
-
-  private static Collator collator() {
-    Collator collator = Collator.getInstance(Locale.ENGLISH);
-    if (collator instanceof RuleBasedCollator byRules) {
-      byRules.setNumericCollation(true);
-    }
-    return collator.freeze();
   }
 
   private record Keyed<O>(O key, List<SheetRow> rows) {}
@@ -113,7 +100,7 @@ final class SheetSorting {
 
   /** Words are read once, as comparing them by the rules of a language takes long. */
   private List<SheetRow> byWords(List<SheetRow> rows, Function<SheetRow, String> words) {
-    return by(rows, words, WORDS::getCollationKey);
+    return by(rows, words, WordOrder::key);
   }
 
   private <T> List<SheetRow> byValue(List<SheetRow> rows, PropertyKey<T> key) {

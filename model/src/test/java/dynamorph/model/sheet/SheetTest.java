@@ -11,6 +11,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.shape.Shape;
 import dynamorph.model.sheet.view.Column;
 import dynamorph.model.sheet.view.Grouping;
+import dynamorph.model.sheet.view.RowUnit;
 import dynamorph.model.sheet.view.SheetOrder;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleBook;
@@ -87,6 +88,49 @@ class SheetTest {
     assertThat(flat.sortedBy(SIZE).sortedBy(SIZE).sortedBy(SIZE)).isEqualTo(flat);
     // capitals and dots count for little
     assertThat(ids(of(flat.sortedBy(Column.Fact.WORDS)))).containsExactly("2", "3", "1", "4");
+  }
+
+  @Test
+  void numbersWithinWordsAreSortedAsNumbersAndLikesStayInOrder() {
+    Project labels =
+        Project.empty("P")
+            .plus(
+                Artboard.empty("a", "Label 10", 100, 100, LengthUnit.POINT)
+                    .plus(text("1", "Room 12"))
+                    .plus(text("2", "Room 2")))
+            .plus(
+                Artboard.empty("b", "Label 9", 100, 100, LengthUnit.POINT)
+                    .plus(text("3", "Room 12")));
+    SheetOrder flat = SheetOrder.USUAL.withGrouping(Grouping.NONE);
+    SheetOrder rising = flat.sortedBy(Column.Fact.WORDS);
+    assertThat(ids(Sheet.of(labels, rising))).containsExactly("2", "1", "3");
+    assertThat(ids(Sheet.of(labels, rising.sortedBy(Column.Fact.WORDS))))
+        .containsExactly("1", "3", "2");
+    assertThat(ids(Sheet.of(labels, flat.sortedBy(Column.Fact.PLACE))))
+        .containsExactly("3", "1", "2");
+  }
+
+  /** What is known of an earlier list must not outlive a change. */
+  @Test
+  void aListThatBeginsWithAnEarlierOneIsThatFromNothing() {
+    SheetOrder bySize = SheetOrder.USUAL.withGrouping(Grouping.LOOK).sortedBy(SIZE);
+    Sheet earlier = of(bySize);
+    Project changed =
+        project
+            .withStyles(
+                StyleBook.of(
+                    List.of(
+                        LABEL.withProperties(
+                            PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(200))))))
+            .mapLayers(layer -> layer.id().value().equals("3") ? sized(layer, 1) : layer);
+    for (SheetOrder order : List.of(bySize, bySize.withUnit(RowUnit.PARAGRAPH), SheetOrder.USUAL)) {
+      Sheet fresh = Sheet.of(changed, order);
+      Sheet again = Sheet.of(changed, order, Optional.of(earlier));
+      assertThat(again.groups()).isEqualTo(fresh.groups());
+      assertThat(again.texts()).isEqualTo(fresh.texts());
+    }
+    assertThat(ids(Sheet.of(changed, bySize, Optional.of(earlier))))
+        .containsExactly("3", "2", "4", "1");
   }
 
   @Test
