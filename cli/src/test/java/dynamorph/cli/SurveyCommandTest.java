@@ -168,7 +168,12 @@ class SurveyCommandTest {
   void theDocumentSaysWhatThePageSays() throws IOException {
     Path page = folder.resolve("report.html");
     Path file = folder.resolve("report.pdf");
-    run("survey", messy.toString(), "--html", page.toString(), "--pdf", file.toString());
+    Path named = folder.resolve("named.dmorph");
+    // names and notes may have lines of their own
+    ProjectFile.write(
+        ProjectFile.read(messy).mapArtboards(board -> board.withName(board.name() + "\nof oak")),
+        named);
+    run("survey", named.toString(), "--html", page.toString(), "--pdf", file.toString());
     List<String> said =
         Pattern.compile("<(?:h2|p)[^>]*>([^<&]+)</")
             .matcher(Files.readString(page))

@@ -36,9 +36,11 @@ import java.util.stream.Stream;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.DialogPane;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.PixelReader;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import org.junit.jupiter.api.Assumptions;
 import org.testfx.api.FxRobot;
 import org.testfx.robot.Motion;
@@ -461,5 +463,20 @@ final class Driver {
 
   void close() {
     robot.interact(window::close);
+  }
+
+  /** The dialog that is open, once it is. */
+  DialogPane dialog() {
+    waitFor("a dialog is open", () -> openDialog().isPresent());
+    return openDialog().orElseThrow();
+  }
+
+  static Optional<DialogPane> openDialog() {
+    return Window.getWindows().stream()
+        .filter(Window::isShowing)
+        .map(window -> window.getScene().getRoot())
+        .filter(DialogPane.class::isInstance)
+        .map(DialogPane.class::cast)
+        .findFirst();
   }
 }

@@ -61,34 +61,19 @@ class FilmToolsJourneyTest extends FilmJourney {
     driver.settle();
   }
 
-  /** The dialog that is open, once it is. */
-  private DialogPane dialog() {
-    driver.waitFor("a dialog is open", () -> openDialog().isPresent());
-    return openDialog().orElseThrow();
-  }
-
-  private static Optional<DialogPane> openDialog() {
-    return Window.getWindows().stream()
-        .filter(Window::isShowing)
-        .map(window -> window.getScene().getRoot())
-        .filter(DialogPane.class::isInstance)
-        .map(DialogPane.class::cast)
-        .findFirst();
-  }
-
   private void later(Runnable work) {
     javafx.application.Platform.runLater(work);
   }
 
   private List<TextField> fields() {
-    return dialog().lookupAll(".text-field").stream()
+    return driver.dialog().lookupAll(".text-field").stream()
         .filter(TextField.class::isInstance)
         .map(TextField.class::cast)
         .toList();
   }
 
   private void answer(ButtonType button) {
-    DialogPane dialog = dialog();
+    DialogPane dialog = driver.dialog();
     driver
         .robot()
         .interact(() -> ((javafx.scene.control.Button) dialog.lookupButton(button)).fire());
@@ -250,7 +235,7 @@ class FilmToolsJourneyTest extends FilmJourney {
     driver.robot().interact(() -> fields().get(1).setText("24"));
     driver.robot().interact(() -> fields().get(0).setText("none"));
     answer(ButtonType.OK);
-    assertThat(dialog().lookup(".problem-text")).as("what is wrong is said").isNotNull();
+    assertThat(driver.dialog().lookup(".problem-text")).as("what is wrong is said").isNotNull();
     driver.robot().interact(() -> fields().get(0).setText("3"));
     answer(ButtonType.OK);
     driver.settle();
@@ -301,7 +286,7 @@ class FilmToolsJourneyTest extends FilmJourney {
   @SuppressWarnings("unchecked") // the boxes of this dialog hold rates
   private ComboBox<FrameRate> box(int index) {
     return (ComboBox<FrameRate>)
-        dialog().lookupAll(".combo-box").stream().skip(index).findFirst().orElseThrow();
+        driver.dialog().lookupAll(".combo-box").stream().skip(index).findFirst().orElseThrow();
   }
 
   @Test
@@ -315,7 +300,7 @@ class FilmToolsJourneyTest extends FilmJourney {
     assertThat(driver.notice()).as("a pattern is needed").contains("Select the title");
     select("name-ilse");
     later(() -> driver.window().films().titles().titlesFromTable());
-    ListView<?> preview = (ListView<?>) dialog().lookup("#table-preview");
+    ListView<?> preview = (ListView<?>) driver.dialog().lookup("#table-preview");
     assertThat(preview.getItems()).hasSize(3);
     assertThat(preview.getItems().get(1).toString()).contains("line 3 is refused");
     answer(ButtonType.OK);
@@ -349,7 +334,7 @@ class FilmToolsJourneyTest extends FilmJourney {
     later(() -> action("Film settings\u2026"));
     driver.robot().interact(() -> fields().get(4).setText("zero"));
     answer(ButtonType.OK);
-    assertThat(openDialog()).as("it stays open while something is wrong").isPresent();
+    assertThat(Driver.openDialog()).as("it stays open while something is wrong").isPresent();
     driver.robot().interact(() -> fields().get(4).setText("12.5"));
     answer(ButtonType.OK);
     driver.settle();

@@ -42,7 +42,6 @@ import javafx.scene.image.ImageView;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DataFormat;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Window;
 import org.junit.jupiter.api.Test;
 
 /** A designer has all texts side by side, and changes many at once. */
@@ -458,8 +457,7 @@ class SheetJourneyTest extends JourneyTest {
   }
 
   private void answer(String name) {
-    driver.waitFor("a name is asked for", () -> dialog().isPresent());
-    DialogPane pane = dialog().orElseThrow();
+    DialogPane pane = driver.dialog();
     driver
         .robot()
         .interact(() -> {
@@ -467,15 +465,6 @@ class SheetJourneyTest extends JourneyTest {
           ((Button) pane.lookupButton(ButtonType.OK)).fire();
         });
     driver.settle();
-  }
-
-  private static Optional<DialogPane> dialog() {
-    return Window.getWindows().stream()
-        .filter(Window::isShowing)
-        .map(window -> window.getScene().getRoot())
-        .filter(DialogPane.class::isInstance)
-        .map(DialogPane.class::cast)
-        .findFirst();
   }
 
   /** What was arranged once is there again, in another session too. */

@@ -145,7 +145,8 @@ public final class SurveyDocument {
     List<Paragraph> paragraphs =
         lines.stream()
             .map(line ->
-                Paragraph.of(line.words()).mapSpans(span -> span.withLocal(tone(line.tone()))))
+                Paragraph.of(line.words().replaceAll("\\R", " "))
+                    .mapSpans(span -> span.withLocal(tone(line.tone()))))
             .toList();
     add(
         Layer.of(id(), lines.getFirst().words(), "")
