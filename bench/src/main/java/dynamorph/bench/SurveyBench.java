@@ -14,9 +14,11 @@ import dynamorph.model.sheet.Sheet;
 import dynamorph.model.sheet.view.Column;
 import dynamorph.model.sheet.view.Grouping;
 import dynamorph.model.sheet.view.SheetOrder;
+import dynamorph.model.style.Swatch;
 import dynamorph.model.survey.hidden.HiddenStyles;
 import dynamorph.model.survey.hidden.Tolerance;
 import dynamorph.model.survey.rule.RuleSet;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Rgba;
@@ -31,11 +33,14 @@ import dynamorph.typeset.spelling.Speller;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
 import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
@@ -63,7 +68,9 @@ public class SurveyBench {
   private FontLibrary fonts;
   private SceneMaker maker;
   private Scene scene;
-  private Scene edited;
+  private Scene resized;
+  private Scene reworded;
+  private Scene shown;
   private Survey warm;
 
   @Setup
@@ -91,18 +98,32 @@ public class SurveyBench {
               Artboard.empty("b" + board, "Board " + board, 2000, 2000, LengthUnit.PIXEL)
                   .withLayers(TreePVector.from(layers)));
     }
+    for (int grey = 0; grey < 12; grey++) {
+      project =
+          project.withPalette(
+              project
+                  .palette()
+                  .with(new Swatch("s" + grey, "Grey " + grey, Rgba.of(20 * grey, 30, 40))));
+    }
     fonts = FontLibrary.forProject(List.of());
     maker = new SceneMaker(new Typesetter(fonts), new LayerPainter());
     scene = maker.make(project);
-    Project changed =
-        SetValues.of(
-                new Target.Layers(List.of(new LayerId("t77"))),
-                Properties.SIZE.key(),
-                FontSize.points(31))
-            .applyTo(project);
-    edited = maker.make(changed, scene);
+    LayerId one = new LayerId("t77");
+    resized =
+        maker.make(
+            SetValues.of(
+                    new Target.Layers(List.of(one)), Properties.SIZE.key(), FontSize.points(31))
+                .applyTo(project),
+            scene);
+    reworded =
+        maker.make(
+            project.mapLayers(
+                Set.of(one),
+                layer -> layer.withStory(layer.story().replace(new TextRange(0, 7), "Striking"))),
+            scene);
     warm = new Survey(new Speller(), MediaSource.NONE);
     warm.of(scene, maker, Optional.empty());
+    shown = scene;
   }
 
   private static Layer text(SplittableRandom random, List<PropertySet> looks, int index) {
@@ -143,17 +164,50 @@ public class SurveyBench {
         .size();
   }
 
-  /** The whole survey after one text changed, and back. */
+  /** Until the first report on the way, from nothing. */
   @Benchmark
-  public int surveyAfterAnEdit() {
-    int changed =
-        warm.of(edited, maker, RuleSet.USUAL, Optional.empty(), _ -> {}, () -> false)
-            .findings()
-            .size();
-    return changed
-        + warm.of(scene, maker, RuleSet.USUAL, Optional.empty(), _ -> {}, () -> false)
-            .findings()
-            .size();
+  public int firstFindings(Rest rest) {
+    CompletableFuture<Integer> first = new CompletableFuture<>();
+    rest.thread =
+        Thread.ofPlatform()
+            .start(() ->
+                new Survey(new Speller(), MediaSource.NONE)
+                    .of(
+                        scene,
+                        maker,
+                        RuleSet.USUAL,
+                        Optional.empty(),
+                        report -> first.complete(report.findings().size()),
+                        first::isDone));
+    return first.join();
+  }
+
+  /** What is still under way when the first findings are there; not counted. */
+  @State(Scope.Thread)
+  public static class Rest {
+    private Thread thread = new Thread();
+
+    @TearDown(Level.Invocation)
+    public void end() throws InterruptedException {
+      thread.join();
+    }
+  }
+
+  /** The whole survey after one text got another size, or its own again. */
+  @Benchmark
+  public int surveyAfterANewSize() {
+    return again(resized);
+  }
+
+  /** The whole survey after one word changed, or changed back. */
+  @Benchmark
+  public int surveyAfterANewWord() {
+    return again(reworded);
+  }
+
+  private int again(Scene changed) {
+    shown = shown == scene ? changed : scene;
+    return warm.of(shown, maker, Optional.empty()).findings().size();
   }
 
   /** All texts as a sheet lists them first. */

@@ -1,5 +1,6 @@
 package dynamorph.model.reach;
 
+import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.property.Properties;
@@ -7,7 +8,9 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.Style;
 import dynamorph.model.style.StyleId;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -40,6 +43,32 @@ public final class FontUse {
 
   public static FontUse of(Project project) {
     return new FontUse(project);
+  }
+
+  /** The families that styles set, in lower case. */
+  public static Set<String> families(List<Style> styles) {
+    Set<String> asked = new HashSet<>();
+    styles.forEach(style -> family(style.properties(), name -> asked.add(lower(name))));
+    return asked;
+  }
+
+  /** The families that the layers and tracks of an artboard have set by hand, in lower case. */
+  public static Set<String> families(Artboard board) {
+    Set<String> asked = new HashSet<>();
+    board
+        .layers()
+        .forEach(layer ->
+            layer.locals().forEach(local -> family(local, name -> asked.add(lower(name)))));
+    board
+        .timeline()
+        .ifPresent(line ->
+            line.captions()
+                .forEach(track -> family(track.local(), name -> asked.add(lower(name)))));
+    return asked;
+  }
+
+  private static String lower(String family) {
+    return family.toLowerCase(Locale.ROOT);
   }
 
   private Use use(String family) {

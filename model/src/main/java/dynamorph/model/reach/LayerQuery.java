@@ -107,16 +107,21 @@ public final class LayerQuery {
   /** The layers of the project that it chooses, in order. */
   public List<LayerId> in(Project project) {
     Cascade cascade = Cascade.of(project);
-    List<LayerId> found = new ArrayList<>();
-    for (Artboard board : project.artboards()) {
-      for (Layer layer : board.layers()) {
-        IntSupplier local = () -> LocalChanges.count(layer);
-        if (wanted.test(new Candidate(project, cascade, board, layer, local))) {
-          found.add(layer.id());
-        }
-      }
-    }
-    return found;
+    return project.artboards().stream()
+        .flatMap(board -> in(project, cascade, board).stream())
+        .toList();
+  }
+
+  /**
+   * The layers of an artboard that it chooses, in order.
+   *
+   * @param cascade of the project
+   */
+  public List<LayerId> in(Project project, Cascade cascade, Artboard board) {
+    return board.layers().stream()
+        .filter(layer -> fits(project, cascade, board, layer, () -> LocalChanges.count(layer)))
+        .map(Layer::id)
+        .toList();
   }
 
   /**

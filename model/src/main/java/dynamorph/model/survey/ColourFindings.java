@@ -1,5 +1,7 @@
 package dynamorph.model.survey;
 
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.edit.Edit;
 import dynamorph.model.edit.Recoloured;
@@ -16,6 +18,7 @@ import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Rgba;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -27,18 +30,34 @@ import java.util.stream.Collectors;
 
 /** Swatches that are nearly the same or unused, and colours that are nearly a swatch. */
 public final class ColourFindings implements Findings {
+  /**
+   * The colours of one artboard.
+   *
+   * @param literals those that are written out, by their value
+   * @param swatches how many layers name each swatch
+   */
+  private record Painted(Map<Integer, Set<Spot>> literals, Map<String, Integer> swatches) {}
+
+  private final ArtboardMemory<Painted> byHand = new ArtboardMemory<>();
+
   @Override
   public List<Finding> in(Project project, RuleSet rules) {
     List<Finding> found = new ArrayList<>();
+    if (project.palette().swatches().isEmpty()) {
+      return found;
+    }
+    List<Painted> boards = byHand.of(project, ColourFindings::painted);
+    Map<String, SwatchUse> uses =
+        SwatchUse.of(project, boards.stream().map(Painted::swatches).toList());
     if (rules.has(Rule.NEAR_SWATCHES)) {
-      near(project, rules, found);
+      near(project, uses, rules, found);
     }
     if (rules.has(Rule.LOOSE_COLOUR)) {
-      loose(project, rules, found);
+      loose(project, literals(project, boards), rules, found);
     }
     if (rules.has(Rule.UNUSED_SWATCH)) {
       for (Swatch swatch : project.palette().swatches()) {
-        if (SwatchUse.of(project, swatch.id()).isUnused()) {
+        if (uses(uses, swatch) == 0) {
           found.add(
               new Finding(
                   Rule.UNUSED_SWATCH,
@@ -56,16 +75,16 @@ public final class ColourFindings implements Findings {
     return found;
   }
 
-  private static int uses(Project project, Swatch swatch) {
-    SwatchUse use = SwatchUse.of(project, swatch.id());
-    return use.styles() + use.layers() + use.artboards() + use.tracks();
+  private static int uses(Map<String, SwatchUse> uses, Swatch swatch) {
+    return uses.getOrDefault(swatch.id(), SwatchUse.NONE).all();
   }
 
-  private static void near(Project project, RuleSet rules, List<Finding> found) {
+  private static void near(
+      Project project, Map<String, SwatchUse> uses, RuleSet rules, List<Finding> found) {
     double limit = rules.limit(Rule.NEAR_SWATCHES, "delta-e");
     List<Swatch> left = new ArrayList<>(project.palette().swatches());
     left.sort(
-        Comparator.comparingInt((Swatch swatch) -> -uses(project, swatch))
+        Comparator.comparingInt((Swatch swatch) -> -uses(uses, swatch))
             .thenComparing(Swatch::name));
     Gathered.around(left, (one, other) -> distance(one.colour(), other.colour()), limit)
         .forEach((kept, near) -> {
@@ -112,24 +131,21 @@ public final class ColourFindings implements Findings {
 
   // --- colours that are no swatch -------------------------------------------------------------
 
-  private static void loose(Project project, RuleSet rules, List<Finding> found) {
-    if (project.palette().swatches().isEmpty()) {
-      return;
-    }
+  private static void loose(
+      Project project, Map<Integer, List<Spot>> literals, RuleSet rules, List<Finding> found) {
     double limit = rules.limit(Rule.LOOSE_COLOUR, "delta-e");
-    literals(project)
-        .forEach((argb, spots) -> {
-          Rgba colour = new Rgba(argb);
-          project.palette().swatches().stream()
-              .filter(swatch -> isNear(swatch.colour(), colour, limit))
-              .min(
-                  Comparator.comparingDouble(
-                      swatch -> ColourDifference.between(swatch.colour(), colour)))
-              .ifPresent(swatch -> found.add(looseOne(rules, colour, swatch, spots)));
-        });
+    literals.forEach((argb, spots) -> {
+      Rgba colour = new Rgba(argb);
+      project.palette().swatches().stream()
+          .filter(swatch -> isNear(swatch.colour(), colour, limit))
+          .min(
+              Comparator.comparingDouble(
+                  swatch -> ColourDifference.between(swatch.colour(), colour)))
+          .ifPresent(swatch -> found.add(looseOne(rules, colour, swatch, spots)));
+    });
   }
 
-  private static Finding looseOne(RuleSet rules, Rgba colour, Swatch swatch, Set<Spot> spots) {
+  private static Finding looseOne(RuleSet rules, Rgba colour, Swatch swatch, List<Spot> spots) {
     double off = ColourDifference.between(swatch.colour(), colour);
     return new Finding(
         Rule.LOOSE_COLOUR,
@@ -141,7 +157,7 @@ public final class ColourFindings implements Findings {
                 colour,
                 swatch.name(),
                 Numbers.format(off, 1)),
-        List.copyOf(spots),
+        spots,
         Optional.of(
             new Remedy(
                 Messages.of("colour-findings.use-the-swatch", swatch.name()),
@@ -150,19 +166,31 @@ public final class ColourFindings implements Findings {
   }
 
   /** The colours that are written out in styles and texts, and where. */
-  private static Map<Integer, Set<Spot>> literals(Project project) {
-    Map<Integer, Set<Spot>> found = new TreeMap<>();
+  private static Map<Integer, List<Spot>> literals(Project project, List<Painted> boards) {
+    Map<Integer, Set<Spot>> ofStyles = new LinkedHashMap<>();
     for (var style : project.styles().list()) {
-      Recoloured.values(style.properties(), noting(found, new Spot.OfStyle(style.id())));
+      Recoloured.values(style.properties(), noting(ofStyles, new Spot.OfStyle(style.id())));
     }
-    project
-        .layers()
-        .forEach(layer -> {
-          if (!layer.local().isEmpty() || layer.story().deviatesInside()) {
-            Recoloured.layer(layer, noting(found, new Spot.InText(layer.id())));
-          }
-        });
+    List<Map<Integer, Set<Spot>>> all = new ArrayList<>(List.of(ofStyles));
+    boards.forEach(board -> all.add(board.literals));
+    // a text stands on one artboard, so that no spot comes twice
+    Map<Integer, List<Spot>> found = new TreeMap<>();
+    for (Map<Integer, Set<Spot>> own : all) {
+      own.forEach(
+          (argb, spots) -> found.computeIfAbsent(argb, _ -> new ArrayList<>()).addAll(spots));
+    }
     return found;
+  }
+
+  /** What the layers of an artboard are painted with by hand. */
+  private static Painted painted(Artboard board) {
+    Map<Integer, Set<Spot>> literals = new LinkedHashMap<>();
+    for (Layer layer : board.layers()) {
+      if (!layer.local().isEmpty() || layer.story().deviatesInside()) {
+        Recoloured.layer(layer, noting(literals, new Spot.InText(layer.id())));
+      }
+    }
+    return new Painted(literals, SwatchUse.byHand(board));
   }
 
   /** Changes nothing, and writes down what it meets. */

@@ -1,5 +1,6 @@
 package dynamorph.model.survey;
 
+import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.edit.style.ReplaceSizes;
@@ -13,6 +14,7 @@ import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Numbers;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -38,10 +40,29 @@ public final class SizeFindings implements Findings {
   /** A size this near to its place on a scale stands there. */
   private static final double ON_SCALE = 0.005;
 
+  private final ArtboardMemory<Map<Double, Set<Spot>>> byHand = new ArtboardMemory<>();
+  private List<Map<Double, Set<Spot>>> known = List.of();
+  private RuleSet knownRules = RuleSet.USUAL;
+  private List<Finding> found = List.of();
+
   @Override
   public List<Finding> in(Project project, RuleSet rules) {
+    Map<Double, Set<Spot>> ofStyles = new LinkedHashMap<>();
+    for (Style style : project.styles().list()) {
+      note(ofStyles, style.properties(), new Spot.OfStyle(style.id()));
+    }
+    List<Map<Double, Set<Spot>>> set = new ArrayList<>(List.of(ofStyles));
+    set.addAll(byHand.of(project, SizeFindings::byHand));
+    if (!set.equals(known) || !rules.equals(knownRules)) {
+      known = set;
+      knownRules = rules;
+      found = found(sizes(set), rules);
+    }
+    return found;
+  }
+
+  private static List<Finding> found(SortedMap<Double, List<Spot>> sizes, RuleSet rules) {
     List<Finding> found = new ArrayList<>();
-    SortedMap<Double, Set<Spot>> sizes = sizes(project);
     if (rules.has(Rule.NEAR_SIZES)) {
       near(sizes, rules, found);
     }
@@ -52,16 +73,23 @@ public final class SizeFindings implements Findings {
   }
 
   /** The sizes in points that are set anywhere, and where. */
-  private static SortedMap<Double, Set<Spot>> sizes(Project project) {
-    SortedMap<Double, Set<Spot>> sizes = new TreeMap<>();
-    for (Style style : project.styles().list()) {
-      note(sizes, style.properties(), new Spot.OfStyle(style.id()));
+  // a text stands on one artboard, so that no spot comes twice with one size
+  private static SortedMap<Double, List<Spot>> sizes(List<Map<Double, Set<Spot>>> set) {
+    SortedMap<Double, List<Spot>> sizes = new TreeMap<>();
+    for (Map<Double, Set<Spot>> own : set) {
+      own.forEach(
+          (size, spots) -> sizes.computeIfAbsent(size, _ -> new ArrayList<>()).addAll(spots));
     }
-    project
-        .layers()
-        .filter(Layer::isText)
-        .forEach(layer ->
-            layer.locals().forEach(local -> note(sizes, local, new Spot.InText(layer.id()))));
+    return sizes;
+  }
+
+  private static Map<Double, Set<Spot>> byHand(Artboard board) {
+    Map<Double, Set<Spot>> sizes = new LinkedHashMap<>();
+    for (Layer layer : board.layers()) {
+      if (layer.isText()) {
+        layer.locals().forEach(local -> note(sizes, local, new Spot.InText(layer.id())));
+      }
+    }
     return sizes;
   }
 
@@ -73,15 +101,16 @@ public final class SizeFindings implements Findings {
             size -> sizes.computeIfAbsent(size.over(0), _ -> new LinkedHashSet<>()).add(spot));
   }
 
-  private static void near(SortedMap<Double, Set<Spot>> sizes, RuleSet rules, List<Finding> found) {
+  private static void near(
+      SortedMap<Double, List<Spot>> sizes, RuleSet rules, List<Finding> found) {
     double share = rules.limit(Rule.NEAR_SIZES, "share");
     List<Double> left =
-        new ArrayList<>(
-            sizes.keySet().stream()
-                .sorted(
-                    Comparator.comparingInt((Double size) -> -spots(sizes, size).size())
-                        .thenComparing(Comparator.naturalOrder()))
-                .toList());
+        sizes.entrySet().stream()
+            .sorted(
+                Comparator.comparingInt((Map.Entry<Double, List<Spot>> of) -> -of.getValue().size())
+                    .thenComparing(Map.Entry::getKey))
+            .map(Map.Entry::getKey)
+            .toList();
     Gathered.around(left, (one, other) -> Math.abs(one - other) / Math.max(one, other), share)
         .forEach((kept, near) -> {
           if (!near.isEmpty()) {
@@ -111,8 +140,8 @@ public final class SizeFindings implements Findings {
         });
   }
 
-  private static Set<Spot> spots(Map<Double, Set<Spot>> sizes, double size) {
-    return sizes.getOrDefault(size, Set.of());
+  private static List<Spot> spots(Map<Double, List<Spot>> sizes, double size) {
+    return sizes.getOrDefault(size, List.of());
   }
 
   private static String list(java.util.Collection<Double> sizes) {
@@ -120,7 +149,7 @@ public final class SizeFindings implements Findings {
   }
 
   /** The scale of the largest ratio that all sizes lie near, if they do not lie on it already. */
-  private static Optional<Finding> scale(SortedMap<Double, Set<Spot>> sizes, RuleSet rules) {
+  private static Optional<Finding> scale(SortedMap<Double, List<Spot>> sizes, RuleSet rules) {
     double share = rules.limit(Rule.SCALE, "share");
     if (sizes.size() < FEWEST) {
       return Optional.empty();
@@ -152,7 +181,7 @@ public final class SizeFindings implements Findings {
   }
 
   private static Finding onScale(
-      SortedMap<Double, Set<Spot>> sizes,
+      SortedMap<Double, List<Spot>> sizes,
       RuleSet rules,
       double base,
       double ratio,

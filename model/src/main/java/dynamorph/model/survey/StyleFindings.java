@@ -1,12 +1,15 @@
 package dynamorph.model.survey;
 
 import dynamorph.model.Project;
+import dynamorph.model.cascade.Cascade;
 import dynamorph.model.edit.style.DeleteStyles;
 import dynamorph.model.edit.style.MergeStyles;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.reach.Followers;
+import dynamorph.model.style.Palette;
 import dynamorph.model.style.Style;
+import dynamorph.model.style.StyleBook;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.survey.rule.Rule;
 import dynamorph.model.survey.rule.RuleSet;
@@ -22,10 +25,34 @@ import java.util.stream.Collectors;
 
 /** Styles that are nearly the same, and styles that nothing follows. */
 public final class StyleFindings implements Findings {
+  private Optional<Followers> known = Optional.empty();
+  private Optional<Alike> alike = Optional.empty();
+
+  /**
+   * Which styles look nearly the same; it does not depend on who follows them.
+   *
+   * @param groups for each that has any like it, all of them
+   * @param differing for each the values in which any like it differs
+   */
+  private record Alike(
+      StyleBook styles,
+      Palette palette,
+      Optional<StyleId> base,
+      Map<StyleId, Set<StyleId>> groups,
+      Map<StyleId, Set<PropertyKey<?>>> differing) {
+    boolean isOf(Project project) {
+      return styles == project.styles()
+          && palette == project.palette()
+          && base.equals(project.baseStyle());
+    }
+  }
+
   @Override
   public List<Finding> in(Project project, RuleSet rules) {
     List<Finding> found = new ArrayList<>();
-    Followers followers = Followers.of(project);
+    Followers followers =
+        known.map(before -> before.follow(project)).orElseGet(() -> Followers.of(project));
+    known = Optional.of(followers);
     if (rules.has(Rule.NEAR_STYLES)) {
       near(project, followers, rules, found);
     }
@@ -48,12 +75,12 @@ public final class StyleFindings implements Findings {
     return found;
   }
 
-  private static void near(
-      Project project, Followers followers, RuleSet rules, List<Finding> found) {
+  private static Alike alike(Project project) {
     Map<StyleId, Set<StyleId>> groups = new HashMap<>();
     Map<StyleId, Set<PropertyKey<?>>> differing = new HashMap<>();
+    Cascade cascade = Cascade.of(project);
     for (Style style : project.styles().list()) {
-      for (StyleSimilarity.Alike alike : StyleSimilarity.of(project, style)) {
+      for (StyleSimilarity.Alike alike : StyleSimilarity.of(project, cascade, style)) {
         Set<StyleId> joined = new LinkedHashSet<>(Set.of(style.id(), alike.style().id()));
         joined.addAll(groups.getOrDefault(style.id(), Set.of()));
         joined.addAll(groups.getOrDefault(alike.style().id(), Set.of()));
@@ -63,12 +90,18 @@ public final class StyleFindings implements Findings {
             .addAll(alike.differences());
       }
     }
+    return new Alike(project.styles(), project.palette(), project.baseStyle(), groups, differing);
+  }
+
+  private void near(Project project, Followers followers, RuleSet rules, List<Finding> found) {
+    Alike now = alike.filter(before -> before.isOf(project)).orElseGet(() -> alike(project));
+    alike = Optional.of(now);
     Set<StyleId> told = new LinkedHashSet<>();
     for (Style style : project.styles().list()) {
-      Set<StyleId> group = groups.getOrDefault(style.id(), Set.of());
+      Set<StyleId> group = now.groups.getOrDefault(style.id(), Set.of());
       if (!group.isEmpty() && told.add(style.id())) {
         told.addAll(group);
-        found.add(nearOnes(project, followers, rules, group, differing));
+        found.add(nearOnes(project, followers, rules, group, now.differing));
       }
     }
   }

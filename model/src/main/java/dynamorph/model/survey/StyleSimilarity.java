@@ -50,7 +50,13 @@ public final class StyleSimilarity {
    * @param candidate need not be in the project
    */
   public static List<Alike> of(Project project, Style candidate) {
-    Cascade cascade = Cascade.of(project);
+    return of(project, Cascade.of(project), candidate);
+  }
+
+  /**
+   * @param cascade of the project
+   */
+  static List<Alike> of(Project project, Cascade cascade, Style candidate) {
     PropertySet wanted = cascade.values(candidate);
     List<Alike> found = new ArrayList<>();
     project.styles().stream()

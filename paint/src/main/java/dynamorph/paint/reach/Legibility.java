@@ -3,7 +3,9 @@ package dynamorph.paint.reach;
 import dynamorph.model.Artboard;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.cascade.CharacterLook;
+import dynamorph.model.cascade.Coat;
 import dynamorph.model.cascade.Finish;
+import dynamorph.model.cascade.Paint;
 import dynamorph.model.cascade.Plate;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.cascade.TypeLook;
@@ -27,7 +29,9 @@ import java.util.Optional;
 /**
  * Measures how well letters stand out from what is really behind them: the artboard, the layers
  * below and their own plate are painted, then the letters alone, and the contrast (WCAG 2.2) is
- * taken pixel by pixel where a letter covers.
+ * taken pixel by pixel where a letter covers. Letters of one colour on nothing but the ground of
+ * their artboard are not painted, since their contrast is that of two colours. Safe on any thread,
+ * as far as the footage is.
  */
 public final class Legibility {
   /** Pixels that an em has in the sample: enough for stems to cover whole pixels. */
@@ -41,6 +45,9 @@ public final class Legibility {
 
   /** Fewer covered pixels than this are no letters. */
   private static final int LEAST_PIXELS = 12;
+
+  /** Variation selector 16 (UTS #51). */
+  private static final int EMOJI_SELECTOR = 0xFE0F;
 
   private static final double WANTED = 4.5;
   private static final double WANTED_LARGE = 3;
@@ -103,18 +110,97 @@ public final class Legibility {
 
   /** Reads a text where its first line stands. Empty if no letter is seen there. */
   public Optional<Reading> of(Scene.Found found) {
+    return first(found)
+        .flatMap(first ->
+            plainly(found, first)
+                .or(() -> painted(found, first))
+                .map(contrast -> new Reading(contrast, wanted(found, first))));
+  }
+
+  /**
+   * The same without painting anything, for letters of one colour on nothing but the ground of
+   * their artboard; empty for all others.
+   */
+  public Optional<Reading> plain(Scene.Found found) {
+    return first(found)
+        .flatMap(first ->
+            plainly(found, first).map(contrast -> new Reading(contrast, wanted(found, first))));
+  }
+
+  /**
+   * What is read of a text.
+   *
+   * @param spans of the paragraph that the line belongs to
+   * @param size of its first letters, in points as they are set
+   */
+  private record First(Line line, List<CharacterLook> spans, double size) {
+    CharacterLook look() {
+      return spans.getFirst();
+    }
+  }
+
+  private static Optional<First> first(Scene.Found found) {
     PlacedLayer text = found.text();
     if (!text.layer().isText() || text.layout().shownLines().isEmpty()) {
       return Optional.empty();
     }
     Line line = text.layout().shownLines().getFirst();
-    CharacterLook first = text.look().paragraphs().get(line.paragraph()).spans().getFirst();
-    if (first.finish().coats().isEmpty()) {
-      return Optional.empty();
+    List<CharacterLook> spans = text.look().paragraphs().get(line.paragraph()).spans();
+    double size = spans.getFirst().type().size() * text.layout().scale();
+    return Optional.of(new First(line, spans, size))
+        .filter(first -> !first.look().finish().coats().isEmpty());
+  }
+
+  private static Optional<Double> plainly(Scene.Found found, First first) {
+    return plainColour(found.text(), first.spans())
+        .filter(_ -> found.board().at().isEmpty() && liesAlone(found))
+        .map(colour -> colour.contrast(found.board().background()));
+  }
+
+  /** The one colour that all letters of a paragraph are painted in and nothing else, if so. */
+  private static Optional<Rgba> plainColour(PlacedLayer text, List<CharacterLook> spans) {
+    Finish finish = spans.getFirst().finish();
+    boolean plain =
+        finish.isLoose()
+            && finish.coats().size() == 1
+            && text.look().plate().coats().isEmpty()
+            && spans.stream().allMatch(span -> span.finish().equals(finish))
+            && text.words().codePoints().noneMatch(Legibility::hasColours);
+    return plain
+            && finish.coats().getFirst() instanceof Coat coat
+            && coat.shape() instanceof Coat.Fill(double offset, _)
+            && offset == 0
+            && coat.isOpaque()
+            && coat.isInPlace()
+            && coat.effects().isEmpty()
+            && coat.paint() instanceof Paint.Solid(Rgba colour)
+        ? Optional.of(colour)
+        : Optional.empty();
+  }
+
+  /** Emoji bring their own colours. */
+  private static boolean hasColours(int letter) {
+    return Character.isEmoji(letter) && letter > 0xFF || letter == EMOJI_SELECTOR;
+  }
+
+  /** Whether nothing lies under a text but the ground of its artboard. */
+  public static boolean liesAlone(Scene.Found found) {
+    Box own = found.text().bounds();
+    for (PlacedLayer other : found.board().texts()) {
+      if (other == found.text() || other.layer().id().equals(found.text().layer().id())) {
+        return true;
+      }
+      if (other.onArtboard(other.ink()).overlaps(own)) {
+        return false;
+      }
     }
-    double size = first.type().size() * text.layout().scale();
-    double scale = EM_PIXELS / size;
-    Box box = line.box();
+    return true;
+  }
+
+  private Optional<Double> painted(Scene.Found found, First first) {
+    PlacedLayer text = found.text();
+    double scale = EM_PIXELS / first.size();
+    Box box = first.line().box();
     int width = (int) Math.clamp(Math.ceil(box.width() * scale), 1, MOST_WIDTH);
     int height = (int) Math.clamp(Math.ceil(box.height() * scale), 1, MOST_HEIGHT);
     Pixels behind =
@@ -137,12 +223,13 @@ public final class Legibility {
     if (contrasts.length < LEAST_PIXELS) {
       return Optional.empty();
     }
-    double share = first.finish().coats().size() > 1 ? 0.75 : 0.25;
-    double reached = contrasts[(int) (share * (contrasts.length - 1))];
-    return Optional.of(new Reading(reached, wanted(found, first.type(), size)));
+    double share = first.look().finish().coats().size() > 1 ? 0.75 : 0.25;
+    return Optional.of(contrasts[(int) (share * (contrasts.length - 1))]);
   }
 
-  private static double wanted(Scene.Found found, TypeLook type, double size) {
+  private static double wanted(Scene.Found found, First first) {
+    TypeLook type = first.look().type();
+    double size = first.size();
     double unit = found.board().artboard().unit() == LengthUnit.PIXEL ? PIXELS_PER_POINT : 1;
     boolean large = size >= LARGE * unit || type.weight() >= BOLD && size >= LARGE_BOLD * unit;
     return large ? WANTED_LARGE : WANTED;

@@ -91,6 +91,15 @@ public final class PlacedLayer {
     return setting.ahead != null || setting.onward;
   }
 
+  /** Whether it is the same state of a layer, set the same in the same place. */
+  public boolean isAs(PlacedLayer other) {
+    return this == other
+        || layer == other.layer
+            && setting == other.setting
+            && anchorX == other.anchorX
+            && anchorY == other.anchorY;
+  }
+
   /** The same text in the same place, as another state of its layer. */
   PlacedLayer as(Layer changed) {
     return new PlacedLayer(changed, look, anchorX, anchorY, setting);
@@ -256,6 +265,9 @@ public final class PlacedLayer {
 
   /** The upright box on the artboard around a box of the layout. */
   public Box onArtboard(Box box) {
+    if (look.placement().rotation() == 0) {
+      return box.moved(anchorX - pivotX(), anchorY - pivotY());
+    }
     @Nullable Box bounds = null;
     double[][] corners = {
       {box.x(), box.y()},

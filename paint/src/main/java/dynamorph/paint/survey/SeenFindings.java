@@ -20,17 +20,18 @@ import dynamorph.paint.reach.Problem;
 import dynamorph.paint.reach.ReachedText;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
-import dynamorph.typeset.layout.Box;
 import dynamorph.typeset.layout.Line;
 import dynamorph.typeset.survey.River;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
-/** Finds what is wrong with texts that only shows when they are set and painted. */
+/**
+ * Finds what is wrong with texts that only shows when they are set and painted. Safe on any thread.
+ */
 final class SeenFindings {
   /** Of what the size of letters is, the height of most small ones; of usual faces. */
   private static final double X_HEIGHT = 0.5;
@@ -51,7 +52,7 @@ final class SeenFindings {
   private final Examination examination;
   private final Legibility legibility;
   private final RuleSet rules;
-  private final Map<Flat, Optional<Legibility.Reading>> flat = new HashMap<>();
+  private final Map<Flat, Optional<Legibility.Reading>> flat = new ConcurrentHashMap<>();
 
   /** Letters of one look on a ground of one colour: where they stand makes no difference. */
   private record Flat(CharacterLook look, Plate plate, Rgba ground, double scale) {}
@@ -104,28 +105,18 @@ final class SeenFindings {
 
   /** The reading of a text; of many that look alike on a plain ground one is painted. */
   private Optional<Legibility.Reading> reading(Scene.Found found) {
+    if (found.board().artboard().isFilm()) {
+      return painted(found);
+    }
+    Optional<Legibility.Reading> plain = legibility.plain(found);
+    if (plain.isPresent() || !Legibility.liesAlone(found)) {
+      return plain.or(() -> painted(found));
+    }
     PlacedLayer text = found.text();
-    if (!found.board().artboard().isFilm() && liesAlone(found)) {
-      CharacterLook look = text.look().paragraphs().getFirst().spans().getFirst();
-      Flat key =
-          new Flat(look, text.look().plate(), found.board().background(), text.layout().scale());
-      return flat.computeIfAbsent(key, _ -> painted(found));
-    }
-    return painted(found);
-  }
-
-  /** Whether nothing lies under a text but the ground of its artboard. */
-  private static boolean liesAlone(Scene.Found found) {
-    Box own = found.text().bounds();
-    for (PlacedLayer other : found.board().texts()) {
-      if (other == found.text()) {
-        return true;
-      }
-      if (other.bounds().overlaps(own)) {
-        return false;
-      }
-    }
-    return true;
+    CharacterLook look = text.look().paragraphs().getFirst().spans().getFirst();
+    Flat key =
+        new Flat(look, text.look().plate(), found.board().background(), text.layout().scale());
+    return flat.computeIfAbsent(key, _ -> painted(found));
   }
 
   private Optional<Legibility.Reading> painted(Scene.Found found) {

@@ -1,18 +1,13 @@
 package dynamorph.paint.survey;
 
-import dynamorph.model.Asset;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
-import dynamorph.model.edit.ChangeProject;
 import dynamorph.model.edit.Target;
-import dynamorph.model.reach.FontUse;
-import dynamorph.model.reach.ImageUse;
 import dynamorph.model.survey.ColourFindings;
 import dynamorph.model.survey.Finding;
 import dynamorph.model.survey.Findings;
 import dynamorph.model.survey.FinishFindings;
 import dynamorph.model.survey.HouseFindings;
-import dynamorph.model.survey.Remedy;
 import dynamorph.model.survey.SizeFindings;
 import dynamorph.model.survey.Spot;
 import dynamorph.model.survey.StyleFindings;
@@ -23,45 +18,49 @@ import dynamorph.model.survey.rule.Rule;
 import dynamorph.model.survey.rule.RuleSet;
 import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.film.MediaSource;
-import dynamorph.paint.message.Messages;
 import dynamorph.paint.reach.Examination;
 import dynamorph.paint.reach.Legibility;
 import dynamorph.paint.scene.PlacedLayer;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
-import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.spelling.Speller;
 import dynamorph.typeset.survey.CueFindings;
 import dynamorph.typeset.survey.LanguageFindings;
 import dynamorph.typeset.survey.WordFindings;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
 /**
- * Looks through a whole project for what could be in better order. What is known of an artboard is
- * used again as long as it stays as it is. One thread at a time.
+ * Looks through a whole project for what could be in better order. What is known of texts,
+ * artboards and styles is used again as long as they stay, so that after a change only what it
+ * touched is looked at. One thread at a time.
  */
 public final class Survey {
   /** Between two reports on the way. */
   private static final long PAUSE_NANOS = 150_000_000;
 
+  /** Before the first report on the way; most changes are surveyed sooner. */
+  private static final long PATIENCE_NANOS = 80_000_000;
+
   private final List<Findings> quick;
-  private final Findings language;
+  private final KnownTexts words;
+  private final KnownTexts language;
+  private final PlacedTexts placed = new PlacedTexts();
   private final MediaSource footage;
-  private Map<Scene.Board, List<Finding>> seen = new IdentityHashMap<>();
-  private RuleSet seenRules = RuleSet.USUAL;
   private Optional<HiddenStyles> pieces = Optional.empty();
-  private Optional<Project> piecesOf = Optional.empty();
+
+  /** The families that texts of an artboard ask for and nobody has, by identity. */
+  private Map<Scene.Board, Map<String, List<Spot>>> missingOn = new IdentityHashMap<>();
 
   /**
    * @param footage gives the pictures under films that the project does not carry
@@ -73,11 +72,11 @@ public final class Survey {
             new StyleFindings(),
             new ColourFindings(),
             new SizeFindings(),
-            new FinishFindings(),
             new HouseFindings(),
             new CueFindings(),
-            new WordFindings());
-    this.language = new LanguageFindings(speller);
+            new AssetFindings());
+    this.words = new KnownTexts(List.of(new FinishFindings(), new WordFindings()));
+    this.language = new KnownTexts(List.of(new LanguageFindings(speller)));
   }
 
   /**
@@ -103,20 +102,80 @@ public final class Survey {
       Consumer<SurveyReport> soFar,
       BooleanSupplier isOver) {
     Project project = scene.project();
-    List<HiddenStyle> hidden = hidden(project, rules, tolerance);
-    List<Finding> found = new ArrayList<>();
     int texts = (int) project.layers().filter(Layer::isText).count();
-    soFar.accept(report(project, rules, hidden, found, texts, 0));
-    for (Findings findings : quick) {
-      if (isOver.getAsBoolean()) {
-        return report(project, rules, hidden, found, texts, 0);
+    Progress progress = new Progress(project, rules, texts, soFar);
+    // both need about as long
+    CompletableFuture<List<HiddenStyle>> hidden =
+        CompletableFuture.supplyAsync(() -> hidden(project, rules, tolerance));
+    try {
+      for (Findings findings : quick) {
+        if (isOver.getAsBoolean()) {
+          return progress.report();
+        }
+        progress.add(findings.in(project, rules));
       }
-      found.addAll(findings.in(project, rules));
-      soFar.accept(report(project, rules, hidden, found, texts, 0));
+      progress.add(words.in(scene, rules));
+    } finally {
+      progress.hidden = hidden.join();
     }
-    found.addAll(unusedAssets(project, maker, rules));
-    soFar.accept(report(project, rules, hidden, found, texts, 0));
-    return lookedAt(scene, maker, rules, hidden, found, texts, soFar, isOver);
+    progress.tell();
+    SeenFindings looker =
+        new SeenFindings(
+            new Examination(Optional.empty(), scene, maker.painter(), footage),
+            new Legibility(maker.painter(), FootagePainter.of(project, footage)),
+            rules);
+    PlacedTexts.SoFar seen = placed.in(scene, rules, looker::of, progress::tell, isOver);
+    progress.lookedAt = seen.lookedAt();
+    progress.add(seen.findings());
+    // reading a dictionary for the first time takes longest
+    if (!isOver.getAsBoolean()) {
+      progress.add(missingFonts(scene, rules));
+      progress.add(language.in(scene, rules));
+      progress.lookedAt = texts;
+    }
+    return progress.report();
+  }
+
+  /** What has been found of one state, told now and then. */
+  private static final class Progress {
+    private final Project project;
+    private final RuleSet rules;
+    private final int texts;
+    private final Consumer<SurveyReport> soFar;
+    private final List<Finding> found = new ArrayList<>();
+    private List<HiddenStyle> hidden = List.of();
+    private int lookedAt;
+    private long next = System.nanoTime() + PATIENCE_NANOS;
+
+    Progress(Project project, RuleSet rules, int texts, Consumer<SurveyReport> soFar) {
+      this.project = project;
+      this.rules = rules;
+      this.texts = texts;
+      this.soFar = soFar;
+    }
+
+    void add(List<Finding> more) {
+      found.addAll(more);
+      tell();
+    }
+
+    void tell() {
+      tell(new PlacedTexts.SoFar(List.of(), lookedAt));
+    }
+
+    /** Tells what is known, with what has been seen until now, unless it just did. */
+    void tell(PlacedTexts.SoFar seen) {
+      if (System.nanoTime() >= next) {
+        List<Finding> all = new ArrayList<>(found);
+        all.addAll(seen.findings());
+        soFar.accept(Survey.report(project, rules, hidden, all, texts, seen.lookedAt()));
+        next = System.nanoTime() + PAUSE_NANOS;
+      }
+    }
+
+    SurveyReport report() {
+      return Survey.report(project, rules, hidden, found, texts, lookedAt);
+    }
   }
 
   /** The styles that hide; taking texts apart is not done again while only the tolerance moves. */
@@ -124,67 +183,12 @@ public final class Survey {
     if (!rules.has(Rule.HIDDEN_STYLE)) {
       return List.of();
     }
-    if (piecesOf.filter(known -> known == project).isEmpty()) {
-      pieces = Optional.of(HiddenStyles.of(project));
-      piecesOf = Optional.of(project);
-    }
-    return pieces
-        .orElseThrow()
-        .within(
-            tolerance.orElseGet(
-                () -> Tolerance.ofStep(rules.limit(Rule.HIDDEN_STYLE, "tolerance"))),
-            (int) rules.limit(Rule.HIDDEN_STYLE, "fewest"));
-  }
-
-  private SurveyReport lookedAt(
-      Scene scene,
-      SceneMaker maker,
-      RuleSet rules,
-      List<HiddenStyle> hidden,
-      List<Finding> found,
-      int texts,
-      Consumer<SurveyReport> soFar,
-      BooleanSupplier isOver) {
-    Project project = scene.project();
-    SeenFindings looker =
-        new SeenFindings(
-            new Examination(Optional.empty(), scene, maker.painter(), footage),
-            new Legibility(maker.painter(), FootagePainter.of(project, footage)),
-            rules);
-    Map<Scene.Board, List<Finding>> known = new IdentityHashMap<>();
-    Map<Scene.Board, List<Finding>> earlier =
-        seenRules.equals(rules) ? seen : new IdentityHashMap<>();
-    int looked = 0;
-    long told = System.nanoTime();
-    for (Scene.Board board : scene.boards()) {
-      List<Finding> own = earlier.get(board);
-      if (own == null) {
-        own = new ArrayList<>();
-        for (PlacedLayer text : board.texts()) {
-          if (isOver.getAsBoolean()) {
-            return report(project, rules, hidden, found, texts, looked);
-          }
-          own.addAll(looker.of(new Scene.Found(board, text)));
-          if (System.nanoTime() - told > PAUSE_NANOS) {
-            told = System.nanoTime();
-            List<Finding> sofar = new ArrayList<>(found);
-            sofar.addAll(own);
-            soFar.accept(report(project, rules, hidden, sofar, texts, looked));
-          }
-        }
-      }
-      looked += (int) board.texts().stream().filter(text -> text.layer().isText()).count();
-      known.put(board, own);
-      found.addAll(own);
-    }
-    found.addAll(missingFonts(scene, rules));
-    // reading a dictionary for the first time takes longest
-    if (!isOver.getAsBoolean()) {
-      found.addAll(language.in(project, rules));
-    }
-    seen = known;
-    seenRules = rules;
-    return report(project, rules, hidden, found, texts, texts);
+    HiddenStyles now =
+        pieces.map(before -> before.follow(project)).orElseGet(() -> HiddenStyles.of(project));
+    pieces = Optional.of(now);
+    return now.within(
+        tolerance.orElseGet(() -> Tolerance.ofStep(rules.limit(Rule.HIDDEN_STYLE, "tolerance"))),
+        (int) rules.limit(Rule.HIDDEN_STYLE, "fewest"));
   }
 
   private static SurveyReport report(
@@ -199,11 +203,14 @@ public final class Survey {
     Map<Boolean, List<Finding>> parted =
         found.stream()
             .sorted(Comparator.comparing(Finding::severity).thenComparing(Finding::rule))
-            .collect(Collectors.partitioningBy(one -> marks.contains(one.mark())));
+            .collect(
+                Collectors.partitioningBy(one -> !marks.isEmpty() && marks.contains(one.mark())));
     return new SurveyReport(
         project,
         rules,
-        hidden.stream().filter(one -> !marks.contains(mark(one))).toList(),
+        marks.isEmpty()
+            ? hidden
+            : hidden.stream().filter(one -> !marks.contains(mark(one))).toList(),
         parted.getOrDefault(false, List.of()),
         parted.getOrDefault(true, List.of()),
         texts,
@@ -227,20 +234,22 @@ public final class Survey {
 
   // --- files ----------------------------------------------------------------------------------
 
-  private static List<Finding> missingFonts(Scene scene, RuleSet rules) {
+  private List<Finding> missingFonts(Scene scene, RuleSet rules) {
     if (!rules.has(Rule.MISSING_FONT)) {
       return List.of();
     }
     Map<String, List<Spot>> families = new TreeMap<>();
+    Map<Scene.Board, Map<String, List<Spot>>> now = new IdentityHashMap<>();
     for (Scene.Board board : scene.boards()) {
-      for (PlacedLayer text : board.texts()) {
-        for (String family : text.layout().missingFamilies()) {
-          families
-              .computeIfAbsent(family, _ -> new ArrayList<>())
-              .add(new Spot.InText(text.layer().id()));
-        }
+      Map<String, List<Spot>> missing = missingOn.get(board);
+      if (missing == null) {
+        missing = missingFamilies(board);
       }
+      now.put(board, missing);
+      missing.forEach((family, spots) ->
+          families.computeIfAbsent(family, _ -> new ArrayList<>()).addAll(spots));
     }
+    missingOn = now;
     return families.entrySet().stream()
         .map(entry ->
             new Finding(
@@ -252,37 +261,15 @@ public final class Survey {
         .toList();
   }
 
-  private static List<Finding> unusedAssets(Project project, SceneMaker maker, RuleSet rules) {
-    if (!rules.has(Rule.UNUSED_ASSET) || project.assets().isEmpty()) {
-      return List.of();
-    }
-    Set<String> families = new HashSet<>();
-    FontUse.of(project)
-        .families()
-        .forEach(family -> families.add(family.toLowerCase(java.util.Locale.ROOT)));
-    Set<String> images = ImageUse.in(project);
-    List<Finding> found = new ArrayList<>();
-    for (Asset asset : project.assets()) {
-      boolean used =
-          asset.isFont()
-              ? families.contains(
-                  FontLibrary.familyOf(asset.name(), asset.bytes())
-                      .toLowerCase(java.util.Locale.ROOT))
-              : !asset.isImage() || images.contains(asset.shortName());
-      if (!used) {
-        found.add(
-            new Finding(
-                Rule.UNUSED_ASSET,
-                rules.severity(Rule.UNUSED_ASSET),
-                asset.shortName(),
-                List.of(new Spot.OfAsset(asset.name())),
-                Optional.of(
-                    new Remedy(
-                        Messages.of("survey.take-out"),
-                        new ChangeProject.RemoveAsset(asset.name()),
-                        false))));
+  private static Map<String, List<Spot>> missingFamilies(Scene.Board board) {
+    Map<String, List<Spot>> missing = new TreeMap<>();
+    for (PlacedLayer text : board.texts()) {
+      for (String family : text.layout().missingFamilies()) {
+        missing
+            .computeIfAbsent(family, _ -> new ArrayList<>())
+            .add(new Spot.InText(text.layer().id()));
       }
     }
-    return found;
+    return missing;
   }
 }

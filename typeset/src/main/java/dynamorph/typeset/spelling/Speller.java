@@ -50,6 +50,9 @@ public final class Speller {
   /** By language; shared, since a dictionary takes long to read and much memory. */
   private static final Map<String, Optional<Hunspell>> DICTIONARIES = new ConcurrentHashMap<>();
 
+  /** The script that each language is most often written in (ICU), by its tag. */
+  private static final Map<String, Integer> SCRIPTS = new ConcurrentHashMap<>();
+
   private final Map<Word, Boolean> known = new ConcurrentHashMap<>();
 
   /** Whether there is a dictionary for a language; does not read it. */
@@ -72,7 +75,7 @@ public final class Speller {
     RuleBasedBreakIterator words =
         (RuleBasedBreakIterator) BreakIterator.getWordInstance(ULocale.forLanguageTag(language));
     words.setText(text);
-    int script = scriptOf(language);
+    int script = SCRIPTS.computeIfAbsent(language, Speller::scriptOf);
     int start = words.first();
     for (int end = words.next(); end != BreakIterator.DONE; end = words.next()) {
       boolean letters =

@@ -3,18 +3,16 @@ package dynamorph.typeset.survey;
 import com.ibm.icu.lang.UCharacter;
 import com.ibm.icu.lang.UScript;
 import com.ibm.icu.util.ULocale;
-import dynamorph.model.Layer;
-import dynamorph.model.Project;
-import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.ResolvedLayer;
 import dynamorph.model.edit.Target;
 import dynamorph.model.edit.layer.SetValues;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.survey.Finding;
-import dynamorph.model.survey.Findings;
 import dynamorph.model.survey.Remedy;
 import dynamorph.model.survey.Spot;
+import dynamorph.model.survey.SurveyedText;
+import dynamorph.model.survey.TextFindings;
 import dynamorph.model.survey.rule.Rule;
 import dynamorph.model.survey.rule.RuleSet;
 import dynamorph.model.text.Paragraph;
@@ -28,9 +26,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Paragraphs in a script that their language is not written in, and words that are misspelt. */
-public final class LanguageFindings implements Findings {
+public final class LanguageFindings implements TextFindings {
   /** Words in another language within a paragraph are no reason to doubt it. */
   private static final double MOST = 0.6;
 
@@ -41,34 +40,19 @@ public final class LanguageFindings implements Findings {
   }
 
   @Override
-  public List<Finding> in(Project project, RuleSet rules) {
-    Cascade cascade = Cascade.of(project);
+  public List<Finding> in(SurveyedText text, RuleSet rules) {
     List<Finding> found = new ArrayList<>();
-    project
-        .layers()
-        .filter(Layer::isText)
-        .filter(layer -> !layer.story().text().isBlank())
-        .map(cascade::dressed)
-        .forEach(layer -> {
-          ResolvedLayer look = cascade.resolve(layer);
-          int at = 0;
-          for (int index = 0; index < layer.story().paragraphs().size(); index++) {
-            Paragraph paragraph = layer.story().paragraphs().get(index);
-            look(project, rules, layer, at, paragraph, look.paragraphs().get(index), found);
-            at += paragraph.length() + 1;
-          }
-        });
+    int at = 0;
+    for (int index = 0; index < text.story().paragraphs().size(); index++) {
+      look(rules, text, at, index, found);
+      at += text.story().paragraphs().get(index).length() + 1;
+    }
     return found;
   }
 
-  private void look(
-      Project project,
-      RuleSet rules,
-      Layer layer,
-      int start,
-      Paragraph paragraph,
-      ResolvedLayer.ResolvedParagraph look,
-      List<Finding> found) {
+  private void look(RuleSet rules, SurveyedText of, int start, int index, List<Finding> found) {
+    Paragraph paragraph = of.story().paragraphs().get(index);
+    ResolvedLayer.ResolvedParagraph look = of.look().paragraphs().get(index);
     String text = paragraph.text();
     if (text.isBlank()) {
       return;
@@ -79,29 +63,29 @@ public final class LanguageFindings implements Findings {
     if (meant.isPresent()) {
       if (rules.has(Rule.LANGUAGE)) {
         TextRange range = new TextRange(start, start + text.length());
-        found.add(other(rules, layer, range, language, meant.get()));
+        found.add(other(rules, of, range, language, meant.get()));
       }
     } else if (rules.has(Rule.SPELLING)) {
       ParagraphSpelling.of(
               paragraph,
               look,
-              (words, of) ->
-                  speller.knows(of) ? speller.misspelt(words, of, project.words()) : List.of())
-          .forEach(word -> found.add(misspelt(rules, layer, start, word)));
+              (words, own) ->
+                  speller.knows(own) ? speller.misspelt(words, own, of.words()) : List.of())
+          .forEach(word -> found.add(misspelt(rules, of, start, word)));
     }
   }
 
   private static Finding other(
-      RuleSet rules, Layer layer, TextRange range, String language, String meant) {
-    Target.Words words = new Target.Words(layer.id(), range);
+      RuleSet rules, SurveyedText of, TextRange range, String language, String meant) {
+    Target.Words words = new Target.Words(of.layer(), range);
     return new Finding(
         Rule.LANGUAGE,
         rules.severity(Rule.LANGUAGE),
         Messages.of(
             "language-findings.is-not-written-so",
             ULocale.forLanguageTag(language).getDisplayName(ULocale.ENGLISH),
-            WordFindings.near(layer.story().text(), new TextRange(range.start(), range.start()))),
-        List.of(new Spot.InText(layer.id(), Optional.of(range))),
+            WordFindings.near(of.story().text(), new TextRange(range.start(), range.start()))),
+        List.of(new Spot.InText(of.layer(), Optional.of(range))),
         Optional.of(
             new Remedy(
                 Messages.of(
@@ -112,13 +96,13 @@ public final class LanguageFindings implements Findings {
   }
 
   private static Finding misspelt(
-      RuleSet rules, Layer layer, int start, ParagraphSpelling.Misspelt found) {
+      RuleSet rules, SurveyedText of, int start, ParagraphSpelling.Misspelt found) {
     TextRange range = new TextRange(start + found.range().start(), start + found.range().end());
     return new Finding(
         Rule.SPELLING,
         rules.severity(Rule.SPELLING),
         found.word(),
-        List.of(new Spot.InText(layer.id(), Optional.of(range))),
+        List.of(new Spot.InText(of.layer(), Optional.of(range))),
         Optional.empty());
   }
 
@@ -133,7 +117,7 @@ public final class LanguageFindings implements Findings {
         all++;
       }
     }
-    Set<Integer> own = scripts(language);
+    Set<Integer> own = SCRIPTS.computeIfAbsent(language, LanguageFindings::scripts);
     int strange =
         letters.entrySet().stream()
             .filter(entry -> !own.contains(entry.getKey()))
@@ -167,6 +151,9 @@ public final class LanguageFindings implements Findings {
           Map.entry(UScript.THAI, "th"),
           Map.entry(UScript.ARMENIAN, "hy"),
           Map.entry(UScript.GEORGIAN, "ka"));
+
+  /** The scripts that a language is written in, by its tag. */
+  private static final Map<String, Set<Integer>> SCRIPTS = new ConcurrentHashMap<>();
 
   private static Set<Integer> scripts(String language) {
     Set<Integer> scripts = new java.util.HashSet<>();

@@ -1,20 +1,16 @@
 package dynamorph.typeset.survey;
 
-import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.cascade.Coats;
 import dynamorph.model.edit.Edit;
-import dynamorph.model.property.Properties;
 import dynamorph.model.survey.Finding;
-import dynamorph.model.survey.Findings;
 import dynamorph.model.survey.Remedy;
 import dynamorph.model.survey.Spot;
+import dynamorph.model.survey.SurveyedText;
+import dynamorph.model.survey.TextFindings;
 import dynamorph.model.survey.rule.Rule;
 import dynamorph.model.survey.rule.RuleSet;
-import dynamorph.model.text.Paragraph;
-import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.text.TextRange;
 import dynamorph.typeset.language.QuotationMarks;
@@ -28,7 +24,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Spaces, quotation marks and dashes that were typed the quick way. */
-public final class WordFindings implements Findings {
+public final class WordFindings implements TextFindings {
   private static final Pattern SPACES = Pattern.compile("(?<=\\S) {2,}(?=\\S)");
   private static final Pattern QUOTES = Pattern.compile("[\"']");
 
@@ -53,28 +49,22 @@ public final class WordFindings implements Findings {
       List.of(Rule.DOUBLE_SPACE, Rule.STRAIGHT_QUOTES, Rule.WRONG_DASH);
 
   @Override
-  public List<Finding> in(Project project, RuleSet rules) {
-    Cascade cascade = Cascade.of(project);
+  public List<Finding> in(SurveyedText text, RuleSet rules) {
     List<Finding> found = new ArrayList<>();
-    project
-        .layers()
-        .filter(Layer::isText)
-        .forEach(layer -> {
-          for (Rule rule : RULES) {
-            if (rules.has(rule)) {
-              add(found, rules, rule, layer, slips(rule, cascade, layer));
-            }
-          }
-        });
+    for (Rule rule : RULES) {
+      if (rules.has(rule)) {
+        add(found, rules, rule, text);
+      }
+    }
     return found;
   }
 
-  private static List<Slip> slips(Rule rule, Cascade cascade, Layer layer) {
-    String text = layer.story().text();
+  private static List<Slip> slips(Rule rule, SurveyedText of) {
+    String text = of.story().text();
     return switch (rule) {
       case DOUBLE_SPACE -> spaces(text);
-      case STRAIGHT_QUOTES -> quotes(cascade, layer, text);
-      case WRONG_DASH -> dashes(cascade, layer, text);
+      case STRAIGHT_QUOTES -> quotes(of, text);
+      case WRONG_DASH -> dashes(of, text);
       default -> List.of();
     };
   }
@@ -87,13 +77,15 @@ public final class WordFindings implements Findings {
     @Override
     public Project applyTo(Project before) {
       Cascade cascade = Cascade.of(before);
-      return before.mapLayers(Set.of(layer), one -> one.withStory(mended(cascade, one)));
+      return before.mapLayers(
+          Set.of(layer),
+          one -> one.withStory(mended(one.story(), SurveyedText.of(before, cascade, one))));
     }
 
-    private Story mended(Cascade cascade, Layer one) {
-      Story mended = one.story();
+    private Story mended(Story story, SurveyedText text) {
+      Story mended = story;
       // from the end, so that the places before stay where they are
-      for (Slip slip : slips(rule, cascade, one).reversed()) {
+      for (Slip slip : slips(rule, text).reversed()) {
         mended = mended.replace(slip.range(), slip.instead());
       }
       return mended;
@@ -109,7 +101,7 @@ public final class WordFindings implements Findings {
     return matches(SPACES, text).stream().map(range -> new Slip(range, " ")).toList();
   }
 
-  private static List<Slip> quotes(Cascade cascade, Layer layer, String text) {
+  private static List<Slip> quotes(SurveyedText of, String text) {
     List<Slip> slips = new ArrayList<>();
     StringBuilder before = new StringBuilder();
     boolean quoted = false;
@@ -123,7 +115,7 @@ public final class WordFindings implements Findings {
         continue;
       }
       quoted ^= typed == '"';
-      String mark = QuotationMarks.of(language(cascade, layer, range.start())).mark(typed, before);
+      String mark = QuotationMarks.of(of.languageAt(range.start())).mark(typed, before);
       slips.add(new Slip(range, mark));
       before.append(mark);
     }
@@ -137,7 +129,7 @@ public final class WordFindings implements Findings {
     return number && !word;
   }
 
-  private static List<Slip> dashes(Cascade cascade, Layer layer, String text) {
+  private static List<Slip> dashes(SurveyedText of, String text) {
     List<Slip> slips = new ArrayList<>();
     Matcher matcher = DASHES.matcher(text);
     while (matcher.find()) {
@@ -148,9 +140,7 @@ public final class WordFindings implements Findings {
         slips.add(new Slip(range, " " + EN_DASH + " "));
       } else {
         boolean english =
-            Locale.forLanguageTag(language(cascade, layer, range.start()))
-                .getLanguage()
-                .equals("en");
+            Locale.forLanguageTag(of.languageAt(range.start())).getLanguage().equals("en");
         slips.add(new Slip(range, english ? EM_DASH : " " + EN_DASH + " "));
       }
     }
@@ -166,22 +156,13 @@ public final class WordFindings implements Findings {
     return found;
   }
 
-  /** The language of the letter behind an offset. */
-  static String language(Cascade cascade, Layer plain, int offset) {
-    Layer layer = cascade.dressed(plain);
-    Paragraph paragraph = layer.story().paragraphs().get(layer.story().paragraphAt(offset));
-    Span span = layer.story().spanAt(Math.min(offset + 1, layer.story().length()));
-    String own = Coats.value(cascade.values(layer, paragraph, span), Properties.LANGUAGE.key());
-    return own.equals(Properties.LANGUAGE.defaultValue()) ? cascade.language() : own;
-  }
-
-  private static void add(
-      List<Finding> found, RuleSet rules, Rule rule, Layer layer, List<Slip> slips) {
+  private static void add(List<Finding> found, RuleSet rules, Rule rule, SurveyedText text) {
+    List<Slip> slips = slips(rule, text);
     if (slips.isEmpty()) {
       return;
     }
-    LayerId id = layer.id();
-    String detail = near(layer.story().text(), slips.getFirst().range());
+    LayerId id = text.layer();
+    String detail = near(text.story().text(), slips.getFirst().range());
     found.add(
         new Finding(
             rule,

@@ -1,11 +1,9 @@
 package dynamorph.model.survey.hidden;
 
 import dynamorph.model.Layer;
-import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
-import dynamorph.model.edit.Target;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertyKey;
 import dynamorph.model.property.PropertySet;
@@ -29,7 +27,7 @@ import java.util.Set;
 /**
  * Finds the styles that hide in a project: texts, paragraphs and words that look alike and follow
  * nothing, or follow the same and were changed alike by hand. The pieces are taken apart once; how
- * near is near enough can then be tried at will. Safe on any thread.
+ * near is near enough can then be tried at will. One thread at a time.
  */
 public final class HiddenStyles {
   /** So many pieces alike are no accident. */
@@ -56,27 +54,38 @@ public final class HiddenStyles {
       Cascade.of(Project.empty("")).values(Layer.of("plain", "", ""));
 
   private final Project project;
+  private final TextPieces taken;
   private final Cascade cascade;
   private final List<TextPiece> pieces;
-  private final Map<LayerId, Optional<StyleId>> bases;
+  private final LookClusters clusters;
 
-  private HiddenStyles(Project project, TextPieces pieces, Map<LayerId, Optional<StyleId>> bases) {
+  private HiddenStyles(Project project, TextPieces taken, LookClusters clusters) {
     this.project = project;
-    this.cascade = pieces.cascade();
-    this.pieces = pieces.all();
-    this.bases = bases;
+    this.taken = taken;
+    this.cascade = taken.cascade();
+    this.pieces = taken.all();
+    this.clusters = clusters;
   }
 
   /** Takes the texts of a project apart. */
   public static HiddenStyles of(Project project) {
-    Map<LayerId, Optional<StyleId>> bases = new HashMap<>();
-    project
-        .artboards()
-        .forEach(board -> {
-          Optional<StyleId> base = project.baseOf(board);
-          board.layers().forEach(layer -> bases.put(layer.id(), base));
-        });
-    return new HiddenStyles(project, new TextPieces(project), bases);
+    return new HiddenStyles(
+        project, TextPieces.of(project), new LookClusters(project.palette()::colour));
+  }
+
+  /**
+   * The same for a project that came out of this one's. What is known of texts that did not change
+   * is used again; this one is not asked any more.
+   */
+  public HiddenStyles follow(Project changed) {
+    if (changed == project) {
+      return this;
+    }
+    boolean painted = changed.palette() == project.palette();
+    return new HiddenStyles(
+        changed,
+        taken.follow(changed),
+        painted ? clusters : new LookClusters(changed.palette()::colour));
   }
 
   /** How many texts, paragraphs and words follow nothing, or were changed by hand. */
@@ -97,7 +106,7 @@ public final class HiddenStyles {
   public List<HiddenStyle> within(Tolerance tolerance, int fewest) {
     List<Cluster> large = new ArrayList<>();
     List<TextPiece> single = new ArrayList<>();
-    for (Cluster cluster : LookClusters.of(pieces, cascade::colour, tolerance)) {
+    for (Cluster cluster : clusters.of(pieces, tolerance)) {
       if (cluster.pieces().size() < fewest) {
         single.addAll(cluster.pieces());
       } else if (saysSomething(cluster, tolerance)) {
@@ -105,18 +114,13 @@ public final class HiddenStyles {
       }
     }
     large.sort(MOST_FIRST);
-    Map<Cluster, List<TextPiece>> outliers = outliers(large, single, tolerance);
-    return proposed(large, outliers);
+    return proposed(large, outliers(large, single, tolerance));
   }
 
   private static final Comparator<Cluster> MOST_FIRST =
       Comparator.comparingInt((Cluster cluster) -> -cluster.pieces().size())
-          .thenComparingInt(cluster -> -letters(cluster))
-          .thenComparing(cluster -> cluster.centre().toString());
-
-  private static int letters(Cluster cluster) {
-    return cluster.pieces().stream().mapToInt(TextPiece::letters).sum();
-  }
+          .thenComparingInt(cluster -> -cluster.letters())
+          .thenComparing(Cluster::described);
 
   /** What looks like the base style has its style already. */
   private boolean saysSomething(Cluster cluster, Tolerance tolerance) {
@@ -126,7 +130,7 @@ public final class HiddenStyles {
     if (!cluster.followed().isEmpty()) {
       return isBeyondFollowed(cluster, tolerance);
     }
-    return basesOf(cluster).stream().anyMatch(Optional::isEmpty)
+    return cluster.notes().bases().stream().anyMatch(Optional::isEmpty)
         || !differing(cluster, List.of()).isEmpty();
   }
 
@@ -188,7 +192,7 @@ public final class HiddenStyles {
   // --- proposals ------------------------------------------------------------------------------
 
   private List<HiddenStyle> proposed(List<Cluster> large, Map<Cluster, List<TextPiece>> outliers) {
-    StyleWords words = new StyleWords(project, cascade);
+    StyleWords words = new StyleWords(project, taken.body());
     Set<StyleId> ids = new HashSet<>();
     Map<Cluster, Style> styles = new LinkedHashMap<>();
     Optional<Cluster> body = body(large);
@@ -204,7 +208,14 @@ public final class HiddenStyles {
           body.filter(one -> one != cluster && isDerived(cluster, one)).map(styles::get);
       String name = java.util.Objects.requireNonNull(names.get(cluster));
       StyleId id = id(name, ids);
-      styles.put(cluster, style(cluster, id, words, name, base, body));
+      Optional<PropertySet> under = base.map(_ -> body.orElseThrow().centre());
+      styles.put(
+          cluster,
+          cluster
+              .notes()
+              .style(
+                  List.of(id, name, base, under, cascade),
+                  () -> style(cluster, id, name, base, under)));
     }
     return large.stream()
         .map(cluster -> hidden(cluster, styles, outliers.getOrDefault(cluster, List.of())))
@@ -215,7 +226,7 @@ public final class HiddenStyles {
   private static Optional<Cluster> body(List<Cluster> large) {
     return large.stream()
         .filter(cluster -> cluster.level() == StyleLevel.TEXT && cluster.followed().isEmpty())
-        .max(Comparator.comparingInt(HiddenStyles::letters));
+        .max(Comparator.comparingInt(Cluster::letters));
   }
 
   /** A style in the same face goes with the body. */
@@ -231,14 +242,13 @@ public final class HiddenStyles {
   private Style style(
       Cluster cluster,
       StyleId id,
-      StyleWords words,
       String name,
       Optional<Style> base,
-      Optional<Cluster> body) {
+      Optional<PropertySet> baseValues) {
     Optional<StyleId> followed = cluster.followed().reversed().stream().findFirst();
     PropertySet values;
     if (base.isPresent()) {
-      PropertySet under = body.orElseThrow().centre();
+      PropertySet under = baseValues.orElseThrow();
       values = cluster.centre().where(key -> Coats.differ(key, cluster.centre(), under));
       values = withRatio(values, size(under));
     } else {
@@ -253,7 +263,7 @@ public final class HiddenStyles {
         cluster.level(),
         base.map(Style::id).or(() -> followed),
         values,
-        sample(cluster, words));
+        cluster.notes().sample());
   }
 
   /** A size that is a plain multiple of the base's is written so, if it is that to the last bit. */
@@ -279,7 +289,7 @@ public final class HiddenStyles {
     if (!followed.isEmpty()) {
       plain.add(cascade.values(project.styles().get(followed.getLast())));
     } else {
-      for (Optional<StyleId> base : basesOf(cluster)) {
+      for (Optional<StyleId> base : cluster.notes().bases()) {
         plain.add(base.map(project.styles()::get).map(cascade::values).orElse(PLAIN));
       }
     }
@@ -290,14 +300,6 @@ public final class HiddenStyles {
       differing.addAll(keys);
     }
     return differing;
-  }
-
-  private Set<Optional<StyleId>> basesOf(Cluster cluster) {
-    Set<Optional<StyleId>> found = new LinkedHashSet<>();
-    for (TextPiece piece : cluster.pieces()) {
-      found.add(bases.getOrDefault(piece.member().layer(), Optional.empty()));
-    }
-    return found;
   }
 
   /** An id that is the same whenever the same is found. */
@@ -311,39 +313,13 @@ public final class HiddenStyles {
     return id;
   }
 
-  /** The words of the piece with the most usual length. */
-  private static String sample(Cluster cluster, StyleWords words) {
-    TextPiece piece =
-        cluster.pieces().stream()
-            .sorted(
-                Comparator.comparingInt(TextPiece::letters)
-                    .thenComparing(one -> one.member().layer().value())
-                    .thenComparingInt(one -> one.member().range().start()))
-            .skip((cluster.pieces().size() - 1) / 2)
-            .findFirst()
-            .orElseThrow();
-    return words.firstWords(piece);
-  }
-
   private HiddenStyle hidden(
       Cluster cluster, Map<Cluster, Style> styles, List<TextPiece> outliers) {
     Style style = java.util.Objects.requireNonNull(styles.get(cluster));
-    List<Target.Words> equal = new ArrayList<>();
-    List<Deviating> near = new ArrayList<>();
-    Map<PropertySet, Map<PropertyKey<?>, Object>> known = new HashMap<>();
-    for (TextPiece piece : cluster.pieces()) {
-      Map<PropertyKey<?>, Object> differences =
-          known.computeIfAbsent(piece.look(), look -> differences(cluster.centre(), look));
-      if (differences.isEmpty()) {
-        equal.add(piece.member());
-      } else {
-        near.add(new Deviating(piece.member(), differences));
-      }
-    }
+    ClusterNotes notes = cluster.notes();
     List<Deviating> far =
         outliers.stream()
-            .map(
-                piece -> new Deviating(piece.member(), differences(cluster.centre(), piece.look())))
+            .map(piece -> new Deviating(piece.member(), notes.differences(piece.look())))
             .toList();
     List<Style> beside =
         style
@@ -351,18 +327,6 @@ public final class HiddenStyles {
             .flatMap(id -> styles.values().stream().filter(one -> one.id().equals(id)).findFirst())
             .map(List::of)
             .orElse(List.of());
-    return new HiddenStyle(style, beside, equal, near, far, letters(cluster));
-  }
-
-  /** Colours that are painted alike are no difference, whatever they are called. */
-  private Map<PropertyKey<?>, Object> differences(PropertySet centre, PropertySet look) {
-    if (look.equals(centre)) {
-      return Map.of();
-    }
-    Map<PropertyKey<?>, Object> differences = new LinkedHashMap<>();
-    for (PropertyKey<?> key : LookSpace.beyond(centre, look, cascade::colour, Tolerance.NONE)) {
-      differences.put(key, Coats.value(look, key));
-    }
-    return differences;
+    return new HiddenStyle(style, beside, notes.equal(), notes.near(), far, cluster.letters());
   }
 }

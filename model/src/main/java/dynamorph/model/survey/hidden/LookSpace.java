@@ -51,8 +51,23 @@ final class LookSpace {
     this.varying = IntStream.range(0, measures.length).toArray();
   }
 
-  /** The values in which looks of one space agree. */
-  static Object category(PropertySet look) {
+  /** The values in which looks of one space agree, with their hash, which is asked for often. */
+  record Category(Object values, int hash) {
+    @Override
+    public boolean equals(Object other) {
+      return this == other
+          || other instanceof Category category
+              && category.hash == hash
+              && category.values.equals(values);
+    }
+
+    @Override
+    public int hashCode() {
+      return hash;
+    }
+  }
+
+  static Category category(PropertySet look) {
     List<Object> kinds = new ArrayList<>();
     for (PropertyKey<?> key : look.keys()) {
       Object value = look.get(key).orElseThrow();
@@ -63,7 +78,8 @@ final class LookSpace {
         }
       }
     }
-    return List.of(kinds, look.where(key -> !isNear(look.get(key).orElseThrow())));
+    Object values = List.of(kinds, look.where(key -> !isNear(look.get(key).orElseThrow())));
+    return new Category(values, values.hashCode());
   }
 
   private static boolean isNear(Object value) {

@@ -1,11 +1,7 @@
 package dynamorph.model.survey.hidden;
 
-import dynamorph.model.Layer;
-import dynamorph.model.LayerId;
 import dynamorph.model.Project;
-import dynamorph.model.cascade.Cascade;
 import dynamorph.model.cascade.Coats;
-import dynamorph.model.cascade.DominantLook;
 import dynamorph.model.message.Messages;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
@@ -15,12 +11,9 @@ import dynamorph.model.survey.hidden.LookClusters.Cluster;
 import dynamorph.model.value.Numbers;
 import dynamorph.model.value.Slant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /** Names styles by what they are: what part they play beside the others, then how they differ. */
@@ -41,33 +34,18 @@ final class StyleWords {
 
   private static final double BOLD = 600;
 
-  private final Set<String> taken;
-  private final Map<LayerId, Layer> layers = new HashMap<>();
+  private final Project project;
   private final double body;
+  private final Set<String> taken;
 
-  StyleWords(Project project, Cascade cascade) {
+  /**
+   * @param body size of most letters of the project, in points
+   */
+  StyleWords(Project project, double body) {
+    this.project = project;
+    this.body = body;
     this.taken =
         project.styles().stream().map(Style::name).collect(Collectors.toCollection(HashSet::new));
-    this.body = body(project, cascade);
-    project.layers().forEach(layer -> layers.put(layer.id(), layer));
-    this.project = project;
-  }
-
-  private final Project project;
-
-  /** The size of most letters of the project, whatever styles they follow already. */
-  private static double body(Project project, Cascade cascade) {
-    Map<Double, Integer> letters = new TreeMap<>();
-    project
-        .layers()
-        .filter(TextPieces::hasWords)
-        .forEach(layer ->
-            letters.merge(
-                size(DominantLook.of(cascade, layer)), layer.story().length(), Integer::sum));
-    return letters.entrySet().stream()
-        .max(Map.Entry.comparingByValue())
-        .map(Map.Entry::getKey)
-        .orElse(0.0);
   }
 
   private static double size(PropertySet values) {
@@ -125,24 +103,10 @@ final class StyleWords {
                     : Messages.of("style-words.marked-words");
   }
 
-  /** Whether most of its pieces have a digit in them. */
-  private boolean isNumbered(Cluster cluster) {
-    long numbered =
-        cluster.pieces().stream()
-            .filter(piece -> words(piece).chars().anyMatch(Character::isDigit))
-            .count();
-    return 2 * numbered > cluster.pieces().size();
-  }
-
-  private String words(TextPiece piece) {
-    Layer layer = layers.get(piece.member().layer());
-    return layer == null ? "" : layer.story().text(piece.member().range());
-  }
-
   private String role(Cluster cluster) {
-    double letters = cluster.pieces().stream().mapToInt(TextPiece::letters).average().orElse(0);
+    double letters = cluster.letters() / (double) cluster.pieces().size();
     double size = size(cluster.centre());
-    if (letters <= SHORT && isNumbered(cluster)) {
+    if (letters <= SHORT && cluster.notes().isNumbered()) {
       return Messages.of("style-words.number");
     }
     if (letters >= LONG) {
@@ -155,11 +119,5 @@ final class StyleWords {
             : size <= NOTE * body
                 ? Messages.of("style-words.note")
                 : Messages.of("style-words.line");
-  }
-
-  /** The first words of a piece, for a specimen. */
-  String firstWords(TextPiece piece) {
-    Layer layer = layers.get(piece.member().layer());
-    return layer == null ? "" : layer.story().slice(piece.member().range()).firstWords();
   }
 }
