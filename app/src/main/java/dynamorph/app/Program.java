@@ -5,6 +5,7 @@ import dynamorph.app.files.WindowDialogs;
 import dynamorph.app.files.recovery.Unexpected;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.theme.Theme;
+import dynamorph.app.window.Logo;
 import dynamorph.app.window.WindowTitle;
 import dynamorph.demo.MuseumShelf;
 import dynamorph.model.IdSource;
@@ -117,6 +118,8 @@ public class Program extends Application {
     }
     window.show();
     shown(opened);
+    // nothing waits for it
+    Platform.runLater(() -> window.getIcons().add(Logo.icon()));
   }
 
   /** Called when the window is shown and has not drawn its artboards yet; for measuring. */

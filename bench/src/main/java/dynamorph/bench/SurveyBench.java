@@ -72,6 +72,7 @@ public class SurveyBench {
   private Scene reworded;
   private Scene shown;
   private Survey warm;
+  private Thread rest = new Thread();
 
   @Setup
   public void make() {
@@ -166,9 +167,9 @@ public class SurveyBench {
 
   /** Until the first report on the way, from nothing. */
   @Benchmark
-  public int firstFindings(Rest rest) {
+  public int firstFindings() {
     CompletableFuture<Integer> first = new CompletableFuture<>();
-    rest.thread =
+    rest =
         Thread.ofPlatform()
             .start(() ->
                 new Survey(new Speller(), MediaSource.NONE)
@@ -182,15 +183,10 @@ public class SurveyBench {
     return first.join();
   }
 
-  /** What is still under way when the first findings are there; not counted. */
-  @State(Scope.Thread)
-  public static class Rest {
-    private Thread thread = new Thread();
-
-    @TearDown(Level.Invocation)
-    public void end() throws InterruptedException {
-      thread.join();
-    }
+  /** What is still under way when the first findings are there is not counted. */
+  @TearDown(Level.Invocation)
+  public void waitForTheRest() throws InterruptedException {
+    rest.join();
   }
 
   /** The whole survey after one text got another size, or its own again. */

@@ -39,6 +39,7 @@ public final class Dynamorph implements Runnable {
     commands.put("resolve", ResolveCommand::new);
     commands.put("render", RenderCommand::new);
     commands.put("export", ExportCommand::new);
+    commands.put("thumbnail", ThumbnailCommand::new);
     commands.put("set", SetCommand::new);
     commands.put("apply", ApplyCommand::new);
     commands.put("reach", ReachCommand::new);

@@ -238,6 +238,48 @@ class CommandsTest {
     return Files.readAllBytes(Path.of(path(picture)));
   }
 
+  /** As the desktop asks for it: 900 by 600 mm, so that 128 pixels are 85 1/3 high. */
+  @Test
+  void fileManagersGetThePictureOfAProjectAtTheirSize() throws IOException {
+    String entry = Files.readString(Path.of("../packaging/linux/dynamorph.thumbnailer"));
+    String wanted =
+        entry.lines().filter(line -> line.startsWith("Exec=")).findFirst().orElseThrow();
+    List<String> words = new ArrayList<>(List.of(wanted.replace("Exec=dynamorph ", "").split(" ")));
+    words.replaceAll(word ->
+        switch (word) {
+          case "%i" -> demo;
+          case "%s" -> "128";
+          case "%o" -> path("small.png");
+          default -> word;
+        });
+    Answer answer = run(words.toArray(String[]::new));
+    assertThat(answer.code()).as(answer.err()).isZero();
+    BufferedImage small = ImageIO.read(Path.of(path("small.png")).toFile());
+    assertThat(small.getWidth()).isEqualTo(128);
+    assertThat(small.getHeight()).isBetween(85, 86);
+    Set<Integer> colours = new HashSet<>();
+    for (int x = 0; x < small.getWidth(); x++) {
+      colours.add(small.getRGB(x, 35));
+    }
+    assertThat(colours).as("the title is seen").hasSizeGreaterThan(20);
+  }
+
+  @Test
+  void aFilmIsShownToFileManagersTooAndNoPictureIsTooLarge() throws IOException {
+    String film = path("reel.dmorph");
+    assertThat(
+            run("new", film, "--size", "Square", "--rate", "25", "--duration", "00:00:05:00")
+                .code())
+        .isZero();
+    assertThat(run("thumbnail", film, "--size", "64", "-o", path("t.png")).code()).isZero();
+    BufferedImage small = ImageIO.read(Path.of(path("t.png")).toFile());
+    assertThat(List.of(small.getWidth(), small.getHeight())).containsExactly(64, 64);
+    Answer large = run("thumbnail", film, "--size", "90000", "-o", path("large.png"));
+    assertThat(large.code()).isNotZero();
+    assertThat(large.err()).contains("--size 90000: expected 1 to 4096 pixels");
+    assertThat(Path.of(path("large.png"))).doesNotExist();
+  }
+
   @Test
   void applyLetsLayersFollow() throws IOException {
     String changed = path("changed.dmorph");
