@@ -52,12 +52,14 @@ final class HiddenCard extends VBox {
   private final Set<Target.Words> snapped;
 
   /**
+   * @param bare the project without its artboards, which a specimen does not ask for
    * @param snapped pieces that are to be made equal, which outlives the card
    */
   HiddenCard(
       HiddenStyle hidden,
       List<HiddenStyle> all,
       Project project,
+      Project bare,
       Specimens specimens,
       Remedies remedies,
       Set<Target.Words> snapped,
@@ -73,7 +75,7 @@ final class HiddenCard extends VBox {
     this.project = project;
     getStyleClass().add("hidden-card");
     setId("hidden-" + hidden.style().id().value());
-    Project adopted = withStyles(project, hidden);
+    Project adopted = withStyles(bare, hidden);
     ImageView picture = new ImageView();
     picture.setFitWidth(WIDTH);
     picture.setFitHeight(HEIGHT);

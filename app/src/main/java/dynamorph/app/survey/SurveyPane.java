@@ -6,6 +6,7 @@ import dynamorph.app.field.Tips;
 import dynamorph.app.message.Messages;
 import dynamorph.app.session.Workspace;
 import dynamorph.app.styles.specimen.Specimens;
+import dynamorph.model.Project;
 import dynamorph.model.edit.Target;
 import dynamorph.model.survey.Finding;
 import dynamorph.model.survey.hidden.HiddenStyle;
@@ -35,9 +36,15 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.pcollections.TreePVector;
 
 /** What could be in better order: styles that hide, then all else by what it is about. */
 public final class SurveyPane extends VBox {
+  /**
+   * Hidden styles that are shown at first, and more at each asking: those that most would follow.
+   */
+  private static final int STEP = 12;
+
   private final Workspace workspace;
   private final SurveyWatch watch;
   private final Specimens specimens;
@@ -51,6 +58,7 @@ public final class SurveyPane extends VBox {
   private final Set<String> open = new HashSet<>();
   private final Map<String, Set<Target.Words>> snapped = new HashMap<>();
   private final ScrollPane scroll = new ScrollPane(found);
+  private int shown = STEP;
   private boolean postponed;
 
   public SurveyPane(
@@ -94,6 +102,7 @@ public final class SurveyPane extends VBox {
         .addListener((_, _, _) -> {
           open.clear();
           snapped.clear();
+          shown = STEP;
         });
   }
 
@@ -168,7 +177,18 @@ public final class SurveyPane extends VBox {
     ignored.setVisible(!report.project().survey().ignored().isEmpty());
     double above = beyond() * scroll.getVvalue();
     List<Node> nodes = new ArrayList<>();
-    report.hidden().forEach(hidden -> nodes.add(card(hidden, report)));
+    Project bare = report.project().withArtboards(TreePVector.empty());
+    report.hidden().stream().limit(shown).forEach(hidden -> nodes.add(card(hidden, report, bare)));
+    int left = report.hidden().size() - shown;
+    if (left > 0) {
+      Hyperlink more = new Hyperlink(Messages.of("survey.more-hidden", left));
+      more.setId("more-hidden");
+      more.setOnAction(_ -> {
+        shown += STEP;
+        show(report);
+      });
+      nodes.add(more);
+    }
     if (report.hidden().size() > 1) {
       adoptAll.setId("adopt-all");
       adoptAll.setMaxWidth(Double.MAX_VALUE);
@@ -229,12 +249,16 @@ public final class SurveyPane extends VBox {
             .count();
   }
 
-  private HiddenCard card(HiddenStyle hidden, SurveyReport report) {
+  /**
+   * @param bare the project without its artboards, which a specimen does not ask for
+   */
+  private HiddenCard card(HiddenStyle hidden, SurveyReport report, Project bare) {
     String key = hidden.style().name();
     return new HiddenCard(
         hidden,
         report.hidden(),
         report.project(),
+        bare,
         specimens,
         remedies,
         snapped.computeIfAbsent(key, _ -> new HashSet<>()),

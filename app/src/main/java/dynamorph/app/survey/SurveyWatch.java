@@ -16,12 +16,14 @@ import dynamorph.paint.survey.Survey;
 import dynamorph.paint.survey.SurveyReport;
 import dynamorph.typeset.spelling.Speller;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Keeps a report of what could be in better order, for as long as anybody looks at it. The project
@@ -140,13 +142,22 @@ public final class SurveyWatch implements AutoCloseable {
     workspace.tell(Notice.problem(Messages.of("survey.broke-off")));
   }
 
+  /** Shows the latest of what came while the window was busy. */
   private void tell(Request request, SurveyReport found) {
-    Platform.runLater(() -> {
-      if (request.number() == number) {
-        report.set(Optional.of(found));
-      }
-    });
+    if (latest.getAndSet(new Told(request, found)) == null) {
+      Platform.runLater(() -> {
+        Told told = latest.getAndSet(null);
+        if (told != null && told.request().number() == number) {
+          report.set(Optional.of(told.found()));
+        }
+      });
+    }
   }
+
+  /** What was found and is not shown yet. */
+  private record Told(Request request, SurveyReport found) {}
+
+  private final AtomicReference<@Nullable Told> latest = new AtomicReference<>();
 
   @Override
   public void close() {

@@ -3,19 +3,27 @@ package dynamorph.app.journey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.demo.AsItCame;
+import dynamorph.model.Artboard;
+import dynamorph.model.Layer;
+import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
 import dynamorph.model.random.LooksOf;
 import dynamorph.model.reach.LocalChanges;
 import dynamorph.model.style.Style;
 import dynamorph.model.survey.rule.Ignored;
+import dynamorph.model.value.FontSize;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
@@ -94,6 +102,32 @@ class SurveyJourneyTest extends JourneyTest {
                 .mapToInt(LocalChanges::count)
                 .sum())
         .isZero();
+  }
+
+  /** A card for each of hundreds would stop the window. */
+  @Test
+  void ofManyStylesThoseThatMostWouldFollowAreShownFirst() {
+    List<Layer> texts = new ArrayList<>();
+    for (int index = 0; index < 45; index++) {
+      double size = Math.rint(8 * Math.pow(1.2, index % 15));
+      texts.add(
+          Layer.of("t" + index, "t", "Winding day")
+              .withLocal(PropertySet.EMPTY.with(Properties.SIZE, FontSize.points(size))));
+    }
+    Project many =
+        Project.empty("Many")
+            .plus(Artboard.empty("a", "A", 900, 900, LengthUnit.POINT).withLayers(texts));
+    driver.robot().interact(() -> driver.workspace().open(many, Optional.empty()));
+    driver.settle();
+    surveyed();
+    driver.waitFor("all are found", () -> title().startsWith("15 styles hide"));
+    assertThat(driver.robot().lookup("#survey .hidden-card").queryAll()).hasSize(12);
+    Hyperlink more = (Hyperlink) driver.reveal("#more-hidden");
+    assertThat(more.getText()).isEqualTo("3 more styles hide");
+    driver.robot().clickOn(more);
+    driver.settle();
+    assertThat(driver.robot().lookup("#survey .hidden-card").queryAll()).hasSize(15);
+    assertThat(driver.robot().lookup("#more-hidden").tryQuery()).isEmpty();
   }
 
   @Test

@@ -30,7 +30,7 @@ final class SpellingMarks {
   void draw(GraphicsContext g, Scene scene, SpellingService spelling) {
     for (Scene.Board board : scene.boards()) {
       for (PlacedLayer text : board.texts()) {
-        if (!isWhollySeen(text.layer())) {
+        if (!isWhollySeen(text.layer()) || isTiny(text)) {
           continue;
         }
         List<SpellingService.Misspelt> wrong = spelling.misspelt(text.story(), text.look());
@@ -53,6 +53,17 @@ final class SpellingMarks {
         .timing()
         .map(timing -> timing.visibility(workspace.playback().playheadProperty().get()) >= 1)
         .orElse(true);
+  }
+
+  /**
+   * Whether all letters are far too small to be marked, told without setting them; of a large
+   * project in sight as a whole thousands would be checked with each frame.
+   */
+  private boolean isTiny(PlacedLayer text) {
+    double wanted = SMALLEST_MARKED / 2 / points.scale();
+    return text.look().paragraphs().stream()
+        .flatMap(paragraph -> paragraph.spans().stream())
+        .allMatch(span -> span.type().size() < wanted);
   }
 
   /** A word is not wrong before it is finished. */
