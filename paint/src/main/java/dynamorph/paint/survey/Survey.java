@@ -179,7 +179,7 @@ public final class Survey {
   }
 
   /** The styles that hide; taking texts apart is not done again while only the tolerance moves. */
-  public List<HiddenStyle> hidden(Project project, RuleSet rules, Optional<Tolerance> tolerance) {
+  private List<HiddenStyle> hidden(Project project, RuleSet rules, Optional<Tolerance> tolerance) {
     if (!rules.has(Rule.HIDDEN_STYLE)) {
       return List.of();
     }
