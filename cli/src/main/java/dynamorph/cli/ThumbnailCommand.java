@@ -4,13 +4,12 @@ import dynamorph.cli.message.Messages;
 import dynamorph.footage.FootageFiles;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.model.Artboard;
-import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Time;
-import dynamorph.model.timeline.Timing;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.film.FilmPicture;
 import dynamorph.paint.film.FootagePainter;
+import dynamorph.paint.film.TitleMoment;
 import dynamorph.paint.layer.LayerPainter;
 import dynamorph.paint.scene.Scene;
 import dynamorph.paint.scene.SceneMaker;
@@ -18,9 +17,7 @@ import dynamorph.typeset.font.FontLibrary;
 import dynamorph.typeset.layout.Typesetter;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -72,20 +69,14 @@ final class ThumbnailCommand implements Callable<Integer> {
       byte[] png =
           first.isFilm()
               ? new FilmPicture(painter, FootagePainter.of(project, footage))
-                  .png(board, atATitle(first), scale, FilmPicture.Under.FOOTAGE)
+                  .png(
+                      board,
+                      TitleMoment.ofFirst(first.layers().stream()).orElse(Time.ZERO),
+                      scale,
+                      FilmPicture.Under.FOOTAGE)
               : new ArtboardPicture(painter).png(board, scale);
       SafeFile.write(output, stream -> stream.write(png));
     }
     return 0;
-  }
-
-  /** The middle of the first title or cue. */
-  private static Time atATitle(Artboard film) {
-    Optional<Timing> first = film.layers().stream().flatMap(ThumbnailCommand::timing).findFirst();
-    return first.map(own -> own.in().plus(own.length().times(1, 2))).orElse(Time.ZERO);
-  }
-
-  private static Stream<Timing> timing(Layer layer) {
-    return layer.timing().stream();
   }
 }

@@ -4,14 +4,13 @@ import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
 import dynamorph.model.Project;
 import dynamorph.model.timeline.Time;
-import dynamorph.model.timeline.Timing;
 import dynamorph.paint.Pixels;
 import dynamorph.paint.export.ArtboardPicture;
 import dynamorph.paint.film.FilmPicture;
 import dynamorph.paint.film.FootagePainter;
 import dynamorph.paint.film.MediaSource;
+import dynamorph.paint.film.TitleMoment;
 import dynamorph.paint.scene.Scene;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -67,15 +66,9 @@ public final class StatePictures {
     List<Layer> others = other.<List<Layer>>map(Artboard::layers).orElse(List.of());
     Set<Layer> both = new HashSet<>(own);
     both.retainAll(new HashSet<>(others));
-    return first(Stream.concat(own.stream(), others.stream()).filter(one -> !both.contains(one)))
-        .or(() -> first(own.stream()))
+    return TitleMoment.ofFirst(
+            Stream.concat(own.stream(), others.stream()).filter(one -> !both.contains(one)))
+        .or(() -> TitleMoment.ofFirst(own.stream()))
         .orElse(Time.ZERO);
-  }
-
-  private static Optional<Time> first(Stream<Layer> layers) {
-    return layers
-        .flatMap(layer -> layer.timing().stream())
-        .min(Comparator.comparing(Timing::in))
-        .map(timing -> timing.in().plus(timing.out().minus(timing.in()).times(1, 2)));
   }
 }

@@ -1,5 +1,6 @@
 package dynamorph.model.cascade;
 
+import dynamorph.model.text.Paragraph;
 import dynamorph.model.value.BoxFit;
 import java.util.List;
 import java.util.Optional;
@@ -44,6 +45,23 @@ public record ResolvedLayer(
   public record ResolvedParagraph(ParagraphLook look, List<CharacterLook> spans) {
     public ResolvedParagraph {
       spans = List.copyOf(spans);
+    }
+
+    /**
+     * The language of a letter, a BCP 47 tag; behind the last that of the last.
+     *
+     * @param paragraph that this is the look of
+     * @param unit offset of the letter in it
+     */
+    public String languageAt(Paragraph paragraph, int unit) {
+      int end = 0;
+      for (int span = 0; span < paragraph.spans().size() && span < spans.size(); span++) {
+        end += paragraph.spans().get(span).length();
+        if (unit < end) {
+          return spans.get(span).type().language();
+        }
+      }
+      return spans.getLast().type().language();
     }
   }
 }

@@ -4,11 +4,8 @@ import dynamorph.model.Layer;
 import dynamorph.model.LayerId;
 import dynamorph.model.Project;
 import dynamorph.model.cascade.Cascade;
-import dynamorph.model.cascade.CharacterLook;
 import dynamorph.model.cascade.ResolvedLayer;
-import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
-import java.util.List;
 import java.util.Set;
 
 /**
@@ -26,15 +23,8 @@ public record SurveyedText(Set<String> words, LayerId layer, Story story, Resolv
   /** The language of the letter behind an offset, a BCP 47 tag. */
   public String languageAt(int offset) {
     int paragraph = story.paragraphAt(offset);
-    List<Span> spans = story.paragraphs().get(paragraph).spans();
-    List<CharacterLook> looks = look.paragraphs().get(paragraph).spans();
-    int end = story.startOf(paragraph);
-    for (int span = 0; span < spans.size() && span < looks.size(); span++) {
-      end += spans.get(span).length();
-      if (offset < end) {
-        return looks.get(span).type().language();
-      }
-    }
-    return looks.getLast().type().language();
+    return look.paragraphs()
+        .get(paragraph)
+        .languageAt(story.paragraphs().get(paragraph), offset - story.startOf(paragraph));
   }
 }

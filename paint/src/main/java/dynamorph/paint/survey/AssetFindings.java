@@ -41,6 +41,8 @@ final class AssetFindings implements Findings {
     families.of(project, FontUse::families).forEach(asked::addAll);
     Set<String> shown = new HashSet<>(ImageUse.in(project.styles().list(), List.of()));
     images.of(project, board -> ImageUse.in(List.of(), List.of(board))).forEach(shown::addAll);
+    // what the project does not carry any more is not kept for its name
+    familyOf.keySet().removeIf(known -> project.assets().stream().noneMatch(one -> one == known));
     for (Asset asset : project.assets()) {
       boolean used =
           asset.isFont()

@@ -34,24 +34,11 @@ public final class ParagraphSpelling {
     List<Misspelt> wrong = new ArrayList<>();
     for (String language : languages) {
       for (TextRange range : check.misspelt(text, language)) {
-        if (language.equals(languageAt(paragraph, look, range.start()))) {
+        if (language.equals(look.languageAt(paragraph, range.start()))) {
           wrong.add(new Misspelt(range, text.substring(range.start(), range.end()), language));
         }
       }
     }
     return wrong;
-  }
-
-  /** The language of a letter. */
-  public static String languageAt(
-      Paragraph paragraph, ResolvedLayer.ResolvedParagraph look, int unit) {
-    int end = 0;
-    for (int span = 0; span < paragraph.spans().size(); span++) {
-      end += paragraph.spans().get(span).length();
-      if (unit < end && span < look.spans().size()) {
-        return look.spans().get(span).type().language();
-      }
-    }
-    return look.spans().getLast().type().language();
   }
 }

@@ -57,7 +57,7 @@ public final class LanguageFindings implements TextFindings {
     if (text.isBlank()) {
       return;
     }
-    String language = ParagraphSpelling.languageAt(paragraph, look, 0);
+    String language = look.languageAt(paragraph, 0);
     boolean one = look.spans().stream().allMatch(span -> span.type().language().equals(language));
     Optional<String> meant = one ? meant(text, language) : Optional.empty();
     if (meant.isPresent()) {
