@@ -167,7 +167,11 @@ public final class SurveyPane extends VBox {
       return;
     }
     postponed = false;
-    title.setText(Messages.of("survey.hide-in", report.hidden().size(), report.hiddenPieces()));
+    // before all is looked at it is not known that none hides
+    title.setText(
+        report.hidden().isEmpty() && !report.isComplete()
+            ? Messages.of("survey.is-being-made")
+            : Messages.of("survey.hide-in", report.hidden().size(), report.hiddenPieces()));
     texts.setText(
         report.isComplete()
             ? Messages.of("survey.texts-findings", report.texts(), report.findings().size())
