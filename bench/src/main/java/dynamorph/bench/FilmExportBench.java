@@ -2,6 +2,7 @@ package dynamorph.bench;
 
 import dynamorph.footage.FootageFiles;
 import dynamorph.formats.captions.CaptionFiles;
+import dynamorph.formats.captions.CellHeights;
 import dynamorph.formats.export.FilmExport;
 import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
@@ -104,8 +105,8 @@ public class FilmExportBench {
     project = Project.empty("Captions").plus(film());
     subtitles = folder.resolve("captions.srt");
     Artboard film = project.films().findFirst().orElseThrow();
-    CaptionFiles.write(
-        project, film, (Track.Captions) line(film).track(CAPTIONS).orElseThrow(), subtitles);
+    Track.Captions track = (Track.Captions) line(film).track(CAPTIONS).orElseThrow();
+    CaptionFiles.write(project, film, track, subtitles, CellHeights.USUAL);
   }
 
   private static Timeline line(Artboard film) {

@@ -7,6 +7,7 @@ import dynamorph.formats.captions.Remark;
 import dynamorph.formats.file.SafeFile;
 import dynamorph.formats.project.ProjectFile;
 import dynamorph.model.Artboard;
+import dynamorph.model.Asset;
 import dynamorph.model.LengthUnit;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.CaptionList;
@@ -131,7 +132,10 @@ final class CaptionsCommand implements Callable<Integer> {
     }
     Project project = ProjectFile.read(in);
     Track.Captions captions = ProjectLookup.captions(project, track);
-    return CaptionFiles.write(project, project.filmOf(captions.id()).orElseThrow(), captions, to);
+    Artboard own = project.filmOf(captions.id()).orElseThrow();
+    try (FontCells cells = new FontCells(project.assets())) {
+      return CaptionFiles.write(project, own, captions, to, cells);
+    }
   }
 
   /** Brings a file into a track of its own, as the window does. */
@@ -140,10 +144,7 @@ final class CaptionsCommand implements Callable<Integer> {
     Artboard board = film == null ? onlyFilm(project) : ProjectLookup.film(project, film);
     Timeline line = board.timeline().orElseThrow();
     CaptionFiles.Read read =
-        CaptionFiles.read(
-                imported,
-                new FrameBox(board.width(), board.height()),
-                Optional.ofNullable(encoding).map(this::charset))
+        read(imported, new FrameBox(board.width(), board.height()), project.assets())
             .inTimeOf(line);
     Set<String> ids =
         project
@@ -182,8 +183,7 @@ final class CaptionsCommand implements Callable<Integer> {
   }
 
   private List<Remark> converted(Path to) throws IOException {
-    CaptionFiles.Read read =
-        CaptionFiles.read(in, FrameBox.HD, Optional.ofNullable(encoding).map(this::charset));
+    CaptionFiles.Read read = read(in, FrameBox.HD, List.of());
     CaptionList sheet = rate == null ? read.captions() : snapped(read.captions());
     String language =
         sheet.language().isBlank()
@@ -198,16 +198,19 @@ final class CaptionsCommand implements Callable<Integer> {
         new ImportCaptions(film.id(), captions, sheet, "c")
             .applyTo(Project.empty(Messages.of("captions-command.captions")).plus(film));
     List<Remark> remarks = new ArrayList<>(read.remarks());
-    remarks.addAll(
-        CaptionFiles.write(
-            project,
-            project.artboard(film.id()).orElseThrow(),
-            project
-                .artboard(film.id())
-                .flatMap(board -> board.timeline().orElseThrow().captions().findFirst())
-                .orElseThrow(),
-            to));
+    Artboard filled = project.artboard(film.id()).orElseThrow();
+    Track.Captions written = filled.timeline().orElseThrow().captions().findFirst().orElseThrow();
+    try (FontCells cells = new FontCells(List.of())) {
+      remarks.addAll(CaptionFiles.write(project, filled, written, to, cells));
+    }
     return remarks;
+  }
+
+  private CaptionFiles.Read read(Path file, FrameBox frame, List<Asset> assets) throws IOException {
+    try (FontCells cells = new FontCells(assets)) {
+      return CaptionFiles.read(
+          file, frame, Optional.ofNullable(encoding).map(this::charset), cells);
+    }
   }
 
   private Charset charset(String name) {

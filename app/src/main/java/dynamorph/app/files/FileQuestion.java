@@ -1,6 +1,7 @@
 package dynamorph.app.files;
 
 import dynamorph.app.message.Messages;
+import dynamorph.formats.captions.CaptionFiles;
 import dynamorph.formats.css.CssFile;
 import dynamorph.formats.document.DocumentFile;
 import dynamorph.formats.project.KitFile;
@@ -96,14 +97,14 @@ public enum FileQuestion {
   CAPTIONS(
       Messages.of("file-question.import-captions"),
       Way.OPEN,
-      kind(
-          Messages.of("file-question.captions"), ".srt", ".vtt", ".ttml", ".xml", ".dfxp", ".itt")),
+      new Kind(Messages.of("file-question.captions"), CaptionFiles.ENDINGS)),
   SAVED_CAPTIONS(
       Messages.of("file-question.export-captions"),
       Way.SAVE,
       kind(Messages.of("file-question.webvtt"), ".vtt"),
       kind(Messages.of("file-question.subrip"), ".srt"),
-      kind("TTML", ".ttml")),
+      kind("TTML", ".ttml"),
+      kind(Messages.of("file-question.substation"), ".ass")),
   TABLE(
       Messages.of("file-question.choose-a-table"),
       Way.OPEN,

@@ -16,6 +16,7 @@ import dynamorph.model.style.StyleId;
 import dynamorph.model.style.StyleLevel;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
+import dynamorph.model.text.Story;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
@@ -99,6 +100,17 @@ final class CaptionExport {
     return merged;
   }
 
+  /** The complete values of words that follow character styles and set nothing themselves. */
+  PropertySet ofWords(List<StyleId> follows) {
+    Span words = Span.of("x").withFollows(follows);
+    Paragraph paragraph = Paragraph.of(words);
+    Layer cue =
+        Layer.of("plain", "plain", "")
+            .withStory(Story.of(paragraph))
+            .withTiming(Timing.of(track.id(), Time.ZERO, Time.ofMillis(1000)));
+    return cascade.values(cue, paragraph, words);
+  }
+
   Rgba colour(PropertySet values) {
     return cascade.colour(
         values.get(Properties.COAT_COLOUR.at(FILL)).orElse(Properties.COAT_COLOUR.defaultValue()));
@@ -122,9 +134,8 @@ final class CaptionExport {
   private WrittenCue written(Layer cue) {
     Timing timing = CueList.time(cue);
     List<WrittenCue.Run> runs = new ArrayList<>();
-    PropertySet base =
-        cascade.values(
-            Layer.of("plain", "plain", "x").withTiming(timing.withSpeaker(timing.speaker())));
+    Layer bare = Layer.of("plain", "plain", "x").withFollows(cue.follows()).withTiming(timing);
+    PropertySet base = cascade.values(bare);
     boolean first = true;
     for (Paragraph paragraph : cue.story().paragraphs()) {
       if (!first) {
@@ -162,8 +173,13 @@ final class CaptionExport {
             : Optional.empty(),
         moved ? Optional.of(frame.shareDown(own.anchor(), own.y())) : Optional.empty(),
         mode,
+        own,
+        cascade.placement(bare).on(frame.width(), frame.height()),
         cue.follows(),
-        cue.local().where(key -> key.property().facet() != Facet.PLACEMENT));
+        cue.local().where(key -> key.property().facet() != Facet.PLACEMENT),
+        base,
+        timing.fadeIn(),
+        timing.fadeOut());
   }
 
   static int key(Anchor anchor) {
@@ -186,6 +202,7 @@ final class CaptionExport {
         colour.equals(colour(plain)) ? Optional.empty() : Optional.of(colour),
         follows,
         span.local(),
+        values,
         span.ruby());
   }
 
@@ -264,17 +281,22 @@ final class CaptionExport {
     if (format == CaptionFiles.Format.SUBRIP) {
       losses.add(
           new Remark(0, Messages.of("caption-export.fonts-sizes-plates-outlines-and-shadows")));
-      boolean ruby =
-          cues.stream().flatMap(cue -> cue.runs().stream()).anyMatch(run -> !run.ruby().isEmpty());
       if (cues.stream().anyMatch(cue -> cue.mode().isVertical())) {
         losses.add(new Remark(0, Messages.of("caption-export.vertical-text")));
       }
-      if (ruby) {
+      if (hasRuby()) {
         losses.add(new Remark(0, Messages.of("caption-export.ruby-is-put-in-brackets-behind")));
       }
       return losses;
     }
-    boolean regions = format == CaptionFiles.Format.TTML;
+    if (format == CaptionFiles.Format.SUBSTATION) {
+      if (cues.stream().anyMatch(cue -> cue.mode().isVertical())) {
+        losses.add(new Remark(0, Messages.of("caption-export.vertical-text-of-scripts")));
+      }
+      if (hasRuby()) {
+        losses.add(new Remark(0, Messages.of("caption-export.ruby-is-put-in-brackets-behind")));
+      }
+    }
     Set<StyleId> all = new LinkedHashSet<>(track.follows());
     all.addAll(track.speakers().values());
     all.addAll(wordStyles().keySet());
@@ -283,7 +305,7 @@ final class CaptionExport {
       PropertySet values = values(id);
       List<String> left =
           values.keys().stream()
-              .filter(key -> !CarriedProperties.is(values, key, regions))
+              .filter(key -> !carries(format, values, key))
               .map(PropertyKey::label)
               .distinct()
               .toList();
@@ -296,6 +318,19 @@ final class CaptionExport {
       }
     }
     return losses;
+  }
+
+  private boolean hasRuby() {
+    return cues.stream().flatMap(cue -> cue.runs().stream()).anyMatch(run -> !run.ruby().isEmpty());
+  }
+
+  private boolean carries(CaptionFiles.Format format, PropertySet values, PropertyKey<?> key) {
+    if (key.property().equals(Properties.COAT_REMOVED)) {
+      return true;
+    }
+    return format == CaptionFiles.Format.SUBSTATION
+        ? SubstationCoats.of(plain.overlaidBy(values)).carries(key)
+        : CarriedProperties.is(values, key, format == CaptionFiles.Format.TTML);
   }
 
   /** The lines over, under and through letters, as style sheets name them. */

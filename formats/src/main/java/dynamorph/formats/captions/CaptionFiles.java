@@ -5,6 +5,7 @@ import dynamorph.formats.message.Messages;
 import dynamorph.model.Artboard;
 import dynamorph.model.Project;
 import dynamorph.model.edit.importing.CaptionList;
+import dynamorph.model.text.TextRange;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Track;
@@ -30,13 +31,21 @@ public final class CaptionFiles {
   /** The longest words of one cue, in characters; what is longer is cut. */
   private static final int LONGEST_CUE = 10_000;
 
+  /** The endings of all formats, with their dots. */
+  public static final List<String> ENDINGS =
+      Arrays.stream(Format.values())
+          .flatMap(format -> format.endings.stream())
+          .map(ending -> "." + ending)
+          .toList();
+
   private CaptionFiles() {}
 
   /** The formats. */
   public enum Format {
     SUBRIP("srt"),
     WEBVTT("vtt"),
-    TTML("ttml", "xml", "dfxp", "itt");
+    TTML("ttml", "xml", "dfxp", "itt"),
+    SUBSTATION("ass", "ssa");
 
     private final List<String> endings;
 
@@ -137,6 +146,19 @@ public final class CaptionFiles {
    */
   public static Read read(Path file, FrameBox frame, Optional<Charset> encoding)
       throws IOException {
+    return read(file, frame, encoding, CellHeights.USUAL);
+  }
+
+  /**
+   * Reads a file.
+   *
+   * @param frame of the film that it is for
+   * @param encoding of its letters; empty to find it out
+   * @param cells of the fonts that are at hand
+   * @throws CaptionException naming what is wrong and where
+   */
+  public static Read read(Path file, FrameBox frame, Optional<Charset> encoding, CellHeights cells)
+      throws IOException {
     if (!Files.exists(file)) {
       throw new CaptionException(
           Messages.of("caption-files.there-is-no-such-file", file.getFileName()));
@@ -146,7 +168,8 @@ public final class CaptionFiles {
           Messages.of("caption-files.it-is-larger-than-64-mb", file.getFileName()));
     }
     try {
-      return read(Files.readAllBytes(file), file.getFileName().toString(), frame, encoding);
+      byte[] bytes = Files.readAllBytes(file);
+      return read(bytes, file.getFileName().toString(), frame, encoding, cells);
     } catch (CaptionException wrong) {
       throw new CaptionException(file.getFileName() + ": " + wrong.getMessage());
     }
@@ -154,10 +177,11 @@ public final class CaptionFiles {
 
   /** Reads the bytes of a file; its contents tell the format, its name where they do not. */
   public static Read read(byte[] bytes, String name, FrameBox frame) throws CaptionException {
-    return read(bytes, name, frame, Optional.empty());
+    return read(bytes, name, frame, Optional.empty(), CellHeights.USUAL);
   }
 
-  private static Read read(byte[] bytes, String name, FrameBox frame, Optional<Charset> encoding)
+  private static Read read(
+      byte[] bytes, String name, FrameBox frame, Optional<Charset> encoding, CellHeights cells)
       throws CaptionException {
     PlainText.Decoded decoded =
         encoding
@@ -179,6 +203,7 @@ public final class CaptionFiles {
           case WEBVTT -> VttReader.read(text, frame, remarks);
           case TTML -> TtmlReader.read(text, frame, remarks);
           case SUBRIP -> SubRip.read(text, frame, remarks);
+          case SUBSTATION -> SubstationReader.read(text, frame, cells, remarks);
         };
     if (captions.cues().size() > MOST_CUES) {
       throw new CaptionException(
@@ -198,6 +223,9 @@ public final class CaptionFiles {
     }
     if (TtmlReader.isOne(text)) {
       return Format.TTML;
+    }
+    if (SubstationScript.isOne(text)) {
+      return Format.SUBSTATION;
     }
     if (SubRip.isOne(text)) {
       return Format.SUBRIP;
@@ -227,34 +255,31 @@ public final class CaptionFiles {
                     cue.in(),
                     cue.story().length(),
                     LONGEST_CUE)));
-        cues.add(
-            new CaptionList.Cue(
-                cue.name(),
-                cue.in(),
-                cue.out(),
-                cue.speaker(),
-                cue.story().slice(new dynamorph.model.text.TextRange(0, LONGEST_CUE)),
-                cue.follows(),
-                cue.local()));
+        cues.add(cue.withStory(cue.story().slice(new TextRange(0, LONGEST_CUE))));
       }
     }
-    return new CaptionList(
-        captions.language(),
-        captions.rate(),
-        captions.styles(),
-        captions.follows(),
-        captions.local(),
-        cues);
+    return captions.withCues(cues);
   }
 
   /** A track of a film as the text of a file. */
   public static Written write(Project project, Artboard film, Track.Captions track, Format format) {
+    return write(project, film, track, format, CellHeights.USUAL);
+  }
+
+  /**
+   * A track of a film as the text of a file.
+   *
+   * @param cells of the fonts that are at hand
+   */
+  public static Written write(
+      Project project, Artboard film, Track.Captions track, Format format, CellHeights cells) {
     CaptionExport captions = new CaptionExport(project, film, track);
     String text =
         switch (format) {
           case SUBRIP -> SubRip.write(captions.cues());
           case WEBVTT -> VttWriter.write(captions);
           case TTML -> TtmlWriter.write(captions);
+          case SUBSTATION -> SubstationWriter.write(captions, cells);
         };
     return new Written(text, captions.losses(format));
   }
@@ -277,11 +302,13 @@ public final class CaptionFiles {
   /**
    * Writes a track into a file, beside its place first and then moved there.
    *
+   * @param cells of the fonts that are at hand
    * @return what the format does not carry
    */
-  public static List<Remark> write(Project project, Artboard film, Track.Captions track, Path file)
+  public static List<Remark> write(
+      Project project, Artboard film, Track.Captions track, Path file, CellHeights cells)
       throws IOException {
-    Written written = write(project, film, track, Format.of(file.getFileName().toString()));
+    Written written = write(project, film, track, Format.of(file.getFileName().toString()), cells);
     dynamorph.formats.file.SafeFile.write(
         file, stream -> stream.write(written.text().getBytes(StandardCharsets.UTF_8)));
     return written.remarks();

@@ -4,7 +4,6 @@ import dynamorph.formats.css.CssColours;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.property.Address;
 import dynamorph.model.property.Properties;
-import dynamorph.model.property.Property;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.text.Story;
 import dynamorph.model.value.Anchor;
@@ -15,7 +14,9 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -30,26 +31,30 @@ final class SubRipWords {
           Pattern.CASE_INSENSITIVE);
   private static final Pattern FONT_COLOUR =
       Pattern.compile("color\\s*=\\s*[\"']?([#\\w]+)", Pattern.CASE_INSENSITIVE);
-  private static final Pattern COLOUR = Pattern.compile("1?c&?H?([0-9A-Fa-f]{1,8})&?");
-  private static final Pattern POSITION =
-      Pattern.compile("pos\\(\\s*(-?[\\d.]{1,9})\\s*,\\s*(-?[\\d.]{1,9})\\s*\\)");
   private static final Address FILL = Address.coat("fill");
 
   /** The picture that places are told in where a file does not say how large it is. */
   private static final double SCRIPT_WIDTH = 384;
 
   private static final double SCRIPT_HEIGHT = 288;
-  private static final int FOOT = 2;
+
+  /** Widths of letters do not depend on codes of looks, so that any picture does. */
+  private static final SubstationScale SCALE =
+      SubstationScale.of(Map.of(), FrameBox.HD, CellHeights.USUAL);
+
+  /** What words look like is not known: any colour that is asked for is another. */
+  private static final SubstationLook UNKNOWN =
+      SubstationLook.USUAL.with(SubstationField.FILL, new Rgba(0xFF010203));
 
   private final FrameBox frame;
   private final int line;
   private final List<Remark> remarks;
   private final Deque<PropertySet> looks = new ArrayDeque<>(List.of(PropertySet.EMPTY));
   private final Deque<String> open = new ArrayDeque<>();
-  private PropertySet overrides = PropertySet.EMPTY;
+  private SubstationLook look = UNKNOWN;
   private PropertySet place = PropertySet.EMPTY;
   private Optional<double[]> position = Optional.empty();
-  private int key = FOOT;
+  private int key = SubstationPlace.FOOT;
 
   /**
    * @param line of the file where the words begin, from 1
@@ -69,9 +74,7 @@ final class SubRipWords {
       runs.add(text.substring(at, tag.start()), List.of(), look());
       at = tag.end();
       if (tag.group(4) != null) {
-        for (String code : tag.group(4).substring(1).split("\\\\")) {
-          override(code.strip());
-        }
+        SubstationCode.in(tag.group(4)).forEach(this::override);
       } else if (tag.group(5) != null) {
         runs.add("\n", List.of(), look());
       } else if (tag.group(6) != null) {
@@ -89,14 +92,16 @@ final class SubRipWords {
     return position
         .map(point ->
             frame.place(
-                anchor(key),
+                SubstationPlace.anchor(key),
                 Optional.of(point[0] / SCRIPT_WIDTH * 100),
                 Optional.of(point[1] / SCRIPT_HEIGHT * 100)))
         .orElse(place);
   }
 
   private PropertySet look() {
-    return looks.element().overlaidBy(overrides);
+    return looks
+        .element()
+        .overlaidBy(SubstationStyles.between(look.values(SCALE), UNKNOWN.values(SCALE)));
   }
 
   private void element(boolean begins, String element, String attributes) {
@@ -132,80 +137,48 @@ final class SubRipWords {
     };
   }
 
-  /** One code, such as {@code i1} or {@code pos(192,40)}; what is not known is told. */
-  private void override(String code) {
-    Matcher colour = COLOUR.matcher(code);
-    Matcher point = POSITION.matcher(code);
-    if (code.matches("[ius][01]?")) {
-      boolean on = code.endsWith("1");
-      switch (code.charAt(0)) {
-        case 'i' -> set(Properties.SLANT, on, Slant.ITALIC);
-        case 'u' -> set(Properties.UNDERLINE, on, true);
-        default -> set(Properties.STRIKE, on, true);
-      }
-    } else if (code.matches("b(\\d{1,4})?")) {
-      int weight = code.length() == 1 ? 0 : Integer.parseInt(code.substring(1));
-      boolean on = weight == 1 || weight > 1 && weight <= 1000;
-      set(Properties.FONT_WEIGHT, on, weight == 1 ? 700.0 : (double) weight);
-    } else if (code.matches("an[1-9]")) {
-      key = code.charAt(2) - '0';
-      place = placed(key);
-    } else if (code.matches("a\\d{1,2}")) {
-      key = older(Integer.parseInt(code.substring(1)));
-      place = placed(key);
-    } else if (colour.matches()) {
-      int bgr = (int) (Long.parseLong(colour.group(1), 16) & 0xFFFFFF);
-      Rgba rgba =
-          Rgba.parse(
-              String.format(
-                  Locale.ROOT, "#%02x%02x%02x", bgr & 0xFF, bgr >> 8 & 0xFF, bgr >> 16 & 0xFF));
-      overrides = overrides.with(Properties.COAT_COLOUR.at(FILL), Colour.of(rgba));
-    } else if (code.matches("1?c")) {
-      overrides = overrides.without(Properties.COAT_COLOUR.at(FILL));
-    } else if (point.matches()) {
-      position = point(point.group(1), point.group(2));
-    } else if (code.equals("r")) {
-      overrides = PropertySet.EMPTY;
-    } else if (!code.isEmpty()) {
-      remarks.add(new Remark(line, Messages.of("sub-rip.code-left-out", "{\\" + code + "}")));
+  /** Codes of looks that are understood; sizes and fonts would depend on a style sheet. */
+  private static final Set<String> OF_LOOKS = Set.of("b", "i", "u", "s", "c", "1c");
+
+  /** What is not known is told. */
+  private void override(SubstationCode code) {
+    Optional<SubstationLook> changed =
+        OF_LOOKS.contains(code.name()) ? code.applied(look, UNKNOWN) : Optional.empty();
+    if (changed.isPresent()) {
+      look = changed.get();
+      return;
+    }
+    boolean known =
+        switch (code.name()) {
+          case "an" -> key(code.number().orElse(0.0).intValue());
+          case "a" -> key(SubstationPlace.keyOf(code.number().orElse(0.0).intValue()));
+          case "pos" -> {
+            position = code.numbers(2).or(() -> position);
+            yield true;
+          }
+          case "r" -> {
+            look = UNKNOWN;
+            yield code.argument().isEmpty();
+          }
+          default -> false;
+        };
+    if (!known) {
+      remarks.add(new Remark(line, Messages.of("sub-rip.code-left-out", "{" + code + "}")));
     }
   }
 
-  private static Optional<double[]> point(String x, String y) {
-    try {
-      return Optional.of(new double[] {Double.parseDouble(x), Double.parseDouble(y)});
-    } catch (NumberFormatException twoDots) {
-      return Optional.empty();
+  private boolean key(int wanted) {
+    if (wanted < 1 || wanted > 9) {
+      return false;
     }
-  }
-
-  private <T> void set(Property<T> property, boolean on, T value) {
-    overrides = on ? overrides.with(property, value) : overrides.without(property.key());
-  }
-
-  /** The older form counts left, middle, right, then adds 4 for the top and 8 for the middle. */
-  private static int older(int number) {
-    return (number - 1) % 4 + 1 + (number > 8 ? 3 : number > 4 ? 6 : 0);
-  }
-
-  /** Places as on the keys of a numeric block: 1 is lower left, 8 the middle of the top. */
-  private static Anchor anchor(int key) {
-    return switch (key) {
-      case 1 -> Anchor.BOTTOM_LEFT;
-      case 3 -> Anchor.BOTTOM_RIGHT;
-      case 4 -> Anchor.LEFT;
-      case 5 -> Anchor.CENTRE;
-      case 6 -> Anchor.RIGHT;
-      case 7 -> Anchor.TOP_LEFT;
-      case 8 -> Anchor.TOP;
-      case 9 -> Anchor.TOP_RIGHT;
-      default -> Anchor.BOTTOM;
-    };
+    key = wanted;
+    place = placed(key);
+    return true;
   }
 
   private static PropertySet placed(int key) {
-    Anchor anchor = anchor(key);
-    return key == FOOT
+    Anchor anchor = SubstationPlace.anchor(key);
+    return key == SubstationPlace.FOOT
         ? PropertySet.EMPTY
         : PropertySet.EMPTY
             .with(Properties.ANCHOR, anchor)

@@ -1,6 +1,7 @@
 package dynamorph.formats.captions;
 
 import dynamorph.model.LayerId;
+import dynamorph.model.cascade.Placement;
 import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.RubyBase;
@@ -19,8 +20,13 @@ import java.util.stream.Stream;
  * @param x where it stands across the frame, 0 to 100; empty if that is the middle
  * @param y where it stands down the frame, 0 to 100; empty if that is where its track stands
  * @param mode how its lines run
+ * @param place with lengths in points of the frame
+ * @param basePlace the same before it sets anything itself
  * @param follows styles of its own, beside those of the track
  * @param local values of its own
+ * @param base complete values of its words before it or they set anything themselves
+ * @param fadeIn how long it takes to appear
+ * @param fadeOut how long it takes to vanish
  */
 record WrittenCue(
     LayerId id,
@@ -32,13 +38,19 @@ record WrittenCue(
     Optional<Double> x,
     Optional<Double> y,
     WritingMode mode,
+    Placement place,
+    Placement basePlace,
     List<StyleId> follows,
-    PropertySet local) {
+    PropertySet local,
+    PropertySet base,
+    Time fadeIn,
+    Time fadeOut) {
   /**
    * Words of one look.
    *
    * @param colour where it is not that of the track
    * @param follows character styles of the words
+   * @param values complete
    * @param ruby how they are read; empty for nothing
    */
   record Run(
@@ -49,9 +61,10 @@ record WrittenCue(
       Optional<Rgba> colour,
       List<StyleId> follows,
       PropertySet local,
+      PropertySet values,
       String ruby) {
     Run withText(String changed) {
-      return new Run(changed, bold, italic, underline, colour, follows, local, ruby);
+      return new Run(changed, bold, italic, underline, colour, follows, local, values, ruby);
     }
   }
 

@@ -151,6 +151,9 @@ class CaptionRoundTripTest {
         frame = after;
       }
       CaptionList read = again(project(cues), format).captions();
+      if (rate.frame().isBefore(read.grain())) {
+        continue; // two frames of such films are one time of the file
+      }
       CaptionList set = read.inFrames(rate).captions();
       assertThat(set.cues()).hasSameSizeAs(cues);
       for (int index = 0; index < cues.size(); index++) {
@@ -243,18 +246,23 @@ class CaptionRoundTripTest {
   void timesAndWordsComeBack(CaptionFiles.Format format) throws CaptionException {
     for (long seed = 1; seed <= 12; seed++) {
       Project project = project(random(seed));
-      List<CaptionList.Cue> cues = again(project, format).captions().cues();
+      CaptionList read = again(project, format).captions();
+      List<CaptionList.Cue> cues = read.cues();
       List<Layer> were = project.layers().toList();
       assertThat(cues).hasSize(were.size());
       for (int index = 0; index < cues.size(); index++) {
         Timing timing = were.get(index).timing().orElseThrow();
-        assertThat(cues.get(index).in()).isEqualTo(timing.in());
-        assertThat(cues.get(index).out()).isEqualTo(timing.out());
+        assertThat(cues.get(index).in()).isEqualTo(floored(timing.in(), read.grain()));
+        assertThat(cues.get(index).out()).isEqualTo(floored(timing.out(), read.grain()));
         String words = were.get(index).story().text().replace('\u2028', '\n');
         assertThat(cues.get(index).text().replaceAll("\\s+", " "))
             .isEqualTo(words.replaceAll("\\s+", " "));
       }
     }
+  }
+
+  private static Time floored(Time time, Time grain) {
+    return new Time(time.ticks() / grain.ticks() * grain.ticks());
   }
 
   @ParameterizedTest
@@ -302,7 +310,7 @@ class CaptionRoundTripTest {
   @ParameterizedTest
   @EnumSource(
       value = CaptionFiles.Format.class,
-      names = {"WEBVTT", "TTML"})
+      names = {"WEBVTT", "TTML", "SUBSTATION"})
   void stylesPlacesAndSpeakersComeBack(CaptionFiles.Format format) throws CaptionException {
     Layer raised =
         cue(1, Time.ofMillis(1000), Time.ofMillis(2000), Span.of("raised"))

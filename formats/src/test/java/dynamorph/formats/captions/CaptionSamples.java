@@ -48,12 +48,34 @@ public final class CaptionSamples {
       </tt>
       """;
 
+  private static final String SUBSTATION =
+      """
+      [Script Info]
+      ; by hand
+      ScriptType: v4.00+
+      PlayResX: 640
+      PlayResY: 360
+
+      [V4+ Styles]
+      Format: Name, Fontname, Fontsize, PrimaryColour, SecondaryColour, OutlineColour, BackColour, \
+      Bold, Italic, Underline, StrikeOut, ScaleX, ScaleY, Spacing, Angle, BorderStyle, Outline, \
+      Shadow, Alignment, MarginL, MarginR, MarginV, Encoding
+      Style: Default,Anton,30,&H00FFFFFF,&H000000FF,&H00202020,&H80000000,-1,0,0,0,100,100,0,0,1,2,1,2,10,10,20,1
+      Style: Sign,Lora,24,&H0000FFFF,&H000000FF,&H00000000,&H00000000,0,-1,0,0,90,100,1,0,3,4,0,8,10,10,20,1
+
+      [Events]
+      Format: Layer, Start, End, Style, Name, MarginL, MarginR, MarginV, Effect, Text
+      Dialogue: 0,0:00:01.00,0:00:02.50,Default,Ilse,0,0,0,,{\\i1}The clock{\\i0}, {\\c&H0088FF&}stopped{\\rSign}.
+      Dialogue: 0,0:00:03.00,0:00:04.00,Sign,,0,0,0,,{\\an8\\pos(320,40)\\fad(200,300)}Twice\\Nor more
+      """;
+
   /** A sound file of a format, with most of what it can hold. */
   public static String of(CaptionFiles.Format format) {
     return switch (format) {
       case SUBRIP -> SUBRIP;
       case WEBVTT -> WEBVTT;
       case TTML -> TTML;
+      case SUBSTATION -> SUBSTATION;
     };
   }
 

@@ -67,6 +67,7 @@ public enum Reader {
   SUBRIP(captions(CaptionFiles.Format.SUBRIP), sample(CaptionFiles.Format.SUBRIP)),
   WEBVTT(captions(CaptionFiles.Format.WEBVTT), sample(CaptionFiles.Format.WEBVTT)),
   TTML(captions(CaptionFiles.Format.TTML), sample(CaptionFiles.Format.TTML)),
+  SUBSTATION(captions(CaptionFiles.Format.SUBSTATION), sample(CaptionFiles.Format.SUBSTATION)),
   TABLE(
       input -> inFile(input, ".csv", TableReader::read),
       texts("name;role;in\n\"Ilse; Maes\";\"bell\nringer\";00:00:01:00\n", "a\tb\n1\t2\n")),

@@ -42,6 +42,11 @@ public final class FontFace {
 
   private static final int TYPO_DESCENDER = 70;
 
+  /** Where OS/2 has how far letters reach on a screen (OpenType, usWinAscent, usWinDescent). */
+  private static final int WIN_ASCENT = 74;
+
+  private static final int WIN_DESCENT = 76;
+
   /** Tables with glyphs that are more than contours. */
   private static final List<String> COLOURS = List.of("COLR", "CBDT", "sbix", "SVG ");
 
@@ -116,6 +121,26 @@ public final class FontFace {
       }
     }
     return shaping.centralBaseline();
+  }
+
+  /**
+   * The height of the cell that a letter stands in, in em: what usWinAscent and usWinDescent of
+   * OS/2 make together, or ascent and descent where the font has none. Sizes of some formats count
+   * cells instead of ems.
+   */
+  public double cellHeight() {
+    if (typeface.getTableSize("OS/2") >= WIN_DESCENT + 2) {
+      try (Data data = requireNonNull(typeface.getTableData("OS/2"))) {
+        ByteBuffer table = ByteBuffer.wrap(data.getBytes());
+        int both =
+            Short.toUnsignedInt(table.getShort(WIN_ASCENT))
+                + Short.toUnsignedInt(table.getShort(WIN_DESCENT));
+        if (both > 0) {
+          return (double) both / shaping.unitsPerEm();
+        }
+      }
+    }
+    return ascent + descent;
   }
 
   private double metric(String tag, double otherwise) {

@@ -10,6 +10,7 @@ import dynamorph.app.session.Playback;
 import dynamorph.app.session.Workspace;
 import dynamorph.footage.FootageFiles;
 import dynamorph.formats.captions.CaptionFiles;
+import dynamorph.formats.captions.CellHeights;
 import dynamorph.formats.captions.FrameBox;
 import dynamorph.formats.captions.Remark;
 import dynamorph.formats.export.FilmState;
@@ -64,9 +65,10 @@ public final class FilmFileActions implements AutoCloseable {
   void importCaptions(Artboard board, Path file) {
     FrameBox frame = new FrameBox(board.width(), board.height());
     workspace.tell(Notice.info(Messages.of("film-file-actions.reading", file.getFileName())));
+    CellHeights cells = cells();
     worker.execute(() -> {
       try {
-        CaptionFiles.Read read = CaptionFiles.read(file, frame);
+        CaptionFiles.Read read = CaptionFiles.read(file, frame, Optional.empty(), cells);
         Platform.runLater(() -> take(board, file, read));
       } catch (IOException | RuntimeException wrong) {
         Platform.runLater(() ->
@@ -102,6 +104,10 @@ public final class FilmFileActions implements AutoCloseable {
               Messages.of("common.undo"),
               workspace::undo));
     }
+  }
+
+  private CellHeights cells() {
+    return CellHeights.of(studio.get().fonts());
   }
 
   private static String told(List<Remark> remarks) {
@@ -159,15 +165,16 @@ public final class FilmFileActions implements AutoCloseable {
   /** Writes tracks; what the format leaves behind is told before anything is written. */
   private void export(List<CaptionFile> files) {
     var project = workspace.project();
+    CellHeights cells = cells();
     inBackground(() -> {
       List<Remark> left = new ArrayList<>();
       for (CaptionFile one : files) {
         CaptionFiles.Format format = CaptionFiles.Format.of(one.name());
-        left.addAll(CaptionFiles.write(project, one.board(), one.track(), format).remarks());
+        left.addAll(CaptionFiles.write(project, one.board(), one.track(), format, cells).remarks());
       }
       Platform.runLater(() -> {
         if (left.isEmpty() || agreed(left)) {
-          inBackground(() -> write(project, files));
+          inBackground(() -> write(project, files, cells));
         }
       });
     });
@@ -180,9 +187,10 @@ public final class FilmFileActions implements AutoCloseable {
         Messages.of("film-file-actions.export"));
   }
 
-  private void write(Project project, List<CaptionFile> files) throws IOException {
+  private void write(Project project, List<CaptionFile> files, CellHeights cells)
+      throws IOException {
     for (CaptionFile one : files) {
-      CaptionFiles.write(project, one.board(), one.track(), one.file());
+      CaptionFiles.write(project, one.board(), one.track(), one.file(), cells);
     }
     String what =
         files.size() == 1

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param styles that its cues and their words follow, bases before what is based on them
  * @param follows styles that all its cues take
  * @param local values that all its cues take
+ * @param grain the shortest time that the file can tell
  */
 public record CaptionList(
     String language,
@@ -25,11 +26,30 @@ public record CaptionList(
     List<Style> styles,
     List<StyleId> follows,
     PropertySet local,
-    List<Cue> cues) {
+    List<Cue> cues,
+    Time grain) {
+  private static final Time MILLISECOND = Time.ofMillis(1);
+
   public CaptionList {
     styles = List.copyOf(styles);
     follows = List.copyOf(follows);
     cues = List.copyOf(cues);
+  }
+
+  /** Captions of a file that counts milliseconds. */
+  public CaptionList(
+      String language,
+      Optional<FrameRate> rate,
+      List<Style> styles,
+      List<StyleId> follows,
+      PropertySet local,
+      List<Cue> cues) {
+    this(language, rate, styles, follows, local, cues, MILLISECOND);
+  }
+
+  /** The same of a file that counts longer times. */
+  public CaptionList withGrain(Time counted) {
+    return new CaptionList(language, rate, styles, follows, local, cues, counted);
   }
 
   /** Cues alone. */
@@ -46,9 +66,9 @@ public record CaptionList(
   public record InFrames(CaptionList captions, int moved) {}
 
   /**
-   * Sets times that lie less than a millisecond beside the beginning of a frame to it. Files that
-   * count milliseconds cannot say it better, and without this a cue would begin or end a frame
-   * early.
+   * Sets times that lie less than a millisecond beside the beginning of a frame to it, or less than
+   * the file can tell before one. Files that count milliseconds cannot say it better, and without
+   * this a cue would begin or end a frame early.
    */
   public InFrames inFrames(FrameRate frames) {
     int moved = 0;
@@ -64,9 +84,13 @@ public record CaptionList(
     return new InFrames(withCues(set), moved);
   }
 
-  private static Time near(Time time, FrameRate frames) {
+  private Time near(Time time, FrameRate frames) {
     Time frame = frames.snap(time);
-    return Math.abs(frame.ticks() - time.ticks()) < Time.TICKS_PER_SECOND / 1000 ? frame : time;
+    if (Math.abs(frame.ticks() - time.ticks()) < MILLISECOND.ticks()) {
+      return frame;
+    }
+    Time next = frames.at(frames.frameAt(time) + 1);
+    return next.minus(time).isBefore(grain) ? next : time;
   }
 
   /**
@@ -86,8 +110,9 @@ public record CaptionList(
         : this;
   }
 
-  private CaptionList withCues(List<Cue> changed) {
-    return new CaptionList(language, rate, styles, follows, local, changed);
+  /** The same with other cues. */
+  public CaptionList withCues(List<Cue> changed) {
+    return new CaptionList(language, rate, styles, follows, local, changed, grain);
   }
 
   /**
@@ -97,6 +122,8 @@ public record CaptionList(
    * @param speaker who says it; may be empty
    * @param story its lines as paragraphs' line breaks (U+2028), with styles of the sheet
    * @param local placement and other values of its own
+   * @param fadeIn how long it takes to appear
+   * @param fadeOut how long it takes to vanish
    */
   public record Cue(
       String name,
@@ -105,9 +132,23 @@ public record CaptionList(
       String speaker,
       Story story,
       List<StyleId> follows,
-      PropertySet local) {
+      PropertySet local,
+      Time fadeIn,
+      Time fadeOut) {
     public Cue {
       follows = List.copyOf(follows);
+    }
+
+    /** A cue that is there at once. */
+    public Cue(
+        String name,
+        Time in,
+        Time out,
+        String speaker,
+        Story story,
+        List<StyleId> follows,
+        PropertySet local) {
+      this(name, in, out, speaker, story, follows, local, Time.ZERO, Time.ZERO);
     }
 
     public static Cue of(String name, Time in, Time out, Story story) {
@@ -115,7 +156,17 @@ public record CaptionList(
     }
 
     Cue between(Time from, Time to) {
-      return new Cue(name, from, to, speaker, story, follows, local);
+      return new Cue(name, from, to, speaker, story, follows, local, fadeIn, fadeOut);
+    }
+
+    /** The same with other words. */
+    public Cue withStory(Story other) {
+      return new Cue(name, in, out, speaker, other, follows, local, fadeIn, fadeOut);
+    }
+
+    /** The same with other styles of its own. */
+    public Cue withFollows(List<StyleId> other) {
+      return new Cue(name, in, out, speaker, story, other, local, fadeIn, fadeOut);
     }
 
     /** The lines without what they look like. */

@@ -195,7 +195,10 @@ public record ImportCaptions(
                     paragraph.mapSpans(span -> span.withFollows(mapped.apply(span.follows())))))
         .withFollows(mapped.apply(cue.follows()))
         .withLocal(cue.local())
-        .withTiming(Timing.of(track.id(), cue.in(), cue.out()).withSpeaker(cue.speaker()));
+        .withTiming(
+            Timing.of(track.id(), cue.in(), cue.out())
+                .withFades(cue.fadeIn(), cue.fadeOut())
+                .withSpeaker(cue.speaker()));
   }
 
   @Override
