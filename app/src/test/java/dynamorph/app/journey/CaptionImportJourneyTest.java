@@ -45,6 +45,8 @@ class CaptionImportJourneyTest extends FilmJourney {
     "gallery.fr.vtt, 11000, foot",
     "gallery.fr.vtt, 39000, head",
     "gallery.es.ttml, 11000, foot",
+    "gallery.it.ass, 11000, foot",
+    "gallery.it.ass, 39000, head",
     "plain.nl.vtt, 11000, foot",
     "plain.nl.srt, 11000, foot"
   })
