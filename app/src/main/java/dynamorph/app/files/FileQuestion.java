@@ -104,7 +104,8 @@ public enum FileQuestion {
       kind(Messages.of("file-question.webvtt"), ".vtt"),
       kind(Messages.of("file-question.subrip"), ".srt"),
       kind("TTML", ".ttml"),
-      kind(Messages.of("file-question.substation"), ".ass")),
+      kind(Messages.of("file-question.substation"), ".ass"),
+      kind("EBU STL", ".stl")),
   TABLE(
       Messages.of("file-question.choose-a-table"),
       Way.OPEN,

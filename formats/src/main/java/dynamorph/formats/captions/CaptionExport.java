@@ -17,7 +17,9 @@ import dynamorph.model.style.StyleLevel;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
+import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.value.Anchor;
@@ -42,6 +44,7 @@ final class CaptionExport {
   private final Track.Captions track;
   private final Cascade cascade;
   private final FrameBox frame;
+  private final Timeline line;
   private final PropertySet plain;
   private final Placement place;
   private final List<WrittenCue> cues = new ArrayList<>();
@@ -50,6 +53,7 @@ final class CaptionExport {
     this.project = project;
     this.track = track;
     this.cascade = Cascade.of(project);
+    this.line = film.timeline().orElseThrow();
     this.frame = new FrameBox(film.width(), film.height());
     Layer empty =
         Layer.of("plain", "plain", "x")
@@ -67,6 +71,16 @@ final class CaptionExport {
 
   Track.Captions track() {
     return track;
+  }
+
+  /** The rate of the film. */
+  FrameRate rate() {
+    return line.rate();
+  }
+
+  /** The frame of the day at which the film begins. */
+  long startOfDay() {
+    return line.rate().frameAt(line.startOfDay());
   }
 
   FrameBox frame() {
@@ -178,8 +192,7 @@ final class CaptionExport {
         cue.follows(),
         cue.local().where(key -> key.property().facet() != Facet.PLACEMENT),
         base,
-        timing.fadeIn(),
-        timing.fadeOut());
+        timing);
   }
 
   static int key(Anchor anchor) {
@@ -278,6 +291,9 @@ final class CaptionExport {
   /** What a format leaves behind of the styles of the track, its speakers and its words. */
   List<Remark> losses(CaptionFiles.Format format) {
     List<Remark> losses = new ArrayList<>();
+    if (format == CaptionFiles.Format.EBU_STL) {
+      return EbuStlWriter.losses(this);
+    }
     if (format == CaptionFiles.Format.SUBRIP) {
       losses.add(
           new Remark(0, Messages.of("caption-export.fonts-sizes-plates-outlines-and-shadows")));

@@ -45,7 +45,8 @@ public final class CaptionFiles {
     SUBRIP("srt"),
     WEBVTT("vtt"),
     TTML("ttml", "xml", "dfxp", "itt"),
-    SUBSTATION("ass", "ssa");
+    SUBSTATION("ass", "ssa"),
+    EBU_STL("stl");
 
     private final List<String> endings;
 
@@ -123,9 +124,14 @@ public final class CaptionFiles {
   /**
    * What was written.
    *
+   * @param charset that its letters become bytes by
    * @param remarks what the format does not carry
    */
-  public record Written(String text, List<Remark> remarks) {}
+  public record Written(String text, Charset charset, List<Remark> remarks) {
+    public byte[] bytes() {
+      return text.getBytes(charset);
+    }
+  }
 
   /**
    * Reads a file.
@@ -183,6 +189,10 @@ public final class CaptionFiles {
   private static Read read(
       byte[] bytes, String name, FrameBox frame, Optional<Charset> encoding, CellHeights cells)
       throws CaptionException {
+    if (EbuStl.isOne(bytes)) {
+      Remarks remarks = new Remarks();
+      return checked(EbuStlReader.read(bytes, frame, remarks), remarks);
+    }
     PlainText.Decoded decoded =
         encoding
             .map(charset -> new PlainText.Decoded(new String(bytes, charset), Optional.empty()))
@@ -204,7 +214,12 @@ public final class CaptionFiles {
           case TTML -> TtmlReader.read(text, frame, remarks);
           case SUBRIP -> SubRip.read(text, frame, remarks);
           case SUBSTATION -> SubstationReader.read(text, frame, cells, remarks);
+          case EBU_STL -> throw new CaptionException(Messages.of("ebu-stl.no-head"));
         };
+    return checked(captions, remarks);
+  }
+
+  private static Read checked(CaptionList captions, Remarks remarks) throws CaptionException {
     if (captions.cues().size() > MOST_CUES) {
       throw new CaptionException(
           Messages.of("caption-files.it-has-cues-is-the-most", captions.cues().size(), MOST_CUES));
@@ -280,8 +295,12 @@ public final class CaptionFiles {
           case WEBVTT -> VttWriter.write(captions);
           case TTML -> TtmlWriter.write(captions);
           case SUBSTATION -> SubstationWriter.write(captions, cells);
+          case EBU_STL -> new String(EbuStlWriter.write(captions), StandardCharsets.ISO_8859_1);
         };
-    return new Written(text, captions.losses(format));
+    // the letters of files that are no text stand for a byte each
+    Charset charset =
+        format == Format.EBU_STL ? StandardCharsets.ISO_8859_1 : StandardCharsets.UTF_8;
+    return new Written(text, charset, captions.losses(format));
   }
 
   /**
@@ -309,8 +328,7 @@ public final class CaptionFiles {
       Project project, Artboard film, Track.Captions track, Path file, CellHeights cells)
       throws IOException {
     Written written = write(project, film, track, Format.of(file.getFileName().toString()), cells);
-    dynamorph.formats.file.SafeFile.write(
-        file, stream -> stream.write(written.text().getBytes(StandardCharsets.UTF_8)));
+    dynamorph.formats.file.SafeFile.write(file, stream -> stream.write(written.bytes()));
     return written.remarks();
   }
 

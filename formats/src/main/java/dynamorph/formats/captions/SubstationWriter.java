@@ -262,12 +262,12 @@ final class SubstationWriter {
     if (-own.rotation() + 0.0 != usual.angle()) {
       codes.append("\\frz").append(Numbers.format(-own.rotation()));
     }
-    if (!cue.fadeIn().equals(Time.ZERO) || !cue.fadeOut().equals(Time.ZERO)) {
+    if (!cue.timing().fadeIn().equals(Time.ZERO) || !cue.timing().fadeOut().equals(Time.ZERO)) {
       codes
           .append("\\fad(")
-          .append(cue.fadeIn().millis())
+          .append(cue.timing().fadeIn().millis())
           .append(',')
-          .append(cue.fadeOut().millis())
+          .append(cue.timing().fadeOut().millis())
           .append(')');
     }
     return codes.toString();

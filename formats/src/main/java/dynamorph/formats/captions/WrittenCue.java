@@ -6,6 +6,7 @@ import dynamorph.model.property.PropertySet;
 import dynamorph.model.style.StyleId;
 import dynamorph.model.text.RubyBase;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timing;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.WritingMode;
 import java.util.ArrayList;
@@ -25,8 +26,7 @@ import java.util.stream.Stream;
  * @param follows styles of its own, beside those of the track
  * @param local values of its own
  * @param base complete values of its words before it or they set anything themselves
- * @param fadeIn how long it takes to appear
- * @param fadeOut how long it takes to vanish
+ * @param timing exactly, with its fades
  */
 record WrittenCue(
     LayerId id,
@@ -43,8 +43,7 @@ record WrittenCue(
     List<StyleId> follows,
     PropertySet local,
     PropertySet base,
-    Time fadeIn,
-    Time fadeOut) {
+    Timing timing) {
   /**
    * Words of one look.
    *

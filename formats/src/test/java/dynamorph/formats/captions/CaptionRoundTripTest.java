@@ -34,7 +34,6 @@ import dynamorph.model.value.Slant;
 import dynamorph.model.value.WritingMode;
 import java.io.StringReader;
 import java.net.URL;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -131,9 +130,8 @@ class CaptionRoundTripTest {
   private static CaptionFiles.Read again(Project project, CaptionFiles.Format format)
       throws CaptionException {
     Artboard film = project.artboards().getFirst();
-    String text = CaptionFiles.write(project, film, TRACK, format).text();
-    return CaptionFiles.read(
-        text.getBytes(StandardCharsets.UTF_8), "film." + format.ending(), FrameBox.HD);
+    byte[] bytes = CaptionFiles.write(project, film, TRACK, format).bytes();
+    return CaptionFiles.read(bytes, "film." + format.ending(), FrameBox.HD);
   }
 
   /** Whatever the rate, a cue comes back with its first and its last frame. */
@@ -242,7 +240,10 @@ class CaptionRoundTripTest {
   }
 
   @ParameterizedTest
-  @EnumSource(CaptionFiles.Format.class)
+  @EnumSource(
+      value = CaptionFiles.Format.class,
+      mode = EnumSource.Mode.EXCLUDE,
+      names = "EBU_STL") // of one alphabet and in frames: EbuStlTest
   void timesAndWordsComeBack(CaptionFiles.Format format) throws CaptionException {
     for (long seed = 1; seed <= 12; seed++) {
       Project project = project(random(seed));

@@ -1,5 +1,7 @@
 package dynamorph.formats.captions;
 
+import java.nio.charset.StandardCharsets;
+
 /** Sound files, to be spoiled. */
 public final class CaptionSamples {
   private static final String SUBRIP =
@@ -69,14 +71,34 @@ public final class CaptionSamples {
       Dialogue: 0,0:00:03.00,0:00:04.00,Sign,,0,0,0,,{\\an8\\pos(320,40)\\fad(200,300)}Twice\\Nor more
       """;
 
+  /** The bytes of a sound file of a format. */
+  public static byte[] bytes(CaptionFiles.Format format) {
+    boolean binary = format == CaptionFiles.Format.EBU_STL;
+    return of(format).getBytes(binary ? StandardCharsets.ISO_8859_1 : StandardCharsets.UTF_8);
+  }
+
   /** A sound file of a format, with most of what it can hold. */
-  public static String of(CaptionFiles.Format format) {
+  private static String of(CaptionFiles.Format format) {
     return switch (format) {
       case SUBRIP -> SUBRIP;
       case WEBVTT -> WEBVTT;
       case TTML -> TTML;
       case SUBSTATION -> SUBSTATION;
+      case EBU_STL -> stl();
     };
+  }
+
+  /** A file of EBU STL whose letters stand for a byte each. */
+  private static String stl() {
+    StringBuilder file = new StringBuilder(" ".repeat(1024));
+    file.replace(0, 16, "850STL25.0110009");
+    file.replace(253, 264, "23100000000");
+    file.append("\0\0\0\u00ff\0\0\0\1\0\0\0\2\14\24\2\0");
+    String words = "\r\13\13The \6clock\12\12\u008a\u008a\r\13\13struck \u00c2etoile\12\12";
+    file.append(words).append("\u008f".repeat(112 - words.length()));
+    file.append("\1\0\0\u00ff\0\0\0\3\0\0\0\4\0\4\1\0");
+    file.append("\u0080Twice\u0081.").append("\u008f".repeat(104));
+    return file.toString();
   }
 
   private CaptionSamples() {}

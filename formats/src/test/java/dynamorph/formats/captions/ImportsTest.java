@@ -16,7 +16,12 @@ class ImportsTest {
   private static final Path IMPORTS = Path.of("..", "demo", "imports");
 
   @ParameterizedTest
-  @CsvSource({"gallery.de.srt, 6, 0", "gallery.fr.vtt, 5, 3", "gallery.es.ttml, 5, 3", "gallery.it.ass, 6, 2"})
+  @CsvSource({
+    "gallery.de.srt, 6, 0",
+    "gallery.fr.vtt, 5, 3",
+    "gallery.es.ttml, 5, 3",
+    "gallery.it.ass, 6, 2"
+  })
   void captionsAreReadAsTheyAreMeant(String name, int cues, int styles) throws IOException {
     CaptionFiles.Read read = CaptionFiles.read(IMPORTS.resolve(name), FrameBox.HD);
     assertThat(read.remarks()).isEmpty();

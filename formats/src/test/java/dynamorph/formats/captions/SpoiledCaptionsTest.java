@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.timeline.Time;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
@@ -51,7 +50,7 @@ class SpoiledCaptionsTest {
   @ParameterizedTest
   @EnumSource(CaptionFiles.Format.class)
   void neverThrowAnythingElseAndNeverHang(CaptionFiles.Format format) {
-    byte[] sound = CaptionSamples.of(format).getBytes(StandardCharsets.UTF_8);
+    byte[] sound = CaptionSamples.bytes(format);
     Assertions.assertTimeoutPreemptively(
         Duration.ofSeconds(60),
         () -> {
@@ -72,8 +71,13 @@ class SpoiledCaptionsTest {
               assertThat(told).as("seed %d", seed).message().isNotBlank();
             }
           }
-          // XML is refused whole
-          int least = format == CaptionFiles.Format.TTML ? 50 : 400;
+          // XML is refused whole; a byte too many moves all blocks behind it
+          int least =
+              switch (format) {
+                case TTML -> 50;
+                case EBU_STL -> 250;
+                default -> 400;
+              };
           assertThat(read).as("what is spoiled a little is still read").isGreaterThan(least);
         });
   }

@@ -68,6 +68,7 @@ public enum Reader {
   WEBVTT(captions(CaptionFiles.Format.WEBVTT), sample(CaptionFiles.Format.WEBVTT)),
   TTML(captions(CaptionFiles.Format.TTML), sample(CaptionFiles.Format.TTML)),
   SUBSTATION(captions(CaptionFiles.Format.SUBSTATION), sample(CaptionFiles.Format.SUBSTATION)),
+  EBU_STL(captions(CaptionFiles.Format.EBU_STL), sample(CaptionFiles.Format.EBU_STL)),
   TABLE(
       input -> inFile(input, ".csv", TableReader::read),
       texts("name;role;in\n\"Ilse; Maes\";\"bell\nringer\";00:00:01:00\n", "a\tb\n1\t2\n")),
@@ -384,7 +385,7 @@ public enum Reader {
   }
 
   private static Supplier<List<byte[]>> sample(CaptionFiles.Format format) {
-    return texts(CaptionSamples.of(format));
+    return () -> List.of(CaptionSamples.bytes(format));
   }
 
   private static void values(byte[] input) {

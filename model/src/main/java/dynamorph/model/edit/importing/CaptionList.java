@@ -71,6 +71,9 @@ public record CaptionList(
    * this a cue would begin or end a frame early.
    */
   public InFrames inFrames(FrameRate frames) {
+    if (rate.filter(own -> isCountedAs(own, frames)).isPresent()) {
+      return new InFrames(relabelled(rate.get(), frames), 0);
+    }
     int moved = 0;
     List<Cue> set = new ArrayList<>();
     for (Cue cue : cues) {
@@ -82,6 +85,19 @@ public record CaptionList(
       set.add(now);
     }
     return new InFrames(withCues(set), moved);
+  }
+
+  /** Whether the file counts whole frames, as the timecode of the film does, at another speed. */
+  private boolean isCountedAs(FrameRate own, FrameRate frames) {
+    return grain.equals(own.frame()) && !own.equals(frames) && own.nominal() == frames.nominal();
+  }
+
+  private CaptionList relabelled(FrameRate own, FrameRate frames) {
+    return withCues(
+        cues.stream()
+            .map(cue ->
+                cue.between(frames.at(own.frameAt(cue.in())), frames.at(own.frameAt(cue.out()))))
+            .toList());
   }
 
   private Time near(Time time, FrameRate frames) {
