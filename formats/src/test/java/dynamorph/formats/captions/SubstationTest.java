@@ -190,6 +190,17 @@ class SubstationTest {
     assertThat(type.size()).isCloseTo(80, within(0.01));
   }
 
+  @Test
+  void sizesMayGrowAndSpaceGrowsWithWidth() throws CaptionException {
+    Seen seen = seen(event("Default", "{\\fs+5}x"), event("Sign", "{\\fsp2}y"));
+    // half as large again
+    assertThat(seen.look(0).paragraphs().getFirst().spans().getFirst().type().size())
+        .isCloseTo(120, within(0.01));
+    // 2 units are 4 points, of letters 1.2 times as wide; of 40 points
+    assertThat(seen.look(1).paragraphs().getFirst().spans().getFirst().type().spacing().tracking())
+        .isEqualTo(120);
+  }
+
   /** The places of a script of 960 by 540, twice as far in the frame. */
   @ParameterizedTest
   @CsvSource(
