@@ -105,7 +105,7 @@ public enum FileQuestion {
       kind(Messages.of("file-question.subrip"), ".srt"),
       kind("TTML", ".ttml"),
       kind(Messages.of("file-question.substation"), ".ass"),
-      kind("EBU STL", ".stl")),
+      kind(Messages.of("file-question.ebu-stl"), ".stl")),
   TABLE(
       Messages.of("file-question.choose-a-table"),
       Way.OPEN,
