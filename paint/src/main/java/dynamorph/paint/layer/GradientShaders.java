@@ -12,6 +12,7 @@ import dynamorph.paint.artwork.Affine;
 import dynamorph.paint.artwork.AreaPaint;
 import dynamorph.paint.message.Messages;
 import dynamorph.typeset.layout.Box;
+import io.github.humbleui.skija.BlendMode;
 import io.github.humbleui.skija.Color4f;
 import io.github.humbleui.skija.FilterTileMode;
 import io.github.humbleui.skija.GradientStyle;
@@ -199,8 +200,15 @@ final class GradientShaders {
             .makeConcat(Matrix33.makeRotate(start));
     GradientStyle style = new GradientStyle(tiles, true, turned);
     float end = (float) (360 * Math.min(1, gradient.scale()));
-    return Shader.makeSweepGradient(
-        new Point(0, 0), 0, end, colours(stops), null, places(stops), style);
+    // How dark small letters are smoothed depends on the mean colour of a shader. A sweep gradient
+    // tells one that it never worked out, so that the same letters come out lighter or darker from
+    // one frame to the next; the blend of two shaders tells none.
+    try (Shader sweep =
+            Shader.makeSweepGradient(
+                new Point(0, 0), 0, end, colours(stops), null, places(stops), style);
+        Shader opaque = Shader.makeColor(0xFFFFFFFF)) {
+      return Shader.makeBlend(BlendMode.DST_IN, sweep, opaque);
+    }
   }
 
   private static Color4f[] colours(List<Stop> stops) {

@@ -1,18 +1,29 @@
 package dynamorph.paint.layer;
 
+import static dynamorph.model.property.Properties.COAT_COLOUR;
+import static dynamorph.model.property.Properties.COAT_PAINT;
+import static dynamorph.paint.Painting.FILL;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.model.cascade.Paint.Course;
 import dynamorph.model.cascade.Paint.Gradient;
 import dynamorph.model.cascade.Paint.Radial;
 import dynamorph.model.cascade.Paint.Stop;
+import dynamorph.model.property.Properties;
+import dynamorph.model.property.PropertySet;
+import dynamorph.model.value.Colour;
+import dynamorph.model.value.FontSize;
 import dynamorph.model.value.Interpolation;
 import dynamorph.model.value.OkLab;
 import dynamorph.model.value.PaintBounds;
+import dynamorph.model.value.PaintKind;
 import dynamorph.model.value.RadialShape;
 import dynamorph.model.value.Rgba;
 import dynamorph.model.value.SpreadMethod;
+import dynamorph.paint.Painting;
 import dynamorph.paint.Pixels;
+import dynamorph.paint.scene.PlacedLayer;
+import dynamorph.paint.scene.Scene;
 import dynamorph.typeset.layout.Box;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Shader;
@@ -27,6 +38,7 @@ class GradientShadersTest {
   private static final int WIDTH = 200;
   private static final int HEIGHT = 100;
   private static final Rgba FROM = Rgba.parse("#102040");
+  private static final Rgba GREY = Rgba.parse("#808080");
   private static final Rgba TO = Rgba.parse("#f0c080");
 
   private static Gradient gradient(
@@ -176,6 +188,35 @@ class GradientShadersTest {
       double red = FROM.red() + at * (TO.red() - FROM.red());
       assertThat(Math.abs((pixels.argb(x, y) >> 16 & 0xFF) - red)).isLessThan(1.5);
     }
+  }
+
+  /** The mean colour of a sweep gradient, which Skia smooths small letters by, is never set. */
+  @Test
+  void smallLettersAreSmoothedAsIfTheyWereGrey() {
+    byte[] grey = alphas(PropertySet.EMPTY.with(COAT_COLOUR.at(FILL), Colour.of(GREY)));
+    assertThat(alphas(PropertySet.EMPTY.with(COAT_PAINT.at(FILL), PaintKind.CONIC)))
+        .isEqualTo(grey);
+  }
+
+  private static byte[] alphas(PropertySet fill) {
+    PropertySet small = fill.with(Properties.SIZE, FontSize.points(12));
+    Scene scene = Painting.maker().make(Painting.project(Painting.text("t", "tooth hour", small)));
+    PlacedLayer text = scene.boards().getFirst().texts().getFirst();
+    Pixels pixels =
+        Pixels.draw(
+            40,
+            20,
+            canvas -> {
+              canvas.scale(0.4f, 0.4f);
+              text.enter(canvas);
+              new LayerPainter().paint(canvas, text.layout(), text.look());
+            });
+    byte[] alphas = new byte[40 * 20];
+    for (int index = 0; index < alphas.length; index++) {
+      alphas[index] = pixels.bytes().get(4 * index + 3);
+    }
+    assertThat(alphas).isNotEqualTo(new byte[40 * 20]);
+    return alphas;
   }
 
   @ParameterizedTest
