@@ -44,6 +44,9 @@ public final class StageView extends Region {
   /** Pixels left free around the artboards when they are fitted. */
   private static final double FIT_MARGIN = 40;
 
+  /** Pixels that the tools at the top and the name of an artboard below them take. */
+  private static final double TOOLS = 72;
+
   private final Workspace workspace;
   private Optional<SpellingService> spelling = Optional.empty();
   private final Supplier<Studio> studio;
@@ -315,7 +318,13 @@ public final class StageView extends Region {
     double ratio = pixelRatio();
     int width = (int) Math.max(1, getWidth() * ratio);
     int height = (int) Math.max(1, getHeight() * ratio);
-    view.set(View.fitting(plane, width, height, FIT_MARGIN * ratio));
+    View fitted = View.fitting(plane, width, height, FIT_MARGIN * ratio);
+    if (fitted.toPixelY(plane.y()) < TOOLS * ratio) {
+      int taken = (int) Math.round((TOOLS - FIT_MARGIN) * ratio);
+      View below = View.fitting(plane, width, Math.max(1, height - taken), FIT_MARGIN * ratio);
+      fitted = new View(width, height, below.scale(), below.offsetX(), below.offsetY() + taken);
+    }
+    view.set(fitted);
   }
 
   /** Fits the artboards once the stage has its size. */
