@@ -105,7 +105,8 @@ public enum FileQuestion {
       kind(Messages.of("file-question.subrip"), ".srt"),
       kind("TTML", ".ttml"),
       kind(Messages.of("file-question.substation"), ".ass"),
-      kind(Messages.of("file-question.ebu-stl"), ".stl")),
+      kind(Messages.of("file-question.ebu-stl"), ".stl"),
+      kind(Messages.of("file-question.scc"), ".scc")),
   TABLE(
       Messages.of("file-question.choose-a-table"),
       Way.OPEN,

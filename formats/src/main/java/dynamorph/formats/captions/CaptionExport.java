@@ -19,6 +19,7 @@ import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timecode;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
@@ -78,9 +79,19 @@ final class CaptionExport {
     return line.rate();
   }
 
-  /** The frame of the day at which the film begins. */
-  long startOfDay() {
-    return line.rate().frameAt(line.startOfDay());
+  /** The frame at which the film begins, counted from midnight as its timecode counts. */
+  long firstFrame() {
+    return line.firstFrame();
+  }
+
+  /** How the film counts its frames. */
+  Timecode timecode() {
+    return line.timecode();
+  }
+
+  /** The time of the day at which the film begins, as clocks count it. */
+  Time start() {
+    return line.startOfDay();
   }
 
   FrameBox frame() {
@@ -293,6 +304,9 @@ final class CaptionExport {
     List<Remark> losses = new ArrayList<>();
     if (format == CaptionFiles.Format.EBU_STL) {
       return EbuStlWriter.losses(this);
+    }
+    if (format == CaptionFiles.Format.SCC) {
+      return SccWriter.write(this).losses();
     }
     if (format == CaptionFiles.Format.SUBRIP) {
       losses.add(

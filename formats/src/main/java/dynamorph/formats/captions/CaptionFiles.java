@@ -46,7 +46,8 @@ public final class CaptionFiles {
     WEBVTT("vtt"),
     TTML("ttml", "xml", "dfxp", "itt"),
     SUBSTATION("ass", "ssa"),
-    EBU_STL("stl");
+    EBU_STL("stl"),
+    SCC("scc");
 
     private final List<String> endings;
 
@@ -214,6 +215,7 @@ public final class CaptionFiles {
           case TTML -> TtmlReader.read(text, frame, remarks);
           case SUBRIP -> SubRip.read(text, frame, remarks);
           case SUBSTATION -> SubstationReader.read(text, frame, cells, remarks);
+          case SCC -> SccReader.read(text, frame, remarks);
           case EBU_STL -> throw new CaptionException(Messages.of("ebu-stl.no-head"));
         };
     return checked(captions, remarks);
@@ -241,6 +243,9 @@ public final class CaptionFiles {
     }
     if (SubstationScript.isOne(text)) {
       return Format.SUBSTATION;
+    }
+    if (SccReader.isOne(text)) {
+      return Format.SCC;
     }
     if (SubRip.isOne(text)) {
       return Format.SUBRIP;
@@ -295,6 +300,7 @@ public final class CaptionFiles {
           case WEBVTT -> VttWriter.write(captions);
           case TTML -> TtmlWriter.write(captions);
           case SUBSTATION -> SubstationWriter.write(captions, cells);
+          case SCC -> SccWriter.write(captions).text();
           case EBU_STL -> new String(EbuStlWriter.write(captions), StandardCharsets.ISO_8859_1);
         };
     // the letters of files that are no text stand for a byte each

@@ -3,6 +3,7 @@ package dynamorph.formats.captions;
 import dynamorph.formats.message.Messages;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timecode;
 import dynamorph.model.value.Rgba;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
@@ -34,6 +35,10 @@ final class EbuStlWriter {
   private final FrameRate film;
   private final FrameRate rate;
   private final boolean labels;
+
+  /** The frame of the file at which the film begins, by the label that it has. */
+  private final long first;
+
   private final boolean teletext;
   private final EbuStl.Alphabet alphabet;
   private final Set<String> missing = new TreeSet<>();
@@ -44,6 +49,10 @@ final class EbuStlWriter {
     this.film = captions.rate();
     this.rate = rate(film);
     this.labels = film.nominal() == rate.nominal();
+    this.first =
+        labels
+            ? new Timecode(film, false).parse(captions.timecode().format(captions.firstFrame()))
+            : rate.frameAt(captions.start());
     this.teletext = isTeletext(captions);
     this.alphabet = alphabet(captions);
   }
@@ -151,13 +160,13 @@ final class EbuStlWriter {
     put(head, 251, String.format(Locale.ROOT, "%02d", teletext ? 40 : longest));
     put(head, 253, Integer.toString(ROWS));
     put(head, 255, "1");
-    put(head, 256, code(captions.startOfDay()));
+    put(head, 256, code(first));
     put(
         head,
         264,
         captions.cues().isEmpty()
             ? "00000000"
-            : code(captions.startOfDay() + frame(captions.cues().getFirst().timing().in())));
+            : code(first + frame(captions.cues().getFirst().timing().in())));
     put(head, 272, "11");
     return head;
   }
@@ -226,8 +235,8 @@ final class EbuStlWriter {
       block[1] = (byte) number;
       block[2] = (byte) (number >> 8);
       block[3] = (byte) (part == count - 1 ? EbuStl.LAST_BLOCK : part);
-      time(block, 5, captions.startOfDay() + in);
-      time(block, 9, captions.startOfDay() + out);
+      time(block, 5, first + in);
+      time(block, 9, first + out);
       block[13] = (byte) row(cue, lines * (teletext ? 2 : 1));
       block[14] = (byte) ((cue.key() - 1) % 3 + 1);
       int from = part * room;
@@ -335,21 +344,7 @@ final class EbuStlWriter {
         });
   }
 
-  /** The colour of teletext that is most like another, by its parts. */
   private static int nearest(Rgba colour) {
-    int best = EbuStl.WHITE;
-    double least = Double.MAX_VALUE;
-    for (int index = 0; index < EbuStl.COLOURS.size(); index++) {
-      Rgba one = EbuStl.COLOURS.get(index);
-      double far =
-          Math.pow(one.red() - colour.red(), 2)
-              + Math.pow(one.green() - colour.green(), 2)
-              + Math.pow(one.blue() - colour.blue(), 2);
-      if (far < least) {
-        best = index;
-        least = far;
-      }
-    }
-    return best;
+    return Cea608.nearest(EbuStl.COLOURS, colour);
   }
 }

@@ -124,13 +124,20 @@ final class TtmlReader {
     }
     cues.giveEnds(remarks);
     List<StyleId> shared = cues.shared();
-    return new CaptionList(
-        language,
-        clock.rate(),
-        styles.made(),
-        shared,
-        PropertySet.EMPTY,
-        cues.without(shared.size()));
+    CaptionList list =
+        new CaptionList(
+            language,
+            clock.rate(),
+            styles.made(),
+            shared,
+            PropertySet.EMPTY,
+            cues.without(shared.size()));
+    boolean nonDrop =
+        clock
+            .timecode()
+            .filter(code -> !code.drop() && code.rate().denominator() == 1001)
+            .isPresent();
+    return nonDrop ? list.withNonDrop() : list;
   }
 
   private void refuse(int depth, String name) throws CaptionException {

@@ -71,6 +71,19 @@ public final class CaptionSamples {
       Dialogue: 0,0:00:03.00,0:00:04.00,Sign,,0,0,0,,{\\an8\\pos(320,40)\\fad(200,300)}Twice\\Nor more
       """;
 
+  private static final String SCC =
+      """
+      Scenarist_SCC V1.0
+
+      00:00:01:00\t9420 9420 94ae 94ae 9476 9476 97a2 97a2 c8e9 91ae 91ae 61ec ec80 942f 942f
+
+      00:00:03:10\t942c 942c 9425 9425 94ad 94ad 9470 9470 4f6e e580 9220 9220
+
+      00:00:05;00\t9425 9425 94ad 94ad 5477 ef80 94ad 94ad 942c 942c
+
+      00:00:07:00\t9429 9429 9140 9140 6180 94a1 94a1 6180 942c 942c
+      """;
+
   /** The bytes of a sound file of a format. */
   public static byte[] bytes(CaptionFiles.Format format) {
     boolean binary = format == CaptionFiles.Format.EBU_STL;
@@ -85,6 +98,7 @@ public final class CaptionSamples {
       case TTML -> TTML;
       case SUBSTATION -> SUBSTATION;
       case EBU_STL -> stl();
+      case SCC -> SCC;
     };
   }
 

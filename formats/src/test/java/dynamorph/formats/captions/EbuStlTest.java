@@ -16,6 +16,7 @@ import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timecode;
 import dynamorph.model.timeline.Timeline;
 import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
@@ -196,9 +197,13 @@ class EbuStlTest {
   }
 
   private static CaptionFiles.Written write(FrameRate rate, List<Layer> cues) {
+    return write(Timeline.of(rate, Time.ofMillis(600_000)), cues);
+  }
+
+  private static CaptionFiles.Written write(Timeline line, List<Layer> cues) {
     Artboard film =
         Artboard.empty("film", "Film", 1920, 1080, LengthUnit.PIXEL)
-            .withTimeline(Optional.of(Timeline.of(rate, Time.ofMillis(600_000)).plus(TRACK)))
+            .withTimeline(Optional.of(line.plus(TRACK)))
             .withLayers(cues);
     Project project = Project.empty("P").plus(film);
     return CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.EBU_STL);
@@ -322,5 +327,19 @@ class EbuStlTest {
             List.of(cue(1, SECOND, SECOND.plus(SECOND), Span.of("\u6642 ab" + "x".repeat(100)))));
     assertThat(written.remarks().toString())
         .contains("has no \u6642", "set to 25 frames", "1 cue has a line of more than 99 letters");
+  }
+
+  /** The label of the first frame is that of the film, whatever an hour of its frames lasts. */
+  @ParameterizedTest
+  @CsvSource({"30000/1001,false", "30000/1001,true", "30,false", "25,false", "24,false"})
+  void aProgrammeBeginsWithItsTimecode(String rate, boolean drop) {
+    FrameRate film = FrameRate.parse(rate);
+    Timecode code = new Timecode(film, drop);
+    Timeline line =
+        Timeline.of(film, Time.ofMillis(600_000))
+            .withTimecode(code)
+            .withFirstFrame(code.parse("01:00:00:00"));
+    byte[] file = write(line, List.of(cue(1, film.at(0), film.at(24), Span.of("a")))).bytes();
+    assertThat(EbuStl.ascii(file, 256, 16)).isEqualTo("0100000001000000");
   }
 }

@@ -10,6 +10,8 @@ import dynamorph.model.style.StyleLevel;
 import dynamorph.model.text.Span;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
+import dynamorph.model.timeline.Timecode;
+import dynamorph.model.timeline.Timeline;
 import dynamorph.model.value.Colour;
 import dynamorph.model.value.FontSize;
 import java.nio.charset.StandardCharsets;
@@ -77,6 +79,27 @@ class TtmlReaderTest {
                 + "\"",
             "<p begin=\"" + label + "\" end=\"02:00:00:00\">a</p>");
     assertThat(captions.cues().getFirst().in()).isEqualTo(FrameRate.NTSC.at(frame));
+  }
+
+  /** A film that begins at one o'clock by its timecode takes what the file has there first. */
+  @ParameterizedTest
+  @CsvSource({"nonDrop, false", "dropNTSC, true"})
+  void labelsCountFromTheFirstOfTheFilm(String mode, boolean drop) throws CaptionException {
+    Timecode code = new Timecode(FrameRate.NTSC, drop);
+    Timeline line =
+        Timeline.of(FrameRate.NTSC, Time.ofMillis(60_000))
+            .withTimecode(code)
+            .withFirstFrame(code.parse("01:00:00:00"));
+    CaptionFiles.Read read =
+        read(
+            HEAD
+                + " ttp:timeBase=\"smpte\" ttp:frameRate=\"30\" ttp:frameRateMultiplier=\"1000 1001\""
+                + " ttp:dropMode=\""
+                + mode
+                + "\"><body><div><p begin=\"01:00:00:10\" end=\"01:00:01:00\">a</p></div></body></tt>");
+    CaptionList.Cue cue = read.inTimeOf(line).captions().cues().getFirst();
+    assertThat(cue.in()).isEqualTo(FrameRate.NTSC.at(10));
+    assertThat(cue.out()).isEqualTo(FrameRate.NTSC.at(30));
   }
 
   @Test

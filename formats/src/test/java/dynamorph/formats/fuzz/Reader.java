@@ -69,6 +69,7 @@ public enum Reader {
   TTML(captions(CaptionFiles.Format.TTML), sample(CaptionFiles.Format.TTML)),
   SUBSTATION(captions(CaptionFiles.Format.SUBSTATION), sample(CaptionFiles.Format.SUBSTATION)),
   EBU_STL(captions(CaptionFiles.Format.EBU_STL), sample(CaptionFiles.Format.EBU_STL)),
+  SCC(captions(CaptionFiles.Format.SCC), sample(CaptionFiles.Format.SCC)),
   TABLE(
       input -> inFile(input, ".csv", TableReader::read),
       texts("name;role;in\n\"Ilse; Maes\";\"bell\nringer\";00:00:01:00\n", "a\tb\n1\t2\n")),

@@ -19,6 +19,8 @@ import java.util.Optional;
  * @param follows styles that all its cues take
  * @param local values that all its cues take
  * @param grain the shortest time that the file can tell
+ * @param nonDrop whether its times come from timecode that numbers every frame of 29.97 or its like
+ *     as one of thirty, of which an hour lasts 3.6 seconds longer than one of the clock
  */
 public record CaptionList(
     String language,
@@ -27,7 +29,8 @@ public record CaptionList(
     List<StyleId> follows,
     PropertySet local,
     List<Cue> cues,
-    Time grain) {
+    Time grain,
+    boolean nonDrop) {
   private static final Time MILLISECOND = Time.ofMillis(1);
 
   public CaptionList {
@@ -44,12 +47,17 @@ public record CaptionList(
       List<StyleId> follows,
       PropertySet local,
       List<Cue> cues) {
-    this(language, rate, styles, follows, local, cues, MILLISECOND);
+    this(language, rate, styles, follows, local, cues, MILLISECOND, false);
   }
 
   /** The same of a file that counts longer times. */
   public CaptionList withGrain(Time counted) {
-    return new CaptionList(language, rate, styles, follows, local, cues, counted);
+    return new CaptionList(language, rate, styles, follows, local, cues, counted, nonDrop);
+  }
+
+  /** The same of a file whose timecode numbers every frame of 29.97 or its like. */
+  public CaptionList withNonDrop() {
+    return new CaptionList(language, rate, styles, follows, local, cues, grain, true);
   }
 
   /** Cues alone. */
@@ -116,6 +124,10 @@ public record CaptionList(
    *     if a cue lies before it
    */
   public CaptionList fromStart(Time start) {
+    return fromOwn(nonDrop ? start.times(1001, 1000) : start);
+  }
+
+  private CaptionList fromOwn(Time start) {
     boolean counts =
         start.isAfter(Time.ZERO) && cues.stream().noneMatch(cue -> cue.in().isBefore(start));
     return counts
@@ -128,7 +140,7 @@ public record CaptionList(
 
   /** The same with other cues. */
   public CaptionList withCues(List<Cue> changed) {
-    return new CaptionList(language, rate, styles, follows, local, changed, grain);
+    return new CaptionList(language, rate, styles, follows, local, changed, grain, nonDrop);
   }
 
   /**
