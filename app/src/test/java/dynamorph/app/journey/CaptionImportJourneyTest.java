@@ -47,6 +47,8 @@ class CaptionImportJourneyTest extends FilmJourney {
     "gallery.es.ttml, 11000, foot",
     "gallery.it.ass, 11000, foot",
     "gallery.it.ass, 39000, head",
+    "gallery.pt.scc, 11000, foot",
+    "gallery.pt.scc, 39000, head",
     "plain.nl.vtt, 11000, foot",
     "plain.nl.srt, 11000, foot"
   })

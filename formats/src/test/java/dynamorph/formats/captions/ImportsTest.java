@@ -20,7 +20,8 @@ class ImportsTest {
     "gallery.de.srt, 6, 0",
     "gallery.fr.vtt, 5, 3",
     "gallery.es.ttml, 5, 3",
-    "gallery.it.ass, 6, 2"
+    "gallery.it.ass, 6, 2",
+    "gallery.pt.scc, 6, 0"
   })
   void captionsAreReadAsTheyAreMeant(String name, int cues, int styles) throws IOException {
     CaptionFiles.Read read = CaptionFiles.read(IMPORTS.resolve(name), FrameBox.HD);

@@ -299,6 +299,29 @@ class SccTest {
     }
   }
 
+  /** Ten seconds of the film's own timecode are ten of the file's, whatever its frames last. */
+  @ParameterizedTest
+  @CsvSource({"24000/1001, 01:00:10:00", "24, 01:00:10;00", "25, 01:00:10;00", "50, 01:00:10;00"})
+  void filmsOfOtherRatesKeepTheirTimecode(String rate, String erased) throws CaptionException {
+    FrameRate film = FrameRate.parse(rate);
+    Timecode code = new Timecode(film, false);
+    Timeline line = line(film).withFirstFrame(code.parse("01:00:00:00"));
+    List<Layer> cues =
+        List.of(
+            cue(1, film.at(4L * film.nominal()), film.at(10L * film.nominal()), Span.of("abcd")));
+    CaptionFiles.Written written = write(line, cues);
+    assertThat(written.text()).contains(erased + "\t942c 942c");
+    CaptionList.Cue again =
+        CaptionFiles.read(written.bytes(), "film.scc", FrameBox.HD)
+            .inTimeOf(line)
+            .captions()
+            .cues()
+            .getFirst();
+    // half a frame of 29.97 are 17 ms; then the next of the film begins
+    long away = again.out().minus(film.at(10L * film.nominal())).ticks();
+    assertThat(Math.abs(away)).isLessThanOrEqualTo(Time.ofMillis(17).plus(film.frame()).ticks());
+  }
+
   /** Every letter that has a code comes back by it. */
   @Test
   void allLettersComeBack() {
