@@ -17,6 +17,7 @@ import dynamorph.model.style.StyleLevel;
 import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
 import dynamorph.model.text.Story;
+import dynamorph.model.timeline.CaptionRules;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timecode;
@@ -49,8 +50,20 @@ final class CaptionExport {
   private final PropertySet plain;
   private final Placement place;
   private final List<WrittenCue> cues = new ArrayList<>();
+  private final int most;
+  private int shortened;
 
   CaptionExport(Project project, Artboard film, Track.Captions track) {
+    this(project, film, track, Integer.MAX_VALUE);
+  }
+
+  /**
+   * A track for a format whose lines end somewhere.
+   *
+   * @param most letters of a line
+   */
+  CaptionExport(Project project, Artboard film, Track.Captions track, int most) {
+    this.most = most;
     this.project = project;
     this.track = track;
     this.cascade = Cascade.of(project);
@@ -246,8 +259,12 @@ final class CaptionExport {
   private List<WrittenCue.Run> broken(List<WrittenCue.Run> runs, Layer cue) {
     StringBuilder all = new StringBuilder();
     runs.forEach(run -> all.append(run.text()));
-    List<String> lines =
-        all.indexOf("\u2028") >= 0 ? List.of() : CaptionLineBreaker.lines(cue, track);
+    boolean byHand = all.indexOf("\u2028") >= 0;
+    List<String> own =
+        byHand ? List.of(all.toString().split("\u2028", -1)) : CaptionLineBreaker.lines(cue, track);
+    boolean fits = own.stream().allMatch(line -> line.codePointCount(0, line.length()) <= most);
+    shortened += fits ? 0 : 1;
+    List<String> lines = fits ? byHand ? List.of() : own : shortened(byHand ? own : List.of(all));
     if (lines.size() < 2) {
       return merged(runs);
     }
@@ -270,6 +287,28 @@ final class CaptionExport {
       changed.add(run.withText(text.toString()));
     }
     return merged(changed);
+  }
+
+  /** Lines that are broken again where they are longer than those of the format. */
+  private List<String> shortened(List<? extends CharSequence> lines) {
+    CaptionRules rules = track.rules();
+    CaptionRules shorter =
+        new CaptionRules(
+            rules.lines(),
+            Math.min(most, rules.lineLength()),
+            rules.readingSpeed(),
+            rules.shortest(),
+            rules.longest(),
+            rules.gap());
+    return lines.stream()
+        .flatMap(
+            line -> CaptionLineBreaker.lines(line.toString(), track.language(), shorter).stream())
+        .toList();
+  }
+
+  /** How many cues have lines that the format has no room for, and that were broken again. */
+  int shortened() {
+    return shortened;
   }
 
   /** Where each line but the last ends in the text. */

@@ -293,7 +293,8 @@ public final class CaptionFiles {
    */
   public static Written write(
       Project project, Artboard film, Track.Captions track, Format format, CellHeights cells) {
-    CaptionExport captions = new CaptionExport(project, film, track);
+    int most = format == Format.SCC ? Cea608.COLUMNS : Integer.MAX_VALUE;
+    CaptionExport captions = new CaptionExport(project, film, track, most);
     String text =
         switch (format) {
           case SUBRIP -> SubRip.write(captions.cues());

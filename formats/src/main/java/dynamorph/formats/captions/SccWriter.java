@@ -50,6 +50,7 @@ final class SccWriter {
 
   static File write(CaptionExport captions) {
     SccWriter writer = new SccWriter(captions);
+    writer.longer = captions.shortened();
     writer.send();
     return new File(writer.text(), writer.losses());
   }

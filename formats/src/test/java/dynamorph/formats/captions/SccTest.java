@@ -299,6 +299,22 @@ class SccTest {
     }
   }
 
+  /** A line that is too long is broken as captions are, not where it happens to be full. */
+  @Test
+  void longLinesAreBrokenIntoLikeOnes() throws CaptionException {
+    List<Layer> cues =
+        List.of(
+            cue(1, at(200), at(300), Span.of("The clock stopped at ten past four.")),
+            cue(2, at(400), at(500), Span.of("Yes,\u2028the clock stopped at ten past four.")));
+    CaptionFiles.Written written = write(line(RATE), cues);
+    assertThat(
+            CaptionFiles.read(written.bytes(), "film.scc", FrameBox.HD).captions().cues().stream()
+                .map(CaptionList.Cue::text))
+        .containsExactly(
+            "The clock stopped\nat ten past four.", "Yes,\nthe clock stopped\nat ten past four.");
+    assertThat(written.remarks().toString()).contains("2 cues have lines of more than 32");
+  }
+
   /** Ten seconds of the film's own timecode are ten of the file's, whatever its frames last. */
   @ParameterizedTest
   @CsvSource({"24000/1001, 01:00:10:00", "24, 01:00:10;00", "25, 01:00:10;00", "50, 01:00:10;00"})

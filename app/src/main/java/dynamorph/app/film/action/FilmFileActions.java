@@ -181,9 +181,10 @@ public final class FilmFileActions implements AutoCloseable {
   }
 
   private boolean agreed(List<Remark> left) {
+    List<String> told = left.stream().map(Remark::toString).distinct().toList();
     return dialogs.agrees(
         Messages.of("film-file-actions.some-of-the-look-stays-behind"),
-        left.stream().map(Remark::toString).distinct().toList(),
+        told.size() == 1 ? told : told.stream().map("\u2022 "::concat).toList(),
         Messages.of("film-file-actions.export"));
   }
 
