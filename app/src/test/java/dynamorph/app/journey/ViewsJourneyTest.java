@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dynamorph.app.action.Action;
 import dynamorph.app.window.SearchResult;
+import dynamorph.model.Artboard;
 import dynamorph.model.LayerId;
 import dynamorph.model.style.StyleId;
+import dynamorph.paint.stage.View;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import javafx.event.Event;
@@ -51,6 +54,48 @@ class ViewsJourneyTest extends JourneyTest {
     assertThat(driver.layer("label-3-title").follows()).doesNotContain(TAG);
     driver.press("view-artboards");
     assertThat(selected()).as("selected on the artboards, as before").containsExactly(TITLE);
+  }
+
+  /** The timeline goes with the film, and its room is the artboards'. */
+  @Test
+  void aProjectThatIsOpenedOverAFilmFillsTheStage() {
+    driver.press("view-timeline");
+    driver
+        .robot()
+        .interact(
+            () -> driver.workspace().open(driver.project().withName("Again"), Optional.empty()));
+    driver.settle();
+    View opened = driver.stage().view();
+    assertThat(driver.workspace().playback().isOpen()).isFalse();
+    driver.robot().interact(driver.stage()::fitAll);
+    assertThat(opened).isEqualTo(driver.stage().view());
+  }
+
+  /** The tools lie over the stage. */
+  @Test
+  void theNameOfAFilmIsSeenBelowTheTools() {
+    driver.press("view-timeline");
+    // low enough that the frame is as high as there is room
+    driver.robot().interact(() -> driver.stage().getScene().getWindow().setHeight(680));
+    driver.settle();
+    Artboard film = driver.project().films().findFirst().orElseThrow();
+    double top = driver.stage().view().toPixelY(film.y());
+    double tools =
+        inWindow(() ->
+            driver.robot().lookup(".tools").query().getBoundsInParent().getMaxY()
+                * driver.stage().getScene().getWindow().getOutputScaleY());
+    // its name takes a line of 20 pixels
+    assertThat(top).isGreaterThan(tools + 20);
+  }
+
+  /** People look for it by what it does. */
+  @ParameterizedTest
+  @ValueSource(strings = {"dark", "light", "theme"})
+  void theThemeIsFound(String word) {
+    driver.robot().push(KeyCode.CONTROL, KeyCode.SPACE).write(word);
+    assertThat(driver.robot().lookup(".search-results").<ListView<SearchResult>>query().getItems())
+        .extracting(SearchResult::text)
+        .contains("Light or dark theme");
   }
 
   @Test

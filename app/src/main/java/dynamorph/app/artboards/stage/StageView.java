@@ -203,6 +203,7 @@ public final class StageView extends Region {
     View before = left.get(now);
     if (before == null) {
       fitAll();
+      fitOnceLaidOut();
     } else {
       view.set(before.sized(view().width(), view().height()));
     }
@@ -332,6 +333,28 @@ public final class StageView extends Region {
     left.clear();
     fitWanted = true;
     resized();
+    fitOnceLaidOut();
+  }
+
+  /** Fits once more when what lies around the stage has come or gone with what is shown. */
+  private void fitOnceLaidOut() {
+    javafx.scene.Scene window = getScene();
+    if (window == null) {
+      return;
+    }
+    Runnable[] once = new Runnable[1];
+    once[0] =
+        () -> {
+          window.removePostLayoutPulseListener(once[0]);
+          View now = view();
+          boolean isFitted =
+              fitted.filter(one -> one.sized(now.width(), now.height()).equals(now)).isPresent();
+          if (isFitted && !fitted.get().equals(now)) {
+            fitAll();
+            request();
+          }
+        };
+    window.addPostLayoutPulseListener(once[0]);
   }
 
   private double lastWindowHeight;
