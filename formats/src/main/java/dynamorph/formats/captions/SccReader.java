@@ -32,6 +32,12 @@ final class SccReader {
   /** How long a cue is seen that nothing ends. */
   private static final long UNENDED = 120;
 
+  /** Frames that timecode numbers in a day. */
+  private static final long DAY = 24 * 60 * 60 * 30;
+
+  /** Drop-frame counting leaves out two numbers in nine of ten minutes. */
+  private static final long DROPPED_IN_A_DAY = 24 * 6 * 9 * 2;
+
   /** From this row on captions stand where they stand anyway. */
   private static final int FOOT = 14;
 
@@ -56,7 +62,8 @@ final class SccReader {
   private int active;
   private int last = -1;
   private long since = -1;
-  private long now;
+  private long now = -1;
+  private long day;
   private int line;
   private int sinceLine;
   private boolean rolling;
@@ -180,11 +187,16 @@ final class SccReader {
 
   private void take(Sent sent) {
     line = sent.line;
-    if (sent.frame != now + 1) {
+    if (sent.frame + day < now - DAY / 2) {
+      day += drops ? DAY - DROPPED_IN_A_DAY : DAY; // past midnight
+    }
+    // what would be sent before the line above is through waits for it
+    long from = Math.max(sent.frame + day, now + 1);
+    if (from != now + 1) {
       last = -1;
     }
     for (int index = 0; index < sent.words.size(); index++) {
-      now = sent.frame + index;
+      now = from + index;
       word(sent.words.get(index));
     }
   }
@@ -217,6 +229,9 @@ final class SccReader {
 
   private void control(int first, int second) {
     int kind = first & 7;
+    if (second < 0x20) {
+      return; // there is no such code
+    }
     if (second >= 0x40) {
       address(first, second);
     } else if ((kind == 4 || kind == 5) && second < 0x30) {

@@ -146,6 +146,37 @@ class SccTest {
   }
 
   @Test
+  void aLineThatBeginsTooEarlyWaitsForTheOneBefore() throws CaptionException {
+    // five words from frame 30 on; the code that erases is to be sent in frame 31
+    List<CaptionList.Cue> cues =
+        read("00:00:01:00\t9420 9470 6162 e364 942f", "00:00:01:01\t942c 942c").captions().cues();
+    assertThat(cues.getFirst().in()).isEqualTo(at(34));
+    assertThat(cues.getFirst().out()).isEqualTo(at(35));
+  }
+
+  @Test
+  void midnightDoesNotTurnTimeBack() throws CaptionException {
+    List<CaptionList.Cue> cues =
+        read("23:59:59:00\t9420 9470 6162 942f", "00:00:01:00\t942c 942c").captions().cues();
+    assertThat(cues.getFirst().in()).isEqualTo(at(2_591_970 + 3));
+    assertThat(cues.getFirst().out()).isEqualTo(at(2_592_000 + 30));
+  }
+
+  /** Every word there is, alone and in all modes: no code that does not exist does any harm. */
+  @Test
+  void noWordDoesHarm() throws CaptionException {
+    for (String mode : List.of("9420", "9429", "9425", "942a")) {
+      StringBuilder words = new StringBuilder("00:00:01:00\t9420 9470 6162 942f " + mode);
+      for (int word = 0; word < 0x8000; word++) {
+        if ((word & 0x80) == 0) {
+          words.append(' ').append(Cea608.written(word));
+        }
+      }
+      assertThat(read(words.toString()).captions().cues()).isNotEmpty();
+    }
+  }
+
+  @Test
   void whatIsDamagedIsTold() throws CaptionException {
     CaptionFiles.Read read =
         read(
