@@ -149,7 +149,14 @@ class HostileCaptionsTest {
     Artboard brought = project.films().findFirst().orElseThrow();
     Track.Captions captions = brought.timeline().orElseThrow().captions().findFirst().orElseThrow();
     for (CaptionFiles.Format format : CaptionFiles.Format.values()) {
-      assertThat(CaptionFiles.write(project, brought, captions, format).text()).contains("bell");
+      byte[] written = CaptionFiles.write(project, brought, captions, format).bytes();
+      assertThat(
+              CaptionFiles.read(written, "bell." + format.ending(), FrameBox.HD)
+                  .captions()
+                  .cues()
+                  .getFirst()
+                  .text())
+          .contains("bell");
     }
   }
 
