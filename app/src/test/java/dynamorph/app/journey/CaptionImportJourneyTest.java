@@ -74,6 +74,19 @@ class CaptionImportJourneyTest extends FilmJourney {
   }
 
   @Test
+  void allRemarksCanBeRead() throws Exception {
+    StringBuilder words = new StringBuilder("1\n00:00:09,000 --> 00:00:13,000\nDe klok.\n\n");
+    for (int number = 2; number < 6; number++) {
+      words.append(number).append("\n00:00:2%d,000 --> 00:00:11,000\nx\n\n".formatted(number));
+    }
+    bring(Files.writeString(folder.resolve("wrong.nl.srt"), words));
+    assertThat(driver.notice()).contains("4 remarks: line 6", "line 10").doesNotContain("line 14");
+    driver.robot().clickOn("All remarks");
+    driver.settle();
+    assertThat(driver.notice().lines()).hasSize(4).last().asString().contains("line 18");
+  }
+
+  @Test
   void tracksOfOneLanguageAreToldApart() throws Exception {
     bring(file("gallery.de.srt"));
     bring(file("gallery.de.srt"));

@@ -293,8 +293,7 @@ public final class CaptionFiles {
    */
   public static Written write(
       Project project, Artboard film, Track.Captions track, Format format, CellHeights cells) {
-    int most = format == Format.SCC ? Cea608.COLUMNS : Integer.MAX_VALUE;
-    CaptionExport captions = new CaptionExport(project, film, track, most);
+    CaptionExport captions = export(project, film, track, format);
     String text =
         switch (format) {
           case SUBRIP -> SubRip.write(captions.cues());
@@ -308,6 +307,21 @@ public final class CaptionFiles {
     Charset charset =
         format == Format.EBU_STL ? StandardCharsets.ISO_8859_1 : StandardCharsets.UTF_8;
     return new Written(text, charset, captions.losses(format));
+  }
+
+  /** A track whose lines are no longer than the format has room for. */
+  private static CaptionExport export(
+      Project project, Artboard film, Track.Captions track, Format format) {
+    return switch (format) {
+      case SCC -> new CaptionExport(project, film, track, Cea608.COLUMNS);
+      case EBU_STL -> {
+        CaptionExport whole = new CaptionExport(project, film, track);
+        yield EbuStlWriter.isTeletext(whole)
+            ? new CaptionExport(project, film, track, EbuStlWriter.TELETEXT_LETTERS)
+            : whole;
+      }
+      case SUBRIP, WEBVTT, TTML, SUBSTATION -> new CaptionExport(project, film, track);
+    };
   }
 
   /**

@@ -25,7 +25,7 @@ final class EbuStlWriter {
   private static final int ROWS = 23;
 
   /** What fits a row of teletext beside its codes. */
-  private static final int TELETEXT_LETTERS = 37;
+  static final int TELETEXT_LETTERS = 37;
 
   private static final int MOST_LETTERS = 99;
   private static final int MOST_SUBTITLES = 65_535;
@@ -90,6 +90,11 @@ final class EbuStlWriter {
     if (!writer.missing.isEmpty()) {
       losses.add(
           new Remark(0, Messages.of("ebu-stl.letters-missing", String.join(" ", writer.missing))));
+    }
+    if (captions.shortened() > 0) {
+      losses.add(
+          new Remark(
+              0, Messages.of("common.lines-broken", captions.shortened(), TELETEXT_LETTERS)));
     }
     int most = writer.teletext ? TELETEXT_LETTERS : MOST_LETTERS;
     long tooLong =

@@ -65,7 +65,7 @@ final class SccWriter {
       losses.add(new Remark(0, Messages.of("scc.letters-missing", String.join(" ", missing))));
     }
     if (longer > 0) {
-      losses.add(new Remark(0, Messages.of("scc.lines-broken", longer, Cea608.COLUMNS)));
+      losses.add(new Remark(0, Messages.of("common.lines-broken", longer, Cea608.COLUMNS)));
     }
     if (overlapping > 0) {
       losses.add(new Remark(0, Messages.of("scc.overlapping", overlapping)));

@@ -263,6 +263,34 @@ class EbuStlTest {
     assertThat(written.remarks().toString()).contains("teletext");
   }
 
+  /** A row of teletext has room for 37 letters beside its codes. */
+  @Test
+  void linesOfTeletextAreBrokenWhereThereIsNoRoom() throws CaptionException {
+    Span yellow =
+        Span.of("yellow")
+            .withLocal(
+                PropertySet.EMPTY.with(
+                    Properties.COAT_COLOUR.at(CueCss.FILL), Colour.hex("#ffff00")));
+    CaptionFiles.Written written =
+        write(
+            FrameRate.PAL,
+            List.of(
+                cue(
+                    1,
+                    SECOND,
+                    SECOND.plus(SECOND),
+                    yellow,
+                    Span.of(" is what this line begins with now."))));
+    assertThat(
+            CaptionFiles.read(written.bytes(), "film.stl", FrameBox.HD)
+                .captions()
+                .cues()
+                .getFirst()
+                .text())
+        .isEqualTo("yellow is what this\nline begins with now.");
+    assertThat(written.remarks().toString()).contains("1 cue has a line of more than 37");
+  }
+
   /** Labels of timecode count the frames of the film, whole numbers to a second. */
   @ParameterizedTest
   @ValueSource(strings = {"25", "30", "30000/1001", "24", "24000/1001"})

@@ -35,10 +35,17 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 
 /** Takes captions in from files, and hands captions and frames on. */
 public final class FilmFileActions implements AutoCloseable {
+  /** Remarks on a file that are told without being asked for. */
+  private static final int TOLD_AT_ONCE = 2;
+
+  /** Remarks that are listed; the command line writes all of them. */
+  private static final int LISTED = 200;
+
   private final OpenFilm film;
   private final Workspace workspace;
   private final Playback playback;
@@ -93,6 +100,13 @@ public final class FilmFileActions implements AutoCloseable {
     if (workspace.apply(
         new ImportCaptions(board.id(), track, read.captions(), workspace.ids().next("c")))) {
       playback.cueTrackProperty().set(Optional.of(track.id()));
+      List<Notice.Offer> offers = new ArrayList<>();
+      offers.add(new Notice.Offer.Press(Messages.of("common.undo"), workspace::undo));
+      if (read.remarks().size() > TOLD_AT_ONCE) {
+        offers.add(
+            new Notice.Offer.Press(
+                Messages.of("film-file-actions.all-remarks"), () -> tellAll(read.remarks())));
+      }
       workspace.tell(
           Notice.offering(
               Messages.of(
@@ -101,9 +115,18 @@ public final class FilmFileActions implements AutoCloseable {
                   name,
                   told(read.remarks()),
                   othersSeen),
-              Messages.of("common.undo"),
-              workspace::undo));
+              offers.toArray(Notice.Offer[]::new)));
     }
+  }
+
+  private void tellAll(List<Remark> remarks) {
+    String lines =
+        remarks.stream().limit(LISTED).map(Remark::toString).collect(Collectors.joining("\n"));
+    workspace.tell(
+        Notice.info(
+            remarks.size() > LISTED
+                ? Messages.of("film-file-actions.and-more", lines, remarks.size() - LISTED)
+                : lines));
   }
 
   private CellHeights cells() {
@@ -116,7 +139,7 @@ public final class FilmFileActions implements AutoCloseable {
         : Messages.of(
             "film-file-actions.remark",
             remarks.size(),
-            String.join("; ", remarks.stream().limit(2).map(Remark::toString).toList()));
+            String.join("; ", remarks.stream().limit(TOLD_AT_ONCE).map(Remark::toString).toList()));
   }
 
   public void exportCaptions(Track.Captions track) {
