@@ -311,6 +311,15 @@ final class CaptionExport {
     return shortened;
   }
 
+  /** A break that follows, with nothing but spaces before it, is that of the line. */
+  private static int atBreak(String text, int end) {
+    int at = end;
+    while (at < text.length() && text.charAt(at) == ' ') {
+      at++;
+    }
+    return at < text.length() && text.charAt(at) == '\u2028' ? at : end;
+  }
+
   /** Where each line but the last ends in the text. */
   private static List<Integer> ends(String text, List<String> lines) {
     List<Integer> ends = new ArrayList<>();
@@ -320,7 +329,7 @@ final class CaptionExport {
       while (left > 0) {
         left -= Character.isWhitespace(text.charAt(at++)) ? 0 : 1;
       }
-      ends.add(at);
+      ends.add(atBreak(text, at));
     }
     return ends;
   }
@@ -341,12 +350,6 @@ final class CaptionExport {
   /** What a format leaves behind of the styles of the track, its speakers and its words. */
   List<Remark> losses(CaptionFiles.Format format) {
     List<Remark> losses = new ArrayList<>();
-    if (format == CaptionFiles.Format.EBU_STL) {
-      return EbuStlWriter.losses(this);
-    }
-    if (format == CaptionFiles.Format.SCC) {
-      return SccWriter.write(this).losses();
-    }
     if (format == CaptionFiles.Format.SUBRIP) {
       losses.add(
           new Remark(0, Messages.of("caption-export.fonts-sizes-plates-outlines-and-shadows")));

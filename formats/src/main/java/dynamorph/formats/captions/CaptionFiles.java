@@ -294,19 +294,18 @@ public final class CaptionFiles {
   public static Written write(
       Project project, Artboard film, Track.Captions track, Format format, CellHeights cells) {
     CaptionExport captions = export(project, film, track, format);
-    String text =
-        switch (format) {
-          case SUBRIP -> SubRip.write(captions.cues());
-          case WEBVTT -> VttWriter.write(captions);
-          case TTML -> TtmlWriter.write(captions);
-          case SUBSTATION -> SubstationWriter.write(captions, cells);
-          case SCC -> SccWriter.write(captions).text();
-          case EBU_STL -> new String(EbuStlWriter.write(captions), StandardCharsets.ISO_8859_1);
-        };
-    // the letters of files that are no text stand for a byte each
-    Charset charset =
-        format == Format.EBU_STL ? StandardCharsets.ISO_8859_1 : StandardCharsets.UTF_8;
-    return new Written(text, charset, captions.losses(format));
+    return switch (format) {
+      case SUBRIP -> text(SubRip.write(captions.cues()), captions, format);
+      case WEBVTT -> text(VttWriter.write(captions), captions, format);
+      case TTML -> text(TtmlWriter.write(captions), captions, format);
+      case SUBSTATION -> text(SubstationWriter.write(captions, cells), captions, format);
+      case SCC -> SccWriter.write(captions);
+      case EBU_STL -> EbuStlWriter.write(captions);
+    };
+  }
+
+  private static Written text(String text, CaptionExport captions, Format format) {
+    return new Written(text, StandardCharsets.UTF_8, captions.losses(format));
   }
 
   /** A track whose lines are no longer than the format has room for. */

@@ -1,9 +1,7 @@
 package dynamorph.formats.captions;
 
-import dynamorph.model.value.Rgba;
 import java.text.Normalizer;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 
 /**
@@ -13,6 +11,12 @@ import java.util.Map;
 final class Cea608 {
   static final int ROWS = 15;
   static final int COLUMNS = 32;
+
+  /** The page begins so many hundredths of the frame from its edges (the title safe area). */
+  static final double EDGE = 10;
+
+  /** Hundredths of the frame that all rows or columns take. */
+  static final double PAGE = 80;
 
   // miscellaneous control codes, by their second byte
   static final int RESUME_CAPTION_LOADING = 0x20;
@@ -38,15 +42,7 @@ final class Cea608 {
   static final int ITALICS = 7;
 
   /** Colours of letters by their codes: white, green, blue, cyan, red, yellow, magenta. */
-  static final List<Rgba> COLOURS =
-      List.of(
-          Rgba.of(255, 255, 255),
-          Rgba.of(0, 255, 0),
-          Rgba.of(0, 0, 255),
-          Rgba.of(0, 255, 255),
-          Rgba.of(255, 0, 0),
-          Rgba.of(255, 255, 0),
-          Rgba.of(255, 0, 255));
+  static final ColourCodes COLOURS = ColourCodes.of(7, 2, 4, 6, 1, 3, 5);
 
   /** What the letters of a row look like. */
   record Pen(int colour, boolean italic, boolean underline) {
@@ -156,7 +152,9 @@ final class Cea608 {
           case 0x201a -> ",";
           case 0x2039 -> "<";
           case 0x203a -> ">";
-          case 0x266b, 0x266c, 0x266d, 0x266f -> "\u266a";
+          case 0x266b, 0x266c -> "\u266a";
+          case 0x266d -> "b";
+          case 0x266f -> "#";
           case 0x0152 -> "OE";
           case 0x0153 -> "oe";
           case 0x00c6 -> "AE";
@@ -209,23 +207,5 @@ final class Cea608 {
       }
     }
     return 11; // 0x10 has one row only
-  }
-
-  /** Of colours, that which is most like another, by its parts. */
-  static int nearest(List<Rgba> colours, Rgba colour) {
-    int best = 0;
-    double least = Double.MAX_VALUE;
-    for (int index = 0; index < colours.size(); index++) {
-      Rgba one = colours.get(index);
-      double far =
-          Math.pow(one.red() - colour.red(), 2)
-              + Math.pow(one.green() - colour.green(), 2)
-              + Math.pow(one.blue() - colour.blue(), 2);
-      if (far < least) {
-        best = index;
-        least = far;
-      }
-    }
-    return best;
   }
 }

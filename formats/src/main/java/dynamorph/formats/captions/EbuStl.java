@@ -1,11 +1,9 @@
 package dynamorph.formats.captions;
 
 import dynamorph.model.timeline.FrameRate;
-import dynamorph.model.value.Rgba;
 import java.nio.charset.Charset;
 import java.nio.charset.CharsetEncoder;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -34,16 +32,7 @@ final class EbuStl {
   static final int USER_DATA = 0xFE;
 
   /** Colours of letters by their codes: black, red, green, yellow, blue, magenta, cyan, white. */
-  static final List<Rgba> COLOURS =
-      List.of(
-          Rgba.of(0, 0, 0),
-          Rgba.of(255, 0, 0),
-          Rgba.of(0, 255, 0),
-          Rgba.of(255, 255, 0),
-          Rgba.of(0, 0, 255),
-          Rgba.of(255, 0, 255),
-          Rgba.of(0, 255, 255),
-          Rgba.of(255, 255, 255));
+  static final ColourCodes COLOURS = ColourCodes.of(0, 1, 2, 3, 4, 5, 6, 7);
 
   static final int WHITE = 7;
 

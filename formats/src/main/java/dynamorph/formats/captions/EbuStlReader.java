@@ -282,7 +282,7 @@ final class EbuStlReader {
       return colour == EbuStl.WHITE
           ? look
           : look.with(
-              Properties.COAT_COLOUR.at(CueCss.FILL), Colour.of(EbuStl.COLOURS.get(colour)));
+              Properties.COAT_COLOUR.at(CueCss.FILL), Colour.of(EbuStl.COLOURS.colour(colour)));
     }
 
     private Story story() {

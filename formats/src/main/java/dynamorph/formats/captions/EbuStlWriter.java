@@ -4,7 +4,6 @@ import dynamorph.formats.message.Messages;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timecode;
-import dynamorph.model.value.Rgba;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -65,38 +64,40 @@ final class EbuStlWriter {
   static boolean isTeletext(CaptionExport captions) {
     return captions.cues().stream()
         .flatMap(cue -> cue.runs().stream())
-        .anyMatch(
-            run -> run.colour().filter(colour -> nearest(colour) != EbuStl.WHITE).isPresent());
+        .anyMatch(run ->
+            run.colour()
+                .filter(colour -> EbuStl.COLOURS.nearest(colour) != EbuStl.WHITE)
+                .isPresent());
   }
 
-  static byte[] write(CaptionExport captions) {
-    return new EbuStlWriter(captions).bytes();
-  }
-
-  /** What the format leaves behind of these captions. */
-  static List<Remark> losses(CaptionExport captions) {
+  static CaptionFiles.Written write(CaptionExport captions) {
     EbuStlWriter writer = new EbuStlWriter(captions);
-    writer.bytes();
+    // the letters of such a file stand for a byte each
+    String text = new String(writer.bytes(), StandardCharsets.ISO_8859_1);
+    return new CaptionFiles.Written(text, StandardCharsets.ISO_8859_1, writer.losses());
+  }
+
+  /** What the format leaves behind of these captions, once they are written. */
+  private List<Remark> losses() {
     List<Remark> losses = new ArrayList<>();
     losses.add(
         new Remark(
             0,
-            writer.teletext
+            teletext
                 ? Messages.of("ebu-stl.written-as-teletext")
                 : Messages.of("ebu-stl.written-as-open-subtitles")));
-    if (!writer.labels) {
-      losses.add(new Remark(0, Messages.of("ebu-stl.times-in-frames", writer.rate.nominal())));
+    if (!labels) {
+      losses.add(new Remark(0, Messages.of("ebu-stl.times-in-frames", rate.nominal())));
     }
-    if (!writer.missing.isEmpty()) {
-      losses.add(
-          new Remark(0, Messages.of("ebu-stl.letters-missing", String.join(" ", writer.missing))));
+    if (!missing.isEmpty()) {
+      losses.add(new Remark(0, Messages.of("ebu-stl.letters-missing", String.join(" ", missing))));
     }
     if (captions.shortened() > 0) {
       losses.add(
           new Remark(
               0, Messages.of("common.lines-broken", captions.shortened(), TELETEXT_LETTERS)));
     }
-    int most = writer.teletext ? TELETEXT_LETTERS : MOST_LETTERS;
+    int most = teletext ? TELETEXT_LETTERS : MOST_LETTERS;
     long tooLong =
         captions.cues().stream()
             .filter(cue ->
@@ -278,7 +279,7 @@ final class EbuStlWriter {
     begin(bytes);
     for (WrittenCue.Base base : cue.bases()) {
       for (WrittenCue.Run run : base.runs()) {
-        int wanted = run.colour().map(EbuStlWriter::nearest).orElse(EbuStl.WHITE);
+        int wanted = run.colour().map(EbuStl.COLOURS::nearest).orElse(EbuStl.WHITE);
         if (!teletext) {
           italic = turn(bytes, italic, run.italic(), EbuStl.ITALIC_ON, EbuStl.ITALIC_OFF);
           underline =
@@ -347,9 +348,5 @@ final class EbuStlWriter {
             bytes.writeBytes(own);
           }
         });
-  }
-
-  private static int nearest(Rgba colour) {
-    return Cea608.nearest(EbuStl.COLOURS, colour);
   }
 }

@@ -24,7 +24,8 @@ import java.util.regex.Pattern;
  * row.
  */
 final class SccReader {
-  private static final String HEAD = "Scenarist_SCC V1.0";
+  /** What such a file begins with. */
+  static final String HEAD = "Scenarist_SCC V1.0";
 
   private static final Pattern LINE =
       Pattern.compile("(\\d{1,2}:\\d{2}:\\d{2}[:;.,]\\d{2})\\s+(.*)");
@@ -40,12 +41,6 @@ final class SccReader {
 
   /** From this row on captions stand where they stand anyway. */
   private static final int FOOT = 14;
-
-  /** The part of a frame that the page covers begins so many hundredths from its edges. */
-  static final double EDGE = 10;
-
-  /** Hundredths of the frame that all rows or columns take. */
-  static final double PAGE = 80;
 
   private final FrameBox frame;
   private final List<Remark> remarks;
@@ -446,7 +441,7 @@ final class SccReader {
     return pen.colour() == 0
         ? look
         : look.with(
-            Properties.COAT_COLOUR.at(CueCss.FILL), Colour.of(Cea608.COLOURS.get(pen.colour())));
+            Properties.COAT_COLOUR.at(CueCss.FILL), Colour.of(Cea608.COLOURS.colour(pen.colour())));
   }
 
   private enum Side {
@@ -465,7 +460,7 @@ final class SccReader {
       return PropertySet.EMPTY;
     }
     boolean low = top + bottom > Cea608.ROWS + 1;
-    double y = foot ? 90 : EDGE + PAGE * (low ? bottom : top - 1) / Cea608.ROWS;
+    double y = foot ? 90 : Cea608.EDGE + Cea608.PAGE * (low ? bottom : top - 1) / Cea608.ROWS;
     return switch (side) {
       case MIDDLE ->
           frame.place(low ? Anchor.BOTTOM : Anchor.TOP, Optional.empty(), Optional.of(y));
@@ -493,7 +488,7 @@ final class SccReader {
   }
 
   private static double across(int column) {
-    return EDGE + PAGE * column / Cea608.COLUMNS;
+    return Cea608.EDGE + Cea608.PAGE * column / Cea608.COLUMNS;
   }
 
   /** Rows are as good as in the middle if cells of four, which codes count in, cannot do better. */

@@ -41,9 +41,10 @@ final class SccRows {
   private SccRows() {}
 
   /**
-   * The rows of a cue; a line that is too long goes on in the next.
+   * The rows of a cue, which may be more than a page has; a line that is too long goes on in the
+   * next.
    *
-   * @param missing takes letters that there is neither a code nor another letter for
+   * @param missing takes letters that there is no code for
    */
   static List<Row> of(WrittenCue cue, Set<String> missing) {
     List<Row> rows = new ArrayList<>();
@@ -55,7 +56,7 @@ final class SccRows {
         rest = stripped(rest.subList(taken, rest.size()));
       }
     }
-    return rows.size() > Cea608.ROWS ? rows.subList(0, Cea608.ROWS) : rows;
+    return rows;
   }
 
   private static List<List<Glyph>> lines(WrittenCue cue, Set<String> missing) {
@@ -66,9 +67,7 @@ final class SccRows {
       for (WrittenCue.Run run : base.runs()) {
         pen =
             new Cea608.Pen(
-                run.colour().map(own -> Cea608.nearest(Cea608.COLOURS, own)).orElse(0),
-                run.italic(),
-                run.underline());
+                run.colour().map(Cea608.COLOURS::nearest).orElse(0), run.italic(), run.underline());
         add(lines, run.text(), pen, missing);
       }
       if (!base.ruby().isEmpty()) {

@@ -4,6 +4,7 @@ import dynamorph.formats.message.Messages;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timecode;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -17,8 +18,6 @@ import java.util.TreeSet;
  * before it, one a frame, so that the code that shows them is sent in its first frame.
  */
 final class SccWriter {
-  private static final String HEAD = "Scenarist_SCC V1.0\n\n";
-
   private final CaptionExport captions;
   private final boolean labels;
   private final Timecode code;
@@ -30,13 +29,7 @@ final class SccWriter {
   private int late;
   private int overlapping;
   private int longer;
-
-  /**
-   * A file.
-   *
-   * @param losses what it does not carry
-   */
-  record File(String text, List<Remark> losses) {}
+  private int cut;
 
   private SccWriter(CaptionExport captions) {
     this.captions = captions;
@@ -48,11 +41,11 @@ final class SccWriter {
     this.code = new Timecode(FrameRate.NTSC, drop);
   }
 
-  static File write(CaptionExport captions) {
+  static CaptionFiles.Written write(CaptionExport captions) {
     SccWriter writer = new SccWriter(captions);
     writer.longer = captions.shortened();
     writer.send();
-    return new File(writer.text(), writer.losses());
+    return new CaptionFiles.Written(writer.text(), StandardCharsets.US_ASCII, writer.losses());
   }
 
   private List<Remark> losses() {
@@ -66,6 +59,9 @@ final class SccWriter {
     }
     if (longer > 0) {
       losses.add(new Remark(0, Messages.of("common.lines-broken", longer, Cea608.COLUMNS)));
+    }
+    if (cut > 0) {
+      losses.add(new Remark(0, Messages.of("scc.rows-left-out", cut, Cea608.ROWS)));
     }
     if (overlapping > 0) {
       losses.add(new Remark(0, Messages.of("scc.overlapping", overlapping)));
@@ -127,7 +123,9 @@ final class SccWriter {
    * @return the first frame behind the code that shows it
    */
   private long show(WrittenCue cue, long in, long free) {
-    List<SccRows.Row> rows = SccRows.of(cue, missing);
+    List<SccRows.Row> whole = SccRows.of(cue, missing);
+    List<SccRows.Row> rows = whole.subList(0, Math.min(whole.size(), Cea608.ROWS));
+    cut += whole.size() > rows.size() ? 1 : 0;
     long lines = cue.text().chars().filter(letter -> letter == '\u2028').count() + 1;
     longer += rows.size() > lines ? 1 : 0;
     long end = in;
@@ -288,7 +286,7 @@ final class SccWriter {
       return Math.max(1, last);
     }
     double down = (2 - (cue.key() - 1) / 3) / 2.0;
-    double rows = (cue.y().get() - SccReader.EDGE) / SccReader.PAGE * Cea608.ROWS;
+    double rows = (cue.y().get() - Cea608.EDGE) / Cea608.PAGE * Cea608.ROWS;
     return (int) Math.clamp(Math.round(rows - down * height) + 1, 1, Math.max(1, last));
   }
 
@@ -298,14 +296,14 @@ final class SccWriter {
     int side = (cue.key() - 1) % 3;
     double at =
         cue.x()
-            .map(x -> (x - SccReader.EDGE) / SccReader.PAGE * Cea608.COLUMNS)
+            .map(x -> (x - Cea608.EDGE) / Cea608.PAGE * Cea608.COLUMNS)
             .orElse(side * Cea608.COLUMNS / 2.0);
     double column = at - length * side / 2.0;
     return (int) Math.clamp((long) Math.floor(column + 0.5), 0, Math.max(0, free));
   }
 
   private String text() {
-    StringBuilder text = new StringBuilder(HEAD);
+    StringBuilder text = new StringBuilder(SccReader.HEAD + "\n\n");
     long before = Long.MIN_VALUE;
     for (Map.Entry<Long, Integer> entry : sent.entrySet()) {
       long frame = entry.getKey();

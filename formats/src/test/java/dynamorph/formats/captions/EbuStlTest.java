@@ -3,22 +3,15 @@ package dynamorph.formats.captions;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
-import dynamorph.model.LayerId;
-import dynamorph.model.LengthUnit;
-import dynamorph.model.Project;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
-import dynamorph.model.text.Story;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timecode;
 import dynamorph.model.timeline.Timeline;
-import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.value.Anchor;
 import dynamorph.model.value.Colour;
@@ -28,7 +21,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.Optional;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,7 +29,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Subtitle data exchange files: bytes by hand after EBU Tech 3264-E, and files that come back. */
 class EbuStlTest {
-  private static final Track.Captions TRACK = Track.Captions.of("de", "Deutsch", "de");
+  private static final WrittenFilm FILM =
+      new WrittenFilm(Track.Captions.of("de", "Deutsch", "de"), CaptionFiles.Format.EBU_STL);
 
   private static byte[] head(String format, String start) {
     byte[] head = new byte[1024];
@@ -189,35 +182,15 @@ class EbuStlTest {
     return bytes;
   }
 
-  private static Layer cue(int number, Time in, Time out, Span... spans) {
-    return Layer.of("c", "Cue", "")
-        .withId(new LayerId("c" + number))
-        .withStory(Story.of(Paragraph.of(spans)))
-        .withTiming(Timing.of(TRACK.id(), in, out));
-  }
-
-  private static CaptionFiles.Written write(FrameRate rate, List<Layer> cues) {
-    return write(Timeline.of(rate, Time.ofMillis(600_000)), cues);
-  }
-
-  private static CaptionFiles.Written write(Timeline line, List<Layer> cues) {
-    Artboard film =
-        Artboard.empty("film", "Film", 1920, 1080, LengthUnit.PIXEL)
-            .withTimeline(Optional.of(line.plus(TRACK)))
-            .withLayers(cues);
-    Project project = Project.empty("P").plus(film);
-    return CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.EBU_STL);
-  }
-
   private static final Time SECOND = Time.ofMillis(1000);
 
   @Test
   void openSubtitlesAreWrittenByTheByte() {
     byte[] file =
-        write(
+        FILM.write(
                 FrameRate.PAL,
                 List.of(
-                    cue(
+                    FILM.cue(
                         1,
                         FrameRate.PAL.at(25 * 61 + 3),
                         FrameRate.PAL.at(25 * 63),
@@ -244,10 +217,10 @@ class EbuStlTest {
   @Test
   void colouredWordsMakeItTeletext() {
     CaptionFiles.Written written =
-        write(
+        FILM.write(
             FrameRate.PAL,
             List.of(
-                cue(
+                FILM.cue(
                     1,
                     SECOND,
                     SECOND.plus(SECOND),
@@ -266,16 +239,12 @@ class EbuStlTest {
   /** A row of teletext has room for 37 letters beside its codes. */
   @Test
   void linesOfTeletextAreBrokenWhereThereIsNoRoom() throws CaptionException {
-    Span yellow =
-        Span.of("yellow")
-            .withLocal(
-                PropertySet.EMPTY.with(
-                    Properties.COAT_COLOUR.at(CueCss.FILL), Colour.hex("#ffff00")));
+    Span yellow = WrittenFilm.coloured("yellow", "#ffff00");
     CaptionFiles.Written written =
-        write(
+        FILM.write(
             FrameRate.PAL,
             List.of(
-                cue(
+                FILM.cue(
                     1,
                     SECOND,
                     SECOND.plus(SECOND),
@@ -289,6 +258,21 @@ class EbuStlTest {
                 .text())
         .isEqualTo("yellow is what this\nline begins with now.");
     assertThat(written.remarks().toString()).contains("1 cue has a line of more than 37");
+    Span byHand = Span.of(" first \u2028then a line that is longer than a row of it.");
+    assertThat(
+            CaptionFiles.read(
+                    FILM.write(
+                            FrameRate.PAL,
+                            List.of(FILM.cue(1, SECOND, SECOND.plus(SECOND), yellow, byHand)))
+                        .bytes(),
+                    "film.stl",
+                    FrameBox.HD)
+                .captions()
+                .cues()
+                .getFirst()
+                .text())
+        .as("a space before a break by hand makes no empty row")
+        .isEqualTo("yellow first\nthen a line that is\nlonger than a row of it.");
   }
 
   /** Labels of timecode count the frames of the film, whole numbers to a second. */
@@ -307,7 +291,7 @@ class EbuStlTest {
               ? PropertySet.EMPTY.with(Properties.SLANT, Slant.ITALIC)
               : PropertySet.EMPTY.with(Properties.UNDERLINE, true);
       cues.add(
-          cue(
+          FILM.cue(
               number,
               rate.at(frame),
               rate.at(after),
@@ -318,7 +302,7 @@ class EbuStlTest {
       frame = after;
     }
     CaptionList read =
-        CaptionFiles.read(write(rate, cues).bytes(), "film.stl", FrameBox.HD)
+        CaptionFiles.read(FILM.write(rate, cues).bytes(), "film.stl", FrameBox.HD)
             .captions()
             .inFrames(rate)
             .captions();
@@ -341,7 +325,8 @@ class EbuStlTest {
   })
   void theAlphabetIsTheOneThatHasTheLetters(String word, String code) throws CaptionException {
     CaptionFiles.Written written =
-        write(FrameRate.PAL, List.of(cue(1, SECOND, SECOND.plus(SECOND), Span.of(word + " 5"))));
+        FILM.write(
+            FrameRate.PAL, List.of(FILM.cue(1, SECOND, SECOND.plus(SECOND), Span.of(word + " 5"))));
     assertThat(EbuStl.ascii(written.bytes(), 12, 2)).isEqualTo(code);
     assertThat(read(written.bytes()).captions().cues().getFirst().text()).isEqualTo(word + " 5");
     assertThat(written.remarks()).hasSize(1);
@@ -350,9 +335,10 @@ class EbuStlTest {
   @Test
   void lettersThatNoAlphabetHasAreTold() {
     CaptionFiles.Written written =
-        write(
+        FILM.write(
             FrameRate.FILM,
-            List.of(cue(1, SECOND, SECOND.plus(SECOND), Span.of("\u6642 ab" + "x".repeat(100)))));
+            List.of(
+                FILM.cue(1, SECOND, SECOND.plus(SECOND), Span.of("\u6642 ab" + "x".repeat(100)))));
     assertThat(written.remarks().toString())
         .contains("has no \u6642", "set to 25 frames", "1 cue has a line of more than 99 letters");
   }
@@ -364,10 +350,9 @@ class EbuStlTest {
     FrameRate film = FrameRate.parse(rate);
     Timecode code = new Timecode(film, drop);
     Timeline line =
-        Timeline.of(film, Time.ofMillis(600_000))
-            .withTimecode(code)
-            .withFirstFrame(code.parse("01:00:00:00"));
-    byte[] file = write(line, List.of(cue(1, film.at(0), film.at(24), Span.of("a")))).bytes();
+        WrittenFilm.line(film).withTimecode(code).withFirstFrame(code.parse("01:00:00:00"));
+    byte[] file =
+        FILM.write(line, List.of(FILM.cue(1, film.at(0), film.at(24), Span.of("a")))).bytes();
     assertThat(EbuStl.ascii(file, 256, 16)).isEqualTo("0100000001000000");
   }
 }

@@ -3,17 +3,11 @@ package dynamorph.formats.captions;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dynamorph.model.Artboard;
 import dynamorph.model.Layer;
-import dynamorph.model.LayerId;
-import dynamorph.model.LengthUnit;
-import dynamorph.model.Project;
 import dynamorph.model.edit.importing.CaptionList;
 import dynamorph.model.property.Properties;
 import dynamorph.model.property.PropertySet;
-import dynamorph.model.text.Paragraph;
 import dynamorph.model.text.Span;
-import dynamorph.model.text.Story;
 import dynamorph.model.timeline.FrameRate;
 import dynamorph.model.timeline.Time;
 import dynamorph.model.timeline.Timecode;
@@ -22,7 +16,6 @@ import dynamorph.model.timeline.Timing;
 import dynamorph.model.timeline.Track;
 import dynamorph.model.value.Alignment;
 import dynamorph.model.value.Anchor;
-import dynamorph.model.value.Colour;
 import dynamorph.model.value.Slant;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -35,7 +28,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Closed captions in SCC: words by hand after the tables of CEA-608, and files that come back. */
 class SccTest {
-  private static final Track.Captions TRACK = Track.Captions.of("en", "English", "en");
+  private static final WrittenFilm FILM =
+      new WrittenFilm(Track.Captions.of("en", "English", "en"), CaptionFiles.Format.SCC);
   private static final FrameRate RATE = FrameRate.NTSC;
 
   private static CaptionFiles.Read read(String... lines) throws CaptionException {
@@ -204,36 +198,13 @@ class SccTest {
         .isEqualTo("de");
   }
 
-  private static Layer cue(int number, Time in, Time out, Span... spans) {
-    return Layer.of("c", "Cue", "")
-        .withId(new LayerId("c" + number))
-        .withStory(Story.of(Paragraph.of(spans)))
-        .withTiming(Timing.of(TRACK.id(), in, out));
-  }
-
-  private static CaptionFiles.Written write(Timeline line, List<Layer> cues) {
-    Artboard film =
-        Artboard.empty("film", "Film", 1920, 1080, LengthUnit.PIXEL)
-            .withTimeline(Optional.of(line.plus(TRACK)))
-            .withLayers(cues);
-    Project project = Project.empty("P").plus(film);
-    return CaptionFiles.write(project, film, TRACK, CaptionFiles.Format.SCC);
-  }
-
-  private static Timeline line(FrameRate rate) {
-    return Timeline.of(rate, Time.ofMillis(600_000));
-  }
-
-  private static Span coloured(String words, String colour) {
-    return Span.of(words)
-        .withLocal(
-            PropertySet.EMPTY.with(Properties.COAT_COLOUR.at(CueCss.FILL), Colour.hex(colour)));
-  }
-
   @Test
   void wordsAreSentBeforeTheFrameInWhichTheyShow() {
     // four letters in the middle of 32 cells begin at the 14th: 12 and 2; 10 words before frame 100
-    assertThat(write(line(RATE), List.of(cue(1, at(100), at(150), Span.of("abcd")))).text())
+    assertThat(
+            FILM.write(
+                    WrittenFilm.line(RATE), List.of(FILM.cue(1, at(100), at(150), Span.of("abcd"))))
+                .text())
         .isEqualTo(
             """
             Scenarist_SCC V1.0
@@ -247,15 +218,15 @@ class SccTest {
   @Test
   void aColourTakesThePlaceOfASpaceAndSignsStayAtTheirWord() {
     String text =
-        write(
-                line(RATE),
+        FILM.write(
+                WrittenFilm.line(RATE),
                 List.of(
-                    cue(
+                    FILM.cue(
                         1,
                         at(100),
                         at(150),
                         Span.of("a "),
-                        coloured("b", "#d01010"),
+                        WrittenFilm.coloured("b", "#d01010"),
                         Span.of(", c"))))
             .text();
     // red is 0x28 behind 0x11, white 0x20: a, red, b and comma, white, c
@@ -266,16 +237,20 @@ class SccTest {
   void whatCannotBeKeptIsTold() {
     List<Layer> cues =
         List.of(
-            cue(1, at(2), at(40), Span.of("too early to be sent")),
-            cue(2, at(80), at(200), Span.of("a line of far more than thirty-two letters")),
-            cue(3, at(150), at(210), Span.of("\u010d\u6642")));
-    CaptionFiles.Written written = write(line(RATE), cues);
+            FILM.cue(1, at(2), at(40), Span.of("too early to be sent")),
+            FILM.cue(2, at(80), at(200), Span.of("a line of far more than thirty-two letters")),
+            FILM.cue(3, at(150), at(210), Span.of("\u010d\u6642")));
+    CaptionFiles.Written written = FILM.write(WrittenFilm.line(RATE), cues);
     assertThat(written.remarks().toString())
         .contains("1 cue is shown later")
         .contains("1 cue has a line of more than 32 letters")
         .contains("1 cue ends where the next begins")
         .contains("no codes for \u010d \u6642");
-    assertThat(write(line(FrameRate.PAL), cues).remarks().toString()).contains("29.97");
+    Span tall = Span.of("x" + "\u2028x".repeat(16));
+    assertThat(FILM.write(RATE, List.of(FILM.cue(1, at(400), at(500), tall))).remarks().toString())
+        .contains("1 cue has more than 15 rows");
+    assertThat(FILM.write(WrittenFilm.line(FrameRate.PAL), cues).remarks().toString())
+        .contains("29.97");
   }
 
   @ParameterizedTest
@@ -294,13 +269,16 @@ class SccTest {
       frame = out;
       String first = words.get(random.nextInt(words.size()));
       String second = words.get(random.nextInt(words.size()));
-      Span end = random.nextBoolean() ? Span.of(" " + second) : coloured(" " + second, "#00ffff");
+      Span end =
+          random.nextBoolean()
+              ? Span.of(" " + second)
+              : WrittenFilm.coloured(" " + second, "#00ffff");
       Anchor anchor = Anchor.values()[random.nextInt(9)];
       PropertySet place =
           FrameBox.HD.place(
               anchor, Optional.of(10 + 80 * anchor.across()), Optional.of(10 + 80 * anchor.down()));
       cues.add(
-          cue(
+          FILM.cue(
                   number,
                   film.at(in * share),
                   film.at(out * share),
@@ -309,10 +287,10 @@ class SccTest {
               .withLocal(place));
     }
     Timeline line =
-        line(film)
+        WrittenFilm.line(film)
             .withTimecode(new Timecode(film, drop))
             .withFirstFrame(new Timecode(film, drop).parse("01:00:00:00"));
-    CaptionFiles.Written written = write(line, cues);
+    CaptionFiles.Written written = FILM.write(line, cues);
     assertThat(written.remarks()).hasSize(1);
     CaptionFiles.Read read =
         CaptionFiles.read(written.bytes(), "film.scc", FrameBox.HD).inTimeOf(line);
@@ -335,9 +313,10 @@ class SccTest {
   void longLinesAreBrokenIntoLikeOnes() throws CaptionException {
     List<Layer> cues =
         List.of(
-            cue(1, at(200), at(300), Span.of("The clock stopped at ten past four.")),
-            cue(2, at(400), at(500), Span.of("Yes,\u2028the clock stopped at ten past four.")));
-    CaptionFiles.Written written = write(line(RATE), cues);
+            FILM.cue(1, at(200), at(300), Span.of("The clock stopped at ten past four.")),
+            FILM.cue(
+                2, at(400), at(500), Span.of("Yes,\u2028the clock stopped at ten past four.")));
+    CaptionFiles.Written written = FILM.write(WrittenFilm.line(RATE), cues);
     assertThat(
             CaptionFiles.read(written.bytes(), "film.scc", FrameBox.HD).captions().cues().stream()
                 .map(CaptionList.Cue::text))
@@ -352,11 +331,12 @@ class SccTest {
   void filmsOfOtherRatesKeepTheirTimecode(String rate, String erased) throws CaptionException {
     FrameRate film = FrameRate.parse(rate);
     Timecode code = new Timecode(film, false);
-    Timeline line = line(film).withFirstFrame(code.parse("01:00:00:00"));
+    Timeline line = WrittenFilm.line(film).withFirstFrame(code.parse("01:00:00:00"));
     List<Layer> cues =
         List.of(
-            cue(1, film.at(4L * film.nominal()), film.at(10L * film.nominal()), Span.of("abcd")));
-    CaptionFiles.Written written = write(line, cues);
+            FILM.cue(
+                1, film.at(4L * film.nominal()), film.at(10L * film.nominal()), Span.of("abcd")));
+    CaptionFiles.Written written = FILM.write(line, cues);
     assertThat(written.text()).contains(erased + "\t942c 942c");
     CaptionList.Cue again =
         CaptionFiles.read(written.bytes(), "film.scc", FrameBox.HD)
